@@ -1,0 +1,26 @@
+// A page with its effects: the designer's source to the byte, with a style and a script put in.
+import { parse, type DefaultTreeAdapterTypes } from 'parse5'
+
+type Element = DefaultTreeAdapterTypes.Element
+
+/**
+ * The page with `stylesheet` at the end of its head and `script` at the end of its body; every other byte is as it
+ * was. Where the source leaves head or body out, they go where the parser would have closed them.
+ */
+export function writePage(source: string, stylesheet: string, script: string): string {
+  const document = parse(source, { sourceCodeLocationInfo: true })
+  const html = document.childNodes.find((node): node is Element => node.nodeName === 'html')
+  const child = (name: string) => html?.childNodes.find((node): node is Element => node.nodeName === name)
+  const bodyStart = child('body')?.sourceCodeLocation?.startOffset ?? firstOffset(child('body'))
+  const headEnd = child('head')?.sourceCodeLocation?.endTag?.startOffset ?? bodyStart ?? 0
+  const bodyEnd = child('body')?.sourceCodeLocation?.endTag?.startOffset ?? html?.sourceCodeLocation?.endTag?.startOffset ?? source.length
+  const style = `<style>\n${stylesheet}</style>\n`
+  const code = `<script>\n${script}</script>\n`
+  return source.slice(0, headEnd) + style + source.slice(headEnd, bodyEnd) + code + source.slice(bodyEnd)
+}
+
+/** Where the first thing in an element begins that the source has no tag for. */
+function firstOffset(element: Element | undefined): number | undefined {
+  for (const node of element?.childNodes ?? []) if (node.sourceCodeLocation) return node.sourceCodeLocation.startOffset
+  return undefined
+}

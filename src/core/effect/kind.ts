@@ -1,0 +1,57 @@
+// What a kind of effect brings along. Nothing outside its folder knows it by name.
+import type * as z from 'zod'
+import type { Spring } from '../feel/spring'
+import type { Rig } from '../rig/rig'
+import type { Control, Piece } from './control'
+
+/** What an element is to an effect; filled by pointing at it. */
+export interface Role {
+  readonly id: string
+  readonly title: string
+}
+
+/** Which elements fill a role: a CSS selector, and the designer's noun for one of them. */
+export interface RoleChoice {
+  readonly select: string
+  readonly noun: string
+}
+
+/** A kind with settings, ready to be tried on an element. */
+export interface Recipe<S> {
+  readonly id: string
+  readonly title: string
+  readonly need: string
+  readonly settings: S
+}
+
+/** A place for the pointer within an element: -1..1 across and down, 0 in the middle. */
+export interface Place {
+  readonly x: number
+  readonly y: number
+}
+
+export interface Kind<S> {
+  readonly id: string
+  readonly title: string
+  readonly settings: z.ZodType<S>
+  readonly defaults: S
+  readonly roles: readonly Role[]
+  readonly controls: readonly Control<S>[]
+  readonly recipes: readonly Recipe<S>[]
+  /** The effect told as a sentence, made from its settings. */
+  readonly sentence: (settings: S) => readonly Piece[]
+  /** The line of time beneath it. */
+  readonly time: (settings: S) => readonly Piece[]
+  /** Less used controls, then the exact ones, by id. */
+  readonly rows: { readonly more: readonly string[]; readonly exact: readonly string[] }
+  /** What it does for a finger, a keyboard, reduced motion and without script. */
+  readonly answers: { readonly touch: string; readonly keyboard: string; readonly reducedMotion: string; readonly noScript: string }
+  /** The same settings with the direction turned. */
+  readonly turned: (settings: S) => S
+  /** Where the pointer is imagined while it is away, and a change of it; undefined while it holds. */
+  readonly awayPlace: (settings: S) => Place | undefined
+  readonly withAwayPlace: (settings: S, place: Place) => S
+  /** The spring by which it follows. */
+  readonly follows: (settings: S) => Spring
+  readonly expand: (settings: S, select: string) => Rig
+}

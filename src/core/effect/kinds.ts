@@ -1,0 +1,25 @@
+// The kinds there are. Adding a kind is adding a folder and a line here.
+import type { Rig } from '../rig/rig'
+import type { Kind } from './kind'
+import { tilt } from './tilt'
+
+/**
+ * A kind whose settings are checked at the border by its own schema. Its functions take the settings of any effect of
+ * that kind; the document's schema has seen to it that they fit.
+ */
+// eslint-disable-next-line @typescript-eslint/no-explicit-any -- one list holds kinds with different settings
+export type AnyKind = Kind<any>
+
+export const kinds: readonly AnyKind[] = [tilt]
+
+/** The kind with this id, or undefined. */
+export function findKind(id: string): AnyKind | undefined {
+  return kinds.find((kind) => kind.id === id)
+}
+
+/** An effect as a rig. Throws an Error for a kind that does not exist. */
+export function expandEffect(effect: { readonly kind: string; readonly settings: unknown; readonly select: string }): Rig {
+  const kind = findKind(effect.kind)
+  if (!kind) throw new Error(`There is no kind of effect called "${effect.kind}".`)
+  return kind.expand(effect.settings, effect.select)
+}

@@ -1,0 +1,54 @@
+// Tilt as a rig: two centred signals turn the card about its own axes; `here` lifts and grows it.
+import type { Channel, Knob, Output, Rig } from '../../rig/rig'
+import type { TiltSettings } from './settings'
+
+const easeOut = 'cubic-bezier(0.2, 0.7, 0.2, 1)'
+
+/**
+ * The rig of a tilt on the elements that `select` matches.
+ * For a lean that *sinks*: rotateY = +angle * centredX, rotateX = -angle * centredY; *rises* turns both signs.
+ */
+export function expandTilt(settings: TiltSettings, select: string): Rig {
+  const sign = settings.edge === 'sinks' ? 1 : -1
+  const lean = (signal: 'centredX' | 'centredY', pose: number): Channel => ({
+    id: signal === 'centredX' ? 'x' : 'y',
+    signal,
+    away: { kind: settings.away, pose },
+    feel: settings.follow,
+    going: settings.back ?? undefined,
+    group: 'turn',
+  })
+  const upDownKnob = settings.linked ? 'lean' : 'lean-up-down'
+  const knobs: Knob[] = [
+    settings.linked
+      ? { id: 'lean', value: settings.acrossDeg, unit: 'deg', note: 'how far it leans at its edges' }
+      : { id: 'lean', value: settings.acrossDeg, unit: 'deg', note: 'how far it leans at its left and right edge' },
+  ]
+  if (!settings.linked) knobs.push({ id: upDownKnob, value: settings.upDownDeg, unit: 'deg', note: 'how far it leans at its upper and lower edge' })
+  knobs.push({ id: 'eye', value: settings.eyePx, unit: 'px', note: 'how far away the eye is; nearer looks deeper' })
+  const outputs: Output[] = [
+    { fn: 'perspective', base: 0, factor: 1, knob: 'eye' },
+    { fn: 'rotateX', base: 0, factor: -sign, knob: upDownKnob, channel: 'y' },
+    { fn: 'rotateY', base: 0, factor: sign, knob: 'lean', channel: 'x' },
+  ]
+  const channels = [lean('centredX', settings.pose.x), lean('centredY', settings.pose.y)]
+  if (settings.liftPx > 0 || settings.growPercent > 0) {
+    channels.push({
+      id: 'here',
+      signal: 'inside',
+      away: { kind: settings.away, pose: 0 },
+      feel: { kind: 'timed', durationMs: settings.comeMs, easing: easeOut, delayMs: 0 },
+      going: { kind: 'timed', durationMs: settings.goMs, easing: easeOut, delayMs: 0 },
+      group: 'scale',
+    })
+  }
+  if (settings.liftPx > 0) {
+    knobs.push({ id: 'lift', value: settings.liftPx, unit: 'px', note: 'how far it comes toward you' })
+    outputs.push({ fn: 'translateZ', base: 0, factor: 1, knob: 'lift', channel: 'here' })
+  }
+  if (settings.growPercent > 0) {
+    knobs.push({ id: 'grow', value: settings.growPercent / 100, unit: '', note: 'how much it grows, as a share of its size' })
+    outputs.push({ fn: 'scale', base: 1, factor: 1, knob: 'grow', channel: 'here' })
+  }
+  return { area: { select, pointer: 'fine' }, channels, knobs, outputs }
+}

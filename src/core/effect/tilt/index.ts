@@ -1,0 +1,43 @@
+// Tilt: a card leans as if hinged at its centre.
+import type { Kind } from '../kind'
+import { expandTilt } from './expand'
+import { tiltDefaults, tiltSettings, type TiltSettings } from './settings'
+import { tiltControls, tiltSentence, tiltTime } from './words'
+
+export const tilt: Kind<TiltSettings> = {
+  id: 'tilt',
+  title: 'Tilt',
+  settings: tiltSettings,
+  defaults: tiltDefaults,
+  roles: [{ id: 'card', title: 'card' }],
+  controls: tiltControls,
+  recipes: [
+    { id: 'give-way', title: 'Give way', need: 'The edge you touch sinks, like a plate on a pin.', settings: tiltDefaults },
+    {
+      id: 'come-up',
+      title: 'Come up to meet you',
+      need: 'The edge you touch rises and the card comes nearer.',
+      settings: { ...tiltDefaults, acrossDeg: 7, edge: 'rises', eyePx: 900, liftPx: 28, follow: { kind: 'spring', frequencyHz: 2.9, dampingRatio: 0.62 } },
+    },
+    {
+      id: 'heavy',
+      title: 'Heavy slab',
+      need: 'A slow, weighty lean that never swings back.',
+      settings: { ...tiltDefaults, acrossDeg: 14, eyePx: 1400, follow: { kind: 'spring', frequencyHz: 1.1, dampingRatio: 1 } },
+    },
+  ],
+  sentence: tiltSentence,
+  time: tiltTime,
+  rows: { more: ['linked', 'liftPx', 'growPercent', 'backMs'], exact: ['frequencyHz', 'dampingRatio'] },
+  answers: {
+    touch: 'By finger it lies as when away, so that the page scrolls as ever.',
+    keyboard: 'It shows nothing that a keyboard would miss.',
+    reducedMotion: 'It stays as when away.',
+    noScript: 'It stays as when away.',
+  },
+  turned: (settings) => ({ ...settings, edge: settings.edge === 'sinks' ? 'rises' : 'sinks' }),
+  awayPlace: (settings) => (settings.away === 'hold' ? undefined : settings.pose),
+  withAwayPlace: (settings, pose) => ({ ...settings, away: 'settle', pose }),
+  follows: (settings) => settings.follow,
+  expand: expandTilt,
+}

@@ -1,0 +1,15 @@
+// Boxes: rectangles in CSS px, with the vertical axis pointing down.
+
+/** A rectangle in CSS px: its upper left corner and its size. */
+export interface Box {
+  x: number
+  y: number
+  width: number
+  height: number
+}
+
+/** Whether the point lies in the box, its edges included. A box without area holds no point. */
+export function holdsPoint(box: Box, x: number, y: number): boolean {
+  if (!(box.width > 0 && box.height > 0)) return false
+  return x >= box.x && x <= box.x + box.width && y >= box.y && y <= box.y + box.height
+}

@@ -1,0 +1,11 @@
+// The built-in walk over an element: round its edges and through its middle, for ever.
+import type { Place } from '../effect/kind'
+
+/** How long one round takes, ms. */
+export const walkPeriodMs = 5200
+
+/** Where the pointer is on the walk after `ms`: -1..1 across and down the element. */
+export function placeOnWalk(ms: number): Place {
+  const turn = (2 * Math.PI * ms) / walkPeriodMs
+  return { x: 0.92 * Math.sin(turn), y: 0.86 * Math.sin(2 * turn + 0.6) }
+}

@@ -1,0 +1,137 @@
+// The agent inside the page's frame: it plays the figures, points, outlines and reports, as the studio asks.
+import * as z from 'zod'
+import type { PlayedFigure } from '../core/export/plan'
+import { attach } from '../player/attach'
+import { guardPage } from './guard'
+import { makeHand } from './hand'
+import { elementsUnder, makeLadder } from './ladder'
+import { makeOverlay } from './overlay'
+import { toStage, type FromStage, type ThreadSample, type ToStage } from './protocol'
+
+// The frame's policy forbids `eval`, so Zod must not try it.
+z.config({ jitless: true })
+
+function start(page: Document) {
+  const say = (message: FromStage) => parent.postMessage(message, '*')
+  const style = page.createElement('style')
+  const overlay = makeOverlay(page, (place, last) => say({ type: 'pin', place, last }))
+
+  let samples: ThreadSample[] = []
+  const reportSamples = () => {
+    if (samples.length > 0) say({ type: 'samples', samples })
+    samples = []
+  }
+  const hand = makeHand(page, {
+    overlay: overlay.host,
+    onMeet: overlay.meet,
+    onGhost: overlay.showGhost,
+    onSample: (sample) => {
+      if (samples.length === 0) requestAnimationFrame(reportSamples)
+      samples.push(sample)
+    },
+  })
+
+  let detach: ((keepValues?: boolean) => void) | undefined
+  let playing = ''
+  const play = (stylesheet: string, figures: readonly PlayedFigure[]) => {
+    if (style.textContent !== stylesheet) style.textContent = stylesheet
+    if (!style.isConnected) page.head.append(style)
+    const next = JSON.stringify(figures)
+    if (next === playing) return
+    const isGone = (property: string) => !next.includes(`"${property}"`)
+    // The values stay on the elements, so that a new feel goes on from where things are; those of figures that went are taken off.
+    const before = (playing === '' ? [] : JSON.parse(playing)) as PlayedFigure[]
+    detach?.(true)
+    for (const { select, channels } of before) {
+      for (const element of page.querySelectorAll<HTMLElement>(select)) {
+        for (const { property } of channels) if (isGone(property) || !isMatched(element, property, figures)) element.style.removeProperty(property)
+        if (element.getAttribute('style') === '') element.removeAttribute('style')
+      }
+    }
+    playing = next
+    detach = attach(page, figures, { samples: hand.source })
+    hand.repeat()
+  }
+
+  let pointing = false
+  let underPointer: Element[] = []
+  const point = (on: boolean) => {
+    pointing = on
+    underPointer = []
+    page.documentElement.style.cursor = on ? 'crosshair' : ''
+    if (page.documentElement.getAttribute('style') === '') page.documentElement.removeAttribute('style')
+    if (!on) overlay.outline(null)
+  }
+  const lookUnder = (event: PointerEvent | MouseEvent, chosen: boolean) => {
+    const elements = elementsUnder(page, event.clientX, event.clientY, overlay.host)
+    const same = elements.length === underPointer.length && elements.every((element, i) => element === underPointer[i])
+    if (same && !chosen) return
+    underPointer = elements
+    const { rungs, pick } = makeLadder(elements)
+    overlay.outline(rungs[pick]?.one ?? null)
+    if (chosen) hand.setFallback(elements[pick] ?? null)
+    say({ type: 'ladder', rungs, pick, chosen })
+  }
+  page.addEventListener('pointermove', (event) => pointing && lookUnder(event, false), { passive: true })
+  page.addEventListener(
+    'click',
+    (event) => {
+      if (!pointing) return
+      event.preventDefault()
+      event.stopPropagation()
+      lookUnder(event, true)
+      pointing = false
+      page.documentElement.style.cursor = ''
+    },
+    { capture: true },
+  )
+  guardPage(page, (href) => say({ type: 'link', href }))
+  page.addEventListener('keydown', (event) => {
+    const { key, code, ctrlKey, shiftKey, altKey, metaKey, target } = event
+    if (target instanceof HTMLElement && (target.isContentEditable || /^(input|textarea|select)$/.test(target.localName))) return
+    say({ type: 'key', key, code, ctrlKey, shiftKey, altKey, metaKey })
+  })
+
+  const count = (select: string): number | null => {
+    try {
+      return page.querySelectorAll(select).length
+    } catch {
+      return null
+    }
+  }
+  const answer = (message: ToStage) => {
+    switch (message.type) {
+      case 'play':
+        play(message.stylesheet, message.figures)
+        return overlay.draw()
+      case 'show':
+        hand.setArea(message.figures.find(({ selected }) => selected)?.select ?? null)
+        return overlay.showFigures(message.figures)
+      case 'point':
+        return point(message.on)
+      case 'outline':
+        return overlay.outline(message.select)
+      case 'count':
+        return say({ type: 'counts', counts: message.selects.map((select) => ({ select, count: count(select) })) })
+      case 'walk':
+        return hand.walk(message.select)
+      case 'leave':
+        return message.to === 'controls' ? hand.leaveForControls() : hand.leave()
+    }
+  }
+  addEventListener('message', (event) => {
+    if (event.source !== parent) return
+    const message = toStage.safeParse(event.data)
+    if (message.success) answer(message.data)
+    else console.warn('The studio sent a message that the page does not know.', message.error.issues)
+  })
+  say({ type: 'ready', now: performance.now() })
+}
+
+/** Whether the element is still matched by a figure that writes the property. */
+function isMatched(element: Element, property: string, figures: readonly PlayedFigure[]): boolean {
+  return figures.some((figure) => figure.channels.some((channel) => channel.property === property) && element.matches(figure.select))
+}
+
+if (document.readyState === 'loading') document.addEventListener('DOMContentLoaded', () => start(document))
+else start(document)

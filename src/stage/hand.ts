@@ -1,0 +1,150 @@
+// The hand: one source of samples for the player, whether they come from the real pointer, the ghost or a walk.
+import type { Box } from '../core/geometry/box'
+import type { Sample } from '../core/signal/sample'
+import { placeOnWalk } from '../core/trace/walk'
+import { readStillBox } from '../player/matches'
+import { pointerOf, type Feed, type Source } from '../player/pointer'
+import type { ThreadSample } from './protocol'
+
+const restPx = 3
+const restMs = 120
+
+export interface Hand {
+  readonly source: Source
+  /** Which elements the selected effect reads; null while nothing is selected. */
+  readonly setArea: (select: string | null) => void
+  /** The hand left for the controls: the ghost stays where the pointer last rested inside the area. */
+  readonly leaveForControls: () => void
+  readonly leave: () => void
+  /** Walks round the first visible element that matches, until told null or the real pointer moves. */
+  readonly walk: (select: string | null) => void
+  /** Tells the player once more where the hand is: after it was attached afresh. */
+  readonly repeat: () => void
+  /** The middle of this element is where the ghost goes when the pointer rested nowhere. */
+  readonly setFallback: (element: Element | null) => void
+}
+
+interface HandOptions {
+  readonly overlay: Element
+  readonly onSample: (sample: ThreadSample) => void
+  readonly onGhost: (at: { x: number; y: number } | null) => void
+  readonly onMeet: (element: Element | null) => void
+}
+
+export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }: HandOptions): Hand {
+  const feeds = new Set<Feed>()
+  let area: string | null = null
+  let fallback: Element | null = null
+  let anchor: Sample | null = null
+  let rested: { x: number; y: number } | null = null
+  let last: Sample | null = null
+  let walking: { element: Element; since: number } | null = null
+
+  const areaAt = (hit: Element | null): Element | null => {
+    try {
+      return area === null ? null : (hit?.closest(area) ?? null)
+    } catch {
+      return null
+    }
+  }
+  const hitAt = (x: number, y: number) => page.elementsFromPoint(x, y).find((element) => element !== overlay) ?? null
+  const boxOf = (element: Element): Box => {
+    const box = { x: 0, y: 0, width: 0, height: 0 }
+    readStillBox(element, box)
+    return box
+  }
+
+  const tell = (sample: Sample, by: ThreadSample['by'], hit: Element | null) => {
+    last = { ...sample }
+    for (const feed of feeds) feed(sample, hit)
+    const met = areaAt(hit)
+    onMeet(met)
+    const told: ThreadSample = { t: sample.t, x: sample.x, y: sample.y, by, phase: sample.phase === 'leave' ? 'away' : 'here' }
+    if (met) {
+      const box = boxOf(met)
+      const across = box.width > 0 ? (2 * (sample.x - box.x)) / box.width - 1 : 0
+      const down = box.height > 0 ? (2 * (sample.y - box.y)) / box.height - 1 : 0
+      told.place = { x: Math.min(1, Math.max(-1, across)), y: Math.min(1, Math.max(-1, down)) }
+    }
+    onSample(told)
+  }
+  /** Remembers a place where the pointer stood still, or was pressed, inside the area. */
+  const rememberRest = (sample: Sample, hit: Element | null) => {
+    const moved = anchor ? Math.hypot(sample.x - anchor.x, sample.y - anchor.y) : Infinity
+    if (anchor && sample.t - anchor.t >= restMs && areaAt(hitAt(anchor.x, anchor.y))) rested = { x: anchor.x, y: anchor.y }
+    if (sample.phase === 'down' && areaAt(hit)) rested = { x: sample.x, y: sample.y }
+    if (moved >= restPx) anchor = { ...sample }
+  }
+  pointerOf(page)((sample, told) => {
+    // The studio tells when the pointer leaves a sandboxed frame; the browser's own word on it is not to be relied on.
+    if (sample.phase === 'leave') return
+    const hit = !told || told === overlay ? hitAt(sample.x, sample.y) : told
+    stopWalk()
+    onGhost(null)
+    rememberRest(sample, hit)
+    tell(sample, 'hand', hit)
+  })
+
+  const stand = (x: number, y: number, by: ThreadSample['by']) => {
+    onGhost({ x, y })
+    tell({ t: performance.now(), x, y, buttons: 0, pointerType: 'mouse', phase: 'move' }, by, hitAt(x, y))
+  }
+  const leave = () => {
+    stopWalk()
+    onGhost(null)
+    anchor = null
+    tell({ t: performance.now(), x: last?.x ?? 0, y: last?.y ?? 0, buttons: 0, pointerType: 'mouse', phase: 'leave' }, 'hand', null)
+  }
+  const stopWalk = () => {
+    walking = null
+  }
+  const step = () => {
+    if (!walking) return
+    const box = boxOf(walking.element)
+    const { x, y } = placeOnWalk(performance.now() - walking.since)
+    stand(box.x + ((x + 1) / 2) * box.width, box.y + ((y + 1) / 2) * box.height, 'walk')
+    requestAnimationFrame(step)
+  }
+  const visibleMatch = (select: string) =>
+    [...page.querySelectorAll(select)].find((element) => {
+      const box = element.getBoundingClientRect()
+      return box.bottom > 0 && box.top < innerHeight && box.width > 0
+    })
+
+  return {
+    source: (feed) => {
+      feeds.add(feed)
+      return () => feeds.delete(feed)
+    },
+    setArea: (select) => {
+      if (select !== area) rested = null
+      area = select
+    },
+    setFallback: (element) => {
+      fallback = element
+    },
+    leaveForControls: () => {
+      if (area === null) return leave()
+      if (anchor && performance.now() - anchor.t >= restMs && areaAt(hitAt(anchor.x, anchor.y))) rested = { x: anchor.x, y: anchor.y }
+      anchor = null
+      const target = fallback?.isConnected ? fallback : visibleMatch(area)
+      if (rested) return stand(rested.x, rested.y, 'ghost')
+      if (!target) return leave()
+      const box = boxOf(target)
+      stand(box.x + box.width / 2, box.y + box.height / 2, 'ghost')
+    },
+    leave,
+    walk: (select) => {
+      const element = select === null ? undefined : visibleMatch(select)
+      if (!element) return walking ? leave() : undefined
+      const isOn = walking !== null
+      walking = { element, since: performance.now() }
+      if (!isOn) step()
+    },
+    repeat: () => {
+      if (!last || last.phase === 'leave') return
+      const again = { ...last, t: performance.now() }
+      for (const feed of feeds) feed(again, hitAt(again.x, again.y))
+    },
+  }
+}

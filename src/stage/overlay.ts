@@ -1,0 +1,162 @@
+// What the studio draws on the page: corner ticks, figure numbers, the away pin and the ghost. In a closed shadow root,
+// so that neither side's styles reach the other.
+import type { Box } from '../core/geometry/box'
+import type { Place } from '../core/effect/kind'
+import { readStillBox } from '../player/matches'
+import type { ShownFigure } from './protocol'
+
+const styles = `
+  :host { all: initial !important; position: fixed !important; inset: 0 !important; z-index: 2147483647 !important; pointer-events: none !important; }
+  @media print { :host { display: none !important; } }
+  .ticks { position: absolute; color: #23262B; }
+  .ticks i { position: absolute; width: 11px; height: 11px; border: solid #A8326A; border-width: 0; box-sizing: border-box; filter: drop-shadow(0 0 1px #fff) drop-shadow(0 0 1px #fff); }
+  .ticks.quiet i { border-color: #23262B; width: 7px; height: 7px; }
+  .ticks i:nth-child(1) { left: -5px; top: -5px; border-width: 2px 0 0 2px; }
+  .ticks i:nth-child(2) { right: -5px; top: -5px; border-width: 2px 2px 0 0; }
+  .ticks i:nth-child(3) { left: -5px; bottom: -5px; border-width: 0 0 2px 2px; }
+  .ticks i:nth-child(4) { right: -5px; bottom: -5px; border-width: 0 2px 2px 0; }
+  .number { position: absolute; font: 600 13px/18px ui-sans-serif, system-ui, sans-serif; font-variant-numeric: tabular-nums; color: #23262B; min-width: 18px; text-align: center;
+    background: #FAFBF9; border: 1px solid #6B7168; border-radius: 9px; padding: 0 3px; box-sizing: border-box; translate: -50% -50%; }
+  .number.selected { background: #23262B; color: #FAFBF9; border-color: #FAFBF9; }
+  .pin { position: absolute; width: 28px; height: 28px; margin: -14px 0 0 -14px; pointer-events: auto; cursor: grab; touch-action: none; }
+  .pin:active { cursor: grabbing; }
+  .pin svg, .ghost svg { display: block; overflow: visible; }
+  .ghost { position: absolute; left: 0; top: 0; width: 0; height: 0; }
+`
+
+const pinDrawing = `<svg width="28" height="28" viewBox="-14 -14 28 28"><circle r="9" fill="#FAFBF9" fill-opacity=".88" stroke="#5E5287" stroke-width="1.5"/><circle r="3.2" fill="#5E5287"/><path d="M0-13v4M0 9v4M-13 0h4M9 0h4" stroke="#5E5287" stroke-width="1.5"/></svg>`
+const ghostDrawing = `<svg width="1" height="1"><circle r="11" fill="#A8326A" fill-opacity=".16" stroke="#fff" stroke-width="3.5"/><circle r="11" fill="none" stroke="#A8326A" stroke-width="1.5" stroke-dasharray="4.3 2.6"/><circle r="2.6" fill="#A8326A" stroke="#fff" stroke-width="1"/></svg>`
+
+export interface Overlay {
+  readonly host: Element
+  /** Draws figures afresh: after they, the window or the page changed. */
+  readonly draw: () => void
+  readonly showFigures: (figures: readonly ShownFigure[]) => void
+  /** Loud ticks around everything that the selector matches; null takes them off. */
+  readonly outline: (select: string | null) => void
+  /** Which element carries the pin: the one that was met last. */
+  readonly meet: (element: Element | null) => void
+  readonly showGhost: (at: { x: number; y: number } | null) => void
+}
+
+/** Puts the overlay on the page. `onPin` hears where the pin is dragged to, in the element's own frame. */
+export function makeOverlay(page: Document, onPin: (place: Place, last: boolean) => void): Overlay {
+  const host = page.createElement('glass-moth-overlay')
+  host.setAttribute('aria-hidden', 'true')
+  const root = host.attachShadow({ mode: 'closed' })
+  const sheet = new CSSStyleSheet()
+  sheet.replaceSync(styles)
+  root.adoptedStyleSheets = [sheet]
+  const drawing = root.appendChild(page.createElement('div'))
+  const ghost = root.appendChild(page.createElement('div'))
+  ghost.className = 'ghost'
+  ghost.innerHTML = ghostDrawing
+  ghost.hidden = true
+  page.documentElement.append(host)
+
+  let figures: readonly ShownFigure[] = []
+  let outlined: string | null = null
+  let met: Element | null = null
+
+  const find = (select: string): Element[] => {
+    try {
+      return [...page.querySelectorAll(select)]
+    } catch {
+      return []
+    }
+  }
+  const addTicks = (box: Box, className: string) => {
+    const ticks = drawing.appendChild(page.createElement('div'))
+    ticks.className = className
+    ticks.innerHTML = '<i></i><i></i><i></i><i></i>'
+    Object.assign(ticks.style, { left: `${box.x}px`, top: `${box.y}px`, width: `${box.width}px`, height: `${box.height}px` })
+  }
+  const addNumber = (box: Box, { number, selected }: ShownFigure, shift: number) => {
+    const tag = drawing.appendChild(page.createElement('div'))
+    tag.className = selected ? 'number selected' : 'number'
+    tag.textContent = String(number)
+    Object.assign(tag.style, { left: `${Math.max(12, box.x) + shift}px`, top: `${Math.max(12, box.y)}px` })
+  }
+  const addPin = (box: Box, pin: Place) => {
+    const handle = drawing.appendChild(page.createElement('div'))
+    handle.className = 'pin'
+    handle.innerHTML = pinDrawing
+    const put = ({ x, y }: Place) => Object.assign(handle.style, { left: `${box.x + ((x + 1) / 2) * box.width}px`, top: `${box.y + ((y + 1) / 2) * box.height}px` })
+    put(pin)
+    handle.addEventListener('pointerdown', (down) => {
+      down.preventDefault()
+      handle.setPointerCapture(down.pointerId)
+      const placeAt = (event: PointerEvent): Place => ({ x: snapped((2 * (event.clientX - box.x)) / box.width - 1), y: snapped((2 * (event.clientY - box.y)) / box.height - 1) })
+      const dragged = (event: PointerEvent) => {
+        put(placeAt(event))
+        onPin(placeAt(event), event.type === 'pointerup')
+      }
+      handle.addEventListener('pointermove', dragged)
+      handle.addEventListener('pointerup', dragged, { once: true })
+      dragging = true
+      handle.addEventListener('lostpointercapture', () => {
+        dragging = false
+        draw()
+      }, { once: true })
+    })
+  }
+  let dragging = false
+  const draw = () => {
+    if (dragging) return
+    drawing.replaceChildren()
+    const numbered = new Map<Element, number>()
+    for (const figure of figures) {
+      const matches = find(figure.select)
+      const boxes = matches.map((element) => {
+        const box = { x: 0, y: 0, width: 0, height: 0 }
+        readStillBox(element, box)
+        return { element, box }
+      })
+      const seen = boxes.filter(({ box }) => box.y + box.height > 0 && box.y < innerHeight && box.x + box.width > 0 && box.x < innerWidth)
+      if (figure.selected) for (const { box } of seen) addTicks(box, 'ticks quiet')
+      const first = seen[0]
+      if (!first) continue
+      const count = numbered.get(first.element) ?? 0
+      numbered.set(first.element, count + 1)
+      addNumber(first.box, figure, count * 22)
+      if (figure.selected && figure.pin) addPin((seen.find(({ element }) => element === met) ?? first).box, figure.pin)
+    }
+    if (outlined !== null) {
+      for (const element of find(outlined)) {
+        const box = { x: 0, y: 0, width: 0, height: 0 }
+        readStillBox(element, box)
+        addTicks(box, 'ticks')
+      }
+    }
+  }
+  addEventListener('scroll', draw, { passive: true, capture: true })
+  new ResizeObserver(draw).observe(page.documentElement)
+
+  return {
+    host,
+    draw,
+    showFigures: (shown) => {
+      figures = shown
+      draw()
+    },
+    outline: (select) => {
+      outlined = select
+      draw()
+    },
+    meet: (element) => {
+      if (element === met || !element) return
+      met = element
+      draw()
+    },
+    showGhost: (at) => {
+      ghost.hidden = at === null
+      if (at) ghost.style.transform = `translate(${at.x}px, ${at.y}px)`
+    },
+  }
+}
+
+/** A pin's coordinate: within the element, and caught by the middle. */
+function snapped(value: number): number {
+  const inside = Math.min(1, Math.max(-1, value))
+  return Math.abs(inside) < 0.06 ? 0 : Number(inside.toFixed(2))
+}
