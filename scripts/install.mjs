@@ -15,13 +15,16 @@ export function checkNode() {
   }
 }
 
-/** Runs `npm ci` unless the packages of this very lock file are already in place. */
+/**
+ * Installs the packages of the lock file, unless those of this very file are already in place. `npm ci` is not used: it
+ * refuses a lock file that leaves out optional packages of other platforms, which some registries do not serve.
+ */
 export function installPackages() {
   const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex')
   const stamp = join(root, 'node_modules', '.glass-moth-lock')
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return
   say('Installing npm packages (about a minute the first time).')
-  const result = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] })
+  const result = spawnSync('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] })
   if (result.status !== 0) throw new Obstacle('The npm packages could not be installed. Check that the npm registry can be reached, then run the command again.')
   writeFileSync(stamp, lock)
 }

@@ -1,5 +1,6 @@
 // Brings the built studio up on loopback in front of a running database, with the demo loaded.
 import { spawn, spawnSync } from 'node:child_process'
+import { mkdirSync, openSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { join } from 'node:path'
 import { databaseEnvironment } from './database.mjs'
@@ -24,12 +25,14 @@ export function loadDemo(connection) {
 }
 
 /** Starts the studio's server and waits until it answers. Gives its address and `stop()`. */
-export async function startStudio({ port, connection, log = 'inherit', onExit }) {
+export async function startStudio({ port, connection, onExit }) {
+  mkdirSync(join(root, '.glass-moth'), { recursive: true })
+  const log = openSync(join(root, '.glass-moth', 'studio.log'), 'a')
   const env = { ...process.env, ...databaseEnvironment(connection), NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production', GLASS_MOTH_PORT: String(port) }
   const child = spawn(process.execPath, [join(root, 'node_modules/next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', String(port)], {
     cwd: root,
     env,
-    stdio: ['ignore', log === 'inherit' ? 'ignore' : log, log],
+    stdio: ['ignore', log, log],
     detached: true,
   })
   let asked = false
@@ -53,5 +56,5 @@ export async function startStudio({ port, connection, log = 'inherit', onExit })
     await new Promise((resolve) => setTimeout(resolve, 100))
   }
   await stop()
-  throw new Obstacle(`The studio did not answer on ${address}.`)
+  throw new Obstacle(`The studio did not answer on ${address}; .glass-moth/studio.log says why.`)
 }

@@ -69,7 +69,7 @@ function start(page: Document) {
     underPointer = elements
     const { rungs, pick } = makeLadder(elements)
     overlay.outline(rungs[pick]?.one ?? null)
-    if (chosen) hand.setFallback(elements[pick] ?? null)
+    if (chosen) hand.standAt(elements[pick] ?? null, event.clientX, event.clientY)
     say({ type: 'ladder', rungs, pick, chosen })
   }
   page.addEventListener('pointermove', (event) => pointing && lookUnder(event, false), { passive: true })
@@ -92,6 +92,14 @@ function start(page: Document) {
     say({ type: 'key', key, code, ctrlKey, shiftKey, altKey, metaKey })
   })
 
+  const findFirst = (select: string): Element[] => {
+    try {
+      const found = page.querySelector(select)
+      return found ? [found] : []
+    } catch {
+      return []
+    }
+  }
   const count = (select: string): number | null => {
     try {
       return page.querySelectorAll(select).length
@@ -113,6 +121,10 @@ function start(page: Document) {
         return overlay.outline(message.select)
       case 'count':
         return say({ type: 'counts', counts: message.selects.map((select) => ({ select, count: count(select) })) })
+      case 'describe': {
+        const [rung] = makeLadder(findFirst(message.select)).rungs
+        return rung ? say({ type: 'described', select: message.select, rung }) : undefined
+      }
       case 'walk':
         return hand.walk(message.select)
       case 'leave':

@@ -20,8 +20,8 @@ export interface Hand {
   readonly walk: (select: string | null) => void
   /** Tells the player once more where the hand is: after it was attached afresh. */
   readonly repeat: () => void
-  /** The middle of this element is where the ghost goes when the pointer rested nowhere. */
-  readonly setFallback: (element: Element | null) => void
+  /** The place where an element was pointed at: the ghost goes there, or to its middle, when the pointer rested nowhere. */
+  readonly standAt: (element: Element | null, x: number, y: number) => void
 }
 
 interface HandOptions {
@@ -37,7 +37,9 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
   let fallback: Element | null = null
   let anchor: Sample | null = null
   let rested: { x: number; y: number } | null = null
+  let pointed: { x: number; y: number } | null = null
   let last: Sample | null = null
+  let by: ThreadSample['by'] = 'hand'
   let walking: { element: Element; since: number } | null = null
 
   const areaAt = (hit: Element | null): Element | null => {
@@ -54,8 +56,9 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
     return box
   }
 
-  const tell = (sample: Sample, by: ThreadSample['by'], hit: Element | null) => {
+  const tell = (sample: Sample, source: ThreadSample['by'], hit: Element | null) => {
     last = { ...sample }
+    by = source
     for (const feed of feeds) feed(sample, hit)
     const met = areaAt(hit)
     onMeet(met)
@@ -95,6 +98,17 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
     anchor = null
     tell({ t: performance.now(), x: last?.x ?? 0, y: last?.y ?? 0, buttons: 0, pointerType: 'mouse', phase: 'leave' }, 'hand', null)
   }
+  const leaveForControls = () => {
+    stopWalk()
+    if (area === null) return leave()
+    if (anchor && performance.now() - anchor.t >= restMs && areaAt(hitAt(anchor.x, anchor.y))) rested = { x: anchor.x, y: anchor.y }
+    anchor = null
+    if (rested) return stand(rested.x, rested.y, 'ghost')
+    const target = fallback?.isConnected && areaAt(fallback) ? fallback : visibleMatch(area)
+    if (!target) return leave()
+    const box = boxOf(target)
+    stand(box.x + box.width / 2, box.y + box.height / 2, 'ghost')
+  }
   const stopWalk = () => {
     walking = null
   }
@@ -106,7 +120,7 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
     requestAnimationFrame(step)
   }
   const visibleMatch = (select: string) =>
-    [...page.querySelectorAll(select)].find((element) => {
+    readableMatches(page, select).find((element) => {
       const box = element.getBoundingClientRect()
       return box.bottom > 0 && box.top < innerHeight && box.width > 0
     })
@@ -117,26 +131,20 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
       return () => feeds.delete(feed)
     },
     setArea: (select) => {
-      if (select !== area) rested = null
+      if (select === area) return
       area = select
+      rested = pointed && areaAt(hitAt(pointed.x, pointed.y)) ? pointed : null
+      if (last?.phase === 'move' && by === 'ghost') leaveForControls()
     },
-    setFallback: (element) => {
+    standAt: (element, x, y) => {
       fallback = element
+      pointed = { x, y }
     },
-    leaveForControls: () => {
-      if (area === null) return leave()
-      if (anchor && performance.now() - anchor.t >= restMs && areaAt(hitAt(anchor.x, anchor.y))) rested = { x: anchor.x, y: anchor.y }
-      anchor = null
-      const target = fallback?.isConnected ? fallback : visibleMatch(area)
-      if (rested) return stand(rested.x, rested.y, 'ghost')
-      if (!target) return leave()
-      const box = boxOf(target)
-      stand(box.x + box.width / 2, box.y + box.height / 2, 'ghost')
-    },
+    leaveForControls,
     leave,
     walk: (select) => {
       const element = select === null ? undefined : visibleMatch(select)
-      if (!element) return walking ? leave() : undefined
+      if (!element) return walking ? leaveForControls() : undefined
       const isOn = walking !== null
       walking = { element, since: performance.now() }
       if (!isOn) step()
@@ -146,5 +154,14 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
       const again = { ...last, t: performance.now() }
       for (const feed of feeds) feed(again, hitAt(again.x, again.y))
     },
+  }
+}
+
+/** What a selector matches; nothing where it cannot be read. */
+function readableMatches(page: Document, select: string): Element[] {
+  try {
+    return [...page.querySelectorAll(select)]
+  } catch {
+    return []
   }
 }

@@ -15,14 +15,20 @@ export function elementsUnder(page: Document, x: number, y: number, overlay: Ele
   return [...found].filter((element) => !(element instanceof SVGElement && element.ownerSVGElement)).slice(0, tallest)
 }
 
-/** The rungs for these elements, and which of them is most likely meant: the nearest of some size that has likes. */
+/**
+ * The rungs for these elements, and which of them is most likely meant: the nearest of some size that has likes, or what
+ * wraps it as often as there are likes (the card rather than the picture that each card holds).
+ */
 export function makeLadder(elements: readonly Element[]): { rungs: Rung[]; pick: number } {
   const rungs = elements.map(makeRung)
-  const pick = elements.findIndex((element, index) => {
+  const nearest = elements.findIndex((element, index) => {
     const box = element.getBoundingClientRect()
     return rungs[index]?.likes !== undefined && box.width >= 90 && box.height >= 70
   })
-  return { rungs, pick: Math.max(0, pick) }
+  const count = rungs[nearest]?.likes?.count
+  let pick = Math.max(0, nearest)
+  if (count !== undefined) rungs.forEach(({ likes }, index) => (pick = likes?.count === count ? Math.max(pick, index) : pick))
+  return { rungs, pick }
 }
 
 function makeRung(element: Element): Rung {

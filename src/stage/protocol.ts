@@ -20,7 +20,7 @@ const playedFigure = z.object({
       going: feelSchema.optional(),
       group: z.enum(['turn', 'travel', 'scale', 'light']),
     }),
-  ),
+  ).readonly(),
 })
 
 /** A figure as it is drawn on the page: its number, whether it is the selected one, and its away pin. */
@@ -33,6 +33,8 @@ export const toStage = z.discriminatedUnion('type', [
   z.object({ type: z.literal('point'), on: z.boolean() }),
   z.object({ type: z.literal('outline'), select: selector.nullable() }),
   z.object({ type: z.literal('count'), selects: z.array(selector) }),
+  /** Asks what a selector is about, as a rung of the ladder. */
+  z.object({ type: z.literal('describe'), select: selector }),
   z.object({ type: z.literal('walk'), select: selector.nullable() }),
   /** The hand left the page: for the controls (the ghost stays) or for good. */
   z.object({ type: z.literal('leave'), to: z.enum(['controls', 'away']) }),
@@ -57,6 +59,7 @@ export const fromStage = z.discriminatedUnion('type', [
   z.object({ type: z.literal('samples'), samples: z.array(sample) }),
   /** How many elements each selector matches; null where it cannot be read. */
   z.object({ type: z.literal('counts'), counts: z.array(z.object({ select: selector, count: z.number().int().nullable() })) }),
+  z.object({ type: z.literal('described'), select: selector, rung }),
   z.object({ type: z.literal('pin'), place, last: z.boolean() }),
   z.object({ type: z.literal('key'), key: z.string(), code: z.string(), ctrlKey: z.boolean(), shiftKey: z.boolean(), altKey: z.boolean(), metaKey: z.boolean() }),
   z.object({ type: z.literal('link'), href: z.string() }),

@@ -14,8 +14,7 @@ function writeFigure(figure: Figure): string {
   const knobs = rig.knobs.map((knob) => [`--${name}-${knob.id}: ${cssNumber(knob.value)}${knob.unit};`, knob.note] as const)
   const width = Math.max(...knobs.map(([declaration]) => declaration.length))
   const lines = [
-    `/* Figure ${number}. ${commentText(sentence)}`,
-    `   The script writes ${spoken(figure.properties)}. */`,
+    writeComment(`Figure ${number}. ${sentence} The script writes ${spoken(figure.properties)}.`),
     `${styleText(rig.area.select)} {`,
     ...knobs.map(([declaration, note]) => `  ${declaration.padEnd(width)}  /* ${note} */`),
     '  transform:',
@@ -43,6 +42,19 @@ function writeFunction({ name, rig, properties }: Figure, { fn, base, factor, kn
 /** The lengths and angles of knobs as CSS writes them: no exponent, no needless digits. */
 export function cssNumber(value: Knob['value']): string {
   return String(Number(value.toFixed(6)))
+}
+
+const lineLength = 76
+
+/** A comment over as many lines as it needs. */
+function writeComment(text: string): string {
+  const lines = ['/*']
+  for (const word of commentText(text).split(' ')) {
+    const line = `${lines.at(-1)} ${word}`
+    if (line.length <= lineLength) lines[lines.length - 1] = line
+    else lines.push(`   ${word}`)
+  }
+  return `${lines.join('\n')} */`
 }
 
 /** Text that cannot end the comment it stands in. */

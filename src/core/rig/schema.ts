@@ -22,7 +22,7 @@ export const feelSchema = z.discriminatedUnion('kind', [
 ])
 
 export const curveSchema = z
-  .object({ stops: z.array(z.object({ at: z.number(), value: z.number(), easing: timedSchema.shape.easing.optional() })).min(2, 'a curve needs two stops at least') })
+  .object({ stops: z.array(z.object({ at: z.number(), value: z.number(), easing: timedSchema.shape.easing.optional() })).min(2, 'a curve needs two stops at least').readonly() })
   .refine(({ stops }) => stops.every((stop, i) => i === 0 || stop.at > (stops[i - 1]?.at ?? -Infinity)), { error: 'the stops of a curve rise from each to the next' })
 
 export const rigSchema = z

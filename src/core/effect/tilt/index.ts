@@ -14,9 +14,9 @@ export const tilt: Kind<TiltSettings> = {
   recipes: [
     { id: 'give-way', title: 'Give way', need: 'The edge you touch sinks, like a plate on a pin.', settings: tiltDefaults },
     {
-      id: 'come-up',
-      title: 'Come up to meet you',
-      need: 'The edge you touch rises and the card comes nearer.',
+      id: 'come-nearer',
+      title: 'Come nearer',
+      need: 'The edge you touch rises and the card comes up to you.',
       settings: { ...tiltDefaults, acrossDeg: 7, edge: 'rises', eyePx: 900, liftPx: 28, follow: { kind: 'spring', frequencyHz: 2.9, dampingRatio: 0.62 } },
     },
     {

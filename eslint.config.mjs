@@ -1,0 +1,60 @@
+// The linter: TypeScript's own rules, React's, and the arrows between our folders, which point down only.
+import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript'
+import importX from 'eslint-plugin-import-x'
+import reactHooks from 'eslint-plugin-react-hooks'
+import tseslint from 'typescript-eslint'
+
+/** What each folder may import from the others. */
+const mayImport = {
+  core: [],
+  player: ['core'],
+  stage: ['core', 'player'],
+  studio: ['core', 'stage/protocol.ts'],
+  bundle: ['core'],
+  server: ['core', 'bundle'],
+  app: ['studio', 'server', 'core', 'bundle'],
+}
+
+const folders = Object.keys(mayImport)
+const zones = folders.flatMap((folder) =>
+  folders
+    .filter((other) => other !== folder)
+    .flatMap((other) => {
+      const allowed = mayImport[folder].filter((each) => each === other || each.startsWith(`${other}/`))
+      if (allowed.includes(other)) return []
+      return [{
+        target: `./src/${folder}`,
+        from: `./src/${other}`,
+        except: allowed.map((each) => `./${each.slice(other.length + 1)}`),
+        message: `src/${folder} may import only ${mayImport[folder].join(', ') || 'itself'} (docs/ARCHITECTURE.md).`,
+      }]
+    }),
+)
+
+export default tseslint.config(
+  { ignores: ['node_modules/', '.next/', 'build/', '.glass-moth/', 'next-env.d.ts', 'test-results/', 'playwright-report/'] },
+  { linterOptions: { reportUnusedDisableDirectives: 'error' } },
+  {
+    files: ['**/*.{ts,tsx}'],
+    extends: [tseslint.configs.strict],
+    plugins: { 'import-x': importX, 'react-hooks': reactHooks },
+    settings: { 'import-x/resolver-next': [createTypeScriptImportResolver()] },
+    rules: {
+      'import-x/no-restricted-paths': ['error', { zones }],
+      'import-x/no-cycle': 'error',
+      'react-hooks/rules-of-hooks': 'error',
+      'react-hooks/exhaustive-deps': 'error',
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+      'no-warning-comments': ['error', { terms: ['todo', 'fixme', 'xxx'] }],
+    },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['src/core/**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', ...['window', 'document', 'performance', 'Date', 'setTimeout', 'setInterval', 'requestAnimationFrame', 'process', 'fetch', 'navigator', 'localStorage'].map((name) => ({ name, message: 'The core knows no DOM, no Node and no clock.' }))],
+      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'The core is a pure function of what it is given.' }],
+      'no-restricted-imports': ['error', { patterns: ['node:*', 'react', 'next/*', '@chakra-ui/*'] }],
+    },
+  },
+)

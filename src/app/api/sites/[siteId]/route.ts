@@ -1,0 +1,37 @@
+import { checkIdentifiers, readIfMatch } from '@/server/identifiers'
+import { answer, Problem } from '@/server/problem'
+import { readSite, saveSite } from '@/server/sites'
+
+interface Context {
+  readonly params: Promise<{ siteId: string }>
+}
+
+/** A document this long is no site that the studio made. */
+const longestDocument = 4_000_000
+
+export function GET(_request: Request, { params }: Context) {
+  return answer(async () => {
+    const { siteId } = checkIdentifiers(await params)
+    const { revision, site } = await readSite(siteId)
+    return Response.json(site, { headers: { etag: `"${revision}"`, 'cache-control': 'no-store' } })
+  })
+}
+
+export function PUT(request: Request, { params }: Context) {
+  return answer(async () => {
+    const { siteId } = checkIdentifiers(await params)
+    const revision = readIfMatch(request.headers.get('if-match'))
+    const next = await saveSite(siteId, revision, await readJson(request))
+    return Response.json({ revision: next }, { headers: { etag: `"${next}"` } })
+  })
+}
+
+async function readJson(request: Request): Promise<unknown> {
+  const text = await request.text()
+  if (text.length > longestDocument) throw new Problem(413, 'The document is too large', 'A site holds at most 4 MB of settings; this one is larger and was not saved.')
+  try {
+    return JSON.parse(text)
+  } catch {
+    throw new Problem(400, 'The document cannot be read', 'What was sent is not JSON, so nothing was saved.')
+  }
+}

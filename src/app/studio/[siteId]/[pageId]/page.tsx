@@ -1,0 +1,28 @@
+import { notFound } from 'next/navigation'
+import { checkIdentifiers } from '@/server/identifiers'
+import { Problem } from '@/server/problem'
+import { readPage } from '@/server/sites'
+import { StudioScreen } from '@/studio/StudioScreen'
+import { Unavailable } from '@/studio/Unavailable'
+
+export const dynamic = 'force-dynamic'
+
+interface Props {
+  readonly params: Promise<{ siteId: string; pageId: string }>
+}
+
+export default async function StudioPage({ params }: Props) {
+  const opened = await open(params).catch((error: unknown) => {
+    if (error instanceof Problem) return error
+    throw error
+  })
+  if (!(opened instanceof Problem)) return <StudioScreen {...opened} />
+  if (opened.status === 404) notFound()
+  return <Unavailable title={opened.title} detail={opened.detail} />
+}
+
+async function open(params: Props['params']) {
+  const { siteId, pageId } = checkIdentifiers(await params)
+  const { site, revision } = await readPage(siteId, pageId)
+  return { siteId, pageId, site, revision }
+}

@@ -1,0 +1,38 @@
+// What happens to every request before its route: foreign callers are refused, studio pages get their policy,
+// and a first visit is led to the page of plain starters.
+import { NextResponse, type NextRequest } from 'next/server'
+import { refuseCaller, studioPolicy } from './server/door'
+import { firstPage, visitedCookie } from './server/first-visit'
+
+export function proxy(request: NextRequest): NextResponse {
+  const host = request.headers.get('host')
+  const port = process.env.GLASS_MOTH_PORT ?? host?.split(':')[1] ?? ''
+  const refusal = refuseCaller(
+    {
+      host,
+      origin: request.headers.get('origin'),
+      fetchSite: request.headers.get('sec-fetch-site'),
+      isNavigation: request.method === 'GET' && request.headers.get('sec-fetch-mode') === 'navigate',
+    },
+    port,
+  )
+  if (refusal !== undefined) {
+    const body = JSON.stringify({ type: 'about:blank', title: 'Refused', status: 403, detail: refusal })
+    return new NextResponse(body, { status: 403, headers: { 'content-type': 'application/problem+json' } })
+  }
+  const { pathname } = request.nextUrl
+  if (/^\/(api|frame|export|_next)\//.test(pathname)) return NextResponse.next()
+  if (pathname === '/' && !request.cookies.has(visitedCookie)) {
+    const first = NextResponse.redirect(`http://${host ?? ''}${firstPage}`, 307)
+    first.cookies.set(visitedCookie, '1', { path: '/', maxAge: 400 * 24 * 3600, sameSite: 'lax', httpOnly: true })
+    return first
+  }
+  const nonce = btoa(crypto.randomUUID())
+  const policy = studioPolicy(nonce, host ?? '')
+  const headers = new Headers(request.headers)
+  headers.set('content-security-policy', policy)
+  const response = NextResponse.next({ request: { headers } })
+  response.headers.set('content-security-policy', policy)
+  response.headers.set('referrer-policy', 'no-referrer')
+  return response
+}

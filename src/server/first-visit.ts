@@ -1,0 +1,5 @@
+// Where a first visit goes.
+
+export const visitedCookie = 'glass-moth-visited'
+export const startersId = 'starters'
+export const firstPage = `/studio/${startersId}/cards`

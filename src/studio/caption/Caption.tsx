@@ -1,0 +1,117 @@
+// The caption: the selected effect's sentence with its live words, its line of time, and the rows beneath.
+import { Box, Flex, Grid } from '@chakra-ui/react'
+import { Fragment, useState, type ReactNode } from 'react'
+import type { Piece } from '../../core/effect/control'
+import { findKind, type AnyKind } from '../../core/effect/kinds'
+import type { Effect } from '../../core/site/site'
+import { changeSettings, startPointing } from '../commands'
+import { useSelected, useSite, useStudio, useView } from '../context'
+import { keyNames } from '../keys'
+import { newGesture } from '../store/site-store'
+import { Button } from '../theme/controls'
+import { CaptionKeys } from './CaptionKeys'
+import { ChoiceWord } from './ChoiceWord'
+import { LiveNumber } from './LiveNumber'
+import { NounWord } from './NounWord'
+import { SelectorField } from './SelectorField'
+
+export function Caption() {
+  const selected = useSelected()
+  const { effects } = useSite()
+  if (!selected) return <EmptyCaption hasEffects={effects.length > 0} />
+  const kind = findKind(selected.effect.kind)
+  if (!kind) return null
+  return <CaptionOf key={selected.effect.id} effect={selected.effect} number={selected.number} kind={kind} />
+}
+
+function EmptyCaption({ hasEffects }: { readonly hasEffects: boolean }) {
+  const studio = useStudio()
+  return (
+    <Flex as="section" aria-label="Caption" align="center" gap="16px" px="22px" height="100%">
+      <Button look="act" onClick={() => startPointing(studio)}>Point at something ({keyNames.point})</Button>
+      <Box fontSize="17px">{hasEffects ? 'Or choose a figure at the left to tune it.' : 'Choose an element of the page, and what the pointer does to it.'}</Box>
+    </Flex>
+  )
+}
+
+interface CaptionOfProps {
+  readonly effect: Effect
+  readonly number: number
+  readonly kind: AnyKind
+}
+
+function CaptionOf({ effect, number, kind }: CaptionOfProps) {
+  const [refusal, setRefusal] = useState<string | null>(null)
+  const { view } = useStudio()
+  const { rowsOpen: open } = useView()
+  const setOpen = (rowsOpen: boolean) => view.update({ rowsOpen })
+  const word = (id: string) => <ControlWord key={id} id={id} effect={effect} kind={kind} onRefusal={setRefusal} />
+  const tell = (pieces: readonly Piece[]): ReactNode[] =>
+    pieces.map((piece, index) => {
+      if (typeof piece === 'string') return <Fragment key={index}>{piece}</Fragment>
+      return 'role' in piece ? <NounWord key={index} effect={effect} /> : word(piece.control)
+    })
+  return (
+    <Flex as="section" aria-label={`Caption of figure ${number}`} direction="column" px="16px" pt="9px" pb="6px" minHeight="0" overflowY="auto" position="relative">
+      <Flex gap="12px" align="baseline">
+        <Box fontSize="22px" fontWeight="600" lineHeight="1" color="ink" flex="none" aria-hidden="true">{number}</Box>
+        <Box minWidth="0">
+          <Box fontSize="17px" lineHeight="31px">{tell(kind.sentence(effect.settings))}</Box>
+          <Box fontSize="15px" lineHeight="29px" color="soft">{tell(kind.time(effect.settings))}</Box>
+        </Box>
+      </Flex>
+      <NoMatch effect={effect} />
+      {refusal && <Box role="alert" fontSize="13.5px" fontWeight="600" pl="30px" mt="2px">⚠ {refusal}</Box>}
+      <CaptionKeys open={open} onOpen={setOpen} />
+      {open && (
+        <Box pl="30px" pt="4px" pb="6px">
+          <Rows ids={kind.rows.more} word={word} kind={kind} />
+          <SelectorField effect={effect} />
+          <Rows ids={kind.rows.exact} word={word} kind={kind} />
+          <Box fontSize="13px" color="soft" mt="4px">{kind.answers.touch} With reduced motion: {kind.answers.reducedMotion.toLowerCase()}</Box>
+        </Box>
+      )}
+    </Flex>
+  )
+}
+
+function Rows({ ids, word, kind }: { readonly ids: readonly string[]; readonly word: (id: string) => ReactNode; readonly kind: AnyKind }) {
+  return (
+    <Grid templateColumns="repeat(auto-fill, minmax(400px, 1fr))" columnGap="24px">
+      {ids.map((id) => (
+        <Flex key={id} align="center" gap="10px" minHeight="31px" fontSize="14px">
+          <Box width="150px" color="soft">{kind.controls.find((control) => control.id === id)?.title}</Box>
+          {word(id)}
+        </Flex>
+      ))}
+    </Grid>
+  )
+}
+
+interface ControlWordProps {
+  readonly id: string
+  readonly effect: Effect
+  readonly kind: AnyKind
+  readonly onRefusal: (refusal: string | null) => void
+}
+
+/** One control as a live word that changes the effect. */
+function ControlWord({ id, effect, kind, onRefusal }: ControlWordProps) {
+  const studio = useStudio()
+  const control = kind.controls.find((each) => each.id === id)
+  if (!control) return null
+  const touch = () => studio.view.update({ touched: control.id })
+  if (control.kind === 'choice') {
+    return <ChoiceWord control={control} value={control.read(effect.settings)} onTouch={touch} onChange={(value) => changeSettings(studio, effect, control.write(effect.settings, value), control.title, newGesture())} />
+  }
+  return (
+    <LiveNumber control={control} value={control.read(effect.settings)} onTouch={touch} onRefusal={onRefusal}
+      onChange={(value, gesture) => changeSettings(studio, effect, control.write(effect.settings, value), control.title, gesture)} />
+  )
+}
+
+function NoMatch({ effect }: { readonly effect: Effect }) {
+  const { counts } = useView()
+  if (counts.get(effect.select) !== 0) return null
+  return <Box role="status" fontSize="13.5px" fontWeight="600" pl="30px">⚠ Nothing on this page matches {effect.select}. Point at the element again, or mend the selector under More.</Box>
+}

@@ -1,0 +1,50 @@
+// A live word that is one of a few: it opens to the others.
+import { Menu, Portal, chakra } from '@chakra-ui/react'
+import type { ChoiceControl } from '../../core/effect/control'
+
+interface ChoiceWordProps {
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any -- a word serves the controls of every kind
+  readonly control: ChoiceControl<any>
+  readonly value: string
+  readonly onTouch: () => void
+  readonly onChange: (value: string) => void
+}
+
+export function ChoiceWord({ control, value, onTouch, onChange }: ChoiceWordProps) {
+  const current = control.options.find((option) => option.value === value)
+  return (
+    <WordMenu label={control.title} words={current?.words ?? value} onTouch={onTouch}
+      options={control.options.map((option) => ({ value: option.value, words: option.words, isCurrent: option.value === value }))} onChange={onChange} />
+  )
+}
+
+interface WordMenuProps {
+  readonly label: string
+  readonly words: string
+  readonly options: readonly { readonly value: string; readonly words: string; readonly isCurrent: boolean }[]
+  readonly onTouch: () => void
+  readonly onChange: (value: string) => void
+}
+
+/** A word in a sentence that opens to a menu of words. */
+export function WordMenu({ label, words, options, onTouch, onChange }: WordMenuProps) {
+  return (
+    <Menu.Root onSelect={({ value }) => onChange(value)} positioning={{ placement: 'top-start', gutter: 4 }} lazyMount unmountOnExit>
+      <Menu.Trigger asChild>
+        <chakra.button type="button" aria-label={`${label}: ${words}`} onFocus={onTouch} onPointerDown={onTouch} display="inline-block" px="7px" lineHeight="23px" background="ground" border="1px solid" borderColor="hairline" borderRadius="4px"
+          color="ink" fontWeight="600" cursor="pointer" _hover={{ borderColor: 'edge' }} _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }}>
+          {words} <span aria-hidden="true" style={{ fontSize: '0.62em', verticalAlign: '0.16em' }}>▾</span>
+        </chakra.button>
+      </Menu.Trigger>
+      <Portal>
+        <Menu.Positioner>
+          <Menu.Content>
+            {options.map((option) => (
+              <Menu.Item key={option.value} value={option.value} data-current={option.isCurrent ? '' : undefined}>{option.words}</Menu.Item>
+            ))}
+          </Menu.Content>
+        </Menu.Positioner>
+      </Portal>
+    </Menu.Root>
+  )
+}

@@ -1,0 +1,127 @@
+// The code: stylesheet and script as they leave, live, with their sizes; it narrows the page and never covers it.
+import { Box, Flex } from '@chakra-ui/react'
+import { Check, Copy, Download, X } from 'lucide-react'
+import { useEffect, useMemo, useState } from 'react'
+import { needsOf } from '../../core/export/needs'
+import { planFigures } from '../../core/export/plan'
+import { writeScript } from '../../core/export/script'
+import { writeStylesheet } from '../../core/export/stylesheet'
+import { useSite, useStudio, useView } from '../context'
+import { Button } from '../theme/controls'
+import { gzippedBytes, usePlayer } from './player-text'
+
+export function CodeDrawer() {
+  const { codeOpen } = useView()
+  return codeOpen ? <OpenDrawer /> : null
+}
+
+function OpenDrawer() {
+  const { store, view } = useStudio()
+  const site = useSite()
+  const figures = useMemo(() => planFigures(site, store.id), [site, store.id])
+  const player = usePlayer(needsOf(figures).join(','))
+  const stylesheet = useMemo(() => writeStylesheet(figures), [figures])
+  const script = useMemo(() => (player.text ? writeScript(player.text.readable, figures) : ''), [player.text, figures])
+  const styleBytes = useGzipped(stylesheet)
+  return (
+    <Flex as="aside" aria-label="Code" direction="column" width="580px" minHeight="0" borderLeft="1px solid" borderColor="edge" background="sheet">
+      <Flex align="center" gap="8px" px="14px" py="8px" borderBottom="1px solid" borderColor="hairline">
+        <Box as="h2" fontSize="15px" fontWeight="600" flex="1">Code of this page</Box>
+        <ExportButton />
+        <Button look="quiet" aria-label="Close the code" onClick={() => view.update({ codeOpen: false })}><X size={16} aria-hidden="true" /></Button>
+      </Flex>
+      {figures.length === 0 ? (
+        <Box p="20px" color="soft">There is no code yet: nothing on this site answers the pointer.</Box>
+      ) : (
+        <>
+          <CopyRow stylesheet={stylesheet} script={script} />
+          <CodeBlock title="Stylesheet" size={styleBytes === undefined ? '' : `${styleBytes} bytes gzipped`} text={stylesheet} share="0 0 auto" />
+          <CodeBlock title="Script" size={player.text ? `${(player.text.smallBytes / 1024).toFixed(1)} KB minified and gzipped, without data` : ''} text={player.failure ?? script} share="1 1 0" />
+        </>
+      )}
+    </Flex>
+  )
+}
+
+function ExportButton() {
+  const { store, page } = useStudio()
+  const [failure, setFailure] = useState(false)
+  const save = async () => {
+    const saved = await store.keeper.settle()
+    setFailure(!saved)
+    if (saved) location.assign(`/export/${store.id}/${page.id}`)
+  }
+  return (
+    <Button look="act" onClick={() => void save()} title="One HTML file that works by itself">
+      <Download size={15} aria-hidden="true" /> {failure ? 'Not saved yet; try again' : 'Export page'}
+    </Button>
+  )
+}
+
+/** One box for hosts that take markup, two for those that split style and script. */
+function CopyRow({ stylesheet, script }: { readonly stylesheet: string; readonly script: string }) {
+  const both = `<style>\n${stylesheet}</style>\n<script>\n${script}</script>\n`
+  return (
+    <Flex gap="8px" px="14px" py="8px" wrap="wrap">
+      <CopyButton look="act" words="Copy all, as one snippet" text={both} />
+      <CopyButton words="Copy CSS" text={stylesheet} />
+      <CopyButton words="Copy script" text={script} />
+    </Flex>
+  )
+}
+
+function CopyButton({ words, text, look }: { readonly words: string; readonly text: string; readonly look?: 'act' }) {
+  const [state, setState] = useState<'no' | 'copied' | 'refused'>('no')
+  const copy = async () => {
+    try {
+      await navigator.clipboard.writeText(text)
+      setState('copied')
+    } catch {
+      setState('refused')
+    }
+    setTimeout(() => setState('no'), 2500)
+  }
+  return (
+    <Button look={look ?? 'plain'} disabled={text === ''} onClick={() => void copy()}>
+      {state === 'copied' ? <Check size={15} aria-hidden="true" /> : <Copy size={15} aria-hidden="true" />}
+      <span role="status">{state === 'copied' ? 'Copied' : state === 'refused' ? 'The browser refused; select it below' : words}</span>
+    </Button>
+  )
+}
+
+interface CodeBlockProps {
+  readonly title: string
+  readonly size: string
+  readonly text: string
+  readonly share: string
+}
+
+function CodeBlock({ title, size, text, share }: CodeBlockProps) {
+  return (
+    <Flex direction="column" flex={share} minHeight="120px" maxHeight={share.startsWith('0') ? '52%' : undefined} borderTop="1px solid" borderColor="hairline">
+      <Flex justify="space-between" px="14px" pt="6px" fontSize="13px">
+        <Box as="h3" fontWeight="600">{title}</Box>
+        <Box color="soft">{size}</Box>
+      </Flex>
+      <Box as="pre" tabIndex={0} aria-label={title} m="0" px="14px" py="6px" flex="1" minHeight="0" overflow="auto" fontFamily="mono" fontSize="12px" lineHeight="1.55" fontVariantLigatures="none">
+        {splitComments(text).map(({ isComment, part }, index) => (isComment ? <Box as="span" key={index} color="soft">{part}</Box> : part))}
+      </Box>
+    </Flex>
+  )
+}
+
+function splitComments(text: string): readonly { readonly isComment: boolean; readonly part: string }[] {
+  return text.split(/(\/\*[\s\S]*?\*\/|^\s*\/\/.*$)/m).map((part) => ({ part, isComment: /^\s*\/[*/]/.test(part) }))
+}
+
+function useGzipped(text: string): number | undefined {
+  const [bytes, setBytes] = useState<number>()
+  useEffect(() => {
+    let isCurrent = true
+    void gzippedBytes(text).then((count) => isCurrent && setBytes(count))
+    return () => {
+      isCurrent = false
+    }
+  }, [text])
+  return bytes
+}

@@ -1,0 +1,43 @@
+// What the regions of the studio share: the stores and the line to the page.
+import { createContext, useContext } from 'react'
+import type { Effect, Page } from '../core/site/site'
+import { useObservable } from './store/observable'
+import type { SiteStore } from './store/site-store'
+import type { StageLink } from './store/stage-link'
+import type { ThreadStore } from './store/thread-store'
+import type { ViewStore } from './store/view-store'
+
+export interface Studio {
+  readonly store: SiteStore
+  readonly view: ViewStore
+  readonly link: StageLink
+  readonly thread: ThreadStore
+  readonly page: Page
+}
+
+export const StudioContext = createContext<Studio | null>(null)
+
+/** The studio around a component. Throws an Error outside of one. */
+export function useStudio(): Studio {
+  const studio = useContext(StudioContext)
+  if (!studio) throw new Error('This component belongs inside a studio.')
+  return studio
+}
+
+/** The present site, view and history of the studio. */
+export function useSite() {
+  return useObservable(useStudio().store.history).site
+}
+
+export function useView() {
+  return useObservable(useStudio().view)
+}
+
+/** The selected effect and its figure number, if there is one. */
+export function useSelected(): { readonly effect: Effect; readonly number: number } | undefined {
+  const site = useSite()
+  const { selected } = useView()
+  const index = site.effects.findIndex(({ id }) => id === selected)
+  const effect = site.effects[index]
+  return effect && { effect, number: index + 1 }
+}

@@ -1,0 +1,87 @@
+// Keeps the page in step with the stores, and takes what the page tells into them.
+import { useEffect } from 'react'
+import { findKind } from '../../core/effect/kinds'
+import { planFigures, playedFigure } from '../../core/export/plan'
+import { writeStylesheet } from '../../core/export/stylesheet'
+import { chosenTarget, placePin, recipeEffect } from '../commands'
+import { useSite, useStudio, useView, type Studio } from '../context'
+import type { ShownFigure } from '../../stage/protocol'
+import { newGesture } from '../store/site-store'
+import { notPointing } from '../store/view-store'
+
+export function useStageTalk(): void {
+  const studio = useStudio()
+  const { link, store } = studio
+  const site = useSite()
+  const { selected, pointing, trial } = useView()
+
+  // What plays: the site's effects, and the recipe that is being tried.
+  useEffect(() => {
+    const [kind = '', recipe = ''] = trial?.split('/') ?? []
+    const tried = trial === null ? undefined : recipeEffect(studio, kind, recipe, 'trial')
+    const figures = planFigures(tried ? { ...site, effects: [...site.effects, tried] } : site, store.id)
+    link.say({ type: 'play', stylesheet: writeStylesheet(figures), figures: figures.map(playedFigure) })
+    link.say({ type: 'walk', select: tried?.select ?? null })
+  }, [studio, link, store.id, site, trial, pointing.pick, pointing.scope])
+
+  // What is drawn on the page.
+  useEffect(() => {
+    const figures: ShownFigure[] = site.effects.map((effect, index) => {
+      const isSelected = effect.id === selected && pointing.stage === 'no'
+      return { number: index + 1, select: effect.select, selected: isSelected, pin: isSelected ? findKind(effect.kind)?.awayPlace(effect.settings) : undefined }
+    })
+    const target = trial === null ? undefined : chosenTarget(studio)
+    if (target) figures.push({ number: figures.length + 1, select: target.select, selected: true })
+    link.say({ type: 'show', figures })
+    link.say({ type: 'count', selects: [...new Set(site.effects.map(({ select }) => select))] })
+  }, [studio, link, site.effects, selected, trial, pointing])
+
+  const select = site.effects.find(({ id }) => id === selected)?.select
+  useEffect(() => {
+    if (select !== undefined) link.say({ type: 'describe', select })
+  }, [link, select])
+
+  useEffect(() => link.say({ type: 'point', on: pointing.stage === 'looking' }), [link, pointing.stage])
+  useEffect(() => {
+    if (pointing.stage === 'choosing') link.say({ type: 'outline', select: chosenTarget(studio)?.select ?? null })
+  }, [studio, link, pointing])
+
+  useEffect(() => listenToStage(studio), [studio])
+}
+
+function listenToStage(studio: Studio): () => void {
+  const { link, thread, view } = studio
+  let clockOffset = 0
+  let pinGesture: string | undefined
+  let noticeTimer: ReturnType<typeof setTimeout> | undefined
+  return link.listen((message) => {
+    switch (message.type) {
+      case 'ready':
+        clockOffset = performance.now() - message.now
+        return
+      case 'samples':
+        view.hand.isOnPage = message.samples.some(({ by, phase }) => by === 'hand' && phase === 'here')
+        return thread.add(message.samples, clockOffset)
+      case 'ladder': {
+        if (view.get().pointing.stage !== 'looking') return
+        return view.update({ pointing: { ...notPointing, rungs: message.rungs, pick: message.pick, stage: message.chosen ? 'choosing' : 'looking' } })
+      }
+      case 'counts':
+        return view.update({ counts: new Map(message.counts.map(({ select, count }) => [select, count])) })
+      case 'described':
+        return view.update({ described: { select: message.select, rung: message.rung } })
+      case 'pin':
+        pinGesture ??= newGesture()
+        placePin(studio, message.place, pinGesture)
+        if (message.last) pinGesture = undefined
+        return
+      case 'key':
+        window.dispatchEvent(new KeyboardEvent('keydown', { ...message, bubbles: true, cancelable: true }))
+        return
+      case 'link':
+        clearTimeout(noticeTimer)
+        noticeTimer = setTimeout(() => view.update({ notice: null }), 4000)
+        return view.update({ notice: `On your site this link goes to ${message.href || 'nowhere'}.` })
+    }
+  })
+}

@@ -1,0 +1,40 @@
+// The recipes: touching one plays it on the chosen element, choosing one keeps it.
+import { Box, Flex, chakra } from '@chakra-ui/react'
+import { kinds } from '../../core/effect/kinds'
+import { addRecipe, stopPointing } from '../commands'
+import { useStudio, useView } from '../context'
+import { RecipeSample } from './RecipeSample'
+import { Button } from '../theme/controls'
+
+export function Recipes() {
+  const studio = useStudio()
+  const { trial } = useView()
+  const attempt = (name: string | null) => studio.view.update({ trial: name })
+  return (
+    <Flex as="section" aria-label="Recipes" borderLeft="1px solid" borderColor="hairline" px="14px" py="8px" direction="column" minWidth="0">
+      <Flex align="center" mb="6px" gap="10px">
+        <Box as="h2" fontSize="14px" fontWeight="600">What the pointer does to it</Box>
+        <Box fontSize="13px" color="soft" flex="1">Touch one to feel it on your page, click to keep it.</Box>
+        <Button look="quiet" minHeight="24px" fontSize="13px" onClick={() => stopPointing(studio)}>Cancel (Esc)</Button>
+      </Flex>
+      <Flex gap="10px" minHeight="0" flex="1" onMouseLeave={() => attempt(null)}>
+        {kinds.flatMap((kind) =>
+          kind.recipes.map((recipe) => {
+            const name = `${kind.id}/${recipe.id}`
+            return (
+              <chakra.button key={name} type="button" onMouseEnter={() => attempt(name)} onFocus={() => attempt(name)} onBlur={() => attempt(null)} onClick={() => addRecipe(studio, kind.id, recipe.id)}
+                flex="1" maxWidth="250px" minWidth="0" display="grid" gridTemplateColumns="74px 1fr" gap="12px" alignItems="center" textAlign="left" px="12px" border="1px solid" borderColor={trial === name ? 'madder' : 'edge'} borderRadius="4px"
+                background="ground" color="ink" cursor="pointer" _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '2px' }}>
+                <RecipeSample kind={kind} settings={recipe.settings} moving={trial === name} />
+                <Box minWidth="0">
+                  <Box fontWeight="600" fontSize="15px" lineHeight="1.25">{recipe.title}</Box>
+                  <Box fontSize="13px" lineHeight="1.35" color="soft" mt="3px">{recipe.need}</Box>
+                </Box>
+              </chakra.button>
+            )
+          }),
+        )}
+      </Flex>
+    </Flex>
+  )
+}

@@ -1,0 +1,30 @@
+// The pointer's last seconds, outside React: written by the page, drawn by the thread on a canvas.
+import type { ThreadSample } from '../../stage/protocol'
+
+export const threadMs = 12_000
+
+export interface ThreadStore {
+  /** Samples of the last seconds, oldest first, with times on the studio's clock (ms). */
+  readonly samples: ThreadSample[]
+  readonly add: (samples: readonly ThreadSample[], clockOffsetMs: number) => void
+  readonly watch: (listener: () => void) => () => void
+}
+
+export function makeThreadStore(): ThreadStore {
+  const samples: ThreadSample[] = []
+  const listeners = new Set<() => void>()
+  return {
+    samples,
+    add: (added, clockOffsetMs) => {
+      for (const sample of added) samples.push({ ...sample, t: sample.t + clockOffsetMs })
+      const newest = samples.at(-1)?.t ?? 0
+      // One sample from before the window stays, since its value holds until the next.
+      while (samples.length > 1 && (samples[1]?.t ?? Infinity) < newest - threadMs) samples.shift()
+      for (const listener of listeners) listener()
+    },
+    watch: (listener) => {
+      listeners.add(listener)
+      return () => listeners.delete(listener)
+    },
+  }
+}

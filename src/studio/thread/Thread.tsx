@@ -1,0 +1,41 @@
+// The thread at the foot: the pointer's last twelve seconds, drawn on a canvas as they come. No React on a move.
+import { Box, Grid } from '@chakra-ui/react'
+import { useEffect, useRef } from 'react'
+import { useStudio } from '../context'
+import { drawThread, sayPresent } from './draw-thread'
+
+export function Thread() {
+  const { thread } = useStudio()
+  const canvas = useRef<HTMLCanvasElement>(null)
+  const words = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    let handle = 0
+    const frame = () => {
+      handle = 0
+      const surface = canvas.current
+      if (!surface) return
+      const isMoving = drawThread(surface, thread.samples, performance.now())
+      if (words.current) words.current.textContent = sayPresent(thread.samples.at(-1))
+      if (isMoving) handle = requestAnimationFrame(frame)
+    }
+    const wake = () => {
+      handle ||= requestAnimationFrame(frame)
+    }
+    const stop = thread.watch(wake)
+    addEventListener('resize', wake)
+    wake()
+    return () => {
+      stop()
+      removeEventListener('resize', wake)
+      cancelAnimationFrame(handle)
+    }
+  }, [thread])
+  return (
+    <Grid as="footer" aria-label="The pointer's thread" templateColumns="minmax(0, 1fr) 296px" borderTop="1px solid" borderColor="edge" background="ground" alignItems="stretch">
+      <Box position="relative" minHeight="0">
+        <canvas ref={canvas} role="img" aria-label="How the pointer went across and down over the last twelve seconds" style={{ position: 'absolute', inset: 0, width: '100%', height: '100%' }} />
+      </Box>
+      <Box ref={words} px="14px" fontSize="13px" lineHeight="39px" borderLeft="1px solid" borderColor="hairline" whiteSpace="nowrap" />
+    </Grid>
+  )
+}

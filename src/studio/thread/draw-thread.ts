@@ -1,0 +1,76 @@
+// Draws the thread: across as a solid line, down as a broken one, and under them what the pointer was doing.
+import type { ThreadSample } from '../../stage/protocol'
+import { threadMs } from '../store/thread-store'
+
+const visitor = { width: 1280, height: 720 } as const
+
+/** Draws the samples up to `now` (ms). Gives whether anything in sight still moves. */
+export function drawThread(surface: HTMLCanvasElement, samples: readonly ThreadSample[], now: number): boolean {
+  const { clientWidth: width, clientHeight: height } = surface
+  const ratio = devicePixelRatio
+  if (surface.width !== Math.round(width * ratio) || surface.height !== Math.round(height * ratio)) {
+    surface.width = Math.round(width * ratio)
+    surface.height = Math.round(height * ratio)
+  }
+  const ink = surface.getContext('2d')
+  if (!ink) return false
+  const style = getComputedStyle(document.documentElement)
+  const colour = (name: string) => style.getPropertyValue(name).trim()
+  ink.setTransform(ratio, 0, 0, ratio, 0, 0)
+  ink.clearRect(0, 0, width, height)
+  const xAt = (t: number) => width - ((now - t) / threadMs) * width
+  const top = 5
+  const bottom = height - 9
+  ink.strokeStyle = colour('--gm-hairline')
+  ink.lineWidth = 1
+  for (let second = 0; second < 12; second++) {
+    const x = Math.round(xAt(Math.floor(now / 1000) * 1000 - second * 1000)) + 0.5
+    ink.beginPath()
+    ink.moveTo(x, bottom)
+    ink.lineTo(x, height)
+    ink.stroke()
+  }
+  samples.forEach((sample, i) => {
+    const next = samples[i + 1]?.t ?? now
+    ink.fillStyle = colour(sample.phase === 'away' ? '--gm-violet' : '--gm-madder')
+    ink.globalAlpha = sample.phase === 'away' ? 0.9 : sample.place ? 1 : 0.35
+    ink.fillRect(xAt(sample.t), height - 4, Math.max(1, xAt(next) - xAt(sample.t)), sample.by === 'hand' ? 3 : 1.5)
+  })
+  ink.globalAlpha = 1
+  ink.lineWidth = 1.4
+  drawLine(ink, samples, now, colour('--gm-madder'), [], ({ x }) => x / visitor.width)
+  drawLine(ink, samples, now, colour('--gm-madder'), [4, 3], ({ y }) => y / visitor.height)
+  return samples.length > 0 && now - (samples.at(-1)?.t ?? 0) < threadMs + 500
+
+  function drawLine(line: CanvasRenderingContext2D, all: readonly ThreadSample[], until: number, stroke: string, dash: number[], share: (sample: ThreadSample) => number) {
+    line.strokeStyle = stroke
+    line.setLineDash(dash)
+    line.beginPath()
+    let isDown = false
+    all.forEach((sample, i) => {
+      if (sample.phase === 'away') {
+        isDown = false
+        return
+      }
+      const y = top + Math.min(1, Math.max(0, share(sample))) * (bottom - top)
+      if (isDown) line.lineTo(xAt(sample.t), y)
+      else line.moveTo(xAt(sample.t), y)
+      isDown = true
+      const next = all[i + 1]
+      if (!next) line.lineTo(xAt(until), y)
+      else if (next.t - sample.t > 40) line.lineTo(xAt(next.t), y)
+    })
+    line.stroke()
+    line.setLineDash([])
+  }
+}
+
+/** The present moment in words. */
+export function sayPresent(sample: ThreadSample | undefined): string {
+  if (!sample) return 'The pointer has not come yet.'
+  if (sample.phase === 'away') return 'The pointer is away.'
+  const who = { hand: 'pointer', ghost: 'ghost', walk: 'walking' }[sample.by]
+  if (!sample.place) return `${who}, outside`
+  const share = (value: number) => ((value + 1) / 2).toFixed(2)
+  return `x ${share(sample.place.x)}  y ${share(sample.place.y)}  ${who}, inside`
+}
