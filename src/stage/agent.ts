@@ -92,20 +92,13 @@ function start(page: Document) {
     say({ type: 'key', key, code, ctrlKey, shiftKey, altKey, metaKey })
   })
 
-  const findFirst = (select: string): Element[] => {
-    try {
-      const found = page.querySelector(select)
-      return found ? [found] : []
-    } catch {
-      return []
-    }
-  }
-  const count = (select: string): number | null => {
-    try {
-      return page.querySelectorAll(select).length
-    } catch {
-      return null
-    }
+  const countMatches = (selects: readonly string[]) => {
+    const matches = new Map(selects.map((select) => [select, findAll(page, select)]))
+    return selects.map((select) => {
+      const own = new Set(matches.get(select))
+      const sharedWith = selects.filter((other) => other !== select && matches.get(other)?.some((element) => own.has(element)))
+      return { select, count: matches.get(select)?.length ?? null, sharedWith }
+    })
   }
   const answer = (message: ToStage) => {
     switch (message.type) {
@@ -120,9 +113,9 @@ function start(page: Document) {
       case 'outline':
         return overlay.outline(message.select)
       case 'count':
-        return say({ type: 'counts', counts: message.selects.map((select) => ({ select, count: count(select) })) })
+        return say({ type: 'counts', counts: countMatches(message.selects) })
       case 'describe': {
-        const [rung] = makeLadder(findFirst(message.select)).rungs
+        const [rung] = makeLadder(findAll(page, message.select)?.slice(0, 1) ?? []).rungs
         return rung ? say({ type: 'described', select: message.select, rung }) : undefined
       }
       case 'walk':
@@ -138,6 +131,15 @@ function start(page: Document) {
     else console.warn('The studio sent a message that the page does not know.', message.error.issues)
   })
   say({ type: 'ready', now: performance.now() })
+}
+
+/** What a selector matches; undefined where it cannot be read. */
+function findAll(page: Document, select: string): Element[] | undefined {
+  try {
+    return [...page.querySelectorAll(select)]
+  } catch {
+    return undefined
+  }
 }
 
 /** Whether the element is still matched by a figure that writes the property. */

@@ -1,5 +1,5 @@
 // The hand: one source of samples for the player, whether they come from the real pointer, the ghost or a walk.
-import type { Box } from '../core/geometry/box'
+import { holdsPoint, type Box } from '../core/geometry/box'
 import type { Sample } from '../core/signal/sample'
 import { placeOnWalk } from '../core/trace/walk'
 import { readStillBox } from '../player/matches'
@@ -42,12 +42,16 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
   let by: ThreadSample['by'] = 'hand'
   let walking: { element: Element; since: number } | null = null
 
-  const areaAt = (hit: Element | null): Element | null => {
-    try {
-      return area === null ? null : (hit?.closest(area) ?? null)
-    } catch {
-      return null
-    }
+  /**
+   * The element of the area that has the point: the one that was hit, else one whose still box holds it
+   * (a leaned card leaves a band where the hit falls through to what lies behind).
+   */
+  const areaAt = (hit: Element | null, x: number, y: number): Element | null => {
+    if (area === null) return null
+    const matches = readableMatches(page, area)
+    const direct = matches.find((element) => element.contains(hit))
+    if (direct) return direct
+    return matches.find((element) => isNear(element.getBoundingClientRect(), x, y) && holdsPoint(boxOf(element), x, y)) ?? null
   }
   const hitAt = (x: number, y: number) => page.elementsFromPoint(x, y).find((element) => element !== overlay) ?? null
   const boxOf = (element: Element): Box => {
@@ -60,7 +64,7 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
     last = { ...sample }
     by = source
     for (const feed of feeds) feed(sample, hit)
-    const met = areaAt(hit)
+    const met = sample.phase === 'leave' ? null : areaAt(hit, sample.x, sample.y)
     onMeet(met)
     const told: ThreadSample = { t: sample.t, x: sample.x, y: sample.y, by, phase: sample.phase === 'leave' ? 'away' : 'here' }
     if (met) {
@@ -74,8 +78,8 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
   /** Remembers a place where the pointer stood still, or was pressed, inside the area. */
   const rememberRest = (sample: Sample, hit: Element | null) => {
     const moved = anchor ? Math.hypot(sample.x - anchor.x, sample.y - anchor.y) : Infinity
-    if (anchor && sample.t - anchor.t >= restMs && areaAt(hitAt(anchor.x, anchor.y))) rested = { x: anchor.x, y: anchor.y }
-    if (sample.phase === 'down' && areaAt(hit)) rested = { x: sample.x, y: sample.y }
+    if (anchor && sample.t - anchor.t >= restMs && areaAt(hitAt(anchor.x, anchor.y), anchor.x, anchor.y)) rested = { x: anchor.x, y: anchor.y }
+    if (sample.phase === 'down' && areaAt(hit, sample.x, sample.y)) rested = { x: sample.x, y: sample.y }
     if (moved >= restPx) anchor = { ...sample }
   }
   pointerOf(page)((sample, told) => {
@@ -101,10 +105,10 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
   const leaveForControls = () => {
     stopWalk()
     if (area === null) return leave()
-    if (anchor && performance.now() - anchor.t >= restMs && areaAt(hitAt(anchor.x, anchor.y))) rested = { x: anchor.x, y: anchor.y }
+    if (anchor && performance.now() - anchor.t >= restMs && areaAt(hitAt(anchor.x, anchor.y), anchor.x, anchor.y)) rested = { x: anchor.x, y: anchor.y }
     anchor = null
     if (rested) return stand(rested.x, rested.y, 'ghost')
-    const target = fallback?.isConnected && areaAt(fallback) ? fallback : visibleMatch(area)
+    const target = fallback?.isConnected && area !== null && fallback.matches(area) ? fallback : visibleMatch(area)
     if (!target) return leave()
     const box = boxOf(target)
     stand(box.x + box.width / 2, box.y + box.height / 2, 'ghost')
@@ -133,7 +137,7 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
     setArea: (select) => {
       if (select === area) return
       area = select
-      rested = pointed && areaAt(hitAt(pointed.x, pointed.y)) ? pointed : null
+      rested = pointed && areaAt(hitAt(pointed.x, pointed.y), pointed.x, pointed.y) ? pointed : null
       if (last?.phase === 'move' && by === 'ghost') leaveForControls()
     },
     standAt: (element, x, y) => {
@@ -155,6 +159,11 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
       for (const feed of feeds) feed(again, hitAt(again.x, again.y))
     },
   }
+}
+
+/** Whether a point may lie in the still box of an element with this hull: a lean changes it by less than its own size. */
+function isNear(hull: DOMRect, x: number, y: number): boolean {
+  return x > hull.left - hull.width && x < hull.right + hull.width && y > hull.top - hull.height && y < hull.bottom + hull.height
 }
 
 /** What a selector matches; nothing where it cannot be read. */

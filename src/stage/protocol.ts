@@ -57,8 +57,8 @@ export const fromStage = z.discriminatedUnion('type', [
   z.object({ type: z.literal('ready'), now: finite }),
   z.object({ type: z.literal('ladder'), rungs: z.array(rung), pick: z.number().int(), chosen: z.boolean() }),
   z.object({ type: z.literal('samples'), samples: z.array(sample) }),
-  /** How many elements each selector matches; null where it cannot be read. */
-  z.object({ type: z.literal('counts'), counts: z.array(z.object({ select: selector, count: z.number().int().nullable() })) }),
+  /** How many elements each selector matches (null where it cannot be read), and which of the others share some of them. */
+  z.object({ type: z.literal('counts'), counts: z.array(z.object({ select: selector, count: z.number().int().nullable(), sharedWith: z.array(selector) })) }),
   z.object({ type: z.literal('described'), select: selector, rung }),
   z.object({ type: z.literal('pin'), place, last: z.boolean() }),
   z.object({ type: z.literal('key'), key: z.string(), code: z.string(), ctrlKey: z.boolean(), shiftKey: z.boolean(), altKey: z.boolean(), metaKey: z.boolean() }),

@@ -60,7 +60,7 @@ function CaptionOf({ effect, number, kind }: CaptionOfProps) {
           <Box fontSize="15px" lineHeight="29px" color="soft">{tell(kind.time(effect.settings))}</Box>
         </Box>
       </Flex>
-      <NoMatch effect={effect} />
+      <Matches effect={effect} />
       {refusal && <Box role="alert" fontSize="13.5px" fontWeight="600" pl="30px" mt="2px">⚠ {refusal}</Box>}
       <CaptionKeys open={open} onOpen={setOpen} />
       {open && (
@@ -110,8 +110,16 @@ function ControlWord({ id, effect, kind, onRefusal }: ControlWordProps) {
   )
 }
 
-function NoMatch({ effect }: { readonly effect: Effect }) {
-  const { counts } = useView()
-  if (counts.get(effect.select) !== 0) return null
-  return <Box role="status" fontSize="13.5px" fontWeight="600" pl="30px">⚠ Nothing on this page matches {effect.select}. Point at the element again, or mend the selector under More.</Box>
+/** What is worth knowing about the elements that are meant: none are there, or a later figure moves them too. */
+function Matches({ effect }: { readonly effect: Effect }) {
+  const { effects } = useSite()
+  const { counts, shared } = useView()
+  const later = effects.findIndex((other, index) => index > effects.indexOf(effect) && (other.select === effect.select || shared.get(effect.select)?.includes(other.select)))
+  const count = counts.get(effect.select)
+  const words =
+    count === 0 ? `Nothing on this page matches ${effect.select}. Point at the element again, or mend the selector under More.`
+    : count === null ? `${effect.select} is no selector that a browser can read. Point at the element again, or mend it under More.`
+    : later >= 0 ? `Figure ${later + 1} moves some of these elements too, and has the last word on them.`
+    : undefined
+  return words ? <Box role="status" fontSize="13.5px" fontWeight="600" pl="30px" lineHeight="1.4">⚠ {words}</Box> : null
 }

@@ -67,7 +67,10 @@ function listenToStage(studio: Studio): () => void {
         return view.update({ pointing: { ...notPointing, rungs: message.rungs, pick: message.pick, stage: message.chosen ? 'choosing' : 'looking' } })
       }
       case 'counts':
-        return view.update({ counts: new Map(message.counts.map(({ select, count }) => [select, count])) })
+        return view.update({
+          counts: new Map(message.counts.map(({ select, count }) => [select, count])),
+          shared: new Map(message.counts.map(({ select, sharedWith }) => [select, sharedWith])),
+        })
       case 'described':
         return view.update({ described: { select: message.select, rung: message.rung } })
       case 'pin':

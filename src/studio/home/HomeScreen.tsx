@@ -30,7 +30,7 @@ export function HomeScreen({ sites }: { readonly sites: readonly SiteCard[] }) {
               <Box as="h2" fontSize="18px" fontWeight="600">{site.name}</Box>
               <Box fontSize="14px" color="soft">{count(site.pages.length, 'page')}, {count(site.figures, 'figure')}</Box>
             </Flex>
-            <Grid gap="28px">
+            <Grid gap="28px" templateColumns="minmax(0, 1fr)">
               {site.pages.map((page) => (
                 <PageCard key={page.id} siteId={site.id} page={page} />
               ))}

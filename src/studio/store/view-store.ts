@@ -25,6 +25,8 @@ export interface View {
   readonly walking: boolean
   /** How many elements each selector matches on this page; null where it cannot be read. */
   readonly counts: ReadonlyMap<string, number | null>
+  /** The selectors that share elements with each. */
+  readonly shared: ReadonlyMap<string, readonly string[]>
   /** What the selected effect's selector is about, as the page tells. */
   readonly described: { readonly select: string; readonly rung: Rung } | null
   /** A sentence for the moment, such as where a link would go. */
@@ -41,7 +43,7 @@ export interface ViewStore extends Observable<View> {
 
 export function makeViewStore(selected: string | null): ViewStore {
   const view = observable<View>({
-    selected, touched: null, pointing: notPointing, trial: null, codeOpen: false, indexOpen: false, rowsOpen: false, walking: false, counts: new Map(), described: null, notice: null,
+    selected, touched: null, pointing: notPointing, trial: null, codeOpen: false, indexOpen: false, rowsOpen: false, walking: false, counts: new Map(), shared: new Map(), described: null, notice: null,
   })
   return { ...view, hand: { isOnPage: false }, update: (change) => view.set({ ...view.get(), ...change }) }
 }

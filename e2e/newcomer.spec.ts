@@ -1,0 +1,74 @@
+// The newcomer's path: from the printed address to code on the clipboard, every click, key and drag counted.
+import type { Page } from '@playwright/test'
+import { expect, test } from './support/house'
+import { leanOf, stageOf } from './support/stage'
+
+/** A hand that counts what it does. Moving the pointer is free; typing text is not offered. */
+function countingHand(page: Page) {
+  let acts = 0
+  return {
+    count: () => acts,
+    click: async (x: number, y: number) => {
+      acts += 1
+      await page.mouse.click(x, y)
+    },
+    clickOn: async (name: string | RegExp, role: 'button' | 'menuitem' = 'button') => {
+      acts += 1
+      await page.getByRole(role, { name }).click()
+    },
+    key: async (key: string) => {
+      acts += 1
+      await page.keyboard.press(key)
+    },
+    drag: async (name: string, byPx: number) => {
+      acts += 1
+      const box = await page.getByRole('spinbutton', { name, exact: true }).boundingBox()
+      if (!box) throw new Error(`There is no "${name}".`)
+      await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+      await page.mouse.down()
+      await page.mouse.move(box.x + box.width / 2 + byPx, box.y + box.height / 2, { steps: 6 })
+      await page.mouse.up()
+    },
+  }
+}
+
+test('a newcomer has working code for a tilt of all eight cards in at most ten acts, none typed', async ({ page, house, browser }) => {
+  const hand = countingHand(page)
+  await page.goto(house.address)
+  await expect(page).toHaveURL(/\/studio\/starters\/cards$/)
+  await expect(page.getByText('Choose an element of the page, and what the pointer does to it.')).toBeVisible()
+  const frame = await stageOf(page)
+  const screen = await page.locator('iframe').boundingBox()
+  const card = await frame.locator('.card').nth(2).evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
+  if (!screen) throw new Error('The frame is not on the screen.')
+  const scale = screen.width / 1280
+
+  await hand.clickOn(/Point at something \(P\)/)
+  await hand.click(screen.x + (card.x + card.width * 0.8) * scale, screen.y + (card.y + card.height * 0.2) * scale)
+  await hand.clickOn(/^Give way/)
+  await expect(page.getByText('Over', { exact: false }).first()).toBeVisible()
+  await hand.clickOn('Which elements: this card')
+  await hand.clickOn(/all 8: each card/, 'menuitem')
+  await hand.drag('The angle', 30)
+  await hand.key('c')
+  await expect(page.getByText(/KB minified and gzipped/)).toBeVisible()
+  await hand.clickOn('Copy all, as one snippet')
+  await expect(page.getByText('Copied')).toBeVisible()
+
+  const snippet = await page.evaluate(() => navigator.clipboard.readText())
+  expect(hand.count()).toBeLessThanOrEqual(10)
+  expect(snippet).toContain('--card-lean: 15deg;')
+
+  // The snippet, pasted at the end of a page of the newcomer's own, leans its cards.
+  const other = await (await browser.newContext()).newPage()
+  await other.setContent(`<!doctype html><style>body { margin: 0 } .card { position: absolute; left: 100px; top: 100px; width: 200px; height: 200px }</style><div class="card">mine</div>${snippet}`)
+  await other.mouse.move(300, 200)
+  await expect.poll(() => leanOf(other, '.card', 0).then(({ rotateY }) => rotateY)).toBeCloseTo(15, 2)
+  await other.context().close()
+
+  // A later visit opens home, one click from every page.
+  await page.goto(house.address)
+  await expect(page.getByRole('heading', { name: 'Vesper Hollow' })).toBeVisible()
+  await page.getByRole('link', { name: /Specimens/ }).click()
+  await expect(page).toHaveURL(/\/studio\/vesper-hollow\/specimens$/)
+})

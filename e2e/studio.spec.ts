@@ -1,0 +1,153 @@
+// The studio, walked through as a designer would: point, choose, tune with the ghost, undo, save, come back.
+import type { Frame, Page } from '@playwright/test'
+import { eventually, expect, test } from './support/house'
+import { cardBox, cardsPage, leanOf, movePointer, onScreen, stageOf, tiltOnCards } from './support/stage'
+
+const card = cardBox(1)
+
+async function pointAt(page: Page, u: number, v: number): Promise<void> {
+  await page.keyboard.press('p')
+  await movePointer(page, card.x + u * card.width, card.y + v * card.height, 3)
+  const { x, y } = await onScreen(page, card.x + u * card.width, card.y + v * card.height)
+  await expect(page.getByRole('region', { name: 'Under the pointer' }).getByRole('listitem').first()).toBeVisible()
+  await page.mouse.click(x, y)
+}
+
+const styleOf = (frame: Frame, index: number) => frame.locator('.card').nth(index).evaluate((element) => ({ transform: getComputedStyle(element).transform, attribute: element.getAttribute('style') }))
+const lean = (frame: Frame, index = 1) => leanOf(frame, '.card', index).then(({ rotateY }) => rotateY)
+const angle = (page: Page) => page.getByRole('spinbutton', { name: 'The angle', exact: true })
+
+test('pointing shows the ladder with how many each choice matches, and a touched recipe plays on the card and leaves no trace', async ({ page, house }) => {
+  await page.goto(await house.addSite('pointing', cardsPage))
+  const frame = await stageOf(page)
+  const before = await styleOf(frame, 1)
+  await pointAt(page, 0.8, 0.3)
+  const ladder = page.getByRole('region', { name: 'Under the pointer' })
+  const rung = ladder.getByRole('listitem').filter({ hasText: 'article.card' })
+  await expect(rung.getByRole('button', { name: 'this one' })).toHaveAttribute('aria-pressed', 'true')
+  await expect(rung.getByRole('button', { name: 'all 8' })).toBeVisible()
+  await page.getByRole('button', { name: /^Heavy slab/ }).hover()
+  await eventually(() => styleOf(frame, 1).then(({ transform }) => transform)).toContain('matrix3d')
+  expect(await styleOf(frame, 2)).toEqual(before)
+  await page.getByRole('heading', { name: 'Under the pointer' }).hover()
+  await eventually(() => styleOf(frame, 1)).toEqual(before)
+  // Nothing is chosen until it is chosen.
+  await page.keyboard.press('Escape')
+  await expect(page.getByText('Choose an element of the page')).toBeVisible()
+})
+
+test('the ghost stays on the card when the hand goes to the controls, and the card follows each number', async ({ page, house }) => {
+  await page.goto(await house.addSite('ghost', cardsPage))
+  const frame = await stageOf(page)
+  await pointAt(page, 0.5, 0.5)
+  await page.getByRole('button', { name: /^Give way/ }).click()
+  await expect(page.getByRole('region', { name: 'Caption of figure 1' })).toBeVisible()
+  await page.getByRole('button', { name: 'Which elements: this card' }).click()
+  await page.getByRole('menuitem', { name: /all 8/ }).click()
+
+  const rest = { x: card.x + 0.9 * card.width, y: card.y + 0.5 * card.height }
+  await movePointer(page, rest.x, rest.y)
+  await page.waitForTimeout(200)
+  const box = await angle(page).boundingBox()
+  if (!box) throw new Error('The angle is not on the screen.')
+  // On its way to the caption the hand crosses the second row; the ghost stays where the pointer rested.
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2, { steps: 12 })
+  await eventually(() => lean(frame)).toBeCloseTo(9 * 0.8, 1)
+  await page.mouse.down()
+  await page.mouse.move(box.x + box.width / 2 + 25, box.y + box.height / 2, { steps: 5 })
+  await eventually(() => lean(frame)).toBeCloseTo(14 * 0.8, 1)
+  await page.mouse.move(box.x + box.width / 2 + 40, box.y + box.height / 2, { steps: 3 })
+  await page.mouse.up()
+  await eventually(() => lean(frame)).toBeCloseTo(17 * 0.8, 1)
+  await expect(page.getByRole('contentinfo', { name: "The pointer's thread" })).toContainText('x 0.90 y 0.50 ghost, inside')
+
+  // One key turns the direction, and the words with it.
+  await page.keyboard.press('t')
+  await expect(page.getByRole('button', { name: 'The edge under the pointer: rises' })).toBeVisible()
+  await eventually(() => lean(frame)).toBeCloseTo(-17 * 0.8, 1)
+  // The whole drag is one step of undo.
+  await page.keyboard.press('Control+z')
+  await page.keyboard.press('Control+z')
+  await expect(angle(page)).toHaveAttribute('aria-valuetext', '9°')
+  await page.keyboard.press('Control+Shift+z')
+  await expect(angle(page)).toHaveAttribute('aria-valuetext', '17°')
+  await page.keyboard.press('l')
+  await eventually(() => lean(frame)).toBeCloseTo(0, 2)
+  await expect(page.getByRole('contentinfo', { name: "The pointer's thread" })).toContainText('The pointer is away.')
+})
+
+test('arrow keys step a number, coarse with Shift and fine with Alt, also from inside the page', async ({ page, house }) => {
+  await page.goto(await house.addSite('keys', cardsPage, [tiltOnCards()]))
+  await stageOf(page)
+  await angle(page).focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(angle(page)).toHaveAttribute('aria-valuetext', '10°')
+  await page.keyboard.press('Shift+ArrowUp')
+  await expect(angle(page)).toHaveAttribute('aria-valuetext', '20°')
+  await page.keyboard.press('Alt+ArrowLeft')
+  await expect(angle(page)).toHaveAttribute('aria-valuetext', '19.9°')
+  const { x, y } = await onScreen(page, 1200, 650)
+  await page.mouse.click(x, y)
+  await page.keyboard.press('t')
+  await expect(page.getByRole('button', { name: 'The edge under the pointer: rises' })).toBeVisible()
+})
+
+test('the drawing tells the answer to a flick, and the sentence keeps it when the time is changed', async ({ page, house }) => {
+  await page.goto(await house.addSite('flick', cardsPage, [tiltOnCards()]))
+  await stageOf(page)
+  await expect(page.getByRole('img', { name: 'The answer to a flick: settles in 416 milliseconds, 4 % past the mark.' })).toBeVisible()
+  await page.getByRole('spinbutton', { name: 'The way past the mark' }).focus()
+  await page.keyboard.type('20')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('img', { name: 'The answer to a flick: settles in 416 milliseconds, 20 % past the mark.' })).toBeVisible()
+  await page.getByRole('spinbutton', { name: 'The time to follow' }).focus()
+  await page.keyboard.type('1 s')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('img', { name: /settles in 1000 milliseconds, 20 % past/ })).toBeVisible()
+})
+
+test('the away pin is dragged on the page, and the card waits leaning to it', async ({ page, house }) => {
+  await page.goto(await house.addSite('pin', cardsPage, [tiltOnCards()]))
+  const frame = await stageOf(page)
+  const first = cardBox(0)
+  const from = await onScreen(page, first.x + first.width / 2, first.y + first.height / 2)
+  const to = await onScreen(page, first.x + first.width * 0.9, first.y + first.height / 2)
+  await page.mouse.move(from.x, from.y)
+  await page.mouse.down()
+  await page.mouse.move(to.x, to.y, { steps: 6 })
+  await page.mouse.up()
+  await expect(page.getByRole('button', { name: 'When away: it waits leaning to the pin' })).toBeVisible()
+  await page.keyboard.press('l')
+  for (const index of [0, 1, 7]) await eventually(() => lean(frame, index)).toBeCloseTo(9 * 0.8, 1)
+  await page.keyboard.press('Control+z')
+  await expect(page.getByRole('button', { name: 'When away: it lies flat' })).toBeVisible()
+  await eventually(() => lean(frame, 0)).toBeCloseTo(0, 2)
+})
+
+test('everything is there after a reload of the browser, and after a stop and start of the server', async ({ page, house }) => {
+  const url = await house.addSite('kept', cardsPage, [tiltOnCards()])
+  await page.goto(url)
+  await stageOf(page)
+  await angle(page).focus()
+  await page.keyboard.type('23')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('status').getByText('· saved')).toBeVisible()
+  await page.reload()
+  await expect(angle(page)).toHaveAttribute('aria-valuetext', '23°')
+  await house.restartAll()
+  await page.goto(url)
+  await expect(angle(page)).toHaveAttribute('aria-valuetext', '23°')
+  const [row] = await house.query('SELECT revision, JSON_VALUE(document, ?) AS angle FROM sites WHERE id = ?', ['$.effects[0].settings.acrossDeg', 'kept'])
+  expect(row).toEqual({ revision: 2, angle: '23' })
+  expect(await house.query('SELECT revision FROM site_revisions WHERE site_id = ?', ['kept'])).toEqual([{ revision: 2 }])
+})
+
+test('a walk of the stand-in pointer moves the card until the real pointer comes', async ({ page, house }) => {
+  await page.goto(await house.addSite('walk', cardsPage, [tiltOnCards()]))
+  const frame = await stageOf(page)
+  await page.keyboard.press('w')
+  const seen = new Set<number>()
+  await eventually(async () => seen.add(Math.round(await lean(frame, 0))).size).toBeGreaterThan(5)
+  await movePointer(page, card.x + 5, card.y + 80)
+  await eventually(() => lean(frame, 0)).toBeCloseTo(0, 2)
+})

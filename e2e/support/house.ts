@@ -1,0 +1,92 @@
+// A studio of the tests' own: a database in a temporary folder and the built server in front of it.
+import { expect, test as base, type Page } from '@playwright/test'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { createConnection } from 'mysql2/promise'
+import { createHash } from 'node:crypto'
+import { freePort, startDatabase, type Database } from '../../scripts/database.mjs'
+import { installMariaDb } from '../../scripts/install.mjs'
+import { loadDemo, startStudio } from '../../scripts/serve.mjs'
+
+export interface House {
+  readonly address: string
+  readonly stopDatabase: () => Promise<void>
+  readonly startDatabase: () => Promise<void>
+  readonly restartAll: () => Promise<void>
+  /** A new site with one page of this HTML, and effects; gives the address of its studio. */
+  readonly addSite: (id: string, html: string, effects?: readonly unknown[]) => Promise<string>
+  readonly query: (sql: string, values?: readonly (string | number)[]) => Promise<Record<string, unknown>[]>
+}
+
+async function openHouse(): Promise<House & { close: () => Promise<void> }> {
+  const folder = mkdtempSync(join(tmpdir(), 'glass-moth-e2e-'))
+  const program = installMariaDb()
+  let database: Database = await startDatabase({ program, folder })
+  loadDemo(database.connection)
+  const port = await freePort()
+  let studio = await startStudio({ port, connection: database.connection })
+  const start = async () => {
+    database = await startDatabase({ program, folder, port: database.connection.port })
+  }
+  const query: House['query'] = async (sql, values = []) => {
+    const connection = await createConnection(database.connection)
+    try {
+      const [rows] = await connection.query(sql, [...values])
+      return rows as Record<string, unknown>[]
+    } finally {
+      await connection.end()
+    }
+  }
+  return {
+    address: studio.address,
+    stopDatabase: () => database.stop(),
+    startDatabase: start,
+    restartAll: async () => {
+      await studio.stop()
+      await database.stop()
+      await start()
+      studio = await startStudio({ port, connection: database.connection })
+    },
+    query,
+    addSite: async (id, html, effects = []) => {
+      const source = createHash('sha256').update(html).digest('hex')
+      const document = JSON.stringify({ format: 'glass-moth/1', name: `Site ${id}`, pages: [{ id: 'page', name: 'A page', source }], effects })
+      await query('INSERT IGNORE INTO page_sources (hash, html) VALUES (?, ?)', [source, html])
+      await query('REPLACE INTO sites (id, name, position, revision, document) VALUES (?, ?, 9, 1, ?)', [id, `Site ${id}`, document])
+      return `${studio.address}/studio/${id}/page`
+    },
+    close: async () => {
+      await studio.stop()
+      await database.stop()
+      rmSync(folder, { recursive: true, force: true })
+    },
+  }
+}
+
+export const test = base.extend<{ quiet: undefined }, { house: House }>({
+  house: [
+    // eslint-disable-next-line no-empty-pattern -- the form that the test runner asks for
+    async ({}, use) => {
+      const house = await openHouse()
+      await use(house)
+      await house.close()
+    },
+    { scope: 'worker', timeout: 60_000 },
+  ],
+  // No page of ours may throw, whatever a test does with it.
+  quiet: [
+    async ({ page }: { page: Page }, use: (value: undefined) => Promise<void>) => {
+      const errors: string[] = []
+      page.on('pageerror', (error) => errors.push(error.message))
+      await use(undefined)
+      if (errors.length > 0) throw new Error(`The page threw: ${errors.join('; ')}`)
+    },
+    { auto: true },
+  ],
+})
+
+/** Asks again and again, often, until what is expected holds. */
+export const eventually = <T>(ask: () => T | Promise<T>) => expect.poll(ask, { intervals: [40], timeout: 8000 })
+
+export { expect }

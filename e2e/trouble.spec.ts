@@ -1,0 +1,166 @@
+// What goes wrong: nonsense, lost selectors, pages that are gone, a dead database, a stale revision, a hostile page.
+import { createServer } from 'node:http'
+import { eventually, expect, test } from './support/house'
+import { cardsPage, leanOf, movePointer, stageOf, tiltOnCards } from './support/stage'
+import { hostileDeeds, hostilePage } from './support/hostile'
+
+for (const [typed, sentence] of [['forty', 'The angle is a number from 0° to 45°. It stays at 9°.'], ['1e9', 'The angle goes from 0° to 45°. It stays at 9°.'], ['', 'The angle is a number from 0° to 45°. It stays at 9°.'], ['12 px', 'The angle is given in deg: 0° to 45°. It stays at 9°.'], ['-3', 'The angle goes from 0° to 45°. It stays at 9°.']] as const) {
+  test(`"${typed}" for an angle is refused in place, and the old value stays`, async ({ page, house }) => {
+    await page.goto(await house.addSite('nonsense', cardsPage, [tiltOnCards()]))
+    await stageOf(page)
+    const angle = page.getByRole('spinbutton', { name: 'The angle', exact: true })
+    await angle.focus()
+    await page.keyboard.press('Enter')
+    await page.getByRole('textbox', { name: 'The angle' }).fill(typed)
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('alert').filter({ hasText: sentence })).toBeVisible()
+    await expect(angle).toHaveAttribute('aria-valuetext', '9°')
+  })
+}
+
+test('a selector that matches nothing says so, and one that is none is refused', async ({ page, house }) => {
+  await page.goto(await house.addSite('selector', cardsPage, [tiltOnCards()]))
+  await stageOf(page)
+  await page.getByRole('button', { name: 'More' }).click()
+  const field = page.getByRole('textbox', { name: 'Selector' })
+  await field.fill('.cart')
+  await field.press('Enter')
+  await expect(page.getByText('Nothing on this page matches .cart.')).toBeVisible()
+  await field.fill('.card:::')
+  await expect(page.getByText('This is no CSS selector; the old one stays.')).toBeVisible()
+  await field.press('Enter')
+  await expect(field).toHaveValue('.cart')
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await expect(page.getByText('8 on this page')).toBeVisible()
+})
+
+test('a page that does not exist is a proper screen with the way home', async ({ page, house }) => {
+  for (const path of ['/studio/vesper-hollow/gone', '/studio/nobody/page', '/studio/%3Cscript%3E/x', '/nowhere']) {
+    const response = await page.goto(house.address + path)
+    expect(response?.status()).toBe(404)
+    await expect(page.getByRole('heading', { name: 'There is no such page' })).toBeVisible()
+  }
+  await page.getByRole('link', { name: 'Home: all sites' }).click()
+  await expect(page.getByRole('heading', { name: 'Glass Moth' })).toBeVisible()
+})
+
+test('while the database is stopped edits are kept in the browser, through a reload, and are saved when it comes back', async ({ page, house }) => {
+  const url = await house.addSite('offline', cardsPage, [tiltOnCards()])
+  await page.goto(url)
+  await stageOf(page)
+  const angle = page.getByRole('spinbutton', { name: 'The angle', exact: true })
+  await house.stopDatabase()
+  await angle.focus()
+  await page.keyboard.type('31')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert').filter({ hasText: 'The database does not answer. Your edits are kept in this browser, not yet saved' })).toBeVisible()
+  expect((await page.request.get(`${house.address}/api/health`)).status()).toBe(503)
+  await page.goto(url)
+  await expect(page.getByRole('heading', { name: 'The database does not answer' })).toBeVisible()
+  await house.startDatabase()
+  await page.getByRole('button', { name: 'Try again' }).click()
+  await expect(angle).toHaveAttribute('aria-valuetext', '31°')
+  await expect(page.getByRole('status').getByText('· saved')).toBeVisible()
+
+  // And without a reload.
+  await house.stopDatabase()
+  await angle.focus()
+  await page.keyboard.press('ArrowUp')
+  await expect(page.getByRole('status').getByText('not saved yet, kept in this browser')).toBeVisible()
+  await page.keyboard.press('ArrowUp')
+  await house.startDatabase()
+  await expect(page.getByRole('status').getByText('· saved')).toBeVisible({ timeout: 15_000 })
+  const [row] = await house.query('SELECT JSON_VALUE(document, ?) AS angle FROM sites WHERE id = ?', ['$.effects[0].settings.acrossDeg', 'offline'])
+  expect(row?.angle).toBe('33')
+})
+
+test('two windows: the stale one is told, and neither version is dropped', async ({ page, house, context }) => {
+  const url = await house.addSite('stale', cardsPage, [tiltOnCards()])
+  const second = await context.newPage()
+  await page.goto(url)
+  await second.goto(url)
+  await stageOf(page)
+  await stageOf(second)
+  const angleOf = (each: typeof page) => each.getByRole('spinbutton', { name: 'The angle', exact: true })
+  const type = async (each: typeof page, text: string) => {
+    await angleOf(each).focus()
+    await each.keyboard.type(text)
+    await each.keyboard.press('Enter')
+  }
+  await type(page, '12')
+  await expect(page.getByRole('status').getByText('· saved')).toBeVisible()
+  await type(second, '40')
+  const told = second.getByRole('alert').filter({ hasText: 'This site was saved from another window since you opened it.' })
+  await expect(told).toBeVisible()
+  await told.getByRole('button', { name: 'Take the stored one' }).click()
+  await expect(angleOf(second)).toHaveAttribute('aria-valuetext', '12°')
+  await second.getByRole('button', { name: /^Undo/ }).click()
+  await expect(angleOf(second)).toHaveAttribute('aria-valuetext', '40°')
+  await expect(second.getByRole('status').getByText('· saved')).toBeVisible()
+
+  await type(page, '5')
+  await page.getByRole('alert').getByRole('button', { name: 'Keep mine' }).click()
+  await expect(page.getByRole('status').getByText('· saved')).toBeVisible()
+  const kept = await house.query('SELECT JSON_VALUE(document, ?) AS angle FROM site_revisions WHERE site_id = ? ORDER BY revision', ['$.effects[0].settings.acrossDeg', 'stale'])
+  expect(kept.map(({ angle }) => angle)).toContain('40')
+  expect(kept.at(-1)?.angle).toBe('5')
+})
+
+test('a hostile page runs nothing and reaches nothing in the studio, though each of its deeds is real', async ({ page, house, browser }) => {
+  // An address on loopback that notes who comes.
+  const visits: string[] = []
+  const server = createServer((request, response) => {
+    visits.push(request.url ?? '')
+    response.setHeader('access-control-allow-origin', '*').setHeader('content-type', 'text/javascript').end('parent.postMessage("deed:outside", "*")')
+  })
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
+  const address = server.address()
+  const outside = `http://127.0.0.1:${typeof address === 'object' && address ? address.port : 0}`
+  const html = hostilePage(outside)
+
+  // First without protection: every deed must happen, else it proves nothing.
+  const open = await (await browser.newContext()).newPage()
+  const done = new Set<string>()
+  await open.exposeFunction('noteDeed', (deed: string) => done.add(deed))
+  await open.route('http://unprotected.test/**', (route) => route.fulfill({ contentType: 'text/html', body: route.request().url().endsWith('/page') ? html : '<!doctype html><body><iframe src="/page" width="900" height="500"></iframe>' }))
+  await open.addInitScript(() => addEventListener('message', (event) => typeof event.data === 'string' && event.data.startsWith('deed:') && (window as unknown as { noteDeed: (deed: string) => void }).noteDeed(event.data.slice(5))))
+  await open.goto('http://unprotected.test/')
+  const frame = open.frameLocator('iframe')
+  await frame.locator('#handler').click()
+  await frame.locator('#script-link').click()
+  for (const deed of hostileDeeds.scripts) await eventually(() => done.has(deed)).toBe(true)
+  for (const path of hostileDeeds.visits) await eventually(() => visits.includes(path)).toBe(true)
+  await frame.locator('#link').click()
+  await eventually(() => visits.includes('/link')).toBe(true)
+  await open.context().close()
+
+  // Then in the studio.
+  visits.length = 0
+  const deeds: string[] = []
+  await page.exposeFunction('noteDeed', (deed: string) => deeds.push(deed))
+  await page.addInitScript(() => addEventListener('message', (event) => typeof event.data === 'string' && (window as unknown as { noteDeed: (deed: string) => void }).noteDeed(event.data)))
+  await page.goto(await house.addSite('hostile', html, [tiltOnCards()]))
+  const stage = await stageOf(page)
+  for (const id of ['#handler', '#script-link', '#link']) await stage.locator(id).click()
+  await expect(page.getByText(`On your site this link goes to ${outside}/link.`)).toBeVisible()
+  await stage.locator('#submit').click()
+  await page.waitForTimeout(1500)
+  expect(deeds).toEqual([])
+  expect(visits).toEqual([])
+  expect(page.frames().filter((each) => each.url().includes('/frame/hostile/'))).toHaveLength(1)
+  // And the page still answers the pointer.
+  await movePointer(page, 700 + 180, 300)
+  await eventually(() => leanOf(stage, '.card', 0).then(({ rotateY }) => rotateY)).toBeGreaterThan(7)
+  server.close()
+})
+
+test('foreign hosts and origins are refused, null among them', async ({ page, house }) => {
+  const ask = (headers: Record<string, string>) => page.request.get(`${house.address}/api/sites/starters`, { headers }).then((response) => response.status())
+  expect(await ask({})).toBe(200)
+  expect(await ask({ origin: house.address })).toBe(200)
+  expect(await ask({ origin: 'null' })).toBe(403)
+  expect(await ask({ origin: 'http://example.test' })).toBe(403)
+  expect(await ask({ host: 'example.test' })).toBe(403)
+  expect(await ask({ 'sec-fetch-site': 'cross-site' })).toBe(403)
+})
