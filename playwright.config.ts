@@ -4,6 +4,7 @@ const chromium = ['--no-sandbox', '--disable-gpu', '--disable-background-network
 
 export default defineConfig({
   testDir: 'e2e',
+  outputDir: 'test-results/e2e',
   workers: 1,
   timeout: 60_000,
   forbidOnly: true,

@@ -1,7 +1,7 @@
 // What goes wrong: nonsense, lost selectors, pages that are gone, a dead database, a stale revision, a hostile page.
 import { createServer } from 'node:http'
 import { eventually, expect, test } from './support/house'
-import { cardsPage, leanOf, movePointer, stageOf, tiltOnCards } from './support/stage'
+import { cardsPage, clickOnPage, leanOf, movePointer, stageOf, tiltOnCards } from './support/stage'
 import { hostileDeeds, hostilePage } from './support/hostile'
 
 for (const [typed, sentence] of [['forty', 'The angle is a number from 0° to 45°. It stays at 9°.'], ['1e9', 'The angle goes from 0° to 45°. It stays at 9°.'], ['', 'The angle is a number from 0° to 45°. It stays at 9°.'], ['12 px', 'The angle is given in deg: 0° to 45°. It stays at 9°.'], ['-3', 'The angle goes from 0° to 45°. It stays at 9°.']] as const) {
@@ -107,30 +107,38 @@ test('two windows: the stale one is told, and neither version is dropped', async
   expect(kept.at(-1)?.angle).toBe('5')
 })
 
-test('a hostile page runs nothing and reaches nothing in the studio, though each of its deeds is real', async ({ page, house, browser }) => {
-  // An address on loopback that notes who comes.
-  const visits: string[] = []
+/** A server on loopback that answers each path. */
+async function listen(answer: (path: string) => { readonly type: string; readonly body: string }) {
   const server = createServer((request, response) => {
-    visits.push(request.url ?? '')
-    response.setHeader('access-control-allow-origin', '*').setHeader('content-type', 'text/javascript').end('parent.postMessage("deed:outside", "*")')
+    const { type, body } = answer(request.url ?? '')
+    response.setHeader('content-type', type).end(body)
   })
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
-  const address = server.address()
-  const outside = `http://127.0.0.1:${typeof address === 'object' && address ? address.port : 0}`
-  const html = hostilePage(outside)
+  const bound = server.address()
+  return { address: `http://127.0.0.1:${typeof bound === 'object' && bound ? bound.port : 0}`, close: () => server.close() }
+}
+
+test('a hostile page runs nothing and reaches nothing in the studio, though each of its deeds is real', async ({ page, house, browser }) => {
+  // An address on loopback that notes who comes, and one that shows the page with nothing to hold it.
+  const visits: string[] = []
+  const outside = await listen((path) => {
+    visits.push(path)
+    return { type: 'text/javascript', body: '' }
+  })
+  const html = hostilePage(outside.address)
+  const unprotected = await listen((path) => ({ type: 'text/html', body: path === '/page' ? html : '<!doctype html><body><iframe src="/page" width="900" height="500"></iframe>' }))
 
   // First without protection: every deed must happen, else it proves nothing.
   const open = await (await browser.newContext()).newPage()
   const done = new Set<string>()
   await open.exposeFunction('noteDeed', (deed: string) => done.add(deed))
-  await open.route('http://unprotected.test/**', (route) => route.fulfill({ contentType: 'text/html', body: route.request().url().endsWith('/page') ? html : '<!doctype html><body><iframe src="/page" width="900" height="500"></iframe>' }))
   await open.addInitScript(() => addEventListener('message', (event) => typeof event.data === 'string' && event.data.startsWith('deed:') && (window as unknown as { noteDeed: (deed: string) => void }).noteDeed(event.data.slice(5))))
-  await open.goto('http://unprotected.test/')
+  await open.goto(unprotected.address)
   const frame = open.frameLocator('iframe')
   await frame.locator('#handler').click()
   await frame.locator('#script-link').click()
-  for (const deed of hostileDeeds.scripts) await eventually(() => done.has(deed)).toBe(true)
-  for (const path of hostileDeeds.visits) await eventually(() => visits.includes(path)).toBe(true)
+  await eventually(() => hostileDeeds.scripts.filter((deed) => !done.has(deed))).toEqual([])
+  await eventually(() => hostileDeeds.visits.filter((path) => !visits.includes(path))).toEqual([])
   await frame.locator('#link').click()
   await eventually(() => visits.includes('/link')).toBe(true)
   await open.context().close()
@@ -142,9 +150,8 @@ test('a hostile page runs nothing and reaches nothing in the studio, though each
   await page.addInitScript(() => addEventListener('message', (event) => typeof event.data === 'string' && (window as unknown as { noteDeed: (deed: string) => void }).noteDeed(event.data)))
   await page.goto(await house.addSite('hostile', html, [tiltOnCards()]))
   const stage = await stageOf(page)
-  for (const id of ['#handler', '#script-link', '#link']) await stage.locator(id).click()
-  await expect(page.getByText(`On your site this link goes to ${outside}/link.`)).toBeVisible()
-  await stage.locator('#submit').click()
+  for (const id of ['#handler', '#script-link', '#submit', '#link']) await clickOnPage(page, stage, id)
+  await expect(page.getByText(`On your site this link goes to ${outside.address}/link.`)).toBeVisible()
   await page.waitForTimeout(1500)
   expect(deeds).toEqual([])
   expect(visits).toEqual([])
@@ -152,7 +159,8 @@ test('a hostile page runs nothing and reaches nothing in the studio, though each
   // And the page still answers the pointer.
   await movePointer(page, 700 + 180, 300)
   await eventually(() => leanOf(stage, '.card', 0).then(({ rotateY }) => rotateY)).toBeGreaterThan(7)
-  server.close()
+  outside.close()
+  unprotected.close()
 })
 
 test('foreign hosts and origins are refused, null among them', async ({ page, house }) => {

@@ -66,7 +66,6 @@ async function openHouse(): Promise<House & { close: () => Promise<void> }> {
 
 export const test = base.extend<{ quiet: undefined }, { house: House }>({
   house: [
-    // eslint-disable-next-line no-empty-pattern -- the form that the test runner asks for
     async ({}, use) => {
       const house = await openHouse()
       await use(house)

@@ -43,6 +43,13 @@ export async function onScreen(page: Page, x: number, y: number): Promise<{ x: n
   return { x: box.x + x * scale, y: box.y + y * scale }
 }
 
+/** Clicks the middle of an element of the page in the frame, with the real pointer. */
+export async function clickOnPage(page: Page, frame: Frame, select: string): Promise<void> {
+  const box = await frame.locator(select).evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
+  const { x, y } = await onScreen(page, box.x + box.width / 2, box.y + box.height / 2)
+  await page.mouse.click(x, y)
+}
+
 /** The turns (degrees) and the lift that a computed transform holds: perspective(p) translateZ(z) rotateX(a) rotateY(b). */
 export interface Lean {
   readonly rotateX: number

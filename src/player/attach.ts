@@ -64,7 +64,7 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
         before.delete(element)
         if (!kept) visibility.observe(element)
         moved.add(element)
-        return kept ?? beginMatch(element, each.figure)
+        return kept ?? beginMatch(element, each.figure, clock())
       })
       for (const gone of before.values()) {
         visibility.unobserve(gone.element)
@@ -156,6 +156,7 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
   })
   mutations.observe(root, { subtree: true, childList: true, attributes: true, attributeFilter: ['class', 'id'] })
   findMatches()
+  wake()
 
   return (keepValues = false) => {
     stopSamples()

@@ -1,7 +1,7 @@
 // The elements that a figure plays on: found, kept up to date, measured.
 import { writeStillBox } from '../core/geometry/still-box'
 import type { Box } from '../core/geometry/box'
-import { beginPlay, type Play } from '../core/rig/play'
+import { beginPlay, leavePointer, type Play } from '../core/rig/play'
 import type { PlayedFigure } from '../core/export/plan'
 
 /** One matched element while it is played. */
@@ -20,16 +20,18 @@ export interface Match {
 
 /**
  * A match at its away pose. Values that already stand on the element, left there by a player before us,
- * are where its followers start.
+ * are where its followers start from, at `t` (ms).
  */
-export function beginMatch(element: HTMLElement | SVGElement, figure: PlayedFigure): Match {
+export function beginMatch(element: HTMLElement | SVGElement, figure: PlayedFigure, t: number): Match {
   const standing = (index: number) => {
     const text = element.style.getPropertyValue(figure.channels[index]?.property ?? '')
     return text === '' ? undefined : Number(text)
   }
+  const play = beginPlay(figure.channels, standing)
+  leavePointer(play, figure.channels, t)
   return {
     element,
-    play: beginPlay(figure.channels, standing),
+    play,
     box: { x: 0, y: 0, width: 0, height: 0 },
     written: figure.channels.map(() => NaN),
     hadStyle: element.hasAttribute('style'),

@@ -82,9 +82,9 @@ function CopyButton({ words, text, look }: { readonly words: string; readonly te
     setTimeout(() => setState('no'), 2500)
   }
   return (
-    <Button look={look ?? 'plain'} disabled={text === ''} onClick={() => void copy()}>
+    <Button look={look ?? 'plain'} aria-live="polite" disabled={text === ''} onClick={() => void copy()}>
       {state === 'copied' ? <Check size={15} aria-hidden="true" /> : <Copy size={15} aria-hidden="true" />}
-      <span role="status">{state === 'copied' ? 'Copied' : state === 'refused' ? 'The browser refused; select it below' : words}</span>
+      <span>{state === 'copied' ? 'Copied' : state === 'refused' ? 'The browser refused; select it below' : words}</span>
     </Button>
   )
 }

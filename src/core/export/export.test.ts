@@ -1,0 +1,87 @@
+import { describe, expect, it } from 'vitest'
+import { tiltDefaults, type TiltSettings } from '../effect/tilt/settings'
+import type { Effect, Site } from '../site/site'
+import { namesOf, siteMark, wordOf } from './names'
+import { needsOf } from './needs'
+import { planFigures, tellEffect } from './plan'
+import { writeScript } from './script'
+import { writeStylesheet } from './stylesheet'
+
+const effect = (change: Partial<Effect> = {}, settings: Partial<TiltSettings> = {}): Effect => ({ id: 'a', kind: 'tilt', name: 'Lean', select: '.row > .plate', noun: 'each plate', settings: { ...tiltDefaults, ...settings }, ...change })
+const site = (...effects: Effect[]): Site => ({ format: 'glass-moth/1', name: 'A site', pages: [{ id: 'p', name: 'A page', source: 'a'.repeat(64) }], effects })
+const stylesheetOf = (...effects: Effect[]) => writeStylesheet(planFigures(site(...effects), 'vesper-hollow'))
+
+describe('names', () => {
+  it.each([['.plate', 'plate'], ['.row > .Plate:nth-of-type(3)', 'plate'], ['#hero', 'hero'], ['main article', 'article'], ['a[href^="/x"]:hover', 'a'], ['.card__media--big', 'card-media-big'], ['.-2x', 'figure-2x'], ['*', 'figure'], ['.a, .b', 'b']])('come from the page: %s is about "%s"', (select, word) => {
+    expect(wordOf(select)).toBe(word)
+  })
+
+  it('are told apart by numbers', () => {
+    expect(namesOf([effect(), effect({ select: '.plate' }), effect({ select: '#plate' })])).toEqual(['plate', 'plate-2', 'plate-3'])
+  })
+
+  it('of the properties differ from site to site', () => {
+    expect(siteMark('vesper-hollow')).toMatch(/^[0-9a-z]{3}$/)
+    expect(new Set(['starters', 'vesper-hollow', 'another', 'one-more'].map(siteMark)).size).toBe(4)
+  })
+})
+
+describe('the stylesheet', () => {
+  it('has its knobs on top and says what they do', () => {
+    const mark = siteMark('vesper-hollow')
+    expect(stylesheetOf(effect())).toBe(`/* Figure 1. Over each plate, the edge under the pointer sinks by 9°, seen
+   from 820 px. The script writes --plate-x-${mark} and --plate-y-${mark}. */
+.row > .plate {
+  --plate-lean: 9deg;  /* how far it leans at its edges */
+  --plate-eye: 820px;  /* how far away the eye is; nearer looks deeper */
+  transform:
+    perspective(var(--plate-eye))
+    rotateX(calc(-1 * var(--plate-lean) * var(--plate-y-${mark}, 0)))
+    rotateY(calc(var(--plate-lean) * var(--plate-x-${mark}, 0)));
+}
+`)
+  })
+
+  it('lies at the away pose until the script comes', () => {
+    expect(stylesheetOf(effect({}, { pose: { x: -0.5, y: 0.25 } }))).toMatch(/var\(--plate-y-\w+, 0\.25\)[\s\S]*var\(--plate-x-\w+, -0\.5\)/)
+  })
+
+  it('grows from 1 and is lifted before it turns', () => {
+    const text = stylesheetOf(effect({}, { liftPx: 24, growPercent: 4 }))
+    expect(text).toMatch(/perspective[\s\S]*translateZ\(calc\(var\(--plate-lift\) \* var\(--plate-here-\w+, 0\)\)\)[\s\S]*rotateX[\s\S]*rotateY[\s\S]*scale\(calc\(1 \+ var\(--plate-grow\) \* var\(--plate-here-\w+, 0\)\)\)/)
+  })
+
+  it('cannot be broken out of by a selector or a noun', () => {
+    const text = stylesheetOf(effect({ select: '[title="</style><script>"]', noun: '*/ </style> each' }))
+    expect(text).not.toContain('</style')
+    expect(text.match(/\*\//g)).toHaveLength(3)
+  })
+})
+
+describe('the script', () => {
+  const figures = planFigures(site(effect({ select: `[title='a"b\\'</script><!--']` }, { liftPx: 5, back: { kind: 'spring', frequencyHz: 1, dampingRatio: 1 } })), 's')
+  const script = writeScript('const attach = (root, figures) => { root.got = figures }', figures)
+
+  it('tells the player exactly what is played, and cannot end the element it stands in', () => {
+    const root: { got?: unknown } = {}
+    new Function('document', script)(root)
+    expect(root.got).toMatchObject([{ select: `[title='a"b\\'</script><!--']`, pointer: 'fine', channels: [{ signal: 'centredX', feel: { frequencyHz: 2.27 }, going: { frequencyHz: 1 } }, { signal: 'centredY' }, { signal: 'inside', feel: { kind: 'timed', durationMs: 180 }, going: { durationMs: 320 } }] }])
+    expect(script).not.toContain('</script')
+    expect(script).not.toContain('<!--')
+  })
+
+  it('says what a spring comes to', () => {
+    expect(script).toContain('// settles in 416 ms, 4 % past the mark')
+  })
+
+  it('needs only the laws that its channels follow', () => {
+    expect(needsOf(planFigures(site(effect()), 's'))).toEqual(['spring'])
+    expect(needsOf(figures)).toEqual(['spring', 'timed'])
+  })
+})
+
+describe('the sentence in plain text', () => {
+  it('is made from the settings', () => {
+    expect(tellEffect(effect({}, { edge: 'rises', acrossDeg: 12, liftPx: 20 })).replaceAll('\u202f', ' ')).toBe('Over each plate, the edge under the pointer rises by 12°, seen from 820 px, lifted by 20 px.')
+  })
+})

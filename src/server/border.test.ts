@@ -1,0 +1,70 @@
+import { describe, expect, it } from 'vitest'
+import { refuseCaller, studioPolicy, type Caller } from './door'
+import { framePolicy, prepareFrame } from './frame'
+import { checkIdentifiers, readIfMatch } from './identifiers'
+import { answer, Problem } from './problem'
+
+describe('the door', () => {
+  const caller: Caller = { host: '127.0.0.1:4717', origin: null, fetchSite: null, isNavigation: false }
+  const isRefused = (change: Partial<Caller>) => refuseCaller({ ...caller, ...change }, '4717') !== undefined
+
+  it('is open to this machine and the studio itself', () => {
+    expect([{}, { host: 'localhost:4717' }, { origin: 'http://127.0.0.1:4717', fetchSite: 'same-origin' }, { fetchSite: 'none' }].some(isRefused)).toBe(false)
+    expect(isRefused({ fetchSite: 'cross-site', isNavigation: true })).toBe(false)
+  })
+
+  it.each([{ host: 'evil.test' }, { host: '127.0.0.1:80' }, { host: null }, { origin: 'null' }, { origin: 'http://evil.test' }, { origin: 'http://localhost:4717' }, { origin: 'https://127.0.0.1:4717' }, { fetchSite: 'cross-site' }, { fetchSite: 'same-site' }])('is closed to %j', (change) => {
+    expect(isRefused(change)).toBe(true)
+  })
+
+  it('lets the studio frame its page route and nothing else', () => {
+    expect(studioPolicy('n', '127.0.0.1:1')).toContain('frame-src http://127.0.0.1:1/frame/;')
+  })
+})
+
+describe('the frame of a page', () => {
+  it('gets an opaque origin, no network, and only our script', () => {
+    const policy = framePolicy('abc')
+    for (const rule of ['sandbox allow-scripts;', "default-src 'none'", "script-src 'nonce-abc';", "base-uri 'none'", "form-action 'none'"]) expect(policy).toContain(rule)
+    expect(policy).not.toContain('allow-same-origin')
+  })
+
+  it('has the agent first in its head, and nothing left that navigates or connects by itself', () => {
+    const page = prepareFrame(
+      '<head><meta charset="utf-8"><meta http-equiv="Refresh" content="0;url=//x"><base href="//x"><link rel="Preconnect stylesheet" href="//x"><link rel="stylesheet" href="a.css"></head><body><template><meta http-equiv=refresh></template><svg><g/></svg><p>kept',
+      'agent("</script>")',
+      'abc',
+    )
+    expect(page).toMatch(/^<html><head><script nonce="abc">agent\("<\\\/script>"\)<\/script><meta charset="utf-8">/)
+    expect(page).not.toMatch(/refresh|<base|preconnect/i)
+    expect(page).toContain('<link rel="stylesheet" href="a.css">')
+    expect(page).toContain('<p>kept</p>')
+  })
+})
+
+describe('the parts of a request', () => {
+  it('are identifiers, or there is no such address', () => {
+    expect(checkIdentifiers({ siteId: 'vesper-hollow', pageId: 'a_1' })).toEqual({ siteId: 'vesper-hollow', pageId: 'a_1' })
+    for (const siteId of ['', '../x', 'a b', 'x'.repeat(41), '<script>']) expect(() => checkIdentifiers({ siteId })).toThrow(Problem)
+  })
+
+  it('name their revision in If-Match', () => {
+    expect(readIfMatch('"12"')).toBe(12)
+    expect(() => readIfMatch(null)).toThrow('Saving needs the revision')
+    for (const header of ['12', '*', 'W/"3"', '"1e9"', '"-1"']) expect(() => readIfMatch(header)).toThrow('holds a revision in quotes')
+  })
+})
+
+describe('a problem', () => {
+  it('is told as RFC 9457 says', async () => {
+    const response = await answer(() => Promise.reject(new Problem(412, 'Saved elsewhere', 'A sentence.', { revision: 3 })))
+    expect([response.status, response.headers.get('content-type')]).toEqual([412, 'application/problem+json'])
+    expect(await response.json()).toEqual({ type: 'about:blank', title: 'Saved elsewhere', status: 412, detail: 'A sentence.', revision: 3 })
+  })
+
+  it('that nobody expected keeps its inside to the log', async () => {
+    const response = await answer(() => Promise.reject(new Error('password is hunter2')))
+    expect(response.status).toBe(500)
+    expect(await response.text()).not.toContain('hunter2')
+  })
+})
