@@ -121,7 +121,7 @@ function start(page: Document) {
       case 'walk':
         return hand.walk(message.select)
       case 'leave':
-        return message.to === 'controls' ? hand.leaveForControls() : hand.leave()
+        return message.to === 'away' ? hand.leave() : hand.leaveForControls()
     }
   }
   addEventListener('message', (event) => {

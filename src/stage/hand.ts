@@ -13,7 +13,7 @@ export interface Hand {
   readonly source: Source
   /** Which elements the selected effect reads; null while nothing is selected. */
   readonly setArea: (select: string | null) => void
-  /** The hand left for the controls: the ghost stays where the pointer last rested inside the area. */
+  /** The hand left for the controls: the ghost stays where the pointer last rested inside the area, and a walk goes on. */
   readonly leaveForControls: () => void
   readonly leave: () => void
   /** Walks round the first visible element that matches, until told null or the real pointer moves. */
@@ -144,7 +144,9 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
       fallback = element
       pointed = { x, y }
     },
-    leaveForControls,
+    leaveForControls: () => {
+      if (!walking) leaveForControls()
+    },
     leave,
     walk: (select) => {
       const element = select === null ? undefined : visibleMatch(select)

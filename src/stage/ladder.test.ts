@@ -50,6 +50,12 @@ describe('the rung that is picked', () => {
     expect(rungs[pick]?.noun).toBe('card')
   })
 
+  it('is never something that lies behind, however often it repeats', () => {
+    show(`<section class="cards">${'<article class="card"><div class="paper"></div><div class="picture"></div></article>'.repeat(8)}</section>`)
+    const { rungs, pick } = rungsFor('.picture', '.card', '.cards', '.paper')
+    expect(rungs[pick]?.noun).toBe('card')
+  })
+
   it('is the topmost element where nothing repeats', () => {
     show('<main><div class="hero"><h1>t</h1></div></main>')
     expect(rungsFor('h1', '.hero', 'main').pick).toBe(0)

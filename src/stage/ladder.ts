@@ -25,10 +25,9 @@ export function makeLadder(elements: readonly Element[]): { rungs: Rung[]; pick:
     const box = element.getBoundingClientRect()
     return rungs[index]?.likes !== undefined && box.width >= 90 && box.height >= 70
   })
-  const count = rungs[nearest]?.likes?.count
-  let pick = Math.max(0, nearest)
-  if (count !== undefined) rungs.forEach(({ likes }, index) => (pick = likes?.count === count ? Math.max(pick, index) : pick))
-  return { rungs, pick }
+  const inner = elements[nearest]
+  const outermost = elements.findLastIndex((element, index) => inner !== undefined && element.contains(inner) && rungs[index]?.likes?.count === rungs[nearest]?.likes?.count)
+  return { rungs, pick: Math.max(0, outermost) }
 }
 
 function makeRung(element: Element): Rung {

@@ -9,7 +9,8 @@ import { playedFigure, type Figure, type PlayedFigure } from './plan'
  */
 export function writeScript(player: string, figures: readonly Figure[]): string {
   const body = [
-    '// What plays on this page. How it looks is in the stylesheet; here is where the pointer is read and how it is followed.',
+    '// What plays on this page. How it looks is in the stylesheet; here is where',
+    '// the pointer is read, and how it is followed.',
     'const figures = [',
     ...figures.map((figure) => `${indent(writeFigureLiteral(playedFigure(figure)))},`),
     ']',

@@ -3,8 +3,8 @@ import { Box, Flex } from '@chakra-ui/react'
 import { outputValue } from '../../core/rig/evaluate'
 import type { Rig } from '../../core/rig/rig'
 
-const half = 92
-const middle = { x: 150, y: 62 }
+const half = 70
+const middle = { x: 140, y: 58 }
 
 export function SideDrawing({ rig }: { readonly rig: Rig }) {
   const here = rig.channels.map(({ id }) => (id === 'y' ? 0 : 1))
@@ -13,7 +13,7 @@ export function SideDrawing({ rig }: { readonly rig: Rig }) {
     return output ? outputValue(rig, output, here) : 0
   }
   const turn = (value('rotateY') * Math.PI) / 180
-  const lift = Math.min(26, value('translateZ') * 0.16)
+  const lift = Math.min(14, value('translateZ') * 0.12)
   // Seen from above: away from the eye is up on the drawing.
   const edge = { x: half * Math.cos(turn), y: -half * Math.sin(turn) + lift }
   const sinks = turn > 0
@@ -26,14 +26,14 @@ export function SideDrawing({ rig }: { readonly rig: Rig }) {
         <Box as="h2" fontWeight="600" color="ink" fontSize="14px">Seen from above</Box>
         <Box>eye at {Math.round(value('perspective'))} px</Box>
       </Flex>
-      <svg viewBox="0 0 308 112" role="img" aria-label={words} style={{ flex: 1, minHeight: 0, width: '100%' }}>
+      <svg viewBox="0 0 308 126" role="img" aria-label={words} style={{ flex: 1, minHeight: 0, width: '100%' }}>
         <path d={`M${middle.x - half} ${middle.y}H${middle.x + half}`} stroke="var(--gm-violet)" strokeWidth="1.5" strokeDasharray="4 4" />
         <path d={`M${middle.x - edge.x} ${middle.y - edge.y + 2 * lift}L${right.x} ${right.y}`} stroke="var(--gm-ink)" strokeWidth="4" strokeLinecap="round" />
         <circle cx={middle.x} cy={middle.y + lift} r="3" fill="var(--gm-sheet)" stroke="var(--gm-ink)" strokeWidth="1.5" />
-        {degrees > 0.4 && <Arrow x={right.x + 15} from={middle.y} to={right.y} colour="var(--gm-ink)" />}
-        <Arrow x={middle.x + half} from={112} to={Math.max(right.y, middle.y) + 12} colour="var(--gm-madder)" />
-        <path d="M143 106q7-7 14 0q-7 6-14 0Z" fill="none" stroke="var(--gm-soft)" strokeWidth="1.3" />
-        <circle cx="150" cy="106" r="2" fill="var(--gm-soft)" />
+        {degrees > 0.4 && <Arrow x={right.x + 14} from={middle.y} to={right.y} colour="var(--gm-ink)" />}
+        <Arrow x={middle.x + half + 34} from={118} to={middle.y} colour="var(--gm-madder)" />
+        <path d="M133 118q7-7 14 0q-7 6-14 0Z" fill="none" stroke="var(--gm-soft)" strokeWidth="1.3" />
+        <circle cx="140" cy="118" r="2" fill="var(--gm-soft)" />
       </svg>
     </Flex>
   )

@@ -17,7 +17,7 @@ const conflictSchema = problemSchema.extend({ revision: z.number().int(), docume
 
 const pauseMs = 400
 const retryMs = 1500
-const unreachable = 'The studio cannot be reached. Your edits are kept in this browser, not yet saved, and go on to the server when it comes back.'
+const unreachable = 'The studio’s server cannot be reached. Your edits are kept in this browser, not yet saved, and are saved when it comes back.'
 const unanswered = 'The database does not answer. Your edits are kept in this browser, not yet saved, and are saved when it comes back.'
 
 export interface Keeper {

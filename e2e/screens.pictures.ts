@@ -1,0 +1,54 @@
+// Makes the pictures in docs/screenshots from the demo: npm run pictures. Not a test, so npm test leaves it out.
+import type { Page } from '@playwright/test'
+import { test } from './support/house'
+import { movePointer, onScreen, stageOf } from './support/stage'
+
+const folder = 'docs/screenshots'
+const demo = '/studio/vesper-hollow/specimens'
+
+/** A point of an element of the page, as shares of its box. */
+async function pointIn(page: Page, select: string, index: number, u: number, v: number): Promise<[number, number]> {
+  const frame = await stageOf(page)
+  const box = await frame.locator(select).nth(index).evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
+  return [box.x + u * box.width, box.y + v * box.height]
+}
+
+const settle = (page: Page) => page.waitForTimeout(1200)
+
+test('pictures of the main views', async ({ page, house }) => {
+  await page.goto(house.address + demo)
+  await movePointer(page, ...(await pointIn(page, '.plate', 1, 0.95, 0.06)), 6)
+  await settle(page)
+  await page.screenshot({ path: `${folder}/studio-corner.png` })
+  await page.keyboard.press('c')
+  await settle(page)
+  await page.screenshot({ path: `${folder}/code.png` })
+
+  await page.goto(house.address)
+  await page.goto(house.address)
+  await settle(page)
+  await page.screenshot({ path: `${folder}/home.png` })
+
+  await page.goto(`${house.address}/studio/starters/cards`)
+  await stageOf(page)
+  await page.keyboard.press('p')
+  const [x, y] = await pointIn(page, '.card', 1, 0.8, 0.25)
+  await movePointer(page, x, y, 4)
+  await page.waitForTimeout(300)
+  const place = await onScreen(page, x, y)
+  await page.mouse.click(place.x, place.y)
+  await page.getByRole('button', { name: /^Come nearer/ }).hover()
+  await settle(page)
+  await page.screenshot({ path: `${folder}/recipes.png` })
+
+  await page.emulateMedia({ colorScheme: 'dark' })
+  await page.goto(house.address + demo)
+  await movePointer(page, ...(await pointIn(page, '.plate', 2, 0.06, 0.94)), 6)
+  await settle(page)
+  await page.getByRole('spinbutton', { name: 'The angle', exact: true }).hover()
+  await page.mouse.down()
+  await page.mouse.move(560, 660, { steps: 4 })
+  await page.mouse.up()
+  await settle(page)
+  await page.screenshot({ path: `${folder}/studio-night.png` })
+})
