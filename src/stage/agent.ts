@@ -60,16 +60,19 @@ function start(page: Document) {
     underPointer = []
     page.documentElement.style.cursor = on ? 'crosshair' : ''
     if (page.documentElement.getAttribute('style') === '') page.documentElement.removeAttribute('style')
-    if (!on) overlay.outline(null)
+    if (!on) return overlay.outline(null)
+    // What lies under a pointer that already stands on the page is told at once.
+    const standing = hand.pointer()
+    if (standing) lookUnder(standing, false)
   }
-  const lookUnder = (event: PointerEvent | MouseEvent, chosen: boolean) => {
-    const elements = elementsUnder(page, event.clientX, event.clientY, overlay.host)
+  const lookUnder = ({ x, y }: { readonly x: number; readonly y: number }, chosen: boolean) => {
+    const elements = elementsUnder(page, x, y, overlay.host)
     const same = elements.length === underPointer.length && elements.every((element, i) => element === underPointer[i])
     if (same && !chosen) return
     underPointer = elements
     const { rungs, pick } = makeLadder(elements)
     overlay.outline(rungs[pick]?.one ?? null)
-    if (chosen) hand.standAt(elements[pick] ?? null, event.clientX, event.clientY)
+    if (chosen) hand.standAt(elements[pick] ?? null, x, y)
     say({ type: 'ladder', rungs, pick, chosen })
   }
   page.addEventListener('pointermove', (event) => pointing && lookUnder(event, false), { passive: true })

@@ -1,6 +1,6 @@
 // The hand: one source of samples for the player, whether they come from the real pointer, the ghost or a walk.
 import { holdsPoint, type Box } from '../core/geometry/box'
-import type { Sample } from '../core/signal/sample'
+import { isPresent, type Sample } from '../core/signal/sample'
 import { placeOnWalk } from '../core/trace/walk'
 import { readStillBox } from '../player/matches'
 import { pointerOf, type Feed, type Source } from '../player/pointer'
@@ -11,6 +11,8 @@ const restMs = 120
 
 export interface Hand {
   readonly source: Source
+  /** Where the real pointer is on the page; undefined while it is elsewhere. */
+  readonly pointer: () => { readonly x: number; readonly y: number } | undefined
   /** Which elements the selected effect reads; null while nothing is selected. */
   readonly setArea: (select: string | null) => void
   /** The hand left for the controls: the ghost stays where the pointer last rested inside the area, and a walk goes on. */
@@ -130,6 +132,7 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
     })
 
   return {
+    pointer: () => (last && by === 'hand' && isPresent(last) ? last : undefined),
     source: (feed) => {
       feeds.add(feed)
       return () => feeds.delete(feed)

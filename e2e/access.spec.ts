@@ -1,0 +1,52 @@
+// Every view by the rules of WCAG 2.2 AA that a machine can check, in both themes.
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { expect, test } from './support/house'
+import { cardsPage, onScreen, stageOf, tiltOnCards } from './support/stage'
+
+/** What axe finds in the studio itself; the designer's page in its frame is not ours to judge. */
+async function findings(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).exclude('iframe').analyze()
+  return violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`)
+}
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`home, caption, rows, code, pointing and the not-found screen pass (${colorScheme})`, async ({ page, house }) => {
+    await page.emulateMedia({ colorScheme })
+    const url = await house.addSite(`access-${colorScheme}`, cardsPage, [tiltOnCards({ liftPx: 10 })])
+    await page.goto(url)
+    await stageOf(page)
+    expect(await findings(page)).toEqual([])
+    await page.getByRole('button', { name: 'More' }).click()
+    await page.keyboard.press('c')
+    await expect(page.getByText(/KB minified/)).toBeVisible()
+    expect(await findings(page)).toEqual([])
+    await page.keyboard.press('c')
+    await page.keyboard.press('p')
+    const { x, y } = await onScreen(page, 100, 140)
+    await page.mouse.move(x, y, { steps: 3 })
+    await expect(page.getByRole('region', { name: 'Under the pointer' }).getByRole('listitem').first()).toBeVisible()
+    await page.mouse.click(x, y)
+    await page.getByRole('button', { name: /^Give way/ }).focus()
+    expect(await findings(page)).toEqual([])
+    await page.goto(`${house.address}/nowhere`)
+    expect(await findings(page)).toEqual([])
+    await page.goto(house.address)
+    await page.goto(house.address)
+    await expect(page.getByRole('heading', { name: 'Vesper Hollow' })).toBeVisible()
+    expect(await findings(page)).toEqual([])
+  })
+}
+
+test('the newcomer finds everything by keyboard: the first stop is a way to point, and a menu opens and closes', async ({ page, house }) => {
+  await page.goto(await house.addSite('keyboard', cardsPage, [tiltOnCards()]))
+  await stageOf(page)
+  const away = page.getByRole('button', { name: 'When away: it lies flat' })
+  await away.focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('menuitem', { name: 'it lies flat' })).toBeVisible()
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('button', { name: /^When away: it (waits|stays)/ })).toBeFocused()
+})
