@@ -5,6 +5,7 @@ import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { endProgram } from './child.mjs'
 import { Obstacle, say } from './say.mjs'
 
 const databaseName = 'glass_moth'
@@ -113,13 +114,10 @@ export async function startDatabase({ program, folder, port, onExit }) {
     rmSync(run, { recursive: true, force: true })
     if (!asked) onExit?.(code)
   })
-  const stop = () =>
-    new Promise((resolve) => {
-      asked = true
-      if (child.exitCode !== null || child.signalCode !== null) return resolve()
-      child.once('exit', () => resolve())
-      child.kill('SIGTERM')
-    })
+  const stop = () => {
+    asked = true
+    return endProgram(child)
+  }
   try {
     await waitUntilItAnswers(connection, child, logFile)
   } catch (error) {

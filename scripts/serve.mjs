@@ -3,6 +3,7 @@ import { spawn, spawnSync } from 'node:child_process'
 import { mkdirSync, openSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { join } from 'node:path'
+import { endProgram } from './child.mjs'
 import { databaseEnvironment } from './database.mjs'
 import { root } from './install.mjs'
 import { Obstacle, say } from './say.mjs'
@@ -38,13 +39,10 @@ export async function startStudio({ port, connection, onExit }) {
   let asked = false
   child.once('exit', (code) => !asked && onExit?.(code))
   const address = `http://127.0.0.1:${port}`
-  const stop = () =>
-    new Promise((resolve) => {
-      asked = true
-      if (child.exitCode !== null || child.signalCode !== null) return resolve()
-      child.once('exit', () => resolve())
-      child.kill('SIGTERM')
-    })
+  const stop = () => {
+    asked = true
+    return endProgram(child)
+  }
   for (let attempt = 0; attempt < 300; attempt++) {
     if (child.exitCode !== null) break
     try {

@@ -2,7 +2,7 @@
 import { writeStillBox } from '../core/geometry/still-box'
 import type { Box } from '../core/geometry/box'
 import { beginPlay, leavePointer, type Play } from '../core/rig/play'
-import type { PlayedFigure } from '../core/export/plan'
+import type { PlayedFigure } from '../core/rig/played'
 
 /** One matched element while it is played. */
 export interface Match {

@@ -1,6 +1,6 @@
 // The agent inside the page's frame: it plays the figures, points, outlines and reports, as the studio asks.
 import * as z from 'zod'
-import type { PlayedFigure } from '../core/export/plan'
+import type { PlayedFigure } from '../core/rig/played'
 import { attach } from '../player/attach'
 import { guardPage } from './guard'
 import { makeHand } from './hand'

@@ -1,7 +1,7 @@
 // What the studio draws on the page: corner ticks, figure numbers, the away pin and the ghost. In a closed shadow root,
 // so that neither side's styles reach the other.
 import type { Box } from '../core/geometry/box'
-import type { Place } from '../core/effect/kind'
+import type { Place } from '../core/geometry/place'
 import { readStillBox } from '../player/matches'
 import type { ShownFigure } from './protocol'
 

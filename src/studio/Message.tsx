@@ -1,7 +1,6 @@
 'use client'
 // A screen that says one thing, and the way on.
 import { Box } from '@chakra-ui/react'
-import Link from 'next/link'
 import { Mark } from './Mark'
 import { Button } from './theme/controls'
 
@@ -18,7 +17,7 @@ export function Message({ title, detail, onRetry }: MessageProps) {
       <Box as="h1" fontSize="26px" fontWeight="600" mt="18px">{title}</Box>
       <Box mt="8px" mb="22px" color="soft" fontSize="17px">{detail}</Box>
       {onRetry && <Button look="act" mr="10px" onClick={onRetry}>Try again</Button>}
-      <Button asChild><Link href="/">Home: all sites</Link></Button>
+      <Button asChild><a href="/">Home: all sites</a></Button>
     </Box>
   )
 }

@@ -1,9 +1,9 @@
 // The top bar: where we are, how saving stands, undo, and the way to the code.
 import { Box, Flex } from '@chakra-ui/react'
 import { Code, Redo2, Undo2 } from 'lucide-react'
-import Link from 'next/link'
 import { useStudio, useView } from './context'
 import { keyNames } from './keys'
+import { HomeLink } from './HomeLink'
 import { Mark } from './Mark'
 import { useObservable } from './store/observable'
 import { Button } from './theme/controls'
@@ -16,9 +16,9 @@ export function TopBar() {
   const redone = history.redo.at(-1)?.words
   return (
     <Flex as="header" align="center" gap="6px" px="10px" borderBottom="1px solid" borderColor="edge" background="sheet" minWidth="0">
-      <Link href="/" aria-label="Home: all sites" title="Home: all sites">
+      <HomeLink>
         <Mark />
-      </Link>
+      </HomeLink>
       <Flex align="baseline" gap="8px" minWidth="0" ml="6px">
         <Box as="h1" fontSize="15px" fontWeight="600" truncate>{history.site.name}</Box>
         <Box color="soft" aria-hidden="true">/</Box>

@@ -1,6 +1,6 @@
 // What a designer can do in the studio, by button or by key: each is one function over the stores.
 import { nanoid } from 'nanoid'
-import type { Place } from '../core/effect/kind'
+import type { Place } from '../core/geometry/place'
 import { findKind } from '../core/effect/kinds'
 import type { Effect } from '../core/site/site'
 import type { Studio } from './context'

@@ -1,6 +1,7 @@
 // What a kind of effect brings along. Nothing outside its folder knows it by name.
 import type * as z from 'zod'
 import type { Spring } from '../feel/spring'
+import type { Place } from '../geometry/place'
 import type { Rig } from '../rig/rig'
 import type { Control, Piece } from './control'
 
@@ -10,24 +11,12 @@ export interface Role {
   readonly title: string
 }
 
-/** Which elements fill a role: a CSS selector, and the designer's noun for one of them. */
-export interface RoleChoice {
-  readonly select: string
-  readonly noun: string
-}
-
 /** A kind with settings, ready to be tried on an element. */
 export interface Recipe<S> {
   readonly id: string
   readonly title: string
   readonly need: string
   readonly settings: S
-}
-
-/** A place for the pointer within an element: -1..1 across and down, 0 in the middle. */
-export interface Place {
-  readonly x: number
-  readonly y: number
 }
 
 export interface Kind<S> {

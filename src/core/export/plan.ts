@@ -2,7 +2,7 @@
 import type { Piece } from '../effect/control'
 import { formatNumber } from '../effect/control'
 import { expandEffect, findKind } from '../effect/kinds'
-import type { PlayedChannel } from '../rig/play'
+import type { PlayedFigure } from '../rig/played'
 import type { Rig } from '../rig/rig'
 import type { Effect, Site } from '../site/site'
 import { namesOf, siteMark } from './names'
@@ -15,14 +15,6 @@ export interface Figure {
   readonly sentence: string
   /** The custom property that the script writes for each channel, in order. */
   readonly properties: readonly string[]
-}
-
-/** What the player is told of a figure. */
-export interface PlayedFigure {
-  readonly title: string
-  readonly select: string
-  readonly pointer: Rig['area']['pointer']
-  readonly channels: readonly (PlayedChannel & { readonly property: string })[]
 }
 
 /** The figures of a site. `siteId` keeps its property names apart from those of other sites. */

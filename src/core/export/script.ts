@@ -1,7 +1,8 @@
 // The script of an export: the player's source with the figures that it plays.
 import { answerOf } from '../feel/spring-answer'
 import type { Feel } from '../feel/feel'
-import { playedFigure, type Figure, type PlayedFigure } from './plan'
+import type { PlayedFigure } from '../rig/played'
+import { playedFigure, type Figure } from './plan'
 
 /**
  * A readable classic script for the end of the page; it defines nothing global. `player` is the player's text,

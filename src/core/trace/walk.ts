@@ -1,5 +1,5 @@
 // The built-in walk over an element: round its edges and through its middle, for ever.
-import type { Place } from '../effect/kind'
+import type { Place } from '../geometry/place'
 
 /** How long one round takes, ms. */
 export const walkPeriodMs = 5200

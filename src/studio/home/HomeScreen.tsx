@@ -1,7 +1,6 @@
 'use client'
 // Home: the sites and their pages, each seen as it is.
 import { Box, Flex, Grid, chakra } from '@chakra-ui/react'
-import Link from 'next/link'
 import { Mark } from '../Mark'
 
 export interface SiteCard {
@@ -46,14 +45,12 @@ const count = (n: number, noun: string) => (n === 0 ? `no ${noun}s` : `${n} ${no
 
 function PageCard({ siteId, page }: { readonly siteId: string; readonly page: SiteCard['pages'][number] }) {
   return (
-    <chakra.a asChild display="block" textDecoration="none" color="ink" borderRadius="3px" _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '4px' }}>
-      <Link href={`/studio/${siteId}/${page.id}`}>
-        <Box height={`${720 * thumbnail.scale}px`} overflow="hidden" outline="1px solid" outlineColor="edge" background="white">
-          <iframe title={`A picture of ${page.name}`} src={`/frame/${siteId}/${page.id}`} sandbox="allow-scripts" tabIndex={-1} loading="lazy" aria-hidden="true" inert
-            style={{ width: 1280, height: 720, border: 0, transformOrigin: '0 0', transform: `scale(${thumbnail.scale})`, pointerEvents: 'none', display: 'block' }} />
-        </Box>
-        <Box mt="9px" fontWeight="600" truncate>{page.name}</Box>
-      </Link>
+    <chakra.a href={`/studio/${siteId}/${page.id}`} display="block" textDecoration="none" color="ink" borderRadius="3px" _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '4px' }}>
+      <Box height={`${720 * thumbnail.scale}px`} overflow="hidden" outline="1px solid" outlineColor="edge" background="white">
+        <iframe title={`A picture of ${page.name}`} src={`/frame/${siteId}/${page.id}`} sandbox="allow-scripts" tabIndex={-1} loading="lazy" aria-hidden="true" inert
+          style={{ width: 1280, height: 720, border: 0, transformOrigin: '0 0', transform: `scale(${thumbnail.scale})`, pointerEvents: 'none', display: 'block' }} />
+      </Box>
+      <Box mt="9px" fontWeight="600" truncate>{page.name}</Box>
     </chakra.a>
   )
 }
