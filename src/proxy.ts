@@ -22,11 +22,8 @@ export function proxy(request: NextRequest): NextResponse {
   }
   const { pathname } = request.nextUrl
   if (/^\/(api|frame|export|_next)\//.test(pathname)) return NextResponse.next()
-  if (pathname === '/' && !request.cookies.has(visitedCookie)) {
-    const first = NextResponse.redirect(`http://${host ?? ''}${firstPage}`, 307)
-    first.cookies.set(visitedCookie, '1', { path: '/', maxAge: 400 * 24 * 3600, sameSite: 'lax', httpOnly: true })
-    return first
-  }
+  const isFirstVisit = !request.cookies.has(visitedCookie)
+  if (isFirstVisit && pathname === '/') return rememberVisit(NextResponse.redirect(`http://${host ?? ''}${firstPage}`, 307))
   const nonce = btoa(crypto.randomUUID())
   const policy = studioPolicy(nonce, host ?? '')
   const headers = new Headers(request.headers)
@@ -34,5 +31,11 @@ export function proxy(request: NextRequest): NextResponse {
   const response = NextResponse.next({ request: { headers } })
   response.headers.set('content-security-policy', policy)
   response.headers.set('referrer-policy', 'no-referrer')
+  return isFirstVisit ? rememberVisit(response) : response
+}
+
+/** From now on the studio opens with home. */
+function rememberVisit(response: NextResponse): NextResponse {
+  response.cookies.set(visitedCookie, '1', { path: '/', maxAge: 400 * 24 * 3600, sameSite: 'lax', httpOnly: true })
   return response
 }

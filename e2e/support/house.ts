@@ -19,13 +19,23 @@ export interface House {
   readonly query: (sql: string, values?: readonly (string | number)[]) => Promise<Record<string, unknown>[]>
 }
 
+/** Serves the demo from this database; ends the database too when that cannot be done. */
+async function loadAndServe(database: Database, port: number) {
+  try {
+    loadDemo(database.connection)
+    return await startStudio({ port, connection: database.connection })
+  } catch (error) {
+    await database.stop()
+    throw error
+  }
+}
+
 async function openHouse(): Promise<House & { close: () => Promise<void> }> {
   const folder = mkdtempSync(join(tmpdir(), 'glass-moth-e2e-'))
   const program = installMariaDb()
   let database: Database = await startDatabase({ program, folder })
-  loadDemo(database.connection)
   const port = await freePort()
-  let studio = await startStudio({ port, connection: database.connection })
+  let studio = await loadAndServe(database, port)
   const start = async () => {
     database = await startDatabase({ program, folder, port: database.connection.port })
   }

@@ -1,5 +1,6 @@
 // A live word that is one of a few: it opens to the others.
 import { Menu, Portal, chakra } from '@chakra-ui/react'
+import { useRef } from 'react'
 import type { ChoiceControl } from '../../core/effect/control'
 
 interface ChoiceWordProps {
@@ -28,10 +29,15 @@ interface WordMenuProps {
 
 /** A word in a sentence that opens to a menu of words. */
 export function WordMenu({ label, words, options, onTouch, onChange }: WordMenuProps) {
+  const trigger = useRef<HTMLButtonElement>(null)
+  // A choice changes the sentence around the word while the menu closes, and focus must not get lost in that.
+  const keepFocus = () => {
+    if (document.activeElement === document.body) trigger.current?.focus()
+  }
   return (
-    <Menu.Root onSelect={({ value }) => onChange(value)} positioning={{ placement: 'top-start', gutter: 4 }} lazyMount unmountOnExit>
+    <Menu.Root onSelect={({ value }) => onChange(value)} onExitComplete={keepFocus} positioning={{ placement: 'top-start', gutter: 4 }} lazyMount unmountOnExit>
       <Menu.Trigger asChild>
-        <chakra.button type="button" aria-label={`${label}: ${words}`} onFocus={onTouch} onPointerDown={onTouch} display="inline-block" px="7px" lineHeight="23px" background="ground" border="1px solid" borderColor="hairline" borderRadius="4px"
+        <chakra.button ref={trigger} type="button" aria-label={`${label}: ${words}`} onFocus={onTouch} onPointerDown={onTouch} display="inline-block" px="7px" lineHeight="23px" background="ground" border="1px solid" borderColor="hairline" borderRadius="4px"
           color="ink" fontWeight="600" cursor="pointer" _hover={{ borderColor: 'edge' }} _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }}>
           {words} <span aria-hidden="true" style={{ fontSize: '0.62em', verticalAlign: '0.16em' }}>▾</span>
         </chakra.button>
