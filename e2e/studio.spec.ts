@@ -59,7 +59,7 @@ test('the ghost stays on the card when the hand goes to the controls, and the ca
   await page.mouse.move(box.x + box.width / 2 + 40, box.y + box.height / 2, { steps: 3 })
   await page.mouse.up()
   await eventually(() => lean(frame)).toBeCloseTo(17 * 0.8, 1)
-  await expect(page.getByRole('contentinfo', { name: "The pointer's thread" })).toContainText('x 0.90 y 0.50 ghost, inside')
+  await expect(page.getByRole('contentinfo', { name: "The pointer's thread" })).toContainText('x 0.90 y 0.50 ghost, on')
 
   // One key turns the direction, and the words with it.
   await page.keyboard.press('t')
@@ -73,7 +73,7 @@ test('the ghost stays on the card when the hand goes to the controls, and the ca
   await expect(angle(page)).toHaveAttribute('aria-valuetext', '17°')
   await page.keyboard.press('l')
   await eventually(() => lean(frame)).toBeCloseTo(0, 2)
-  await expect(page.getByRole('contentinfo', { name: "The pointer's thread" })).toContainText('The pointer is away.')
+  await expect(page.getByRole('contentinfo', { name: "The pointer's thread" })).toContainText('The pointer is gone, away')
 })
 
 test('arrow keys step a number, coarse with Shift and fine with Alt, also from inside the page', async ({ page, house }) => {
@@ -95,11 +95,11 @@ test('arrow keys step a number, coarse with Shift and fine with Alt, also from i
 test('the drawing tells the answer to a flick, and the sentence keeps it when the time is changed', async ({ page, house }) => {
   await page.goto(await house.addSite('flick', cardsPage, [tiltOnCards()]))
   await stageOf(page)
-  await expect(page.getByRole('img', { name: 'The answer to a flick: settles in 416 milliseconds, 4 % past the mark.' })).toBeVisible()
+  await expect(page.getByRole('img', { name: 'After a flick: settles in 416 milliseconds, 4 % past the mark.' })).toBeVisible()
   await page.getByRole('spinbutton', { name: 'The way past the mark' }).focus()
   await page.keyboard.type('20')
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('img', { name: 'The answer to a flick: settles in 416 milliseconds, 20 % past the mark.' })).toBeVisible()
+  await expect(page.getByRole('img', { name: 'After a flick: settles in 416 milliseconds, 20 % past the mark.' })).toBeVisible()
   await page.getByRole('spinbutton', { name: 'The time to follow' }).focus()
   await page.keyboard.type('1 s')
   await page.keyboard.press('Enter')

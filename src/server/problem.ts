@@ -20,6 +20,7 @@ export const databaseDown = () =>
 export function problemResponse(error: unknown): Response {
   const problem = error instanceof Problem ? error : new Problem(500, 'Something went wrong', 'The studio met an error that it did not expect. Its log says more; trying again may help.')
   if (!(error instanceof Problem)) log.error({ err: error }, 'unexpected error')
+  else if (problem.status >= 500) log.warn(problem.title)
   const body = { type: 'about:blank', title: problem.title, status: problem.status, detail: problem.detail, ...problem.extra }
   return new Response(JSON.stringify(body), { status: problem.status, headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store' } })
 }

@@ -58,7 +58,7 @@ export function StudioScreen({ siteId, pageId, site, revision }: StudioScreenPro
 
 function Regions() {
   const { rowsOpen, pointing } = useView()
-  const foot = rowsOpen && pointing.stage === 'no' ? 262 : 156
+  const foot = rowsOpen && pointing.stage === 'no' ? 290 : 156
   return (
     <Grid height="100vh" minWidth="960px" templateRows={`40px minmax(0, 1fr) ${foot}px 40px`} overflow="hidden">
       <TopBar />

@@ -30,8 +30,8 @@ export interface ChoiceControl<S> {
 
 export type Control<S> = NumberControl<S> | ChoiceControl<S>
 
-/** `flick`: the answer to a flick in time. `side`: the element seen from its side as it leans. */
-export type Drawing = 'flick' | 'side'
+/** `flick`: the answer to a flick in time. `return`: the way back. `side`: the element as it leans, seen from aside. */
+export type Drawing = 'flick' | 'return' | 'side'
 
 /** A piece of a sentence: plain words, the noun of a role, or the live word of a control. */
 export type Piece = string | { readonly role: string } | { readonly control: string }

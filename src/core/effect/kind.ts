@@ -40,7 +40,7 @@ export interface Kind<S> {
   /** Where the pointer is imagined while it is away, and a change of it; undefined while it holds. */
   readonly awayPlace: (settings: S) => Place | undefined
   readonly withAwayPlace: (settings: S, place: Place) => S
-  /** The spring by which it follows. */
-  readonly follows: (settings: S) => Spring
+  /** The springs by which it follows and goes back. */
+  readonly springs: (settings: S) => { readonly follow: Spring; readonly back: Spring }
   readonly expand: (settings: S, select: string) => Rig
 }

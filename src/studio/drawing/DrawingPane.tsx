@@ -1,6 +1,8 @@
 // The drawing beside the caption: of the word in hand.
 import { Box } from '@chakra-ui/react'
-import { findKind } from '../../core/effect/kinds'
+import type { Drawing } from '../../core/effect/control'
+import { findKind, type AnyKind } from '../../core/effect/kinds'
+import type { Effect } from '../../core/site/site'
 import { useSelected, useView } from '../context'
 import { FlickDrawing } from './FlickDrawing'
 import { SideDrawing } from './SideDrawing'
@@ -13,7 +15,13 @@ export function DrawingPane() {
   const drawing = kind.controls.find(({ id }) => id === touched)?.drawing ?? 'flick'
   return (
     <Box as="section" aria-label="Drawing" borderLeft="1px solid" borderColor="hairline" px="14px" py="8px" minWidth="0" minHeight="0">
-      {drawing === 'flick' ? <FlickDrawing spring={kind.follows(selected.effect.settings)} /> : <SideDrawing rig={kind.expand(selected.effect.settings, selected.effect.select)} />}
+      <DrawingOf drawing={drawing} kind={kind} effect={selected.effect} />
     </Box>
   )
+}
+
+function DrawingOf({ drawing, kind, effect }: { readonly drawing: Drawing; readonly kind: AnyKind; readonly effect: Effect }) {
+  if (drawing === 'side') return <SideDrawing rig={kind.expand(effect.settings, effect.select)} />
+  const { follow, back } = kind.springs(effect.settings)
+  return drawing === 'return' ? <FlickDrawing title="On the way back" spring={back} /> : <FlickDrawing title="After a flick" spring={follow} />
 }

@@ -49,7 +49,7 @@ function marks(settleMs: () => number): Plugin<'line'> {
 
 const colour = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim()
 
-export function FlickDrawing({ spring }: { readonly spring: Spring }) {
+export function FlickDrawing({ title, spring }: { readonly title: string; readonly spring: Spring }) {
   const canvas = useRef<HTMLCanvasElement>(null)
   const chart = useRef<Chart<'line'> | null>(null)
   const settle = useRef(0)
@@ -94,10 +94,10 @@ export function FlickDrawing({ spring }: { readonly spring: Spring }) {
   return (
     <Flex direction="column" height="100%">
       <Flex justify="space-between" fontSize="13px" color="soft" gap="10px">
-        <Box as="h2" fontWeight="600" color="ink" fontSize="14px" whiteSpace="nowrap">After a flick</Box>
+        <Box as="h2" fontWeight="600" color="ink" fontSize="14px" whiteSpace="nowrap">{title}</Box>
         <Box whiteSpace="nowrap">settles in {Math.round(settleMs)} ms, {past}</Box>
       </Flex>
-      <Box flex="1" minHeight="0" position="relative" role="img" aria-label={`The answer to a flick: settles in ${Math.round(settleMs)} milliseconds, ${past}.`}>
+      <Box flex="1" minHeight="0" position="relative" role="img" aria-label={`${title}: settles in ${Math.round(settleMs)} milliseconds, ${past}.`}>
         <canvas ref={canvas} />
       </Box>
     </Flex>

@@ -1,21 +1,33 @@
 // The thread at the foot: the pointer's last twelve seconds, drawn on a canvas as they come. No React on a move.
 import { Box, Grid } from '@chakra-ui/react'
 import { useEffect, useRef } from 'react'
-import { useStudio } from '../context'
+import { findKind } from '../../core/effect/kinds'
+import { answerOf } from '../../core/feel/spring-answer'
+import { useSelected, useStudio } from '../context'
 import { drawThread, sayPresent } from './draw-thread'
+import type { Times } from './phases'
 
 export function Thread() {
   const { thread } = useStudio()
+  const selected = useSelected()
+  const times = useRef<Times>({ followMs: 0, backMs: 0 })
+  useEffect(() => {
+    const kind = selected && findKind(selected.effect.kind)
+    if (!selected || !kind) return
+    const { follow, back } = kind.springs(selected.effect.settings)
+    times.current = { followMs: answerOf(follow).settleMs, backMs: answerOf(back).settleMs }
+  }, [selected])
   const canvas = useRef<HTMLCanvasElement>(null)
   const words = useRef<HTMLDivElement>(null)
   useEffect(() => {
     let handle = 0
     const frame = () => {
       handle = 0
+      const now = performance.now()
       const surface = canvas.current
       if (!surface) return
-      const isMoving = drawThread(surface, thread.samples, performance.now())
-      if (words.current) words.current.textContent = sayPresent(thread.samples.at(-1))
+      const isMoving = drawThread(surface, thread.samples, now, times.current)
+      if (words.current) words.current.textContent = sayPresent(thread.samples, now, times.current)
       if (isMoving) handle = requestAnimationFrame(frame)
     }
     const wake = () => {

@@ -1,11 +1,12 @@
-// Draws the thread: across as a solid line, down as a broken one, and under them what the pointer was doing.
+// Draws the thread: across as a solid line, down as a broken one, and under them what the effect was doing.
 import type { ThreadSample } from '../../stage/protocol'
 import { threadMs } from '../store/thread-store'
+import { phasesOf, type Times } from './phases'
 
 const visitor = { width: 1280, height: 720 } as const
 
-/** Draws the samples up to `now` (ms). Gives whether anything in sight still moves. */
-export function drawThread(surface: HTMLCanvasElement, samples: readonly ThreadSample[], now: number): boolean {
+/** Draws the samples up to `now` (ms), with the phases of an effect of these times. Gives whether anything in sight still moves. */
+export function drawThread(surface: HTMLCanvasElement, samples: readonly ThreadSample[], now: number, times: Times): boolean {
   const { clientWidth: width, clientHeight: height } = surface
   const ratio = devicePixelRatio
   if (surface.width !== Math.round(width * ratio) || surface.height !== Math.round(height * ratio)) {
@@ -30,13 +31,12 @@ export function drawThread(surface: HTMLCanvasElement, samples: readonly ThreadS
     ink.lineTo(x, height)
     ink.stroke()
   }
-  samples.forEach((sample, i) => {
-    const next = samples[i + 1]?.t ?? now
-    ink.fillStyle = colour(sample.phase === 'away' ? '--gm-violet' : '--gm-madder')
-    ink.globalAlpha = sample.phase === 'away' ? 0.9 : sample.place ? 1 : 0.35
-    ink.fillRect(xAt(sample.t), height - 4, Math.max(1, xAt(next) - xAt(sample.t)), sample.by === 'hand' ? 3 : 1.5)
-  })
-  ink.globalAlpha = 1
+  for (const { phase, from, until } of phasesOf(samples, now, times)) {
+    ink.fillStyle = colour(phase === 'coming' || phase === 'on' ? '--gm-madder' : '--gm-violet')
+    // On its way, in either direction, the line is thin; where it stays, thick.
+    const thickness = phase === 'on' || phase === 'away' ? 3 : 1.5
+    ink.fillRect(xAt(from), height - 1 - thickness, xAt(until) - xAt(from), thickness)
+  }
   ink.lineWidth = 1.4
   drawLine(ink, samples, now, colour('--gm-madder'), [], ({ x }) => x / visitor.width)
   drawLine(ink, samples, now, colour('--gm-madder'), [4, 3], ({ y }) => y / visitor.height)
@@ -65,12 +65,14 @@ export function drawThread(surface: HTMLCanvasElement, samples: readonly ThreadS
   }
 }
 
-/** The present moment in words. */
-export function sayPresent(sample: ThreadSample | undefined): string {
+/** The present moment in words: where the pointer is in its area, whose it is, and what the effect does. */
+export function sayPresent(samples: readonly ThreadSample[], now: number, times: Times): string {
+  const sample = samples.at(-1)
   if (!sample) return 'The pointer has not come yet.'
-  if (sample.phase === 'away') return 'The pointer is away.'
+  const phase = phasesOf(samples, now, times).at(-1)?.phase ?? 'away'
+  if (sample.phase === 'away') return `The pointer is gone, ${phase}`
   const who = { hand: 'pointer', ghost: 'ghost', walk: 'walking' }[sample.by]
-  if (!sample.place) return `${who}, outside`
+  if (!sample.place) return `${who} outside, ${phase}`
   const share = (value: number) => ((value + 1) / 2).toFixed(2)
-  return `x ${share(sample.place.x)}  y ${share(sample.place.y)}  ${who}, inside`
+  return `x ${share(sample.place.x)}  y ${share(sample.place.y)}  ${who}, ${phase}`
 }

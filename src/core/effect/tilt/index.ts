@@ -28,7 +28,7 @@ export const tilt: Kind<TiltSettings> = {
   ],
   sentence: tiltSentence,
   time: tiltTime,
-  rows: { more: ['linked', 'liftPx', 'growPercent', 'backMs'], exact: ['frequencyHz', 'dampingRatio'] },
+  rows: { more: ['linked', 'backMs', 'liftPx', 'growPercent', 'pin-x', 'pin-y'], exact: ['frequencyHz', 'dampingRatio'] },
   answers: {
     touch: 'By finger it lies as when away, so that the page scrolls as ever.',
     keyboard: 'It shows nothing that a keyboard would miss.',
@@ -38,6 +38,6 @@ export const tilt: Kind<TiltSettings> = {
   turned: (settings) => ({ ...settings, edge: settings.edge === 'sinks' ? 'rises' : 'sinks' }),
   awayPlace: (settings) => (settings.away === 'hold' ? undefined : settings.pose),
   withAwayPlace: (settings, pose) => ({ ...settings, away: 'settle', pose }),
-  follows: (settings) => settings.follow,
+  springs: ({ follow, back }) => ({ follow, back: back ?? follow }),
   expand: expandTilt,
 }

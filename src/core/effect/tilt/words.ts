@@ -25,7 +25,7 @@ const pastTheMark: NumberControl<TiltSettings> = {
 }
 
 const backTime: NumberControl<TiltSettings> = {
-  kind: 'number', id: 'backMs', title: 'The time to go back', unit: 'ms', ...settleRange, step: 10, drawing: 'flick',
+  kind: 'number', id: 'backMs', title: 'The time to go back', unit: 'ms', ...settleRange, step: 10, drawing: 'return',
   read: ({ back, follow }) => answerOf(back ?? follow).settleMs,
   write: (settings, settleMs) => ({ ...settings, back: springFor({ settleMs, overshoot: answerOf(settings.back ?? settings.follow).overshoot }) }),
 }
@@ -70,6 +70,15 @@ const away: ChoiceControl<TiltSettings> = {
   },
 }
 
+/** Where the away pin stands along one axis, in % of the way from the middle to an edge. */
+function pin(axis: 'x' | 'y', title: string): NumberControl<TiltSettings> {
+  return {
+    kind: 'number', id: `pin-${axis}`, title, unit: '%', least: -100, greatest: 100, step: 5, drawing: 'side',
+    read: ({ pose }) => pose[axis] * 100,
+    write: (settings, percent) => ({ ...settings, away: 'settle', pose: { ...settings.pose, [axis]: percent / 100 } }),
+  }
+}
+
 export const tiltControls: readonly Control<TiltSettings>[] = [
   edge,
   plain('acrossDeg', { title: 'The angle', unit: 'deg', ...angleRange, step: 1 }),
@@ -83,6 +92,8 @@ export const tiltControls: readonly Control<TiltSettings>[] = [
   pastTheMark,
   backTime,
   away,
+  pin('x', 'The pin, across'),
+  pin('y', 'The pin, up-down'),
   linked,
   frequency,
   damping,

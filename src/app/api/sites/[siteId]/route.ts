@@ -1,4 +1,5 @@
 import { checkIdentifiers, readIfMatch } from '@/server/identifiers'
+import { log } from '@/server/log'
 import { answer, Problem } from '@/server/problem'
 import { readSite, saveSite } from '@/server/sites'
 
@@ -22,6 +23,7 @@ export function PUT(request: Request, { params }: Context) {
     const { siteId } = checkIdentifiers(await params)
     const revision = readIfMatch(request.headers.get('if-match'))
     const next = await saveSite(siteId, revision, await readJson(request))
+    log.info({ site: siteId, revision: next }, 'saved')
     return Response.json({ revision: next }, { headers: { etag: `"${next}"` } })
   })
 }
