@@ -23,5 +23,5 @@ export function DrawingPane() {
 function DrawingOf({ drawing, kind, effect }: { readonly drawing: Drawing; readonly kind: AnyKind; readonly effect: Effect }) {
   if (drawing === 'side') return <SideDrawing rig={kind.expand(effect.settings, effect.select)} />
   const { follow, back } = kind.springs(effect.settings)
-  return drawing === 'return' ? <FlickDrawing title="On the way back" spring={back} /> : <FlickDrawing title="After a flick" spring={follow} />
+  return drawing === 'return' ? <FlickDrawing title="Going back" spring={back} /> : <FlickDrawing title="After a flick" spring={follow} />
 }

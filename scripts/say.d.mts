@@ -1,0 +1,1 @@
+export class Obstacle extends Error {}
