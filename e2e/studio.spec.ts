@@ -116,7 +116,7 @@ test('the away pin is dragged on the page, and the card waits leaning to it', as
   await page.mouse.down()
   await page.mouse.move(to.x, to.y, { steps: 6 })
   await page.mouse.up()
-  await expect(page.getByRole('button', { name: 'When away: it waits leaning to the pin' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'When away: it waits at the pin' })).toBeVisible()
   await page.keyboard.press('l')
   for (const index of [0, 1, 7]) await eventually(() => lean(frame, index)).toBeCloseTo(9 * 0.8, 1)
   await page.keyboard.press('Control+z')

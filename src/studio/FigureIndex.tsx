@@ -23,7 +23,7 @@ export function FigureIndex() {
       </Button>
       {effects.map((effect, index) => (
         <Flex key={effect.id} gap="2px" flexShrink={0}>
-          <Button look="quiet" flex="1" minWidth="0" justifyContent="flex-start" fontWeight="600" aria-pressed={effect.id === selected} aria-label={`Figure ${index + 1}: ${effect.name}`}
+          <Button look="quiet" flex="1" minWidth="0" justifyContent="flex-start" fontWeight="600" aria-pressed={effect.id === selected} aria-label={`Figure ${index + 1}: ${effect.name}`} title={effect.name}
             onClick={() => studio.view.update({ selected: effect.id, touched: null })}>
             <Box as="span" width="18px" textAlign="center" flex="none">{index + 1}</Box>
             {indexOpen && <Box as="span" fontWeight="500" truncate>{effect.name}</Box>}

@@ -1,5 +1,5 @@
 // A live word that is one of a few: it opens to the others.
-import { Menu, Portal, chakra } from '@chakra-ui/react'
+import { Box, Menu, Portal, chakra } from '@chakra-ui/react'
 import { useRef } from 'react'
 import type { ChoiceControl } from '../../core/effect/control'
 
@@ -37,9 +37,10 @@ export function WordMenu({ label, words, options, onTouch, onChange }: WordMenuP
   return (
     <Menu.Root onSelect={({ value }) => onChange(value)} onExitComplete={keepFocus} positioning={{ placement: 'top-start', gutter: 4 }} lazyMount unmountOnExit>
       <Menu.Trigger asChild>
-        <chakra.button ref={trigger} type="button" aria-label={`${label}: ${words}`} onFocus={onTouch} onPointerDown={onTouch} display="inline-block" px="7px" lineHeight="23px" background="ground" border="1px solid" borderColor="hairline" borderRadius="4px"
+        <chakra.button ref={trigger} type="button" aria-label={`${label}: ${words}`} onFocus={onTouch} onPointerDown={onTouch} display="inline-flex" alignItems="baseline" gap="5px" maxWidth="250px" verticalAlign="baseline" px="7px" lineHeight="23px" background="ground" border="1px solid" borderColor="hairline" borderRadius="4px"
           color="ink" fontWeight="600" cursor="pointer" _hover={{ borderColor: 'edge' }} _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }}>
-          {words} <span aria-hidden="true" style={{ fontSize: '0.62em', verticalAlign: '0.16em' }}>▾</span>
+          <Box as="span" truncate title={words}>{words}</Box>
+          <span aria-hidden="true" style={{ fontSize: '0.62em' }}>▾</span>
         </chakra.button>
       </Menu.Trigger>
       <Portal>

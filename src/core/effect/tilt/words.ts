@@ -60,7 +60,7 @@ const firstPose = { x: -0.5, y: -0.4 } as const
 
 const away: ChoiceControl<TiltSettings> = {
   kind: 'choice', id: 'away', title: 'When away', drawing: 'side',
-  options: [{ value: 'flat', words: 'it lies flat' }, { value: 'pose', words: 'it waits leaning to the pin' }, { value: 'hold', words: 'it stays as it was left' }],
+  options: [{ value: 'flat', words: 'it lies flat' }, { value: 'pose', words: 'it waits at the pin' }, { value: 'hold', words: 'it stays as it was left' }],
   read: (settings) => (settings.away === 'hold' ? 'hold' : settings.pose.x === 0 && settings.pose.y === 0 ? 'flat' : 'pose'),
   write: (settings, value) => {
     if (value === 'hold') return { ...settings, away: 'hold' }
