@@ -1,9 +1,9 @@
 // The agent inside the page's frame: it plays the figures, points, outlines and reports, as the studio asks.
 import * as z from 'zod'
-import type { PlayedFigure } from '../core/rig/played'
-import { attach } from '../player/attach'
+import { findAll } from './find'
 import { guardPage } from './guard'
 import { makeHand } from './hand'
+import { makeHost } from './host'
 import { elementsUnder, makeLadder } from './ladder'
 import { makeOverlay } from './overlay'
 import { toStage, type FromStage, type ThreadSample, type ToStage } from './protocol'
@@ -13,7 +13,6 @@ z.config({ jitless: true })
 
 function start(page: Document) {
   const say = (message: FromStage) => parent.postMessage(message, '*')
-  const style = page.createElement('style')
   const overlay = makeOverlay(page, (place, last) => say({ type: 'pin', place, last }))
 
   let samples: ThreadSample[] = []
@@ -31,27 +30,7 @@ function start(page: Document) {
     },
   })
 
-  let detach: ((keepValues?: boolean) => void) | undefined
-  let playing = ''
-  const play = (stylesheet: string, figures: readonly PlayedFigure[]) => {
-    if (style.textContent !== stylesheet) style.textContent = stylesheet
-    if (!style.isConnected) page.head.append(style)
-    const next = JSON.stringify(figures)
-    if (next === playing) return
-    const isGone = (property: string) => !next.includes(`"${property}"`)
-    // The values stay on the elements, so that a new feel goes on from where things are; those of figures that went are taken off.
-    const before = (playing === '' ? [] : JSON.parse(playing)) as PlayedFigure[]
-    detach?.(true)
-    for (const { select, channels } of before) {
-      for (const element of page.querySelectorAll<HTMLElement>(select)) {
-        for (const { property } of channels) if (isGone(property) || !isMatched(element, property, figures)) element.style.removeProperty(property)
-        if (element.getAttribute('style') === '') element.removeAttribute('style')
-      }
-    }
-    playing = next
-    detach = attach(page, figures, { samples: hand.source })
-    hand.repeat()
-  }
+  const host = makeHost(page, hand)
 
   let pointing = false
   let underPointer: Element[] = []
@@ -106,7 +85,7 @@ function start(page: Document) {
   const answer = (message: ToStage) => {
     switch (message.type) {
       case 'play':
-        play(message.stylesheet, message.figures)
+        host.play(message.stylesheet, message.figures)
         return overlay.draw()
       case 'show':
         hand.setArea(message.figures.find(({ selected }) => selected)?.select ?? null)
@@ -134,20 +113,6 @@ function start(page: Document) {
     else console.warn('The studio sent a message that the page does not know.', message.error.issues)
   })
   say({ type: 'ready', now: performance.now() })
-}
-
-/** What a selector matches; undefined where it cannot be read. */
-function findAll(page: Document, select: string): Element[] | undefined {
-  try {
-    return [...page.querySelectorAll(select)]
-  } catch {
-    return undefined
-  }
-}
-
-/** Whether the element is still matched by a figure that writes the property. */
-function isMatched(element: Element, property: string, figures: readonly PlayedFigure[]): boolean {
-  return figures.some((figure) => figure.channels.some((channel) => channel.property === property) && element.matches(figure.select))
 }
 
 if (document.readyState === 'loading') document.addEventListener('DOMContentLoaded', () => start(document))

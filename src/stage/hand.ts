@@ -4,6 +4,7 @@ import { isPresent, type Sample } from '../core/signal/sample'
 import { placeOnWalk } from '../core/trace/walk'
 import { readStillBox } from '../player/matches'
 import { pointerOf, type Feed, type Source } from '../player/pointer'
+import { findAll } from './find'
 import type { ThreadSample } from './protocol'
 
 const restPx = 3
@@ -50,7 +51,7 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
    */
   const areaAt = (hit: Element | null, x: number, y: number): Element | null => {
     if (area === null) return null
-    const matches = readableMatches(page, area)
+    const matches = findAll(page, area) ?? []
     const direct = matches.find((element) => element.contains(hit))
     if (direct) return direct
     return matches.find((element) => isNear(element.getBoundingClientRect(), x, y) && holdsPoint(boxOf(element), x, y)) ?? null
@@ -126,7 +127,7 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
     requestAnimationFrame(step)
   }
   const visibleMatch = (select: string) =>
-    readableMatches(page, select).find((element) => {
+    findAll(page, select)?.find((element) => {
       const box = element.getBoundingClientRect()
       return box.bottom > 0 && box.top < innerHeight && box.width > 0
     })
@@ -169,13 +170,4 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
 /** Whether a point may lie in the still box of an element with this hull: a lean changes it by less than its own size. */
 function isNear(hull: DOMRect, x: number, y: number): boolean {
   return x > hull.left - hull.width && x < hull.right + hull.width && y > hull.top - hull.height && y < hull.bottom + hull.height
-}
-
-/** What a selector matches; nothing where it cannot be read. */
-function readableMatches(page: Document, select: string): Element[] {
-  try {
-    return [...page.querySelectorAll(select)]
-  } catch {
-    return []
-  }
 }

@@ -3,6 +3,7 @@
 import type { Box } from '../core/geometry/box'
 import type { Place } from '../core/geometry/place'
 import { readStillBox } from '../player/matches'
+import { findAll } from './find'
 import type { ShownFigure } from './protocol'
 
 const styles = `
@@ -58,20 +59,13 @@ export function makeOverlay(page: Document, onPin: (place: Place, last: boolean)
   let outlined: string | null = null
   let met: Element | null = null
 
-  const find = (select: string): Element[] => {
-    try {
-      return [...page.querySelectorAll(select)]
-    } catch {
-      return []
-    }
-  }
   const addTicks = (box: Box, className: string) => {
     const ticks = drawing.appendChild(page.createElement('div'))
     ticks.className = className
     ticks.innerHTML = '<i></i><i></i><i></i><i></i>'
     Object.assign(ticks.style, { left: `${box.x}px`, top: `${box.y}px`, width: `${box.width}px`, height: `${box.height}px` })
   }
-  const addNumber = (box: Box, { number, selected }: ShownFigure, shift: number) => {
+  const addNumber = (box: Box, number: number, selected: boolean, shift: number) => {
     const tag = drawing.appendChild(page.createElement('div'))
     tag.className = selected ? 'number selected' : 'number'
     tag.textContent = String(number)
@@ -106,7 +100,7 @@ export function makeOverlay(page: Document, onPin: (place: Place, last: boolean)
     drawing.replaceChildren()
     const numbered = new Map<Element, number>()
     for (const figure of figures) {
-      const matches = find(figure.select)
+      const matches = findAll(page, figure.select) ?? []
       const boxes = matches.map((element) => {
         const box = { x: 0, y: 0, width: 0, height: 0 }
         readStillBox(element, box)
@@ -116,13 +110,15 @@ export function makeOverlay(page: Document, onPin: (place: Place, last: boolean)
       if (figure.selected) for (const { box } of seen) addTicks(box, 'ticks quiet')
       const first = seen[0]
       if (!first) continue
-      const count = numbered.get(first.element) ?? 0
-      numbered.set(first.element, count + 1)
-      addNumber(first.box, figure, count * 22)
+      if (figure.number !== undefined) {
+        const count = numbered.get(first.element) ?? 0
+        numbered.set(first.element, count + 1)
+        addNumber(first.box, figure.number, figure.selected, count * 22)
+      }
       if (figure.selected && figure.pin) addPin((seen.find(({ element }) => element === met) ?? first).box, figure.pin)
     }
     if (outlined !== null) {
-      for (const element of find(outlined)) {
+      for (const element of findAll(page, outlined) ?? []) {
         const box = { x: 0, y: 0, width: 0, height: 0 }
         readStillBox(element, box)
         addTicks(box, 'ticks')

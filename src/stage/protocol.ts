@@ -23,8 +23,8 @@ const playedFigure = z.object({
   ).readonly(),
 })
 
-/** A figure as it is drawn on the page: its number, whether it is the selected one, and its away pin. */
-const shownFigure = z.object({ number: z.number().int(), select: selector, selected: z.boolean(), pin: place.optional() })
+/** A figure as it is drawn on the page: its number (none while it is only tried), whether it is the selected one, its pin. */
+const shownFigure = z.object({ number: z.number().int().optional(), select: selector, selected: z.boolean(), pin: place.optional() })
 export type ShownFigure = z.infer<typeof shownFigure>
 
 export const toStage = z.discriminatedUnion('type', [

@@ -31,7 +31,7 @@ export function useStageTalk(): void {
       return { number: index + 1, select: effect.select, selected: isSelected, pin: isSelected ? findKind(effect.kind)?.awayPlace(effect.settings) : undefined }
     })
     const target = trial === null ? undefined : chosenTarget(studio)
-    if (target) figures.push({ number: figures.length + 1, select: target.select, selected: true })
+    if (target) figures.push({ select: target.select, selected: true })
     link.say({ type: 'show', figures })
     link.say({ type: 'count', selects: [...new Set(site.effects.map(({ select }) => select))] })
   }, [studio, link, site.effects, selected, trial, pointing])

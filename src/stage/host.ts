@@ -1,0 +1,45 @@
+// Hosts the player on the page: puts in the stylesheet of the export, and attaches the player to what it plays.
+import type { PlayedFigure } from '../core/rig/played'
+import { attach } from '../player/attach'
+import { findAll } from './find'
+import type { Hand } from './hand'
+
+export interface Host {
+  /** Plays these figures from now on; what went on before goes on from where it is. */
+  readonly play: (stylesheet: string, figures: readonly PlayedFigure[]) => void
+}
+
+export function makeHost(page: Document, hand: Hand): Host {
+  const style = page.createElement('style')
+  let playing: readonly PlayedFigure[] = []
+  let detach: ((keepValues?: boolean) => void) | undefined
+  return {
+    play: (stylesheet, figures) => {
+      if (style.textContent !== stylesheet) style.textContent = stylesheet
+      if (!style.isConnected) page.head.append(style)
+      // A turned knob changes the stylesheet alone, and the player plays on.
+      if (JSON.stringify(figures) === JSON.stringify(playing)) return
+      detach?.(true)
+      dropValues(page, playing, figures)
+      playing = figures
+      detach = attach(page, figures, { samples: hand.source })
+      hand.repeat()
+    },
+  }
+}
+
+/** Takes values off the elements on which no figure writes them any more. */
+function dropValues(page: Document, before: readonly PlayedFigure[], after: readonly PlayedFigure[]): void {
+  const writers = new Map(
+    after.flatMap(({ select, channels }) => {
+      const elements = new Set(findAll(page, select))
+      return channels.map(({ property }) => [property, elements] as const)
+    }),
+  )
+  for (const { select, channels } of before) {
+    for (const element of findAll(page, select) ?? []) {
+      for (const { property } of channels) if (!writers.get(property)?.has(element)) element.style.removeProperty(property)
+      if (element.getAttribute('style') === '') element.removeAttribute('style')
+    }
+  }
+}
