@@ -73,6 +73,19 @@ describe('a site that is edited', () => {
     expect([store.keeper.keeping.get().state, storage.length]).toEqual(['saved', 0])
   })
 
+  it('says that a window must stay open where the browser keeps nothing', async () => {
+    const server = makeServer()
+    const full = { ...makeStorage(), setItem: () => { throw new DOMException('full', 'QuotaExceededError') } }
+    const store = makeSiteStore('s', site, 1, full)
+    server.isDown = true
+    store.edit(rename('a'), 'Renaming')
+    await vi.advanceTimersByTimeAsync(1000)
+    expect(store.keeper.keeping.get()).toMatchObject({ state: 'offline', detail: expect.stringContaining('leave this window open') as string })
+    server.isDown = false
+    await vi.advanceTimersByTimeAsync(3000)
+    expect(nameOf(server.document)).toBe('a')
+  })
+
   it('takes up what an earlier window left unsaved', async () => {
     const server = makeServer()
     const storage = makeStorage()

@@ -17,8 +17,10 @@ const conflictSchema = problemSchema.extend({ revision: z.number().int(), docume
 
 const pauseMs = 400
 const retryMs = 1500
-const unreachable = 'The studio’s server cannot be reached. Your edits are kept in this browser, not yet saved, and are saved when it comes back.'
-const unanswered = 'The database does not answer. Your edits are kept in this browser, not yet saved, and are saved when it comes back.'
+const unreachable = 'The studio’s server cannot be reached.'
+const unanswered = 'The database does not answer.'
+const inBrowser = 'Your edits are kept in this browser, not yet saved, and are saved when it comes back.'
+const inWindow = 'This browser keeps nothing, so leave this window open: your edits are here alone, and are saved when it comes back.'
 
 export interface Keeper {
   readonly keeping: Observable<Keeping>
@@ -41,10 +43,24 @@ export function makeKeeper(siteId: string, revision: number, storage: Storage): 
   let timer: ReturnType<typeof setTimeout> | undefined
   let sending: Promise<void> | undefined
 
-  const remember = (site: Site) => storage.setItem(key, JSON.stringify({ revision: base, site }))
+  let isRemembered = true
+  const remember = (site: Site) => {
+    try {
+      storage.setItem(key, JSON.stringify({ revision: base, site }))
+      isRemembered = true
+    } catch {
+      // A full or forbidden storage; the server still gets every edit.
+      isRemembered = false
+    }
+  }
   const later = (ms: number) => {
     clearTimeout(timer)
     timer = setTimeout(() => void send(), ms)
+  }
+
+  const waitFor = (what: string) => {
+    keeping.set({ state: 'offline', detail: `${what} ${isRemembered ? inBrowser : inWindow}` })
+    later(retryMs)
   }
 
   const send = async (): Promise<void> => {
@@ -64,8 +80,7 @@ export function makeKeeper(siteId: string, revision: number, storage: Storage): 
     try {
       response = await fetch(`/api/sites/${siteId}`, { method: 'PUT', headers: { 'content-type': 'application/json', 'if-match': `"${base}"` }, body: JSON.stringify(site) })
     } catch {
-      keeping.set({ state: 'offline', detail: unreachable })
-      return later(retryMs)
+      return waitFor(unreachable)
     }
     if (response.ok) {
       base += 1
@@ -84,8 +99,7 @@ export function makeKeeper(siteId: string, revision: number, storage: Storage): 
     if (conflict?.success) {
       keeping.set({ state: 'conflict', detail: conflict.data.detail, theirs: conflict.data.document, revision: conflict.data.revision })
     } else if (response.status >= 500) {
-      keeping.set({ state: 'offline', detail: response.status === 503 ? unanswered : unreachable })
-      later(retryMs)
+      waitFor(response.status === 503 ? unanswered : unreachable)
     } else {
       const problem = problemSchema.safeParse(body)
       keeping.set({ state: 'refused', detail: problem.success ? problem.data.detail : 'The server refused to save this.' })
