@@ -1,6 +1,6 @@
 // A live word that is one of a few: it opens to the others.
 import { Box, Menu, Portal, chakra } from '@chakra-ui/react'
-import { useRef } from 'react'
+import { useEffect, useRef, type RefObject } from 'react'
 import type { ChoiceControl } from '../../core/effect/control'
 
 interface ChoiceWordProps {
@@ -30,12 +30,8 @@ interface WordMenuProps {
 /** A word in a sentence that opens to a menu of words. */
 export function WordMenu({ label, words, options, onTouch, onChange }: WordMenuProps) {
   const trigger = useRef<HTMLButtonElement>(null)
-  // A choice changes the sentence around the word while the menu closes, and focus must not get lost in that.
-  const keepFocus = () => {
-    if (document.activeElement === document.body) trigger.current?.focus()
-  }
   return (
-    <Menu.Root onSelect={({ value }) => onChange(value)} onExitComplete={keepFocus} positioning={{ placement: 'top-start', gutter: 4 }} lazyMount unmountOnExit>
+    <Menu.Root onSelect={({ value }) => onChange(value)} positioning={{ placement: 'top-start', gutter: 4 }} lazyMount unmountOnExit>
       <Menu.Trigger asChild>
         <chakra.button ref={trigger} type="button" aria-label={`${label}: ${words}`} onFocus={onTouch} onPointerDown={onTouch} display="inline-flex" alignItems="baseline" gap="5px" maxWidth="250px" verticalAlign="baseline" px="7px" lineHeight="23px" background="ground" border="1px solid" borderColor="hairline" borderRadius="4px"
           color="ink" fontWeight="600" cursor="pointer" _hover={{ borderColor: 'edge' }} _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }}>
@@ -46,6 +42,7 @@ export function WordMenu({ label, words, options, onTouch, onChange }: WordMenuP
       <Portal>
         <Menu.Positioner>
           <Menu.Content>
+            <FocusReturn to={trigger} />
             {options.map((option) => (
               <Menu.Item key={option.value} value={option.value} data-current={option.isCurrent ? '' : undefined}>{option.words}</Menu.Item>
             ))}
@@ -54,4 +51,18 @@ export function WordMenu({ label, words, options, onTouch, onChange }: WordMenuP
       </Portal>
     </Menu.Root>
   )
+}
+
+/**
+ * Gives focus back to the word when the menu is gone. The menu does so itself when it closes, but an arrow key pressed
+ * in the frame before takes it into the menu once more, which then leaves with it.
+ */
+function FocusReturn({ to }: { readonly to: RefObject<HTMLButtonElement | null> }) {
+  useEffect(
+    () => () => {
+      if (document.activeElement === document.body) to.current?.focus()
+    },
+    [to],
+  )
+  return null
 }
