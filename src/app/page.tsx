@@ -1,4 +1,4 @@
-import { Problem } from '@/server/problem'
+import { orProblem, Problem } from '@/server/problem'
 import { listSites } from '@/server/sites'
 import { HomeScreen } from '@/studio/home/HomeScreen'
 import { Unavailable } from '@/studio/Unavailable'
@@ -6,10 +6,7 @@ import { Unavailable } from '@/studio/Unavailable'
 export const dynamic = 'force-dynamic'
 
 export default async function Home() {
-  const sites = await listSites().catch((error: unknown) => {
-    if (error instanceof Problem) return error
-    throw error
-  })
+  const sites = await orProblem(listSites())
   if (sites instanceof Problem) return <Unavailable title={sites.title} detail={sites.detail} />
   return <HomeScreen sites={sites.map(({ id, site }) => ({ id, name: site.name, figures: site.effects.length, pages: site.pages.map((page) => ({ id: page.id, name: page.name })) }))} />
 }

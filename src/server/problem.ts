@@ -33,3 +33,11 @@ export async function answer(work: () => Promise<Response>): Promise<Response> {
     return problemResponse(error)
   }
 }
+
+/** The result of some work, or the Problem that it met; anything else is thrown on. For screens, which show a problem. */
+export async function orProblem<T>(work: Promise<T>): Promise<T | Problem> {
+  return work.catch((error: unknown) => {
+    if (error instanceof Problem) return error
+    throw error
+  })
+}

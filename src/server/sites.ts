@@ -5,7 +5,7 @@ import { describeIssues, siteSchema, type Site } from '../core/site/site'
 import { inTransaction, withDatabase } from './database'
 import { Problem } from './problem'
 
-const selectSites = 'SELECT id, revision, document, saved_at FROM sites ORDER BY position, name, id'
+const selectSites = 'SELECT id, revision, document FROM sites ORDER BY position, name, id'
 const selectSite = 'SELECT revision, document FROM sites WHERE id = ?'
 const selectSiteForUpdate = 'SELECT revision, document FROM sites WHERE id = ? FOR UPDATE'
 const updateSite = 'UPDATE sites SET name = ?, document = ?, revision = ?, saved_at = CURRENT_TIMESTAMP(3) WHERE id = ?'

@@ -1,9 +1,10 @@
 // The hand: one source of samples for the player, whether they come from the real pointer, the ghost or a walk.
-import { holdsPoint, type Box } from '../core/geometry/box'
+import { holdsPoint } from '../core/geometry/box'
+import { pointAt } from '../core/geometry/place'
 import { isPresent, type Sample } from '../core/signal/sample'
 import { placeOnWalk } from '../core/trace/walk'
-import { readStillBox } from '../player/matches'
 import { pointerOf, type Feed, type Source } from '../player/pointer'
+import { placeIn, stillBoxOf } from './boxes'
 import { findAll } from './find'
 import type { ThreadSample } from './protocol'
 
@@ -54,14 +55,9 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
     const matches = findAll(page, area) ?? []
     const direct = matches.find((element) => element.contains(hit))
     if (direct) return direct
-    return matches.find((element) => isNear(element.getBoundingClientRect(), x, y) && holdsPoint(boxOf(element), x, y)) ?? null
+    return matches.find((element) => isNear(element.getBoundingClientRect(), x, y) && holdsPoint(stillBoxOf(element), x, y)) ?? null
   }
   const hitAt = (x: number, y: number) => page.elementsFromPoint(x, y).find((element) => element !== overlay) ?? null
-  const boxOf = (element: Element): Box => {
-    const box = { x: 0, y: 0, width: 0, height: 0 }
-    readStillBox(element, box)
-    return box
-  }
 
   const tell = (sample: Sample, source: ThreadSample['by'], hit: Element | null) => {
     last = { ...sample }
@@ -70,18 +66,18 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
     const met = sample.phase === 'leave' ? null : areaAt(hit, sample.x, sample.y)
     onMeet(met)
     const told: ThreadSample = { t: sample.t, x: sample.x, y: sample.y, by, phase: sample.phase === 'leave' ? 'away' : 'here' }
-    if (met) {
-      const box = boxOf(met)
-      const across = box.width > 0 ? (2 * (sample.x - box.x)) / box.width - 1 : 0
-      const down = box.height > 0 ? (2 * (sample.y - box.y)) / box.height - 1 : 0
-      told.place = { x: Math.min(1, Math.max(-1, across)), y: Math.min(1, Math.max(-1, down)) }
-    }
+    if (met) told.place = placeIn(stillBoxOf(met), sample.x, sample.y)
     onSample(told)
+  }
+  const isInArea = ({ x, y }: { readonly x: number; readonly y: number }) => areaAt(hitAt(x, y), x, y) !== null
+  /** The pointer rested at the anchor if it has been there for long enough by `t` (ms), inside the area. */
+  const keepAnchor = (t: number) => {
+    if (anchor && t - anchor.t >= restMs && isInArea(anchor)) rested = { x: anchor.x, y: anchor.y }
   }
   /** Remembers a place where the pointer stood still, or was pressed, inside the area. */
   const rememberRest = (sample: Sample, hit: Element | null) => {
     const moved = anchor ? Math.hypot(sample.x - anchor.x, sample.y - anchor.y) : Infinity
-    if (anchor && sample.t - anchor.t >= restMs && areaAt(hitAt(anchor.x, anchor.y), anchor.x, anchor.y)) rested = { x: anchor.x, y: anchor.y }
+    keepAnchor(sample.t)
     if (sample.phase === 'down' && areaAt(hit, sample.x, sample.y)) rested = { x: sample.x, y: sample.y }
     if (moved >= restPx) anchor = { ...sample }
   }
@@ -108,22 +104,21 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
   const leaveForControls = () => {
     stopWalk()
     if (area === null) return leave()
-    if (anchor && performance.now() - anchor.t >= restMs && areaAt(hitAt(anchor.x, anchor.y), anchor.x, anchor.y)) rested = { x: anchor.x, y: anchor.y }
+    keepAnchor(performance.now())
     anchor = null
     if (rested) return stand(rested.x, rested.y, 'ghost')
-    const target = fallback?.isConnected && area !== null && fallback.matches(area) ? fallback : visibleMatch(area)
+    const target = fallback?.isConnected && fallback.matches(area) ? fallback : visibleMatch(area)
     if (!target) return leave()
-    const box = boxOf(target)
-    stand(box.x + box.width / 2, box.y + box.height / 2, 'ghost')
+    const { x, y } = pointAt(stillBoxOf(target), { x: 0, y: 0 })
+    stand(x, y, 'ghost')
   }
   const stopWalk = () => {
     walking = null
   }
   const step = () => {
     if (!walking) return
-    const box = boxOf(walking.element)
-    const { x, y } = placeOnWalk(performance.now() - walking.since)
-    stand(box.x + ((x + 1) / 2) * box.width, box.y + ((y + 1) / 2) * box.height, 'walk')
+    const { x, y } = pointAt(stillBoxOf(walking.element), placeOnWalk(performance.now() - walking.since))
+    stand(x, y, 'walk')
     requestAnimationFrame(step)
   }
   const visibleMatch = (select: string) =>
@@ -141,7 +136,7 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
     setArea: (select) => {
       if (select === area) return
       area = select
-      rested = pointed && areaAt(hitAt(pointed.x, pointed.y), pointed.x, pointed.y) ? pointed : null
+      rested = pointed && isInArea(pointed) ? pointed : null
       if (last?.phase === 'move' && by === 'ghost') leaveForControls()
     },
     standAt: (element, x, y) => {

@@ -1,8 +1,8 @@
 // What the studio draws on the page: corner ticks, figure numbers, the away pin and the ghost. In a closed shadow root,
 // so that neither side's styles reach the other.
 import type { Box } from '../core/geometry/box'
-import type { Place } from '../core/geometry/place'
-import { readStillBox } from '../player/matches'
+import { pointAt, type Place } from '../core/geometry/place'
+import { placeIn, stillBoxOf } from './boxes'
 import { findAll } from './find'
 import type { ShownFigure } from './protocol'
 
@@ -75,15 +75,18 @@ export function makeOverlay(page: Document, onPin: (place: Place, last: boolean)
     const handle = drawing.appendChild(page.createElement('div'))
     handle.className = 'pin'
     handle.innerHTML = pinDrawing
-    const put = ({ x, y }: Place) => Object.assign(handle.style, { left: `${box.x + ((x + 1) / 2) * box.width}px`, top: `${box.y + ((y + 1) / 2) * box.height}px` })
+    const put = (place: Place) => {
+      const { x, y } = pointAt(box, place)
+      Object.assign(handle.style, { left: `${x}px`, top: `${y}px` })
+    }
     put(pin)
     handle.addEventListener('pointerdown', (down) => {
       down.preventDefault()
       handle.setPointerCapture(down.pointerId)
-      const placeAt = (event: PointerEvent): Place => ({ x: snapped((2 * (event.clientX - box.x)) / box.width - 1), y: snapped((2 * (event.clientY - box.y)) / box.height - 1) })
       const dragged = (event: PointerEvent) => {
-        put(placeAt(event))
-        onPin(placeAt(event), event.type === 'pointerup')
+        const place = snapped(placeIn(box, event.clientX, event.clientY))
+        put(place)
+        onPin(place, event.type === 'pointerup')
       }
       handle.addEventListener('pointermove', dragged)
       handle.addEventListener('pointerup', dragged, { once: true })
@@ -101,11 +104,7 @@ export function makeOverlay(page: Document, onPin: (place: Place, last: boolean)
     const numbered = new Map<Element, number>()
     for (const figure of figures) {
       const matches = findAll(page, figure.select) ?? []
-      const boxes = matches.map((element) => {
-        const box = { x: 0, y: 0, width: 0, height: 0 }
-        readStillBox(element, box)
-        return { element, box }
-      })
+      const boxes = matches.map((element) => ({ element, box: stillBoxOf(element) }))
       const seen = boxes.filter(({ box }) => box.y + box.height > 0 && box.y < innerHeight && box.x + box.width > 0 && box.x < innerWidth)
       if (figure.selected) for (const { box } of seen) addTicks(box, 'ticks quiet')
       const first = seen[0]
@@ -117,13 +116,7 @@ export function makeOverlay(page: Document, onPin: (place: Place, last: boolean)
       }
       if (figure.selected && figure.pin) addPin((seen.find(({ element }) => element === met) ?? first).box, figure.pin)
     }
-    if (outlined !== null) {
-      for (const element of findAll(page, outlined) ?? []) {
-        const box = { x: 0, y: 0, width: 0, height: 0 }
-        readStillBox(element, box)
-        addTicks(box, 'ticks')
-      }
-    }
+    if (outlined !== null) for (const element of findAll(page, outlined) ?? []) addTicks(stillBoxOf(element), 'ticks')
   }
   addEventListener('scroll', draw, { passive: true, capture: true })
   new ResizeObserver(draw).observe(page.documentElement)
@@ -151,8 +144,8 @@ export function makeOverlay(page: Document, onPin: (place: Place, last: boolean)
   }
 }
 
-/** A pin's coordinate: within the element, and caught by the middle. */
-function snapped(value: number): number {
-  const inside = Math.min(1, Math.max(-1, value))
-  return Math.abs(inside) < 0.06 ? 0 : Number(inside.toFixed(2))
+/** A pin's place, each coordinate caught by the middle. */
+function snapped({ x, y }: Place): Place {
+  const snap = (value: number) => (Math.abs(value) < 0.06 ? 0 : Number(value.toFixed(2)))
+  return { x: snap(x), y: snap(y) }
 }

@@ -7,6 +7,7 @@ import { HomeLink } from './HomeLink'
 import { Mark } from './Mark'
 import { useObservable } from './store/observable'
 import { Button } from './theme/controls'
+import { visitor } from './visitor'
 
 export function TopBar() {
   const { store, view, page } = useStudio()
@@ -26,7 +27,7 @@ export function TopBar() {
         <KeepingWords />
       </Flex>
       <Box flex="1" />
-      <Box fontSize="13px" color="soft" whiteSpace="nowrap" mr="6px">Visitor with a mouse, 1280 × 720</Box>
+      <Box fontSize="13px" color="soft" whiteSpace="nowrap" mr="6px">Visitor with a mouse, {visitor.width} × {visitor.height}</Box>
       <Button look="quiet" onClick={store.undo} disabled={!undone} aria-label={undone ? `Undo: ${undone}` : 'Nothing to undo'} title={undone ? `Undo: ${undone} (${keyNames.undo})` : undefined}>
         <Undo2 size={16} aria-hidden="true" />
       </Button>

@@ -10,9 +10,8 @@ export function selectedEffect({ store, view }: Studio): Effect | undefined {
   return store.history.get().site.effects.find(({ id }) => id === view.get().selected)
 }
 
-export function startPointing({ view, link }: Studio): void {
-  link.say({ type: 'walk', select: null })
-  view.update({ pointing: { ...notPointing, stage: 'looking' }, trial: null, touched: null, notice: null })
+export function startPointing({ view }: Studio): void {
+  view.update({ pointing: { ...notPointing, stage: 'looking' }, trial: null, walking: false, touched: null, notice: null })
 }
 
 export function stopPointing({ view }: Studio): void {
@@ -74,8 +73,5 @@ export function leavePage({ link, view }: Studio): void {
 
 /** Starts or ends the walk of the stand-in pointer over the selected effect. */
 export function toggleWalk(studio: Studio): void {
-  const effect = selectedEffect(studio)
-  const walking = !studio.view.get().walking && effect !== undefined
-  studio.view.update({ walking })
-  studio.link.say({ type: 'walk', select: walking && effect ? effect.select : null })
+  studio.view.update({ walking: !studio.view.get().walking && selectedEffect(studio) !== undefined })
 }

@@ -3,10 +3,9 @@ import { Box } from '@chakra-ui/react'
 import { useEffect, useRef, useState } from 'react'
 import { leavePage } from '../commands'
 import { useStudio, useView } from '../context'
+import { visitor } from '../visitor'
 import { useStageTalk } from './stage-talk'
 
-/** The visitor's window, CSS px. */
-const visitor = { width: 1280, height: 720 } as const
 const margin = 10
 
 export function Plate() {
@@ -54,7 +53,7 @@ export function Plate() {
   return (
     <Box ref={room} position="relative" minWidth="0" minHeight="0" overflow="hidden" background="ground">
       <Box position="absolute" left="50%" top="50%" width={`${visitor.width * scale}px`} height={`${visitor.height * scale}px`} transform="translate(-50%, -50%)" outline="1px solid" outlineColor="edge" background="white">
-        <iframe ref={frame} title={`The page ${studio.page.name}`} sandbox="allow-scripts"  style={{ width: visitor.width, height: visitor.height, border: 0, transformOrigin: '0 0', transform: `scale(${scale})`, display: 'block' }} />
+        <iframe ref={frame} title={`The page ${studio.page.name}`} sandbox="allow-scripts" style={{ width: visitor.width, height: visitor.height, border: 0, transformOrigin: '0 0', transform: `scale(${scale})`, display: 'block' }} />
       </Box>
       {notice && (
         <Box role="status" position="absolute" left="50%" bottom="18px" transform="translateX(-50%)" maxWidth="80%" truncate px="12px" py="6px" fontSize="13px" background="sheet" border="1px solid" borderColor="edge" borderRadius="4px">{notice}</Box>

@@ -5,7 +5,7 @@ import { planFigures, playedFigure } from '../../core/export/plan'
 import { writeStylesheet } from '../../core/export/stylesheet'
 import { chosenTarget, placePin, recipeEffect } from '../commands'
 import { useSite, useStudio, useView, type Studio } from '../context'
-import type { ShownFigure } from '../../stage/protocol'
+import type { ShownFigure, ThreadSample } from '../../stage/protocol'
 import { newGesture } from '../store/site-store'
 import { notPointing } from '../store/view-store'
 
@@ -13,7 +13,7 @@ export function useStageTalk(): void {
   const studio = useStudio()
   const { link, store } = studio
   const site = useSite()
-  const { selected, pointing, trial } = useView()
+  const { selected, pointing, trial, walking } = useView()
 
   // What plays: the site's effects, and the recipe that is being tried.
   useEffect(() => {
@@ -21,8 +21,13 @@ export function useStageTalk(): void {
     const tried = trial === null ? undefined : recipeEffect(studio, kind, recipe, 'trial')
     const figures = planFigures(tried ? { ...site, effects: [...site.effects, tried] } : site, store.id)
     link.say({ type: 'play', stylesheet: writeStylesheet(figures), figures: figures.map(playedFigure) })
-    link.say({ type: 'walk', select: tried?.select ?? null })
   }, [studio, link, store.id, site, trial, pointing.pick, pointing.scope])
+
+  // What the stand-in pointer walks over: what a recipe is tried on, or the selected effect for as long as a walk is on.
+  const triedSelect = trial === null ? undefined : chosenTarget(studio)?.select
+  const select = site.effects.find(({ id }) => id === selected)?.select
+  const walked = triedSelect ?? (walking ? select : undefined) ?? null
+  useEffect(() => link.say({ type: 'walk', select: walked }), [link, walked])
 
   // What is drawn on the page.
   useEffect(() => {
@@ -30,13 +35,13 @@ export function useStageTalk(): void {
       const isSelected = effect.id === selected && pointing.stage === 'no'
       return { number: index + 1, select: effect.select, selected: isSelected, pin: isSelected ? findKind(effect.kind)?.awayPlace(effect.settings) : undefined }
     })
-    const target = trial === null ? undefined : chosenTarget(studio)
-    if (target) figures.push({ select: target.select, selected: true })
+    if (triedSelect !== undefined) figures.push({ select: triedSelect, selected: true })
     link.say({ type: 'show', figures })
-    link.say({ type: 'count', selects: [...new Set(site.effects.map(({ select }) => select))] })
-  }, [studio, link, site.effects, selected, trial, pointing])
+  }, [link, site.effects, selected, triedSelect, pointing.stage])
 
-  const select = site.effects.find(({ id }) => id === selected)?.select
+  // Asked when a selector changes, not at every step of a number that is dragged.
+  const selects = JSON.stringify([...new Set(site.effects.map((effect) => effect.select))])
+  useEffect(() => link.say({ type: 'count', selects: JSON.parse(selects) as string[] }), [link, selects])
   useEffect(() => {
     if (select !== undefined) link.say({ type: 'describe', select })
   }, [link, select])
@@ -47,6 +52,11 @@ export function useStageTalk(): void {
   }, [studio, link, pointing])
 
   useEffect(() => listenToStage(studio), [studio])
+}
+
+/** Whether the real pointer came while the stand-in was walking. */
+function tookOver(before: ThreadSample | undefined, samples: readonly ThreadSample[]): boolean {
+  return samples.at(-1)?.by === 'hand' && (before?.by === 'walk' || samples.some(({ by }) => by === 'walk'))
 }
 
 function listenToStage(studio: Studio): () => void {
@@ -60,6 +70,7 @@ function listenToStage(studio: Studio): () => void {
         clockOffset = performance.now() - message.now
         return
       case 'samples':
+        if (view.get().walking && tookOver(thread.samples.at(-1), message.samples)) view.update({ walking: false })
         view.hand.isOnPage = message.samples.some(({ by, phase }) => by === 'hand' && phase === 'here')
         return thread.add(message.samples, clockOffset)
       case 'ladder': {

@@ -2,6 +2,7 @@
 // Home: the sites and their pages, each seen as it is.
 import { Box, Flex, Grid, chakra } from '@chakra-ui/react'
 import { Mark } from '../Mark'
+import { visitor } from '../visitor'
 
 export interface SiteCard {
   readonly id: string
@@ -11,7 +12,7 @@ export interface SiteCard {
 }
 
 /** How wide a page is shown, and what that is of the visitor's window. */
-const thumbnail = { width: 574, scale: 574 / 1280 } as const
+const thumbnail = { width: 574, scale: 574 / visitor.width } as const
 
 export function HomeScreen({ sites }: { readonly sites: readonly SiteCard[] }) {
   return (
@@ -46,9 +47,9 @@ const count = (n: number, noun: string) => (n === 0 ? `no ${noun}s` : `${n} ${no
 function PageCard({ siteId, page }: { readonly siteId: string; readonly page: SiteCard['pages'][number] }) {
   return (
     <chakra.a href={`/studio/${siteId}/${page.id}`} display="block" textDecoration="none" color="ink" borderRadius="3px" _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '4px' }}>
-      <Box height={`${720 * thumbnail.scale}px`} overflow="hidden" outline="1px solid" outlineColor="edge" background="white">
+      <Box height={`${visitor.height * thumbnail.scale}px`} overflow="hidden" outline="1px solid" outlineColor="edge" background="white">
         <iframe title={`A picture of ${page.name}`} src={`/frame/${siteId}/${page.id}`} sandbox="allow-scripts" tabIndex={-1} loading="lazy" aria-hidden="true" inert
-          style={{ width: 1280, height: 720, border: 0, transformOrigin: '0 0', transform: `scale(${thumbnail.scale})`, pointerEvents: 'none', display: 'block' }} />
+          style={{ ...visitor, border: 0, transformOrigin: '0 0', transform: `scale(${thumbnail.scale})`, pointerEvents: 'none', display: 'block' }} />
       </Box>
       <Box mt="9px" fontWeight="600" truncate>{page.name}</Box>
     </chakra.a>

@@ -2,6 +2,7 @@
 import { Box } from '@chakra-ui/react'
 import { useEffect, useMemo, useRef } from 'react'
 import type { AnyKind } from '../../core/effect/kinds'
+import { pointAt } from '../../core/geometry/place'
 import { transformOf } from '../../core/rig/evaluate'
 import { beginPlay, channelValue, meetPointer } from '../../core/rig/play'
 import { placeOnWalk } from '../../core/trace/walk'
@@ -22,8 +23,8 @@ export function RecipeSample({ kind, settings, moving }: RecipeSampleProps) {
   useEffect(() => {
     const play = beginPlay(rig.channels)
     const show = (ms: number) => {
-      const { x, y } = placeOnWalk(ms)
-      meetPointer(play, rig.channels, box, ((x + 1) / 2) * size.width, ((y + 1) / 2) * size.height, ms)
+      const { x, y } = pointAt(box, placeOnWalk(ms))
+      meetPointer(play, rig.channels, box, x, y, ms)
       if (card.current) card.current.style.transform = transformOf(rig, rig.channels.map((_, index) => channelValue(play, index, ms)))
     }
     // At rest it is shown as it leans, a moment after the pointer came.

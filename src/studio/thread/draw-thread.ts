@@ -1,9 +1,8 @@
 // Draws the thread: across as a solid line, down as a broken one, and under them what the effect was doing.
 import type { ThreadSample } from '../../stage/protocol'
 import { threadMs } from '../store/thread-store'
+import { visitor } from '../visitor'
 import { phasesOf, type Times } from './phases'
-
-const visitor = { width: 1280, height: 720 } as const
 
 /** Draws the samples up to `now` (ms), with the phases of an effect of these times. Gives whether anything in sight still moves. */
 export function drawThread(surface: HTMLCanvasElement, samples: readonly ThreadSample[], now: number, times: Times): boolean {

@@ -1,6 +1,6 @@
 import { notFound } from 'next/navigation'
 import { checkIdentifiers } from '@/server/identifiers'
-import { Problem } from '@/server/problem'
+import { orProblem, Problem } from '@/server/problem'
 import { readPage } from '@/server/sites'
 import { StudioScreen } from '@/studio/StudioScreen'
 import { Unavailable } from '@/studio/Unavailable'
@@ -12,10 +12,7 @@ interface Props {
 }
 
 export default async function StudioPage({ params }: Props) {
-  const opened = await open(params).catch((error: unknown) => {
-    if (error instanceof Problem) return error
-    throw error
-  })
+  const opened = await orProblem(open(params))
   if (!(opened instanceof Problem)) return <StudioScreen {...opened} />
   if (opened.status === 404) notFound()
   return <Unavailable title={opened.title} detail={opened.detail} />
