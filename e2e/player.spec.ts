@@ -6,8 +6,14 @@ import { leanOf } from './support/stage'
 
 const player = buildSync({ entryPoints: ['src/player/attach.ts'], bundle: true, write: false, format: 'iife', globalName: 'player', target: 'es2022' }).outputFiles[0]?.text ?? ''
 
-const channel = (property: string, signal: string, away = 0) => ({ property, signal, away: { kind: 'settle', pose: away }, feel: { kind: 'spring', frequencyHz: 4, dampingRatio: 1 }, group: 'turn' })
-const figure = (select: string, name: string, away = 0) => ({ title: `Figure ${name}`, select, pointer: 'fine', channels: [channel(`--${name}-x`, 'centredX', away), channel(`--${name}-y`, 'centredY')] })
+const channel = (property: string, of: string, away = 0) => ({ id: property, signal: { of }, away: { kind: 'settle', pose: away }, feel: { kind: 'spring', frequencyHz: 4, dampingRatio: 1 }, group: 'turn', writes: [{ property }] })
+const figure = (select: string, name: string, away = 0) => ({
+  title: `Figure ${name}`,
+  name,
+  area: { of: 'each', select, box: 'still', among: 'one', pointer: 'fine' },
+  frames: [{ of: 'area', channels: [channel(`--${name}-x`, 'centredX', away), channel(`--${name}-y`, 'centredY')] }],
+  drives: ['transform'],
+})
 
 const html = `<!doctype html><style>
   body { margin: 0 }

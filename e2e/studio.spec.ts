@@ -45,7 +45,8 @@ test('the ghost stays on the card when the hand goes to the controls, and the ca
   await page.getByRole('button', { name: 'Which elements: this card' }).click()
   await page.getByRole('menuitem', { name: /all 8/ }).click()
 
-  const rest = { x: card.x + 0.9 * card.width, y: card.y + 0.5 * card.height }
+  // Four fifths of the way from the middle to the edge of the padding box, within the border of 3 px.
+  const rest = { x: card.x + 3 + 0.9 * (card.width - 6), y: card.y + 0.5 * card.height }
   await movePointer(page, rest.x, rest.y)
   await page.waitForTimeout(200)
   const box = await angle(page).boundingBox()
@@ -111,7 +112,7 @@ test('the away pin is dragged on the page, and the card waits leaning to it', as
   const frame = await stageOf(page)
   const first = cardBox(0)
   const from = await onScreen(page, first.x + first.width / 2, first.y + first.height / 2)
-  const to = await onScreen(page, first.x + first.width * 0.9, first.y + first.height / 2)
+  const to = await onScreen(page, first.x + 3 + (first.width - 6) * 0.9, first.y + first.height / 2)
   await page.mouse.move(from.x, from.y)
   await page.mouse.down()
   await page.mouse.move(to.x, to.y, { steps: 6 })

@@ -1,41 +1,52 @@
 // Joins the player's modules to one script text, by what a page's figures need.
 import { gzipSync } from 'node:zlib'
 
-/** A module of the player as plain JavaScript without imports and exports. */
+/** One declaration at the top of a module, with the comment before it, and the names that it uses. */
+export interface Declaration {
+  readonly names: readonly string[]
+  readonly code: string
+  readonly uses: readonly string[]
+}
+
+/** A module of the player as plain JavaScript without imports and exports; each comes after those that it needs. */
 export interface PlayerModule {
   readonly file: string
   readonly subject: string
-  readonly code: string
-  /** The modules that it needs, in order; for a table, by the entry that needs each. */
-  readonly imports: readonly { readonly file: string; readonly names: readonly string[] }[]
+  readonly declarations: readonly Declaration[]
 }
 
-/** Modules that are one table of capabilities; an export keeps only the entries that its figures need. */
-const tables: readonly string[] = ['src/core/feel/laws.ts', 'src/core/curve/shapers.ts']
+/** Declarations that are one table of capabilities; an export keeps only the entries that its figures need. */
+const tables: readonly string[] = ['laws', 'shapers', 'readers', 'features', 'abilities']
 
 /**
- * The readable script text of the modules that `needs` asks for (see `needsOf`), in one scope.
- * Tables keep the entries that are needed; what only a dropped entry used is left out.
+ * The readable script text that `needs` asks for (see `needsOf`), in one scope: `attach` and all that it uses, by way of
+ * the tables' needed entries alone.
  */
 export function joinPlayer(modules: readonly PlayerModule[], needs: readonly string[]): string {
-  const byFile = new Map(modules.map((module) => [module.file, module]))
-  const kept = new Set<string>()
-  const keep = (file: string) => {
-    const module = byFile.get(file)
-    if (!module || kept.has(file)) return
-    for (const each of module.imports) if (!tables.includes(file) || each.names.some((name) => needs.includes(name))) keep(each.file)
-    kept.add(file)
+  const owners = new Map(modules.flatMap(({ declarations }) => declarations.flatMap((declaration) => declaration.names.map((name) => [name, declaration] as const))))
+  const kept = new Set<Declaration>()
+  const keep = (name: string) => {
+    const declaration = owners.get(name)
+    if (!declaration || kept.has(declaration)) return
+    kept.add(declaration)
+    const isTable = declaration.names.some((each) => tables.includes(each))
+    declaration.uses.filter((used) => !isTable || needs.includes(used)).forEach(keep)
   }
-  keep(modules.at(-1)?.file ?? '')
+  keep('attach')
   return modules
-    .filter(({ file }) => kept.has(file))
-    .map(({ file, subject, code }) => `${subject}\n\n${tables.includes(file) ? narrowTable(code, needs) : code}`)
+    .flatMap(({ subject, declarations }) => {
+      const own = declarations.filter((declaration) => kept.has(declaration))
+      return own.length === 0 ? [] : [[subject, ...own.map(({ names, code }) => (names.some((name) => tables.includes(name)) ? narrowTable(code, needs) : code))].join('\n\n')]
+    })
     .join('\n\n')
 }
 
 /** The table's object with the needed entries alone. */
 function narrowTable(code: string, needs: readonly string[]): string {
-  return code.replace(/\{ ([\w, ]+) \}/, (_, entries: string) => `{ ${entries.split(', ').filter((entry) => needs.includes(entry)).join(', ')} }`)
+  return code.replace(/\{ ([\w, ]+) \}/, (_, entries: string) => {
+    const left = entries.split(', ').filter((entry) => needs.includes(entry))
+    return left.length === 0 ? '{}' : `{ ${left.join(', ')} }`
+  })
 }
 
 /** Bytes of a text after gzip at its best level. */

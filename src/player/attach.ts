@@ -1,9 +1,15 @@
 // attach(): plays figures on a page until it is told to stop.
+import { shapers } from '../core/curve/shapers'
+import { fail, hear, hearAgain, leaveAll, newEngine, playUntil, settle } from '../core/rig/engine'
 import { poseOf } from '../core/rig/play'
 import type { PlayedFigure } from '../core/rig/played'
-import { endFigure, findMatches, leaveAll, meetSample, readBoxes, writeValues, type Playing, type Reach } from './playing'
+import type { Hit, Place } from '../core/rig/scene'
+import type { Sample } from '../core/signal/sample'
+import { abilities } from './abilities'
+import { clearHouse, newHouse, readHouse, settleHouse } from './house'
 import { pointerOf, type Source } from './pointer'
-import { enqueue, type Queue } from './queue'
+import { endStand, findStands, newPlaying, type Playing } from './stands'
+import { quiet, writeValues } from './write'
 
 /** What may be given from outside: a clock (ms), a frame callback with its cancel, and the samples of the pointer. */
 export interface AttachOptions {
@@ -20,103 +26,160 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
   const page = root instanceof Document ? root : root.ownerDocument
   const clock = options.clock ?? (() => performance.now())
   const frames = options.frame ?? { request: (callback) => requestAnimationFrame(callback), cancel: (handle) => cancelAnimationFrame(handle) }
-  const reducedMotion = matchMedia('(prefers-reduced-motion: reduce)')
-  const playing: Playing[] = figures.map((figure) => ({ figure, matches: [], holder: -1 }))
-  const queue: Queue = { store: [], count: 0 }
-  let newest = -Infinity
+  const motion = matchMedia('(prefers-reduced-motion: reduce)')
+  const playing: Playing[] = figures.map(newPlaying)
+  const stop = new AbortController()
   let handle = 0
   let isStale = true
+  let isMoving = false
+  let readsAll = true
 
   const wake = () => {
     handle ||= frames.request(onFrame)
   }
-  const sheet = new CSSStyleSheet()
-  sheet.replaceSync(figures.flatMap(registrations).join('\n'))
-  root.adoptedStyleSheets.push(sheet)
 
-  const visibility = new IntersectionObserver((entries) => {
-    for (const { target, isIntersecting } of entries) {
-      for (const { matches } of playing) for (const match of matches) if (match.element === target) match.visible = isIntersecting
-    }
-  })
-  const reach: Reach = { moved: new WeakSet(), visibility }
+  // What was hit, for whoever asks about a place; filled in again for each sample.
+  let found: Element | null = null
+  let asked: Playing | undefined
+  const hit: Hit = {
+    isIn: (place) => found !== null && !!asked?.stands.get(place)?.cast.members.some((member) => member.contains(found)),
+    isForeign: (place) => isForeign(place),
+    isLink: () => !!found?.closest('a[href], button, input, select, textarea, summary, label'),
+  }
+  /** Whether what was hit is no part of the area: not it, nor in it, nor around it, nor something that we move. */
+  const isForeign = (place: Place) => {
+    const area = asked?.stands.get(place)?.cast.elements[0]
+    if (!found || !area || found.contains(area)) return false
+    for (let each: Element | null = found; each; each = each.parentElement) if (house.moved.has(each)) return false
+    return true
+  }
 
-  /** Does something for every figure; one that fails is taken off and named once, and the others play on. */
-  const forEachFigure = (act: (each: Playing) => void) => {
-    for (let i = playing.length - 1; i >= 0; i--) {
-      const each = playing[i]
-      if (!each) continue
-      try {
-        act(each)
-      } catch (error) {
-        playing.splice(i, 1)
-        endFigure(each)
-        console.error(`${each.figure.title} was turned off:`, error)
-      }
+  const engine = newEngine<Element | null>(
+    [...playing],
+    (scene, sample, hitElement) => {
+      asked = playing.find((each) => each === scene)
+      found = hitElement === undefined ? root.elementFromPoint(sample.x, sample.y) : hitElement
+      return hit
+    },
+    (scene, error) => {
+      const i = playing.findIndex((each) => each === scene)
+      const [failed] = playing.splice(i, 1)
+      if (failed) end(failed, true)
+      console.error(`${scene.figure.title} was turned off:`, error)
+    },
+  )
+  engine.at.reducedMotion = motion.matches
+
+  const hearSample = (sample: Sample, element?: Element | null) => {
+    // Something may have moved while nobody looked.
+    if (!isMoving || sample.phase === 'scroll') readsAll = true
+    hear(engine, sample, element)
+    wake()
+  }
+  /** Elements came, went, or changed their size: what the pointer stands on is met afresh. */
+  const onChange = () => {
+    readsAll = true
+    if (hearAgain(engine, clock())) wake()
+  }
+  const house = newHouse(root, onChange)
+
+  const guarded = (each: Playing, act: (each: Playing) => void) => {
+    try {
+      act(each)
+    } catch (error) {
+      fail(engine, each, error)
     }
+  }
+  const findAfresh = () => {
+    isStale = false
+    readsAll = true
+    clearHouse(house)
+    for (const each of [...playing]) guarded(each, () => findStands(each, house))
+    settleHouse(house)
+    for (const each of [...playing]) guarded(each, ({ stands, styled, figure: { drives } }) => stands.forEach(({ writers }) => quiet(styled, writers, drives)))
+  }
+  const write = (each: Playing, place: Place, t: number) => {
+    const stand = each.stands.get(place)
+    if (!stand) return
+    writeValues(stand.writers, t)
+    abilities.telling?.tell(each, stand)
   }
 
   // First everything is read, then everything is written: the page is laid out once a frame at most.
   const onFrame = (now: number) => {
     handle = 0
     if (isStale) {
-      isStale = false
-      forEachFigure((each) => findMatches(each, root, reach, clock()))
+      findAfresh()
+      onChange()
     }
-    if (queue.count > 0) forEachFigure(readBoxes)
-    for (let i = 0; i < queue.count; i++) {
-      const waiting = queue.store[i]
-      if (!waiting) continue
-      const { sample } = waiting
-      const hit = waiting.hit ?? root.elementFromPoint(sample.x, sample.y)
-      forEachFigure((each) => meetSample(each, sample, hit, reach, reducedMotion.matches))
+    readHouse(house, engine.standing.x, engine.standing.y, readsAll)
+    abilities.frames?.readGroups(house)
+    readsAll = false
+    const t = playUntil(engine, now)
+    for (let i = playing.length - 1; i >= 0; i--) {
+      const each = playing[i]
+      if (!each) continue
+      for (let k = each.awake.length - 1; k >= 0; k--) {
+        const place = each.awake[k]
+        if (place) write(each, place, t)
+      }
     }
-    queue.count = 0
-    const time = Math.max(now, newest)
-    let isMoving = false
-    forEachFigure((each) => {
-      if (writeValues(each, time)) isMoving = true
-    })
+    isMoving = settle(engine)
     if (isMoving) wake()
   }
 
-  const stopSamples = (options.samples ?? pointerOf(page))((sample, hit) => {
-    if (!Number.isFinite(sample.t)) return
-    newest = Math.max(newest, sample.t)
-    enqueue(queue, sample, hit)
-    wake()
-  })
-  const onMotionChange = () => {
-    forEachFigure((each) => leaveAll(each, clock()))
-    wake()
-  }
-  reducedMotion.addEventListener('change', onMotionChange)
+  const sheet = new CSSStyleSheet()
+  sheet.replaceSync(figures.flatMap(registrations).join('\n'))
+  page.adoptedStyleSheets.push(sheet)
+  const stopSamples = (options.samples ?? pointerOf(page, root))(hearSample)
+  motion.addEventListener(
+    'change',
+    () => {
+      engine.at.reducedMotion = false
+      leaveAll(engine, clock())
+      engine.at.reducedMotion = motion.matches
+      wake()
+    },
+    { signal: stop.signal },
+  )
   const mutations = new MutationObserver(() => {
     isStale = true
     wake()
   })
   mutations.observe(root, { subtree: true, childList: true, attributes: true, attributeFilter: ['class', 'id'] })
+
   // The away pose stands before the first frame.
-  isStale = false
-  forEachFigure((each) => {
-    findMatches(each, root, reach, clock())
-    writeValues(each, clock())
-  })
+  findAfresh()
+  leaveAll(engine, clock())
+  for (const each of [...playing]) guarded(each, () => each.places.forEach((place) => write(each, place, clock())))
   wake()
 
+  function end(each: Playing, takesValues: boolean) {
+    for (const stand of each.stands.values()) endStand(each, stand, takesValues)
+    each.stands.clear()
+  }
   return (keepValues = false) => {
     stopSamples()
+    stop.abort()
     frames.cancel(handle)
     mutations.disconnect()
-    visibility.disconnect()
-    reducedMotion.removeEventListener('change', onMotionChange)
-    root.adoptedStyleSheets = root.adoptedStyleSheets.filter((each) => each !== sheet)
-    if (!keepValues) playing.forEach(endFigure)
-    playing.length = 0
+    house.sight.disconnect()
+    house.sizes.disconnect()
+    page.adoptedStyleSheets = page.adoptedStyleSheets.filter((each) => each !== sheet)
+    for (const each of playing) end(each, !keepValues)
+    playing.length = engine.scenes.length = 0
   }
 }
 
-/** Our properties are numbers that no element hands down: changing one touches that element alone. */
-function registrations({ channels }: PlayedFigure): string[] {
-  return channels.map((channel) => `@property ${channel.property} { syntax: "<number>"; inherits: false; initial-value: ${poseOf(channel)}; }`)
+/** Our properties are numbers (or colours) that no element hands down: changing one touches that element alone. */
+function registrations({ frames }: PlayedFigure): string[] {
+  return frames.flatMap(({ channels }) =>
+    channels.flatMap((channel) =>
+      channel.writes.map(({ property, curve }) => {
+        const pose = poseOf(channel)
+        const isColour = curve && 'colours' in curve
+        return `@property ${property} { syntax: "<${isColour ? 'color' : 'number'}>"; inherits: false; initial-value: ${isColour ? shapers.colours.cssAt(curve, pose) : curve ? shapers.stops.valueAt(curve, pose) : pose}; }`
+      }),
+    ),
+  )
 }

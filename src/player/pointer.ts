@@ -7,48 +7,68 @@ export type Feed = (sample: Sample, hit?: Element | null) => void
 /** A source of samples: it calls `feed` until the function it gave back is called. */
 export type Source = (feed: Feed) => () => void
 
-const phases: Readonly<Record<string, Phase>> = {
+const phaseOf: Readonly<Record<string, Phase>> = {
   pointermove: 'move',
+  pointerover: 'move',
   pointerdown: 'down',
   pointerup: 'up',
   pointercancel: 'cancel',
-  pointerleave: 'leave',
+  pointerout: 'leave',
 }
 
-/** Listens to the pointer of a document, and to what moves the page under it. */
-export function pointerOf(page: Document): Source {
+/** Listens to the pointer of a document, to the focus, and to what moves the page under the pointer. */
+export function pointerOf(page: Document, root: Document | ShadowRoot = page): Source {
   return (feed) => {
     const last: Sample = { t: 0, x: NaN, y: NaN, buttons: 0, pointerType: 'mouse', phase: 'leave' }
+    // Of several pointers the one that came or moved last leads.
+    let lead = NaN
     const take = (event: PointerEvent) => {
       last.t = event.timeStamp
       last.x = event.clientX
       last.y = event.clientY
       last.buttons = event.buttons
       last.pointerType = event.pointerType as PointerType
-      last.phase = phases[event.type] ?? 'move'
-      // A finger that is lifted is gone.
-      if (last.phase === 'up' && last.pointerType === 'touch') last.phase = 'leave'
-      feed(last, event.composedPath()[0] as Element)
+      last.phase = phaseOf[event.type] ?? 'move'
+      // Inside a shadow root the page's own listener is told of its host only.
+      feed(last, root === page ? (event.target as Element) : undefined)
     }
-    const moved = (event: PointerEvent) => {
+    const led = (event: PointerEvent) => {
+      lead = event.pointerId
       // What happened since the last frame, each with its own time, where the browser keeps it.
-      for (const each of event.getCoalescedEvents?.() ?? []) if (each.timeStamp < event.timeStamp) take(each)
+      if (event.type === 'pointermove') for (const each of event.getCoalescedEvents?.() ?? []) if (each.timeStamp < event.timeStamp) take(each)
       take(event)
     }
-    const scrolled = ({ timeStamp }: Event) => {
+    const ended = (event: PointerEvent) => {
+      const isOut = event.type === 'pointerout'
+      if (event.pointerId === lead && (!isOut || event.relatedTarget === null)) take(event)
+    }
+    /** Something changed under the pointer, or the pointer is gone without a word. */
+    const changed = (phase: Phase, t: number) => {
       if (!isPresent(last)) return
-      last.t = timeStamp
-      last.phase = 'scroll'
+      last.t = t
+      last.phase = phase
       feed(last)
+    }
+    const left = (event: Event) => (event.type === 'blur' || page.hidden) && changed('leave', event.timeStamp)
+    const scrolled = (event: Event) => changed('scroll', event.timeStamp)
+    const focused = (event: FocusEvent) => {
+      const target = event.target as Element
+      const phase = event.type === 'focusin' ? 'focus' : 'blur'
+      if (phase === 'blur' || target.matches(':focus-visible')) feed({ ...last, t: event.timeStamp, phase }, target)
     }
     const stop = new AbortController()
     const options = { passive: true, capture: true, signal: stop.signal } as const
-    page.addEventListener('pointermove', moved, options)
-    page.addEventListener('pointerdown', take, options)
-    page.addEventListener('pointerup', take, options)
-    page.addEventListener('pointercancel', take, options)
-    page.documentElement.addEventListener('pointerleave', (event) => event.target === page.documentElement && take(event), options)
+    page.addEventListener('pointermove', led, options)
+    page.addEventListener('pointerover', led, options)
+    page.addEventListener('pointerdown', led, options)
+    page.addEventListener('pointerup', ended, options)
+    page.addEventListener('pointercancel', ended, options)
+    page.addEventListener('pointerout', ended, options)
+    page.addEventListener('focusin', focused, options)
+    page.addEventListener('focusout', focused, options)
     page.addEventListener('scroll', scrolled, options)
+    page.addEventListener('visibilitychange', left, options)
+    window.addEventListener('blur', left, { passive: true, signal: stop.signal })
     window.addEventListener('resize', scrolled, options)
     return () => stop.abort()
   }

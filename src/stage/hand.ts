@@ -66,7 +66,7 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
     const met = sample.phase === 'leave' ? null : areaAt(hit, sample.x, sample.y)
     onMeet(met)
     const told: ThreadSample = { t: sample.t, x: sample.x, y: sample.y, by, phase: sample.phase === 'leave' ? 'away' : 'here' }
-    if (met) told.place = placeIn(stillBoxOf(met), sample.x, sample.y)
+    if (met) told.place = placeIn(stillBoxOf(met, 'padding'), sample.x, sample.y)
     onSample(told)
   }
   const isInArea = ({ x, y }: { readonly x: number; readonly y: number }) => areaAt(hitAt(x, y), x, y) !== null
@@ -81,9 +81,18 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
     if (sample.phase === 'down' && areaAt(hit, sample.x, sample.y)) rested = { x: sample.x, y: sample.y }
     if (moved >= restPx) anchor = { ...sample }
   }
+  const real = { x: NaN, y: NaN }
   pointerOf(page)((sample, told) => {
     // The studio tells when the pointer leaves a sandboxed frame; the browser's own word on it is not to be relied on.
     if (sample.phase === 'leave') return
+    if (sample.phase === 'focus' || sample.phase === 'blur') {
+      for (const feed of feeds) feed(sample, told)
+      return
+    }
+    // What changes under a standing pointer does not bring the hand back from where it went.
+    const hasStood = sample.phase === 'move' && sample.x === real.x && sample.y === real.y
+    Object.assign(real, { x: sample.x, y: sample.y })
+    if (hasStood && (by !== 'hand' || !last || !isPresent(last))) return
     const hit = !told || told === overlay ? hitAt(sample.x, sample.y) : told
     stopWalk()
     onGhost(null)
@@ -109,7 +118,7 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
     if (rested) return stand(rested.x, rested.y, 'ghost')
     const target = fallback?.isConnected && fallback.matches(area) ? fallback : visibleMatch(area)
     if (!target) return leave()
-    const { x, y } = pointAt(stillBoxOf(target), { x: 0, y: 0 })
+    const { x, y } = pointAt(stillBoxOf(target, 'padding'), { x: 0, y: 0 })
     stand(x, y, 'ghost')
   }
   const stopWalk = () => {
@@ -117,7 +126,7 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
   }
   const step = () => {
     if (!walking) return
-    const { x, y } = pointAt(stillBoxOf(walking.element), placeOnWalk(performance.now() - walking.since))
+    const { x, y } = pointAt(stillBoxOf(walking.element, 'padding'), placeOnWalk(performance.now() - walking.since))
     stand(x, y, 'walk')
     requestAnimationFrame(step)
   }

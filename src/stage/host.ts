@@ -30,16 +30,21 @@ export function makeHost(page: Document, hand: Hand): Host {
 
 /** Takes values off the elements on which no figure writes them any more. */
 function dropValues(page: Document, before: readonly PlayedFigure[], after: readonly PlayedFigure[]): void {
-  const writers = new Map(
-    after.flatMap(({ select, channels }) => {
-      const elements = new Set(findAll(page, select))
-      return channels.map(({ property }) => [property, elements] as const)
-    }),
-  )
-  for (const { select, channels } of before) {
+  const writers = new Map(after.flatMap(written).map(({ property, select }) => [property, new Set(findAll(page, select))] as const))
+  for (const { property, select } of before.flatMap(written)) {
     for (const element of findAll(page, select) ?? []) {
-      for (const { property } of channels) if (!writers.get(property)?.has(element)) element.style.removeProperty(property)
+      if (!writers.get(property)?.has(element)) element.style.removeProperty(property)
       if (element.getAttribute('style') === '') element.removeAttribute('style')
     }
   }
+}
+
+/** The properties that a figure writes on elements of the page, and on which. */
+function written({ area, frames }: PlayedFigure): readonly { readonly property: string; readonly select: string }[] {
+  return frames.flatMap(({ of, channels }) => {
+    const frame = typeof of === 'object' && 'each' in of ? of.each : area.of === 'window' ? ':root' : area.select
+    return channels.flatMap(({ writes }) =>
+      writes.flatMap(({ property, to }) => (to && 'part' in to ? [] : [{ property, select: !to ? frame : 'within' in to ? `:is(${frame}) ${to.within}` : to.linked }])),
+    )
+  })
 }

@@ -114,7 +114,7 @@ export function makeOverlay(page: Document, onPin: (place: Place, last: boolean)
         numbered.set(first.element, count + 1)
         addNumber(first.box, figure.number, figure.selected, count * 22)
       }
-      if (figure.selected && figure.pin) addPin((seen.find(({ element }) => element === met) ?? first).box, figure.pin)
+      if (figure.selected && figure.pin) addPin(stillBoxOf((seen.find(({ element }) => element === met) ?? first).element, 'padding'), figure.pin)
     }
     if (outlined !== null) for (const element of findAll(page, outlined) ?? []) addTicks(stillBoxOf(element), 'ticks')
   }

@@ -1,26 +1,45 @@
 // What the studio and the page's frame say to each other. Every message is checked on both sides.
 import * as z from 'zod'
-import { curveSchema, feelSchema } from '../core/rig/schema'
+import { anyCurveSchema, areaShape, awaySchema, curveSchema, feelSchema, frameOfSchema, groupSchema, otherTargetSchema, signalSchema, timingSchema } from '../core/rig/schema'
 
 const selector = z.string().max(500)
 const finite = z.number()
 const place = z.object({ x: finite.min(-1).max(1), y: finite.min(-1).max(1) })
 
+const played = {
+  signal: signalSchema,
+  away: awaySchema,
+  curve: curveSchema.optional(),
+  feel: feelSchema,
+  going: feelSchema.optional(),
+  timing: timingSchema.optional(),
+  chain: z.number().int().optional(),
+  group: groupSchema,
+}
+
 const playedFigure = z.object({
   title: z.string(),
-  select: selector,
-  pointer: z.enum(['fine', 'any']),
-  channels: z.array(
-    z.object({
-      property: z.string(),
-      signal: z.enum(['centredX', 'centredY', 'inside']),
-      away: z.object({ kind: z.enum(['settle', 'hold']), pose: finite }),
-      curve: curveSchema.optional(),
-      feel: feelSchema,
-      going: feelSchema.optional(),
-      group: z.enum(['turn', 'travel', 'scale', 'light']),
-    }),
-  ).readonly(),
+  name: z.string(),
+  area: areaShape.pick({ of: true, select: true, insets: true, box: true, among: true, bridge: true, pointer: true, looks: true }).extend({ touch: z.literal('tap').optional() }),
+  frames: z
+    .array(
+      z.object({
+        of: frameOfSchema,
+        channels: z
+          .array(
+            z.object({
+              id: z.string(),
+              ...played,
+              seenBy: z.number().int().optional(),
+              writes: z.array(z.object({ property: z.string(), to: otherTargetSchema.optional(), curve: anyCurveSchema.optional(), link: z.number().int().optional() })).readonly(),
+            }),
+          )
+          .readonly(),
+      }),
+    )
+    .readonly(),
+  parts: z.array(z.object({ id: z.string(), className: z.string(), inside: z.string().optional(), count: z.number().int().optional() })).readonly().optional(),
+  drives: z.array(z.string()).readonly(),
 })
 
 /** A figure as it is drawn on the page: its number (none while it is only tried), whether it is the selected one, its pin. */
@@ -28,7 +47,7 @@ const shownFigure = z.object({ number: z.number().int().optional(), select: sele
 export type ShownFigure = z.infer<typeof shownFigure>
 
 export const toStage = z.discriminatedUnion('type', [
-  z.object({ type: z.literal('play'), stylesheet: z.string(), figures: z.array(playedFigure) }),
+  z.object({ type: z.literal('play'), stylesheet: z.string(), figures: z.array(playedFigure).readonly() }),
   z.object({ type: z.literal('show'), figures: z.array(shownFigure) }),
   z.object({ type: z.literal('point'), on: z.boolean() }),
   z.object({ type: z.literal('outline'), select: selector.nullable() }),

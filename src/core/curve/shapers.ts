@@ -1,4 +1,5 @@
-// How a channel's curve is read. An exported script holds it only where a channel has one.
+// How curves are read. An exported script holds those that its channels and outputs need.
+import { colours } from './colour'
 import { stops } from './curve'
 
-export const shapers = { stops }
+export const shapers = { stops, colours }

@@ -3,7 +3,7 @@ import { tiltDefaults, type TiltSettings } from '../effect/tilt/settings'
 import type { Effect, Site } from '../site/site'
 import { namesOf, siteMark, wordOf } from './names'
 import { needsOf } from './needs'
-import { planFigures, tellEffect } from './plan'
+import { planFigures, playedFigures, tellEffect } from './plan'
 import { writeScript } from './script'
 import { writeStylesheet } from './stylesheet'
 
@@ -34,10 +34,14 @@ describe('the stylesheet', () => {
 .row > .plate {
   --plate-lean: 9deg;  /* how far it leans at its edges */
   --plate-eye: 820px;  /* how far away the eye is; nearer looks deeper */
-  transform:
-    perspective(var(--plate-eye))
-    rotateX(calc(-1 * var(--plate-lean) * var(--plate-y-${mark}, 0)))
-    rotateY(calc(var(--plate-lean) * var(--plate-x-${mark}, 0)));
+}
+@media screen and (forced-colors: none) {
+  .row > .plate {
+    transform:
+      perspective(var(--plate-eye))
+      rotateX(calc(-1 * var(--plate-lean) * var(--plate-y-${mark}, 0)))
+      rotateY(calc(var(--plate-lean) * var(--plate-x-${mark}, 0)));
+  }
 }
 `)
   })
@@ -59,13 +63,14 @@ describe('the stylesheet', () => {
 })
 
 describe('the script', () => {
-  const figures = planFigures(site(effect({ select: `[title='a"b\\'</script><!--']` }, { liftPx: 5, back: { kind: 'spring', frequencyHz: 1, dampingRatio: 1 } })), 's')
+  const figures = playedFigures(planFigures(site(effect({ select: `[title='a"b\\'</script><!--']` }, { liftPx: 5, back: { kind: 'spring', frequencyHz: 1, dampingRatio: 1 } })), 's'))
   const script = writeScript('const attach = (root, figures) => { root.got = figures }', figures)
 
   it('tells the player exactly what is played, and cannot end the element it stands in', () => {
     const root: { got?: unknown } = {}
     new Function('document', script)(root)
-    expect(root.got).toMatchObject([{ select: `[title='a"b\\'</script><!--']`, pointer: 'fine', channels: [{ signal: 'centredX', feel: { frequencyHz: 2.27 }, going: { frequencyHz: 1 } }, { signal: 'centredY' }, { signal: 'inside', feel: { kind: 'timed', durationMs: 180 }, going: { durationMs: 320 } }] }])
+    expect(root.got).toEqual(JSON.parse(JSON.stringify(figures)))
+    expect(figures).toMatchObject([{ area: { select: `[title='a"b\\'</script><!--']`, pointer: 'fine' }, frames: [{ of: 'area', channels: [{ signal: { of: 'centredX' }, feel: { frequencyHz: 2.27 }, going: { frequencyHz: 1 } }, { signal: { of: 'centredY' } }, { signal: { of: 'inside' }, feel: { kind: 'timed', durationMs: 180 }, going: { durationMs: 320 } }] }] }])
     expect(script).not.toContain('</script')
     expect(script).not.toContain('<!--')
   })
@@ -74,9 +79,9 @@ describe('the script', () => {
     expect(script).toContain('// settles in 416 ms, 4 % past the mark')
   })
 
-  it('needs only the laws that its channels follow', () => {
-    expect(needsOf(planFigures(site(effect()), 's'))).toEqual(['spring'])
-    expect(needsOf(figures)).toEqual(['spring', 'timed'])
+  it('needs only the signals that its channels read and the laws that they follow', () => {
+    expect(needsOf(playedFigures(planFigures(site(effect()), 's')))).toEqual(['centredX', 'centredY', 'spring'])
+    expect(needsOf(figures)).toEqual(['centredX', 'centredY', 'inside', 'spring', 'timed'])
   })
 })
 

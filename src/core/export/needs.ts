@@ -1,15 +1,30 @@
-// What the script of an export must bring along: the laws and shapers that its figures use.
-import type { Figure } from './plan'
+// What the script of an export must bring along: the entries of the player's tables that its figures use.
+import type { PlayedFigure } from '../rig/played'
 
 /** The names of the entries that the player's tables must keep, sorted. */
-export function needsOf(figures: readonly Figure[]): readonly string[] {
+export function needsOf(figures: readonly PlayedFigure[]): readonly string[] {
   const needs = new Set<string>()
-  for (const { rig } of figures) {
-    for (const { feel, going, curve } of rig.channels) {
-      needs.add(feel.kind)
-      if (going) needs.add(going.kind)
-      if (curve) needs.add('stops')
+  for (const { area, frames, parts } of figures) {
+    if (area.looks) needs.add('machine')
+    if (parts) needs.add('parts')
+    if (area.of !== 'each' || area.bridge !== undefined) needs.add('groups')
+    for (const { of, channels } of frames) {
+      if (of !== 'area') needs.add('otherFrames')
+      for (const { signal, feel, going, timing, curve, chain, writes } of channels) {
+        needs.add(signal.of)
+        // What takes its own time follows by a law of its own.
+        if (signal.of === 'here') needs.add('timed')
+        if (signal.of === 'entrySide' || signal.of === 'exitSide' || (signal.of === 'look' && (signal.enterFrom ?? signal.leaveTo) !== undefined)) needs.add('crossings')
+        for (const each of [feel, going, ...(timing ?? []).map((pair) => pair.feel)]) if (each) needs.add(each.kind)
+        if (curve) needs.add('stops')
+        if (chain) needs.add('chains')
+        for (const write of writes) {
+          if (write.curve) needs.add('colours' in write.curve ? 'colours' : 'stops')
+          if (write.to) needs.add('targets')
+        }
+      }
     }
   }
+  // The player starts every follower at rest with the plainest law.
   return [...needs].sort()
 }

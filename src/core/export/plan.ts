@@ -2,6 +2,7 @@
 import type { Piece } from '../effect/control'
 import { formatNumber } from '../effect/control'
 import { expandEffect, findKind } from '../effect/kinds'
+import { planRig, type Names } from '../rig/plan'
 import type { PlayedFigure } from '../rig/played'
 import type { Rig } from '../rig/rig'
 import type { Effect, Site } from '../site/site'
@@ -10,11 +11,9 @@ import { namesOf, siteMark } from './names'
 /** One effect on its way out. */
 export interface Figure {
   readonly number: number
-  readonly name: string
+  readonly names: Names
   readonly rig: Rig
   readonly sentence: string
-  /** The custom property that the script writes for each channel, in order. */
-  readonly properties: readonly string[]
 }
 
 /** The figures of a site. `siteId` keeps its property names apart from those of other sites. */
@@ -22,10 +21,14 @@ export function planFigures(site: Site, siteId: string): readonly Figure[] {
   const names = namesOf(site.effects)
   const mark = siteMark(siteId)
   return site.effects.map((effect, index) => {
-    const rig = expandEffect(effect)
     const name = names[index] ?? 'figure'
-    return { number: index + 1, name, rig, sentence: tellEffect(effect), properties: rig.channels.map(({ id }) => `--${name}-${id}-${mark}`) }
+    return { number: index + 1, names: { title: `Figure ${index + 1}, ${name}`, name, mark }, rig: expandEffect(effect), sentence: tellEffect(effect) }
   })
+}
+
+/** What the player plays of them. */
+export function playedFigures(figures: readonly Figure[]): readonly PlayedFigure[] {
+  return figures.flatMap(({ rig, names }) => planRig(rig, names))
 }
 
 /** The effect's sentence in plain text. */
@@ -41,14 +44,4 @@ export function tellEffect(effect: Effect): string {
     return control.options.find(({ value }) => value === control.read(effect.settings))?.words ?? ''
   }
   return kind.sentence(effect.settings).map(word).join('')
-}
-
-/** What the player plays of a figure. */
-export function playedFigure({ number, rig, name, properties }: Figure): PlayedFigure {
-  return {
-    title: `Figure ${number}, ${name}`,
-    select: rig.area.select,
-    pointer: rig.area.pointer,
-    channels: rig.channels.map(({ signal, away, curve, feel, going, group }, index) => ({ property: properties[index] ?? '', signal, away, curve, feel, going, group })),
-  }
 }

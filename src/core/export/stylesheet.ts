@@ -1,7 +1,8 @@
 // The stylesheet of an export: knobs on top, then what the page's own words do with the script's numbers.
-import { composedOutputs } from '../rig/evaluate'
-import { poseOf } from '../rig/play'
-import type { Knob, Output } from '../rig/rig'
+import type { Output, Rig, Target } from '../rig/rig'
+import { propertyOf, sides, slotName, transformFunctions, type Slot } from '../rig/slot'
+import { planRig } from '../rig/plan'
+import { writeKnob, writeValue } from './css-value'
 import type { Figure } from './plan'
 
 /** Readable CSS for these figures, in their order. */
@@ -10,38 +11,117 @@ export function writeStylesheet(figures: readonly Figure[]): string {
 }
 
 function writeFigure(figure: Figure): string {
-  const { name, number, rig, sentence } = figure
-  const knobs = rig.knobs.map((knob) => [`--${name}-${knob.id}: ${cssNumber(knob.value)}${knob.unit};`, knob.note] as const)
-  const width = Math.max(...knobs.map(([declaration]) => declaration.length))
-  const lines = [
-    writeComment(`Figure ${number}. ${sentence} The script writes ${spoken(figure.properties)}.`),
-    `${styleText(rig.area.select)} {`,
-    ...knobs.map(([declaration, note]) => `  ${declaration.padEnd(width)}  /* ${note} */`),
-    '  transform:',
-    ...composedOutputs(rig).map((output, index, all) => `    ${writeFunction(figure, output)}${index === all.length - 1 ? ';' : ''}`),
-    '}',
+  const { names, number, rig, sentence } = figure
+  const written = planRig(rig, names).flatMap(({ frames }) => frames.flatMap(({ channels }) => channels.flatMap(({ writes }) => writes.map(({ property }) => property))))
+  const knobs = rig.knobs.map((knob) => [`--${names.name}-${knob.id}: ${writeKnob(names, knob)};`, knob.note] as const)
+  const width = Math.max(0, ...knobs.map(([declaration]) => declaration.length))
+  const owners = [...new Set(rig.areas.map(({ of, select }) => (of === 'window' ? ':root' : styleText(select))))]
+  const rules = writeRules(figure)
+  return [
+    writeComment(`Figure ${number}. ${sentence} The script writes ${spoken([...new Set(written)])}.`),
+    ...(knobs.length > 0 ? [`${owners.join(',\n')} {`, ...knobs.map(([declaration, note]) => (note ? `  ${declaration.padEnd(width)}  /* ${commentText(note)} */` : `  ${declaration}`)), '}'] : []),
+    ...rig.parts.map(({ id }) => `.${names.name}-${id} { display: none; }`),
+    // In print, and with a visitor's own few colours, the page is as it was designed.
+    ...(rules.length > 0 ? ['@media screen and (forced-colors: none) {', ...rules.map((line) => (line ? `  ${line}` : line)), '}'] : []),
     '',
-  ]
-  return lines.join('\n')
+  ].join('\n')
 }
 
-/** One transform function: `base + factor * knob * channel` in calc(), without what says nothing. */
-function writeFunction({ name, rig, properties }: Figure, { fn, base, factor, knob, channel }: Output): string {
-  const factors = [`var(--${name}-${knob})`]
-  if (channel !== undefined) {
-    const index = rig.channels.findIndex(({ id }) => id === channel)
-    const played = rig.channels[index]
-    factors.push(`var(${properties[index] ?? ''}, ${cssNumber(played ? poseOf(played) : 0)})`)
+/** All rules of a figure, by what they select. */
+function writeRules({ rig, names }: Figure): readonly string[] {
+  const lines: string[] = []
+  const add = (select: string, declarations: readonly string[]) => {
+    if (declarations.length > 0) lines.push(...`${select} {`.split('\n'), ...declarations.map((line) => `  ${line}`), '}')
   }
-  if (factor !== 1) factors.unshift(cssNumber(factor))
-  const product = factors.join(' * ')
-  if (base !== 0) return `${fn}(calc(${cssNumber(base)} + ${product}))`
-  return factors.length > 1 ? `${fn}(calc(${product}))` : `${fn}(${product})`
+  for (const { select, css } of rig.rules) add(styleText(select), writeDeclarations(css))
+  for (const { of, select, pointer, touch } of rig.areas) if (pointer === 'any' && of !== 'window') add(styleText(select), touchAction(touch))
+  for (const { id, css } of rig.parts) {
+    const own = rig.outputs.filter(({ to }) => typeof to === 'object' && 'part' in to && to.part === id)
+    add(`.${names.name}-${id}`, ['display: block;', 'pointer-events: none;', ...writeDeclarations(css), ...writeSlots(rig, names, own)])
+  }
+  const targets = new Map<string, Output[]>()
+  for (const output of rig.outputs) {
+    if (typeof output.to === 'object' && 'part' in output.to) continue
+    const select = selectOf(rig, output)
+    targets.set(select, [...(targets.get(select) ?? []), output])
+  }
+  for (const [select, outputs] of targets) add(select, writeSlots(rig, names, outputs))
+  return lines
 }
 
-/** The lengths and angles of knobs as CSS writes them: no exponent, no needless digits. */
-export function cssNumber(value: Knob['value']): string {
-  return String(Number(value.toFixed(6)))
+function writeDeclarations(css: Readonly<Record<string, string>>): readonly string[] {
+  return Object.entries(css).map(([name, value]) => `${name}: ${styleText(value)};`)
+}
+
+/** What a finger may still do by itself on an area that takes drags. */
+function touchAction(touch: Rig['areas'][number]['touch']): readonly string[] {
+  if (touch === 'drag-x') return ['touch-action: pan-y pinch-zoom;']
+  if (touch === 'drag-y') return ['touch-action: pan-x pinch-zoom;']
+  return touch === 'drag' ? ['touch-action: pinch-zoom;'] : []
+}
+
+/** The selector of what an output is written on. */
+function selectOf(rig: Rig, { to, channel }: Output): string {
+  const read = rig.channels.find(({ id }) => id === channel)
+  const area = rig.areas.find(({ id }) => id === (read?.area ?? rig.areas[0]?.id))
+  const frame = read && typeof read.frame === 'object' && 'each' in read.frame ? read.frame.each : area?.of === 'window' ? ':root' : (area?.select ?? '')
+  return styleText(targetSelect(frame, to))
+}
+
+function targetSelect(frame: string, to: Target): string {
+  if (to === 'self' || 'part' in to) return frame
+  if ('linked' in to) return to.linked
+  return frame.includes(',') ? `:is(${frame}) ${to.within}` : `${frame} ${to.within}`
+}
+
+/** The declarations of these outputs on one element, each property once, composed by its law. */
+function writeSlots(rig: Rig, names: Figure['names'], outputs: readonly Output[]): readonly string[] {
+  const lines: string[] = []
+  const bySlot = new Map<string, Output[]>()
+  for (const output of outputs) bySlot.set(slotName(output.slot), [...(bySlot.get(slotName(output.slot)) ?? []), output])
+  const term = (name: string) => bySlot.get(name)?.map((output) => writeValue(rig, names, output)) ?? []
+  const transforms = transformFunctions.filter((fn) => bySlot.has(fn)).map((fn) => `  ${fn}(${joinValues(term(fn), fn.startsWith('scale') ? '*' : '+')})`)
+  if (transforms.length > 0) lines.push('transform:', ...endLast(transforms))
+  const filters = outputs.filter(({ slot }) => slot.on === 'filter').map((output) => `${slotName(output.slot)}(${joinValues([writeValue(rig, names, output)], '+')})`)
+  if (filters.length > 0) lines.push(`filter: ${filters.join(' ')};`)
+  if (outputs.some(({ slot }) => slot.on === 'inset')) {
+    const cuts = sides.map((side) => (bySlot.has(`inset-${side}`) ? joinValues(term(`inset-${side}`), ',') : '0'))
+    lines.push(`clip-path: inset(${cuts.join(' ')});`)
+  }
+  for (const same of bySlot.values()) {
+    const slot = same[0]?.slot
+    if (slot?.on === 'opacity' || slot?.on === 'property') lines.push(`${propertyOf(slot)}: ${joinSlot(slot, same.map((output) => writeValue(rig, names, output)))};`)
+  }
+  return lines
+}
+
+function joinSlot(slot: Slot, values: readonly string[]): string {
+  if (slot.on === 'opacity' || (slot.on === 'property' && slot.law === 'multiply')) return joinValues(values, '*')
+  return slot.on === 'property' && slot.law === 'replace' ? joinValues(values.slice(-1), '+') : joinValues(values, '+')
+}
+
+/** One value by itself, or several joined; what is more than a single word stands in calc(). */
+function joinValues(values: readonly string[], by: '+' | '*' | ','): string {
+  const [only = '0'] = values
+  if (by === ',' && values.length > 1) return `max(${values.join(', ')})`
+  const text = values.length < 2 ? only : values.map((value) => (/^[\w-]+\([^()]*(\([^()]*\)[^()]*)*\)$|^[\w.-]+$/.test(value) ? value : `(${value})`)).join(` ${by} `)
+  return isSingle(text) ? text : `calc(${text})`
+}
+
+/** Whether a text is one word or one function: then it needs no calc(). */
+function isSingle(text: string): boolean {
+  if (/^[\w.%-]+$/.test(text)) return true
+  if (!/^[\w-]+\(.*\)$/.test(text)) return false
+  let depth = 0
+  for (let i = 0; i < text.length; i++) {
+    if (text[i] === '(') depth++
+    else if (text[i] === ')' && --depth === 0 && i < text.length - 1) return false
+  }
+  return true
+}
+
+function endLast(lines: readonly string[]): readonly string[] {
+  return lines.map((line, i) => (i === lines.length - 1 ? `${line};` : line))
 }
 
 const lineLength = 76
@@ -70,3 +150,4 @@ function styleText(text: string): string {
 function spoken(words: readonly string[]): string {
   return words.length < 2 ? (words[0] ?? 'nothing') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`
 }
+

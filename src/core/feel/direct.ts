@@ -7,5 +7,5 @@ export interface Direct {
 
 export const direct: Law<Direct> = {
   gap: () => 0,
-  rest: () => 0,
+  rests: () => true,
 }

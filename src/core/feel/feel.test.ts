@@ -1,11 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { chainAt, linkRests, turnChainTo, valueOfLink } from './chain'
 import type { Feel } from './feel'
 import feelReference from './fixtures/feel.json'
 import settleReference from './fixtures/settle.json'
-import { followerAt, restBand, turnTo, valueAt } from './follower'
-import { springGap, springRest, springSpeed, type Spring } from './spring'
-import { answerOf, springFor } from './spring-answer'
+import { followerAt, restBand, rests, turnTo, valueAt } from './follower'
+import { springGap, springRests, springSpeed, type Spring } from './spring'
+import { answerOf, springFor, springRest } from './spring-answer'
 
 type ReferenceFeel = { kind: string; frequency?: number; dampingRatio?: number; halfLife?: number }
 
@@ -31,10 +32,14 @@ describe('a follower', () => {
 
   it('takes the target exactly from its rest on, and lies within the band of rest by then', () => {
     const follower = followerAt(0)
-    turnTo(follower, 1, { kind: 'spring', frequencyHz: 2.27, dampingRatio: 0.715 }, 2, 100)
-    expect(valueAt(follower, follower.restsAt)).toBe(1)
-    expect(Math.abs(valueAt(follower, follower.restsAt - 1e-6) - 1)).toBeLessThanOrEqual(restBand * 2 * 1.0001)
-    expect(Math.abs(valueAt(follower, follower.restsAt - 1) - 1)).toBeGreaterThan(restBand * 2)
+    const spring: Spring = { kind: 'spring', frequencyHz: 2.27, dampingRatio: 0.715 }
+    turnTo(follower, 1, spring, 2, 100)
+    const restsAt = 100 + springRest(spring, -1, 0, restBand * 2)
+    expect(rests(follower, restsAt + 1e-6)).toBe(true)
+    expect(valueAt(follower, restsAt + 1e-6)).toBe(1)
+    expect(rests(follower, restsAt - 1e-3)).toBe(false)
+    expect(Math.abs(valueAt(follower, restsAt - 1e-3) - 1)).toBeLessThanOrEqual(restBand * 2 * 1.001)
+    expect(Math.abs(valueAt(follower, restsAt - 1) - 1)).toBeGreaterThan(restBand * 2)
   })
 
   it('never jumps when it is turned round midway, whatever the feels before and after: not by more than the band of rest', () => {
@@ -59,6 +64,46 @@ describe('a follower', () => {
   })
 })
 
+describe('a chain', () => {
+  /** Each link as a follower of its own, its target moved along the one before in small steps. */
+  function stepped(halfLifeMs: number, count: number, targets: readonly (readonly [number, number])[], until: number): number[] {
+    const values = new Array<number>(count).fill(0)
+    const stepMs = 0.01
+    const share = 1 - 2 ** (-stepMs / halfLifeMs)
+    for (let t = 0; t < until; t += stepMs) {
+      const target = targets.findLast(([at]) => at <= t)?.[1] ?? 0
+      let ahead = target
+      for (let k = 0; k < count; k++) {
+        const before = values[k] ?? 0
+        values[k] = before + (ahead - before) * share
+        ahead = before
+      }
+    }
+    return values
+  }
+
+  it('is what its links are one after the other, through changes of target', () => {
+    const glide = { kind: 'glide', halfLifeMs: 40 } as const
+    const chain = chainAt(0, 5, glide, 1e-9)
+    const targets = [[0, 1], [60, -0.5], [90, 2]] as const
+    for (const [t, target] of targets) turnChainTo(chain, target, glide, t)
+    const expected = stepped(40, 5, targets, 150)
+    expected.forEach((value, k) => expect(Math.abs(valueOfLink(chain, k, 150) - value)).toBeLessThan(2e-3))
+  })
+
+  it('of one link is a glide, and every link comes to rest at the target, later the further back', () => {
+    const glide = { kind: 'glide', halfLifeMs: 30 } as const
+    const chain = chainAt(0, 4, glide, 1e-4)
+    const follower = followerAt(0)
+    turnChainTo(chain, 1, glide, 0)
+    turnTo(follower, 1, glide, 1, 0)
+    for (const t of [0, 5, 44, 200, 1000]) expect(valueOfLink(chain, 0, t)).toBeCloseTo(valueAt(follower, t), 12)
+    const restsAt = [0, 1, 2, 3].map((k) => Array.from({ length: 2000 }, (_, t) => t).find((t) => linkRests(chain, k, t)) ?? NaN)
+    expect(restsAt.every((at, k) => k === 0 || at > (restsAt[k - 1] ?? Infinity))).toBe(true)
+    expect(valueOfLink(chain, 3, 2000)).toBe(1)
+  })
+})
+
 describe('a spring', () => {
   it.each(settleReference.cases)('of $frequency Hz and ratio $dampingRatio settles and overshoots like the reference', ({ frequency, dampingRatio, settle2pctMs, overshoot }) => {
     const answer = answerOf({ kind: 'spring', frequencyHz: frequency, dampingRatio })
@@ -74,6 +119,9 @@ describe('a spring', () => {
         const after = Array.from({ length: 400 }, (_, i) => Math.abs(springGap(spring, gap, speed, rest + 1e-6 + (i * period) / 97)))
         expect(Math.max(...after)).toBeLessThanOrEqual(band * (1 + 1e-6))
         if (rest > 0.01) expect(Math.abs(springGap(spring, gap, speed, rest - 1e-3 * Math.min(1, rest)))).toBeGreaterThan(band * (1 - 1e-3))
+        // The question asked on every frame has the same answer.
+        expect(springRests(spring, gap, speed, rest + 1e-6, band)).toBe(true)
+        if (rest > 0.01) expect(springRests(spring, gap, speed, rest * (1 - 1e-6) - 1e-6, band)).toBe(false)
       }),
       { numRuns: 400 },
     )

@@ -7,7 +7,9 @@ export interface Glide {
   readonly halfLifeMs: number
 }
 
+const glideGap = ({ halfLifeMs }: Glide, gap: number, _speed: number, ms: number) => gap * 2 ** (-ms / halfLifeMs)
+
 export const glide: Law<Glide> = {
-  gap: ({ halfLifeMs }, gap, _speed, ms) => gap * 2 ** (-ms / halfLifeMs),
-  rest: ({ halfLifeMs }, gap, _speed, band) => (gap === 0 ? 0 : Math.max(0, halfLifeMs * Math.log2(Math.abs(gap) / band))),
+  gap: glideGap,
+  rests: (feel, gap, speed, ms, band) => Math.abs(glideGap(feel, gap, speed, ms)) <= band,
 }

@@ -6,6 +6,6 @@ export interface Law<F> {
   readonly gap: (feel: F, gap: number, speed: number, ms: number) => number
   /** How fast the gap changes after `ms`; left out by feels that carry no speed over a change of target. */
   readonly speed?: (feel: F, gap: number, speed: number, ms: number) => number
-  /** The first instant after which the gap stays within `band` for ever. */
-  readonly rest: (feel: F, gap: number, speed: number, band: number) => number
+  /** Whether the gap stays within `band` from `ms` on, for ever. */
+  readonly rests: (feel: F, gap: number, speed: number, ms: number, band: number) => boolean
 }

@@ -1,5 +1,5 @@
 // What a spring comes to, in the designer's terms: how long it takes and how far past the mark it goes.
-import { springRest, type Spring } from './spring'
+import { decayOf, firstTurn, splitOf, springGap, type Spring } from './spring'
 
 /** The 2 % band by which a step counts as settled when a time is shown. */
 export const settleBand = 0.02
@@ -28,4 +28,36 @@ export function springFor({ settleMs, overshoot }: SpringAnswer): Spring {
   const dampingRatio = overshoot > 0 ? -log / Math.hypot(Math.PI, log) : 1
   const atOneHz = answerOf({ kind: 'spring', frequencyHz: 1, dampingRatio })
   return { kind: 'spring', frequencyHz: atOneHz.settleMs / settleMs, dampingRatio }
+}
+
+/**
+ * The first instant (ms) after which the gap stays within `band` for ever. Between two turning points the gap goes
+ * one way, so the last crossing of the band lies on the stretch behind the last turn outside it, and is found by halving.
+ */
+export function springRest(spring: Spring, gap: number, speed: number, band: number): number {
+  const decay = decayOf(spring)
+  const split = splitOf(spring)
+  const isOutside = (ms: number) => Math.abs(springGap(spring, gap, speed, ms)) > band
+  let turn = firstTurn(spring, gap, speed)
+  let step = 1000 / decay
+  if (spring.dampingRatio < 1) {
+    // From the instant at which the envelope is within the band, back to the last turn outside it.
+    step = (1000 * Math.PI) / split
+    const quiet = (1000 * Math.log(Math.hypot(gap, (speed + decay * gap) / split) / band)) / decay
+    turn += Math.max(0, Math.ceil((quiet - turn) / step)) * step
+    while (turn > 0 && !isOutside(turn)) turn -= step
+  } else if (!isOutside(turn)) {
+    step = turn
+    turn = 0
+  }
+  let from = Math.max(0, turn)
+  if (!isOutside(from)) return 0
+  let until = turn + step
+  while (isOutside(until)) until += step
+  for (let halving = 0; halving < 60; halving++) {
+    const middle = (from + until) / 2
+    if (isOutside(middle)) from = middle
+    else until = middle
+  }
+  return until
 }

@@ -9,10 +9,10 @@ export interface Spring {
 }
 
 /** How fast a spring swings or parts in two decays: w * sqrt(|z^2 - 1|), per second. */
-const splitOf = ({ frequencyHz, dampingRatio }: Spring) => 2 * Math.PI * frequencyHz * Math.sqrt(Math.abs(dampingRatio * dampingRatio - 1))
+export const splitOf = ({ frequencyHz, dampingRatio }: Spring) => 2 * Math.PI * frequencyHz * Math.sqrt(Math.abs(dampingRatio * dampingRatio - 1))
 
 /** How fast its swings die away: z * w, per second. */
-const decayOf = ({ frequencyHz, dampingRatio }: Spring) => 2 * Math.PI * frequencyHz * dampingRatio
+export const decayOf = ({ frequencyHz, dampingRatio }: Spring) => 2 * Math.PI * frequencyHz * dampingRatio
 
 /**
  * The gap to the target after `ms`, from a starting gap and its speed (gap per second).
@@ -41,40 +41,8 @@ function acceleration(spring: Spring, gap: number, speed: number): number {
   return -2 * decayOf(spring) * speed - (2 * Math.PI * spring.frequencyHz) ** 2 * gap
 }
 
-/**
- * The first instant (ms) after which the gap stays within `band` for ever. Between two turning points the gap goes
- * one way, so the last crossing of the band lies on the stretch behind the last turn outside it, and is found by halving.
- */
-export function springRest(spring: Spring, gap: number, speed: number, band: number): number {
-  const decay = decayOf(spring)
-  const split = splitOf(spring)
-  const isOutside = (ms: number) => Math.abs(springGap(spring, gap, speed, ms)) > band
-  let turn = firstTurn(spring, gap, speed)
-  let step = 1000 / decay
-  if (spring.dampingRatio < 1) {
-    // From the instant at which the envelope is within the band, back to the last turn outside it.
-    step = (1000 * Math.PI) / split
-    const quiet = (1000 * Math.log(Math.hypot(gap, (speed + decay * gap) / split) / band)) / decay
-    turn += Math.max(0, Math.ceil((quiet - turn) / step)) * step
-    while (turn > 0 && !isOutside(turn)) turn -= step
-  } else if (!isOutside(turn)) {
-    step = turn
-    turn = 0
-  }
-  let from = Math.max(0, turn)
-  if (!isOutside(from)) return 0
-  let until = turn + step
-  while (isOutside(until)) until += step
-  for (let halving = 0; halving < 60; halving++) {
-    const middle = (from + until) / 2
-    if (isOutside(middle)) from = middle
-    else until = middle
-  }
-  return until
-}
-
 /** The first instant (ms) at which the gap turns round; 0 when it never does. */
-function firstTurn(spring: Spring, gap: number, speed: number): number {
+export function firstTurn(spring: Spring, gap: number, speed: number): number {
   const split = splitOf(spring)
   // The speed as a solution of its own: it starts at `speed` and is pushed by `push`.
   const push = acceleration(spring, gap, speed) + decayOf(spring) * speed
@@ -86,8 +54,18 @@ function firstTurn(spring: Spring, gap: number, speed: number): number {
   return turn > 0 ? 1000 * turn : 0
 }
 
+/**
+ * Whether the gap stays within `band` from `ms` on: it lies within it, and does at its next turn too. Later turns lie nearer.
+ */
+export function springRests(spring: Spring, gap: number, speed: number, ms: number, band: number): boolean {
+  const now = springGap(spring, gap, speed, ms)
+  if (Math.abs(now) > band) return false
+  const then = springSpeed(spring, gap, speed, ms)
+  return Math.abs(springGap(spring, now, then, firstTurn(spring, now, then))) <= band
+}
+
 export const spring: Law<Spring> = {
   gap: springGap,
   speed: springSpeed,
-  rest: springRest,
+  rests: springRests,
 }

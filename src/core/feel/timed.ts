@@ -1,4 +1,4 @@
-// Timed: the way is made in a given time along a CSS easing, after a delay.
+// Timed: from where it is to the target in a given time, after a delay.
 import { easingFor } from '../curve/easing'
 import type { Law } from './law'
 
@@ -12,5 +12,5 @@ export interface Timed {
 
 export const timed: Law<Timed> = {
   gap: ({ durationMs, delayMs, easing }, gap, _speed, ms) => (ms < delayMs ? gap : gap * (1 - easingFor(easing)((ms - delayMs) / durationMs))),
-  rest: ({ durationMs, delayMs }, gap) => (gap === 0 ? 0 : delayMs + durationMs),
+  rests: ({ durationMs, delayMs }, gap, _speed, ms) => gap === 0 || ms >= delayMs + durationMs,
 }

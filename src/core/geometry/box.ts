@@ -8,11 +8,8 @@ export interface Box {
   height: number
 }
 
-/** Browsers lay out in 64ths of a px; a point this near an edge is on it. */
-const slackPx = 1 / 64
-
 /** Whether the point lies in the box, its edges included. A box without area, or without end, holds no point. */
 export function holdsPoint(box: Box, x: number, y: number): boolean {
   if (!(box.width > 0 && box.height > 0) || !Number.isFinite(x + y + box.width + box.height)) return false
-  return x >= box.x - slackPx && x <= box.x + box.width + slackPx && y >= box.y - slackPx && y <= box.y + box.height + slackPx
+  return x >= box.x && x <= box.x + box.width && y >= box.y && y <= box.y + box.height
 }

@@ -1,7 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { holdsPoint } from './box'
-import { writeStillBox, type Matrix } from './still-box'
+import { holdsPoint, type Box } from './box'
+import { distanceFromEdge, emptyFrame, frameOf, holdsLocal, toFrame, type Affine, type Four, type Point } from './frame'
+import type { Insets } from './insets'
+import { identity, locate, project, writeFrame, type Matrix, type Plane } from './plane'
 
 /** perspective(p) translateZ(z) rotateX(a) rotateY(b), in degrees and px, multiplied out. */
 function leanMatrix(p: number, z: number, aDeg: number, bDeg: number): Matrix {
@@ -13,38 +15,117 @@ function leanMatrix(p: number, z: number, aDeg: number, bDeg: number): Matrix {
   return { m11: cb, m12: sa * sb, m14: -m13 / p, m21: 0, m22: ca, m24: -m23 / p, m41: 0, m42: 0, m44: 1 - z / p }
 }
 
-/** The hull of a box under a matrix about its middle, as a browser reports it. */
-function hullOf(box: { x: number; y: number; width: number; height: number }, m: Matrix) {
-  const corners = [[0, 0], [1, 0], [0, 1], [1, 1]].map(([u = 0, v = 0]) => {
-    const x = (u - 0.5) * box.width
-    const y = (v - 0.5) * box.height
-    const w = m.m14 * x + m.m24 * y + m.m44
-    return { x: box.x + box.width / 2 + (m.m11 * x + m.m21 * y + m.m41) / w, y: box.y + box.height / 2 + (m.m12 * x + m.m22 * y + m.m42) / w }
+/** A plane that lies at (x, y) in the window or in the plane above, turned and scaled by the page. */
+function planeAt(x: number, y: number, width: number, height: number, matrix: Matrix = identity, turn: Partial<Affine> = {}, above?: Plane): Plane {
+  return { width, height, matrix, originX: width / 2, originY: height / 2, own: { a: 1, b: 0, c: 0, d: 1, e: x, f: y, ...turn }, above }
+}
+
+/** The hull of a plane as it is drawn: what a browser reports as its client rectangle. */
+function drawnHull(plane: Plane): Box {
+  const points = [[0, 0], [1, 0], [0, 1], [1, 1]].map(([u = 0, v = 0]) => {
+    const point = { x: 0, y: 0 }
+    project(plane, u * plane.width, v * plane.height, point)
+    return point
   })
-  const xs = corners.map(({ x }) => x)
-  const ys = corners.map(({ y }) => y)
+  const xs = points.map(({ x }) => x)
+  const ys = points.map(({ y }) => y)
   return { x: Math.min(...xs), y: Math.min(...ys), width: Math.max(...xs) - Math.min(...xs), height: Math.max(...ys) - Math.min(...ys) }
 }
 
-describe('the still box', () => {
-  it('is where the element would lie, however it leans', () => {
-    const sizes = fc.double({ min: 5, max: 900, noNaN: true })
-    const turns = fc.double({ min: -45, max: 45, noNaN: true })
+/** The plane with its place forgotten, found again from its hull. */
+function found(plane: Plane): Plane {
+  const lost = { ...plane, own: { ...plane.own, e: 0, f: 0 } }
+  locate(lost, drawnHull(plane))
+  return lost
+}
+
+/** Where a point of the window lies in the frame of a plane that we know. */
+function inFrame(plane: Plane, x: number, y: number): Point {
+  const frame = emptyFrame()
+  writeFrame(frame, plane, drawnHull(plane))
+  const point = { x: 0, y: 0 }
+  toFrame(frame, x, y, point)
+  return point
+}
+
+describe('an element that we move', () => {
+  const sizes = fc.double({ min: 5, max: 900, noNaN: true })
+  const turns = fc.double({ min: -45, max: 45, noNaN: true })
+
+  it('is read where it would lie, however it leans', () => {
     fc.assert(
       fc.property(sizes, sizes, turns, turns, fc.double({ min: 1000, max: 3000, noNaN: true }), fc.double({ min: 0, max: 300, noNaN: true }), (width, height, a, b, eye, z) => {
-        const box = { x: 120.5, y: -40.25, width, height }
-        const matrix = leanMatrix(eye, z, a, b)
-        const still = writeStillBox({ x: 0, y: 0, width: 0, height: 0 }, { hull: hullOf(box, matrix), width, height, matrix, originX: width / 2, originY: height / 2 })
-        for (const key of ['x', 'y', 'width', 'height'] as const) expect(still[key]).toBeCloseTo(box[key], 6)
+        const { own } = found(planeAt(120.5, -40.25, width, height, leanMatrix(eye, z, a, b)))
+        expect(own.e).toBeCloseTo(120.5, 5)
+        expect(own.f).toBeCloseTo(-40.25, 5)
       }),
     )
   })
 
-  it('is the hull itself where the size is not known or a corner lies behind the eye', () => {
+  it('is read in its own coordinates where the page turns and scales it, to the ten-thousandth of a px', () => {
+    fc.assert(
+      fc.property(sizes, sizes, turns, turns, fc.double({ min: -180, max: 180, noNaN: true }), fc.double({ min: 0.4, max: 2, noNaN: true }), (width, height, a, b, turnDeg, scale) => {
+        const [cos, sin] = [Math.cos((turnDeg * Math.PI) / 180) * scale, Math.sin((turnDeg * Math.PI) / 180) * scale]
+        const plane = found(planeAt(300, 200, width, height, leanMatrix(1500, 0, a, b), { a: cos, b: sin, c: -sin, d: cos }))
+        // The point a third across and a quarter down, where the page alone would draw it.
+        const [u, v] = [width / 3, height / 4]
+        const local = inFrame(plane, cos * u - sin * v + 300, sin * u + cos * v + 200)
+        expect(local.x).toBeCloseTo(u, 4)
+        expect(local.y).toBeCloseTo(v, 4)
+      }),
+    )
+  })
+
+  it('keeps its still place inside another one that leans', () => {
+    fc.assert(
+      fc.property(turns, turns, turns, turns, fc.double({ min: 10, max: 200, noNaN: true }), fc.double({ min: 10, max: 100, noNaN: true }), (a, b, c, d, x, y) => {
+        const card = planeAt(80, 60, 320, 200, leanMatrix(1200, 0, a, b))
+        const layer = found(planeAt(x, y, 90, 50, leanMatrix(1500, 0, c / 2, d / 2), {}, card))
+        expect(layer.own.e).toBeCloseTo(x, 4)
+        expect(layer.own.f).toBeCloseTo(y, 4)
+        const local = inFrame(layer, 80 + x + 30, 60 + y + 10)
+        expect(local.x).toBeCloseTo(30, 3)
+        expect(local.y).toBeCloseTo(10, 3)
+      }),
+    )
+  })
+
+  it('is its client rectangle where its size is not known, or it is seen edge on', () => {
     const hull = { x: 1, y: 2, width: 30, height: 40 }
-    const out = { x: 0, y: 0, width: 0, height: 0 }
-    expect(writeStillBox(out, { hull, width: NaN, height: NaN, matrix: leanMatrix(800, 0, 0, 0), originX: 0, originY: 0 })).toEqual(hull)
-    expect(writeStillBox(out, { hull, width: 2000, height: 40, matrix: leanMatrix(200, 0, 0, 44), originX: 1000, originY: 20 })).toEqual(hull)
+    for (const plane of [planeAt(0, 0, NaN, NaN), planeAt(0, 0, 30, 40, identity, { a: 0, b: 0, c: 0, d: 0 })]) {
+      const frame = emptyFrame()
+      locate(plane, hull)
+      writeFrame(frame, plane, hull)
+      const point = { x: 0, y: 0 }
+      toFrame(frame, 16, 22, point)
+      expect([frame.width, frame.height, point.x, point.y]).toEqual([30, 40, 15, 20])
+    }
+  })
+})
+
+describe('a frame of reference', () => {
+  const frame = { ...frameOf({ x: 100, y: 50, width: 180, height: 80 }), border: [10, 10, 10, 10] as Four, radii: [30, 30, 30, 30] as Four }
+  const insets = (value: number, unit: 'px' | '%'): Insets => ({ top: { value, unit }, right: { value, unit }, bottom: { value, unit }, left: { value, unit } })
+
+  it('holds what is inside its border box less the insets, edges included', () => {
+    expect([[-10, -10], [190, 90], [90, 40]].every(([x = 0, y = 0]) => holdsLocal(frame, undefined, { x, y }))).toBe(true)
+    expect([[-10.1, 0], [190.1, 0], [0, 90.1], [NaN, 0], [0, Infinity]].some(([x = 0, y = 0]) => holdsLocal(frame, undefined, { x, y }))).toBe(false)
+    expect(holdsLocal(frame, insets(20, 'px'), { x: 9, y: 40 })).toBe(false)
+    expect(holdsLocal(frame, insets(20, 'px'), { x: 10, y: 40 })).toBe(true)
+    expect(holdsLocal(frame, insets(-60, 'px'), { x: -69, y: 40 })).toBe(true)
+    expect(holdsLocal(frame, insets(25, '%'), { x: 39, y: 40 })).toBe(false)
+  })
+
+  it('without area, or without end, holds no point', () => {
+    expect(holdsLocal({ ...frame, width: -20 }, undefined, { x: 0, y: 0 })).toBe(false)
+    expect(holdsLocal({ ...frame, height: NaN }, undefined, { x: 0, y: 0 })).toBe(false)
+  })
+
+  it('knows how far its edge is, round corners and borders included', () => {
+    expect(distanceFromEdge(frame, { x: 90, y: 40 })).toBeCloseTo(-50, 9)
+    expect(distanceFromEdge(frame, { x: 200, y: 40 })).toBeCloseTo(10, 9)
+    // On the corner's diagonal: the rounding gives way by (sqrt 2 - 1) of the radius.
+    expect(distanceFromEdge(frame, { x: -10, y: -10 })).toBeCloseTo(30 * (Math.SQRT2 - 1), 9)
   })
 })
 

@@ -1,63 +1,220 @@
 // evaluate(): a rig, a trace and boxes in; values at given moments out. Pure: the same in a browser, a worker and a test.
+import { emptyFrame, frameOf, type Frame } from '../geometry/frame'
 import type { Box } from '../geometry/box'
-import { isPresent, type Sample } from '../signal/sample'
-import { claimPoint } from './claim'
-import { beginPlay, channelValue, leavePointer, meetPointer } from './play'
-import { transformFunctions, type Output, type Rig } from './rig'
+import type { Sample } from '../signal/sample'
+import { hear, hearAgain, newEngine, playUntil, type Engine } from './engine'
+import { beginPlay, channelValue, type Play } from './play'
+import { planRig } from './plan'
+import type { PlayedFigure } from './played'
+import type { Output, Rig } from './rig'
+import { holds, newPlace, newPresence, newScene, type Hit, type Place, type Scene } from './scene'
+import { outputValue, type ValueOf } from './values'
+import { slotName } from './slot'
 
-/** The channel values of each box (same order as the boxes, then as the rig's channels) at `t`. */
-export interface Moment {
-  readonly t: number
-  readonly channels: readonly (readonly number[])[]
+/** Where elements lie, in CSS px of the window: by selector, in the order of the page. */
+export interface Boxes {
+  readonly window: { readonly width: number; readonly height: number }
+  readonly elements: Readonly<Record<string, readonly Box[]>>
 }
 
-const nothingOnTop = () => false
+/** Boxes from a moment on. Times in ms on the trace's clock. */
+export interface BoxesAt extends Boxes {
+  readonly t: number
+}
+
+/** Values at `t`, in the order of the columns; what cannot be told as a number (a colour) is a text. */
+export interface Moment {
+  readonly t: number
+  readonly values: readonly (number | string)[]
+}
+
+export interface Evaluation {
+  /** The name of each value: a channel or an output, with the number of its element in brackets. */
+  readonly columns: readonly string[]
+  readonly moments: readonly Moment[]
+  /** How many samples came out of order by more than the window of 64 ms. */
+  readonly tooLate: number
+}
+
+/** Of what elements no boxes are known, in words; undefined when all are. */
+export function missingBoxes(rig: Rig, boxes: Boxes): string | undefined {
+  const wanted = [
+    ...rig.areas.filter(({ of }) => of !== 'window').map(({ select }) => select),
+    ...rig.channels.flatMap(({ frame, signal }) => [...(typeof frame === 'string' ? [] : 'each' in frame ? [frame.each] : [frame.box]), ...(signal.of === 'nearest' ? [signal.among] : [])]),
+  ]
+  return wanted.find((select) => !boxes.elements[select])
+}
+
+/** A rig with its places over boxes, ready to be played through. */
+interface Setup {
+  readonly engine: Engine<undefined>
+  readonly figures: readonly PlayedFigure[]
+  /** Each frame with where it is read from, for boxes that change. */
+  readonly frames: readonly { readonly frame: Frame; readonly find: (boxes: Boxes) => Box | undefined }[]
+}
 
 /**
- * The values at each of `times` (ms, rising) for a trace (samples in order of time) over boxes that stand still.
- * A moment before the first sample shows the away pose.
+ * The values at each of `times` (ms, rising) for a trace over boxes, which may change in time (in order of time, the first
+ * one from the beginning). A moment before the first sample shows the away pose. Samples may be given out of order by
+ * `arrivals`: how late each one is heard, ms.
  */
-export function evaluate(rig: Rig, trace: readonly Sample[], boxes: readonly Box[], times: readonly number[]): readonly Moment[] {
-  const areas = boxes.map((box) => ({ box, play: beginPlay(rig.channels) }))
-  let holder = -1
+export function evaluate(rig: Rig, trace: readonly Sample[], boxes: Boxes | readonly BoxesAt[], times: readonly number[], arrivals?: readonly number[]): Evaluation {
+  const scenery: readonly BoxesAt[] = 'window' in boxes ? [{ ...boxes, t: -Infinity }] : boxes
+  const [first] = scenery
+  if (!first) return { columns: [], moments: [], tooLate: 0 }
+  const setup = setUp(rig, first)
+  const { engine } = setup
+  const heard = trace.map((sample, i) => ({ sample, at: sample.t + (arrivals?.[i] ?? 0) })).sort((a, b) => a.at - b.at)
   let next = 0
-  return times.map((t) => {
-    for (let sample = trace[next]; sample && sample.t <= t; sample = trace[++next]) {
-      const { x, y, t: now } = sample
-      const counts = isPresent(sample) && (rig.area.pointer === 'any' || sample.pointerType !== 'touch')
-      const claimed = counts ? claimPoint(areas, -1, holder, x, y, nothingOnTop) : -1
-      const left = areas[holder]
-      if (left && holder !== claimed) leavePointer(left.play, rig.channels, now)
-      const met = areas[claimed]
-      if (met) meetPointer(met.play, rig.channels, met.box, x, y, now)
-      holder = claimed
+  let scene = 0
+  const readings = readingsOf(rig, setup)
+  const moments = times.map((t) => {
+    for (;;) {
+      const sampleAt = heard[next]?.at ?? Infinity
+      const boxesAt = scenery[scene + 1]?.t ?? Infinity
+      if (Math.min(sampleAt, boxesAt) > t) break
+      if (boxesAt <= sampleAt) {
+        playUntil(engine, boxesAt)
+        moveFrames(setup, scenery[++scene] ?? first)
+        hearAgain(engine, boxesAt)
+        continue
+      }
+      const sample = heard[next++]?.sample
+      if (sample) hear(engine, sample)
+      // Samples that come together are played together, as in a frame.
+      if ((heard[next]?.at ?? Infinity) > sampleAt) playUntil(engine, sampleAt)
     }
-    return { t, channels: areas.map(({ play }) => rig.channels.map((_, index) => channelValue(play, index, t))) }
+    playUntil(engine, t)
+    return { t, values: readings.map(({ read }) => read(t)) }
+  })
+  return { columns: readings.map(({ name }) => name), moments, tooLate: engine.tooLate }
+}
+
+/** A rig that is played along, sample by sample: for a living sample of it. Values are those of its first place. */
+export interface Rehearsal {
+  readonly hear: (sample: Sample) => void
+  readonly valuesAt: (t: number) => ValueOf
+}
+
+/** Begins to play a rig over boxes that stand still. */
+export function rehearse(rig: Rig, boxes: Boxes): Rehearsal {
+  const { engine } = setUp(rig, boxes)
+  const valuesAt = (t: number): ValueOf => {
+    playUntil(engine, t)
+    return (id, link) => {
+      for (const { places } of engine.scenes) {
+        for (const play of places[0]?.plays ?? []) {
+          const index = play.channels.findIndex((channel) => channel.id === id)
+          if (index >= 0) return channelValue(play, index, t, link)
+        }
+      }
+      return undefined
+    }
+  }
+  return { hear: (sample) => hear(engine, sample), valuesAt }
+}
+
+function setUp(rig: Rig, boxes: Boxes): Setup {
+  const figures = planRig(rig, { title: 'the rig', name: 'rig', mark: '' })
+  const frames: { frame: Frame; find: (boxes: Boxes) => Box | undefined }[] = []
+  const frameFrom = (find: (boxes: Boxes) => Box | undefined): Frame => {
+    const frame = emptyFrame()
+    frames.push({ frame, find })
+    return frame
+  }
+  const scenes = figures.map((figure) => {
+    const scene = newScene(figure)
+    scene.places = placesOf(figure, boxes, frameFrom)
+    return scene
+  })
+  const fail = (_: Scene, error: unknown) => {
+    throw error
+  }
+  const setup: Setup = { engine: newEngine(scenes, hitOf, fail), figures, frames }
+  moveFrames(setup, boxes)
+  return setup
+}
+
+/** Where there is no page, nothing lies on top, and the focus comes to what holds its point. */
+function hitOf(scene: Scene, { phase, x, y }: Sample): Hit {
+  return { isIn: (place) => phase === 'focus' && holds(place, scene, x, y), isForeign: () => false, isLink: () => false }
+}
+
+function moveFrames({ frames }: Setup, boxes: Boxes): void {
+  for (const { frame, find } of frames) Object.assign(frame, frameOf(find(boxes) ?? { x: 0, y: 0, width: 0, height: 0 }))
+}
+
+const windowBox = ({ window }: Boxes): Box => ({ x: 0, y: 0, ...window })
+
+function placesOf(figure: PlayedFigure, boxes: Boxes, frameFrom: (find: (boxes: Boxes) => Box | undefined) => Frame): readonly Place[] {
+  const { area } = figure
+  const matches = boxes.elements[area.select] ?? []
+  const box = (index: number) => (at: Boxes) => at.elements[area.select]?.[index]
+  const places = area.of === 'each' ? matches.map((_, index) => box(index)) : [area.of === 'window' ? windowBox : (at: Boxes) => hullOf(at.elements[area.select] ?? [])]
+  return places.map((find, index) => {
+    const frame = frameFrom(find)
+    const presence = newPresence()
+    const holding = area.of === 'group' ? matches.map((_, each) => frameFrom(box(each))) : [frame]
+    const plays = figure.frames.flatMap(({ of, channels }) => {
+      const begin = (at: Frame): Play => {
+        const play = beginPlay(channels, at, presence, of === 'area' ? area.insets : undefined)
+        const among = channels.find(({ signal }) => signal.of === 'nearest')?.signal
+        if (among?.of === 'nearest') play.zones = (boxes.elements[among.among] ?? []).map((__, each) => frameFrom((now) => now.elements[among.among]?.[each]))
+        return play
+      }
+      if (of === 'area') return [begin(frame)]
+      if (of === 'window') return [begin(frameFrom(windowBox))]
+      if ('box' in of) return [begin(frameFrom((at) => at.elements[of.box]?.[0]))]
+      return (boxes.elements[of.each] ?? []).flatMap((each, k) => (placeOf(each, places, boxes) === index ? [begin(frameFrom((at) => at.elements[of.each]?.[k]))] : []))
+    })
+    return newPlace(presence, frame, holding, plays)
   })
 }
 
-/** The value of one output for given channel values (in the rig's order): `base + factor * knob * channel`. */
-export function outputValue(rig: Rig, output: Output, channels: readonly number[]): number {
-  const knob = rig.knobs.find(({ id }) => id === output.knob)
-  const index = output.channel === undefined ? -1 : rig.channels.findIndex(({ id }) => id === output.channel)
-  return output.base + output.factor * (knob?.value ?? 0) * (index < 0 ? 1 : (channels[index] ?? 0))
+/** The place that an element belongs to: the first that holds its middle, else the first of all. */
+function placeOf(element: Box, places: readonly ((boxes: Boxes) => Box | undefined)[], boxes: Boxes): number {
+  const x = element.x + element.width / 2
+  const y = element.y + element.height / 2
+  return Math.max(0, places.findIndex((find) => {
+    const box = find(boxes)
+    return box && x >= box.x && x <= box.x + box.width && y >= box.y && y <= box.y + box.height
+  }))
 }
 
-/** The rig's outputs in the order in which transform functions are composed. */
-export function composedOutputs(rig: Rig): readonly Output[] {
-  return transformFunctions.flatMap((fn) => rig.outputs.filter((output) => output.fn === fn))
+/** The smallest box around all of them. */
+export function hullOf(boxes: readonly Box[]): Box | undefined {
+  if (boxes.length === 0) return undefined
+  const x = Math.min(...boxes.map((box) => box.x))
+  const y = Math.min(...boxes.map((box) => box.y))
+  return { x, y, width: Math.max(...boxes.map((box) => box.x + box.width)) - x, height: Math.max(...boxes.map((box) => box.y + box.height)) - y }
 }
 
-/** The CSS `transform` that the rig gives an element for these channel values. */
-export function transformOf(rig: Rig, channels: readonly number[]): string {
-  return composedOutputs(rig)
-    .map((output) => `${output.fn}(${round(outputValue(rig, output, channels))}${unitOf(output)})`)
-    .join(' ')
+/** What can be read of a rig, by column. */
+function readingsOf(rig: Rig, { engine, figures }: Setup): readonly { readonly name: string; readonly read: (t: number) => number | string }[] {
+  return figures.flatMap(({ frames }, f) => {
+    const places = engine.scenes[f]?.places ?? []
+    return frames.flatMap(({ channels }) => {
+      const plays = places.flatMap((place) => place.plays.filter((play) => play.channels === channels))
+      return plays.flatMap((play, n) => columnsOf(rig, channels.map(({ id }) => id), play, n))
+    })
+  })
 }
 
-function unitOf({ fn }: Output): string {
-  if (fn === 'scale') return ''
-  return fn.startsWith('rotate') ? 'deg' : 'px'
+function columnsOf(rig: Rig, ids: readonly string[], play: Play, n: number) {
+  const valueOf = (id: string, t: number, link?: number) => {
+    const index = ids.indexOf(id)
+    return index < 0 ? undefined : channelValue(play, index, t, link)
+  }
+  const ofChannels = ids.flatMap((id) => {
+    const count = rig.channels.find((channel) => channel.id === id)?.chain
+    const links = count === undefined ? [undefined] : Array.from({ length: count }, (_, link) => link)
+    return links.map((link) => ({ name: `${id}${link === undefined ? '' : `.${link + 1}`}[${n}]`, read: (t: number): number | string => valueOf(id, t, link) ?? NaN }))
+  })
+  const outputs = rig.outputs.filter(({ channel }) => channel !== undefined && ids.includes(channel))
+  return [...ofChannels, ...outputs.map((output) => ({ name: `${outputName(output)}[${n}]`, read: (t: number) => outputValue(rig, output, (id, link) => valueOf(id, t, link)) }))]
 }
 
-const round = (value: number) => Number(value.toFixed(6))
+function outputName({ to, slot, link }: Output): string {
+  const target = to === 'self' ? '' : `${Object.values(to).join('')} `
+  return `${target}${slotName(slot)}${link === undefined ? '' : `.${link + 1}`}`
+}

@@ -1,70 +1,166 @@
-// The state of one matched element while its rig is played: one follower a channel.
+// The channels of one frame of reference while they are played.
 import { shapers } from '../curve/shapers'
-import { followerAt, turnTo, valueAt, type Follower } from '../feel/follower'
-import type { Box } from '../geometry/box'
-import { rangeOf, readSignal } from '../signal/signal'
-import type { Channel } from './rig'
+import type { Chain } from '../feel/chain'
+import type { Feel } from '../feel/feel'
+import { followerAt, placeAt, restBand, rests, turnTo, valueAt, type Follower } from '../feel/follower'
+import { toFrame, type Frame } from '../geometry/frame'
+import type { Insets } from '../geometry/insets'
+import type { At, Memory, Presence } from '../signal/reader'
+import { readers } from '../signal/readers'
+import { features } from './features'
+import type { PlayedChannel } from './played'
 
 /** What the followers need of a channel. */
-export type PlayedChannel = Pick<Channel, 'signal' | 'away' | 'curve' | 'feel' | 'going' | 'group'>
+export type Followed = Pick<PlayedChannel, 'id' | 'signal' | 'away' | 'curve' | 'feel' | 'going' | 'timing' | 'chain' | 'group' | 'seenBy'>
 
-/** The followers of one element, in the order of the rig's channels. */
+/** One channel while it is played. */
+export interface ChannelState extends Memory {
+  reading: number
+  readonly own: Follower
+  readonly follower: Follower
+  /** Where it is a chain. */
+  readonly chain: Chain | undefined
+  /** How far its values go apart, by which rest is judged. */
+  readonly span: number
+}
+
+/** One frame of reference with its channels. */
 export interface Play {
-  readonly followers: readonly Follower[]
+  readonly channels: readonly Followed[]
+  readonly states: readonly ChannelState[]
+  readonly frame: Frame
+  readonly presence: Presence
+  /** The area's insets, where the frame is the area. */
+  readonly insets: Insets | undefined
+  zones: readonly Frame[]
 }
 
 /** The value that a channel lies at before the pointer first comes. */
-export function poseOf(channel: PlayedChannel): number {
-  return shape(channel, channel.away.pose)
+export function poseOf(channel: Pick<Followed, 'signal' | 'away' | 'curve'>): number {
+  return shape(channel, channel.signal.of === 'look' ? channel.signal.values.off : channel.away.pose)
 }
 
 /** A play with every channel at its away pose, or at the value that `start` gives for its index. */
-export function beginPlay(channels: readonly PlayedChannel[], start?: (index: number) => number | undefined): Play {
-  return { followers: channels.map((channel, index) => followerAt(start?.(index) ?? poseOf(channel))) }
+export function beginPlay(channels: readonly Followed[], frame: Frame, presence: Presence, insets: Insets | undefined, start?: (index: number) => number | undefined): Play {
+  const states = channels.map((channel, index): ChannelState => {
+    const value = start?.(index) ?? poseOf(channel)
+    const [least, greatest] = channel.curve ? shapers.stops.range(channel.curve) : [0, readers[channel.signal.of].span(channel.signal)]
+    const span = greatest - least || 1
+    const chain = channel.chain ? features.chains?.begin(value, channel.chain, channel.feel, restBand * span) : undefined
+    return { reading: NaN, own: followerAt(0), follower: followerAt(value), chain, span }
+  })
+  return { channels, states, frame, presence, insets, zones: [] }
+}
+
+/** Turns a channel to `reading` at `at.t`. */
+function turnChannel(channel: Followed, state: ChannelState, reading: number, feel: Feel, t: number): void {
+  if (!Number.isFinite(reading)) return
+  state.reading = reading
+  const target = shape(channel, reading)
+  if (state.chain) features.chains?.turn(state.chain, target, feel, t)
+  else turnTo(state.follower, target, feel, state.span, t)
+}
+
+/** Points `at` at the play's frame. */
+function aim(at: At, play: Play): void {
+  at.frame = play.frame
+  at.presence = play.presence
+  at.insets = play.insets
+  at.zones = play.zones
+  toFrame(play.frame, at.pointer.x, at.pointer.y, at.point)
 }
 
 /**
- * Turns every channel to what the pointer at (x, y) inside `box` asks for at `t` (ms).
- * With reduced motion only light answers.
+ * Turns every channel to what the pointer asks for at `at.t`, while it is there. `arrives`: it has just come, so that what
+ * nobody sees yet starts at the pointer. With reduced motion only light and states answer.
  */
-export function meetPointer(play: Play, channels: readonly PlayedChannel[], box: Box, x: number, y: number, t: number, reducedMotion = false): void {
-  for (let i = 0; i < channels.length; i++) {
-    const channel = channels[i]
-    const follower = play.followers[i]
-    if (!channel || !follower || (reducedMotion && channel.group !== 'light')) continue
-    const reading = readSignal(channel.signal, box, x, y)
-    turnTo(follower, shape(channel, reading), channel.feel, spanOf(channel), t)
+export function meetPlay(play: Play, at: At, arrives: boolean): void {
+  aim(at, play)
+  for (let i = 0; i < play.channels.length; i++) {
+    const channel = play.channels[i]
+    const state = play.states[i]
+    if (!channel || !state || isFrozen(channel, at)) continue
+    const reading = readers[channel.signal.of].read(channel.signal, at, state)
+    const seenBy = channel.seenBy === undefined ? undefined : play.states[channel.seenBy]
+    if (arrives && seenBy && valueAt(seenBy.follower, at.t) === 0) placeAt(state.follower, shape(channel, reading))
+    turnChannel(channel, state, reading, feelOf(channel, at), at.t)
   }
 }
 
-/** Turns every channel to its away pose at `t` (ms); one that holds stays where its target is. */
-export function leavePointer(play: Play, channels: readonly PlayedChannel[], t: number): void {
-  for (let i = 0; i < channels.length; i++) {
-    const channel = channels[i]
-    const follower = play.followers[i]
-    if (!channel || !follower || channel.away.kind === 'hold') continue
-    turnTo(follower, poseOf(channel), channel.going ?? channel.feel, spanOf(channel), t)
+/** Turns every channel to its away pose at `at.t`; one that holds or lets go stays where its target is. */
+export function leavePlay(play: Play, at: At): void {
+  aim(at, play)
+  for (let i = 0; i < play.channels.length; i++) {
+    const channel = play.channels[i]
+    const state = play.states[i]
+    if (!channel || !state || isFrozen(channel, at)) continue
+    const { signal, away, going, feel } = channel
+    if (away.kind !== 'settle') continue
+    const own = readers[signal.of].away
+    turnChannel(channel, state, own ? own(signal, at, state) : away.pose, signal.of === 'look' ? feelOf(channel, at) : (going ?? feel), at.t)
   }
 }
 
-/** The value of the channel with this index at `t`. */
-export function channelValue(play: Play, index: number, t: number): number {
-  const follower = play.followers[index]
-  return follower ? valueAt(follower, t) : 0
+/** Takes what changes by itself between events (speed, *here*, what was, the time, standing still) up to `until` (ms). */
+export function advancePlay(play: Play, at: At, until: number): void {
+  let isAimed = false
+  for (let i = 0; i < play.channels.length; i++) {
+    const channel = play.channels[i]
+    const state = play.states[i]
+    const reader = channel && readers[channel.signal.of]
+    if (!channel || !state || !reader?.due || isFrozen(channel, at)) continue
+    if (!play.presence.inside && !(reader.away && channel.away.kind === 'settle')) continue
+    if (!isAimed) aim(at, play)
+    isAimed = true
+    const start = at.t
+    for (let due = reader.due(channel.signal, at, state); due <= until; due = reader.due(channel.signal, at, state)) {
+      at.t = reader.isEndless ? Math.max(due, until - longestGapMs) : due
+      const isThere = play.presence.inside
+      const reading = isThere || !reader.away ? reader.read(channel.signal, at, state) : reader.away(channel.signal, at, state)
+      turnChannel(channel, state, reading, isThere ? channel.feel : (channel.going ?? channel.feel), at.t)
+    }
+    at.t = start
+  }
 }
 
-/** Whether all channels rest at `t`. */
-export function isAtRest(play: Play, t: number): boolean {
-  for (const follower of play.followers) if (t < follower.restsAt) return false
+/** How much of a pause is followed instant by instant where a signal never ends, ms. */
+const longestGapMs = 5000
+
+/** The value of a channel at `t`; of one link, where it is a chain. */
+export function channelValue(play: Play, index: number, t: number, link?: number): number {
+  const state = play.states[index]
+  if (!state) return 0
+  return link !== undefined && state.chain ? (features.chains?.value(state.chain, link, t) ?? 0) : valueAt(state.follower, t)
+}
+
+/** Whether all channels rest at `at.t` and none will change by itself. */
+export function playRests(play: Play, at: At): boolean {
+  for (let i = 0; i < play.states.length; i++) {
+    const channel = play.channels[i]
+    const state = play.states[i]
+    if (!channel || !state) continue
+    if (state.chain ? !features.chains?.rests(state.chain, at.t) : !rests(state.follower, at.t)) return false
+    const reader = readers[channel.signal.of]
+    if (!reader.due || isFrozen(channel, at) || (!play.presence.inside && !(reader.away && channel.away.kind === 'settle'))) continue
+    at.presence = play.presence
+    if (reader.due(channel.signal, at, state) < Infinity) return false
+  }
   return true
 }
 
-function spanOf(channel: PlayedChannel): number {
-  const [least, greatest] = channel.curve ? shapers.stops.range(channel.curve) : rangeOf(channel.signal)
-  return greatest - least
+/** With reduced motion what travels, turns or grows stays at its away pose. */
+function isFrozen({ group }: Followed, { reducedMotion }: At): boolean {
+  return reducedMotion && group !== 'light' && group !== 'state'
+}
+
+/** The feel by which a channel follows now. */
+function feelOf(channel: Followed, { presence: { look } }: At): Feel {
+  if (channel.signal.of !== 'look') return channel.feel
+  const pair = channel.timing?.find(({ from, to }) => to === look.shown && (from === 'any' || from === look.before))
+  return pair?.feel ?? (look.shown === 'off' ? (channel.going ?? channel.feel) : channel.feel)
 }
 
 /** The signal through the channel's curve. */
-function shape({ curve }: PlayedChannel, reading: number): number {
+function shape({ curve }: Pick<Followed, 'curve'>, reading: number): number {
   return curve ? shapers.stops.valueAt(curve, reading) : reading
 }

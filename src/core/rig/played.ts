@@ -1,11 +1,41 @@
 // What the player is told of a figure: where to listen, and which custom property follows which signal.
-import type { PlayedChannel } from './play'
-import type { Area } from './rig'
+import type { ColourCurve } from '../curve/colour'
+import type { Curve } from '../curve/curve'
+import type { Area, Channel, FrameOf, Part, Target } from './rig'
+
+export type PlayedArea = Pick<Area, 'of' | 'select' | 'insets' | 'box' | 'among' | 'bridge' | 'pointer' | 'looks'> & { readonly touch?: 'tap' | undefined }
+
+/** A custom property that is written, and on what; through a curve where CSS cannot say it. */
+export interface Write {
+  readonly property: string
+  readonly to?: Exclude<Target, 'self'> | undefined
+  readonly curve?: Curve | ColourCurve | undefined
+  readonly link?: number | undefined
+}
+
+export type PlayedChannel = Pick<Channel, 'signal' | 'away' | 'curve' | 'feel' | 'going' | 'timing' | 'chain' | 'group'> & {
+  readonly id: string
+  /** The index of the channel of its frame that tells whether it is seen. */
+  readonly seenBy?: number | undefined
+  readonly writes: readonly Write[]
+}
+
+/** The channels that are read in one frame of reference. */
+export interface PlayedFrame {
+  readonly of: FrameOf
+  readonly channels: readonly PlayedChannel[]
+}
+
+export type PlayedPart = Pick<Part, 'id' | 'inside' | 'count'> & { readonly className: string }
 
 export interface PlayedFigure {
   /** How the console names it, should it fail. */
   readonly title: string
-  readonly select: string
-  readonly pointer: Area['pointer']
-  readonly channels: readonly (PlayedChannel & { readonly property: string })[]
+  /** Its name in attributes and events. */
+  readonly name: string
+  readonly area: PlayedArea
+  readonly frames: readonly PlayedFrame[]
+  readonly parts?: readonly PlayedPart[] | undefined
+  /** The CSS properties that follow its values: a transition of the page's own on them would lag. */
+  readonly drives: readonly string[]
 }

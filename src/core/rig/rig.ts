@@ -1,55 +1,141 @@
 // The rig: what an effect is made of. Data only; every kind expands to one, and the player plays nothing else.
+import type { ColourCurve } from '../curve/colour'
 import type { Curve } from '../curve/curve'
 import type { Feel } from '../feel/feel'
-import type { SignalName } from '../signal/signal'
+import type { Insets } from '../geometry/insets'
+import type { Look } from '../look/look'
+import type { Signal } from '../signal/signal'
+import type { Slot } from './slot'
 
-/** Where the pointer is read: the still box of each element that the selector matches. */
+/** Where the pointer is read. */
 export interface Area {
+  readonly id: string
+  /** Each element that `select` matches, all of them as one place, or the whole window (then nothing is selected). */
+  readonly of: 'each' | 'group' | 'window'
   readonly select: string
+  /** How far inside its edges the area counts; negative: outside. */
+  readonly insets?: Insets | undefined
+  /** `still`: where it would lie if no effect moved it. `live`: where it is. */
+  readonly box: 'still' | 'live'
+  /** Whether one match at most has the pointer, or all that hold it. */
+  readonly among: 'one' | 'all'
+  /** More elements that count as the same place: inside the match, or anywhere for a group. */
+  readonly bridge?: string | undefined
   /** `fine`: a mouse or a pen only. `any`: a finger too. */
   readonly pointer: 'fine' | 'any'
+  /** What a finger does to it; the page scrolls along the axes that are left. */
+  readonly touch: 'none' | 'tap' | 'drag-x' | 'drag-y' | 'drag'
+  /** The hover looks of each match, where it has some. */
+  readonly looks?: Looks | undefined
 }
 
-/** Where a channel lies when the pointer is not there: it settles at a pose, or holds what it had. */
-export type Away = { readonly kind: 'settle'; readonly pose: number } | { readonly kind: 'hold'; readonly pose: number }
+/** The hover state machine of an area. Times in ms. */
+export interface Looks {
+  /** How long it stays on after the last cause has gone. */
+  readonly goDelayMs: number
+  /** After standing still for so long it shows `still`; never when left out. */
+  readonly stillMs?: number | undefined
+  /** At most one match is on; the latest cause wins. */
+  readonly atMostOne: boolean
+  /** The keyboard's focus counts as a cause. */
+  readonly keys: boolean
+}
+
+/**
+ * Where a channel lies when the pointer is not there: it settles at a pose (a number of the signal), holds what it had,
+ * or lets go: it holds, and the weight of its outputs goes to 0, so that the page's own style comes back.
+ */
+export type Away = { readonly kind: 'settle'; readonly pose: number } | { readonly kind: 'hold'; readonly pose: number } | { readonly kind: 'letGo'; readonly pose: number }
+
+/** In whose coordinates the pointer is read: the area's, the window's, each element of a role's, or one box's. */
+export type FrameOf = 'area' | 'window' | { readonly each: string } | { readonly box: string }
+
+/** The feel of the way from one look to another. */
+export interface Timing {
+  readonly from: Look | 'any'
+  readonly to: Look
+  readonly feel: Feel
+}
 
 /** One follower: a signal through a curve, following with one feel; `going` is the feel for the way to `away`. */
 export interface Channel {
   readonly id: string
-  readonly signal: SignalName
+  readonly area: string
+  readonly frame: FrameOf
+  readonly signal: Signal
   readonly away: Away
   readonly curve?: Curve | undefined
   readonly feel: Feel
   readonly going?: Feel | undefined
-  /** What it moves; with reduced motion everything but `light` stays at its away pose. */
-  readonly group: 'turn' | 'travel' | 'scale' | 'light'
+  /** For looks: other feels for some pairs. */
+  readonly timing?: readonly Timing[] | undefined
+  /** The channel that tells whether this one is seen: while that is 0 it starts at the pointer, not where it was left. */
+  readonly seenBy?: string | undefined
+  /** A chain of so many followers, each after the one before; the feel is a glide. */
+  readonly chain?: number | undefined
+  /** What it moves; with reduced motion everything but `light` and `state` stays at its away pose. */
+  readonly group: 'turn' | 'travel' | 'scale' | 'light' | 'state'
 }
 
 /** A number that the designer may turn in the exported stylesheet, where it is a custom property. */
 export interface Knob {
   readonly id: string
   readonly value: number
-  readonly unit: 'deg' | 'px' | ''
+  readonly unit: Unit
   /** What it does, for the comment beside it. */
   readonly note: string
+  /** Another knob that it is a multiple of: then it is `value` times that one. */
+  readonly times?: string | undefined
 }
 
-/** The transform functions, in the order in which they are composed. */
-export const transformFunctions = ['perspective', 'translateZ', 'rotateX', 'rotateY', 'scale'] as const
-export type TransformFunction = (typeof transformFunctions)[number]
+export const units = ['', 'deg', 'px', '%', 'ms', 's', 'em', 'rem', 'vw', 'vh', 'turn'] as const
+export type Unit = (typeof units)[number]
 
-/** One transform function of the element: `base + factor * knob * channel`; without a channel it stands still. */
+/** What an output is written on: the frame's own element, some inside it, the elements in step with the matches, or a part. */
+export type Target = 'self' | { readonly within: string } | { readonly linked: string } | { readonly part: string }
+
+/**
+ * One property of an element: `base + factor * knob * channel`, the channel through a curve of its own where there is
+ * one. Without a channel it stands still. Shown is `neutral + weight * strength * (value - neutral)`.
+ */
 export interface Output {
-  readonly fn: TransformFunction
+  readonly to: Target
+  readonly slot: Slot
   readonly base: number
   readonly factor: number
-  readonly knob: string
+  readonly knob?: string | undefined
   readonly channel?: string | undefined
+  /** Which link of the channel's chain. */
+  readonly link?: number | undefined
+  readonly curve?: Curve | ColourCurve | undefined
+  /** The channel that is its weight, 0..1. */
+  readonly weight?: string | undefined
+  readonly strength: number
+}
+
+/**
+ * A decorative element that the effect adds: to each match, inside it or inside another of its parts, or once for each
+ * link of a chain. It is hidden from assistive technology and takes no pointer events.
+ */
+export interface Part {
+  readonly id: string
+  readonly area: string
+  readonly inside?: string | undefined
+  readonly count?: number | undefined
+  readonly css: Readonly<Record<string, string>>
+}
+
+/** Declarations that the effect brings along for the page's elements. */
+export interface Rule {
+  readonly select: string
+  readonly css: Readonly<Record<string, string>>
 }
 
 export interface Rig {
-  readonly area: Area
+  readonly areas: readonly Area[]
   readonly channels: readonly Channel[]
   readonly knobs: readonly Knob[]
   readonly outputs: readonly Output[]
+  readonly parts: readonly Part[]
+  readonly rules: readonly Rule[]
 }

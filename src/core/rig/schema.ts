@@ -1,54 +1,242 @@
 // The checks that a rig passes at the border, with messages that name the place.
 import * as z from 'zod'
 import { parseEasing } from '../curve/easing'
-import { transformFunctions } from './rig'
+import { looks } from '../look/look'
+import { units, type Rig, type Unit } from './rig'
+import { filterFunctions, sides, transformFunctions } from './slot'
 
 const number = (least: number, greatest: number) => z.number().min(least).max(greatest)
+const identifier = z.string().regex(/^[A-Za-z][A-Za-z0-9-]{0,39}$/, 'an identifier is a letter, then letters, digits and hyphens')
+const select = z.string().trim().min(1).max(500)
+const px = number(-1e6, 1e6)
+
+export const easingSchema = z.string().refine((text) => parseEasing(text) !== undefined, { error: 'is not an easing: use linear, linear(...), ease, ease-in, ease-out, ease-in-out, cubic-bezier(...) or steps(...)' })
 
 export const springSchema = z.object({ kind: z.literal('spring'), frequencyHz: number(0.05, 60), dampingRatio: number(0.05, 20) })
 
-export const timedSchema = z.object({
-  kind: z.literal('timed'),
-  durationMs: number(0, 60_000),
-  easing: z.string().refine((text) => parseEasing(text) !== undefined, { error: 'is not an easing: use linear, ease, ease-in, ease-out, ease-in-out or cubic-bezier(x1, y1, x2, y2)' }),
-  delayMs: number(0, 60_000),
+export const timedSchema = z.object({ kind: z.literal('timed'), durationMs: number(0, 60_000), easing: easingSchema, delayMs: number(0, 60_000) })
+
+export const glideSchema = z.object({ kind: z.literal('glide'), halfLifeMs: number(0.1, 60_000) })
+
+export const feelSchema = z.discriminatedUnion('kind', [z.object({ kind: z.literal('direct') }), glideSchema, springSchema, timedSchema])
+
+const rising = (stops: readonly { at: number }[]) => stops.every((stop, i) => i === 0 || stop.at > (stops[i - 1]?.at ?? -Infinity))
+const stopsOf = <Value extends z.ZodType>(value: Value) =>
+  z
+    .array(z.object({ at: px, value, easing: easingSchema.optional() }))
+    .min(2, 'a curve needs two stops at least')
+    .max(100)
+    .refine(rising, { error: 'the stops of a curve rise from each to the next' })
+    .readonly()
+
+export const curveSchema = z.object({ stops: stopsOf(px), beyond: z.enum(['clamp', 'extend']).optional(), step: z.number().positive().optional() })
+
+const colourSchema = z.object({ space: z.enum(['oklab', 'oklch']), values: z.tuple([number(0, 1), number(-0.5, 0.5), z.number(), number(0, 1)]).readonly() })
+export const colourCurveSchema = z.object({
+  colours: stopsOf(colourSchema).refine((stops) => stops.every(({ value }) => value.space === stops[0]?.value.space), { error: 'the colours of a curve are in one space' }),
+})
+export const anyCurveSchema = z.union([curveSchema, colourCurveSchema])
+
+const pose = z.union([px, z.tuple([px, px, px, px]).readonly()])
+const signalSchemas = [
+  z.object({ of: z.enum(['x', 'y', 'centredX', 'centredY']), beyond: z.enum(['clamp', 'extend']).optional() }),
+  z.object({ of: z.enum(['xPx', 'yPx', 'angle', 'heading', 'speed', 'inside', 'pressed', 'focus']) }),
+  z.object({ of: z.literal('distance'), from: z.enum(['centre', 'edge']) }),
+  z.object({ of: z.literal('zone'), columns: z.number().int().min(1).max(100), rows: z.number().int().min(1).max(100), hysteresisPx: number(0, 1000).optional() }),
+  z.object({ of: z.literal('nearest'), among: select, hysteresisPx: number(0, 1000).optional() }),
+  z.object({ of: z.literal('still'), afterMs: number(1, 60_000) }),
+  z.object({ of: z.literal('here'), come: timedSchema, go: timedSchema }),
+  z.object({ of: z.enum(['entrySide', 'exitSide']), axis: z.enum(['x', 'y']).optional() }),
+  z.object({ of: z.literal('past'), axis: z.enum(['x', 'y']), lagMs: number(0, 2000) }),
+  z.object({ of: z.literal('time'), periodMs: number(10, 3_600_000) }),
+  z.object({
+    of: z.literal('look'),
+    values: z.object({ off: px, on: px.optional(), pressed: px.optional(), still: px.optional() }),
+    whose: z.literal('others').optional(),
+    enterFrom: pose.optional(),
+    leaveTo: pose.optional(),
+  }),
+] as const
+
+/** The names of all signals, for the message about one that there is not. */
+export const signalNames: readonly string[] = signalSchemas.flatMap((schema) => {
+  const { of } = schema.shape
+  return of instanceof z.ZodLiteral ? [...of.values] : of.options
 })
 
-export const feelSchema = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('direct') }),
-  z.object({ kind: z.literal('glide'), halfLifeMs: number(0.1, 60_000) }),
-  springSchema,
-  timedSchema,
+export const signalSchema = z.discriminatedUnion('of', signalSchemas, {
+  error: ({ input }) => {
+    const name = (input as { of?: unknown } | null | undefined)?.of
+    return `there is no signal ${JSON.stringify(name) ?? 'without a name'}; signals are ${signalNames.join(', ')}`
+  },
+})
+
+const length = z.object({ value: number(-10_000, 10_000), unit: z.enum(['px', '%']) })
+export const insetsSchema = z.object({ top: length, right: length, bottom: length, left: length })
+export const looksSchema = z.object({ goDelayMs: number(0, 60_000), stillMs: number(1, 60_000).optional(), atMostOne: z.boolean(), keys: z.boolean() })
+
+export const awaySchema = z.object({ kind: z.enum(['settle', 'hold', 'letGo']), pose: px })
+export const frameOfSchema = z.union([z.enum(['area', 'window']), z.object({ each: select }).strict(), z.object({ box: select }).strict()])
+export const timingSchema = z.array(z.object({ from: z.enum([...looks, 'any']), to: z.enum(looks), feel: feelSchema })).max(20).readonly()
+export const groupSchema = z.enum(['turn', 'travel', 'scale', 'light', 'state'])
+export const otherTargetSchema = z.union([z.object({ within: select }).strict(), z.object({ linked: select }).strict(), z.object({ part: identifier }).strict()])
+const targetSchema = z.union([z.literal('self'), otherTargetSchema])
+
+export const areaShape = z.object({
+  id: identifier,
+  of: z.enum(['each', 'group', 'window']),
+  select: z.string().trim().max(500),
+  insets: insetsSchema.optional(),
+  box: z.enum(['still', 'live']),
+  among: z.enum(['one', 'all']),
+  bridge: select.optional(),
+  pointer: z.enum(['fine', 'any']),
+  touch: z.enum(['none', 'tap', 'drag-x', 'drag-y', 'drag']),
+  looks: looksSchema.optional(),
+})
+const areaSchema = areaShape.refine(({ of, select: text }) => of === 'window' || text !== '', { error: 'needs a selector', path: ['select'] })
+
+const channelSchema = z.object({
+  id: identifier,
+  area: identifier,
+  frame: frameOfSchema,
+  signal: signalSchema,
+  away: awaySchema,
+  curve: curveSchema.optional(),
+  feel: feelSchema,
+  going: feelSchema.optional(),
+  timing: timingSchema.optional(),
+  seenBy: identifier.optional(),
+  chain: z.number().int().min(1).max(60).optional(),
+  group: groupSchema,
+})
+
+const slotSchema = z.discriminatedUnion('on', [
+  z.object({ on: z.literal('transform'), fn: z.enum(transformFunctions) }),
+  z.object({ on: z.literal('opacity') }),
+  z.object({ on: z.literal('filter'), fn: z.enum(filterFunctions) }),
+  z.object({ on: z.literal('inset'), side: z.enum(sides) }),
+  z.object({ on: z.literal('property'), name: z.string().regex(/^(--)?[a-z][a-z0-9-]*$/i, 'is not the name of a CSS property'), unit: z.enum(units), law: z.enum(['replace', 'add', 'multiply']), neutral: px.optional() }),
 ])
 
-export const curveSchema = z
-  .object({ stops: z.array(z.object({ at: z.number(), value: z.number(), easing: timedSchema.shape.easing.optional() })).min(2, 'a curve needs two stops at least').readonly() })
-  .refine(({ stops }) => stops.every((stop, i) => i === 0 || stop.at > (stops[i - 1]?.at ?? -Infinity)), { error: 'the stops of a curve rise from each to the next' })
+const outputSchema = z.object({
+  to: targetSchema,
+  slot: slotSchema,
+  base: px,
+  factor: px,
+  knob: identifier.optional(),
+  channel: identifier.optional(),
+  link: z.number().int().min(0).max(59).optional(),
+  curve: anyCurveSchema.optional(),
+  weight: identifier.optional(),
+  strength: number(0, 2),
+})
 
-export const rigSchema = z
-  .object({
-    area: z.object({ select: z.string().min(1), pointer: z.enum(['fine', 'any']) }),
-    channels: z.array(
-      z.object({
-        id: z.string().min(1),
-        signal: z.enum(['centredX', 'centredY', 'inside']),
-        away: z.object({ kind: z.enum(['settle', 'hold']), pose: number(-1, 1) }),
-        curve: curveSchema.optional(),
-        feel: feelSchema,
-        going: feelSchema.optional(),
-        group: z.enum(['turn', 'travel', 'scale', 'light']),
-      }),
-    ),
-    knobs: z.array(z.object({ id: z.string().min(1), value: z.number(), unit: z.enum(['deg', 'px', '']), note: z.string() })),
-    outputs: z.array(z.object({ fn: z.enum(transformFunctions), base: z.number(), factor: z.number(), knob: z.string(), channel: z.string().optional() })),
+const css = z.record(z.string().regex(/^(--)?[a-z][a-z0-9-]*$/i, 'is not the name of a CSS property'), z.string().max(2000).regex(/^[^{};<]*$/, 'is not one CSS value'))
+
+const rigShape = z.object({
+  areas: z.array(areaSchema).min(1).max(20),
+  channels: z.array(channelSchema).max(200),
+  knobs: z.array(z.object({ id: identifier, value: z.number(), unit: z.enum(units), note: z.string().max(200), times: identifier.optional() })).max(200),
+  outputs: z.array(outputSchema).max(400),
+  parts: z.array(z.object({ id: identifier, area: identifier, inside: identifier.optional(), count: z.number().int().min(1).max(60).optional(), css })).max(100),
+  rules: z.array(z.object({ select, css })).max(100),
+})
+
+/** Where something is wrong, and what. */
+type Report = (path: readonly (string | number)[], message: string) => void
+
+export const rigSchema = rigShape.superRefine((rig, context) => {
+  const report: Report = (path, message) => context.addIssue({ code: 'custom', path: [...path], message })
+  const given = <Item extends { id: string }>(items: readonly Item[]) => new Map(items.map((item) => [item.id, item]))
+  const [areas, channels, knobs, parts] = [given(rig.areas), given(rig.channels), given(rig.knobs), given(rig.parts)]
+  for (const list of ['areas', 'channels', 'knobs', 'parts'] as const) {
+    rig[list].forEach(({ id }, i) => rig[list].findIndex((each) => each.id === id) < i && report([list, i, 'id'], `"${id}" is used twice`))
+  }
+  rig.channels.forEach((channel, i) => {
+    const area = areas.get(channel.area)
+    if (!area) report(['channels', i, 'area'], `there is no area "${channel.area}"`)
+    if (channel.signal.of === 'look' && area && !area.looks) report(['channels', i, 'signal'], `the area "${area.id}" has no looks`)
+    const seen = channel.seenBy === undefined ? undefined : channels.get(channel.seenBy)
+    if (channel.seenBy !== undefined && (!seen || seen.area !== channel.area || JSON.stringify(seen.frame) !== JSON.stringify(channel.frame))) {
+      report(['channels', i, 'seenBy'], `there is no channel "${channel.seenBy}" in the same area and frame`)
+    }
+    if (channel.chain !== undefined && (channel.feel.kind !== 'glide' || (channel.going && channel.going.kind !== 'glide'))) report(['channels', i, 'feel'], 'a chain follows by a glide')
+    if (channel.away.kind === 'letGo' && rig.outputs.some((output) => output.channel === channel.id && output.weight === undefined)) {
+      report(['channels', i, 'away'], 'an output of a channel that lets go needs a weight')
+    }
   })
-  .superRefine((rig, context) => {
-    const knobs = new Set(rig.knobs.map(({ id }) => id))
-    const channels = new Set(rig.channels.map(({ id }) => id))
-    rig.outputs.forEach((output, index) => {
-      if (!knobs.has(output.knob)) context.addIssue({ code: 'custom', path: ['outputs', index, 'knob'], message: `there is no knob "${output.knob}"` })
-      if (output.channel !== undefined && !channels.has(output.channel)) {
-        context.addIssue({ code: 'custom', path: ['outputs', index, 'channel'], message: `there is no channel "${output.channel}"` })
+  rig.knobs.forEach(({ id, times }, i) => {
+    if (times !== undefined && !knobs.has(times)) report(['knobs', i, 'times'], `there is no knob "${times}"`)
+    const seen = new Set([id])
+    for (let next = times; next !== undefined; next = knobs.get(next)?.times) {
+      if (seen.has(next)) {
+        report(['knobs', i, 'times'], `"${id}" is a multiple of itself, by way of ${[...seen].slice(1).concat(id).map((each) => `"${each}"`).join(', ')}`)
+        break
       }
-    })
+      seen.add(next)
+    }
   })
+  rig.parts.forEach(({ area, inside, id }, i) => {
+    if (!areas.has(area)) report(['parts', i, 'area'], `there is no area "${area}"`)
+    if (inside !== undefined && rig.parts.findIndex((part) => part.id === inside) >= rig.parts.findIndex((part) => part.id === id)) report(['parts', i, 'inside'], `"${inside}" is no part that comes before it`)
+    if (inside !== undefined && !parts.has(inside)) report(['parts', i, 'inside'], `there is no part "${inside}"`)
+  })
+  rig.outputs.forEach((output, i) => {
+    const { knob, channel, weight, link, to, slot } = output
+    if (knob !== undefined && !knobs.has(knob)) report(['outputs', i, 'knob'], `there is no knob "${knob}"`)
+    for (const field of ['channel', 'weight'] as const) {
+      const id = output[field]
+      if (id !== undefined && !channels.has(id)) report(['outputs', i, field], `there is no channel "${id}"`)
+    }
+    const chain = channel === undefined ? undefined : channels.get(channel)?.chain
+    if (link !== undefined && link >= (chain ?? 0)) report(['outputs', i, 'link'], chain === undefined ? 'the channel is no chain' : `the chain has ${chain} links, counted from 0`)
+    if (typeof to === 'object' && 'part' in to && !parts.has(to.part)) report(['outputs', i, 'to'], `there is no part "${to.part}"`)
+    if (weight !== undefined && channel !== undefined && channels.get(weight)?.area !== channels.get(channel)?.area) report(['outputs', i, 'weight'], 'a weight is read in the area of the channel')
+    if (slot.on === 'property' && !fitsProperty(slot.name, slot.unit)) report(['outputs', i, 'slot', 'unit'], `${slot.name} is not given in ${slot.unit === '' ? 'plain numbers' : slot.unit}`)
+    const unit = knob === undefined ? undefined : knobUnit(rig, knob)
+    if (unit !== undefined && unit !== '' && slotUnits(slot) && !slotUnits(slot)?.includes(unit)) report(['outputs', i, 'knob'], `the knob "${knob}" is in ${unit}, which does not fit ${slot.on === 'property' ? slot.name : 'fn' in slot ? slot.fn : slot.on}`)
+  })
+})
+
+function knobUnit(rig: z.infer<typeof rigShape>, id: string, depth = 0): Unit | undefined {
+  const knob = rig.knobs.find((each) => each.id === id)
+  return knob?.unit === '' && knob.times !== undefined && depth < 50 ? knobUnit(rig, knob.times, depth + 1) : knob?.unit
+}
+
+const lengths: readonly Unit[] = ['px', '%', 'em', 'rem', 'vw', 'vh']
+const angles: readonly Unit[] = ['deg', 'turn']
+
+/** The units that a slot takes; undefined where anything goes. */
+function slotUnits(slot: z.infer<typeof slotSchema>): readonly Unit[] | undefined {
+  switch (slot.on) {
+    case 'transform':
+      return /^(rotate|skew)/.test(slot.fn) ? angles : slot.fn.startsWith('scale') ? [''] : lengths
+    case 'filter':
+      return slot.fn === 'blur' ? lengths : slot.fn === 'hue-rotate' ? angles : ['']
+    case 'opacity':
+      return ['']
+    case 'inset':
+      return lengths
+    case 'property':
+      return slot.name.startsWith('--') ? undefined : [slot.unit]
+  }
+}
+
+const plainNumbers = /^(opacity|z-index|order|flex|flex-grow|flex-shrink|font-weight|line-height|scale|zoom|aspect-ratio|(fill|stroke|flood|stop)-opacity)$/
+const inTime = /(^|-)(duration|delay)$/
+const inAngles = /^(rotate|offset-rotate)$/
+const inLengths = /^(width|height|(min|max)-(width|height)|top|right|bottom|left|inset|gap|(row|column)-gap|margin|padding|(margin|padding)-.*|border-.*(width|radius)|border-radius|font-size|letter-spacing|word-spacing|text-indent|outline-(offset|width)|translate|perspective|stroke-width|text-underline-offset|text-decoration-thickness)$/
+
+/** Whether a property may be given in a unit; custom properties and those that are not listed take any. */
+function fitsProperty(name: string, unit: Unit): boolean {
+  if (plainNumbers.test(name)) return unit === '' || (name !== 'z-index' && name !== 'order' && unit === '%') || (name === 'line-height' && lengths.includes(unit))
+  if (inTime.test(name) && !name.startsWith('--')) return unit === 'ms' || unit === 's'
+  if (inAngles.test(name)) return angles.includes(unit)
+  return inLengths.test(name) ? lengths.includes(unit) : true
+}
+
+/** Reads a rig written by hand. Throws a ZodError whose first issue names the place. */
+export function readRig(value: unknown): Rig {
+  return rigSchema.parse(value)
+}

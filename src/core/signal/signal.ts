@@ -1,30 +1,41 @@
-// Signals: numbers read from the pointer in the frame of reference of one box.
-import type { Box } from '../geometry/box'
+// Signals: numbers read from the pointer in a frame of reference. Data only; `readers.ts` reads them.
+import type { Timed } from '../feel/timed'
+import type { Look } from '../look/look'
 
-/** `centredX`, `centredY`: -1..1 across the box, 0 in its middle. `inside`: 0 or 1. */
-export type SignalName = 'centredX' | 'centredY' | 'inside'
+export type Axis = 'x' | 'y'
 
-/**
- * The value of a signal for a pointer at (x, y) that is inside `box`. Centred signals are clamped at the edges;
- * an axis without length reads as the middle.
- */
-export function readSignal(signal: SignalName, box: Box, x: number, y: number): number {
-  switch (signal) {
-    case 'centredX':
-      return centred(x - box.x, box.width)
-    case 'centredY':
-      return centred(y - box.y, box.height)
-    case 'inside':
-      return 1
-  }
-}
+export type Signal =
+  /** 0..1 between the insets of the padding box; held at the ends, or running on. */
+  | { readonly of: 'x' | 'y' | 'centredX' | 'centredY'; readonly beyond?: 'clamp' | 'extend' | undefined }
+  /** px from the left or upper edge of the padding box. */
+  | { readonly of: 'xPx' | 'yPx' }
+  /** px from the middle, or from the edge of the border box: negative inside. */
+  | { readonly of: 'distance'; readonly from: 'centre' | 'edge' }
+  /** Degrees clockwise from up, unwrapped: where the pointer is seen from the middle, or which way it moves. */
+  | { readonly of: 'angle' | 'heading' }
+  /** px/s; it halves every 50 ms. */
+  | { readonly of: 'speed' }
+  /** Which of columns x rows, row by row from 0, or which of the elements that `among` matches is nearest. */
+  | { readonly of: 'zone'; readonly columns: number; readonly rows: number; readonly hysteresisPx?: number | undefined }
+  | { readonly of: 'nearest'; readonly among: string; readonly hysteresisPx?: number | undefined }
+  /** 0 or 1. */
+  | { readonly of: 'inside' | 'pressed' | 'focus' }
+  /** 1 once the pointer has travelled less than 3 px for so long. */
+  | { readonly of: 'still'; readonly afterMs: number }
+  /** 0 when the pointer is away, 1 when it is there, with times to come and to go. */
+  | { readonly of: 'here'; readonly come: Timed; readonly go: Timed }
+  /** Which side it came in or went out by: 0 top, 1 right, 2 bottom, 3 left; on one axis where given. */
+  | { readonly of: 'entrySide' | 'exitSide'; readonly axis?: Axis | undefined }
+  /** px in the frame, as it was so long ago. */
+  | { readonly of: 'past'; readonly axis: Axis; readonly lagMs: number }
+  /** 0..1 over each period of the trace's clock, while the pointer is there. */
+  | { readonly of: 'time'; readonly periodMs: number }
+  /** A number for each look; those left out are as `off`. `others`: what any other match shows. */
+  | { readonly of: 'look'; readonly values: LookValues; readonly whose?: 'others' | undefined; readonly enterFrom?: Pose | undefined; readonly leaveTo?: Pose | undefined }
 
-/** The least and greatest value that a signal can take. */
-export function rangeOf(signal: SignalName): readonly [number, number] {
-  return signal === 'inside' ? [0, 1] : [-1, 1]
-}
+export type LookValues = { readonly off: number } & { readonly [name in Exclude<Look, 'off'>]?: number | undefined }
 
-function centred(offset: number, length: number): number {
-  if (!(length > 0)) return 0
-  return Math.min(1, Math.max(-1, (2 * offset) / length - 1))
-}
+/** One value, or one for each side: top, right, bottom, left. */
+export type Pose = number | readonly [number, number, number, number]
+
+export type SignalName = Signal['of']

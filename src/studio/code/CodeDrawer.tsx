@@ -3,7 +3,7 @@ import { Box, Flex } from '@chakra-ui/react'
 import { Check, Copy, Download, X } from 'lucide-react'
 import { useEffect, useMemo, useState } from 'react'
 import { needsOf } from '../../core/export/needs'
-import { planFigures } from '../../core/export/plan'
+import { planFigures, playedFigures } from '../../core/export/plan'
 import { writeScript } from '../../core/export/script'
 import { writeStylesheet } from '../../core/export/stylesheet'
 import { useSite, useStudio, useView } from '../context'
@@ -19,9 +19,10 @@ function OpenDrawer() {
   const { store, view } = useStudio()
   const site = useSite()
   const figures = useMemo(() => planFigures(site, store.id), [site, store.id])
-  const player = usePlayer(needsOf(figures).join(','))
+  const played = useMemo(() => playedFigures(figures), [figures])
+  const player = usePlayer(needsOf(played).join(','))
   const stylesheet = useMemo(() => writeStylesheet(figures), [figures])
-  const script = useMemo(() => (player.text ? writeScript(player.text.readable, figures) : ''), [player.text, figures])
+  const script = useMemo(() => (player.text ? writeScript(player.text.readable, played) : ''), [player.text, played])
   const styleBytes = useGzipped(stylesheet)
   return (
     <Flex as="aside" aria-label="Code" direction="column" width="580px" minHeight="0" borderLeft="1px solid" borderColor="edge" background="sheet">

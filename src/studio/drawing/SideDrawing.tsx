@@ -1,16 +1,16 @@
 // The element seen from above as it leans under a pointer at its right edge: where the edge goes, and where the eye is.
 import { Box, Flex } from '@chakra-ui/react'
-import { outputValue } from '../../core/rig/evaluate'
 import type { Rig } from '../../core/rig/rig'
+import { slotName, type TransformFunction } from '../../core/rig/slot'
+import { outputValue } from '../../core/rig/values'
 
 const half = 70
 const middle = { x: 140, y: 58 }
 
 export function SideDrawing({ rig }: { readonly rig: Rig }) {
-  const here = rig.channels.map(({ id }) => (id === 'y' ? 0 : 1))
-  const value = (fn: Rig['outputs'][number]['fn']) => {
-    const output = rig.outputs.find((each) => each.fn === fn)
-    return output ? outputValue(rig, output, here) : 0
+  const value = (fn: TransformFunction) => {
+    const output = rig.outputs.find(({ slot }) => slotName(slot) === fn)
+    return output ? Number(outputValue(rig, output, (channel) => (channel === 'y' ? 0 : 1))) : 0
   }
   const turn = (value('rotateY') * Math.PI) / 180
   const lift = Math.min(14, value('translateZ') * 0.12)

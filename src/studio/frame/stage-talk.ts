@@ -1,7 +1,7 @@
 // Keeps the page in step with the stores, and takes what the page tells into them.
 import { useEffect } from 'react'
 import { findKind } from '../../core/effect/kinds'
-import { planFigures, playedFigure } from '../../core/export/plan'
+import { planFigures, playedFigures } from '../../core/export/plan'
 import { writeStylesheet } from '../../core/export/stylesheet'
 import { chosenTarget, placePin, recipeEffect } from '../commands'
 import { useSite, useStudio, useView, type Studio } from '../context'
@@ -20,7 +20,7 @@ export function useStageTalk(): void {
     const [kind = '', recipe = ''] = trial?.split('/') ?? []
     const tried = trial === null ? undefined : recipeEffect(studio, kind, recipe, 'trial')
     const figures = planFigures(tried ? { ...site, effects: [...site.effects, tried] } : site, store.id)
-    link.say({ type: 'play', stylesheet: writeStylesheet(figures), figures: figures.map(playedFigure) })
+    link.say({ type: 'play', stylesheet: writeStylesheet(figures), figures: playedFigures(figures) })
   }, [studio, link, store.id, site, trial, pointing.pick, pointing.scope])
 
   // What the stand-in pointer walks over: what a recipe is tried on, or the selected effect for as long as a walk is on.

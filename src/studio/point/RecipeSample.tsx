@@ -3,8 +3,8 @@ import { Box } from '@chakra-ui/react'
 import { useEffect, useMemo, useRef } from 'react'
 import type { AnyKind } from '../../core/effect/kinds'
 import { pointAt } from '../../core/geometry/place'
-import { transformOf } from '../../core/rig/evaluate'
-import { beginPlay, channelValue, meetPointer } from '../../core/rig/play'
+import { rehearse } from '../../core/rig/evaluate'
+import { transformOf } from '../../core/rig/values'
 import { placeOnWalk } from '../../core/trace/walk'
 
 const size = { width: 58, height: 76 } as const
@@ -21,11 +21,11 @@ export function RecipeSample({ kind, settings, moving }: RecipeSampleProps) {
   const card = useRef<HTMLDivElement>(null)
   const rig = useMemo(() => shrinkLengths(kind.expand(settings, '.sample')), [kind, settings])
   useEffect(() => {
-    const play = beginPlay(rig.channels)
+    const rehearsal = rehearse(rig, { window: size, elements: { '.sample': [box] } })
     const show = (ms: number) => {
       const { x, y } = pointAt(box, placeOnWalk(ms))
-      meetPointer(play, rig.channels, box, x, y, ms)
-      if (card.current) card.current.style.transform = transformOf(rig, rig.channels.map((_, index) => channelValue(play, index, ms)))
+      rehearsal.hear({ t: ms, x, y, buttons: 0, pointerType: 'mouse', phase: 'move' })
+      if (card.current) card.current.style.transform = transformOf(rig, rehearsal.valuesAt(ms))
     }
     // At rest it is shown as it leans, a moment after the pointer came.
     show(0)
@@ -49,6 +49,6 @@ export function RecipeSample({ kind, settings, moving }: RecipeSampleProps) {
 
 /** The same rig for a card a quarter as large, leaning twice as far so that it can be seen. */
 function shrinkLengths(rig: ReturnType<AnyKind['expand']>) {
-  const scaled = { px: 0.3, deg: 2, '': 1 } as const
-  return { ...rig, knobs: rig.knobs.map((knob) => ({ ...knob, value: knob.value * scaled[knob.unit] })) }
+  const scale = (unit: string) => (unit === 'px' ? 0.3 : unit === 'deg' ? 2 : 1)
+  return { ...rig, knobs: rig.knobs.map((knob) => ({ ...knob, value: knob.value * scale(knob.unit) })) }
 }

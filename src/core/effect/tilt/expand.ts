@@ -1,5 +1,6 @@
-// Tilt as a rig: two centred signals turn the card about its own axes; `here` lifts and grows it.
+// Tilt as a rig: two centred signals turn the card about its own axes; `inside` lifts and grows it.
 import type { Channel, Knob, Output, Rig } from '../../rig/rig'
+import type { TransformFunction } from '../../rig/slot'
 import type { TiltSettings } from './settings'
 
 const easeOut = 'cubic-bezier(0.2, 0.7, 0.2, 1)'
@@ -10,9 +11,11 @@ const easeOut = 'cubic-bezier(0.2, 0.7, 0.2, 1)'
  */
 export function expandTilt(settings: TiltSettings, select: string): Rig {
   const sign = settings.edge === 'sinks' ? 1 : -1
-  const lean = (signal: 'centredX' | 'centredY', pose: number): Channel => ({
-    id: signal === 'centredX' ? 'x' : 'y',
-    signal,
+  const lean = (of: 'centredX' | 'centredY', pose: number): Channel => ({
+    id: of === 'centredX' ? 'x' : 'y',
+    area: 'card',
+    frame: 'area',
+    signal: { of },
     away: { kind: settings.away, pose },
     feel: settings.follow,
     going: settings.back ?? undefined,
@@ -26,16 +29,23 @@ export function expandTilt(settings: TiltSettings, select: string): Rig {
   ]
   if (!settings.linked) knobs.push({ id: upDownKnob, value: settings.upDownDeg, unit: 'deg', note: 'how far it leans at its upper and lower edge' })
   knobs.push({ id: 'eye', value: settings.eyePx, unit: 'px', note: 'how far away the eye is; nearer looks deeper' })
-  const outputs: Output[] = [
-    { fn: 'perspective', base: 0, factor: 1, knob: 'eye' },
-    { fn: 'rotateX', base: 0, factor: -sign, knob: upDownKnob, channel: 'y' },
-    { fn: 'rotateY', base: 0, factor: sign, knob: 'lean', channel: 'x' },
-  ]
+  const output = (fn: TransformFunction, factor: number, knob: string, channel?: string, base = 0): Output => ({
+    to: 'self',
+    slot: { on: 'transform', fn },
+    base,
+    factor,
+    knob,
+    channel,
+    strength: 1,
+  })
+  const outputs = [output('perspective', 1, 'eye'), output('rotateX', -sign, upDownKnob, 'y'), output('rotateY', sign, 'lean', 'x')]
   const channels = [lean('centredX', settings.pose.x), lean('centredY', settings.pose.y)]
   if (settings.liftPx > 0 || settings.growPercent > 0) {
     channels.push({
       id: 'here',
-      signal: 'inside',
+      area: 'card',
+      frame: 'area',
+      signal: { of: 'inside' },
       away: { kind: settings.away, pose: 0 },
       feel: { kind: 'timed', durationMs: settings.comeMs, easing: easeOut, delayMs: 0 },
       going: { kind: 'timed', durationMs: settings.goMs, easing: easeOut, delayMs: 0 },
@@ -44,11 +54,18 @@ export function expandTilt(settings: TiltSettings, select: string): Rig {
   }
   if (settings.liftPx > 0) {
     knobs.push({ id: 'lift', value: settings.liftPx, unit: 'px', note: 'how far it comes toward you' })
-    outputs.push({ fn: 'translateZ', base: 0, factor: 1, knob: 'lift', channel: 'here' })
+    outputs.push(output('translateZ', 1, 'lift', 'here'))
   }
   if (settings.growPercent > 0) {
     knobs.push({ id: 'grow', value: settings.growPercent / 100, unit: '', note: 'how much it grows, as a share of its size' })
-    outputs.push({ fn: 'scale', base: 1, factor: 1, knob: 'grow', channel: 'here' })
+    outputs.push(output('scale', 1, 'grow', 'here', 1))
   }
-  return { area: { select, pointer: 'fine' }, channels, knobs, outputs }
+  return {
+    areas: [{ id: 'card', of: 'each', select, box: 'still', among: 'one', pointer: 'fine', touch: 'none' }],
+    channels,
+    knobs,
+    outputs,
+    parts: [],
+    rules: [],
+  }
 }

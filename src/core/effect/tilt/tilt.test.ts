@@ -1,3 +1,4 @@
+import { slotName } from '../../rig/slot'
 import { describe, expect, it } from 'vitest'
 import { formatNumber, parseNumber, stepNumber, type NumberControl } from '../control'
 import { tilt } from '.'
@@ -35,12 +36,12 @@ describe('the rig of a tilt', () => {
   it('has a knob for each angle when they are not linked', () => {
     const rig = tilt.expand({ ...tiltDefaults, linked: false, acrossDeg: 4, upDownDeg: 12 }, '.card')
     expect(rig.knobs.map(({ id, value }) => [id, value])).toEqual([['lean', 4], ['lean-up-down', 12], ['eye', 820]])
-    expect(rig.outputs.find(({ fn }) => fn === 'rotateX')?.knob).toBe('lean-up-down')
+    expect(rig.outputs.find(({ slot }) => slotName(slot) === 'rotateX')?.knob).toBe('lean-up-down')
   })
 
   it('grows from its own size', () => {
     const rig = tilt.expand({ ...tiltDefaults, growPercent: 5 }, '.card')
-    expect(rig.outputs.find(({ fn }) => fn === 'scale')).toMatchObject({ base: 1, channel: 'here' })
+    expect(rig.outputs.find(({ slot }) => slotName(slot) === 'scale')).toMatchObject({ base: 1, channel: 'here' })
     expect(rig.knobs.at(-1)).toMatchObject({ id: 'grow', value: 0.05 })
   })
 })

@@ -1,6 +1,6 @@
 import { writePage } from '@/bundle/page'
 import { needsOf } from '@/core/export/needs'
-import { planFigures } from '@/core/export/plan'
+import { planFigures, playedFigures } from '@/core/export/plan'
 import { writeScript } from '@/core/export/script'
 import { writeStylesheet } from '@/core/export/stylesheet'
 import { checkIdentifiers } from '@/server/identifiers'
@@ -17,7 +17,8 @@ export function GET(_request: Request, { params }: Context) {
     const { siteId, pageId } = checkIdentifiers(await params)
     const { site, html, name } = await readPage(siteId, pageId)
     const figures = planFigures(site, siteId)
-    const page = writePage(html, writeStylesheet(figures), writeScript(playerFor(needsOf(figures)).readable, figures))
+    const played = playedFigures(figures)
+    const page = writePage(html, writeStylesheet(figures), writeScript(playerFor(needsOf(played)).readable, played))
     const fileName = `${name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'page'}.html`
     return new Response(page, {
       headers: {

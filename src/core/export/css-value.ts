@@ -1,0 +1,72 @@
+// What an output shows, as CSS works it out: calc() of knobs and of what the script writes.
+import { cssColour } from '../curve/colour'
+import { isPlain, propertyOfChannel, propertyOfOutput, type Names } from '../rig/plan'
+import { poseOf } from '../rig/play'
+import type { Knob, Output, Rig } from '../rig/rig'
+import { limitsOf, neutralOf, unitOf } from '../rig/slot'
+
+/** The expression of one output: valid inside calc() where it is a number, or a colour by itself. */
+export function writeValue(rig: Rig, names: Names, output: Output): string {
+  const { base, factor, knob, channel, slot, weight, strength, curve } = output
+  if (curve && 'colours' in curve) return isPlain(output) ? writeMix(rig, names, output) : `var(${propertyOfOutput(names, output)})`
+  const unit = unitOf(slot)
+  const given = rig.knobs.find(({ id }) => id === knob)
+  const hasUnit = given !== undefined && unitOfKnob(rig, given) !== ''
+  const factors = given ? [`var(--${names.name}-${given.id})`] : []
+  if (channel !== undefined) factors.push(isPlain(output) ? writeRange(output, read(rig, names, channel, output.link)) : `var(${propertyOfOutput(names, output)}, 0)`)
+  // The unit comes from the knob, or else from the factor.
+  if (!hasUnit && unit !== '') factors.unshift(`${cssNumber(factor)}${unit}`)
+  else if (factor !== 1 || factors.length === 0) factors.unshift(cssNumber(factor))
+  const product = factors.join(' * ')
+  const value = base === 0 ? product : `${cssNumber(base)}${unit} + ${product}`
+  const shown = weight === undefined && strength === 1 ? value : weigh(value, base !== 0, neutralOf(slot), weight === undefined ? undefined : read(rig, names, weight), strength)
+  return limitsOf(slot)[0] === 0 && slot.on !== 'opacity' && slot.on !== 'transform' ? `max(0${unit}, ${shown})` : shown
+}
+
+/** What the script writes for a channel; its away pose until then. */
+function read(rig: Rig, names: Names, channel: string, link?: number): string {
+  const played = rig.channels.find(({ id }) => id === channel)
+  return `var(${propertyOfChannel(names, channel, link)}, ${cssNumber(played ? poseOf(played) : 0)})`
+}
+
+/** neutral + weight * strength * (value - neutral) */
+function weigh(value: string, isSum: boolean, neutral: number, weight: string | undefined, strength: number): string {
+  const by = [...(weight === undefined ? [] : [weight]), ...(strength === 1 ? [] : [cssNumber(strength)])].join(' * ')
+  if (neutral === 0) return isSum ? `(${value}) * ${by}` : `${value} * ${by}`
+  return `${cssNumber(neutral)} + (${value} - ${cssNumber(neutral)}) * ${by}`
+}
+
+/** A plain curve of a reading: a straight line between two stops, held at both ends or running on. */
+function writeRange({ curve }: Output, reading: string): string {
+  if (!curve || !('stops' in curve)) return reading
+  const [from, to] = curve.stops
+  if (!from || !to) return reading
+  const line = `${cssNumber(from.value)} + ${cssNumber((to.value - from.value) / (to.at - from.at))} * (${reading} - ${cssNumber(from.at)})`
+  if (curve.beyond === 'extend') return `(${line})`
+  return `clamp(${cssNumber(Math.min(from.value, to.value))}, ${line}, ${cssNumber(Math.max(from.value, to.value))})`
+}
+
+/** A colour between two. */
+function writeMix(rig: Rig, names: Names, { curve, channel = '', link }: Output): string {
+  if (!curve || !('colours' in curve)) return ''
+  const [from, to] = curve.colours
+  if (!from || !to) return ''
+  const share = `(${read(rig, names, channel, link)} - ${cssNumber(from.at)}) / ${cssNumber(to.at - from.at)}`
+  return `color-mix(in ${from.value.space}, ${cssColour(from.value)}, ${cssColour(to.value)} clamp(0%, 100% * ${share}, 100%))`
+}
+
+/** The knob's own unit, or that of the knob it is a multiple of. */
+function unitOfKnob(rig: Rig, knob: Knob): Knob['unit'] {
+  const other = knob.times === undefined ? undefined : rig.knobs.find(({ id }) => id === knob.times)
+  return knob.unit === '' && other ? unitOfKnob(rig, other) : knob.unit
+}
+
+/** A knob's value as CSS writes it. */
+export function writeKnob({ name }: Names, { value, unit, times }: Knob): string {
+  return times === undefined ? `${cssNumber(value)}${unit}` : `calc(${cssNumber(value)} * var(--${name}-${times}))`
+}
+
+/** A number as CSS writes it: no exponent, no needless digits. */
+export function cssNumber(value: number): string {
+  return String(Number(value.toFixed(6)))
+}

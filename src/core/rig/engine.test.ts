@@ -1,0 +1,258 @@
+// The laws of the engine, for rigs, boxes and traces made at random: what must hold whatever an effect is made of.
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { Feel } from '../feel/feel'
+import { restBand } from '../feel/follower'
+import { looks } from '../look/look'
+import type { Sample } from '../signal/sample'
+import type { Signal } from '../signal/signal'
+import { readers } from '../signal/readers'
+import { evaluate, type Boxes } from './evaluate'
+import type { Channel, FrameOf, Rig } from './rig'
+import { rigSchema, signalNames } from './schema'
+
+const boxes: Boxes = {
+  window: { width: 1000, height: 700 },
+  elements: {
+    '.card': [{ x: 100, y: 100, width: 200, height: 120 }, { x: 320, y: 100, width: 200, height: 120 }, { x: 250, y: 180, width: 160, height: 140 }],
+    '.layer': [{ x: 120, y: 110, width: 60, height: 40 }, { x: 340, y: 130, width: 80, height: 50 }],
+    '.zone': [{ x: 0, y: 0, width: 300, height: 700 }, { x: 400, y: 0, width: 600, height: 300 }, { x: 400, y: 400, width: 600, height: 300 }],
+  },
+}
+
+const between = (min: number, max: number) => fc.double({ min, max, noNaN: true })
+const easing = fc.constantFrom('linear', 'ease', 'ease-in-out', 'cubic-bezier(0.2, 1.5, 0.4, 1)', 'linear(0, 0.7 30%, 0.4 60%, 1)', 'steps(4, jump-both)')
+const smooth = fc.constantFrom('linear', 'ease', 'cubic-bezier(0.2, 1.5, 0.4, 1)', 'linear(0, 0.7 30%, 0.4 60%, 1)')
+const timed = fc.record({ kind: fc.constant('timed' as const), durationMs: between(1, 600), easing: smooth, delayMs: fc.oneof(fc.constant(0), between(0, 120)) })
+const glide = fc.record({ kind: fc.constant('glide' as const), halfLifeMs: between(2, 300) })
+const spring = fc.record({ kind: fc.constant('spring' as const), frequencyHz: between(0.4, 8), dampingRatio: fc.oneof(between(0.15, 0.95), fc.constant(1), between(1.05, 3)) })
+const feel: fc.Arbitrary<Feel> = fc.oneof(fc.constant({ kind: 'direct' as const }), glide, spring, timed)
+
+const beyond = fc.constantFrom('clamp' as const, 'extend' as const)
+const axis = fc.constantFrom('x' as const, 'y' as const)
+const pose = fc.oneof(between(-1, 1), fc.tuple(between(-1, 1), between(-1, 1), between(-1, 1), between(-1, 1)))
+const signal: fc.Arbitrary<Signal> = fc.oneof(
+  fc.record({ of: fc.constantFrom('x' as const, 'y' as const, 'centredX' as const, 'centredY' as const), beyond }),
+  fc.record({ of: fc.constantFrom('xPx' as const, 'yPx' as const, 'angle' as const, 'heading' as const) }),
+  fc.record({ of: fc.constantFrom('inside' as const, 'pressed' as const, 'focus' as const, 'speed' as const) }),
+  fc.record({ of: fc.constant('distance' as const), from: fc.constantFrom('centre' as const, 'edge' as const) }),
+  fc.record({ of: fc.constant('zone' as const), columns: fc.integer({ min: 1, max: 5 }), rows: fc.integer({ min: 1, max: 4 }), hysteresisPx: between(0, 30) }),
+  fc.record({ of: fc.constant('nearest' as const), among: fc.constant('.zone'), hysteresisPx: between(0, 30) }),
+  fc.record({ of: fc.constant('still' as const), afterMs: between(10, 400) }),
+  fc.record({ of: fc.constant('here' as const), come: timed, go: timed }),
+  fc.record({ of: fc.constant('past' as const), axis, lagMs: between(0, 300) }),
+  fc.record({ of: fc.constant('time' as const), periodMs: between(200, 3000) }),
+  fc.record({ of: fc.constantFrom('entrySide' as const, 'exitSide' as const), axis: fc.option(axis, { nil: undefined }) }),
+  fc.record({ of: fc.constant('look' as const), values: fc.record({ off: between(-1, 1), on: between(-1, 1), pressed: between(-1, 1), still: between(-1, 1) }), enterFrom: fc.option(pose, { nil: undefined }), leaveTo: fc.option(pose, { nil: undefined }) }),
+)
+
+const frame: fc.Arbitrary<FrameOf> = fc.constantFrom<FrameOf>('area', 'area', 'window', { each: '.layer' }, { box: '.zone' })
+const away = fc.record({ kind: fc.constantFrom('settle' as const, 'hold' as const, 'letGo' as const), pose: between(-1, 1) })
+const curve = fc.record({
+  stops: fc.tuple(between(-5, 5), between(-5, 5), between(-5, 5), easing).map(([a, b, c, each]) => [{ at: -1, value: a, easing: each }, { at: 0.3, value: b }, { at: 400, value: c }]),
+  beyond: fc.constantFrom('clamp' as const),
+})
+
+const channel: fc.Arbitrary<Omit<Channel, 'id'>> = fc
+  .record({ signal, frame, away, feel, going: fc.option(feel, { nil: undefined }), curve: fc.option(curve, { nil: undefined }), group: fc.constantFrom('turn' as const, 'light' as const) })
+  .chain((base) => fc.record({ chain: fc.option(fc.integer({ min: 1, max: 12 }), { nil: undefined, freq: 5 }), halfLife: glide, timing: fc.option(fc.array(fc.record({ from: fc.constantFrom(...looks, 'any' as const), to: fc.constantFrom(...looks), feel }), { maxLength: 3 }), { nil: undefined }) }).map(({ chain, halfLife, timing }) => ({
+    ...base,
+    area: 'cards',
+    // A chain follows by a glide.
+    ...(chain === undefined ? {} : { chain, feel: halfLife, going: undefined }),
+    ...(base.signal.of === 'look' && chain === undefined ? { timing } : {}),
+  })))
+
+const rig: fc.Arbitrary<Rig> = fc
+  .record({
+    of: fc.constantFrom('each' as const, 'each' as const, 'group' as const, 'window' as const),
+    among: fc.constantFrom('one' as const, 'all' as const),
+    insetPx: fc.constantFrom(0, 12, -40),
+    pointer: fc.constantFrom('fine' as const, 'any' as const),
+    looks: fc.record({ goDelayMs: fc.oneof(fc.constant(0), between(0, 200)), stillMs: fc.option(between(20, 400), { nil: undefined }), atMostOne: fc.boolean(), keys: fc.boolean() }),
+    channels: fc.array(channel, { minLength: 1, maxLength: 4 }),
+  })
+  .map(({ of, among, insetPx, pointer, looks: machine, channels }) => {
+    const inset = { value: insetPx, unit: 'px' as const }
+    return {
+      areas: [{ id: 'cards', of, select: '.card', insets: { top: inset, right: inset, bottom: inset, left: inset }, box: 'still' as const, among, pointer, touch: 'tap' as const, looks: machine }],
+      channels: channels.map((each, i) => ({ ...each, id: `c${i}` })),
+      knobs: [],
+      outputs: channels.map((each, i) => ({ to: 'self' as const, slot: { on: 'property' as const, name: `--c${i}`, unit: '' as const, law: 'replace' as const }, base: 0, factor: 1, channel: `c${i}`, weight: each.away.kind === 'letGo' ? `c${i}` : undefined, strength: 1 })),
+      parts: [],
+      rules: [],
+    }
+  })
+
+const step = fc.record({
+  gap: fc.oneof(between(0, 30), between(0, 30), between(0, 400)),
+  x: between(40, 620),
+  y: between(60, 380),
+  phase: fc.constantFrom<Sample['phase']>('move', 'move', 'move', 'move', 'move', 'move', 'down', 'up', 'leave', 'cancel', 'focus', 'blur', 'scroll'),
+  pointerType: fc.constantFrom<Sample['pointerType']>('mouse', 'mouse', 'mouse', 'touch', 'pen'),
+  buttons: fc.constantFrom(0, 0, 1),
+})
+const trace: fc.Arbitrary<readonly Sample[]> = fc.array(step, { minLength: 1, maxLength: 40 }).map((steps) => {
+  let t = 0
+  return steps.map(({ gap, ...sample }) => ({ ...sample, t: (t += gap) }))
+})
+
+const endMs = 2600
+const common = [40, 333, 700, 1200, 1900, endMs]
+
+/** How far two evaluations of one rig are apart at the common moments, in shares of each column's range. */
+function apart(made: Rig, one: ReturnType<typeof evaluate>, other: ReturnType<typeof evaluate>): number {
+  const scale = one.columns.map((name) => spanOf(made, name))
+  return Math.max(...one.moments.flatMap(({ values }, m) => values.map((value, i) => Math.abs(Number(value) - Number(other.moments[m]?.values[i])) / (scale[i] ?? 1))))
+}
+
+function spanOf({ channels }: Rig, column: string): number {
+  const made = channels.find(({ id }) => column.replace(/^--/, '').startsWith(id))
+  if (!made) throw new Error(column)
+  const values = made.curve?.stops.map(({ value }) => value)
+  return values ? Math.max(...values) - Math.min(...values) || 1 : readers[made.signal.of].span(made.signal)
+}
+
+const atCommon = (evaluation: ReturnType<typeof evaluate>) => ({ ...evaluation, moments: evaluation.moments.filter(({ t }) => common.includes(t)) })
+const merged = (times: readonly number[]) => [...new Set([...times, ...common])].sort((a, b) => a - b)
+
+const seen = { signals: new Map<string, number>(), feels: new Map<string, number>(), aways: new Map<string, number>(), areas: new Map<string, number>(), chains: 0, runs: 0 }
+const count = (map: Map<string, number>, key: string) => map.set(key, (map.get(key) ?? 0) + 1)
+
+function note(made: Rig): void {
+  seen.runs++
+  for (const area of made.areas) count(seen.areas, `${area.of} ${area.among}`)
+  for (const each of made.channels) {
+    count(seen.signals, each.signal.of)
+    count(seen.feels, each.feel.kind)
+    count(seen.aways, each.away.kind)
+    if (each.chain !== undefined) seen.chains++
+  }
+}
+
+describe('whatever a rig is made of', () => {
+  it('has the same values at common moments for any frame rate, and for frames that jitter', () => {
+    fc.assert(
+      fc.property(rig, trace, fc.array(between(1, 60), { minLength: 20, maxLength: 60 }), (made, samples, jitter) => {
+        note(made)
+        const bare = evaluate(made, samples, boxes, common)
+        let t = 0
+        const uneven = Array.from({ length: 300 }, (_, i) => (t += jitter[i % jitter.length] ?? 16)).filter((at) => at < endMs)
+        for (const fps of [24, 30, 60, 120, 144, 240]) {
+          const frames = Array.from({ length: Math.floor((endMs * fps) / 1000) }, (_, i) => (i * 1000) / fps)
+          expect(apart(made, bare, atCommon(evaluate(made, samples, boxes, merged(frames))))).toBeLessThan(1e-6)
+        }
+        expect(apart(made, bare, atCommon(evaluate(made, samples, boxes, merged(uneven))))).toBeLessThan(1e-6)
+      }),
+      { numRuns: 300 },
+    )
+  }, 60_000)
+
+  it('has the same values however late its samples are heard, up to 64 ms, while frames go on', () => {
+    fc.assert(
+      fc.property(rig, trace, fc.array(between(0, 63), { minLength: 5, maxLength: 40 }), fc.constantFrom(30, 60, 144), (made, samples, delays, fps) => {
+        const frames = Array.from({ length: Math.floor((endMs * fps) / 1000) }, (_, i) => (i * 1000) / fps)
+        // Two samples of one instant count in the order in which they come; here every instant has one.
+        const inOrder = samples.filter(({ t }, i) => t < endMs - 100 && t !== samples[i - 1]?.t)
+        const late = evaluate(made, inOrder, boxes, merged(frames), inOrder.map((_, i) => delays[i % delays.length] ?? 0))
+        // A moment counts once every sample up to it has been heard.
+        const heard = (t: number) => inOrder.every((sample, i) => sample.t > t || sample.t + (delays[i % delays.length] ?? 0) <= t)
+        const moments = [...common.filter(heard)]
+        const own = evaluate(made, inOrder, boxes, moments)
+        const same = { ...late, moments: late.moments.filter(({ t }) => moments.includes(t)) }
+        expect(late.tooLate).toBe(0)
+        expect(apart(made, own, same)).toBeLessThan(1e-6)
+      }),
+      { numRuns: 300 },
+    )
+  }, 60_000)
+
+  it('goes on from any moment as if nothing had been asked there: a trace split in two gives the same', () => {
+    fc.assert(
+      fc.property(rig, trace, between(0, endMs), (made, samples, split) => {
+        const whole = evaluate(made, samples, boxes, common)
+        expect(apart(made, whole, atCommon(evaluate(made, samples, boxes, merged([split]))))).toBeLessThan(1e-6)
+      }),
+      { numRuns: 300 },
+    )
+  }, 60_000)
+
+  it('stays settled once it is settled', () => {
+    fc.assert(
+      fc.property(rig, trace, (made, samples) => {
+        const last = samples.at(-1)
+        if (!last) return
+        // Time itself never settles while the pointer is there.
+        const gone: Sample = { ...last, t: last.t + 50, phase: 'leave', x: 0, y: 0, buttons: 0 }
+        const settled = gone.t + 60_000
+        const [one, ...later] = evaluate(made, [...samples, gone, { ...gone, t: gone.t + 1, phase: 'blur' }], boxes, [0, 1, 17, 260, 5000].map((ms) => settled + ms)).moments
+        for (const moment of later) expect(moment.values).toEqual(one?.values)
+      }),
+      { numRuns: 300 },
+    )
+  }, 60_000)
+
+  it('shows what reads one channel at one place, at every instant', () => {
+    fc.assert(
+      fc.property(rig, trace, (made, samples) => {
+        const twice: Rig = { ...made, outputs: made.channels.flatMap(({ id }) => ['a', 'b'].map((name) => ({ to: 'self' as const, slot: { on: 'property' as const, name: `--${name}-${id}`, unit: '' as const, law: 'replace' as const }, base: 0, factor: 1, channel: id, strength: 1 }))), channels: made.channels.map((each) => ({ ...each, chain: undefined })) }
+        const { columns, moments } = evaluate(twice, samples, boxes, Array.from({ length: 120 }, (_, i) => i * 21.7))
+        columns.forEach((name, i) => {
+          if (!name.startsWith('--a-')) return
+          const other = columns.indexOf(name.replace('--a-', '--b-'))
+          for (const { values } of moments) expect(values[i]).toBe(values[other])
+        })
+      }),
+      { numRuns: 100 },
+    )
+  })
+
+  it('passes the border, and its generators reach every signal, feel, away, area and chain often', () => {
+    fc.assert(fc.property(rig, (made) => void expect(rigSchema.safeParse(made).error?.issues).toBeUndefined()), { numRuns: 100 })
+    expect(seen.runs).toBeGreaterThanOrEqual(300)
+    const often = (map: Map<string, number>, names: readonly string[]) => names.filter((name) => (map.get(name) ?? 0) < 10)
+    expect(often(seen.signals, signalNames)).toEqual([])
+    expect(often(seen.feels, ['direct', 'glide', 'spring', 'timed'])).toEqual([])
+    expect(often(seen.aways, ['settle', 'hold', 'letGo'])).toEqual([])
+    expect(often(seen.areas, ['each one', 'each all', 'group one', 'group all', 'window one', 'window all'])).toEqual([])
+    expect(seen.chains).toBeGreaterThan(10)
+  })
+})
+
+describe('a pointer that turns round', () => {
+  /** A rig of one channel that is followed by this feel. */
+  const following = (made: Feel): Rig => ({
+    areas: [{ id: 'cards', of: 'each', select: '.card', box: 'still', among: 'one', pointer: 'any', touch: 'none' }],
+    channels: [{ id: 'x', area: 'cards', frame: 'area', signal: { of: 'centredX' }, away: { kind: 'settle', pose: 0 }, feel: made, group: 'turn' }],
+    knobs: [], outputs: [], parts: [], rules: [],
+  })
+
+  it('makes nothing jump, unless the feel is direct', () => {
+    fc.assert(
+      fc.property(fc.oneof(glide, spring, timed), trace, (made, samples) => {
+        for (const { t } of samples) {
+          const { moments } = evaluate(following(made), samples, boxes, [t - 1e-6, t + 1e-6].map((each) => Math.max(0, each)))
+          const jump = Math.abs(Number(moments[1]?.values[0]) - Number(moments[0]?.values[0]))
+          // What a feel does in two millionths of a ms, and the band of rest.
+          expect(jump).toBeLessThan(2 * restBand + 1e-3)
+        }
+      }),
+      { numRuns: 60 },
+    )
+  })
+})
+
+describe('nonsense', () => {
+  it('never makes a value that is not finite: NaN, reversed times, boxes without size, far away', () => {
+    const wild = fc.oneof(fc.constantFrom(0, 1e9, -1e9, NaN, Infinity, -Infinity), between(-500, 900))
+    const box = fc.record({ x: wild, y: wild, width: wild, height: wild })
+    const samples = fc.array(fc.record({ t: fc.oneof(between(0, 900), wild), x: wild, y: wild, buttons: fc.constantFrom(0, 1, NaN), pointerType: fc.constantFrom<Sample['pointerType']>('mouse', 'touch'), phase: fc.constantFrom<Sample['phase']>('move', 'down', 'leave', 'focus', 'scroll') }), { minLength: 1, maxLength: 12 })
+    fc.assert(
+      fc.property(rig, samples, fc.array(box, { minLength: 1, maxLength: 3 }), fc.array(box, { maxLength: 2 }), (made, heard, cards, layers) => {
+        const { moments } = evaluate(made, heard.filter(({ t }) => !(t > 1e6)), { window: { width: 1000, height: 700 }, elements: { '.card': cards, '.layer': layers, '.zone': cards } }, [0, 50, 100, 1000, 1500])
+        expect(moments.flatMap(({ values }) => values).every((value) => typeof value === 'string' || Number.isFinite(value))).toBe(true)
+      }),
+      { numRuns: 300 },
+    )
+  }, 60_000)
+})

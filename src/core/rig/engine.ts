@@ -1,0 +1,207 @@
+// The engine: samples in, states of all figures out. Time goes by events alone, so values depend on the trace and on
+// nothing else; a sample that comes late counts at its own time all the same.
+import { emptyFrame } from '../geometry/frame'
+import { movePointer, newPointer, type Pointer } from '../signal/pointer'
+import type { At } from '../signal/reader'
+import { isPresent, type Sample } from '../signal/sample'
+import { keep, keepStates, restoreStates, type Kept } from './kept'
+import { advanceScene, leaveScene, meetScene, newPresence, settleScene, touch, type Hit, type Scene } from './scene'
+
+/** How late a sample may come and still count at its own time, ms. */
+export const windowMs = 64
+
+/** A sample, and what the page found under it. */
+interface Heard<Found> {
+  readonly sample: Sample
+  found: Found | undefined
+}
+
+export interface Engine<Found> {
+  readonly scenes: Scene[]
+  readonly pointer: Pointer
+  readonly at: At
+  /** The last samples in order of time, in a store that is used again; the first `count` count, `next` is yet to be played. */
+  readonly heard: Heard<Found>[]
+  count: number
+  next: number
+  /** The time of the newest sample, and up to when all has been played, ms. */
+  newest: number
+  time: number
+  /** The newest sample of the pointer: where it stands. */
+  readonly standing: Sample
+  /** A late sample's time; Infinity while none has come. */
+  backTo: number
+  /** How many samples came later than that, and were taken at the edge of the window. */
+  tooLate: number
+  readonly keptPointer: readonly Kept[]
+  newerAt: number
+  olderAt: number
+  /** What to do with a figure that throws: it is no longer played. */
+  readonly onFail: (scene: Scene, error: unknown) => void
+  /** What only the page knows of a sample's point. */
+  readonly hitOf: (scene: Scene, sample: Sample, found: Found | undefined) => Hit
+}
+
+export function newEngine<Found>(scenes: Scene[], hitOf: Engine<Found>['hitOf'], onFail: Engine<Found>['onFail']): Engine<Found> {
+  const pointer = newPointer()
+  const at: At = { t: 0, pointer, presence: newPresence(), frame: emptyFrame(), insets: undefined, point: { x: 0, y: 0 }, zones: [], others: undefined, reducedMotion: false }
+  return { scenes, pointer, at, heard: [], count: 0, next: 0, newest: -Infinity, time: -Infinity, standing: { t: -Infinity, x: 0, y: 0, buttons: 0, pointerType: 'mouse', phase: 'leave' }, backTo: Infinity, tooLate: 0, keptPointer: [keep(pointer)], newerAt: -Infinity, olderAt: -Infinity, onFail, hitOf }
+}
+
+/**
+ * Hears a sample, to be played with the next `playUntil`. One that is older than the newest counts at its own time, up to
+ * 64 ms back; an older one counts there. A sample without a finite time is not heard.
+ */
+export function hear<Found>(engine: Engine<Found>, sample: Sample, found?: Found): void {
+  if (!Number.isFinite(sample.t)) return
+  const { heard } = engine
+  const edge = Math.max(engine.newest, engine.time) - windowMs
+  if (sample.t < edge) engine.tooLate++
+  const t = Math.max(sample.t, edge)
+  engine.newest = Math.max(engine.newest, t)
+  // The place in the order of time, behind those of the same time.
+  const slot = heard[engine.count] ?? { sample: { ...sample }, found }
+  let i = engine.count++
+  for (; i > 0 && (heard[i - 1]?.sample.t ?? t) > t; i--) heard[i] = heard[i - 1] ?? slot
+  heard[i] = slot
+  Object.assign(slot.sample, sample)
+  slot.sample.t = t
+  slot.found = found
+  if (sample.phase !== 'focus' && sample.phase !== 'blur' && t >= engine.standing.t) Object.assign(engine.standing, slot.sample)
+  if (i < engine.next || t < engine.time) engine.backTo = Math.min(engine.backTo, t)
+  if (i < engine.next) engine.next++
+}
+
+/** Something moved under the pointer at `t` (ms): what it stands on is met afresh. Gives whether it stands on the page at all. */
+export function hearAgain<Found>(engine: Engine<Found>, t: number): boolean {
+  const { standing } = engine
+  if (!isPresent(standing)) return false
+  standing.t = Math.max(t, standing.t)
+  standing.phase = 'scroll'
+  hear(engine, standing)
+  return true
+}
+
+/** Plays what was heard, and what happens by itself, up to `until` (ms) or the newest sample, whichever is later. Gives that time. */
+export function playUntil<Found>(engine: Engine<Found>, until: number): number {
+  const { heard, at } = engine
+  if (engine.backTo < Infinity) goBack(engine)
+  for (; engine.next < engine.count; engine.next++) {
+    const each = heard[engine.next]
+    if (!each) continue
+    const { sample } = each
+    advanceAll(engine, sample.t)
+    movePointer(engine.pointer, sample)
+    at.t = sample.t
+    for (let i = engine.scenes.length - 1; i >= 0; i--) {
+      const scene = engine.scenes[i]
+      if (!scene) continue
+      try {
+        meetScene(scene, sample, at, engine.hitOf(scene, sample, each.found))
+      } catch (error) {
+        fail(engine, scene, error)
+      }
+    }
+  }
+  const time = Math.max(until, engine.newest, engine.time)
+  advanceAll(engine, time)
+  engine.time = time
+  if (time - engine.newerAt >= windowMs) keepAll(engine)
+  return time
+}
+
+/** Puts to sleep what rests now; to be called once the values are written. Gives whether anything goes on moving. */
+export function settle<Found>({ scenes, at, time }: Engine<Found>): boolean {
+  let isMoving = false
+  at.t = time
+  for (const scene of scenes) {
+    settleScene(scene, at)
+    if (scene.awake.length > 0) isMoving = true
+  }
+  return isMoving
+}
+
+/** Lets every place go to its away pose from `t` (ms) on, with nothing before that to go back to. */
+export function leaveAll<Found>(engine: Engine<Found>, t: number): void {
+  for (const scene of engine.scenes) {
+    leaveScene(scene, engine.at, t)
+    for (const { kept } of scene.places) {
+      keepStates(kept)
+      keepStates(kept)
+    }
+  }
+  engine.count = engine.next = 0
+  engine.time = engine.newerAt = engine.olderAt = t
+}
+
+/** Takes a figure out that cannot be played. */
+export function fail<Found>(engine: Engine<Found>, scene: Scene, error: unknown): void {
+  const i = engine.scenes.indexOf(scene)
+  if (i >= 0) engine.scenes.splice(i, 1)
+  engine.onFail(scene, error)
+}
+
+function advanceAll<Found>(engine: Engine<Found>, until: number): void {
+  const { scenes, at } = engine
+  for (let i = scenes.length - 1; i >= 0; i--) {
+    const scene = scenes[i]
+    if (!scene || scene.awake.length === 0) continue
+    try {
+      advanceScene(scene, at, until)
+    } catch (error) {
+      fail(engine, scene, error)
+    }
+  }
+  at.t = until
+}
+
+/** Keeps the state of all that was touched, and forgets the samples that no late one can come before. */
+function keepAll<Found>(engine: Engine<Found>): void {
+  keepStates(engine.keptPointer)
+  for (const { touched } of engine.scenes) {
+    let left = 0
+    for (const place of touched) {
+      keepStates(place.kept)
+      if (--place.untilKept > 0) touched[left++] = place
+    }
+    touched.length = left
+  }
+  engine.olderAt = engine.newerAt
+  engine.newerAt = engine.time
+  forget(engine)
+}
+
+/** Rotates the store: the samples up to the older copies are free to be used again. */
+function forget<Found>(engine: Engine<Found>): void {
+  const { heard } = engine
+  let gone = 0
+  while (gone < engine.next && (heard[gone]?.sample.t ?? Infinity) <= engine.olderAt) gone++
+  if (gone === 0) return
+  for (let i = 0; i + gone < heard.length; i++) {
+    const free = heard[i]
+    const used = heard[i + gone]
+    if (!free || !used) continue
+    heard[i] = used
+    heard[i + gone] = free
+  }
+  engine.count -= gone
+  engine.next -= gone
+}
+
+/** Goes back to the last kept state before the late sample, so that all since is played again. */
+function goBack<Found>(engine: Engine<Found>): void {
+  const isNewer = engine.newerAt <= engine.backTo
+  restoreStates(engine.keptPointer, isNewer)
+  for (const scene of engine.scenes) {
+    for (const place of scene.touched) {
+      restoreStates(place.kept, isNewer)
+      touch(scene, place)
+    }
+    scene.holder = scene.places.findIndex(({ presence }) => presence.inside)
+  }
+  if (!isNewer) engine.newerAt = engine.olderAt
+  engine.time = engine.at.t = engine.newerAt
+  engine.backTo = Infinity
+  engine.next = 0
+  while ((engine.heard[engine.next]?.sample.t ?? Infinity) <= engine.newerAt && engine.next < engine.count) engine.next++
+}

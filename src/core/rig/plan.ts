@@ -1,0 +1,67 @@
+// From a rig to what the player is told: one figure for each of its areas.
+import { slotName } from './slot'
+import type { Channel, Output, Rig } from './rig'
+import type { PlayedChannel, PlayedFigure, PlayedFrame, Write } from './played'
+
+/** The names that a rig's properties have on a page. */
+export interface Names {
+  readonly title: string
+  readonly name: string
+  /** Three letters that keep them apart from those of another site. */
+  readonly mark: string
+}
+
+/** The custom property that carries a channel's value, or that of one link of its chain. */
+export function propertyOfChannel({ name, mark }: Names, channel: string, link?: number): string {
+  return `--${name}-${channel}${link === undefined ? '' : `-${link + 1}`}-${mark}`
+}
+
+/** The custom property that carries an output which CSS cannot work out by itself. */
+export function propertyOfOutput({ name, mark }: Names, output: Output): string {
+  return `--${name}-${output.channel ?? ''}-${slotName(output.slot).replace(/^--/, '')}${output.link === undefined ? '' : `-${output.link + 1}`}-${mark}`
+}
+
+/** Whether CSS can say a curve: colours or numbers between two stops, on a straight line, without steps. */
+export function isPlain({ curve }: Output): boolean {
+  if (!curve) return true
+  const stops = 'colours' in curve ? curve.colours : curve.stops
+  return stops.length === 2 && (stops[0]?.easing ?? 'linear') === 'linear' && !('step' in curve && curve.step)
+}
+
+/** What the player plays of a rig: a figure for each area, in order. */
+export function planRig(rig: Rig, names: Names): readonly PlayedFigure[] {
+  return rig.areas.map((area, index) => {
+    const channels = rig.channels.filter((channel) => channel.area === area.id)
+    const frames = new Map<string, Channel[]>()
+    for (const channel of channels) {
+      const key = JSON.stringify(channel.frame)
+      frames.set(key, [...(frames.get(key) ?? []), channel])
+    }
+    const parts = rig.parts.filter((part) => part.area === area.id)
+    const { of, select, insets, box, among, bridge, pointer, looks } = area
+    return {
+      title: names.title,
+      name: index === 0 ? names.name : `${names.name}-${area.id}`,
+      area: { of, select, insets, box, among, bridge, pointer, looks, touch: area.touch === 'tap' ? ('tap' as const) : undefined },
+      frames: [...frames.values()].map((members): PlayedFrame => ({ of: members[0]?.frame ?? 'area', channels: members.map((channel) => playedChannel(rig, names, channel, members)) })),
+      parts: parts.length > 0 ? parts.map(({ id, inside, count }) => ({ id, inside, count, className: `${names.name}-${id}` })) : undefined,
+      drives: [...new Set(rig.outputs.filter(({ to }) => typeof to === 'string' || !('part' in to)).map(({ slot }) => (slot.on === 'property' ? slot.name : slot.on === 'inset' ? 'clip-path' : slot.on)))],
+    }
+  })
+}
+
+function playedChannel(rig: Rig, names: Names, channel: Channel, members: readonly Channel[]): PlayedChannel {
+  const { id, signal, away, curve, feel, going, timing, chain, group, seenBy } = channel
+  const writes: Write[] = []
+  const write = (property: string, { to }: Output, more: Omit<Write, 'property' | 'to'>) => {
+    const target = to === 'self' ? undefined : to
+    if (!writes.some((each) => each.property === property && JSON.stringify(each.to) === JSON.stringify(target))) writes.push({ property, ...(target ? { to: target } : {}), ...more })
+  }
+  for (const output of rig.outputs) {
+    if (output.channel === id && isPlain(output)) write(propertyOfChannel(names, id, output.link), output, { link: output.link })
+    if (output.channel === id && !isPlain(output)) write(propertyOfOutput(names, output), output, { curve: output.curve, link: output.link })
+    if (output.weight === id) write(propertyOfChannel(names, id), output, {})
+  }
+  const seen = members.findIndex((member) => member.id === seenBy)
+  return { id, signal, away, curve, feel, going, timing, chain, group, seenBy: seen < 0 ? undefined : seen, writes }
+}

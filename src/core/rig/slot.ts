@@ -1,0 +1,100 @@
+// Slots: what of an element a value may drive. Each has a neutral value and a law by which several values compose.
+import type { Unit } from './rig'
+
+/** The transform functions, in the order in which they are composed. */
+export const transformFunctions = ['translateX', 'translateY', 'perspective', 'translateZ', 'rotateX', 'rotateY', 'rotate', 'scale', 'scaleX', 'scaleY', 'skewX', 'skewY'] as const
+export type TransformFunction = (typeof transformFunctions)[number]
+
+export const filterFunctions = ['blur', 'brightness', 'contrast', 'saturate', 'grayscale', 'hue-rotate'] as const
+export type FilterFunction = (typeof filterFunctions)[number]
+
+export const sides = ['top', 'right', 'bottom', 'left'] as const
+
+export type Slot =
+  /** Adds; scales multiply; a perspective stands alone. */
+  | { readonly on: 'transform'; readonly fn: TransformFunction }
+  /** Multiplies. */
+  | { readonly on: 'opacity' }
+  /** Appends. */
+  | { readonly on: 'filter'; readonly fn: FilterFunction }
+  /** Cuts a side of the element; the larger one counts. */
+  | { readonly on: 'inset'; readonly side: (typeof sides)[number] }
+  /** Any CSS property or custom property: the last one wins, or they add, or multiply. */
+  | { readonly on: 'property'; readonly name: string; readonly unit: Unit; readonly law: 'replace' | 'add' | 'multiply'; readonly neutral?: number | undefined }
+
+/** What the slot shows without any effect. */
+export function neutralOf(slot: Slot): number {
+  switch (slot.on) {
+    case 'transform':
+      return slot.fn.startsWith('scale') ? 1 : 0
+    case 'filter':
+      return slot.fn === 'brightness' || slot.fn === 'contrast' || slot.fn === 'saturate' ? 1 : 0
+    case 'opacity':
+      return 1
+    case 'inset':
+      return 0
+    case 'property':
+      return slot.neutral ?? (slot.law === 'multiply' ? 1 : 0)
+  }
+}
+
+/** The least and greatest value that the slot can show. */
+export function limitsOf(slot: Slot): readonly [number, number] {
+  if (slot.on === 'opacity') return [0, 1]
+  if (slot.on === 'transform') return slot.fn === 'perspective' ? [0, Infinity] : [-Infinity, Infinity]
+  if (slot.on === 'filter') return slot.fn === 'hue-rotate' ? [-Infinity, Infinity] : slot.fn === 'grayscale' ? [0, 1] : [0, Infinity]
+  return slot.on === 'inset' ? [0, Infinity] : [-Infinity, Infinity]
+}
+
+/** The unit in which a slot is given. */
+export function unitOf(slot: Slot): Unit {
+  switch (slot.on) {
+    case 'transform':
+      return slot.fn.startsWith('scale') ? '' : /^(rotate|skew)/.test(slot.fn) ? 'deg' : 'px'
+    case 'filter':
+      return slot.fn === 'blur' ? 'px' : slot.fn === 'hue-rotate' ? 'deg' : ''
+    case 'opacity':
+      return ''
+    case 'inset':
+      return 'px'
+    case 'property':
+      return slot.unit
+  }
+}
+
+/** How several values of one slot become one. */
+export function composeValues(slot: Slot, values: readonly number[]): number {
+  const multiplies = slot.on === 'opacity' || (slot.on === 'transform' && slot.fn.startsWith('scale')) || (slot.on === 'filter' && neutralOf(slot) === 1) || (slot.on === 'property' && slot.law === 'multiply')
+  if (multiplies) return values.reduce((product, value) => product * value, 1)
+  if (slot.on === 'inset') return Math.max(...values)
+  if (slot.on === 'property' && slot.law === 'replace') return values.at(-1) ?? neutralOf(slot)
+  return values.reduce((sum, value) => sum + value, 0)
+}
+
+/** What is shown of a value: between the neutral one and it by weight and strength, within the slot's limits. */
+export function shownValue(slot: Slot, value: number, weight: number, strength: number): number {
+  const neutral = neutralOf(slot)
+  const [least, greatest] = limitsOf(slot)
+  return Math.min(greatest, Math.max(least, neutral + weight * strength * (value - neutral)))
+}
+
+/** A name for the slot, equal for those that compose. */
+export function slotName(slot: Slot): string {
+  switch (slot.on) {
+    case 'transform':
+    case 'filter':
+      return slot.fn
+    case 'opacity':
+      return 'opacity'
+    case 'inset':
+      return `inset-${slot.side}`
+    case 'property':
+      return slot.name
+  }
+}
+
+/** The CSS property that the slot drives. */
+export function propertyOf(slot: Slot): string {
+  if (slot.on === 'property') return slot.name
+  return slot.on === 'inset' ? 'clip-path' : slot.on
+}

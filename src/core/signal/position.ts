@@ -1,0 +1,19 @@
+// Where the pointer is in the frame.
+import { resolveLength } from '../geometry/insets'
+import { shareAlong } from '../geometry/frame'
+import { pxSpan, type At, type Reader } from './reader'
+import type { Signal } from './signal'
+
+type Position = Extract<Signal, { of: 'x' | 'y' | 'centredX' | 'centredY' }>
+
+const shareX = ({ frame: { width }, insets, point }: At) => shareAlong(width, insets ? resolveLength(insets.left, width) : 0, insets ? resolveLength(insets.right, width) : 0, point.x)
+const shareY = ({ frame: { height }, insets, point }: At) => shareAlong(height, insets ? resolveLength(insets.top, height) : 0, insets ? resolveLength(insets.bottom, height) : 0, point.y)
+
+const held = ({ beyond }: Position, share: number) => (beyond === 'extend' ? share : Math.min(1, Math.max(0, share)))
+
+export const x: Reader<Position> = { span: () => 1, read: (signal, at) => held(signal, shareX(at)) }
+export const y: Reader<Position> = { span: () => 1, read: (signal, at) => held(signal, shareY(at)) }
+export const centredX: Reader<Position> = { span: () => 2, read: (signal, at) => 2 * held(signal, shareX(at)) - 1 }
+export const centredY: Reader<Position> = { span: () => 2, read: (signal, at) => 2 * held(signal, shareY(at)) - 1 }
+export const xPx: Reader<Signal> = { span: () => pxSpan, read: (_, { point }) => point.x }
+export const yPx: Reader<Signal> = { span: () => pxSpan, read: (_, { point }) => point.y }

@@ -1,0 +1,14 @@
+// How each signal is read. An exported script holds those that its page needs.
+import { look } from '../look/reader'
+import { angle, heading } from './direction'
+import { distance } from './distance'
+import { past, speed, time } from './motion'
+import { centredX, centredY, x, xPx, y, yPx } from './position'
+import { focus, here, inside, pressed, still } from './presence'
+import type { Reader } from './reader'
+import { entrySide, exitSide } from './side'
+import type { Signal, SignalName } from './signal'
+import { nearest, zone } from './zone'
+
+/** By the signal's name; each reader is only ever asked for a signal of its own name. */
+export const readers = { x, y, centredX, centredY, xPx, yPx, distance, angle, heading, speed, past, time, zone, nearest, inside, pressed, focus, still, here, entrySide, exitSide, look } as Readonly<Record<SignalName, Reader<Signal>>>

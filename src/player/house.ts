@@ -1,0 +1,126 @@
+// What the figures of one player share on a page: which elements are measured, and which of them we move.
+import { emptyFrame, type Frame } from '../core/geometry/frame'
+import { isNear, measure, readPlace, readShape, type Measured } from './measure'
+
+export interface House {
+  readonly root: Document | ShadowRoot
+  /** Measured elements, where they would lie without us and where they are. */
+  readonly still: Map<Element, Measured>
+  readonly live: Map<Element, Measured>
+  /** Elements that our figures move. */
+  readonly moved: Set<Element>
+  /** All that is measured, and how far the turn of those out of reach has come. */
+  all: readonly Measured[]
+  turn: number
+  batch: number
+  /** The window as a frame of reference, and the frames of groups with their members. */
+  readonly window: Frame
+  readonly groups: Map<Frame, readonly Measured[]>
+  /** Whoever watches which elements are in sight, and which change their size. */
+  readonly sight: IntersectionObserver
+  readonly sizes: ResizeObserver
+}
+
+export function newHouse(root: Document | ShadowRoot, onChange: () => void): House {
+  const house: House = {
+    root,
+    still: new Map(),
+    live: new Map(),
+    moved: new Set(),
+    all: [],
+    turn: 0,
+    batch: 0,
+    window: emptyFrame(),
+    groups: new Map(),
+    sight: new IntersectionObserver((entries) => {
+      for (const { target, isIntersecting } of entries) {
+        for (const register of [house.still, house.live]) {
+          const measured = register.get(target)
+          if (measured) measured.isVisible = isIntersecting
+        }
+      }
+      onChange()
+    }),
+    sizes: new ResizeObserver((entries) => {
+      for (const { target } of entries) {
+        for (const register of [house.still, house.live]) {
+          const measured = register.get(target)
+          if (measured && measured.batch >= 0) readShape(measured, house.moved)
+        }
+      }
+      onChange()
+    }),
+  }
+  return house
+}
+
+/** The element's record, made where there is none. */
+export function lodge(house: House, element: Element, isLive: boolean): Measured {
+  const register = isLive ? house.live : house.still
+  let measured = register.get(element)
+  if (!measured) {
+    measured = measure(element, isLive)
+    register.set(element, measured)
+    house.sight.observe(element)
+    house.sizes.observe(element)
+  }
+  measured.isUsed = true
+  return measured
+}
+
+/** Says that nothing is used, before all figures lodge what they need afresh. */
+export function clearHouse({ still, live, moved, groups }: House): void {
+  moved.clear()
+  groups.clear()
+  for (const measured of still.values()) measured.isUsed = false
+  for (const measured of live.values()) measured.isUsed = false
+}
+
+/** Once all figures have lodged: forgets what nobody uses, finds what stands under what we move, and reads shapes. */
+export function settleHouse(house: House): void {
+  const { still, live, moved } = house
+  for (const measured of still.values()) {
+    measured.matrix = moved.has(measured.element) ? (measured.matrix ?? new DOMMatrix()) : undefined
+    measured.above = undefined
+    for (let each = measured.isUsed ? measured.element.parentElement : null; each && !measured.above; each = each.parentElement) {
+      // A record made here comes last in the map, so that its own turn comes too.
+      if (moved.has(each)) measured.above = lodge(house, each, false)
+    }
+  }
+  for (const register of [still, live]) {
+    for (const [element, measured] of register) {
+      if (measured.isUsed) readShape(measured, moved)
+      else register.delete(element)
+      if (!still.has(element) && !live.has(element)) {
+        house.sight.unobserve(element)
+        house.sizes.unobserve(element)
+      }
+    }
+  }
+  house.all = [...still.values(), ...live.values()]
+}
+
+/** Nearer to the pointer than this an element is read in every batch, px. */
+const reachPx = 120
+
+/**
+ * Reads in one batch where elements lie: all in sight, or those near (x, y) and a few of the others in turn, for what
+ * moved without a word.
+ */
+export function readHouse(house: House, x: number, y: number, everything: boolean): void {
+  const { all, root } = house
+  const batch = ++house.batch
+  const page = root.ownerDocument ?? root
+  const { clientWidth, clientHeight } = (page as Document).documentElement
+  house.window.width = clientWidth
+  house.window.height = clientHeight
+  const few = Math.ceil(all.length / 32)
+  const from = house.turn
+  house.turn = all.length > 0 ? (from + few) % all.length : 0
+  for (let i = 0; i < all.length; i++) {
+    const measured = all[i]
+    if (!measured?.isVisible) continue
+    const isTurn = (i - from + all.length) % all.length < few
+    if (everything || isTurn || measured.batch < 0 || isNear(measured, x, y, reachPx)) readPlace(measured, batch)
+  }
+}

@@ -1,0 +1,46 @@
+// Tells the page's own code what happens: events that bubble from the area's element, and attributes for looks and zones.
+import type { PlayedFigure } from '../core/rig/played'
+import type { Playing, Stand } from './stands'
+
+/** Tells what changed at a place since it was last told. Events are named after the figure: `card-on`, `card-off`, `card-still`. */
+function tell({ figure }: Playing, stand: Stand): void {
+  const { place, cast } = stand
+  const { presence } = place
+  const shown = presence.look.shown
+  const isOn = figure.area.looks ? shown !== 'off' : presence.inside
+  const say = (what: string, detail?: unknown) => cast.elements[0]?.dispatchEvent(new CustomEvent(`${figure.name}-${what}`, { bubbles: true, composed: true, detail }))
+  if (figure.area.looks && stand.toldLook !== shown) {
+    stand.toldLook = shown
+    for (const element of cast.elements) element.setAttribute(`data-${figure.name}`, shown)
+    if (shown === 'still' || shown === 'pressed') say(shown)
+  }
+  if (isOn !== stand.isToldOn) {
+    stand.isToldOn = isOn
+    say(isOn ? 'on' : 'off')
+  }
+  for (const { channels, states } of place.plays) {
+    for (let i = 0; i < channels.length; i++) {
+      const of = channels[i]?.signal.of
+      const zone = states[i]?.reading ?? NaN
+      if ((of !== 'zone' && of !== 'nearest') || Number.isNaN(zone) || zone === stand.toldZone) continue
+      stand.toldZone = zone
+      for (const element of cast.elements) element.setAttribute(`data-${figure.name}-zone`, String(zone))
+      say('zone', zone)
+    }
+  }
+}
+
+/** Tells that all of a place has come to rest. */
+function settled({ figure }: Playing, { cast }: Stand): void {
+  cast.elements[0]?.dispatchEvent(new CustomEvent(`${figure.name}-settled`, { bubbles: true, composed: true }))
+}
+
+/** Takes the attributes off. */
+function end({ name }: PlayedFigure, elements: readonly Element[]): void {
+  for (const element of elements) {
+    element.removeAttribute(`data-${name}`)
+    element.removeAttribute(`data-${name}-zone`)
+  }
+}
+
+export const telling = { tell, settled, end }

@@ -1,0 +1,56 @@
+// Writes values on elements, and takes them off again.
+import { shapers } from '../core/curve/shapers'
+import { channelValue, type Play } from '../core/rig/play'
+import type { Write } from '../core/rig/played'
+import type { Styled } from './measure'
+import { quietTransitions, setTransitions, type Quieted } from './quiet'
+
+/** One custom property on some elements, and what was last written there. */
+export interface Writer {
+  readonly play: Play
+  readonly channel: number
+  readonly link: number | undefined
+  readonly write: Write
+  readonly elements: readonly Styled[]
+  last: number
+}
+
+/** What the page's own inline style was, by element: an empty attribute, and its transitions where ours stand now. */
+export type StyledBefore = Map<Styled, { readonly wasEmpty: boolean; quieted: Quieted | undefined; readonly style: CSSStyleDeclaration }>
+
+/** Writes what changed at `t` (ms). */
+export function writeValues(writers: readonly Writer[], t: number): void {
+  for (let i = 0; i < writers.length; i++) {
+    const writer = writers[i]
+    if (!writer) continue
+    const value = channelValue(writer.play, writer.channel, t, writer.link)
+    if (value === writer.last) continue
+    writer.last = value
+    const { property, curve } = writer.write
+    const text = !curve ? String(Math.round(value * 1e5) / 1e5) : 'colours' in curve ? shapers.colours.cssAt(curve, value) : String(shapers.stops.valueAt(curve, value))
+    for (let k = 0; k < writer.elements.length; k++) writer.elements[k]?.style.setProperty(property, text)
+  }
+}
+
+/** Sees to it that no transition of the page's own lags behind the values, or what follows them. */
+export function quiet(styled: StyledBefore, writers: readonly Writer[], drives: readonly string[]): void {
+  for (const { elements, write } of writers) {
+    for (const element of elements) {
+      const own = styled.get(element)
+      if (own && !own.quieted) own.quieted = quietTransitions(element, own.style, [write.property, ...writers.filter((other) => other.elements.includes(element)).map((other) => other.write.property), ...drives])
+    }
+  }
+}
+
+/** Takes the values off, and what was set beside them; the style attribute too, where the page had none. */
+export function endWrites(styled: StyledBefore, writers: readonly Writer[]): void {
+  for (const { elements, write } of writers) for (const element of elements) element.style.removeProperty(write.property)
+  for (const { elements } of writers) {
+    for (const element of elements) {
+      const own = styled.get(element)
+      if (own?.quieted) setTransitions(element, own.quieted)
+      if (own && !own.wasEmpty && element.getAttribute('style') === '') element.removeAttribute('style')
+      styled.delete(element)
+    }
+  }
+}
