@@ -16,7 +16,7 @@ export interface PlayerModule {
 }
 
 /** Declarations that are one table of capabilities; an export keeps only the entries that its figures need. */
-const tables: readonly string[] = ['laws', 'shapers', 'readers', 'features', 'abilities']
+const tables: readonly string[] = ['laws', 'shapers', 'readers', 'series', 'features', 'abilities']
 
 /**
  * The readable script text that `needs` asks for (see `needsOf`), in one scope: `attach` and all that it uses, by way of

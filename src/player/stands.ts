@@ -1,9 +1,10 @@
 // A figure on the page: where its places stand, and which elements carry its values.
 import type { Frame } from '../core/geometry/frame'
 import type { Insets } from '../core/geometry/insets'
-import { beginPlay, type Play } from '../core/rig/play'
-import type { PlayedChannel, PlayedFigure, Write } from '../core/rig/played'
-import { newPlace, newPresence, newScene, type Place, type Scene } from '../core/rig/scene'
+import { beginPlay } from '../core/rig/play'
+import type { PlayedChannel, PlayedFigure } from '../core/rig/played'
+import { features } from '../core/rig/features'
+import { newPlace, newPresence, newScene, type Place, type Scene } from '../core/rig/place'
 import { abilities } from './abilities'
 import { findAll } from './find'
 import { lodge, type House } from './house'
@@ -93,28 +94,16 @@ function beginStand(playing: Playing, house: House, cast: Cast, index: number): 
     const play = beginPlay(channels, frame, presence, insets, standing)
     play.zones = zones
     channels.forEach(({ writes }, channel) => {
-      for (const write of writes) writers.push(...writersOf(play, channel, write, element, cast, parts, house, index))
+      for (const write of writes) {
+        const own: Writer = { play, channel, link: write.link, write, elements: cast.elements.includes(element) ? cast.elements : [element], last: NaN }
+        writers.push(...(write.to ? (abilities.targets?.writersOn(write.to, own, { house, element, index, parts }) ?? []) : [own]))
+      }
     })
     return play
   })
   for (const { elements } of writers) for (const element of elements) if (!styled.has(element)) styled.set(element, { wasEmpty: element.getAttribute('style') === '', quieted: undefined, style: getComputedStyle(element) })
-  const place = newPlace(presence, cast.frame, cast.boxes, plays)
+  const place = newPlace(presence, cast.frame, cast.boxes, plays, features.late?.keep)
   return { place, cast, writers, parts, isToldOn: false, toldLook: '', toldZone: NaN }
-}
-
-function writersOf(play: Play, channel: number, write: Write, element: Styled, cast: Cast, parts: Parts | undefined, house: House, index: number): readonly Writer[] {
-  const { to, link } = write
-  const count = play.channels[channel]?.chain
-  if (!to) return [{ play, channel, link, write, elements: cast.elements.includes(element) ? cast.elements : [element], last: NaN }]
-  if ('part' in to) {
-    const pieces = parts?.get(to.part) ?? []
-    // Each piece of a chain has a link of its own.
-    if (count !== undefined && link === undefined && pieces.length > 1) return pieces.map((piece, k) => ({ play, channel, link: Math.min(k, count - 1), write, elements: [piece], last: NaN }))
-    return [{ play, channel, link, write, elements: pieces, last: NaN }]
-  }
-  if ('within' in to) return [{ play, channel, link, write, elements: findAll(element, to.within), last: NaN }]
-  const linked = findAll(house.root, to.linked)[index]
-  return linked ? [{ play, channel, link, write, elements: [linked], last: NaN }] : []
 }
 
 const moving = ['transform', 'translate', 'rotate', 'scale']

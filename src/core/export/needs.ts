@@ -1,17 +1,27 @@
 // What the script of an export must bring along: the entries of the player's tables that its figures use.
 import type { PlayedFigure } from '../rig/played'
+import type { SignalName } from '../signal/signal'
+
+/** Signals that change by themselves between events, and those that look back along the pointer's track. */
+const flowing: readonly SignalName[] = ['speed', 'past', 'time', 'still', 'here']
+const tracked: readonly SignalName[] = ['speed', 'heading', 'past']
 
 /** The names of the entries that the player's tables must keep, sorted. */
 export function needsOf(figures: readonly PlayedFigure[]): readonly string[] {
   const needs = new Set<string>()
   for (const { area, frames, parts } of figures) {
-    if (area.looks) needs.add('machine')
+    if (area.looks) for (const each of ['looks', 'flow', 'late', 'telling']) needs.add(each)
     if (parts) needs.add('parts')
-    if (area.of !== 'each' || area.bridge !== undefined) needs.add('groups')
+    if (area.of !== 'each' || area.bridge !== undefined) needs.add('frames')
     for (const { of, channels } of frames) {
-      if (of !== 'area') needs.add('otherFrames')
+      if (of !== 'area') needs.add('frames')
       for (const { signal, feel, going, timing, curve, chain, writes } of channels) {
         needs.add(signal.of)
+        if (flowing.includes(signal.of)) for (const each of ['flow', 'late']) needs.add(each)
+        if (tracked.includes(signal.of)) needs.add('tracking')
+        if (signal.of === 'zone' || signal.of === 'nearest') needs.add('telling')
+        if (signal.of === 'nearest') needs.add('frames')
+        if (signal.of === 'focus') for (const each of ['looks', 'flow', 'late']) needs.add(each)
         // What takes its own time follows by a law of its own.
         if (signal.of === 'here') needs.add('timed')
         if (signal.of === 'entrySide' || signal.of === 'exitSide' || (signal.of === 'look' && (signal.enterFrom ?? signal.leaveTo) !== undefined)) needs.add('crossings')
@@ -25,6 +35,5 @@ export function needsOf(figures: readonly PlayedFigure[]): readonly string[] {
       }
     }
   }
-  // The player starts every follower at rest with the plainest law.
   return [...needs].sort()
 }

@@ -1,8 +1,8 @@
 // The hover state machine: which look an element shows, as a table of states and events.
 
 /** What is shown; judged in the order pressed, still, on, off. */
-export const looks = ['off', 'on', 'pressed', 'still'] as const
-export type Look = (typeof looks)[number]
+export const lookNames = ['off', 'on', 'pressed', 'still'] as const
+export type Look = (typeof lookNames)[number]
 
 /** `going` still shows what was shown, until its delay is over. */
 export type LookStateName = Look | 'going'

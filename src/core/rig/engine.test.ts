@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Feel } from '../feel/feel'
 import { restBand } from '../feel/follower'
-import { looks } from '../look/look'
+import { lookNames } from '../look/look'
 import type { Sample } from '../signal/sample'
 import type { Signal } from '../signal/signal'
 import { readers } from '../signal/readers'
@@ -32,18 +32,18 @@ const beyond = fc.constantFrom('clamp' as const, 'extend' as const)
 const axis = fc.constantFrom('x' as const, 'y' as const)
 const pose = fc.oneof(between(-1, 1), fc.tuple(between(-1, 1), between(-1, 1), between(-1, 1), between(-1, 1)))
 const signal: fc.Arbitrary<Signal> = fc.oneof(
-  fc.record({ of: fc.constantFrom('x' as const, 'y' as const, 'centredX' as const, 'centredY' as const), beyond }),
-  fc.record({ of: fc.constantFrom('xPx' as const, 'yPx' as const, 'angle' as const, 'heading' as const) }),
-  fc.record({ of: fc.constantFrom('inside' as const, 'pressed' as const, 'focus' as const, 'speed' as const) }),
-  fc.record({ of: fc.constant('distance' as const), from: fc.constantFrom('centre' as const, 'edge' as const) }),
-  fc.record({ of: fc.constant('zone' as const), columns: fc.integer({ min: 1, max: 5 }), rows: fc.integer({ min: 1, max: 4 }), hysteresisPx: between(0, 30) }),
-  fc.record({ of: fc.constant('nearest' as const), among: fc.constant('.zone'), hysteresisPx: between(0, 30) }),
-  fc.record({ of: fc.constant('still' as const), afterMs: between(10, 400) }),
-  fc.record({ of: fc.constant('here' as const), come: timed, go: timed }),
-  fc.record({ of: fc.constant('past' as const), axis, lagMs: between(0, 300) }),
-  fc.record({ of: fc.constant('time' as const), periodMs: between(200, 3000) }),
-  fc.record({ of: fc.constantFrom('entrySide' as const, 'exitSide' as const), axis: fc.option(axis, { nil: undefined }) }),
-  fc.record({ of: fc.constant('look' as const), values: fc.record({ off: between(-1, 1), on: between(-1, 1), pressed: between(-1, 1), still: between(-1, 1) }), enterFrom: fc.option(pose, { nil: undefined }), leaveTo: fc.option(pose, { nil: undefined }) }),
+  { weight: 4, arbitrary: fc.record({ of: fc.constantFrom('x' as const, 'y' as const, 'centredX' as const, 'centredY' as const), beyond }) },
+  { weight: 4, arbitrary: fc.record({ of: fc.constantFrom('xPx' as const, 'yPx' as const, 'angle' as const, 'heading' as const) }) },
+  { weight: 4, arbitrary: fc.record({ of: fc.constantFrom('inside' as const, 'pressed' as const, 'focus' as const, 'speed' as const) }) },
+  { weight: 1, arbitrary: fc.record({ of: fc.constant('distance' as const), from: fc.constantFrom('centre' as const, 'edge' as const) }) },
+  { weight: 1, arbitrary: fc.record({ of: fc.constant('zone' as const), columns: fc.integer({ min: 1, max: 5 }), rows: fc.integer({ min: 1, max: 4 }), hysteresisPx: between(0, 30) }) },
+  { weight: 1, arbitrary: fc.record({ of: fc.constant('nearest' as const), among: fc.constant('.zone'), hysteresisPx: between(0, 30) }) },
+  { weight: 1, arbitrary: fc.record({ of: fc.constant('still' as const), afterMs: between(10, 400) }) },
+  { weight: 1, arbitrary: fc.record({ of: fc.constant('here' as const), come: timed, go: timed }) },
+  { weight: 1, arbitrary: fc.record({ of: fc.constant('past' as const), axis, lagMs: between(0, 300) }) },
+  { weight: 1, arbitrary: fc.record({ of: fc.constant('time' as const), periodMs: between(200, 3000) }) },
+  { weight: 2, arbitrary: fc.record({ of: fc.constantFrom('entrySide' as const, 'exitSide' as const), axis: fc.option(axis, { nil: undefined }) }) },
+  { weight: 1, arbitrary: fc.record({ of: fc.constant('look' as const), values: fc.record({ off: between(-1, 1), on: between(-1, 1), pressed: between(-1, 1), still: between(-1, 1) }), enterFrom: fc.option(pose, { nil: undefined }), leaveTo: fc.option(pose, { nil: undefined }) }) },
 )
 
 const frame: fc.Arbitrary<FrameOf> = fc.constantFrom<FrameOf>('area', 'area', 'window', { each: '.layer' }, { box: '.zone' })
@@ -55,7 +55,7 @@ const curve = fc.record({
 
 const channel: fc.Arbitrary<Omit<Channel, 'id'>> = fc
   .record({ signal, frame, away, feel, going: fc.option(feel, { nil: undefined }), curve: fc.option(curve, { nil: undefined }), group: fc.constantFrom('turn' as const, 'light' as const) })
-  .chain((base) => fc.record({ chain: fc.option(fc.integer({ min: 1, max: 12 }), { nil: undefined, freq: 5 }), halfLife: glide, timing: fc.option(fc.array(fc.record({ from: fc.constantFrom(...looks, 'any' as const), to: fc.constantFrom(...looks), feel }), { maxLength: 3 }), { nil: undefined }) }).map(({ chain, halfLife, timing }) => ({
+  .chain((base) => fc.record({ chain: fc.option(fc.integer({ min: 1, max: 12 }), { nil: undefined, freq: 5 }), halfLife: glide, timing: fc.option(fc.array(fc.record({ from: fc.constantFrom(...lookNames, 'any' as const), to: fc.constantFrom(...lookNames), feel }), { maxLength: 3 }), { nil: undefined }) }).map(({ chain, halfLife, timing }) => ({
     ...base,
     area: 'cards',
     // A chain follows by a glide.

@@ -4,8 +4,9 @@ import { emptyFrame } from '../geometry/frame'
 import { movePointer, newPointer, type Pointer } from '../signal/pointer'
 import type { At } from '../signal/reader'
 import { isPresent, type Sample } from '../signal/sample'
-import { keep, keepStates, restoreStates, type Kept } from './kept'
-import { advanceScene, leaveScene, meetScene, newPresence, settleScene, touch, type Hit, type Scene } from './scene'
+import { features } from './features'
+import { newPresence, type Hit, type Kept, type Scene } from './place'
+import { advanceScene, leaveScene, meetScene, settleScene } from './scene'
 
 /** How late a sample may come and still count at its own time, ms. */
 export const windowMs = 64
@@ -43,9 +44,9 @@ export interface Engine<Found> {
 }
 
 export function newEngine<Found>(scenes: Scene[], hitOf: Engine<Found>['hitOf'], onFail: Engine<Found>['onFail']): Engine<Found> {
-  const pointer = newPointer()
+  const pointer = newPointer(features.tracking?.newTrack())
   const at: At = { t: 0, pointer, presence: newPresence(), frame: emptyFrame(), insets: undefined, point: { x: 0, y: 0 }, zones: [], others: undefined, reducedMotion: false }
-  return { scenes, pointer, at, heard: [], count: 0, next: 0, newest: -Infinity, time: -Infinity, standing: { t: -Infinity, x: 0, y: 0, buttons: 0, pointerType: 'mouse', phase: 'leave' }, backTo: Infinity, tooLate: 0, keptPointer: [keep(pointer)], newerAt: -Infinity, olderAt: -Infinity, onFail, hitOf }
+  return { scenes, pointer, at, heard: [], count: 0, next: 0, newest: -Infinity, time: -Infinity, standing: { t: -Infinity, x: 0, y: 0, buttons: 0, pointerType: 'mouse', phase: 'leave' }, backTo: Infinity, tooLate: 0, keptPointer: features.late ? [features.late.keep(pointer)] : [], newerAt: -Infinity, olderAt: -Infinity, onFail, hitOf }
 }
 
 /**
@@ -55,7 +56,7 @@ export function newEngine<Found>(scenes: Scene[], hitOf: Engine<Found>['hitOf'],
 export function hear<Found>(engine: Engine<Found>, sample: Sample, found?: Found): void {
   if (!Number.isFinite(sample.t)) return
   const { heard } = engine
-  const edge = Math.max(engine.newest, engine.time) - windowMs
+  const edge = features.late ? Math.max(engine.newest, engine.time) - windowMs : engine.newest
   if (sample.t < edge) engine.tooLate++
   const t = Math.max(sample.t, edge)
   engine.newest = Math.max(engine.newest, t)
@@ -85,12 +86,13 @@ export function hearAgain<Found>(engine: Engine<Found>, t: number): boolean {
 /** Plays what was heard, and what happens by itself, up to `until` (ms) or the newest sample, whichever is later. Gives that time. */
 export function playUntil<Found>(engine: Engine<Found>, until: number): number {
   const { heard, at } = engine
-  if (engine.backTo < Infinity) goBack(engine)
+  if (engine.backTo < Infinity) features.late?.goBack(engine)
   for (; engine.next < engine.count; engine.next++) {
     const each = heard[engine.next]
     if (!each) continue
     const { sample } = each
-    advanceAll(engine, sample.t)
+    advanceScenes(engine, sample.t)
+    features.tracking?.follow(engine.pointer, sample)
     movePointer(engine.pointer, sample)
     at.t = sample.t
     for (let i = engine.scenes.length - 1; i >= 0; i--) {
@@ -104,9 +106,10 @@ export function playUntil<Found>(engine: Engine<Found>, until: number): number {
     }
   }
   const time = Math.max(until, engine.newest, engine.time)
-  advanceAll(engine, time)
+  advanceScenes(engine, time)
   engine.time = time
-  if (time - engine.newerAt >= windowMs) keepAll(engine)
+  if (!features.late) engine.count = engine.next = 0
+  else if (time - engine.newerAt >= windowMs) features.late.keepAll(engine)
   return time
 }
 
@@ -123,15 +126,10 @@ export function settle<Found>({ scenes, at, time }: Engine<Found>): boolean {
 
 /** Lets every place go to its away pose from `t` (ms) on, with nothing before that to go back to. */
 export function leaveAll<Found>(engine: Engine<Found>, t: number): void {
-  for (const scene of engine.scenes) {
-    leaveScene(scene, engine.at, t)
-    for (const { kept } of scene.places) {
-      keepStates(kept)
-      keepStates(kept)
-    }
-  }
+  for (const scene of engine.scenes) leaveScene(scene, engine.at, t)
   engine.count = engine.next = 0
-  engine.time = engine.newerAt = engine.olderAt = t
+  engine.time = t
+  features.late?.forgetAll(engine)
 }
 
 /** Takes a figure out that cannot be played. */
@@ -141,7 +139,7 @@ export function fail<Found>(engine: Engine<Found>, scene: Scene, error: unknown)
   engine.onFail(scene, error)
 }
 
-function advanceAll<Found>(engine: Engine<Found>, until: number): void {
+function advanceScenes<Found>(engine: Engine<Found>, until: number): void {
   const { scenes, at } = engine
   for (let i = scenes.length - 1; i >= 0; i--) {
     const scene = scenes[i]
@@ -153,55 +151,4 @@ function advanceAll<Found>(engine: Engine<Found>, until: number): void {
     }
   }
   at.t = until
-}
-
-/** Keeps the state of all that was touched, and forgets the samples that no late one can come before. */
-function keepAll<Found>(engine: Engine<Found>): void {
-  keepStates(engine.keptPointer)
-  for (const { touched } of engine.scenes) {
-    let left = 0
-    for (const place of touched) {
-      keepStates(place.kept)
-      if (--place.untilKept > 0) touched[left++] = place
-    }
-    touched.length = left
-  }
-  engine.olderAt = engine.newerAt
-  engine.newerAt = engine.time
-  forget(engine)
-}
-
-/** Rotates the store: the samples up to the older copies are free to be used again. */
-function forget<Found>(engine: Engine<Found>): void {
-  const { heard } = engine
-  let gone = 0
-  while (gone < engine.next && (heard[gone]?.sample.t ?? Infinity) <= engine.olderAt) gone++
-  if (gone === 0) return
-  for (let i = 0; i + gone < heard.length; i++) {
-    const free = heard[i]
-    const used = heard[i + gone]
-    if (!free || !used) continue
-    heard[i] = used
-    heard[i + gone] = free
-  }
-  engine.count -= gone
-  engine.next -= gone
-}
-
-/** Goes back to the last kept state before the late sample, so that all since is played again. */
-function goBack<Found>(engine: Engine<Found>): void {
-  const isNewer = engine.newerAt <= engine.backTo
-  restoreStates(engine.keptPointer, isNewer)
-  for (const scene of engine.scenes) {
-    for (const place of scene.touched) {
-      restoreStates(place.kept, isNewer)
-      touch(scene, place)
-    }
-    scene.holder = scene.places.findIndex(({ presence }) => presence.inside)
-  }
-  if (!isNewer) engine.newerAt = engine.olderAt
-  engine.time = engine.at.t = engine.newerAt
-  engine.backTo = Infinity
-  engine.next = 0
-  while ((engine.heard[engine.next]?.sample.t ?? Infinity) <= engine.newerAt && engine.next < engine.count) engine.next++
 }

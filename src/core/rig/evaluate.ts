@@ -7,7 +7,9 @@ import { beginPlay, channelValue, type Play } from './play'
 import { planRig } from './plan'
 import type { PlayedFigure } from './played'
 import type { Output, Rig } from './rig'
-import { holds, newPlace, newPresence, newScene, type Hit, type Place, type Scene } from './scene'
+import { features } from './features'
+import { newPlace, newPresence, newScene, type Hit, type Place, type Scene } from './place'
+import { holds } from './scene'
 import { outputValue, type ValueOf } from './values'
 import { slotName } from './slot'
 
@@ -167,7 +169,7 @@ function placesOf(figure: PlayedFigure, boxes: Boxes, frameFrom: (find: (boxes: 
       if ('box' in of) return [begin(frameFrom((at) => at.elements[of.box]?.[0]))]
       return (boxes.elements[of.each] ?? []).flatMap((each, k) => (placeOf(each, places, boxes) === index ? [begin(frameFrom((at) => at.elements[of.each]?.[k]))] : []))
     })
-    return newPlace(presence, frame, holding, plays)
+    return newPlace(presence, frame, holding, plays, features.late?.keep)
   })
 }
 

@@ -1,6 +1,16 @@
 // What only some rigs need. An exported script holds those that its page's figures use.
-import { chains } from './chains'
+import { tracking } from '../signal/track'
 import { crossings } from './crossings'
-import { machine } from './machine'
+import { flow } from './flow'
+import { late } from './late'
+import { looks } from './looks'
 
-export const features: { readonly chains?: typeof chains; readonly crossings?: typeof crossings; readonly machine?: typeof machine } = { chains, crossings, machine }
+interface Features {
+  readonly crossings?: typeof crossings
+  readonly flow?: typeof flow
+  readonly late?: typeof late
+  readonly looks?: typeof looks
+  readonly tracking?: typeof tracking
+}
+
+export const features: Features = { crossings, flow, late, looks, tracking }

@@ -7,8 +7,8 @@ import { toFrame, type Frame } from '../geometry/frame'
 import type { Insets } from '../geometry/insets'
 import type { At, Memory, Presence } from '../signal/reader'
 import { readers } from '../signal/readers'
-import { features } from './features'
 import type { PlayedChannel } from './played'
+import { series } from './series'
 
 /** What the followers need of a channel. */
 export type Followed = Pick<PlayedChannel, 'id' | 'signal' | 'away' | 'curve' | 'feel' | 'going' | 'timing' | 'chain' | 'group' | 'seenBy'>
@@ -46,23 +46,23 @@ export function beginPlay(channels: readonly Followed[], frame: Frame, presence:
     const value = start?.(index) ?? poseOf(channel)
     const [least, greatest] = channel.curve ? shapers.stops.range(channel.curve) : [0, readers[channel.signal.of].span(channel.signal)]
     const span = greatest - least || 1
-    const chain = channel.chain ? features.chains?.begin(value, channel.chain, channel.feel, restBand * span) : undefined
+    const chain = channel.chain ? series.chains?.begin(value, channel.chain, channel.feel, restBand * span) : undefined
     return { reading: NaN, own: followerAt(0), follower: followerAt(value), chain, span }
   })
   return { channels, states, frame, presence, insets, zones: [] }
 }
 
 /** Turns a channel to `reading` at `at.t`. */
-function turnChannel(channel: Followed, state: ChannelState, reading: number, feel: Feel, t: number): void {
+export function turnChannel(channel: Followed, state: ChannelState, reading: number, feel: Feel, t: number): void {
   if (!Number.isFinite(reading)) return
   state.reading = reading
   const target = shape(channel, reading)
-  if (state.chain) features.chains?.turn(state.chain, target, feel, t)
+  if (state.chain) series.chains?.turn(state.chain, target, feel, t)
   else turnTo(state.follower, target, feel, state.span, t)
 }
 
 /** Points `at` at the play's frame. */
-function aim(at: At, play: Play): void {
+export function aim(at: At, play: Play): void {
   at.frame = play.frame
   at.presence = play.presence
   at.insets = play.insets
@@ -101,55 +101,21 @@ export function leavePlay(play: Play, at: At): void {
   }
 }
 
-/** Takes what changes by itself between events (speed, *here*, what was, the time, standing still) up to `until` (ms). */
-export function advancePlay(play: Play, at: At, until: number): void {
-  let isAimed = false
-  for (let i = 0; i < play.channels.length; i++) {
-    const channel = play.channels[i]
-    const state = play.states[i]
-    const reader = channel && readers[channel.signal.of]
-    if (!channel || !state || !reader?.due || isFrozen(channel, at)) continue
-    if (!play.presence.inside && !(reader.away && channel.away.kind === 'settle')) continue
-    if (!isAimed) aim(at, play)
-    isAimed = true
-    const start = at.t
-    for (let due = reader.due(channel.signal, at, state); due <= until; due = reader.due(channel.signal, at, state)) {
-      at.t = reader.isEndless ? Math.max(due, until - longestGapMs) : due
-      const isThere = play.presence.inside
-      const reading = isThere || !reader.away ? reader.read(channel.signal, at, state) : reader.away(channel.signal, at, state)
-      turnChannel(channel, state, reading, isThere ? channel.feel : (channel.going ?? channel.feel), at.t)
-    }
-    at.t = start
-  }
-}
-
-/** How much of a pause is followed instant by instant where a signal never ends, ms. */
-const longestGapMs = 5000
-
 /** The value of a channel at `t`; of one link, where it is a chain. */
 export function channelValue(play: Play, index: number, t: number, link?: number): number {
   const state = play.states[index]
   if (!state) return 0
-  return link !== undefined && state.chain ? (features.chains?.value(state.chain, link, t) ?? 0) : valueAt(state.follower, t)
+  return link !== undefined && state.chain ? (series.chains?.value(state.chain, link, t) ?? 0) : valueAt(state.follower, t)
 }
 
-/** Whether all channels rest at `at.t` and none will change by itself. */
+/** Whether all channels rest at `at.t`. */
 export function playRests(play: Play, at: At): boolean {
-  for (let i = 0; i < play.states.length; i++) {
-    const channel = play.channels[i]
-    const state = play.states[i]
-    if (!channel || !state) continue
-    if (state.chain ? !features.chains?.rests(state.chain, at.t) : !rests(state.follower, at.t)) return false
-    const reader = readers[channel.signal.of]
-    if (!reader.due || isFrozen(channel, at) || (!play.presence.inside && !(reader.away && channel.away.kind === 'settle'))) continue
-    at.presence = play.presence
-    if (reader.due(channel.signal, at, state) < Infinity) return false
-  }
+  for (const { chain, follower } of play.states) if (chain ? !series.chains?.rests(chain, at.t) : !rests(follower, at.t)) return false
   return true
 }
 
 /** With reduced motion what travels, turns or grows stays at its away pose. */
-function isFrozen({ group }: Followed, { reducedMotion }: At): boolean {
+export function isFrozen({ group }: Followed, { reducedMotion }: At): boolean {
   return reducedMotion && group !== 'light' && group !== 'state'
 }
 

@@ -1,7 +1,7 @@
 // The checks that a rig passes at the border, with messages that name the place.
 import * as z from 'zod'
 import { parseEasing } from '../curve/easing'
-import { looks } from '../look/look'
+import { lookNames } from '../look/look'
 import { units, type Rig, type Unit } from './rig'
 import { filterFunctions, sides, transformFunctions } from './slot'
 
@@ -77,7 +77,7 @@ export const looksSchema = z.object({ goDelayMs: number(0, 60_000), stillMs: num
 
 export const awaySchema = z.object({ kind: z.enum(['settle', 'hold', 'letGo']), pose: px })
 export const frameOfSchema = z.union([z.enum(['area', 'window']), z.object({ each: select }).strict(), z.object({ box: select }).strict()])
-export const timingSchema = z.array(z.object({ from: z.enum([...looks, 'any']), to: z.enum(looks), feel: feelSchema })).max(20).readonly()
+export const timingSchema = z.array(z.object({ from: z.enum([...lookNames, 'any']), to: z.enum(lookNames), feel: feelSchema })).max(20).readonly()
 export const groupSchema = z.enum(['turn', 'travel', 'scale', 'light', 'state'])
 export const otherTargetSchema = z.union([z.object({ within: select }).strict(), z.object({ linked: select }).strict(), z.object({ part: identifier }).strict()])
 const targetSchema = z.union([z.literal('self'), otherTargetSchema])

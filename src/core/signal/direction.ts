@@ -1,5 +1,5 @@
 // Which way the pointer lies, and which way it goes.
-import { unwrap } from './pointer'
+import { unwrap } from './track'
 import type { Reader } from './reader'
 import type { Signal } from './signal'
 

@@ -1,6 +1,6 @@
 // Signals that go on changing between events: how fast, where it was, and the time itself.
 import { toFrame, type Point } from '../geometry/frame'
-import { pastOf, speedAt } from './pointer'
+import { pastOf, speedAt } from './track'
 import { lastOnGrid, nextOnGrid, pxSpan, type Reader } from './reader'
 import type { Signal } from './signal'
 

@@ -1,0 +1,105 @@
+// The hover looks of an area's places: what turns them, and when.
+import { turnLook, type LookEvent } from '../look/look'
+import type { At, Presence } from '../signal/reader'
+import type { Sample } from '../signal/sample'
+import { flow } from './flow'
+import { replay, touch, type Hit, type Place, type Scene } from './place'
+import type { Looks } from './rig'
+
+/** Takes an event to a place's machine at `t` (ms), with what follows at once; gives whether what is shown changed. */
+function turnPresence(presence: Presence, { goDelayMs, stillMs }: Looks, event: LookEvent, t: number): boolean {
+  const { look } = presence
+  let changed = turnLook(look, event)
+  if (look.state === 'going') {
+    if (event === 'go') look.dueAt = t + goDelayMs
+    if (look.dueAt <= t) changed = turnLook(look, 'due') || changed
+  }
+  if (look.state === 'on') look.dueAt = stillMs === undefined || !presence.inside ? Infinity : Math.max(t, presence.anchorAt + stillMs)
+  else if (look.state !== 'going') look.dueAt = Infinity
+  return changed
+}
+
+/** Brings a place's machine in line with what is the case at `t`: the pointer, its buttons, the focus, a tap. */
+function followCauses(presence: Presence, looks: Looks, buttons: number, t: number): boolean {
+  const { look } = presence
+  const isCaused = presence.inside || presence.focused || look.tapped
+  let changed = turnPresence(presence, looks, isCaused ? 'come' : 'go', t)
+  if (presence.inside) changed = turnPresence(presence, looks, buttons ? 'press' : 'release', t) || changed
+  if (look.state === 'still' && presence.anchorAt + (looks.stillMs ?? 0) > t) changed = turnPresence(presence, looks, 'move', t) || changed
+  return changed
+}
+
+/** Takes what is due: the end of a delay, or of standing still. Gives whether what is shown changed. */
+function takeDue(presence: Presence, looks: Looks): boolean {
+  const { dueAt, state } = presence.look
+  presence.look.dueAt = Infinity
+  return turnPresence(presence, looks, state === 'going' ? 'due' : 'rest', dueAt)
+}
+
+/** Brings the looks of a place in line with what is the case at `at.t`. */
+function followPlace(scene: Scene, place: Place, at: At): void {
+  const { looks } = scene.figure.area
+  if (looks && followCauses(place.presence, looks, at.pointer.buttons, at.t)) showLooks(scene, place, at)
+}
+
+/** Tells a place that its look changed at `at.t`, and the other places of it; one that comes on may put the others off. */
+function showLooks(scene: Scene, place: Place, at: At): void {
+  const { looks: machine } = scene.figure.area
+  const isOn = place.presence.look.shown !== 'off'
+  const hasComeOn = isOn && place.presence.look.before === 'off'
+  replay(place, at)
+  for (const other of scene.places) {
+    if (other === place || !machine) continue
+    if (machine.atMostOne && hasComeOn && turnPresence(other.presence, machine, 'dismiss', at.t)) other.presence.look.tapped = false
+    at.others = isOn ? place.presence.look : undefined
+    touch(scene, other)
+    replay(other, at)
+    at.others = undefined
+  }
+}
+
+/** Hears what is not about the pointer's place: the focus that came or left, and taps. */
+function hearSample(scene: Scene, sample: Sample, at: At, hit: Hit): void {
+  const { area, frames } = scene.figure
+  if (sample.phase === 'focus' || sample.phase === 'blur') {
+    if (!area.looks?.keys && !frames.some(({ channels }) => channels.some(({ signal }) => signal.of === 'focus'))) return
+    for (const place of scene.places) {
+      const focused = sample.phase === 'focus' && hit.isIn(place)
+      if (focused === place.presence.focused) continue
+      place.presence.focused = focused
+      touch(scene, place)
+      followPlace(scene, place, at)
+      replay(place, at)
+    }
+  } else if (area.touch === 'tap' && sample.pointerType === 'touch' && at.pointer.isTap) {
+    // A tap turns on the place that had the finger, unless it was meant for a link; a tap elsewhere ends that.
+    const tapped = hit.isLink() ? undefined : scene.places[scene.holder]
+    for (const place of scene.places) {
+      if ((place === tapped) === place.presence.look.tapped) continue
+      place.presence.look.tapped = place === tapped
+      touch(scene, place)
+      followPlace(scene, place, at)
+    }
+  }
+}
+
+/** Takes what is due in the looks of a scene up to `until` (ms), the first one first. */
+function advanceLooks(scene: Scene, at: At, until: number): void {
+  const { awake, figure } = scene
+  if (!figure.area.looks) return
+  for (let place = nextDue(awake, until); place; place = nextDue(awake, until)) {
+    const due = place.presence.look.dueAt
+    flow.advanceAll(awake, at, due)
+    at.t = due
+    if (takeDue(place.presence, figure.area.looks)) showLooks(scene, place, at)
+  }
+}
+
+/** The place whose look is due first, by `until`. */
+function nextDue(awake: readonly Place[], until: number): Place | undefined {
+  let first: Place | undefined
+  for (const place of awake) if (place.presence.look.dueAt <= (first?.presence.look.dueAt ?? until)) first = place
+  return first
+}
+
+export const looks = { hear: hearSample, follow: followPlace, advance: advanceLooks }
