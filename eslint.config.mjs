@@ -12,6 +12,7 @@ const mayImport = {
   studio: ['core', 'stage/protocol.ts'],
   bundle: ['core'],
   server: ['core', 'bundle'],
+  cli: ['core'],
   app: ['studio', 'server', 'core', 'bundle'],
 }
 

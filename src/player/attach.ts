@@ -3,12 +3,12 @@ import { shapers } from '../core/curve/shapers'
 import { fail, hear, hearAgain, leaveAll, newEngine, playUntil, settle } from '../core/rig/engine'
 import { poseOf } from '../core/rig/play'
 import type { PlayedFigure } from '../core/rig/played'
-import type { Hit, Place } from '../core/rig/place'
+import type { Hit, Place, Scene } from '../core/rig/place'
 import type { Sample } from '../core/signal/sample'
 import { abilities } from './abilities'
 import { clearHouse, newHouse, readHouse, settleHouse } from './house'
 import { pointerOf, type Source } from './pointer'
-import { endStand, findStands, newPlaying, type Playing } from './stands'
+import { endStand, findStands, newPlaying, type Playing, type Stand } from './stands'
 import { quiet, writeValues } from './write'
 
 /** What may be given from outside: a clock (ms), a frame callback with its cancel, and the samples of the pointer. */
@@ -31,7 +31,6 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
   const stop = new AbortController()
   let handle = 0
   let isStale = true
-  let isMoving = false
   let readsAll = true
 
   const wake = () => {
@@ -72,7 +71,7 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
 
   const hearSample = (sample: Sample, element?: Element | null) => {
     // Something may have moved while nobody looked.
-    if (!isMoving || sample.phase === 'scroll') readsAll = true
+    if (sample.t - engine.time > pauseMs || sample.phase === 'scroll') readsAll = true
     hear(engine, sample, element)
     wake()
   }
@@ -98,11 +97,27 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
     settleHouse(house)
     for (const each of [...playing]) guarded(each, ({ stands, styled, figure: { drives } }) => stands.forEach(({ writers }) => quiet(styled, writers, drives)))
   }
+  /** A place has come to rest. */
+  const onSettle = (scene: Scene, place: Place) => {
+    const each = playing.find((one) => one === scene)
+    const stand = each?.stands.get(place)
+    if (!each || !stand) return
+    if (!place.presence.inside) showParts(each, stand, false)
+    abilities.telling?.settled(each, stand)
+  }
   const write = (each: Playing, place: Place, t: number) => {
     const stand = each.stands.get(place)
     if (!stand) return
+    showParts(each, stand, true)
     writeValues(stand.writers, t)
     abilities.telling?.tell(each, stand)
+  }
+
+  /** Parts that are seen only while their place is on come with the pointer, and go once all rests. */
+  const showParts = (each: Playing, stand: Stand, isOn: boolean) => {
+    if (!stand.parts || stand.isShown === isOn) return
+    stand.isShown = isOn
+    if (each.figure.parts) abilities.parts?.show(stand.parts, each.figure.parts, isOn)
   }
 
   // First everything is read, then everything is written: the page is laid out once a frame at most.
@@ -124,8 +139,7 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
         if (place) write(each, place, t)
       }
     }
-    isMoving = settle(engine)
-    if (isMoving) wake()
+    if (settle(engine, onSettle)) wake()
   }
 
   const sheet = new CSSStyleSheet()
@@ -170,6 +184,9 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
     playing.length = engine.scenes.length = 0
   }
 }
+
+/** After a pause of so long, ms, everything is measured afresh. */
+const pauseMs = 200
 
 /** Our properties are numbers (or colours) that no element hands down: changing one touches that element alone. */
 function registrations({ frames }: PlayedFigure): string[] {

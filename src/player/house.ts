@@ -9,9 +9,10 @@ export interface House {
   readonly live: Map<Element, Measured>
   /** Elements that our figures move. */
   readonly moved: Set<Element>
-  /** All that is measured, and how far the turn of those out of reach has come. */
+  /** All that is measured, how far the turn of being read has come, and for how many batches more all in reach is read. */
   all: readonly Measured[]
   turn: number
+  restless: number
   batch: number
   /** The window as a frame of reference, and the frames of groups with their members. */
   readonly window: Frame
@@ -29,6 +30,7 @@ export function newHouse(root: Document | ShadowRoot, onChange: () => void): Hou
     moved: new Set(),
     all: [],
     turn: 0,
+    restless: 0,
     batch: 0,
     window: emptyFrame(),
     groups: new Map(),
@@ -100,27 +102,34 @@ export function settleHouse(house: House): void {
   house.all = [...still.values(), ...live.values()]
 }
 
-/** Nearer to the pointer than this an element is read in every batch, px. */
+/** What lies nearer to the pointer than this is in reach, px. */
 const reachPx = 120
+/** For so many batches everything in reach is read, once something moved without a word. */
+const restlessFor = 30
+/** How many records are looked at in a batch for the next one in reach. */
+const lookAhead = 24
 
 /**
- * Reads in one batch where elements lie: all in sight, or those near (x, y) and a few of the others in turn, for what
- * moved without a word.
+ * Reads in one batch where elements lie. All in sight when `everything` is asked for: after a rest, a scroll, a change of
+ * the page. Otherwise one of those in reach of (x, y) and one of all, in turn; as long as one of them is found to have
+ * moved without a word, everything in reach.
  */
 export function readHouse(house: House, x: number, y: number, everything: boolean): void {
   const { all, root } = house
   const batch = ++house.batch
-  const page = root.ownerDocument ?? root
-  const { clientWidth, clientHeight } = (page as Document).documentElement
+  const { clientWidth, clientHeight } = (root.ownerDocument ?? (root as Document)).documentElement
   house.window.width = clientWidth
   house.window.height = clientHeight
-  const few = Math.ceil(all.length / 32)
-  const from = house.turn
-  house.turn = all.length > 0 ? (from + few) % all.length : 0
-  for (let i = 0; i < all.length; i++) {
-    const measured = all[i]
-    if (!measured?.isVisible) continue
-    const isTurn = (i - from + all.length) % all.length < few
-    if (everything || isTurn || measured.batch < 0 || isNear(measured, x, y, reachPx)) readPlace(measured, batch)
+  if (everything || house.restless > 0) {
+    house.restless--
+    for (const measured of all) if (measured.isVisible && (everything || isNear(measured, x, y, reachPx)) && readPlace(measured, batch) && !everything) house.restless = restlessFor
+    return
   }
+  for (let step = 0; step < Math.min(lookAhead, all.length); step++) {
+    const measured = all[(house.turn + step) % all.length]
+    if (!measured?.isVisible || !(step === 0 || isNear(measured, x, y, reachPx))) continue
+    if (readPlace(measured, batch)) house.restless = restlessFor
+    if (step > 0) break
+  }
+  house.turn = (house.turn + lookAhead - 1) % Math.max(1, all.length)
 }

@@ -24,15 +24,19 @@ export interface Measured {
   /** Whether anybody needs it, and in which batch it was read last. */
   isUsed: boolean
   batch: number
+  /** Whether its shape was read since its place was. */
+  isReshaped: boolean
 }
 
 export function measure(element: Element, isLive: boolean): Measured {
   const plane: Plane = { width: 0, height: 0, matrix: identity, originX: 0, originY: 0, own: { a: 1, b: 0, c: 0, d: 1, e: 0, f: 0 }, above: undefined }
-  return { element, style: getComputedStyle(element), plane, frame: emptyFrame(), matrix: undefined, isLive, above: undefined, hull: new DOMRectReadOnly(), isVisible: true, isUsed: true, batch: -1 }
+  return { element, style: getComputedStyle(element), plane, frame: emptyFrame(), matrix: undefined, isLive, above: undefined, hull: new DOMRectReadOnly(), isVisible: true, isUsed: true, batch: -1, isReshaped: false }
 }
 
 /** Reads what changes seldom: size, borders and corners, and how the page itself turns and scales it. */
-export function readShape({ element, style, plane, frame, above }: Measured, moved: ReadonlySet<Element>): void {
+export function readShape(measured: Measured, moved: ReadonlySet<Element>): void {
+  const { element, style, plane, frame, above } = measured
+  measured.isReshaped = true
   const { border, radii } = frame
   border[0] = px(style.borderTopWidth)
   border[1] = px(style.borderRightWidth)
@@ -60,10 +64,12 @@ export function readShape({ element, style, plane, frame, above }: Measured, mov
   plane.own.d = own.d * zoom
 }
 
-/** Reads where it lies, once in each batch, what is above it first. */
-export function readPlace(measured: Measured, batch: number): void {
-  if (measured.batch === batch) return
+/** Reads where it lies, once in each batch, what is above it first. Gives whether it lies elsewhere than when it was last read. */
+export function readPlace(measured: Measured, batch: number): boolean {
+  if (measured.batch === batch) return false
+  const isFirst = measured.batch < 0 || measured.isReshaped
   measured.batch = batch
+  measured.isReshaped = false
   const { element, style, plane, frame, matrix, above } = measured
   if (above) readPlace(above, batch)
   measured.hull = element.getBoundingClientRect()
@@ -74,8 +80,10 @@ export function readPlace(measured: Measured, batch: number): void {
     plane.originY = parseFloat(origin.slice(origin.indexOf(' ')))
   }
   plane.above = above?.plane
+  const { e, f } = plane.own
   locate(plane, measured.hull)
-  writeFrame(frame, plane, measured.hull)
+  if (isFirst || matrix || above || plane.own.e !== e || plane.own.f !== f) writeFrame(frame, plane, measured.hull)
+  return !isFirst && Math.abs(plane.own.e - e) + Math.abs(plane.own.f - f) > 0.05
 }
 
 /** Whether a point may lie near the element, by where it was drawn last. */

@@ -19,8 +19,13 @@ function add(host: Element, parts: readonly PlayedPart[]): Parts {
   return made
 }
 
+/** Shows or hides the parts that are seen only while their place is on. */
+function show(made: Parts, parts: readonly PlayedPart[], isOn: boolean): void {
+  for (const { id, whileOn } of parts) if (whileOn) for (const part of made.get(id) ?? []) part.style.visibility = isOn ? '' : 'hidden'
+}
+
 function remove(made: Parts): void {
   for (const elements of made.values()) for (const element of elements) element.remove()
 }
 
-export const parts = { add, remove }
+export const parts = { add, show, remove }

@@ -38,6 +38,10 @@ export function pointerOf(page: Document, root: Document | ShadowRoot = page): S
       if (event.type === 'pointermove') for (const each of event.getCoalescedEvents?.() ?? []) if (each.timeStamp < event.timeStamp) take(each)
       take(event)
     }
+    /** What lies under the pointer changed. Where the pointer moved, its own event comes next; where it stands, none does. */
+    const revealed = (event: PointerEvent) => {
+      if (event.clientX === last.x && event.clientY === last.y && event.pointerId === lead) take(event)
+    }
     const ended = (event: PointerEvent) => {
       const isOut = event.type === 'pointerout'
       if (event.pointerId === lead && (!isOut || event.relatedTarget === null)) take(event)
@@ -59,7 +63,7 @@ export function pointerOf(page: Document, root: Document | ShadowRoot = page): S
     const stop = new AbortController()
     const options = { passive: true, capture: true, signal: stop.signal } as const
     page.addEventListener('pointermove', led, options)
-    page.addEventListener('pointerover', led, options)
+    page.addEventListener('pointerover', revealed, options)
     page.addEventListener('pointerdown', led, options)
     page.addEventListener('pointerup', ended, options)
     page.addEventListener('pointercancel', ended, options)

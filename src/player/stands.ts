@@ -20,6 +20,8 @@ export interface Stand {
   readonly parts: Parts | undefined
   /** Whether the page's own code was told that it is on. */
   isToldOn: boolean
+  /** Whether its parts are seen. */
+  isShown: boolean
   toldLook: string
   toldZone: number
 }
@@ -103,7 +105,7 @@ function beginStand(playing: Playing, house: House, cast: Cast, index: number): 
   })
   for (const { elements } of writers) for (const element of elements) if (!styled.has(element)) styled.set(element, { wasEmpty: element.getAttribute('style') === '', quieted: undefined, style: getComputedStyle(element) })
   const place = newPlace(presence, cast.frame, cast.boxes, plays, features.late?.keep)
-  return { place, cast, writers, parts, isToldOn: false, toldLook: '', toldZone: NaN }
+  return { place, cast, writers, parts, isToldOn: false, isShown: true, toldLook: '', toldZone: NaN }
 }
 
 const moving = ['transform', 'translate', 'rotate', 'scale']

@@ -38,7 +38,7 @@ const playedFigure = z.object({
       }),
     )
     .readonly(),
-  parts: z.array(z.object({ id: z.string(), className: z.string(), inside: z.string().optional(), count: z.number().int().optional() })).readonly().optional(),
+  parts: z.array(z.object({ id: z.string(), className: z.string(), inside: z.string().optional(), count: z.number().int().optional(), whileOn: z.boolean().optional() })).readonly().optional(),
   drives: z.array(z.string()).readonly(),
 })
 

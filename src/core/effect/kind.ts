@@ -40,7 +40,7 @@ export interface Kind<S> {
   /** Where the pointer is imagined while it is away, and a change of it; undefined while it holds. */
   readonly awayPlace: (settings: S) => Place | undefined
   readonly withAwayPlace: (settings: S, place: Place) => S
-  /** The springs by which it follows and goes back. */
-  readonly springs: (settings: S) => { readonly follow: Spring; readonly back: Spring }
+  /** The springs by which it follows and goes back; undefined where it follows by none. */
+  readonly springs: (settings: S) => { readonly follow: Spring; readonly back: Spring } | undefined
   readonly expand: (settings: S, select: string) => Rig
 }

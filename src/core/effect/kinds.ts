@@ -1,6 +1,7 @@
 // The kinds there are. Adding a kind is adding a folder and a line here.
 import type { Rig } from '../rig/rig'
 import type { Kind } from './kind'
+import { free } from './free'
 import { tilt } from './tilt'
 
 /**
@@ -10,7 +11,7 @@ import { tilt } from './tilt'
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- one list holds kinds with different settings
 export type AnyKind = Kind<any>
 
-export const kinds: readonly AnyKind[] = [tilt]
+export const kinds: readonly AnyKind[] = [tilt, free]
 
 /** The kind with this id, or undefined. */
 export function findKind(id: string): AnyKind | undefined {

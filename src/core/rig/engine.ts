@@ -5,7 +5,7 @@ import { movePointer, newPointer, type Pointer } from '../signal/pointer'
 import type { At } from '../signal/reader'
 import { isPresent, type Sample } from '../signal/sample'
 import { features } from './features'
-import { newPresence, type Hit, type Kept, type Scene } from './place'
+import { newPresence, type Hit, type Kept, type Place, type Scene } from './place'
 import { advanceScene, leaveScene, meetScene, settleScene } from './scene'
 
 /** How late a sample may come and still count at its own time, ms. */
@@ -114,11 +114,11 @@ export function playUntil<Found>(engine: Engine<Found>, until: number): number {
 }
 
 /** Puts to sleep what rests now; to be called once the values are written. Gives whether anything goes on moving. */
-export function settle<Found>({ scenes, at, time }: Engine<Found>): boolean {
+export function settle<Found>({ scenes, at, time }: Engine<Found>, onSettle?: (scene: Scene, place: Place) => void): boolean {
   let isMoving = false
   at.t = time
   for (const scene of scenes) {
-    settleScene(scene, at)
+    settleScene(scene, at, onSettle)
     if (scene.awake.length > 0) isMoving = true
   }
   return isMoving

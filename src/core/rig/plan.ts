@@ -44,7 +44,7 @@ export function planRig(rig: Rig, names: Names): readonly PlayedFigure[] {
       name: index === 0 ? names.name : `${names.name}-${area.id}`,
       area: { of, select, insets, box, among, bridge, pointer, looks, touch: area.touch === 'tap' ? ('tap' as const) : undefined },
       frames: [...frames.values()].map((members): PlayedFrame => ({ of: members[0]?.frame ?? 'area', channels: members.map((channel) => playedChannel(rig, names, channel, members)) })),
-      parts: parts.length > 0 ? parts.map(({ id, inside, count }) => ({ id, inside, count, className: `${names.name}-${id}` })) : undefined,
+      parts: parts.length > 0 ? parts.map(({ id, inside, count, whileOn }) => ({ id, inside, count, whileOn, className: `${names.name}-${id}` })) : undefined,
       drives: [...new Set(rig.outputs.filter(({ to }) => typeof to === 'string' || !('part' in to)).map(({ slot }) => (slot.on === 'property' ? slot.name : slot.on === 'inset' ? 'clip-path' : slot.on)))],
     }
   })

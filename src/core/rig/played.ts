@@ -26,7 +26,7 @@ export interface PlayedFrame {
   readonly channels: readonly PlayedChannel[]
 }
 
-export type PlayedPart = Pick<Part, 'id' | 'inside' | 'count'> & { readonly className: string }
+export type PlayedPart = Pick<Part, 'id' | 'inside' | 'count' | 'whileOn'> & { readonly className: string }
 
 export interface PlayedFigure {
   /** How the console names it, should it fail. */

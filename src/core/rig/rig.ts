@@ -122,6 +122,8 @@ export interface Part {
   readonly area: string
   readonly inside?: string | undefined
   readonly count?: number | undefined
+  /** Seen only while the pointer is there, and until its values have come to rest: what nobody sees costs nothing. */
+  readonly whileOn?: boolean | undefined
   readonly css: Readonly<Record<string, string>>
 }
 

@@ -92,7 +92,7 @@ export function advanceScene(scene: Scene, at: At, until: number): void {
 }
 
 /** Puts to sleep the places where nothing will change after `at.t`; to be asked once their values are written. */
-export function settleScene(scene: Scene, at: At): void {
+export function settleScene(scene: Scene, at: At, onSettle?: (scene: Scene, place: Place) => void): void {
   const { awake } = scene
   for (let i = awake.length - 1; i >= 0; i--) {
     const place = awake[i]
@@ -100,6 +100,7 @@ export function settleScene(scene: Scene, at: At): void {
     place.isAwake = false
     const last = awake.pop()
     if (last && last !== place) awake[i] = last
+    onSettle?.(scene, place)
   }
 }
 

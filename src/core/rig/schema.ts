@@ -139,7 +139,7 @@ const rigShape = z.object({
   channels: z.array(channelSchema).max(200),
   knobs: z.array(z.object({ id: identifier, value: z.number(), unit: z.enum(units), note: z.string().max(200), times: identifier.optional() })).max(200),
   outputs: z.array(outputSchema).max(400),
-  parts: z.array(z.object({ id: identifier, area: identifier, inside: identifier.optional(), count: z.number().int().min(1).max(60).optional(), css })).max(100),
+  parts: z.array(z.object({ id: identifier, area: identifier, inside: identifier.optional(), count: z.number().int().min(1).max(60).optional(), whileOn: z.boolean().optional(), css })).max(100),
   rules: z.array(z.object({ select, css })).max(100),
 })
 

@@ -22,6 +22,8 @@ export function DrawingPane() {
 
 function DrawingOf({ drawing, kind, effect }: { readonly drawing: Drawing; readonly kind: AnyKind; readonly effect: Effect }) {
   if (drawing === 'side') return <SideDrawing rig={kind.expand(effect.settings, effect.select)} />
-  const { follow, back } = kind.springs(effect.settings)
+  const springs = kind.springs(effect.settings)
+  if (!springs) return null
+  const { follow, back } = springs
   return drawing === 'return' ? <FlickDrawing title="Going back" spring={back} /> : <FlickDrawing title="After a flick" spring={follow} />
 }

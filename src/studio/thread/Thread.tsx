@@ -14,8 +14,8 @@ export function Thread() {
   useEffect(() => {
     const kind = selected && findKind(selected.effect.kind)
     if (!selected || !kind) return
-    const { follow, back } = kind.springs(selected.effect.settings)
-    times.current = { followMs: answerOf(follow).settleMs, backMs: answerOf(back).settleMs }
+    const springs = kind.springs(selected.effect.settings)
+    times.current = springs ? { followMs: answerOf(springs.follow).settleMs, backMs: answerOf(springs.back).settleMs } : { followMs: 0, backMs: 0 }
   }, [selected])
   const canvas = useRef<HTMLCanvasElement>(null)
   const words = useRef<HTMLDivElement>(null)

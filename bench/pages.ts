@@ -1,0 +1,55 @@
+// The pages that are compared: the same markup with a baseline written by hand, or with a rig as it is exported.
+import { readFileSync } from 'node:fs'
+import { joinPlayer } from '../src/bundle/join-player'
+import { minifyScript } from '../src/bundle/minify'
+import { readPlayerModules } from '../src/bundle/player-source'
+import { needsOf } from '../src/core/export/needs'
+import { playedFigures, type Figure } from '../src/core/export/plan'
+import { writeScript } from '../src/core/export/script'
+import { writeStylesheet } from '../src/core/export/stylesheet'
+import { readRig } from '../src/core/rig/schema'
+
+const here = new URL('.', import.meta.url).pathname
+const modules = readPlayerModules(`${here}..`)
+
+/** A rig of `bench/rigs` as a figure; `select` replaces `.card` in it. */
+export function figureOf(name: string, number = 1, select = '.card'): Figure {
+  const text = readFileSync(`${here}rigs/${name}.json`, 'utf8').replaceAll('".card"', JSON.stringify(select))
+  return { number, names: { title: `Figure ${number}, ${name}`, name: number === 1 ? name : `${name}-${number}`, mark: 'b0x' }, rig: readRig(JSON.parse(text)), sentence: `The rig ${name}.` }
+}
+
+/** Stylesheet and script of figures as they leave; `handle` is where the page keeps what detaches them. */
+export function exported(figures: readonly Figure[], handle?: string): { readonly css: string; readonly js: string } {
+  const played = playedFigures(figures)
+  const script = writeScript(joinPlayer(modules, needsOf(played)), played)
+  return { css: writeStylesheet(figures), js: handle ? script.replace(/\nattach\(document, figures\)/, `\nwindow.${handle} = attach(document, figures)`) : script }
+}
+
+/** A script that was written by hand. */
+export const byHand = (name: string): { readonly css: string; readonly js: string } => ({
+  css: name.endsWith('floor') ? '.light { position: absolute; inset: 0; overflow: clip; border-radius: inherit; pointer-events: none } .pool { position: absolute; left: -110px; top: -110px; width: 220px; height: 220px; transform: translate(-300px, -300px); background: radial-gradient(closest-side, rgb(255 214 140 / 0.4), transparent) }' : '',
+  js: readFileSync(`${here}baselines/${name}.js`, 'utf8'),
+})
+
+/** Bytes of the script that plays these figures, minified, without data. */
+export const scriptOf = (figures: readonly Figure[]): string => minifyScript(writeScript(joinPlayer(modules, needsOf(playedFigures(figures))), []))
+
+interface Grid {
+  readonly count: number
+  /** Other elements on the page, so that it is a page of some size. */
+  readonly others?: number
+  readonly sizePx?: number
+  readonly gapPx?: number
+}
+
+/** A page with a grid of cards in the window of 1280 x 720. */
+export function gridPage({ count, others = 0, sizePx = 60, gapPx = 4 }: Grid, { css, js }: { readonly css: string; readonly js: string }): string {
+  const cards = Array.from({ length: count }, (_, i) => `<div class="card c${i}"><h2>${i}</h2><p>text</p></div>`).join('')
+  return `<!doctype html><meta charset="utf-8"><title>bench</title><style>
+    body { margin: 0; background: #23262b; color: #ccc; font: 11px sans-serif }
+    .grid { display: grid; grid-template-columns: repeat(auto-fill, ${sizePx}px); gap: ${gapPx}px; padding: 8px }
+    .card { position: relative; height: ${sizePx}px; border-radius: 6px; background-color: #33373e; overflow: hidden }
+    h2, p { margin: 2px; font-size: 10px }
+    .others { display: flex; flex-wrap: wrap }
+  ${css}</style><div class="grid">${cards}</div><div class="others">${'<i>.</i>'.repeat(others)}</div><script>${js}</script>`
+}

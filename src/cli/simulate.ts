@@ -1,0 +1,90 @@
+// glass-moth simulate: what a site's effects do under a trace, as a table of values.
+import { readFileSync, writeFileSync } from 'node:fs'
+import * as z from 'zod'
+import { planFigures } from '../core/export/plan'
+import { readBoxes } from '../core/rig/boxes-schema'
+import { evaluate, missingBoxes, type Boxes, type BoxesAt } from '../core/rig/evaluate'
+import type { Rig } from '../core/rig/rig'
+import type { Sample } from '../core/signal/sample'
+import { describeIssues, siteSchema } from '../core/site/site'
+import { readTrace } from '../core/trace/csv'
+import { Misuse, readArguments } from './arguments'
+
+export const simulateUsage = 'glass-moth simulate SITE.json --trace TRACE.csv [--fps N | --at T1,T2,...] [--boxes BOXES.json] --out VALUES.csv'
+
+/** A table of values: a name for each column, and a line for each moment. */
+interface Table {
+  readonly columns: readonly string[]
+  readonly lines: readonly (readonly (number | string)[])[]
+}
+
+/** Runs the command with the words after its name. Throws `Misuse` for wrong use, an Error for a file that cannot be read. */
+export function simulate(words: readonly string[]): string {
+  const { files, options } = readArguments(words, ['trace', 'fps', 'at', 'boxes', 'out'])
+  const [site] = files
+  const { trace: tracePath, out, boxes: boxesPath } = options
+  if (files.length !== 1 || !site || !tracePath || !out) throw new Misuse(simulateUsage)
+  if (options.fps !== undefined && options.at !== undefined) throw new Misuse('Give either --fps or --at.')
+  const trace = readFile('trace', tracePath, readTrace)
+  const figures = readFile('site', site, (text) => planFigures(siteSchema.parse(JSON.parse(text)), 'site'))
+  const boxes = boxesPath === undefined ? undefined : readFile('boxes', boxesPath, (text) => readBoxes(JSON.parse(text)))
+  const times = readTimes(trace, options.fps, options.at)
+  const tables = figures.map(({ rig, names }) => tableOf(rig, names.name, trace, boxes ?? plainBoxes(rig), times))
+  const columns = ['t', ...tables.flatMap((table) => table.columns)]
+  const lines = times.map((t, i) => [t, ...tables.flatMap((table) => table.lines[i] ?? [])])
+  writeFileSync(out, [columns, ...lines].map((cells) => `${cells.map(writeCell).join(',')}\n`).join(''))
+  return `${lines.length} moments of ${columns.length - 1} values in ${out}.`
+}
+
+function readFile<Value>(what: string, path: string, read: (text: string) => Value): Value {
+  let text: string
+  try {
+    text = readFileSync(path, 'utf8')
+  } catch {
+    throw new Error(`The ${what} cannot be read: there is no file ${path}.`)
+  }
+  try {
+    return read(text)
+  } catch (error) {
+    if (error instanceof SyntaxError) throw new Error(`The ${what} ${path} is not JSON: ${error.message}.`)
+    throw new Error(error instanceof z.ZodError ? `The ${what} ${path} is not valid. ${describeIssues(error)}` : error instanceof Error ? error.message : String(error))
+  }
+}
+
+/** The moments to be shown: those given, or frames from the first sample until two seconds after the last one. */
+function readTimes(trace: readonly Sample[], fps = '60', at?: string): readonly number[] {
+  if (at !== undefined) {
+    const times = at.split(',').map((text) => (text.trim() === '' ? NaN : Number(text)))
+    if (!times.every(Number.isFinite) || times.some((t, i) => t < (times[i - 1] ?? -Infinity))) throw new Misuse('--at takes times in ms that rise, joined by commas.')
+    return times
+  }
+  const rate = Number(fps)
+  if (!(rate >= 1 && rate <= 1000)) throw new Misuse('--fps takes a number from 1 to 1000.')
+  const begin = trace[0]?.t ?? 0
+  const end = (trace.at(-1)?.t ?? 0) + afterMs
+  return Array.from({ length: Math.floor(((end - begin) * rate) / 1000) + 1 }, (_, i) => begin + (i * 1000) / rate)
+}
+
+const afterMs = 2000
+
+/** Where nothing else is said: a window of 1280 x 720 with one match of each selector, as large as half of it, in the middle. */
+function plainBoxes(rig: Rig): Boxes {
+  const box = { x: 320, y: 180, width: 640, height: 360 }
+  const selectors = [...rig.areas.map(({ select }) => select), ...rig.channels.flatMap(({ frame }) => (typeof frame === 'string' ? [] : Object.values(frame)))]
+  return { window: { width: 1280, height: 720 }, elements: Object.fromEntries(selectors.map((select) => [select, [box]])) }
+}
+
+function tableOf(rig: Rig, name: string, trace: readonly Sample[], boxes: Boxes | readonly BoxesAt[], times: readonly number[]): Table {
+  for (const each of 'window' in boxes ? [boxes] : boxes) {
+    const missing = missingBoxes(rig, each)
+    if (missing !== undefined) throw new Error(`The boxes say nothing of "${missing}", which ${name} reads.`)
+  }
+  const { columns, moments } = evaluate(rig, trace, boxes, times)
+  return { columns: columns.map((column) => `${name}.${column}`), lines: moments.map(({ values }) => values) }
+}
+
+/** A cell of CSV; numbers to a billionth. */
+function writeCell(value: number | string): string {
+  if (typeof value === 'number') return String(Number(value.toFixed(9)))
+  return /[",\n]/.test(value) ? `"${value.replaceAll('"', '""')}"` : value
+}
