@@ -27,7 +27,7 @@ export function exported(figures: readonly Figure[], handle?: string): { readonl
 
 /** A script that was written by hand. */
 export const byHand = (name: string): { readonly css: string; readonly js: string } => ({
-  css: name.endsWith('floor') ? '.light { position: absolute; inset: 0; overflow: clip; border-radius: inherit; pointer-events: none } .pool { position: absolute; left: -110px; top: -110px; width: 220px; height: 220px; transform: translate(-300px, -300px); background: radial-gradient(closest-side, rgb(255 214 140 / 0.4), transparent) }' : '',
+  css: name === 'glow-floor' ? '.light { visibility: hidden; position: absolute; inset: 0; overflow: clip; border-radius: inherit; pointer-events: none } .pool { position: absolute; left: -110px; top: -110px; width: 220px; height: 220px; transform: translate(-300px, -300px); background: radial-gradient(closest-side, rgb(255 214 140 / 0.4), transparent) }' : '',
   js: readFileSync(`${here}baselines/${name}.js`, 'utf8'),
 })
 
@@ -51,5 +51,5 @@ export function gridPage({ count, others = 0, sizePx = 60, gapPx = 4 }: Grid, { 
     .card { position: relative; height: ${sizePx}px; border-radius: 6px; background-color: #33373e; overflow: hidden }
     h2, p { margin: 2px; font-size: 10px }
     .others { display: flex; flex-wrap: wrap }
-  ${css}</style><div class="grid">${cards}</div><div class="others">${'<i>.</i>'.repeat(others)}</div><script>${js}</script>`
+  ${css}</style><div class="grid">${cards}</div><div class="others">${'<i>.</i>'.repeat(others)}</div><script>{\n${js}\n}</script>`
 }

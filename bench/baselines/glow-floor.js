@@ -1,4 +1,4 @@
-// The same, by the cheapest way known: boxes measured once, cards out of reach skipped, one tile moved in each.
+// The same, by the cheapest way known: boxes measured once, cards out of reach skipped and unseen, one tile moved in each.
 const reach = 110
 const cards = [...document.querySelectorAll('.card')].map((card) => {
   const { left, top, right, bottom } = card.getBoundingClientRect()
@@ -7,7 +7,7 @@ const cards = [...document.querySelectorAll('.card')].map((card) => {
   const pool = light.appendChild(document.createElement('span'))
   pool.className = 'pool'
   card.append(light)
-  return { left, top, right, bottom, pool, lit: false }
+  return { left, top, right, bottom, light, pool, lit: false }
 })
 let pointer = null
 addEventListener('pointermove', (event) => {
@@ -19,8 +19,8 @@ function paint() {
   pointer = null
   for (const card of cards) {
     const near = x > card.left - reach && x < card.right + reach && y > card.top - reach && y < card.bottom + reach
+    if (near !== card.lit) card.light.style.visibility = near ? 'visible' : 'hidden'
     if (near) card.pool.style.transform = `translate(${x - card.left}px, ${y - card.top}px)`
-    else if (card.lit) card.pool.style.transform = 'translate(-300px, -300px)'
     card.lit = near
   }
 }

@@ -6,6 +6,8 @@ export interface Direct {
 }
 
 export const direct: Law<Direct> = {
-  gap: () => 0,
+  move: (_feel, _from, _ms, out) => {
+    out.gap = out.speed = 0
+  },
   rests: () => true,
 }

@@ -120,8 +120,9 @@ describe('a spring', () => {
         expect(Math.max(...after)).toBeLessThanOrEqual(band * (1 + 1e-6))
         if (rest > 0.01) expect(Math.abs(springGap(spring, gap, speed, rest - 1e-3 * Math.min(1, rest)))).toBeGreaterThan(band * (1 - 1e-3))
         // The question asked on every frame has the same answer.
-        expect(springRests(spring, gap, speed, rest + 1e-6, band)).toBe(true)
-        if (rest > 0.01) expect(springRests(spring, gap, speed, rest * (1 - 1e-6) - 1e-6, band)).toBe(false)
+        const restsAfter = (ms: number) => springRests(spring, { gap: springGap(spring, gap, speed, ms), speed: springSpeed(spring, gap, speed, ms) }, band)
+        expect(restsAfter(rest * (1 + 1e-6) + 1e-6)).toBe(true)
+        if (rest > 0.01) expect(restsAfter(rest * (1 - 1e-6) - 1e-6)).toBe(false)
       }),
       { numRuns: 400 },
     )

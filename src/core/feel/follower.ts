@@ -1,18 +1,16 @@
 // A follower: one value on its way to a target, in closed form from the last change of target.
 import type { Feel } from './feel'
+import type { Motion } from './law'
 import { laws } from './laws'
 
 /** Within this share of its range of the target, and staying there for ever, a follower rests. */
 export const restBand = 1e-4
 
-/** The state of a follower since its target last changed. */
-export interface Follower {
+/** The state of a follower since its target last changed: what was missing then, and how fast that changed. */
+export interface Follower extends Motion {
   /** When that was, ms. */
   since: number
   target: number
-  /** What was missing then (value - target), and how fast that changed, per second. */
-  gap: number
-  speed: number
   feel: Feel
   /** How near the target is rest: `restBand` of the range. */
   band: number
@@ -23,18 +21,29 @@ export function followerAt(value: number): Follower {
   return { since: 0, target: value, gap: 0, speed: 0, feel: { kind: 'direct' }, band: 0 }
 }
 
+/** What is left of a motion; used again and again. */
+const left: Motion = { gap: 0, speed: 0 }
+
 /**
- * Whether the follower rests at `t` (ms): it takes the target exactly from the first instant after which its closed form
- * stays within the band for ever. The answer hangs on the instant alone, so it is the same at every frame rate.
+ * Works out what is left of the motion at `t` (ms), and gives whether it rests: it takes the target exactly from the first
+ * instant after which its closed form stays within the band for ever. The answer hangs on the instant alone, so it is the
+ * same at every frame rate.
  */
-export function rests({ since, gap, speed, feel, band }: Follower, t: number): boolean {
-  return (gap === 0 && speed === 0) || laws[feel.kind].rests(feel, gap, speed, Math.max(0, t - since), band)
+export function rests(follower: Follower, t: number): boolean {
+  const { since, gap, speed, feel, band } = follower
+  left.gap = left.speed = 0
+  if (gap === 0 && speed === 0) return true
+  const law = laws[feel.kind]
+  const ms = Math.max(0, t - since)
+  law.move(feel, follower, ms, left)
+  if (!law.rests(feel, left, ms, band)) return false
+  left.gap = left.speed = 0
+  return true
 }
 
 /** The follower's value at `t` (ms). Before its last change of target it has the value it had then. */
 export function valueAt(follower: Follower, t: number): number {
-  const { since, target, gap, speed, feel } = follower
-  return rests(follower, t) ? target : target + laws[feel.kind].gap(feel, gap, speed, Math.max(0, t - since))
+  return rests(follower, t) ? follower.target : follower.target + left.gap
 }
 
 /**
@@ -42,13 +51,11 @@ export function valueAt(follower: Follower, t: number): number {
  * fast as it is. Does nothing while both are as before. `range` is the span of values that rest is judged by.
  */
 export function turnTo(follower: Follower, target: number, feel: Feel, range: number, t: number): void {
-  const { since, gap, speed, feel: before } = follower
-  const isResting = rests(follower, t)
-  if (follower.target === target && (before === feel || isResting)) return
-  const ms = Math.max(0, t - since)
-  const left = isResting ? 0 : laws[before.kind].gap(before, gap, speed, ms)
-  follower.speed = isResting ? 0 : (laws[before.kind].speed?.(before, gap, speed, ms) ?? 0)
-  follower.gap = left + follower.target - target
+  const isSame = follower.target === target
+  if (isSame && follower.feel === feel) return
+  if (rests(follower, t) && isSame) return
+  follower.gap = left.gap + follower.target - target
+  follower.speed = left.speed
   follower.since = t
   follower.target = target
   follower.feel = feel

@@ -7,9 +7,10 @@ export interface Glide {
   readonly halfLifeMs: number
 }
 
-const glideGap = ({ halfLifeMs }: Glide, gap: number, _speed: number, ms: number) => gap * 2 ** (-ms / halfLifeMs)
-
 export const glide: Law<Glide> = {
-  gap: glideGap,
-  rests: (feel, gap, speed, ms, band) => Math.abs(glideGap(feel, gap, speed, ms)) <= band,
+  move: ({ halfLifeMs }, { gap }, ms, out) => {
+    out.gap = gap * 2 ** (-ms / halfLifeMs)
+    out.speed = 0
+  },
+  rests: (_feel, { gap }, _ms, band) => Math.abs(gap) <= band,
 }

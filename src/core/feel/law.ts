@@ -1,11 +1,15 @@
 // What a feel does to the gap between a value and its target, as time goes by.
 
-/** Times in ms since the target last changed, speeds in gap per second. */
+/** What is missing (value - target), and how fast that changes, per second. */
+export interface Motion {
+  gap: number
+  speed: number
+}
+
+/** Times in ms since the target last changed. */
 export interface Law<F> {
-  /** The gap that is left after `ms`. */
-  readonly gap: (feel: F, gap: number, speed: number, ms: number) => number
-  /** How fast the gap changes after `ms`; left out by feels that carry no speed over a change of target. */
-  readonly speed?: (feel: F, gap: number, speed: number, ms: number) => number
-  /** Whether the gap stays within `band` from `ms` on, for ever. */
-  readonly rests: (feel: F, gap: number, speed: number, ms: number, band: number) => boolean
+  /** Writes into `out` what is left of the motion after `ms`; a feel that carries no speed over a change of target leaves it 0. */
+  readonly move: (feel: F, from: Readonly<Motion>, ms: number, out: Motion) => void
+  /** Whether a gap that has come to `now` after `ms` stays within `band` for ever. */
+  readonly rests: (feel: F, now: Readonly<Motion>, ms: number, band: number) => boolean
 }

@@ -1,5 +1,5 @@
 // A damped spring in closed form: x'' + 2 z w x' + w^2 (x - target) = 0, with w = 2 pi frequency.
-import type { Law } from './law'
+import type { Law, Motion } from './law'
 
 /** `frequencyHz`: undamped frequency in Hz, above 0. `dampingRatio`: 1 is critical, above 0. */
 export interface Spring {
@@ -15,26 +15,44 @@ export const splitOf = ({ frequencyHz, dampingRatio }: Spring) => 2 * Math.PI * 
 export const decayOf = ({ frequencyHz, dampingRatio }: Spring) => 2 * Math.PI * frequencyHz * dampingRatio
 
 /**
- * The gap to the target after `ms`, from a starting gap and its speed (gap per second).
- * The three regimes of the linear oscillator; exact at every instant, so it needs no steps.
+ * Writes the gap after `ms` and its speed (gap per second), from a starting gap and speed. The three regimes of the linear
+ * oscillator; exact at every instant, so it needs no steps.
  */
-export function springGap(spring: Spring, gap: number, speed: number, ms: number): number {
+export function moveSpring(spring: Spring, { gap, speed }: Readonly<Motion>, ms: number, out: Motion): void {
   const t = ms / 1000
   const decay = decayOf(spring)
   const split = splitOf(spring)
   const push = speed + decay * gap
-  if (spring.dampingRatio < 1) return Math.exp(-decay * t) * (gap * Math.cos(split * t) + (push / split) * Math.sin(split * t))
-  if (split === 0) return Math.exp(-decay * t) * (gap + push * t)
-  const slow = (gap + push / split) / 2
-  return slow * Math.exp((split - decay) * t) + (gap - slow) * Math.exp((-split - decay) * t)
+  if (spring.dampingRatio < 1) {
+    const envelope = Math.exp(-decay * t)
+    const cosine = Math.cos(split * t)
+    const sine = Math.sin(split * t)
+    out.gap = envelope * (gap * cosine + (push / split) * sine)
+    out.speed = envelope * (speed * cosine - ((decay * push) / split + gap * split) * sine)
+  } else if (split === 0) {
+    const envelope = Math.exp(-decay * t)
+    out.gap = envelope * (gap + push * t)
+    out.speed = envelope * (speed - decay * push * t)
+  } else {
+    const slow = ((gap + push / split) / 2) * Math.exp((split - decay) * t)
+    const fast = ((gap - push / split) / 2) * Math.exp((-split - decay) * t)
+    out.gap = slow + fast
+    out.speed = (split - decay) * slow - (split + decay) * fast
+  }
 }
 
-/**
- * How fast the gap changes (gap per second) after `ms`. The derivative obeys the same equation,
- * starting from the speed and the acceleration.
- */
+const asked: Motion = { gap: 0, speed: 0 }
+
+/** The gap to the target after `ms`, from a starting gap and its speed (gap per second). */
+export function springGap(spring: Spring, gap: number, speed: number, ms: number): number {
+  moveSpring(spring, { gap, speed }, ms, asked)
+  return asked.gap
+}
+
+/** How fast the gap changes (gap per second) after `ms`. */
 export function springSpeed(spring: Spring, gap: number, speed: number, ms: number): number {
-  return springGap(spring, speed, acceleration(spring, gap, speed), ms)
+  moveSpring(spring, { gap, speed }, ms, asked)
+  return asked.speed
 }
 
 function acceleration(spring: Spring, gap: number, speed: number): number {
@@ -54,18 +72,16 @@ export function firstTurn(spring: Spring, gap: number, speed: number): number {
   return turn > 0 ? 1000 * turn : 0
 }
 
-/**
- * Whether the gap stays within `band` from `ms` on: it lies within it, and does at its next turn too. Later turns lie nearer.
- */
-export function springRests(spring: Spring, gap: number, speed: number, ms: number, band: number): boolean {
-  const now = springGap(spring, gap, speed, ms)
-  if (Math.abs(now) > band) return false
-  const then = springSpeed(spring, gap, speed, ms)
-  return Math.abs(springGap(spring, now, then, firstTurn(spring, now, then))) <= band
+const turned: Motion = { gap: 0, speed: 0 }
+
+/** Whether a gap with this speed stays within `band` from now on: it lies within it, and does at its next turn too. Later turns lie nearer. */
+export function springRests(spring: Spring, now: Readonly<Motion>, band: number): boolean {
+  if (Math.abs(now.gap) > band) return false
+  moveSpring(spring, now, firstTurn(spring, now.gap, now.speed), turned)
+  return Math.abs(turned.gap) <= band
 }
 
 export const spring: Law<Spring> = {
-  gap: springGap,
-  speed: springSpeed,
-  rests: springRests,
+  move: moveSpring,
+  rests: (feel, now, _ms, band) => springRests(feel, now, band),
 }

@@ -11,6 +11,9 @@ export interface Timed {
 }
 
 export const timed: Law<Timed> = {
-  gap: ({ durationMs, delayMs, easing }, gap, _speed, ms) => (ms < delayMs ? gap : gap * (1 - easingFor(easing)((ms - delayMs) / durationMs))),
-  rests: ({ durationMs, delayMs }, gap, _speed, ms) => gap === 0 || ms >= delayMs + durationMs,
+  move: ({ durationMs, delayMs, easing }, { gap }, ms, out) => {
+    out.gap = ms < delayMs ? gap : ms < delayMs + durationMs ? gap * (1 - easingFor(easing)((ms - delayMs) / durationMs)) : 0
+    out.speed = 0
+  },
+  rests: ({ durationMs, delayMs }, _now, ms) => ms >= delayMs + durationMs,
 }

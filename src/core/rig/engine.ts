@@ -65,12 +65,21 @@ export function hear<Found>(engine: Engine<Found>, sample: Sample, found?: Found
   let i = engine.count++
   for (; i > 0 && (heard[i - 1]?.sample.t ?? t) > t; i--) heard[i] = heard[i - 1] ?? slot
   heard[i] = slot
-  Object.assign(slot.sample, sample)
+  copySample(slot.sample, sample)
   slot.sample.t = t
   slot.found = found
-  if (sample.phase !== 'focus' && sample.phase !== 'blur' && t >= engine.standing.t) Object.assign(engine.standing, slot.sample)
+  if (sample.phase !== 'focus' && sample.phase !== 'blur' && t >= engine.standing.t) copySample(engine.standing, slot.sample)
   if (i < engine.next || t < engine.time) engine.backTo = Math.min(engine.backTo, t)
   if (i < engine.next) engine.next++
+}
+
+function copySample(to: Sample, from: Sample): void {
+  to.t = from.t
+  to.x = from.x
+  to.y = from.y
+  to.buttons = from.buttons
+  to.pointerType = from.pointerType
+  to.phase = from.phase
 }
 
 /** Something moved under the pointer at `t` (ms): what it stands on is met afresh. Gives whether it stands on the page at all. */

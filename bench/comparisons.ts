@@ -1,0 +1,271 @@
+// What is compared, side by side in one run: each gives lines for the report, and whether its aim was reached.
+import type { Browser } from '@playwright/test'
+import { buildSync } from 'esbuild'
+import { gzippedSize } from '../src/bundle/join-player'
+import { springGap } from '../src/core/feel/spring'
+import { median, medianCost, moveAlong, openBench, pause, sweep, type Bench, type Cost } from './browser'
+import { byHand, exported, figureOf, gridPage, scriptOf } from './pages'
+
+/** One aim: what was measured against what was aimed at. */
+export interface Aim {
+  readonly words: string
+  readonly measured: number
+  readonly most: number
+}
+
+export interface Report {
+  readonly title: string
+  readonly lines: readonly string[]
+  readonly aims: readonly Aim[]
+}
+
+const here = new URL('.', import.meta.url).pathname
+
+/** Costs of several pages, each measured once a round, so that what else the machine does falls on all of them alike. */
+async function measure(browser: Browser, pages: Readonly<Record<string, string>>, moves: number, rounds: number, between?: (bench: Bench) => Promise<void>): Promise<Readonly<Record<string, Cost>>> {
+  const costs: Record<string, Cost[]> = {}
+  for (let round = 0; round < rounds; round++) {
+    for (const [name, html] of Object.entries(pages)) {
+      const bench = await openBench(browser, html)
+      // Warm: everything was found, measured and compiled once.
+      await moveAlong(bench, sweep(40))
+      await pause(bench.page, 300)
+      ;(costs[name] ??= []).push(await bench.cost(() => moveAlong(bench, sweep(moves))))
+      await between?.(bench)
+      await bench.page.close()
+    }
+  }
+  return Object.fromEntries(Object.entries(costs).map(([name, all]) => [name, medianCost(all)]))
+}
+
+const own = ({ script, style }: Cost) => script + style
+
+function costTable(costs: Readonly<Record<string, Cost>>, moves: number): readonly string[] {
+  const cell = (value: number) => (value / moves).toFixed(3)
+  return [
+    '| per move | task ms | script ms | style ms | layout ms | style recalculations | CPU of all processes ms |',
+    '|---|---:|---:|---:|---:|---:|---:|',
+    ...Object.entries(costs).map(([name, cost]) => `| ${name} | ${cell(cost.task)} | ${cell(cost.script)} | ${cell(cost.style)} | ${cell(cost.layout)} | ${cell(cost.styleCount)} | ${cell(cost.cpu)} |`),
+  ]
+}
+
+/** A grid of cards lit by one pointer. */
+export async function compareGrid(browser: Browser, count: number, moves = 300, rounds = 3): Promise<Report> {
+  const page = (source: { readonly css: string; readonly js: string }) => gridPage({ count, sizePx: 90, gapPx: 12 }, source)
+  const costs = await measure(browser, { '(a) usual': page(byHand('glow-usual')), "(a') once a frame": page(byHand('glow-frames')), '(b) ours': page(exported([figureOf('glow')])), '(c) floor': page(byHand('glow-floor')) }, moves, rounds)
+  const of = (name: string) => costs[name] ?? medianCost([])
+  const [usual, frames, ours, floor] = [of('(a) usual'), of("(a') once a frame"), of('(b) ours'), of('(c) floor')]
+  return {
+    title: `A grid of ${count} cards lit by one pointer, ${moves} moves`,
+    lines: costTable(costs, moves),
+    aims: [
+      { words: 'task time against (a)', measured: ours.task / usual.task, most: 1 / 12 },
+      { words: "task time against (a')", measured: ours.task / frames.task, most: 1 / 5 },
+      { words: 'script and style against (a)', measured: own(ours) / own(usual), most: 1 / 12 },
+      { words: "script and style against (a')", measured: own(ours) / own(frames), most: 1 / 5 },
+      { words: 'CPU of all processes against (a)', measured: ours.cpu / usual.cpu, most: 1 / 6 },
+      { words: 'script and style against (c)', measured: own(ours) / own(floor), most: 1.25 },
+    ],
+  }
+}
+
+/** The same 12 lit cards on pages of different size. */
+export async function comparePageSize(browser: Browser, moves = 200, rounds = 3): Promise<Report> {
+  const page = (others: number) => gridPage({ count: 12, others, sizePx: 90, gapPx: 12 }, exported([figureOf('glow')]))
+  const sizes = [100, 1000, 5000] as const
+  const costs = await measure(browser, Object.fromEntries(sizes.map((size) => [`${size} elements`, page(size - 50)])), moves, rounds)
+  const of = (size: number) => costs[`${size} elements`] ?? medianCost([])
+  return {
+    title: `The same 12 cards on pages of 100, 1,000 and 5,000 elements, ${moves} moves`,
+    lines: costTable(costs, moves),
+    aims: [{ words: 'script and style, 5,000 elements against 100', measured: own(of(5000)) / own(of(100)), most: 1.5 }],
+  }
+}
+
+/** One tilting card with smoothing. */
+export async function compareTilt(browser: Browser, moves = 300, rounds = 3): Promise<Report> {
+  const counting = `<script>window.asked = 0; for (const name of ['requestAnimationFrame', 'setTimeout', 'setInterval']) { const own = window[name].bind(window); window[name] = (...given) => (window.asked++, own(...given)) }</script>`
+  const page = (source: { readonly css: string; readonly js: string }) => gridPage({ count: 1, sizePx: 500 }, source).replace('<script>', `${counting}<script>`)
+  const idle: Record<string, number> = {}
+  const names = ['(a) usual', '(b) ours', '(c) floor'] as const
+  const pages = { '(a) usual': page(byHand('tilt-usual')), '(b) ours': page(exported([figureOf('lean')])), '(c) floor': page(byHand('tilt-floor')) }
+  let turn = 0
+  const costs = await measure(browser, pages, moves, rounds, async ({ page: open }) => {
+    await pause(open, 1500)
+    const asked = () => open.evaluate(() => (window as unknown as { asked: number }).asked)
+    const before = await asked()
+    await pause(open, 1000)
+    idle[names[turn++ % names.length] ?? ''] = (await asked()) - before
+  })
+  const of = (name: string) => costs[name] ?? medianCost([])
+  const lerp = (hz: number) => 9 * (1 - 0.9 ** Math.floor((200 * hz) / 1000))
+  const exact = 9 + 9 * springGap({ kind: 'spring', frequencyHz: 2.27, dampingRatio: 0.715 }, -1, 0, 200)
+  return {
+    title: `One tilting card with smoothing, ${moves} moves`,
+    lines: [
+      ...costTable(costs, moves),
+      '',
+      `Frame callbacks and timers asked for in one second at rest: usual ${idle['(a) usual']}, ours ${idle['(b) ours']}, floor ${idle['(c) floor']}.`,
+      '',
+      `The lean 200 ms after a jump of 9 deg: usual ${lerp(30).toFixed(2)} deg at 30 Hz and ${lerp(144).toFixed(2)} deg at 144 Hz; ours ${exact.toFixed(2)} deg at every rate.`,
+    ],
+    aims: [
+      { words: 'script and style while moving against (c)', measured: own(of('(b) ours')) / own(of('(c) floor')), most: 1.25 },
+      { words: 'frame callbacks and timers of ours in a second at rest', measured: idle['(b) ours'] ?? NaN, most: 0 },
+    ],
+  }
+}
+
+const sorts = ['glow', 'lean', 'drift', 'turn', 'trail', 'hover', 'zones'] as const
+
+/** Twenty rigs of mixed sorts at once on one page. */
+export async function compareMixed(browser: Browser, moves = 10_000): Promise<Report> {
+  const figures = Array.from({ length: 20 }, (_, i) => figureOf(sorts[i % sorts.length] ?? 'glow', i + 1, `.c${i}, .c${i + 20}`))
+  const bench = await openBench(browser, gridPage({ count: 40, sizePx: 120, gapPx: 12 }, exported(figures, 'detachAll')))
+  const { page, session } = bench
+  const failures: string[] = []
+  page.on('console', (message) => message.type() === 'error' && failures.push(message.text()))
+  await page.evaluate(() => undefined)
+  await moveAlong(bench, sweep(200))
+  // Forced layouts, from the browser's own trace.
+  const events: { name: string; ts: number; dur?: number; ph: string; tid: number }[] = []
+  session.on('Tracing.dataCollected', ({ value }) => events.push(...(value as unknown as typeof events)))
+  await session.send('Tracing.start', { transferMode: 'ReportEvents', traceConfig: { includedCategories: ['devtools.timeline'] } })
+  await moveAlong(bench, sweep(300))
+  const done = new Promise<void>((resolve) => session.once('Tracing.tracingComplete', () => resolve()))
+  await session.send('Tracing.end')
+  await done
+  const forced = countForced(events)
+  const heap = async () => {
+    await session.send('HeapProfiler.collectGarbage')
+    await session.send('HeapProfiler.collectGarbage')
+    return (await session.send('Runtime.getHeapUsage')).usedSize
+  }
+  await moveAlong(bench, sweep(1000))
+  await pause(page, 1500)
+  const before = await heap()
+  await moveAlong(bench, sweep(moves))
+  await pause(page, 1500)
+  const grown = (await heap()) - before
+  const cost = await bench.cost(() => moveAlong(bench, sweep(300)))
+  await page.evaluate(() => (window as unknown as { detachAll: () => void }).detachAll())
+  const left = await leftovers(bench)
+  await page.close()
+  return {
+    title: `Twenty rigs of mixed sorts (${sorts.join(', ')}) at once on 40 cards`,
+    lines: [
+      ...costTable({ ours: cost }, 300),
+      '',
+      `Forced layouts in 300 moves after warm-up: ${forced}. Heap after ${moves.toLocaleString('en')} moves and a collection: ${(grown / 1024).toFixed(1)} KB more than before. Left after detach: ${left.parts} parts, ${left.styles} style attributes, ${left.sheets} adopted sheets, ${left.listeners} listeners, ${left.asked} frame callbacks and timers. Figures that failed: ${failures.length}.`,
+    ],
+    aims: [
+      { words: 'forced layouts after warm-up', measured: forced, most: 0 },
+      { words: 'heap grown, KB', measured: grown / 1024, most: 50 },
+      { words: 'left after detach', measured: left.parts + left.styles + left.sheets + left.listeners + left.asked, most: 0 },
+      { words: 'figures that failed', measured: failures.length, most: 0 },
+    ],
+  }
+}
+
+/** Layouts and style recalculations that began while a script ran. */
+function countForced(events: readonly { name: string; ts: number; dur?: number; ph: string; tid: number }[]): number {
+  const whole = events.filter(({ ph }) => ph === 'X')
+  const scripts = whole.filter(({ name }) => name === 'FunctionCall' || name === 'FireAnimationFrame' || name === 'EventDispatch')
+  return whole.filter(({ name, ts, tid }) => (name === 'Layout' || name === 'UpdateLayoutTree') && scripts.some((script) => script.tid === tid && ts > script.ts && ts < script.ts + (script.dur ?? 0))).length
+}
+
+async function leftovers({ page, session }: Bench) {
+  const counts = await page.evaluate(async () => {
+    let asked = 0
+    const own = window.requestAnimationFrame.bind(window)
+    window.requestAnimationFrame = (callback) => (asked++, own(callback))
+    dispatchEvent(new Event('resize'))
+    await new Promise((resolve) => setTimeout(resolve, 300))
+    return { asked, parts: document.querySelectorAll('[aria-hidden]').length, styles: document.querySelectorAll('[style]').length, sheets: document.adoptedStyleSheets.length }
+  })
+  let listeners = 0
+  for (const expression of ['document', 'window', 'document.documentElement']) {
+    const { result } = await session.send('Runtime.evaluate', { expression })
+    if (result.objectId) listeners += (await session.send('DOMDebugger.getEventListeners', { objectId: result.objectId })).listeners.length
+  }
+  return { ...counts, listeners }
+}
+
+/** Whether the frame after an input event carries the `direct` value. */
+export async function compareInputToPaint(browser: Browser, moves = 300): Promise<Report> {
+  const bench = await openBench(browser, gridPage({ count: 1, sizePx: 600 }, exported([figureOf('glow')])))
+  await bench.page.evaluate(() => {
+    const seen = { hits: 0, moves: 0 }
+    Object.assign(window, { seen })
+    const part = document.querySelector<HTMLElement>('.glow-pool')
+    const left = document.querySelector('.card')?.getBoundingClientRect().left ?? 0
+    addEventListener('pointermove', ({ clientX }) => {
+      seen.moves++
+      // Asked for after the player's own callback, so it comes behind it in the same frame.
+      requestAnimationFrame(() => {
+        if (Math.abs(Number(part?.style.getPropertyValue('--glow-x-b0x')) - (clientX - left)) < 0.01) seen.hits++
+      })
+    })
+  })
+  await moveAlong(bench, sweep(moves, 500, 500))
+  await pause(bench.page, 100)
+  const { hits, moves: heard } = await bench.page.evaluate(() => (window as unknown as { seen: { hits: number; moves: number } }).seen)
+  await bench.page.close()
+  return { title: `Input to paint, ${heard} moves`, lines: [`The frame after the event carried the pointer's own place in ${hits} of ${heard} moves.`], aims: [{ words: 'moves that the next frame missed, of 100', measured: (100 * (heard - hits)) / heard, most: 1 }] }
+}
+
+/** Mapping steps in a worker of the browser. */
+export async function compareEvaluation(browser: Browser, rounds = 5): Promise<Report> {
+  const source = buildSync({ entryPoints: [`${here}evaluation.ts`], bundle: true, write: false, format: 'iife', target: 'es2022' }).outputFiles[0]?.text ?? ''
+  const page = await browser.newPage()
+  const times = await page.evaluate(
+    async ([code, count]) => {
+      const worker = new Worker(URL.createObjectURL(new Blob([code], { type: 'text/javascript' })))
+      const all: number[] = []
+      for (let round = 0; round <= Number(count); round++) {
+        const ms = await new Promise<number>((resolve) => {
+          worker.onmessage = ({ data }) => resolve(data as number)
+          worker.postMessage(null)
+        })
+        // The first round compiles.
+        if (round > 0) all.push(ms)
+      }
+      worker.terminate()
+      return all
+    },
+    [source, String(rounds)] as const,
+  )
+  await page.close()
+  const ms = median(times)
+  const steps = 10_000 * 30
+  return {
+    title: 'Evaluation: a trace of 10 s at 1000 Hz through 30 mappings, in a worker',
+    lines: [`${ms.toFixed(0)} ms, ${((steps / ms) * 1e-3).toFixed(2)} million mapping steps a second on one core (median of ${rounds} rounds).`],
+    aims: [
+      { words: 'ms for the trace', measured: ms, most: 300 },
+      { words: 'ms for a million steps', measured: (ms / steps) * 1e6, most: 500 },
+    ],
+  }
+}
+
+/** What the scripts and stylesheets weigh. */
+export function compareSizes(): Report {
+  const every = sorts.map((name, i) => figureOf(name, i + 1))
+  const [tilt, all] = [gzippedSize(scriptOf([figureOf('lean')])), gzippedSize(scriptOf(every))]
+  const css = gzippedSize(exported([figureOf('lean')]).css)
+  return {
+    title: 'Size, minified and gzipped, without data',
+    lines: [`Script of one tilt ${tilt} bytes; of all sorts of rigs here together ${all} bytes; stylesheet of one tilt ${css} bytes (as it is written, gzipped).`],
+    aims: [
+      { words: 'script of one tilt, bytes', measured: tilt, most: 3584 },
+      { words: 'script of all sorts, bytes', measured: all, most: 12_288 },
+    ],
+  }
+}
+
+/** An aim in words, with what came of it. */
+export function tellAim({ words, measured, most }: Aim): string {
+  const shown = (value: number) => (Number.isInteger(value) ? String(value) : value < 0.5 && value > 0 ? `1/${(1 / value).toFixed(1)}` : value.toFixed(2))
+  return `${measured <= most ? 'reached' : 'MISSED'}: ${words} ${shown(measured)} (aim: at most ${shown(most)})`
+}
+
