@@ -108,6 +108,8 @@ const reachPx = 120
 const restlessFor = 30
 /** How many records are looked at in a batch for the next one in reach. */
 const lookAhead = 24
+/** Every so many batches what our effects move is read without a reason. */
+const seldom = 8
 
 /**
  * Reads in one batch where elements lie. All in sight when `everything` is asked for: after a rest, a scroll, a change of
@@ -127,7 +129,8 @@ export function readHouse(house: House, x: number, y: number, everything: boolea
   }
   for (let step = 0; step < Math.min(lookAhead, all.length); step++) {
     const measured = all[(house.turn + step) % all.length]
-    if (!measured?.isVisible || !(step === 0 || isNear(measured, x, y, reachPx))) continue
+    // What our effects move is dear to read, and lies still by its own; it is looked at now and then.
+    if (!measured?.isVisible || (measured.matrix && batch % seldom) || !(step === 0 || isNear(measured, x, y, reachPx))) continue
     if (readPlace(measured, batch)) house.restless = restlessFor
     if (step > 0) break
   }

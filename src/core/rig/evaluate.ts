@@ -138,9 +138,11 @@ function setUp(rig: Rig, boxes: Boxes): Setup {
 }
 
 /** Where there is no page, nothing lies on top, and the focus comes to what holds its point. */
-function hitOf(scene: Scene, { phase, x, y }: Sample): Hit {
-  return { isIn: (place) => phase === 'focus' && holds(place, scene, x, y), isForeign: () => false, isLink: () => false }
+function hitOf(scene: Scene, sample: Sample): Hit {
+  return sample.phase === 'focus' ? { ...nothingHit, isIn: (place) => holds(place, scene, sample.x, sample.y) } : nothingHit
 }
+
+const nothingHit: Hit = { isIn: () => false, isForeign: () => false, isLink: () => false }
 
 function moveFrames({ frames }: Setup, boxes: Boxes): void {
   for (const { frame, find } of frames) Object.assign(frame, frameOf(find(boxes) ?? { x: 0, y: 0, width: 0, height: 0 }))

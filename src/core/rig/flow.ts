@@ -15,7 +15,7 @@ function isFlowing(channel: Followed, play: Play, at: At): boolean {
 /** Takes the channels of a play from `at.t` up to `until` (ms), instant by instant. */
 function advance(play: Play, at: At, until: number): void {
   const start = at.t
-  for (let i = 0; i < play.channels.length; i++) {
+  for (const i of play.flowing) {
     const channel = play.channels[i]
     const state = play.states[i]
     if (!channel || !state || !isFlowing(channel, play, at)) continue
@@ -34,10 +34,12 @@ function advance(play: Play, at: At, until: number): void {
 /** Whether any channel of a play will change by itself after `at.t`. */
 function goesOn(play: Play, at: At): boolean {
   at.presence = play.presence
-  return play.channels.some((channel, i) => {
+  for (const i of play.flowing) {
+    const channel = play.channels[i]
     const state = play.states[i]
-    return state && isFlowing(channel, play, at) && (readers[channel.signal.of].due?.(channel.signal, at, state) ?? Infinity) < Infinity
-  })
+    if (channel && state && isFlowing(channel, play, at) && (readers[channel.signal.of].due?.(channel.signal, at, state) ?? Infinity) < Infinity) return true
+  }
+  return false
 }
 
 /** Takes the channels of these places up to `until` (ms). */

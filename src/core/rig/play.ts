@@ -33,6 +33,8 @@ export interface Play {
   /** The area's insets, where the frame is the area. */
   readonly insets: Insets | undefined
   zones: readonly Frame[]
+  /** The indexes of the channels whose signals change by themselves. */
+  readonly flowing: readonly number[]
 }
 
 /** The value that a channel lies at before the pointer first comes. */
@@ -49,7 +51,8 @@ export function beginPlay(channels: readonly Followed[], frame: Frame, presence:
     const chain = channel.chain ? series.chains?.begin(value, channel.chain, channel.feel, restBand * span) : undefined
     return { reading: NaN, own: followerAt(0), follower: followerAt(value), chain, span }
   })
-  return { channels, states, frame, presence, insets, zones: [] }
+  const flowing = [...channels.keys()].filter((index) => Boolean(channels[index] && readers[channels[index].signal.of].due))
+  return { channels, states, frame, presence, insets, zones: [], flowing }
 }
 
 /** Turns a channel to `reading` at `at.t`. */

@@ -52,15 +52,25 @@ const pathGapMs = 50
  * Where the pointer was at `t` (axis 0 is x, 1 is y; px of the window): linear between samples at most 50 ms apart,
  * else where the earlier one put it. Before what is remembered: the earliest place that is.
  */
-export function pastOf({ track, count }: Pointer, axis: 0 | 1, t: number): number {
-  const read = (n: number, field: number) => track?.[3 * (n % trackLength) + field] ?? 0
+export function pastOf(pointer: Pointer, axis: 0 | 1, t: number): number {
+  const { count } = pointer
   const earliest = Math.max(0, count - trackLength)
-  let n = count - 1
-  while (n > earliest && read(n, 0) > t) n--
-  const here = read(Math.max(0, n), 1 + axis)
-  if (n < 0 || n === count - 1) return here
-  const from = read(n, 0)
-  const gap = read(n + 1, 0) - from
+  // The last sample up to then, by halving.
+  let n = earliest
+  for (let until = count; until - n > 1; ) {
+    const middle = (n + until) >> 1
+    if (onTrack(pointer, middle, 0) > t) until = middle
+    else n = middle
+  }
+  const here = onTrack(pointer, Math.max(0, n), 1 + axis)
+  if (n >= count - 1) return here
+  const from = onTrack(pointer, n, 0)
+  const gap = onTrack(pointer, n + 1, 0) - from
   const share = gap > pathGapMs || gap <= 0 ? 0 : Math.max(0, t - from) / gap
-  return here + share * (read(n + 1, 1 + axis) - here)
+  return here + share * (onTrack(pointer, n + 1, 1 + axis) - here)
+}
+
+/** One number of the sample with the index `n`: its time, x or y. */
+function onTrack({ track }: Pointer, n: number, field: number): number {
+  return track?.[3 * (n % trackLength) + field] ?? 0
 }

@@ -1,5 +1,5 @@
 // Which of several zones the pointer is in.
-import { distanceFromEdge, shareAlong, toFrame, type Frame, type Point } from '../geometry/frame'
+import { distanceFromEdge, toFrame, type Frame, type Point } from '../geometry/frame'
 import { resolveLength } from '../geometry/insets'
 import type { Reader } from './reader'
 import type { Signal } from './signal'
@@ -13,11 +13,14 @@ function stretchOf(count: number, share: number, last: number, slack: number): n
 export const zone: Reader<Extract<Signal, { of: 'zone' }>> = {
   span: ({ columns, rows }) => columns * rows,
   read: ({ columns, rows, hysteresisPx = 0 }, { frame: { width, height }, insets, point }, { reading }) => {
-    const [top, right, bottom, left] = insets ? [resolveLength(insets.top, height), resolveLength(insets.right, width), resolveLength(insets.bottom, height), resolveLength(insets.left, width)] : [0, 0, 0, 0]
+    const left = insets ? resolveLength(insets.left, width) : 0
+    const top = insets ? resolveLength(insets.top, height) : 0
+    const across = width - left - (insets ? resolveLength(insets.right, width) : 0)
+    const down = height - top - (insets ? resolveLength(insets.bottom, height) : 0)
     // Without hysteresis nothing is kept: every border belongs to the zone behind it.
     const last = hysteresisPx > 0 ? reading : NaN
-    const column = stretchOf(columns, shareAlong(width, left, right, point.x), last % columns, hysteresisPx / Math.max(1, width - left - right))
-    const row = stretchOf(rows, shareAlong(height, top, bottom, point.y), Math.floor(last / columns), hysteresisPx / Math.max(1, height - top - bottom))
+    const column = stretchOf(columns, across > 0 ? (point.x - left) / across : 0.5, last % columns, hysteresisPx / Math.max(1, across))
+    const row = stretchOf(rows, down > 0 ? (point.y - top) / down : 0.5, Math.floor(last / columns), hysteresisPx / Math.max(1, down))
     return row * columns + column
   },
 }

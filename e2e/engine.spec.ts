@@ -1,0 +1,129 @@
+// What Chromium computes from the exported CSS is what the core says: for rigs of every sort of slot, moment by moment.
+import { tiltDefaults } from '../src/core/effect/tilt/settings'
+import { expandTilt } from '../src/core/effect/tilt/expand'
+import { evaluate } from '../src/core/rig/evaluate'
+import type { Rig } from '../src/core/rig/rig'
+import { transformOf } from '../src/core/rig/values'
+import type { Sample } from '../src/core/signal/sample'
+import { computed, drive, rigFrom, transformApart } from './support/bare'
+import { eventually, expect, test } from './support/house'
+import { movePointer, stageOf } from './support/stage'
+
+const html = `<!doctype html><html><head><style>
+  body { margin: 0; height: 1400px } .card { position: absolute; width: 300px; height: 200px; background: #ddd } .a { left: 100px; top: 100px } .b { left: 480px; top: 140px }
+</style></head><body><div class="card a"><p>text</p></div><div class="card b"><p>text</p></div></body></html>`
+const boxes = { window: { width: 1280, height: 800 }, elements: { '.card': [{ x: 100, y: 100, width: 300, height: 200 }, { x: 480, y: 140, width: 300, height: 200 }] } }
+
+const spring = { kind: 'spring', frequencyHz: 2.27, dampingRatio: 0.715 }
+const eased = { kind: 'timed', durationMs: 240, easing: 'linear(0, 0.7 30%, 0.9, 1)', delayMs: 20 }
+const glide = { kind: 'glide', halfLifeMs: 50 }
+
+const rigs: Readonly<Record<string, Rig>> = {
+  lean: expandTilt({ ...tiltDefaults, liftPx: 24, growPercent: 6 }, '.card'),
+  carry: rigFrom({}, [{ id: 'x', signal: { of: 'xPx' }, feel: glide }, { id: 'turn', signal: { of: 'angle' }, feel: spring }, { id: 'here', signal: { of: 'here', come: eased, go: eased } }], [
+    { slot: { on: 'transform', fn: 'translateX' }, channel: 'x', factor: 0.2, weight: 'here', strength: 0.5 },
+    { slot: { on: 'transform', fn: 'rotate' }, channel: 'turn', factor: 0.25 },
+    { slot: { on: 'transform', fn: 'skewX' }, channel: 'here', factor: 4 },
+    { slot: { on: 'transform', fn: 'scaleY' }, base: 1, channel: 'here', factor: -0.2 },
+  ]),
+  fade: rigFrom({ insets: { top: { value: -80, unit: 'px' }, right: { value: -80, unit: 'px' }, bottom: { value: -80, unit: 'px' }, left: { value: -80, unit: 'px' } }, among: 'all' }, [
+    { id: 'far', signal: { of: 'distance', from: 'edge' }, away: { kind: 'settle', pose: 80 }, curve: { stops: [{ at: -40, value: 1, easing: 'ease-in-out' }, { at: 80, value: 0.2 }] }, feel: glide },
+    { id: 'y', signal: { of: 'y' }, feel: eased },
+  ], [
+    { slot: { on: 'opacity' }, channel: 'far' },
+    { slot: { on: 'filter', fn: 'blur' }, base: 6, factor: -6, channel: 'far' },
+    { slot: { on: 'filter', fn: 'saturate' }, channel: 'y', curve: { stops: [{ at: 0, value: 0.5 }, { at: 0.6, value: 2, easing: 'ease' }, { at: 1, value: 1 }] } },
+    { slot: { on: 'inset', side: 'left' }, factor: 30, channel: 'y' },
+    { slot: { on: 'property', name: 'letter-spacing', unit: 'px', law: 'replace' }, channel: 'y', curve: { stops: [{ at: 0.2, value: 0 }, { at: 0.9, value: 7 }] } },
+    { slot: { on: 'property', name: 'background-color', unit: '', law: 'replace' }, channel: 'y', curve: { colours: [{ at: 0, value: { space: 'oklch', values: [0.7, 0.12, 20, 1] } }, { at: 1, value: { space: 'oklch', values: [0.5, 0.1, 300, 0.5] } }] } },
+    { slot: { on: 'property', name: 'color', unit: '', law: 'replace' }, channel: 'y', curve: { colours: [{ at: 0, value: { space: 'oklab', values: [0.7, 0.1, 0.05, 1] } }, { at: 0.5, value: { space: 'oklab', values: [0.3, -0.05, 0.1, 1] } }, { at: 1, value: { space: 'oklab', values: [0.9, 0, -0.1, 1] } }] } },
+  ]),
+}
+
+const at = (t: number, x: number, y: number, phase: Sample['phase'] = 'move'): Sample => ({ t, x, y, buttons: 0, pointerType: 'mouse', phase })
+const trace = [at(20, 130, 120), at(60, 390, 290), at(150, 250, 210), at(320, 520, 200), at(420, 500, 335), at(700, 900, 700), at(720, 390, 120), at(990, 400, 60, 'leave')]
+const moments = [16, 33, 70, 140, 220, 350, 430, 600, 715, 760, 900, 1010, 1200, 1500, 4000]
+
+const numbersOf = (text: string) => [...text.matchAll(/-?\d+\.?\d*(?:e-?\d+)?/g)].map(Number)
+
+for (const [name, rig] of Object.entries(rigs)) {
+  test(`what Chromium computes for "${name}" is what the core says, at ${moments.length} moments`, async ({ page }) => {
+    const driven = await drive(page, html, { [name]: rig })
+    const { columns, moments: expected } = evaluate(rig, trace, boxes, moments)
+    let next = 0
+    for (const { t, values } of expected) {
+      for (let sample = trace[next]; sample && sample.t <= t; sample = trace[++next]) await driven.hear(sample)
+      await driven.frame(t)
+      for (const [card, index] of [['.a', 0], ['.b', 1]] as const) {
+        const value = (column: string) => values[columns.indexOf(`${column}[${index}]`)]
+        if (rig.outputs.some(({ slot }) => slot.on === 'transform')) {
+          const own = transformOf(rig, (channel, link) => Number(value(link === undefined ? channel : `${channel}.${link + 1}`)))
+          expect(await transformApart(page, await computed(page, card, 'transform'), own), `${card} at ${t}`).toBeLessThan(2e-3)
+        }
+        for (const { slot, channel } of rig.outputs) {
+          if (slot.on === 'transform' || channel === undefined) continue
+          const shown = value(slot.on === 'property' ? slot.name : slot.on === 'filter' ? slot.fn : slot.on === 'inset' ? `inset-${slot.side}` : slot.on)
+          const property = slot.on === 'property' ? slot.name : slot.on === 'inset' ? 'clip-path' : slot.on
+          const text = await computed(page, card, property)
+          if (typeof shown === 'string') {
+            const [own, theirs] = [numbersOf(shown), numbersOf(text)]
+            // A hue may be written a turn further.
+            own.forEach((number, i) => expect(Math.abs((((number - (theirs[i] ?? NaN)) % 360) + 540) % 360 - 180), `${property} ${shown} and ${text}`).toBeLessThan(0.01))
+            continue
+          }
+          const numbers = numbersOf(text)
+          const read = text === 'normal' ? 0 : slot.on === 'filter' ? numbers[slot.fn === 'blur' ? 0 : 1] : slot.on === 'inset' ? (numbers[3] ?? numbers[1] ?? numbers[0]) : numbers[0]
+          expect(Math.abs(Number(read) - Number(shown)), `${property} of ${card} at ${t}: ${text} and ${shown}`).toBeLessThan(0.01)
+        }
+      }
+    }
+    await driven.frame(9000)
+    expect(await driven.isAsleep()).toBe(true)
+  })
+}
+
+test('a rig written by hand plays in the studio and in its export, with the numbers of the core', async ({ page, house }, info) => {
+  const { carry } = rigs
+  if (!carry) throw new Error('There is no such rig.')
+  const url = await house.addSite('free', html, [{ id: 'f', kind: 'free', name: 'By hand', select: '.card', noun: 'each card', settings: carry }])
+  const shows = async (surface: { evaluate: typeof page.evaluate }, seen: { x: number; y: number }) => {
+    const { columns, moments: [rest] } = evaluate(carry, [at(0, seen.x, seen.y)], boxes, [60_000])
+    const own = transformOf(carry, (channel) => Number(rest?.values[columns.indexOf(`${channel}[0]`)]))
+    return surface.evaluate((expected) => {
+      const [first, second] = [getComputedStyle(document.querySelector('.a') as Element).transform, expected].map((text) => new DOMMatrix(text).toFloat64Array())
+      return Math.max(...[...(first ?? [])].map((value, i) => Math.abs(value - (second?.[i] ?? NaN))))
+    }, own)
+  }
+  await page.goto(url)
+  const frame = await stageOf(page)
+  await expect(page.getByText('set by hand', { exact: false }).first()).toBeVisible()
+  await frame.evaluate(() => addEventListener('pointermove', (event) => Object.assign(window, { seen: { x: event.clientX, y: event.clientY } }), true))
+  await movePointer(page, 340, 160)
+  const seen = await frame.evaluate(() => (window as unknown as { seen: { x: number; y: number } }).seen)
+  await eventually(() => shows(frame as never, seen)).toBeLessThan(0.01)
+  await page.keyboard.press('c')
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Export page' }).click()
+  const file = info.outputPath('free.html')
+  await (await download).saveAs(file)
+  await page.goto(`file://${file}`)
+  await page.mouse.move(340, 160)
+  await eventually(() => shows(page, { x: 340, y: 160 })).toBeLessThan(0.01)
+})
+
+test('easings, colours and steps are those of the browser', async ({ page }) => {
+  const { parseEasing } = await import('../src/core/curve/easing')
+  await page.setContent('<!doctype html><div></div>')
+  const easings = ['ease', 'ease-in-out', 'cubic-bezier(0.3, -0.6, 0.2, 1.7)', 'linear(0, 0.25 25% 75%, 1)', 'linear(0, 0.3, 0.1 60%, 1.2, 1)', 'steps(4)', 'steps(3, jump-start)', 'steps(5, jump-both)', 'steps(4, jump-none)', 'step-start']
+  for (const easing of easings) {
+    const shown = await page.evaluate((text) => {
+      const animation = (document.querySelector('div') as HTMLElement).animate([{ opacity: 0, translate: '0px' }, { translate: '1000px' }], { duration: 1000, easing: text, fill: 'both' })
+      animation.pause()
+      return Array.from({ length: 41 }, (_, i) => {
+        animation.currentTime = i * 24.9
+        return parseFloat(getComputedStyle(document.querySelector('div') as Element).translate) || 0
+      })
+    }, easing)
+    shown.forEach((value, i) => expect(Math.abs(value / 1000 - (parseEasing(easing)?.((i * 24.9) / 1000) ?? NaN)), `${easing} at ${i}`).toBeLessThan(1e-4))
+  }
+})
