@@ -1,21 +1,10 @@
 // What the studio and the page's frame say to each other. Every message is checked on both sides.
 import * as z from 'zod'
-import { anyCurveSchema, areaShape, awaySchema, curveSchema, feelSchema, frameOfSchema, groupSchema, otherTargetSchema, signalSchema, timingSchema } from '../core/rig/schema'
+import { anyCurveSchema, areaShape, followedShape, frameOfSchema, otherTargetSchema } from '../core/rig/schema'
 
 const selector = z.string().max(500)
 const finite = z.number()
 const place = z.object({ x: finite.min(-1).max(1), y: finite.min(-1).max(1) })
-
-const played = {
-  signal: signalSchema,
-  away: awaySchema,
-  curve: curveSchema.optional(),
-  feel: feelSchema,
-  going: feelSchema.optional(),
-  timing: timingSchema.optional(),
-  chain: z.number().int().optional(),
-  group: groupSchema,
-}
 
 const playedFigure = z.object({
   title: z.string(),
@@ -27,9 +16,7 @@ const playedFigure = z.object({
         of: frameOfSchema,
         channels: z
           .array(
-            z.object({
-              id: z.string(),
-              ...played,
+            followedShape.extend({
               seenBy: z.number().int().optional(),
               writes: z.array(z.object({ property: z.string(), to: otherTargetSchema.optional(), curve: anyCurveSchema.optional(), link: z.number().int().optional() })).readonly(),
             }),

@@ -16,7 +16,7 @@ export const springSchema = z.object({ kind: z.literal('spring'), frequencyHz: n
 
 export const timedSchema = z.object({ kind: z.literal('timed'), durationMs: number(0, 60_000), easing: easingSchema, delayMs: number(0, 60_000) })
 
-export const glideSchema = z.object({ kind: z.literal('glide'), halfLifeMs: number(0.1, 60_000) })
+const glideSchema = z.object({ kind: z.literal('glide'), halfLifeMs: number(0.1, 60_000) })
 
 export const feelSchema = z.discriminatedUnion('kind', [z.object({ kind: z.literal('direct') }), glideSchema, springSchema, timedSchema])
 
@@ -64,7 +64,7 @@ export const signalNames: readonly string[] = signalSchemas.flatMap((schema) => 
   return of instanceof z.ZodLiteral ? [...of.values] : of.options
 })
 
-export const signalSchema = z.discriminatedUnion('of', signalSchemas, {
+const signalSchema = z.discriminatedUnion('of', signalSchemas, {
   error: ({ input }) => {
     const name = (input as { of?: unknown } | null | undefined)?.of
     return `there is no signal ${JSON.stringify(name) ?? 'without a name'}; signals are ${signalNames.join(', ')}`
@@ -72,13 +72,13 @@ export const signalSchema = z.discriminatedUnion('of', signalSchemas, {
 })
 
 const length = z.object({ value: number(-10_000, 10_000), unit: z.enum(['px', '%']) })
-export const insetsSchema = z.object({ top: length, right: length, bottom: length, left: length })
-export const looksSchema = z.object({ goDelayMs: number(0, 60_000), stillMs: number(1, 60_000).optional(), atMostOne: z.boolean(), keys: z.boolean() })
+const insetsSchema = z.object({ top: length, right: length, bottom: length, left: length })
+const looksSchema = z.object({ goDelayMs: number(0, 60_000), stillMs: number(1, 60_000).optional(), atMostOne: z.boolean(), keys: z.boolean() })
 
-export const awaySchema = z.object({ kind: z.enum(['settle', 'hold', 'letGo']), pose: px })
+const awaySchema = z.object({ kind: z.enum(['settle', 'hold', 'letGo']), pose: px })
 export const frameOfSchema = z.union([z.enum(['area', 'window']), z.object({ each: select }).strict(), z.object({ box: select }).strict()])
-export const timingSchema = z.array(z.object({ from: z.enum([...lookNames, 'any']), to: z.enum(lookNames), feel: feelSchema })).max(20).readonly()
-export const groupSchema = z.enum(['turn', 'travel', 'scale', 'light', 'state'])
+const timingSchema = z.array(z.object({ from: z.enum([...lookNames, 'any']), to: z.enum(lookNames), feel: feelSchema })).max(20).readonly()
+const groupSchema = z.enum(['turn', 'travel', 'scale', 'light', 'state'])
 export const otherTargetSchema = z.union([z.object({ within: select }).strict(), z.object({ linked: select }).strict(), z.object({ part: identifier }).strict()])
 const targetSchema = z.union([z.literal('self'), otherTargetSchema])
 
@@ -96,20 +96,20 @@ export const areaShape = z.object({
 })
 const areaSchema = areaShape.refine(({ of, select: text }) => of === 'window' || text !== '', { error: 'needs a selector', path: ['select'] })
 
-const channelSchema = z.object({
+/** How a channel is followed: in a rig, and in what the player is told. */
+export const followedShape = z.object({
   id: identifier,
-  area: identifier,
-  frame: frameOfSchema,
   signal: signalSchema,
   away: awaySchema,
   curve: curveSchema.optional(),
   feel: feelSchema,
   going: feelSchema.optional(),
   timing: timingSchema.optional(),
-  seenBy: identifier.optional(),
   chain: z.number().int().min(1).max(60).optional(),
   group: groupSchema,
 })
+
+const channelSchema = followedShape.extend({ area: identifier, frame: frameOfSchema, seenBy: identifier.optional() })
 
 const slotSchema = z.discriminatedUnion('on', [
   z.object({ on: z.literal('transform'), fn: z.enum(transformFunctions) }),

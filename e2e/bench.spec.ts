@@ -1,0 +1,44 @@
+// The benchmarks in short: ratios with wide margins, never times. The whole of them is `npm run bench`.
+import { openBrowser } from '../bench/browser'
+import { compareGrid, compareInputToPaint, compareMixed, compareTilt, tellAim, type Report } from '../bench/comparisons'
+import { expect, test } from './support/house'
+
+const aimOf = ({ aims }: Report, words: string) => {
+  const aim = aims.find((each) => each.words === words)
+  if (!aim) throw new Error(`There is no aim "${words}".`)
+  console.log(tellAim(aim))
+  return aim.measured
+}
+
+test.setTimeout(180_000)
+
+test('a grid lit by one pointer costs a fraction of the usual way', async () => {
+  const browser = await openBrowser()
+  const report = await compareGrid(browser, 100, 100, 1)
+  expect(aimOf(report, 'script and style against (a)')).toBeLessThan(1 / 2)
+  expect(aimOf(report, "script and style against (a')")).toBeLessThan(1 / 2)
+  expect(aimOf(report, 'CPU of all processes against (a)')).toBeLessThan(0.8)
+  await browser.close()
+})
+
+test('a card at rest asks for no frame and no timer', async () => {
+  const browser = await openBrowser()
+  expect(aimOf(await compareTilt(browser, 60, 1), 'frame callbacks and timers of ours in a second at rest')).toBe(0)
+  await browser.close()
+})
+
+test('twenty rigs at once force no layout, keep no memory, and leave nothing behind', async () => {
+  const browser = await openBrowser()
+  const report = await compareMixed(browser, 600)
+  expect(aimOf(report, 'forced layouts after warm-up')).toBe(0)
+  expect(aimOf(report, 'heap grown, KB')).toBeLessThan(200)
+  expect(aimOf(report, 'left after detach')).toBe(0)
+  expect(aimOf(report, 'figures that failed')).toBe(0)
+  await browser.close()
+})
+
+test('the frame after a move carries the pointer itself', async () => {
+  const browser = await openBrowser()
+  expect(aimOf(await compareInputToPaint(browser, 100), 'moves that the next frame missed, of 100')).toBeLessThan(10)
+  await browser.close()
+})
