@@ -156,7 +156,9 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
     },
     { signal: stop.signal },
   )
-  const mutations = new MutationObserver(() => {
+  const mutations = new MutationObserver((records) => {
+    // Text that changes brings no element and takes none away.
+    if (!records.some(({ type, addedNodes, removedNodes }) => type === 'attributes' || [...addedNodes, ...removedNodes].some((node) => node instanceof Element))) return
     isStale = true
     wake()
   })

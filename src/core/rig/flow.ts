@@ -25,7 +25,7 @@ function advance(play: Play, at: At, until: number): void {
     const feel = play.presence.inside ? channel.feel : (channel.going ?? channel.feel)
     for (let next = due?.(channel.signal, at, state) ?? Infinity; next <= until; next = due?.(channel.signal, at, state) ?? Infinity) {
       at.t = isEndless ? Math.max(next, until - longestGapMs) : next
-      turnChannel(channel, state, reads(channel.signal, at, state), feel, at.t)
+      turnChannel(channel, state, reads(channel.signal, at, state), feel, at)
     }
     at.t = start
   }

@@ -56,8 +56,11 @@ export function beginPlay(channels: readonly Followed[], frame: Frame, presence:
 }
 
 /** Turns a channel to `reading` at `at.t`. */
-export function turnChannel(channel: Followed, state: ChannelState, reading: number, feel: Feel, t: number): void {
+export function turnChannel(channel: Followed, state: ChannelState, reading: number, feel: Feel, at: At): void {
   if (!Number.isFinite(reading)) return
+  const { t } = at
+  const start = reading === state.reading ? NaN : (readers[channel.signal.of].start?.(channel.signal, at) ?? NaN)
+  if (!Number.isNaN(start) && rests(state.follower, t)) placeAt(state.follower, shape(channel, start))
   state.reading = reading
   const target = shape(channel, reading)
   if (state.chain) series.chains?.turn(state.chain, target, feel, t)
@@ -86,7 +89,7 @@ export function meetPlay(play: Play, at: At, arrives: boolean): void {
     const reading = readers[channel.signal.of].read(channel.signal, at, state)
     const seenBy = channel.seenBy === undefined ? undefined : play.states[channel.seenBy]
     if (arrives && seenBy && valueAt(seenBy.follower, at.t) === 0) placeAt(state.follower, shape(channel, reading))
-    turnChannel(channel, state, reading, feelOf(channel, at), at.t)
+    turnChannel(channel, state, reading, feelOf(channel, at), at)
   }
 }
 
@@ -100,7 +103,7 @@ export function leavePlay(play: Play, at: At): void {
     const { signal, away, going, feel } = channel
     if (away.kind !== 'settle') continue
     const own = readers[signal.of].away
-    turnChannel(channel, state, own ? own(signal, at, state) : away.pose, signal.of === 'look' ? feelOf(channel, at) : (going ?? feel), at.t)
+    turnChannel(channel, state, own ? own(signal, at, state) : away.pose, signal.of === 'look' ? feelOf(channel, at) : (going ?? feel), at)
   }
 }
 

@@ -53,6 +53,8 @@ export interface Reader<S> {
   readonly read: (signal: S, at: At, memory: Memory) => number
   /** The value while it is away, for signals that know it by themselves; the others go to their away pose. */
   readonly away?: (signal: S, at: At, memory: Memory) => number
+  /** Where a follower that nobody sees starts from, when the value has just changed; NaN for where it is. */
+  readonly start?: (signal: S, at: At) => number
   /** The next instant after `at.t` at which the value changes by itself; left out by signals that never do. */
   readonly due?: (signal: S, at: At, memory: Memory) => number
   /** Whether it changes for ever; after a long pause only the last stretch of it is followed. */
