@@ -2,7 +2,7 @@
 // pens and fingers, pointers that leave without a word, several players, print and forced colours.
 import type { Page } from '@playwright/test'
 import type { Rig } from '../src/core/rig/rig'
-import { computed, drive, playReal, rigFrom, written } from './support/bare'
+import { computed, drive, figuresOf, playerScript, playReal, rigFrom, stylesheetOf, written } from './support/bare'
 import { eventually, expect, test } from './support/house'
 
 const place = rigFrom({}, [{ id: 'x', signal: { of: 'centredX' } }, { id: 'y', signal: { of: 'centredY' } }], [{ slot: { on: 'property', name: '--across', unit: '', law: 'replace' }, channel: 'x' }, { slot: { on: 'property', name: '--down', unit: '', law: 'replace' }, channel: 'y' }])
@@ -129,7 +129,7 @@ test('two players on one page do not know of each other', async ({ page }) => {
   await page.evaluate((figures) => {
     const { attach } = (window as unknown as { player: { attach: (root: Document, figures: readonly unknown[]) => () => void } }).player
     Object.assign(window, { detach: attach(document, figures) })
-  }, (await import('./support/bare')).figuresOf({ second: place }))
+  }, figuresOf({ second: place }))
   await page.mouse.move(325, 150)
   await eventually(() => written(page, '.card', '--second-x-t0x')).toBeCloseTo(0.5, 3)
   expect(await written(page, '.card', '--first-x-t0x')).toBeCloseTo(0.5, 3)
@@ -171,4 +171,25 @@ test('looks are told to the page, the focus counts, and the pieces of a chain fo
   await eventually(async () => (await pieces()).every((x) => x === 100)).toBe(true)
   await page.evaluate(() => (window as unknown as { detach: () => void }).detach())
   expect(await page.locator('[aria-hidden], [data-hover], [style]').count()).toBe(0)
+})
+
+test('a shadow root is played in from inside, and the document registers its properties', async ({ page }) => {
+  await page.setContent('<!doctype html><body style="margin: 0"><div id="host"></div></body>')
+  await page.addScriptTag({ content: playerScript })
+  await page.evaluate(
+    ([css, figures]) => {
+      const root = (document.querySelector('#host') as Element).attachShadow({ mode: 'open' })
+      root.innerHTML = `<style>.card { position: absolute; left: 100px; top: 100px; width: 300px; height: 200px; background: #ddd } ${css}</style><div class="card"><b>inside</b></div>`
+      const { attach } = (window as unknown as { player: { attach: (root: ShadowRoot, figures: unknown) => () => void } }).player
+      Object.assign(window, { detach: attach(root, figures) })
+    },
+    [stylesheetOf({ lean: lean() }), figuresOf({ lean: lean() })] as const,
+  )
+  const transform = () => page.evaluate(() => getComputedStyle(document.querySelector('#host')?.shadowRoot?.querySelector('.card') as Element).transform)
+  await page.mouse.move(390, 200)
+  await eventually(transform).toMatch(/^matrix3d/)
+  await page.mouse.move(700, 600)
+  await eventually(async () => Math.abs(Number((await transform()).split(',')[2] ?? 1))).toBeLessThan(1e-6)
+  await page.evaluate(() => (window as unknown as { detach: () => void }).detach())
+  expect(await page.evaluate(() => [document.querySelector('#host')?.shadowRoot?.querySelector('.card')?.getAttribute('style'), document.adoptedStyleSheets.length])).toEqual([null, 0])
 })

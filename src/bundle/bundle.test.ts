@@ -1,5 +1,9 @@
+import { readFileSync } from 'node:fs'
 import ts from 'typescript'
 import { describe, expect, it } from 'vitest'
+import { writeStylesheet } from '../core/export/stylesheet'
+import type { Output, Rig } from '../core/rig/rig'
+import type { Slot } from '../core/rig/slot'
 import { gzippedSize, joinPlayer } from './join-player'
 import { minifyScript } from './minify'
 import { writePage } from './page'
@@ -52,6 +56,42 @@ describe('the player as text', () => {
     const bytes = weigh(needs)
     console.log(`script of ${name}, minified and gzipped, without data: ${bytes} of ${budget} bytes`)
     expect(bytes).toBeLessThanOrEqual(budget)
+  })
+})
+
+describe('what an export asks of a browser', () => {
+  const table = readFileSync(new URL('../../docs/browsers.md', import.meta.url), 'utf8')
+  const told = new Set([...table.matchAll(/`([^`]+)`/g)].map(([, word = '']) => word.replace('()', '')))
+
+  it('is told in docs/browsers.md: each global of the script', () => {
+    const own = new Set(modules.flatMap(({ declarations }) => declarations.flatMap(({ names }) => names)))
+    const used = new Set(modules.flatMap(({ declarations }) => declarations.flatMap(({ uses }) => uses)).filter((name) => !own.has(name)))
+    expect(used.size).toBeGreaterThan(10)
+    expect([...used].filter((name) => !told.has(name))).toEqual([])
+  })
+
+  it('is told there: each at-rule and function of the stylesheet', () => {
+    const output = (slot: Slot, more: Partial<Output> = {}): Output => ({ to: 'self', slot, base: 1, factor: 2, channel: 'x', strength: 1, ...more })
+    const rig: Rig = {
+      areas: [{ id: 'a', of: 'each', select: '.a', box: 'still', among: 'one', pointer: 'any', touch: 'drag' }],
+      channels: [{ id: 'x', area: 'a', frame: 'area', signal: { of: 'x' }, away: { kind: 'settle', pose: 0 }, feel: { kind: 'direct' }, group: 'light' }],
+      knobs: [],
+      outputs: [
+        ...(['translateX', 'translateY', 'perspective', 'translateZ', 'rotateX', 'rotateY', 'rotate', 'scale', 'scaleY', 'skewX'] as const).map((fn) => output({ on: 'transform', fn })),
+        output({ on: 'filter', fn: 'blur' }),
+        output({ on: 'filter', fn: 'saturate' }),
+        output({ on: 'inset', side: 'top' }),
+        output({ on: 'opacity' }, { curve: { stops: [{ at: 0, value: 0 }, { at: 1, value: 1 }] } }),
+        ...(['oklch', 'oklab'] as const).map((space) => output({ on: 'property', name: `--${space}`, unit: '', law: 'replace' }, { curve: { colours: [{ at: 0, value: { space, values: [0, 0, 0, 1] } }, { at: 1, value: { space, values: [1, 0, 0, 1] } }] } })),
+      ],
+      parts: [],
+      rules: [],
+    }
+    const css = writeStylesheet([{ number: 1, names: { title: '', name: 'a', mark: 'x' }, rig, sentence: 'A.' }]).replace(/\/\*[\s\S]*?\*\//g, '')
+    const used = new Set([...css.matchAll(/(@[a-z-]+)|([a-zA-Z-]+)\(/g)].map(([, rule, fn]) => rule ?? fn ?? ''))
+    used.delete('')
+    expect(used.size).toBeGreaterThan(15)
+    expect([...used].filter((name) => !told.has(name))).toEqual([])
   })
 })
 
