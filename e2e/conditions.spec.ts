@@ -2,7 +2,7 @@
 // pens and fingers, pointers that leave without a word, several players, print and forced colours.
 import type { Page } from '@playwright/test'
 import type { Rig } from '../src/core/rig/rig'
-import { computed, drive, figuresOf, playerScript, playReal, rigFrom, stylesheetOf, written } from './support/bare'
+import { computed, drive, figuresOf, playerScript, playReal, rigFrom, stylesheetOf, transformApart, written } from './support/bare'
 import { eventually, expect, test } from './support/house'
 
 const place = rigFrom({}, [{ id: 'x', signal: { of: 'centredX' } }, { id: 'y', signal: { of: 'centredY' } }], [{ slot: { on: 'property', name: '--across', unit: '', law: 'replace' }, channel: 'x' }, { slot: { on: 'property', name: '--down', unit: '', law: 'replace' }, channel: 'y' }])
@@ -192,4 +192,24 @@ test('a shadow root is played in from inside, and the document registers its pro
   await eventually(async () => Math.abs(Number((await transform()).split(',')[2] ?? 1))).toBeLessThan(1e-6)
   await page.evaluate(() => (window as unknown as { detach: () => void }).detach())
   expect(await page.evaluate(() => [document.querySelector('#host')?.shadowRoot?.querySelector('.card')?.getAttribute('style'), document.adoptedStyleSheets.length])).toEqual([null, 0])
+})
+
+test('a transform of its own stays with an element that leans, and is all there is without the script', async ({ page }) => {
+  const own = 'rotate(20deg) scale(0.9)'
+  const html = pageOf(`.card { position: absolute; left: 200px; top: 150px; transform: ${own} } .b { left: 700px; transform: none }`, '<div class="card"><i class="mark"></i></div><div class="card b"></div>')
+  const driven = await drive(page, html, { lean: lean() })
+  const { x, y } = await middleOf(page, '.mark')
+  // At rest it lies as the page has it; pointed at, it is read in its own coordinates, and leans on top of that.
+  await driven.frame(5)
+  expect(await transformApart(page, await computed(page, '.card', 'transform'), `${own} perspective(600px)`)).toBeLessThan(1e-5)
+  for (const t of [10, 60, 110]) {
+    await driven.hear({ t, x, y })
+    await driven.frame(t + 5)
+    expect(await written(page, '.card', '--lean-x-t0x')).toBeCloseTo(0.5, 2)
+  }
+  expect(await transformApart(page, await computed(page, '.card', 'transform'), `${own} perspective(600px) rotateY(10deg)`)).toBeLessThan(0.01)
+  expect(await transformApart(page, await computed(page, '.b', 'transform'), 'perspective(600px)')).toBeLessThan(1e-5)
+  await driven.detach()
+  expect(await transformApart(page, await computed(page, '.card', 'transform'), own)).toBeLessThan(1e-5)
+  expect(await page.locator('[style], [data-lean]').count()).toBe(0)
 })

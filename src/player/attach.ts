@@ -191,8 +191,9 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
 const pauseMs = 200
 
 /** Our properties are numbers (or colours) that no element hands down: changing one touches that element alone. */
-function registrations({ frames }: PlayedFigure): string[] {
-  return frames.flatMap(({ channels }) =>
+function registrations({ frames, own }: PlayedFigure): string[] {
+  const kept = own ? [`@property ${own} { syntax: "*"; inherits: false; }`] : []
+  return kept.concat(frames.flatMap(({ channels }) =>
     channels.flatMap((channel) =>
       channel.writes.map(({ property, curve }) => {
         const pose = poseOf(channel)
@@ -200,5 +201,5 @@ function registrations({ frames }: PlayedFigure): string[] {
         return `@property ${property} { syntax: "<${isColour ? 'color' : 'number'}>"; inherits: false; initial-value: ${isColour ? shapers.colours.cssAt(curve, pose) : curve ? shapers.stops.valueAt(curve, pose) : pose}; }`
       }),
     ),
-  )
+  ))
 }

@@ -7,8 +7,8 @@ export interface House {
   /** Measured elements, where they would lie without us and where they are. */
   readonly still: Map<Element, Measured>
   readonly live: Map<Element, Measured>
-  /** Elements that our figures move. */
-  readonly moved: Set<Element>
+  /** Elements that our figures move, with the transform that the page itself gives them. */
+  readonly moved: Map<Element, string>
   /** All that is measured, how far the turn of being read has come, and for how many batches more all in reach is read. */
   all: readonly Measured[]
   turn: number
@@ -27,7 +27,7 @@ export function newHouse(root: Document | ShadowRoot, onChange: () => void): Hou
     root,
     still: new Map(),
     live: new Map(),
-    moved: new Set(),
+    moved: new Map(),
     all: [],
     turn: 0,
     restless: 0,

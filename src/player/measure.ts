@@ -13,6 +13,8 @@ export interface Measured {
   readonly frame: Frame
   /** What our effects do to it, in a matrix that is used again; undefined while nothing moves it. */
   matrix: DOMMatrix | undefined
+  /** What takes the page's own transform off that, where there is one. */
+  undo: DOMMatrix | undefined
   /** Whether it is read where it is, our effects included. */
   readonly isLive: boolean
   /** The measured element above it that our effects move. */
@@ -30,11 +32,11 @@ export interface Measured {
 
 export function measure(element: Element, isLive: boolean): Measured {
   const plane: Plane = { width: 0, height: 0, matrix: identity, originX: 0, originY: 0, own: { a: 1, b: 0, c: 0, d: 1, e: 0, f: 0 }, above: undefined }
-  return { element, style: getComputedStyle(element), plane, frame: emptyFrame(), matrix: undefined, isLive, above: undefined, hull: new DOMRectReadOnly(), isVisible: true, isUsed: true, batch: -1, isReshaped: false }
+  return { element, style: getComputedStyle(element), plane, frame: emptyFrame(), matrix: undefined, undo: undefined, isLive, above: undefined, hull: new DOMRectReadOnly(), isVisible: true, isUsed: true, batch: -1, isReshaped: false }
 }
 
 /** Reads what changes seldom: size, borders and corners, and how the page itself turns and scales it. */
-export function readShape(measured: Measured, moved: ReadonlySet<Element>): void {
+export function readShape(measured: Measured, moved: ReadonlyMap<Element, string>): void {
   const { element, style, plane, frame, above } = measured
   measured.isReshaped = true
   const { border, radii } = frame
@@ -49,11 +51,13 @@ export function readShape(measured: Measured, moved: ReadonlySet<Element>): void
   radii[1] = radius(style.borderTopRightRadius, plane.width)
   radii[2] = radius(style.borderBottomRightRadius, plane.width)
   radii[3] = radius(style.borderBottomLeftRadius, plane.width)
+  const itself = moved.get(element)
+  measured.undo = itself && itself !== 'none' ? new DOMMatrix(itself).invertSelf() : undefined
   const own = new DOMMatrix()
   for (let each: Element | null = element; each && each !== above?.element; each = each.parentElement) {
     const { rotate, scale, transform } = getComputedStyle(each)
     // What our effects do is not the page's own.
-    const turned = moved.has(each) ? 'none' : transform
+    const turned = moved.get(each) ?? transform
     if (rotate === 'none' && scale === 'none' && turned === 'none') continue
     own.preMultiplySelf(new DOMMatrix(`${asFunction('rotate', rotate)} ${asFunction('scale', scale)} ${turned === 'none' ? '' : turned}`))
   }
@@ -75,6 +79,7 @@ export function readPlace(measured: Measured, batch: number): boolean {
   measured.hull = element.getBoundingClientRect()
   if (matrix) {
     plane.matrix = matrix.setMatrixValue(style.transform)
+    if (measured.undo) matrix.preMultiplySelf(measured.undo)
     const origin = style.transformOrigin
     plane.originX = parseFloat(origin)
     plane.originY = parseFloat(origin.slice(origin.indexOf(' ')))

@@ -103,17 +103,35 @@ function beginStand(playing: Playing, house: House, cast: Cast, index: number): 
     })
     return play
   })
-  for (const { elements } of writers) for (const element of elements) if (!styled.has(element)) styled.set(element, { wasEmpty: element.getAttribute('style') === '', quieted: undefined, style: getComputedStyle(element) })
+  for (const { elements, write } of writers) {
+    for (const element of elements) {
+      if (styled.has(element)) continue
+      const style = getComputedStyle(element)
+      styled.set(element, { wasEmpty: element.getAttribute('style') === '', quieted: undefined, style })
+      if (!write.to || !('part' in write.to)) mark(element, style, figure)
+    }
+  }
   const place = newPlace(presence, cast.frame, cast.boxes, plays, features.late?.keep)
   return { place, cast, writers, parts, isToldOn: false, isShown: true, toldLook: '', toldZone: NaN }
 }
 
 const moving = ['transform', 'translate', 'rotate', 'scale']
 
-/** Notes which elements the figure moves. */
-function markMoved({ writers }: Stand, { drives }: PlayedFigure, { moved }: House): void {
+/** Notes which elements the figure moves, and how the page itself does. */
+function markMoved({ writers }: Stand, { own, drives }: PlayedFigure, { moved }: House): void {
   if (!drives.some((name) => moving.includes(name))) return
-  for (const { write, elements } of writers) if (!write.to || !('part' in write.to)) for (const element of elements) moved.add(element)
+  for (const { write, elements } of writers) if (!write.to || !('part' in write.to)) for (const element of elements) moved.set(element, (own && element.style.getPropertyValue(own)) || 'none')
+}
+
+/**
+ * Says on an element that the figure is at work on it, from when on its rules count; what the page itself does to it is
+ * kept before that.
+ */
+function mark(element: Styled, style: CSSStyleDeclaration, { name, own }: PlayedFigure): void {
+  const attribute = `data-${name}`
+  if (element.hasAttribute(attribute)) return
+  if (own && style.transform !== 'none') element.style.setProperty(own, style.transform)
+  element.setAttribute(attribute, '')
 }
 
 /** Takes a place off the page. */
@@ -121,7 +139,7 @@ export function endStand(playing: Playing, { writers, parts, place, cast }: Stan
   if (parts) abilities.parts?.remove(parts)
   if (!takesValues) return
   abilities.telling?.end(playing.figure, cast.elements)
-  endWrites(playing.styled, writers)
+  endWrites(playing.styled, writers, playing.figure)
   const awake = playing.awake.indexOf(place)
   if (awake >= 0) playing.awake.splice(awake, 1)
   place.isAwake = false

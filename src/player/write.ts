@@ -1,7 +1,7 @@
 // Writes values on elements, and takes them off again.
 import { shapers } from '../core/curve/shapers'
 import { channelValue, type Play } from '../core/rig/play'
-import type { Write } from '../core/rig/played'
+import type { PlayedFigure, Write } from '../core/rig/played'
 import type { Styled } from './measure'
 import { quietTransitions, setTransitions, type Quieted } from './quiet'
 
@@ -43,11 +43,13 @@ export function quiet(styled: StyledBefore, writers: readonly Writer[], drives: 
 }
 
 /** Takes the values off, and what was set beside them; the style attribute too, where the page had none. */
-export function endWrites(styled: StyledBefore, writers: readonly Writer[]): void {
+export function endWrites(styled: StyledBefore, writers: readonly Writer[], { name, own: ownProperty }: PlayedFigure): void {
   for (const { elements, write } of writers) for (const element of elements) element.style.removeProperty(write.property)
   for (const { elements } of writers) {
     for (const element of elements) {
       const own = styled.get(element)
+      if (ownProperty) element.style.removeProperty(ownProperty)
+      element.removeAttribute(`data-${name}`)
       if (own?.quieted) setTransitions(element, own.quieted)
       if (own && !own.wasEmpty && element.getAttribute('style') === '') element.removeAttribute('style')
       styled.delete(element)

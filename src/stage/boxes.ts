@@ -10,7 +10,7 @@ import { measure, readPlace, readShape } from '../player/measure'
 export function stillBoxOf(element: Element, of: 'border' | 'padding' = 'border'): Box {
   const measured = measure(element, false)
   measured.matrix = new DOMMatrix()
-  readShape(measured, new Set([element]))
+  readShape(measured, new Map([[element, 'none']]))
   readPlace(measured, 0)
   const { own, width, height } = measured.plane
   const size = { width: width * Math.hypot(own.a, own.b), height: height * Math.hypot(own.c, own.d) }

@@ -28,23 +28,29 @@ export function makeHost(page: Document, hand: Hand): Host {
   }
 }
 
-/** Takes values off the elements on which no figure writes them any more. */
+/** Takes values, and the marks of figures, off the elements on which no figure has them any more. */
 function dropValues(page: Document, before: readonly PlayedFigure[], after: readonly PlayedFigure[]): void {
-  const writers = new Map(after.flatMap(written).map(({ property, select }) => [property, new Set(findAll(page, select))] as const))
-  for (const { property, select } of before.flatMap(written)) {
+  const kept = new Map(after.flatMap(written).map(({ name, select }) => [name, new Set(findAll(page, select))] as const))
+  for (const { name, select } of before.flatMap(written)) {
     for (const element of findAll(page, select) ?? []) {
-      if (!writers.get(property)?.has(element)) element.style.removeProperty(property)
+      if (kept.get(name)?.has(element)) continue
+      if (name.startsWith('--')) element.style.removeProperty(name)
+      else element.removeAttribute(name)
       if (element.getAttribute('style') === '') element.removeAttribute('style')
     }
   }
 }
 
-/** The properties that a figure writes on elements of the page, and on which. */
-function written({ area, frames }: PlayedFigure): readonly { readonly property: string; readonly select: string }[] {
+/** The properties and attributes that a figure writes on elements of the page, and on which. */
+function written({ name: figure, area, frames, own }: PlayedFigure): readonly { readonly name: string; readonly select: string }[] {
   return frames.flatMap(({ of, channels }) => {
     const frame = typeof of === 'object' && 'each' in of ? of.each : area.of === 'window' ? ':root' : area.select
     return channels.flatMap(({ writes }) =>
-      writes.flatMap(({ property, to }) => (to && 'part' in to ? [] : [{ property, select: !to ? frame : 'within' in to ? `:is(${frame}) ${to.within}` : to.linked }])),
+      writes.flatMap(({ property, to }) => {
+        if (to && 'part' in to) return []
+        const select = !to ? frame : 'within' in to ? `:is(${frame}) ${to.within}` : to.linked
+        return [property, `data-${figure}`, ...(own ? [own] : [])].map((name) => ({ name, select }))
+      }),
     )
   })
 }

@@ -26,6 +26,7 @@ const playedFigure = z.object({
     )
     .readonly(),
   parts: z.array(z.object({ id: z.string(), className: z.string(), inside: z.string().optional(), count: z.number().int().optional(), whileOn: z.boolean().optional() })).readonly().optional(),
+  own: z.string().optional(),
   drives: z.array(z.string()).readonly(),
 })
 

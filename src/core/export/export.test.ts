@@ -36,8 +36,9 @@ describe('the stylesheet', () => {
   --plate-eye: 820px;  /* how far away the eye is; nearer looks deeper */
 }
 @media screen and (forced-colors: none) {
-  .row > .plate {
+  .row > .plate[data-plate] {
     transform:
+      var(--plate-own-${mark},)
       perspective(var(--plate-eye))
       rotateX(calc(-1 * var(--plate-lean) * var(--plate-y-${mark}, 0)))
       rotateY(calc(var(--plate-lean) * var(--plate-x-${mark}, 0)));

@@ -1,7 +1,7 @@
 // The stylesheet of an export: knobs on top, then what the page's own words do with the script's numbers.
 import type { Output, Rig, Target } from '../rig/rig'
 import { propertyOf, sides, slotName, transformFunctions, type Slot } from '../rig/slot'
-import { planRig } from '../rig/plan'
+import { planRig, propertyOfOwn } from '../rig/plan'
 import { writeKnob, writeValue } from './css-value'
 import type { Figure } from './plan'
 
@@ -45,12 +45,17 @@ function writeRules({ rig, names }: Figure): readonly string[] {
     const select = selectOf(rig, output)
     targets.set(select, [...(targets.get(select) ?? []), output])
   }
-  for (const [select, outputs] of targets) add(select, writeSlots(rig, names, outputs))
+  for (const [select, outputs] of targets) add(guarded(select, names), writeSlots(rig, names, outputs))
   return lines
 }
 
 function writeDeclarations(css: Readonly<Record<string, string>>): readonly string[] {
   return Object.entries(css).map(([name, value]) => `${name}: ${styleText(value)};`)
+}
+
+/** The selector where the script is at work: without it the page stands as designed. */
+function guarded(select: string, { name }: Figure['names']): string {
+  return `${select.includes(',') ? `:is(${select})` : select}[data-${name}]`
 }
 
 /** What a finger may still do by itself on an area that takes drags. */
@@ -81,7 +86,9 @@ function writeSlots(rig: Rig, names: Figure['names'], outputs: readonly Output[]
   for (const output of outputs) bySlot.set(slotName(output.slot), [...(bySlot.get(slotName(output.slot)) ?? []), output])
   const term = (name: string) => bySlot.get(name)?.map((output) => writeValue(rig, names, output)) ?? []
   const transforms = transformFunctions.filter((fn) => bySlot.has(fn)).map((fn) => `  ${fn}(${joinValues(term(fn), fn.startsWith('scale') ? '*' : '+')})`)
-  if (transforms.length > 0) lines.push('transform:', ...endLast(transforms))
+  // What the page itself does to the element comes first.
+  const isPart = outputs.some(({ to }) => typeof to === 'object' && 'part' in to)
+  if (transforms.length > 0) lines.push('transform:', ...endLast([...(isPart ? [] : [`  var(${propertyOfOwn(names)},)`]), ...transforms]))
   const filters = outputs.filter(({ slot }) => slot.on === 'filter').map((output) => `${slotName(output.slot)}(${joinValues([writeValue(rig, names, output)], '+')})`)
   if (filters.length > 0) lines.push(`filter: ${filters.join(' ')};`)
   if (outputs.some(({ slot }) => slot.on === 'inset')) {

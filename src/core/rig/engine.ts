@@ -8,6 +8,9 @@ import { features } from './features'
 import { newPresence, type Hit, type Kept, type Place, type Scene } from './place'
 import { advanceScene, leaveScene, meetScene, settleScene } from './scene'
 
+/** As good as at once, ms. */
+const soonMs = 1e-6
+
 /** How late a sample may come and still count at its own time, ms. */
 export const windowMs = 64
 
@@ -58,7 +61,8 @@ export function hear<Found>(engine: Engine<Found>, sample: Sample, found?: Found
   const { heard } = engine
   const edge = features.late ? Math.max(engine.newest, engine.time) - windowMs : engine.newest
   if (sample.t < edge) engine.tooLate++
-  const t = Math.max(sample.t, edge)
+  // Behind the last state that there is to go back to.
+  const t = Math.max(sample.t, edge, engine.olderAt + soonMs)
   engine.newest = Math.max(engine.newest, t)
   // The place in the order of time, behind those of the same time.
   const slot = heard[engine.count] ?? { sample: { ...sample }, found }
@@ -118,7 +122,7 @@ export function playUntil<Found>(engine: Engine<Found>, until: number): number {
   advanceScenes(engine, time)
   engine.time = time
   if (!features.late) engine.count = engine.next = 0
-  else if (time - engine.newerAt >= windowMs) features.late.keepAll(engine)
+  else if (time - engine.newerAt > windowMs) features.late.keepAll(engine)
   return time
 }
 

@@ -58,7 +58,8 @@ function forget<Found>(engine: Engine<Found>): void {
 
 /** Goes back to the last kept state before the late sample, so that all since is played again. */
 function goBack<Found>(engine: Engine<Found>): void {
-  const isNewer = engine.newerAt <= engine.backTo
+  // A copy holds what was heard up to its time; one of that very time came after it.
+  const isNewer = engine.newerAt < engine.backTo
   restoreStates(engine.keptPointer, isNewer)
   for (const scene of engine.scenes) {
     for (const place of scene.touched) {

@@ -16,6 +16,11 @@ export function propertyOfChannel({ name, mark }: Names, channel: string, link?:
   return `--${name}-${channel}${link === undefined ? '' : `-${link + 1}`}-${mark}`
 }
 
+/** The custom property that carries the transform which the page itself gives an element. */
+export function propertyOfOwn({ name, mark }: Names): string {
+  return `--${name}-own-${mark}`
+}
+
 /** The custom property that carries an output which CSS cannot work out by itself. */
 export function propertyOfOutput({ name, mark }: Names, output: Output): string {
   return `--${name}-${output.channel ?? ''}-${slotName(output.slot).replace(/^--/, '')}${output.link === undefined ? '' : `-${output.link + 1}`}-${mark}`
@@ -44,11 +49,15 @@ export function planRig(rig: Rig, names: Names): readonly PlayedFigure[] {
       name: index === 0 ? names.name : `${names.name}-${area.id}`,
       area: { of, select, insets, box, among, bridge, pointer, looks, touch: area.touch === 'tap' ? ('tap' as const) : undefined },
       frames: [...frames.values()].map((members): PlayedFrame => ({ of: members[0]?.frame ?? 'area', channels: members.map((channel) => playedChannel(rig, names, channel, members)) })),
+      own: moves(rig) ? propertyOfOwn(names) : undefined,
       parts: parts.length > 0 ? parts.map(({ id, inside, count, whileOn }) => ({ id, inside, count, whileOn, className: `${names.name}-${id}` })) : undefined,
       drives: [...new Set(rig.outputs.filter(({ to }) => typeof to === 'string' || !('part' in to)).map(({ slot }) => (slot.on === 'property' ? slot.name : slot.on === 'inset' ? 'clip-path' : slot.on)))],
     }
   })
 }
+
+/** Whether any element of the page is given a transform. */
+const moves = ({ outputs }: Rig) => outputs.some(({ slot, to }) => slot.on === 'transform' && (to === 'self' || !('part' in to)))
 
 function playedChannel(rig: Rig, names: Names, channel: Channel, members: readonly Channel[]): PlayedChannel {
   const { id, signal, away, curve, feel, going, timing, chain, group, seenBy } = channel

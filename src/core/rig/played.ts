@@ -36,6 +36,8 @@ export interface PlayedFigure {
   readonly area: PlayedArea
   readonly frames: readonly PlayedFrame[]
   readonly parts?: readonly PlayedPart[] | undefined
+  /** Where the page's own transform of an element is kept, for figures that give it one. */
+  readonly own?: string | undefined
   /** The CSS properties that follow its values: a transition of the page's own on them would lag. */
   readonly drives: readonly string[]
 }

@@ -33,7 +33,7 @@ export const tilt: Kind<TiltSettings> = {
     touch: 'By finger it lies as when away, so that the page scrolls as ever.',
     keyboard: 'It shows nothing that a keyboard would miss.',
     reducedMotion: 'It stays as when away.',
-    noScript: 'It stays as when away.',
+    noScript: 'The page stands as designed.',
   },
   turned: (settings) => ({ ...settings, edge: settings.edge === 'sinks' ? 'rises' : 'sinks' }),
   awayPlace: (settings) => (settings.away === 'hold' ? undefined : settings.pose),
