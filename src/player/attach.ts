@@ -28,6 +28,7 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
   const frames = options.frame ?? { request: (callback) => requestAnimationFrame(callback), cancel: (handle) => cancelAnimationFrame(handle) }
   const motion = matchMedia('(prefers-reduced-motion: reduce)')
   const playing: Playing[] = figures.map(newPlaying)
+  const playingOf = new Map<Scene, Playing>(playing.map((each) => [each, each]))
   const stop = new AbortController()
   let handle = 0
   let isStale = true
@@ -41,7 +42,7 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
   let found: Element | null = null
   let asked: Playing | undefined
   const hit: Hit = {
-    isIn: (place) => found !== null && !!asked?.stands.get(place)?.cast.members.some((member) => member.contains(found)),
+    isIn: (place) => found !== null && isAmong(asked?.stands.get(place)?.cast.members ?? nobody, found),
     isForeign: (place) => isForeign(place),
     isLink: () => !!found?.closest('a[href], button, input, select, textarea, summary, label'),
   }
@@ -56,14 +57,16 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
   const engine = newEngine<Element | null>(
     [...playing],
     (scene, sample, hitElement) => {
-      asked = playing.find((each) => each === scene)
+      asked = playingOf.get(scene)
       found = hitElement === undefined ? root.elementFromPoint(sample.x, sample.y) : hitElement
       return hit
     },
     (scene, error) => {
-      const i = playing.findIndex((each) => each === scene)
-      const [failed] = playing.splice(i, 1)
-      if (failed) end(failed, true)
+      const failed = playingOf.get(scene)
+      if (failed) {
+        playing.splice(playing.indexOf(failed), 1)
+        end(failed, true)
+      }
       console.error(`${scene.figure.title} was turned off:`, error)
     },
   )
@@ -99,7 +102,7 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
   }
   /** A place has come to rest. */
   const onSettle = (scene: Scene, place: Place) => {
-    const each = playing.find((one) => one === scene)
+    const each = playingOf.get(scene)
     const stand = each?.stands.get(place)
     if (!each || !stand) return
     if (!place.presence.inside) showParts(each, stand, false)
@@ -185,6 +188,14 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
     for (const each of playing) end(each, !keepValues)
     playing.length = engine.scenes.length = 0
   }
+}
+
+const nobody: readonly Element[] = []
+
+/** Whether an element is one of these or inside one. */
+function isAmong(members: readonly Element[], element: Element): boolean {
+  for (const member of members) if (member.contains(element)) return true
+  return false
 }
 
 /** After a pause of so long, ms, everything is measured afresh. */

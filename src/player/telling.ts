@@ -1,6 +1,6 @@
 // Tells the page's own code what happens: events that bubble from the area's element, and attributes for looks and zones.
 import type { PlayedFigure } from '../core/rig/played'
-import type { Playing, Stand } from './stands'
+import type { Cast, Playing, Stand } from './stands'
 
 /** Tells what changed at a place since it was last told. Events are named after the figure: `card-on`, `card-off`, `card-still`. */
 function tell({ figure }: Playing, stand: Stand): void {
@@ -8,15 +8,14 @@ function tell({ figure }: Playing, stand: Stand): void {
   const { presence } = place
   const shown = presence.look.shown
   const isOn = figure.area.looks ? shown !== 'off' : presence.inside
-  const say = (what: string, detail?: unknown) => cast.elements[0]?.dispatchEvent(new CustomEvent(`${figure.name}-${what}`, { bubbles: true, composed: true, detail }))
   if (figure.area.looks && stand.toldLook !== shown) {
     stand.toldLook = shown
     for (const element of cast.elements) element.setAttribute(`data-${figure.name}`, shown)
-    if (shown === 'still' || shown === 'pressed') say(shown)
+    if (shown === 'still' || shown === 'pressed') say(figure, cast, shown)
   }
   if (isOn !== stand.isToldOn) {
     stand.isToldOn = isOn
-    say(isOn ? 'on' : 'off')
+    say(figure, cast, isOn ? 'on' : 'off')
   }
   for (const { channels, states } of place.plays) {
     for (let i = 0; i < channels.length; i++) {
@@ -25,14 +24,18 @@ function tell({ figure }: Playing, stand: Stand): void {
       if ((of !== 'zone' && of !== 'nearest') || Number.isNaN(zone) || zone === stand.toldZone) continue
       stand.toldZone = zone
       for (const element of cast.elements) element.setAttribute(`data-${figure.name}-zone`, String(zone))
-      say('zone', zone)
+      say(figure, cast, 'zone', zone)
     }
   }
 }
 
+function say({ name }: PlayedFigure, { elements }: Cast, what: string, detail?: number): void {
+  elements[0]?.dispatchEvent(new CustomEvent(`${name}-${what}`, { bubbles: true, composed: true, detail }))
+}
+
 /** Tells that all of a place has come to rest. */
 function settled({ figure }: Playing, { cast }: Stand): void {
-  cast.elements[0]?.dispatchEvent(new CustomEvent(`${figure.name}-settled`, { bubbles: true, composed: true }))
+  say(figure, cast, 'settled')
 }
 
 /** Takes the attributes off. */

@@ -8,6 +8,7 @@ import type { Insets } from '../geometry/insets'
 import type { At, Memory, Presence } from '../signal/reader'
 import { readers } from '../signal/readers'
 import type { PlayedChannel } from './played'
+import type { Timing } from './rig'
 import { series } from './series'
 
 /** What the followers need of a channel. */
@@ -125,11 +126,13 @@ export function isFrozen({ group }: Followed, { reducedMotion }: At): boolean {
   return reducedMotion && group !== 'light' && group !== 'state'
 }
 
+const noTiming: readonly Timing[] = []
+
 /** The feel by which a channel follows now. */
 function feelOf(channel: Followed, { presence: { look } }: At): Feel {
   if (channel.signal.of !== 'look') return channel.feel
-  const pair = channel.timing?.find(({ from, to }) => to === look.shown && (from === 'any' || from === look.before))
-  return pair?.feel ?? (look.shown === 'off' ? (channel.going ?? channel.feel) : channel.feel)
+  for (const { from, to, feel } of channel.timing ?? noTiming) if (to === look.shown && (from === 'any' || from === look.before)) return feel
+  return look.shown === 'off' ? (channel.going ?? channel.feel) : channel.feel
 }
 
 /** The signal through the channel's curve. */
