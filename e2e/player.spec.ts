@@ -1,10 +1,9 @@
 // The player on a bare page, outside the studio: what it leaves behind, when it sleeps, and what it survives.
 import type { Page } from '@playwright/test'
-import { buildSync } from 'esbuild'
+import { playerScript as player } from './support/bare'
 import { eventually, expect, test } from './support/house'
 import { leanOf } from './support/stage'
 
-const player = buildSync({ entryPoints: ['src/player/attach.ts'], bundle: true, write: false, format: 'iife', globalName: 'player', target: 'es2022' }).outputFiles[0]?.text ?? ''
 
 const channel = (property: string, of: string, away = 0) => ({ id: property, signal: { of }, away: { kind: 'settle', pose: away }, feel: { kind: 'spring', frequencyHz: 4, dampingRatio: 1 }, group: 'turn', writes: [{ property }] })
 const figure = (select: string, name: string, away = 0) => ({

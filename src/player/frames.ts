@@ -1,4 +1,5 @@
 // Places that are more than one element, and frames of reference other than the area's own.
+import { hullOf } from '../core/geometry/box'
 import { emptyFrame, frameOf, type Frame } from '../core/geometry/frame'
 import type { PlayedFigure, PlayedFrame } from '../core/rig/played'
 import { findAll } from './find'
@@ -48,10 +49,8 @@ function bridge({ area }: PlayedFigure, house: House, element: Styled, frame: Fr
 /** Brings the frames of groups in line with their members: the box around all of them. */
 function readGroups({ groups }: House): void {
   for (const [frame, members] of groups) {
-    const hulls = members.map(({ hull }) => hull)
-    const x = Math.min(...hulls.map(({ left }) => left))
-    const y = Math.min(...hulls.map(({ top }) => top))
-    Object.assign(frame, frameOf({ x, y, width: Math.max(...hulls.map(({ right }) => right)) - x, height: Math.max(...hulls.map(({ bottom }) => bottom)) - y }))
+    const hull = hullOf(members.map((member) => member.hull))
+    if (hull) Object.assign(frame, frameOf(hull))
   }
 }
 

@@ -34,11 +34,11 @@ export function writeValues(writers: readonly Writer[], t: number): void {
 
 /** Sees to it that no transition of the page's own lags behind the values, or what follows them. */
 export function quiet(styled: StyledBefore, writers: readonly Writer[], drives: readonly string[]): void {
-  for (const { elements, write } of writers) {
-    for (const element of elements) {
-      const own = styled.get(element)
-      if (own && !own.quieted) own.quieted = quietTransitions(element, own.style, [write.property, ...writers.filter((other) => other.elements.includes(element)).map((other) => other.write.property), ...drives])
-    }
+  for (const element of new Set(writers.flatMap(({ elements }) => elements))) {
+    const own = styled.get(element)
+    if (!own || own.quieted) continue
+    const properties = writers.filter(({ elements }) => elements.includes(element)).map(({ write }) => write.property)
+    own.quieted = quietTransitions(element, own.style, [...properties, ...drives])
   }
 }
 

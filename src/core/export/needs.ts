@@ -1,9 +1,9 @@
 // What the script of an export must bring along: the entries of the player's tables that its figures use.
 import type { PlayedFigure } from '../rig/played'
+import { readers } from '../signal/readers'
 import type { SignalName } from '../signal/signal'
 
-/** Signals that change by themselves between events, and those that look back along the pointer's track. */
-const flowing: readonly SignalName[] = ['speed', 'past', 'time', 'still', 'here']
+/** Signals that look back along the pointer's track. */
 const tracked: readonly SignalName[] = ['speed', 'heading', 'past']
 
 /** The names of the entries that the player's tables must keep, sorted. */
@@ -17,7 +17,7 @@ export function needsOf(figures: readonly PlayedFigure[]): readonly string[] {
       if (of !== 'area') needs.add('frames')
       for (const { signal, feel, going, timing, curve, chain, writes } of channels) {
         needs.add(signal.of)
-        if (flowing.includes(signal.of)) for (const each of ['flow', 'late']) needs.add(each)
+        if (readers[signal.of].due) for (const each of ['flow', 'late']) needs.add(each)
         if (tracked.includes(signal.of)) needs.add('tracking')
         if (signal.of === 'zone' || signal.of === 'nearest') needs.add('telling')
         if (signal.of === 'nearest') needs.add('frames')

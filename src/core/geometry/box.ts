@@ -13,3 +13,11 @@ export function holdsPoint(box: Box, x: number, y: number): boolean {
   if (!(box.width > 0 && box.height > 0) || !Number.isFinite(x + y + box.width + box.height)) return false
   return x >= box.x && x <= box.x + box.width && y >= box.y && y <= box.y + box.height
 }
+
+/** The smallest box around all of them. */
+export function hullOf(boxes: readonly Box[]): Box | undefined {
+  if (boxes.length === 0) return undefined
+  const x = Math.min(...boxes.map((box) => box.x))
+  const y = Math.min(...boxes.map((box) => box.y))
+  return { x, y, width: Math.max(...boxes.map((box) => box.x + box.width)) - x, height: Math.max(...boxes.map((box) => box.y + box.height)) - y }
+}

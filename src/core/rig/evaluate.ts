@@ -1,6 +1,6 @@
 // evaluate(): a rig, a trace and boxes in; values at given moments out. Pure: the same in a browser, a worker and a test.
 import { emptyFrame, frameOf, type Frame } from '../geometry/frame'
-import type { Box } from '../geometry/box'
+import { holdsPoint, hullOf, type Box } from '../geometry/box'
 import type { Sample } from '../signal/sample'
 import { hear, hearAgain, newEngine, playUntil, type Engine } from './engine'
 import { beginPlay, channelValue, type Play } from './play'
@@ -38,13 +38,17 @@ export interface Evaluation {
   readonly tooLate: number
 }
 
-/** Of what elements no boxes are known, in words; undefined when all are. */
-export function missingBoxes(rig: Rig, boxes: Boxes): string | undefined {
-  const wanted = [
+/** The selectors of all elements whose boxes a rig reads. */
+export function selectorsOf(rig: Rig): readonly string[] {
+  return [
     ...rig.areas.filter(({ of }) => of !== 'window').map(({ select }) => select),
-    ...rig.channels.flatMap(({ frame, signal }) => [...(typeof frame === 'string' ? [] : 'each' in frame ? [frame.each] : [frame.box]), ...(signal.of === 'nearest' ? [signal.among] : [])]),
+    ...rig.channels.flatMap(({ frame, signal }) => [...(typeof frame === 'string' ? [] : Object.values(frame)), ...(signal.of === 'nearest' ? [signal.among] : [])]),
   ]
-  return wanted.find((select) => !boxes.elements[select])
+}
+
+/** Of what elements no boxes are known: the first selector; undefined when all are. */
+export function missingBoxes(rig: Rig, boxes: Boxes): string | undefined {
+  return selectorsOf(rig).find((select) => !boxes.elements[select])
 }
 
 /** A rig with its places over boxes, ready to be played through. */
@@ -181,16 +185,8 @@ function placeOf(element: Box, places: readonly ((boxes: Boxes) => Box | undefin
   const y = element.y + element.height / 2
   return Math.max(0, places.findIndex((find) => {
     const box = find(boxes)
-    return box && x >= box.x && x <= box.x + box.width && y >= box.y && y <= box.y + box.height
+    return box && holdsPoint(box, x, y)
   }))
-}
-
-/** The smallest box around all of them. */
-export function hullOf(boxes: readonly Box[]): Box | undefined {
-  if (boxes.length === 0) return undefined
-  const x = Math.min(...boxes.map((box) => box.x))
-  const y = Math.min(...boxes.map((box) => box.y))
-  return { x, y, width: Math.max(...boxes.map((box) => box.x + box.width)) - x, height: Math.max(...boxes.map((box) => box.y + box.height)) - y }
 }
 
 /** What can be read of a rig, by column. */

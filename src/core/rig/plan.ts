@@ -1,5 +1,5 @@
 // From a rig to what the player is told: one figure for each of its areas.
-import { slotName } from './slot'
+import { propertyOf, slotName } from './slot'
 import type { Channel, Output, Rig } from './rig'
 import type { PlayedChannel, PlayedFigure, PlayedFrame, Write } from './played'
 
@@ -51,7 +51,7 @@ export function planRig(rig: Rig, names: Names): readonly PlayedFigure[] {
       frames: [...frames.values()].map((members): PlayedFrame => ({ of: members[0]?.frame ?? 'area', channels: members.map((channel) => playedChannel(rig, names, channel, members)) })),
       own: moves(rig) ? propertyOfOwn(names) : undefined,
       parts: parts.length > 0 ? parts.map(({ id, inside, count, whileOn }) => ({ id, inside, count, whileOn, className: `${names.name}-${id}` })) : undefined,
-      drives: [...new Set(rig.outputs.filter(({ to }) => typeof to === 'string' || !('part' in to)).map(({ slot }) => (slot.on === 'property' ? slot.name : slot.on === 'inset' ? 'clip-path' : slot.on)))],
+      drives: [...new Set(rig.outputs.filter(({ to }) => typeof to === 'string' || !('part' in to)).map(({ slot }) => propertyOf(slot)))],
     }
   })
 }
