@@ -1,14 +1,16 @@
 // What only some figures need of the page. An exported script holds those that its figures use.
 import { frames } from './frames'
 import { parts } from './parts'
+import { states } from './states'
 import { targets } from './targets'
 import { telling } from './telling'
 
 interface Abilities {
   readonly frames?: typeof frames
   readonly parts?: typeof parts
+  readonly states?: typeof states
   readonly targets?: typeof targets
   readonly telling?: typeof telling
 }
 
-export const abilities: Abilities = { frames, parts, targets, telling }
+export const abilities: Abilities = { frames, parts, states, targets, telling }

@@ -16,6 +16,8 @@ export interface AttachOptions {
   readonly clock?: () => number
   readonly frame?: { readonly request: (callback: (now: number) => void) => number; readonly cancel: (handle: number) => void }
   readonly samples?: Source
+  /** Whether the visitor prefers reduced motion, where the browser is not to be asked. */
+  readonly reducedMotion?: boolean
 }
 
 /**
@@ -33,6 +35,7 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
   let handle = 0
   let isStale = true
   let readsAll = true
+  let isToldLate = false
 
   const wake = () => {
     handle ||= frames.request(onFrame)
@@ -70,12 +73,14 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
       console.error(`${scene.figure.title} was turned off:`, error)
     },
   )
-  engine.at.reducedMotion = motion.matches
+  engine.at.reducedMotion = options.reducedMotion ?? motion.matches
 
   const hearSample = (sample: Sample, element?: Element | null) => {
     // Something may have moved while nobody looked.
     if (sample.t - engine.time > pauseMs || sample.phase === 'scroll') readsAll = true
     hear(engine, sample, element)
+    if (engine.tooLate > 0 && !isToldLate) console.warn('A pointer sample came more than 64 ms late and counts as 64 ms old.')
+    isToldLate = engine.tooLate > 0
     wake()
   }
   /** Elements came, went, or changed their size: what the pointer stands on is met afresh. */
@@ -83,7 +88,7 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
     readsAll = true
     if (hearAgain(engine, clock())) wake()
   }
-  const house = newHouse(root, onChange)
+  const house = newHouse(root, figures, onChange)
 
   const guarded = (each: Playing, act: (each: Playing) => void) => {
     try {
@@ -106,13 +111,17 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
     const stand = each?.stands.get(place)
     if (!each || !stand) return
     if (!place.presence.inside) showParts(each, stand, false)
-    abilities.telling?.settled(each, stand)
+    // What follows at once is never under way, and so does not come to rest either.
+    if (stand.framesMoving > 1) abilities.telling?.settled(each, stand)
+    stand.framesMoving = 0
   }
   const write = (each: Playing, place: Place, t: number) => {
     const stand = each.stands.get(place)
     if (!stand) return
     showParts(each, stand, true)
+    stand.framesMoving++
     writeValues(stand.writers, t)
+    abilities.states?.tell(each, stand)
     abilities.telling?.tell(each, stand)
   }
 
@@ -154,7 +163,7 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
     () => {
       engine.at.reducedMotion = false
       leaveAll(engine, clock())
-      engine.at.reducedMotion = motion.matches
+      engine.at.reducedMotion = options.reducedMotion ?? motion.matches
       wake()
     },
     { signal: stop.signal },
@@ -203,7 +212,7 @@ const pauseMs = 200
 
 /** Our properties are numbers (or colours) that no element hands down: changing one touches that element alone. */
 function registrations({ frames, own }: PlayedFigure): string[] {
-  const kept = own ? [`@property ${own} { syntax: "*"; inherits: false; }`] : []
+  const kept = Object.values(own ?? {}).map((name) => `@property ${name} { syntax: "*"; inherits: false; }`)
   return kept.concat(frames.flatMap(({ channels }) =>
     channels.flatMap((channel) =>
       channel.writes.map(({ property, curve }) => {

@@ -1,9 +1,11 @@
 // What the figures of one player share on a page: which elements are measured, and which of them we move.
 import { emptyFrame, type Frame } from '../core/geometry/frame'
+import type { PlayedFigure } from '../core/rig/played'
 import { isNear, measure, readPlace, readShape, type Measured } from './measure'
 
 export interface House {
   readonly root: Document | ShadowRoot
+  readonly figures: readonly PlayedFigure[]
   /** Measured elements, where they would lie without us and where they are. */
   readonly still: Map<Element, Measured>
   readonly live: Map<Element, Measured>
@@ -22,9 +24,10 @@ export interface House {
   readonly sizes: ResizeObserver
 }
 
-export function newHouse(root: Document | ShadowRoot, onChange: () => void): House {
+export function newHouse(root: Document | ShadowRoot, figures: readonly PlayedFigure[], onChange: () => void): House {
   const house: House = {
     root,
+    figures,
     still: new Map(),
     live: new Map(),
     moved: new Map(),

@@ -22,6 +22,8 @@ export interface Stand {
   isToldOn: boolean
   /** Whether its parts are seen. */
   isShown: boolean
+  /** For how many frames it has been moving; its beginning does not count. */
+  framesMoving: number
   toldLook: string
   toldZone: number
 }
@@ -108,11 +110,11 @@ function beginStand(playing: Playing, house: House, cast: Cast, index: number): 
       if (styled.has(element)) continue
       const style = getComputedStyle(element)
       styled.set(element, { wasEmpty: element.getAttribute('style') === '', quieted: undefined, style })
-      if (!write.to || !('part' in write.to)) mark(element, style, figure)
+      if (!write.to || !('part' in write.to)) mark(element, style, figure, house)
     }
   }
   const place = newPlace(presence, cast.frame, cast.boxes, plays, features.late?.keep)
-  return { place, cast, writers, parts, isToldOn: false, isShown: true, toldLook: '', toldZone: NaN }
+  return { place, cast, writers, parts, isToldOn: false, isShown: true, framesMoving: -1, toldLook: '', toldZone: NaN }
 }
 
 const moving = ['transform', 'translate', 'rotate', 'scale']
@@ -120,17 +122,26 @@ const moving = ['transform', 'translate', 'rotate', 'scale']
 /** Notes which elements the figure moves, and how the page itself does. */
 function markMoved({ writers }: Stand, { own, drives }: PlayedFigure, { moved }: House): void {
   if (!drives.some((name) => moving.includes(name))) return
-  for (const { write, elements } of writers) if (!write.to || !('part' in write.to)) for (const element of elements) moved.set(element, (own && element.style.getPropertyValue(own)) || 'none')
+  for (const { write, elements } of writers) if (!write.to || !('part' in write.to)) for (const element of elements) moved.set(element, (own?.transform && element.style.getPropertyValue(own.transform)) || 'none')
+}
+
+/** What the page itself gives an element of a property; where another figure is at work on it already, as that one found it. */
+function ownOf(element: Styled, style: CSSStyleDeclaration, property: string, { figures }: House): string {
+  for (const { name, own } of figures) if (own?.[property] !== undefined && element.hasAttribute(`data-${name}`)) return element.style.getPropertyValue(own[property]) || 'none'
+  return style.getPropertyValue(property)
 }
 
 /**
  * Says on an element that the figure is at work on it, from when on its rules count; what the page itself does to it is
  * kept before that.
  */
-function mark(element: Styled, style: CSSStyleDeclaration, { name, own }: PlayedFigure): void {
+function mark(element: Styled, style: CSSStyleDeclaration, { name, own }: PlayedFigure, house: House): void {
   const attribute = `data-${name}`
   if (element.hasAttribute(attribute)) return
-  if (own && style.transform !== 'none') element.style.setProperty(own, style.transform)
+  for (const property in own) {
+    const text = ownOf(element, style, property, house)
+    if (text !== 'none') element.style.setProperty(own[property] ?? '', text)
+  }
   element.setAttribute(attribute, '')
 }
 
@@ -138,7 +149,7 @@ function mark(element: Styled, style: CSSStyleDeclaration, { name, own }: Played
 export function endStand(playing: Playing, { writers, parts, place, cast }: Stand, takesValues: boolean): void {
   if (parts) abilities.parts?.remove(parts)
   if (!takesValues) return
-  abilities.telling?.end(playing.figure, cast.elements)
+  abilities.states?.end(playing.figure, cast.elements)
   endWrites(playing.styled, writers, playing.figure)
   const awake = playing.awake.indexOf(place)
   if (awake >= 0) playing.awake.splice(awake, 1)

@@ -43,12 +43,12 @@ export function quiet(styled: StyledBefore, writers: readonly Writer[], drives: 
 }
 
 /** Takes the values off, and what was set beside them; the style attribute too, where the page had none. */
-export function endWrites(styled: StyledBefore, writers: readonly Writer[], { name, own: ownProperty }: PlayedFigure): void {
+export function endWrites(styled: StyledBefore, writers: readonly Writer[], { name, own: kept }: PlayedFigure): void {
   for (const { elements, write } of writers) for (const element of elements) element.style.removeProperty(write.property)
   for (const { elements } of writers) {
     for (const element of elements) {
       const own = styled.get(element)
-      if (ownProperty) element.style.removeProperty(ownProperty)
+      for (const property in kept) element.style.removeProperty(kept[property] ?? '')
       element.removeAttribute(`data-${name}`)
       if (own?.quieted) setTransitions(element, own.quieted)
       if (own && !own.wasEmpty && element.getAttribute('style') === '') element.removeAttribute('style')

@@ -1,6 +1,9 @@
 // Controls: the live words and rows of a caption, as data. The studio draws them without knowing any kind by name.
 
-export type Unit = 'deg' | 'px' | 'ms' | '%' | 'Hz' | ''
+import { readSum } from './arithmetic'
+import type { Unit } from './unit'
+
+export type { Unit }
 
 /** A number that can be dragged, stepped and typed. Ranges are inclusive, in the control's own unit. */
 export interface NumberControl<S> {
@@ -43,17 +46,13 @@ export function formatNumber(value: number, unit: Unit): string {
   return unit === '' ? text : `${text}\u202f${unit}`
 }
 
-/** Reads what was typed into a number control: a number, with or without the control's unit. */
+/** Reads what was typed or pasted into a number control: a number or a sum, with or without units. */
 export function parseNumber<S>(text: string, control: NumberControl<S>): { value: number } | { refusal: string } {
   const range = `${formatNumber(control.least, control.unit)} to ${formatNumber(control.greatest, control.unit)}`
-  const match = /^([+\-\u2212]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?)\s*(\S*)$/i.exec(text.trim().replace(',', '.'))
-  if (!match) return { refusal: `${control.title} is a number from ${range}.` }
-  const unit = match[2] ?? ''
-  const meant = control.unit === 'deg' ? ['', 'deg', '\u00b0'] : control.unit === 'ms' ? ['', 'ms', 's'] : ['', control.unit.toLowerCase()]
-  if (!meant.includes(unit.toLowerCase())) return { refusal: `${control.title} is given in ${control.unit || 'plain numbers'}: ${range}.` }
-  const value = Number((match[1] ?? '').replace('\u2212', '-')) * (control.unit === 'ms' && unit.toLowerCase() === 's' ? 1000 : 1)
-  if (!(value >= control.least && value <= control.greatest)) return { refusal: `${control.title} goes from ${range}.` }
-  return { value }
+  const value = readSum(text, control.unit)
+  if (value === 'nonsense') return { refusal: `${control.title} is a number or a sum, from ${range}.` }
+  if (value === 'unit') return { refusal: `${control.title} is given in ${control.unit || 'plain numbers'}: ${range}.` }
+  return value >= control.least && value <= control.greatest ? { value } : { refusal: `${control.title} goes from ${range}.` }
 }
 
 /** The value after stepping by `steps` (may be a fraction), kept on the step's grid and in range. */

@@ -2,14 +2,11 @@
 import type * as z from 'zod'
 import type { Spring } from '../feel/spring'
 import type { Place } from '../geometry/place'
-import type { Rig } from '../rig/rig'
+import type { Rig, Role } from '../rig/rig'
 import type { Control, Piece } from './control'
 
-/** What an element is to an effect; filled by pointing at it. */
-export interface Role {
-  readonly id: string
-  readonly title: string
-}
+/** Which elements fill the roles of an effect beside its own, as selectors by the role's id. */
+export type Filled = Readonly<Record<string, string>>
 
 /** A kind with settings, ready to be tried on an element. */
 export interface Recipe<S> {
@@ -24,7 +21,8 @@ export interface Kind<S> {
   readonly title: string
   readonly settings: z.ZodType<S>
   readonly defaults: S
-  readonly roles: readonly Role[]
+  /** Its roles for these settings; the first is what the effect itself is about. */
+  readonly roles: (settings: S) => readonly Role[]
   readonly controls: readonly Control<S>[]
   readonly recipes: readonly Recipe<S>[]
   /** The effect told as a sentence, made from its settings. */
@@ -42,5 +40,5 @@ export interface Kind<S> {
   readonly withAwayPlace: (settings: S, place: Place) => S
   /** The springs by which it follows and goes back; undefined where it follows by none. */
   readonly springs: (settings: S) => { readonly follow: Spring; readonly back: Spring } | undefined
-  readonly expand: (settings: S, select: string) => Rig
+  readonly expand: (settings: S, select: string, roles?: Filled) => Rig
 }

@@ -19,8 +19,8 @@ export function findKind(id: string): AnyKind | undefined {
 }
 
 /** An effect as a rig. Throws an Error for a kind that does not exist. */
-export function expandEffect(effect: { readonly kind: string; readonly settings: unknown; readonly select: string }): Rig {
+export function expandEffect(effect: { readonly kind: string; readonly settings: unknown; readonly select: string; readonly roles?: Readonly<Record<string, { readonly select: string }>> | undefined }): Rig {
   const kind = findKind(effect.kind)
   if (!kind) throw new Error(`There is no kind of effect called "${effect.kind}".`)
-  return kind.expand(effect.settings, effect.select)
+  return kind.expand(effect.settings, effect.select, Object.fromEntries(Object.entries(effect.roles ?? {}).map(([id, { select }]) => [id, select])))
 }

@@ -2,7 +2,7 @@
 import { cssColour } from '../curve/colour'
 import { isPlain, propertyOfChannel, propertyOfOutput, type Names } from '../rig/plan'
 import { poseOf } from '../rig/play'
-import type { Knob, Output, Rig } from '../rig/rig'
+import { unitOfKnob, type Knob, type Output, type Rig } from '../rig/rig'
 import { limitsOf, neutralOf, unitOf } from '../rig/slot'
 
 /** The expression of one output: valid inside calc() where it is a number, or a colour by itself. */
@@ -11,7 +11,7 @@ export function writeValue(rig: Rig, names: Names, output: Output): string {
   if (curve && 'colours' in curve) return isPlain(output) ? writeMix(rig, names, output) : `var(${propertyOfOutput(names, output)})`
   const unit = unitOf(slot)
   const given = rig.knobs.find(({ id }) => id === knob)
-  const hasUnit = given !== undefined && unitOfKnob(rig, given) !== ''
+  const hasUnit = (unitOfKnob(rig.knobs, knob) ?? '') !== ''
   const factors = given ? [`var(--${names.name}-${given.id})`] : []
   if (channel !== undefined) factors.push(isPlain(output) ? writeRange(output, read(rig, names, channel, output.link)) : `var(${propertyOfOutput(names, output)}, 0)`)
   // The unit comes from the knob, or else from the factor.
@@ -53,12 +53,6 @@ function writeMix(rig: Rig, names: Names, { curve, channel = '', link }: Output)
   if (!from || !to) return ''
   const share = `(${read(rig, names, channel, link)} - ${cssNumber(from.at)}) / ${cssNumber(to.at - from.at)}`
   return `color-mix(in ${from.value.space}, ${cssColour(from.value)}, ${cssColour(to.value)} clamp(0%, 100% * ${share}, 100%))`
-}
-
-/** The knob's own unit, or that of the knob it is a multiple of. */
-function unitOfKnob(rig: Rig, knob: Knob): Knob['unit'] {
-  const other = knob.times === undefined ? undefined : rig.knobs.find(({ id }) => id === knob.times)
-  return knob.unit === '' && other ? unitOfKnob(rig, other) : knob.unit
 }
 
 /** A knob's value as CSS writes it. */

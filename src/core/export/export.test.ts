@@ -38,7 +38,7 @@ describe('the stylesheet', () => {
 @media screen and (forced-colors: none) {
   .row > .plate[data-plate] {
     transform:
-      var(--plate-own-${mark},)
+      var(--plate-own-transform-${mark},)
       perspective(var(--plate-eye))
       rotateX(calc(-1 * var(--plate-lean) * var(--plate-y-${mark}, 0)))
       rotateY(calc(var(--plate-lean) * var(--plate-x-${mark}, 0)));
@@ -81,8 +81,8 @@ describe('the script', () => {
   })
 
   it('needs only the signals that its channels read and the laws that they follow', () => {
-    expect(needsOf(playedFigures(planFigures(site(effect()), 's')))).toEqual(['centredX', 'centredY', 'spring'])
-    expect(needsOf(figures)).toEqual(['centredX', 'centredY', 'inside', 'spring', 'timed'])
+    expect(needsOf(playedFigures(planFigures(site(effect()), 's')))).toEqual(['centredX', 'centredY', 'spring', 'telling'])
+    expect(needsOf(figures)).toEqual(['centredX', 'centredY', 'inside', 'spring', 'telling', 'timed'])
   })
 })
 

@@ -8,9 +8,9 @@ const tracked: readonly SignalName[] = ['speed', 'heading', 'past']
 
 /** The names of the entries that the player's tables must keep, sorted. */
 export function needsOf(figures: readonly PlayedFigure[]): readonly string[] {
-  const needs = new Set<string>()
+  const needs = new Set<string>(figures.length > 0 ? ['telling'] : [])
   for (const { area, frames, parts } of figures) {
-    if (area.looks) for (const each of ['looks', 'flow', 'late', 'telling']) needs.add(each)
+    if (area.looks) for (const each of ['looks', 'flow', 'late', 'states']) needs.add(each)
     if (parts) needs.add('parts')
     if (area.of !== 'each' || area.bridge !== undefined) needs.add('frames')
     for (const { of, channels } of frames) {
@@ -19,7 +19,7 @@ export function needsOf(figures: readonly PlayedFigure[]): readonly string[] {
         needs.add(signal.of)
         if (readers[signal.of].due) for (const each of ['flow', 'late']) needs.add(each)
         if (tracked.includes(signal.of)) needs.add('tracking')
-        if (signal.of === 'zone' || signal.of === 'nearest') needs.add('telling')
+        if (signal.of === 'zone' || signal.of === 'nearest') needs.add('states')
         if (signal.of === 'nearest') needs.add('frames')
         if (signal.of === 'focus') for (const each of ['looks', 'flow', 'late']) needs.add(each)
         // What takes its own time follows by a law of its own.

@@ -5,7 +5,7 @@ import { expandEffect, findKind } from '../effect/kinds'
 import { planRig, type Names } from '../rig/plan'
 import type { PlayedFigure } from '../rig/played'
 import type { Rig } from '../rig/rig'
-import type { Effect, Site } from '../site/site'
+import { playsOn, type Effect, type Site } from '../site/site'
 import { namesOf, siteMark } from './names'
 
 /** One effect on its way out. */
@@ -14,15 +14,21 @@ export interface Figure {
   readonly names: Names
   readonly rig: Rig
   readonly sentence: string
+  /** What single matches have of their own, by knob or token. */
+  readonly own?: Effect['own']
 }
 
-/** The figures of a site. `siteId` keeps its property names apart from those of other sites. */
-export function planFigures(site: Site, siteId: string): readonly Figure[] {
+/**
+ * The figures of a site that play, or of one of its pages. `siteId` keeps its property names apart from those of other sites;
+ * `only` leaves out all but one effect.
+ */
+export function planFigures(site: Site, siteId: string, pageId?: string, only?: string): readonly Figure[] {
   const names = namesOf(site.effects)
   const mark = siteMark(siteId)
-  return site.effects.map((effect, index) => {
+  return site.effects.flatMap((effect, index) => {
+    if (!playsOn(effect, pageId) || (only !== undefined && effect.id !== only)) return []
     const name = names[index] ?? 'figure'
-    return { number: index + 1, names: { title: `Figure ${index + 1}, ${name}`, name, mark }, rig: expandEffect(effect), sentence: tellEffect(effect) }
+    return [{ number: index + 1, names: { title: `Figure ${index + 1}, ${name}`, name, mark }, rig: expandEffect(effect), sentence: tellEffect(effect), own: effect.own }]
   })
 }
 
@@ -37,7 +43,7 @@ export function tellEffect(effect: Effect): string {
   if (!kind) return effect.name
   const word = (piece: Piece): string => {
     if (typeof piece === 'string') return piece
-    if ('role' in piece) return effect.noun
+    if ('role' in piece) return effect.roles?.[piece.role]?.noun ?? (piece.role === kind.roles(effect.settings)[0]?.id ? effect.noun : piece.role)
     const control = kind.controls.find(({ id }) => id === piece.control)
     if (!control) return ''
     if (control.kind === 'number') return formatNumber(control.read(effect.settings), control.unit)

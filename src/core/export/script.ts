@@ -1,7 +1,7 @@
 // The script of an export: the player's source with the figures that it plays.
-import type { Feel } from '../feel/feel'
 import { answerOf } from '../feel/spring-answer'
 import type { PlayedFigure } from '../rig/played'
+import { springSchema } from '../rig/schema'
 import { writeLiteral } from './literal'
 
 /**
@@ -12,17 +12,19 @@ export function writeScript(player: string, figures: readonly PlayedFigure[]): s
   const body = [
     '// What plays on this page. How it looks is in the stylesheet; here is where',
     '// the pointer is read, and how it is followed.',
-    `const figures = ${writeLiteral(figures)}`,
+    `const figures = ${writeLiteral(figures, tellSpring)}`,
     '',
     player.trim(),
     '',
     'attach(document, figures)',
   ].join('\n')
-  return `(() => {\n'use strict'\n\n${body.replace(/^(\s*(?:feel|going): \{ kind: 'spring', frequencyHz: ([\d.e+-]+), dampingRatio: ([\d.e+-]+) \},)$/gm, (_, line: string, frequencyHz: string, dampingRatio: string) => `${line} ${tellSpring({ kind: 'spring', frequencyHz: Number(frequencyHz), dampingRatio: Number(dampingRatio) })}`)}\n})()\n`
+  return `(() => {\n'use strict'\n\n${body}\n})()\n`
 }
 
 /** What a spring comes to, for the comment beside it. */
-function tellSpring(feel: Extract<Feel, { kind: 'spring' }>): string {
-  const { settleMs, overshoot } = answerOf(feel)
-  return `// settles in ${Math.round(settleMs)} ms${overshoot > 0 ? `, ${Math.round(overshoot * 100)} % past the mark` : ''}`
+function tellSpring(value: unknown): string | undefined {
+  const { success, data } = springSchema.safeParse(value)
+  if (!success) return undefined
+  const { settleMs, overshoot } = answerOf(data)
+  return `settles in ${Math.round(settleMs)} ms${overshoot > 0 ? `, ${Math.round(overshoot * 100)} % past the mark` : ''}`
 }

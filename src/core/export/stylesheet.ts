@@ -1,25 +1,43 @@
 // The stylesheet of an export: knobs on top, then what the page's own words do with the script's numbers.
-import type { Output, Rig, Target } from '../rig/rig'
-import { propertyOf, sides, slotName, transformFunctions, type Slot } from '../rig/slot'
-import { planRig, propertyOfOwn } from '../rig/plan'
+import { nameOfArea, planRig, propertyOfOwn } from '../rig/plan'
+import { partOf, type Output, type Rig, type Target } from '../rig/rig'
+import { keptProperties, lawOf, propertyOf, sides, slotName, transformFunctions } from '../rig/slot'
 import { writeKnob, writeValue } from './css-value'
 import type { Figure } from './plan'
 
-/** Readable CSS for these figures, in their order. */
-export function writeStylesheet(figures: readonly Figure[]): string {
-  return figures.map(writeFigure).join('\n')
+/**
+ * Readable CSS for these figures, in their order. `overlaps` tells which selectors (of `targetsOf`) meet on some element:
+ * there, what several figures give one property is composed.
+ */
+export function writeStylesheet(figures: readonly Figure[], overlaps: readonly (readonly string[])[] = []): string {
+  return [...figures.map(writeFigure), ...writeMeetings(figures, overlaps)].join('\n')
+}
+
+/** The selectors of all elements of the page that the figures write on. */
+export function targetsOf(figures: readonly Figure[]): readonly string[] {
+  return [...new Set(figures.flatMap((figure) => boundOutputs(figure).map(({ select }) => select)))]
+}
+
+/** An output with the figure that it belongs to, and the selector of what it is written on. */
+interface Bound {
+  readonly figure: Figure
+  readonly output: Output
+  readonly select: string
+  /** The attribute that tells that the script is at work there. */
+  readonly mark: string
 }
 
 function writeFigure(figure: Figure): string {
   const { names, number, rig, sentence } = figure
   const written = planRig(rig, names).flatMap(({ frames }) => frames.flatMap(({ channels }) => channels.flatMap(({ writes }) => writes.map(({ property }) => property))))
-  const knobs = rig.knobs.map((knob) => [`--${names.name}-${knob.id}: ${writeKnob(names, knob)};`, knob.note] as const)
+  const knobs = [...rig.knobs.map((knob) => [`--${names.name}-${knob.id}: ${writeKnob(names, knob)};`, knob.note] as const), ...(rig.tokens ?? []).map(({ id, value, note }) => [`--${names.name}-${id}: ${styleText(value)};`, note] as const)]
   const width = Math.max(0, ...knobs.map(([declaration]) => declaration.length))
   const owners = [...new Set(rig.areas.map(({ of, select }) => (of === 'window' ? ':root' : styleText(select))))]
   const rules = writeRules(figure)
   return [
     writeComment(`Figure ${number}. ${sentence} The script writes ${spoken([...new Set(written)])}.`),
     ...(knobs.length > 0 ? [`${owners.join(',\n')} {`, ...knobs.map(([declaration, note]) => (note ? `  ${declaration.padEnd(width)}  /* ${commentText(note)} */` : `  ${declaration}`)), '}'] : []),
+    ...writeOwn(figure),
     ...rig.parts.map(({ id }) => `.${names.name}-${id} { display: none; }`),
     // In print, and with a visitor's own few colours, the page is as it was designed.
     ...(rules.length > 0 ? ['@media screen and (forced-colors: none) {', ...rules.map((line) => (line ? `  ${line}` : line)), '}'] : []),
@@ -27,35 +45,74 @@ function writeFigure(figure: Figure): string {
   ].join('\n')
 }
 
+/** What single matches have of their own: one custom property on each. */
+function writeOwn({ rig, names, own = {} }: Figure): readonly string[] {
+  const known = new Set([...rig.knobs, ...(rig.tokens ?? [])].map(({ id }) => id))
+  const bySelect = grouped(Object.entries(own).filter(([id]) => known.has(id)).flatMap(([id, { values }]) => Object.entries(values).map(([select, value]) => ({ select, line: `--${names.name}-${id}: ${styleText(value)};` }))), ({ select }) => select)
+  return [...bySelect].map(([select, lines]) => `${styleText(select)} { ${lines.map(({ line }) => line).join(' ')} }`)
+}
+
 /** All rules of a figure, by what they select. */
-function writeRules({ rig, names }: Figure): readonly string[] {
+function writeRules(figure: Figure): readonly string[] {
+  const { rig, names } = figure
   const lines: string[] = []
   const add = (select: string, declarations: readonly string[]) => {
     if (declarations.length > 0) lines.push(...`${select} {`.split('\n'), ...declarations.map((line) => `  ${line}`), '}')
   }
-  for (const { select, css } of rig.rules) add(styleText(select), writeDeclarations(css))
+  for (const { select, css } of rig.rules) add(styleText(select), writeDeclarations(css, names))
   for (const { of, select, pointer, touch } of rig.areas) if (pointer === 'any' && of !== 'window') add(styleText(select), touchAction(touch))
   for (const { id, css } of rig.parts) {
-    const own = rig.outputs.filter(({ to }) => typeof to === 'object' && 'part' in to && to.part === id)
-    add(`.${names.name}-${id}`, ['display: block;', 'pointer-events: none;', ...writeDeclarations(css), ...writeSlots(rig, names, own)])
+    const own = rig.outputs.filter(({ to }) => partOf(to) === id).map((output) => ({ figure, output, select: '', mark: '' }))
+    add(`.${names.name}-${id}`, ['display: block;', 'pointer-events: none;', ...writeDeclarations(css, names), ...writeSlots(own, true).flatMap(({ lines: each }) => each)])
   }
-  const targets = new Map<string, Output[]>()
-  for (const output of rig.outputs) {
-    if (typeof output.to === 'object' && 'part' in output.to) continue
-    const select = selectOf(rig, output)
-    targets.set(select, [...(targets.get(select) ?? []), output])
-  }
-  for (const [select, outputs] of targets) add(guarded(select, names), writeSlots(rig, names, outputs))
+  for (const same of grouped(boundOutputs(figure), ({ select, mark }) => `${select} ${mark}`).values()) add(guarded(same), writeSlots(same).flatMap(({ lines: each }) => each))
   return lines
 }
 
-function writeDeclarations(css: Readonly<Record<string, string>>): readonly string[] {
-  return Object.entries(css).map(([name, value]) => `${name}: ${styleText(value)};`)
+/** What a figure writes on elements of the page. */
+function boundOutputs(figure: Figure): readonly Bound[] {
+  const { rig, names } = figure
+  return rig.outputs.filter(({ to }) => partOf(to) === undefined).map((output) => {
+    const area = areaOf(rig, output)
+    return { figure, output, select: selectOf(rig, output), mark: nameOfArea(names, rig, area?.id ?? '') }
+  })
 }
 
-/** The selector where the script is at work: without it the page stands as designed. */
-function guarded(select: string, { name }: Figure['names']): string {
-  return `${select.includes(',') ? `:is(${select})` : select}[data-${name}]`
+/** Rules for elements on which several figures meet, for the properties that more than one of them drives. */
+function writeMeetings(figures: readonly Figure[], overlaps: readonly (readonly string[])[]): readonly string[] {
+  const all = figures.flatMap(boundOutputs)
+  const sets = new Map([...targetsOf(figures).map((select) => [select]), ...overlaps].map((set) => [[...set].sort().join('\n'), set]))
+  return [...sets.values()].flatMap((set) => {
+    const bound = all.filter(({ select }) => set.includes(select))
+    const owners = (property: string) => new Set(bound.filter(({ output }) => propertyOf(output.slot) === property).map(({ mark, select }) => `${mark} ${select}`))
+    const shared = writeSlots(bound).filter(({ property }) => owners(property).size > 1)
+    if (shared.length === 0) return []
+    const meeting = bound.filter(({ output }) => shared.some(({ property }) => property === propertyOf(output.slot)))
+    const numbers = [...new Set(meeting.map(({ figure }) => String(figure.number)))]
+    const selector = guarded(meeting).split('\n').map((line) => `  ${line}`).join('\n')
+    const declarations = shared.flatMap(({ lines: each }) => each.map((line) => `    ${line}`))
+    const words = numbers.length > 1 ? `Figures ${spoken(numbers)} meet here: their values are composed.` : `Figure ${numbers[0] ?? ''} meets itself here: its values are composed.`
+    return [[writeComment(words), '@media screen and (forced-colors: none) {', `${selector} {`, ...declarations, '  }', '}', ''].join('\n')]
+  })
+}
+
+/** The members of a list by a key, in their order. */
+function grouped<Item>(items: readonly Item[], keyOf: (item: Item) => string): Map<string, Item[]> {
+  const groups = new Map<string, Item[]>()
+  for (const item of items) groups.set(keyOf(item), [...(groups.get(keyOf(item)) ?? []), item])
+  return groups
+}
+
+/** Declarations as a rig has them; `{id}` is a knob or a token. */
+function writeDeclarations(css: Readonly<Record<string, string>>, { name: figure }: Figure['names']): readonly string[] {
+  return Object.entries(css).map(([name, value]) => `${name}: ${styleText(value).replace(/\{([^}]*)\}/g, (_, id: string) => `var(--${figure}-${id})`)};`)
+}
+
+/** The selector of elements that all of these are written on, where the script is at work: without it the page stands as designed. */
+function guarded(bound: readonly Bound[]): string {
+  const [first = '', ...rest] = [...new Set(bound.map(({ select }) => select))]
+  const marks = [...new Set(bound.map(({ mark }) => `[data-${mark}]`))]
+  return `${first.includes(',') ? `:is(${first})` : first}${rest.map((select) => `:is(${select})`).join('')}${marks.join('')}`
 }
 
 /** What a finger may still do by itself on an area that takes drags. */
@@ -65,12 +122,18 @@ function touchAction(touch: Rig['areas'][number]['touch']): readonly string[] {
   return touch === 'drag' ? ['touch-action: pinch-zoom;'] : []
 }
 
+/** The area in which an output is read. */
+function areaOf(rig: Rig, { channel, weight }: Output): Rig['areas'][number] | undefined {
+  const read = rig.channels.find(({ id }) => id === (channel ?? weight))
+  return rig.areas.find(({ id }) => id === read?.area) ?? rig.areas[0]
+}
+
 /** The selector of what an output is written on. */
-function selectOf(rig: Rig, { to, channel }: Output): string {
-  const read = rig.channels.find(({ id }) => id === channel)
-  const area = rig.areas.find(({ id }) => id === (read?.area ?? rig.areas[0]?.id))
+function selectOf(rig: Rig, output: Output): string {
+  const read = rig.channels.find(({ id }) => id === (output.channel ?? output.weight))
+  const area = areaOf(rig, output)
   const frame = read && typeof read.frame === 'object' && 'each' in read.frame ? read.frame.each : area?.of === 'window' ? ':root' : (area?.select ?? '')
-  return styleText(targetSelect(frame, to))
+  return styleText(targetSelect(frame, output.to))
 }
 
 function targetSelect(frame: string, to: Target): string {
@@ -80,38 +143,53 @@ function targetSelect(frame: string, to: Target): string {
 }
 
 /** The declarations of these outputs on one element, each property once, composed by its law. */
-function writeSlots(rig: Rig, names: Figure['names'], outputs: readonly Output[]): readonly string[] {
-  const lines: string[] = []
-  const bySlot = new Map<string, Output[]>()
-  for (const output of outputs) bySlot.set(slotName(output.slot), [...(bySlot.get(slotName(output.slot)) ?? []), output])
-  const term = (name: string) => bySlot.get(name)?.map((output) => writeValue(rig, names, output)) ?? []
-  const transforms = transformFunctions.filter((fn) => bySlot.has(fn)).map((fn) => `  ${fn}(${joinValues(term(fn), fn.startsWith('scale') ? '*' : '+')})`)
-  // What the page itself does to the element comes first.
-  const isPart = outputs.some(({ to }) => typeof to === 'object' && 'part' in to)
-  if (transforms.length > 0) lines.push('transform:', ...endLast([...(isPart ? [] : [`  var(${propertyOfOwn(names)},)`]), ...transforms]))
-  const filters = outputs.filter(({ slot }) => slot.on === 'filter').map((output) => `${slotName(output.slot)}(${joinValues([writeValue(rig, names, output)], '+')})`)
-  if (filters.length > 0) lines.push(`filter: ${filters.join(' ')};`)
-  if (outputs.some(({ slot }) => slot.on === 'inset')) {
-    const cuts = sides.map((side) => (bySlot.has(`inset-${side}`) ? joinValues(term(`inset-${side}`), ',') : '0'))
-    lines.push(`clip-path: inset(${cuts.join(' ')});`)
-  }
-  for (const same of bySlot.values()) {
-    const slot = same[0]?.slot
-    if (slot?.on === 'opacity' || slot?.on === 'property') lines.push(`${propertyOf(slot)}: ${joinSlot(slot, same.map((output) => writeValue(rig, names, output)))};`)
-  }
-  return lines
+function writeSlots(bound: readonly Bound[], isPart = false): readonly { readonly property: string; readonly lines: readonly string[] }[] {
+  const bySlot = grouped(bound, ({ output }) => slotName(output.slot))
+  const write = ({ figure, output }: Bound) => writeValue(figure.rig, figure.names, output)
+  const join = (name: string) => joinValues(bySlot.get(name)?.map(write) ?? [], joints[lawOf(bySlot.get(name)?.[0]?.output.slot ?? { on: 'opacity' })])
+  return [...grouped(bound, ({ output }) => propertyOf(output.slot))].map(([property, same]) => {
+    const [first] = same
+    // What the page itself gives the element comes first.
+    const kept = first && !isPart && property in keptProperties ? [`var(${propertyOfOwn(first.figure.names, property)},${keptProperties[property] ? ` ${keptProperties[property]}` : ''})`] : []
+    switch (first?.output.slot.on) {
+      case 'transform': {
+        const functions = transformFunctions.filter((fn) => bySlot.has(fn)).map((fn) => `${fn}(${join(fn)})`)
+        return { property, lines: ['transform:', ...endLast([...kept, ...functions].map((each) => `  ${each}`))] }
+      }
+      case 'filter':
+        return { property, lines: [`filter: ${[...kept, ...same.map((each) => `${slotName(each.output.slot)}(${joinValues([write(each)], '+')})`)].join(' ')};`] }
+      case 'inset':
+        return { property, lines: [`clip-path: inset(${sides.map((side) => (bySlot.has(`inset-${side}`) ? join(`inset-${side}`) : '0')).join(' ')});`] }
+      case 'shadow':
+      case 'background':
+      case 'mask':
+        return { property, lines: [`${property}:`, ...endLast([...kept, ...writeLayers(same)].map((each, i, all) => `  ${each}${i < all.length - 1 ? ',' : ''}`)), ...(property === 'mask-image' ? ['mask-composite: intersect;'] : [])] }
+      default:
+        return { property, lines: first ? [`${property}: ${join(slotName(first.output.slot))};`] : [] }
+    }
+  })
 }
 
-function joinSlot(slot: Slot, values: readonly string[]): string {
-  if (slot.on === 'opacity' || (slot.on === 'property' && slot.law === 'multiply')) return joinValues(values, '*')
-  return slot.on === 'property' && slot.law === 'replace' ? joinValues(values.slice(-1), '+') : joinValues(values, '+')
+/** The layers of one property, their holes filled. */
+function writeLayers(bound: readonly Bound[]): readonly string[] {
+  const layers = grouped(bound, ({ figure, output: { slot } }) => `${figure.names.name} ${'layer' in slot ? slot.layer : ''}`)
+  return [...layers.values()].map((same) => {
+    const slot = same[0]?.output.slot
+    const layer = same[0]?.figure.rig.layers?.find(({ id }) => slot && 'layer' in slot && id === slot.layer)
+    return styleText(layer?.css ?? 'none').replace(/\{([^}]*)\}/g, (_, hole: string) =>
+      joinValues(same.filter(({ output }) => 'hole' in output.slot && output.slot.hole === hole).map(({ figure, output }) => writeValue(figure.rig, figure.names, output)), '+'),
+    )
+  })
 }
+
+/** What stands between values that are composed by a law. */
+const joints = { add: '+', multiply: '*', greatest: ',', last: '' } as const
 
 /** One value by itself, or several joined; what is more than a single word stands in calc(). */
-function joinValues(values: readonly string[], by: '+' | '*' | ','): string {
-  const [only = '0'] = values
+function joinValues(values: readonly string[], by: (typeof joints)[keyof typeof joints]): string {
+  const only = values.at(-1) ?? '0'
   if (by === ',' && values.length > 1) return `max(${values.join(', ')})`
-  const text = values.length < 2 ? only : values.map((value) => (/^[\w-]+\([^()]*(\([^()]*\)[^()]*)*\)$|^[\w.-]+$/.test(value) ? value : `(${value})`)).join(` ${by} `)
+  const text = values.length < 2 || by === '' ? only : values.map((value) => (/^[\w-]+\([^()]*(\([^()]*\)[^()]*)*\)$|^[\w.-]+$/.test(value) ? value : `(${value})`)).join(` ${by} `)
   return isSingle(text) ? text : `calc(${text})`
 }
 

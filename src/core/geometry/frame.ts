@@ -1,6 +1,6 @@
 // Frames of reference: where a point of the window lies in an element's own, untransformed padding box.
 import type { Box } from './box'
-import { resolveLength, type Insets } from './insets'
+import { insetOf, type Insets } from './insets'
 
 /** Four numbers in the order in which CSS names the sides (or, for radii, the corners from the upper left on). */
 export type Four = [number, number, number, number]
@@ -59,10 +59,10 @@ export function holdsLocal({ width, height, border }: Frame, insets: Insets | un
   const w = left + width + right
   const h = top + height + bottom
   if (!(w > 0 && h > 0 && Number.isFinite(w + h))) return false
-  const fromLeft = insets ? resolveLength(insets.left, w) : 0
-  const fromTop = insets ? resolveLength(insets.top, h) : 0
-  const fromRight = insets ? resolveLength(insets.right, w) : 0
-  const fromBottom = insets ? resolveLength(insets.bottom, h) : 0
+  const fromLeft = insetOf(insets, 'left', w)
+  const fromTop = insetOf(insets, 'top', h)
+  const fromRight = insetOf(insets, 'right', w)
+  const fromBottom = insetOf(insets, 'bottom', h)
   return (
     x >= fromLeft - left - slackPx && x <= width + right - fromRight + slackPx &&
     y >= fromTop - top - slackPx && y <= height + bottom - fromBottom + slackPx

@@ -13,7 +13,9 @@ export interface Insets {
   readonly left: Length
 }
 
-/** The length in px along a side of `px`. */
-export function resolveLength({ value, unit }: Length, px: number): number {
+/** How far inside one side lies, in px; `px` is the length of the box along the same axis. */
+export function insetOf(insets: Insets | undefined, side: keyof Insets, px: number): number {
+  if (!insets) return 0
+  const { value, unit } = insets[side]
   return unit === '%' ? (value / 100) * px : value
 }

@@ -11,8 +11,15 @@ const to: Point = { x: 0, y: 0 }
 function note(presence: Presence, frame: Frame, pointer: Pointer, isEntering: boolean): void {
   toFrame(frame, pointer.fromX, pointer.fromY, from)
   toFrame(frame, pointer.x, pointer.y, to)
-  if (isEntering) presence.entrySide = sideCrossed(frame, from, to)
-  else presence.exitSide = sideCrossed(frame, to, from)
+  if (isEntering) {
+    presence.entrySide = sideCrossed(frame, from, to)
+    presence.entryX = sideCrossed(frame, from, to, 'x')
+    presence.entryY = sideCrossed(frame, from, to, 'y')
+  } else {
+    presence.exitSide = sideCrossed(frame, to, from)
+    presence.exitX = sideCrossed(frame, to, from, 'x')
+    presence.exitY = sideCrossed(frame, to, from, 'y')
+  }
 }
 
 export const crossings = { note }

@@ -205,7 +205,7 @@ describe('whatever a rig is made of', () => {
       }),
       { numRuns: 100 },
     )
-  })
+  }, 240_000)
 
   it('passes the border, and its generators reach every signal, feel, away, area and chain often', () => {
     fc.assert(fc.property(rig, (made) => void expect(rigSchema.safeParse(made).error?.issues).toBeUndefined()), { numRuns: 100 })
@@ -239,6 +239,27 @@ describe('a pointer that turns round', () => {
       }),
       { numRuns: 60 },
     )
+  })
+})
+
+describe('what moves under the pointer', () => {
+  const across: Rig = {
+    areas: [{ id: 'cards', of: 'each', select: '.card', box: 'still', among: 'one', pointer: 'any', touch: 'none' }],
+    channels: [{ id: 'x', area: 'cards', frame: 'area', signal: { of: 'xPx' }, away: { kind: 'settle', pose: 0 }, feel: { kind: 'direct' }, group: 'turn' }],
+    knobs: [], outputs: [], parts: [], rules: [],
+  }
+  const sample = (t: number, x: number, phase: Sample['phase'] = 'move'): Sample => ({ t, x, y: 110, buttons: 0, pointerType: 'mouse', phase })
+  /** The x in the first card, px, once all has been heard: each sample so many ms after its time. */
+  const xAfter = (samples: readonly Sample[], arrivals?: readonly number[]) => evaluate(across, samples, boxes, [500], arrivals).moments[0]?.values[0]
+
+  it('is met where the pointer is by then, also when that is heard after it', () => {
+    expect(xAfter([sample(0, 120), sample(20, 260), sample(30, 0, 'scroll')])).toBe(160)
+    expect(xAfter([sample(0, 120), sample(20, 260), sample(30, 120, 'scroll')], [0, 25, 0])).toBe(160)
+  })
+
+  it('does not bring a pointer back that has left', () => {
+    expect(xAfter([sample(0, 120), sample(20, 260, 'leave'), sample(30, 120, 'scroll')])).toBe(0)
+    expect(xAfter([sample(0, 120), sample(20, 260, 'leave'), sample(30, 120, 'scroll')], [0, 25, 0])).toBe(0)
   })
 })
 

@@ -31,8 +31,10 @@ export interface Engine<Found> {
   /** The time of the newest sample, and up to when all has been played, ms. */
   newest: number
   time: number
-  /** The newest sample of the pointer: where it stands. */
+  /** The newest sample of the pointer itself: where it stands. */
   readonly standing: Sample
+  /** What is heard when something moved under the pointer. */
+  readonly again: Sample
   /** A late sample's time; Infinity while none has come. */
   backTo: number
   /** How many samples came later than that, and were taken at the edge of the window. */
@@ -49,18 +51,19 @@ export interface Engine<Found> {
 export function newEngine<Found>(scenes: Scene[], hitOf: Engine<Found>['hitOf'], onFail: Engine<Found>['onFail']): Engine<Found> {
   const pointer = newPointer(features.tracking?.newTrack())
   const at: At = { t: 0, pointer, presence: newPresence(), frame: emptyFrame(), insets: undefined, point: { x: 0, y: 0 }, zones: [], others: undefined, reducedMotion: false }
-  return { scenes, pointer, at, heard: [], count: 0, next: 0, newest: -Infinity, time: -Infinity, standing: { t: -Infinity, x: 0, y: 0, buttons: 0, pointerType: 'mouse', phase: 'leave' }, backTo: Infinity, tooLate: 0, keptPointer: features.late ? [features.late.keep(pointer)] : [], newerAt: -Infinity, olderAt: -Infinity, onFail, hitOf }
+  return { scenes, pointer, at, heard: [], count: 0, next: 0, newest: -Infinity, time: -Infinity, standing: { t: -Infinity, x: 0, y: 0, buttons: 0, pointerType: 'mouse', phase: 'leave' }, again: { t: 0, x: 0, y: 0, buttons: 0, pointerType: 'mouse', phase: 'scroll' }, backTo: Infinity, tooLate: 0, keptPointer: features.late ? [features.late.keep(pointer)] : [], newerAt: -Infinity, olderAt: -Infinity, onFail, hitOf }
 }
 
 /**
  * Hears a sample, to be played with the next `playUntil`. One that is older than the newest counts at its own time, up to
- * 64 ms back; an older one counts there. A sample without a finite time is not heard.
+ * 64 ms back; an older one counts there. A sample without a finite time is not heard. One of phase `scroll` has no point
+ * of its own: it counts where the pointer is at its time, also when a sample from before it is heard later.
  */
 export function hear<Found>(engine: Engine<Found>, sample: Sample, found?: Found): void {
   if (!Number.isFinite(sample.t)) return
   const { heard } = engine
   const edge = features.late ? Math.max(engine.newest, engine.time) - windowMs : engine.newest
-  if (sample.t < edge) engine.tooLate++
+  if (sample.t < Math.max(engine.newest, engine.time) - windowMs) engine.tooLate++
   // Behind the last state that there is to go back to.
   const t = Math.max(sample.t, edge, engine.olderAt + soonMs)
   engine.newest = Math.max(engine.newest, t)
@@ -72,7 +75,7 @@ export function hear<Found>(engine: Engine<Found>, sample: Sample, found?: Found
   copySample(slot.sample, sample)
   slot.sample.t = t
   slot.found = found
-  if (sample.phase !== 'focus' && sample.phase !== 'blur' && t >= engine.standing.t) copySample(engine.standing, slot.sample)
+  if (sample.phase !== 'focus' && sample.phase !== 'blur' && sample.phase !== 'scroll' && t >= engine.standing.t) copySample(engine.standing, slot.sample)
   if (i < engine.next || t < engine.time) engine.backTo = Math.min(engine.backTo, t)
   if (i < engine.next) engine.next++
 }
@@ -88,25 +91,31 @@ function copySample(to: Sample, from: Sample): void {
 
 /** Something moved under the pointer at `t` (ms): what it stands on is met afresh. Gives whether it stands on the page at all. */
 export function hearAgain<Found>(engine: Engine<Found>, t: number): boolean {
-  const { standing } = engine
+  const { standing, again } = engine
   if (!isPresent(standing)) return false
-  standing.t = Math.max(t, standing.t)
-  standing.phase = 'scroll'
-  hear(engine, standing)
+  again.t = Math.max(t, standing.t)
+  again.pointerType = standing.pointerType
+  hear(engine, again)
   return true
 }
 
 /** Plays what was heard, and what happens by itself, up to `until` (ms) or the newest sample, whichever is later. Gives that time. */
 export function playUntil<Found>(engine: Engine<Found>, until: number): number {
-  const { heard, at } = engine
+  const { heard, at, pointer } = engine
   if (engine.backTo < Infinity) features.late?.goBack(engine)
   for (; engine.next < engine.count; engine.next++) {
     const each = heard[engine.next]
     if (!each) continue
     const { sample } = each
+    if (sample.phase === 'scroll') {
+      if (!pointer.present) continue
+      sample.x = pointer.x
+      sample.y = pointer.y
+      sample.buttons = pointer.buttons
+    }
     advanceScenes(engine, sample.t)
-    features.tracking?.follow(engine.pointer, sample)
-    movePointer(engine.pointer, sample)
+    features.tracking?.follow(pointer, sample)
+    movePointer(pointer, sample)
     at.t = sample.t
     for (let i = engine.scenes.length - 1; i >= 0; i--) {
       const scene = engine.scenes[i]

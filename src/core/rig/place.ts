@@ -50,7 +50,7 @@ export function newPlace(presence: Presence, frame: Frame, boxes: readonly Frame
 }
 
 export function newPresence(): Presence {
-  return { inside: false, focused: false, anchorX: 0, anchorY: 0, anchorAt: 0, entrySide: 0, exitSide: 0, look: newLook() }
+  return { inside: false, focused: false, anchorX: 0, anchorY: 0, anchorAt: 0, entrySide: 0, exitSide: 0, entryX: 3, entryY: 0, exitX: 3, exitY: 0, look: newLook() }
 }
 
 /** What only the page knows of the point of a sample. */

@@ -1,6 +1,6 @@
 // From a rig to what the player is told: one figure for each of its areas.
-import { propertyOf, slotName } from './slot'
-import type { Channel, Output, Rig } from './rig'
+import { partOf, type Channel, type Output, type Rig } from './rig'
+import { keptProperties, propertyOf, slotName } from './slot'
 import type { PlayedChannel, PlayedFigure, PlayedFrame, Write } from './played'
 
 /** The names that a rig's properties have on a page. */
@@ -16,9 +16,14 @@ export function propertyOfChannel({ name, mark }: Names, channel: string, link?:
   return `--${name}-${channel}${link === undefined ? '' : `-${link + 1}`}-${mark}`
 }
 
-/** The custom property that carries the transform which the page itself gives an element. */
-export function propertyOfOwn({ name, mark }: Names): string {
-  return `--${name}-own-${mark}`
+/** The custom property that carries what the page itself gives an element of a property. */
+export function propertyOfOwn({ name, mark }: Names, property: string): string {
+  return `--${name}-own-${property}-${mark}`
+}
+
+/** The name of an area of a figure in attributes and events. */
+export function nameOfArea({ name }: Names, rig: Rig, area: string): string {
+  return rig.areas[0]?.id === area ? name : `${name}-${area}`
 }
 
 /** The custom property that carries an output which CSS cannot work out by itself. */
@@ -35,7 +40,9 @@ export function isPlain({ curve }: Output): boolean {
 
 /** What the player plays of a rig: a figure for each area, in order. */
 export function planRig(rig: Rig, names: Names): readonly PlayedFigure[] {
-  return rig.areas.map((area, index) => {
+  const drives = [...new Set(rig.outputs.filter(({ to }) => partOf(to) === undefined).map(({ slot }) => propertyOf(slot)))]
+  const kept = drives.filter((property) => property in keptProperties)
+  return rig.areas.map((area) => {
     const channels = rig.channels.filter((channel) => channel.area === area.id)
     const frames = new Map<string, Channel[]>()
     for (const channel of channels) {
@@ -46,18 +53,15 @@ export function planRig(rig: Rig, names: Names): readonly PlayedFigure[] {
     const { of, select, insets, box, among, bridge, pointer, looks } = area
     return {
       title: names.title,
-      name: index === 0 ? names.name : `${names.name}-${area.id}`,
+      name: nameOfArea(names, rig, area.id),
       area: { of, select, insets, box, among, bridge, pointer, looks, touch: area.touch === 'tap' ? ('tap' as const) : undefined },
       frames: [...frames.values()].map((members): PlayedFrame => ({ of: members[0]?.frame ?? 'area', channels: members.map((channel) => playedChannel(rig, names, channel, members)) })),
-      own: moves(rig) ? propertyOfOwn(names) : undefined,
+      own: kept.length > 0 ? Object.fromEntries(kept.map((property) => [property, propertyOfOwn(names, property)])) : undefined,
       parts: parts.length > 0 ? parts.map(({ id, inside, count, whileOn }) => ({ id, inside, count, whileOn, className: `${names.name}-${id}` })) : undefined,
-      drives: [...new Set(rig.outputs.filter(({ to }) => typeof to === 'string' || !('part' in to)).map(({ slot }) => propertyOf(slot)))],
+      drives,
     }
   })
 }
-
-/** Whether any element of the page is given a transform. */
-const moves = ({ outputs }: Rig) => outputs.some(({ slot, to }) => slot.on === 'transform' && (to === 'self' || !('part' in to)))
 
 function playedChannel(rig: Rig, names: Names, channel: Channel, members: readonly Channel[]): PlayedChannel {
   const { id, signal, away, curve, feel, going, timing, chain, group, seenBy } = channel

@@ -36,8 +36,8 @@ export interface PlayedFigure {
   readonly area: PlayedArea
   readonly frames: readonly PlayedFrame[]
   readonly parts?: readonly PlayedPart[] | undefined
-  /** Where the page's own transform of an element is kept, for figures that give it one. */
-  readonly own?: string | undefined
+  /** The custom properties that keep what the page itself gives an element, by the property that it gives. */
+  readonly own?: Readonly<Record<string, string>> | undefined
   /** The CSS properties that follow its values: a transition of the page's own on them would lag. */
   readonly drives: readonly string[]
 }

@@ -5,6 +5,7 @@ import type { Box } from '../geometry/box'
 import type { Sample } from '../signal/sample'
 import { evaluate } from './evaluate'
 import type { Rig } from './rig'
+import { clashesOf } from './clash'
 import { rigSchema } from './schema'
 import { transformOf } from './values'
 
@@ -96,6 +97,8 @@ describe('a rig at the border', () => {
   const output = (change: object) => ({ outputs: [{ ...rig.outputs[1], ...change }] })
   const property = (name: string, unit: string) => ({ to: 'self', slot: { on: 'property', name, unit, law: 'replace' }, base: 0, factor: 1, strength: 1 })
 
+  const shadow = (hole: string, on = 'shadow') => ({ to: 'self', slot: { on, layer: 'cast', hole, unit: 'px' }, base: 0, factor: 1, strength: 1 })
+
   it('passes as a kind makes it', () => {
     expect(rigSchema.parse(rig)).toEqual(rig)
   })
@@ -119,8 +122,23 @@ describe('a rig at the border', () => {
     ['two of one name', { knobs: [rig.knobs[0], rig.knobs[0]], outputs: [] }, /^knobs\.1\.id: "lean" is used twice$/],
     ['a part inside one that comes later', { parts: [{ id: 'tile', area: 'card', inside: 'ring', css: {} }, { id: 'ring', area: 'card', css: {} }] }, /^parts\.0\.inside: "ring" is no part that comes before it$/],
     ['a style that would end its rule', { rules: [{ select: '.a', css: { color: 'red; } body { display: none' } }] }, /^rules\.0\.css\.color: is not one CSS value$/],
+    ['a hole that nothing fills', { outputs: [shadow('x')], layers: [{ id: 'cast', css: '{x} {y} red' }] }, /^layers\.0\.css: nothing fills \{y\}$/],
+    ['a hole that there is not', { outputs: [shadow('x'), shadow('z')], layers: [{ id: 'cast', css: '{x} 0 red' }] }, /^layers\.0\.css: there is no hole \{z\}$/],
+    ['a layer that there is not', { outputs: [shadow('x')] }, /^outputs\.0\.slot\.layer: there is no layer "cast"$/],
+    ['a layer in two properties', { outputs: [shadow('x'), shadow('x', 'mask')], layers: [{ id: 'cast', css: '{x} 0 red' }] }, /^layers\.0: stands in one property of one target$/],
     ['no area', { areas: [] }, /^areas: /],
   ])('is refused for %s, with the place and the reason', (_, change, message) => {
     expect(messageOf(change)).toMatch(message)
+  })
+})
+
+describe('two rigs on one element', () => {
+  const withColour = (name: string): Rig => ({ ...rigOf({}), outputs: [{ to: 'self', slot: { on: 'property', name, unit: 'px', law: 'replace' }, base: 0, factor: 1, channel: 'x', strength: 1 }] })
+
+  it('clash where only one can have its way: an eye at another distance, one plain property', () => {
+    expect(clashesOf(rigOf({}), rigOf({ acrossDeg: 4 }))).toEqual([])
+    expect(clashesOf(rigOf({}), rigOf({ eyePx: 400 }))).toEqual(['perspective'])
+    expect(clashesOf(withColour('gap'), withColour('gap'))).toEqual(['gap'])
+    expect(clashesOf(withColour('gap'), withColour('width'))).toEqual([])
   })
 })

@@ -88,6 +88,32 @@ export interface Knob {
   readonly times?: string | undefined
 }
 
+/** A colour, a text or a picture that the designer may set in the exported stylesheet: `{id}` in the rig's CSS stands for it. */
+export interface Token {
+  readonly id: string
+  readonly of: 'colour' | 'text' | 'picture'
+  /** As CSS writes it. */
+  readonly value: string
+  readonly note: string
+}
+
+/** What an element is to an effect; filled by pointing at it. */
+export interface Role {
+  readonly id: string
+  readonly title: string
+  /** Whether it works on elements of the page, is added at run time, or needs markup around it that the effect brings along. */
+  readonly needs: 'yours' | 'added' | 'shell'
+  readonly shell?: Shell | undefined
+}
+
+/** Markup that an element needs around it: its two tags, by what the page tells that it is there, and its CSS. */
+export interface Shell {
+  readonly open: string
+  readonly close: string
+  readonly select: string
+  readonly css: string
+}
+
 export const units = ['', 'deg', 'px', '%', 'ms', 's', 'em', 'rem', 'vw', 'vh', 'turn'] as const
 export type Unit = (typeof units)[number]
 
@@ -133,6 +159,12 @@ export interface Rule {
   readonly css: Readonly<Record<string, string>>
 }
 
+/** One entry of a property that is a list: CSS with holes, `{name}`, which outputs on one target fill. */
+export interface Layer {
+  readonly id: string
+  readonly css: string
+}
+
 export interface Rig {
   readonly areas: readonly Area[]
   readonly channels: readonly Channel[]
@@ -140,4 +172,19 @@ export interface Rig {
   readonly outputs: readonly Output[]
   readonly parts: readonly Part[]
   readonly rules: readonly Rule[]
+  readonly layers?: readonly Layer[] | undefined
+  readonly tokens?: readonly Token[] | undefined
+  /** For rigs by hand: roles beside the effect's own; a selector names them `&id`, and the effect's own elements `&`. */
+  readonly roles?: readonly Role[] | undefined
+}
+
+/** The part that a target is, by id; undefined for elements of the page. */
+export function partOf(to: Target | undefined): string | undefined {
+  return typeof to === 'object' && 'part' in to ? to.part : undefined
+}
+
+/** A knob's own unit, or that of the knob that it is a multiple of. */
+export function unitOfKnob(knobs: readonly Knob[], id: string | undefined, depth = 0): Unit | undefined {
+  const knob = knobs.find((each) => each.id === id)
+  return knob?.unit === '' && knob.times !== undefined && depth < knobs.length ? unitOfKnob(knobs, knob.times, depth + 1) : knob?.unit
 }

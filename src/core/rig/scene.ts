@@ -23,7 +23,7 @@ export function holds({ boxes, frame }: Place, { figure: { area } }: Scene, x: n
  * Which place has the pointer where one at most may: the one that was hit wins, else the one that had it before keeps it,
  * else the one painted last has it. -1 for none.
  */
-export function claim(scene: Scene, x: number, y: number, hit: Hit): number {
+function claim(scene: Scene, x: number, y: number, hit: Hit): number {
   const { places, holder } = scene
   let found = -1
   for (let i = places.length - 1; i >= 0; i--) {

@@ -2,8 +2,8 @@
 import * as z from 'zod'
 import { parseEasing } from '../curve/easing'
 import { lookNames } from '../look/look'
-import { units, type Rig, type Unit } from './rig'
-import { filterFunctions, sides, transformFunctions } from './slot'
+import { partOf, unitOfKnob, units, type Rig, type Unit } from './rig'
+import { filterFunctions, sides, slotName, transformFunctions } from './slot'
 
 const number = (least: number, greatest: number) => z.number().min(least).max(greatest)
 const identifier = z.string().regex(/^[A-Za-z][A-Za-z0-9-]{0,39}$/, 'an identifier is a letter, then letters, digits and hyphens')
@@ -116,6 +116,7 @@ const slotSchema = z.discriminatedUnion('on', [
   z.object({ on: z.literal('opacity') }),
   z.object({ on: z.literal('filter'), fn: z.enum(filterFunctions) }),
   z.object({ on: z.literal('inset'), side: z.enum(sides) }),
+  z.object({ on: z.enum(['shadow', 'background', 'mask']), layer: identifier, hole: identifier, unit: z.enum(units), neutral: px.optional() }),
   z.object({ on: z.literal('property'), name: z.string().regex(/^(--)?[a-z][a-z0-9-]*$/i, 'is not the name of a CSS property'), unit: z.enum(units), law: z.enum(['replace', 'add', 'multiply']), neutral: px.optional() }),
 ])
 
@@ -132,7 +133,16 @@ const outputSchema = z.object({
   strength: number(0, 2),
 })
 
-const css = z.record(z.string().regex(/^(--)?[a-z][a-z0-9-]*$/i, 'is not the name of a CSS property'), z.string().max(2000).regex(/^[^{};<]*$/, 'is not one CSS value'))
+const css = z.record(z.string().regex(/^(--)?[a-z][a-z0-9-]*$/i, 'is not the name of a CSS property'), z.string().max(2000).regex(/^([^{};<]|\{[A-Za-z][A-Za-z0-9-]*\})*$/, 'is not one CSS value'))
+const layerCss = z.string().max(2000).regex(/^([^{};<]|\{[A-Za-z][A-Za-z0-9-]*\})+$/, 'is not one CSS value with holes like {name}')
+
+const tag = (start: string) => z.string().max(500).regex(new RegExp(`^<${start}[a-z][^<>]*>$`, 'i'), 'is not a tag')
+const roleSchema = z.object({
+  id: identifier,
+  title: z.string().min(1).max(60),
+  needs: z.enum(['yours', 'added', 'shell']),
+  shell: z.object({ open: tag(''), close: tag('/'), select, css: z.string().max(4000).regex(/^[^<]*$/, 'is no CSS') }).optional(),
+})
 
 const rigShape = z.object({
   areas: z.array(areaSchema).min(1).max(20),
@@ -141,6 +151,9 @@ const rigShape = z.object({
   outputs: z.array(outputSchema).max(400),
   parts: z.array(z.object({ id: identifier, area: identifier, inside: identifier.optional(), count: z.number().int().min(1).max(60).optional(), whileOn: z.boolean().optional(), css })).max(100),
   rules: z.array(z.object({ select, css })).max(100),
+  layers: z.array(z.object({ id: identifier, css: layerCss })).max(100).optional(),
+  tokens: z.array(z.object({ id: identifier, of: z.enum(['colour', 'text', 'picture']), value: z.string().min(1).max(2000).regex(/^[^{};<]*$/, 'is not one CSS value'), note: z.string().max(200) })).max(100).optional(),
+  roles: z.array(roleSchema).max(20).optional(),
 })
 
 /** Where something is wrong, and what. */
@@ -150,9 +163,24 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
   const report: Report = (path, message) => context.addIssue({ code: 'custom', path: [...path], message })
   const given = <Item extends { id: string }>(items: readonly Item[]) => new Map(items.map((item) => [item.id, item]))
   const [areas, channels, knobs, parts] = [given(rig.areas), given(rig.channels), given(rig.knobs), given(rig.parts)]
-  for (const list of ['areas', 'channels', 'knobs', 'parts'] as const) {
-    rig[list].forEach(({ id }, i) => rig[list].findIndex((each) => each.id === id) < i && report([list, i, 'id'], `"${id}" is used twice`))
+  for (const list of ['areas', 'channels', 'knobs', 'parts', 'layers', 'tokens', 'roles'] as const) {
+    const items: readonly { id: string }[] = rig[list] ?? []
+    items.forEach(({ id }, i) => items.findIndex((each) => each.id === id) < i && report([list, i, 'id'], `"${id}" is used twice`))
   }
+  const named = new Set([...rig.knobs, ...(rig.tokens ?? [])].map(({ id }) => id))
+  for (const list of ['parts', 'rules'] as const) {
+    rig[list].forEach(({ css: declarations }, i) => {
+      for (const [property, text] of Object.entries(declarations)) for (const [, id = ''] of text.matchAll(/\{([^}]*)\}/g)) if (!named.has(id)) report([list, i, 'css', property], `there is no knob or token "${id}"`)
+    })
+  }
+  rig.layers?.forEach(({ id, css: text }, i) => {
+    const filling = rig.outputs.filter(({ slot }) => 'layer' in slot && slot.layer === id)
+    const holes = new Set([...text.matchAll(/\{([^}]*)\}/g)].map(([, hole]) => hole))
+    const filled = new Set(filling.map(({ slot }) => ('hole' in slot ? slot.hole : '')))
+    for (const hole of holes) if (!filled.has(hole ?? '')) report(['layers', i, 'css'], `nothing fills {${hole}}`)
+    for (const hole of filled) if (!holes.has(hole)) report(['layers', i, 'css'], `there is no hole {${hole}}`)
+    if (new Set(filling.map(({ slot, to }) => JSON.stringify([slot.on, to]))).size > 1) report(['layers', i], 'stands in one property of one target')
+  })
   rig.channels.forEach((channel, i) => {
     const area = areas.get(channel.area)
     if (!area) report(['channels', i, 'area'], `there is no area "${channel.area}"`)
@@ -191,18 +219,15 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
     }
     const chain = channel === undefined ? undefined : channels.get(channel)?.chain
     if (link !== undefined && link >= (chain ?? 0)) report(['outputs', i, 'link'], chain === undefined ? 'the channel is no chain' : `the chain has ${chain} links, counted from 0`)
-    if (typeof to === 'object' && 'part' in to && !parts.has(to.part)) report(['outputs', i, 'to'], `there is no part "${to.part}"`)
+    const part = partOf(to)
+    if (part !== undefined && !parts.has(part)) report(['outputs', i, 'to'], `there is no part "${part}"`)
+    if ('layer' in slot && !given(rig.layers ?? []).has(slot.layer)) report(['outputs', i, 'slot', 'layer'], `there is no layer "${slot.layer}"`)
     if (weight !== undefined && channel !== undefined && channels.get(weight)?.area !== channels.get(channel)?.area) report(['outputs', i, 'weight'], 'a weight is read in the area of the channel')
     if (slot.on === 'property' && !fitsProperty(slot.name, slot.unit)) report(['outputs', i, 'slot', 'unit'], `${slot.name} is not given in ${slot.unit === '' ? 'plain numbers' : slot.unit}`)
-    const unit = knob === undefined ? undefined : knobUnit(rig, knob)
-    if (unit !== undefined && unit !== '' && slotUnits(slot) && !slotUnits(slot)?.includes(unit)) report(['outputs', i, 'knob'], `the knob "${knob}" is in ${unit}, which does not fit ${slot.on === 'property' ? slot.name : 'fn' in slot ? slot.fn : slot.on}`)
+    const unit = unitOfKnob(rig.knobs, knob)
+    if (unit !== undefined && unit !== '' && slotUnits(slot) && !slotUnits(slot)?.includes(unit)) report(['outputs', i, 'knob'], `the knob "${knob}" is in ${unit}, which does not fit ${slotName(slot)}`)
   })
 })
-
-function knobUnit(rig: z.infer<typeof rigShape>, id: string, depth = 0): Unit | undefined {
-  const knob = rig.knobs.find((each) => each.id === id)
-  return knob?.unit === '' && knob.times !== undefined && depth < 50 ? knobUnit(rig, knob.times, depth + 1) : knob?.unit
-}
 
 const lengths: readonly Unit[] = ['px', '%', 'em', 'rem', 'vw', 'vh']
 const angles: readonly Unit[] = ['deg', 'turn']
@@ -220,6 +245,10 @@ function slotUnits(slot: z.infer<typeof slotSchema>): readonly Unit[] | undefine
       return lengths
     case 'property':
       return slot.name.startsWith('--') ? undefined : [slot.unit]
+    case 'shadow':
+    case 'background':
+    case 'mask':
+      return [slot.unit]
   }
 }
 

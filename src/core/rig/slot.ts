@@ -19,6 +19,8 @@ export type Slot =
   | { readonly on: 'filter'; readonly fn: FilterFunction }
   /** Cuts a side of the element; the larger one counts. */
   | { readonly on: 'inset'; readonly side: (typeof sides)[number] }
+  /** Fills a hole of a layer. Shadows and backgrounds append, masks intersect; what fills one hole adds. */
+  | { readonly on: 'shadow' | 'background' | 'mask'; readonly layer: string; readonly hole: string; readonly unit: Unit; readonly neutral?: number | undefined }
   /** Any CSS property or custom property: the last one wins, or they add, or multiply. */
   | { readonly on: 'property'; readonly name: string; readonly unit: Unit; readonly law: 'replace' | 'add' | 'multiply'; readonly neutral?: number | undefined }
 
@@ -35,6 +37,10 @@ export function neutralOf(slot: Slot): number {
       return 0
     case 'property':
       return slot.neutral ?? (slot.law === 'multiply' ? 1 : 0)
+    case 'shadow':
+    case 'background':
+    case 'mask':
+      return slot.neutral ?? 0
   }
 }
 
@@ -58,17 +64,33 @@ export function unitOf(slot: Slot): Unit {
     case 'inset':
       return 'px'
     case 'property':
+    case 'shadow':
+    case 'background':
+    case 'mask':
       return slot.unit
   }
 }
 
-/** How several values of one slot become one. */
+/** How several values of one slot become one: a perspective stands alone, and so does what replaces; the last one counts. */
+export function lawOf(slot: Slot): 'add' | 'multiply' | 'greatest' | 'last' {
+  if (slot.on === 'inset') return 'greatest'
+  if (slot.on === 'property') return slot.law === 'replace' ? 'last' : slot.law
+  if (slot.on === 'transform' && slot.fn === 'perspective') return 'last'
+  return slot.on === 'opacity' || (slot.on === 'transform' && slot.fn.startsWith('scale')) || (slot.on === 'filter' && neutralOf(slot) === 1) ? 'multiply' : 'add'
+}
+
+/** Several values of one slot as one, by its law. */
 export function composeValues(slot: Slot, values: readonly number[]): number {
-  const multiplies = slot.on === 'opacity' || (slot.on === 'transform' && slot.fn.startsWith('scale')) || (slot.on === 'filter' && neutralOf(slot) === 1) || (slot.on === 'property' && slot.law === 'multiply')
-  if (multiplies) return values.reduce((product, value) => product * value, 1)
-  if (slot.on === 'inset') return Math.max(...values)
-  if (slot.on === 'property' && slot.law === 'replace') return values.at(-1) ?? neutralOf(slot)
-  return values.reduce((sum, value) => sum + value, 0)
+  switch (lawOf(slot)) {
+    case 'add':
+      return values.reduce((sum, value) => sum + value, 0)
+    case 'multiply':
+      return values.reduce((product, value) => product * value, 1)
+    case 'greatest':
+      return Math.max(...values)
+    case 'last':
+      return values.at(-1) ?? neutralOf(slot)
+  }
 }
 
 /** What is shown of a value: between the neutral one and it by weight and strength, within the slot's limits. */
@@ -90,11 +112,19 @@ export function slotName(slot: Slot): string {
       return `inset-${slot.side}`
     case 'property':
       return slot.name
+    case 'shadow':
+    case 'background':
+    case 'mask':
+      return `${slot.layer}-${slot.hole}`
   }
 }
 
 /** The CSS property that the slot drives. */
 export function propertyOf(slot: Slot): string {
-  if (slot.on === 'property') return slot.name
-  return slot.on === 'inset' ? 'clip-path' : slot.on
+  return slot.on === 'property' ? slot.name : properties[slot.on]
 }
+
+const properties = { transform: 'transform', opacity: 'opacity', filter: 'filter', inset: 'clip-path', shadow: 'box-shadow', background: 'background-image', mask: 'mask-image' } as const
+
+/** The properties of which the page's own value is kept, with what stands for it where it has none. */
+export const keptProperties: Readonly<Record<string, string>> = { transform: '', filter: '', 'box-shadow': '0 0 #0000', 'background-image': 'none', 'mask-image': 'linear-gradient(#000 0 0)' }

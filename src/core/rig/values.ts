@@ -23,17 +23,13 @@ export function outputValue(rig: Rig, output: Output, valueOf: ValueOf): number 
   return shownValue(slot, value, weight === undefined ? 1 : (valueOf(weight) ?? 0), strength)
 }
 
-/** The outputs on the element itself that make its transform, by function in the order of composition. */
-export function transformOutputs(outputs: readonly Output[]): readonly (readonly Output[])[] {
-  return transformFunctions.map((fn) => outputs.filter(({ slot, to }) => to === 'self' && slot.on === 'transform' && slot.fn === fn)).filter((same) => same.length > 0)
-}
-
 /** The CSS `transform` that the rig gives the element itself for these values of its channels. */
 export function transformOf(rig: Rig, valueOf: ValueOf): string {
-  return transformOutputs(rig.outputs)
-    .map((same) => {
-      const slot = same[0]?.slot ?? { on: 'opacity' }
-      return `${slotName(slot)}(${round(composeValues(slot, same.map((output) => Number(outputValue(rig, output, valueOf)))))}${unitOf(slot)})`
+  return transformFunctions
+    .flatMap((fn) => {
+      const same = rig.outputs.filter(({ slot, to }) => to === 'self' && slot.on === 'transform' && slot.fn === fn)
+      const slot = same[0]?.slot
+      return !slot ? [] : `${slotName(slot)}(${round(composeValues(slot, same.map((output) => Number(outputValue(rig, output, valueOf)))))}${unitOf(slot)})`
     })
     .join(' ')
 }

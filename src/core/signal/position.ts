@@ -1,13 +1,13 @@
 // Where the pointer is in the frame.
-import { resolveLength } from '../geometry/insets'
+import { insetOf } from '../geometry/insets'
 import { shareAlong } from '../geometry/frame'
 import { pxSpan, type At, type Reader } from './reader'
 import type { Signal } from './signal'
 
 type Position = Extract<Signal, { of: 'x' | 'y' | 'centredX' | 'centredY' }>
 
-const shareX = ({ frame: { width }, insets, point }: At) => shareAlong(width, insets ? resolveLength(insets.left, width) : 0, insets ? resolveLength(insets.right, width) : 0, point.x)
-const shareY = ({ frame: { height }, insets, point }: At) => shareAlong(height, insets ? resolveLength(insets.top, height) : 0, insets ? resolveLength(insets.bottom, height) : 0, point.y)
+const shareX = ({ frame: { width }, insets, point }: At) => shareAlong(width, insetOf(insets, 'left', width), insetOf(insets, 'right', width), point.x)
+const shareY = ({ frame: { height }, insets, point }: At) => shareAlong(height, insetOf(insets, 'top', height), insetOf(insets, 'bottom', height), point.y)
 
 const held = ({ beyond }: Position, share: number) => (beyond === 'extend' ? share : Math.min(1, Math.max(0, share)))
 

@@ -17,6 +17,11 @@ export interface Presence {
   /** The side by which it came in last, and went out: 0 top, 1 right, 2 bottom, 3 left. */
   entrySide: number
   exitSide: number
+  /** The same among the two sides of one axis. */
+  entryX: number
+  entryY: number
+  exitX: number
+  exitY: number
   readonly look: LookState
 }
 

@@ -1,6 +1,6 @@
 // By which side the pointer came in, or went out.
 import type { Frame, Point } from '../geometry/frame'
-import type { Reader } from './reader'
+import type { At, Reader } from './reader'
 import type { Axis, Signal } from './signal'
 
 /**
@@ -30,8 +30,8 @@ function nearestSide(width: number, height: number, { x, y }: Point, axis: Axis 
 
 type Side = Extract<Signal, { of: 'entrySide' | 'exitSide' }>
 
-/** On one axis: its end that lies on the side's own half. */
-const onAxis = (side: number, axis: Axis | undefined) => (axis === 'x' ? (side === 3 ? 3 : 1) : axis === 'y' ? (side === 0 ? 0 : 2) : side)
+const entry = ({ axis }: Side, { presence }: At) => (axis === 'x' ? presence.entryX : axis === 'y' ? presence.entryY : presence.entrySide)
+const exit = ({ axis }: Side, { presence }: At) => (axis === 'x' ? presence.exitX : axis === 'y' ? presence.exitY : presence.exitSide)
 
-export const entrySide: Reader<Side> = { span: () => 3, read: ({ axis }, { presence }) => onAxis(presence.entrySide, axis), away: ({ axis }, { presence }) => onAxis(presence.entrySide, axis) }
-export const exitSide: Reader<Side> = { span: () => 3, read: ({ axis }, { presence }) => onAxis(presence.exitSide, axis), away: ({ axis }, { presence }) => onAxis(presence.exitSide, axis) }
+export const entrySide: Reader<Side> = { span: () => 3, read: entry, away: entry }
+export const exitSide: Reader<Side> = { span: () => 3, read: exit, away: exit }

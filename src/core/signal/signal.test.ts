@@ -126,5 +126,8 @@ describe('a side', () => {
 
   it('is one of two where one axis is asked for', () => {
     expect(side('entrySide', [at(0, 0, 190), at(10, 150, 195)], 15, 'y')).toBe(2)
+    // In from the left and out to the right, near the upper edge: by the left side, and by the top.
+    const across = [at(0, 0, 110), at(10, 150, 112), at(20, 950, 111)]
+    expect([side('entrySide', across, 15, 'x'), side('entrySide', across, 15, 'y'), side('exitSide', across, 25, 'x'), side('exitSide', across, 25, 'y')]).toEqual([3, 0, 1, 0])
   })
 })

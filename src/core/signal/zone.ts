@@ -1,6 +1,6 @@
 // Which of several zones the pointer is in.
 import { distanceFromEdge, toFrame, type Frame, type Point } from '../geometry/frame'
-import { resolveLength } from '../geometry/insets'
+import { insetOf } from '../geometry/insets'
 import type { Reader } from './reader'
 import type { Signal } from './signal'
 
@@ -13,10 +13,10 @@ function stretchOf(count: number, share: number, last: number, slack: number): n
 export const zone: Reader<Extract<Signal, { of: 'zone' }>> = {
   span: ({ columns, rows }) => columns * rows,
   read: ({ columns, rows, hysteresisPx = 0 }, { frame: { width, height }, insets, point }, { reading }) => {
-    const left = insets ? resolveLength(insets.left, width) : 0
-    const top = insets ? resolveLength(insets.top, height) : 0
-    const across = width - left - (insets ? resolveLength(insets.right, width) : 0)
-    const down = height - top - (insets ? resolveLength(insets.bottom, height) : 0)
+    const left = insetOf(insets, 'left', width)
+    const top = insetOf(insets, 'top', height)
+    const across = width - left - insetOf(insets, 'right', width)
+    const down = height - top - insetOf(insets, 'bottom', height)
     // Without hysteresis nothing is kept: every border belongs to the zone behind it.
     const last = hysteresisPx > 0 ? reading : NaN
     const column = stretchOf(columns, across > 0 ? (point.x - left) / across : 0.5, last % columns, hysteresisPx / Math.max(1, across))

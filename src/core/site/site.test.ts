@@ -30,6 +30,10 @@ const edits: fc.Arbitrary<Edit> = fc.oneof(
   fc.record({ do: fc.constant('add' as const), effect: fc.uuid().map((id) => effect(id.slice(0, 8))), at: fc.nat(2) }),
   fc.record({ do: fc.constant('remove' as const), id: fc.constantFrom('a', 'b', 'nobody') }),
   fc.record({ do: fc.constant('change' as const), id: fc.constantFrom('a', 'b', 'nobody'), to: fc.record({ name: fc.string(), noun: fc.string() }, { requiredKeys: [] }) }),
+  fc.record({ do: fc.constant('move' as const), id: fc.constantFrom('a', 'b', 'nobody'), to: fc.integer({ min: -1, max: 3 }) }),
+  fc.record({ do: fc.constant('change' as const), id: fc.constantFrom('a', 'b'), to: fc.constantFrom<Extract<Edit, { do: 'change' }>['to']>({ isOff: true }, { pages: ['p'] }, { pages: undefined }) }),
+  fc.record({ do: fc.constant('page' as const), id: fc.constantFrom('p', 'nobody'), to: fc.constantFrom<Extract<Edit, { do: 'page' }>['to']>({ name: 'Other' }, { shown: ['.x'] }, { shown: undefined }) }),
+  fc.record({ do: fc.constant('site' as const), to: fc.constantFrom<Extract<Edit, { do: 'site' }>['to']>({ bin: [] }, { bundles: [] }, { name: 'Other' }) }),
   fc.constant({ do: 'replace' as const, site: { ...site, name: 'Another' } }),
 )
 

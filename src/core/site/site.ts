@@ -7,11 +7,40 @@ export const siteFormat = 'glass-moth/1'
 const identifier = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/, 'is not an identifier')
 const title = z.string().trim().min(1, 'needs a name').max(120, 'is longer than 120 characters')
 
+const hash = z.string().regex(/^[0-9a-f]{64}$/, 'is not a SHA-256 in hex')
+const select = z.string().trim().min(1).max(500)
+const noun = z.string().trim().min(1).max(60)
+
+/** A file that came with a page: its path from the top of what was brought, or the address elsewhere that it stands for. */
+export const fileSchema = z.object({ path: z.string().min(1).max(2000), hash, type: z.string().max(100), size: z.number().int().min(0) })
+
+/** Files that were brought together, shared by the pages among them. */
+export const bundleSchema = z.object({ id: identifier, files: z.array(fileSchema).max(4000) })
+
 export const pageSchema = z.object({
   id: identifier,
   name: title,
-  /** SHA-256 of the page's HTML as the designer brought it, in hex. */
-  source: z.string().regex(/^[0-9a-f]{64}$/, 'is not a SHA-256 in hex'),
+  /** SHA-256 of the page's HTML, in hex. */
+  source: hash,
+  /** The bundle that the page came in, and where in it the page stood. */
+  bundle: identifier.optional(),
+  path: z.string().max(2000).optional(),
+  /** Selectors of what is hidden until a script of the page's own shows it, and is shown in the studio. */
+  shown: z.array(select).max(50).optional(),
+})
+
+/** A page in the bin, from where it comes back within 30 days. */
+export const binnedSchema = z.object({ page: pageSchema, removedAt: z.iso.datetime() })
+
+/** Which elements fill a role beside the effect's own, and the designer's noun for one of them. */
+export const roleSchema = z.object({ select, noun })
+
+/** A value of its own for each match: by the selector of that one, or read from it. */
+export const ownSchema = z.object({
+  /** What to read it from where none is set: the match's background, text, picture, or an attribute. */
+  from: z.union([z.enum(['background', 'text', 'picture']), z.object({ attribute: z.string().regex(/^[a-z][a-z0-9-]{0,60}$/i) })]).optional(),
+  /** Values by the selector of one match. */
+  values: z.record(select, z.string().min(1).max(2000).regex(/^[^{};<]*$/, 'is not one CSS value')),
 })
 
 export const effectSchema = z
@@ -20,8 +49,16 @@ export const effectSchema = z
     kind: z.string(),
     name: title,
     /** Which elements, as a CSS selector, and the designer's noun for one of them. */
-    select: z.string().trim().min(1).max(500),
-    noun: z.string().trim().min(1).max(60),
+    select,
+    noun,
+    /** The other roles of its kind, by id. */
+    roles: z.record(identifier, roleSchema).optional(),
+    /** What each match has of its own, by knob. */
+    own: z.record(identifier, ownSchema).optional(),
+    /** Off: it stays with the site, but plays nowhere and is not exported. */
+    isOff: z.literal(true).optional(),
+    /** The pages that it is for; all when left out. */
+    pages: z.array(identifier).max(200).optional(),
     settings: z.unknown(),
   })
   .superRefine((effect, context) => {
@@ -39,8 +76,13 @@ export const siteSchema = z.object({
   name: title,
   pages: z.array(pageSchema).min(1).max(200),
   effects: z.array(effectSchema).max(400),
+  bundles: z.array(bundleSchema).max(400).optional(),
+  bin: z.array(binnedSchema).max(400).optional(),
 })
 
+export type SiteFile = z.infer<typeof fileSchema>
+export type Bundle = z.infer<typeof bundleSchema>
+export type Own = z.infer<typeof ownSchema>
 export type Page = z.infer<typeof pageSchema>
 export type Effect = z.infer<typeof effectSchema>
 export type Site = z.infer<typeof siteSchema>
@@ -51,4 +93,17 @@ export function describeIssues(error: z.ZodError): string {
   if (!first) return 'The document is not valid.'
   const place = first.path.length > 0 ? `At ${first.path.join('.')}: ` : ''
   return `${place}${first.message}${rest.length > 0 ? ` (and ${rest.length} more)` : ''}.`
+}
+
+/** How long a removed page can be brought back, days. */
+export const binDays = 30
+
+/** The files that came with a page. */
+export function filesOf(site: Site, page: Page): readonly SiteFile[] {
+  return site.bundles?.find(({ id }) => id === page.bundle)?.files ?? []
+}
+
+/** Whether an effect plays on a page, or anywhere when no page is named. */
+export function playsOn({ pages, isOff }: Effect, pageId?: string): boolean {
+  return !isOff && (pageId === undefined || !pages || pages.includes(pageId))
 }

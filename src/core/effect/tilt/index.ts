@@ -9,7 +9,7 @@ export const tilt: Kind<TiltSettings> = {
   title: 'Tilt',
   settings: tiltSettings,
   defaults: tiltDefaults,
-  roles: [{ id: 'card', title: 'card' }],
+  roles: () => [{ id: 'card', title: 'card', needs: 'yours' }],
   controls: tiltControls,
   recipes: [
     { id: 'give-way', title: 'Give way', need: 'The edge you touch sinks, like a plate on a pin.', settings: tiltDefaults },

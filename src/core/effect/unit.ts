@@ -1,0 +1,2 @@
+// The units of controls.
+export type Unit = 'deg' | 'px' | 'ms' | '%' | 'Hz' | ''

@@ -1,0 +1,82 @@
+// Starters: plain pieces of markup with their CSS, to begin from. They look like nothing in particular, on purpose.
+
+export interface Starter {
+  readonly id: string
+  readonly title: string
+  readonly need: string
+  readonly html: string
+  readonly css: string
+}
+
+const repeated = (count: number, write: (n: number) => string) => Array.from({ length: count }, (_, i) => write(i + 1)).join('\n')
+/** A plain picture of its own: a two-toned drawing, so that nothing has to be fetched. */
+const picture = (hue: number, width: number, height: number, className = '') =>
+  `<img${className ? ` class="${className}"` : ''} alt="" width="${width}" height="${height}" src="data:image/svg+xml,${encodeURIComponent(`<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 ${width} ${height}'><rect width='${width}' height='${height}' fill='hsl(${hue} 24% 72%)'/><circle cx='${width * 0.68}' cy='${height * 0.4}' r='${Math.min(width, height) * 0.3}' fill='hsl(${hue + 30} 30% 58%)'/><path d='M0 ${height} L${width * 0.4} ${height * 0.45} L${width * 0.85} ${height}Z' fill='hsl(${hue} 26% 42%)'/></svg>`)}">`
+
+export const starters: readonly Starter[] = [
+  {
+    id: 'card', title: 'Card', need: 'One card with a heading and a line of text.',
+    html: '<article class="card">\n  <h3>A card</h3>\n  <p>A line or two about it.</p>\n</article>\n',
+    css: '.card { box-sizing: border-box; max-width: 340px; margin: 24px auto; padding: 28px; border-radius: 14px; background: #f4f3ef; color: #22252a; }\n.card h3 { margin: 0 0 8px; font-size: 22px; }\n.card p { margin: 0; line-height: 1.5; }\n',
+  },
+  {
+    id: 'card-grid', title: 'Card grid', need: 'Six cards in rows of three.',
+    html: `<div class="card-grid">\n${repeated(6, (n) => `  <article class="grid-card">\n    <h3>Card ${n}</h3>\n    <p>A line or two about it.</p>\n  </article>`)}\n</div>\n`,
+    css: '.card-grid { display: grid; grid-template-columns: repeat(3, 1fr); gap: 22px; max-width: 1080px; margin: 32px auto; }\n.grid-card { padding: 28px; border-radius: 14px; background: #f4f3ef; color: #22252a; }\n.grid-card h3 { margin: 0 0 8px; font-size: 20px; }\n.grid-card p { margin: 0; line-height: 1.5; }\n@media (max-width: 720px) { .card-grid { grid-template-columns: 1fr; } }\n',
+  },
+  {
+    id: 'picture-grid', title: 'Picture grid', need: 'Six pictures with a title each.',
+    html: `<div class="picture-grid">\n${repeated(6, (n) => `  <figure class="picture-card">\n    ${picture(n * 55, 360, 270)}\n    <figcaption>Picture ${n}</figcaption>\n  </figure>`)}\n</div>\n`,
+    css: '.picture-grid { display: grid; grid-template-columns: repeat(3, 1fr); gap: 18px; max-width: 1080px; margin: 32px auto; }\n.picture-card { position: relative; margin: 0; overflow: clip; border-radius: 10px; }\n.picture-card img { display: block; width: 100%; height: auto; }\n.picture-card figcaption { position: absolute; left: 16px; bottom: 12px; font-weight: 600; color: #fff; }\n',
+  },
+  {
+    id: 'layers', title: 'Two stacked layers', need: 'A front and a back in one place.',
+    html: '<div class="layers">\n  <div class="layer-back"><h2>What lies behind</h2></div>\n  <div class="layer-front"><h2>What is seen first</h2></div>\n</div>\n',
+    css: '.layers { display: grid; max-width: 1080px; height: 420px; margin: 32px auto; }\n.layers > * { grid-area: 1 / 1; display: grid; place-items: center; }\n.layer-back { background: #2d3a42; color: #f4f3ef; }\n.layer-front { background: #e6dfd2; color: #22252a; }\n',
+  },
+  {
+    id: 'halves', title: 'Hero in halves', need: 'Two halves that meet in the middle of the window.',
+    html: '<section class="halves">\n  <div class="half half-left"><h1>Day side</h1></div>\n  <div class="half half-right"><h1>Night side</h1></div>\n</section>\n',
+    css: '.halves { display: grid; height: 100vh; overflow: clip; }\n.half { grid-area: 1 / 1; display: grid; place-items: center; font-size: 26px; }\n.half-left { background: #e9e4d8; color: #22252a; clip-path: inset(0 50% 0 0); }\n.half-right { background: #23303a; color: #f4f3ef; clip-path: inset(0 0 0 50%); }\n',
+  },
+  {
+    id: 'heading', title: 'Large heading', need: 'A heading as wide as the page.',
+    html: '<h1 class="large-heading">Words as wide as the page</h1>\n',
+    css: '.large-heading { margin: 64px 24px; font-size: clamp(40px, 9vw, 150px); line-height: 1; letter-spacing: -0.03em; text-align: center; }\n',
+  },
+  {
+    id: 'rows', title: 'List of rows', need: 'Ten rows, each with a picture of its own.',
+    html: `<ul class="row-list">\n${repeated(10, (n) => `  <li class="row">\n    <a href="#row-${n}">\n      <span class="row-title">Row ${n}</span>\n      <span class="row-note">20${String(10 + n)}</span>\n      ${picture(n * 33, 240, 160, 'row-picture')}\n    </a>\n  </li>`)}\n</ul>\n`,
+    css: '.row-list { max-width: 980px; margin: 32px auto; padding: 0; list-style: none; }\n.row { position: relative; border-top: 1px solid #c9c6bd; }\n.row a { display: flex; justify-content: space-between; padding: 18px 8px; color: inherit; text-decoration: none; font-size: 20px; }\n.row-picture { display: none; }\n',
+  },
+  {
+    id: 'panels', title: 'Row of panels', need: 'Six panels side by side.',
+    html: `<div class="panels">\n${repeated(6, (n) => `  <section class="panel panel-${n}">\n    <h3>Panel ${n}</h3>\n    <div class="panel-content"><p>What is seen once it has room.</p></div>\n  </section>`)}\n</div>\n`,
+    css: `.panels { display: flex; gap: 8px; height: 420px; max-width: 1180px; margin: 32px auto; }\n.panel { flex: 1; min-width: 0; overflow: clip; padding: 22px; border-radius: 12px; color: #22252a; }\n${repeated(6, (n) => `.panel-${n} { background: hsl(${n * 50} 24% 82%); }`)}\n`,
+  },
+  {
+    id: 'faces', title: 'Two-faced card', need: 'A card with a front and a back.',
+    html: '<div class="two-faced">\n  <div class="face face-front"><h3>Front</h3><p>What is seen first.</p></div>\n  <div class="face face-back"><h3>Back</h3><p>More about it.</p><a href="#more">Read on</a></div>\n</div>\n',
+    css: '.two-faced { display: grid; width: 300px; height: 360px; margin: 32px auto; }\n.face { grid-area: 1 / 1; padding: 28px; border-radius: 14px; }\n.face-front { background: #f4f3ef; color: #22252a; }\n.face-back { background: #2d3a42; color: #f4f3ef; visibility: hidden; }\n.face-back a { color: inherit; }\n',
+  },
+  {
+    id: 'note', title: 'Button with note', need: 'A button and what is to be known about it.',
+    html: '<div class="with-note">\n  <button class="note-anchor" type="button">Opening hours</button>\n  <div class="note">\n    <p>Every day from ten to six, in winter to four.</p>\n  </div>\n</div>\n',
+    css: '.with-note { position: relative; width: max-content; margin: 120px auto 32px; }\n.note-anchor { padding: 12px 20px; border: 1px solid #6b7168; border-radius: 8px; background: #f4f3ef; color: #22252a; font: inherit; }\n.note { position: absolute; bottom: calc(100% + 10px); left: 50%; width: 220px; padding: 14px 16px; border-radius: 10px; background: #23303a; color: #f4f3ef; translate: -50% 0; }\n.note p { margin: 0; }\n',
+  },
+  {
+    id: 'tall-pictures', title: 'Tall pictures', need: 'Three pictures taller than their frames.',
+    html: `<div class="tall-row">\n${[900, 1300, 1700].map((height, i) => `  <div class="tall-frame">\n    ${picture(i * 80 + 20, 400, height)}\n  </div>`).join('\n')}\n</div>\n`,
+    css: '.tall-row { display: grid; grid-template-columns: repeat(3, 1fr); gap: 20px; max-width: 1080px; margin: 32px auto; }\n.tall-frame { height: 420px; overflow: clip; border-radius: 10px; }\n.tall-frame img { display: block; width: 100%; height: auto; }\n',
+  },
+  {
+    id: 'dark', title: 'Dark section', need: 'A dark ground with a few words on it.',
+    html: '<section class="dark-section">\n  <h2>After hours</h2>\n  <p>A few words that can be read in the dark.</p>\n</section>\n',
+    css: '.dark-section { display: grid; place-content: center; gap: 12px; min-height: 560px; padding: 40px; background: #14181c; color: #eceae4; text-align: center; }\n.dark-section h2 { margin: 0; font-size: 54px; }\n.dark-section p { margin: 0; font-size: 18px; }\n',
+  },
+  {
+    id: 'text', title: 'Text', need: 'A heading and two paragraphs.',
+    html: '<section class="text-block">\n  <h2>A heading</h2>\n  <p>A paragraph that says what the section is about, in a sentence or two that are long enough to wrap.</p>\n  <p>Another one beneath it, a little shorter.</p>\n</section>\n',
+    css: '.text-block { max-width: 62ch; margin: 40px auto; line-height: 1.6; }\n.text-block h2 { margin: 0 0 12px; font-size: 32px; }\n',
+  },
+]

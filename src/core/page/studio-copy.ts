@@ -1,0 +1,167 @@
+// The studio's copy of a page: what would run, navigate or load from elsewhere is taken out of it and listed; the source
+// itself stays as it is. Every element carries its number in the source, so that it is found there again.
+import type { Element } from 'domhandler'
+import { serialize } from 'parse5'
+import { adapter } from 'parse5-htmlparser2-tree-adapter'
+import { readReference, readSrcset } from './references'
+import { addressIn, prepareSheet, sheetAt, type Surroundings } from './sheets'
+import { mediaAttribute, numberAttribute } from './studio-copy-marks'
+import { elementsOf, newElement, newText, readTree } from './tree'
+
+/** Something of a page that does not play in the studio. */
+export interface HeldBack {
+  readonly what: 'script' | 'handler' | 'frame' | 'refresh' | 'sheet' | 'picture' | 'font' | 'media'
+  /** Where it would have come from; undefined for what stands in the page itself. */
+  readonly address?: string | undefined
+  /** Whether it is a file that did not come along, rather than something elsewhere. */
+  readonly isMissing?: boolean | undefined
+  readonly count: number
+  /** The number of the first element that it is about. */
+  readonly at: number
+}
+
+export interface StudioCopy {
+  readonly html: string
+  readonly heldBack: readonly HeldBack[]
+}
+
+export interface CopyOptions extends Omit<Surroundings, 'onMissing'> {
+  /** Where the page stands among its files. */
+  readonly path: string
+  /** Selectors of elements that a script of the page's would have shown. */
+  readonly shown: readonly string[]
+  /** The nonce of the agent's script, which is to come first; without one the page is read as by a browser without script. */
+  readonly nonce: string | undefined
+}
+
+/** A page's HTML, made ready for the studio's frame. */
+export function copyForStudio(source: string, { path, files, sheetText, shown, nonce }: CopyOptions): StudioCopy {
+  const tree = readTree(source, nonce === undefined)
+  const held = new Map<string, HeldBack>()
+  let at = 0
+  const hold = (what: HeldBack['what'], address?: string, isMissing?: boolean) => {
+    const key = `${what} ${address ?? ''}`
+    held.set(key, { what, address, isMissing, count: (held.get(key)?.count ?? 0) + 1, at: held.get(key)?.at ?? at })
+  }
+  const around: Surroundings = { files, sheetText, onMissing: hold }
+  elementsOf(tree).forEach((element, number) => {
+    at = number
+    if (nonce !== undefined) element.attribs[numberAttribute] = String(number)
+    prepareElement(element, path, around, hold)
+  })
+  const head = elementsOf(tree).find(({ name }) => name === 'head')
+  if (head && shown.length > 0) showHidden(head, shown)
+  if (head && nonce !== undefined) {
+    const agent = newElement('script', head)
+    agent.attribs.nonce = nonce
+    head.childNodes.unshift(agent)
+  }
+  return { html: serialize(tree, { treeAdapter: adapter }), heldBack: [...held.values()] }
+}
+
+type Hold = (what: HeldBack['what'], address?: string) => void
+
+const frames = new Set(['iframe', 'frame', 'object', 'embed', 'portal', 'fencedframe', 'applet'])
+const connecting = new Set(['preconnect', 'dns-prefetch', 'prefetch', 'preload', 'modulepreload', 'prerender', 'manifest', 'import'])
+const pictured: Readonly<Record<string, readonly string[]>> = { img: ['src'], input: ['src'], video: ['poster'], image: ['href', 'xlink:href'], feimage: ['href', 'xlink:href'], use: ['href', 'xlink:href'] }
+const leading = new Set(['href', 'xlink:href', 'action', 'formaction', 'to', 'from', 'values', 'by'])
+
+function prepareElement(element: Element, path: string, around: Surroundings, hold: Hold): void {
+  const { name: tag, attribs } = element
+  const name = tag.toLowerCase()
+  holdHandlers(attribs, hold)
+  if (name === 'script') {
+    const src = attribs.src ?? attribs.href ?? attribs['xlink:href']
+    if (/^(|module|text\/(java|ecma)script|application\/(java|ecma)script)$/i.test(attribs.type ?? '') || src !== undefined) hold('script', src === undefined ? undefined : addressOf(src, path))
+    element.childNodes = []
+    clear(attribs, ['src', 'href', 'xlink:href', 'nonce'])
+    attribs.type = 'text/plain'
+  } else if (frames.has(name)) {
+    hold('frame', attribs.src ?? attribs.data)
+    clear(attribs, ['src', 'srcdoc', 'data', 'code', 'archive', 'classid', 'codebase'])
+  } else if (name === 'meta' && attribs['http-equiv'] !== undefined) {
+    if (/refresh/i.test(attribs['http-equiv'])) hold('refresh', attribs.content)
+    clear(attribs, ['http-equiv', 'content'])
+  } else if (name === 'base') {
+    clear(attribs, ['href', 'target'])
+  } else if (name === 'link') {
+    prepareLink(element, path, around)
+  } else if (name === 'style') {
+    const text = element.childNodes.map((child) => ('data' in child ? child.data : '')).join('')
+    element.childNodes = [newText(prepareSheet(text, path, around).replaceAll('</', '<\\/'), element)]
+  }
+  for (const attribute of pictured[name] ?? []) {
+    const value = attribs[attribute]
+    const changed = value === undefined ? undefined : addressIn(value, path, around, 'picture')
+    if (changed !== undefined) attribs[attribute] = changed
+  }
+  const media = /^(video|audio|source|track)$/.test(name) ? attribs.src : undefined
+  if (media !== undefined) prepareMedia(attribs, media, path, around)
+  if (attribs.srcset !== undefined) attribs.srcset = readSrcset(attribs.srcset).map(({ address, rest }) => `${addressIn(address, path, around, 'picture') ?? address} ${rest}`.trim()).join(', ')
+  if (attribs.background !== undefined) attribs.background = addressIn(attribs.background, path, around, 'picture') ?? attribs.background
+  if (attribs.style !== undefined) attribs.style = prepareSheet(attribs.style, path, around)
+  clear(attribs, ['ping', 'action', 'formaction', 'autofocus', 'nonce'])
+  for (const attribute of ['name', 'id'] as const) if (asked.has(attribs[attribute] ?? '')) attribs[attribute] = `${attribs[attribute] ?? ''}-`
+}
+
+/**
+ * What the agent and the player ask of a document or an element: an element of such a name would stand in its place
+ * (named access on documents and forms), so the studio's copy spells it otherwise.
+ */
+const asked = new Set(
+  ('addEventListener removeEventListener dispatchEvent querySelector querySelectorAll getElementById elementFromPoint elementsFromPoint createElement body head documentElement styleSheets adoptedStyleSheets readyState hidden defaultView activeElement baseURI fonts ' +
+    'parentElement parentNode children childNodes childElementCount firstChild classList style attributes getAttribute setAttribute hasAttribute removeAttribute getBoundingClientRect getClientRects matches closest contains textContent localName tagName nodeName nodeType ownerDocument append appendChild remove replaceChildren isConnected offsetWidth offsetHeight clientWidth clientHeight currentCSSZoom focus getRootNode shadowRoot attachShadow innerHTML').split(' '),
+)
+
+/** Takes off what would run: handlers, and addresses that are code. */
+function holdHandlers(attribs: Record<string, string>, hold: Hold): void {
+  for (const [name, value] of Object.entries(attribs)) {
+    if (/^on/i.test(name)) hold('handler')
+    else if (!leading.has(name) || !value.split(';').some((each) => readReference(each, '').kind === 'code')) continue
+    else hold('handler')
+    Reflect.deleteProperty(attribs, name)
+  }
+}
+
+/** A stylesheet is put in where its link stands; links that only prepare a connection lead nowhere. */
+function prepareLink(element: Element, path: string, around: Surroundings): void {
+  const { attribs } = element
+  const rel = (attribs.rel ?? '').toLowerCase().split(/\s+/)
+  if (rel.includes('stylesheet') && attribs.href !== undefined) {
+    const text = rel.includes('alternate') ? undefined : sheetAt(attribs.href, path, around)
+    if (text !== undefined) {
+      const { media, [numberAttribute]: number } = attribs
+      element.name = 'style'
+      element.attribs = { ...(media === undefined ? {} : { media }), ...(number === undefined ? {} : { [numberAttribute]: number }) }
+      element.childNodes = [newText(text.replaceAll('</', '<\\/'), element)]
+      return
+    }
+    clear(attribs, ['href'])
+  }
+  if (rel.some((each) => connecting.has(each))) clear(attribs, ['href', 'imagesrcset', 'imagesizes', 'rel'])
+  // An icon is nothing that a designer sees on the page.
+  if (rel.includes('icon') || rel.includes('apple-touch-icon')) clear(attribs, ['href'])
+}
+
+function prepareMedia(attribs: Record<string, string>, address: string, path: string, around: Surroundings): void {
+  const changed = addressIn(address, path, around, 'media')
+  if (changed === undefined) return
+  clear(attribs, ['src'])
+  if (changed !== 'data:,') attribs[mediaAttribute] = changed
+}
+
+function addressOf(src: string, path: string): string {
+  const reference = readReference(src, path)
+  return reference.kind === 'file' ? reference.path : reference.kind === 'remote' ? reference.address : src
+}
+
+function clear(attribs: Record<string, string>, names: readonly string[]): void {
+  for (const name of names) Reflect.deleteProperty(attribs, name)
+}
+
+/** Shows what a script of the page's would have shown. */
+function showHidden(head: Element, shown: readonly string[]): void {
+  const style = newElement('style', head)
+  style.childNodes = [newText(`${shown.join(', ')} { opacity: 1 !important; visibility: visible !important; }\n`.replaceAll('</', '<\\/'), style)]
+  head.childNodes.push(style)
+}

@@ -1,0 +1,48 @@
+// What the studio asks of the worker that searches pages, and what it is answered.
+import type { HeldBack } from '../core/page/studio-copy'
+import type { Rung } from '../core/page/candidates'
+
+export type Question =
+  | { readonly ask: 'rungs'; readonly page: string; readonly numbers: readonly number[] }
+  /** How many elements each selector matches on each page; null where it cannot be read. */
+  | { readonly ask: 'count'; readonly selects: readonly string[] }
+  /** The rung of the first match of a selector on a page. */
+  | { readonly ask: 'first'; readonly page: string; readonly select: string }
+  /** The number of a neighbour in the tree; null where there is none. */
+  | { readonly ask: 'way'; readonly page: string; readonly number: number; readonly to: 'parent' | 'child' | 'next' | 'previous' }
+  | { readonly ask: 'overlaps'; readonly selects: readonly string[] }
+  /** Each match of a selector, with a selector for it alone. */
+  | { readonly ask: 'matches'; readonly page: string; readonly select: string }
+  /** Elements of a page that are like what a selector matched in an earlier version of it. */
+  | { readonly ask: 'alike'; readonly page: string; readonly select: string; readonly before: string }
+
+export interface Match {
+  readonly number: number
+  readonly select: string
+  readonly words: string
+  /** The address of the picture that it is or holds, as the source has it; empty where there is none. */
+  readonly picture: string
+  readonly attributes: Readonly<Record<string, string>>
+}
+
+export interface Answers {
+  readonly rungs: readonly Rung[]
+  readonly count: Readonly<Record<string, Readonly<Record<string, number>> | null>>
+  readonly first: Rung | null
+  readonly way: number | null
+  readonly overlaps: readonly (readonly string[])[]
+  readonly matches: readonly Match[]
+  readonly alike: readonly { readonly select: string; readonly count: number }[]
+}
+
+export type Answer<Ask extends Question['ask']> = Answers[Ask]
+
+/** Pages are told to the worker; questions are answered in the order in which they came. */
+export type ToWorker = { readonly tell: 'page'; readonly page: string; readonly html: string } | { readonly tell: 'gone'; readonly page: string } | { readonly id: number; readonly question: Question }
+
+export interface FromWorker {
+  readonly id: number
+  readonly answer: Answers[keyof Answers]
+}
+
+export type { HeldBack, Rung }
