@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { refuseCaller, studioPolicy, type Caller } from './door'
-import { framePolicy, prepareFrame } from './frame'
+import { framePolicy, scriptlessPolicy, withAgent } from './frame'
 import { checkIdentifiers, readIfMatch } from './identifiers'
 import { answer, Problem } from './problem'
 
@@ -29,16 +29,13 @@ describe('the frame of a page', () => {
     expect(policy).not.toContain('allow-same-origin')
   })
 
-  it('has the agent first in its head, and nothing left that navigates or connects by itself', () => {
-    const page = prepareFrame(
-      '<head><meta charset="utf-8"><meta http-equiv="Refresh" content="0;url=//x"><base href="//x"><link rel="Preconnect stylesheet" href="//x"><link rel="stylesheet" href="a.css"></head><body><template><meta http-equiv=refresh></template><svg><g/></svg><p>kept',
-      'agent("</script>")',
-      'abc',
-    )
-    expect(page).toMatch(/^<html><head><script nonce="abc">agent\("<\\\/script>"\)<\/script><meta charset="utf-8">/)
-    expect(page).not.toMatch(/refresh|<base|preconnect/i)
-    expect(page).toContain('<link rel="stylesheet" href="a.css">')
-    expect(page).toContain('<p>kept</p>')
+  it('has the agent where its place was left, unable to end its own element', () => {
+    expect(withAgent('<head><script nonce="abc"></script><p>abc', 'agent("</script>")', 'abc')).toBe('<head><script nonce="abc">agent("<\\/script>")</script><p>abc')
+  })
+
+  it('lets nothing run at all for a visitor without script', () => {
+    expect(scriptlessPolicy).toMatch(/^sandbox; default-src 'none';/)
+    expect(scriptlessPolicy).not.toMatch(/script|blob|http/)
   })
 })
 

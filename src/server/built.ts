@@ -15,3 +15,6 @@ export const playerModules = once(() => JSON.parse(built('player.json')) as read
 
 /** The agent's script for the page's frame. */
 export const stageScript = once(() => built('stage.js'))
+
+/** The snippet that saves a page as it is rendered. */
+export const snippetScript = once(() => built('snippet.js'))

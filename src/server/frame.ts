@@ -1,8 +1,6 @@
 // The page as it stands in the studio's frame: under a policy that lets only our agent run and nothing reach a network.
-import { parse, serialize, type DefaultTreeAdapterTypes } from 'parse5'
-
-type Element = DefaultTreeAdapterTypes.Element
-type ParentNode = DefaultTreeAdapterTypes.ParentNode
+import { mediaAttribute, placeholderPattern } from '../core/page/studio-copy-marks'
+import type { Asset } from './assets'
 
 /** The policy of the frame's response; the frame gets an opaque origin by it, whoever embeds it. */
 export function framePolicy(nonce: string): string {
@@ -20,33 +18,17 @@ export function framePolicy(nonce: string): string {
   ].join('; ')
 }
 
-/** The studio's copy of a page with the agent in it. What could move the frame or prepare a connection is left out. */
-export function prepareFrame(html: string, agent: string, nonce: string): string {
-  const document = parse(html)
-  dropEscapes(document)
-  const root = document.childNodes.find((node): node is Element => node.nodeName === 'html')
-  const head = root?.childNodes.find((node): node is Element => node.nodeName === 'head')
-  const page = serialize(document)
-  const script = `<script nonce="${nonce}">${agent.replaceAll('</', '<\\/')}</script>`
-  // The serializer writes the head's own tags, so the agent goes right behind the first of them.
-  return head ? page.replace(/<head[^>]*>/, (tag) => tag + script) : script + page
+/** The policy of a page as a visitor without script has it. */
+export const scriptlessPolicy = "sandbox; default-src 'none'; style-src 'unsafe-inline'; img-src data:; media-src data:; font-src data:; base-uri 'none'; form-action 'none'; frame-ancestors 'self'"
+
+/** The studio's copy of a page with the agent where it left the place for it. */
+export function withAgent(copy: string, agent: string, nonce: string): string {
+  return copy.replace(`<script nonce="${nonce}">`, (tag) => tag + agent.replaceAll('</', '<\\/'))
 }
 
-const connectingLinks = new Set(['preconnect', 'dns-prefetch', 'prefetch', 'preload', 'modulepreload', 'prerender'])
-
-/** Whether an element could navigate the frame by itself or open a connection past the policy. */
-function isEscape(element: Element): boolean {
-  const attribute = (name: string) => element.attrs.find((each) => each.name === name)?.value.trim().toLowerCase()
-  if (element.nodeName === 'meta') return attribute('http-equiv') !== undefined
-  if (element.nodeName === 'base') return true
-  if (element.nodeName === 'link') return (attribute('rel') ?? '').split(/\s+/).some((rel) => connectingLinks.has(rel))
-  return false
-}
-
-function dropEscapes(node: ParentNode): void {
-  node.childNodes = node.childNodes.filter((child) => !('attrs' in child && isEscape(child)))
-  for (const child of node.childNodes) {
-    if ('content' in child) dropEscapes(child.content)
-    if ('childNodes' in child) dropEscapes(child)
-  }
+/** The studio's copy with its files put in as `data:`, for a frame where no agent is. */
+export async function withFiles(copy: string, read: (hash: string) => Promise<Asset>): Promise<string> {
+  const hashes = [...new Set([...copy.matchAll(placeholderPattern)].map(([, hash = '']) => hash))]
+  const texts = new Map(await Promise.all(hashes.map(async (hash) => [hash, await read(hash).then(({ type, bytes }) => `data:${type};base64,${bytes.toString('base64')}`).catch(() => 'data:,')] as const)))
+  return copy.replaceAll(new RegExp(`${mediaAttribute}=`, 'g'), 'src=').replace(placeholderPattern, (_, hash: string) => texts.get(hash) ?? 'data:,')
 }

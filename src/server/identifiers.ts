@@ -19,3 +19,9 @@ export function readIfMatch(header: string | null): number {
   if (digits === undefined) throw new Problem(400, 'The revision cannot be read', 'If-Match holds a revision in quotes, such as "7".')
   return Number(digits)
 }
+
+/** Checks a hash in an address. Throws a 404 Problem for what is none. */
+export function checkHash(text: string): string {
+  if (!/^[0-9a-f]{64}$/.test(text)) throw new Problem(404, 'No such address', 'There is nothing at this address.')
+  return text
+}

@@ -1,7 +1,8 @@
 import { checkIdentifiers, readIfMatch } from '@/server/identifiers'
 import { log } from '@/server/log'
 import { answer, Problem } from '@/server/problem'
-import { readSite, saveSite } from '@/server/sites'
+import { readSite, saveSite, setRemoved } from '@/server/sites'
+import * as z from 'zod'
 
 interface Context {
   readonly params: Promise<{ siteId: string }>
@@ -25,6 +26,23 @@ export function PUT(request: Request, { params }: Context) {
     const next = await saveSite(siteId, revision, await readJson(request))
     log.info({ site: siteId, revision: next }, 'saved')
     return Response.json({ revision: next }, { headers: { etag: `"${next}"` } })
+  })
+}
+
+const changeSchema = z.union([z.object({ name: z.string() }).strict(), z.object({ removed: z.boolean() }).strict()])
+
+/** Renames a site, removes it, or brings it back. */
+export function PATCH(request: Request, { params }: Context) {
+  return answer(async () => {
+    const { siteId } = checkIdentifiers(await params)
+    const change = changeSchema.safeParse(await readJson(request))
+    if (!change.success) throw new Problem(422, 'Nothing to change', 'A site is given another name, removed, or brought back.')
+    if ('removed' in change.data) await setRemoved(siteId, change.data.removed)
+    else {
+      const { revision, site } = await readSite(siteId)
+      await saveSite(siteId, revision, { ...site, name: change.data.name })
+    }
+    return Response.json({})
   })
 }
 

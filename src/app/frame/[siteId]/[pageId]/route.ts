@@ -1,6 +1,9 @@
 import { randomBytes } from 'node:crypto'
+import { readAsset } from '@/server/assets'
 import { stageScript } from '@/server/built'
-import { framePolicy, prepareFrame } from '@/server/frame'
+import { copyPage } from '@/server/copy'
+import { exportPage } from '@/server/export'
+import { framePolicy, scriptlessPolicy, withAgent, withFiles } from '@/server/frame'
 import { checkIdentifiers } from '@/server/identifiers'
 import { answer } from '@/server/problem'
 import { readPage } from '@/server/sites'
@@ -9,15 +12,20 @@ interface Context {
   readonly params: Promise<{ siteId: string; pageId: string }>
 }
 
-export function GET(_request: Request, { params }: Context) {
+/** The page for the studio's frame; with `?visit=noscript` as a visitor without script has it, our effects' styles included. */
+export function GET(request: Request, { params }: Context) {
   return answer(async () => {
     const { siteId, pageId } = checkIdentifiers(await params)
-    const { html } = await readPage(siteId, pageId)
-    const nonce = randomBytes(18).toString('base64')
-    return new Response(prepareFrame(html, stageScript(), nonce), {
+    const { site, page, html } = await readPage(siteId, pageId)
+    const isScriptless = new URL(request.url).searchParams.get('visit') === 'noscript'
+    const nonce = isScriptless ? undefined : randomBytes(18).toString('base64')
+    const source = isScriptless ? exportPage(site, siteId, page, html) : html
+    const { html: copy } = await copyPage(site, page, source, nonce)
+    const body = nonce === undefined ? await withFiles(copy, readAsset) : withAgent(copy, stageScript(), nonce)
+    return new Response(body, {
       headers: {
         'content-type': 'text/html; charset=utf-8',
-        'content-security-policy': framePolicy(nonce),
+        'content-security-policy': nonce === undefined ? scriptlessPolicy : framePolicy(nonce),
         'x-content-type-options': 'nosniff',
         'referrer-policy': 'no-referrer',
         'cache-control': 'no-store',

@@ -1,0 +1,14 @@
+import { checkIdentifiers } from '@/server/identifiers'
+import { answer } from '@/server/problem'
+import { listRevisions } from '@/server/sites'
+
+interface Context {
+  readonly params: Promise<{ siteId: string }>
+}
+
+export function GET(_request: Request, { params }: Context) {
+  return answer(async () => {
+    const { siteId } = checkIdentifiers(await params)
+    return Response.json(await listRevisions(siteId), { headers: { 'cache-control': 'no-store' } })
+  })
+}

@@ -1,0 +1,55 @@
+// Files that come with pages, in the database by the SHA-256 of their bytes; and the pages' sources beside them.
+import { createHash } from 'node:crypto'
+import type { RowDataPacket } from 'mysql2/promise'
+import { withDatabase } from './database'
+import { Problem } from './problem'
+
+const insertAsset = 'INSERT IGNORE INTO assets (hash, type, size, bytes) VALUES (?, ?, ?, ?)'
+const selectAsset = 'SELECT type, bytes FROM assets WHERE hash = ?'
+const selectDocuments = 'SELECT document FROM sites UNION ALL SELECT document FROM site_revisions'
+const selectOldAssets = 'SELECT hash FROM assets WHERE kept_at < CURRENT_TIMESTAMP(3) - INTERVAL 1 DAY'
+const selectOldSources = 'SELECT hash FROM page_sources WHERE kept_at < CURRENT_TIMESTAMP(3) - INTERVAL 1 DAY'
+const deleteAsset = 'DELETE FROM assets WHERE hash IN (?)'
+const deleteSource = 'DELETE FROM page_sources WHERE hash IN (?)'
+
+/** The largest file that is kept, bytes. */
+export const largestFile = 12 * 1024 * 1024
+
+export interface Asset {
+  readonly type: string
+  readonly bytes: Buffer
+}
+
+export const hashOf = (bytes: Uint8Array | string) => createHash('sha256').update(bytes).digest('hex')
+
+/** Keeps a file and gives the hash by which documents name it. Throws a 413 Problem for one that is too large. */
+export async function keepAsset(bytes: Uint8Array, type: string): Promise<string> {
+  if (bytes.length > largestFile) throw new Problem(413, 'The file is too large', `A file may have ${largestFile / 1024 / 1024} MB at most; this one has ${(bytes.length / 1024 / 1024).toFixed(1)}.`)
+  const hash = hashOf(bytes)
+  await withDatabase((db) => db.query(insertAsset, [hash, type, bytes.length, Buffer.from(bytes)]))
+  return hash
+}
+
+/** A kept file. Throws a 404 Problem when there is none with this hash. */
+export async function readAsset(hash: string): Promise<Asset> {
+  const [rows] = await withDatabase((db) => db.query<RowDataPacket[]>(selectAsset, [hash]))
+  const row = rows[0]
+  if (!row) throw new Problem(404, 'No such file', 'This file is not kept here.')
+  return { type: String(row.type), bytes: row.bytes as Buffer }
+}
+
+/** Drops files and sources that no site and no revision names and that are older than a day: what was brought and never kept. */
+export async function dropOrphans(): Promise<number> {
+  return withDatabase(async (db) => {
+    const [documents] = await db.query<RowDataPacket[]>(selectDocuments)
+    const named = new Set(documents.flatMap(({ document }) => (typeof document === 'string' ? document : JSON.stringify(document)).match(/[0-9a-f]{64}/g) ?? []))
+    let dropped = 0
+    for (const [select, remove] of [[selectOldAssets, deleteAsset], [selectOldSources, deleteSource]] as const) {
+      const [rows] = await db.query<RowDataPacket[]>(select)
+      const orphans = rows.map(({ hash }) => String(hash)).filter((hash) => !named.has(hash))
+      if (orphans.length > 0) await db.query(remove, [orphans])
+      dropped += orphans.length
+    }
+    return dropped
+  })
+}

@@ -1,0 +1,125 @@
+import { zipSync, strToU8 } from 'fflate'
+import { join } from 'node:path'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { siteSchema, type Site } from '../core/site/site'
+import { dropOrphans, hashOf, keepAsset, largestFile, readAsset } from './assets'
+import { pool } from './database'
+import { nameOfType, typeOf } from './file-types'
+import { importFiles } from './import'
+import { migrate } from './migrate'
+import { createSite, listRevisions, readRevision, readSource, saveSite, withoutOldBin } from './sites'
+import { unzip } from './unzip'
+
+const bytes = (text: string) => new TextEncoder().encode(text)
+const file = (path: string, text: string) => ({ path, bytes: bytes(text) })
+const limits = { files: 5, totalBytes: 1000, fileBytes: 400 }
+const zip = (entries: Readonly<Record<string, string>>) => zipSync(Object.fromEntries(Object.entries(entries).map(([path, text]) => [path, strToU8(text)])))
+
+beforeAll(() => migrate(join(import.meta.dirname, 'migrations')))
+afterAll(() => pool().end())
+
+describe('what is brought', () => {
+  it('becomes pages, the front page first, and a bundle of what came with them', async () => {
+    const { pages, bundle } = await importFiles([file('site/z/deep.html', '<title>Deep</title>'), file('site/about.html', '<p>no title'), file('site/index.html', '<title> The   front </title>'), file('site/css/a.css', 'a {}')])
+    expect(pages.map(({ name, path }) => [name, path])).toEqual([['The front', 'index.html'], ['about', 'about.html'], ['Deep', 'z/deep.html']])
+    expect(bundle?.files).toEqual([{ path: 'css/a.css', type: 'text/css', size: 4, hash: hashOf('a {}') }])
+    expect(new Set(pages.map((page) => page.bundle))).toEqual(new Set([bundle?.id]))
+    expect(await readSource(pages[1]?.source ?? '')).toBe('<p>no title')
+    expect((await readAsset(hashOf('a {}'))).bytes.toString()).toBe('a {}')
+  })
+
+  it('is read in the encoding that it names, and its own bytes are kept beside', async () => {
+    const latin = Uint8Array.from(Buffer.from('<meta charset="iso-8859-1"><title>Caf\xe9</title>', 'latin1'))
+    const { pages, bundle } = await importFiles([{ path: 'index.html', bytes: latin }])
+    expect([pages[0]?.name, bundle?.files[0]?.path]).toEqual(['Café', 'index.html'])
+    expect((await readAsset(bundle?.files[0]?.hash ?? '')).bytes.equals(Buffer.from(latin))).toBe(true)
+  })
+
+  it.each([
+    ['nothing', [], /nothing in what you brought/],
+    ['no page', [file('a.css', 'a {}')], /no HTML file/],
+    ['a picture called HTML', [file('a.html', '\u0089PNG'), { path: 'b.html', bytes: Uint8Array.of(0xff, 0xd8, 0xff, 0xe0) }], /"b.html" is called HTML, but is really a picture \(JPEG\)/],
+    ['bytes that no text has', [file('a.html', 'x\0y')], /holds bytes that no text has/],
+    ['too many pages', Array.from({ length: 51 }, (_, i) => file(`${i}.html`, 'x')), /51 HTML files were brought; 50 are taken/],
+    ['a page of too many elements', [file('a.html', '<b></b>'.repeat(40_001))], /has 4000\d elements; a page may have 40000/],
+  ])('is refused as a whole for %s', async (_, files, words) => {
+    const count = async () => (await pool().query('SELECT (SELECT COUNT(*) FROM assets) AS a, (SELECT COUNT(*) FROM page_sources) AS s'))[0]
+    const before = await count()
+    await expect(importFiles([...files])).rejects.toThrow(words)
+    expect(await count()).toEqual(before)
+  })
+})
+
+describe('an archive', () => {
+  it('is unpacked without what systems put beside the files', () => {
+    expect(unzip(zip({ 'a/b.txt': 'x', '__MACOSX/a/b.txt': 'y', 'a/.DS_Store': 'z' }), limits).map(({ path }) => path)).toEqual(['a/b.txt'])
+  })
+
+  it.each([
+    ['too many files', zip(Object.fromEntries(Array.from({ length: 6 }, (_, i) => [`${i}`, 'x']))), /more than 5 files/],
+    ['a file too large', zip({ a: 'x'.repeat(500) }), /"a" in the ZIP has more than/],
+    ['too much in all', zip({ a: 'x'.repeat(390), b: 'x'.repeat(390), c: 'x'.repeat(390) }), /unpacks to more than/],
+    ['a name that leads up', zip({ '../a': 'x' }), /would lie outside/],
+    ['a name from the root', zip({ '/etc/a': 'x' }), /would lie outside/],
+    ['a name on a drive', zip({ 'C:\\a': 'x' }), /would lie outside/],
+    ['nonsense', bytes('PK\u0003\u0004 and so on'), /broken/],
+    ['nothing', new Uint8Array(), /broken or holds nothing/],
+  ])('is refused for %s', (_, archive, words) => {
+    expect(() => unzip(archive, limits)).toThrow(words)
+  })
+
+  it('is not believed: one that says it is small is stopped when it is not', () => {
+    const archive = zip({ a: 'x'.repeat(100_000) })
+    // The sizes in its headers, small for once.
+    const view = new DataView(archive.buffer)
+    view.setUint32(22, 1, true)
+    expect(() => unzip(archive, limits)).toThrow(/more than/)
+  })
+})
+
+describe('a file', () => {
+  it('is told by its first bytes, else by its name', () => {
+    expect(typeOf('a.html', Uint8Array.of(0x89, 0x50, 0x4e, 0x47))).toBe('image/png')
+    expect(typeOf('a.woff2', bytes('wOF2....'))).toBe('font/woff2')
+    expect(typeOf('A.CSS', bytes('a {}'))).toBe('text/css')
+    expect(typeOf('what', bytes('?'))).toBe('application/octet-stream')
+    expect(nameOfType('application/pdf')).toBe('a PDF (PDF)')
+  })
+
+  it('is kept once, and not when it is too large', async () => {
+    expect(await keepAsset(bytes('once'), 'text/plain')).toBe(await keepAsset(bytes('once'), 'text/plain'))
+    await expect(keepAsset(new Uint8Array(largestFile + 1), 'text/plain')).rejects.toThrow(/12 MB at most/)
+    await expect(readAsset('0'.repeat(64))).rejects.toThrow(/not kept here/)
+  })
+})
+
+describe('what nobody names any more', () => {
+  it('is dropped when it is a day old; what a site or an earlier state of it names stays', async () => {
+    const [kept, lost, young] = await Promise.all(['kept', 'lost', 'young'].map((text) => keepAsset(bytes(text), 'text/plain')))
+    const site: Site = siteSchema.parse({ format: 'glass-moth/1', name: 'A site', pages: [{ id: 'p', name: 'P', source: 'e'.repeat(64), bundle: 'b' }], effects: [], bundles: [{ id: 'b', files: [{ path: 'a', hash: kept, type: 'text/plain', size: 4 }] }] })
+    await createSite('orphans', 1, site)
+    await saveSite('orphans', 1, { ...site, bundles: [] })
+    await pool().query('UPDATE assets SET kept_at = CURRENT_TIMESTAMP(3) - INTERVAL 2 DAY WHERE hash IN (?)', [[kept, lost]])
+    expect(await dropOrphans()).toBeGreaterThanOrEqual(1)
+    expect((await readAsset(kept ?? '')).type).toBe('text/plain')
+    expect((await readAsset(young ?? '')).type).toBe('text/plain')
+    await expect(readAsset(lost ?? '')).rejects.toThrow(/not kept here/)
+  })
+})
+
+describe('earlier states', () => {
+  it('are listed, newest first, and read', async () => {
+    const site: Site = { format: 'glass-moth/1', name: 'One', pages: [{ id: 'p', name: 'P', source: 'e'.repeat(64) }], effects: [] }
+    await createSite('states', 1, site)
+    await saveSite('states', 1, { ...site, name: 'Two' })
+    expect((await listRevisions('states')).map(({ revision }) => revision)).toEqual([2, 1])
+    expect((await readRevision('states', 1)).name).toBe('One')
+    await expect(readRevision('states', 9)).rejects.toThrow(/not kept any more/)
+  })
+
+  it('forget what was in the bin for longer than 30 days', () => {
+    const page = { id: 'p', name: 'P', source: 'e'.repeat(64) }
+    const site: Site = { format: 'glass-moth/1', name: 'One', pages: [page], effects: [], bin: [{ page, removedAt: '2026-01-01T00:00:00.000Z' }, { page, removedAt: '2026-01-20T00:00:00.000Z' }] }
+    expect(withoutOldBin(site, Date.parse('2026-02-05T00:00:00Z')).bin).toHaveLength(1)
+  })
+})

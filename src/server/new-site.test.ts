@@ -1,0 +1,52 @@
+import { join } from 'node:path'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { starters } from '../core/page/starters'
+import { htmlProblems } from '../core/page/problems'
+import { pool } from './database'
+import { migrate } from './migrate'
+import { newSiteFrom } from './new-site'
+import { dropRemoved, listRemoved, listSites, readPage, readSite, setRemoved } from './sites'
+
+beforeAll(() => migrate(join(import.meta.dirname, 'migrations')))
+afterAll(() => pool().end())
+
+const listed = async () => (await listSites()).map(({ id }) => id)
+
+describe('a new site', () => {
+  it.each(starters.map(({ id, title }) => [id, title] as const))('begins with the starter %s, as a page without a fault', async (starter, title) => {
+    const { siteId, pageId } = await newSiteFrom({ starter })
+    const { html, site } = await readPage(siteId, pageId)
+    expect([site.name, site.effects]).toEqual([title, []])
+    expect(htmlProblems(html)).toEqual([])
+    expect((await listed()).at(-1)).toBe(siteId)
+  })
+
+  it('begins as a copy of another, with a name of its own', async () => {
+    const { siteId } = await newSiteFrom({ starter: 'card' })
+    const copy = await newSiteFrom({ copyOf: siteId })
+    expect((await readSite(copy.siteId)).site).toEqual({ ...(await readSite(siteId)).site, name: 'Card, copy' })
+  })
+
+  it('is refused for a starter or a site that there is not', async () => {
+    await expect(newSiteFrom({ starter: 'castle' })).rejects.toThrow('There is no starter of this name.')
+    await expect(newSiteFrom({ copyOf: 'nobody' })).rejects.toThrow(/does not exist/)
+  })
+})
+
+describe('a removed site', () => {
+  it('is not listed, can be brought back, and is gone after 30 days', async () => {
+    const { siteId } = await newSiteFrom({ starter: 'text' })
+    await setRemoved(siteId, true)
+    expect(await listed()).not.toContain(siteId)
+    expect((await listRemoved()).map(({ id, name }) => [id, name])).toContainEqual([siteId, 'Text'])
+    await setRemoved(siteId, false)
+    expect(await listed()).toContain(siteId)
+    await setRemoved(siteId, true)
+    await dropRemoved()
+    expect((await listRemoved()).map(({ id }) => id)).toContain(siteId)
+    await pool().query('UPDATE sites SET removed_at = CURRENT_TIMESTAMP(3) - INTERVAL 31 DAY WHERE id = ?', [siteId])
+    await dropRemoved()
+    await expect(readSite(siteId)).rejects.toThrow(/does not exist/)
+    await expect(setRemoved('nobody', true)).rejects.toThrow(/does not exist/)
+  })
+})

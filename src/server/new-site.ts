@@ -1,0 +1,49 @@
+// New sites: from a starter, from pages that were brought in, or as a copy of another.
+import { nanoid } from 'nanoid'
+import { addCss } from '../core/page/markup'
+import { starters } from '../core/page/starters'
+import { siteFormat, type Bundle, type Page, type Site } from '../core/site/site'
+import { Problem } from './problem'
+import { addSite, keepSource, readSite } from './sites'
+
+export type Beginning = { readonly starter: string } | { readonly copyOf: string } | { readonly pages: readonly Page[]; readonly bundle?: Bundle | undefined }
+
+/** The names of a new site and its page in addresses. */
+export interface NewSite {
+  readonly siteId: string
+  readonly pageId: string
+}
+
+const plainPage = (title: string) => `<!doctype html>
+<html lang="en">
+<head>
+  <meta charset="utf-8">
+  <meta name="viewport" content="width=device-width, initial-scale=1">
+  <title>${title}</title>
+  <style>
+    body { margin: 0; font: 16px/1.5 sans-serif; color: #22252a; background: #fff; }
+  </style>
+</head>
+<body>
+`
+
+/** Makes a site. Throws a Problem when there is no such starter (422) or site (404). */
+export async function newSiteFrom(beginning: Beginning): Promise<NewSite> {
+  const site = await siteFrom(beginning)
+  return { siteId: await addSite(site), pageId: site.pages[0]?.id ?? '' }
+}
+
+async function siteFrom(beginning: Beginning): Promise<Site> {
+  if ('copyOf' in beginning) {
+    const { site } = await readSite(beginning.copyOf)
+    return { ...site, name: `${site.name.slice(0, 110)}, copy` }
+  }
+  if ('pages' in beginning) {
+    const { pages, bundle } = beginning
+    return { format: siteFormat, name: pages[0]?.name ?? 'A site', pages: [...pages], effects: [], ...(bundle ? { bundles: [bundle] } : {}) }
+  }
+  const starter = starters.find(({ id }) => id === beginning.starter)
+  if (!starter) throw new Problem(422, 'No such starter', 'There is no starter of this name.')
+  const html = `${plainPage(starter.title)}${starter.html.trimEnd().split('\n').map((line) => `  ${line}`).join('\n')}\n</body>\n</html>\n`
+  return { format: siteFormat, name: starter.title, pages: [{ id: nanoid(10), name: starter.title, source: await keepSource(addCss(html, starter.css)) }], effects: [] }
+}
