@@ -1,19 +1,37 @@
 // The agent inside the page's frame: it plays the figures, points, outlines and reports, as the studio asks.
 import * as z from 'zod'
+import { findAssets } from './assets'
+import { showBare } from './bare'
 import { findAll } from './find'
 import { guardPage } from './guard'
 import { makeHand } from './hand'
 import { makeHost } from './host'
-import { elementsUnder, makeLadder } from './ladder'
+import { elementsUnder } from './ladder'
+import { readNumbers } from './numbers'
 import { makeOverlay } from './overlay'
-import { toStage, type FromStage, type ThreadSample, type ToStage } from './protocol'
+import { toStage, type FromStage, type ThreadSample, type ToStage, type Under } from './protocol'
+import { findUnseen } from './unseen'
+import { makeVisit } from './visit'
+import { editWords } from './words'
 
 // The frame's policy forbids `eval`, so Zod must not try it.
 z.config({ jitless: true })
 
+/** The colour that an element stands on: its own, or the nearest around it. */
+function groundOf(element: Element): string {
+  for (let each: Element | null = element; each; each = each.parentElement) {
+    const { backgroundColor } = getComputedStyle(each)
+    if (!/^(transparent|rgba\(0, 0, 0, 0\))$/.test(backgroundColor)) return backgroundColor
+  }
+  return 'rgb(255, 255, 255)'
+}
+
 function start(page: Document) {
   const say = (message: FromStage) => parent.postMessage(message, '*')
-  const overlay = makeOverlay(page, (place, last) => say({ type: 'pin', place, last }))
+  const numbers = readNumbers(page)
+  const assets = findAssets(page)
+  const visit = makeVisit(page)
+  const overlay = makeOverlay(page, numbers, (place, last) => say({ type: 'pin', place, last }))
 
   let samples: ThreadSample[] = []
   const reportSamples = () => {
@@ -33,55 +51,51 @@ function start(page: Document) {
   const host = makeHost(page, hand)
 
   let pointing = false
-  let underPointer: Element[] = []
+  let toldUnder = ''
   const point = (on: boolean) => {
     pointing = on
-    underPointer = []
+    toldUnder = ''
     page.documentElement.style.cursor = on ? 'crosshair' : ''
     if (page.documentElement.getAttribute('style') === '') page.documentElement.removeAttribute('style')
     if (!on) return overlay.outline(null)
     // What lies under a pointer that already stands on the page is told at once.
     const standing = hand.pointer()
-    if (standing) lookUnder(standing, false)
+    if (standing) lookUnder(standing.x, standing.y, false, false)
   }
-  const lookUnder = ({ x, y }: { readonly x: number; readonly y: number }, chosen: boolean) => {
-    const elements = elementsUnder(page, x, y, overlay.host)
-    const same = elements.length === underPointer.length && elements.every((element, i) => element === underPointer[i])
-    if (same && !chosen) return
-    underPointer = elements
-    const { rungs, pick } = makeLadder(elements)
-    overlay.outline(rungs[pick]?.one ?? null)
-    if (chosen) hand.standAt(elements[pick] ?? null, x, y)
-    say({ type: 'ladder', rungs, pick, chosen })
+  const lookUnder = (x: number, y: number, chosen: boolean, adds: boolean) => {
+    const elements: readonly Under[] = elementsUnder(page, numbers, x, y, overlay.host, chosen)
+    const key = elements.map(({ number }) => number).join()
+    if (key === toldUnder && !chosen) return
+    toldUnder = key
+    if (chosen) hand.standAt(numbers.at(elements[0]?.number ?? -1) ?? null, x, y)
+    say({ type: 'under', elements: [...elements], chosen, adds })
   }
-  page.addEventListener('pointermove', (event) => pointing && lookUnder(event, false), { passive: true })
+  page.addEventListener('pointermove', ({ clientX, clientY }) => pointing && lookUnder(clientX, clientY, false, false), { passive: true })
   page.addEventListener(
     'click',
     (event) => {
       if (!pointing) return
       event.preventDefault()
       event.stopPropagation()
-      lookUnder(event, true)
+      lookUnder(event.clientX, event.clientY, true, event.shiftKey)
       pointing = false
       page.documentElement.style.cursor = ''
     },
     { capture: true },
   )
   guardPage(page, (href) => say({ type: 'link', href }))
+  editWords(page, numbers, (number, text) => say({ type: 'words', number, text }))
   page.addEventListener('keydown', (event) => {
     const { key, code, ctrlKey, shiftKey, altKey, metaKey, target } = event
     if (target instanceof HTMLElement && (target.isContentEditable || /^(input|textarea|select)$/.test(target.localName))) return
+    // While pointing, these walk the tree of the page; at other times they scroll it.
+    if (pointing && /^(Arrow|Enter)/.test(key)) event.preventDefault()
     say({ type: 'key', key, code, ctrlKey, shiftKey, altKey, metaKey })
   })
 
-  const countMatches = (selects: readonly string[]) => {
-    const matches = new Map(selects.map((select) => [select, findAll(page, select)]))
-    return selects.map((select) => {
-      const own = new Set(matches.get(select))
-      const sharedWith = selects.filter((other) => other !== select && matches.get(other)?.some((element) => own.has(element)))
-      return { select, count: matches.get(select)?.length ?? null, sharedWith }
-    })
-  }
+  page.addEventListener('keyup', ({ code }) => say({ type: 'keyup', code }))
+
+  const look = (select: string) => say({ type: 'looks', select, grounds: (findAll(page, select) ?? []).map(groundOf) })
   const answer = (message: ToStage) => {
     switch (message.type) {
       case 'play':
@@ -90,18 +104,27 @@ function start(page: Document) {
       case 'show':
         hand.setArea(message.figures.find(({ selected }) => selected)?.select ?? null)
         return overlay.showFigures(message.figures)
+      case 'again':
+        return begin()
       case 'point':
         return point(message.on)
       case 'outline':
         return overlay.outline(message.select)
-      case 'count':
-        return say({ type: 'counts', counts: countMatches(message.selects) })
-      case 'describe': {
-        const [rung] = makeLadder(findAll(page, message.select)?.slice(0, 1) ?? []).rungs
-        return rung ? say({ type: 'described', select: message.select, rung }) : undefined
-      }
+      case 'look':
+        return look(message.select)
+      case 'asset':
+        assets.give(message.hash, message.mime, message.bytes)
+        return overlay.draw()
+      case 'bare':
+        return showBare(page, message.on)
+      case 'visit':
+        visit(message.visitor)
+        hand.becomeVisitor(message.visitor)
+        return host.reduceMotion(message.visitor === 'reduced')
       case 'walk':
         return hand.walk(message.select)
+      case 'follow':
+        return hand.follow(message.select, message.index, message.place)
       case 'leave':
         return message.to === 'away' ? hand.leave() : hand.leaveForControls()
     }
@@ -112,7 +135,12 @@ function start(page: Document) {
     if (message.success) answer(message.data)
     else console.warn('The studio sent a message that the page does not know.', message.error.issues)
   })
-  say({ type: 'ready', now: performance.now() })
+  const begin = () => {
+    say({ type: 'ready', now: performance.now() })
+    if (assets.needs.length > 0) say({ type: 'needs', hashes: [...assets.needs] })
+    say({ type: 'unseen', numbers: [...findUnseen(page, numbers)] })
+  }
+  begin()
 }
 
 if (document.readyState === 'loading') document.addEventListener('DOMContentLoaded', () => start(document))

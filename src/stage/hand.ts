@@ -1,12 +1,12 @@
 // The hand: one source of samples for the player, whether they come from the real pointer, the ghost or a walk.
 import { holdsPoint } from '../core/geometry/box'
-import { pointAt } from '../core/geometry/place'
+import { pointAt, type Place } from '../core/geometry/place'
 import { isPresent, type Sample } from '../core/signal/sample'
 import { placeOnWalk } from '../core/trace/walk'
 import { pointerOf, type Feed, type Source } from '../player/pointer'
 import { placeIn, stillBoxOf } from './boxes'
 import { findAll } from './find'
-import type { ThreadSample } from './protocol'
+import type { ThreadSample, Visitor } from './protocol'
 
 const restPx = 3
 const restMs = 120
@@ -20,8 +20,12 @@ export interface Hand {
   /** The hand left for the controls: the ghost stays where the pointer last rested inside the area, and a walk goes on. */
   readonly leaveForControls: () => void
   readonly leave: () => void
+  /** Stands at a place on the match of a selector, as the pointer of another window does. */
+  readonly follow: (select: string, index: number, place: Place) => void
   /** Walks round the first visible element that matches, until told null or the real pointer moves. */
   readonly walk: (select: string | null) => void
+  /** Whose hand it is: a mouse, a finger that is there while it is pressed, or none at all. */
+  readonly becomeVisitor: (visitor: Visitor) => void
   /** Tells the player once more where the hand is: after it was attached afresh. */
   readonly repeat: () => void
   /** The place where an element was pointed at: the ghost goes there, or to its middle, when the pointer rested nowhere. */
@@ -60,13 +64,15 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
   const hitAt = (x: number, y: number) => page.elementsFromPoint(x, y).find((element) => element !== overlay) ?? null
 
   const tell = (sample: Sample, source: ThreadSample['by'], hit: Element | null) => {
+    // Whoever had the hand before may have told of a later moment; the one who has it now goes on from there.
+    sample.t = Math.max(sample.t, last?.t ?? -Infinity)
     last = { ...sample }
     by = source
     for (const feed of feeds) feed(sample, hit)
     const met = sample.phase === 'leave' ? null : areaAt(hit, sample.x, sample.y)
     onMeet(met)
     const told: ThreadSample = { t: sample.t, x: sample.x, y: sample.y, by, phase: sample.phase === 'leave' ? 'away' : 'here' }
-    if (met) told.place = placeIn(stillBoxOf(met, 'padding'), sample.x, sample.y)
+    if (met && area !== null) Object.assign(told, { place: placeIn(stillBoxOf(met, 'padding'), sample.x, sample.y), index: findAll(page, area)?.findIndex((each) => each === met) })
     onSample(told)
   }
   const isInArea = ({ x, y }: { readonly x: number; readonly y: number }) => areaAt(hitAt(x, y), x, y) !== null
@@ -81,14 +87,24 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
     if (sample.phase === 'down' && areaAt(hit, sample.x, sample.y)) rested = { x: sample.x, y: sample.y }
     if (moved >= restPx) anchor = { ...sample }
   }
+  let visitor: Visitor = 'mouse'
+  /** A sample as this visitor's hand makes it; undefined where it makes none. */
+  const asVisitor = (sample: Sample): Sample | undefined => {
+    if (visitor === 'keyboard') return undefined
+    if (visitor !== 'finger') return sample
+    const isTouch = sample.phase === 'down' || sample.phase === 'up' || sample.phase === 'cancel' || sample.buttons !== 0
+    return isTouch ? { ...sample, pointerType: 'touch' } : undefined
+  }
   const real = { x: NaN, y: NaN }
-  pointerOf(page)((sample, told) => {
+  pointerOf(page)((heard, told) => {
     // The studio tells when the pointer leaves a sandboxed frame; the browser's own word on it is not to be relied on.
-    if (sample.phase === 'leave') return
-    if (sample.phase === 'focus' || sample.phase === 'blur') {
-      for (const feed of feeds) feed(sample, told)
+    if (heard.phase === 'leave') return
+    if (heard.phase === 'focus' || heard.phase === 'blur') {
+      for (const feed of feeds) feed(heard, told)
       return
     }
+    const sample = asVisitor(heard)
+    if (!sample) return
     // What changes under a standing pointer does not bring the hand back from where it went.
     const hasStood = sample.phase === 'move' && sample.x === real.x && sample.y === real.y
     Object.assign(real, { x: sample.x, y: sample.y })
@@ -152,6 +168,12 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
       fallback = element
       pointed = { x, y }
     },
+    follow: (select, index, place) => {
+      const element = findAll(page, select)?.[index]
+      if (!element) return
+      const { x, y } = pointAt(stillBoxOf(element, 'padding'), place)
+      stand(x, y, 'ghost')
+    },
     leaveForControls: () => {
       if (!walking) leaveForControls()
     },
@@ -162,6 +184,11 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
       const isOn = walking !== null
       walking = { element, since: performance.now() }
       if (!isOn) step()
+    },
+    becomeVisitor: (next) => {
+      if (next === visitor) return
+      visitor = next
+      leave()
     },
     repeat: () => {
       if (!last || last.phase === 'leave') return

@@ -7,12 +7,19 @@ import type { Hand } from './hand'
 export interface Host {
   /** Plays these figures from now on; what went on before goes on from where it is. */
   readonly play: (stylesheet: string, figures: readonly PlayedFigure[]) => void
+  /** Plays them as for a visitor who prefers reduced motion, or not. */
+  readonly reduceMotion: (isReduced: boolean) => void
 }
 
 export function makeHost(page: Document, hand: Hand): Host {
   const style = page.createElement('style')
   let playing: readonly PlayedFigure[] = []
   let detach: ((keepValues?: boolean) => void) | undefined
+  let isReduced = false
+  const begin = () => {
+    detach = attach(page, playing, { samples: hand.source, reducedMotion: isReduced })
+    hand.repeat()
+  }
   return {
     play: (stylesheet, figures) => {
       if (style.textContent !== stylesheet) style.textContent = stylesheet
@@ -22,8 +29,13 @@ export function makeHost(page: Document, hand: Hand): Host {
       detach?.(true)
       dropValues(page, playing, figures)
       playing = figures
-      detach = attach(page, figures, { samples: hand.source })
-      hand.repeat()
+      begin()
+    },
+    reduceMotion: (isNow) => {
+      if (isNow === isReduced) return
+      isReduced = isNow
+      detach?.(true)
+      begin()
     },
   }
 }
@@ -47,9 +59,9 @@ function written({ name: figure, area, frames, own }: PlayedFigure): readonly { 
     const frame = typeof of === 'object' && 'each' in of ? of.each : area.of === 'window' ? ':root' : area.select
     return channels.flatMap(({ writes }) =>
       writes.flatMap(({ property, to }) => {
-        if (to && 'part' in to) return []
-        const select = !to ? frame : 'within' in to ? `:is(${frame}) ${to.within}` : to.linked
-        return [property, `data-${figure}`, ...(own ? [own] : [])].map((name) => ({ name, select }))
+        const select = !to ? frame : 'within' in to ? `:is(${frame}) ${to.within}` : 'linked' in to ? to.linked : undefined
+        if (select === undefined) return []
+        return [property, `data-${figure}`, ...Object.values(own ?? {})].map((name) => ({ name, select }))
       }),
     )
   })

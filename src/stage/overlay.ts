@@ -4,6 +4,7 @@ import type { Box } from '../core/geometry/box'
 import { pointAt, type Place } from '../core/geometry/place'
 import { placeIn, stillBoxOf } from './boxes'
 import { findAll } from './find'
+import type { Numbers } from './numbers'
 import type { ShownFigure } from './protocol'
 
 const styles = `
@@ -33,15 +34,15 @@ export interface Overlay {
   /** Draws figures afresh: after they, the window or the page changed. */
   readonly draw: () => void
   readonly showFigures: (figures: readonly ShownFigure[]) => void
-  /** Loud ticks around everything that the selector matches; null takes them off. */
-  readonly outline: (select: string | null) => void
+  /** Loud ticks around everything that the selector matches, or one element by its number; null takes them off. */
+  readonly outline: (select: string | number | null) => void
   /** Which element carries the pin: the one that was met last. */
   readonly meet: (element: Element | null) => void
   readonly showGhost: (at: { x: number; y: number } | null) => void
 }
 
 /** Puts the overlay on the page. `onPin` hears where the pin is dragged to, in the element's own frame. */
-export function makeOverlay(page: Document, onPin: (place: Place, last: boolean) => void): Overlay {
+export function makeOverlay(page: Document, numbers: Numbers, onPin: (place: Place, last: boolean) => void): Overlay {
   const host = page.createElement('glass-moth-overlay')
   host.setAttribute('aria-hidden', 'true')
   const root = host.attachShadow({ mode: 'closed' })
@@ -56,7 +57,7 @@ export function makeOverlay(page: Document, onPin: (place: Place, last: boolean)
   page.documentElement.append(host)
 
   let figures: readonly ShownFigure[] = []
-  let outlined: string | null = null
+  let outlined: string | number | null = null
   let met: Element | null = null
 
   const addTicks = (box: Box, className: string) => {
@@ -116,7 +117,8 @@ export function makeOverlay(page: Document, onPin: (place: Place, last: boolean)
       }
       if (figure.selected && figure.pin) addPin(stillBoxOf((seen.find(({ element }) => element === met) ?? first).element, 'padding'), figure.pin)
     }
-    if (outlined !== null) for (const element of findAll(page, outlined) ?? []) addTicks(stillBoxOf(element), 'ticks')
+    const one = typeof outlined === 'number' ? numbers.at(outlined) : undefined
+    for (const element of one ? [one] : typeof outlined === 'string' ? (findAll(page, outlined) ?? []) : []) addTicks(stillBoxOf(element), 'ticks')
   }
   addEventListener('scroll', draw, { passive: true, capture: true })
   new ResizeObserver(draw).observe(page.documentElement)

@@ -26,7 +26,7 @@ const playedFigure = z.object({
     )
     .readonly(),
   parts: z.array(z.object({ id: z.string(), className: z.string(), inside: z.string().optional(), count: z.number().int().optional(), whileOn: z.boolean().optional() })).readonly().optional(),
-  own: z.string().optional(),
+  own: z.record(z.string(), z.string()).optional(),
   drives: z.array(z.string()).readonly(),
 })
 
@@ -37,38 +37,51 @@ export type ShownFigure = z.infer<typeof shownFigure>
 export const toStage = z.discriminatedUnion('type', [
   z.object({ type: z.literal('play'), stylesheet: z.string(), figures: z.array(playedFigure).readonly() }),
   z.object({ type: z.literal('show'), figures: z.array(shownFigure) }),
+  /** Somebody listens only now: what was said at the beginning is said again. */
+  z.object({ type: z.literal('again') }),
   z.object({ type: z.literal('point'), on: z.boolean() }),
-  z.object({ type: z.literal('outline'), select: selector.nullable() }),
-  z.object({ type: z.literal('count'), selects: z.array(selector) }),
-  /** Asks what a selector is about, as a rung of the ladder. */
-  z.object({ type: z.literal('describe'), select: selector }),
+  /** Outlines what a selector matches, or one element by its number in the source. */
+  z.object({ type: z.literal('outline'), select: z.union([z.string(), z.number().int()]).nullable() }),
+  /** Asks for the ground of each match, for what each has of its own. */
+  z.object({ type: z.literal('look'), select: selector }),
+  /** A file that the page asked for. */
+  z.object({ type: z.literal('asset'), hash: z.string(), mime: z.string(), bytes: z.instanceof(ArrayBuffer) }),
+  /** Bare view: boxes, clips, hidden and blurred things shown plainly, while it is on. */
+  z.object({ type: z.literal('bare'), on: z.boolean() }),
+  z.object({ type: z.literal('visit'), visitor: z.enum(['mouse', 'finger', 'keyboard', 'reduced']) }),
   z.object({ type: z.literal('walk'), select: selector.nullable() }),
+  /** The pointer of another window, where it would be here: at a place on a match of a selector. */
+  z.object({ type: z.literal('follow'), select: selector, index: z.number().int(), place }),
   /** The hand left the page: for the controls (the ghost stays) or for good. */
   z.object({ type: z.literal('leave'), to: z.enum(['controls', 'away']) }),
 ])
 export type ToStage = z.infer<typeof toStage>
 
-/** One rung of the ladder: an element under the pointer, and what choosing it or its likes would match. */
-const rung = z.object({
-  noun: z.string(),
-  element: z.string(),
-  one: selector,
-  likes: z.object({ select: selector, count: z.number().int() }).optional(),
-})
-export type Rung = z.infer<typeof rung>
+/** How the page is visited in its frame. */
+export type Visitor = Extract<ToStage, { type: 'visit' }>['visitor']
 
-const sample = z.object({ t: finite, x: finite, y: finite, by: z.enum(['hand', 'ghost', 'walk']), phase: z.enum(['here', 'away']), place: place.optional() })
+/** An element under the pointer, by its number in the source. Sizes in px of the window. */
+const under = z.object({ number: z.number().int(), how: z.enum(['seen', 'wraps', 'covered', 'hidden']), width: finite, height: finite })
+export type Under = z.infer<typeof under>
+
+const sample = z.object({ t: finite, x: finite, y: finite, by: z.enum(['hand', 'ghost', 'walk']), phase: z.enum(['here', 'away']), place: place.optional(), index: z.number().int().optional() })
 export type ThreadSample = z.infer<typeof sample>
 
 export const fromStage = z.discriminatedUnion('type', [
   z.object({ type: z.literal('ready'), now: finite }),
-  z.object({ type: z.literal('ladder'), rungs: z.array(rung), pick: z.number().int(), chosen: z.boolean() }),
+  z.object({ type: z.literal('under'), elements: z.array(under), chosen: z.boolean(), adds: z.boolean() }),
   z.object({ type: z.literal('samples'), samples: z.array(sample) }),
-  /** How many elements each selector matches (null where it cannot be read), and which of the others share some of them. */
-  z.object({ type: z.literal('counts'), counts: z.array(z.object({ select: selector, count: z.number().int().nullable(), sharedWith: z.array(selector) })) }),
-  z.object({ type: z.literal('described'), select: selector, rung }),
+  /** The files that the page asks for, by hash. */
+  z.object({ type: z.literal('needs'), hashes: z.array(z.string()) }),
+  /** The ground of each match of a selector, as a CSS colour. */
+  z.object({ type: z.literal('looks'), select: selector, grounds: z.array(z.string()) }),
+  /** Elements with words or pictures in them that are not seen, although nothing hides what is around them. */
+  z.object({ type: z.literal('unseen'), numbers: z.array(z.number().int()) }),
+  z.object({ type: z.literal('words'), number: z.number().int(), text: z.string() }),
   z.object({ type: z.literal('pin'), place, last: z.boolean() }),
   z.object({ type: z.literal('key'), key: z.string(), code: z.string(), ctrlKey: z.boolean(), shiftKey: z.boolean(), altKey: z.boolean(), metaKey: z.boolean() }),
+  /** The key of the bare view went up while the page had the focus. */
+  z.object({ type: z.literal('keyup'), code: z.string() }),
   z.object({ type: z.literal('link'), href: z.string() }),
 ])
 export type FromStage = z.infer<typeof fromStage>

@@ -1,19 +1,20 @@
 // The index of figures at the left edge: a number each; it opens to names over the page.
 import { Box, Flex } from '@chakra-ui/react'
-import { Crosshair, Trash2 } from 'lucide-react'
-import { removeEffect, startPointing, stopPointing } from './commands'
-import { useSite, useStudio, useView } from './context'
+import { ArrowDown, ArrowUp, Crosshair, Trash2 } from 'lucide-react'
+import { moveEffect, removeEffect, startPointing, stopPointing } from './commands'
+import { usePage, useSite, useStudio, useView } from './context'
 import { keyNames } from './keys'
 import { Button } from './theme/controls'
 
 export function FigureIndex() {
   const studio = useStudio()
   const { effects } = useSite()
+  const page = usePage()
   const { selected, pointing, indexOpen, counts } = useView()
   const isPointing = pointing.stage !== 'no'
   return (
     <Flex as="nav" aria-label="Figures" direction="column" align="stretch" borderRight="1px solid" borderColor="hairline" background="sheet" py="6px" px="5px" gap="4px" position="relative" zIndex="5"
-      width={indexOpen ? '264px' : '44px'} boxShadow={indexOpen ? '10px 0 24px -18px #000' : undefined} overflowY="auto"
+      width={indexOpen ? '312px' : '44px'} boxShadow={indexOpen ? '10px 0 24px -18px #000' : undefined} overflowY="auto"
       onMouseEnter={() => effects.length > 0 && studio.view.update({ indexOpen: true })} onMouseLeave={() => studio.view.update({ indexOpen: false })}
       onFocus={(event) => event.target.matches(':focus-visible') && studio.view.update({ indexOpen: effects.length > 0 })} onBlur={() => studio.view.update({ indexOpen: false })}>
       <Button look="quiet" aria-pressed={isPointing} onClick={() => (isPointing ? stopPointing(studio) : startPointing(studio))} justifyContent="flex-start" flexShrink={0}
@@ -25,10 +26,16 @@ export function FigureIndex() {
         <Flex key={effect.id} gap="2px" flexShrink={0}>
           <Button look="quiet" flex="1" minWidth="0" justifyContent="flex-start" fontWeight="600" aria-pressed={effect.id === selected} aria-label={`Figure ${index + 1}: ${effect.name}`} title={effect.name}
             onClick={() => studio.view.update({ selected: effect.id, touched: null })}>
-            <Box as="span" width="18px" textAlign="center" flex="none">{index + 1}</Box>
-            {indexOpen && <Box as="span" fontWeight="500" truncate>{effect.name}</Box>}
-            {indexOpen && <Box as="span" fontWeight="400" color="soft" fontSize="13px" ml="auto">{counts.get(effect.select) ?? 0}</Box>}
+            <Box as="span" width="18px" textAlign="center" flex="none" textDecoration={effect.isOff ? 'line-through' : undefined}>{index + 1}</Box>
+            {indexOpen && <Box as="span" fontWeight="500" truncate color={effect.isOff ? 'soft' : undefined}>{effect.name}{effect.isOff ? ', off' : ''}</Box>}
+            {indexOpen && <Box as="span" fontWeight="400" color="soft" fontSize="13px" ml="auto">{counts.get(effect.select)?.[page.id] ?? 0}</Box>}
           </Button>
+          {indexOpen && (
+            <>
+              <Button look="quiet" px="2px" aria-label={`Move figure ${index + 1} up`} title="Up" disabled={index === 0} onClick={() => moveEffect(studio, effect, -1)}><ArrowUp size={14} aria-hidden="true" /></Button>
+              <Button look="quiet" px="2px" aria-label={`Move figure ${index + 1} down`} title="Down" disabled={index === effects.length - 1} onClick={() => moveEffect(studio, effect, 1)}><ArrowDown size={14} aria-hidden="true" /></Button>
+            </>
+          )}
           {indexOpen && (
             <Button look="quiet" aria-label={`Remove figure ${index + 1}`} title="Remove" onClick={() => removeEffect(studio, effect)}>
               <Trash2 size={15} aria-hidden="true" />

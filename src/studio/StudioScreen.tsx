@@ -1,10 +1,11 @@
 'use client'
 // The studio: the page as the plate, figures on it, the caption below, the thread at the foot.
 import { Box, Grid } from '@chakra-ui/react'
+import { nanoid } from 'nanoid'
 import { useEffect, useMemo } from 'react'
 import type { Site } from '../core/site/site'
 import { Caption } from './caption/Caption'
-import { CodeDrawer } from './code/CodeDrawer'
+import { Drawers } from './Drawers'
 import { StudioContext, useView, type Studio } from './context'
 import { DrawingPane } from './drawing/DrawingPane'
 import { FigureIndex } from './FigureIndex'
@@ -12,6 +13,7 @@ import { Plate } from './frame/Plate'
 import { listenToKeys } from './keys'
 import { PointingPane } from './point/PointingPane'
 import { SavedElsewhere } from './SavedElsewhere'
+import { makeSearch, searchWorker } from './store/search'
 import { makeSiteStore, takeUpLeftOvers } from './store/site-store'
 import { makeStageLink } from './store/stage-link'
 import { makeThreadStore } from './store/thread-store'
@@ -31,23 +33,26 @@ const noStorage = { getItem: () => null, setItem: () => undefined, removeItem: (
 
 export function StudioScreen({ siteId, pageId, site, revision }: StudioScreenProps) {
   const studio = useMemo<Studio | null>(() => {
-    const page = site.pages.find(({ id }) => id === pageId)
-    if (!page) return null
+    if (!site.pages.some(({ id }) => id === pageId)) return null
     return {
-      store: makeSiteStore(siteId, site, revision, typeof localStorage === 'undefined' ? noStorage : localStorage),
-      view: makeViewStore(site.effects[0]?.id ?? null),
+      store: makeSiteStore(siteId, site, revision, typeof localStorage === 'undefined' ? noStorage : localStorage, nanoid(8)),
+      view: makeViewStore(pageId, site.effects[0]?.id ?? null),
       link: makeStageLink(),
       thread: makeThreadStore(),
-      page,
+      search: makeSearch(searchWorker),
     }
     // The server gives a document once; what happens to it afterwards is the store's.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [siteId, pageId])
   useEffect(() => {
     if (!studio) return
-    takeUpLeftOvers(studio.store, site, revision)
-    return listenToKeys(studio)
-  }, [studio, site, revision])
+    takeUpLeftOvers(studio.store)
+    const stopKeys = listenToKeys(studio)
+    return () => {
+      stopKeys()
+      studio.search.end()
+    }
+  }, [studio])
   if (!studio) return null
   return (
     <StudioContext.Provider value={studio}>
@@ -58,14 +63,14 @@ export function StudioScreen({ siteId, pageId, site, revision }: StudioScreenPro
 
 function Regions() {
   const { rowsOpen, pointing } = useView()
-  const foot = rowsOpen && pointing.stage === 'no' ? 290 : 156
+  const foot = pointing.stage === 'choosing' ? 236 : rowsOpen && pointing.stage === 'no' ? 290 : 156
   return (
     <Grid height="100vh" minWidth="960px" templateRows={`40px minmax(0, 1fr) ${foot}px 40px`} overflow="hidden">
       <TopBar />
       <Grid templateColumns="44px minmax(0, 1fr) auto" minHeight="0" position="relative">
         <FigureIndex />
         <Plate />
-        <CodeDrawer />
+        <Drawers />
         <SavedElsewhere />
       </Grid>
       <Foot />

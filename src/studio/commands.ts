@@ -1,29 +1,84 @@
 // What a designer can do in the studio, by button or by key: each is one function over the stores.
 import { nanoid } from 'nanoid'
+import * as z from 'zod'
 import type { Place } from '../core/geometry/place'
 import { findKind } from '../core/effect/kinds'
-import type { Effect } from '../core/site/site'
-import type { Studio } from './context'
-import { notPointing } from './store/view-store'
+import { wordOf } from '../core/export/names'
+import { describeIssues, effectSchema, type Effect } from '../core/site/site'
+import type { Under } from '../stage/protocol'
+import { pageOf, type Studio } from './context'
+import { notPointing, type Drawer, type Goal, type LadderRung } from './store/view-store'
 
 export function selectedEffect({ store, view }: Studio): Effect | undefined {
   return store.history.get().site.effects.find(({ id }) => id === view.get().selected)
 }
 
-export function startPointing({ view }: Studio): void {
-  view.update({ pointing: { ...notPointing, stage: 'looking' }, trial: null, walking: false, touched: null, notice: null })
+export function startPointing({ view }: Studio, goal: Goal = { for: 'new' }): void {
+  view.update({ pointing: { ...notPointing, stage: 'looking', goal }, trial: null, walking: false, touched: null, notice: null })
 }
 
 export function stopPointing({ view }: Studio): void {
   view.update({ pointing: notPointing, trial: null })
 }
 
+/** Goes on pointing, and keeps what is chosen as one of several places. */
+export function addAnother({ view, ...studio }: Studio): void {
+  const { pointing } = view.get()
+  const target = chosenTarget({ view, ...studio })
+  if (target) view.update({ trial: null, pointing: { ...notPointing, stage: 'looking', goal: pointing.goal, also: target.select.split(/\s*,\s*/) } })
+}
+
+/** Asks the worker what these elements could mean, and shows it as the ladder. */
+export async function climb(studio: Studio, elements: readonly Under[], chosen: boolean, pick?: number): Promise<void> {
+  const { view, search } = studio
+  const rungs = await search.ask({ ask: 'rungs', page: pageOf(studio).id, numbers: elements.map(({ number }) => number) })
+  const { pointing } = view.get()
+  if (pointing.stage === 'no' || (pointing.stage === 'choosing' && !chosen)) return
+  const ladder = rungs.map((rung): LadderRung => ({ ...rung, how: elements.find(({ number }) => number === rung.number)?.how ?? 'seen' }))
+  const picked = pick ?? likeliest(ladder, elements)
+  view.update({ pointing: { ...pointing, stage: chosen ? 'choosing' : 'looking', rungs: ladder, pick: picked, choice: 0, typed: null } })
+}
+
+/** The rung most likely meant: the nearest of some size that has likes, or what wraps it as often (the card, not its picture). */
+function likeliest(rungs: readonly LadderRung[], elements: readonly Under[]): number {
+  const countsOf = (rung: LadderRung | undefined) => rung?.choices.filter(({ count }) => count > 1).map(({ count }) => count) ?? []
+  const sizeOf = (rung: LadderRung) => elements.find(({ number }) => number === rung.number)
+  const nearest = rungs.findIndex((rung) => rung.how !== 'hidden' && countsOf(rung).length > 0 && (sizeOf(rung)?.width ?? 0) >= 90 && (sizeOf(rung)?.height ?? 0) >= 70)
+  if (nearest < 0) return 0
+  const often = countsOf(rungs[nearest])
+  const around = rungs.findLastIndex((rung, i) => i >= nearest && rung.how === 'wraps' && countsOf(rung).slice(0, 1).some((count) => often.includes(count)))
+  return Math.max(nearest, around)
+}
+
+/** Climbs by key: to what is around the picked element, in it, or beside it. */
+export async function walkTree(studio: Studio, to: 'parent' | 'child' | 'next' | 'previous'): Promise<void> {
+  const { view, search } = studio
+  const { pointing } = view.get()
+  const page = pageOf(studio).id
+  const from = pointing.rungs[pointing.pick]
+  const number = from ? await search.ask({ ask: 'way', page, number: from.number, to }) : ((await search.ask({ ask: 'first', page, select: 'body > *' }))?.number ?? null)
+  if (number === null) return
+  const above: number[] = []
+  for (let each: number | null = number; each !== null && above.length < 8; each = await search.ask({ ask: 'way', page, number: each, to: 'parent' })) above.push(each)
+  await climb(studio, above.slice(0, -1).length > 0 ? above.slice(0, -1).map((each, i) => ({ number: each, how: i === 0 ? 'seen' : 'wraps', width: 0, height: 0 })) : [{ number, how: 'seen', width: 0, height: 0 }], false, 0)
+}
+
+/** Takes the picked rung as it stands: what a click does, by key. */
+export function choosePicked({ view }: Studio): void {
+  const { pointing } = view.get()
+  if (pointing.stage === 'looking' && pointing.rungs.length > 0) view.update({ pointing: { ...pointing, stage: 'choosing' } })
+}
+
 /** The selector and the noun of what is chosen on the ladder; undefined while nothing is. */
 export function chosenTarget({ view }: Studio): { readonly select: string; readonly noun: string } | undefined {
-  const { rungs, pick, scope } = view.get().pointing
+  const { rungs, pick, choice, typed, also } = view.get().pointing
   const rung = rungs[pick]
-  if (!rung) return undefined
-  return scope === 'likes' && rung.likes ? { select: rung.likes.select, noun: `each ${rung.noun}` } : { select: rung.one, noun: `this ${rung.noun}` }
+  const chosen = rung?.choices[choice]
+  const own = typed ?? chosen?.select
+  if (own === undefined || own.trim() === '') return undefined
+  const select = [...new Set([...also, own])].join(', ')
+  const isOne = typed === null && also.length === 0 && chosen?.count === 1
+  return { select, noun: isOne ? `this ${rung?.noun ?? wordOf(own)}` : also.length > 0 ? `each of ${also.length + 1} kinds` : `each ${wordOf(own)}` }
 }
 
 /** The effect that a recipe makes of what is chosen on the ladder. */
@@ -39,6 +94,18 @@ export function addRecipe(studio: Studio, kindId: string, recipeId: string): voi
   if (!effect) return
   studio.view.update({ selected: effect.id, pointing: notPointing, trial: null })
   studio.store.edit({ do: 'add', effect, at: studio.store.history.get().site.effects.length }, `Adding ${effect.name}`)
+}
+
+/** Fills the role that was pointed for with what is chosen. */
+export function fillRole(studio: Studio): void {
+  const { goal } = studio.view.get().pointing
+  const target = chosenTarget(studio)
+  const effect = goal.for === 'role' ? studio.store.history.get().site.effects.find(({ id }) => id === goal.effect) : undefined
+  stopPointing(studio)
+  if (goal.for !== 'role' || !target || !effect) return
+  const isMain = findKind(effect.kind)?.roles(effect.settings)[0]?.id === goal.role
+  const to = isMain ? target : { roles: { ...effect.roles, [goal.role]: target } }
+  studio.store.edit({ do: 'change', id: effect.id, to }, 'Choosing which elements')
 }
 
 /** Changes the selected effect's settings. */
@@ -75,3 +142,66 @@ export function leavePage({ link, view }: Studio): void {
 export function toggleWalk(studio: Studio): void {
   studio.view.update({ walking: !studio.view.get().walking && selectedEffect(studio) !== undefined })
 }
+
+/** Opens a drawer, or closes it where it is open. */
+export function toggleDrawer({ view }: Studio, drawer: Drawer): void {
+  view.update({ drawer: view.get().drawer === drawer ? null : drawer })
+}
+
+let noticeTimer: ReturnType<typeof setTimeout> | undefined
+
+/** Says a sentence at the foot of the page for some seconds. */
+export function notify({ view }: Studio, notice: string): void {
+  clearTimeout(noticeTimer)
+  noticeTimer = setTimeout(() => view.update({ notice: null }), 6000)
+  view.update({ notice })
+}
+
+/** Turns an effect off, or on again. */
+export function toggleOff({ store }: Studio, effect: Effect): void {
+  store.edit({ do: 'change', id: effect.id, to: { isOff: effect.isOff ? undefined : true } }, `Turning ${effect.name} ${effect.isOff ? 'on' : 'off'}`)
+}
+
+/** Puts a copy of an effect behind it, and selects the copy. */
+export function duplicateEffect({ store, view }: Studio, effect: Effect): void {
+  const copy = { ...effect, id: nanoid(10), name: `${effect.name.slice(0, 110)}, copy` }
+  store.edit({ do: 'add', effect: copy, at: store.history.get().site.effects.indexOf(effect) + 1 }, `Duplicating ${effect.name}`)
+  view.update({ selected: copy.id, touched: null })
+}
+
+/** Moves an effect up or down among the figures. */
+export function moveEffect({ store }: Studio, effect: Effect, by: -1 | 1): void {
+  const { effects } = store.history.get().site
+  store.edit({ do: 'move', id: effect.id, to: effects.indexOf(effect) + by }, `Moving ${effect.name}`)
+}
+
+const effectText = 'glass-moth-effect/1'
+
+/** An effect as text, to be pasted on another element, page or site. */
+export function textOfEffect(effect: Effect): string {
+  return JSON.stringify({ format: effectText, effect }, null, 2)
+}
+
+/** Pastes an effect that was copied as text: on what is chosen, else on what it was for. Gives false for any other text. */
+export function pasteEffect(studio: Studio, text: string): boolean {
+  let read: unknown
+  try {
+    read = JSON.parse(text)
+  } catch {
+    return false
+  }
+  const pasted = pastedSchema.safeParse(read)
+  if (!pasted.success) {
+    if (typeof read === 'object' && read !== null && 'format' in read && read.format === effectText) notify(studio, `This effect cannot be pasted. ${describeIssues(pasted.error)}`)
+    return false
+  }
+  const { store, view } = studio
+  // Roles, pages and what each had of its own belong to where it comes from.
+  const { kind, name, select, noun, settings } = pasted.data.effect
+  const effect: Effect = { id: nanoid(10), kind, name, settings, ...(view.get().pointing.stage === 'choosing' ? chosenTarget(studio) ?? { select, noun } : { select, noun }) }
+  store.edit({ do: 'add', effect, at: store.history.get().site.effects.length }, `Pasting ${name}`)
+  view.update({ selected: effect.id, pointing: notPointing, trial: null })
+  return true
+}
+
+const pastedSchema = z.object({ format: z.literal(effectText), effect: effectSchema })

@@ -2,6 +2,7 @@
 import { createContext, useContext } from 'react'
 import type { Effect, Page } from '../core/site/site'
 import { useObservable } from './store/observable'
+import type { Search } from './store/search'
 import type { SiteStore } from './store/site-store'
 import type { StageLink } from './store/stage-link'
 import type { ThreadStore } from './store/thread-store'
@@ -12,7 +13,7 @@ export interface Studio {
   readonly view: ViewStore
   readonly link: StageLink
   readonly thread: ThreadStore
-  readonly page: Page
+  readonly search: Search
 }
 
 export const StudioContext = createContext<Studio | null>(null)
@@ -40,4 +41,19 @@ export function useSelected(): { readonly effect: Effect; readonly number: numbe
   const index = site.effects.findIndex(({ id }) => id === selected)
   const effect = site.effects[index]
   return effect && { effect, number: index + 1 }
+}
+
+/** The page that is seen. Throws an Error for a site without pages, which there is not. */
+export function pageOf({ store, view }: Pick<Studio, 'store' | 'view'>): Page {
+  const { pages } = store.history.get().site
+  const page = pages.find(({ id }) => id === view.get().page) ?? pages[0]
+  if (!page) throw new Error('A site has a page.')
+  return page
+}
+
+export function usePage(): Page {
+  const studio = useStudio()
+  useSite()
+  useView()
+  return pageOf(studio)
 }

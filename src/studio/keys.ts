@@ -1,14 +1,19 @@
 // The studio's keys, in one place: what the page forwards and what the studio hears itself go the same way.
 import { tinykeys } from 'tinykeys'
-import { leavePage, startPointing, stopPointing, toggleWalk, turnDirection } from './commands'
+import { addAnother, choosePicked, leavePage, pasteEffect, selectedEffect, startPointing, stopPointing, textOfEffect, toggleDrawer, toggleOff, toggleWalk, turnDirection, walkTree } from './commands'
 import type { Studio } from './context'
 
 /** The keys as they are named on buttons. */
-export const keyNames = { point: 'P', turn: 'T', code: 'C', walk: 'W', leave: 'L', undo: 'Ctrl Z', redo: 'Ctrl Shift Z' } as const
+export const keyNames = { point: 'P', turn: 'T', code: 'C', markup: 'M', pages: 'G', another: 'A', off: 'O', only: 'Shift O', bare: 'B', sheet: '?', walk: 'W', leave: 'L', undo: 'Ctrl Z', redo: 'Ctrl Shift Z' } as const
 
-function isTyping(event: KeyboardEvent): boolean {
+function isTyping(event: Event): boolean {
   const target = event.target
   return target instanceof HTMLElement && (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.isContentEditable)
+}
+
+/** Whether a key belongs to a button or a link that has the focus. */
+function isOnControl(event: KeyboardEvent): boolean {
+  return isTyping(event) || (event.target instanceof HTMLElement && event.target.closest('button, a, [role=menuitem]') !== null)
 }
 
 /** Listens until the function it gives back is called. */
@@ -19,17 +24,65 @@ export function listenToKeys(studio: Studio): () => void {
     act()
   }
   const { store, view } = studio
-  return tinykeys(window, {
+  /** While looking, the arrows walk the tree of the page: up to what is around, down into it, left and right beside it. */
+  const climbing = (to: Parameters<typeof walkTree>[1]) => (event: KeyboardEvent) => {
+    if (view.get().pointing.stage !== 'looking' || isTyping(event)) return
+    event.preventDefault()
+    void walkTree(studio, to)
+  }
+  // Copying with nothing selected copies the effect; pasting puts one on what is chosen.
+  const copy = (event: ClipboardEvent) => {
+    const effect = selectedEffect(studio)
+    if (!effect || isTyping(event) || String(window.getSelection()) !== '') return
+    event.preventDefault()
+    event.clipboardData?.setData('text/plain', textOfEffect(effect))
+  }
+  const paste = (event: ClipboardEvent) => {
+    if (!isTyping(event) && pasteEffect(studio, event.clipboardData?.getData('text') ?? '')) event.preventDefault()
+  }
+  const unbare = (event: Event) => (!(event instanceof KeyboardEvent) || event.code === 'KeyB') && studio.link.say({ type: 'bare', on: false })
+  window.addEventListener('keyup', unbare)
+  window.addEventListener('blur', unbare)
+  document.addEventListener('copy', copy)
+  document.addEventListener('paste', paste)
+  const stop = tinykeys(window, {
     KeyP: when(() => (view.get().pointing.stage === 'no' ? startPointing(studio) : stopPointing(studio))),
     KeyT: when(() => turnDirection(studio)),
-    KeyC: when(() => view.update({ codeOpen: !view.get().codeOpen })),
+    KeyC: when(() => toggleDrawer(studio, 'code')),
+    KeyM: when(() => toggleDrawer(studio, 'markup')),
+    KeyG: when(() => toggleDrawer(studio, 'pages')),
+    KeyO: when(() => {
+      const effect = selectedEffect(studio)
+      if (effect) toggleOff(studio, effect)
+    }),
+    'Shift+KeyO': when(() => view.update({ onlyThis: !view.get().onlyThis })),
+    KeyB: when(() => studio.link.say({ type: 'bare', on: true })),
+    '?': when(() => toggleDrawer(studio, 'keys')),
+    'Shift+?': when(() => toggleDrawer(studio, 'keys')),
+    KeyA: when(() => view.get().pointing.stage === 'choosing' && addAnother(studio)),
     KeyW: when(() => toggleWalk(studio)),
     KeyL: when(() => leavePage(studio)),
     '$mod+KeyZ': when(store.undo),
     '$mod+Shift+KeyZ': when(store.redo),
     '$mod+KeyY': when(store.redo),
+    ArrowUp: climbing('parent'),
+    ArrowDown: climbing('child'),
+    ArrowLeft: climbing('previous'),
+    ArrowRight: climbing('next'),
+    Enter: (event) => {
+      if (view.get().pointing.stage !== 'looking' || isOnControl(event)) return
+      event.preventDefault()
+      choosePicked(studio)
+    },
     Escape: () => {
       if (view.get().pointing.stage !== 'no') stopPointing(studio)
     },
   })
+  return () => {
+    stop()
+    window.removeEventListener('keyup', unbare)
+    window.removeEventListener('blur', unbare)
+    document.removeEventListener('copy', copy)
+    document.removeEventListener('paste', paste)
+  }
 }

@@ -2,18 +2,23 @@
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { Fragment, useState, type ReactNode } from 'react'
 import type { Piece } from '../../core/effect/control'
-import { findKind, type AnyKind } from '../../core/effect/kinds'
+import { expandEffect, findKind, type AnyKind } from '../../core/effect/kinds'
+import { clashesOf } from '../../core/rig/clash'
 import type { Effect } from '../../core/site/site'
 import { changeSettings, startPointing } from '../commands'
-import { useSelected, useSite, useStudio, useView } from '../context'
+import { usePage, useSelected, useSite, useStudio, useView } from '../context'
 import { keyNames } from '../keys'
 import { newGesture } from '../store/site-store'
 import { Button } from '../theme/controls'
 import { CaptionKeys } from './CaptionKeys'
 import { ChoiceWord } from './ChoiceWord'
 import { LiveNumber } from './LiveNumber'
+import { NameField } from './NameField'
 import { NounWord } from './NounWord'
+import { OwnRow } from './OwnRow'
+import { PagesField } from './PagesField'
 import { SelectorField } from './SelectorField'
+import { ShellRow } from './ShellRow'
 
 export function Caption() {
   const selected = useSelected()
@@ -49,7 +54,10 @@ function CaptionOf({ effect, number, kind }: CaptionOfProps) {
   const tell = (pieces: readonly Piece[]): ReactNode[] =>
     pieces.map((piece, index) => {
       if (typeof piece === 'string') return <Fragment key={index}>{piece}</Fragment>
-      return 'role' in piece ? <NounWord key={index} effect={effect} /> : word(piece.control)
+      if (!('role' in piece)) return word(piece.control)
+      const roles = kind.roles(effect.settings)
+      const role = roles.find(({ id }) => id === piece.role)
+      return role ? <NounWord key={index} effect={effect} role={role} isMain={role.id === roles[0]?.id} /> : null
     })
   return (
     <Flex as="section" aria-label={`Caption of figure ${number}`} direction="column" px="16px" pt="9px" pb="6px" minHeight="0" overflowY="auto" position="relative">
@@ -61,12 +69,17 @@ function CaptionOf({ effect, number, kind }: CaptionOfProps) {
         </Box>
       </Flex>
       <Matches effect={effect} />
+      <ShellRow effect={effect} />
+      {!open && Object.keys(effect.own ?? {}).length > 0 && <Box pl="30px"><OwnRow effect={effect} /></Box>}
       {refusal && <Box role="alert" fontSize="13.5px" fontWeight="600" pl="30px" mt="2px">⚠ {refusal}</Box>}
-      <CaptionKeys open={open} onOpen={setOpen} />
+      <CaptionKeys effect={effect} open={open} onOpen={setOpen} />
       {open && (
         <Box pl="30px" pt="4px" pb="6px">
+          <NameField key={effect.name} effect={effect} />
+          <OwnRow effect={effect} />
           <Rows ids={kind.rows.more} word={word} kind={kind} />
           <SelectorField effect={effect} />
+          <PagesField effect={effect} />
           <Rows ids={kind.rows.exact} word={word} kind={kind} />
           <Box fontSize="13px" color="soft" mt="4px">{kind.answers.touch} With reduced motion: {kind.answers.reducedMotion.toLowerCase()}</Box>
         </Box>
@@ -110,16 +123,21 @@ function ControlWord({ id, effect, kind, onRefusal }: ControlWordProps) {
   )
 }
 
-/** What is worth knowing about the elements that are meant: none are there, or a later figure moves them too. */
+/** What is worth knowing about the elements that are meant: none are there, or a later figure sets what only one can. */
 function Matches({ effect }: { readonly effect: Effect }) {
-  const { effects } = useSite()
-  const { counts, shared } = useView()
-  const later = effects.findIndex((other, index) => index > effects.indexOf(effect) && (other.select === effect.select || shared.get(effect.select)?.includes(other.select)))
-  const count = counts.get(effect.select)
+  const { effects, pages } = useSite()
+  const { counts, overlaps } = useView()
+  const page = usePage()
+  const meets = (other: Effect) => other.select === effect.select || overlaps.some((set) => set.includes(effect.select) && set.includes(other.select))
+  const rig = expandEffect(effect)
+  const [later] = effects.slice(effects.indexOf(effect) + 1).filter(meets).map((other) => ({ number: effects.indexOf(other) + 1, clashes: clashesOf(rig, expandEffect(other)) })).filter(({ clashes }) => clashes.length > 0)
+  const count = counts.get(effect.select) === null ? null : counts.get(effect.select)?.[page.id]
+  const elsewhere = pages.filter(({ id }) => id !== page.id && (counts.get(effect.select)?.[id] ?? 0) > 0).map(({ id, name }) => `${counts.get(effect.select)?.[id] ?? 0} on ${name}`)
+  if (count === 0 && elsewhere.length > 0) return <Box role="status" fontSize="13.5px" color="soft" pl="30px" lineHeight="1.4">Nothing on this page; {elsewhere.join(', ')}.</Box>
   const words =
     count === 0 ? `Nothing on this page matches ${effect.select}. Point at the element again, or mend the selector under More.`
     : count === null ? `${effect.select} is no selector that a browser can read. Point at the element again, or mend it under More.`
-    : later >= 0 ? `Figure ${later + 1} moves some of these elements too, and has the last word on them.`
+    : later ? `Figure ${later.number} sets the ${later.clashes.join(' and the ')} of some of these elements too, and the later figure counts there. All else adds up.`
     : undefined
   return words ? <Box role="status" fontSize="13.5px" fontWeight="600" pl="30px" lineHeight="1.4">⚠ {words}</Box> : null
 }

@@ -22,13 +22,15 @@ export function ChoiceWord({ control, value, onTouch, onChange }: ChoiceWordProp
 interface WordMenuProps {
   readonly label: string
   readonly words: string
+  /** What is to be known before choosing, above the options. */
+  readonly note?: string
   readonly options: readonly { readonly value: string; readonly words: string; readonly isCurrent: boolean }[]
   readonly onTouch: () => void
   readonly onChange: (value: string) => void
 }
 
 /** A word in a sentence that opens to a menu of words. */
-export function WordMenu({ label, words, options, onTouch, onChange }: WordMenuProps) {
+export function WordMenu({ label, words, note, options, onTouch, onChange }: WordMenuProps) {
   const trigger = useRef<HTMLButtonElement>(null)
   return (
     <Menu.Root onSelect={({ value }) => onChange(value)} positioning={{ placement: 'top-start', gutter: 4 }} lazyMount unmountOnExit>
@@ -43,6 +45,7 @@ export function WordMenu({ label, words, options, onTouch, onChange }: WordMenuP
         <Menu.Positioner>
           <Menu.Content>
             <FocusReturn to={trigger} />
+            {note && <Box px="9px" py="4px" fontSize="13px" color="soft">{note}</Box>}
             {options.map((option) => (
               <Menu.Item key={option.value} value={option.value} data-current={option.isCurrent ? '' : undefined}>{option.words}</Menu.Item>
             ))}

@@ -56,7 +56,7 @@ export function LiveNumber({ control, value, onTouch, onChange, onRefusal }: Liv
     } else if (event.key === 'Home' || event.key === 'End') {
       event.preventDefault()
       onChange(event.key === 'Home' ? control.least : control.greatest, newGesture())
-    } else if (event.key === 'Enter' || /^[\d.-]$/.test(event.key)) {
+    } else if (event.key === 'Enter' || /^[\d.(-]$/.test(event.key)) {
       if (event.ctrlKey || event.metaKey || event.altKey) return
       event.preventDefault()
       setTyped(event.key === 'Enter' ? shown : event.key)
@@ -91,7 +91,7 @@ export function LiveNumber({ control, value, onTouch, onChange, onRefusal }: Liv
   return (
     <chakra.span ref={chip} role="spinbutton" tabIndex={0} aria-label={control.title} aria-valuenow={roundShown(value, control)} aria-valuemin={control.least} aria-valuemax={control.greatest} aria-valuetext={shown}
       title={`Drag sideways, arrow keys, or type: ${formatNumber(control.least, control.unit)} to ${formatNumber(control.greatest, control.unit)}`}
-      onPointerDown={begin} onPointerMove={move} onPointerUp={end} onPointerCancel={() => (drag.current = null)} onFocus={onTouch} onBlur={() => (keyGesture.current = '')} onKeyDown={press}
+      onPointerDown={begin} onPointerMove={move} onPointerUp={end} onPointerCancel={() => (drag.current = null)} onPaste={(event) => commit(event.clipboardData.getData('text'))} onFocus={onTouch} onBlur={() => (keyGesture.current = '')} onKeyDown={press}
       display="inline-block" position="relative" width={`calc(${widest}ch + 18px)`} textAlign="center" lineHeight="23px" verticalAlign="baseline" background="ground" borderRadius="4px" color="ink" fontWeight="600" cursor="ew-resize" userSelect="none" touchAction="none"
       border="1px solid" borderColor="hairline" _hover={{ borderColor: 'edge' }} _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }}>
       {shown}

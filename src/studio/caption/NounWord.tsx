@@ -1,25 +1,35 @@
-// The noun of a caption: which elements are meant. One choice makes it this one, or all of its likes.
+// The noun of a caption: which elements fill a role. One choice makes it this one, or all of its likes; or it is pointed at.
+import type { Role } from '../../core/rig/rig'
 import type { Effect } from '../../core/site/site'
+import { wordOf } from '../../core/export/names'
 import { startPointing } from '../commands'
-import { useStudio, useView } from '../context'
+import { usePage, useStudio, useView } from '../context'
 import { WordMenu } from './ChoiceWord'
 
-export function NounWord({ effect }: { readonly effect: Effect }) {
+interface NounWordProps {
+  readonly effect: Effect
+  readonly role: Role
+  /** Whether it is the role that the effect itself is about. */
+  readonly isMain: boolean
+}
+
+const needs = { yours: 'works on yours', added: 'added at run time', shell: 'needs a shell' } as const
+
+export function NounWord({ effect, role, isMain }: NounWordProps) {
   const studio = useStudio()
   const { counts, described } = useView()
-  const rung = described?.select === effect.select ? described.rung : undefined
-  const count = counts.get(effect.select)
-  const options = []
-  if (rung) {
-    const isOne = effect.select === rung.one
-    options.push({ value: 'one', words: `this ${rung.noun} alone`, isCurrent: isOne })
-    if (rung.likes) options.push({ value: 'likes', words: `all ${rung.likes.count}: each ${rung.noun}`, isCurrent: effect.select === rung.likes.select })
-  }
-  options.push({ value: 'point', words: 'point at something else', isCurrent: false })
+  const page = usePage()
+  const filled = isMain ? effect : effect.roles?.[role.id]
+  const count = filled && counts.get(filled.select)?.[page.id]
+  const rung = isMain && described?.select === effect.select ? described.rung : undefined
+  const likes = rung?.choices.find(({ how }) => how === 'class') ?? rung?.choices.find(({ how }) => how === 'repeat' || how === 'structure')
+  const options = [...(rung?.choices.filter(({ how }) => how === 'one') ?? []), ...(likes ? [likes] : [])].map(({ how, select, count: all }) => ({ value: select, words: how === 'one' ? `this ${rung?.noun ?? ''} alone` : `all ${all}: each ${wordOf(select)}`, isCurrent: select === filled?.select }))
+  const all = [...options, { value: 'point', words: `point at something${filled ? ' else' : ''}`, isCurrent: false }]
   const change = (value: string) => {
-    if (value === 'point') return startPointing(studio)
-    const to = value === 'likes' && rung?.likes ? { select: rung.likes.select, noun: `each ${rung.noun}` } : rung && { select: rung.one, noun: `this ${rung.noun}` }
-    if (to) studio.store.edit({ do: 'change', id: effect.id, to }, 'Choosing which elements')
+    if (value === 'point') return startPointing(studio, { for: 'role', effect: effect.id, role: role.id })
+    const isOne = rung?.choices.find(({ select }) => select === value)?.how === 'one'
+    studio.store.edit({ do: 'change', id: effect.id, to: { select: value, noun: `${isOne ? 'this' : 'each'} ${wordOf(value)}` } }, 'Choosing which elements')
   }
-  return <WordMenu label="Which elements" words={count !== undefined && count !== null && count > 1 ? `${effect.noun}, ${count}` : effect.noun} options={options} onTouch={() => studio.view.update({ touched: null })} onChange={change} />
+  const noun = filled?.noun ?? role.title
+  return <WordMenu label={`Which elements are the ${role.title} (${needs[role.needs]})`} note={`The ${role.title} ${needs[role.needs]}.`} words={count !== undefined && count > 1 ? `${noun}, ${count}` : noun} options={all} onTouch={() => studio.view.update({ touched: null })} onChange={change} />
 }

@@ -3,16 +3,17 @@ import { Box, Flex, chakra } from '@chakra-ui/react'
 import { useState } from 'react'
 import { wordOf } from '../../core/export/names'
 import type { Effect } from '../../core/site/site'
-import { useStudio, useView } from '../context'
+import { usePage, useStudio, useView } from '../context'
 import { Field } from '../theme/controls'
 
 export function SelectorField({ effect }: { readonly effect: Effect }) {
   const { store } = useStudio()
   const { counts } = useView()
+  const page = usePage()
   const [typed, setTyped] = useState<string | null>(null)
   const text = typed ?? effect.select
   const isReadable = canRead(text)
-  const count = counts.get(effect.select)
+  const count = counts.get(effect.select)?.[page.id]
   const commit = () => {
     setTyped(null)
     const select = text.trim()
@@ -27,12 +28,12 @@ export function SelectorField({ effect }: { readonly effect: Effect }) {
           if (event.key === 'Enter') event.currentTarget.blur()
           if (event.key === 'Escape') setTyped(null)
         }} />
-      <Box color="soft" role="status">{!isReadable ? 'This is no CSS selector; the old one stays.' : typed === null && count !== undefined && count !== null ? `${count} on this page` : ''}</Box>
+      <Box color="soft" role="status">{!isReadable ? 'This is no CSS selector; the old one stays.' : typed === null && count !== undefined ? `${count} on this page` : ''}</Box>
     </Flex>
   )
 }
 
-function canRead(select: string): boolean {
+export function canRead(select: string): boolean {
   if (select.trim() === '') return false
   try {
     document.createDocumentFragment().querySelector(select)

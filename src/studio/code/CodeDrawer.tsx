@@ -1,36 +1,29 @@
 // The code: stylesheet and script as they leave, live, with their sizes; it narrows the page and never covers it.
 import { Box, Flex } from '@chakra-ui/react'
-import { Check, Copy, Download, X } from 'lucide-react'
+import { Check, Copy, Download } from 'lucide-react'
 import { useEffect, useMemo, useState } from 'react'
 import { needsOf } from '../../core/export/needs'
 import { planFigures, playedFigures } from '../../core/export/plan'
 import { writeScript } from '../../core/export/script'
 import { writeStylesheet } from '../../core/export/stylesheet'
-import { useSite, useStudio, useView } from '../context'
+import { usePage, useSite, useStudio, useView } from '../context'
+import { Drawer } from '../Drawer'
 import { Button } from '../theme/controls'
 import { gzippedBytes, usePlayer } from './player-text'
 
 export function CodeDrawer() {
-  const { codeOpen } = useView()
-  return codeOpen ? <OpenDrawer /> : null
-}
-
-function OpenDrawer() {
-  const { store, view } = useStudio()
+  const { store } = useStudio()
   const site = useSite()
-  const figures = useMemo(() => planFigures(site, store.id), [site, store.id])
+  const page = usePage()
+  const { overlaps } = useView()
+  const figures = useMemo(() => planFigures(site, store.id, page.id), [site, store.id, page.id])
   const played = useMemo(() => playedFigures(figures), [figures])
   const player = usePlayer(needsOf(played).join(','))
-  const stylesheet = useMemo(() => writeStylesheet(figures), [figures])
+  const stylesheet = useMemo(() => writeStylesheet(figures, overlaps), [figures, overlaps])
   const script = useMemo(() => (player.text ? writeScript(player.text.readable, played) : ''), [player.text, played])
   const styleBytes = useGzipped(stylesheet)
   return (
-    <Flex as="aside" aria-label="Code" direction="column" width="580px" minHeight="0" borderLeft="1px solid" borderColor="edge" background="sheet">
-      <Flex align="center" gap="8px" px="14px" py="8px" borderBottom="1px solid" borderColor="hairline">
-        <Box as="h2" fontSize="15px" fontWeight="600" flex="1">Code of this page</Box>
-        <ExportButton />
-        <Button look="quiet" aria-label="Close the code" onClick={() => view.update({ codeOpen: false })}><X size={16} aria-hidden="true" /></Button>
-      </Flex>
+    <Drawer label="Code" title="Code of this page" actions={<ExportButton />}>
       {figures.length === 0 ? (
         <Box p="20px" color="soft">There is no code yet: nothing on this site answers the pointer.</Box>
       ) : (
@@ -40,12 +33,13 @@ function OpenDrawer() {
           <CodeBlock title="Script" size={player.text ? `${(player.text.smallBytes / 1024).toFixed(1)} KB minified and gzipped, without data` : ''} text={player.failure ?? script} share="1 1 0" />
         </>
       )}
-    </Flex>
+    </Drawer>
   )
 }
 
 function ExportButton() {
-  const { store, page } = useStudio()
+  const { store } = useStudio()
+  const page = usePage()
   const [failure, setFailure] = useState(false)
   const save = async () => {
     const saved = await store.keeper.settle()
@@ -53,7 +47,7 @@ function ExportButton() {
     if (saved) location.assign(`/export/${store.id}/${page.id}`)
   }
   return (
-    <Button look="act" onClick={() => void save()} title="One HTML file that works by itself">
+    <Button look="act" onClick={() => void save()} title="The page with its files, ready to be opened by itself">
       <Download size={15} aria-hidden="true" /> {failure ? 'Not saved yet; try again' : 'Export page'}
     </Button>
   )

@@ -1,41 +1,60 @@
-// The plate: the page alive in its frame, at the visitor's width, scaled to fit.
+// The plate: the page alive in its frame, in the visitor's window, scaled to fit; in several windows side by side if so asked.
 import { Box } from '@chakra-ui/react'
-import { useEffect, useRef, useState } from 'react'
-import { leavePage } from '../commands'
-import { useStudio, useView } from '../context'
-import { visitor } from '../visitor'
-import { useStageTalk } from './stage-talk'
+import { useEffect, useMemo, useRef, useState, type RefObject } from 'react'
+import { leavePage, notify } from '../commands'
+import { usePage, useStudio, useView, type Studio } from '../context'
+import { makeStageLink, type StageLink } from '../store/stage-link'
+import { narrowest, visitor as usualWindow, widest, type WindowSize } from '../visitor'
+import { useStagePlay, useStageTalk } from './stage-talk'
 
 const margin = 10
+const gap = 14
 
 export function Plate() {
   const studio = useStudio()
-  const { notice } = useView()
+  const { notice, windows, visitor } = useView()
   const room = useRef<HTMLDivElement>(null)
-  const frame = useRef<HTMLIFrameElement>(null)
-  const [scale, setScale] = useState(0.78)
+  const [space, setSpace] = useState({ width: 1236, height: 566 })
   useStageTalk()
+  useLeaving(studio)
 
   useEffect(() => {
     const element = room.current
     if (!element) return
-    const fit = new ResizeObserver(([entry]) => {
-      if (!entry) return
-      const { width, height } = entry.contentRect
-      setScale(Math.min(1, (width - 2 * margin) / visitor.width, (height - 2 * margin) / visitor.height))
-    })
+    const fit = new ResizeObserver(([entry]) => entry && setSpace({ width: entry.contentRect.width, height: entry.contentRect.height }))
     fit.observe(element)
     return () => fit.disconnect()
   }, [])
 
+  const across = windows.reduce((sum, { width }) => sum + width, 0)
+  const down = Math.max(...windows.map(({ height }) => height))
+  const scale = Math.min(1, (space.width - 2 * margin - gap * (windows.length - 1)) / across, (space.height - 2 * margin) / down)
+  // On whole pixels, so that the pointer is read in the page where it is seen.
+  const left = (index: number) => Math.round((space.width - across * scale - gap * (windows.length - 1)) / 2 + windows.slice(0, index).reduce((sum, { width }) => sum + width * scale + gap, 0))
+  const top = ({ height }: WindowSize) => Math.round((space.height - height * scale) / 2)
+  const [first = usualWindow] = windows
+  return (
+    <Box ref={room} position="relative" minWidth="0" minHeight="0" overflow="hidden" background="ground">
+      {visitor === 'noscript' ? (
+        <Framed size={first} scale={scale} left={left(0)} top={top(first)}><ScriptlessPage size={first} scale={scale} /></Framed>
+      ) : (
+        windows.map((size, index) => (
+          <Framed key={index} size={size} scale={scale} left={left(index)} top={top(size)} dragged={windows.length === 1 ? (width) => studio.view.update({ windows: [{ ...size, width }] }) : undefined}>
+            {index === 0 ? <LivePage link={studio.link} size={size} scale={scale} /> : <FollowingPage size={size} scale={scale} />}
+          </Framed>
+        ))
+      )}
+      {notice && (
+        <Box role="status" position="absolute" left="50%" bottom="18px" transform="translateX(-50%)" maxWidth="80%" truncate px="12px" py="6px" fontSize="13px" background="sheet" border="1px solid" borderColor="edge" borderRadius="4px">{notice}</Box>
+      )}
+    </Box>
+  )
+}
+
+/** Tells the page when the pointer leaves it: a sandboxed page is not told by the browser. */
+function useLeaving(studio: Studio): void {
   useEffect(() => {
-    const element = frame.current
-    if (!element) return
-    const disconnect = studio.link.connect(element)
-    // The page is asked for once somebody listens, so that its first word is heard.
-    element.src = `/frame/${studio.store.id}/${studio.page.id}`
     const gone = () => leavePage(studio)
-    // A sandboxed page is not told that the pointer left it; that the studio sees the pointer tells it.
     const overControls = () => {
       if (!studio.view.hand.isOnPage || studio.view.get().pointing.stage === 'looking') return
       studio.view.hand.isOnPage = false
@@ -46,18 +65,116 @@ export function Plate() {
     return () => {
       document.documentElement.removeEventListener('mouseleave', gone)
       document.removeEventListener('pointermove', overControls)
-      disconnect()
     }
   }, [studio])
+}
 
+interface FramedProps {
+  readonly size: WindowSize
+  readonly scale: number
+  readonly left: number
+  readonly top: number
+  /** Hears how wide the window is dragged, px. */
+  readonly dragged?: ((width: number) => void) | undefined
+  readonly children: React.ReactNode
+}
+
+/** A window with its edge, by which it is dragged wider and narrower. */
+function Framed({ size: { width, height }, scale, left, top, dragged, children }: FramedProps) {
+  const start = useRef<{ readonly x: number; readonly width: number } | null>(null)
+  const held = (to: number) => Math.round(Math.min(widest, Math.max(narrowest, to)))
   return (
-    <Box ref={room} position="relative" minWidth="0" minHeight="0" overflow="hidden" background="ground">
-      <Box position="absolute" left="50%" top="50%" width={`${visitor.width * scale}px`} height={`${visitor.height * scale}px`} transform="translate(-50%, -50%)" outline="1px solid" outlineColor="edge" background="white">
-        <iframe ref={frame} title={`The page ${studio.page.name}`} sandbox="allow-scripts" style={{ width: visitor.width, height: visitor.height, border: 0, transformOrigin: '0 0', transform: `scale(${scale})`, display: 'block' }} />
-      </Box>
-      {notice && (
-        <Box role="status" position="absolute" left="50%" bottom="18px" transform="translateX(-50%)" maxWidth="80%" truncate px="12px" py="6px" fontSize="13px" background="sheet" border="1px solid" borderColor="edge" borderRadius="4px">{notice}</Box>
+    <Box position="absolute" left={`${left}px`} top={`${top}px`} width={`${width * scale}px`} height={`${height * scale}px`} outline="1px solid" outlineColor="edge" background="white">
+      <Box width="100%" height="100%" overflow="hidden">{children}</Box>
+      {dragged && (
+        <Box role="slider" tabIndex={0} aria-label="Width of the visitor’s window" aria-orientation="horizontal" aria-valuenow={width} aria-valuemin={narrowest} aria-valuemax={widest} aria-valuetext={`${width} px`} title="Drag to make the visitor’s window wider or narrower"
+          position="absolute" right="-9px" top="50%" width="9px" height="46px" transform="translateY(-50%)" cursor="ew-resize" borderRadius="3px" background="sheet" border="1px solid" borderColor="edge" touchAction="none" _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }}
+          onKeyDown={(event) => {
+            const step = event.key === 'ArrowRight' ? 10 : event.key === 'ArrowLeft' ? -10 : 0
+            if (step === 0) return
+            event.preventDefault()
+            event.stopPropagation()
+            dragged(held(width + step * (event.shiftKey ? 10 : 1)))
+          }}
+          onPointerDown={(event) => {
+            event.currentTarget.setPointerCapture(event.pointerId)
+            start.current = { x: event.clientX, width }
+          }}
+          // The window stands in the middle, so its edge goes half as far as it grows.
+          onPointerMove={(event) => start.current && dragged(held(start.current.width + (2 * (event.clientX - start.current.x)) / scale))}
+          onPointerUp={() => (start.current = null)} />
       )}
     </Box>
   )
+}
+
+interface PageFrameProps {
+  readonly size: WindowSize
+  readonly scale: number
+}
+
+const frameStyle = ({ size, scale }: PageFrameProps) => ({ ...size, border: 0, transformOrigin: '0 0', transform: `scale(${scale})`, display: 'block' }) as const
+
+/** Connects a frame to its link, and shows the page in it, afresh whenever its source has been changed and saved. */
+function useFrame(frame: RefObject<HTMLIFrameElement | null>, link: StageLink): void {
+  const studio = useStudio()
+  const page = usePage()
+  const version = [page.id, page.source, page.bundle, ...(page.shown ?? [])].join(' ')
+  useEffect(() => {
+    const element = frame.current
+    if (!element) return
+    const disconnect = link.connect(element)
+    let isCurrent = true
+    const show = async () => {
+      // The server shows what it has, so the change has to be there first.
+      const isSaved = studio.store.keeper.keeping.get().state === 'saved' || (await studio.store.keeper.settle())
+      if (!isCurrent) return
+      if (!isSaved) notify(studio, 'This page is shown as it was saved last; your change comes when it is saved.')
+      element.src = `/frame/${studio.store.id}/${page.id}`
+    }
+    void show()
+    return () => {
+      isCurrent = false
+      disconnect()
+    }
+    // The version stands for all of the page that its frame depends on.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [studio, link, frame, version])
+}
+
+function LivePage({ link, ...place }: PageFrameProps & { readonly link: StageLink }) {
+  const page = usePage()
+  const frame = useRef<HTMLIFrameElement>(null)
+  useFrame(frame, link)
+  return <iframe ref={frame} title={`The page ${page.name}`} sandbox="allow-scripts" style={frameStyle(place)} />
+}
+
+/** The page in another window, under the pointer of the first. */
+function FollowingPage(place: PageFrameProps) {
+  const studio = useStudio()
+  const link = useMemo(() => makeStageLink(), [])
+  const page = usePage()
+  const { selected } = useView()
+  const frame = useRef<HTMLIFrameElement>(null)
+  useFrame(frame, link)
+  useStagePlay(link)
+  const select = studio.store.history.get().site.effects.find(({ id }) => id === selected)?.select
+  useEffect(() => {
+    if (select === undefined) return
+    link.say({ type: 'show', figures: [{ select, selected: true }] })
+    return studio.link.listen((message) => {
+      if (message.type !== 'samples') return
+      const last = message.samples.at(-1)
+      if (last?.place && last.index !== undefined) link.say({ type: 'follow', select, index: last.index, place: last.place })
+      else link.say({ type: 'leave', to: 'away' })
+    })
+  }, [studio, link, select])
+  return <iframe ref={frame} title={`The page ${page.name}, ${place.size.width} px wide`} sandbox="allow-scripts" tabIndex={-1} style={{ ...frameStyle(place), pointerEvents: 'none' }} />
+}
+
+/** The page as a visitor without script has it. */
+function ScriptlessPage(place: PageFrameProps) {
+  const { store } = useStudio()
+  const page = usePage()
+  return <iframe title={`The page ${page.name} without script`} sandbox="" src={`/frame/${store.id}/${page.id}?visit=noscript&of=${page.source.slice(0, 8)}`} style={frameStyle(place)} />
 }

@@ -2,26 +2,41 @@
 import { useEffect } from 'react'
 import { findKind } from '../../core/effect/kinds'
 import { planFigures, playedFigures } from '../../core/export/plan'
-import { writeStylesheet } from '../../core/export/stylesheet'
-import { chosenTarget, placePin, recipeEffect } from '../commands'
-import { useSite, useStudio, useView, type Studio } from '../context'
-import type { ShownFigure, ThreadSample } from '../../stage/protocol'
+import { targetsOf, writeStylesheet } from '../../core/export/stylesheet'
+import { playsOn } from '../../core/site/site'
+import { chosenTarget, climb, notify, placePin, recipeEffect } from '../commands'
+import { pageOf, usePage, useSite, useStudio, useView, type Studio } from '../context'
+import { editMarkup } from '../markup/commands'
+import { giveFiles } from './give-files'
+import type { FromStage, ShownFigure, ThreadSample } from '../../stage/protocol'
+import type { StageLink } from '../store/stage-link'
 import { newGesture } from '../store/site-store'
-import { notPointing } from '../store/view-store'
 
-export function useStageTalk(): void {
+/** Keeps one frame in step: what plays in it, as whom it is visited, and the files it asks for. */
+export function useStagePlay(link: StageLink): void {
   const studio = useStudio()
-  const { link, store } = studio
+  const { store } = studio
   const site = useSite()
-  const { selected, pointing, trial, walking } = useView()
-
-  // What plays: the site's effects, and the recipe that is being tried.
+  const page = usePage()
+  const { trial, pointing, overlaps, visitor, onlyThis, selected } = useView()
+  const only = onlyThis && trial === null ? (selected ?? undefined) : undefined
   useEffect(() => {
     const [kind = '', recipe = ''] = trial?.split('/') ?? []
     const tried = trial === null ? undefined : recipeEffect(studio, kind, recipe, 'trial')
-    const figures = planFigures(tried ? { ...site, effects: [...site.effects, tried] } : site, store.id)
-    link.say({ type: 'play', stylesheet: writeStylesheet(figures), figures: playedFigures(figures) })
-  }, [studio, link, store.id, site, trial, pointing.pick, pointing.scope])
+    const figures = planFigures(tried ? { ...site, effects: [...site.effects, tried] } : site, store.id, page.id, only)
+    link.say({ type: 'play', stylesheet: writeStylesheet(figures, overlaps), figures: playedFigures(figures) })
+  }, [studio, link, store.id, site, page.id, trial, pointing.pick, pointing.choice, pointing.typed, overlaps, only])
+  useEffect(() => link.say({ type: 'visit', visitor: visitor === 'noscript' ? 'mouse' : visitor }), [link, visitor])
+  useEffect(() => link.listen((message) => void (message.type === 'needs' && giveFiles(link, message.hashes).then((missing) => missing > 0 && notify(studio, `${missing} ${missing === 1 ? 'file' : 'files'} of this page could not be had from the studio’s server.`)))), [link, studio])
+}
+
+export function useStageTalk(): void {
+  const studio = useStudio()
+  const { link, store, search, view } = studio
+  const site = useSite()
+  const page = usePage()
+  const { selected, pointing, trial, walking } = useView()
+  useStagePlay(link)
 
   // What the stand-in pointer walks over: what a recipe is tried on, or the selected effect for as long as a walk is on.
   const triedSelect = trial === null ? undefined : chosenTarget(studio)?.select
@@ -31,24 +46,53 @@ export function useStageTalk(): void {
 
   // What is drawn on the page.
   useEffect(() => {
-    const figures: ShownFigure[] = site.effects.map((effect, index) => {
+    const figures: ShownFigure[] = site.effects.flatMap((effect, index) => {
+      if (!playsOn(effect, page.id)) return []
       const isSelected = effect.id === selected && pointing.stage === 'no'
-      return { number: index + 1, select: effect.select, selected: isSelected, pin: isSelected ? findKind(effect.kind)?.awayPlace(effect.settings) : undefined }
+      return [{ number: index + 1, select: effect.select, selected: isSelected, pin: isSelected ? findKind(effect.kind)?.awayPlace(effect.settings) : undefined }]
     })
     if (triedSelect !== undefined) figures.push({ select: triedSelect, selected: true })
     link.say({ type: 'show', figures })
-  }, [link, site.effects, selected, triedSelect, pointing.stage])
+  }, [link, site, page.id, selected, triedSelect, pointing.stage])
 
-  // Asked when a selector changes, not at every step of a number that is dragged.
-  const selects = JSON.stringify([...new Set(site.effects.map((effect) => effect.select))])
-  useEffect(() => link.say({ type: 'count', selects: JSON.parse(selects) as string[] }), [link, selects])
+  // Asked when a selector or a page changes, not at every step of a number that is dragged.
+  const sources = site.pages.map(({ source }) => source).join()
+  const selects = JSON.stringify([...new Set(site.effects.flatMap((effect) => [effect.select, ...Object.values(effect.roles ?? {}).map((role) => role.select)]))])
+  const targets = JSON.stringify(targetsOf(planFigures(site, store.id)))
   useEffect(() => {
-    if (select !== undefined) link.say({ type: 'describe', select })
-  }, [link, select])
+    let isCurrent = true
+    const ask = async () => {
+      await search.follow(store.history.get().site)
+      const [counts, overlaps] = await Promise.all([search.ask({ ask: 'count', selects: JSON.parse(selects) as string[] }), search.ask({ ask: 'overlaps', selects: JSON.parse(targets) as string[] })])
+      if (!isCurrent) return
+      const isSame = JSON.stringify(overlaps) === JSON.stringify(view.get().overlaps)
+      view.update({ counts: new Map(Object.entries(counts)), ...(isSame ? {} : { overlaps }) })
+    }
+    ask().catch((error: unknown) => isCurrent && notify(studio, error instanceof Error ? error.message : 'The pages of this site could not be read.'))
+    return () => {
+      isCurrent = false
+    }
+  }, [studio, search, store, view, sources, selects, targets])
+  useEffect(() => {
+    let isCurrent = true
+    const ask = async () => {
+      if (select === undefined) return
+      await search.follow(store.history.get().site)
+      const [rung, all] = await Promise.all([search.ask({ ask: 'first', page: page.id, select }), search.ask({ ask: 'matches', page: page.id, select })])
+      if (!isCurrent) return
+      view.update({ described: rung && { select, rung }, matches: { select, all, grounds: [] } })
+      link.say({ type: 'look', select })
+    }
+    void ask().catch(() => undefined)
+    return () => {
+      isCurrent = false
+    }
+  }, [search, store, view, link, select, page.id, page.source])
 
   useEffect(() => link.say({ type: 'point', on: pointing.stage === 'looking' }), [link, pointing.stage])
   useEffect(() => {
     if (pointing.stage === 'choosing') link.say({ type: 'outline', select: chosenTarget(studio)?.select ?? null })
+    else if (pointing.stage === 'looking') link.say({ type: 'outline', select: pointing.rungs[pointing.pick]?.number ?? null })
   }, [studio, link, pointing])
 
   useEffect(() => listenToStage(studio), [studio])
@@ -63,8 +107,7 @@ function listenToStage(studio: Studio): () => void {
   const { link, thread, view } = studio
   let clockOffset = 0
   let pinGesture: string | undefined
-  let noticeTimer: ReturnType<typeof setTimeout> | undefined
-  return link.listen((message) => {
+  const hear = (message: FromStage) => {
     switch (message.type) {
       case 'ready':
         clockOffset = performance.now() - message.now
@@ -73,17 +116,17 @@ function listenToStage(studio: Studio): () => void {
         if (view.get().walking && tookOver(thread.samples.at(-1), message.samples)) view.update({ walking: false })
         view.hand.isOnPage = message.samples.some(({ by, phase }) => by === 'hand' && phase === 'here')
         return thread.add(message.samples, clockOffset)
-      case 'ladder': {
-        if (view.get().pointing.stage !== 'looking') return
-        return view.update({ pointing: { ...notPointing, rungs: message.rungs, pick: message.pick, stage: message.chosen ? 'choosing' : 'looking' } })
+      case 'under':
+        if (view.get().pointing.stage === 'looking') void climb(studio, message.elements, message.chosen)
+        return
+      case 'looks': {
+        const { matches } = view.get()
+        return matches?.select === message.select ? view.update({ matches: { ...matches, grounds: message.grounds } }) : undefined
       }
-      case 'counts':
-        return view.update({
-          counts: new Map(message.counts.map(({ select, count }) => [select, count])),
-          shared: new Map(message.counts.map(({ select, sharedWith }) => [select, sharedWith])),
-        })
-      case 'described':
-        return view.update({ described: { select: message.select, rung: message.rung } })
+      case 'unseen':
+        return view.update({ unseen: message.numbers })
+      case 'words':
+        return void editMarkup(studio, { do: 'text', at: message.number, text: message.text }, 'Editing a text')
       case 'pin':
         pinGesture ??= newGesture()
         placePin(studio, message.place, pinGesture)
@@ -92,10 +135,22 @@ function listenToStage(studio: Studio): () => void {
       case 'key':
         window.dispatchEvent(new KeyboardEvent('keydown', { ...message, bubbles: true, cancelable: true }))
         return
-      case 'link':
-        clearTimeout(noticeTimer)
-        noticeTimer = setTimeout(() => view.update({ notice: null }), 4000)
-        return view.update({ notice: `On your site this link goes to ${message.href || 'nowhere'}.` })
+      case 'keyup':
+        window.dispatchEvent(new KeyboardEvent('keyup', { code: message.code, bubbles: true }))
+        return
+      case 'link': {
+        const target = linkedPage(studio, message.href)
+        return notify(studio, target ? `This link goes to your page ${target}; the menu of pages opens it.` : `On your site this link goes to ${message.href || 'nowhere'}.`)
+      }
     }
-  })
+  }
+  return link.listen(hear)
+}
+
+/** The name of the site's own page that a link leads to. */
+function linkedPage({ store, view }: Studio, href: string): string | undefined {
+  const { site } = store.history.get()
+  const page = pageOf({ store, view })
+  const name = href.split(/[?#]/)[0]?.split('/').at(-1) ?? ''
+  return name === '' ? undefined : site.pages.find((each) => each !== page && each.path?.split('/').at(-1) === name)?.name
 }

@@ -1,8 +1,20 @@
 'use client'
-// Home: the sites and their pages, each seen as it is.
-import { Box, Flex, Grid, chakra } from '@chakra-ui/react'
+// Home: the sites and their pages, each seen as it is; where sites begin, are named, copied, removed and brought back.
+import { Box, Flex, Grid, Menu, Portal, chakra } from '@chakra-ui/react'
+import { Copy, Trash2 } from 'lucide-react'
+import { useRouter } from 'next/navigation'
+import { useEffect, useRef, useState, type DragEvent } from 'react'
+import { starters } from '../../core/page/starters'
+import { binDays } from '../../core/site/site'
+import type { ToStage } from '../../stage/protocol'
+import { giveFiles } from '../frame/give-files'
 import { Mark } from '../Mark'
+import { readDrop } from '../pages/drop'
+import { sendFiles, type Brought } from '../pages/send'
+import { makeStageLink } from '../store/stage-link'
+import { Button, Field } from '../theme/controls'
 import { visitor } from '../visitor'
+import { changeSite, newSite } from './requests'
 
 export interface SiteCard {
   readonly id: string
@@ -11,47 +23,162 @@ export interface SiteCard {
   readonly pages: readonly { readonly id: string; readonly name: string }[]
 }
 
+export interface RemovedSite {
+  readonly id: string
+  readonly name: string
+  readonly removedAt: string
+}
+
 /** How wide a page is shown, and what that is of the visitor's window. */
 const thumbnail = { width: 574, scale: 574 / visitor.width } as const
 
-export function HomeScreen({ sites }: { readonly sites: readonly SiteCard[] }) {
+export function HomeScreen({ sites, removed }: { readonly sites: readonly SiteCard[]; readonly removed: readonly RemovedSite[] }) {
+  const router = useRouter()
+  const [sought, setSought] = useState('')
+  const [refusal, setRefusal] = useState<string | null>(null)
+  const [isOver, setIsOver] = useState(false)
+  /** Does something on the server, shows what came of it, and says why where it was refused. */
+  const act = async (work: () => Promise<void>) => {
+    try {
+      setRefusal(null)
+      await work()
+      router.refresh()
+    } catch (error) {
+      setRefusal(error instanceof Error ? error.message : 'The studio’s server refused this.')
+    }
+  }
+  const begin = (how: Parameters<typeof newSite>[0]) => act(async () => location.assign(await newSite(how)))
+  const bring = (files: readonly Brought[]) => act(async () => location.assign(await newSite(await sendFiles(files))))
+  const words = sought.trim().toLowerCase()
+  const found = sites.filter(({ name, pages }) => [name, ...pages.map((page) => page.name)].some((each) => each.toLowerCase().includes(words)))
+  const dropped = async (event: DragEvent) => {
+    event.preventDefault()
+    setIsOver(false)
+    const files = await readDrop(event.dataTransfer)
+    if (files.length > 0) await bring(files)
+  }
   return (
-    <Box maxWidth="1240px" mx="auto" px="32px" pb="64px">
-      <Flex as="header" align="center" gap="12px" py="26px">
-        <Mark />
-        <Box as="h1" fontSize="22px" fontWeight="600">Glass Moth</Box>
-        <Box color="soft">Elements of a page that answer the pointer.</Box>
-      </Flex>
-      <Grid as="main" templateColumns={`repeat(auto-fill, ${thumbnail.width}px)`} columnGap="28px">
-        {sites.length === 0 && <Box>There are no sites here. Run npm start again to bring the starters and the demo back.</Box>}
-        {sites.map((site) => (
-          <Box as="section" key={site.id} aria-label={site.name} borderTop="1px solid" borderColor="edge" pt="14px" pb="34px">
-            <Flex align="baseline" gap="14px" mb="14px">
-              <Box as="h2" fontSize="18px" fontWeight="600">{site.name}</Box>
-              <Box fontSize="14px" color="soft">{count(site.pages.length, 'page')}, {count(site.figures, 'figure')}</Box>
-            </Flex>
-            <Grid gap="28px" templateColumns="minmax(0, 1fr)">
-              {site.pages.map((page) => (
-                <PageCard key={page.id} siteId={site.id} page={page} />
-              ))}
-            </Grid>
+    <Box minHeight="100%" background={isOver ? 'press' : undefined} onDragOver={(event) => {
+      event.preventDefault()
+      setIsOver(true)
+    }} onDragLeave={(event) => event.currentTarget === event.target && setIsOver(false)} onDrop={(event) => void dropped(event)}>
+      <Box maxWidth="1240px" mx="auto" px="32px" pb="64px">
+        <Flex as="header" align="center" gap="12px" py="26px">
+          <Mark />
+          <Box as="h1" fontSize="22px" fontWeight="600">Glass Moth</Box>
+          <Box color="soft" flex="1">Elements of a page that answer the pointer.</Box>
+          <Field type="search" aria-label="Search sites and pages" placeholder="Search" width="190px" value={sought} onChange={(event) => setSought(event.target.value)} />
+          <NewSiteMenu onStarter={(starter) => void begin({ starter })} onFiles={(files) => void bring(files)} />
+        </Flex>
+        {refusal && <Box role="alert" fontWeight="600" mb="14px">⚠ {refusal}</Box>}
+        <Grid as="main" templateColumns={`repeat(auto-fill, ${thumbnail.width}px)`} columnGap="28px">
+          {sites.length === 0 && <Box>There are no sites here. Begin one above, or drop a page of yours anywhere on this screen.</Box>}
+          {sites.length > 0 && found.length === 0 && <Box>No site and no page is called that.</Box>}
+          {found.map((site) => (
+            <Box as="section" key={site.id} aria-label={site.name} borderTop="1px solid" borderColor="edge" pt="12px" pb="34px" minWidth="0">
+              <Flex align="center" gap="6px" mb="12px">
+                <SiteName key={site.name} site={site} onName={(name) => void act(() => changeSite(site.id, { name }))} />
+                <Box fontSize="14px" color="soft" whiteSpace="nowrap" flex="1">{count(site.pages.length, 'page')}, {count(site.figures, 'figure')}</Box>
+                <Button look="quiet" px="4px" aria-label={`Copy ${site.name}`} title="Copy" onClick={() => void act(async () => void (await newSite({ copyOf: site.id })))}><Copy size={15} aria-hidden="true" /></Button>
+                <Button look="quiet" px="4px" aria-label={`Remove ${site.name}`} title={`Remove; it can be brought back for ${binDays} days`} onClick={() => void act(() => changeSite(site.id, { removed: true }))}><Trash2 size={15} aria-hidden="true" /></Button>
+              </Flex>
+              <Grid gap="28px" templateColumns="minmax(0, 1fr)">
+                {site.pages.map((page) => <PageCard key={page.id} siteId={site.id} page={page} />)}
+              </Grid>
+            </Box>
+          ))}
+        </Grid>
+        {removed.length > 0 && (
+          <Box as="section" aria-label="Removed sites" borderTop="1px solid" borderColor="edge" pt="12px" fontSize="14px">
+            <Box as="h2" fontSize="15px" fontWeight="600" mb="6px">Removed, kept for {binDays} days</Box>
+            {removed.map(({ id, name, removedAt }) => (
+              <Flex key={id} align="center" gap="10px" minHeight="32px">
+                <Box truncate maxWidth="420px">{name}</Box>
+                <Box color="soft">{new Date(removedAt).toLocaleDateString()}</Box>
+                <Button minHeight="26px" fontSize="13px" onClick={() => void act(() => changeSite(id, { removed: false }))}>Bring back</Button>
+              </Flex>
+            ))}
           </Box>
-        ))}
-      </Grid>
+        )}
+      </Box>
     </Box>
   )
 }
 
 const count = (n: number, noun: string) => (n === 0 ? `no ${noun}s` : `${n} ${noun}${n === 1 ? '' : 's'}`)
 
+/** Where a site begins: a plain starter, or files of the designer's own. */
+function NewSiteMenu({ onStarter, onFiles }: { readonly onStarter: (id: string) => void; readonly onFiles: (files: readonly Brought[]) => void }) {
+  const files = useRef<HTMLInputElement>(null)
+  return (
+    <>
+      <Menu.Root onSelect={({ value }) => (value === 'files' ? files.current?.click() : onStarter(value))} positioning={{ placement: 'bottom-end', gutter: 4 }} lazyMount unmountOnExit>
+        <Menu.Trigger asChild>
+          <Button look="act">New site <span aria-hidden="true" style={{ fontSize: '0.62em' }}>▾</span></Button>
+        </Menu.Trigger>
+        <Portal>
+          <Menu.Positioner>
+            <Menu.Content>
+              <Menu.Item value="files">from a page of yours … <Box as="span" color="soft" fontSize="13px">or drop it anywhere here</Box></Menu.Item>
+              <Menu.Separator />
+              {starters.map(({ id, title, need }) => <Menu.Item key={id} value={id}>{title} <Box as="span" color="soft" fontSize="13px">{need}</Box></Menu.Item>)}
+            </Menu.Content>
+          </Menu.Positioner>
+        </Portal>
+      </Menu.Root>
+      <input ref={files} type="file" multiple hidden aria-label="Files of a new site" onChange={({ target }) => target.files && target.files.length > 0 && onFiles([...target.files].map((file) => ({ path: file.name, file })))} />
+    </>
+  )
+}
+
+/** The name of a site, which can be changed where it stands. */
+function SiteName({ site, onName }: { readonly site: SiteCard; readonly onName: (name: string) => void }) {
+  const [name, setName] = useState(site.name)
+  const take = () => {
+    const trimmed = name.trim()
+    if (trimmed === '') return setName(site.name)
+    if (trimmed !== site.name) onName(trimmed)
+  }
+  return (
+    <Box as="h2" fontSize="18px" fontWeight="600" minWidth="0">
+      <Field aria-label={`Name of the site ${site.name}`} value={name} maxLength={120} fontSize="18px" fontWeight="600" px="4px" ml="-5px" borderColor="transparent" background="transparent" _hover={{ borderColor: 'hairline' }} style={{ width: `${Math.min(30, Math.max(8, name.length + 2))}ch` }}
+        onChange={(event) => setName(event.target.value)} onBlur={take} onKeyDown={(event) => {
+          if (event.key === 'Enter') event.currentTarget.blur()
+          if (event.key === 'Escape') setName(site.name)
+        }} />
+    </Box>
+  )
+}
+
 function PageCard({ siteId, page }: { readonly siteId: string; readonly page: SiteCard['pages'][number] }) {
   return (
     <chakra.a href={`/studio/${siteId}/${page.id}`} display="block" textDecoration="none" color="ink" borderRadius="3px" _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '4px' }}>
       <Box height={`${visitor.height * thumbnail.scale}px`} overflow="hidden" outline="1px solid" outlineColor="edge" background="white">
-        <iframe title={`A picture of ${page.name}`} src={`/frame/${siteId}/${page.id}`} sandbox="allow-scripts" tabIndex={-1} loading="lazy" aria-hidden="true" inert
-          style={{ ...visitor, border: 0, transformOrigin: '0 0', transform: `scale(${thumbnail.scale})`, pointerEvents: 'none', display: 'block' }} />
+        <Thumbnail address={`/frame/${siteId}/${page.id}`} name={page.name} />
       </Box>
       <Box mt="9px" fontWeight="600" truncate>{page.name}</Box>
     </chakra.a>
+  )
+}
+
+/** The page as it is, with the files that it asks for. */
+function Thumbnail({ address, name }: { readonly address: string; readonly name: string }) {
+  const frame = useRef<HTMLIFrameElement>(null)
+  useEffect(() => {
+    const element = frame.current
+    if (!element) return
+    const link = makeStageLink()
+    const stop = link.listen((message) => void (message.type === 'needs' && giveFiles(link, message.hashes)))
+    const disconnect = link.connect(element)
+    // The frame may have been there before the screen listened.
+    element.contentWindow?.postMessage({ type: 'again' } satisfies ToStage, '*')
+    return () => {
+      stop()
+      disconnect()
+    }
+  }, [])
+  return (
+    <iframe ref={frame} src={address} title={`A picture of ${name}`} sandbox="allow-scripts" tabIndex={-1} loading="lazy" aria-hidden="true" inert
+      style={{ ...visitor, border: 0, transformOrigin: '0 0', transform: `scale(${thumbnail.scale})`, pointerEvents: 'none', display: 'block' }} />
   )
 }

@@ -1,63 +1,88 @@
-// While pointing: the ladder of what lies under the pointer, and beside it the recipes for what is chosen.
+// While pointing: the ladder of what lies under the pointer, what a choice would mean, and what can be done with it.
 import { Box, Flex, Grid } from '@chakra-ui/react'
-import { stopPointing } from '../commands'
-import { useStudio, useView } from '../context'
-import type { Rung } from '../../stage/protocol'
-import { Recipes } from './Recipes'
+import { findKind } from '../../core/effect/kinds'
+import type { Role } from '../../core/rig/rig'
+import type { Effect } from '../../core/site/site'
+import { fillRole, stopPointing } from '../commands'
+import { useSite, useStudio, useView } from '../context'
+import { MarkupActions } from '../markup/MarkupActions'
+import type { Goal } from '../store/view-store'
 import { Button } from '../theme/controls'
+import { Choices } from './Choices'
+import { Ladder } from './Ladder'
+import { Recipes } from './Recipes'
 
 export function PointingPane() {
   const { pointing } = useView()
+  if (pointing.stage !== 'choosing') {
+    return (
+      <Grid templateColumns="minmax(380px, 5fr) 7fr" height="100%">
+        <Ladder />
+        <LookingHint />
+      </Grid>
+    )
+  }
   return (
-    <Grid templateColumns="minmax(380px, 5fr) 7fr" height="100%">
+    <Grid templateColumns="270px 390px minmax(0, 1fr)" height="100%">
       <Ladder />
-      {pointing.stage === 'choosing' ? <Recipes /> : <LookingHint />}
+      <Choices />
+      <WhatToDo />
     </Grid>
   )
 }
 
+const hints = { new: 'Click what should answer the pointer, or what you want to change.', role: 'Click what should be the', move: 'Click where it should go.' } as const
+
 function LookingHint() {
   const studio = useStudio()
+  const { pointing } = useView()
+  const { effects } = useSite()
+  const { goal, also } = pointing
+  const role = goal.for === 'role' ? roleOf(effects, goal)?.title : undefined
   return (
-    <Flex borderLeft="1px solid" borderColor="hairline" align="center" justify="center" gap="14px" color="soft">
-      <span>Click what should answer the pointer.</span>
+    <Flex borderLeft="1px solid" borderColor="hairline" direction="column" align="center" justify="center" gap="10px" color="soft" px="20px" textAlign="center">
+      <Box>{also.length > 0 ? `Click the next kind; ${also.length} chosen so far: ${also.join(', ')}` : `${hints[goal.for]}${role ? ` ${role}.` : ''}`}</Box>
+      <Box fontSize="13px">By key: arrows walk the page’s tree (up is what is around), Enter chooses.</Box>
       <Button onClick={() => stopPointing(studio)}>Stop pointing (Esc)</Button>
     </Flex>
   )
 }
 
-function Ladder() {
-  const { pointing } = useView()
-  return (
-    <Box as="section" aria-label="Under the pointer" px="14px" py="8px" overflowY="auto" minHeight="0">
-      <Box as="h2" fontSize="14px" fontWeight="600" mb="4px">Under the pointer</Box>
-      {pointing.rungs.length === 0 && <Box color="soft" fontSize="14px">Nothing yet. Move over the page.</Box>}
-      <ol>
-        {pointing.rungs.map((rung, index) => (
-          <RungRow key={`${index}-${rung.one}`} rung={rung} index={index} />
-        ))}
-      </ol>
-    </Box>
-  )
+/** The role that is pointed for. */
+function roleOf(effects: readonly Effect[], { effect: id, role }: Extract<Goal, { for: 'role' }>): Role | undefined {
+  const effect = effects.find((each) => each.id === id)
+  return findKind(effect?.kind ?? '')?.roles(effect?.settings).find((each) => each.id === role)
 }
 
-function RungRow({ rung, index }: { readonly rung: Rung; readonly index: number }) {
-  const { view } = useStudio()
+/** What can be done with what is chosen, by what was pointed for. */
+function WhatToDo() {
+  const studio = useStudio()
   const { pointing } = useView()
-  const isPicked = pointing.pick === index
-  const choose = (scope: 'one' | 'likes') => view.update({ pointing: { ...pointing, pick: index, scope } })
-  const canChoose = pointing.stage === 'choosing'
+  const { goal, tab } = pointing
+  const { effects } = useSite()
+  if (goal.for === 'role') {
+    const effect = effects.find(({ id }) => id === goal.effect)
+    const role = roleOf(effects, goal)
+    return (
+      <Flex as="section" aria-label="Role" borderLeft="1px solid" borderColor="hairline" direction="column" gap="10px" px="18px" py="12px">
+        <Box>{effect?.name}: these are to be the {role?.title}.</Box>
+        <Flex gap="8px">
+          <Button look="act" onClick={() => fillRole(studio)}>Take these</Button>
+          <Button onClick={() => stopPointing(studio)}>Cancel (Esc)</Button>
+        </Flex>
+      </Flex>
+    )
+  }
+  const show = (to: typeof tab) => studio.view.update({ pointing: { ...pointing, tab: to }, trial: null })
   return (
-    <Flex as="li" align="center" gap="8px" minHeight="27px" borderLeft="2px solid" borderColor={isPicked ? 'madder' : 'hairline'} pl="10px">
-      <Box flex="1" minWidth="0" truncate fontSize="14px" fontWeight={isPicked ? '600' : undefined}>
-        {rung.noun} <Box as="span" color="soft" fontFamily="mono" fontSize="12px" fontWeight="400">{rung.element}</Box>
-      </Box>
-      <Button look="quiet" minHeight="24px" fontSize="13px" disabled={!canChoose} aria-pressed={canChoose && isPicked && pointing.scope === 'one'} onClick={() => choose('one')}>this one</Button>
-      {rung.likes && (
-        <Button look="quiet" minHeight="24px" fontSize="13px" disabled={!canChoose} aria-pressed={canChoose && isPicked && pointing.scope === 'likes'} onClick={() => choose('likes')} title={rung.likes.select}>
-          all {rung.likes.count}
-        </Button>
-      )}
+    <Flex direction="column" borderLeft="1px solid" borderColor="hairline" minWidth="0" minHeight="0">
+      <Flex px="12px" pt="7px" gap="6px" align="center" role="group" aria-label="What to do with it">
+        <Button look="quiet" minHeight="25px" fontSize="14px" fontWeight="600" aria-pressed={tab === 'effects'} onClick={() => show('effects')}>What the pointer does to it</Button>
+        <Button look="quiet" minHeight="25px" fontSize="14px" fontWeight="600" aria-pressed={tab === 'markup'} onClick={() => show('markup')}>Markup</Button>
+        <Box flex="1" />
+        <Button look="quiet" minHeight="24px" fontSize="13px" onClick={() => stopPointing(studio)}>Cancel (Esc)</Button>
+      </Flex>
+      {tab === 'effects' && goal.for === 'new' ? <Recipes /> : <MarkupActions />}
     </Flex>
   )
 }

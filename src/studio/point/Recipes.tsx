@@ -1,22 +1,17 @@
 // The recipes: touching one plays it on the chosen element, choosing one keeps it.
 import { Box, Flex, chakra } from '@chakra-ui/react'
 import { kinds } from '../../core/effect/kinds'
-import { addRecipe, stopPointing } from '../commands'
+import { addRecipe } from '../commands'
 import { useStudio, useView } from '../context'
 import { RecipeSample } from './RecipeSample'
-import { Button } from '../theme/controls'
 
 export function Recipes() {
   const studio = useStudio()
   const { trial } = useView()
   const attempt = (name: string | null) => studio.view.update({ trial: name })
   return (
-    <Flex as="section" aria-label="Recipes" borderLeft="1px solid" borderColor="hairline" px="14px" py="8px" direction="column" minWidth="0">
-      <Flex align="center" mb="6px" gap="10px">
-        <Box as="h2" fontSize="14px" fontWeight="600">What the pointer does to it</Box>
-        <Box fontSize="13px" color="soft" flex="1">Touch one to feel it on your page, click to keep it.</Box>
-        <Button look="quiet" minHeight="24px" fontSize="13px" onClick={() => stopPointing(studio)}>Cancel (Esc)</Button>
-      </Flex>
+    <Flex as="section" aria-label="Recipes" px="14px" py="8px" direction="column" minWidth="0" minHeight="0" flex="1">
+      <Box fontSize="13px" color="soft" mb="6px">Touch one to feel it on your page, click to keep it.</Box>
       <Flex gap="10px" minHeight="0" flex="1" onMouseLeave={() => attempt(null)}>
         {kinds.flatMap((kind) =>
           kind.recipes.map((recipe) => {

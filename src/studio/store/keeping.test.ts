@@ -7,7 +7,7 @@ const site: Site = { format: 'glass-moth/1', name: 'A site', pages: [{ id: 'p', 
 
 function makeStorage(): Storage {
   const kept = new Map<string, string>()
-  return { getItem: (key) => kept.get(key) ?? null, setItem: (key, value) => void kept.set(key, value), removeItem: (key) => void kept.delete(key), clear: () => kept.clear(), key: () => null, get length() { return kept.size } }
+  return { getItem: (key) => kept.get(key) ?? null, setItem: (key, value) => void kept.set(key, value), removeItem: (key) => void kept.delete(key), clear: () => kept.clear(), key: (i) => [...kept.keys()][i] ?? null, get length() { return kept.size } }
 }
 
 /** A server that keeps one document, and can be told to be down. */
@@ -92,40 +92,48 @@ describe('a site that is edited', () => {
     server.isDown = true
     makeSiteStore('s', site, 1, storage).edit(rename('left over'), 'Renaming')
     server.isDown = false
-    const later = makeSiteStore('s', site, 1, storage)
-    takeUpLeftOvers(later, site, 1)
+    const later = makeSiteStore('s', site, 1, storage, 'another')
+    takeUpLeftOvers(later)
     expect(nameOf(later.history.get().site)).toBe('left over')
     await vi.advanceTimersByTimeAsync(1000)
-    expect(nameOf(server.document)).toBe('left over')
+    expect([nameOf(server.document), storage.length]).toEqual(['left over', 0])
     later.undo()
     expect(nameOf(later.history.get().site)).toBe('Lean')
   })
 
-  it('is told when it was saved elsewhere; taking the stored one can be undone, keeping ours builds on it', async () => {
+  it('takes up nothing twice: what the server has by now is known as our own', () => {
+    const server = makeServer()
+    const storage = makeStorage()
+    server.isDown = true
+    makeSiteStore('s', site, 1, storage).edit(rename('saved after all'), 'Renaming')
+    const saved = { ...site, effects: site.effects.map((effect) => ({ ...effect, name: 'saved after all' })) }
+    const later = makeSiteStore('s', saved, 2, storage, 'another')
+    takeUpLeftOvers(later)
+    expect([later.history.get().undo.length, storage.length]).toEqual([0, 0])
+  })
+
+  it('is merged with what was saved elsewhere: both sides count, and undo takes back ours alone', async () => {
     const server = makeServer()
     const store = makeSiteStore('s', site, 1, makeStorage())
-    const theirs = { ...site, effects: site.effects.map((effect) => ({ ...effect, name: 'theirs' })) }
-    Object.assign(server, { revision: 4, document: theirs })
+    const added = { ...site.effects[0], id: 'f', name: 'Added there' }
+    Object.assign(server, { revision: 4, document: { ...site, effects: [...site.effects, added] } })
     store.edit(rename('ours'), 'Renaming')
     await vi.advanceTimersByTimeAsync(1000)
-    expect(store.keeper.keeping.get()).toMatchObject({ state: 'conflict', revision: 4 })
-    // While the question stands nothing is sent, and nothing is lost.
-    store.edit(rename('ours, again'), 'Renaming')
-    await vi.advanceTimersByTimeAsync(5000)
-    expect(server.saves).toBe(0)
-    store.takeTheirs()
-    await vi.advanceTimersByTimeAsync(1000)
-    expect(nameOf(store.history.get().site)).toBe('theirs')
+    const names = (document: unknown) => (document as Site).effects.map(({ name }) => name)
+    expect([names(store.history.get().site), names(server.document), store.keeper.keeping.get().state]).toEqual([['ours', 'Added there'], ['ours', 'Added there'], 'saved'])
+    expect(store.merged.get()?.clashes).toEqual([])
     store.undo()
     await vi.advanceTimersByTimeAsync(1000)
-    expect(nameOf(server.document)).toBe('ours, again')
+    expect(names(server.document)).toEqual(['Lean', 'Added there'])
+  })
 
-    Object.assign(server, { revision: 20, document: theirs })
-    store.edit(rename('mine'), 'Renaming')
+  it('says what both sides changed; ours counts, and theirs stays an earlier state', async () => {
+    const server = makeServer()
+    const store = makeSiteStore('s', site, 1, makeStorage())
+    Object.assign(server, { revision: 4, document: { ...site, effects: site.effects.map((effect) => ({ ...effect, name: 'theirs' })) } })
+    store.edit(rename('ours'), 'Renaming')
     await vi.advanceTimersByTimeAsync(1000)
-    store.keepOurs()
-    await vi.advanceTimersByTimeAsync(1000)
-    expect([server.revision, nameOf(server.document), store.keeper.keeping.get().state]).toEqual([21, 'mine', 'saved'])
+    expect([nameOf(server.document), store.merged.get()?.clashes]).toEqual(['ours', ['figure ours: name']])
   })
 
   it('says why when the server refuses it', async () => {

@@ -1,17 +1,15 @@
 // Keeps a site's edits: at once in this browser, soon after on the server, and says how that stands.
 import * as z from 'zod'
+import { mergeSites, type Merge } from '../../core/site/merge'
 import { siteSchema, type Site } from '../../core/site/site'
 import { observable, type Observable } from './observable'
 
-/** How saving stands. `conflict`: the site was saved elsewhere since; `theirs` is what is stored. */
-export type Keeping =
-  | { readonly state: 'saved' }
-  | { readonly state: 'saving' }
-  | { readonly state: 'offline'; readonly detail: string }
-  | { readonly state: 'refused'; readonly detail: string }
-  | { readonly state: 'conflict'; readonly detail: string; readonly theirs: Site; readonly revision: number }
+/** How saving stands. */
+export type Keeping = { readonly state: 'saved' } | { readonly state: 'saving' } | { readonly state: 'offline'; readonly detail: string } | { readonly state: 'refused'; readonly detail: string }
 
-const pendingSchema = z.object({ revision: z.number().int(), site: siteSchema })
+/** What this browser remembers until the server has it: our version, and the one that it was made from. */
+const pendingSchema = z.object({ revision: z.number().int(), base: siteSchema, site: siteSchema })
+export type Pending = z.infer<typeof pendingSchema>
 const problemSchema = z.object({ detail: z.string() })
 const conflictSchema = problemSchema.extend({ revision: z.number().int(), document: siteSchema })
 
@@ -28,17 +26,30 @@ export interface Keeper {
   readonly keep: (site: Site) => void
   /** Resolves when all that was kept is saved; false when it cannot be now. */
   readonly settle: () => Promise<boolean>
-  /** Ends a conflict: what is kept from now on builds on the stored revision. */
-  readonly buildOn: (revision: number) => void
-  /** Edits that an earlier window kept here and the server never acknowledged. */
-  readonly leftOver: () => { readonly revision: number; readonly site: Site } | undefined
+  /** Edits that earlier windows kept here and the server never acknowledged; they are this window's from now on. */
+  readonly leftOver: () => readonly Pending[]
 }
 
-/** A keeper for one site that stands at `revision` on the server. */
-export function makeKeeper(siteId: string, revision: number, storage: Storage): Keeper {
-  const key = `glass-moth:unsaved:${siteId}`
+interface KeeperOptions {
+  readonly siteId: string
+  /** What the server has, and its revision. */
+  readonly site: Site
+  readonly revision: number
+  readonly storage: Storage
+  /** Names this window among those of this browser. */
+  readonly window: string
+  /** Hears of a version that was saved elsewhere and is now merged with ours. */
+  readonly onMerge: (merge: Merge) => void
+}
+
+/** A keeper for one site. */
+export function makeKeeper({ siteId, site: first, revision, storage, window: name, onMerge }: KeeperOptions): Keeper {
+  const prefix = `glass-moth:unsaved:${siteId}:`
+  const key = prefix + name
   const keeping = observable<Keeping>({ state: 'saved' })
   let base = revision
+  // What the server had at that revision: a merge begins from there.
+  let ground = first
   let latest: Site | undefined
   let timer: ReturnType<typeof setTimeout> | undefined
   let sending: Promise<void> | undefined
@@ -46,7 +57,7 @@ export function makeKeeper(siteId: string, revision: number, storage: Storage): 
   let isRemembered = true
   const remember = (site: Site) => {
     try {
-      storage.setItem(key, JSON.stringify({ revision: base, site }))
+      storage.setItem(key, JSON.stringify({ revision: base, base: ground, site }))
       isRemembered = true
     } catch {
       // A full or forbidden storage; the server still gets every edit.
@@ -67,7 +78,7 @@ export function makeKeeper(siteId: string, revision: number, storage: Storage): 
     clearTimeout(timer)
     if (sending) return sending
     const site = latest
-    if (!site || keeping.get().state === 'conflict') return
+    if (!site) return
     sending = deliver(site).finally(() => {
       sending = undefined
     })
@@ -84,6 +95,7 @@ export function makeKeeper(siteId: string, revision: number, storage: Storage): 
     }
     if (response.ok) {
       base += 1
+      ground = site
       if (latest === site) {
         latest = undefined
         storage.removeItem(key)
@@ -97,7 +109,13 @@ export function makeKeeper(siteId: string, revision: number, storage: Storage): 
     const body: unknown = await response.json().catch(() => undefined)
     const conflict = response.status === 412 ? conflictSchema.safeParse(body) : undefined
     if (conflict?.success) {
-      keeping.set({ state: 'conflict', detail: conflict.data.detail, theirs: conflict.data.document, revision: conflict.data.revision })
+      const merge = mergeSites(ground, latest ?? site, conflict.data.document)
+      base = conflict.data.revision
+      ground = conflict.data.document
+      latest = merge.site
+      remember(latest)
+      onMerge(merge)
+      keeping.set({ state: 'saving' })
     } else if (response.status >= 500) {
       waitFor(response.status === 503 ? unanswered : unreachable)
     } else {
@@ -112,7 +130,6 @@ export function makeKeeper(siteId: string, revision: number, storage: Storage): 
       latest = site
       remember(site)
       const { state } = keeping.get()
-      if (state === 'conflict') return
       if (state !== 'offline') {
         keeping.set({ state: 'saving' })
         later(pauseMs)
@@ -122,19 +139,18 @@ export function makeKeeper(siteId: string, revision: number, storage: Storage): 
       await send()
       return keeping.get().state === 'saved'
     },
-    buildOn: (revision) => {
-      base = revision
-      keeping.set({ state: 'saving' })
-    },
     leftOver: () => {
-      const text = storage.getItem(key)
-      if (text === null) return undefined
-      try {
-        const read = pendingSchema.safeParse(JSON.parse(text))
-        return read.success ? read.data : undefined
-      } catch {
-        return undefined
-      }
+      const keys = Array.from({ length: storage.length }, (_, i) => storage.key(i)).filter((each): each is string => each?.startsWith(prefix) === true && each !== key)
+      return keys.flatMap((each) => {
+        const text = storage.getItem(each)
+        storage.removeItem(each)
+        try {
+          const read = pendingSchema.safeParse(JSON.parse(text ?? ''))
+          return read.success ? [read.data] : []
+        } catch {
+          return []
+        }
+      })
     },
   }
 }

@@ -28,7 +28,8 @@ export function makeStageLink(): StageLink {
   }
   return {
     say: (message) => {
-      waiting.set(message.type, message)
+      // A file is asked for again by whoever comes next.
+      if (message.type !== 'asset') waiting.set(message.type, message)
       if (ready) post(message)
     },
     connect: (element) => {

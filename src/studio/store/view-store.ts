@@ -1,39 +1,70 @@
 // What the screen shows beside the document: what is selected, pointed at, tried.
-import type { Rung } from '../../stage/protocol'
+import type { Under, Visitor } from '../../stage/protocol'
+import type { Match, Rung } from '../../worker/protocol'
+import { visitor as usualWindow, type WindowSize } from '../visitor'
 import { observable, type Observable } from './observable'
+
+/** A rung of the ladder as it lies under the pointer. */
+export interface LadderRung extends Rung {
+  readonly how: Under['how']
+}
+
+/** What is pointed at for: a new effect or the markup, a role of an effect, or the place that an element is moved to. */
+export type Goal = { readonly for: 'new' } | { readonly for: 'role'; readonly effect: string; readonly role: string } | { readonly for: 'move'; readonly number: number }
 
 /** Pointing: nothing, looking for an element, or choosing on the ladder what was clicked. */
 export interface Pointing {
   readonly stage: 'no' | 'looking' | 'choosing'
-  readonly rungs: readonly Rung[]
+  readonly goal: Goal
+  readonly rungs: readonly LadderRung[]
   readonly pick: number
-  readonly scope: 'one' | 'likes'
+  /** Which of the rung's choices is meant, and a selector that was typed instead. */
+  readonly choice: number
+  readonly typed: string | null
+  /** Selectors chosen before, for several places at once. */
+  readonly also: readonly string[]
+  /** Whether the recipes or the markup are shown for what is chosen. */
+  readonly tab: 'effects' | 'markup'
 }
 
+/** What stands beside the page and narrows it. */
+export type Drawer = 'code' | 'markup' | 'pages' | 'revisions' | 'keys'
+
 export interface View {
+  /** The page that is seen, by id. */
+  readonly page: string
   /** The selected effect's id. */
   readonly selected: string | null
   /** The control in hand, by id. */
   readonly touched: string | null
   readonly pointing: Pointing
+  /** Whether only the selected effect plays. */
+  readonly onlyThis: boolean
   /** The recipe that is being tried, as `kind/recipe`. */
   readonly trial: string | null
-  readonly codeOpen: boolean
+  readonly drawer: Drawer | null
   readonly indexOpen: boolean
   /** Whether the caption shows its less used rows. */
   readonly rowsOpen: boolean
   readonly walking: boolean
-  /** How many elements each selector matches on this page; null where it cannot be read. */
-  readonly counts: ReadonlyMap<string, number | null>
-  /** The selectors that share elements with each. */
-  readonly shared: ReadonlyMap<string, readonly string[]>
-  /** What the selected effect's selector is about, as the page tells. */
+  /** As whom the page is visited, and in which windows: one, or several side by side. */
+  readonly visitor: Visitor | 'noscript'
+  readonly windows: readonly WindowSize[]
+  /** How many elements each selector matches on each page; null where it cannot be read. */
+  readonly counts: ReadonlyMap<string, Readonly<Record<string, number>> | null>
+  /** The sets of selectors that meet on an element of a page of this site. */
+  readonly overlaps: readonly (readonly string[])[]
+  /** What the selected effect's selector is about. */
   readonly described: { readonly select: string; readonly rung: Rung } | null
+  /** The matches of the selected effect on this page, with what each shows. */
+  readonly matches: { readonly select: string; readonly all: readonly Match[]; readonly grounds: readonly string[] } | null
+  /** The numbers of elements that are hidden on this page until a script shows them. */
+  readonly unseen: readonly number[]
   /** A sentence for the moment, such as where a link would go. */
   readonly notice: string | null
 }
 
-export const notPointing: Pointing = { stage: 'no', rungs: [], pick: 0, scope: 'one' }
+export const notPointing: Pointing = { stage: 'no', goal: { for: 'new' }, rungs: [], pick: 0, choice: 0, typed: null, also: [], tab: 'effects' }
 
 export interface ViewStore extends Observable<View> {
   /** Whether the real pointer was last seen on the page; outside React, since it changes as the pointer moves. */
@@ -41,9 +72,9 @@ export interface ViewStore extends Observable<View> {
   readonly update: (change: Partial<View>) => void
 }
 
-export function makeViewStore(selected: string | null): ViewStore {
+export function makeViewStore(page: string, selected: string | null): ViewStore {
   const view = observable<View>({
-    selected, touched: null, pointing: notPointing, trial: null, codeOpen: false, indexOpen: false, rowsOpen: false, walking: false, counts: new Map(), shared: new Map(), described: null, notice: null,
+    page, selected, touched: null, pointing: notPointing, onlyThis: false, trial: null, drawer: null, indexOpen: false, rowsOpen: false, walking: false, visitor: 'mouse', windows: [usualWindow], counts: new Map(), overlaps: [], described: null, matches: null, unseen: [], notice: null,
   })
   return { ...view, hand: { isOnPage: false }, update: (change) => view.set({ ...view.get(), ...change }) }
 }

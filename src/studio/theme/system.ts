@@ -19,9 +19,10 @@ const focusRing = { outline: '2px solid var(--gm-ink)', outlineOffset: '2px' }
 
 const menu = defineSlotRecipe({
   className: 'gm-menu',
-  slots: ['trigger', 'positioner', 'content', 'item'],
+  slots: ['trigger', 'positioner', 'content', 'item', 'separator'],
   base: {
     content: { outline: 0, background: 'sheet', color: 'ink', border: '1px solid', borderColor: 'edge', borderRadius: '4px', padding: '4px', minWidth: '150px', boxShadow: '0 10px 28px -14px #000A', zIndex: 20 },
+    separator: { height: '0', border: '0', borderTop: '1px solid', borderColor: 'hairline', background: 'transparent', my: '4px' },
     item: { display: 'flex', alignItems: 'center', gap: '12px', px: '9px', py: '5px', borderRadius: '3px', fontSize: '14px', cursor: 'pointer', outline: 0, _highlighted: { background: 'press' }, '&[data-current]': { fontWeight: '600' } },
   },
 })

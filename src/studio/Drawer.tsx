@@ -1,0 +1,29 @@
+// The frame of what stands beside the page.
+import { Box, Flex } from '@chakra-ui/react'
+import { X } from 'lucide-react'
+import type { ReactNode } from 'react'
+import { useStudio } from './context'
+import { Button } from './theme/controls'
+
+interface DrawerProps {
+  readonly label: string
+  readonly title: string
+  readonly width?: string
+  readonly actions?: ReactNode
+  readonly children: ReactNode
+}
+
+/** A drawer with its heading and the way to close it. */
+export function Drawer({ label, title, width = '580px', actions, children }: DrawerProps) {
+  const { view } = useStudio()
+  return (
+    <Flex as="aside" aria-label={label} direction="column" width={width} minHeight="0" borderLeft="1px solid" borderColor="edge" background="sheet">
+      <Flex align="center" gap="8px" px="14px" py="8px" borderBottom="1px solid" borderColor="hairline">
+        <Box as="h2" fontSize="15px" fontWeight="600" flex="1">{title}</Box>
+        {actions}
+        <Button look="quiet" aria-label={`Close the ${label.toLowerCase()}`} onClick={() => view.update({ drawer: null })}><X size={16} aria-hidden="true" /></Button>
+      </Flex>
+      {children}
+    </Flex>
+  )
+}

@@ -1,0 +1,59 @@
+// The sheet of keys. They work while the focus is in the page too, and never while something is typed.
+import { Box, Grid } from '@chakra-ui/react'
+import { Fragment } from 'react'
+import { Drawer } from './Drawer'
+import { keyNames } from './keys'
+
+const sheet: readonly (readonly [title: string, keys: readonly (readonly [key: string, words: string])[]])[] = [
+  ['Everywhere', [
+    [keyNames.point, 'point at something, or stop pointing'],
+    [keyNames.code, 'the code'],
+    [keyNames.markup, 'the markup'],
+    [keyNames.pages, 'the pages'],
+    [keyNames.bare, 'bare view, while it is held: boxes, clips, hidden and blurred things shown plainly'],
+    [keyNames.undo, 'undo'],
+    [keyNames.redo, 'redo'],
+    [keyNames.sheet, 'this sheet'],
+  ]],
+  ['The selected figure', [
+    [keyNames.turn, 'turn the direction'],
+    [keyNames.walk, 'the stand-in pointer walks over it, or stops'],
+    [keyNames.leave, 'the pointer leaves for real'],
+    [keyNames.off, 'off, or on again'],
+    [keyNames.only, 'only this one plays'],
+    ['Ctrl C, Ctrl V', 'copy it as text; paste it on what is chosen, on any page or site'],
+  ]],
+  ['While pointing', [
+    ['Arrows', 'walk the tree of the page: up is what is around'],
+    ['Enter', 'choose what is outlined'],
+    [keyNames.another, 'and also: another place as well'],
+    ['Esc', 'stop'],
+  ]],
+  ['On a number', [
+    ['Arrows', 'step; Shift coarse, Alt fine'],
+    ['Home, End', 'the least, the greatest'],
+    ['Enter, digits', 'type: sums and units too, such as 0.2s + 40ms'],
+  ]],
+]
+
+export function KeysDrawer() {
+  return (
+    <Drawer label="Keys" title="Keys" width="440px">
+      <Box overflowY="auto" px="14px" py="10px" fontSize="14px">
+        {sheet.map(([title, keys]) => (
+          <Box as="section" key={title} aria-label={title} mb="16px">
+            <Box as="h3" fontWeight="600" mb="5px">{title}</Box>
+            <Grid as="dl" templateColumns="112px 1fr" rowGap="4px" m="0">
+              {keys.map(([key, words]) => (
+                <Fragment key={key}>
+                  <Box as="dt" fontWeight="600">{key}</Box>
+                  <Box as="dd" m="0" color="soft">{words}</Box>
+                </Fragment>
+              ))}
+            </Grid>
+          </Box>
+        ))}
+      </Box>
+    </Drawer>
+  )
+}

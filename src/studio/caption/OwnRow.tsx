@@ -1,0 +1,142 @@
+// Each its own: the matches as a row of dots; a colour, text, picture or amount can be set for one, or read from it.
+import { Box, Flex, chakra } from '@chakra-ui/react'
+import { useState } from 'react'
+import { expandEffect } from '../../core/effect/kinds'
+import { textOfString, writeOwnValue } from '../../core/export/own-value'
+import type { Rig } from '../../core/rig/rig'
+import type { Effect, Own } from '../../core/site/site'
+import type { Match } from '../../worker/protocol'
+import { notify } from '../commands'
+import { useStudio, useView } from '../context'
+import { Button, Field } from '../theme/controls'
+import { WordMenu } from './ChoiceWord'
+
+/** Something that each match may have of its own. */
+interface Thing {
+  readonly id: string
+  readonly of: 'amount' | 'colour' | 'text' | 'picture'
+  readonly words: string
+  readonly unit: string
+  readonly value: string
+}
+
+function thingsOf({ knobs, tokens = [] }: Rig): readonly Thing[] {
+  return [
+    ...tokens.map(({ id, of, note, value }): Thing => ({ id, of, words: note || id, unit: '', value })),
+    ...knobs.filter(({ times }) => times === undefined).map(({ id, note, unit, value }): Thing => ({ id, of: 'amount', words: note || id, unit, value: `${value}${unit}` })),
+  ]
+}
+
+const most = 30
+const isColour = (text: string) => CSS.supports('color', text)
+
+export function OwnRow({ effect }: { readonly effect: Effect }) {
+  const studio = useStudio()
+  const { matches } = useView()
+  const [chosen, setChosen] = useState<string | null>(null)
+  const [at, setAt] = useState<number | null>(null)
+  const things = thingsOf(expandEffect(effect))
+  const thing = things.find(({ id }) => id === (chosen ?? Object.keys(effect.own ?? {})[0])) ?? things[0]
+  const all = matches?.select === effect.select ? matches.all : []
+  if (!thing || all.length < 2) return null
+  const own: Own = effect.own?.[thing.id] ?? { values: {} }
+  const write = (next: Own) => {
+    const rest = Object.fromEntries(Object.entries(effect.own ?? {}).filter(([id]) => id !== thing.id))
+    const isEmpty = Object.keys(next.values).length === 0
+    const changed = isEmpty ? rest : { ...rest, [thing.id]: next }
+    studio.store.edit({ do: 'change', id: effect.id, to: { own: Object.keys(changed).length > 0 ? changed : undefined } }, 'Each its own')
+  }
+  const readFrom = (from: NonNullable<Own['from']>) => {
+    const values = Object.fromEntries(all.flatMap((match, index) => {
+      const text = readValue(from, match, matches?.grounds[index] ?? '')
+      const value = text === '' ? undefined : writeOwnValue(thing.of, text, thing.unit, isColour)
+      return value === undefined ? [] : [[match.select, value]]
+    }))
+    if (Object.keys(values).length === 0) return notify(studio, 'None of them has such a value there.')
+    write({ from, values: { ...values } })
+  }
+  const match = at === null ? undefined : all[at]
+  return (
+    <Flex align="center" gap="8px" minHeight="34px" fontSize="14px" wrap="wrap" role="group" aria-label="Each its own">
+      <Box color="soft" flex="none">Each its own</Box>
+      <WordMenu label="What each has of its own" words={thing.words} options={things.map(({ id, words }) => ({ value: id, words, isCurrent: id === thing.id }))} onTouch={() => undefined} onChange={setChosen} />
+      <Flex gap="3px" wrap="wrap">
+        {all.slice(0, most).map((each, index) => <Dot key={each.select} match={each} index={index} thing={thing} value={own.values[each.select]} isChosen={at === index} onChoose={() => setAt(at === index ? null : index)} />)}
+        {all.length > most && <Box color="soft">and {all.length - most} more</Box>}
+      </Flex>
+      {match && <ValueField key={match.select + thing.id} thing={thing} value={own.values[match.select]} onValue={(value) => {
+        const others = Object.fromEntries(Object.entries(own.values).filter(([select]) => select !== match.select))
+        write({ ...own, values: value === undefined ? others : { ...others, [match.select]: value } })
+      }} />}
+      <ReadFrom thing={thing} onRead={readFrom} />
+      {Object.keys(own.values).length > 0 && <Button look="quiet" minHeight="25px" fontSize="13px" onClick={() => write({ values: {} })}>All alike again</Button>}
+    </Flex>
+  )
+}
+
+/** What a match shows of such a value: its ground, its words, its picture, an attribute. */
+function readValue(from: NonNullable<Own['from']>, { words, picture, attributes }: Match, ground: string): string {
+  if (typeof from === 'object') return attributes[from.attribute.toLowerCase()] ?? ''
+  return { background: ground, text: words, picture }[from]
+}
+
+interface DotProps {
+  readonly match: Match
+  readonly index: number
+  readonly thing: Thing
+  readonly value: string | undefined
+  readonly isChosen: boolean
+  readonly onChoose: () => void
+}
+
+function Dot({ match, index, thing, value, isChosen, onChoose }: DotProps) {
+  const { link } = useStudio()
+  const shown = value ?? thing.value
+  return (
+    <chakra.button type="button" aria-pressed={isChosen} aria-label={`${index + 1}, ${match.words.slice(0, 30) || match.select}: ${value === undefined ? 'like the others' : textOfString(value)}`} title={match.words.slice(0, 60) || match.select}
+      onClick={onChoose} onMouseEnter={() => link.say({ type: 'outline', select: match.select })} onMouseLeave={() => link.say({ type: 'outline', select: null })}
+      width="24px" height="24px" borderRadius="12px" border="1px solid" borderColor={isChosen ? 'ink' : 'edge'} outline={isChosen ? '2px solid var(--gm-madder)' : undefined} opacity={value === undefined ? 0.5 : 1}
+      style={thing.of === 'colour' ? { background: `linear-gradient(${shown}, ${shown}), repeating-conic-gradient(#bbb 0 25%, #fff 0 50%) 0 0 / 8px 8px` } : undefined} background="ground" color="ink" fontSize="11px" cursor="pointer" _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '2px' }}>
+      {thing.of === 'colour' ? '' : thing.of === 'amount' ? parseFloat(shown) : index + 1}
+    </chakra.button>
+  )
+}
+
+function ValueField({ thing, value, onValue }: { readonly thing: Thing; readonly value: string | undefined; readonly onValue: (value: string | undefined) => void }) {
+  const plain = textOfString((value ?? '').replace(/^url\((.*)\)$/, '$1'))
+  const [text, setText] = useState(plain)
+  const written = text.trim() === '' ? undefined : writeOwnValue(thing.of, text, thing.unit, isColour)
+  const isGood = text.trim() === '' || written !== undefined
+  const take = () => isGood && written !== value && onValue(written)
+  return (
+    <Field aria-label={`Its own: ${thing.words}`} aria-invalid={!isGood} value={text} placeholder={textOfString(thing.value)} width="170px" fontFamily="mono" fontSize="12px" onChange={(event) => setText(event.target.value)} onBlur={take}
+      title={isGood ? 'Empty follows the others' : { amount: `A number${thing.unit ? ` in ${thing.unit}` : ''}`, colour: 'A CSS colour', text: '', picture: '' }[thing.of]}
+      onKeyDown={(event) => {
+        event.stopPropagation()
+        if (event.key === 'Enter') take()
+      }} />
+  )
+}
+
+function ReadFrom({ thing, onRead }: { readonly thing: Thing; readonly onRead: (from: NonNullable<Own['from']>) => void }) {
+  const [attribute, setAttribute] = useState<string | null>(null)
+  const options = [
+    ...(thing.of === 'colour' ? [{ value: 'background', words: 'its background' }] : []),
+    ...(thing.of === 'text' ? [{ value: 'text', words: 'its text' }] : []),
+    ...(thing.of === 'picture' ? [{ value: 'picture', words: 'its picture' }] : []),
+    { value: 'attribute', words: 'an attribute …' },
+  ]
+  if (attribute !== null) {
+    return (
+      <chakra.form display="flex" gap="5px" onSubmit={(event) => {
+        event.preventDefault()
+        setAttribute(null)
+        if (/^[a-z][a-z0-9-]{0,60}$/i.test(attribute.trim())) onRead({ attribute: attribute.trim() })
+      }}>
+        <Field aria-label="Name of the attribute" autoFocus value={attribute} placeholder="data-colour" width="120px" fontFamily="mono" fontSize="12px" onChange={(event) => setAttribute(event.target.value)} onKeyDown={(event) => event.stopPropagation()} />
+        <Button type="submit" minHeight="26px" fontSize="13px">Read</Button>
+      </chakra.form>
+    )
+  }
+  return <WordMenu label="Read it from each" words="from …" options={options.map((each) => ({ ...each, isCurrent: false }))} onTouch={() => undefined} onChange={(value) => (value === 'attribute' ? setAttribute('') : onRead(value as 'background'))} />
+}

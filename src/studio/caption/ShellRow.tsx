@@ -1,0 +1,69 @@
+// Markup that a role needs around its elements: shown as a difference of the page, and put there in one act.
+import { Box, Flex } from '@chakra-ui/react'
+import { structuredPatch } from 'diff'
+import { useEffect, useState } from 'react'
+import { findKind } from '../../core/effect/kinds'
+import { addCss, applyMarkup } from '../../core/page/markup'
+import type { Role, Shell } from '../../core/rig/rig'
+import type { Effect } from '../../core/site/site'
+import { changeSource } from '../markup/commands'
+import { usePage, useStudio } from '../context'
+import { Button } from '../theme/controls'
+
+export function ShellRow({ effect }: { readonly effect: Effect }) {
+  const roles = findKind(effect.kind)?.roles(effect.settings) ?? []
+  return roles.map((role, index) => {
+    const select = index === 0 ? effect.select : effect.roles?.[role.id]?.select
+    return role.shell && select !== undefined ? <NeededShell key={role.id} role={role} shell={role.shell} select={select} /> : null
+  })
+}
+
+/** The source with the shell around every element of these numbers, and its CSS. */
+function withShell(source: string, numbers: readonly number[], { open, close, css }: Shell): string {
+  // From the last to the first, so that the numbers before stay what they are.
+  const wrapped = [...numbers].sort((a, b) => b - a).reduce((text, at) => applyMarkup(text, { do: 'wrap', at, open, close }), source)
+  return css === '' || wrapped.includes(css) ? wrapped : addCss(wrapped, css)
+}
+
+function NeededShell({ role, shell, select }: { readonly role: Role; readonly shell: Shell; readonly select: string }) {
+  const studio = useStudio()
+  const { search, store } = studio
+  const page = usePage()
+  const [bare, setBare] = useState<{ readonly key: string; readonly numbers: readonly number[] } | null>(null)
+  const [lines, setLines] = useState<readonly string[] | null>(null)
+  const key = `${page.id} ${page.source} ${select}`
+  useEffect(() => {
+    let isCurrent = true
+    const look = async () => {
+      await search.follow(store.history.get().site)
+      const [all, inside] = await Promise.all([search.ask({ ask: 'matches', page: page.id, select }), search.ask({ ask: 'matches', page: page.id, select: `:is(${shell.select}) :is(${select})` })])
+      const has = new Set(inside.map(({ number }) => number))
+      if (isCurrent) setBare({ key, numbers: all.map(({ number }) => number).filter((number) => !has.has(number)) })
+    }
+    void look().catch(() => undefined)
+    return () => {
+      isCurrent = false
+    }
+  }, [search, store, page.id, select, shell.select, key])
+  const numbers = bare?.key === key ? bare.numbers : []
+  if (numbers.length === 0) return null
+  const show = async () => {
+    const before = await search.source(page.source)
+    const { hunks } = structuredPatch('', '', before, withShell(before, numbers, shell), '', '', { context: 1 })
+    setLines(hunks.flatMap(({ lines: each }) => ['…', ...each]).slice(1))
+  }
+  return (
+    <Box pl="30px" fontSize="13.5px" role="status">
+      <Flex gap="8px" align="center" wrap="wrap">
+        <Box fontWeight="600">⚠ {numbers.length === 1 ? `The ${role.title} needs` : `${numbers.length} of the ${role.title} need`} an element around {numbers.length === 1 ? 'it' : 'each'}.</Box>
+        <Button look="quiet" minHeight="24px" fontSize="13px" aria-expanded={lines !== null} onClick={() => (lines ? setLines(null) : void show())}>Show the change</Button>
+        <Button minHeight="24px" fontSize="13px" onClick={() => void changeSource(studio, 'Putting a shell around', (source) => withShell(source, numbers, shell))}>Put it there</Button>
+      </Flex>
+      {lines && (
+        <Box as="pre" aria-label="What changes in the markup" tabIndex={0} maxHeight="120px" overflow="auto" fontFamily="mono" fontSize="12px" lineHeight="1.5" my="4px">
+          {lines.map((line, index) => <Box key={index} fontWeight={/^[+-]/.test(line) ? '700' : '400'} color={/^[+-]/.test(line) ? 'ink' : 'soft'}>{line}</Box>)}
+        </Box>
+      )}
+    </Box>
+  )
+}

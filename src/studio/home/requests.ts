@@ -1,0 +1,25 @@
+// What home asks of the server.
+import * as z from 'zod'
+import type { Bundle, Page } from '../../core/site/site'
+import { refusalOf } from '../store/search'
+
+const madeSchema = z.object({ siteId: z.string(), pageId: z.string() })
+
+async function ask(address: string, method: string, body: unknown): Promise<Response> {
+  const response = await fetch(address, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }).catch(() => {
+    throw new Error('The studio’s server cannot be reached, so nothing was changed.')
+  })
+  if (!response.ok) throw new Error(await refusalOf(response))
+  return response
+}
+
+/** Begins a site, and gives the address of its first page in the studio. Throws an Error with a sentence. */
+export async function newSite(how: { readonly starter: string } | { readonly copyOf: string } | { readonly pages: readonly Page[]; readonly bundle?: Bundle | undefined }): Promise<string> {
+  const { siteId, pageId } = madeSchema.parse(await (await ask('/api/sites', 'POST', how)).json())
+  return `/studio/${siteId}/${pageId}`
+}
+
+/** Renames a site, removes it, or brings it back. Throws an Error with a sentence. */
+export async function changeSite(id: string, change: { readonly name: string } | { readonly removed: boolean }): Promise<void> {
+  await ask(`/api/sites/${id}`, 'PATCH', change)
+}

@@ -1,0 +1,32 @@
+// The name of the page that is seen: it opens to the other pages of the site.
+import { Box, Menu, Portal } from '@chakra-ui/react'
+import { toggleDrawer } from '../commands'
+import { usePage, useSite, useStudio } from '../context'
+import { keyNames } from '../keys'
+import { Button } from '../theme/controls'
+import { openPage } from './commands'
+
+export function PageMenu() {
+  const studio = useStudio()
+  const { pages } = useSite()
+  const page = usePage()
+  const choose = (value: string) => (value === 'pages' ? toggleDrawer(studio, 'pages') : openPage(studio, value))
+  return (
+    <Menu.Root onSelect={({ value }) => choose(value)} positioning={{ placement: 'bottom-start', gutter: 4 }} lazyMount unmountOnExit>
+      <Menu.Trigger asChild>
+        <Button look="quiet" fontSize="15px" fontWeight="400" minWidth="0" aria-label={`Page: ${page.name}`} title="The pages of this site">
+          <Box as="span" truncate maxWidth="220px">{page.name}</Box> <span aria-hidden="true" style={{ fontSize: '0.62em' }}>▾</span>
+        </Button>
+      </Menu.Trigger>
+      <Portal>
+        <Menu.Positioner>
+          <Menu.Content>
+            {pages.map(({ id, name }) => <Menu.Item key={id} value={id} data-current={id === page.id ? '' : undefined}><Box as="span" truncate maxWidth="360px">{name}</Box></Menu.Item>)}
+            <Menu.Separator />
+            <Menu.Item value="pages">bring, arrange and mend pages … ({keyNames.pages})</Menu.Item>
+          </Menu.Content>
+        </Menu.Positioner>
+      </Portal>
+    </Menu.Root>
+  )
+}

@@ -1,0 +1,73 @@
+// The pages of the site: brought in, named, put in order, copied, removed and brought back; and what of the page is held back.
+import { Box, Flex } from '@chakra-ui/react'
+import { ArrowDown, ArrowUp, Copy, Trash2 } from 'lucide-react'
+import { useState, type ReactNode } from 'react'
+import { binDays, type Page } from '../../core/site/site'
+import { usePage, useSite, useStudio } from '../context'
+import { Drawer } from '../Drawer'
+import { Button, Field } from '../theme/controls'
+import { BringPage } from './BringPage'
+import { bringBack, copyPage, movePage, openPage, removePage, renamePage } from './commands'
+import { HeldBackList } from './HeldBackList'
+
+export function PagesDrawer() {
+  const { pages, bin = [] } = useSite()
+  const studio = useStudio()
+  return (
+    <Drawer label="Pages" title="Pages of this site" width="500px">
+      <Box overflowY="auto" px="14px" py="10px" display="flex" flexDirection="column" gap="18px">
+        <ol>
+          {pages.map((page, index) => <PageRow key={page.id} page={page} isFirst={index === 0} isLast={index === pages.length - 1} />)}
+        </ol>
+        <Part title="Bring pages"><BringPage /></Part>
+        <Part title="Held back on this page"><HeldBackList /></Part>
+        {bin.length > 0 && (
+          <Part title={`Removed, kept for ${binDays} days`}>
+            {bin.map(({ page, removedAt }) => (
+              <Flex key={page.id} align="center" gap="8px" minHeight="30px" fontSize="14px">
+                <Box flex="1" truncate>{page.name}</Box>
+                <Box color="soft" fontSize="13px">{new Date(removedAt).toLocaleDateString()}</Box>
+                <Button minHeight="25px" fontSize="13px" onClick={() => bringBack(studio, page)}>Bring back</Button>
+              </Flex>
+            ))}
+          </Part>
+        )}
+      </Box>
+    </Drawer>
+  )
+}
+
+function Part({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+  return (
+    <Box as="section" aria-label={title}>
+      <Box as="h3" fontSize="14px" fontWeight="600" mb="6px">{title}</Box>
+      {children}
+    </Box>
+  )
+}
+
+function PageRow({ page, isFirst, isLast }: { readonly page: Page; readonly isFirst: boolean; readonly isLast: boolean }) {
+  const studio = useStudio()
+  const isSeen = usePage().id === page.id
+  const [name, setName] = useState<string | null>(null)
+  const small = { look: 'quiet', px: '4px', minHeight: '26px' } as const
+  const commit = () => {
+    if (name !== null) renamePage(studio, page, name)
+    setName(null)
+  }
+  return (
+    <Flex as="li" align="center" gap="3px" minHeight="34px" borderBottom="1px solid" borderColor="hairline">
+      <Field aria-label={`Name of the page ${page.name}`} value={name ?? page.name} maxLength={120} flex="1" minWidth="0" minHeight="27px" fontWeight={isSeen ? '600' : '400'} borderColor="transparent" background="transparent" _hover={{ borderColor: 'hairline' }}
+        onChange={(event) => setName(event.target.value)} onBlur={commit} onKeyDown={(event) => {
+          if (event.key === 'Enter') event.currentTarget.blur()
+          if (event.key === 'Escape') setName(null)
+        }} />
+      {isSeen ? <Box fontSize="13px" color="soft" px="8px">seen now</Box> : <Button minHeight="26px" fontSize="13px" onClick={() => openPage(studio, page.id)}>See</Button>}
+      <Button {...small} aria-label={`Move ${page.name} up`} title="Up" disabled={isFirst} onClick={() => movePage(studio, page, -1)}><ArrowUp size={15} aria-hidden="true" /></Button>
+      <Button {...small} aria-label={`Move ${page.name} down`} title="Down" disabled={isLast} onClick={() => movePage(studio, page, 1)}><ArrowDown size={15} aria-hidden="true" /></Button>
+      <Button {...small} aria-label={`Copy ${page.name}`} title="Copy" onClick={() => copyPage(studio, page)}><Copy size={15} aria-hidden="true" /></Button>
+      <Button {...small} aria-label={`Remove ${page.name}`} title="Remove" disabled={isFirst && isLast} onClick={() => removePage(studio, page)}><Trash2 size={15} aria-hidden="true" /></Button>
+    </Flex>
+  )
+}
+

@@ -1,0 +1,91 @@
+// The pages of a site as sources: fetched once by their hash, told to the worker, and asked about.
+import * as z from 'zod'
+import type { Site } from '../../core/site/site'
+import type { Answer, FromWorker, Question, ToWorker } from '../../worker/protocol'
+
+export interface Search {
+  /** The source that was kept under a hash. Throws an Error with a sentence when it cannot be had. */
+  readonly source: (hash: string) => Promise<string>
+  /** Keeps a source and gives its hash. Throws an Error with a sentence when it cannot be kept. */
+  readonly keep: (html: string) => Promise<string>
+  /** Tells the worker of the pages that changed; resolves when it knows them all. */
+  readonly follow: (site: Site) => Promise<void>
+  readonly ask: <Q extends Question>(question: Q) => Promise<Answer<Q['ask']>>
+  readonly end: () => void
+}
+
+const problemSchema = z.object({ detail: z.string() })
+const keptSchema = z.object({ hash: z.string() })
+
+/** What the server says is wrong, as a sentence. */
+export async function refusalOf(response: Response): Promise<string> {
+  const problem = problemSchema.safeParse(await response.json().catch(() => undefined))
+  return problem.success ? problem.data.detail : 'The studio’s server refused this.'
+}
+
+export function makeSearch(makeWorker: () => Worker): Search {
+  const sources = new Map<string, string>()
+  const told = new Map<string, string>()
+  const waiting = new Map<number, (answer: never) => void>()
+  let worker: Worker | undefined
+  let next = 0
+  const post = (message: ToWorker) => {
+    if (!worker) {
+      worker = makeWorker()
+      worker.addEventListener('message', ({ data }: MessageEvent<FromWorker>) => {
+        waiting.get(data.id)?.(data.answer as never)
+        waiting.delete(data.id)
+      })
+    }
+    worker.postMessage(message)
+  }
+  const reach = async (address: string, init?: RequestInit) => {
+    const response = await fetch(address, init).catch(() => {
+      throw new Error('The studio’s server cannot be reached, so nothing was changed. Try again when it is back.')
+    })
+    if (!response.ok) throw new Error(await refusalOf(response))
+    return response
+  }
+  const source = async (hash: string) => {
+    const known = sources.get(hash)
+    if (known !== undefined) return known
+    const html = await (await reach(`/api/sources/${hash}`)).text()
+    sources.set(hash, html)
+    return html
+  }
+  return {
+    source,
+    keep: async (html) => {
+      const { hash } = keptSchema.parse(await (await reach('/api/sources', { method: 'POST', headers: { 'content-type': 'text/plain; charset=utf-8' }, body: html })).json())
+      sources.set(hash, html)
+      return hash
+    },
+    follow: async (site) => {
+      for (const id of [...told.keys()]) {
+        if (site.pages.some((page) => page.id === id)) continue
+        told.delete(id)
+        post({ tell: 'gone', page: id })
+      }
+      await Promise.all(site.pages.filter(({ id, source: hash }) => told.get(id) !== hash).map(async ({ id, source: hash }) => {
+        const html = await source(hash)
+        if (told.get(id) === hash) return
+        told.set(id, hash)
+        post({ tell: 'page', page: id, html })
+      }))
+    },
+    ask: (question) =>
+      new Promise((resolve) => {
+        const id = ++next
+        waiting.set(id, resolve as (answer: never) => void)
+        post({ id, question })
+      }),
+    end: () => {
+      worker?.terminate()
+      worker = undefined
+      told.clear()
+    },
+  }
+}
+
+/** The worker of the studio. */
+export const searchWorker = () => new Worker(new URL('../../worker/search.ts', import.meta.url), { type: 'module' })
