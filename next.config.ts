@@ -8,7 +8,8 @@ const config: NextConfig = {
   typescript: { ignoreBuildErrors: true },
   serverExternalPackages: ['pino', 'mysql2', 'esbuild'],
   outputFileTracingExcludes: { '*': ['**/*'] },
-  experimental: { optimizePackageImports: ['@chakra-ui/react'] },
+  // A little more than is taken in at once (src/server/import.ts), so that the sentence about too much is our own.
+  experimental: { optimizePackageImports: ['@chakra-ui/react'], proxyClientMaxBodySize: '64mb' },
 }
 
 export default config

@@ -267,6 +267,54 @@ export async function compareEvaluation(browser: Browser, rounds = 5): Promise<R
   }
 }
 
+/** What choosing could mean, for everything under a pointer on a page of 5,000 elements: our worker beside the browser's own walk. */
+export async function compareSearch(browser: Browser, rounds = 9): Promise<Report> {
+  const source = buildSync({ entryPoints: [`${here}search.ts`], bundle: true, write: false, format: 'iife', target: 'es2022' }).outputFiles[0]?.text ?? ''
+  const html = searchedPage()
+  const page = await browser.newPage()
+  await page.setContent(html)
+  const { ours, walks, elements, selects } = await page.evaluate(
+    async ([code, text, count]) => {
+      const worker = new Worker(URL.createObjectURL(new Blob([code], { type: 'text/javascript' })))
+      const [searched, walked]: [number[], number[]] = [[], []]
+      let found: readonly string[] = []
+      // First the page is told, then asked about; the first answer compiles.
+      for (let round = -1; round <= Number(count); round++) {
+        const { ms, selects: all } = await new Promise<{ readonly ms: number; readonly selects: readonly string[] }>((resolve) => {
+          worker.onmessage = ({ data }) => resolve(data as { ms: number; selects: string[] })
+          worker.postMessage(round < 0 ? text : null)
+        })
+        found = all
+        const begun = performance.now()
+        let sum = 0
+        for (const select of all) for (const element of document.querySelectorAll(select)) sum += element.matches(select) ? 1 : 0
+        const walk = performance.now() - begun
+        if (round > 0 && sum > 0) {
+          searched.push(ms)
+          walked.push(walk)
+        }
+      }
+      worker.terminate()
+      return { ours: searched, walks: walked, elements: document.querySelectorAll('*').length, selects: found.length }
+    },
+    [source, html, String(rounds)] as const,
+  )
+  await page.close()
+  return {
+    title: `Pointing: what twelve elements under the pointer could mean, on a page of ${elements} elements`,
+    lines: [
+      `${median(ours).toFixed(1)} ms in the worker for ${selects} choices, found and counted; ${median(walks).toFixed(1)} ms for a plain walk of the same page with \`querySelectorAll\` and \`matches\`, which is told the selectors (medians of ${rounds} rounds).`,
+    ],
+    aims: [{ words: 'ms for the ladder', measured: median(ours), most: 100 }],
+  }
+}
+
+/** Nested wrappers, repeats, generated and lasting classes: 5,000 elements. */
+function searchedPage(): string {
+  const card = (n: number) => `<article class="card c${n.toString(36)}x9"><div class="inner"><figure class="picture"><img alt=""></figure><div class="copy"><h3><span>t</span></h3><p>a</p><p class="last">b</p></div></div></article>`
+  return `<!doctype html><main>${Array.from({ length: 10 }, (_, s) => `<section class="part part-${s}"><div class="wrap"><div class="grid">${Array.from({ length: 55 }, (__, n) => card(s * 55 + n)).join('')}</div></div></section>`).join('')}</main>`
+}
+
 /** What the scripts and stylesheets weigh. */
 export function compareSizes(): Report {
   const every = sorts.map((name, i) => figureOf(name, i + 1))

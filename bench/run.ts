@@ -1,36 +1,65 @@
 // npm run bench: every comparison side by side in this machine's Chromium, printed and written to bench/RESULTS.md.
-import { writeFileSync } from 'node:fs'
+// npm run bench -- search tilt: these alone, their parts of the file written anew.
+import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { cpus, totalmem } from 'node:os'
+import type { Browser } from '@playwright/test'
 import { openBrowser } from './browser'
-import { compareEvaluation, compareGrid, compareInputToPaint, compareMixed, comparePageSize, compareSizes, compareTilt, tellAim, type Report } from './comparisons'
+import { compareEvaluation, compareGrid, compareInputToPaint, compareMixed, comparePageSize, compareSearch, compareSizes, compareTilt, tellAim, type Report } from './comparisons'
 
-const browser = await openBrowser()
-const machine = `${cpus().length} cores (${cpus()[0]?.model.trim() ?? 'unknown'}), ${Math.round(totalmem() / 2 ** 30)} GB, Chromium ${browser.version()} with software drawing, Node ${process.version}`
-const lines = ['# What it costs', '', 'Written by `npm run bench`. Each comparison runs side by side in one run, with real input events and the counters of the browser itself; figures are medians of several rounds. The ratios are what counts; times are those of one machine:', '', machine, '']
-
-function add({ title, lines: told, aims }: Report): void {
-  const part = [`## ${title}`, '', ...told, '', ...aims.map((aim) => `* ${tellAim(aim)}`), '']
-  console.log(part.join('\n'))
-  lines.push(...part)
+/** The comparisons in the order of the file, by the names that the command line takes. */
+const parts: Readonly<Record<string, (browser: Browser) => Report | Promise<Report>>> = {
+  size: () => compareSizes(),
+  evaluation: (browser) => compareEvaluation(browser),
+  search: (browser) => compareSearch(browser),
+  paint: (browser) => compareInputToPaint(browser),
+  tilt: (browser) => compareTilt(browser),
+  grid100: (browser) => compareGrid(browser, 100),
+  grid400: (browser) => compareGrid(browser, 400),
+  pages: (browser) => comparePageSize(browser),
+  mixed: (browser) => compareMixed(browser),
 }
 
+const file = new URL('RESULTS.md', import.meta.url)
+const marked = (name: string) => `<!-- ${name} -->`
+
+/** The text of each part as the file has it now. */
+function partsBefore(): ReadonlyMap<string, string> {
+  const text = existsSync(file) ? readFileSync(file, 'utf8') : ''
+  return new Map(Object.keys(parts).flatMap((name) => {
+    const [, from] = text.split(`${marked(name)}\n`)
+    return from === undefined ? [] : [[name, from.split(/^(?:<!-- |## Why)/m)[0] ?? '']]
+  }))
+}
+
+function tell({ title, lines, aims }: Report, name: string): string {
+  return [`## ${title}`, '', ...lines, '', ...aims.map((aim) => `* ${tellAim(aim)}`), '', `(\`npm run bench -- ${name}\` runs this alone.)`, '', ''].join('\n')
+}
+
+const asked = process.argv.slice(2)
+const unknown = asked.find((name) => !(name in parts))
+if (unknown !== undefined) {
+  console.error(`There is no part "${unknown}"; parts are ${Object.keys(parts).join(', ')}.`)
+  process.exit(2)
+}
+const browser = await openBrowser()
+const machine = `${cpus().length} cores (${cpus()[0]?.model.trim() ?? 'unknown'}), ${Math.round(totalmem() / 2 ** 30)} GB, Chromium ${browser.version()} with software drawing, Node ${process.version}`
 console.log(machine)
-add(compareSizes())
-add(await compareEvaluation(browser))
-add(await compareInputToPaint(browser))
-add(await compareTilt(browser))
-add(await compareGrid(browser, 100))
-add(await compareGrid(browser, 400))
-add(await comparePageSize(browser))
-add(await compareMixed(browser))
+const told = new Map(asked.length > 0 ? partsBefore() : [])
+for (const [name, compare] of Object.entries(parts)) {
+  if (asked.length > 0 && !asked.includes(name)) continue
+  const text = tell(await compare(browser), name)
+  console.log(text)
+  told.set(name, text)
+}
 await browser.close()
-lines.push(
+const head = ['# What it costs', '', 'Written by `npm run bench`. Each comparison runs side by side in one run, with real input events and the counters of the browser itself; figures are medians of several rounds. The ratios are what counts; times are those of one machine:', '', machine, '', ''].join('\n')
+const why = [
   '## Why aims are missed',
   '',
-  '* Task time is mostly painting: the floor, which does nothing but move tiles, takes three quarters of ours. Neither comes near a twelfth of (a).',
+  '* Task time is mostly painting: the floor, which does nothing but move tiles, takes three quarters to four fifths of ours. Neither comes near a twelfth of (a).',
   '* Script and style against the floor: the floor never measures again and writes one finished transform for a card; we look now and then whether something moved without a word, and write one number for each axis, which the stylesheet makes a transform of. That is what keeps the knobs in the stylesheet.',
   '* Size: docs/decisions/006-what-the-engine-weighs.md.',
   '',
-)
-writeFileSync(new URL('RESULTS.md', import.meta.url), lines.join('\n'))
+].join('\n')
+writeFileSync(file, head + Object.keys(parts).flatMap((name) => (told.has(name) ? [`${marked(name)}\n${told.get(name) ?? ''}`] : [])).join('') + why)
 console.log('Written to bench/RESULTS.md.')

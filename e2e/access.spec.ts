@@ -12,7 +12,7 @@ async function findings(page: Page): Promise<string[]> {
 }
 
 for (const colorScheme of ['light', 'dark'] as const) {
-  test(`home, caption, rows, code, pointing and the not-found screen pass (${colorScheme})`, async ({ page, house }) => {
+  test(`home, caption, rows, code, pointing, the drawers and the not-found screen pass (${colorScheme})`, async ({ page, house }) => {
     await page.emulateMedia({ colorScheme })
     const url = await house.addSite(`access-${colorScheme}`, cardsPage, [tiltOnCards({ liftPx: 10 })])
     await page.goto(url)
@@ -33,11 +33,25 @@ for (const colorScheme of ['light', 'dark'] as const) {
     }).toPass()
     await page.getByRole('button', { name: /^Give way/ }).focus()
     expect(await findings(page)).toEqual([])
+    await page.getByRole('group', { name: 'What to do with it' }).getByRole('button', { name: 'Markup' }).click()
+    expect(await findings(page)).toEqual([])
+    await page.keyboard.press('Escape')
+    for (const [key, name] of [['g', 'Pages'], ['m', 'Markup']] as const) {
+      await page.keyboard.press(key)
+      await expect(page.getByRole('complementary', { name })).toBeVisible()
+      if (name === 'Markup') await expect(page.getByRole('textbox', { name: 'HTML of the page' })).toBeVisible()
+      expect(await findings(page)).toEqual([])
+    }
+    await page.getByRole('button', { name: 'Earlier states of this site' }).click()
+    expect(await findings(page)).toEqual([])
+    await page.getByRole('button', { name: /^Visit as/ }).click()
+    expect(await findings(page)).toEqual([])
+    await page.keyboard.press('Escape')
     await page.goto(`${house.address}/nowhere`)
     expect(await findings(page)).toEqual([])
     await page.goto(house.address)
     await page.goto(house.address)
-    await expect(page.getByRole('heading', { name: 'Vesper Hollow' })).toBeVisible()
+    await expect(page.getByRole('region', { name: 'Vesper Hollow' })).toBeVisible()
     expect(await findings(page)).toEqual([])
   })
 }

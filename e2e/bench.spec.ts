@@ -1,6 +1,6 @@
 // The benchmarks in short: ratios with wide margins, never times. The whole of them is `npm run bench`.
 import { openBrowser } from '../bench/browser'
-import { compareGrid, compareInputToPaint, compareMixed, compareTilt, tellAim, type Report } from '../bench/comparisons'
+import { compareGrid, compareInputToPaint, compareMixed, compareSearch, compareTilt, tellAim, type Report } from '../bench/comparisons'
 import { expect, test } from './support/house'
 
 const aimOf = ({ aims }: Report, words: string) => {
@@ -40,5 +40,14 @@ test('twenty rigs at once force no layout, keep no memory, and leave nothing beh
 test('the frame after a move carries the pointer itself', async () => {
   const browser = await openBrowser()
   expect(aimOf(await compareInputToPaint(browser, 100), 'moves that the next frame missed, of 100')).toBeLessThan(10)
+  await browser.close()
+})
+
+test('the ladder of a large page is found beside a plain walk of it', async () => {
+  const browser = await openBrowser()
+  const { lines } = await compareSearch(browser, 2)
+  console.log(lines.join('\n'))
+  // How long it takes is told by npm run bench; here, that it finds what there is to be found.
+  expect(Number(/for (\d+) choices/.exec(lines[0] ?? '')?.[1])).toBeGreaterThan(30)
   await browser.close()
 })

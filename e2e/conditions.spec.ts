@@ -149,11 +149,17 @@ test('looks are told to the page, the focus counts, and the pieces of a chain fo
     const told: string[] = []
     Object.assign(window, { told })
     for (const name of ['hover-on', 'hover-off', 'hover-still', 'hover-pressed']) addEventListener(name, ({ target }) => told.push(`${name} ${(target as Element).classList[1]}`))
+    // A look that is passed through may be gone before anybody asks, so all of them are noted.
+    const shown: string[] = []
+    Object.assign(window, { shown })
+    new MutationObserver((records) => {
+      for (const { target } of records) shown.push(`${(target as Element).classList[1]} ${(target as Element).getAttribute('data-hover')}`)
+    }).observe(document.body, { subtree: true, attributeFilter: ['data-hover'] })
   })
   const look = (select: string) => page.locator(select).getAttribute('data-hover')
   await page.mouse.move(200, 200)
-  await eventually(() => look('.a')).toBe('on')
   await eventually(() => look('.a')).toBe('still')
+  expect(await page.evaluate(() => (window as unknown as { shown: string[] }).shown)).toEqual(['a on', 'a still'])
   await page.mouse.down()
   await eventually(() => look('.a')).toBe('pressed')
   await page.mouse.up()

@@ -46,6 +46,55 @@ const moments = [16, 33, 70, 140, 220, 350, 430, 600, 715, 760, 900, 1010, 1200,
 
 const numbersOf = (text: string) => [...text.matchAll(/-?\d+\.?\d*(?:e-?\d+)?/g)].map(Number)
 
+/** A rig that has all of both: what two figures on one element come to. */
+const merged = (one: Rig, other: Rig): Rig => ({ ...one, channels: [...one.channels, ...other.channels.map((each) => ({ ...each, area: one.areas[0]?.id ?? '' }))], knobs: [...one.knobs, ...other.knobs], outputs: [...one.outputs, ...other.outputs] })
+
+test('two figures on one element, each by a selector of its own, are composed by the laws of their properties; the page\'s own values stay', async ({ page }) => {
+  const own = html.replace('</style>', '.a { left: 60px; transform: translateX(40px); filter: contrast(0.9); box-shadow: 1px 2px 3px red; mask-image: linear-gradient(blue, blue) } </style>')
+  const shadow = (hole: string, unit: string, more: object) => ({ slot: { on: 'shadow', layer: 'cast', hole, unit }, ...more })
+  const drift = rigFrom({ select: '.a' }, [{ id: 'far', signal: { of: 'centredX' }, feel: glide }], [
+    { slot: { on: 'transform', fn: 'translateX' }, factor: 20, channel: 'far' },
+    { slot: { on: 'transform', fn: 'rotateY' }, factor: 7, channel: 'far' },
+    { slot: { on: 'transform', fn: 'scale' }, base: 1, factor: 0.1, channel: 'far' },
+    { slot: { on: 'opacity' }, base: 0.8, factor: 0.1, channel: 'far' },
+    { slot: { on: 'filter', fn: 'blur' }, base: 2, factor: 1, channel: 'far' },
+    shadow('x', 'px', { factor: 10, channel: 'far' }),
+    shadow('blur', 'px', { base: 12, factor: 4, channel: 'far' }),
+    { slot: { on: 'mask', layer: 'cut', hole: 'from', unit: '%' }, base: 50, factor: 20, channel: 'far' },
+  ], { layers: [{ id: 'cast', css: '{x} 4px {blur} 0 #000' }, { id: 'cut', css: 'linear-gradient(90deg, #000 {from}, #0000)' }] })
+  const fade = rigFrom({}, [{ id: 'down', signal: { of: 'y' }, feel: eased }], [
+    { slot: { on: 'opacity' }, base: 1, factor: -0.5, channel: 'down' },
+    { slot: { on: 'filter', fn: 'saturate' }, base: 1, factor: 1, channel: 'down' },
+    shadow('y', 'px', { base: 3, factor: 9, channel: 'down' }),
+  ], { layers: [{ id: 'cast', css: '0 {y} 0 0 #123456' }] })
+  const lean = expandTilt({ ...tiltDefaults, growPercent: 6 }, '.card')
+  const driven = await drive(page, own, { lean, drift, fade })
+  const all = merged(merged(lean, drift), fade)
+  const { columns, moments: expected } = evaluate(all, trace, boxes, moments)
+  let next = 0
+  for (const { t, values } of expected) {
+    for (let sample = trace[next]; sample && sample.t <= t; sample = trace[++next]) await driven.hear(sample)
+    await driven.frame(t)
+    const channel = (id: string) => Number(values[columns.indexOf(`${id}[0]`)])
+    expect(await transformApart(page, await computed(page, '.a', 'transform'), `translateX(40px) ${transformOf(all, channel)}`), `at ${t}`).toBeLessThan(2e-3)
+    const [far, down] = [channel('far'), channel('down')]
+    expect(Math.abs(Number(await computed(page, '.a', 'opacity')) - (0.8 + 0.1 * far) * (1 - 0.5 * down))).toBeLessThan(1e-3)
+    const near = async (property: string, numbers: readonly number[]) => {
+      const read = numbersOf((await computed(page, '.a', property)).replace(/rgba?\([^)]*\)/g, ''))
+      expect(read.length, await computed(page, '.a', property)).toBe(numbers.length)
+      numbers.forEach((number, i) => expect(Math.abs(number - (read[i] ?? NaN)), `${property} at ${t}`).toBeLessThan(0.01))
+    }
+    await near('filter', [0.9, 2 + far, 1 + down])
+    await near('box-shadow', [1, 2, 3, 0, 10 * far, 4, 12 + 4 * far, 0, 0, 3 + 9 * down, 0, 0])
+    await near('mask-image', [90, 50 + 20 * far])
+    expect(await computed(page, '.a', 'mask-composite')).toContain('intersect')
+    // On the other card two of them meet.
+    expect(Math.abs(Number(await computed(page, '.b', 'opacity')) - (1 - 0.5 * Number(values[columns.indexOf('down[1]')])))).toBeLessThan(1e-3)
+  }
+  await driven.detach()
+  expect(await page.evaluate(() => document.querySelector('.a')?.outerHTML.replace(/ (data-\S+|style)="[^"]*"/g, ' LEFT'))).toBe('<div class="card a"><p>text</p></div>')
+})
+
 for (const [name, rig] of Object.entries(rigs)) {
   test(`what Chromium computes for "${name}" is what the core says, at ${moments.length} moments`, async ({ page }) => {
     const driven = await drive(page, html, { [name]: rig })

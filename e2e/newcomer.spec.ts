@@ -47,7 +47,7 @@ test('a newcomer has working code for a tilt of all eight cards in at most ten a
   await hand.click(screen.x + (card.x + card.width * 0.8) * scale, screen.y + (card.y + card.height * 0.2) * scale)
   await hand.clickOn(/^Give way/)
   await expect(page.getByText('Over', { exact: false }).first()).toBeVisible()
-  await hand.clickOn('Which elements: this card')
+  await hand.clickOn(/^Which elements .*: this card$/)
   await hand.clickOn(/all 8: each card/, 'menuitem')
   await hand.drag('The angle', 30)
   await hand.key('c')
@@ -68,7 +68,7 @@ test('a newcomer has working code for a tilt of all eight cards in at most ten a
 
   // A later visit opens home, one click from every page.
   await page.goto(house.address)
-  await expect(page.getByRole('heading', { name: 'Vesper Hollow' })).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Vesper Hollow' })).toBeVisible()
   await page.getByRole('link', { name: /Specimens/ }).click()
   await expect(page).toHaveURL(/\/studio\/vesper-hollow\/specimens$/)
 })

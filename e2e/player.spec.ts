@@ -1,6 +1,6 @@
 // The player on a bare page, outside the studio: what it leaves behind, when it sleeps, and what it survives.
 import type { Page } from '@playwright/test'
-import { playerScript as player } from './support/bare'
+import { drive, playerScript as player, rigFrom } from './support/bare'
 import { eventually, expect, test } from './support/house'
 import { leanOf } from './support/stage'
 
@@ -70,6 +70,30 @@ test('it sleeps when all has settled, and a page that nobody touches costs no fr
   const settled = await framesOf(page)
   await page.waitForTimeout(500)
   expect(await framesOf(page)).toBe(settled)
+})
+
+test('the page is told when a figure comes on, goes off and comes to rest, each once', async ({ page }) => {
+  await play(page, [figure('.card', 'a')])
+  await page.evaluate(() => {
+    const told: string[] = []
+    for (const name of ['a-on', 'a-off', 'a-settled']) addEventListener(name, ({ target }) => told.push(`${name} ${(target as Element).textContent}`))
+    Object.assign(window, { told })
+  })
+  const told = () => page.evaluate(() => (window as unknown as { told: string[] }).told)
+  await page.mouse.move(140, 190)
+  await page.mouse.move(142, 190, { steps: 3 })
+  await eventually(told).toEqual(['a-on one', 'a-settled one'])
+  await page.mouse.move(140, 600)
+  await eventually(told).toEqual(['a-on one', 'a-settled one', 'a-off one', 'a-settled one'])
+})
+
+test('a sample that comes too late to count at its own time is told of, once', async ({ page }) => {
+  const warnings: string[] = []
+  page.on('console', (message) => message.type() === 'warning' && warnings.push(message.text()))
+  const driven = await drive(page, html, { lean: rigFrom({}, [{ id: 'x', signal: { of: 'centredX' } }], [{ slot: { on: 'transform', fn: 'translateX' }, channel: 'x' }]) })
+  for (const t of [100, 90, 200, 130, 120]) await driven.hear({ t, x: 100, y: 150 })
+  await driven.frame(210)
+  expect(warnings).toEqual(['A pointer sample came more than 64 ms late and counts as 64 ms old.'])
 })
 
 test('a figure that cannot be played is turned off and named once, and the others play on', async ({ page }) => {

@@ -1,6 +1,7 @@
 // Makes the pictures in docs/screenshots from the demo: npm run pictures. Not a test, so npm test leaves it out.
 import type { Page } from '@playwright/test'
 import { test } from './support/house'
+import { builderMade, zipOf } from './support/made-pages'
 import { movePointer, onScreen, stageOf } from './support/stage'
 
 const folder = 'docs/screenshots'
@@ -16,6 +17,7 @@ async function pointIn(page: Page, select: string, index: number, u: number, v: 
 const settle = (page: Page) => page.waitForTimeout(1200)
 
 test('pictures of the main views', async ({ page, house }) => {
+  test.setTimeout(180_000)
   await page.goto(house.address + demo)
   await movePointer(page, ...(await pointIn(page, '.plate', 1, 0.95, 0.06)), 6)
   await settle(page)
@@ -40,6 +42,34 @@ test('pictures of the main views', async ({ page, house }) => {
   await page.getByRole('button', { name: /^Come nearer/ }).hover()
   await settle(page)
   await page.screenshot({ path: `${folder}/recipes.png` })
+
+  await page.getByRole('group', { name: 'What to do with it' }).getByRole('button', { name: 'Markup' }).click()
+  await settle(page)
+  await page.screenshot({ path: `${folder}/starters.png` })
+  await page.keyboard.press('Escape')
+
+  await page.goto(house.address + demo)
+  await stageOf(page)
+  await page.keyboard.press('g')
+  await page.getByLabel('Files of a page').setInputFiles({ name: 'nettle.zip', mimeType: 'application/zip', buffer: zipOf(builderMade()) })
+  await page.getByText('One element is there and not seen').waitFor()
+  await settle(page)
+  await page.screenshot({ path: `${folder}/pages.png` })
+  await page.getByRole('button', { name: 'Show them here' }).click()
+  await settle(page)
+  await page.keyboard.press('m')
+  await page.waitForTimeout(2000)
+  await page.screenshot({ path: `${folder}/markup.png` })
+  await page.keyboard.press('m')
+  await page.goto(house.address + demo)
+  await stageOf(page)
+  await page.getByRole('button', { name: /^Visit as/ }).click()
+  await page.getByRole('menuitem', { name: /^three widths/ }).click()
+  await page.waitForTimeout(2500)
+  await page.mouse.move(330, 330, { steps: 6 })
+  await settle(page)
+  await page.screenshot({ path: `${folder}/three-widths.png` })
+  await page.mouse.move(640, 780)
 
   await page.emulateMedia({ colorScheme: 'dark' })
   await page.goto(house.address + demo)

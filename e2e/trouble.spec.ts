@@ -4,7 +4,7 @@ import { eventually, expect, test } from './support/house'
 import { cardsPage, clickOnPage, leanOf, movePointer, stageOf, tiltOnCards } from './support/stage'
 import { hostileDeeds, hostilePage } from './support/hostile'
 
-for (const [typed, sentence] of [['forty', 'The angle is a number from 0° to 45°. It stays at 9°.'], ['1e9', 'The angle goes from 0° to 45°. It stays at 9°.'], ['', 'The angle is a number from 0° to 45°. It stays at 9°.'], ['12 px', 'The angle is given in deg: 0° to 45°. It stays at 9°.'], ['-3', 'The angle goes from 0° to 45°. It stays at 9°.']] as const) {
+for (const [typed, sentence] of [['forty', 'The angle is a number or a sum, from 0° to 45°. It stays at 9°.'], ['1e9', 'The angle goes from 0° to 45°. It stays at 9°.'], ['', 'The angle is a number or a sum, from 0° to 45°. It stays at 9°.'], ['12 px', 'The angle is given in deg: 0° to 45°. It stays at 9°.'], ['-3', 'The angle goes from 0° to 45°. It stays at 9°.']] as const) {
   test(`"${typed}" for an angle is refused in place, and the old value stays`, async ({ page, house }) => {
     await page.goto(await house.addSite('nonsense', cardsPage, [tiltOnCards()]))
     await stageOf(page)
@@ -75,7 +75,7 @@ test('while the database is stopped edits are kept in the browser, through a rel
   expect(row?.angle).toBe('33')
 })
 
-test('two windows: the stale one is told, and neither version is dropped', async ({ page, house, context }) => {
+test('two windows: what each changes comes to both, what both change is told, and nothing is dropped', async ({ page, house, context }) => {
   const url = await house.addSite('stale', cardsPage, [tiltOnCards()])
   const second = await context.newPage()
   await page.goto(url)
@@ -83,6 +83,8 @@ test('two windows: the stale one is told, and neither version is dropped', async
   await stageOf(page)
   await stageOf(second)
   const angleOf = (each: typeof page) => each.getByRole('spinbutton', { name: 'The angle', exact: true })
+  const eyeOf = (each: typeof page) => each.getByRole('spinbutton', { name: /eye|distance/i }).first()
+  const toldIn = (each: typeof page) => each.getByRole('alert').filter({ hasText: 'another window' })
   const type = async (each: typeof page, text: string) => {
     await angleOf(each).focus()
     await each.keyboard.type(text)
@@ -90,21 +92,34 @@ test('two windows: the stale one is told, and neither version is dropped', async
   }
   await type(page, '12')
   await expect(page.getByRole('status').getByText('· saved')).toBeVisible()
-  await type(second, '40')
-  const told = second.getByRole('alert').filter({ hasText: 'This site was saved from another window since you opened it.' })
-  await expect(told).toBeVisible()
-  await told.getByRole('button', { name: 'Take the stored one' }).click()
+  // The second window knows nothing of it, and changes something else.
+  await eyeOf(second).focus()
+  await second.keyboard.type('900')
+  await second.keyboard.press('Enter')
+  await expect(toldIn(second)).toContainText('Changes from another window came in beside yours.')
   await expect(angleOf(second)).toHaveAttribute('aria-valuetext', '12°')
-  await second.getByRole('button', { name: /^Undo/ }).click()
-  await expect(angleOf(second)).toHaveAttribute('aria-valuetext', '40°')
   await expect(second.getByRole('status').getByText('· saved')).toBeVisible()
+  await toldIn(second).getByRole('button', { name: 'Good' }).click()
 
+  // Both change the same number: the one who saves last is told; the other value is an earlier state.
+  await type(second, '40')
+  await expect(second.getByRole('status').getByText('· saved')).toBeVisible()
   await type(page, '5')
-  await page.getByRole('alert').getByRole('button', { name: 'Keep mine' }).click()
+  await expect(toldIn(page)).toContainText('Both windows changed figure Cards give way: settings: acrossDeg')
   await expect(page.getByRole('status').getByText('· saved')).toBeVisible()
-  const kept = await house.query('SELECT JSON_VALUE(document, ?) AS angle FROM site_revisions WHERE site_id = ? ORDER BY revision', ['$.effects[0].settings.acrossDeg', 'stale'])
+  const kept = await house.query('SELECT JSON_VALUE(document, ?) AS angle, JSON_VALUE(document, ?) AS eye FROM site_revisions WHERE site_id = ? ORDER BY revision', ['$.effects[0].settings.acrossDeg', '$.effects[0].settings.eyePx', 'stale'])
   expect(kept.map(({ angle }) => angle)).toContain('40')
-  expect(kept.at(-1)?.angle).toBe('5')
+  expect(kept.at(-1)).toEqual({ angle: '5', eye: '900' })
+
+  // An earlier state is looked at, gone back to, and that is undone.
+  await toldIn(page).getByRole('button', { name: 'Earlier states' }).click()
+  const states = page.getByRole('complementary', { name: 'Earlier states' })
+  await states.getByRole('button', { name: 'Look' }).first().click()
+  await expect(states.getByText('Figure Cards give way: different then')).toBeVisible()
+  await states.getByRole('button', { name: 'Go back to it' }).first().click()
+  await expect(angleOf(page)).toHaveAttribute('aria-valuetext', '40°')
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await expect(angleOf(page)).toHaveAttribute('aria-valuetext', '5°')
 })
 
 /** A server on loopback that answers each path. */

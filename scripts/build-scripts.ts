@@ -1,4 +1,5 @@
-// Builds what the server hands out as text: the player for exports, and the agent for the page's frame.
+// Builds what the server hands out as text: the player for exports, the agent for the page's frame, and the snippet that
+// saves a page.
 import { buildSync } from 'esbuild'
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
@@ -9,3 +10,4 @@ const out = join(root, 'build')
 mkdirSync(out, { recursive: true })
 writeFileSync(join(out, 'player.json'), JSON.stringify(readPlayerModules(root)))
 buildSync({ entryPoints: [join(root, 'src/stage/agent.ts')], outfile: join(out, 'stage.js'), bundle: true, minify: true, format: 'iife', target: 'es2022', legalComments: 'none' })
+buildSync({ entryPoints: [join(root, 'src/snippet/save-page.ts')], outfile: join(out, 'snippet.js'), bundle: true, minify: true, format: 'iife', target: 'es2022', legalComments: 'none' })

@@ -1,7 +1,9 @@
 // The player on a bare page, with a clock, frames and samples of its own: what Chromium computes, moment by moment.
 import type { Page } from '@playwright/test'
 import { buildSync } from 'esbuild'
-import { writeStylesheet } from '../../src/core/export/stylesheet'
+import { targetsOf, writeStylesheet } from '../../src/core/export/stylesheet'
+import { overlapsOf } from '../../src/core/page/overlaps'
+import { findIn, readTree } from '../../src/core/page/tree'
 import { planRig, type Names } from '../../src/core/rig/plan'
 import type { Rig } from '../../src/core/rig/rig'
 import { readRig } from '../../src/core/rig/schema'
@@ -25,9 +27,11 @@ export function rigFrom(area: object, channels: readonly object[], outputs: read
   })
 }
 
-/** The stylesheet of rigs by name, as an export writes it. */
-export function stylesheetOf(rigs: Readonly<Record<string, Rig>>): string {
-  return writeStylesheet(Object.entries(rigs).map(([name, rig], index) => ({ number: index + 1, names: namesOf(name), rig, sentence: `${name}.` })))
+/** The stylesheet of rigs by name, as an export writes it for a page. */
+export function stylesheetOf(rigs: Readonly<Record<string, Rig>>, html = ''): string {
+  const figures = Object.entries(rigs).map(([name, rig], index) => ({ number: index + 1, names: namesOf(name), rig, sentence: `${name}.` }))
+  const tree = readTree(html)
+  return writeStylesheet(figures, overlapsOf(targetsOf(figures), (select) => findIn(tree, select)))
 }
 
 export const figuresOf = (rigs: Readonly<Record<string, Rig>>) => Object.entries(rigs).flatMap(([name, rig]) => planRig(rig, namesOf(name)))
@@ -41,7 +45,7 @@ interface Driven {
 
 /** Opens a page that plays these rigs by a clock that stands until it is moved. */
 export async function drive(page: Page, html: string, rigs: Readonly<Record<string, Rig>>) {
-  await page.setContent(html.replace('</head>', `<style>${stylesheetOf(rigs)}</style></head>`))
+  await page.setContent(html.replace('</head>', `<style>${stylesheetOf(rigs, html)}</style></head>`))
   await page.addScriptTag({ content: playerScript })
   await page.evaluate((figures) => {
     const driven: Driven = { now: 0, frames: [], feed: () => undefined, detach: () => undefined }
@@ -83,7 +87,7 @@ export const transformApart = (page: Page, one: string, other: string) =>
 
 /** Opens a page that plays these rigs by the real pointer and the real clock. */
 export async function playReal(page: Page, html: string, rigs: Readonly<Record<string, Rig>>): Promise<void> {
-  await page.setContent(html.replace('</head>', `<style>${stylesheetOf(rigs)}</style></head>`))
+  await page.setContent(html.replace('</head>', `<style>${stylesheetOf(rigs, html)}</style></head>`))
   await page.addScriptTag({ content: playerScript })
   await page.evaluate((figures) => {
     const { attach } = (window as unknown as { player: { attach: (root: Document, figures: readonly unknown[]) => () => void } }).player

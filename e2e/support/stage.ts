@@ -43,8 +43,20 @@ export async function onScreen(page: Page, x: number, y: number): Promise<{ x: n
   return { x: box.x + x * scale, y: box.y + y * scale }
 }
 
+/** Waits until the plate has taken its size: it grows and shrinks with what stands around it. */
+async function standsStill(page: Page): Promise<void> {
+  let before = ''
+  await expect.poll(async () => {
+    const now = JSON.stringify(await page.locator('iframe').first().boundingBox())
+    const isSame = now === before
+    before = now
+    return isSame
+  }, { intervals: [60] }).toBe(true)
+}
+
 /** Clicks the middle of an element of the page in the frame, with the real pointer. */
 export async function clickOnPage(page: Page, frame: Frame, select: string): Promise<void> {
+  await standsStill(page)
   const box = await frame.locator(select).evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
   const { x, y } = await onScreen(page, box.x + box.width / 2, box.y + box.height / 2)
   await page.mouse.click(x, y)

@@ -1,0 +1,93 @@
+// The figures of a site: off, alone, named, put in order, doubled, carried elsewhere as text; and the page seen bare.
+import { eventually, expect, test } from './support/house'
+import { cardsPage, clickOnPage, leanOf, movePointer, stageOf, tiltOnCards } from './support/stage'
+
+const both = [tiltOnCards(), { ...tiltOnCards({ acrossDeg: 4 }), id: 'second', name: 'First card only', select: '.card:nth-child(1)', noun: 'this card' }]
+
+test('two figures on one card add up; one is turned off, or plays alone, and what is off is not exported', async ({ page, house }) => {
+  await page.goto(await house.addSite('adding', cardsPage, both))
+  const stage = await stageOf(page)
+  const lean = () => leanOf(stage, '.card', 0).then(({ rotateY }) => rotateY)
+  // Near the right edge of the first card.
+  await movePointer(page, 60 + 236, 180, 4)
+  await eventually(lean).toBeGreaterThan(12)
+  await page.keyboard.press('o')
+  await movePointer(page, 60 + 235, 181, 2)
+  await eventually(lean).toBeCloseTo(4, 0)
+  await expect(page.getByRole('status').getByText('· saved')).toBeVisible()
+  const exported = await (await page.request.get(`${house.address}/export/adding/page`)).text()
+  expect(exported).not.toContain('acrossDeg: 9')
+  expect(exported.match(/Figure \d\. /g)).toEqual(['Figure 2. '])
+  await page.keyboard.press('o')
+  await page.keyboard.press('Shift+O')
+  await movePointer(page, 60 + 236, 180, 2)
+  await eventually(lean).toBeCloseTo(9, 0)
+  await expect(page.getByRole('button', { name: 'Only this' })).toHaveAttribute('aria-pressed', 'true')
+  await page.keyboard.press('Shift+O')
+  await movePointer(page, 60 + 235, 180, 2)
+  await eventually(lean).toBeGreaterThan(12)
+})
+
+test('a figure is renamed, doubled and moved in the order, each with words for what is undone', async ({ page, house }) => {
+  await page.goto(await house.addSite('order', cardsPage, both))
+  await stageOf(page)
+  const figures = () => page.getByRole('navigation', { name: 'Figures' }).getByRole('button', { name: /^Figure \d/ }).evaluateAll((buttons) => buttons.map((button) => button.getAttribute('aria-label')))
+  await page.getByRole('button', { name: 'More' }).click()
+  await page.getByLabel('Name', { exact: true }).fill('All of them')
+  await page.keyboard.press('Enter')
+  await page.getByRole('button', { name: 'Duplicate it' }).click()
+  await eventually(figures).toEqual(['Figure 1: All of them', 'Figure 2: All of them, copy', 'Figure 3: First card only'])
+  await page.getByRole('navigation', { name: 'Figures' }).hover()
+  await page.getByRole('button', { name: 'Move figure 3 up' }).click()
+  await eventually(figures).toEqual(['Figure 1: All of them', 'Figure 2: First card only', 'Figure 3: All of them, copy'])
+  await page.getByRole('button', { name: 'Undo: Moving First card only' }).click()
+  await page.getByRole('button', { name: 'Undo: Duplicating All of them' }).click()
+  await page.getByRole('button', { name: 'Undo: Renaming a figure' }).click()
+  await eventually(figures).toEqual(['Figure 1: Cards give way', 'Figure 2: First card only'])
+})
+
+test('an effect is copied as text and pasted on an element of another site', async ({ page, house, context }) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write'])
+  await page.goto(await house.addSite('from', cardsPage, [tiltOnCards({ acrossDeg: 17 })]))
+  await stageOf(page)
+  await page.getByRole('region', { name: 'Caption of figure 1' }).click({ position: { x: 5, y: 90 } })
+  await page.keyboard.press('Control+c')
+  expect(JSON.parse(await page.evaluate(() => navigator.clipboard.readText()))).toMatchObject({ format: 'glass-moth-effect/1', effect: { kind: 'tilt', settings: { acrossDeg: 17 } } })
+  await page.goto(await house.addSite('to', cardsPage.replaceAll('class="card"', 'class="tile"').replaceAll('.card', '.tile')))
+  const stage = await stageOf(page)
+  await page.keyboard.press('p')
+  await clickOnPage(page, stage, '.tile:nth-child(2) h2')
+  await page.getByRole('region', { name: 'Which elements' }).getByRole('button', { name: /^all 8 like it/ }).first().click()
+  await page.keyboard.press('Control+v')
+  await expect(page.getByRole('spinbutton', { name: 'The angle', exact: true })).toHaveAttribute('aria-valuetext', '17°')
+  await eventually(() => stage.evaluate(() => document.querySelectorAll('[data-tile]').length)).toBe(8)
+})
+
+test('a number takes sums and what is pasted from CSS', async ({ page, house }) => {
+  await page.goto(await house.addSite('sums', cardsPage, [tiltOnCards()]))
+  await stageOf(page)
+  const angle = page.getByRole('spinbutton', { name: 'The angle', exact: true })
+  for (const [typed, shown] of [['2 * (3 + 4)', '14°'], ['0.05turn', '18°'], ['rotateY(7deg)', '7°']] as const) {
+    await angle.focus()
+    await page.keyboard.press('Enter')
+    await page.keyboard.press('Control+a')
+    await page.keyboard.type(typed)
+    await page.keyboard.press('Enter')
+    await expect(angle).toHaveAttribute('aria-valuetext', shown)
+  }
+})
+
+test('while B is held the page is seen bare, and as it was before when it is let go; a question mark opens the sheet of keys', async ({ page, house }) => {
+  await page.goto(await house.addSite('bare', cardsPage.replace('</style>', '.card:nth-child(2) { opacity: 0; filter: blur(9px) }</style>')))
+  const stage = await stageOf(page)
+  const second = () => stage.evaluate(() => {
+    const { opacity, filter } = getComputedStyle(document.querySelectorAll('.card')[1] as Element)
+    return `${opacity} ${filter}`
+  })
+  await page.keyboard.down('b')
+  await eventually(second).toBe('1 none')
+  await page.keyboard.up('b')
+  await eventually(second).toBe('0 blur(9px)')
+  await page.keyboard.press('?')
+  await expect(page.getByRole('complementary', { name: 'Keys' }).getByText('this sheet')).toBeVisible()
+})

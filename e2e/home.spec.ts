@@ -1,0 +1,46 @@
+// Home: where sites begin, are sought, named, copied, removed and brought back.
+import { expect, test } from './support/house'
+import { handWritten, zipOf } from './support/made-pages'
+import { stageOf } from './support/stage'
+
+test('a site begins with a starter, is named, copied, removed and brought back, and found by its name', async ({ page, house }) => {
+  await page.goto(house.address)
+  await page.goto(house.address)
+  await page.getByRole('button', { name: /^New site/ }).click()
+  await page.getByRole('menuitem', { name: /^Card grid/ }).click()
+  await expect(page).toHaveURL(/\/studio\/[\w-]+\/[\w-]+$/)
+  const stage = await stageOf(page)
+  expect(await stage.locator('.grid-card').count()).toBe(6)
+
+  await page.goto(house.address)
+  await page.getByLabel('Name of the site Card grid').fill('Ferry timetable')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('region', { name: 'Ferry timetable' })).toBeVisible()
+  await page.getByRole('button', { name: 'Copy Ferry timetable' }).click()
+  await expect(page.getByRole('region', { name: 'Ferry timetable, copy' })).toBeVisible()
+  await page.getByRole('button', { name: 'Remove Ferry timetable, copy' }).click()
+  await expect(page.getByRole('region', { name: 'Ferry timetable, copy' })).toHaveCount(0)
+  const removed = page.getByRole('region', { name: 'Removed sites' })
+  await expect(removed.getByText('Ferry timetable, copy')).toBeVisible()
+  await removed.getByRole('button', { name: 'Bring back' }).first().click()
+  await expect(page.getByRole('region', { name: 'Ferry timetable, copy' })).toBeVisible()
+
+  await page.getByLabel('Search sites and pages').fill('ferry')
+  await expect(page.getByRole('region', { name: 'Vesper Hollow' })).toHaveCount(0)
+  await expect(page.getByRole('region', { name: /^Ferry timetable/ })).toHaveCount(2)
+  await page.getByLabel('Search sites and pages').fill('nothing of the sort')
+  await expect(page.getByText('No site and no page is called that.')).toBeVisible()
+})
+
+test('a site begins with a page of the designer’s own, and what cannot be read is refused in a sentence', async ({ page, house }) => {
+  await page.goto(house.address)
+  await page.goto(house.address)
+  const files = page.getByLabel('Files of a new site')
+  await files.setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('no page') })
+  await expect(page.getByText('There is no HTML file in what you brought.')).toBeVisible()
+  await files.setInputFiles({ name: 'boats.zip', mimeType: 'application/zip', buffer: zipOf(handWritten()) })
+  await expect(page).toHaveURL(/\/studio\/[\w-]+\/[\w-]+$/)
+  const stage = await stageOf(page)
+  expect(await stage.locator('.boat').count()).toBe(24)
+  await expect(page.getByRole('heading', { name: 'Harrow & Reed, boats by hand' })).toBeVisible()
+})
