@@ -9,7 +9,7 @@ const mayImport = {
   core: [],
   player: ['core'],
   stage: ['core', 'player'],
-  studio: ['core', 'stage/protocol.ts', 'worker'],
+  studio: ['core', 'player', 'stage/protocol.ts', 'worker'],
   worker: ['core'],
   snippet: [],
   bundle: ['core'],

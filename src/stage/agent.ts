@@ -1,15 +1,23 @@
 // The agent inside the page's frame: it plays the figures, points, outlines and reports, as the studio asks.
 import * as z from 'zod'
+import { makeRun, type RunName } from '../core/trace/runs'
 import { findAssets } from './assets'
 import { showBare } from './bare'
+import { stillBoxOf } from './boxes'
+import { coloursOf } from './colours'
+import { chooseEdges } from './edges'
 import { findAll } from './find'
+import { measureGap } from './gap'
 import { guardPage } from './guard'
 import { makeHand } from './hand'
 import { makeHost } from './host'
+import { makeHover } from './hover'
 import { elementsUnder } from './ladder'
+import { liftCss } from './lift'
 import { readNumbers } from './numbers'
 import { makeOverlay } from './overlay'
-import { toStage, type FromStage, type ThreadSample, type ToStage, type Under } from './protocol'
+import { makePose } from './pose'
+import { toStage, type Edge, type FromStage, type ThreadSample, type ToStage, type Under } from './protocol'
 import { findUnseen } from './unseen'
 import { makeVisit } from './visit'
 import { editWords } from './words'
@@ -31,7 +39,11 @@ function start(page: Document) {
   const numbers = readNumbers(page)
   const assets = findAssets(page)
   const visit = makeVisit(page)
-  const overlay = makeOverlay(page, numbers, (place, last) => say({ type: 'pin', place, last }))
+  const overlay = makeOverlay(page, numbers, {
+    onPin: (place, last) => say({ type: 'pin', place, last }),
+    onHandle: (id, value, last) => say({ type: 'handle', id, value, last }),
+  })
+  const hover = makeHover(page)
 
   let samples: ThreadSample[] = []
   const reportSamples = () => {
@@ -42,13 +54,17 @@ function start(page: Document) {
     overlay: overlay.host,
     onMeet: overlay.meet,
     onGhost: overlay.showGhost,
+    onHit: hover.mark,
+    onRan: () => say({ type: 'ran' }),
     onSample: (sample) => {
       if (samples.length === 0) requestAnimationFrame(reportSamples)
       samples.push(sample)
     },
   })
 
-  const host = makeHost(page, hand)
+  const host = makeHost(page, hand, hover.follow)
+  const edges = chooseEdges(page, numbers, overlay, (edge) => say({ type: 'edge', edge }))
+  const pose = makePose(page, hand, (x, y, place, last) => say({ type: 'posed', x, y, place, last }))
 
   let pointing = false
   let toldUnder = ''
@@ -95,6 +111,21 @@ function start(page: Document) {
 
   page.addEventListener('keyup', ({ code }) => say({ type: 'keyup', code }))
 
+  /** Walks a built-in run over the first match in sight, to what belongs to it if that is named. */
+  const testRun = (run: RunName, select: string, note?: string) => {
+    const inSight = (findAll(page, select) ?? []).map((element) => stillBoxOf(element)).find(({ y, height }) => y + height > 0 && y < innerHeight)
+    const beside = note === undefined ? undefined : findAll(page, note)?.[0]
+    if (inSight) hand.run(makeRun(run, inSight, { width: innerWidth, height: innerHeight }, beside && stillBoxOf(beside)))
+  }
+  const showGap = (shown: readonly Edge[], select?: string) => {
+    overlay.showEdges(shown, null)
+    const [one, other] = shown
+    if (select === undefined || !one || !other) return
+    const measured = host.measure((figures) => measureGap(page, figures, numbers, [one, other], select))
+    if (measured) say({ type: 'gaps', width: innerWidth, ...measured })
+    overlay.draw()
+  }
+
   const look = (select: string) => say({ type: 'looks', select, grounds: (findAll(page, select) ?? []).map(groundOf) })
   const answer = (message: ToStage) => {
     switch (message.type) {
@@ -125,6 +156,30 @@ function start(page: Document) {
         return hand.walk(message.select)
       case 'follow':
         return hand.follow(message.select, message.index, message.place)
+      case 'colours':
+        return say({ type: 'colours', colours: coloursOf(page) })
+      case 'hold':
+        return hand.hold(message.look)
+      case 'fasten':
+        return hand.fasten(message.on)
+      case 'stand':
+        return hand.standAtPoint(message.x, message.y)
+      case 'run':
+        return hand.run(message.samples)
+      case 'test-run':
+        return testRun(message.run, message.select, message.note)
+      case 'pose':
+        return pose(message.select)
+      case 'boxes':
+        return say({ type: 'boxes', window: { width: innerWidth, height: innerHeight }, elements: Object.fromEntries(message.selects.map((select) => [select, (findAll(page, select) ?? []).slice(0, 400).map((element) => stillBoxOf(element))])) })
+      case 'edges':
+        return edges(message.on)
+      case 'gap':
+        return showGap(message.edges, message.measures ? message.select : undefined)
+      case 'lift': {
+        const element = numbers.at(message.number)
+        return element && say({ type: 'lifted', number: message.number, css: liftCss(page, element, host.owns) })
+      }
       case 'leave':
         return message.to === 'away' ? hand.leave() : hand.leaveForControls()
     }

@@ -6,7 +6,8 @@ import { placeOnWalk } from '../core/trace/walk'
 import { pointerOf, type Feed, type Source } from '../player/pointer'
 import { placeIn, stillBoxOf } from './boxes'
 import { findAll } from './find'
-import type { ThreadSample, Visitor } from './protocol'
+import type { Look } from '../core/look/look'
+import type { RunSample, ThreadSample, Visitor } from './protocol'
 
 const restPx = 3
 const restMs = 120
@@ -28,6 +29,16 @@ export interface Hand {
   readonly becomeVisitor: (visitor: Visitor) => void
   /** Tells the player once more where the hand is: after it was attached afresh. */
   readonly repeat: () => void
+  /** Holds a look, as a pointer that stays would; null lets go. */
+  readonly hold: (look: Look | null) => void
+  /** Fastens the ghost where it stands, or lets it follow again. Gives the place in the area. */
+  readonly fasten: (isOn: boolean) => void
+  /** Stands the ghost at a point of the window. */
+  readonly standAtPoint: (x: number, y: number) => void
+  /** Plays a trace of the window in its own time; null ends it. */
+  readonly run: (steps: readonly RunSample[] | null) => void
+  /** The element of the area that the hand is on, or would go to, and where on it. */
+  readonly place: () => { readonly element: Element; readonly place: Place } | undefined
   /** The place where an element was pointed at: the ghost goes there, or to its middle, when the pointer rested nowhere. */
   readonly standAt: (element: Element | null, x: number, y: number) => void
 }
@@ -37,9 +48,13 @@ interface HandOptions {
   readonly onSample: (sample: ThreadSample) => void
   readonly onGhost: (at: { x: number; y: number } | null) => void
   readonly onMeet: (element: Element | null) => void
+  /** What is under the hand, and whether it is pressed: for the page's own rules. */
+  readonly onHit: (element: Element | null, isPressed: boolean) => void
+  /** A trace has been played to its end. */
+  readonly onRan: () => void
 }
 
-export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }: HandOptions): Hand {
+export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, onHit, onRan }: HandOptions): Hand {
   const feeds = new Set<Feed>()
   let area: string | null = null
   let fallback: Element | null = null
@@ -49,6 +64,9 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
   let last: Sample | null = null
   let by: ThreadSample['by'] = 'hand'
   let walking: { element: Element; since: number } | null = null
+  let held: Look | null = null
+  let isFastened = false
+  let running: { readonly steps: readonly RunSample[]; readonly begun: number; readonly scrolledFrom: number; next: number } | null = null
 
   /**
    * The element of the area that has the point: the one that was hit, else one whose still box holds it
@@ -71,8 +89,13 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
     for (const feed of feeds) feed(sample, hit)
     const met = sample.phase === 'leave' ? null : areaAt(hit, sample.x, sample.y)
     onMeet(met)
+    onHit(sample.phase === 'leave' ? null : hit, sample.buttons !== 0)
     const told: ThreadSample = { t: sample.t, x: sample.x, y: sample.y, by, phase: sample.phase === 'leave' ? 'away' : 'here' }
-    if (met && area !== null) Object.assign(told, { place: placeIn(stillBoxOf(met, 'padding'), sample.x, sample.y), index: findAll(page, area)?.findIndex((each) => each === met) })
+    if (sample.buttons !== 0) told.buttons = sample.buttons
+    if (met && area !== null) {
+      const box = stillBoxOf(met, 'padding')
+      Object.assign(told, { place: placeIn(box, sample.x, sample.y), index: findAll(page, area)?.findIndex((each) => each === met), size: { width: box.width, height: box.height } })
+    }
     onSample(told)
   }
   const isInArea = ({ x, y }: { readonly x: number; readonly y: number }) => areaAt(hitAt(x, y), x, y) !== null
@@ -108,6 +131,7 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
     // What changes under a standing pointer does not bring the hand back from where it went.
     const hasStood = sample.phase === 'move' && sample.x === real.x && sample.y === real.y
     Object.assign(real, { x: sample.x, y: sample.y })
+    if (held !== null || isFastened) return
     if (hasStood && (by !== 'hand' || !last || !isPresent(last))) return
     const hit = !told || told === overlay ? hitAt(sample.x, sample.y) : told
     stopWalk()
@@ -126,19 +150,51 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
     anchor = null
     tell({ t: performance.now(), x: last?.x ?? 0, y: last?.y ?? 0, buttons: 0, pointerType: 'mouse', phase: 'leave' }, 'hand', null)
   }
+  /** Where the ghost belongs: the last place of rest, else the middle of what was pointed at or of the first match in sight. */
+  const ghostPoint = (): { readonly x: number; readonly y: number } | undefined => {
+    if (rested) return rested
+    const target = area === null ? undefined : fallback?.isConnected && fallback.matches(area) ? fallback : visibleMatch(area)
+    return target && pointAt(stillBoxOf(target, 'padding'), { x: 0, y: 0 })
+  }
   const leaveForControls = () => {
+    if (held !== null || isFastened) return
     stopWalk()
     if (area === null) return leave()
     keepAnchor(performance.now())
     anchor = null
-    if (rested) return stand(rested.x, rested.y, 'ghost')
-    const target = fallback?.isConnected && fallback.matches(area) ? fallback : visibleMatch(area)
-    if (!target) return leave()
-    const { x, y } = pointAt(stillBoxOf(target, 'padding'), { x: 0, y: 0 })
-    stand(x, y, 'ghost')
+    const point = ghostPoint()
+    if (point) stand(point.x, point.y, 'ghost')
+    else leave()
+  }
+  const hold = (look: Look | null) => {
+    if (look === held) return
+    const point = last && isPresent(last) && isInArea(last) ? last : ghostPoint()
+    held = look
+    stopWalk()
+    if (look === null) return leaveForControls()
+    if (look === 'off' || !point) return leave()
+    stand(point.x, point.y, 'ghost')
+    if (look === 'pressed') tell({ t: performance.now(), x: point.x, y: point.y, buttons: 1, pointerType: 'mouse', phase: 'down' }, 'ghost', hitAt(point.x, point.y))
+  }
+  const stepRun = () => {
+    if (!running) return
+    const { steps, begun, scrolledFrom } = running
+    const now = performance.now()
+    for (let sample = steps[running.next]; sample && begun + sample.t <= now; sample = steps[++running.next]) {
+      const { x, y, buttons, phase, pointerType } = sample
+      if (sample.scrollY !== undefined) page.scrollingElement?.scrollTo({ top: scrolledFrom + sample.scrollY, behavior: 'instant' })
+      onGhost(phase === 'leave' || phase === 'cancel' ? null : { x, y })
+      tell({ t: begun + sample.t, x, y, buttons, pointerType, phase }, 'run', phase === 'leave' ? null : hitAt(x, y))
+      if (!running) return
+    }
+    if (running.next >= steps.length) {
+      running = null
+      onRan()
+    } else requestAnimationFrame(stepRun)
   }
   const stopWalk = () => {
     walking = null
+    running = null
   }
   const step = () => {
     if (!walking) return
@@ -175,9 +231,36 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet }:
       stand(x, y, 'ghost')
     },
     leaveForControls: () => {
-      if (!walking) leaveForControls()
+      if (!walking && !running) leaveForControls()
     },
     leave,
+    hold,
+    fasten: (isOn) => {
+      if (isOn === isFastened) return
+      const point = last && isPresent(last) && isInArea(last) ? last : ghostPoint()
+      stopWalk()
+      if (isOn && point) stand(point.x, point.y, 'ghost')
+      isFastened = isOn
+      if (!isOn) leaveForControls()
+    },
+    standAtPoint: (x, y) => {
+      stopWalk()
+      rested = { x, y }
+      stand(x, y, 'ghost')
+    },
+    run: (steps) => {
+      stopWalk()
+      held = null
+      isFastened = false
+      if (steps === null) return leaveForControls()
+      running = { steps, begun: performance.now(), scrolledFrom: page.scrollingElement?.scrollTop ?? 0, next: 0 }
+      stepRun()
+    },
+    place: () => {
+      const point = last && isPresent(last) ? last : ghostPoint()
+      const element = point && areaAt(hitAt(point.x, point.y), point.x, point.y)
+      return point && element ? { element, place: placeIn(stillBoxOf(element, 'padding'), point.x, point.y) } : undefined
+    },
     walk: (select) => {
       const element = select === null ? undefined : visibleMatch(select)
       if (!element) return walking ? leaveForControls() : undefined

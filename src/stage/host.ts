@@ -9,9 +9,13 @@ export interface Host {
   readonly play: (stylesheet: string, figures: readonly PlayedFigure[]) => void
   /** Plays them as for a visitor who prefers reduced motion, or not. */
   readonly reduceMotion: (isReduced: boolean) => void
+  /** Lends the page to somebody who plays the figures by a clock of their own, and then plays on. */
+  readonly measure: <Answer>(work: (figures: readonly PlayedFigure[]) => Answer) => Answer
+  /** Whether a sheet is ours and not the page's. */
+  readonly owns: (sheet: CSSStyleSheet) => boolean
 }
 
-export function makeHost(page: Document, hand: Hand): Host {
+export function makeHost(page: Document, hand: Hand, onSheet: () => void): Host {
   const style = page.createElement('style')
   let playing: readonly PlayedFigure[] = []
   let detach: ((keepValues?: boolean) => void) | undefined
@@ -24,12 +28,20 @@ export function makeHost(page: Document, hand: Hand): Host {
     play: (stylesheet, figures) => {
       if (style.textContent !== stylesheet) style.textContent = stylesheet
       if (!style.isConnected) page.head.append(style)
+      if (/:(hover|active)/.test(stylesheet)) onSheet()
       // A turned knob changes the stylesheet alone, and the player plays on.
       if (JSON.stringify(figures) === JSON.stringify(playing)) return
       detach?.(true)
       dropValues(page, playing, figures)
       playing = figures
       begin()
+    },
+    owns: (sheet) => sheet.ownerNode === style,
+    measure: (work) => {
+      detach?.(true)
+      const answer = work(playing)
+      begin()
+      return answer
     },
     reduceMotion: (isNow) => {
       if (isNow === isReduced) return

@@ -1,11 +1,13 @@
 // What the studio draws on the page: corner ticks, figure numbers, the away pin and the ghost. In a closed shadow root,
 // so that neither side's styles reach the other.
-import type { Box } from '../core/geometry/box'
+import { holdsPoint, type Box } from '../core/geometry/box'
 import { pointAt, type Place } from '../core/geometry/place'
 import { placeIn, stillBoxOf } from './boxes'
 import { findAll } from './find'
+import { lineOf, type EdgeLine } from './gap'
+import { drawHandles, handleStyles } from './handles'
 import type { Numbers } from './numbers'
-import type { ShownFigure } from './protocol'
+import type { Edge, ShownFigure } from './protocol'
 
 const styles = `
   :host { all: initial !important; position: fixed !important; inset: 0 !important; z-index: 2147483647 !important; pointer-events: none !important; }
@@ -20,6 +22,9 @@ const styles = `
   .number { position: absolute; font: 600 13px/18px ui-sans-serif, system-ui, sans-serif; font-variant-numeric: tabular-nums; color: #23262B; min-width: 18px; text-align: center;
     background: #FAFBF9; border: 1px solid #6B7168; border-radius: 9px; padding: 0 3px; box-sizing: border-box; translate: -50% -50%; }
   .number.selected { background: #23262B; color: #FAFBF9; border-color: #FAFBF9; }
+  .edge { position: absolute; background: #23262B; box-shadow: 0 0 0 1px #fffb; }
+  .edge.loud { background: #A8326A; }
+  .slit { position: absolute; background: repeating-linear-gradient(45deg, #23262B 0 1px, #fff8 1px 5px); }
   .pin { position: absolute; width: 28px; height: 28px; margin: -14px 0 0 -14px; pointer-events: auto; cursor: grab; touch-action: none; }
   .pin:active { cursor: grabbing; }
   .pin svg, .ghost svg { display: block; overflow: visible; }
@@ -38,16 +43,25 @@ export interface Overlay {
   readonly outline: (select: string | number | null) => void
   /** Which element carries the pin: the one that was met last. */
   readonly meet: (element: Element | null) => void
+  /** The edges of a gap, and the one that a click would choose. */
+  readonly showEdges: (edges: readonly Edge[], under: Edge | null) => void
   readonly showGhost: (at: { x: number; y: number } | null) => void
 }
 
-/** Puts the overlay on the page. `onPin` hears where the pin is dragged to, in the element's own frame. */
-export function makeOverlay(page: Document, numbers: Numbers, onPin: (place: Place, last: boolean) => void): Overlay {
+export interface OverlayOptions {
+  /** Hears where the pin is dragged to, in the element's own frame. */
+  readonly onPin: (place: Place, last: boolean) => void
+  /** Hears what a handle is dragged to. */
+  readonly onHandle: (id: string, value: number, last: boolean) => void
+}
+
+/** Puts the overlay on the page. */
+export function makeOverlay(page: Document, numbers: Numbers, { onPin, onHandle }: OverlayOptions): Overlay {
   const host = page.createElement('glass-moth-overlay')
   host.setAttribute('aria-hidden', 'true')
   const root = host.attachShadow({ mode: 'closed' })
   const sheet = new CSSStyleSheet()
-  sheet.replaceSync(styles)
+  sheet.replaceSync(styles + handleStyles)
   root.adoptedStyleSheets = [sheet]
   const drawing = root.appendChild(page.createElement('div'))
   const ghost = root.appendChild(page.createElement('div'))
@@ -59,6 +73,9 @@ export function makeOverlay(page: Document, numbers: Numbers, onPin: (place: Pla
   let figures: readonly ShownFigure[] = []
   let outlined: string | number | null = null
   let met: Element | null = null
+  let ghostAt: { readonly x: number; readonly y: number } | null = null
+  let edges: readonly Edge[] = []
+  let candidate: Edge | null = null
 
   const addTicks = (box: Box, className: string) => {
     const ticks = drawing.appendChild(page.createElement('div'))
@@ -71,6 +88,32 @@ export function makeOverlay(page: Document, numbers: Numbers, onPin: (place: Pla
     tag.className = selected ? 'number selected' : 'number'
     tag.textContent = String(number)
     Object.assign(tag.style, { left: `${Math.max(12, box.x) + shift}px`, top: `${Math.max(12, box.y)}px` })
+  }
+  const lineAt = ({ number, side }: Edge) => {
+    const element = numbers.at(number)
+    return element && lineOf(element, side)
+  }
+  const addEdge = ({ isUpright, at, from, to }: EdgeLine, isLoud: boolean) => {
+    const serif = drawing.appendChild(page.createElement('div'))
+    serif.className = isLoud ? 'edge loud' : 'edge'
+    Object.assign(serif.style, isUpright ? { left: `${at - 1}px`, top: `${from}px`, width: '2px', height: `${to - from}px` } : { left: `${from}px`, top: `${at - 1}px`, width: `${to - from}px`, height: '2px' })
+  }
+  /** The two edges as short serifs, and the slit between them hatched. */
+  const addGap = () => {
+    const lines = edges.flatMap((each) => lineAt(each) ?? [])
+    const shown = candidate && lineAt(candidate)
+    if (shown) addEdge(shown, true)
+    const [one, other] = lines
+    if (one && !other) addEdge(one, false)
+    if (!one || !other) return
+    const from = Math.max(one.from, other.from)
+    const to = Math.max(from + 24, Math.min(one.to, other.to))
+    for (const each of [one, other]) addEdge({ ...each, from: Math.max(each.from, (from + to) / 2 - 26), to: Math.min(each.to, (from + to) / 2 + 26) }, false)
+    if (one.isUpright !== other.isUpright) return
+    const slit = drawing.appendChild(page.createElement('div'))
+    slit.className = 'slit'
+    const [near, size] = [Math.min(one.at, other.at), Math.abs(one.at - other.at)]
+    Object.assign(slit.style, one.isUpright ? { left: `${near}px`, top: `${from}px`, width: `${size}px`, height: `${to - from}px` } : { left: `${from}px`, top: `${near}px`, width: `${to - from}px`, height: `${size}px` })
   }
   const addPin = (box: Box, pin: Place) => {
     const handle = drawing.appendChild(page.createElement('div'))
@@ -115,8 +158,17 @@ export function makeOverlay(page: Document, numbers: Numbers, onPin: (place: Pla
         numbered.set(first.element, count + 1)
         addNumber(first.box, figure.number, figure.selected, count * 22)
       }
+      if (figure.selected && figure.handles && figure.handles.length > 0) {
+        const box = stillBoxOf((seen.find(({ element }) => element === met) ?? first).element, 'padding')
+        const middle = ghostAt && holdsPoint(box, ghostAt.x, ghostAt.y) ? ghostAt : { x: box.x + box.width / 2, y: box.y + box.height / 2 }
+        drawHandles(drawing, figure.handles, { box, middle }, onHandle, (isOn) => {
+          dragging = isOn
+          if (!isOn) draw()
+        })
+      }
       if (figure.selected && figure.pin) addPin(stillBoxOf((seen.find(({ element }) => element === met) ?? first).element, 'padding'), figure.pin)
     }
+    addGap()
     const one = typeof outlined === 'number' ? numbers.at(outlined) : undefined
     for (const element of one ? [one] : typeof outlined === 'string' ? (findAll(page, outlined) ?? []) : []) addTicks(stillBoxOf(element), 'ticks')
   }
@@ -139,7 +191,16 @@ export function makeOverlay(page: Document, numbers: Numbers, onPin: (place: Pla
       met = element
       draw()
     },
+    showEdges: (shown, under) => {
+      edges = shown
+      candidate = under
+      draw()
+    },
     showGhost: (at) => {
+      const isMoved = at?.x !== ghostAt?.x || at?.y !== ghostAt?.y
+      ghostAt = at
+      // Rings stand round the pointer, and so go with it.
+      if (isMoved && (edges.length > 0 || figures.some(({ handles }) => handles?.some(({ on }) => on === 'radius' || on === 'softness')))) draw()
       ghost.hidden = at === null
       if (at) ghost.style.transform = `translate(${at.x}px, ${at.y}px)`
     },

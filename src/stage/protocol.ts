@@ -1,5 +1,9 @@
 // What the studio and the page's frame say to each other. Every message is checked on both sides.
 import * as z from 'zod'
+import { lookNames } from '../core/look/look'
+import { sides } from '../core/rig/slot'
+import { phases, pointerTypes } from '../core/signal/sample'
+import { runNames } from '../core/trace/runs'
 import { anyCurveSchema, areaShape, followedShape, frameOfSchema, otherTargetSchema } from '../core/rig/schema'
 
 const selector = z.string().max(500)
@@ -30,9 +34,30 @@ const playedFigure = z.object({
   drives: z.array(z.string()).readonly(),
 })
 
-/** A figure as it is drawn on the page: its number (none while it is only tried), whether it is the selected one, its pin. */
-const shownFigure = z.object({ number: z.number().int().optional(), select: selector, selected: z.boolean(), pin: place.optional() })
+/** A number of the word in hand as it is drawn on the page. `id` is its control; lengths in px or % of the area. */
+const valued = { id: z.string(), value: finite, least: finite, greatest: finite, unit: z.string() }
+const shownHandle = z.discriminatedUnion('on', [
+  z.object({ on: z.literal('inset'), side: z.enum(sides), ...valued }),
+  z.object({ on: z.literal('radius'), ...valued }),
+  /** The ring is `inner` px wide; the soft edge reaches so much further. */
+  z.object({ on: z.literal('softness'), inner: finite, ...valued }),
+  z.object({ on: z.literal('point'), axis: z.enum(['x', 'y']), from: finite, to: finite, ...valued }),
+  z.object({ on: z.literal('direction'), ...valued }),
+  z.object({ on: z.literal('zones'), along: z.enum(['columns', 'rows']), ...valued }),
+])
+export type ShownHandle = z.infer<typeof shownHandle>
+
+/** A figure as it is drawn on the page: its number (none while it is only tried), whether it is the selected one, its pin and handles. */
+const shownFigure = z.object({ number: z.number().int().optional(), select: selector, selected: z.boolean(), pin: place.optional(), handles: z.array(shownHandle).optional() })
 export type ShownFigure = z.infer<typeof shownFigure>
+
+/** An edge of an element, by its number in the source. */
+const edge = z.object({ number: z.number().int(), side: z.enum(sides) })
+export type Edge = z.infer<typeof edge>
+
+/** A sample of a trace as it travels: time, place, buttons, phase, type of pointer; for a page that scrolls, how far. */
+const runSample = z.object({ t: finite, x: finite, y: finite, buttons: finite, phase: z.enum(phases), pointerType: z.enum(pointerTypes), scrollY: finite.optional() })
+export type RunSample = z.infer<typeof runSample>
 
 export const toStage = z.discriminatedUnion('type', [
   z.object({ type: z.literal('play'), stylesheet: z.string(), figures: z.array(playedFigure).readonly() }),
@@ -52,6 +77,28 @@ export const toStage = z.discriminatedUnion('type', [
   z.object({ type: z.literal('walk'), select: selector.nullable() }),
   /** The pointer of another window, where it would be here: at a place on a match of a selector. */
   z.object({ type: z.literal('follow'), select: selector, index: z.number().int(), place }),
+  /** Asks for the colours that the page uses most. */
+  z.object({ type: z.literal('colours') }),
+  /** Holds a look, as a pointer that stays would: no move changes it until it is let go. */
+  z.object({ type: z.literal('hold'), look: z.enum(lookNames).nullable() }),
+  /** Fastens the ghost where it stands, or lets it follow again. */
+  z.object({ type: z.literal('fasten'), on: z.boolean() }),
+  /** Stands the ghost at a point of the window. */
+  z.object({ type: z.literal('stand'), x: finite, y: finite }),
+  /** Plays a trace; null ends it. */
+  z.object({ type: z.literal('run'), samples: z.array(runSample).max(20_000).nullable() }),
+  /** Plays a built-in run over the first visible match. */
+  z.object({ type: z.literal('test-run'), run: z.enum(runNames), select: selector, note: selector.optional() }),
+  /** Drags of what the selector matches are told, with the ghost fastened. */
+  z.object({ type: z.literal('pose'), select: selector.nullable() }),
+  /** Asks where elements lie, for working out a trace elsewhere. */
+  z.object({ type: z.literal('boxes'), selects: z.array(selector) }),
+  /** The next clicks choose edges. */
+  z.object({ type: z.literal('edges'), on: z.boolean() }),
+  /** Draws the gap between two edges, and measures it over the whole travel of the pointer across `select` if so asked. */
+  z.object({ type: z.literal('gap'), edges: z.array(edge).max(2), select: selector.optional(), measures: z.boolean() }),
+  /** Asks for the rules of the page's own sheets that an element and what is in it need. */
+  z.object({ type: z.literal('lift'), number: z.number().int() }),
   /** The hand left the page: for the controls (the ghost stays) or for good. */
   z.object({ type: z.literal('leave'), to: z.enum(['controls', 'away']) }),
 ])
@@ -64,7 +111,7 @@ export type Visitor = Extract<ToStage, { type: 'visit' }>['visitor']
 const under = z.object({ number: z.number().int(), how: z.enum(['seen', 'wraps', 'covered', 'hidden']), width: finite, height: finite })
 export type Under = z.infer<typeof under>
 
-const sample = z.object({ t: finite, x: finite, y: finite, by: z.enum(['hand', 'ghost', 'walk']), phase: z.enum(['here', 'away']), place: place.optional(), index: z.number().int().optional() })
+const sample = z.object({ t: finite, x: finite, y: finite, by: z.enum(['hand', 'ghost', 'walk', 'run']), phase: z.enum(['here', 'away']), place: place.optional(), index: z.number().int().optional(), buttons: finite.optional(), size: z.object({ width: finite, height: finite }).optional() })
 export type ThreadSample = z.infer<typeof sample>
 
 export const fromStage = z.discriminatedUnion('type', [
@@ -79,6 +126,16 @@ export const fromStage = z.discriminatedUnion('type', [
   z.object({ type: z.literal('unseen'), numbers: z.array(z.number().int()) }),
   z.object({ type: z.literal('words'), number: z.number().int(), text: z.string() }),
   z.object({ type: z.literal('pin'), place, last: z.boolean() }),
+  z.object({ type: z.literal('handle'), id: z.string(), value: finite, last: z.boolean() }),
+  z.object({ type: z.literal('colours'), colours: z.array(z.string()) }),
+  z.object({ type: z.literal('ran') }),
+  /** How far what is posed was dragged, px, and where the pointer is fastened. */
+  z.object({ type: z.literal('posed'), x: finite, y: finite, place, last: z.boolean() }),
+  z.object({ type: z.literal('boxes'), window: z.object({ width: finite, height: finite }), elements: z.record(z.string(), z.array(z.object({ x: finite, y: finite, width: finite, height: finite }))) }),
+  z.object({ type: z.literal('edge'), edge }),
+  /** The gap between the two edges, px (negative where they overlap), by where the pointer is along the travel, 0..1. */
+  z.object({ type: z.literal('gaps'), width: finite, across: z.array(finite), down: z.array(finite) }),
+  z.object({ type: z.literal('lifted'), number: z.number().int(), css: z.string() }),
   z.object({ type: z.literal('key'), key: z.string(), code: z.string(), ctrlKey: z.boolean(), shiftKey: z.boolean(), altKey: z.boolean(), metaKey: z.boolean() }),
   /** The key of the bare view went up while the page had the focus. */
   z.object({ type: z.literal('keyup'), code: z.string() }),

@@ -4,6 +4,7 @@ import { useView } from './context'
 import { KeysDrawer } from './KeysDrawer'
 import { MarkupDrawer } from './markup/MarkupDrawer'
 import { PagesDrawer } from './pages/PagesDrawer'
+import { TriesDrawer } from './tries/TriesDrawer'
 import { RevisionsDrawer } from './pages/RevisionsDrawer'
 
 export function Drawers() {
@@ -11,6 +12,7 @@ export function Drawers() {
   if (drawer === 'code') return <CodeDrawer />
   if (drawer === 'markup') return <MarkupDrawer />
   if (drawer === 'pages') return <PagesDrawer />
+  if (drawer === 'tries') return <TriesDrawer />
   if (drawer === 'keys') return <KeysDrawer />
   return drawer === 'revisions' ? <RevisionsDrawer /> : null
 }

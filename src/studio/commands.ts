@@ -2,11 +2,16 @@
 import { nanoid } from 'nanoid'
 import * as z from 'zod'
 import type { Place } from '../core/geometry/place'
+import type { Control } from '../core/effect/control'
 import { findKind } from '../core/effect/kinds'
+import { asksBecause, poseByHand, type Because } from '../core/effect/pose'
 import { wordOf } from '../core/export/names'
 import { describeIssues, effectSchema, type Effect } from '../core/site/site'
+import { withTies } from '../core/site/ties'
 import type { Under } from '../stage/protocol'
 import { pageOf, type Studio } from './context'
+import type { Look } from '../core/look/look'
+import { newGesture } from './store/site-store'
 import { notPointing, type Drawer, type Goal, type LadderRung } from './store/view-store'
 
 export function selectedEffect({ store, view }: Studio): Effect | undefined {
@@ -113,6 +118,16 @@ export function changeSettings({ store }: Studio, effect: Effect, settings: unkn
   store.edit({ do: 'change', id: effect.id, to: { settings } }, words, gesture)
 }
 
+/** Changes what one word says; a word that was tied to another is by itself again. */
+export function changeControl({ store }: Studio, effect: Effect, control: Control<unknown>, value: unknown, gesture?: string): void {
+  const now = store.history.get().site.effects.find(({ id }) => id === effect.id)
+  if (!now) return
+  const present = findKind(now.kind)?.controls(now.settings).find(({ id }) => id === control.id) ?? control
+  const settings = (present.write as (settings: unknown, value: unknown) => unknown)(now.settings, value)
+  const ties = now.ties && Object.fromEntries(Object.entries(now.ties).filter(([id]) => id !== control.id))
+  store.edit({ do: 'change', id: effect.id, to: { settings, ...(now.ties?.[control.id] ? { ties: ties && Object.keys(ties).length > 0 ? ties : undefined } : {}) } }, control.title, gesture)
+}
+
 /** Turns the direction of the selected effect. */
 export function turnDirection(studio: Studio): void {
   const effect = selectedEffect(studio)
@@ -127,6 +142,68 @@ export function placePin(studio: Studio, place: Place, gesture: string): void {
   if (effect && kind) changeSettings(studio, effect, kind.withAwayPlace(effect.settings, place), 'Moving the away pin', gesture)
 }
 
+/** Holds a look of the selected effect, or lets it go where it is held already. */
+export function holdLook({ link, view }: Studio, look: Look): void {
+  const held = view.get().held === look ? null : look
+  view.update({ held, fastened: false, walking: false })
+  link.say({ type: 'hold', look: held })
+}
+
+/** Fastens the ghost where it stands, so that no move takes it away; or lets it follow again. */
+export function toggleFastened({ link, view }: Studio): void {
+  const fastened = !view.get().fastened
+  view.update({ fastened, held: null, walking: false })
+  link.say({ type: 'fasten', on: fastened })
+}
+
+/** Begins or ends posing by hand: the pointer is fastened, and the element is dragged to where it should be there. */
+export function togglePosing(studio: Studio): void {
+  const { link, view } = studio
+  const effect = selectedEffect(studio)
+  const posing = view.get().posing || !effect ? null : { because: 'both' as const, asks: false }
+  view.update({ posing, fastened: posing !== null, held: null, walking: false })
+  link.say({ type: 'pose', select: posing && effect ? effect.select : null })
+}
+
+/** The drag that is being posed: from which settings, and how far. */
+let posed: { readonly effect: string; readonly settings: unknown; readonly place: Place; readonly drag: { readonly x: number; readonly y: number }; readonly gesture: string } | null = null
+
+/** Poses the selected effect by a drag of so many px; the numbers follow from what they were when it began. */
+export function poseSelected(studio: Studio, place: Place, drag: { readonly x: number; readonly y: number }, last: boolean): void {
+  const { view } = studio
+  const effect = selectedEffect(studio)
+  const kind = effect && findKind(effect.kind)
+  const { posing } = view.get()
+  if (!effect || !kind || !posing) return
+  const begins = !posed || posed.effect !== effect.id || !isDragging
+  posed = begins || !posed ? { effect: effect.id, settings: effect.settings, place, drag, gesture: newGesture() } : { ...posed, place, drag }
+  isDragging = !last
+  const asks = asksBecause(kind.expand(posed.settings, effect.select), place)
+  if (asks !== posing.asks) view.update({ posing: { ...posing, asks } })
+  changeSettings(studio, effect, poseByHand(kind, posed.settings, place, drag, asks ? posing.because : 'both'), 'Posing by hand', posed.gesture)
+}
+
+let isDragging = false
+
+/** Says because of what the last pose is meant, and poses it so. */
+export function poseBecause(studio: Studio, because: Because): void {
+  const { view } = studio
+  const effect = selectedEffect(studio)
+  const kind = effect && findKind(effect.kind)
+  const { posing } = view.get()
+  if (!posing || !effect || !kind) return
+  view.update({ posing: { ...posing, because } })
+  if (posed?.effect === effect.id) changeSettings(studio, effect, poseByHand(kind, posed.settings, posed.place, posed.drag, because), 'Posing by hand', posed.gesture)
+}
+
+/** Begins to measure a gap: the next two clicks on the page choose edges. Or puts it away. */
+export function toggleGap({ link, view }: Studio): void {
+  const gap = view.get().gap ? null : { edges: [], measures: [] }
+  view.update({ gap, touched: null })
+  link.say({ type: 'edges', on: gap !== null })
+  if (!gap) link.say({ type: 'gap', edges: [], measures: false })
+}
+
 export function removeEffect({ store, view }: Studio, effect: Effect): void {
   view.update({ selected: null, touched: null })
   store.edit({ do: 'remove', id: effect.id }, `Removing ${effect.name}`)
@@ -134,7 +211,9 @@ export function removeEffect({ store, view }: Studio, effect: Effect): void {
 
 /** Sends the stand-in pointer off the page, as a real one would leave. */
 export function leavePage({ link, view }: Studio): void {
-  view.update({ walking: false })
+  if (view.get().held !== null) link.say({ type: 'hold', look: null })
+  if (view.get().fastened) link.say({ type: 'fasten', on: false })
+  view.update({ walking: false, held: null, fastened: false })
   link.say({ type: 'leave', to: 'away' })
 }
 
@@ -205,3 +284,13 @@ export function pasteEffect(studio: Studio, text: string): boolean {
 }
 
 const pastedSchema = z.object({ format: z.literal(effectText), effect: effectSchema })
+
+/** Keeps the present settings of the selected effect as a try. */
+export function keepTry(studio: Studio): void {
+  const effect = selectedEffect(studio)
+  if (!effect) return
+  const tries = effect.tries ?? []
+  if (tries.length >= 40) return notify(studio, 'Forty tries are kept of this figure; remove one first.')
+  studio.store.edit({ do: 'change', id: effect.id, to: { tries: [...tries, { id: nanoid(8), name: `Try ${tries.length + 1}`, settings: withTies(studio.store.history.get().site).effects.find(({ id }) => id === effect.id)?.settings ?? effect.settings }] } }, 'Keeping a try')
+  studio.view.update({ drawer: 'tries' })
+}

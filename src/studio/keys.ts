@@ -1,10 +1,10 @@
 // The studio's keys, in one place: what the page forwards and what the studio hears itself go the same way.
 import { tinykeys } from 'tinykeys'
-import { addAnother, choosePicked, leavePage, pasteEffect, selectedEffect, startPointing, stopPointing, textOfEffect, toggleDrawer, toggleOff, toggleWalk, turnDirection, walkTree } from './commands'
+import { addAnother, choosePicked, holdLook, keepTry, leavePage, pasteEffect, selectedEffect, startPointing, stopPointing, textOfEffect, toggleDrawer, toggleFastened, toggleGap, toggleOff, togglePosing, toggleWalk, turnDirection, walkTree } from './commands'
 import type { Studio } from './context'
 
 /** The keys as they are named on buttons. */
-export const keyNames = { point: 'P', turn: 'T', code: 'C', markup: 'M', pages: 'G', another: 'A', off: 'O', only: 'Shift O', bare: 'B', sheet: '?', walk: 'W', leave: 'L', undo: 'Ctrl Z', redo: 'Ctrl Shift Z' } as const
+export const keyNames = { point: 'P', turn: 'T', code: 'C', markup: 'M', pages: 'G', another: 'A', off: 'O', only: 'Shift O', bare: 'B', sheet: '?', walk: 'W', leave: 'L', fasten: 'F', pose: 'H', gap: 'J', tries: 'Y', keepTry: 'Shift Y', holdOff: '1', holdOn: '2', holdPressed: '3', holdStill: '4', undo: 'Ctrl Z', redo: 'Ctrl Shift Z' } as const
 
 function isTyping(event: Event): boolean {
   const target = event.target
@@ -62,6 +62,15 @@ export function listenToKeys(studio: Studio): () => void {
     KeyA: when(() => view.get().pointing.stage === 'choosing' && addAnother(studio)),
     KeyW: when(() => toggleWalk(studio)),
     KeyL: when(() => leavePage(studio)),
+    KeyF: when(() => toggleFastened(studio)),
+    KeyH: when(() => togglePosing(studio)),
+    KeyJ: when(() => toggleGap(studio)),
+    KeyY: when(() => toggleDrawer(studio, 'tries')),
+    'Shift+KeyY': when(() => keepTry(studio)),
+    Digit1: when(() => holdLook(studio, 'off')),
+    Digit2: when(() => holdLook(studio, 'on')),
+    Digit3: when(() => holdLook(studio, 'pressed')),
+    Digit4: when(() => holdLook(studio, 'still')),
     '$mod+KeyZ': when(store.undo),
     '$mod+Shift+KeyZ': when(store.redo),
     '$mod+KeyY': when(store.redo),
@@ -75,7 +84,12 @@ export function listenToKeys(studio: Studio): () => void {
       choosePicked(studio)
     },
     Escape: () => {
-      if (view.get().pointing.stage !== 'no') stopPointing(studio)
+      const { pointing, posing, gap, held, fastened } = view.get()
+      if (pointing.stage !== 'no') stopPointing(studio)
+      else if (posing) togglePosing(studio)
+      else if (gap) toggleGap(studio)
+      else if (held) holdLook(studio, held)
+      else if (fastened) toggleFastened(studio)
     },
   })
   return () => {

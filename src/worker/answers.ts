@@ -4,6 +4,7 @@ import { findAlike } from '../core/page/alike'
 import { overlapsOf } from '../core/page/overlaps'
 import { indexPage, writeSelector } from '../core/page/selector'
 import { childrenOf, elementsOf, findIn, parentOf, readTree, textOf } from '../core/page/tree'
+import { answerTo } from '../core/trace/compare'
 import type { Answers, Match, Question } from './protocol'
 
 export function answerQuestion(site: SiteIndex, question: Question): Answers[keyof Answers] {
@@ -23,6 +24,8 @@ export function answerQuestion(site: SiteIndex, question: Question): Answers[key
       return overlapsOf(question.selects, (select) => [...site.values()].flatMap(({ tree }) => findIn(tree, select) ?? []))
     case 'matches':
       return matchesOn(site, question.page, question.select)
+    case 'trace':
+      return answerTo(question.rig, question.trace, question.boxes)
     case 'alike': {
       const page = site.get(question.page)
       return page ? findAlike(indexPage(readTree(question.before)), page, question.select) : []

@@ -1,6 +1,10 @@
 // What the studio asks of the worker that searches pages, and what it is answered.
 import type { HeldBack } from '../core/page/studio-copy'
 import type { Rung } from '../core/page/candidates'
+import type { Boxes } from '../core/rig/evaluate'
+import type { Rig } from '../core/rig/rig'
+import type { Sample } from '../core/signal/sample'
+import type { TraceAnswer } from '../core/trace/compare'
 
 export type Question =
   | { readonly ask: 'rungs'; readonly page: string; readonly numbers: readonly number[] }
@@ -15,6 +19,8 @@ export type Question =
   | { readonly ask: 'matches'; readonly page: string; readonly select: string }
   /** Elements of a page that are like what a selector matched in an earlier version of it. */
   | { readonly ask: 'alike'; readonly page: string; readonly select: string; readonly before: string }
+  /** What a rig does under a trace over boxes. */
+  | { readonly ask: 'trace'; readonly rig: Rig; readonly trace: readonly Sample[]; readonly boxes: Boxes }
 
 export interface Match {
   readonly number: number
@@ -33,6 +39,7 @@ export interface Answers {
   readonly overlaps: readonly (readonly string[])[]
   readonly matches: readonly Match[]
   readonly alike: readonly { readonly select: string; readonly count: number }[]
+  readonly trace: TraceAnswer
 }
 
 export type Answer<Ask extends Question['ask']> = Answers[Ask]

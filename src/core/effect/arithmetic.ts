@@ -7,6 +7,7 @@ const factors: Readonly<Record<string, Readonly<Record<string, number>>>> = {
   ms: { '': 1, ms: 1, s: 1000 },
   px: { '': 1, px: 1, in: 96, cm: 96 / 2.54, mm: 96 / 25.4, pt: 96 / 72, pc: 16 },
   '%': { '': 1, '%': 1 },
+  s: { '': 1, s: 1, ms: 0.001 },
   Hz: { '': 1, hz: 1 },
   '': { '': 1 },
 }
@@ -25,7 +26,7 @@ export type Fault = 'nonsense' | 'unit'
  * most; a function of CSS around a single value (`rotateY(5deg)`, `calc(...)`) is taken off first. Never evaluates code.
  */
 export function readSum(text: string, unit: Unit): number | Fault {
-  const known = factors[unit] ?? {}
+  const known = factors[unit] ?? { '': 1, [unit]: 1 }
   const tokens = text.trim().replaceAll('\u2212', '-').replace(/(\d),(\d)/g, '$1.$2').replace(/^(calc|translate[XYZ]?|rotate[XYZ]?|scale[XY]?|skew[XY]?|perspective|blur)(?=\()/i, '').match(/(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?|[a-z%\u00b0]+|[-+*/()]|\S/gi) ?? []
   let at = 0
   let fault: Fault | undefined

@@ -1,40 +1,82 @@
 // Controls: the live words and rows of a caption, as data. The studio draws them without knowing any kind by name.
-
+import type { Curve } from '../curve/curve'
+import type { Feel } from '../feel/feel'
+import type { Handle } from '../rig/handle'
 import { readSum } from './arithmetic'
 import type { Unit } from './unit'
 
-export type { Unit }
+export type { Handle, Unit }
 
-/** A number that can be dragged, stepped and typed. Ranges are inclusive, in the control's own unit. */
-export interface NumberControl<S> {
-  readonly kind: 'number'
+/** What every control has: its place in words, what is drawn beside it, and how it reads and changes the settings. */
+interface ControlOf<S, Value> {
   readonly id: string
   readonly title: string
+  /** Which drawing belongs to this word. */
+  readonly drawing: Drawing
+  /** The control whose value that drawing shows, where it is not this one. */
+  readonly draws?: string | undefined
+  readonly read: (settings: S) => Value
+  readonly write: (settings: S, value: Value) => S
+}
+
+/** A number that can be dragged, stepped and typed. Ranges are inclusive, in the control's own unit. */
+export interface NumberControl<S> extends ControlOf<S, number> {
+  readonly kind: 'number'
   readonly unit: Unit
   readonly least: number
   readonly greatest: number
   readonly step: number
-  /** Which drawing belongs to this word. */
-  readonly drawing: Drawing
-  readonly read: (settings: S) => number
-  readonly write: (settings: S, value: number) => S
+  /** What of it is drawn on the page, to be dragged. */
+  readonly handle?: Handle | 'pin' | undefined
+  /** The knob of the rig that it turns, where it is one. */
+  readonly knob?: string | undefined
+  /** For a number in %: what a hundred of it is. */
+  readonly percentOf?: PercentOf | undefined
+}
+
+/** A length of the area that 100 % stands for, in words and for the px beside it. */
+export interface PercentOf {
+  readonly words: string
+  readonly length: 'width' | 'height' | 'half-width' | 'half-height'
 }
 
 /** A word chosen from a few. */
-export interface ChoiceControl<S> {
+export interface ChoiceControl<S> extends ControlOf<S, string> {
   readonly kind: 'choice'
-  readonly id: string
-  readonly title: string
-  readonly drawing: Drawing
   readonly options: readonly { readonly value: string; readonly words: string }[]
-  readonly read: (settings: S) => string
-  readonly write: (settings: S, value: string) => S
+  readonly handle?: 'pin' | undefined
 }
 
-export type Control<S> = NumberControl<S> | ChoiceControl<S>
+/** How something follows: one of the five by name, or tuned by hand. */
+export interface FeelControl<S> extends ControlOf<S, Feel> {
+  readonly kind: 'feel'
+}
 
-/** `flick`: the answer to a flick in time. `return`: the way back. `side`: the element as it leans, seen from aside. */
-export type Drawing = 'flick' | 'return' | 'side'
+/** A curve whose stops are dragged. Its numbers on both axes have units and a range that the drawing shows at least. */
+export interface CurveControl<S> extends ControlOf<S, Curve> {
+  readonly kind: 'curve'
+  readonly across: { readonly title: string; readonly unit: Unit; readonly from: number; readonly to: number }
+  readonly unit: Unit
+}
+
+/** A colour as CSS writes it. */
+export interface ColourControl<S> extends ControlOf<S, string> {
+  readonly kind: 'colour'
+}
+
+/** A gradient with stops, as CSS writes it. */
+export interface GradientControl<S> extends ControlOf<S, string> {
+  readonly kind: 'gradient'
+}
+
+export type Control<S> = NumberControl<S> | ChoiceControl<S> | FeelControl<S> | CurveControl<S> | ColourControl<S> | GradientControl<S>
+
+/**
+ * `flick`: the answer to a flick in time. `return`: the way back. `strip`: coming above, going mirrored beneath.
+ * `above`: the element as it leans, seen from above. `depths`: layers at their heights, seen from the side.
+ * `curve`, `gradient`: stops to be dragged. `none`: nothing that a drawing could tell.
+ */
+export type Drawing = 'flick' | 'return' | 'strip' | 'above' | 'depths' | 'curve' | 'gradient' | 'none'
 
 /** A piece of a sentence: plain words, the noun of a role, or the live word of a control. */
 export type Piece = string | { readonly role: string } | { readonly control: string }
@@ -59,5 +101,10 @@ export function parseNumber<S>(text: string, control: NumberControl<S>): { value
 export function stepNumber<S>(control: NumberControl<S>, value: number, steps: number): number {
   const grid = Math.abs(steps) < 1 ? control.step / 10 : control.step
   const moved = Math.round((value + steps * control.step) / grid) * grid
-  return Math.min(control.greatest, Math.max(control.least, Number(moved.toFixed(6))))
+  return heldNumber(control, Number(moved.toFixed(6)))
+}
+
+/** The value held in the control's range. */
+export function heldNumber<S>({ least, greatest }: NumberControl<S>, value: number): number {
+  return Math.min(greatest, Math.max(least, value))
 }

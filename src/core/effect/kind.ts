@@ -1,6 +1,6 @@
 // What a kind of effect brings along. Nothing outside its folder knows it by name.
 import type * as z from 'zod'
-import type { Spring } from '../feel/spring'
+import type { Feel } from '../feel/feel'
 import type { Place } from '../geometry/place'
 import type { Rig, Role } from '../rig/rig'
 import type { Control, Piece } from './control'
@@ -16,6 +16,13 @@ export interface Recipe<S> {
   readonly settings: S
 }
 
+export interface Feels {
+  readonly follow: Feel
+  readonly back: Feel
+  readonly come: Feel
+  readonly go: Feel
+}
+
 export interface Kind<S> {
   readonly id: string
   readonly title: string
@@ -23,14 +30,14 @@ export interface Kind<S> {
   readonly defaults: S
   /** Its roles for these settings; the first is what the effect itself is about. */
   readonly roles: (settings: S) => readonly Role[]
-  readonly controls: readonly Control<S>[]
+  readonly controls: (settings: S) => readonly Control<S>[]
   readonly recipes: readonly Recipe<S>[]
   /** The effect told as a sentence, made from its settings. */
   readonly sentence: (settings: S) => readonly Piece[]
   /** The line of time beneath it. */
   readonly time: (settings: S) => readonly Piece[]
   /** Less used controls, then the exact ones, by id. */
-  readonly rows: { readonly more: readonly string[]; readonly exact: readonly string[] }
+  readonly rows: (settings: S) => { readonly more: readonly string[]; readonly exact: readonly string[] }
   /** What it does for a finger, a keyboard, reduced motion and without script. */
   readonly answers: { readonly touch: string; readonly keyboard: string; readonly reducedMotion: string; readonly noScript: string }
   /** The same settings with the direction turned. */
@@ -38,7 +45,7 @@ export interface Kind<S> {
   /** Where the pointer is imagined while it is away, and a change of it; undefined while it holds. */
   readonly awayPlace: (settings: S) => Place | undefined
   readonly withAwayPlace: (settings: S, place: Place) => S
-  /** The springs by which it follows and goes back; undefined where it follows by none. */
-  readonly springs: (settings: S) => { readonly follow: Spring; readonly back: Spring } | undefined
+  /** The feels by which it follows and goes back, and by which what is only there with the pointer comes and goes. */
+  readonly feels: (settings: S) => Feels
   readonly expand: (settings: S, select: string, roles?: Filled) => Rig
 }

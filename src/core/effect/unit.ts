@@ -1,2 +1,4 @@
-// The units of controls.
-export type Unit = 'deg' | 'px' | 'ms' | '%' | 'Hz' | ''
+// The units of controls: those of numbers in a rig, and those that only a feel is told in.
+import type { Unit as RigUnit } from '../rig/rig'
+
+export type Unit = RigUnit | 'Hz'

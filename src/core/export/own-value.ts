@@ -20,6 +20,8 @@ export function writeOwnValue(of: Token['of'] | 'amount', typed: string, unit: s
       const number = /^(-?\d*\.?\d+)\s*([a-z%]*)$/i.exec(text)
       return number && (number[2] === '' || number[2] === unit) && Number.isFinite(Number(number[1])) ? `${Number(number[1])}${unit}` : undefined
     }
+    case 'gradient':
+      return /^(repeating-)?(linear|radial|conic)-gradient\([^{};<]*\)$/i.test(text) ? text : undefined
     case 'colour':
       return isColour(text) && /^[^{};<]*$/.test(text) ? text : undefined
     case 'text':

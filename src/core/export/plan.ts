@@ -1,11 +1,13 @@
 // What an export is made of: each effect of the site with its number, name, rig and sentence.
 import type { Piece } from '../effect/control'
-import { formatNumber } from '../effect/control'
+import { tellValue } from '../effect/tell'
 import { expandEffect, findKind } from '../effect/kinds'
 import { planRig, type Names } from '../rig/plan'
 import type { PlayedFigure } from '../rig/played'
 import type { Rig } from '../rig/rig'
 import { playsOn, type Effect, type Site } from '../site/site'
+import { withTies } from '../site/ties'
+import { cssNumber } from './css-value'
 import { namesOf, siteMark } from './names'
 
 /** One effect on its way out. */
@@ -16,20 +18,36 @@ export interface Figure {
   readonly sentence: string
   /** What single matches have of their own, by knob or token. */
   readonly own?: Effect['own']
+  /** The named values that knobs and tokens show, each so many times. */
+  readonly named?: Readonly<Record<string, { readonly name: string; readonly css: string; readonly times: number }>>
 }
 
 /**
  * The figures of a site that play, or of one of its pages. `siteId` keeps its property names apart from those of other sites;
  * `only` leaves out all but one effect.
  */
-export function planFigures(site: Site, siteId: string, pageId?: string, only?: string): readonly Figure[] {
+export function planFigures(untied: Site, siteId: string, pageId?: string, only?: string): readonly Figure[] {
+  const site = withTies(untied)
   const names = namesOf(site.effects)
   const mark = siteMark(siteId)
   return site.effects.flatMap((effect, index) => {
     if (!playsOn(effect, pageId) || (only !== undefined && effect.id !== only)) return []
     const name = names[index] ?? 'figure'
-    return [{ number: index + 1, names: { title: `Figure ${index + 1}, ${name}`, name, mark }, rig: expandEffect(effect), sentence: tellEffect(effect), own: effect.own }]
+    const rig = expandEffect(effect)
+    return [{ number: index + 1, names: { title: `Figure ${index + 1}, ${name}`, name, mark }, rig, sentence: tellEffect(effect), own: effect.own, named: namedIn(site, effect, rig) }]
   })
+}
+
+/** Which knobs and tokens of an effect show a named value of the site as it stands, or a multiple of it. */
+function namedIn({ values = [] }: Site, effect: Effect, rig: Rig): NonNullable<Figure['named']> {
+  const controls = findKind(effect.kind)?.controls(effect.settings) ?? []
+  return Object.fromEntries(Object.entries(effect.ties ?? {}).flatMap(([id, { to, times }]) => {
+    const named = 'value' in to ? values.find((each) => each.id === to.value) : undefined
+    const control = controls.find((each) => each.id === id)
+    const knob = control?.kind === 'number' && control.knob !== undefined ? rig.knobs.find((each) => each.id === control.knob) : undefined
+    if (named && knob && typeof named.value === 'number' && knob.unit === named.unit && knob.value === named.value * times) return [[knob.id, { name: named.name, css: `${cssNumber(named.value)}${named.unit}`, times }]]
+    return named && typeof named.value === 'string' && rig.tokens?.some((token) => token.id === id && token.value === named.value) ? [[id, { name: named.name, css: named.value, times: 1 }]] : []
+  }))
 }
 
 /** What the player plays of them. */
@@ -44,10 +62,8 @@ export function tellEffect(effect: Effect): string {
   const word = (piece: Piece): string => {
     if (typeof piece === 'string') return piece
     if ('role' in piece) return effect.roles?.[piece.role]?.noun ?? (piece.role === kind.roles(effect.settings)[0]?.id ? effect.noun : piece.role)
-    const control = kind.controls.find(({ id }) => id === piece.control)
-    if (!control) return ''
-    if (control.kind === 'number') return formatNumber(control.read(effect.settings), control.unit)
-    return control.options.find(({ value }) => value === control.read(effect.settings))?.words ?? ''
+    const control = kind.controls(effect.settings).find(({ id }) => id === piece.control)
+    return control ? tellValue(control, effect.settings) : ''
   }
   return kind.sentence(effect.settings).map(word).join('')
 }

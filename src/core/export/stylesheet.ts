@@ -2,7 +2,7 @@
 import { nameOfArea, planRig, propertyOfOwn } from '../rig/plan'
 import { partOf, type Output, type Rig, type Target } from '../rig/rig'
 import { keptProperties, lawOf, propertyOf, sides, slotName, transformFunctions } from '../rig/slot'
-import { writeKnob, writeValue } from './css-value'
+import { cssNumber, writeKnob, writeValue } from './css-value'
 import type { Figure } from './plan'
 
 /**
@@ -10,7 +10,21 @@ import type { Figure } from './plan'
  * there, what several figures give one property is composed.
  */
 export function writeStylesheet(figures: readonly Figure[], overlaps: readonly (readonly string[])[] = []): string {
-  return [...figures.map(writeFigure), ...writeMeetings(figures, overlaps)].join('\n')
+  return [...writeNamed(figures), ...figures.map(writeFigure), ...writeMeetings(figures, overlaps)].join('\n')
+}
+
+/** The named values that these figures share, once and on top. */
+function writeNamed(figures: readonly Figure[]): readonly string[] {
+  const named = new Map(figures.flatMap(({ named: each = {} }) => Object.values(each).map(({ name, css }) => [name, css] as const)))
+  if (named.size === 0) return []
+  return [[writeComment('Values that the figures share.'), ':root {', ...[...named].map(([name, css]) => `  --${name}: ${styleText(css)};`), '}', ''].join('\n')]
+}
+
+/** What a knob or a token is given: a named value, or a value of its own. */
+function givenTo({ named }: Figure, id: string, own: string): string {
+  const shared = named?.[id]
+  if (!shared) return own
+  return shared.times === 1 ? `var(--${shared.name})` : `calc(${cssNumber(shared.times)} * var(--${shared.name}))`
 }
 
 /** The selectors of all elements of the page that the figures write on. */
@@ -30,7 +44,8 @@ interface Bound {
 function writeFigure(figure: Figure): string {
   const { names, number, rig, sentence } = figure
   const written = planRig(rig, names).flatMap(({ frames }) => frames.flatMap(({ channels }) => channels.flatMap(({ writes }) => writes.map(({ property }) => property))))
-  const knobs = [...rig.knobs.map((knob) => [`--${names.name}-${knob.id}: ${writeKnob(names, knob)};`, knob.note] as const), ...(rig.tokens ?? []).map(({ id, value, note }) => [`--${names.name}-${id}: ${styleText(value)};`, note] as const)]
+  const given = (id: string, own: string, note: string) => [`--${names.name}-${id}: ${givenTo(figure, id, own)};`, note] as const
+  const knobs = [...rig.knobs.map((knob) => given(knob.id, writeKnob(names, knob), knob.note)), ...(rig.tokens ?? []).map(({ id, value, note }) => given(id, styleText(value), note))]
   const width = Math.max(0, ...knobs.map(([declaration]) => declaration.length))
   const owners = [...new Set(rig.areas.map(({ of, select }) => (of === 'window' ? ':root' : styleText(select))))]
   const rules = writeRules(figure)
@@ -176,9 +191,11 @@ function writeLayers(bound: readonly Bound[]): readonly string[] {
   return [...layers.values()].map((same) => {
     const slot = same[0]?.output.slot
     const layer = same[0]?.figure.rig.layers?.find(({ id }) => slot && 'layer' in slot && id === slot.layer)
-    return styleText(layer?.css ?? 'none').replace(/\{([^}]*)\}/g, (_, hole: string) =>
-      joinValues(same.filter(({ output }) => 'hole' in output.slot && output.slot.hole === hole).map(({ figure, output }) => writeValue(figure.rig, figure.names, output)), '+'),
-    )
+    return styleText(layer?.css ?? 'none').replace(/\{([^}]*)\}/g, (_, hole: string) => {
+      const filling = same.filter(({ output }) => 'hole' in output.slot && output.slot.hole === hole)
+      // What no value fills is a knob or a token.
+      return filling.length === 0 ? `var(--${same[0]?.figure.names.name ?? ''}-${hole})` : joinValues(filling.map(({ figure, output }) => writeValue(figure.rig, figure.names, output)), '+')
+    })
   })
 }
 

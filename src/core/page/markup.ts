@@ -128,7 +128,7 @@ function withLine(source: string, { start, end }: Range): Range {
 }
 
 /** Source text without the indentation of its place. */
-function sliceOf(source: string, { start, end }: Range, { name }: Element): string {
+export function sliceOf(source: string, { start, end }: Range, { name }: Element): string {
   const indent = indentAt(source, start) ?? ''
   const text = source.slice(start, end)
   // White space counts in there.

@@ -10,7 +10,7 @@ import type { Output, Rig } from './rig'
 import { features } from './features'
 import { newPlace, newPresence, newScene, type Hit, type Place, type Scene } from './place'
 import { holds } from './scene'
-import { outputValue, type ValueOf } from './values'
+import { outputValue } from './values'
 import { slotName } from './slot'
 
 /** Where elements lie, in CSS px of the window: by selector, in the order of the page. */
@@ -94,30 +94,6 @@ export function evaluate(rig: Rig, trace: readonly Sample[], boxes: Boxes | read
     return { t, values: readings.map(({ read }) => read(t)) }
   })
   return { columns: readings.map(({ name }) => name), moments, tooLate: engine.tooLate }
-}
-
-/** A rig that is played along, sample by sample: for a living sample of it. Values are those of its first place. */
-export interface Rehearsal {
-  readonly hear: (sample: Sample) => void
-  readonly valuesAt: (t: number) => ValueOf
-}
-
-/** Begins to play a rig over boxes that stand still. */
-export function rehearse(rig: Rig, boxes: Boxes): Rehearsal {
-  const { engine } = setUp(rig, boxes)
-  const valuesAt = (t: number): ValueOf => {
-    playUntil(engine, t)
-    return (id, link) => {
-      for (const { places } of engine.scenes) {
-        for (const play of places[0]?.plays ?? []) {
-          const index = play.channels.findIndex((channel) => channel.id === id)
-          if (index >= 0) return channelValue(play, index, t, link)
-        }
-      }
-      return undefined
-    }
-  }
-  return { hear: (sample) => hear(engine, sample), valuesAt }
 }
 
 function setUp(rig: Rig, boxes: Boxes): Setup {

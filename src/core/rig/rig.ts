@@ -5,6 +5,7 @@ import type { Feel } from '../feel/feel'
 import type { Insets } from '../geometry/insets'
 import type { Look } from '../look/look'
 import type { Signal } from '../signal/signal'
+import type { Handle } from './handle'
 import type { Slot } from './slot'
 
 /** Where the pointer is read. */
@@ -86,12 +87,15 @@ export interface Knob {
   readonly note: string
   /** Another knob that it is a multiple of: then it is `value` times that one. */
   readonly times?: string | undefined
+  /** For rigs by hand: the least and greatest value that makes sense, and how it is drawn on the page. */
+  readonly range?: readonly [number, number] | undefined
+  readonly handle?: Handle | undefined
 }
 
-/** A colour, a text or a picture that the designer may set in the exported stylesheet: `{id}` in the rig's CSS stands for it. */
+/** A colour, a gradient, a text or a picture that the designer may set in the exported stylesheet: `{id}` in the rig's CSS stands for it. */
 export interface Token {
   readonly id: string
-  readonly of: 'colour' | 'text' | 'picture'
+  readonly of: 'colour' | 'gradient' | 'text' | 'picture'
   /** As CSS writes it. */
   readonly value: string
   readonly note: string
@@ -159,7 +163,7 @@ export interface Rule {
   readonly css: Readonly<Record<string, string>>
 }
 
-/** One entry of a property that is a list: CSS with holes, `{name}`, which outputs on one target fill. */
+/** One entry of a property that is a list: CSS with holes, `{name}`, which outputs on one target fill, or knobs and tokens of that id. */
 export interface Layer {
   readonly id: string
   readonly css: string

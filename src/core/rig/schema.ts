@@ -144,15 +144,24 @@ const roleSchema = z.object({
   shell: z.object({ open: tag(''), close: tag('/'), select, css: z.string().max(4000).regex(/^[^<]*$/, 'is no CSS') }).optional(),
 })
 
+export const handleSchema = z.discriminatedUnion('on', [
+  z.object({ on: z.literal('inset'), side: z.enum(sides) }),
+  z.object({ on: z.literal('radius') }),
+  z.object({ on: z.literal('softness'), beyond: identifier }),
+  z.object({ on: z.literal('point'), axis: z.enum(['x', 'y']), with: identifier, from: px, to: px }),
+  z.object({ on: z.literal('direction') }),
+  z.object({ on: z.literal('zones'), along: z.enum(['columns', 'rows']) }),
+])
+
 const rigShape = z.object({
   areas: z.array(areaSchema).min(1).max(20),
   channels: z.array(channelSchema).max(200),
-  knobs: z.array(z.object({ id: identifier, value: z.number(), unit: z.enum(units), note: z.string().max(200), times: identifier.optional() })).max(200),
+  knobs: z.array(z.object({ id: identifier, value: z.number(), unit: z.enum(units), note: z.string().max(200), times: identifier.optional(), range: z.tuple([px, px]).readonly().refine(([least, greatest]) => least < greatest, { error: 'goes from the least to the greatest' }).optional(), handle: handleSchema.optional() })).max(200),
   outputs: z.array(outputSchema).max(400),
   parts: z.array(z.object({ id: identifier, area: identifier, inside: identifier.optional(), count: z.number().int().min(1).max(60).optional(), whileOn: z.boolean().optional(), css })).max(100),
   rules: z.array(z.object({ select, css })).max(100),
   layers: z.array(z.object({ id: identifier, css: layerCss })).max(100).optional(),
-  tokens: z.array(z.object({ id: identifier, of: z.enum(['colour', 'text', 'picture']), value: z.string().min(1).max(2000).regex(/^[^{};<]*$/, 'is not one CSS value'), note: z.string().max(200) })).max(100).optional(),
+  tokens: z.array(z.object({ id: identifier, of: z.enum(['colour', 'gradient', 'text', 'picture']), value: z.string().min(1).max(2000).regex(/^[^{};<]*$/, 'is not one CSS value'), note: z.string().max(200) })).max(100).optional(),
   roles: z.array(roleSchema).max(20).optional(),
 })
 
@@ -177,7 +186,7 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
     const filling = rig.outputs.filter(({ slot }) => 'layer' in slot && slot.layer === id)
     const holes = new Set([...text.matchAll(/\{([^}]*)\}/g)].map(([, hole]) => hole))
     const filled = new Set(filling.map(({ slot }) => ('hole' in slot ? slot.hole : '')))
-    for (const hole of holes) if (!filled.has(hole ?? '')) report(['layers', i, 'css'], `nothing fills {${hole}}`)
+    for (const hole of holes) if (!filled.has(hole ?? '') && !named.has(hole ?? '')) report(['layers', i, 'css'], `nothing fills {${hole}}`)
     for (const hole of filled) if (!holes.has(hole)) report(['layers', i, 'css'], `there is no hole {${hole}}`)
     if (new Set(filling.map(({ slot, to }) => JSON.stringify([slot.on, to]))).size > 1) report(['layers', i], 'stands in one property of one target')
   })
@@ -194,7 +203,9 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
       report(['channels', i, 'away'], 'an output of a channel that lets go needs a weight')
     }
   })
-  rig.knobs.forEach(({ id, times }, i) => {
+  rig.knobs.forEach(({ id, times, handle }, i) => {
+    const other = handle?.on === 'softness' ? handle.beyond : handle?.on === 'point' ? handle.with : undefined
+    if (other !== undefined && !knobs.has(other)) report(['knobs', i, 'handle'], `there is no knob "${other}"`)
     if (times !== undefined && !knobs.has(times)) report(['knobs', i, 'times'], `there is no knob "${times}"`)
     const seen = new Set([id])
     for (let next = times; next !== undefined; next = knobs.get(next)?.times) {

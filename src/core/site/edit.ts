@@ -4,12 +4,12 @@ import type { Effect, Page, Site } from './site'
 export type Edit =
   | { readonly do: 'add'; readonly effect: Effect; readonly at: number }
   | { readonly do: 'remove'; readonly id: string }
-  | { readonly do: 'change'; readonly id: string; readonly to: Partial<Pick<Effect, 'name' | 'select' | 'noun' | 'settings' | 'roles' | 'own' | 'pages' | 'isOff'>> }
+  | { readonly do: 'change'; readonly id: string; readonly to: Partial<Pick<Effect, 'name' | 'select' | 'noun' | 'settings' | 'roles' | 'own' | 'pages' | 'isOff' | 'ties' | 'tries'>> }
   /** Gives an effect another place in the order of figures. */
   | { readonly do: 'move'; readonly id: string; readonly to: number }
-  /** Changes one page, or the lists of pages, of the files that came with them, and of the bin. */
+  /** Changes one page, or the lists of pages, of the files that came with them, of the bin, of named values and of traces. */
   | { readonly do: 'page'; readonly id: string; readonly to: Partial<Omit<Page, 'id'>> }
-  | { readonly do: 'site'; readonly to: Partial<Pick<Site, 'name' | 'pages' | 'bundles' | 'bin'>> }
+  | { readonly do: 'site'; readonly to: Partial<Pick<Site, 'name' | 'pages' | 'bundles' | 'bin' | 'values' | 'traces'>> }
   | { readonly do: 'replace'; readonly site: Site }
 
 /** The site after the edit, and the edit that takes it back. An edit of an effect that is not there changes nothing. */

@@ -26,8 +26,10 @@ export function mergeSites(base: Site, ours: Site, theirs: Site): Merge {
     pages: pages.length > 0 ? pages : [...theirs.pages],
     effects: mergeLists(base.effects, ours.effects, theirs.effects, 'figure', clashes),
   }
+  const values = mergeLists(base.values ?? [], ours.values ?? [], theirs.values ?? [], 'named value', clashes)
+  const traces = mergeLists(base.traces ?? [], ours.traces ?? [], theirs.traces ?? [], 'trace', clashes)
   const inUse = new Set([...site.pages, ...bin.map(({ page }) => page)].map(({ bundle }) => bundle))
-  for (const [key, list] of [['bundles', bundles.filter(({ id }) => inUse.has(id) || ours.bundles?.some((each) => each.id === id))], ['bin', bin.filter(({ page }) => !site.pages.some(({ id }) => id === page.id))]] as const) {
+  for (const [key, list] of [['bundles', bundles.filter(({ id }) => inUse.has(id) || ours.bundles?.some((each) => each.id === id))], ['bin', bin.filter(({ page }) => !site.pages.some(({ id }) => id === page.id))], ['values', values], ['traces', traces]] as const) {
     if (list.length > 0 || ours[key] || theirs[key]) Object.assign(site, { [key]: list })
     else Reflect.deleteProperty(site, key)
   }
@@ -68,6 +70,7 @@ function inOrder<Item extends Named>(merged: ReadonlyMap<string, Item>, first: r
 function mergeValues(base: unknown, ours: unknown, theirs: unknown, what: string, clashes: string[]): unknown {
   if (isSame(ours, theirs) || isSame(base, theirs)) return ours
   if (isSame(base, ours)) return theirs
+  if (isListOfNamed(ours) && isListOfNamed(theirs)) return mergeLists(isListOfNamed(base) ? base : [], ours, theirs, what, clashes)
   if (isRecord(ours) && isRecord(theirs)) {
     const old = isRecord(base) ? base : {}
     const merged: Record<string, unknown> = {}
@@ -82,6 +85,9 @@ function mergeValues(base: unknown, ours: unknown, theirs: unknown, what: string
 }
 
 const isRecord = (value: unknown): value is Readonly<Record<string, unknown>> => typeof value === 'object' && value !== null && !Array.isArray(value)
+
+/** Whether a value is a list of things that are told apart by their ids. */
+const isListOfNamed = (value: unknown): value is readonly Named[] => Array.isArray(value) && value.length > 0 && value.every((each) => isRecord(each) && typeof each.id === 'string')
 
 /** Whether two values of a document are equal, whatever the order of their fields. */
 export function isSame(one: unknown, other: unknown): boolean {

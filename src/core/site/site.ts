@@ -1,6 +1,7 @@
 // The site: pages and the effects that they share. Format glass-moth/1.
 import * as z from 'zod'
 import { findKind } from '../effect/kinds'
+import { units } from '../rig/rig'
 
 export const siteFormat = 'glass-moth/1'
 
@@ -43,6 +44,23 @@ export const ownSchema = z.object({
   values: z.record(select, z.string().min(1).max(2000).regex(/^[^{};<]*$/, 'is not one CSS value')),
 })
 
+/** A number, length or colour that effects of a site share: a custom property in the export. */
+export const namedValueSchema = z.object({
+  id: identifier,
+  name: z.string().regex(/^[a-z][a-z0-9-]{0,39}$/, 'is small letters, digits and hyphens, and begins with a letter'),
+  value: z.union([z.number().min(-1e6).max(1e6), z.string().min(1).max(500).regex(/^[^{};<]*$/, 'is not one CSS value')]),
+  unit: z.enum([...units, 'Hz']),
+})
+
+/** What a number or a colour of an effect follows: a named value, or a word of an effect; a number by so many times. */
+export const tieSchema = z.object({ to: z.union([z.object({ value: identifier }).strict(), z.object({ effect: identifier, control: z.string().min(1).max(80) }).strict()]), times: z.number().min(-100).max(100) })
+
+/** A kept state of an effect's settings. */
+export const trySchema = z.object({ id: identifier, name: title, settings: z.unknown() })
+
+/** A kept stretch of the pointer's way, as CSV. */
+export const keptTraceSchema = z.object({ id: identifier, name: title, csv: z.string().max(400_000) })
+
 export const effectSchema = z
   .object({
     id: identifier,
@@ -59,6 +77,9 @@ export const effectSchema = z
     isOff: z.literal(true).optional(),
     /** The pages that it is for; all when left out. */
     pages: z.array(identifier).max(200).optional(),
+    /** What its numbers and colours are tied to, by control. */
+    ties: z.record(z.string().max(80), tieSchema).optional(),
+    tries: z.array(trySchema).max(40).optional(),
     settings: z.unknown(),
   })
   .superRefine((effect, context) => {
@@ -67,8 +88,12 @@ export const effectSchema = z
       context.addIssue({ code: 'custom', path: ['kind'], message: `there is no kind of effect called "${effect.kind}"` })
       return
     }
-    const checked = kind.settings.safeParse(effect.settings)
-    if (!checked.success) for (const issue of checked.error.issues) context.addIssue({ ...issue, path: ['settings', ...issue.path] })
+    const check = (settings: unknown, path: (string | number)[]) => {
+      const checked = kind.settings.safeParse(settings)
+      if (!checked.success) for (const issue of checked.error.issues) context.addIssue({ ...issue, path: [...path, ...issue.path] })
+    }
+    check(effect.settings, ['settings'])
+    effect.tries?.forEach(({ settings }, i) => check(settings, ['tries', i, 'settings']))
   })
 
 export const siteSchema = z.object({
@@ -78,10 +103,16 @@ export const siteSchema = z.object({
   effects: z.array(effectSchema).max(400),
   bundles: z.array(bundleSchema).max(400).optional(),
   bin: z.array(binnedSchema).max(400).optional(),
+  values: z.array(namedValueSchema).max(100).optional(),
+  traces: z.array(keptTraceSchema).max(30).optional(),
 })
 
 export type SiteFile = z.infer<typeof fileSchema>
 export type Bundle = z.infer<typeof bundleSchema>
+export type NamedValue = z.infer<typeof namedValueSchema>
+export type Tie = z.infer<typeof tieSchema>
+export type Try = z.infer<typeof trySchema>
+export type KeptTrace = z.infer<typeof keptTraceSchema>
 export type Own = z.infer<typeof ownSchema>
 export type Page = z.infer<typeof pageSchema>
 export type Effect = z.infer<typeof effectSchema>

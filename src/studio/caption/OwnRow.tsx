@@ -3,7 +3,7 @@ import { Box, Flex, chakra } from '@chakra-ui/react'
 import { useState } from 'react'
 import { expandEffect } from '../../core/effect/kinds'
 import { textOfString, writeOwnValue } from '../../core/export/own-value'
-import type { Rig } from '../../core/rig/rig'
+import type { Rig, Token } from '../../core/rig/rig'
 import type { Effect, Own } from '../../core/site/site'
 import type { Match } from '../../worker/protocol'
 import { notify } from '../commands'
@@ -14,7 +14,7 @@ import { WordMenu } from './ChoiceWord'
 /** Something that each match may have of its own. */
 interface Thing {
   readonly id: string
-  readonly of: 'amount' | 'colour' | 'text' | 'picture'
+  readonly of: 'amount' | Token['of']
   readonly words: string
   readonly unit: string
   readonly value: string
@@ -96,8 +96,8 @@ function Dot({ match, index, thing, value, isChosen, onChoose }: DotProps) {
     <chakra.button type="button" aria-pressed={isChosen} aria-label={`${index + 1}, ${match.words.slice(0, 30) || match.select}: ${value === undefined ? 'like the others' : textOfString(value)}`} title={match.words.slice(0, 60) || match.select}
       onClick={onChoose} onMouseEnter={() => link.say({ type: 'outline', select: match.select })} onMouseLeave={() => link.say({ type: 'outline', select: null })}
       width="24px" height="24px" borderRadius="12px" border="1px solid" borderColor={isChosen ? 'ink' : 'edge'} outline={isChosen ? '2px solid var(--gm-madder)' : undefined} opacity={value === undefined ? 0.5 : 1}
-      style={thing.of === 'colour' ? { background: `linear-gradient(${shown}, ${shown}), repeating-conic-gradient(#bbb 0 25%, #fff 0 50%) 0 0 / 8px 8px` } : undefined} background="ground" color="ink" fontSize="11px" cursor="pointer" _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '2px' }}>
-      {thing.of === 'colour' ? '' : thing.of === 'amount' ? parseFloat(shown) : index + 1}
+      style={thing.of === 'colour' || thing.of === 'gradient' ? { background: `${thing.of === 'colour' ? `linear-gradient(${shown}, ${shown})` : shown}, repeating-conic-gradient(#bbb 0 25%, #fff 0 50%) 0 0 / 8px 8px` } : undefined} background="ground" color="ink" fontSize="11px" cursor="pointer" _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '2px' }}>
+      {thing.of === 'colour' || thing.of === 'gradient' ? '' : thing.of === 'amount' ? parseFloat(shown) : index + 1}
     </chakra.button>
   )
 }
@@ -110,7 +110,7 @@ function ValueField({ thing, value, onValue }: { readonly thing: Thing; readonly
   const take = () => isGood && written !== value && onValue(written)
   return (
     <Field aria-label={`Its own: ${thing.words}`} aria-invalid={!isGood} value={text} placeholder={textOfString(thing.value)} width="170px" fontFamily="mono" fontSize="12px" onChange={(event) => setText(event.target.value)} onBlur={take}
-      title={isGood ? 'Empty follows the others' : { amount: `A number${thing.unit ? ` in ${thing.unit}` : ''}`, colour: 'A CSS colour', text: '', picture: '' }[thing.of]}
+      title={isGood ? 'Empty follows the others' : { amount: `A number${thing.unit ? ` in ${thing.unit}` : ''}`, colour: 'A CSS colour', gradient: 'A CSS gradient', text: '', picture: '' }[thing.of]}
       onKeyDown={(event) => {
         event.stopPropagation()
         if (event.key === 'Enter') take()

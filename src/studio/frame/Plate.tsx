@@ -5,14 +5,16 @@ import { leavePage, notify } from '../commands'
 import { usePage, useStudio, useView, type Studio } from '../context'
 import { makeStageLink, type StageLink } from '../store/stage-link'
 import { narrowest, visitor as usualWindow, widest, type WindowSize } from '../visitor'
-import { useStagePlay, useStageTalk } from './stage-talk'
+import { useGapOver, useStagePlay, useStageTalk, useTry } from './stage-talk'
 
 const margin = 10
 const gap = 14
 
 export function Plate() {
   const studio = useStudio()
-  const { notice, windows, visitor } = useView()
+  const { notice, windows: chosen, visitor, comparison } = useView()
+  const isCompared = comparison !== null && comparison.one !== comparison.other
+  const windows = isCompared && chosen[0] ? [chosen[0], chosen[0]] : chosen
   const room = useRef<HTMLDivElement>(null)
   const [space, setSpace] = useState({ width: 1236, height: 566 })
   useStageTalk()
@@ -40,7 +42,7 @@ export function Plate() {
       ) : (
         windows.map((size, index) => (
           <Framed key={index} size={size} scale={scale} left={left(index)} top={top(size)} dragged={windows.length === 1 ? (width) => studio.view.update({ windows: [{ ...size, width }] }) : undefined}>
-            {index === 0 ? <LivePage link={studio.link} size={size} scale={scale} /> : <FollowingPage size={size} scale={scale} />}
+            {index === 0 ? <LivePage link={studio.link} size={size} scale={scale} /> : <FollowingPage size={size} scale={scale} tried={isCompared ? comparison.other : undefined} />}
           </Framed>
         ))
       )}
@@ -150,14 +152,15 @@ function LivePage({ link, ...place }: PageFrameProps & { readonly link: StageLin
 }
 
 /** The page in another window, under the pointer of the first. */
-function FollowingPage(place: PageFrameProps) {
+function FollowingPage({ tried, ...place }: PageFrameProps & { readonly tried?: string | undefined }) {
   const studio = useStudio()
   const link = useMemo(() => makeStageLink(), [])
   const page = usePage()
   const { selected } = useView()
   const frame = useRef<HTMLIFrameElement>(null)
   useFrame(frame, link)
-  useStagePlay(link)
+  useStagePlay(link, useTry(tried))
+  useGapOver(link)
   const select = studio.store.history.get().site.effects.find(({ id }) => id === selected)?.select
   useEffect(() => {
     if (select === undefined) return

@@ -1,31 +1,37 @@
 // Keeps the page in step with the stores, and takes what the page tells into them.
-import { useEffect } from 'react'
+import { useEffect, useMemo } from 'react'
 import { findKind } from '../../core/effect/kinds'
 import { planFigures, playedFigures } from '../../core/export/plan'
 import { targetsOf, writeStylesheet } from '../../core/export/stylesheet'
-import { playsOn } from '../../core/site/site'
-import { chosenTarget, climb, notify, placePin, recipeEffect } from '../commands'
-import { pageOf, usePage, useSite, useStudio, useView, type Studio } from '../context'
+import { playsOn, type Effect } from '../../core/site/site'
+import { withTies } from '../../core/site/ties'
+import { changeControl, chosenTarget, climb, notify, placePin, poseSelected, recipeEffect, selectedEffect } from '../commands'
+import { pageOf, usePage, useSelected, useSite, useStudio, useView, type Studio } from '../context'
 import { editMarkup } from '../markup/commands'
 import { giveFiles } from './give-files'
+import { shownHandles } from './shown-handles'
 import type { FromStage, ShownFigure, ThreadSample } from '../../stage/protocol'
 import type { StageLink } from '../store/stage-link'
 import { newGesture } from '../store/site-store'
+import type { Gap } from '../store/view-store'
 
 /** Keeps one frame in step: what plays in it, as whom it is visited, and the files it asks for. */
-export function useStagePlay(link: StageLink): void {
+export function useStagePlay(link: StageLink, tried?: { readonly effect: string; readonly settings: unknown }): void {
   const studio = useStudio()
   const { store } = studio
   const site = useSite()
   const page = usePage()
   const { trial, pointing, overlaps, visitor, onlyThis, selected } = useView()
+  const [triedEffect, triedSettings] = [tried?.effect, tried?.settings]
   const only = onlyThis && trial === null ? (selected ?? undefined) : undefined
   useEffect(() => {
     const [kind = '', recipe = ''] = trial?.split('/') ?? []
-    const tried = trial === null ? undefined : recipeEffect(studio, kind, recipe, 'trial')
-    const figures = planFigures(tried ? { ...site, effects: [...site.effects, tried] } : site, store.id, page.id, only)
+    const recipeTried = trial === null ? undefined : recipeEffect(studio, kind, recipe, 'trial')
+    const effects = triedEffect === undefined ? site.effects : site.effects.map((effect) => (effect.id === triedEffect ? { ...effect, settings: triedSettings, ties: undefined } : effect))
+    const played = recipeTried || effects !== site.effects ? { ...site, effects: recipeTried ? [...effects, recipeTried] : effects } : site
+    const figures = planFigures(played, store.id, page.id, only)
     link.say({ type: 'play', stylesheet: writeStylesheet(figures, overlaps), figures: playedFigures(figures) })
-  }, [studio, link, store.id, site, page.id, trial, pointing.pick, pointing.choice, pointing.typed, overlaps, only])
+  }, [studio, link, store.id, site, page.id, trial, pointing.pick, pointing.choice, pointing.typed, overlaps, only, triedEffect, triedSettings])
   useEffect(() => link.say({ type: 'visit', visitor: visitor === 'noscript' ? 'mouse' : visitor }), [link, visitor])
   useEffect(() => link.listen((message) => void (message.type === 'needs' && giveFiles(link, message.hashes).then((missing) => missing > 0 && notify(studio, `${missing} ${missing === 1 ? 'file' : 'files'} of this page could not be had from the studio’s server.`)))), [link, studio])
 }
@@ -35,8 +41,8 @@ export function useStageTalk(): void {
   const { link, store, search, view } = studio
   const site = useSite()
   const page = usePage()
-  const { selected, pointing, trial, walking } = useView()
-  useStagePlay(link)
+  const { selected, pointing, trial, walking, touched, posing, gap, comparison } = useView()
+  useStagePlay(link, useTry(comparison?.one))
 
   // What the stand-in pointer walks over: what a recipe is tried on, or the selected effect for as long as a walk is on.
   const triedSelect = trial === null ? undefined : chosenTarget(studio)?.select
@@ -49,11 +55,12 @@ export function useStageTalk(): void {
     const figures: ShownFigure[] = site.effects.flatMap((effect, index) => {
       if (!playsOn(effect, page.id)) return []
       const isSelected = effect.id === selected && pointing.stage === 'no'
-      return [{ number: index + 1, select: effect.select, selected: isSelected, pin: isSelected ? findKind(effect.kind)?.awayPlace(effect.settings) : undefined }]
+      const shown = { number: index + 1, select: effect.select, selected: isSelected }
+      return [isSelected && !posing && !gap && !comparison ? { ...shown, ...drawnFor(withTies(site).effects[index] ?? effect, touched) } : shown]
     })
     if (triedSelect !== undefined) figures.push({ select: triedSelect, selected: true })
     link.say({ type: 'show', figures })
-  }, [link, site, page.id, selected, triedSelect, pointing.stage])
+  }, [link, site, page.id, selected, triedSelect, pointing.stage, touched, posing, gap, comparison])
 
   // Asked when a selector or a page changes, not at every step of a number that is dragged.
   const sources = site.pages.map(({ source }) => source).join()
@@ -98,6 +105,49 @@ export function useStageTalk(): void {
   useEffect(() => listenToStage(studio), [studio])
 }
 
+/** The state of the selected effect that a name among its tries stands for; undefined for the present one. */
+export function useTry(name: string | undefined): { readonly effect: string; readonly settings: unknown } | undefined {
+  const selected = useSelected()
+  const found = selected?.effect.tries?.find(({ id }) => id === name)
+  return useMemo(() => found && selected && { effect: selected.effect.id, settings: found.settings }, [found, selected])
+}
+
+/** Measures the gap that is being looked at in another window too. */
+export function useGapOver(link: StageLink): void {
+  const studio = useStudio()
+  const { gap } = useView()
+  const edges = gap?.edges
+  useEffect(() => {
+    if (edges?.length !== 2) return
+    const measure = () => link.say({ type: 'gap', edges: [...edges], measures: true, select: selectedEffect(studio)?.select })
+    // After the page has come and plays.
+    const timer = setTimeout(measure, 900)
+    const stop = link.listen((message) => {
+      const { gap: now } = studio.view.get()
+      if (message.type === 'gaps' && now) studio.view.update({ gap: withMeasure(now, message) })
+    })
+    return () => {
+      clearTimeout(timer)
+      stop()
+    }
+  }, [studio, link, edges])
+}
+
+function withMeasure(gap: Gap, measure: Gap['measures'][number]): Gap {
+  return { ...gap, measures: [...gap.measures.filter(({ width }) => width !== measure.width), measure].sort((a, b) => b.width - a.width) }
+}
+
+/** What of an effect is drawn on the page for the word in hand: its pin, or its handles. */
+function drawnFor(effect: Effect, touched: string | null): Pick<ShownFigure, 'pin' | 'handles'> {
+  const kind = findKind(effect.kind)
+  if (!kind) return {}
+  const controls = kind.controls(effect.settings)
+  const control = controls.find(({ id }) => id === touched)
+  const isPin = !control || ('handle' in control && control.handle === 'pin')
+  if (!control || isPin) return { pin: isPin ? kind.awayPlace(effect.settings) : undefined }
+  return { handles: shownHandles(controls, effect.settings, control.id) }
+}
+
 /** Whether the real pointer came while the stand-in was walking. */
 function tookOver(before: ThreadSample | undefined, samples: readonly ThreadSample[]): boolean {
   return samples.at(-1)?.by === 'hand' && (before?.by === 'walk' || samples.some(({ by }) => by === 'walk'))
@@ -114,6 +164,7 @@ function listenToStage(studio: Studio): () => void {
         return
       case 'samples':
         if (view.get().walking && tookOver(thread.samples.at(-1), message.samples)) view.update({ walking: false })
+        view.hand.areaSize = message.samples.findLast(({ size }) => size)?.size ?? view.hand.areaSize
         view.hand.isOnPage = message.samples.some(({ by, phase }) => by === 'hand' && phase === 'here')
         return thread.add(message.samples, clockOffset)
       case 'under':
@@ -132,6 +183,29 @@ function listenToStage(studio: Studio): () => void {
         placePin(studio, message.place, pinGesture)
         if (message.last) pinGesture = undefined
         return
+      case 'handle': {
+        const effect = selectedEffect(studio)
+        const control = effect && findKind(effect.kind)?.controls(effect.settings).find(({ id }) => id === message.id)
+        pinGesture ??= newGesture()
+        if (effect && control) changeControl(studio, effect, control, message.value, pinGesture)
+        if (message.last) queueMicrotask(() => (pinGesture = undefined))
+        return
+      }
+      case 'colours':
+        return view.update({ colours: message.colours })
+      case 'posed':
+        return poseSelected(studio, message.place, message, message.last)
+      case 'edge': {
+        const { gap } = view.get()
+        if (!gap) return
+        const edges = [...gap.edges, message.edge].slice(-2)
+        view.update({ gap: { edges, measures: [] } })
+        return link.say({ type: 'gap', edges, measures: edges.length === 2, select: selectedEffect(studio)?.select })
+      }
+      case 'gaps': {
+        const { gap } = view.get()
+        return gap ? view.update({ gap: withMeasure(gap, message) }) : undefined
+      }
       case 'key':
         window.dispatchEvent(new KeyboardEvent('keydown', { ...message, bubbles: true, cancelable: true }))
         return

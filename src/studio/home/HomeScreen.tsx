@@ -13,6 +13,7 @@ import { readDrop } from '../pages/drop'
 import { sendFiles, type Brought } from '../pages/send'
 import { makeStageLink } from '../store/stage-link'
 import { Button, Field } from '../theme/controls'
+import { NamedField } from '../theme/NamedField'
 import { visitor } from '../visitor'
 import { changeSite, newSite } from './requests'
 
@@ -133,19 +134,9 @@ function NewSiteMenu({ onStarter, onFiles }: { readonly onStarter: (id: string) 
 
 /** The name of a site, which can be changed where it stands. */
 function SiteName({ site, onName }: { readonly site: SiteCard; readonly onName: (name: string) => void }) {
-  const [name, setName] = useState(site.name)
-  const take = () => {
-    const trimmed = name.trim()
-    if (trimmed === '') return setName(site.name)
-    if (trimmed !== site.name) onName(trimmed)
-  }
   return (
     <Box as="h2" fontSize="18px" fontWeight="600" minWidth="0">
-      <Field aria-label={`Name of the site ${site.name}`} value={name} maxLength={120} fontSize="18px" fontWeight="600" px="4px" ml="-5px" borderColor="transparent" background="transparent" _hover={{ borderColor: 'hairline' }} style={{ width: `${Math.min(30, Math.max(8, name.length + 2))}ch` }}
-        onChange={(event) => setName(event.target.value)} onBlur={take} onKeyDown={(event) => {
-          if (event.key === 'Enter') event.currentTarget.blur()
-          if (event.key === 'Escape') setName(site.name)
-        }} />
+      <NamedField label={`Name of the site ${site.name}`} value={site.name} maxLength={120} fontSize="18px" fontWeight="600" px="4px" ml="-5px" borderColor="transparent" background="transparent" _hover={{ borderColor: 'hairline' }} style={{ width: `${Math.min(30, Math.max(8, site.name.length + 2))}ch` }} onTake={onName} />
     </Box>
   )
 }

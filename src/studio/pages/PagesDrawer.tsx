@@ -1,11 +1,12 @@
 // The pages of the site: brought in, named, put in order, copied, removed and brought back; and what of the page is held back.
 import { Box, Flex } from '@chakra-ui/react'
 import { ArrowDown, ArrowUp, Copy, Trash2 } from 'lucide-react'
-import { useState, type ReactNode } from 'react'
+import type { ReactNode } from 'react'
 import { binDays, type Page } from '../../core/site/site'
 import { usePage, useSite, useStudio } from '../context'
 import { Drawer } from '../Drawer'
-import { Button, Field } from '../theme/controls'
+import { Button } from '../theme/controls'
+import { NamedField } from '../theme/NamedField'
 import { BringPage } from './BringPage'
 import { bringBack, copyPage, movePage, openPage, removePage, renamePage } from './commands'
 import { HeldBackList } from './HeldBackList'
@@ -49,19 +50,10 @@ function Part({ title, children }: { readonly title: string; readonly children: 
 function PageRow({ page, isFirst, isLast }: { readonly page: Page; readonly isFirst: boolean; readonly isLast: boolean }) {
   const studio = useStudio()
   const isSeen = usePage().id === page.id
-  const [name, setName] = useState<string | null>(null)
   const small = { look: 'quiet', px: '4px', minHeight: '26px' } as const
-  const commit = () => {
-    if (name !== null) renamePage(studio, page, name)
-    setName(null)
-  }
   return (
     <Flex as="li" align="center" gap="3px" minHeight="34px" borderBottom="1px solid" borderColor="hairline">
-      <Field aria-label={`Name of the page ${page.name}`} value={name ?? page.name} maxLength={120} flex="1" minWidth="0" minHeight="27px" fontWeight={isSeen ? '600' : '400'} borderColor="transparent" background="transparent" _hover={{ borderColor: 'hairline' }}
-        onChange={(event) => setName(event.target.value)} onBlur={commit} onKeyDown={(event) => {
-          if (event.key === 'Enter') event.currentTarget.blur()
-          if (event.key === 'Escape') setName(null)
-        }} />
+      <NamedField label={`Name of the page ${page.name}`} value={page.name} maxLength={120} flex="1" minWidth="0" minHeight="27px" fontWeight={isSeen ? '600' : '400'} borderColor="transparent" background="transparent" _hover={{ borderColor: 'hairline' }} onTake={(name) => renamePage(studio, page, name)} />
       {isSeen ? <Box fontSize="13px" color="soft" px="8px">seen now</Box> : <Button minHeight="26px" fontSize="13px" onClick={() => openPage(studio, page.id)}>See</Button>}
       <Button {...small} aria-label={`Move ${page.name} up`} title="Up" disabled={isFirst} onClick={() => movePage(studio, page, -1)}><ArrowUp size={15} aria-hidden="true" /></Button>
       <Button {...small} aria-label={`Move ${page.name} down`} title="Down" disabled={isLast} onClick={() => movePage(studio, page, 1)}><ArrowDown size={15} aria-hidden="true" /></Button>

@@ -8,6 +8,7 @@ import { useSite, useStudio, useView } from '../context'
 import { MarkupActions } from '../markup/MarkupActions'
 import type { Goal } from '../store/view-store'
 import { Button } from '../theme/controls'
+import { PresetList } from '../presets/PresetList'
 import { Choices } from './Choices'
 import { Ladder } from './Ladder'
 import { Recipes } from './Recipes'
@@ -78,11 +79,12 @@ function WhatToDo() {
     <Flex direction="column" borderLeft="1px solid" borderColor="hairline" minWidth="0" minHeight="0">
       <Flex px="12px" pt="7px" gap="6px" align="center" role="group" aria-label="What to do with it">
         <Button look="quiet" minHeight="25px" fontSize="14px" fontWeight="600" aria-pressed={tab === 'effects'} onClick={() => show('effects')}>What the pointer does to it</Button>
+        {goal.for === 'new' && <Button look="quiet" minHeight="25px" fontSize="14px" fontWeight="600" aria-pressed={tab === 'presets'} onClick={() => show('presets')}>Your presets</Button>}
         <Button look="quiet" minHeight="25px" fontSize="14px" fontWeight="600" aria-pressed={tab === 'markup'} onClick={() => show('markup')}>Markup</Button>
         <Box flex="1" />
         <Button look="quiet" minHeight="24px" fontSize="13px" onClick={() => stopPointing(studio)}>Cancel (Esc)</Button>
       </Flex>
-      {tab === 'effects' && goal.for === 'new' ? <Recipes /> : <MarkupActions />}
+      {goal.for !== 'new' || tab === 'markup' ? <MarkupActions /> : tab === 'presets' ? <PresetList /> : <Recipes />}
     </Flex>
   )
 }

@@ -1,14 +1,15 @@
-// A recipe's living sample: a small card that answers the built-in walk, by the same core as the page.
+// A recipe's living sample: a small card that answers the built-in walk, played by the player itself in a shadow root.
 import { Box } from '@chakra-ui/react'
-import { useEffect, useMemo, useRef } from 'react'
+import { useEffect, useRef } from 'react'
 import type { AnyKind } from '../../core/effect/kinds'
+import { writeStylesheet } from '../../core/export/stylesheet'
 import { pointAt } from '../../core/geometry/place'
-import { rehearse } from '../../core/rig/evaluate'
-import { transformOf } from '../../core/rig/values'
+import { planRig } from '../../core/rig/plan'
+import type { Rig } from '../../core/rig/rig'
 import { placeOnWalk } from '../../core/trace/walk'
+import { attach } from '../../player/attach'
+import type { Feed } from '../../player/pointer'
 
-const size = { width: 58, height: 76 } as const
-const box = { x: 0, y: 0, ...size }
 const restingMs = 900
 
 interface RecipeSampleProps {
@@ -17,38 +18,57 @@ interface RecipeSampleProps {
   readonly moving: boolean
 }
 
+/** What is shown: a card with a picture, a title and a line. */
+const sampleHtml = '<div class="sample"><div class="picture"></div><div class="title"></div><div class="line"></div></div>'
+const sampleCss = `
+  .sample { box-sizing: border-box; width: 58px; height: 76px; padding: 7px; border: 1px solid var(--gm-edge); border-radius: 3px; background-color: var(--gm-sheet); color: var(--gm-ink); }
+  .picture { height: 34px; border-radius: 2px; background: linear-gradient(135deg, #c98b5a, #6f8f7a); }
+  .title { height: 3px; width: 72%; margin-top: 8px; background: var(--gm-ink); }
+  .line { height: 2px; width: 90%; margin-top: 5px; background: var(--gm-edge); }
+`
+
+let samples = 0
+
 export function RecipeSample({ kind, settings, moving }: RecipeSampleProps) {
-  const card = useRef<HTMLDivElement>(null)
-  const rig = useMemo(() => shrinkLengths(kind.expand(settings, '.sample')), [kind, settings])
+  const host = useRef<HTMLDivElement>(null)
   useEffect(() => {
-    const rehearsal = rehearse(rig, { window: size, elements: { '.sample': [box] } })
-    const show = (ms: number) => {
-      const { x, y } = pointAt(box, placeOnWalk(ms))
-      rehearsal.hear({ t: ms, x, y, buttons: 0, pointerType: 'mouse', phase: 'move' })
-      if (card.current) card.current.style.transform = transformOf(rig, rehearsal.valuesAt(ms))
+    const element = host.current
+    if (!element) return
+    const root = element.shadowRoot ?? element.attachShadow({ mode: 'open' })
+    const names = { title: 'A sample', name: `sample-${++samples}`, mark: 'smp' }
+    const rig = shrinkLengths(kind.expand(settings, '.sample'))
+    root.innerHTML = `<style>${sampleCss}${writeStylesheet([{ number: 1, names, rig, sentence: '' }])}</style>${sampleHtml}`
+    let feed: Feed = () => undefined
+    const detach = attach(root, planRig(rig, names), { samples: (given) => {
+      feed = given
+      return () => undefined
+    } })
+    const card = root.querySelector('.sample')
+    const walk = (ms: number, now: number) => {
+      if (!card) return
+      const { left, top, width, height } = element.getBoundingClientRect()
+      const { x, y } = pointAt({ x: left, y: top, width, height }, placeOnWalk(ms))
+      feed({ t: now, x, y, buttons: 0, pointerType: 'mouse', phase: 'move' }, card)
     }
-    // At rest it is shown as it leans, a moment after the pointer came.
-    show(0)
-    for (let ms = 0; ms <= restingMs; ms += 20) show(ms)
-    if (!moving || matchMedia('(prefers-reduced-motion: reduce)').matches) return
-    const begun = performance.now() - restingMs
-    let handle = requestAnimationFrame(function step(now) {
-      show(Math.max(restingMs, now - begun))
-      handle = requestAnimationFrame(step)
-    })
-    return () => cancelAnimationFrame(handle)
-  }, [rig, moving])
-  return (
-    <Box ref={card} aria-hidden="true" width={`${size.width}px`} height={`${size.height}px`} justifySelf="center" background="sheet" border="1px solid" borderColor="edge" borderRadius="3px" padding="7px">
-      <Box height="34px" background="hairline" borderRadius="2px" />
-      <Box height="3px" width="72%" background="ink" mt="8px" />
-      <Box height="2px" width="90%" background="edge" mt="5px" />
-    </Box>
-  )
+    // At rest it is shown as it lies a moment after the pointer came.
+    const begun = performance.now()
+    let handle = requestAnimationFrame(() => walk(restingMs, performance.now()))
+    if (moving && !matchMedia('(prefers-reduced-motion: reduce)').matches) {
+      handle = requestAnimationFrame(function step(now) {
+        walk(restingMs + now - begun, performance.now())
+        handle = requestAnimationFrame(step)
+      })
+    }
+    return () => {
+      cancelAnimationFrame(handle)
+      detach()
+    }
+  }, [kind, settings, moving])
+  return <Box ref={host} aria-hidden="true" width="58px" height="76px" justifySelf="center" pointerEvents="none" />
 }
 
-/** The same rig for a card a quarter as large, leaning twice as far so that it can be seen. */
-function shrinkLengths(rig: ReturnType<AnyKind['expand']>) {
+/** The same rig for a card a quarter as large, turning twice as far so that it can be seen. */
+function shrinkLengths(rig: Rig): Rig {
   const scale = (unit: string) => (unit === 'px' ? 0.3 : unit === 'deg' ? 2 : 1)
   return { ...rig, knobs: rig.knobs.map((knob) => ({ ...knob, value: knob.value * scale(knob.unit) })) }
 }

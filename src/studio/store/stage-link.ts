@@ -1,6 +1,8 @@
 // The studio's end of the line to the page's frame.
 import { fromStage, type FromStage, type ToStage } from '../../stage/protocol'
 
+const momentary = new Set<ToStage['type']>(['asset', 'colours', 'stand', 'run', 'test-run', 'boxes', 'gap', 'edges', 'lift'])
+
 export interface StageLink {
   /** Says something to the page; before the page is ready the last word of each type waits. */
   readonly say: (message: ToStage) => void
@@ -28,8 +30,8 @@ export function makeStageLink(): StageLink {
   }
   return {
     say: (message) => {
-      // A file is asked for again by whoever comes next.
-      if (message.type !== 'asset') waiting.set(message.type, message)
+      // What is said for the moment is not said again to whoever comes next.
+      if (!momentary.has(message.type)) waiting.set(message.type, message)
       if (ready) post(message)
     },
     connect: (element) => {

@@ -7,12 +7,20 @@ export interface ThreadStore {
   /** Samples of the last seconds, oldest first, with times on the studio's clock (ms). */
   readonly samples: ThreadSample[]
   readonly add: (samples: readonly ThreadSample[], clockOffsetMs: number) => void
+  /** The thread as it stood when somebody took hold of it; null while it runs on. */
+  readonly stood: () => { readonly samples: readonly ThreadSample[]; readonly at: number } | null
+  /** Makes it stand as it is, or run on. Samples that come meanwhile are taken as ever. */
+  readonly stand: (isOn: boolean) => void
   readonly watch: (listener: () => void) => () => void
 }
 
 export function makeThreadStore(): ThreadStore {
   const samples: ThreadSample[] = []
   const listeners = new Set<() => void>()
+  let stood: ReturnType<ThreadStore['stood']> = null
+  const tell = () => {
+    for (const listener of listeners) listener()
+  }
   return {
     samples,
     add: (added, clockOffsetMs) => {
@@ -20,7 +28,12 @@ export function makeThreadStore(): ThreadStore {
       const newest = samples.at(-1)?.t ?? 0
       // One sample from before the window stays, since its value holds until the next.
       while (samples.length > 1 && (samples[1]?.t ?? Infinity) < newest - threadMs) samples.shift()
-      for (const listener of listeners) listener()
+      tell()
+    },
+    stood: () => stood,
+    stand: (isOn) => {
+      stood = isOn ? { samples: [...samples], at: performance.now() } : null
+      tell()
     },
     watch: (listener) => {
       listeners.add(listener)

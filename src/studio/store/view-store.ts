@@ -1,5 +1,7 @@
 // What the screen shows beside the document: what is selected, pointed at, tried.
-import type { Under, Visitor } from '../../stage/protocol'
+import type { Look } from '../../core/look/look'
+import type { Because } from '../../core/effect/pose'
+import type { Edge, Under, Visitor } from '../../stage/protocol'
 import type { Match, Rung } from '../../worker/protocol'
 import { visitor as usualWindow, type WindowSize } from '../visitor'
 import { observable, type Observable } from './observable'
@@ -23,12 +25,28 @@ export interface Pointing {
   readonly typed: string | null
   /** Selectors chosen before, for several places at once. */
   readonly also: readonly string[]
-  /** Whether the recipes or the markup are shown for what is chosen. */
-  readonly tab: 'effects' | 'markup'
+  /** Whether the recipes, the presets or the markup are shown for what is chosen. */
+  readonly tab: 'effects' | 'presets' | 'markup'
 }
 
 /** What stands beside the page and narrows it. */
-export type Drawer = 'code' | 'markup' | 'pages' | 'revisions' | 'keys'
+export type Drawer = 'code' | 'markup' | 'pages' | 'revisions' | 'keys' | 'tries'
+
+/** Two edges that should meet, and how far apart they are along the pointer's travel, by the width of the window. */
+export interface Gap {
+  readonly edges: readonly Edge[]
+  readonly measures: readonly { readonly width: number; readonly across: readonly number[]; readonly down: readonly number[] }[]
+}
+
+/** Two states of the selected effect under one trace: tries by id, or the present settings; a kept trace or a built-in run. */
+export interface Comparison {
+  readonly one: string
+  readonly other: string
+  readonly trace: string
+}
+
+/** The present settings, among the tries. */
+export const presentTry = 'now'
 
 export interface View {
   /** The page that is seen, by id. */
@@ -60,6 +78,15 @@ export interface View {
   readonly matches: { readonly select: string; readonly all: readonly Match[]; readonly grounds: readonly string[] } | null
   /** The numbers of elements that are hidden on this page until a script shows them. */
   readonly unseen: readonly number[]
+  /** The colours that the page uses most. */
+  readonly colours: readonly string[]
+  /** A look that is held, and whether the ghost is fastened where it stands. */
+  readonly held: Look | null
+  readonly fastened: boolean
+  /** Posing by hand, and because of what the numbers change; with where the pointer is fastened, once something was dragged. */
+  readonly posing: { readonly because: Because; readonly asks: boolean } | null
+  readonly gap: Gap | null
+  readonly comparison: Comparison | null
   /** A sentence for the moment, such as where a link would go. */
   readonly notice: string | null
 }
@@ -67,14 +94,14 @@ export interface View {
 export const notPointing: Pointing = { stage: 'no', goal: { for: 'new' }, rungs: [], pick: 0, choice: 0, typed: null, also: [], tab: 'effects' }
 
 export interface ViewStore extends Observable<View> {
-  /** Whether the real pointer was last seen on the page; outside React, since it changes as the pointer moves. */
-  readonly hand: { isOnPage: boolean }
+  /** Whether the real pointer was last seen on the page, and how large the area is that it was in (px); outside React, since it changes as the pointer moves. */
+  readonly hand: { isOnPage: boolean; areaSize: { readonly width: number; readonly height: number } }
   readonly update: (change: Partial<View>) => void
 }
 
 export function makeViewStore(page: string, selected: string | null): ViewStore {
   const view = observable<View>({
-    page, selected, touched: null, pointing: notPointing, onlyThis: false, trial: null, drawer: null, indexOpen: false, rowsOpen: false, walking: false, visitor: 'mouse', windows: [usualWindow], counts: new Map(), overlaps: [], described: null, matches: null, unseen: [], notice: null,
+    page, selected, touched: null, pointing: notPointing, onlyThis: false, trial: null, drawer: null, indexOpen: false, rowsOpen: false, walking: false, visitor: 'mouse', windows: [usualWindow], counts: new Map(), overlaps: [], described: null, matches: null, unseen: [], colours: [], held: null, fastened: false, posing: null, gap: null, comparison: null, notice: null,
   })
-  return { ...view, hand: { isOnPage: false }, update: (change) => view.set({ ...view.get(), ...change }) }
+  return { ...view, hand: { isOnPage: false, areaSize: { width: 0, height: 0 } }, update: (change) => view.set({ ...view.get(), ...change }) }
 }

@@ -5,7 +5,7 @@ import { visitor } from '../visitor'
 import { phasesOf, type Times } from './phases'
 
 /** Draws the samples up to `now` (ms), with the phases of an effect of these times. Gives whether anything in sight still moves. */
-export function drawThread(surface: HTMLCanvasElement, samples: readonly ThreadSample[], now: number, times: Times): boolean {
+export function drawThread(surface: HTMLCanvasElement, samples: readonly ThreadSample[], now: number, times: Times, stretch?: readonly [from: number, to: number]): boolean {
   const { clientWidth: width, clientHeight: height } = surface
   const ratio = devicePixelRatio
   if (surface.width !== Math.round(width * ratio) || surface.height !== Math.round(height * ratio)) {
@@ -29,6 +29,13 @@ export function drawThread(surface: HTMLCanvasElement, samples: readonly ThreadS
     ink.moveTo(x, bottom)
     ink.lineTo(x, height)
     ink.stroke()
+  }
+  if (stretch) {
+    const [from, to] = stretch
+    ink.fillStyle = colour('--gm-press')
+    ink.fillRect(xAt(Math.min(from, to)), 0, Math.abs(xAt(to) - xAt(from)), height)
+    ink.fillStyle = colour('--gm-madder')
+    ink.fillRect(xAt(to) - 1, 0, 2, height)
   }
   for (const { phase, from, until } of phasesOf(samples, now, times)) {
     ink.fillStyle = colour(phase === 'coming' || phase === 'on' ? '--gm-madder' : '--gm-violet')
@@ -70,7 +77,7 @@ export function sayPresent(samples: readonly ThreadSample[], now: number, times:
   if (!sample) return 'The pointer has not come yet.'
   const phase = phasesOf(samples, now, times).at(-1)?.phase ?? 'away'
   if (sample.phase === 'away') return `The pointer is gone, ${phase}`
-  const who = { hand: 'pointer', ghost: 'ghost', walk: 'walking' }[sample.by]
+  const who = { hand: 'pointer', ghost: 'ghost', walk: 'walking', run: 'a run' }[sample.by]
   if (!sample.place) return `${who} outside, ${phase}`
   const share = (value: number) => ((value + 1) / 2).toFixed(2)
   return `x ${share(sample.place.x)}  y ${share(sample.place.y)}  ${who}, ${phase}`

@@ -1,9 +1,11 @@
-// Free: a rig written by hand. It has no numbers of its own to turn; it is told by what it is made of.
+// Free: a rig written by hand. It is told by what it is made of, and each of its knobs, feels and curves is a word.
 import type { Rig } from '../../rig/rig'
 import { rigSchema } from '../../rig/schema'
 import { slotName } from '../../rig/slot'
-import type { Piece } from '../control'
+import type { Control, Piece } from '../control'
 import type { Filled, Kind } from '../kind'
+import { freeControls } from './controls'
+import { freeRecipes } from './recipes'
 
 /** Names joined as a sentence joins them. */
 function listed(names: readonly string[]): string {
@@ -24,6 +26,19 @@ function fillRoles(rig: Rig, own: string, filled: Filled): Rig {
   }
 }
 
+/** The words of the sentence: the first few numbers and colours. */
+function mainWords(rig: Rig): readonly Control<Rig>[] {
+  return freeControls(rig).slice(0, rig.knobs.length + (rig.tokens?.length ?? 0)).slice(0, 4)
+}
+
+const lowerCase = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
+
+/** What the pointer gives, as a sentence says it. */
+const signalWords: Readonly<Record<Rig['channels'][number]['signal']['of'], string>> = {
+  x: 'where the pointer is across', y: 'how far down it is', centredX: 'where the pointer is across', centredY: 'how far down it is', xPx: 'its way from the left', yPx: 'its way from the top', distance: 'its distance', angle: 'its direction', heading: 'where it heads',
+  speed: 'its speed', zone: 'the zone it is in', nearest: 'what it is nearest to', inside: 'whether it is there', here: 'whether it is there', pressed: 'whether it is pressed', focus: 'the focus', still: 'its standing still', entrySide: 'the side it came from', exitSide: 'the side it left by', past: 'where it was', time: 'time', look: 'its look',
+}
+
 const unique = (names: readonly string[]) => [...new Set(names)]
 
 export const free: Kind<Rig> = {
@@ -32,11 +47,25 @@ export const free: Kind<Rig> = {
   settings: rigSchema,
   defaults: { areas: [{ id: 'area', of: 'each', select: 'body', box: 'live', among: 'one', pointer: 'any', touch: 'none' }], channels: [], knobs: [], outputs: [], parts: [], rules: [] },
   roles: ({ roles }) => [{ id: 'element', title: 'element', needs: 'yours' }, ...(roles ?? [])],
-  controls: [],
-  recipes: [],
-  sentence: ({ channels, outputs, roles = [] }) => ['Over ', { role: 'element' }, ...roles.flatMap((role): Piece[] => [` with `, { role: role.id }]), `, set by hand: ${listed(unique(channels.map(({ signal }) => signal.of)))} of the pointer for ${listed(unique(outputs.map(({ slot }) => slotName(slot))))}.`],
-  time: () => [],
-  rows: { more: [], exact: [] },
+  controls: freeControls,
+  recipes: freeRecipes,
+  sentence: (rig) => {
+    const { channels, outputs, roles = [] } = rig
+    const words = mainWords(rig)
+    const others: Piece[] = roles.flatMap((role): Piece[] => [` with `, { role: role.id }])
+    return ['Over ', { role: 'element' }, ...others, `, ${listed(unique(channels.map(({ signal }) => signalWords[signal.of])))} ${unique(channels.map(({ signal }) => signal.of)).length > 1 ? 'set' : 'sets'} ${listed(unique(outputs.map(({ slot }) => slotName(slot))))}`, ...words.flatMap((control, i): Piece[] => [i === 0 ? ': ' : ', ', `${lowerCase(control.title)} `, { control: control.id }]), '.']
+  },
+  time: (rig) => {
+    const [first] = rig.channels.filter(({ chain, signal }) => chain === undefined && signal.of !== 'look')
+    if (!first) return []
+    return first.feel.kind === 'direct' ? ['Follows ', { control: `${first.id}-feel` }, '.'] : ['Follows ', { control: `${first.id}-feel` }, ', in ', { control: `${first.id}-feel-time` }, '.']
+  },
+  rows: (rig) => {
+    const shown = new Set(mainWords(rig).map(({ id }) => id))
+    const rest = freeControls(rig).map(({ id }) => id).filter((id) => !shown.has(id))
+    const isExact = (id: string) => /-(frequency|damping|past)$/.test(id)
+    return { more: rest.filter((id) => !isExact(id)), exact: rest.filter(isExact) }
+  },
   answers: {
     touch: 'As each of its areas says.',
     keyboard: 'Where its looks take the keyboard, the focus shows what the pointer shows.',
@@ -46,9 +75,11 @@ export const free: Kind<Rig> = {
   turned: (rig) => rig,
   awayPlace: () => undefined,
   withAwayPlace: (rig) => rig,
-  springs: ({ channels }) => {
-    const follow = channels.map(({ feel }) => feel).find((feel) => feel.kind === 'spring')
-    return follow && { follow, back: channels.flatMap(({ going }) => (going?.kind === 'spring' ? [going] : []))[0] ?? follow }
+  feels: ({ channels }) => {
+    const [first] = channels.filter(({ feel }) => feel.kind !== 'direct')
+    const follow = first?.feel ?? { kind: 'direct' }
+    const back = first?.going ?? follow
+    return { follow, back, come: follow, go: back }
   },
   expand: (rig, select, filled = {}) => fillRoles(rig, select, filled),
 }

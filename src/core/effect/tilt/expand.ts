@@ -1,9 +1,13 @@
 // Tilt as a rig: two centred signals turn the card about its own axes; `inside` lifts and grows it.
+import type { Timed } from '../../feel/feel'
 import type { Channel, Knob, Output, Rig } from '../../rig/rig'
 import type { TransformFunction } from '../../rig/slot'
 import type { TiltSettings } from './settings'
 
 const easeOut = 'cubic-bezier(0.2, 0.7, 0.2, 1)'
+
+/** How lift and growth come and go. */
+export const comingFeel = (durationMs: number): Timed => ({ kind: 'timed', durationMs, easing: easeOut, delayMs: 0 })
 
 /**
  * The rig of a tilt on the elements that `select` matches.
@@ -47,8 +51,8 @@ export function expandTilt(settings: TiltSettings, select: string): Rig {
       frame: 'area',
       signal: { of: 'inside' },
       away: { kind: settings.away, pose: 0 },
-      feel: { kind: 'timed', durationMs: settings.comeMs, easing: easeOut, delayMs: 0 },
-      going: { kind: 'timed', durationMs: settings.goMs, easing: easeOut, delayMs: 0 },
+      feel: comingFeel(settings.comeMs),
+      going: comingFeel(settings.goMs),
       group: 'scale',
     })
   }

@@ -1,6 +1,6 @@
 // Tilt: a card leans as if hinged at its centre.
 import type { Kind } from '../kind'
-import { expandTilt } from './expand'
+import { comingFeel, expandTilt } from './expand'
 import { tiltDefaults, tiltSettings, type TiltSettings } from './settings'
 import { tiltControls, tiltSentence, tiltTime } from './words'
 
@@ -10,7 +10,7 @@ export const tilt: Kind<TiltSettings> = {
   settings: tiltSettings,
   defaults: tiltDefaults,
   roles: () => [{ id: 'card', title: 'card', needs: 'yours' }],
-  controls: tiltControls,
+  controls: () => tiltControls,
   recipes: [
     { id: 'give-way', title: 'Give way', need: 'The edge you touch sinks, like a plate on a pin.', settings: tiltDefaults },
     {
@@ -28,7 +28,7 @@ export const tilt: Kind<TiltSettings> = {
   ],
   sentence: tiltSentence,
   time: tiltTime,
-  rows: { more: ['linked', 'backMs', 'liftPx', 'growPercent', 'pin-x', 'pin-y'], exact: ['frequencyHz', 'dampingRatio'] },
+  rows: () => ({ more: ['linked', 'back', 'backMs', 'liftPx', 'growPercent', 'pin-x', 'pin-y'], exact: ['frequencyHz', 'dampingRatio'] }),
   answers: {
     touch: 'By finger it lies as when away, so that the page scrolls as ever.',
     keyboard: 'It shows nothing that a keyboard would miss.',
@@ -38,6 +38,6 @@ export const tilt: Kind<TiltSettings> = {
   turned: (settings) => ({ ...settings, edge: settings.edge === 'sinks' ? 'rises' : 'sinks' }),
   awayPlace: (settings) => (settings.away === 'hold' ? undefined : settings.pose),
   withAwayPlace: (settings, pose) => ({ ...settings, away: 'settle', pose }),
-  springs: ({ follow, back }) => ({ follow, back: back ?? follow }),
+  feels: ({ follow, back, comeMs, goMs }) => ({ follow, back: back ?? follow, come: comingFeel(comeMs), go: comingFeel(goMs) }),
   expand: expandTilt,
 }

@@ -1,6 +1,6 @@
 // Tilt: its settings, with units and ranges, and its defaults.
 import * as z from 'zod'
-import { springSchema } from '../../rig/schema'
+import { feelSchema } from '../../rig/schema'
 
 export const angleRange = { least: 0, greatest: 45 } as const
 export const eyeRange = { least: 200, greatest: 3000 } as const
@@ -28,9 +28,9 @@ export const tiltSettings = z.object({
   /** How long lift and growth take to come and to go, ms. */
   comeMs: within(timeRange),
   goMs: within(timeRange),
-  follow: springSchema,
+  follow: feelSchema,
   /** The feel of the way back to the away pose; the same as `follow` when null. */
-  back: springSchema.nullable(),
+  back: feelSchema.nullable(),
   away: z.enum(['settle', 'hold']),
   pose: z.object({ x: centred, y: centred }),
 })

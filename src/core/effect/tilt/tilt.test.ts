@@ -1,17 +1,18 @@
+import { namedFeels } from '../../feel/named'
 import { slotName } from '../../rig/slot'
 import { describe, expect, it } from 'vitest'
 import { formatNumber, parseNumber, stepNumber, type NumberControl } from '../control'
 import { tilt } from '.'
 import { tiltDefaults, tiltSettings, type TiltSettings } from './settings'
-import { tiltSentence } from './words'
+import { tiltControls, tiltSentence } from './words'
 
 const number = (id: string) => {
-  const control = tilt.controls.find((each) => each.id === id)
+  const control = tiltControls.find((each) => each.id === id)
   if (control?.kind !== 'number') throw new Error(`There is no number "${id}".`)
   return control
 }
 const choice = (id: string) => {
-  const control = tilt.controls.find((each) => each.id === id)
+  const control = tiltControls.find((each) => each.id === id)
   if (control?.kind !== 'choice') throw new Error(`There is no choice "${id}".`)
   return control
 }
@@ -49,12 +50,12 @@ describe('the rig of a tilt', () => {
 describe('the words of a tilt', () => {
   it('name only controls and roles that exist', () => {
     const all: TiltSettings = { ...tiltDefaults, linked: false, liftPx: 5, growPercent: 3 }
-    const ids = new Set(tilt.controls.map(({ id }) => id))
+    const ids = new Set(tiltControls.map(({ id }) => id))
     for (const piece of [...tilt.sentence(all), ...tilt.time(all)]) {
       if (typeof piece === 'string') continue
       expect('control' in piece ? ids.has(piece.control) : tilt.roles(tiltDefaults).some(({ id }) => id === piece.role)).toBe(true)
     }
-    for (const id of [...tilt.rows.more, ...tilt.rows.exact]) expect(ids.has(id)).toBe(true)
+    for (const id of [...tilt.rows(tiltDefaults).more, ...tilt.rows(tiltDefaults).exact]) expect(ids.has(id)).toBe(true)
   })
 
   it('say what is so: two angles, the lift', () => {
@@ -74,13 +75,13 @@ describe('the words of a tilt', () => {
     expect(number('followMs').read(slower)).toBeCloseTo(900, 3)
     expect(number('pastPercent').read(slower)).toBeCloseTo(number('pastPercent').read(tiltDefaults), 9)
     const calmer = number('pastPercent').write(slower, 0)
-    expect(calmer.follow.dampingRatio).toBe(1)
+    expect(calmer.follow).toMatchObject({ kind: 'spring', dampingRatio: 1 })
     expect(number('followMs').read(calmer)).toBeCloseTo(900, 3)
   })
 
   it('stay within what the schema allows at both ends of every range', () => {
-    for (const control of tilt.controls) {
-      const ends = control.kind === 'number' ? [control.write(tiltDefaults, control.least), control.write(tiltDefaults, control.greatest)] : control.options.map(({ value }) => control.write(tiltDefaults, value))
+    for (const control of tiltControls) {
+      const ends = control.kind === 'number' ? [control.write(tiltDefaults, control.least), control.write(tiltDefaults, control.greatest)] : control.kind === 'choice' ? control.options.map(({ value }) => control.write(tiltDefaults, value)) : control.kind === 'feel' ? namedFeels.map(({ feel }) => control.write(tiltDefaults, feel)) : []
       for (const settings of ends) expect(tiltSettings.safeParse(settings).success, control.id).toBe(true)
     }
   })

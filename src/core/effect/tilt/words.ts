@@ -1,56 +1,39 @@
 // Tilt in words: its controls, its sentence and its line of time.
-import { answerOf, springFor } from '../../feel/spring-answer'
 import type { ChoiceControl, Control, NumberControl, Piece } from '../control'
+import { feelControls } from '../feel-controls'
 import { angleRange, eyeRange, growRange, liftRange, timeRange, type TiltSettings } from './settings'
 
 type NumberKey = 'acrossDeg' | 'upDownDeg' | 'eyePx' | 'liftPx' | 'growPercent' | 'comeMs' | 'goMs'
 
+/** The knob of the rig that shows a setting as it stands. */
+const knobs: Partial<Record<NumberKey, string>> = { acrossDeg: 'lean', upDownDeg: 'lean-up-down', eyePx: 'eye', liftPx: 'lift' }
+
 /** A number control for a setting that it reads and writes as it stands. */
 function plain(id: NumberKey, rest: Pick<NumberControl<TiltSettings>, 'title' | 'unit' | 'least' | 'greatest' | 'step'>): NumberControl<TiltSettings> {
-  return { kind: 'number', id, drawing: 'side', read: (settings) => settings[id], write: (settings, value) => ({ ...settings, [id]: value }), ...rest }
+  return { kind: 'number', id, drawing: id === 'comeMs' || id === 'goMs' ? 'strip' : 'above', knob: knobs[id], read: (settings) => settings[id], write: (settings, value) => ({ ...settings, [id]: value }), ...rest }
 }
 
-const settleRange = { least: 60, greatest: 4000 } as const
+const following = feelControls<TiltSettings>(
+  { ids: ['follow', 'followMs', 'pastPercent', 'frequencyHz', 'dampingRatio'], title: 'How it follows', timeTitle: 'The time to follow', drawing: 'flick' },
+  ({ follow }) => follow,
+  (settings, follow) => ({ ...settings, follow }),
+)
 
-const followTime: NumberControl<TiltSettings> = {
-  kind: 'number', id: 'followMs', title: 'The time to follow', unit: 'ms', ...settleRange, step: 10, drawing: 'flick',
-  read: ({ follow }) => answerOf(follow).settleMs,
-  write: (settings, settleMs) => ({ ...settings, follow: springFor({ settleMs, overshoot: answerOf(settings.follow).overshoot }) }),
-}
-
-const pastTheMark: NumberControl<TiltSettings> = {
-  kind: 'number', id: 'pastPercent', title: 'The way past the mark', unit: '%', least: 0, greatest: 60, step: 1, drawing: 'flick',
-  read: ({ follow }) => answerOf(follow).overshoot * 100,
-  write: (settings, percent) => ({ ...settings, follow: springFor({ settleMs: answerOf(settings.follow).settleMs, overshoot: percent / 100 }) }),
-}
-
-const backTime: NumberControl<TiltSettings> = {
-  kind: 'number', id: 'backMs', title: 'The time to go back', unit: 'ms', ...settleRange, step: 10, drawing: 'return',
-  read: ({ back, follow }) => answerOf(back ?? follow).settleMs,
-  write: (settings, settleMs) => ({ ...settings, back: springFor({ settleMs, overshoot: answerOf(settings.back ?? settings.follow).overshoot }) }),
-}
-
-const frequency: NumberControl<TiltSettings> = {
-  kind: 'number', id: 'frequencyHz', title: 'The frequency', unit: 'Hz', least: 0.1, greatest: 20, step: 0.05, drawing: 'flick',
-  read: ({ follow }) => follow.frequencyHz,
-  write: (settings, frequencyHz) => ({ ...settings, follow: { ...settings.follow, frequencyHz } }),
-}
-
-const damping: NumberControl<TiltSettings> = {
-  kind: 'number', id: 'dampingRatio', title: 'The damping ratio', unit: '', least: 0.15, greatest: 4, step: 0.05, drawing: 'flick',
-  read: ({ follow }) => follow.dampingRatio,
-  write: (settings, dampingRatio) => ({ ...settings, follow: { ...settings.follow, dampingRatio } }),
-}
+const goingBack = feelControls<TiltSettings>(
+  { ids: ['back', 'backMs', 'backPastPercent', 'backFrequencyHz', 'backDampingRatio'], title: 'How it goes back', timeTitle: 'The time to go back', drawing: 'return' },
+  ({ back, follow }) => back ?? follow,
+  (settings, back) => ({ ...settings, back }),
+)
 
 const edge: ChoiceControl<TiltSettings> = {
-  kind: 'choice', id: 'edge', title: 'The edge under the pointer', drawing: 'side',
+  kind: 'choice', id: 'edge', title: 'The edge under the pointer', drawing: 'above',
   options: [{ value: 'sinks', words: 'sinks' }, { value: 'rises', words: 'rises' }],
   read: (settings) => settings.edge,
   write: (settings, value) => ({ ...settings, edge: value === 'rises' ? 'rises' : 'sinks' }),
 }
 
 const linked: ChoiceControl<TiltSettings> = {
-  kind: 'choice', id: 'linked', title: 'Across and up-down', drawing: 'side',
+  kind: 'choice', id: 'linked', title: 'Across and up-down', drawing: 'above',
   options: [{ value: 'one', words: 'share one angle' }, { value: 'two', words: 'have their own angles' }],
   read: (settings) => (settings.linked ? 'one' : 'two'),
   write: (settings, value) => ({ ...settings, linked: value === 'one' }),
@@ -59,7 +42,7 @@ const linked: ChoiceControl<TiltSettings> = {
 const firstPose = { x: -0.5, y: -0.4 } as const
 
 const away: ChoiceControl<TiltSettings> = {
-  kind: 'choice', id: 'away', title: 'When away', drawing: 'side',
+  kind: 'choice', id: 'away', title: 'When away', drawing: 'return', draws: 'back', handle: 'pin',
   options: [{ value: 'flat', words: 'it lies flat' }, { value: 'pose', words: 'it waits at the pin' }, { value: 'hold', words: 'it stays as it was left' }],
   read: (settings) => (settings.away === 'hold' ? 'hold' : settings.pose.x === 0 && settings.pose.y === 0 ? 'flat' : 'pose'),
   write: (settings, value) => {
@@ -73,7 +56,8 @@ const away: ChoiceControl<TiltSettings> = {
 /** Where the away pin stands along one axis, in % of the way from the middle to an edge. */
 function pin(axis: 'x' | 'y', title: string): NumberControl<TiltSettings> {
   return {
-    kind: 'number', id: `pin-${axis}`, title, unit: '%', least: -100, greatest: 100, step: 5, drawing: 'side',
+    kind: 'number', id: `pin-${axis}`, title, unit: '%', least: -100, greatest: 100, step: 5, drawing: 'above', handle: 'pin',
+    percentOf: { words: axis === 'x' ? 'half the width of the card' : 'half the height of the card', length: axis === 'x' ? 'half-width' : 'half-height' },
     read: ({ pose }) => pose[axis] * 100,
     write: (settings, percent) => ({ ...settings, away: 'settle', pose: { ...settings.pose, [axis]: percent / 100 } }),
   }
@@ -88,15 +72,12 @@ export const tiltControls: readonly Control<TiltSettings>[] = [
   plain('growPercent', { title: 'The growth', unit: '%', ...growRange, step: 1 }),
   plain('comeMs', { title: 'The time to come', unit: 'ms', ...timeRange, step: 10 }),
   plain('goMs', { title: 'The time to go', unit: 'ms', ...timeRange, step: 10 }),
-  followTime,
-  pastTheMark,
-  backTime,
+  ...following,
+  ...goingBack,
   away,
   pin('x', 'The pin, across'),
   pin('y', 'The pin, up-down'),
   linked,
-  frequency,
-  damping,
 ]
 
 export function tiltSentence(settings: TiltSettings): readonly Piece[] {
@@ -109,7 +90,8 @@ export function tiltSentence(settings: TiltSettings): readonly Piece[] {
 }
 
 export function tiltTime(settings: TiltSettings): readonly Piece[] {
-  const pieces: Piece[] = ['Follows in ', { control: 'followMs' }, ', ', { control: 'pastPercent' }, ' past the mark']
+  const pieces: Piece[] = ['Follows ', { control: 'follow' }]
+  if (settings.follow.kind !== 'direct') pieces.push(', in ', { control: 'followMs' }, ', ', { control: 'pastPercent' }, ' past the mark')
   if (settings.liftPx > 0 || settings.growPercent > 0) pieces.push('; comes in ', { control: 'comeMs' }, ', goes in ', { control: 'goMs' })
   pieces.push('. When away ', { control: 'away' }, '.')
   return pieces

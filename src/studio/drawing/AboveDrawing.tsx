@@ -7,7 +7,7 @@ import { outputValue } from '../../core/rig/values'
 const half = 70
 const middle = { x: 140, y: 58 }
 
-export function SideDrawing({ rig }: { readonly rig: Rig }) {
+export function AboveDrawing({ rig }: { readonly rig: Rig }) {
   const value = (fn: TransformFunction) => {
     const output = rig.outputs.find(({ slot }) => slotName(slot) === fn)
     return output ? Number(outputValue(rig, output, (channel) => (channel === 'y' ? 0 : 1))) : 0

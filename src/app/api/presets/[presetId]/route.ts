@@ -1,0 +1,9 @@
+import { removePreset } from '@/server/presets'
+import { answer } from '@/server/problem'
+
+export function DELETE(_: Request, { params }: { readonly params: Promise<{ readonly presetId: string }> }) {
+  return answer(async () => {
+    await removePreset((await params).presetId)
+    return new Response(null, { status: 204 })
+  })
+}

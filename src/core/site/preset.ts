@@ -1,0 +1,52 @@
+// Presets: an effect with the markup that it needs, free of the selectors of one page.
+import * as z from 'zod'
+import { addCss, applyMarkup, outerOf, sliceOf, type Where } from '../page/markup'
+import { elementsOf, readTree } from '../page/tree'
+import { effectSchema, type Effect } from './site'
+
+export const presetFormat = 'glass-moth-preset/1'
+
+export const presetSchema = z.object({
+  format: z.literal(presetFormat),
+  name: z.string().trim().min(1, 'needs a name').max(120, 'is longer than 120 characters'),
+  effect: effectSchema,
+  /** One element with all that is in it, and the rules that it needs. */
+  markup: z.string().max(200_000, 'has more markup than 200,000 characters'),
+  css: z.string().max(200_000, 'has more CSS than 200,000 characters').regex(/^(?!.*<\/)/s, 'is no CSS'),
+})
+
+export type Preset = z.infer<typeof presetSchema>
+
+/** The class by which an element that came from a preset is found. */
+export function classOfPreset(name: string): string {
+  return `preset-${name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 40) || 'element'}`
+}
+
+/** An effect as a preset, with the element of this number in the source as its markup. Throws a MarkupError where there is none. */
+export function makePreset(source: string, number: number, effect: Effect, css: string): Preset {
+  const element = elementsOf(readTree(source))[number]
+  const markup = element ? withClass(sliceOf(source, outerOf(element), element), classOfPreset(effect.name)) : ''
+  const { kind, name, noun, roles, settings } = effect
+  const inside = (select: string) => (select.startsWith(`${effect.select} `) ? `& ${select.slice(effect.select.length + 1)}` : select)
+  const kept = roles && Object.fromEntries(Object.entries(roles).map(([id, role]) => [id, { ...role, select: inside(role.select) }]))
+  return { format: presetFormat, name, effect: { id: 'preset', kind, name, noun, settings, select: `.${classOfPreset(name)}`, ...(kept ? { roles: kept } : {}) }, markup, css }
+}
+
+function withClass(markup: string, className: string): string {
+  const at = elementsOf(readTree(markup)).findIndex(({ sourceCodeLocation }) => sourceCodeLocation)
+  const element = elementsOf(readTree(markup))[at]
+  const classes = (element?.attribs.class ?? '').split(/\s+/).filter(Boolean)
+  return !element || classes.includes(className) ? markup : applyMarkup(markup, { do: 'attribute', at, name: 'class', value: [...classes, className].join(' ') })
+}
+
+/** The source with a preset's markup beside or in an element, and its rules once. */
+export function placePreset(source: string, { markup, css }: Preset, at: number, where: Where): string {
+  const placed = applyMarkup(source, { do: 'insert', at, where, html: markup })
+  return css.trim() === '' || placed.includes(css.trim().split('\n')[0] ?? '') ? placed : addCss(placed, `${css.trimEnd()}\n`)
+}
+
+/** The effect of a preset for what a selector matches. */
+export function presetEffect({ effect }: Preset, id: string, target: { readonly select: string; readonly noun: string }): Effect {
+  const roles = effect.roles && Object.fromEntries(Object.entries(effect.roles).map(([key, role]) => [key, { ...role, select: role.select.replace(/^&/, target.select) }]))
+  return { ...effect, id, ...target, ...(roles ? { roles } : {}) }
+}

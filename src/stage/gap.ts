@@ -1,0 +1,97 @@
+// The gap between two edges that should meet: where it is, and how wide it gets as the pointer goes over the whole area.
+import { pointAt } from '../core/geometry/place'
+import type { PlayedFigure } from '../core/rig/played'
+import type { Sample } from '../core/signal/sample'
+import { attach } from '../player/attach'
+import { stillBoxOf } from './boxes'
+import { findAll } from './find'
+import type { Numbers } from './numbers'
+import type { Edge } from './protocol'
+
+/** An edge as a line of the window: upright or level, at so many px, from one end to the other. */
+export interface EdgeLine {
+  readonly isUpright: boolean
+  readonly at: number
+  readonly from: number
+  readonly to: number
+}
+
+/** How far an inset clip draws an element in on each side, px: top, right, bottom, left. */
+function clipOf(element: Element, width: number, height: number): readonly [number, number, number, number] {
+  const [, inner = ''] = /^inset\(([^()]*?)(?:\s+round .*)?\)$/.exec(getComputedStyle(element).clipPath) ?? []
+  const given = inner.trim() === '' ? ['0'] : inner.trim().split(/\s+/)
+  const side = (i: number) => {
+    const text = given[i] ?? given[i - 2] ?? given[0] ?? '0'
+    return text.endsWith('%') ? (parseFloat(text) / 100) * (i % 2 === 0 ? height : width) : parseFloat(text) || 0
+  }
+  return [side(0), side(1), side(2), side(3)]
+}
+
+/** Where an edge of an element is drawn now, its clip counted in. */
+export function lineOf(element: Element, side: Edge['side']): EdgeLine {
+  const { left, top, right, bottom, width, height } = element.getBoundingClientRect()
+  const [upper, after, lower, before] = clipOf(element, width, height)
+  const isUpright = side === 'left' || side === 'right'
+  const at = { left: left + before, right: right - after, top: top + upper, bottom: bottom - lower }[side]
+  return isUpright ? { isUpright, at, from: top + upper, to: bottom - lower } : { isUpright, at, from: left + before, to: right - after }
+}
+
+/** The side of an element that is nearest to a point. */
+export function nearestSide(element: Element, x: number, y: number): Edge['side'] {
+  const { left, right, top, bottom } = element.getBoundingClientRect()
+  const ways = { left: Math.abs(x - left), right: Math.abs(x - right), top: Math.abs(y - top), bottom: Math.abs(y - bottom) }
+  return (Object.keys(ways) as Edge['side'][]).reduce((best, side) => (ways[side] < ways[best] ? side : best), 'left')
+}
+
+/** How far two edges are apart, px: negative where they overlap. NaN where one is upright and the other level. */
+export function gapBetween(one: EdgeLine, other: EdgeLine, first: Edge['side']): number {
+  if (one.isUpright !== other.isUpright) return NaN
+  // A gap is open on the far side of a right or lower edge, and on the near side of a left or upper one.
+  return first === 'right' || first === 'bottom' ? other.at - one.at : one.at - other.at
+}
+
+const points = 25
+/** After so long everything has settled, ms. */
+const longMs = 20_000
+
+/**
+ * The gap between two edges for a pointer at even places along the middle of the area, across and then down, each time
+ * once all has settled. Plays the figures by a clock of its own meanwhile; whoever played them before begins again after it.
+ */
+export function measureGap(page: Document, figures: readonly PlayedFigure[], numbers: Numbers, edges: readonly [Edge, Edge], select: string): { across: number[]; down: number[] } | undefined {
+  const [one, other] = edges.map(({ number }) => numbers.at(number))
+  const area = findAll(page, select)?.find((each) => each.contains(one ?? null) || one?.contains(each)) ?? findAll(page, select)?.[0]
+  if (!one || !other || !area) return undefined
+  let now = performance.now()
+  let feed: (sample: Sample) => void = () => undefined
+  let frames: ((now: number) => void)[] = []
+  const detach = attach(page, figures, {
+    clock: () => now,
+    frame: { request: (callback) => frames.push(callback), cancel: () => (frames = []) },
+    samples: (given) => {
+      feed = given
+      return () => undefined
+    },
+  })
+  const runFrames = () => {
+    for (let i = 0; i < 4 && frames.length > 0; i++) {
+      const due = frames
+      frames = []
+      for (const each of due) each(now)
+    }
+  }
+  const box = stillBoxOf(area, 'padding')
+  const gapAt = (place: { x: number; y: number }) => {
+    const { x, y } = pointAt(box, place)
+    now += 20
+    feed({ t: now, x, y, buttons: 0, pointerType: 'mouse', phase: 'move' })
+    runFrames()
+    now += longMs
+    runFrames()
+    return gapBetween(lineOf(one, edges[0].side), lineOf(other, edges[1].side), edges[0].side)
+  }
+  const places = Array.from({ length: points }, (_, i) => -0.999 + (1.998 * i) / (points - 1))
+  const measured = { across: places.map((x) => gapAt({ x, y: 0 })), down: places.map((y) => gapAt({ x: 0, y })) }
+  detach()
+  return measured
+}

@@ -1,0 +1,49 @@
+// The page under the ghost: its own rules for :hover and :active follow a mark that the hand puts where it is, in this copy only.
+
+const hoverMark = 'data-glass-moth-hover'
+const activeMark = 'data-glass-moth-active'
+
+export interface Hover {
+  /** What the hand is over, and whether it is pressed there. */
+  readonly mark: (element: Element | null, isPressed: boolean) => void
+  /** Takes up rules that came since. */
+  readonly follow: () => void
+}
+
+/** A selector in which the two states are told by our marks; they weigh as much as what they stand for. */
+export function markedSelector(select: string): string {
+  return select.replace(/:hover(?![\w-])/g, `[${hoverMark}]`).replace(/:active(?![\w-])/g, `[${activeMark}]`)
+}
+
+export function makeHover(page: Document): Hover {
+  let over: Element[] = []
+  let pressed = false
+  const walk = (rules: CSSRuleList) => {
+    for (const rule of rules) {
+      if (rule instanceof CSSStyleRule && /:(hover|active)(?![\w-])/.test(rule.selectorText)) rule.selectorText = markedSelector(rule.selectorText)
+      if ('cssRules' in rule) walk(rule.cssRules as CSSRuleList)
+    }
+  }
+  const follow = () => {
+    for (const sheet of page.styleSheets) walk(sheet.cssRules)
+  }
+  follow()
+  return {
+    follow,
+    mark: (element, isPressed) => {
+      if (element === (over[0] ?? null) && isPressed === pressed) return
+      const now: Element[] = []
+      for (let each = element; each; each = each.parentElement) now.push(each)
+      for (const each of over) {
+        if (!now.includes(each)) each.removeAttribute(hoverMark)
+        if (!isPressed || !now.includes(each)) each.removeAttribute(activeMark)
+      }
+      for (const each of now) {
+        if (!each.hasAttribute(hoverMark)) each.setAttribute(hoverMark, '')
+        if (isPressed) each.setAttribute(activeMark, '')
+      }
+      over = now
+      pressed = isPressed
+    },
+  }
+}

@@ -1,0 +1,72 @@
+// A colour as a live word: a swatch that opens to the page's own colours, an eyedropper where the browser has one, and CSS text.
+import { Box, Flex, Popover, Portal, chakra } from '@chakra-ui/react'
+import { Pipette } from 'lucide-react'
+import { useRef, useState } from 'react'
+import { useStudio, useView } from '../context'
+import { newGesture } from '../store/site-store'
+import { Button, Field } from '../theme/controls'
+
+interface ColourFieldProps {
+  readonly label: string
+  readonly value: string
+  readonly onTouch?: () => void
+  readonly onValue: (css: string, gesture: string) => void
+}
+
+/** What a browser that can pick colours off the screen offers. */
+interface EyeDropperWindow {
+  readonly EyeDropper?: new () => { readonly open: () => Promise<{ readonly sRGBHex: string }> }
+}
+
+const checks = 'repeating-conic-gradient(#b9bdb6 0 25%, #fff 0 50%) 0 0 / 8px 8px'
+export const swatch = (css: string) => ({ background: `linear-gradient(${css}, ${css}), ${checks}` })
+
+export function ColourField({ label, value, onTouch, onValue }: ColourFieldProps) {
+  const { link } = useStudio()
+  const { colours } = useView()
+  const [typed, setTyped] = useState<string | null>(null)
+  const gesture = useRef('')
+  const text = typed ?? value
+  const isGood = CSS.supports('color', text)
+  const give = (css: string) => onValue(css, (gesture.current ||= newGesture()))
+  const take = () => {
+    if (typed !== null && isGood && typed !== value) give(typed)
+    setTyped(null)
+  }
+  const { EyeDropper } = (typeof window === 'undefined' ? {} : window) as EyeDropperWindow
+  return (
+    <Popover.Root lazyMount unmountOnExit positioning={{ placement: 'top-start', gutter: 5 }} onOpenChange={({ open }) => {
+      gesture.current = ''
+      if (open) link.say({ type: 'colours' })
+    }}>
+      <Popover.Trigger asChild>
+        <chakra.button type="button" aria-label={`${label}: ${value}`} title={value} onFocus={onTouch} onPointerDown={onTouch} display="inline-block" width="44px" height="22px" verticalAlign="-5px" borderRadius="4px" border="1px solid" borderColor="edge" cursor="pointer" style={swatch(value)} _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }} />
+      </Popover.Trigger>
+      <Portal>
+        <Popover.Positioner>
+          <Popover.Content width="268px" background="sheet" color="ink" border="1px solid" borderColor="edge" borderRadius="4px" boxShadow="0 8px 22px -14px #000" p="10px" fontSize="13px" aria-label={label}>
+            {colours.length > 0 && <Box color="soft" mb="5px">On this page</Box>}
+            <Flex gap="5px" wrap="wrap" mb="9px">
+              {colours.map((css) => (
+                <chakra.button key={css} type="button" aria-label={css} title={css} aria-pressed={css === value} onClick={() => give(css)} width="26px" height="26px" borderRadius="13px" border="1px solid" borderColor="edge" outline={css === value ? '2px solid var(--gm-ink)' : undefined} cursor="pointer" style={swatch(css)} _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '2px' }} />
+              ))}
+            </Flex>
+            <Flex gap="6px" align="center">
+              <Field aria-label={`${label}, as CSS writes it`} aria-invalid={!isGood} value={text} flex="1" minWidth="0" fontFamily="mono" fontSize="12px" spellCheck={false} onChange={(event) => {
+                setTyped(event.target.value)
+                if (CSS.supports('color', event.target.value)) give(event.target.value)
+              }} onBlur={take} onKeyDown={(event) => {
+                event.stopPropagation()
+                if (event.key === 'Enter') take()
+              }} />
+              {EyeDropper && (
+                <Button aria-label="Pick a colour off the screen" title="Pick a colour off the screen" px="7px" onClick={() => void new EyeDropper().open().then(({ sRGBHex }) => give(sRGBHex)).catch(() => undefined)}><Pipette size={15} aria-hidden="true" /></Button>
+              )}
+            </Flex>
+            {!isGood && <Box role="status" fontWeight="600" mt="5px">This is no colour of CSS; the old one stays.</Box>}
+          </Popover.Content>
+        </Popover.Positioner>
+      </Portal>
+    </Popover.Root>
+  )
+}

@@ -1,0 +1,92 @@
+// Presets: an effect kept with its markup, and used again on another element, page or site.
+import { nanoid } from 'nanoid'
+import * as z from 'zod'
+import type { Where } from '../../core/page/markup'
+import { makePreset, placePreset, presetEffect, presetSchema, type Preset } from '../../core/site/preset'
+import type { Effect } from '../../core/site/site'
+import { withTies } from '../../core/site/ties'
+import { chosenTarget, notify, stopPointing } from '../commands'
+import { pageOf, type Studio } from '../context'
+import { changeSource } from '../markup/commands'
+import { refusalOf } from '../store/search'
+import { newGesture } from '../store/site-store'
+
+const keptSchema = z.object({ id: z.string(), preset: presetSchema })
+export type KeptPreset = z.infer<typeof keptSchema>
+
+const unreachable = 'The studio’s server cannot be reached, so nothing was changed. Try again when it is back.'
+
+async function ask(address: string, init?: RequestInit): Promise<Response> {
+  const response = await fetch(address, init).catch(() => {
+    throw new Error(unreachable)
+  })
+  if (!response.ok) throw new Error(await refusalOf(response))
+  return response
+}
+
+/** All presets there are. Throws an Error with a sentence when they cannot be had. */
+export async function listPresets(): Promise<readonly KeptPreset[]> {
+  return z.array(keptSchema).parse(await (await ask('/api/presets')).json())
+}
+
+export async function removePreset(id: string): Promise<void> {
+  await ask(`/api/presets/${id}`, { method: 'DELETE' })
+}
+
+/** The rules that an element needs, as the page's frame tells them. */
+function liftedCss({ link }: Studio, number: number): Promise<string> {
+  return new Promise((resolve, reject) => {
+    const stop = link.listen((message) => {
+      if (message.type !== 'lifted' || message.number !== number) return
+      stop()
+      clearTimeout(timer)
+      resolve(message.css)
+    })
+    const timer = setTimeout(() => {
+      stop()
+      reject(new Error('The page does not answer; it may still be loading.'))
+    }, 4000)
+    link.say({ type: 'lift', number })
+  })
+}
+
+/** Keeps an effect as a preset, with the first element that it means on this page. */
+export async function savePreset(studio: Studio, effect: Effect): Promise<void> {
+  try {
+    const page = pageOf(studio)
+    const [first] = await studio.search.ask({ ask: 'matches', page: page.id, select: effect.select })
+    if (!first) throw new Error('Nothing on this page is meant by this figure; go to a page that has its element, and save it there.')
+    const source = await studio.search.source(page.source)
+    const now = withTies(studio.store.history.get().site).effects.find(({ id }) => id === effect.id) ?? effect
+    const preset = makePreset(source, first.number, now, await liftedCss(studio, first.number))
+    await ask('/api/presets', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(preset) })
+    notify(studio, `${effect.name} is kept as a preset: point at something on any site, and it is among your presets.`)
+  } catch (error) {
+    notify(studio, error instanceof Error ? error.message : 'This could not be kept as a preset.')
+  }
+}
+
+function addEffect({ store, view }: Studio, effect: Effect, gesture?: string): void {
+  store.edit({ do: 'add', effect, at: store.history.get().site.effects.length }, `Using the preset ${effect.name}`, gesture)
+  view.update({ selected: effect.id, touched: null })
+}
+
+/** Puts the effect of a preset on what is chosen. */
+export function putPreset(studio: Studio, preset: Preset): void {
+  const target = chosenTarget(studio)
+  if (!target) return
+  addEffect(studio, presetEffect(preset, nanoid(10), target))
+  stopPointing(studio)
+}
+
+/** Places the markup of a preset beside or in an element, with its effect; an effect that is there for it already does for both. */
+export async function placePresetAt(studio: Studio, preset: Preset, at: number, where: Where): Promise<void> {
+  const gesture = newGesture()
+  const done = await changeSource(studio, `Placing ${preset.name}`, (source) => placePreset(source, preset, at, where), gesture)
+  if (!done) return
+  const { effects } = studio.store.history.get().site
+  const there = effects.find(({ select, kind }) => select === preset.effect.select && kind === preset.effect.kind)
+  if (there) studio.view.update({ selected: there.id, touched: null })
+  else addEffect(studio, presetEffect(preset, nanoid(10), preset.effect), gesture)
+  stopPointing(studio)
+}

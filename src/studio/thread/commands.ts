@@ -1,0 +1,73 @@
+// What can be done with the pointer's way: built-in runs, traces that are kept, and files of them.
+import { nanoid } from 'nanoid'
+import type { Sample } from '../../core/signal/sample'
+import type { KeptTrace } from '../../core/site/site'
+import { readTrace, writeTrace } from '../../core/trace/csv'
+import { keepTrace, readTraceFile, writeTraceJson } from '../../core/trace/kept'
+import { runs, type RunName } from '../../core/trace/runs'
+import type { RunSample } from '../../stage/protocol'
+import { notify, selectedEffect } from '../commands'
+import type { Studio } from '../context'
+
+/** Plays a built-in run over the selected effect. */
+export function playRun(studio: Studio, run: RunName): void {
+  const { link, view } = studio
+  const effect = selectedEffect(studio)
+  if (!effect) return
+  letGo(studio)
+  link.say({ type: 'test-run', run, select: effect.select, ...(effect.roles?.note ? { note: effect.roles.note.select } : {}) })
+  notify({ ...studio, view }, `${runs[run].words.charAt(0).toUpperCase()}${runs[run].words.slice(1)}: shows ${runs[run].provokes}.`)
+}
+
+function letGo({ link, view }: Studio): void {
+  const { held, fastened } = view.get()
+  if (held) link.say({ type: 'hold', look: null })
+  if (fastened) link.say({ type: 'fasten', on: false })
+  view.update({ held: null, fastened: false, walking: false })
+}
+
+/** A trace as it travels to the page, from 0 ms on. */
+export function runSamples(samples: readonly Sample[]): RunSample[] {
+  const from = samples[0]?.t ?? 0
+  return samples.filter(({ phase }) => phase !== 'focus' && phase !== 'blur').map((sample) => ({ ...sample, t: sample.t - from }))
+}
+
+/** Plays a trace on the page. */
+export function playTrace(studio: Studio, trace: KeptTrace | readonly Sample[]): void {
+  letGo(studio)
+  studio.link.say({ type: 'run', samples: runSamples('csv' in trace ? readTrace(trace.csv) : trace) })
+}
+
+const most = 30
+
+function addTrace({ store, ...studio }: Studio, name: string, csv: string): void {
+  const { traces = [] } = store.history.get().site
+  if (traces.length >= most) return notify({ store, ...studio }, `${most} traces are kept; remove one first.`)
+  store.edit({ do: 'site', to: { traces: [...traces, { id: nanoid(8), name, csv }] } }, 'Keeping a trace')
+  studio.view.update({ drawer: 'tries' })
+}
+
+/** Keeps a stretch of the thread under a name. */
+export function keepStretch(studio: Studio, samples: readonly Sample[]): void {
+  if (samples.length === 0) return
+  addTrace(studio, `Trace ${(studio.store.history.get().site.traces?.length ?? 0) + 1}`, keepTrace(samples))
+}
+
+/** Takes a trace from a file; one that cannot be read is told in a sentence. */
+export async function takeTraceFile(studio: Studio, file: File): Promise<void> {
+  try {
+    addTrace(studio, file.name.replace(/\.[a-z]+$/i, '').slice(0, 120) || 'Trace', keepTrace(readTraceFile(await file.text())))
+  } catch (error) {
+    notify(studio, error instanceof Error ? error.message : 'This file cannot be read as a trace.')
+  }
+}
+
+/** Gives a trace as a file, to be kept by the browser. */
+export function giveTraceFile({ name, csv }: KeptTrace, format: 'csv' | 'json'): void {
+  const samples = readTrace(csv)
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(new Blob([format === 'csv' ? writeTrace(samples) : writeTraceJson(samples)], { type: format === 'csv' ? 'text/csv' : 'application/json' }))
+  link.download = `${name.replace(/[^\w -]/g, '').trim() || 'trace'}.${format}`
+  link.click()
+  URL.revokeObjectURL(link.href)
+}

@@ -1,0 +1,123 @@
+// Two states of a figure under one trace, side by side: on the page, as lines, and in the numbers that differ.
+import { Box, Flex, Grid } from '@chakra-ui/react'
+import { useState } from 'react'
+import { expandEffect } from '../../core/effect/kinds'
+import { selectorsOf, type Boxes } from '../../core/rig/evaluate'
+import type { Effect } from '../../core/site/site'
+import { withTies } from '../../core/site/ties'
+import { readTrace } from '../../core/trace/csv'
+import type { TraceAnswer, TraceNumbers } from '../../core/trace/compare'
+import { makeRun, runNames, runs, type RunName } from '../../core/trace/runs'
+import { WordMenu } from '../caption/ChoiceWord'
+import { notify } from '../commands'
+import { useSite, useStudio, useView } from '../context'
+import { LineChart } from '../drawing/LineChart'
+import { presentTry, type Comparison } from '../store/view-store'
+import { Button } from '../theme/controls'
+import { runSamples } from '../thread/commands'
+
+interface Answers {
+  readonly of: string
+  readonly one: TraceAnswer
+  readonly other: TraceAnswer
+  readonly trace: readonly { readonly t: number }[]
+}
+
+const rows: readonly { readonly key: keyof TraceNumbers; readonly words: string; readonly tell: (value: number) => string }[] = [
+  { key: 'settleMs', words: 'settles after', tell: (value) => `${Math.round(value)} ms` },
+  { key: 'overshoot', words: 'past the mark', tell: (value) => `${(value * 100).toFixed(1)} %` },
+  { key: 'greatestLag', words: 'greatest lag', tell: (value) => `${(value * 100).toFixed(0)} % of the way` },
+  { key: 'jumps', words: 'jumps', tell: String },
+  { key: 'leftovers', words: 'left over', tell: (value) => (value === 0 ? 'nothing' : `${value} values`) },
+]
+
+export function ComparePart({ effect }: { readonly effect: Effect }) {
+  const studio = useStudio()
+  const site = useSite()
+  const { comparison } = useView()
+  const [answers, setAnswers] = useState<Answers | null>(null)
+  const tries = effect.tries ?? []
+  const [first] = tries
+  const [choice, setChoice] = useState<Comparison>({ one: first?.id ?? presentTry, other: presentTry, trace: 'run:flick' })
+  const states = [{ value: presentTry, words: 'as it is now' }, ...tries.map(({ id, name }) => ({ value: id, words: name }))]
+  const traces = [...runNames.map((name) => ({ value: `run:${name}`, words: runs[name].words })), ...(site.traces ?? []).map(({ id, name }) => ({ value: id, words: name }))]
+  const wordsOf = (options: readonly { value: string; words: string }[], value: string) => options.find((each) => each.value === value)?.words ?? 'gone'
+  const settingsOf = (id: string) => tries.find((each) => each.id === id)?.settings ?? withTies(site).effects.find((each) => each.id === effect.id)?.settings ?? effect.settings
+  const key = JSON.stringify([choice, settingsOf(choice.one), settingsOf(choice.other)])
+  const isSide = comparison !== null && comparison.one !== comparison.other
+
+  const compare = async () => {
+    const [one, other] = [choice.one, choice.other].map((id) => expandEffect({ ...effect, settings: settingsOf(id) }))
+    if (!one || !other) return
+    const boxes = await boxesOf(studio, [...new Set([effect.select, ...selectorsOf(one), ...selectorsOf(other)])])
+    const box = boxes.elements[effect.select]?.find(({ y, height }) => y + height > 0 && y < boxes.window.height)
+    const kept = site.traces?.find(({ id }) => id === choice.trace)
+    if (!box) return notify(studio, 'Nothing that this figure means is in sight; scroll to it first.')
+    const trace = kept ? readTrace(kept.csv) : makeRun(choice.trace.slice(4) as RunName, box, boxes.window)
+    const [a, b] = await Promise.all([one, other].map((rig) => studio.search.ask({ ask: 'trace', rig, trace, boxes })))
+    if (a && b) setAnswers({ of: key, one: a, other: b, trace })
+    // Side by side on the page, under the same trace.
+    studio.view.update({ comparison: choice, held: null, fastened: false, walking: false })
+    setTimeout(() => studio.link.say({ type: 'run', samples: runSamples(trace) }), 700)
+  }
+  const shown = answers?.of === key ? answers : null
+  const differs = (row: (typeof rows)[number]) => shown && row.tell(shown.one.numbers[row.key]) !== row.tell(shown.other.numbers[row.key])
+  const lastAt = shown ? Math.max(800, Math.min(8000, (shown.trace.at(-1)?.t ?? 0) + Math.max(shown.one.numbers.settleMs, shown.other.numbers.settleMs) * 1.2)) : 0
+  return (
+    <Box as="section" aria-label="Two under one trace">
+      <Box as="h3" fontWeight="600" mb="4px">Two under one trace</Box>
+      <Flex gap="6px" wrap="wrap" align="center">
+        <WordMenu label="The one" words={wordsOf(states, choice.one)} options={states.map((each) => ({ ...each, isCurrent: each.value === choice.one }))} onTouch={() => undefined} onChange={(one) => setChoice({ ...choice, one })} />
+        <Box>beside</Box>
+        <WordMenu label="The other" words={wordsOf(states, choice.other)} options={states.map((each) => ({ ...each, isCurrent: each.value === choice.other }))} onTouch={() => undefined} onChange={(other) => setChoice({ ...choice, other })} />
+        <Box>under</Box>
+        <WordMenu label="The trace" words={wordsOf(traces, choice.trace)} options={traces.map((each) => ({ ...each, isCurrent: each.value === choice.trace }))} onTouch={() => undefined} onChange={(trace) => setChoice({ ...choice, trace })} />
+      </Flex>
+      <Flex gap="6px" mt="7px">
+        <Button look="act" minHeight="27px" fontSize="13px" disabled={choice.one === choice.other} onClick={() => void compare().catch((error: unknown) => notify(studio, error instanceof Error ? error.message : 'This could not be worked out.'))}>Compare</Button>
+        {isSide && <Button minHeight="27px" fontSize="13px" onClick={() => studio.view.update({ comparison: null })}>One page again</Button>}
+      </Flex>
+      {shown && (
+        <>
+          <Box height="120px" mt="8px" display="flex">
+            <LineChart label={`How the first value goes, ${wordsOf(states, choice.one)} beside ${wordsOf(states, choice.other)}`} across={[0, lastAt]} down={[-0.2, 1.2]} lines={[
+              ...(shown.one.lines.slice(0, 1).map(({ points }) => ({ points: points.filter(({ t }) => t <= lastAt).map(({ t, value }) => ({ x: t, y: value })), colour: 'madder' as const }))),
+              ...(shown.other.lines.slice(0, 1).map(({ points }) => ({ points: points.filter(({ t }) => t <= lastAt).map(({ t, value }) => ({ x: t, y: value })), colour: 'violet' as const, dashed: true }))),
+            ]} />
+          </Box>
+          <Grid role="table" aria-label="The numbers of both" templateColumns="1.2fr 1fr 1fr" fontSize="13px" rowGap="2px" mt="5px">
+            <Box role="row" display="contents">
+              <Box role="columnheader" color="soft">in ms along</Box>
+              <Box role="columnheader" fontWeight="600" color="madder" truncate>{wordsOf(states, choice.one)}</Box>
+              <Box role="columnheader" fontWeight="600" color="violet" truncate>{wordsOf(states, choice.other)}</Box>
+            </Box>
+            {rows.map((row) => (
+              <Box role="row" display="contents" key={row.key}>
+                <Box role="rowheader" color="soft">{row.words}</Box>
+                <Box role="cell" fontWeight={differs(row) ? '600' : '400'}>{row.tell(shown.one.numbers[row.key])}</Box>
+                <Box role="cell" fontWeight={differs(row) ? '600' : '400'}>{row.tell(shown.other.numbers[row.key])}</Box>
+              </Box>
+            ))}
+          </Grid>
+        </>
+      )}
+    </Box>
+  )
+}
+
+/** Where elements lie on the page now. */
+function boxesOf({ link }: ReturnType<typeof useStudio>, selects: readonly string[]): Promise<Boxes> {
+  return new Promise((resolve, reject) => {
+    const stop = link.listen((message) => {
+      if (message.type !== 'boxes') return
+      stop()
+      clearTimeout(timer)
+      resolve(message)
+    })
+    const timer = setTimeout(() => {
+      stop()
+      reject(new Error('The page does not answer; it may still be loading.'))
+    }, 4000)
+    link.say({ type: 'boxes', selects: [...selects] })
+  })
+}
