@@ -132,6 +132,13 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, o
     const hasStood = sample.phase === 'move' && sample.x === real.x && sample.y === real.y
     Object.assign(real, { x: sample.x, y: sample.y })
     if (held !== null || isFastened) return
+    // A run plays to its end, unless it is clicked away.
+    if (running && sample.phase !== 'down') return
+    // Handles are controls: while the hand is on one, the ghost stays where the pointer rested.
+    if (told === overlay) {
+      if (by === 'hand') leaveForControls()
+      return
+    }
     if (hasStood && (by !== 'hand' || !last || !isPresent(last))) return
     const hit = !told || told === overlay ? hitAt(sample.x, sample.y) : told
     stopWalk()

@@ -3,8 +3,8 @@ import { nanoid } from 'nanoid'
 import * as z from 'zod'
 import type { Place } from '../core/geometry/place'
 import type { Control } from '../core/effect/control'
-import { findKind } from '../core/effect/kinds'
-import { asksBecause, poseByHand, type Because } from '../core/effect/pose'
+import { expandEffect, findKind } from '../core/effect/kinds'
+import { asksBecause, isPosable, poseByHand, type Because } from '../core/effect/pose'
 import { wordOf } from '../core/export/names'
 import { describeIssues, effectSchema, type Effect } from '../core/site/site'
 import { withTies } from '../core/site/ties'
@@ -160,6 +160,7 @@ export function toggleFastened({ link, view }: Studio): void {
 export function togglePosing(studio: Studio): void {
   const { link, view } = studio
   const effect = selectedEffect(studio)
+  if (effect && !view.get().posing && !isPosable(expandEffect(effect))) return notify(studio, 'Nothing of this figure can be posed by dragging: it needs a number that turns or moves with where the pointer is.')
   const posing = view.get().posing || !effect ? null : { because: 'both' as const, asks: false }
   view.update({ posing, fastened: posing !== null, held: null, walking: false })
   link.say({ type: 'pose', select: posing && effect ? effect.select : null })

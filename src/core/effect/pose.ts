@@ -38,6 +38,9 @@ export function asksBecause(rig: Rig, place: Place): boolean {
   return place.x !== 0 && place.y !== 0 && axes.size > 1
 }
 
+/** Whether anything of a rig can be posed by dragging. */
+export const isPosable = (rig: Rig): boolean => posable(rig, { x: 1, y: 1 }, 'both').some(({ output }) => pull(output, { x: 1, y: 1 }) !== 0)
+
 /** The outputs that a drag can pose here: those with a knob and a reading that is not nothing. */
 function posable({ channels, outputs }: Rig, place: Place, because: Because) {
   return outputs.flatMap((output) => {

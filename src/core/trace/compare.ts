@@ -5,7 +5,7 @@ import type { Sample } from '../signal/sample'
 
 /** What a rig does under a trace. */
 export interface TraceNumbers {
-  /** How long after the last sample all values stay within 2 % of the way they went, ms. */
+  /** How long after the pointer last moved all values stay within 2 % of the way they went, ms. */
   readonly settleMs: number
   /** How far a value went beyond what it was ever asked for, as a share of the way. */
   readonly overshoot: number
@@ -38,6 +38,8 @@ const atOnce = (rig: Rig): Rig => ({ ...rig, channels: rig.channels.map((channel
 
 const outputColumns = (rig: Rig, columns: readonly string[]) => columns.flatMap((name, at) => (rig.channels.some(({ id }) => name.startsWith(`${id}[`) || name.startsWith(`${id}.`)) ? [] : [{ name, at }]))
 
+const isOther = (one: Sample, before: Sample | undefined) => one.x !== before?.x || one.y !== before.y || one.phase !== before.phase || one.buttons !== before.buttons
+
 /** What a rig does under a trace over boxes. Evaluated every 4 ms by the same core as the page. */
 export function answerTo(rig: Rig, trace: readonly Sample[], boxes: Boxes): TraceAnswer {
   const lastAt = trace.at(-1)?.t ?? 0
@@ -47,6 +49,7 @@ export function answerTo(rig: Rig, trace: readonly Sample[], boxes: Boxes): Trac
   const [before] = evaluate(rig, trace.slice(0, 1), boxes, [(trace[0]?.t ?? 0) - 1000]).moments
   const columns = outputColumns(rig, made.columns)
   const hasLeft = trace.at(-1)?.phase === 'leave'
+  const movedAt = trace.findLast((sample, i) => i === 0 || isOther(sample, trace[i - 1]))?.t ?? 0
   let [settleMs, overshoot, greatestLag, jumps, leftovers] = [0, 0, 0, 0, 0]
   const lines: TraceLine[] = []
   for (const { name, at } of columns) {
@@ -58,7 +61,7 @@ export function answerTo(rig: Rig, trace: readonly Sample[], boxes: Boxes): Trac
     if (!(way > 0) || values.some(Number.isNaN)) continue
     const rest = values.at(-1) ?? 0
     const last = values.findLastIndex((value) => Math.abs(value - rest) > 0.02 * way)
-    settleMs = Math.max(settleMs, (times[last + 1] ?? 0) - lastAt)
+    settleMs = Math.max(settleMs, (times[last + 1] ?? 0) - movedAt)
     overshoot = Math.max(overshoot, (Math.max(...values) - greatest) / way, (least - Math.min(...values)) / way)
     values.forEach((value, i) => {
       greatestLag = Math.max(greatestLag, Math.abs(value - (targets[i] ?? value)) / way)

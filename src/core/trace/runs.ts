@@ -7,7 +7,7 @@ export type RunName = (typeof runNames)[number]
 
 export const runs: Readonly<Record<RunName, { readonly words: string; readonly provokes: string }>> = {
   slow: { words: 'a slow crossing', provokes: 'whether it follows evenly, without steps' },
-  flick: { words: 'a flick', provokes: 'corner to corner in three samples: jumps, and what is left behind' },
+  flick: { words: 'a flick', provokes: 'from corner to corner and out in four samples: jumps, and what is left behind' },
   jitter: { words: 'jitter on an edge', provokes: 'flicker where the pointer is in and out by turns' },
   'in-out': { words: 'in and out', provokes: 'turning round midway, again and again' },
   'to-note': { words: 'from it to its note', provokes: 'whether the way to what belongs to it holds' },
@@ -41,22 +41,24 @@ export function makeRun(name: RunName, box: Box, window: { readonly width: numbe
   const [left, right, top, bottom] = [box.x, box.x + box.width, box.y, box.y + box.height]
   const [midX, midY] = [left + box.width / 2, top + box.height / 2]
   const outside = 24
+  // Off the middle, where most signals are something.
+  const [offX, offY] = [left + box.width * 0.86, top + box.height * 0.28]
   switch (name) {
     case 'slow':
       return along([[0, left - outside, midY], [3000, right + outside, midY]])
     case 'flick':
-      return [at(0, left - outside, top - outside), at(12, midX, midY), at(24, right + outside, bottom + outside)]
+      return [at(0, left - outside, top - outside), at(12, left + box.width * 0.08, top + box.height * 0.1), at(24, left + box.width * 0.92, top + box.height * 0.9), at(36, right + outside, bottom + outside)]
     case 'jitter':
       return Array.from({ length: 90 }, (_, i) => at(i * 16, left + (i % 2 === 0 ? 1.5 : -1.5), midY + (((i * 7) % 5) - 2)))
     case 'in-out':
-      return along(Array.from({ length: 9 }, (_, i) => [i * 160, i % 2 === 0 ? left - outside : midX, midY] as const))
+      return along(Array.from({ length: 9 }, (_, i) => [i * 160, i % 2 === 0 ? left - outside : offX, offY] as const))
     case 'to-note': {
       const to = note ?? { x: midX - 40, y: bottom + 12, width: 80, height: 40 }
       const [noteX, noteY] = [to.x + to.width / 2, to.y + to.height / 2]
       return along([[0, midX, midY], [500, midX, midY], [900, noteX, noteY], [1900, noteX, noteY], [2200, noteX, noteY + to.height + 60]])
     }
     case 'still':
-      return [...along([[0, left - outside, midY], [300, midX, midY]]), at(4300, midX, midY)]
+      return [...along([[0, left - outside, midY], [80, offX, offY]]), at(4000, offX, offY)]
     case 'scroll':
       return [...along([[0, midX, top - outside], [250, midX, midY]]), ...Array.from({ length: 60 }, (_, i): RunStep => ({ ...at(500 + i * 16, midX, midY, 'scroll'), scrollY: 6 * (i < 30 ? i + 1 : 60 - i - 1) }))]
     case 'window': {

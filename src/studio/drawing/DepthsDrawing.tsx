@@ -1,5 +1,5 @@
 // Layers at their heights, seen from the side: the page stands upright at the left, the eye looks from the right. Each is dragged.
-import { useRef } from 'react'
+import { useRef, useState } from 'react'
 import { formatNumber, heldNumber, type NumberControl } from '../../core/effect/control'
 import { newGesture } from '../store/site-store'
 import { DrawingFrame } from './DrawingFrame'
@@ -20,15 +20,21 @@ const far = 268
 
 export function DepthsDrawing({ depths, onChange }: DepthsDrawingProps) {
   const surface = useRef<SVGSVGElement>(null)
-  const gesture = useRef('')
-  const reach = Math.max(60, ...depths.map(({ value }) => Math.abs(value) * 1.25))
+  /** A drag: where it began, from which value, and how far the drawing reached then. */
+  const drag = useRef<{ readonly x: number; readonly value: number; readonly reach: number; readonly gesture: string } | null>(null)
+  const [held, setHeld] = useState<number | null>(null)
+  const reach = held ?? Math.max(60, ...depths.map(({ value }) => Math.abs(value) * 1.25))
   const xOf = (value: number) => page + (value / reach) * (far - page)
-  const valueAt = (clientX: number, { control }: Depth) => {
+  const move = (clientX: number, { control }: Depth) => {
     const box = surface.current?.getBoundingClientRect()
-    if (!box) return 0
+    const from = drag.current
+    if (!box || !from) return
     const scale = Math.min(box.width / 308, box.height / 120)
-    const x = (clientX - box.left - (box.width - 308 * scale) / 2) / scale
-    return heldNumber(control, Math.round(((x - page) / (far - page)) * reach))
+    onChange(control, heldNumber(control, Math.round(from.value + ((clientX - from.x) / scale / (far - page)) * from.reach)), from.gesture)
+  }
+  const end = () => {
+    drag.current = null
+    setHeld(null)
   }
   return (
     <DrawingFrame title="Seen from the side" words={depths.map(({ control, value }) => formatNumber(value, control.unit)).join(', ')}>
@@ -44,9 +50,10 @@ export function DepthsDrawing({ depths, onChange }: DepthsDrawingProps) {
             <g key={control.id} role="slider" tabIndex={0} aria-label={control.title} aria-valuenow={value} aria-valuemin={control.least} aria-valuemax={control.greatest} aria-valuetext={formatNumber(value, control.unit)} style={{ cursor: 'ew-resize' }}
               onPointerDown={(event) => {
                 event.currentTarget.setPointerCapture(event.pointerId)
-                gesture.current = newGesture()
+                drag.current = { x: event.clientX, value, reach, gesture: newGesture() }
+                setHeld(reach)
               }}
-              onPointerMove={(event) => event.currentTarget.hasPointerCapture(event.pointerId) && onChange(control, valueAt(event.clientX, depth), gesture.current)}
+              onPointerMove={(event) => move(event.clientX, depth)} onPointerUp={end} onPointerCancel={end}
               onKeyDown={(event) => {
                 const step = event.key === 'ArrowRight' || event.key === 'ArrowUp' ? 1 : event.key === 'ArrowLeft' || event.key === 'ArrowDown' ? -1 : 0
                 if (step === 0) return

@@ -56,9 +56,8 @@ function DrawingOf({ kind, effect, touched }: { readonly kind: AnyKind; readonly
     case 'return':
       return <FlickDrawing title="Going back" feel={drawn.kind === 'feel' ? drawn.read(effect.settings) : feels.back} />
     case 'flick':
-      return <FlickDrawing title="After a flick" feel={drawn.kind === 'feel' ? drawn.read(effect.settings) : feels.follow} />
     case 'none':
-      return null
+      return <FlickDrawing title="After a flick" feel={drawn.kind === 'feel' ? drawn.read(effect.settings) : feels.follow} />
   }
 }
 

@@ -63,7 +63,7 @@ export function LineChart(props: LineChartProps) {
       type: 'line',
       data: { datasets: [] },
       options: {
-        animation: false, responsive: true, maintainAspectRatio: false, events: [], layout: { padding: { top: 3, right: 5, left: 3 } },
+        animation: false, responsive: true, maintainAspectRatio: false, events: [], layout: { padding: lines.some(({ isStops }) => isStops) ? { top: 8, right: 10, left: 10 } : { top: 3, right: 5, left: 3 } },
         scales: {
           x: { type: 'linear', border: { display: false }, grid: { display: false }, ticks: { maxTicksLimit: 5, font: { family: 'Commissioner Variable', size: 12 }, callback: (value) => `${value}`.replace('-', '\u2212') } },
           y: { type: 'linear', display: false },
@@ -76,6 +76,8 @@ export function LineChart(props: LineChartProps) {
       made.destroy()
       chart.current = null
     }
+    // A chart has stops from the beginning, or never.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [])
   useEffect(() => {
     const made = chart.current

@@ -2,7 +2,7 @@
 import { Box } from '@chakra-ui/react'
 import { useEffect, useMemo, useRef, useState, type RefObject } from 'react'
 import { leavePage, notify } from '../commands'
-import { usePage, useStudio, useView, type Studio } from '../context'
+import { usePage, useSelected, useStudio, useView, type Studio } from '../context'
 import { makeStageLink, type StageLink } from '../store/stage-link'
 import { narrowest, visitor as usualWindow, widest, type WindowSize } from '../visitor'
 import { useGapOver, useStagePlay, useStageTalk, useTry } from './stage-talk'
@@ -17,6 +17,7 @@ export function Plate() {
   const windows = isCompared && chosen[0] ? [chosen[0], chosen[0]] : chosen
   const room = useRef<HTMLDivElement>(null)
   const [space, setSpace] = useState({ width: 1236, height: 566 })
+  const selected = useSelected()
   useStageTalk()
   useLeaving(studio)
 
@@ -32,6 +33,7 @@ export function Plate() {
   const down = Math.max(...windows.map(({ height }) => height))
   const scale = Math.min(1, (space.width - 2 * margin - gap * (windows.length - 1)) / across, (space.height - 2 * margin) / down)
   // On whole pixels, so that the pointer is read in the page where it is seen.
+  const nameOf = (id: string) => selected?.effect.tries?.find((each) => each.id === id)?.name ?? 'as it is now'
   const left = (index: number) => Math.round((space.width - across * scale - gap * (windows.length - 1)) / 2 + windows.slice(0, index).reduce((sum, { width }) => sum + width * scale + gap, 0))
   const top = ({ height }: WindowSize) => Math.round((space.height - height * scale) / 2)
   const [first = usualWindow] = windows
@@ -41,7 +43,7 @@ export function Plate() {
         <Framed size={first} scale={scale} left={left(0)} top={top(first)}><ScriptlessPage size={first} scale={scale} /></Framed>
       ) : (
         windows.map((size, index) => (
-          <Framed key={index} size={size} scale={scale} left={left(index)} top={top(size)} dragged={windows.length === 1 ? (width) => studio.view.update({ windows: [{ ...size, width }] }) : undefined}>
+          <Framed key={index} title={isCompared ? nameOf(index === 0 ? comparison.one : comparison.other) : undefined} size={size} scale={scale} left={left(index)} top={top(size)} dragged={windows.length === 1 ? (width) => studio.view.update({ windows: [{ ...size, width }] }) : undefined}>
             {index === 0 ? <LivePage link={studio.link} size={size} scale={scale} /> : <FollowingPage size={size} scale={scale} tried={isCompared ? comparison.other : undefined} />}
           </Framed>
         ))
@@ -76,17 +78,20 @@ interface FramedProps {
   readonly scale: number
   readonly left: number
   readonly top: number
+  /** What is shown in it, where there are several. */
+  readonly title?: string | undefined
   /** Hears how wide the window is dragged, px. */
   readonly dragged?: ((width: number) => void) | undefined
   readonly children: React.ReactNode
 }
 
 /** A window with its edge, by which it is dragged wider and narrower. */
-function Framed({ size: { width, height }, scale, left, top, dragged, children }: FramedProps) {
+function Framed({ size: { width, height }, scale, left, top, title, dragged, children }: FramedProps) {
   const start = useRef<{ readonly x: number; readonly width: number } | null>(null)
   const held = (to: number) => Math.round(Math.min(widest, Math.max(narrowest, to)))
   return (
     <Box position="absolute" left={`${left}px`} top={`${top}px`} width={`${width * scale}px`} height={`${height * scale}px`} outline="1px solid" outlineColor="edge" background="white">
+      {title !== undefined && <Box position="absolute" bottom="100%" left="0" pb="5px" fontSize="14px" fontWeight="600" truncate maxWidth="100%">{title}</Box>}
       <Box width="100%" height="100%" overflow="hidden">{children}</Box>
       {dragged && (
         <Box role="slider" tabIndex={0} aria-label="Width of the visitor’s window" aria-orientation="horizontal" aria-valuenow={width} aria-valuemin={narrowest} aria-valuemax={widest} aria-valuetext={`${width} px`} title="Drag to make the visitor’s window wider or narrower"

@@ -11,12 +11,12 @@ import type { Studio } from '../context'
 
 /** Plays a built-in run over the selected effect. */
 export function playRun(studio: Studio, run: RunName): void {
-  const { link, view } = studio
+  const { link } = studio
   const effect = selectedEffect(studio)
   if (!effect) return
   letGo(studio)
   link.say({ type: 'test-run', run, select: effect.select, ...(effect.roles?.note ? { note: effect.roles.note.select } : {}) })
-  notify({ ...studio, view }, `${runs[run].words.charAt(0).toUpperCase()}${runs[run].words.slice(1)}: shows ${runs[run].provokes}.`)
+  notify(studio, `${runs[run].words.charAt(0).toUpperCase()}${runs[run].words.slice(1)}: shows ${runs[run].provokes}.`)
 }
 
 function letGo({ link, view }: Studio): void {

@@ -11,7 +11,7 @@ import { makeRun, runNames, runs, type RunName } from '../../core/trace/runs'
 import { WordMenu } from '../caption/ChoiceWord'
 import { notify } from '../commands'
 import { useSite, useStudio, useView } from '../context'
-import { LineChart } from '../drawing/LineChart'
+import { LineChart, type Line } from '../drawing/LineChart'
 import { presentTry, type Comparison } from '../store/view-store'
 import { Button } from '../theme/controls'
 import { runSamples } from '../thread/commands'
@@ -38,7 +38,7 @@ export function ComparePart({ effect }: { readonly effect: Effect }) {
   const [answers, setAnswers] = useState<Answers | null>(null)
   const tries = effect.tries ?? []
   const [first] = tries
-  const [choice, setChoice] = useState<Comparison>({ one: first?.id ?? presentTry, other: presentTry, trace: 'run:flick' })
+  const [choice, setChoice] = useState<Comparison>({ one: first?.id ?? presentTry, other: presentTry, trace: 'run:still' })
   const states = [{ value: presentTry, words: 'as it is now' }, ...tries.map(({ id, name }) => ({ value: id, words: name }))]
   const traces = [...runNames.map((name) => ({ value: `run:${name}`, words: runs[name].words })), ...(site.traces ?? []).map(({ id, name }) => ({ value: id, words: name }))]
   const wordsOf = (options: readonly { value: string; words: string }[], value: string) => options.find((each) => each.value === value)?.words ?? 'gone'
@@ -63,6 +63,7 @@ export function ComparePart({ effect }: { readonly effect: Effect }) {
   const shown = answers?.of === key ? answers : null
   const differs = (row: (typeof rows)[number]) => shown && row.tell(shown.one.numbers[row.key]) !== row.tell(shown.other.numbers[row.key])
   const lastAt = shown ? Math.max(800, Math.min(8000, (shown.trace.at(-1)?.t ?? 0) + Math.max(shown.one.numbers.settleMs, shown.other.numbers.settleMs) * 1.2)) : 0
+  const farthest = shown ? farthestLine(shown) : 0
   return (
     <Box as="section" aria-label="Two under one trace">
       <Box as="h3" fontWeight="600" mb="4px">Two under one trace</Box>
@@ -80,9 +81,9 @@ export function ComparePart({ effect }: { readonly effect: Effect }) {
       {shown && (
         <>
           <Box height="120px" mt="8px" display="flex">
-            <LineChart label={`How the first value goes, ${wordsOf(states, choice.one)} beside ${wordsOf(states, choice.other)}`} across={[0, lastAt]} down={[-0.2, 1.2]} lines={[
-              ...(shown.one.lines.slice(0, 1).map(({ points }) => ({ points: points.filter(({ t }) => t <= lastAt).map(({ t, value }) => ({ x: t, y: value })), colour: 'madder' as const }))),
-              ...(shown.other.lines.slice(0, 1).map(({ points }) => ({ points: points.filter(({ t }) => t <= lastAt).map(({ t, value }) => ({ x: t, y: value })), colour: 'violet' as const, dashed: true }))),
+            <LineChart label={`How the value goes that differs most, ${wordsOf(states, choice.one)} beside ${wordsOf(states, choice.other)}`} across={[0, lastAt]} down={[-0.2, 1.2]} lines={[
+              ...linesOf(shown.one, farthest, lastAt, 'madder'),
+              ...linesOf(shown.other, farthest, lastAt, 'violet'),
             ]} />
           </Box>
           <Grid role="table" aria-label="The numbers of both" templateColumns="1.2fr 1fr 1fr" fontSize="13px" rowGap="2px" mt="5px">
@@ -103,6 +104,16 @@ export function ComparePart({ effect }: { readonly effect: Effect }) {
       )}
     </Box>
   )
+}
+
+/** The line on which the two go farthest apart. */
+function farthestLine({ one, other }: Answers): number {
+  const apart = one.lines.map(({ points }, i) => points.reduce((sum, { value }, k) => sum + Math.abs(value - (other.lines[i]?.points[k]?.value ?? value)), 0))
+  return Math.max(0, apart.indexOf(Math.max(...apart)))
+}
+
+function linesOf({ lines }: TraceAnswer, at: number, lastAt: number, colour: 'madder' | 'violet'): readonly Line[] {
+  return lines.slice(at, at + 1).map(({ points }) => ({ points: points.filter(({ t }) => t <= lastAt).map(({ t, value }) => ({ x: t, y: value })), colour, dashed: colour === 'violet' }))
 }
 
 /** Where elements lie on the page now. */

@@ -1,7 +1,7 @@
 // Free: a rig written by hand. It is told by what it is made of, and each of its knobs, feels and curves is a word.
 import type { Rig } from '../../rig/rig'
 import { rigSchema } from '../../rig/schema'
-import { slotName } from '../../rig/slot'
+import type { Slot } from '../../rig/slot'
 import type { Control, Piece } from '../control'
 import type { Filled, Kind } from '../kind'
 import { freeControls } from './controls'
@@ -26,17 +26,44 @@ function fillRoles(rig: Rig, own: string, filled: Filled): Rig {
   }
 }
 
-/** The words of the sentence: the first few numbers and colours. */
+/** The words of the sentence: the first numbers, and the first colour or gradient. */
 function mainWords(rig: Rig): readonly Control<Rig>[] {
-  return freeControls(rig).slice(0, rig.knobs.length + (rig.tokens?.length ?? 0)).slice(0, 4)
+  const own = freeControls(rig).filter(({ id }) => rig.knobs.some((knob) => knob.id === id) || rig.tokens?.some((token) => token.id === id))
+  const numbers = own.filter(({ kind }) => kind === 'number')
+  const [colour] = own.filter(({ kind }) => kind === 'colour' || kind === 'gradient')
+  return colour ? [...numbers.slice(0, 2), colour] : numbers.slice(0, 3)
 }
 
 const lowerCase = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 
+const where = 'where the pointer is'
+
 /** What the pointer gives, as a sentence says it. */
 const signalWords: Readonly<Record<Rig['channels'][number]['signal']['of'], string>> = {
-  x: 'where the pointer is across', y: 'how far down it is', centredX: 'where the pointer is across', centredY: 'how far down it is', xPx: 'its way from the left', yPx: 'its way from the top', distance: 'its distance', angle: 'its direction', heading: 'where it heads',
-  speed: 'its speed', zone: 'the zone it is in', nearest: 'what it is nearest to', inside: 'whether it is there', here: 'whether it is there', pressed: 'whether it is pressed', focus: 'the focus', still: 'its standing still', entrySide: 'the side it came from', exitSide: 'the side it left by', past: 'where it was', time: 'time', look: 'its look',
+  x: where, y: where, centredX: where, centredY: where, xPx: where, yPx: where, distance: 'how far the pointer is', angle: 'from where the pointer comes', heading: 'where the pointer heads',
+  speed: 'the pointer’s speed', zone: 'the zone of the pointer', nearest: 'what the pointer is nearest to', inside: 'the pointer being there', here: 'the pointer being there', pressed: 'a press', focus: 'the focus', still: 'standing still', entrySide: 'the side of entry', exitSide: 'the side of leaving', past: 'where the pointer was', time: 'time', look: 'its look',
+}
+
+/** What an output changes, as a sentence says it. */
+function slotWords(slot: Slot): string {
+  switch (slot.on) {
+    case 'transform':
+      return slot.fn === 'translateZ' ? 'its height' : slot.fn === 'perspective' ? 'its depth' : slot.fn.startsWith('translate') ? 'its place' : slot.fn.startsWith('rotate') ? 'its turn' : slot.fn.startsWith('scale') ? 'its size' : 'its slant'
+    case 'filter':
+      return slot.fn === 'blur' ? 'its blur' : slot.fn === 'brightness' || slot.fn === 'contrast' ? 'its light' : 'its colour'
+    case 'opacity':
+      return 'how much of it shows through'
+    case 'inset':
+      return 'where it is cut'
+    case 'shadow':
+      return 'its shadow'
+    case 'background':
+      return 'the light on its ground'
+    case 'mask':
+      return 'what of it is seen'
+    case 'property':
+      return slot.name
+  }
 }
 
 const unique = (names: readonly string[]) => [...new Set(names)]
@@ -53,7 +80,9 @@ export const free: Kind<Rig> = {
     const { channels, outputs, roles = [] } = rig
     const words = mainWords(rig)
     const others: Piece[] = roles.flatMap((role): Piece[] => [` with `, { role: role.id }])
-    return ['Over ', { role: 'element' }, ...others, `, ${listed(unique(channels.map(({ signal }) => signalWords[signal.of])))} ${unique(channels.map(({ signal }) => signal.of)).length > 1 ? 'set' : 'sets'} ${listed(unique(outputs.map(({ slot }) => slotName(slot))))}`, ...words.flatMap((control, i): Piece[] => [i === 0 ? ': ' : ', ', `${lowerCase(control.title)} `, { control: control.id }]), '.']
+    const causes = unique(channels.map(({ signal }) => signalWords[signal.of]))
+    const told = `, ${listed(causes)} ${causes.length > 1 ? 'set' : 'sets'} ${listed(unique(outputs.map(({ slot }) => slotWords(slot))))}`
+    return ['Over ', { role: 'element' }, ...others, told, ...words.flatMap((control, i): Piece[] => [i === 0 ? ': ' : ', ', `${lowerCase(control.title)} `, { control: control.id }]), '.']
   },
   time: (rig) => {
     const [first] = rig.channels.filter(({ chain, signal }) => chain === undefined && signal.of !== 'look')
