@@ -4,7 +4,9 @@ import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { cpus, totalmem } from 'node:os'
 import type { Browser } from '@playwright/test'
 import { openBrowser } from './browser'
+import { openHouse } from '../e2e/support/house'
 import { compareEvaluation, compareGrid, compareInputToPaint, compareMixed, comparePageSize, compareSearch, compareSizes, compareTilt, tellAim, type Report } from './comparisons'
+import { compareStudio } from './studio'
 
 /** The comparisons in the order of the file, by the names that the command line takes. */
 const parts: Readonly<Record<string, (browser: Browser) => Report | Promise<Report>>> = {
@@ -17,6 +19,14 @@ const parts: Readonly<Record<string, (browser: Browser) => Report | Promise<Repo
   grid400: (browser) => compareGrid(browser, 400),
   pages: (browser) => comparePageSize(browser),
   mixed: (browser) => compareMixed(browser),
+  studio: async (browser) => {
+    const house = await openHouse()
+    try {
+      return await compareStudio(browser, house)
+    } finally {
+      await house.close()
+    }
+  },
 }
 
 const file = new URL('RESULTS.md', import.meta.url)

@@ -1,6 +1,7 @@
 // The benchmarks in short: ratios with wide margins, never times. The whole of them is `npm run bench`.
 import { openBrowser } from '../bench/browser'
 import { compareGrid, compareInputToPaint, compareMixed, compareSearch, compareTilt, tellAim, type Report } from '../bench/comparisons'
+import { commitsOfMoves, framesToShow } from '../bench/studio'
 import { expect, test } from './support/house'
 
 const aimOf = ({ aims }: Report, words: string) => {
@@ -49,5 +50,14 @@ test('the ladder of a large page is found beside a plain walk of it', async () =
   console.log(lines.join('\n'))
   // How long it takes is told by npm run bench; here, that it finds what there is to be found.
   expect(Number(/for (\d+) choices/.exec(lines[0] ?? '')?.[1])).toBeGreaterThan(30)
+  await browser.close()
+})
+
+test('a number that is dragged is on the page within two frames, and pointer moves render nothing of React', async ({ house }) => {
+  const browser = await openBrowser()
+  const frames = await framesToShow(browser, house, 40)
+  expect(frames.length).toBeGreaterThan(30)
+  expect(frames.filter((each) => each <= 2).length / frames.length).toBeGreaterThan(0.7)
+  expect(await commitsOfMoves(browser, house, 60)).toBe(0)
   await browser.close()
 })

@@ -30,7 +30,7 @@ async function loadAndServe(database: Database, port: number) {
   }
 }
 
-async function openHouse(): Promise<House & { close: () => Promise<void> }> {
+export async function openHouse(): Promise<House & { close: () => Promise<void> }> {
   const folder = mkdtempSync(join(tmpdir(), 'glass-moth-e2e-'))
   const program = installMariaDb()
   let database: Database = await startDatabase({ program, folder })

@@ -1,11 +1,28 @@
 // The studio's copy of a page, with the stylesheets that came with it.
+import { randomBytes } from 'node:crypto'
 import { copyForStudio, type StudioCopy } from '../core/page/studio-copy'
 import { filesOf, type Page, type Site } from '../core/site/site'
 import { readSheets } from './sites'
 
+/** Stands for the nonce in a copy that is kept; nobody outside knows it. */
+const standIn = randomBytes(18).toString('base64url')
+
+/** Copies that were made last: a page is read and cleaned once, however often it is opened. */
+const kept = new Map<string, StudioCopy>()
+const most = 24
+
 /** Makes the copy. Without a nonce it is read as by a browser without script. */
 export async function copyPage(site: Site, page: Page, html: string, nonce: string | undefined): Promise<StudioCopy> {
   const files = filesOf(site, page)
-  const sheets = await readSheets(files)
-  return copyForStudio(html, { path: page.path ?? 'index.html', files: new Map(files.map((file) => [file.path, file])), sheetText: (hash) => sheets.get(hash), shown: page.shown ?? [], nonce })
+  const key = JSON.stringify([page.source, page.path, page.shown, nonce === undefined, files.map(({ path, hash }) => [path, hash])])
+  let copy = kept.get(key)
+  if (!copy) {
+    const sheets = await readSheets(files)
+    copy = copyForStudio(html, { path: page.path ?? 'index.html', files: new Map(files.map((file) => [file.path, file])), sheetText: (hash) => sheets.get(hash), shown: page.shown ?? [], nonce: nonce === undefined ? undefined : standIn })
+  }
+  // The one that was asked for last is forgotten last.
+  kept.delete(key)
+  kept.set(key, copy)
+  for (const oldest of kept.keys()) if (kept.size > most) kept.delete(oldest)
+  return nonce === undefined ? copy : { ...copy, html: copy.html.replaceAll(standIn, nonce) }
 }

@@ -163,7 +163,7 @@ function start(page: Document) {
       case 'fasten':
         return hand.fasten(message.on)
       case 'stand':
-        return hand.standAtPoint(message.x, message.y)
+        return hand.standAtPoint(message.x, message.y, message.quiet === true)
       case 'run':
         return hand.run(message.samples)
       case 'test-run':

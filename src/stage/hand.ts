@@ -34,7 +34,7 @@ export interface Hand {
   /** Fastens the ghost where it stands, or lets it follow again. Gives the place in the area. */
   readonly fasten: (isOn: boolean) => void
   /** Stands the ghost at a point of the window. */
-  readonly standAtPoint: (x: number, y: number) => void
+  readonly standAtPoint: (x: number, y: number, isQuiet: boolean) => void
   /** Plays a trace of the window in its own time; null ends it. */
   readonly run: (steps: readonly RunSample[] | null) => void
   /** The element of the area that the hand is on, or would go to, and where on it. */
@@ -250,10 +250,11 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, o
       isFastened = isOn
       if (!isOn) leaveForControls()
     },
-    standAtPoint: (x, y) => {
+    standAtPoint: (x, y, isQuiet) => {
       stopWalk()
       rested = { x, y }
       stand(x, y, 'ghost')
+      if (isQuiet) onGhost(null)
     },
     run: (steps) => {
       stopWalk()

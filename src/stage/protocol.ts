@@ -83,8 +83,8 @@ export const toStage = z.discriminatedUnion('type', [
   z.object({ type: z.literal('hold'), look: z.enum(lookNames).nullable() }),
   /** Fastens the ghost where it stands, or lets it follow again. */
   z.object({ type: z.literal('fasten'), on: z.boolean() }),
-  /** Stands the ghost at a point of the window. */
-  z.object({ type: z.literal('stand'), x: finite, y: finite }),
+  /** Stands the ghost at a point of the window; quietly, where the real pointer is seen there. */
+  z.object({ type: z.literal('stand'), x: finite, y: finite, quiet: z.boolean().optional() }),
   /** Plays a trace; null ends it. */
   z.object({ type: z.literal('run'), samples: z.array(runSample).max(20_000).nullable() }),
   /** Plays a built-in run over the first visible match. */

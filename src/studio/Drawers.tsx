@@ -1,11 +1,13 @@
-// What stands beside the page: one drawer at a time, which narrows the page and never covers it.
-import { CodeDrawer } from './code/CodeDrawer'
+// What stands beside the page: one drawer at a time, which narrows the page and never covers it. Each is loaded when it opens.
+import dynamic from 'next/dynamic'
 import { useView } from './context'
-import { KeysDrawer } from './KeysDrawer'
-import { MarkupDrawer } from './markup/MarkupDrawer'
-import { PagesDrawer } from './pages/PagesDrawer'
-import { TriesDrawer } from './tries/TriesDrawer'
-import { RevisionsDrawer } from './pages/RevisionsDrawer'
+
+const CodeDrawer = dynamic(() => import('./code/CodeDrawer').then((loaded) => loaded.CodeDrawer))
+const KeysDrawer = dynamic(() => import('./KeysDrawer').then((loaded) => loaded.KeysDrawer))
+const MarkupDrawer = dynamic(() => import('./markup/MarkupDrawer').then((loaded) => loaded.MarkupDrawer))
+const PagesDrawer = dynamic(() => import('./pages/PagesDrawer').then((loaded) => loaded.PagesDrawer))
+const RevisionsDrawer = dynamic(() => import('./pages/RevisionsDrawer').then((loaded) => loaded.RevisionsDrawer))
+const TriesDrawer = dynamic(() => import('./tries/TriesDrawer').then((loaded) => loaded.TriesDrawer))
 
 export function Drawers() {
   const { drawer } = useView()

@@ -1,5 +1,5 @@
 // The answer of any feel to a flick: how long until it has settled, and how far it goes past the mark.
-import type { Feel } from './feel'
+import type { Feel, Spring } from './feel'
 import type { Motion } from './law'
 import { laws } from './laws'
 import { answerOf, settleBand, springFor, type SpringAnswer } from './spring-answer'
@@ -57,6 +57,9 @@ function areaLeft(feel: Extract<Feel, { kind: 'timed' }>): number {
   return (sum / count) * (feel.durationMs / 1000)
 }
 
+/** As far as springs go in a document: what is asked for beyond that settles a little later. */
+const held = (spring: Spring): Spring => ({ ...spring, frequencyHz: Math.min(60, Math.max(0.05, spring.frequencyHz)) })
+
 /** The same feel with another time to settle, ms: what has no spring in it yet becomes one that never goes past the mark. */
 export function withSettleTime(feel: Feel, settleMs: number): Feel {
   switch (feel.kind) {
@@ -66,11 +69,11 @@ export function withSettleTime(feel: Feel, settleMs: number): Feel {
       return { ...feel, durationMs: Math.max(0, settleMs - feel.delayMs) }
     case 'spring':
     case 'direct':
-      return springFor({ settleMs, overshoot: answerOfFeel(feel).overshoot })
+      return held(springFor({ settleMs, overshoot: answerOfFeel(feel).overshoot }))
   }
 }
 
 /** A spring that settles as long as this feel does, and goes so far past the mark (a share of the way). */
 export function withOvershoot(feel: Feel, overshoot: number): Feel {
-  return springFor({ settleMs: Math.max(60, answerOfFeel(feel).settleMs), overshoot })
+  return held(springFor({ settleMs: Math.max(60, answerOfFeel(feel).settleMs), overshoot }))
 }

@@ -59,7 +59,7 @@ export const tieSchema = z.object({ to: z.union([z.object({ value: identifier })
 export const trySchema = z.object({ id: identifier, name: title, settings: z.unknown() })
 
 /** A kept stretch of the pointer's way, as CSV. */
-export const keptTraceSchema = z.object({ id: identifier, name: title, csv: z.string().max(400_000) })
+export const keptTraceSchema = z.object({ id: identifier, name: title, csv: z.string().max(100_000) })
 
 export const effectSchema = z
   .object({

@@ -11,7 +11,7 @@ const traceSchema = z.object({
 })
 
 /** The most that is kept of one trace: characters of CSV. */
-export const mostCsv = 400_000
+export const mostCsv = 90_000
 
 /** A trace from a file, CSV or JSON. Throws an Error with one sentence for anything else. */
 export function readTraceFile(text: string): readonly Sample[] {

@@ -81,7 +81,7 @@ describe('two under one trace', () => {
   it('differ as their feels do: what follows at once has no lag and jumps, what is heavy lags', () => {
     expect(answer({ kind: 'direct' }, jump)).toMatchObject({ greatestLag: 0, jumps: 1, overshoot: 0 })
     const heavy = answer({ kind: 'spring', frequencyHz: 0.95, dampingRatio: 1 }, jump)
-    expect(heavy.greatestLag).toBeGreaterThan(0.9)
+    expect(heavy.greatestLag).toBeGreaterThan(0.5)
     expect(heavy.settleMs).toBeGreaterThan(answer(spring, jump).settleMs)
     expect(heavy.jumps).toBe(0)
   })

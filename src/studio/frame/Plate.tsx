@@ -3,6 +3,7 @@ import { Box } from '@chakra-ui/react'
 import { useEffect, useMemo, useRef, useState, type RefObject } from 'react'
 import { leavePage, notify } from '../commands'
 import { usePage, useSelected, useStudio, useView, type Studio } from '../context'
+import type { ToStage } from '../../stage/protocol'
 import { makeStageLink, type StageLink } from '../store/stage-link'
 import { narrowest, visitor as usualWindow, widest, type WindowSize } from '../visitor'
 import { useGapOver, useStagePlay, useStageTalk, useTry } from './stage-talk'
@@ -122,16 +123,26 @@ interface PageFrameProps {
 
 const frameStyle = ({ size, scale }: PageFrameProps) => ({ ...size, border: 0, transformOrigin: '0 0', transform: `scale(${scale})`, display: 'block' }) as const
 
-/** Connects a frame to its link, and shows the page in it, afresh whenever its source has been changed and saved. */
-function useFrame(frame: RefObject<HTMLIFrameElement | null>, link: StageLink): void {
+/**
+ * Connects a frame to its link, and shows the page in it, afresh whenever its source has been changed and saved.
+ * `firstSource` is the address that the frame came with from the server, so that the page loads while the studio does.
+ */
+function useFrame(frame: RefObject<HTMLIFrameElement | null>, link: StageLink, firstSource?: string): void {
   const studio = useStudio()
   const page = usePage()
   const version = [page.id, page.source, page.bundle, ...(page.shown ?? [])].join(' ')
+  const shown = useRef(firstSource === undefined ? '' : version)
   useEffect(() => {
     const element = frame.current
     if (!element) return
     const disconnect = link.connect(element)
     let isCurrent = true
+    if (shown.current === version) {
+      // It came with the screen, and may have been ready before anybody listened.
+      element.contentWindow?.postMessage({ type: 'again' } satisfies ToStage, '*')
+      return disconnect
+    }
+    shown.current = version
     const show = async () => {
       // The server shows what it has, so the change has to be there first.
       const isSaved = studio.store.keeper.keeping.get().state === 'saved' || (await studio.store.keeper.settle())
@@ -150,10 +161,12 @@ function useFrame(frame: RefObject<HTMLIFrameElement | null>, link: StageLink): 
 }
 
 function LivePage({ link, ...place }: PageFrameProps & { readonly link: StageLink }) {
+  const { store } = useStudio()
   const page = usePage()
   const frame = useRef<HTMLIFrameElement>(null)
-  useFrame(frame, link)
-  return <iframe ref={frame} title={`The page ${page.name}`} sandbox="allow-scripts" style={frameStyle(place)} />
+  const [first] = useState(`/frame/${store.id}/${page.id}`)
+  useFrame(frame, link, first)
+  return <iframe ref={frame} src={first} title={`The page ${page.name}`} sandbox="allow-scripts" style={frameStyle(place)} />
 }
 
 /** The page in another window, under the pointer of the first. */

@@ -69,6 +69,8 @@ export function useStageTalk(): void {
   useEffect(() => {
     let isCurrent = true
     const ask = async () => {
+      // The page comes first, then what is to be known of all pages.
+      await link.whenReady(1500)
       await search.follow(store.history.get().site)
       const [counts, overlaps] = await Promise.all([search.ask({ ask: 'count', selects: JSON.parse(selects) as string[] }), search.ask({ ask: 'overlaps', selects: JSON.parse(targets) as string[] })])
       if (!isCurrent) return
@@ -79,11 +81,12 @@ export function useStageTalk(): void {
     return () => {
       isCurrent = false
     }
-  }, [studio, search, store, view, sources, selects, targets])
+  }, [studio, link, search, store, view, sources, selects, targets])
   useEffect(() => {
     let isCurrent = true
     const ask = async () => {
       if (select === undefined) return
+      await link.whenReady(1500)
       await search.follow(store.history.get().site)
       const [rung, all] = await Promise.all([search.ask({ ask: 'first', page: page.id, select }), search.ask({ ask: 'matches', page: page.id, select })])
       if (!isCurrent) return

@@ -3,7 +3,7 @@
 import { Box, Flex, Grid, Menu, Portal, chakra } from '@chakra-ui/react'
 import { Copy, Trash2 } from 'lucide-react'
 import { useRouter } from 'next/navigation'
-import { useEffect, useRef, useState, type DragEvent } from 'react'
+import { useEffect, useMemo, useRef, useState, type DragEvent } from 'react'
 import { starters } from '../../core/page/starters'
 import { binDays } from '../../core/site/site'
 import type { ToStage } from '../../stage/protocol'
@@ -11,11 +11,12 @@ import { giveFiles } from '../frame/give-files'
 import { Mark } from '../Mark'
 import { readDrop } from '../pages/drop'
 import { sendFiles, type Brought } from '../pages/send'
-import { makeStageLink } from '../store/stage-link'
+import { makeStageLink, type StageLink } from '../store/stage-link'
 import { Button, Field } from '../theme/controls'
 import { NamedField } from '../theme/NamedField'
 import { visitor } from '../visitor'
 import { changeSite, newSite } from './requests'
+import { playIn } from './wake'
 
 export interface SiteCard {
   readonly id: string
@@ -142,10 +143,23 @@ function SiteName({ site, onName }: { readonly site: SiteCard; readonly onName: 
 }
 
 function PageCard({ siteId, page }: { readonly siteId: string; readonly page: SiteCard['pages'][number] }) {
+  const link = useMemo(() => makeStageLink(), [])
+  const isAwake = useRef(false)
+  /** The first time that the pointer comes: the figures of the page begin to play in its picture. */
+  const wake = () => {
+    if (isAwake.current) return
+    isAwake.current = true
+    void playIn(link, siteId, page.id).catch(() => (isAwake.current = false))
+  }
   return (
     <chakra.a href={`/studio/${siteId}/${page.id}`} display="block" textDecoration="none" color="ink" borderRadius="3px" _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '4px' }}>
-      <Box height={`${visitor.height * thumbnail.scale}px`} overflow="hidden" outline="1px solid" outlineColor="edge" background="white">
-        <Thumbnail address={`/frame/${siteId}/${page.id}`} name={page.name} />
+      <Box height={`${visitor.height * thumbnail.scale}px`} overflow="hidden" outline="1px solid" outlineColor="edge" background="white" onPointerEnter={wake}
+        onPointerMove={({ currentTarget, clientX, clientY }) => {
+          const { left, top } = currentTarget.getBoundingClientRect()
+          link.say({ type: 'stand', x: (clientX - left) / thumbnail.scale, y: (clientY - top) / thumbnail.scale, quiet: true })
+        }}
+        onPointerLeave={() => link.say({ type: 'leave', to: 'away' })}>
+        <Thumbnail address={`/frame/${siteId}/${page.id}`} name={page.name} link={link} />
       </Box>
       <Box mt="9px" fontWeight="600" truncate>{page.name}</Box>
     </chakra.a>
@@ -153,12 +167,11 @@ function PageCard({ siteId, page }: { readonly siteId: string; readonly page: Si
 }
 
 /** The page as it is, with the files that it asks for. */
-function Thumbnail({ address, name }: { readonly address: string; readonly name: string }) {
+function Thumbnail({ address, name, link }: { readonly address: string; readonly name: string; readonly link: StageLink }) {
   const frame = useRef<HTMLIFrameElement>(null)
   useEffect(() => {
     const element = frame.current
     if (!element) return
-    const link = makeStageLink()
     const stop = link.listen((message) => void (message.type === 'needs' && giveFiles(link, message.hashes)))
     const disconnect = link.connect(element)
     // The frame may have been there before the screen listened.
@@ -167,7 +180,7 @@ function Thumbnail({ address, name }: { readonly address: string; readonly name:
       stop()
       disconnect()
     }
-  }, [])
+  }, [link])
   return (
     <iframe ref={frame} src={address} title={`A picture of ${name}`} sandbox="allow-scripts" tabIndex={-1} loading="lazy" aria-hidden="true" inert
       style={{ ...visitor, border: 0, transformOrigin: '0 0', transform: `scale(${thumbnail.scale})`, pointerEvents: 'none', display: 'block' }} />

@@ -8,6 +8,8 @@ export interface StageLink {
   readonly say: (message: ToStage) => void
   /** Takes the frame's window, and gives back how to let go of it. */
   readonly connect: (frame: HTMLIFrameElement) => () => void
+  /** Resolves once a page has answered, or after so many ms. */
+  readonly whenReady: (mostMs: number) => Promise<void>
   readonly listen: (listener: (message: FromStage) => void) => () => void
 }
 
@@ -44,6 +46,18 @@ export function makeStageLink(): StageLink {
         ready = false
       }
     },
+    whenReady: (mostMs) =>
+      new Promise((resolve) => {
+        if (ready) return resolve()
+        const done = () => {
+          clearTimeout(timer)
+          listeners.delete(look)
+          resolve()
+        }
+        const look = (message: FromStage) => message.type === 'ready' && done()
+        const timer = setTimeout(done, mostMs)
+        listeners.add(look)
+      }),
     listen: (listener) => {
       listeners.add(listener)
       return () => listeners.delete(listener)

@@ -31,10 +31,11 @@ function knobControl(knob: Knob, at: number, rig: Rig): FreeControl {
   const output = rig.outputs.find((each) => each.knob === knob.id)
   const turns = output?.slot.on === 'transform' && output.slot.fn.startsWith('rotate')
   const curved = rig.channels.find(({ id, curve }) => id === output?.channel && curve)
-  const drawing: Drawing = liftsBy(knob.id, rig) ? 'depths' : curved ? 'curve' : turns ? 'above' : output?.channel ? 'flick' : 'none'
+  const follows = rig.channels.find((channel) => channel.id === output?.channel && isFollowing(channel))
+  const drawing: Drawing = liftsBy(knob.id, rig) ? 'depths' : curved ? 'curve' : turns ? 'above' : follows ? 'flick' : 'none'
   return {
     kind: 'number', id: knob.id, title: sentenceCase(knob.note || knob.id), unit, least: range[0], greatest: range[1], step: stepFor(range), drawing, knob: knob.id, handle: knob.handle,
-    draws: curved ? `${curved.id}-curve` : drawing === 'flick' ? `${output?.channel ?? ''}-feel` : undefined,
+    draws: curved ? `${curved.id}-curve` : drawing === 'flick' && follows ? `${follows.id}-feel` : undefined,
     read: ({ knobs }) => knobs[at]?.value ?? 0,
     write: (settings, value) => ({ ...settings, knobs: changed(settings.knobs, at, { value }) }),
   }
@@ -49,15 +50,17 @@ function tokenControl(token: NonNullable<Rig['tokens']>[number], at: number): Fr
   }]
 }
 
+/** Whether a channel follows by a feel of its own: a chain goes by half-lives, a look by times for each change. */
+const isFollowing = ({ chain, signal }: Channel) => chain === undefined && signal.of !== 'look'
+
 /** The ids of the words for a channel's feel, and for its feel of going. */
 const feelIds = (id: string, which: 'feel' | 'going') => [`${id}-${which}`, `${id}-${which}-time`, `${id}-${which}-past`, `${id}-${which}-frequency`, `${id}-${which}-damping`] as const
 
 function channelControls(channel: Channel, at: number): FreeControl[] {
   const { id, signal, curve } = channel
   const write = (settings: Rig, to: Partial<Channel>): Rig => ({ ...settings, channels: changed(settings.channels, at, to) })
-  const isFollowing = channel.chain === undefined && signal.of !== 'look'
-  const following = isFollowing ? feelControls<Rig>({ ids: feelIds(id, 'feel'), title: `How ${id} follows`, timeTitle: `${sentenceCase(id)} follows in`, drawing: 'flick' }, ({ channels }) => channels[at]?.feel ?? { kind: 'direct' }, (settings, feel) => write(settings, { feel })) : []
-  const going = isFollowing && channel.going ? feelControls<Rig>({ ids: feelIds(id, 'going'), title: `How ${id} goes back`, timeTitle: `${sentenceCase(id)} goes back in`, drawing: 'return' }, ({ channels }) => channels[at]?.going ?? { kind: 'direct' }, (settings, feel) => write(settings, { going: feel })) : []
+  const following = isFollowing(channel) ? feelControls<Rig>({ ids: feelIds(id, 'feel'), title: `How ${id} follows`, timeTitle: `${sentenceCase(id)} follows in`, drawing: 'flick' }, ({ channels }) => channels[at]?.feel ?? { kind: 'direct' }, (settings, feel) => write(settings, { feel })) : []
+  const going = isFollowing(channel) && channel.going ? feelControls<Rig>({ ids: feelIds(id, 'going'), title: `How ${id} goes back`, timeTitle: `${sentenceCase(id)} goes back in`, drawing: 'return' }, ({ channels }) => channels[at]?.going ?? { kind: 'direct' }, (settings, feel) => write(settings, { going: feel })) : []
   const curves: FreeControl[] = curve ? [curveControl(`${id}-curve`, `What ${id} comes to`, id, '', (rig) => rig.channels[at]?.curve ?? curve, (settings, to) => write(settings, { curve: to }), spanOf(channel))] : []
   const zones: FreeControl[] = signal.of === 'zone' ? (['columns', 'rows'] as const).map((along): NumberControl<Rig> => ({
     kind: 'number', id: `${id}-${along}`, title: sentenceCase(along), unit: '', least: 1, greatest: 24, step: 1, drawing: 'none', handle: { on: 'zones', along },

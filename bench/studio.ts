@@ -1,0 +1,183 @@
+// The studio under measurement: how soon the page shows a number that is dragged, what pointer moves cost React, how soon a site opens.
+import type { Browser, Page } from '@playwright/test'
+import { createHash } from 'node:crypto'
+import { tiltDefaults } from '../src/core/effect/tilt/settings'
+import type { House } from '../e2e/support/house'
+import { median } from './browser'
+import type { Report } from './comparisons'
+
+const count = 20
+
+/** A page of more than a thousand elements, with twenty sorts of cards on it. */
+const html = `<!doctype html><html lang="en"><head><title>Twenty</title><style>
+  body { margin: 0; display: grid; grid-template-columns: repeat(10, 120px); gap: 6px; font: 11px/1.3 sans-serif }
+  .card { height: 76px; padding: 4px; background: #e4e7e1 }
+</style></head><body>${Array.from({ length: 170 }, (_, i) => `<article class="card sort-${i % count}"><h3>Card ${i}</h3><p>Some <b>words</b> in it</p><a href="#x">a link</a></article>`).join('')}</body></html>`
+
+const effects = Array.from({ length: count }, (_, i) => ({ id: `e${i}`, kind: 'tilt', name: `Lean ${i}`, select: `.sort-${i}`, noun: 'each card', settings: { ...tiltDefaults, acrossDeg: 9 } }))
+
+/** What is noted in the window of the studio and in that of the page, on one clock (ms since 1970). */
+interface Noted {
+  commits: number
+  steps: { t: number; value: number }[]
+  frames: { t: number; value: number }[]
+}
+
+/** Begins to note: React's commits, the steps of a drag, and on every frame of the page what it shows. */
+async function note(page: Page): Promise<void> {
+  // The compiler that runs this file names inner functions by a helper of its own.
+  await page.addInitScript('globalThis.__name = (each) => each')
+  await page.addInitScript(() => {
+    const noted: Noted = { commits: 0, steps: [], frames: [] }
+    Object.assign(window, { noted })
+    const now = () => performance.timeOrigin + performance.now()
+    if (window.top === window) {
+      Object.assign(window, { __REACT_DEVTOOLS_GLOBAL_HOOK__: { supportsFiber: true, checkDCE: () => undefined, inject: () => 1, onCommitFiberRoot: () => noted.commits++, onCommitFiberUnmount: () => undefined } })
+      // After React has heard the step: what the word says then.
+      addEventListener('pointermove', () => {
+        const t = now()
+        queueMicrotask(() => noted.steps.push({ t, value: Number(document.querySelector('[role=spinbutton][aria-label="The angle"]')?.getAttribute('aria-valuenow')) }))
+      })
+    } else {
+      const look = () => {
+        const card = document.querySelector('.sort-0')
+        const rules = [...document.styleSheets].flatMap((sheet) => [...sheet.cssRules])
+        const own = rules.find((rule) => rule instanceof CSSStyleRule && rule.selectorText === '.sort-0')
+        const name = own instanceof CSSStyleRule ? [...own.style].find((each) => each.endsWith('-lean')) : undefined
+        if (card && name) noted.frames.push({ t: now(), value: parseFloat(getComputedStyle(card).getPropertyValue(name)) })
+        requestAnimationFrame(look)
+      }
+      requestAnimationFrame(look)
+    }
+  })
+}
+
+const frameOf = (page: Page) => page.frames().find((frame) => frame.url().includes('/frame/')) ?? page.mainFrame()
+
+/** Opens a studio in a new page and waits until it plays. */
+async function open(browser: Browser, address: string): Promise<Page> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await note(page)
+  await page.goto(address)
+  await page.getByRole('spinbutton', { name: 'The angle' }).waitFor()
+  await frameOf(page).locator('[data-card], .card').first().waitFor()
+  await page.waitForTimeout(1500)
+  return page
+}
+
+/** In how many frames of the page each step of a drag was shown: 1 is the next frame after the step. */
+export async function framesToShow(browser: Browser, house: House, steps = 100): Promise<readonly number[]> {
+  const page = await open(browser, await house.addSite('bench-drag', html, effects))
+  const box = await page.getByRole('spinbutton', { name: 'The angle' }).boundingBox()
+  if (!box) throw new Error('There is no number to drag.')
+  const x = box.x + box.width / 2
+  const y = box.y + box.height / 2
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  await page.mouse.move(x + 40, y, { steps: 4 })
+  await page.waitForTimeout(300)
+  await page.evaluate(() => ((window as unknown as { noted: Noted }).noted.steps = []))
+  for (let i = 0; i < steps; i++) {
+    // There and back by turns, a whole step of the number each time.
+    await page.mouse.move(x + 40 + 5 * (1 + (i % 20 < 10 ? i % 10 : 10 - (i % 10))), y)
+    await page.waitForTimeout(24)
+  }
+  await page.waitForTimeout(300)
+  const told = await page.evaluate(() => (window as unknown as { noted: Noted }).noted.steps)
+  const frames = await frameOf(page).evaluate(() => (window as unknown as { noted: Noted }).noted.frames)
+  await page.close()
+  if (told.length < steps * 0.9 || frames.length === 0) throw new Error(`Only ${told.length} of ${steps} steps were noted, and ${frames.length} frames.`)
+  let before = NaN
+  return told.flatMap(({ t }, i) => {
+    // What the step came to is what the page shows next that is new.
+    const until = told[i + 1]?.t ?? Infinity
+    const after = frames.filter((frame) => frame.t > t)
+    const shown = after.findIndex((frame) => frame.value !== before && !Number.isNaN(before))
+    const last = frames.findLast((frame) => frame.t < until)
+    const isChanged = before !== (after[shown]?.value ?? before)
+    before = last?.value ?? before
+    return i === 0 || !isChanged ? [] : [shown + 1]
+  })
+}
+
+/** How often React renders anything while the pointer goes over the page so many times. */
+export async function commitsOfMoves(browser: Browser, house: House, moves = 200): Promise<number> {
+  const page = await open(browser, await house.addSite('bench-moves', html, effects))
+  const box = await page.locator('iframe').boundingBox()
+  if (!box) throw new Error('There is no page.')
+  const at = (i: number) => [box.x + 60 + ((i * 37) % (box.width - 120)), box.y + 60 + ((i * 23) % (box.height - 120))] as const
+  for (let i = 0; i < 40; i++) await page.mouse.move(...at(i))
+  await page.waitForTimeout(600)
+  const before = await page.evaluate(() => {
+    const { noted } = window as unknown as { noted: Noted }
+    return [noted.commits, (noted.commits = 0)]
+  })
+  if (!before[0]) throw new Error('React tells nothing of its renders.')
+  for (let i = 0; i < moves; i++) await page.mouse.move(...at(i))
+  const commits = await page.evaluate(() => (window as unknown as { noted: Noted }).noted.commits)
+  await page.close()
+  return commits
+}
+
+/** How long a site of ten pages takes from its address until its page plays and its words can be dragged, ms; and a bare page of the same HTML. */
+async function timesToOpen(browser: Browser, house: House, rounds = 5): Promise<{ readonly ours: number; readonly bare: number }> {
+  const address = await house.addSite('bench-open', html, effects.slice(0, 1))
+  const [row] = await house.query('SELECT document FROM sites WHERE id = ?', ['bench-open'])
+  const site = (typeof row?.document === 'string' ? JSON.parse(row.document) : row?.document) as { pages: { id: string; name: string; source: string }[] }
+  for (let i = 1; i < 10; i++) {
+    const other = html.replaceAll('Card ', `Tile ${i} `)
+    const source = createHash('sha256').update(other).digest('hex')
+    await house.query('INSERT IGNORE INTO page_sources (hash, html) VALUES (?, ?)', [source, other])
+    site.pages.push({ id: `page-${i}`, name: `Page ${i}`, source })
+  }
+  await house.query('UPDATE sites SET document = ? WHERE id = ?', [JSON.stringify(site), 'bench-open'])
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+  const [ours, bare]: [number[], number[]] = [[], []]
+  for (let round = -1; round < rounds; round++) {
+    const page = await context.newPage()
+    await page.addInitScript(() => {
+      if (window.top === window) return
+      addEventListener('message', ({ data }: MessageEvent<{ type?: string }>) => {
+        if (data.type === 'play') Object.assign(window, { plays: performance.timeOrigin + performance.now() })
+      })
+    })
+    await page.goto(address)
+    await page.locator('iframe').waitFor({ state: 'attached' })
+    await frameOf(page).waitForFunction(() => 'plays' in window)
+    const plays = await frameOf(page).evaluate(() => (window as unknown as { plays: number }).plays)
+    const begun = await page.evaluate(() => performance.timeOrigin)
+    const plain = await context.newPage()
+    await plain.setContent(html)
+    const loaded = await plain.evaluate(() => new Promise<number>((resolve) => requestAnimationFrame(() => resolve(performance.now()))))
+    if (round >= 0) {
+      ours.push(plays - begun)
+      bare.push(loaded)
+    }
+    await Promise.all([page.close(), plain.close()])
+  }
+  await context.close()
+  return { ours: median(ours), bare: median(bare) }
+}
+
+/** The studio: a number that is dragged, pointer moves, opening. */
+export async function compareStudio(browser: Browser, house: House): Promise<Report> {
+  const frames = await framesToShow(browser, house)
+  const late = frames.filter((each) => each > 2 || each < 1).length / Math.max(1, frames.length)
+  const commits = await commitsOfMoves(browser, house)
+  const { ours, bare } = await timesToOpen(browser, house)
+  return {
+    title: 'The studio, on a page of 1,000 elements with 20 effects',
+    lines: [
+      `Of ${frames.length} steps of a number that is dragged, ${frames.filter((each) => each === 1).length} are on the page in the next frame, ${frames.filter((each) => each === 2).length} in the one after, ${frames.filter((each) => each > 2).length} later.`,
+      '',
+      `Renders of React during 200 moves over the page: ${commits}.`,
+      '',
+      `A site of ten pages, from its address until its page plays and its words can be dragged: ${Math.round(ours)} ms; the bare page of the same HTML is drawn after ${Math.round(bare)} ms.`,
+    ],
+    aims: [
+      { words: 'steps that are later than the frame after the next', measured: late, most: 0.05 },
+      { words: 'renders of React during pointer moves', measured: commits, most: 0 },
+      { words: 'seconds to open a site of ten pages', measured: ours / 1000, most: 1 },
+    ],
+  }
+}

@@ -1,0 +1,57 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { gapBetween } from './gap'
+import { gripOf, valueAt, type Ground } from './handles'
+import { markedSelector } from './hover'
+import type { ShownHandle } from './protocol'
+
+const ground: Ground = { box: { x: 100, y: 50, width: 400, height: 200 }, middle: { x: 220, y: 130 } }
+const valued = { id: 'a', least: -1000, greatest: 1000, unit: 'px' }
+
+describe('a handle on the page', () => {
+  const handles: readonly ShownHandle[] = [
+    ...(['top', 'right', 'bottom', 'left'] as const).flatMap((side): ShownHandle[] => [{ on: 'inset', side, ...valued, value: 30 }, { on: 'inset', side, ...valued, unit: '%', value: 20 }]),
+    { on: 'radius', ...valued, value: 90 },
+    { on: 'softness', inner: 40, ...valued, value: 25 },
+    { on: 'direction', ...valued, unit: 'deg', value: 60 },
+    { on: 'direction', ...valued, unit: 'deg', value: 420 },
+    { on: 'zones', along: 'columns', ...valued, least: 1, value: 5 },
+    { on: 'zones', along: 'rows', ...valued, least: 1, value: 3 },
+    { on: 'point', axis: 'x', from: 0, to: 100, ...valued, unit: '%', value: 30 },
+  ]
+
+  it.each(handles)('has its number where its grip stands: $on $side $along $unit', (handle) => {
+    expect(valueAt(handle, ground, gripOf(handle, [handle], ground))).toBe(handle.value)
+  })
+
+  it('stays in range wherever it is dragged', () => {
+    fc.assert(fc.property(fc.constantFrom(...handles), fc.integer({ min: -5000, max: 5000 }), fc.integer({ min: -5000, max: 5000 }), (handle, x, y) => {
+      const value = valueAt({ ...handle, least: 2, greatest: 50 }, ground, { x, y })
+      expect(value).toBeGreaterThanOrEqual(2)
+      expect(value).toBeLessThanOrEqual(50)
+    }))
+  })
+
+  it('catches a point by the middle, and a direction by eighths of a turn', () => {
+    const point: ShownHandle = { on: 'point', axis: 'y', from: -100, to: 100, ...valued, value: 40 }
+    expect(valueAt(point, ground, { x: 0, y: 153 })).toBe(0)
+    expect(valueAt({ on: 'direction', ...valued, value: 0 }, ground, { x: 400, y: 148 })).toBe(90)
+  })
+})
+
+describe('the gap between two edges', () => {
+  const upright = (at: number) => ({ isUpright: true, at, from: 0, to: 100 })
+  it('is how far they are open, and negative where they overlap', () => {
+    expect(gapBetween(upright(100), upright(112), 'right')).toBe(12)
+    expect(gapBetween(upright(112), upright(100), 'left')).toBe(12)
+    expect(gapBetween(upright(100), upright(95), 'right')).toBe(-5)
+    expect(gapBetween(upright(100), { ...upright(95), isUpright: false }, 'right')).toBeNaN()
+  })
+})
+
+describe('rules for states under the ghost', () => {
+  it('follow a mark that weighs the same, and nothing else changes', () => {
+    expect(markedSelector('.card:hover > a:active, li:not(:hover)')).toBe('.card[data-glass-moth-hover] > a[data-glass-moth-active], li:not([data-glass-moth-hover])')
+    expect(markedSelector('.hover:focus-visible, a:hover-like')).toBe('.hover:focus-visible, a:hover-like')
+  })
+})

@@ -1,0 +1,10 @@
+// Wakes a page's picture: its figures play in it, as the studio and the export play them.
+import type { StageLink } from '../store/stage-link'
+
+/** Plays the figures of a page in the frame of a link. What it takes is loaded only now. Throws an Error when the site cannot be had. */
+export async function playIn(link: StageLink, siteId: string, pageId: string): Promise<void> {
+  const [{ planFigures, playedFigures }, { writeStylesheet }, { siteSchema }, response] = await Promise.all([import('../../core/export/plan'), import('../../core/export/stylesheet'), import('../../core/site/site'), fetch(`/api/sites/${siteId}`)])
+  if (!response.ok) throw new Error('This site cannot be had.')
+  const figures = planFigures(siteSchema.parse(await response.json()), siteId, pageId)
+  link.say({ type: 'play', stylesheet: writeStylesheet(figures), figures: playedFigures(figures) })
+}
