@@ -19,13 +19,14 @@ export const tiltSettings = (changes: Readonly<Record<string, unknown>> = {}) =>
 
 export const tiltOnCards = (changes: Readonly<Record<string, unknown>> = {}) => ({ id: 'lean', kind: 'tilt', name: 'Cards give way', select: '.card', noun: 'each card', settings: tiltSettings(changes) })
 
-/** The frame in which the page is alive, once its agent has started. */
+/** The frame in which the page is alive, once its agent has started and the studio answers. */
 export async function stageOf(page: Page): Promise<Frame> {
   await expect(page.locator('iframe')).toBeVisible()
   await expect.poll(() => page.frames().some((frame) => frame.url().includes('/frame/'))).toBe(true)
   const frame = page.frames().find((each) => each.url().includes('/frame/'))
   if (!frame) throw new Error('The page has no frame.')
   await frame.waitForSelector('glass-moth-overlay', { state: 'attached' })
+  await page.locator('[data-answers]').waitFor({ state: 'attached' })
   return frame
 }
 
