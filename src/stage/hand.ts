@@ -7,6 +7,7 @@ import { pointerOf, type Feed, type Source } from '../player/pointer'
 import { placeIn, stillBoxOf } from './boxes'
 import { findAll } from './find'
 import type { Look } from '../core/look/look'
+import { handlesMark } from './handles'
 import type { RunSample, ThreadSample, Visitor } from './protocol'
 
 const restPx = 3
@@ -135,7 +136,7 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, o
     // A run plays to its end, unless it is clicked away.
     if (running && sample.phase !== 'down') return
     // Handles are controls: while the hand is on one, the ghost stays where the pointer rested.
-    if (told === overlay) {
+    if (told === overlay && overlay.hasAttribute(handlesMark)) {
       if (by === 'hand') leaveForControls()
       return
     }

@@ -2,6 +2,9 @@
 import type { Box } from '../core/geometry/box'
 import type { ShownHandle } from './protocol'
 
+/** The attribute of the overlay while it has handles. */
+export const handlesMark = 'data-handles'
+
 export const handleStyles = `
   .line { position: absolute; box-sizing: border-box; border: 0 dashed #5E5287; filter: drop-shadow(0 0 1px #fff); }
   .ring { position: absolute; box-sizing: border-box; border-radius: 50%; border: 1.5px solid #A8326A; box-shadow: 0 0 0 1px #fffb, inset 0 0 0 1px #fffb; translate: -50% -50%; }

@@ -5,7 +5,7 @@ import { pointAt, type Place } from '../core/geometry/place'
 import { placeIn, stillBoxOf } from './boxes'
 import { findAll } from './find'
 import { lineOf, type EdgeLine } from './gap'
-import { drawHandles, handleStyles } from './handles'
+import { drawHandles, handlesMark, handleStyles } from './handles'
 import type { Numbers } from './numbers'
 import type { Edge, ShownFigure } from './protocol'
 
@@ -145,6 +145,7 @@ export function makeOverlay(page: Document, numbers: Numbers, { onPin, onHandle 
   const draw = () => {
     if (dragging) return
     drawing.replaceChildren()
+    host.toggleAttribute(handlesMark, figures.some(({ selected, handles = [] }) => selected && handles.length > 0))
     const numbered = new Map<Element, number>()
     for (const figure of figures) {
       const matches = findAll(page, figure.select) ?? []
