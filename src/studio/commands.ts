@@ -57,7 +57,15 @@ function likeliest(rungs: readonly LadderRung[], elements: readonly Under[]): nu
 }
 
 /** Climbs by key: to what is around the picked element, in it, or beside it. */
-export async function walkTree(studio: Studio, to: 'parent' | 'child' | 'next' | 'previous'): Promise<void> {
+export function walkTree(studio: Studio, to: 'parent' | 'child' | 'next' | 'previous'): Promise<void> {
+  return inTurn(() => stepInTree(studio, to))
+}
+
+/** Steps by key wait for those before them, so that fast fingers go where they mean to. */
+let turn: Promise<void> = Promise.resolve()
+const inTurn = (step: () => Promise<void> | void): Promise<void> => (turn = turn.then(step).catch(() => undefined))
+
+async function stepInTree(studio: Studio, to: 'parent' | 'child' | 'next' | 'previous'): Promise<void> {
   const { view, search } = studio
   await search.follow(studio.store.history.get().site)
   const { pointing } = view.get()
@@ -71,9 +79,11 @@ export async function walkTree(studio: Studio, to: 'parent' | 'child' | 'next' |
 }
 
 /** Takes the picked rung as it stands: what a click does, by key. */
-export function choosePicked({ view }: Studio): void {
-  const { pointing } = view.get()
-  if (pointing.stage === 'looking' && pointing.rungs.length > 0) view.update({ pointing: { ...pointing, stage: 'choosing' } })
+export function choosePicked({ view }: Studio): Promise<void> {
+  return inTurn(() => {
+    const { pointing } = view.get()
+    if (pointing.stage === 'looking' && pointing.rungs.length > 0) view.update({ pointing: { ...pointing, stage: 'choosing' } })
+  })
 }
 
 /** The selector and the noun of what is chosen on the ladder; undefined while nothing is. */

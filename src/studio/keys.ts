@@ -81,7 +81,7 @@ export function listenToKeys(studio: Studio): () => void {
     Enter: (event) => {
       if (view.get().pointing.stage !== 'looking' || isOnControl(event)) return
       event.preventDefault()
-      choosePicked(studio)
+      void choosePicked(studio)
     },
     Escape: () => {
       const { pointing, posing, gap, held, fastened } = view.get()
