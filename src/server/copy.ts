@@ -10,6 +10,8 @@ const standIn = randomBytes(18).toString('base64url')
 /** Copies that were made last: a page is read and cleaned once, however often it is opened. */
 const kept = new Map<string, StudioCopy>()
 const most = 24
+/** One that is longer is made afresh each time, characters. */
+const longest = 4_000_000
 
 /** Makes the copy. Without a nonce it is read as by a browser without script. */
 export async function copyPage(site: Site, page: Page, html: string, nonce: string | undefined): Promise<StudioCopy> {
@@ -23,6 +25,7 @@ export async function copyPage(site: Site, page: Page, html: string, nonce: stri
   // The one that was asked for last is forgotten last.
   kept.delete(key)
   kept.set(key, copy)
+  if (copy.html.length > longest) kept.delete(key)
   for (const oldest of kept.keys()) if (kept.size > most) kept.delete(oldest)
   return nonce === undefined ? copy : { ...copy, html: copy.html.replaceAll(standIn, nonce) }
 }

@@ -4,7 +4,7 @@ import { makeRun, type RunName } from '../core/trace/runs'
 import { findAssets } from './assets'
 import { showBare } from './bare'
 import { stillBoxOf } from './boxes'
-import { coloursOf } from './colours'
+import { coloursOf, isClear } from './colours'
 import { chooseEdges } from './edges'
 import { findAll } from './find'
 import { measureGap } from './gap'
@@ -29,7 +29,7 @@ z.config({ jitless: true })
 function groundOf(element: Element): string {
   for (let each: Element | null = element; each; each = each.parentElement) {
     const { backgroundColor } = getComputedStyle(each)
-    if (!/^(transparent|rgba\(0, 0, 0, 0\))$/.test(backgroundColor)) return backgroundColor
+    if (!isClear(backgroundColor)) return backgroundColor
   }
   return 'rgb(255, 255, 255)'
 }
@@ -55,7 +55,6 @@ function start(page: Document) {
     onMeet: overlay.meet,
     onGhost: overlay.showGhost,
     onHit: hover.mark,
-    onRan: () => say({ type: 'ran' }),
     onSample: (sample) => {
       if (samples.length === 0) requestAnimationFrame(reportSamples)
       samples.push(sample)

@@ -2,11 +2,14 @@
 
 const most = 18
 
+/** Whether a computed colour shows nothing at all. */
+export const isClear = (css: string) => /^(transparent|rgba\(0, 0, 0, 0\))$/.test(css)
+
 /** Colours of grounds, texts and edges that are seen, by how much of the page they are on. */
 export function coloursOf(page: Document): string[] {
   const weights = new Map<string, number>()
   const note = (css: string, weight: number) => {
-    if (!/^(transparent|rgba\(0, 0, 0, 0\))$/.test(css)) weights.set(css, (weights.get(css) ?? 0) + weight)
+    if (!isClear(css)) weights.set(css, (weights.get(css) ?? 0) + weight)
   }
   for (const element of [...page.querySelectorAll('body, body *')].slice(0, 3000)) {
     const { width, height } = element.getBoundingClientRect()

@@ -51,11 +51,9 @@ interface HandOptions {
   readonly onMeet: (element: Element | null) => void
   /** What is under the hand, and whether it is pressed: for the page's own rules. */
   readonly onHit: (element: Element | null, isPressed: boolean) => void
-  /** A trace has been played to its end. */
-  readonly onRan: () => void
 }
 
-export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, onHit, onRan }: HandOptions): Hand {
+export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, onHit }: HandOptions): Hand {
   const feeds = new Set<Feed>()
   let area: string | null = null
   let fallback: Element | null = null
@@ -164,6 +162,8 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, o
     const target = area === null ? undefined : fallback?.isConnected && fallback.matches(area) ? fallback : visibleMatch(area)
     return target && pointAt(stillBoxOf(target, 'padding'), { x: 0, y: 0 })
   }
+  /** Where the hand is if it is in the area, else where the ghost belongs. */
+  const pointInArea = () => (last && isPresent(last) && isInArea(last) ? last : ghostPoint())
   const leaveForControls = () => {
     if (held !== null || isFastened) return
     stopWalk()
@@ -176,7 +176,7 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, o
   }
   const hold = (look: Look | null) => {
     if (look === held) return
-    const point = last && isPresent(last) && isInArea(last) ? last : ghostPoint()
+    const point = pointInArea()
     held = look
     stopWalk()
     if (look === null) return leaveForControls()
@@ -195,10 +195,8 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, o
       tell({ t: begun + sample.t, x, y, buttons, pointerType, phase }, 'run', phase === 'leave' ? null : hitAt(x, y))
       if (!running) return
     }
-    if (running.next >= steps.length) {
-      running = null
-      onRan()
-    } else requestAnimationFrame(stepRun)
+    if (running.next >= steps.length) running = null
+    else requestAnimationFrame(stepRun)
   }
   const stopWalk = () => {
     walking = null
@@ -245,7 +243,7 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, o
     hold,
     fasten: (isOn) => {
       if (isOn === isFastened) return
-      const point = last && isPresent(last) && isInArea(last) ? last : ghostPoint()
+      const point = pointInArea()
       stopWalk()
       if (isOn && point) stand(point.x, point.y, 'ghost')
       isFastened = isOn

@@ -56,7 +56,12 @@ export function gripOf(handle: ShownHandle, handles: readonly ShownHandle[], { b
   }
 }
 
-const insetPx = ({ value, unit, ...handle }: Extract<ShownHandle, { on: 'inset' }>, box: Box) => (unit === '%' ? (value / 100) * (handle.side === 'left' || handle.side === 'right' ? box.width : box.height) : value)
+type Inset = Extract<ShownHandle, { on: 'inset' }>
+
+/** Whether an inset is drawn as an upright line; and the length that 100 % of it is. */
+const isUpright = ({ side }: Inset) => side === 'left' || side === 'right'
+const wholeOf = (handle: Inset, box: Box) => (isUpright(handle) ? box.width : box.height)
+const insetPx = (handle: Inset, box: Box) => (handle.unit === '%' ? (handle.value / 100) * wholeOf(handle, box) : handle.value)
 
 /** What the handle's number is with its grip at a point, held in its range. */
 export function valueAt(handle: ShownHandle, { box, middle }: Ground, { x, y }: Point): number {
@@ -64,8 +69,7 @@ export function valueAt(handle: ShownHandle, { box, middle }: Ground, { x, y }: 
   switch (handle.on) {
     case 'inset': {
       const px = { left: x - box.x, right: box.x + box.width - x, top: y - box.y, bottom: box.y + box.height - y }[handle.side]
-      const whole = handle.side === 'left' || handle.side === 'right' ? box.width : box.height
-      return held(Math.round(handle.unit === '%' ? (px / whole) * 100 : px))
+      return held(Math.round(handle.unit === '%' ? (px / wholeOf(handle, box)) * 100 : px))
     }
     case 'radius':
       return held(Math.round(Math.hypot(x - middle.x, y - middle.y)))
@@ -110,8 +114,7 @@ export function drawHandles(layer: Element, handles: readonly ShownHandle[], gro
       const grip = gripOf(handle, shown, ground)
       switch (handle.on) {
         case 'inset': {
-          const isUpright = handle.side === 'left' || handle.side === 'right'
-          drawn.push(add('line', isUpright ? { left: px(grip.x), top: px(box.y), height: px(box.height), borderLeftWidth: '1.5px' } : { left: px(box.x), top: px(grip.y), width: px(box.width), borderTopWidth: '1.5px' }))
+          drawn.push(add('line', isUpright(handle) ? { left: px(grip.x), top: px(box.y), height: px(box.height), borderLeftWidth: '1.5px' } : { left: px(box.x), top: px(grip.y), width: px(box.width), borderTopWidth: '1.5px' }))
           break
         }
         case 'radius':

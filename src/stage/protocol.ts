@@ -128,7 +128,6 @@ export const fromStage = z.discriminatedUnion('type', [
   z.object({ type: z.literal('pin'), place, last: z.boolean() }),
   z.object({ type: z.literal('handle'), id: z.string(), value: finite, last: z.boolean() }),
   z.object({ type: z.literal('colours'), colours: z.array(z.string()) }),
-  z.object({ type: z.literal('ran') }),
   /** How far what is posed was dragged, px, and where the pointer is fastened. */
   z.object({ type: z.literal('posed'), x: finite, y: finite, place, last: z.boolean() }),
   z.object({ type: z.literal('boxes'), window: z.object({ width: finite, height: finite }), elements: z.record(z.string(), z.array(z.object({ x: finite, y: finite, width: finite, height: finite }))) }),

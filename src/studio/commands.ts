@@ -7,7 +7,7 @@ import { expandEffect, findKind } from '../core/effect/kinds'
 import { asksBecause, isPosable, poseByHand, type Because } from '../core/effect/pose'
 import { wordOf } from '../core/export/names'
 import { describeIssues, effectSchema, type Effect } from '../core/site/site'
-import { withTies } from '../core/site/ties'
+import { withTie, withTies } from '../core/site/ties'
 import type { Under } from '../stage/protocol'
 import { pageOf, type Studio } from './context'
 import type { Look } from '../core/look/look'
@@ -136,8 +136,7 @@ export function changeControl({ store }: Studio, effect: Effect, control: Contro
   if (!now) return
   const present = findKind(now.kind)?.controls(now.settings).find(({ id }) => id === control.id) ?? control
   const settings = (present.write as (settings: unknown, value: unknown) => unknown)(now.settings, value)
-  const ties = now.ties && Object.fromEntries(Object.entries(now.ties).filter(([id]) => id !== control.id))
-  store.edit({ do: 'change', id: effect.id, to: { settings, ...(now.ties?.[control.id] ? { ties: ties && Object.keys(ties).length > 0 ? ties : undefined } : {}) } }, control.title, gesture)
+  store.edit({ do: 'change', id: effect.id, to: { settings, ...(now.ties?.[control.id] ? { ties: withTie(now.ties, control.id) } : {}) } }, control.title, gesture)
 }
 
 /** Turns the direction of the selected effect. */
@@ -178,8 +177,8 @@ export function togglePosing(studio: Studio): void {
   link.say({ type: 'pose', select: posing && effect ? effect.select : null })
 }
 
-/** The drag that is being posed: from which settings, and how far. */
-let posed: { readonly effect: string; readonly settings: unknown; readonly place: Place; readonly drag: { readonly x: number; readonly y: number }; readonly gesture: string } | null = null
+/** The last pose by hand: from which settings it went, how far it was dragged, and whether it still is. */
+let posed: { readonly effect: string; readonly settings: unknown; readonly place: Place; readonly drag: { readonly x: number; readonly y: number }; readonly gesture: string; readonly isDragged: boolean } | null = null
 
 /** Poses the selected effect by a drag of so many px; the numbers follow from what they were when it began. */
 export function poseSelected(studio: Studio, place: Place, drag: { readonly x: number; readonly y: number }, last: boolean): void {
@@ -188,15 +187,12 @@ export function poseSelected(studio: Studio, place: Place, drag: { readonly x: n
   const kind = effect && findKind(effect.kind)
   const { posing } = view.get()
   if (!effect || !kind || !posing) return
-  const begins = !posed || posed.effect !== effect.id || !isDragging
-  posed = begins || !posed ? { effect: effect.id, settings: effect.settings, place, drag, gesture: newGesture() } : { ...posed, place, drag }
-  isDragging = !last
+  const from = posed?.isDragged && posed.effect === effect.id ? posed : { effect: effect.id, settings: effect.settings, gesture: newGesture() }
+  posed = { ...from, place, drag, isDragged: !last }
   const asks = asksBecause(kind.expand(posed.settings, effect.select), place)
   if (asks !== posing.asks) view.update({ posing: { ...posing, asks } })
   changeSettings(studio, effect, poseByHand(kind, posed.settings, place, drag, asks ? posing.because : 'both'), 'Posing by hand', posed.gesture)
 }
-
-let isDragging = false
 
 /** Says because of what the last pose is meant, and poses it so. */
 export function poseBecause(studio: Studio, because: Because): void {
@@ -222,11 +218,17 @@ export function removeEffect({ store, view }: Studio, effect: Effect): void {
   store.edit({ do: 'remove', id: effect.id }, `Removing ${effect.name}`)
 }
 
+/** Ends whatever holds the pointer: a look, a fastening, a walk. */
+export function letGo({ link, view }: Pick<Studio, 'link' | 'view'>): void {
+  const { held, fastened } = view.get()
+  if (held !== null) link.say({ type: 'hold', look: null })
+  if (fastened) link.say({ type: 'fasten', on: false })
+  view.update({ held: null, fastened: false, walking: false })
+}
+
 /** Sends the stand-in pointer off the page, as a real one would leave. */
 export function leavePage({ link, view }: Studio): void {
-  if (view.get().held !== null) link.say({ type: 'hold', look: null })
-  if (view.get().fastened) link.say({ type: 'fasten', on: false })
-  view.update({ walking: false, held: null, fastened: false })
+  letGo({ link, view })
   link.say({ type: 'leave', to: 'away' })
 }
 

@@ -86,6 +86,12 @@ export function addCss(source: string, css: string): string {
   return `${source.slice(0, place)}<style>\n${css}</style>\n${source.slice(place)}`
 }
 
+/** The source with CSS that it may have already; however it is indented there, it comes once. */
+export function addCssOnce(source: string, css: string): string {
+  const plain = (text: string) => text.trim().split('\n').map((line) => line.trim()).join('\n')
+  return plain(source).includes(plain(css)) ? source : addCss(source, css)
+}
+
 function firstInBody(all: readonly Element[]): number | undefined {
   const body = all.find(({ name }) => name === 'body')
   return body && childrenOf(body)[0]?.sourceCodeLocation?.startOffset

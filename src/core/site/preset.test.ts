@@ -25,6 +25,14 @@ describe('a preset', () => {
     expect(twice.match(/<article/g)).toHaveLength(2)
   })
 
+  it('brings its rules to a page that begins some of its own alike', () => {
+    const rooted = { ...preset, css: ':root {\n  --leaf: teal;\n}\n.card { color: var(--leaf) }' }
+    const page = '<!doctype html>\n<html><head>\n  <style>\n    :root {\n      --other: red;\n    }\n  </style>\n</head>\n<body>\n  <p>Text</p>\n</body></html>'
+    const once = placePreset(page, rooted, 4, 'after')
+    expect(once).toContain('--leaf: teal')
+    expect(placePreset(once, rooted, 4, 'after').match(/--leaf: teal/g)).toHaveLength(1)
+  })
+
   it('means what it is put on, its roles within', () => {
     expect(presetEffect(preset, 'new', { select: '.mine', noun: 'each of mine' })).toMatchObject({ id: 'new', select: '.mine', roles: { layer: { select: '.mine h2' } } })
   })

@@ -1,6 +1,6 @@
 // Presets: an effect with the markup that it needs, free of the selectors of one page.
 import * as z from 'zod'
-import { addCss, applyMarkup, outerOf, sliceOf, type Where } from '../page/markup'
+import { addCssOnce, applyMarkup, outerOf, sliceOf, type Where } from '../page/markup'
 import { elementsOf, readTree } from '../page/tree'
 import { effectSchema, type Effect } from './site'
 
@@ -33,16 +33,16 @@ export function makePreset(source: string, number: number, effect: Effect, css: 
 }
 
 function withClass(markup: string, className: string): string {
-  const at = elementsOf(readTree(markup)).findIndex(({ sourceCodeLocation }) => sourceCodeLocation)
-  const element = elementsOf(readTree(markup))[at]
+  const all = elementsOf(readTree(markup))
+  const at = all.findIndex(({ sourceCodeLocation }) => sourceCodeLocation)
+  const element = all[at]
   const classes = (element?.attribs.class ?? '').split(/\s+/).filter(Boolean)
   return !element || classes.includes(className) ? markup : applyMarkup(markup, { do: 'attribute', at, name: 'class', value: [...classes, className].join(' ') })
 }
 
 /** The source with a preset's markup beside or in an element, and its rules once. */
 export function placePreset(source: string, { markup, css }: Preset, at: number, where: Where): string {
-  const placed = applyMarkup(source, { do: 'insert', at, where, html: markup })
-  return css.trim() === '' || placed.includes(css.trim().split('\n')[0] ?? '') ? placed : addCss(placed, `${css.trimEnd()}\n`)
+  return addCssOnce(applyMarkup(source, { do: 'insert', at, where, html: markup }), `${css.trimEnd()}\n`)
 }
 
 /** The effect of a preset for what a selector matches. */

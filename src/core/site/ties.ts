@@ -69,6 +69,13 @@ export function isCircle(site: Site, effectId: string, id: string, tie: Tie): bo
   return false
 }
 
+/** The ties of an effect with another one for a word, or without one; undefined where none is left. */
+export function withTie(ties: Effect['ties'], id: string, tie?: Tie): Effect['ties'] {
+  const others = Object.entries(ties ?? {}).filter(([each]) => each !== id)
+  const all = tie ? [...others, [id, tie] as const] : others
+  return all.length > 0 ? Object.fromEntries(all) : undefined
+}
+
 /** What a word may be tied to: named values and words of the same sort, of this effect and of others, without circles. */
 export function tiesFor(site: Site, effect: Effect, control: Control<unknown>): readonly { readonly to: Tie['to']; readonly words: string }[] {
   const isNumber = control.kind === 'number'

@@ -18,8 +18,9 @@ interface EyeDropperWindow {
   readonly EyeDropper?: new () => { readonly open: () => Promise<{ readonly sRGBHex: string }> }
 }
 
-const checks = 'repeating-conic-gradient(#b9bdb6 0 25%, #fff 0 50%) 0 0 / 8px 8px'
-export const swatch = (css: string) => ({ background: `linear-gradient(${css}, ${css}), ${checks}` })
+/** A gradient, or a colour, over the checks that show how much of it is clear. */
+export const overChecks = (gradient: string) => ({ background: `${gradient}, repeating-conic-gradient(#b9bdb6 0 25%, #fff 0 50%) 0 0 / 8px 8px` })
+export const swatch = (css: string) => overChecks(`linear-gradient(${css}, ${css})`)
 
 export function ColourField({ label, value, onTouch, onValue }: ColourFieldProps) {
   const { link } = useStudio()

@@ -10,7 +10,7 @@ import { changeControl } from '../commands'
 import { useStudio, useView } from '../context'
 import { newGesture } from '../store/site-store'
 import { ChoiceWord } from './ChoiceWord'
-import { ColourField, swatch } from './ColourField'
+import { ColourField, overChecks } from './ColourField'
 import { LiveNumber } from './LiveNumber'
 
 interface ControlWordProps {
@@ -69,7 +69,7 @@ function DrawnWord({ control, words, ground, onTouch, onPaste }: DrawnWordProps)
   return (
     <chakra.button type="button" aria-label={`${control.title}: ${words || 'a gradient'}`} aria-pressed={touched === control.id} title={onPaste ? `${control.title}: in the drawing, or pasted as CSS` : control.title} onClick={onTouch} onFocus={onTouch} onPaste={onPaste && ((event) => onPaste(event.clipboardData.getData('text')))}
       display="inline-block" minWidth={ground ? '64px' : undefined} height={ground ? '22px' : undefined} verticalAlign={ground ? '-5px' : 'baseline'} px="7px" lineHeight="23px" background="ground" border="1px solid" borderColor={touched === control.id ? 'edge' : 'hairline'} borderRadius="4px" color="ink" fontWeight="600" cursor="pointer"
-      style={ground ? { background: `${ground}, ${swatch('transparent').background}` } : undefined} _hover={{ borderColor: 'edge' }} _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }}>
+      style={ground ? overChecks(ground) : undefined} _hover={{ borderColor: 'edge' }} _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }}>
       {words}
     </chakra.button>
   )

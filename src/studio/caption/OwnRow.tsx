@@ -10,6 +10,7 @@ import { notify } from '../commands'
 import { useStudio, useView } from '../context'
 import { Button, Field } from '../theme/controls'
 import { WordMenu } from './ChoiceWord'
+import { overChecks, swatch } from './ColourField'
 
 /** Something that each match may have of its own. */
 interface Thing {
@@ -96,7 +97,7 @@ function Dot({ match, index, thing, value, isChosen, onChoose }: DotProps) {
     <chakra.button type="button" aria-pressed={isChosen} aria-label={`${index + 1}, ${match.words.slice(0, 30) || match.select}: ${value === undefined ? 'like the others' : textOfString(value)}`} title={match.words.slice(0, 60) || match.select}
       onClick={onChoose} onMouseEnter={() => link.say({ type: 'outline', select: match.select })} onMouseLeave={() => link.say({ type: 'outline', select: null })}
       width="24px" height="24px" borderRadius="12px" border="1px solid" borderColor={isChosen ? 'ink' : 'edge'} outline={isChosen ? '2px solid var(--gm-madder)' : undefined} opacity={value === undefined ? 0.5 : 1}
-      style={thing.of === 'colour' || thing.of === 'gradient' ? { background: `${thing.of === 'colour' ? `linear-gradient(${shown}, ${shown})` : shown}, repeating-conic-gradient(#bbb 0 25%, #fff 0 50%) 0 0 / 8px 8px` } : undefined} background="ground" color="ink" fontSize="11px" cursor="pointer" _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '2px' }}>
+      style={thing.of === 'colour' ? swatch(shown) : thing.of === 'gradient' ? overChecks(shown) : undefined} background="ground" color="ink" fontSize="11px" cursor="pointer" _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '2px' }}>
       {thing.of === 'colour' || thing.of === 'gradient' ? '' : thing.of === 'amount' ? parseFloat(shown) : index + 1}
     </chakra.button>
   )

@@ -3,7 +3,7 @@ import { Box, Flex } from '@chakra-ui/react'
 import { structuredPatch } from 'diff'
 import { useEffect, useState } from 'react'
 import { findKind } from '../../core/effect/kinds'
-import { addCss, applyMarkup } from '../../core/page/markup'
+import { addCssOnce, applyMarkup } from '../../core/page/markup'
 import type { Role, Shell } from '../../core/rig/rig'
 import type { Effect } from '../../core/site/site'
 import { changeSource } from '../markup/commands'
@@ -22,7 +22,7 @@ export function ShellRow({ effect }: { readonly effect: Effect }) {
 function withShell(source: string, numbers: readonly number[], { open, close, css }: Shell): string {
   // From the last to the first, so that the numbers before stay what they are.
   const wrapped = [...numbers].sort((a, b) => b - a).reduce((text, at) => applyMarkup(text, { do: 'wrap', at, open, close }), source)
-  return css === '' || wrapped.includes(css) ? wrapped : addCss(wrapped, css)
+  return addCssOnce(wrapped, css)
 }
 
 function NeededShell({ role, shell, select }: { readonly role: Role; readonly shell: Shell; readonly select: string }) {

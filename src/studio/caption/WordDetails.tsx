@@ -2,7 +2,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { nanoid } from 'nanoid'
 import { formatNumber, type Control, type NumberControl } from '../../core/effect/control'
-import { tieFactors, tiesFor } from '../../core/site/ties'
+import { tieFactors, tiesFor, withTie } from '../../core/site/ties'
 import type { Effect, Tie } from '../../core/site/site'
 import { useSite, useStudio } from '../context'
 import { WordMenu } from './ChoiceWord'
@@ -39,9 +39,7 @@ function TieWords({ control, effect }: WordDetailsProps) {
   const tie = raw?.ties?.[control.id]
   const targets = tiesFor(site, effect, control)
   const write = (next: Tie | undefined) => {
-    const others = Object.fromEntries(Object.entries(raw?.ties ?? {}).filter(([id]) => id !== control.id))
-    const ties = next ? { ...others, [control.id]: next } : others
-    store.edit({ do: 'change', id: effect.id, to: { ties: Object.keys(ties).length > 0 ? ties : undefined } }, next ? `Tying ${control.title.toLowerCase()}` : `Untying ${control.title.toLowerCase()}`)
+    store.edit({ do: 'change', id: effect.id, to: { ties: withTie(raw?.ties, control.id, next) } }, next ? `Tying ${control.title.toLowerCase()}` : `Untying ${control.title.toLowerCase()}`)
   }
   const name = () => {
     const value = control.kind === 'number' || control.kind === 'colour' || control.kind === 'gradient' ? control.read(effect.settings) : ''

@@ -8,6 +8,7 @@ import type { CurveControl } from '../../core/effect/control'
 import { readSum } from '../../core/effect/arithmetic'
 import { newGesture } from '../store/site-store'
 import { Button, Field } from '../theme/controls'
+import { NamedField } from '../theme/NamedField'
 import { DrawingFrame } from './DrawingFrame'
 import { LineChart } from './LineChart'
 import type { Present } from './present'
@@ -73,19 +74,11 @@ export function CurveDrawing({ control, curve, onChange, input }: CurveDrawingPr
 }
 
 function StopNumber({ label, value, onValue }: { readonly label: string; readonly value: number; readonly onValue: (value: number) => void }) {
-  const [typed, setTyped] = useState<string | null>(null)
-  const take = () => {
-    const read = typed === null ? 'nonsense' : readSum(typed, '')
-    setTyped(null)
+  const take = (text: string) => {
+    const read = readSum(text, '')
     if (typeof read === 'number') onValue(read)
   }
-  return (
-    <Field aria-label={label} width="58px" minHeight="24px" px="5px" fontSize="13px" textAlign="center" value={typed ?? String(short(value))} onChange={(event) => setTyped(event.target.value)} onBlur={take}
-      onKeyDown={(event) => {
-        event.stopPropagation()
-        if (event.key === 'Enter') take()
-      }} />
-  )
+  return <NamedField label={label} width="58px" minHeight="24px" px="5px" fontSize="13px" textAlign="center" value={String(short(value))} onTake={take} />
 }
 
 /** The easing of the span behind a stop, as CSS writes it; what cannot be read stays as it was. */
@@ -94,7 +87,7 @@ function Easing({ easing, onEasing }: { readonly easing: string; readonly onEasi
   const isGood = parseEasing(typed) !== undefined
   const take = () => (isGood && typed !== easing ? onEasing(typed) : undefined)
   return (
-    <Field aria-label="Easing to the next stop" title={isGood ? 'Easing to the next stop, as CSS writes it' : 'This is no easing of CSS; the old one stays.'} aria-invalid={!isGood} list="gm-easings" flex="1" minWidth="0" minHeight="24px" px="5px" fontSize="12px" fontFamily="mono" value={typed} onChange={(event) => setTyped(event.target.value)} onBlur={take}
+    <Field aria-label="Easing to the next stop" title={isGood ? 'Easing to the next stop, as CSS writes it' : 'This is no easing of CSS; the old one stays.'} aria-invalid={!isGood} flex="1" minWidth="0" minHeight="24px" px="5px" fontSize="12px" fontFamily="mono" value={typed} onChange={(event) => setTyped(event.target.value)} onBlur={take}
       onKeyDown={(event) => {
         event.stopPropagation()
         if (event.key === 'Enter') take()

@@ -38,13 +38,12 @@ function DrawingOf({ kind, effect, touched }: { readonly kind: AnyKind; readonly
   const control = controls.find(({ id }) => id === touched) ?? controls.find(({ kind: each, drawing }) => each === 'feel' && drawing === 'flick')
   const drawn = controls.find(({ id }) => id === control?.draws) ?? control
   const feels = kind.feels(effect.settings)
-  const rig = useMemo(() => kind.expand(effect.settings, effect.select), [kind, effect.settings, effect.select])
   const change = (each: Control<unknown>, value: unknown, gesture?: string) => changeControl(studio, effect, each, value, gesture)
   if (!control || !drawn) return null
   if (control.kind === 'feel' && touched !== null) return <FeelDots title={control.title} feel={control.read(effect.settings)} onChoose={(feel) => change(control, feel)} />
   switch (control.drawing) {
     case 'above':
-      return <AboveDrawing rig={rig} />
+      return <AboveDrawing rig={kind.expand(effect.settings, effect.select)} />
     case 'strip':
       return <StripDrawing come={feels.come} go={feels.go} />
     case 'depths':

@@ -3,7 +3,7 @@ import type { Feel } from '../../core/feel/feel'
 import { answerOfFeel, lagOf, wayOf } from '../../core/feel/answer'
 import { settleBand } from '../../core/feel/spring-answer'
 import { DrawingFrame } from './DrawingFrame'
-import { colourOf, LineChart, type Marks } from './LineChart'
+import { colourOf, levelAt, LineChart, type Marks } from './LineChart'
 
 const points = 120
 /** A brisk hand, px/s: the speed at which the lag is told. */
@@ -18,16 +18,13 @@ export function niceSpan(ms: number): number {
 export const wayLine = (feel: Feel, untilMs: number) => Array.from({ length: points + 1 }, (_, i) => ({ x: (i / points) * untilMs, y: wayOf(feel, (i / points) * untilMs) }))
 
 /** The mark with its 2 % band, and the moment of settling. */
-const marksOf = (settleMs: number): Marks => (ink, at, { left, right, top, bottom }) => {
-  const [low, mark, high] = [1 - settleBand, 1, 1 + settleBand].map((y) => at({ x: 0, y }).y) as [number, number, number]
+const marksOf = (settleMs: number): Marks => (ink, at, area) => {
+  const { left, right, top, bottom } = area
+  const [low, high] = [1 - settleBand, 1 + settleBand].map((y) => at({ x: 0, y }).y) as [number, number]
   const { x } = at({ x: settleMs, y: 1 })
   ink.fillStyle = colourOf('press')
   ink.fillRect(left, high, right - left, low - high)
-  ink.strokeStyle = colourOf('edge')
-  ink.beginPath()
-  ink.moveTo(left, mark)
-  ink.lineTo(right, mark)
-  ink.stroke()
+  levelAt(1)(ink, at, area)
   ink.setLineDash([3, 3])
   ink.beginPath()
   ink.moveTo(x, top)

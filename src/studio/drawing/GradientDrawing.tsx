@@ -2,7 +2,7 @@
 import { Box, Flex, chakra } from '@chakra-ui/react'
 import { useRef, useState } from 'react'
 import { addGradientStop, changeGradientStop, readGradient, removeGradientStop, writeGradient, type Gradient } from '../../core/curve/gradient'
-import { ColourField } from '../caption/ColourField'
+import { ColourField, overChecks, swatch } from '../caption/ColourField'
 import { newGesture } from '../store/site-store'
 import { Button, Field } from '../theme/controls'
 import { DrawingFrame } from './DrawingFrame'
@@ -13,8 +13,6 @@ interface GradientDrawingProps {
   readonly css: string
   readonly onChange: (css: string, gesture: string) => void
 }
-
-const checks = 'repeating-conic-gradient(#b9bdb6 0 25%, #fff 0 50%) 0 0 / 12px 12px'
 
 export function GradientDrawing({ title, css, onChange }: GradientDrawingProps) {
   const gradient = readGradient(css)
@@ -45,7 +43,7 @@ function Stops({ gradient, onChange }: { readonly gradient: Gradient; readonly o
   }
   return (
     <Flex direction="column" gap="8px" pt="8px" px="8px" flex="1" minHeight="0">
-      <Box ref={bar} position="relative" flex="1" minHeight="22px" borderRadius="3px" border="1px solid" borderColor="edge" cursor="copy" style={{ background: `linear-gradient(90deg, ${stops.map(({ colour, at: place }) => `${colour} ${place}%`).join(', ')}), ${checks}` }}
+      <Box ref={bar} position="relative" flex="1" minHeight="22px" borderRadius="3px" border="1px solid" borderColor="edge" cursor="copy" style={overChecks(`linear-gradient(90deg, ${stops.map(({ colour, at: place }) => `${colour} ${place}%`).join(', ')})`)}
         onPointerDown={(event) => {
           if (event.target !== event.currentTarget) return
           const added = addGradientStop(gradient, shareAt(event.clientX))
@@ -55,7 +53,7 @@ function Stops({ gradient, onChange }: { readonly gradient: Gradient; readonly o
         <Box ref={rider} hidden aria-hidden="true" position="absolute" top="-5px" bottom="-5px" width="2px" ml="-1px" background="madder" pointerEvents="none" />
         {stops.map((each, i) => (
           <chakra.span key={i} role="slider" tabIndex={0} aria-label={`Stop ${i + 1}`} aria-valuenow={Math.round(each.at)} aria-valuemin={0} aria-valuemax={100} aria-valuetext={`${Math.round(each.at)} %, ${each.colour}`} position="absolute" bottom="-9px" width="16px" height="16px" ml="-8px" borderRadius="8px" border="2px solid" borderColor={i === at ? 'ink' : 'sheet'} outline="1px solid" outlineColor="edge" cursor="ew-resize" touchAction="none"
-            _focusVisible={{ boxShadow: '0 0 0 3px var(--gm-ink)' }} style={{ left: `${each.at}%`, background: `linear-gradient(${each.colour}, ${each.colour}), ${checks}` }}
+            _focusVisible={{ boxShadow: '0 0 0 3px var(--gm-ink)' }} style={{ left: `${each.at}%`, ...swatch(each.colour) }}
             onFocus={() => setPicked(i)}
             onPointerDown={(event) => {
               event.stopPropagation()

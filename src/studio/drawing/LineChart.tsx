@@ -24,6 +24,16 @@ type ChartColour = 'madder' | 'violet' | 'lichen' | 'ink' | 'edge'
 /** What is drawn under the lines: the chart's own coordinates in px. */
 export type Marks = (ink: CanvasRenderingContext2D, at: (point: Point) => Point, area: { readonly left: number; readonly right: number; readonly top: number; readonly bottom: number }) => void
 
+/** A level line right across at a value: where things begin, meet, or should come to. */
+export const levelAt = (value: number): Marks => (ink, at, { left, right }) => {
+  const { y } = at({ x: 0, y: value })
+  ink.strokeStyle = colourOf('edge')
+  ink.beginPath()
+  ink.moveTo(left, y)
+  ink.lineTo(right, y)
+  ink.stroke()
+}
+
 interface LineChartProps {
   readonly label: string
   readonly lines: readonly Line[]

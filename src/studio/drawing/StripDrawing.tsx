@@ -3,16 +3,7 @@ import type { Feel } from '../../core/feel/feel'
 import { answerOfFeel, wayOf } from '../../core/feel/answer'
 import { DrawingFrame } from './DrawingFrame'
 import { niceSpan, wayLine } from './FlickDrawing'
-import { colourOf, LineChart, type Marks } from './LineChart'
-
-const middle: Marks = (ink, at, { left, right }) => {
-  const { y } = at({ x: 0, y: 0 })
-  ink.strokeStyle = colourOf('edge')
-  ink.beginPath()
-  ink.moveTo(left, y)
-  ink.lineTo(right, y)
-  ink.stroke()
-}
+import { levelAt, LineChart } from './LineChart'
 
 export function StripDrawing({ come, go }: { readonly come: Feel; readonly go: Feel }) {
   const [coming, going] = [answerOfFeel(come), answerOfFeel(go)]
@@ -22,7 +13,7 @@ export function StripDrawing({ come, go }: { readonly come: Feel; readonly go: F
   const below = wayLine(go, untilMs).map(({ x, y }) => ({ x, y: y - 1 }))
   return (
     <DrawingFrame title="There and back" words={words}>
-      <LineChart label={`There and back: ${words}.`} lines={[{ points: wayLine(come, untilMs), colour: 'madder' }, { points: below, colour: 'violet' }]} across={[0, untilMs]} down={[-most, most]} marks={middle}
+      <LineChart label={`There and back: ${words}.`} lines={[{ points: wayLine(come, untilMs), colour: 'madder' }, { points: below, colour: 'violet' }]} across={[0, untilMs]} down={[-most, most]} marks={levelAt(0)}
         present={({ now, sample, isOn, changedAt }) => {
           const ms = now - changedAt
           return { point: sample && ms < untilMs ? { x: ms, y: isOn ? wayOf(come, ms) : wayOf(go, ms) - 1 } : null, moves: ms < untilMs }

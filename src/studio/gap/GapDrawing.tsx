@@ -3,19 +3,10 @@ import { Box, Flex } from '@chakra-ui/react'
 import { toggleGap } from '../commands'
 import { useStudio, useView } from '../context'
 import { DrawingFrame } from '../drawing/DrawingFrame'
-import { colourOf, LineChart, type Line, type Marks } from '../drawing/LineChart'
+import { levelAt, LineChart, type Line } from '../drawing/LineChart'
 import type { Gap } from '../store/view-store'
 import { Button } from '../theme/controls'
 import { threeWindows, visitor } from '../visitor'
-
-const meeting: Marks = (ink, at, { left, right }) => {
-  const { y } = at({ x: 0, y: 0 })
-  ink.strokeStyle = colourOf('edge')
-  ink.beginPath()
-  ink.moveTo(left, y)
-  ink.lineTo(right, y)
-  ink.stroke()
-}
 
 const short = (value: number) => `${Number(value.toFixed(Math.abs(value) < 10 ? 1 : 0))}`.replace('-', '\u2212')
 
@@ -48,7 +39,7 @@ export function GapDrawing({ gap }: { readonly gap: Gap }) {
         <Flex flex="1" align="center" color="soft" fontSize="14px">{edges.length === 0 ? 'Click the first of two edges that should meet.' : edges.length === 1 ? 'Now the edge that it should meet.' : 'Measuring over the whole travel …'}</Flex>
       ) : (
         <>
-          <LineChart label={`The gap over the travel: ${measures.map(({ width, across, down }) => `at ${width} px ${spanWords([...across, ...down])}`).join('; ')}`} lines={lines} across={[0, 100]} down={[least * 1.15, greatest * 1.15]} marks={meeting}
+          <LineChart label={`The gap over the travel: ${measures.map(({ width, across, down }) => `at ${width} px ${spanWords([...across, ...down])}`).join('; ')}`} lines={lines} across={[0, 100]} down={[least * 1.15, greatest * 1.15]} marks={levelAt(0)}
             present={({ sample }) => ({ point: sample?.place ? { x: (sample.place.x + 1) * 50, y: valueAt(first.across, (sample.place.x + 1) / 2) } : null, moves: false })} />
           {measures.length > 1 && <Box fontSize="12px" color="soft">{measures.map(({ width, across, down }) => `${width}: ${spanWords([...across, ...down])}`).join(' · ')}</Box>}
         </>

@@ -1,17 +1,11 @@
 // What home asks of the server.
 import * as z from 'zod'
 import type { Bundle, Page } from '../../core/site/site'
-import { refusalOf } from '../store/search'
+import { reach } from '../store/reach'
 
 const madeSchema = z.object({ siteId: z.string(), pageId: z.string() })
 
-async function ask(address: string, method: string, body: unknown): Promise<Response> {
-  const response = await fetch(address, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }).catch(() => {
-    throw new Error('The studio’s server cannot be reached, so nothing was changed.')
-  })
-  if (!response.ok) throw new Error(await refusalOf(response))
-  return response
-}
+const ask = (address: string, method: string, body: unknown) => reach(address, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
 
 /** Begins a site, and gives the address of its first page in the studio. Throws an Error with a sentence. */
 export async function newSite(how: { readonly starter: string } | { readonly copyOf: string } | { readonly pages: readonly Page[]; readonly bundle?: Bundle | undefined }): Promise<string> {

@@ -1,10 +1,10 @@
 // What a designer does to the markup of a page: each is an edit of its source, kept, and undone like any other.
-import { addCss, applyMarkup, type MarkupEdit, type Where } from '../../core/page/markup'
+import { addCssOnce, applyMarkup, type MarkupEdit, type Where } from '../../core/page/markup'
 import type { Starter } from '../../core/page/starters'
 import type { SiteFile } from '../../core/site/site'
 import { notify, stopPointing } from '../commands'
 import { pageOf, type Studio } from '../context'
-import { refusalOf } from '../store/search'
+import { refusalOf } from '../store/reach'
 import { newGesture } from '../store/site-store'
 
 /** The change that each studio is at: the next one begins with what it leaves. */
@@ -40,10 +40,7 @@ export async function editMarkup(studio: Studio, edit: MarkupEdit, words: string
 
 /** Puts a starter before, after or into an element, with its CSS. */
 export async function placeStarter(studio: Studio, starter: Starter, at: number, where: Where): Promise<void> {
-  const done = await changeSource(studio, `Placing ${starter.title.toLowerCase()}`, (source) => {
-    const placed = applyMarkup(source, { do: 'insert', at, where, html: starter.html })
-    return placed.includes(starter.css) ? placed : addCss(placed, starter.css)
-  })
+  const done = await changeSource(studio, `Placing ${starter.title.toLowerCase()}`, (source) => addCssOnce(applyMarkup(source, { do: 'insert', at, where, html: starter.html }), starter.css))
   if (done) stopPointing(studio)
 }
 

@@ -1,7 +1,7 @@
 // Files on their way to the server, which reads pages from them.
 import * as z from 'zod'
 import { bundleSchema, pageSchema } from '../../core/site/site'
-import { refusalOf } from '../store/search'
+import { refusalOf } from '../store/reach'
 
 const importedSchema = z.object({ pages: z.array(pageSchema), bundle: bundleSchema.optional() })
 

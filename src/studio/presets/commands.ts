@@ -8,46 +8,19 @@ import { withTies } from '../../core/site/ties'
 import { chosenTarget, notify, stopPointing } from '../commands'
 import { pageOf, type Studio } from '../context'
 import { changeSource } from '../markup/commands'
-import { refusalOf } from '../store/search'
+import { reach } from '../store/reach'
 import { newGesture } from '../store/site-store'
 
 const keptSchema = z.object({ id: z.string(), preset: presetSchema })
 export type KeptPreset = z.infer<typeof keptSchema>
 
-const unreachable = 'The studio’s server cannot be reached, so nothing was changed. Try again when it is back.'
-
-async function ask(address: string, init?: RequestInit): Promise<Response> {
-  const response = await fetch(address, init).catch(() => {
-    throw new Error(unreachable)
-  })
-  if (!response.ok) throw new Error(await refusalOf(response))
-  return response
-}
-
 /** All presets there are. Throws an Error with a sentence when they cannot be had. */
 export async function listPresets(): Promise<readonly KeptPreset[]> {
-  return z.array(keptSchema).parse(await (await ask('/api/presets')).json())
+  return z.array(keptSchema).parse(await (await reach('/api/presets')).json())
 }
 
 export async function removePreset(id: string): Promise<void> {
-  await ask(`/api/presets/${id}`, { method: 'DELETE' })
-}
-
-/** The rules that an element needs, as the page's frame tells them. */
-function liftedCss({ link }: Studio, number: number): Promise<string> {
-  return new Promise((resolve, reject) => {
-    const stop = link.listen((message) => {
-      if (message.type !== 'lifted' || message.number !== number) return
-      stop()
-      clearTimeout(timer)
-      resolve(message.css)
-    })
-    const timer = setTimeout(() => {
-      stop()
-      reject(new Error('The page does not answer; it may still be loading.'))
-    }, 4000)
-    link.say({ type: 'lift', number })
-  })
+  await reach(`/api/presets/${id}`, { method: 'DELETE' })
 }
 
 /** Keeps an effect as a preset, with the first element that it means on this page. */
@@ -58,8 +31,8 @@ export async function savePreset(studio: Studio, effect: Effect): Promise<void> 
     if (!first) throw new Error('Nothing on this page is meant by this figure; go to a page that has its element, and save it there.')
     const source = await studio.search.source(page.source)
     const now = withTies(studio.store.history.get().site).effects.find(({ id }) => id === effect.id) ?? effect
-    const preset = makePreset(source, first.number, now, await liftedCss(studio, first.number))
-    await ask('/api/presets', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(preset) })
+    const preset = makePreset(source, first.number, now, await studio.link.ask({ type: 'lift', number: first.number }, (message) => (message.type === 'lifted' && message.number === first.number ? message.css : undefined)))
+    await reach('/api/presets', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(preset) })
     notify(studio, `${effect.name} is kept as a preset: point at something on any site, and it is among your presets.`)
   } catch (error) {
     notify(studio, error instanceof Error ? error.message : 'This could not be kept as a preset.')

@@ -1,6 +1,7 @@
 // The pages of a site as sources: fetched once by their hash, told to the worker, and asked about.
 import * as z from 'zod'
 import type { Site } from '../../core/site/site'
+import { reach } from './reach'
 import type { Answer, FromWorker, Question, ToWorker } from '../../worker/protocol'
 
 export interface Search {
@@ -14,14 +15,7 @@ export interface Search {
   readonly end: () => void
 }
 
-const problemSchema = z.object({ detail: z.string() })
 const keptSchema = z.object({ hash: z.string() })
-
-/** What the server says is wrong, as a sentence. */
-export async function refusalOf(response: Response): Promise<string> {
-  const problem = problemSchema.safeParse(await response.json().catch(() => undefined))
-  return problem.success ? problem.data.detail : 'The studio’s server refused this.'
-}
 
 export function makeSearch(makeWorker: () => Worker): Search {
   const sources = new Map<string, string>()
@@ -38,13 +32,6 @@ export function makeSearch(makeWorker: () => Worker): Search {
       })
     }
     worker.postMessage(message)
-  }
-  const reach = async (address: string, init?: RequestInit) => {
-    const response = await fetch(address, init).catch(() => {
-      throw new Error('The studio’s server cannot be reached, so nothing was changed. Try again when it is back.')
-    })
-    if (!response.ok) throw new Error(await refusalOf(response))
-    return response
   }
   const source = async (hash: string) => {
     const known = sources.get(hash)

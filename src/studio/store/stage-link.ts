@@ -3,11 +3,16 @@ import { fromStage, type FromStage, type ToStage } from '../../stage/protocol'
 
 const momentary = new Set<ToStage['type']>(['asset', 'colours', 'stand', 'run', 'test-run', 'boxes', 'gap', 'edges', 'lift'])
 
+/** How long an answer of the page is waited for, ms. */
+const answerMs = 4000
+
 export interface StageLink {
   /** Says something to the page; before the page is ready the last word of each type waits. */
   readonly say: (message: ToStage) => void
   /** Takes the frame's window, and gives back how to let go of it. */
   readonly connect: (frame: HTMLIFrameElement) => () => void
+  /** Says something and resolves with what `take` makes of the page's answer. Throws an Error with a sentence when none comes. */
+  readonly ask: <Answer>(message: ToStage, take: (answer: FromStage) => Answer | undefined) => Promise<Answer>
   /** Resolves once a page has answered, or after so many ms. */
   readonly whenReady: (mostMs: number) => Promise<void>
   readonly listen: (listener: (message: FromStage) => void) => () => void
@@ -30,11 +35,37 @@ export function makeStageLink(): StageLink {
     }
     for (const listener of listeners) listener(message.data)
   }
+  const say: StageLink['say'] = (message) => {
+    // What is said for the moment is not said again to whoever comes next.
+    if (!momentary.has(message.type)) waiting.set(message.type, message)
+    if (ready) post(message)
+  }
+  /** The first message of which `take` makes something; undefined after so many ms. */
+  const hearFirst = <Answer>(take: (message: FromStage) => Answer | undefined, mostMs: number) =>
+    new Promise<Answer | undefined>((resolve) => {
+      const done = (answer?: Answer) => {
+        clearTimeout(timer)
+        listeners.delete(look)
+        resolve(answer)
+      }
+      const look = (message: FromStage) => {
+        const answer = take(message)
+        if (answer !== undefined) done(answer)
+      }
+      const timer = setTimeout(done, mostMs)
+      listeners.add(look)
+    })
   return {
-    say: (message) => {
-      // What is said for the moment is not said again to whoever comes next.
-      if (!momentary.has(message.type)) waiting.set(message.type, message)
-      if (ready) post(message)
+    say,
+    ask: async (message, take) => {
+      const heard = hearFirst(take, answerMs)
+      say(message)
+      const answer = await heard
+      if (answer === undefined) throw new Error('The page does not answer; it may still be loading.')
+      return answer
+    },
+    whenReady: async (mostMs) => {
+      if (!ready) await hearFirst(({ type }) => type === 'ready' || undefined, mostMs)
     },
     connect: (element) => {
       frame = element
@@ -46,18 +77,6 @@ export function makeStageLink(): StageLink {
         ready = false
       }
     },
-    whenReady: (mostMs) =>
-      new Promise((resolve) => {
-        if (ready) return resolve()
-        const done = () => {
-          clearTimeout(timer)
-          listeners.delete(look)
-          resolve()
-        }
-        const look = (message: FromStage) => message.type === 'ready' && done()
-        const timer = setTimeout(done, mostMs)
-        listeners.add(look)
-      }),
     listen: (listener) => {
       listeners.add(listener)
       return () => listeners.delete(listener)

@@ -6,7 +6,7 @@ import { readTrace, writeTrace } from '../../core/trace/csv'
 import { keepTrace, readTraceFile, writeTraceJson } from '../../core/trace/kept'
 import { runs, type RunName } from '../../core/trace/runs'
 import type { RunSample } from '../../stage/protocol'
-import { notify, selectedEffect } from '../commands'
+import { letGo, notify, selectedEffect } from '../commands'
 import type { Studio } from '../context'
 
 /** Plays a built-in run over the selected effect. */
@@ -17,13 +17,6 @@ export function playRun(studio: Studio, run: RunName): void {
   letGo(studio)
   link.say({ type: 'test-run', run, select: effect.select, ...(effect.roles?.note ? { note: effect.roles.note.select } : {}) })
   notify(studio, `${runs[run].words.charAt(0).toUpperCase()}${runs[run].words.slice(1)}: shows ${runs[run].provokes}.`)
-}
-
-function letGo({ link, view }: Studio): void {
-  const { held, fastened } = view.get()
-  if (held) link.say({ type: 'hold', look: null })
-  if (fastened) link.say({ type: 'fasten', on: false })
-  view.update({ held: null, fastened: false, walking: false })
 }
 
 /** A trace as it travels to the page, from 0 ms on. */

@@ -49,7 +49,7 @@ export function ComparePart({ effect }: { readonly effect: Effect }) {
   const compare = async () => {
     const [one, other] = [choice.one, choice.other].map((id) => expandEffect({ ...effect, settings: settingsOf(id) }))
     if (!one || !other) return
-    const boxes = await boxesOf(studio, [...new Set([effect.select, ...selectorsOf(one), ...selectorsOf(other)])])
+    const boxes: Boxes = await studio.link.ask({ type: 'boxes', selects: [...new Set([effect.select, ...selectorsOf(one), ...selectorsOf(other)])] }, (message) => (message.type === 'boxes' ? message : undefined))
     const box = boxes.elements[effect.select]?.find(({ y, height }) => y + height > 0 && y < boxes.window.height)
     const kept = site.traces?.find(({ id }) => id === choice.trace)
     if (!box) return notify(studio, 'Nothing that this figure means is in sight; scroll to it first.')
@@ -114,21 +114,4 @@ function farthestLine({ one, other }: Answers): number {
 
 function linesOf({ lines }: TraceAnswer, at: number, lastAt: number, colour: 'madder' | 'violet'): readonly Line[] {
   return lines.slice(at, at + 1).map(({ points }) => ({ points: points.filter(({ t }) => t <= lastAt).map(({ t, value }) => ({ x: t, y: value })), colour, dashed: colour === 'violet' }))
-}
-
-/** Where elements lie on the page now. */
-function boxesOf({ link }: ReturnType<typeof useStudio>, selects: readonly string[]): Promise<Boxes> {
-  return new Promise((resolve, reject) => {
-    const stop = link.listen((message) => {
-      if (message.type !== 'boxes') return
-      stop()
-      clearTimeout(timer)
-      resolve(message)
-    })
-    const timer = setTimeout(() => {
-      stop()
-      reject(new Error('The page does not answer; it may still be loading.'))
-    }, 4000)
-    link.say({ type: 'boxes', selects: [...selects] })
-  })
 }
