@@ -2,7 +2,8 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { expect, test } from './support/house'
-import { cardsPage, onScreen, stageOf, tiltOnCards } from './support/stage'
+import { cardsPage, clickOnPage, onScreen, stageOf, tiltOnCards } from './support/stage'
+import { tuningEffects, tuningPage } from './support/tuning-page'
 
 /** What axe finds in the studio itself; the designer's page in its frame is not ours to judge. */
 async function findings(page: Page): Promise<string[]> {
@@ -52,6 +53,42 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.goto(house.address)
     await page.goto(house.address)
     await expect(page.getByRole('region', { name: 'Vesper Hollow' })).toBeVisible()
+    expect(await findings(page)).toEqual([])
+  })
+}
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`the words of a rig by hand, colours, curves, gaps, tries and presets pass (${colorScheme})`, async ({ page, house }) => {
+    await page.emulateMedia({ colorScheme })
+    await page.goto(await house.addSite(`access-tuning-${colorScheme}`, tuningPage, tuningEffects))
+    const frame = await stageOf(page)
+    await page.getByRole('button', { name: /^How x follows|^How it follows/ }).first().click()
+    expect(await findings(page)).toEqual([])
+    await page.getByRole('button', { name: /^Wash over the wall/ }).first().click()
+    expect(await findings(page)).toEqual([])
+    await page.getByRole('button', { name: /^Colour of stop/ }).click()
+    await expect(page.getByText('On this page')).toBeVisible()
+    expect(await findings(page)).toEqual([])
+    await page.keyboard.press('Escape')
+    await page.getByRole('button', { name: 'Figure 2: Two sheets' }).click()
+    await page.getByRole('spinbutton', { name: 'Height of the near sheet' }).focus()
+    expect(await findings(page)).toEqual([])
+    await page.getByRole('button', { name: 'More' }).click()
+    await page.getByRole('button', { name: /^What lift comes to/ }).click()
+    await expect(page.getByRole('group', { name: /^Stop \d of/ })).toBeVisible()
+    expect(await findings(page)).toEqual([])
+    await page.getByRole('button', { name: 'More' }).click()
+    await page.keyboard.press('j')
+    await expect(page.getByRole('heading', { name: 'Gap' })).toBeVisible()
+    expect(await findings(page)).toEqual([])
+    await page.keyboard.press('Escape')
+    await page.keyboard.press('Shift+Y')
+    await expect(page.getByRole('region', { name: 'Two under one trace' })).toBeVisible()
+    expect(await findings(page)).toEqual([])
+    await page.getByRole('button', { name: 'Close the tries' }).click()
+    await page.keyboard.press('p')
+    await clickOnPage(page, frame, '.near')
+    await page.getByRole('button', { name: 'Your presets' }).click()
     expect(await findings(page)).toEqual([])
   })
 }

@@ -3,6 +3,7 @@ import type { Page } from '@playwright/test'
 import { test } from './support/house'
 import { builderMade, zipOf } from './support/made-pages'
 import { movePointer, onScreen, stageOf } from './support/stage'
+import { tuningEffects, tuningPage } from './support/tuning-page'
 
 const folder = 'docs/screenshots'
 const demo = '/studio/vesper-hollow/specimens'
@@ -18,6 +19,7 @@ const settle = (page: Page) => page.waitForTimeout(1200)
 
 test('pictures of the main views', async ({ page, house }) => {
   test.setTimeout(180_000)
+  page.setDefaultTimeout(15_000)
   await page.goto(house.address + demo)
   await movePointer(page, ...(await pointIn(page, '.plate', 1, 0.95, 0.06)), 6)
   await settle(page)
@@ -81,4 +83,34 @@ test('pictures of the main views', async ({ page, house }) => {
   await page.mouse.up()
   await settle(page)
   await page.screenshot({ path: `${folder}/studio-night.png` })
+  await page.keyboard.press('Control+z')
+  await settle(page)
+
+  await page.emulateMedia({ colorScheme: 'light' })
+  // Tuning: five dots, two tries side by side, a ring on the page, a curve.
+  await page.goto(house.address + demo)
+  await movePointer(page, ...(await pointIn(page, '.plate', 1, 0.9, 0.2)), 6)
+  await settle(page)
+  await page.mouse.move(1000, 690, { steps: 3 })
+  await page.keyboard.press('Shift+Y')
+  await page.getByRole('button', { name: /^How it follows/ }).first().click()
+  await page.getByRole('button', { name: 'springy' }).click()
+  await page.getByRole('button', { name: 'Compare' }).click()
+  await page.waitForTimeout(1350)
+  await page.screenshot({ path: `${folder}/tries.png` })
+  await page.goto(await house.addSite('tuning', tuningPage, tuningEffects))
+  await movePointer(page, 300, 300, 4)
+  await settle(page)
+  await page.mouse.move(1000, 690, { steps: 3 })
+  await page.getByRole('spinbutton', { name: 'Clear reach of the light' }).focus()
+  await settle(page)
+  await page.screenshot({ path: `${folder}/handles.png` })
+  await page.getByRole('button', { name: 'Figure 2: Two sheets' }).click()
+  await movePointer(page, 900, 300, 4)
+  await settle(page)
+  await page.mouse.move(1000, 690, { steps: 3 })
+  await page.getByRole('button', { name: 'More' }).click()
+  await page.getByRole('button', { name: /^What lift comes to/ }).click()
+  await settle(page)
+  await page.screenshot({ path: `${folder}/curve.png` })
 })

@@ -66,7 +66,7 @@ export function StudioScreen({ siteId, pageId, site, revision }: StudioScreenPro
 
 function Regions() {
   const { rowsOpen, pointing } = useView()
-  const foot = pointing.stage === 'choosing' ? 236 : rowsOpen && pointing.stage === 'no' ? 290 : 156
+  const foot = pointing.stage === 'choosing' ? 256 : rowsOpen && pointing.stage === 'no' ? 290 : 156
   return (
     <Grid height="100vh" minWidth="960px" templateRows={`40px minmax(0, 1fr) ${foot}px 40px`} overflow="hidden">
       <TopBar />

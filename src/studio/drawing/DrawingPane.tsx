@@ -26,7 +26,7 @@ export function DrawingPane() {
   const kind = effect && findKind(effect.kind)
   if (!gap && (!effect || !kind)) return <Box borderLeft="1px solid" borderColor="hairline" />
   return (
-    <Box as="section" aria-label="Drawing" borderLeft="1px solid" borderColor="hairline" px="14px" py="8px" minWidth="0" minHeight="0">
+    <Box as="section" aria-label="Drawing" borderLeft="1px solid" borderColor="hairline" px="14px" py="6px" minWidth="0" minHeight="0">
       {gap ? <GapDrawing gap={gap} /> : effect && kind && <DrawingOf kind={kind} effect={effect} touched={touched} />}
     </Box>
   )

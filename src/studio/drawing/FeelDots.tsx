@@ -49,7 +49,7 @@ export function FeelDots({ title, feel, onChoose }: FeelDotsProps) {
   })
   return (
     <DrawingFrame title={title} words={chosen ? '' : 'tuned by hand'}>
-      <Box ref={lanes} role="group" aria-label="Five feels" flex="1" display="grid" gridTemplateRows="repeat(5, minmax(0, 1fr))" mt="2px"
+      <Box ref={lanes} role="group" aria-label="Five feels" flex="1" display="grid" gridTemplateRows="repeat(5, minmax(24px, 1fr))"
         onPointerMove={(event) => {
           const box = event.currentTarget.getBoundingClientRect()
           over.current = Math.min(1, Math.max(0, (event.clientX - box.left - 76) / (box.width - 92)))

@@ -97,7 +97,7 @@ export function LineChart(props: LineChartProps) {
     if (y) Object.assign(y, { min: down[0], max: down[1] })
     if (x?.ticks) x.ticks.color = colourOf('soft')
     made.data.datasets = lines.map(({ points, colour, dashed, isStops }) => ({
-      data: points.map((point) => ({ ...point })), parsing: false, borderWidth: 2, borderColor: colourOf(colour), borderDash: dashed ? [4, 3] : [], showLine: !isStops, pointRadius: isStops ? 6 : 0, pointBackgroundColor: colourOf('sheet'), pointBorderColor: colourOf(colour), pointBorderWidth: 2,
+      data: points.map((point) => ({ ...point })), parsing: false, borderWidth: 2, borderColor: colourOf(colour), borderDash: dashed ? [4, 3] : [], showLine: !isStops, ...(isStops ? { clip: false as const } : {}), pointRadius: isStops ? 6 : 0, pointBackgroundColor: colourOf('sheet'), pointBorderColor: colourOf(colour), pointBorderWidth: 2,
     }))
     made.update('none')
   })

@@ -62,7 +62,8 @@ export function ComparePart({ effect }: { readonly effect: Effect }) {
   }
   const shown = answers?.of === key ? answers : null
   const differs = (row: (typeof rows)[number]) => shown && row.tell(shown.one.numbers[row.key]) !== row.tell(shown.other.numbers[row.key])
-  const lastAt = shown ? Math.max(800, Math.min(8000, (shown.trace.at(-1)?.t ?? 0) + Math.max(shown.one.numbers.settleMs, shown.other.numbers.settleMs) * 1.2)) : 0
+  const lastAt = shown ? Math.max(800, Math.min(8000, Math.ceil(((shown.trace.at(-1)?.t ?? 0) + Math.max(shown.one.numbers.settleMs, shown.other.numbers.settleMs) * 1.2) / 200) * 200)) : 0
+  const beyond = shown ? 0.1 + Math.max(shown.one.numbers.overshoot, shown.other.numbers.overshoot) : 0
   const farthest = shown ? farthestLine(shown) : 0
   return (
     <Box as="section" aria-label="Two under one trace">
@@ -81,7 +82,7 @@ export function ComparePart({ effect }: { readonly effect: Effect }) {
       {shown && (
         <>
           <Box height="120px" mt="8px" display="flex">
-            <LineChart label={`How the value goes that differs most, ${wordsOf(states, choice.one)} beside ${wordsOf(states, choice.other)}`} across={[0, lastAt]} down={[-0.2, 1.2]} lines={[
+            <LineChart label={`How the value goes that differs most, ${wordsOf(states, choice.one)} beside ${wordsOf(states, choice.other)}`} across={[0, lastAt]} down={[-beyond, 1 + beyond]} lines={[
               ...linesOf(shown.one, farthest, lastAt, 'madder'),
               ...linesOf(shown.other, farthest, lastAt, 'violet'),
             ]} />
