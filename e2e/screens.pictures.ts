@@ -96,7 +96,7 @@ test('pictures of the main views', async ({ page, house }) => {
   await page.getByRole('button', { name: /^How it follows/ }).first().click()
   await page.getByRole('button', { name: 'springy' }).click()
   await page.getByRole('button', { name: 'Compare' }).click()
-  await page.waitForTimeout(1350)
+  await page.waitForTimeout(2500)
   await page.screenshot({ path: `${folder}/tries.png` })
   await page.goto(await house.addSite('tuning', tuningPage, tuningEffects))
   await movePointer(page, 300, 300, 4)

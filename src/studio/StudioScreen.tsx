@@ -2,7 +2,6 @@
 // The studio: the page as the plate, figures on it, the caption below, the thread at the foot.
 import { Box, Grid } from '@chakra-ui/react'
 import { nanoid } from 'nanoid'
-import dynamic from 'next/dynamic'
 import { useEffect, useMemo } from 'react'
 import type { Site } from '../core/site/site'
 import { Caption } from './caption/Caption'
@@ -12,6 +11,7 @@ import { DrawingPane } from './drawing/DrawingPane'
 import { FigureIndex } from './FigureIndex'
 import { Plate } from './frame/Plate'
 import { listenToKeys } from './keys'
+import { PointingPane } from './point/PointingPane'
 import { SavedElsewhere } from './SavedElsewhere'
 import { makeSearch, searchWorker } from './store/search'
 import { makeSiteStore, takeUpLeftOvers } from './store/site-store'
@@ -20,9 +20,6 @@ import { makeThreadStore } from './store/thread-store'
 import { makeViewStore } from './store/view-store'
 import { Thread } from './thread/Thread'
 import { TopBar } from './TopBar'
-
-// Loaded when somebody points: the page is to be there and to answer first.
-const PointingPane = dynamic(() => import('./point/PointingPane').then((loaded) => loaded.PointingPane))
 
 interface StudioScreenProps {
   readonly siteId: string

@@ -18,7 +18,9 @@ export function selectedEffect({ store, view }: Studio): Effect | undefined {
   return store.history.get().site.effects.find(({ id }) => id === view.get().selected)
 }
 
-export function startPointing({ view }: Studio, goal: Goal = { for: 'new' }): void {
+export function startPointing({ link, view }: Studio, goal: Goal = { for: 'new' }): void {
+  // At once, and not only with the next picture of the screen: the very next click is meant for the page.
+  link.say({ type: 'point', on: true })
   view.update({ pointing: { ...notPointing, stage: 'looking', goal }, trial: null, walking: false, touched: null, notice: null })
 }
 

@@ -176,12 +176,22 @@ function FollowingPage({ tried, ...place }: PageFrameProps & { readonly tried?: 
   const studio = useStudio()
   const link = useMemo(() => makeStageLink(), [])
   const page = usePage()
-  const { selected } = useView()
+  const { selected, comparison } = useView()
   const frame = useRef<HTMLIFrameElement>(null)
   useFrame(frame, link)
   useStagePlay(link, useTry(tried))
   useGapOver(link)
   const select = studio.store.history.get().site.effects.find(({ id }) => id === selected)?.select
+  const run = comparison?.run
+  useEffect(() => {
+    if (!run) return
+    let isCurrent = true
+    // Both pages are to be seen before the trace is played on them.
+    void link.whenReady(8000).then(() => isCurrent && studio.link.say({ type: 'run', samples: [...run] }))
+    return () => {
+      isCurrent = false
+    }
+  }, [studio, link, run])
   useEffect(() => {
     if (select === undefined) return
     link.say({ type: 'show', figures: [{ select, selected: true }] })

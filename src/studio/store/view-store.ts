@@ -1,7 +1,7 @@
 // What the screen shows beside the document: what is selected, pointed at, tried.
 import type { Look } from '../../core/look/look'
 import type { Because } from '../../core/effect/pose'
-import type { Edge, Under, Visitor } from '../../stage/protocol'
+import type { Edge, RunSample, Under, Visitor } from '../../stage/protocol'
 import type { Match, Rung } from '../../worker/protocol'
 import { visitor as usualWindow, type WindowSize } from '../visitor'
 import { observable, type Observable } from './observable'
@@ -43,6 +43,8 @@ export interface Comparison {
   readonly one: string
   readonly other: string
   readonly trace: string
+  /** The trace itself, played once both pages are there; none where a try is only tried on. */
+  readonly run?: readonly RunSample[]
 }
 
 /** The present settings, among the tries. */

@@ -57,8 +57,7 @@ export function ComparePart({ effect }: { readonly effect: Effect }) {
     const [a, b] = await Promise.all([one, other].map((rig) => studio.search.ask({ ask: 'trace', rig, trace, boxes })))
     if (a && b) setAnswers({ of: key, one: a, other: b, trace })
     // Side by side on the page, under the same trace.
-    studio.view.update({ comparison: choice, held: null, fastened: false, walking: false })
-    setTimeout(() => studio.link.say({ type: 'run', samples: runSamples(trace) }), 700)
+    studio.view.update({ comparison: { ...choice, run: runSamples(trace) }, held: null, fastened: false, walking: false })
   }
   const shown = answers?.of === key ? answers : null
   const differs = (row: (typeof rows)[number]) => shown && row.tell(shown.one.numbers[row.key]) !== row.tell(shown.other.numbers[row.key])
