@@ -1,36 +1,7 @@
 // The newcomer's path: from the printed address to code on the clipboard, every click, key and drag counted.
-import type { Page } from '@playwright/test'
+import { countingHand } from './support/acts'
 import { expect, test } from './support/house'
 import { leanOf, stageOf } from './support/stage'
-
-/** A hand that counts what it does. Moving the pointer is free; typing text is not offered. */
-function countingHand(page: Page) {
-  let acts = 0
-  return {
-    count: () => acts,
-    click: async (x: number, y: number) => {
-      acts += 1
-      await page.mouse.click(x, y)
-    },
-    clickOn: async (name: string | RegExp, role: 'button' | 'menuitem' = 'button') => {
-      acts += 1
-      await page.getByRole(role, { name }).click()
-    },
-    key: async (key: string) => {
-      acts += 1
-      await page.keyboard.press(key)
-    },
-    drag: async (name: string, byPx: number) => {
-      acts += 1
-      const box = await page.getByRole('spinbutton', { name, exact: true }).boundingBox()
-      if (!box) throw new Error(`There is no "${name}".`)
-      await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
-      await page.mouse.down()
-      await page.mouse.move(box.x + box.width / 2 + byPx, box.y + box.height / 2, { steps: 6 })
-      await page.mouse.up()
-    },
-  }
-}
 
 test('a newcomer has working code for a tilt of all eight cards in at most eight acts, none typed', async ({ page, house, browser }) => {
   const hand = countingHand(page)

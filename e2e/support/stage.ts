@@ -45,7 +45,7 @@ export async function onScreen(page: Page, x: number, y: number): Promise<{ x: n
 }
 
 /** Waits until the plate has taken its size: it grows and shrinks with what stands around it. */
-async function standsStill(page: Page): Promise<void> {
+export async function standsStill(page: Page): Promise<void> {
   let before = ''
   await expect.poll(async () => {
     const now = JSON.stringify(await page.locator('iframe').first().boundingBox())
@@ -55,11 +55,11 @@ async function standsStill(page: Page): Promise<void> {
   }, { intervals: [60] }).toBe(true)
 }
 
-/** Clicks the middle of an element of the page in the frame, with the real pointer. */
-export async function clickOnPage(page: Page, frame: Frame, select: string): Promise<void> {
+/** Clicks an element of the page in the frame, with the real pointer: its middle, or where shares of its box say. */
+export async function clickOnPage(page: Page, frame: Frame, select: string, u = 0.5, v = 0.5): Promise<void> {
   await standsStill(page)
-  const box = await frame.locator(select).evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
-  const { x, y } = await onScreen(page, box.x + box.width / 2, box.y + box.height / 2)
+  const box = await frame.locator(select).first().evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
+  const { x, y } = await onScreen(page, box.x + box.width * u, box.y + box.height * v)
   await page.mouse.click(x, y)
 }
 

@@ -3,8 +3,7 @@
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { Route } from 'lucide-react'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import { findKind } from '../../core/effect/kinds'
-import { answerOfFeel } from '../../core/feel/answer'
+import { expandEffect, findKind } from '../../core/effect/kinds'
 import type { Sample } from '../../core/signal/sample'
 import { runNames, runs, type RunName } from '../../core/trace/runs'
 import type { ThreadSample } from '../../stage/protocol'
@@ -14,7 +13,7 @@ import { threadMs } from '../store/thread-store'
 import { Button } from '../theme/controls'
 import { keepStretch, playRun, playTrace } from './commands'
 import { drawThread, sayPresent } from './draw-thread'
-import type { Times } from './phases'
+import { timesOf, type Times } from './phases'
 
 /** A shorter stretch than this is none, ms. */
 const leastMs = 60
@@ -31,8 +30,7 @@ export function Thread() {
   useEffect(() => {
     const kind = selected && findKind(selected.effect.kind)
     if (!selected || !kind) return
-    const { follow, back } = kind.feels(selected.effect.settings)
-    times.current = { followMs: answerOfFeel(follow).settleMs, backMs: answerOfFeel(back).settleMs }
+    times.current = timesOf(kind.feels(selected.effect.settings), expandEffect(selected.effect).areas)
   }, [selected])
   useEffect(() => {
     let handle = 0

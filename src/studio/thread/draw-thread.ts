@@ -38,9 +38,13 @@ export function drawThread(surface: HTMLCanvasElement, samples: readonly ThreadS
     ink.fillRect(xAt(to) - 1, 0, 2, height)
   }
   for (const { phase, from, until } of phasesOf(samples, now, times)) {
-    ink.fillStyle = colour(phase === 'coming' || phase === 'on' ? '--gm-madder' : '--gm-violet')
-    // On its way, in either direction, the line is thin; where it stays, thick.
-    const thickness = phase === 'on' || phase === 'away' ? 3 : 1.5
+    ink.fillStyle = colour(phase === 'away' || phase === 'going' ? '--gm-violet' : '--gm-madder')
+    // On its way, in either direction, the line is thin; where it stays, thick; where the pointer stands still or has gone already, broken.
+    const thickness = phase === 'coming' || phase === 'going' ? 1.5 : 3
+    if (phase === 'still' || phase === 'waiting to go') {
+      for (let x = xAt(from); x < xAt(until); x += 6) ink.fillRect(x, height - 1 - thickness, Math.min(3, xAt(until) - x), thickness)
+      continue
+    }
     ink.fillRect(xAt(from), height - 1 - thickness, xAt(until) - xAt(from), thickness)
   }
   ink.lineWidth = 1.4

@@ -1,7 +1,10 @@
-// What an effect is doing under the pointer's thread: away, coming, on, going.
+// What an effect is doing under the pointer's thread: away, coming, on, still, waiting to go, going.
+import type { Feels } from '../../core/effect/kind'
+import { answerOfFeel } from '../../core/feel/answer'
+import type { Area } from '../../core/rig/rig'
 import type { ThreadSample } from '../../stage/protocol'
 
-export type Phase = 'away' | 'coming' | 'on' | 'going'
+export type Phase = 'away' | 'coming' | 'on' | 'still' | 'waiting to go' | 'going'
 
 /** A stretch of the thread with one phase; times in ms, `until` is open for the last one. */
 export interface Stretch {
@@ -10,37 +13,81 @@ export interface Stretch {
   readonly until: number
 }
 
-/** How long the effect takes to follow and to go back, ms (2 % band). */
+/**
+ * How long the effect takes to follow and to go back, ms (2 % band); for one with looks, how long it stays on after the
+ * pointer has gone, and after standing for how long it is still.
+ */
 export interface Times {
   readonly followMs: number
   readonly backMs: number
+  readonly waitMs?: number | undefined
+  readonly stillMs?: number | undefined
 }
+
+/** The times of an effect, by its feels and the looks of its areas. */
+export function timesOf({ follow, back }: Feels, areas: readonly Area[]): Times {
+  const looks = areas.flatMap((area) => area.looks ?? [])
+  const still = looks.flatMap(({ stillMs }) => stillMs ?? [])
+  return { followMs: answerOfFeel(follow).settleMs, backMs: answerOfFeel(back).settleMs, waitMs: Math.max(0, ...looks.map(({ goDelayMs }) => goDelayMs)), stillMs: still.length > 0 ? Math.min(...still) : undefined }
+}
+
+/** How far the pointer may go in all and still be standing, px. */
+const standingPx = 3
 
 /**
  * The stretches of a thread up to `now`: coming for as long as the effect takes to follow after the pointer came inside,
- * then on; going for as long as it takes to go back, then away.
+ * then on, or still while the pointer stands; waiting to go for as long as it stays on afterwards; going for as long as it
+ * takes to go back, then away.
  */
-export function phasesOf(samples: readonly ThreadSample[], now: number, { followMs, backMs }: Times): readonly Stretch[] {
+export function phasesOf(samples: readonly ThreadSample[], now: number, { followMs, backMs, waitMs = 0, stillMs }: Times): readonly Stretch[] {
   const stretches: Stretch[] = []
   const add = (phase: Phase, from: number, until: number) => {
     if (until > from) stretches.push({ phase, from, until })
   }
   let isInside: boolean | undefined
   let since = 0
+  /** Since when the pointer has been standing, and where. */
+  let stands = { from: 0, x: 0, y: 0 }
+  let told = 0
+  const closeStill = (until: number) => {
+    if (stillMs === undefined || !isInside) return
+    const still = Math.max(stands.from + stillMs, told)
+    if (still >= until) return
+    add('on', told, still)
+    add('still', still, until)
+    told = until
+  }
   const close = (until: number) => {
     if (isInside === undefined) return
-    const settled = Math.min(until, since + (isInside ? followMs : backMs))
-    add(isInside ? 'coming' : 'going', since, settled)
-    add(isInside ? 'on' : 'away', settled, until)
+    if (isInside) {
+      closeStill(until)
+      return add('on', told, until)
+    }
+    const waited = Math.min(until, since + waitMs)
+    const settled = Math.min(until, waited + backMs)
+    add('waiting to go', since, waited)
+    add('going', waited, settled)
+    add('away', settled, until)
   }
-  for (const { t, phase, place } of samples) {
+  const come = (at: number, until: number) => {
+    told = Math.min(until, at + followMs)
+    add('coming', at, told)
+  }
+  samples.forEach(({ t, x, y, phase, place }, i) => {
     const inside = phase === 'here' && place !== undefined
-    if (inside === isInside) continue
+    if (inside && isInside && Math.hypot(x - stands.x, y - stands.y) >= standingPx) {
+      closeStill(t)
+      stands = { from: t, x, y }
+    }
+    if (inside === isInside) return
     close(t)
     // What the thread begins with was so before it began.
-    since = isInside === undefined ? t - Math.max(followMs, backMs) : t
+    since = isInside === undefined ? t - Math.max(followMs, waitMs + backMs) : t
     isInside = inside
-  }
+    stands = { from: t, x, y }
+    const leaves = samples.slice(i + 1).find((each) => (each.phase === 'here' && each.place !== undefined) !== inside)
+    if (inside) come(since, leaves?.t ?? now)
+  })
   close(now)
   return stretches
 }

@@ -1,0 +1,100 @@
+// A hand that counts what it does in the studio: an act is a click, a key or a drag. Moving the pointer is free.
+import { writeFileSync } from 'node:fs'
+import { expect, type Frame, type Page } from '@playwright/test'
+import type { House } from './house'
+import { clickOnPage, onScreen, stageOf, standsStill } from './stage'
+
+export interface Hand {
+  readonly count: () => number
+  readonly click: (x: number, y: number) => Promise<void>
+  readonly clickOn: (name: string | RegExp, role?: 'button' | 'menuitem') => Promise<void>
+  readonly key: (key: string) => Promise<void>
+  /** Drags a number of the caption sideways. */
+  readonly drag: (name: string, byPx: number) => Promise<void>
+  /** Drags from one point of the page to another, in its own px. */
+  readonly dragOnPage: (from: Point, to: Point) => Promise<void>
+  /** Starts to point and clicks the element: one act by the rules of the count. */
+  readonly pointAt: (frame: Frame, select: string, u?: number, v?: number) => Promise<void>
+  /** Opens a word of the caption and chooses in its list: one act. */
+  readonly choose: (word: string | RegExp, option: string | RegExp) => Promise<void>
+}
+
+interface Point {
+  readonly x: number
+  readonly y: number
+}
+
+export function countingHand(page: Page): Hand {
+  let acts = 0
+  const dragFrom = async (from: Point, to: Point) => {
+    await page.mouse.move(from.x, from.y)
+    await page.mouse.down()
+    await page.mouse.move(to.x, to.y, { steps: 6 })
+    await page.mouse.up()
+  }
+  return {
+    count: () => acts,
+    click: async (x, y) => {
+      acts += 1
+      await page.mouse.click(x, y)
+    },
+    clickOn: async (name, role = 'button') => {
+      acts += 1
+      await page.getByRole(role, { name }).click()
+    },
+    key: async (key) => {
+      acts += 1
+      await page.keyboard.press(key)
+    },
+    drag: async (name, byPx) => {
+      acts += 1
+      const box = await page.getByRole('spinbutton', { name, exact: true }).boundingBox()
+      if (!box) throw new Error(`There is no "${name}".`)
+      const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 }
+      await dragFrom(middle, { x: middle.x + byPx, y: middle.y })
+    },
+    dragOnPage: async (from, to) => {
+      acts += 1
+      await standsStill(page)
+      await dragFrom(await onScreen(page, from.x, from.y), await onScreen(page, to.x, to.y))
+    },
+    pointAt: async (frame, select, u, v) => {
+      acts += 1
+      await page.keyboard.press('p')
+      await expect(page.getByRole('region', { name: 'Under the pointer' })).toBeVisible()
+      await clickOnPage(page, frame, select, u, v)
+    },
+    choose: async (word, option) => {
+      acts += 1
+      await page.getByRole('button', { name: word }).click()
+      await page.getByRole('menuitem', { name: option }).click()
+    },
+  }
+}
+
+/** The middle of an element of the page, in the page's own px. */
+export async function middleOf(frame: Frame | Page, select: string): Promise<Point> {
+  return frame.locator(select).first().evaluate((element) => {
+    const { x, y, width, height } = element.getBoundingClientRect()
+    return { x: x + width / 2, y: y + height / 2 }
+  })
+}
+
+/** Begins a site from a starter and opens it. Gives the frame and where the page's export is. */
+export async function openStarter(page: Page, house: House, starter: string): Promise<{ readonly frame: Frame; readonly exported: string }> {
+  const { origin } = new URL(house.address)
+  const answer = await page.request.post(`${origin}/api/sites`, { data: { starter }, headers: { origin } })
+  expect(answer.ok()).toBe(true)
+  const { siteId, pageId } = (await answer.json()) as { siteId: string; pageId: string }
+  await page.goto(`${origin}/studio/${siteId}/${pageId}`)
+  return { frame: await stageOf(page), exported: `${origin}/export/${siteId}/${pageId}` }
+}
+
+/** Opens the exported page from a file, by itself, once the last change is saved. */
+export async function openExport(page: Page, exported: string, file: string): Promise<Page> {
+  await expect(page.getByRole('status').filter({ hasText: /^· saved$/ })).toBeVisible()
+  writeFileSync(file, await (await page.request.get(exported)).text())
+  const other = await page.context().newPage()
+  await other.goto(`file://${file}`)
+  return other
+}
