@@ -12,7 +12,7 @@ import { readPlayerModules } from './player-source'
 const modules = readPlayerModules(new URL('../..', import.meta.url).pathname)
 
 /** The most that a script may weigh without its data, bytes (docs/decisions/006-what-the-engine-weighs.md). */
-const budgets = { oneTilt: 10_752, everything: 17_408 }
+const budgets = { oneTilt: 10_752, everything: 17_920 }
 
 const tables = ['laws', 'shapers', 'readers', 'series', 'features', 'abilities']
 const everything = [...new Set(modules.flatMap(({ declarations }) => declarations).filter(({ names }) => names.some((name) => tables.includes(name))).flatMap(({ uses }) => uses))]

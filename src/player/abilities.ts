@@ -1,4 +1,6 @@
 // What only some figures need of the page. An exported script holds those that its figures use.
+import { copies } from './copies'
+import { eyes } from './eyes'
 import { frames } from './frames'
 import { parts } from './parts'
 import { states } from './states'
@@ -6,6 +8,8 @@ import { targets } from './targets'
 import { telling } from './telling'
 
 interface Abilities {
+  readonly copies?: typeof copies
+  readonly eyes?: typeof eyes
   readonly frames?: typeof frames
   readonly parts?: typeof parts
   readonly states?: typeof states
@@ -13,4 +17,4 @@ interface Abilities {
   readonly telling?: typeof telling
 }
 
-export const abilities: Abilities = { frames, parts, states, targets, telling }
+export const abilities: Abilities = { copies, eyes, frames, parts, states, targets, telling }

@@ -88,7 +88,7 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
     readsAll = true
     if (hearAgain(engine, clock())) wake()
   }
-  const house = newHouse(root, figures, onChange)
+  const house = newHouse(root, figures, onChange, abilities.eyes?.locateInRow)
 
   const guarded = (each: Playing, act: (each: Playing) => void) => {
     try {

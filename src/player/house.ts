@@ -6,6 +6,8 @@ import { isNear, measure, readPlace, readShape, type Measured } from './measure'
 export interface House {
   readonly root: Document | ShadowRoot
   readonly figures: readonly PlayedFigure[]
+  /** Whoever finds elements that are turned under the perspective of what they stand in. */
+  readonly locateInRow: ((measured: Measured) => void) | undefined
   /** Measured elements, where they would lie without us and where they are. */
   readonly still: Map<Element, Measured>
   readonly live: Map<Element, Measured>
@@ -24,10 +26,11 @@ export interface House {
   readonly sizes: ResizeObserver
 }
 
-export function newHouse(root: Document | ShadowRoot, figures: readonly PlayedFigure[], onChange: () => void): House {
+export function newHouse(root: Document | ShadowRoot, figures: readonly PlayedFigure[], onChange: () => void, locateInRow?: (measured: Measured) => void): House {
   const house: House = {
     root,
     figures,
+    locateInRow,
     still: new Map(),
     live: new Map(),
     moved: new Map(),
@@ -127,14 +130,14 @@ export function readHouse(house: House, x: number, y: number, everything: boolea
   house.window.height = clientHeight
   if (everything || house.restless > 0) {
     house.restless--
-    for (const measured of all) if (measured.isVisible && (everything || isNear(measured, x, y, reachPx)) && readPlace(measured, batch) && !everything) house.restless = restlessFor
+    for (const measured of all) if (measured.isVisible && (everything || isNear(measured, x, y, reachPx)) && readPlace(measured, batch, house.locateInRow) && !everything) house.restless = restlessFor
     return
   }
   for (let step = 0; step < Math.min(lookAhead, all.length); step++) {
     const measured = all[(house.turn + step) % all.length]
     // What our effects move is dear to read, and lies still by its own; it is looked at now and then.
     if (!measured?.isVisible || (measured.matrix && batch % seldom) || !(step === 0 || isNear(measured, x, y, reachPx))) continue
-    if (readPlace(measured, batch)) house.restless = restlessFor
+    if (readPlace(measured, batch, house.locateInRow)) house.restless = restlessFor
     if (step > 0) break
   }
   house.turn = (house.turn + lookAhead - 1) % Math.max(1, all.length)

@@ -69,13 +69,13 @@ export function readShape(measured: Measured, moved: ReadonlyMap<Element, string
 }
 
 /** Reads where it lies, once in each batch, what is above it first. Gives whether it lies elsewhere than when it was last read. */
-export function readPlace(measured: Measured, batch: number): boolean {
+export function readPlace(measured: Measured, batch: number, locateInRow?: (measured: Measured) => void): boolean {
   if (measured.batch === batch) return false
   const isFirst = measured.batch < 0 || measured.isReshaped
   measured.batch = batch
   measured.isReshaped = false
   const { element, style, plane, frame, matrix, above } = measured
-  if (above) readPlace(above, batch)
+  if (above) readPlace(above, batch, locateInRow)
   measured.hull = element.getBoundingClientRect()
   if (matrix) {
     plane.matrix = matrix.setMatrixValue(style.transform)
@@ -87,6 +87,7 @@ export function readPlace(measured: Measured, batch: number): boolean {
   plane.above = above?.plane
   const { e, f } = plane.own
   locate(plane, measured.hull)
+  locateInRow?.(measured)
   if (isFirst || matrix || above || plane.own.e !== e || plane.own.f !== f) writeFrame(frame, plane, measured.hull)
   return !isFirst && Math.abs(plane.own.e - e) + Math.abs(plane.own.f - f) > 0.05
 }

@@ -87,7 +87,7 @@ function castOne(figure: PlayedFigure, house: House, element: Styled): Cast {
 function beginStand(playing: Playing, house: House, cast: Cast, index: number): Stand {
   const { figure, styled } = playing
   const host = cast.elements[0]
-  const parts = figure.parts && host && abilities.parts?.add(host, figure.parts)
+  const parts = figure.parts && host && abilities.parts?.add(host, figure.parts, abilities.copies)
   const presence = newPresence()
   const writers: Writer[] = []
   const plays = cast.plays.map(({ frame, insets, channels, zones, element }) => {
@@ -105,14 +105,14 @@ function beginStand(playing: Playing, house: House, cast: Cast, index: number): 
     })
     return play
   })
-  for (const { elements, write } of writers) {
-    for (const element of elements) {
-      if (styled.has(element)) continue
-      const style = getComputedStyle(element)
-      styled.set(element, { wasEmpty: element.getAttribute('style') === '', quieted: undefined, style })
-      if (!write.to || !('part' in write.to)) mark(element, style, figure, house)
-    }
+  const take = (element: Styled, isPart: boolean) => {
+    if (styled.has(element)) return
+    const style = getComputedStyle(element)
+    styled.set(element, { wasEmpty: element.getAttribute('style') === '', quieted: undefined, style })
+    if (!isPart) mark(element, style, figure, house)
   }
+  if (parts && host) take(host, false)
+  for (const { elements, write } of writers) for (const element of elements) take(element, Boolean(write.to && 'part' in write.to))
   const place = newPlace(presence, cast.frame, cast.boxes, plays, features.late?.keep)
   return { place, cast, writers, parts, isToldOn: false, isShown: true, framesMoving: -1, toldLook: '', toldZone: NaN }
 }
@@ -147,10 +147,10 @@ function mark(element: Styled, style: CSSStyleDeclaration, { name, own }: Played
 
 /** Takes a place off the page. */
 export function endStand(playing: Playing, { writers, parts, place, cast }: Stand, takesValues: boolean): void {
-  if (parts) abilities.parts?.remove(parts)
+  if (parts) abilities.parts?.remove(parts, abilities.copies)
   if (!takesValues) return
   abilities.states?.end(playing.figure, cast.elements)
-  endWrites(playing.styled, writers, playing.figure)
+  endWrites(playing.styled, parts ? cast.elements : [], writers, playing.figure)
   const awake = playing.awake.indexOf(place)
   if (awake >= 0) playing.awake.splice(awake, 1)
   place.isAwake = false

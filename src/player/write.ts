@@ -42,17 +42,15 @@ export function quiet(styled: StyledBefore, writers: readonly Writer[], drives: 
   }
 }
 
-/** Takes the values off, and what was set beside them; the style attribute too, where the page had none. */
-export function endWrites(styled: StyledBefore, writers: readonly Writer[], { name, own: kept }: PlayedFigure): void {
+/** Takes the values off, and what was set beside them on these elements and on the hosts of parts; the style attribute too, where the page had none. */
+export function endWrites(styled: StyledBefore, hosts: readonly Styled[], writers: readonly Writer[], { name, own: kept }: PlayedFigure): void {
   for (const { elements, write } of writers) for (const element of elements) element.style.removeProperty(write.property)
-  for (const { elements } of writers) {
-    for (const element of elements) {
-      const own = styled.get(element)
-      for (const property in kept) element.style.removeProperty(kept[property] ?? '')
-      element.removeAttribute(`data-${name}`)
-      if (own?.quieted) setTransitions(element, own.quieted)
-      if (own && !own.wasEmpty && element.getAttribute('style') === '') element.removeAttribute('style')
-      styled.delete(element)
-    }
+  for (const element of new Set([...hosts, ...writers.flatMap(({ elements }) => elements)])) {
+    const own = styled.get(element)
+    for (const property in kept) element.style.removeProperty(kept[property] ?? '')
+    element.removeAttribute(`data-${name}`)
+    if (own?.quieted) setTransitions(element, own.quieted)
+    if (own && !own.wasEmpty && element.getAttribute('style') === '') element.removeAttribute('style')
+    styled.delete(element)
   }
 }

@@ -38,7 +38,10 @@ export function gripOf(handle: ShownHandle, handles: readonly ShownHandle[], { b
       return { x: across, y: down }
     }
     case 'radius':
-      return { x: middle.x + value, y: middle.y }
+    case 'diameter':
+      return { x: middle.x + ringOf(handle), y: middle.y }
+    case 'reach':
+      return { x: box.x + box.width + value, y: box.y + box.height / 2 }
     case 'softness':
       return { x: middle.x, y: middle.y + handle.inner + value }
     case 'point': {
@@ -56,6 +59,9 @@ export function gripOf(handle: ShownHandle, handles: readonly ShownHandle[], { b
   }
 }
 
+/** The radius of the ring of a handle, px. */
+const ringOf = (handle: ShownHandle) => (handle.on === 'softness' ? handle.inner + handle.value : handle.on === 'diameter' ? handle.value / 2 : handle.value)
+
 type Inset = Extract<ShownHandle, { on: 'inset' }>
 
 /** Whether an inset is drawn as an upright line; and the length that 100 % of it is. */
@@ -72,7 +78,10 @@ export function valueAt(handle: ShownHandle, { box, middle }: Ground, { x, y }: 
       return held(Math.round(handle.unit === '%' ? (px / wholeOf(handle, box)) * 100 : px))
     }
     case 'radius':
-      return held(Math.round(Math.hypot(x - middle.x, y - middle.y)))
+    case 'diameter':
+      return held(Math.round(Math.hypot(x - middle.x, y - middle.y) * (handle.on === 'diameter' ? 2 : 1)))
+    case 'reach':
+      return held(Math.round(x - box.x - box.width))
     case 'softness':
       return held(Math.round(Math.hypot(x - middle.x, y - middle.y) - handle.inner))
     case 'point': {
@@ -118,11 +127,15 @@ export function drawHandles(layer: Element, handles: readonly ShownHandle[], gro
           break
         }
         case 'radius':
+        case 'diameter':
         case 'softness': {
-          const radius = handle.on === 'radius' ? handle.value : handle.inner + handle.value
+          const radius = ringOf(handle)
           drawn.push(add(handle.on === 'softness' ? 'ring soft' : 'ring', { left: px(middle.x), top: px(middle.y), width: px(2 * radius), height: px(2 * radius) }))
           break
         }
+        case 'reach':
+          drawn.push(add('line', { left: px(box.x - handle.value), top: px(box.y - handle.value), width: px(box.width + 2 * handle.value), height: px(box.height + 2 * handle.value), borderWidth: '1.5px' }))
+          break
         case 'point':
           drawn.push(add('cross', { left: px(grip.x), top: px(grip.y) }))
           break

@@ -38,7 +38,7 @@ const playedFigure = z.object({
 const valued = { id: z.string(), value: finite, least: finite, greatest: finite, unit: z.string() }
 const shownHandle = z.discriminatedUnion('on', [
   z.object({ on: z.literal('inset'), side: z.enum(sides), ...valued }),
-  z.object({ on: z.literal('radius'), ...valued }),
+  z.object({ on: z.enum(['radius', 'diameter', 'reach']), ...valued }),
   /** The ring is `inner` px wide; the soft edge reaches so much further. */
   z.object({ on: z.literal('softness'), inner: finite, ...valued }),
   z.object({ on: z.literal('point'), axis: z.enum(['x', 'y']), from: finite, to: finite, ...valued }),

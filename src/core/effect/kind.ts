@@ -14,6 +14,16 @@ export interface Recipe<S> {
   readonly title: string
   readonly need: string
   readonly settings: S
+  /** Which elements fill its other roles until they are pointed at: selectors inside the chosen element, and a noun. */
+  readonly roles?: Readonly<Record<string, { readonly within: string; readonly noun: string }>> | undefined
+}
+
+/** Roles of which there may be more or fewer. */
+export interface MoreRoles<S> {
+  /** What one of them is called: "layer". */
+  readonly noun: string
+  readonly add: (settings: S) => S
+  readonly remove: (settings: S, role: string) => S
 }
 
 export interface Feels {
@@ -30,6 +40,7 @@ export interface Kind<S> {
   readonly defaults: S
   /** Its roles for these settings; the first is what the effect itself is about. */
   readonly roles: (settings: S) => readonly Role[]
+  readonly moreRoles?: MoreRoles<S> | undefined
   readonly controls: (settings: S) => readonly Control<S>[]
   readonly recipes: readonly Recipe<S>[]
   /** The effect told as a sentence, made from its settings. */

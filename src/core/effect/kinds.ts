@@ -1,7 +1,13 @@
 // The kinds there are. Adding a kind is adding a folder and a line here.
 import type { Rig } from '../rig/rig'
 import type { Kind } from './kind'
+import { drift } from './drift'
+import { fold } from './fold'
+import { follow } from './follow'
 import { free } from './free'
+import { glow } from './glow'
+import { grainLight } from './grain-light'
+import { spotlight } from './spotlight'
 import { tilt } from './tilt'
 
 /**
@@ -11,7 +17,7 @@ import { tilt } from './tilt'
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- one list holds kinds with different settings
 export type AnyKind = Kind<any>
 
-export const kinds: readonly AnyKind[] = [tilt, free]
+export const kinds: readonly AnyKind[] = [tilt, drift, follow, spotlight, glow, grainLight, fold, free]
 
 /** The kind with this id, or undefined. */
 export function findKind(id: string): AnyKind | undefined {

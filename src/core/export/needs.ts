@@ -9,9 +9,11 @@ const tracked: readonly SignalName[] = ['speed', 'heading', 'past']
 /** The names of the entries that the player's tables must keep, sorted. */
 export function needsOf(figures: readonly PlayedFigure[]): readonly string[] {
   const needs = new Set<string>(figures.length > 0 ? ['telling'] : [])
-  for (const { area, frames, parts } of figures) {
+  for (const { area, frames, parts, sharesEye } of figures) {
+    if (sharesEye) needs.add('eyes')
     if (area.looks) for (const each of ['looks', 'flow', 'late', 'states']) needs.add(each)
     if (parts) needs.add('parts')
+    if (parts?.some(({ holds }) => holds)) needs.add('copies')
     if (area.of !== 'each' || area.bridge !== undefined) needs.add('frames')
     for (const { of, channels } of frames) {
       if (of !== 'area') needs.add('frames')

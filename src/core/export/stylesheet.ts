@@ -47,7 +47,8 @@ function writeFigure(figure: Figure): string {
   const given = (id: string, own: string, note: string) => [`--${names.name}-${id}: ${givenTo(figure, id, own)};`, note] as const
   const knobs = [...rig.knobs.map((knob) => given(knob.id, writeKnob(names, knob), knob.note)), ...(rig.tokens ?? []).map(({ id, value, note }) => given(id, styleText(value), note))]
   const width = Math.max(0, ...knobs.map(([declaration]) => declaration.length))
-  const owners = [...new Set(rig.areas.map(({ of, select }) => (of === 'window' ? ':root' : styleText(select))))]
+  const bearers = rig.rules.filter(({ bearsKnobs }) => bearsKnobs).map(({ select }) => styleText(select))
+  const owners = [...new Set([...rig.areas.map(({ of, select }) => (of === 'window' ? ':root' : styleText(select))), ...bearers])]
   const rules = writeRules(figure)
   return [
     writeComment(`Figure ${number}. ${sentence} The script writes ${spoken([...new Set(written)])}.`),
@@ -55,7 +56,7 @@ function writeFigure(figure: Figure): string {
     ...writeOwn(figure),
     ...rig.parts.map(({ id }) => `.${names.name}-${id} { display: none; }`),
     // In print, and with a visitor's own few colours, the page is as it was designed.
-    ...(rules.length > 0 ? ['@media screen and (forced-colors: none) {', ...rules.map((line) => (line ? `  ${line}` : line)), '}'] : []),
+    ...(rules.length > 0 ? [`@media screen and (forced-colors: none)${rig.finePointerOnly ? ' and (any-pointer: fine)' : ''} {`, ...rules.map((line) => (line ? `  ${line}` : line)), '}'] : []),
     '',
   ].join('\n')
 }
@@ -74,7 +75,11 @@ function writeRules(figure: Figure): readonly string[] {
   const add = (select: string, declarations: readonly string[]) => {
     if (declarations.length > 0) lines.push(...`${select} {`.split('\n'), ...declarations.map((line) => `  ${line}`), '}')
   }
-  for (const { select, css } of rig.rules) add(styleText(select), writeDeclarations(css, names))
+  for (const { select, css, whilePlayed } of rig.rules) {
+    const area = rig.areas.find((each) => each.select === select)
+    const mark = whilePlayed && area ? `[data-${nameOfArea(names, rig, area.id)}]` : ''
+    add(mark && select.includes(',') ? `:is(${styleText(select)})${mark}` : `${styleText(select)}${mark}`, writeDeclarations(css, names))
+  }
   for (const { of, select, pointer, touch } of rig.areas) if (pointer === 'any' && of !== 'window') add(styleText(select), touchAction(touch))
   for (const { id, css } of rig.parts) {
     const own = rig.outputs.filter(({ to }) => partOf(to) === id).map((output) => ({ figure, output, select: '', mark: '' }))
@@ -154,7 +159,10 @@ function selectOf(rig: Rig, output: Output): string {
 function targetSelect(frame: string, to: Target): string {
   if (to === 'self' || 'part' in to) return frame
   if ('linked' in to) return to.linked
-  return frame.includes(',') ? `:is(${frame}) ${to.within}` : `${frame} ${to.within}`
+  // A selector that begins with the area's own already says that it lies in it.
+  if (to.within.startsWith(`${frame} `)) return to.within
+  const inner = /[\s>+~,]/.test(to.within) ? `:is(${to.within})` : to.within
+  return frame.includes(',') ? `:is(${frame}) ${inner}` : `${frame} ${inner}`
 }
 
 /** The declarations of these outputs on one element, each property once, composed by its law. */

@@ -6,6 +6,10 @@ export type Handle =
   | { readonly on: 'inset'; readonly side: (typeof sides)[number] }
   /** A ring round the pointer, of so many px. */
   | { readonly on: 'radius' }
+  /** The same ring by its width. */
+  | { readonly on: 'diameter' }
+  /** How far beyond its edges the area still counts, px. */
+  | { readonly on: 'reach' }
   /** How much further than the ring of another number a soft edge reaches, px. */
   | { readonly on: 'softness'; readonly beyond: string }
   /** One coordinate of a point on the area; `with` names the number of the other. `from` and `to` are the values at its two edges. */

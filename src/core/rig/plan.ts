@@ -57,8 +57,9 @@ export function planRig(rig: Rig, names: Names): readonly PlayedFigure[] {
       area: { of, select, insets, box, among, bridge, pointer, looks, touch: area.touch === 'tap' ? ('tap' as const) : undefined },
       frames: [...frames.values()].map((members): PlayedFrame => ({ of: members[0]?.frame ?? 'area', channels: members.map((channel) => playedChannel(rig, names, channel, members)) })),
       own: kept.length > 0 ? Object.fromEntries(kept.map((property) => [property, propertyOfOwn(names, property)])) : undefined,
-      parts: parts.length > 0 ? parts.map(({ id, inside, count, whileOn }) => ({ id, inside, count, whileOn, className: `${names.name}-${id}` })) : undefined,
+      parts: parts.length > 0 ? parts.map(({ id, inside, count, whileOn, covers, holds }) => ({ id, inside, count, whileOn, covers, holds, className: `${names.name}-${id}` })) : undefined,
       drives,
+      sharesEye: rig.rules.some(({ css }) => 'perspective' in css) || undefined,
     }
   })
 }

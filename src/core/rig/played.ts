@@ -26,7 +26,7 @@ export interface PlayedFrame {
   readonly channels: readonly PlayedChannel[]
 }
 
-export type PlayedPart = Pick<Part, 'id' | 'inside' | 'count' | 'whileOn'> & { readonly className: string }
+export type PlayedPart = Pick<Part, 'id' | 'inside' | 'count' | 'whileOn' | 'covers' | 'holds'> & { readonly className: string }
 
 export interface PlayedFigure {
   /** How the console names it, should it fail. */
@@ -40,4 +40,6 @@ export interface PlayedFigure {
   readonly own?: Readonly<Record<string, string>> | undefined
   /** The CSS properties that follow its values: a transition of the page's own on them would lag. */
   readonly drives: readonly string[]
+  /** Its elements share a vanishing point with what stands beside them. */
+  readonly sharesEye?: true | undefined
 }

@@ -154,12 +154,20 @@ export interface Part {
   readonly count?: number | undefined
   /** Seen only while the pointer is there, and until its values have come to rest: what nobody sees costs nothing. */
   readonly whileOn?: boolean | undefined
+  /** It covers the border of the match too; else it lies in the padding box. */
+  readonly covers?: 'border' | undefined
+  /** It holds a copy of what the match holds, kept in step with it; nobody can select, focus or hear it. */
+  readonly holds?: 'copy' | undefined
   readonly css: Readonly<Record<string, string>>
 }
 
 /** Declarations that the effect brings along for the page's elements. */
 export interface Rule {
   readonly select: string
+  /** Only where the script is at work: without it the page stands as designed. `select` is then that of an area. */
+  readonly whilePlayed?: boolean | undefined
+  /** The knobs and tokens stand on these elements too, which lie outside the areas. */
+  readonly bearsKnobs?: boolean | undefined
   readonly css: Readonly<Record<string, string>>
 }
 
@@ -180,6 +188,8 @@ export interface Rig {
   readonly tokens?: readonly Token[] | undefined
   /** For rigs by hand: roles beside the effect's own; a selector names them `&id`, and the effect's own elements `&`. */
   readonly roles?: readonly Role[] | undefined
+  /** Its rules count only where there is a mouse or a pen: what a finger could never lift would stay. */
+  readonly finePointerOnly?: boolean | undefined
 }
 
 /** The part that a target is, by id; undefined for elements of the page. */

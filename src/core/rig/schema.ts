@@ -3,7 +3,7 @@ import * as z from 'zod'
 import { parseEasing } from '../curve/easing'
 import { lookNames } from '../look/look'
 import { partOf, unitOfKnob, units, type Rig, type Unit } from './rig'
-import { filterFunctions, sides, slotName, transformFunctions } from './slot'
+import { filterFunctions, sides, slotName, transformFunctions, unitOf } from './slot'
 
 const number = (least: number, greatest: number) => z.number().min(least).max(greatest)
 const identifier = z.string().regex(/^[A-Za-z][A-Za-z0-9-]{0,39}$/, 'an identifier is a letter, then letters, digits and hyphens')
@@ -40,7 +40,8 @@ export const anyCurveSchema = z.union([curveSchema, colourCurveSchema])
 const pose = z.union([px, z.tuple([px, px, px, px]).readonly()])
 const signalSchemas = [
   z.object({ of: z.enum(['x', 'y', 'centredX', 'centredY']), beyond: z.enum(['clamp', 'extend']).optional() }),
-  z.object({ of: z.enum(['xPx', 'yPx', 'angle', 'heading', 'speed', 'inside', 'pressed', 'focus']) }),
+  z.object({ of: z.enum(['xPx', 'yPx']), from: z.enum(['padding', 'border', 'centre']).optional() }),
+  z.object({ of: z.enum(['angle', 'heading', 'speed', 'inside', 'pressed', 'focus']) }),
   z.object({ of: z.literal('distance'), from: z.enum(['centre', 'edge']) }),
   z.object({ of: z.literal('zone'), columns: z.number().int().min(1).max(100), rows: z.number().int().min(1).max(100), hysteresisPx: number(0, 1000).optional() }),
   z.object({ of: z.literal('nearest'), among: select, hysteresisPx: number(0, 1000).optional() }),
@@ -112,7 +113,7 @@ export const followedShape = z.object({
 const channelSchema = followedShape.extend({ area: identifier, frame: frameOfSchema, seenBy: identifier.optional() })
 
 const slotSchema = z.discriminatedUnion('on', [
-  z.object({ on: z.literal('transform'), fn: z.enum(transformFunctions) }),
+  z.object({ on: z.literal('transform'), fn: z.enum(transformFunctions), unit: z.literal('%').optional() }),
   z.object({ on: z.literal('opacity') }),
   z.object({ on: z.literal('filter'), fn: z.enum(filterFunctions) }),
   z.object({ on: z.literal('inset'), side: z.enum(sides) }),
@@ -146,7 +147,7 @@ const roleSchema = z.object({
 
 export const handleSchema = z.discriminatedUnion('on', [
   z.object({ on: z.literal('inset'), side: z.enum(sides) }),
-  z.object({ on: z.literal('radius') }),
+  z.object({ on: z.enum(['radius', 'diameter', 'reach']) }),
   z.object({ on: z.literal('softness'), beyond: identifier }),
   z.object({ on: z.literal('point'), axis: z.enum(['x', 'y']), with: identifier, from: px, to: px }),
   z.object({ on: z.literal('direction') }),
@@ -158,11 +159,12 @@ const rigShape = z.object({
   channels: z.array(channelSchema).max(200),
   knobs: z.array(z.object({ id: identifier, value: z.number(), unit: z.enum(units), note: z.string().max(200), times: identifier.optional(), range: z.tuple([px, px]).readonly().refine(([least, greatest]) => least < greatest, { error: 'goes from the least to the greatest' }).optional(), handle: handleSchema.optional() })).max(200),
   outputs: z.array(outputSchema).max(400),
-  parts: z.array(z.object({ id: identifier, area: identifier, inside: identifier.optional(), count: z.number().int().min(1).max(60).optional(), whileOn: z.boolean().optional(), css })).max(100),
-  rules: z.array(z.object({ select, css })).max(100),
+  parts: z.array(z.object({ id: identifier, area: identifier, inside: identifier.optional(), count: z.number().int().min(1).max(60).optional(), whileOn: z.boolean().optional(), covers: z.literal('border').optional(), holds: z.literal('copy').optional(), css })).max(100),
+  rules: z.array(z.object({ select, css, whilePlayed: z.boolean().optional(), bearsKnobs: z.boolean().optional() })).max(100),
   layers: z.array(z.object({ id: identifier, css: layerCss })).max(100).optional(),
   tokens: z.array(z.object({ id: identifier, of: z.enum(['colour', 'gradient', 'text', 'picture']), value: z.string().min(1).max(2000).regex(/^[^{};<]*$/, 'is not one CSS value'), note: z.string().max(200) })).max(100).optional(),
   roles: z.array(roleSchema).max(20).optional(),
+  finePointerOnly: z.boolean().optional(),
 })
 
 /** Where something is wrong, and what. */
@@ -233,6 +235,8 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
     const part = partOf(to)
     if (part !== undefined && !parts.has(part)) report(['outputs', i, 'to'], `there is no part "${part}"`)
     if ('layer' in slot && !given(rig.layers ?? []).has(slot.layer)) report(['outputs', i, 'slot', 'layer'], `there is no layer "${slot.layer}"`)
+    const twin = rig.outputs.find((other) => slotName(other.slot) === slotName(slot) && JSON.stringify(other.to) === JSON.stringify(to))
+    if (twin && unitOf(twin.slot) !== unitOf(slot)) report(['outputs', i, 'slot'], `${slotName(slot)} of one element is given in two units`)
     if (weight !== undefined && channel !== undefined && channels.get(weight)?.area !== channels.get(channel)?.area) report(['outputs', i, 'weight'], 'a weight is read in the area of the channel')
     if (slot.on === 'property' && !fitsProperty(slot.name, slot.unit)) report(['outputs', i, 'slot', 'unit'], `${slot.name} is not given in ${slot.unit === '' ? 'plain numbers' : slot.unit}`)
     const unit = unitOfKnob(rig.knobs, knob)

@@ -11,8 +11,8 @@ export type FilterFunction = (typeof filterFunctions)[number]
 export const sides = ['top', 'right', 'bottom', 'left'] as const
 
 export type Slot =
-  /** Adds; scales multiply; a perspective stands alone. */
-  | { readonly on: 'transform'; readonly fn: TransformFunction }
+  /** Adds; scales multiply; a perspective stands alone. A translation may be in % of the element itself. */
+  | { readonly on: 'transform'; readonly fn: TransformFunction; readonly unit?: '%' | undefined }
   /** Multiplies. */
   | { readonly on: 'opacity' }
   /** Appends. */
@@ -56,7 +56,7 @@ export function limitsOf(slot: Slot): readonly [number, number] {
 export function unitOf(slot: Slot): Unit {
   switch (slot.on) {
     case 'transform':
-      return slot.fn.startsWith('scale') ? '' : /^(rotate|skew)/.test(slot.fn) ? 'deg' : 'px'
+      return slot.unit ?? (slot.fn.startsWith('scale') ? '' : /^(rotate|skew)/.test(slot.fn) ? 'deg' : 'px')
     case 'filter':
       return slot.fn === 'blur' ? 'px' : slot.fn === 'hue-rotate' ? 'deg' : ''
     case 'opacity':

@@ -4,6 +4,7 @@ import { shareAlong } from '../geometry/frame'
 import { pxSpan, type At, type Reader } from './reader'
 import type { Signal } from './signal'
 
+type InPx = Extract<Signal, { of: 'xPx' | 'yPx' }>
 type Position = Extract<Signal, { of: 'x' | 'y' | 'centredX' | 'centredY' }>
 
 const shareX = ({ frame: { width }, insets, point }: At) => shareAlong(width, insetOf(insets, 'left', width), insetOf(insets, 'right', width), point.x)
@@ -15,5 +16,8 @@ export const x: Reader<Position> = { span: () => 1, read: (signal, at) => held(s
 export const y: Reader<Position> = { span: () => 1, read: (signal, at) => held(signal, shareY(at)) }
 export const centredX: Reader<Position> = { span: () => 2, read: (signal, at) => 2 * held(signal, shareX(at)) - 1 }
 export const centredY: Reader<Position> = { span: () => 2, read: (signal, at) => 2 * held(signal, shareY(at)) - 1 }
-export const xPx: Reader<Signal> = { span: () => pxSpan, read: (_, { point }) => point.x }
-export const yPx: Reader<Signal> = { span: () => pxSpan, read: (_, { point }) => point.y }
+/** px along one side of the frame, from where the signal counts. */
+const along = ({ from }: InPx, px: number, size: number, border: number) => (from === 'centre' ? px - size / 2 : from === 'border' ? px + border : px)
+
+export const xPx: Reader<InPx> = { span: () => pxSpan, read: (signal, { point, frame }) => along(signal, point.x, frame.width, frame.border[3]) }
+export const yPx: Reader<InPx> = { span: () => pxSpan, read: (signal, { point, frame }) => along(signal, point.y, frame.height, frame.border[0]) }

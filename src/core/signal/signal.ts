@@ -7,8 +7,8 @@ export type Axis = 'x' | 'y'
 export type Signal =
   /** 0..1 between the insets of the padding box; held at the ends, or running on. */
   | { readonly of: 'x' | 'y' | 'centredX' | 'centredY'; readonly beyond?: 'clamp' | 'extend' | undefined }
-  /** px from the left or upper edge of the padding box. */
-  | { readonly of: 'xPx' | 'yPx' }
+  /** px from the left or upper edge of the padding box, or from that of the border box, or from the middle. */
+  | { readonly of: 'xPx' | 'yPx'; readonly from?: 'padding' | 'border' | 'centre' | undefined }
   /** px from the middle, or from the edge of the border box: negative inside. */
   | { readonly of: 'distance'; readonly from: 'centre' | 'edge' }
   /** Degrees clockwise from up, unwrapped: where the pointer is seen from the middle, or which way it moves. */

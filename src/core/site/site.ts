@@ -95,6 +95,13 @@ export const effectSchema = z
     check(effect.settings, ['settings'])
     effect.tries?.forEach(({ settings }, i) => check(settings, ['tries', i, 'settings']))
   })
+  // What a kind has learned since an effect was written is as it is from the start.
+  .transform((effect) => {
+    const kind = findKind(effect.kind)
+    if (!kind) return effect
+    const whole = (settings: unknown): unknown => kind.settings.parse(settings)
+    return { ...effect, settings: whole(effect.settings), ...(effect.tries ? { tries: effect.tries.map((each) => ({ ...each, settings: whole(each.settings) })) } : {}) }
+  })
 
 export const siteSchema = z.object({
   format: z.literal(siteFormat),

@@ -1,19 +1,27 @@
 // Tilt as a rig: two centred signals turn the card about its own axes; `inside` lifts and grows it.
-import type { Timed } from '../../feel/feel'
-import type { Channel, Knob, Output, Rig } from '../../rig/rig'
-import type { TransformFunction } from '../../rig/slot'
+import type { Channel, Knob, Layer, Output, Part, Rig, Rule, Token } from '../../rig/rig'
+import type { Slot, TransformFunction } from '../../rig/slot'
+import { areaOn, comingFeel, coverCss, fading, outputOn, rigOf, sliding, turning } from '../build'
+import { groundOf } from '../follow/expand'
+import type { Filled } from '../kind'
 import type { TiltSettings } from './settings'
 
-const easeOut = 'cubic-bezier(0.2, 0.7, 0.2, 1)'
-
-/** How lift and growth come and go. */
-export const comingFeel = (durationMs: number): Timed => ({ kind: 'timed', durationMs, easing: easeOut, delayMs: 0 })
+/** What a rig is made of, to be added to. */
+interface Made {
+  readonly channels: Channel[]
+  readonly knobs: Knob[]
+  readonly outputs: Output[]
+  readonly parts: Part[]
+  readonly rules: Rule[]
+  readonly tokens: Token[]
+  readonly layers: Layer[]
+}
 
 /**
  * The rig of a tilt on the elements that `select` matches.
  * For a lean that *sinks*: rotateY = +angle * centredX, rotateX = -angle * centredY; *rises* turns both signs.
  */
-export function expandTilt(settings: TiltSettings, select: string): Rig {
+export function expandTilt(settings: TiltSettings, select: string, roles: Filled = {}): Rig {
   const sign = settings.edge === 'sinks' ? 1 : -1
   const lean = (of: 'centredX' | 'centredY', pose: number): Channel => ({
     id: of === 'centredX' ? 'x' : 'y',
@@ -42,9 +50,14 @@ export function expandTilt(settings: TiltSettings, select: string): Rig {
     channel,
     strength: 1,
   })
-  const outputs = [output('perspective', 1, 'eye'), output('rotateX', -sign, upDownKnob, 'y'), output('rotateY', sign, 'lean', 'x')]
+  const isShared = settings.vanishing === 'shared'
+  const outputs = [...(isShared ? [] : [output('perspective', 1, 'eye')]), output('rotateX', -sign, upDownKnob, 'y'), output('rotateY', sign, 'lean', 'x')]
   const channels = [lean('centredX', settings.pose.x), lean('centredY', settings.pose.y)]
-  if (settings.liftPx > 0 || settings.growPercent > 0) {
+  // What floats above a card that waits in a pose, or shines on it, is there at all times; else it comes with the pointer, so that
+  // the page at rest is as it was designed.
+  const stays = settings.away === 'settle' && (settings.pose.x !== 0 || settings.pose.y !== 0)
+  const floats = settings.layers.some(({ id }) => roles[id] !== undefined)
+  if (settings.liftPx > 0 || settings.growPercent > 0 || settings.shadowPx > 0 || floats || (settings.sheenPercent > 0 && !stays)) {
     channels.push({
       id: 'here',
       area: 'card',
@@ -64,12 +77,56 @@ export function expandTilt(settings: TiltSettings, select: string): Rig {
     knobs.push({ id: 'grow', value: settings.growPercent / 100, unit: '', note: 'how much it grows, as a share of its size' })
     outputs.push(output('scale', 1, 'grow', 'here', 1))
   }
-  return {
-    areas: [{ id: 'card', of: 'each', select, box: 'still', among: 'one', pointer: 'fine', touch: 'none' }],
-    channels,
-    knobs,
-    outputs,
-    parts: [],
-    rules: [],
-  }
+  const made: Made = { channels, knobs, outputs, parts: [], rules: [], tokens: [], layers: [] }
+  if (isShared) made.rules.push({ select: groundOf(select), bearsKnobs: true, css: { perspective: '{eye}' } })
+  addLayers(made, settings, stays, select, roles)
+  if (settings.sheenPercent > 0) addSheen(made, settings, stays)
+  if (settings.shadowPx > 0) addShadow(made, settings)
+  return rigOf({ areas: [areaOn('card', select)], ...made })
+}
+
+/** Layers at heights of their own, in one space with the card. */
+function addLayers({ knobs, outputs, rules }: Made, { layers }: TiltSettings, stays: boolean, select: string, roles: Filled): void {
+  const filled = layers.filter(({ id }) => roles[id] !== undefined)
+  filled.forEach(({ id, heightPx }, index) => {
+    knobs.push({ id, value: heightPx, unit: 'px', note: `how high the ${filled.length === 1 ? 'layer' : `layer ${index + 1}`} floats` })
+    outputs.push(outputOn({ within: roles[id] ?? '' }, turning('translateZ'), { knob: id, ...(stays ? {} : { channel: 'here' }) }))
+  })
+  if (filled.length > 0) rules.push({ select, whilePlayed: true, css: { 'transform-style': 'preserve-3d' } })
+}
+
+/** A soft light on the card that goes with the lean or against it, cut at the card's corners. */
+function addSheen({ parts, outputs, knobs, tokens }: Made, settings: TiltSettings, stays: boolean): void {
+  const { sheenPercent, sheenSizePercent, sheenTravelPercent, sheenSoftPercent, sheenWay, sheenShape, sheenColour, sheenBlend } = settings
+  const sign = sheenWay === 'opposite' ? -1 : 1
+  const core = `${Math.round(100 - sheenSoftPercent)}%`
+  const ground = sheenShape === 'round' ? `radial-gradient(closest-side, {sheen-colour} calc(${core} * 0.7), transparent)` : `linear-gradient(105deg, transparent 12%, {sheen-colour} calc(50% - ${core} / 3) calc(50% + ${core} / 3), transparent 88%)`
+  knobs.push({ id: 'sheen', value: sheenPercent / 100, unit: '', note: 'how strong the sheen is' }, { id: 'sheen-way', value: sheenTravelPercent, unit: '%', note: 'how far it goes, of its own size' })
+  tokens.push({ id: 'sheen-colour', of: 'colour', value: sheenColour, note: 'the colour of the sheen' })
+  const inset = `${Number(((100 - sheenSizePercent) / 2).toFixed(2))}%`
+  parts.push(
+    { id: 'glass', area: 'card', covers: 'border', css: { ...coverCss, ...(sheenBlend === 'normal' ? {} : { 'mix-blend-mode': sheenBlend }) } },
+    { id: 'sheen', area: 'card', inside: 'glass', css: { position: 'absolute', inset, background: ground } },
+  )
+  const to = { part: 'sheen' }
+  outputs.push(
+    outputOn(to, sliding('X', '%'), { factor: sign, knob: 'sheen-way', channel: 'x' }),
+    outputOn(to, sliding('Y', '%'), { factor: sign, knob: 'sheen-way', channel: 'y' }),
+    outputOn(to, fading, { knob: 'sheen', ...(stays ? {} : { channel: 'here' }) }),
+  )
+}
+
+/** A shadow that falls away from the pointer, exactly behind the card while it is away. */
+function addShadow({ outputs, knobs, tokens, layers }: Made, { shadowPx, shadowSoftPx, shadowColour }: TiltSettings): void {
+  const hole = (name: string): Slot => ({ on: 'shadow', layer: 'shadow', hole: name, unit: 'px' })
+  knobs.push({ id: 'shadow', value: shadowPx, unit: 'px', note: 'how far the shadow goes' }, { id: 'shadow-soft', value: shadowSoftPx, unit: 'px', note: 'how soft it is' })
+  tokens.push({ id: 'shadow-colour', of: 'colour', value: shadowColour, note: 'the colour of the shadow' })
+  layers.push({ id: 'shadow', css: '{across} {down} {blur} {shadow-colour}' })
+  outputs.push(
+    outputOn('self', hole('across'), { factor: -1, knob: 'shadow', channel: 'x', weight: 'here' }),
+    outputOn('self', hole('down'), { factor: -1, knob: 'shadow', channel: 'y', weight: 'here' }),
+    // The light comes from above, so that it also falls a little.
+    outputOn('self', hole('down'), { factor: 0.6, knob: 'shadow', channel: 'here' }),
+    outputOn('self', hole('blur'), { knob: 'shadow-soft', channel: 'here' }),
+  )
 }

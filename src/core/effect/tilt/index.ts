@@ -1,7 +1,9 @@
 // Tilt: a card leans as if hinged at its centre.
 import type { Kind } from '../kind'
-import { comingFeel, expandTilt } from './expand'
-import { tiltDefaults, tiltSettings, type TiltSettings } from './settings'
+import { comingFeel } from '../build'
+import { layerRoles, withLayer, withoutLayer } from '../layers'
+import { expandTilt } from './expand'
+import { tiltDefaults, tiltSettings, type TiltLayer, type TiltSettings } from './settings'
 import { tiltControls, tiltSentence, tiltTime } from './words'
 
 export const tilt: Kind<TiltSettings> = {
@@ -9,8 +11,13 @@ export const tilt: Kind<TiltSettings> = {
   title: 'Tilt',
   settings: tiltSettings,
   defaults: tiltDefaults,
-  roles: () => [{ id: 'card', title: 'card', needs: 'yours' }],
-  controls: () => tiltControls,
+  roles: (settings) => [{ id: 'card', title: 'card', needs: 'yours' }, ...layerRoles(settings)],
+  moreRoles: {
+    noun: 'layer',
+    add: (settings) => withLayer<TiltLayer, TiltSettings>(settings, (last, id) => ({ id, heightPx: last ? last.heightPx + 18 : 36 })),
+    remove: withoutLayer,
+  },
+  controls: tiltControls,
   recipes: [
     { id: 'give-way', title: 'Give way', need: 'The edge you touch sinks, like a plate on a pin.', settings: tiltDefaults },
     {
@@ -25,10 +32,26 @@ export const tilt: Kind<TiltSettings> = {
       need: 'A slow, weighty lean that never swings back.',
       settings: { ...tiltDefaults, acrossDeg: 14, eyePx: 1400, follow: { kind: 'spring', frequencyHz: 1.1, dampingRatio: 1 } },
     },
+    {
+      id: 'floating-title',
+      title: 'Floating title',
+      need: 'It leans, and what you point at next floats above it.',
+      settings: { ...tiltDefaults, acrossDeg: 11, layers: [{ id: 'layer-1', heightPx: 36 }], shadowPx: 14 },
+      roles: { 'layer-1': { within: '> :nth-child(2)', noun: 'what comes second' } },
+    },
+    {
+      id: 'under-glass',
+      title: 'Under glass',
+      need: 'A soft sheen travels over it against the lean, and a shadow answers.',
+      settings: { ...tiltDefaults, acrossDeg: 10, sheenPercent: 30, shadowPx: 10, liftPx: 10 },
+    },
   ],
   sentence: tiltSentence,
   time: tiltTime,
-  rows: () => ({ more: ['linked', 'back', 'backMs', 'liftPx', 'growPercent', 'pin-x', 'pin-y'], exact: ['frequencyHz', 'dampingRatio'] }),
+  rows: ({ layers }) => ({
+    more: [...layers.slice(1).map(({ id }) => id), 'linked', 'vanishing', 'back', 'backMs', 'liftPx', 'growPercent', 'sheenPercent', 'sheenSizePercent', 'sheenSoftPercent', 'sheenTravelPercent', 'sheenShape', 'sheenColour', 'sheenBlend', 'shadowPx', 'shadowSoftPx', 'shadowColour', 'pin-x', 'pin-y'],
+    exact: ['frequencyHz', 'dampingRatio'],
+  }),
   answers: {
     touch: 'By finger it lies as when away, so that the page scrolls as ever.',
     keyboard: 'It shows nothing that a keyboard would miss.',

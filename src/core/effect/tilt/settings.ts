@@ -1,15 +1,18 @@
 // Tilt: its settings, with units and ranges, and its defaults.
 import * as z from 'zod'
 import { feelSchema } from '../../rig/schema'
+import { layerId, mostLayers } from '../layers'
+import { cssValueSchema, percentRange, poseSchema, timeRange, within } from '../settings'
 
 export const angleRange = { least: 0, greatest: 45 } as const
 export const eyeRange = { least: 200, greatest: 3000 } as const
 export const liftRange = { least: 0, greatest: 300 } as const
 export const growRange = { least: 0, greatest: 50 } as const
-export const timeRange = { least: 0, greatest: 5000 } as const
+export const heightRange = { least: -300, greatest: 300 } as const
+export const sheenRanges = { size: { least: 10, greatest: 300 }, travel: { least: 0, greatest: 150 } } as const
+export const shadowRanges = { travel: { least: 0, greatest: 120 }, soft: { least: 0, greatest: 200 } } as const
 
-const within = ({ least, greatest }: { least: number; greatest: number }) => z.number().min(least).max(greatest)
-const centred = z.number().min(-1).max(1)
+const layerSchema = z.object({ id: layerId, heightPx: within(heightRange) })
 
 export const tiltSettings = z.object({
   /** Degrees at the left and right edge, and at the upper and lower one. */
@@ -32,10 +35,28 @@ export const tiltSettings = z.object({
   /** The feel of the way back to the away pose; the same as `follow` when null. */
   back: feelSchema.nullable(),
   away: z.enum(['settle', 'hold']),
-  pose: z.object({ x: centred, y: centred }),
+  pose: poseSchema,
+  /** The vanishing point: its own, at its middle, or one that it shares with what stands beside it. */
+  vanishing: z.enum(['own', 'shared']).default('own'),
+  /** What floats above the card, and how high, px; below it where the height is negative. */
+  layers: z.array(layerSchema).max(mostLayers).readonly().default([]),
+  /** The sheen: its strength, %; its size and travel, % of the card; how soft it is, %. */
+  sheenPercent: within(percentRange).default(0),
+  sheenSizePercent: within(sheenRanges.size).default(110),
+  sheenTravelPercent: within(sheenRanges.travel).default(60),
+  sheenSoftPercent: within(percentRange).default(80),
+  sheenWay: z.enum(['opposite', 'along']).default('opposite'),
+  sheenShape: z.enum(['round', 'band']).default('round'),
+  sheenColour: cssValueSchema.default('#ffffff'),
+  sheenBlend: z.enum(['normal', 'screen', 'soft-light', 'overlay']).default('normal'),
+  /** How far the shadow goes away from the pointer, px (0 is none), how soft it is, px, and its colour. */
+  shadowPx: within(shadowRanges.travel).default(0),
+  shadowSoftPx: within(shadowRanges.soft).default(28),
+  shadowColour: cssValueSchema.default('rgb(16 18 22 / 0.34)'),
 })
 
 export type TiltSettings = z.infer<typeof tiltSettings>
+export type TiltLayer = z.infer<typeof layerSchema>
 
 export const tiltDefaults: TiltSettings = {
   acrossDeg: 9,
@@ -51,4 +72,17 @@ export const tiltDefaults: TiltSettings = {
   back: null,
   away: 'settle',
   pose: { x: 0, y: 0 },
+  vanishing: 'own',
+  layers: [],
+  sheenPercent: 0,
+  sheenSizePercent: 110,
+  sheenTravelPercent: 60,
+  sheenSoftPercent: 80,
+  sheenWay: 'opposite',
+  sheenShape: 'round',
+  sheenColour: '#ffffff',
+  sheenBlend: 'normal',
+  shadowPx: 0,
+  shadowSoftPx: 28,
+  shadowColour: 'rgb(16 18 22 / 0.34)',
 }

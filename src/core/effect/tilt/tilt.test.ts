@@ -4,7 +4,9 @@ import { describe, expect, it } from 'vitest'
 import { formatNumber, parseNumber, stepNumber, type NumberControl } from '../control'
 import { tilt } from '.'
 import { tiltDefaults, tiltSettings, type TiltSettings } from './settings'
-import { tiltControls, tiltSentence } from './words'
+import { tiltControls as controlsOf, tiltSentence } from './words'
+
+const tiltControls = controlsOf(tiltDefaults)
 
 const number = (id: string) => {
   const control = tiltControls.find((each) => each.id === id)

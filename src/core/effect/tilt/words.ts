@@ -1,36 +1,14 @@
 // Tilt in words: its controls, its sentence and its line of time.
-import type { ChoiceControl, Control, NumberControl, Piece } from '../control'
+import { awayChoice } from '../away'
+import type { ChoiceControl, Control, Piece } from '../control'
 import { feelControls } from '../feel-controls'
-import { angleRange, eyeRange, growRange, liftRange, timeRange, type TiltSettings } from './settings'
+import { layerControls } from '../layers'
+import { pinControls } from '../pin-controls'
+import { plainControls } from '../plain-controls'
+import { percentRange, timeRange } from '../settings'
+import { angleRange, eyeRange, growRange, heightRange, liftRange, shadowRanges, sheenRanges, type TiltLayer, type TiltSettings } from './settings'
 
-type NumberKey = 'acrossDeg' | 'upDownDeg' | 'eyePx' | 'liftPx' | 'growPercent' | 'comeMs' | 'goMs'
-
-/** The knob of the rig that shows a setting as it stands. */
-const knobs: Partial<Record<NumberKey, string>> = { acrossDeg: 'lean', upDownDeg: 'lean-up-down', eyePx: 'eye', liftPx: 'lift' }
-
-/** A number control for a setting that it reads and writes as it stands. */
-function plain(id: NumberKey, rest: Pick<NumberControl<TiltSettings>, 'title' | 'unit' | 'least' | 'greatest' | 'step'>): NumberControl<TiltSettings> {
-  return { kind: 'number', id, drawing: id === 'comeMs' || id === 'goMs' ? 'strip' : 'above', knob: knobs[id], read: (settings) => settings[id], write: (settings, value) => ({ ...settings, [id]: value }), ...rest }
-}
-
-const following = feelControls<TiltSettings>(
-  { ids: ['follow', 'followMs', 'pastPercent', 'frequencyHz', 'dampingRatio'], title: 'How it follows', timeTitle: 'The time to follow', drawing: 'flick' },
-  ({ follow }) => follow,
-  (settings, follow) => ({ ...settings, follow }),
-)
-
-const goingBack = feelControls<TiltSettings>(
-  { ids: ['back', 'backMs', 'backPastPercent', 'backFrequencyHz', 'backDampingRatio'], title: 'How it goes back', timeTitle: 'The time to go back', drawing: 'return' },
-  ({ back, follow }) => back ?? follow,
-  (settings, back) => ({ ...settings, back }),
-)
-
-const edge: ChoiceControl<TiltSettings> = {
-  kind: 'choice', id: 'edge', title: 'The edge under the pointer', drawing: 'above',
-  options: [{ value: 'sinks', words: 'sinks' }, { value: 'rises', words: 'rises' }],
-  read: (settings) => settings.edge,
-  write: (settings, value) => ({ ...settings, edge: value === 'rises' ? 'rises' : 'sinks' }),
-}
+const { number, choice, colour } = plainControls<TiltSettings>()
 
 const linked: ChoiceControl<TiltSettings> = {
   kind: 'choice', id: 'linked', title: 'Across and up-down', drawing: 'above',
@@ -39,60 +17,62 @@ const linked: ChoiceControl<TiltSettings> = {
   write: (settings, value) => ({ ...settings, linked: value === 'one' }),
 }
 
-const firstPose = { x: -0.5, y: -0.4 } as const
-
-const away: ChoiceControl<TiltSettings> = {
-  kind: 'choice', id: 'away', title: 'When away', drawing: 'return', draws: 'back', handle: 'pin',
-  options: [{ value: 'flat', words: 'it lies flat' }, { value: 'pose', words: 'it waits at the pin' }, { value: 'hold', words: 'it stays as it was left' }],
-  read: (settings) => (settings.away === 'hold' ? 'hold' : settings.pose.x === 0 && settings.pose.y === 0 ? 'flat' : 'pose'),
-  write: (settings, value) => {
-    if (value === 'hold') return { ...settings, away: 'hold' }
-    if (value === 'flat') return { ...settings, away: 'settle', pose: { x: 0, y: 0 } }
-    const isFlat = settings.pose.x === 0 && settings.pose.y === 0
-    return { ...settings, away: 'settle', pose: isFlat ? firstPose : settings.pose }
-  },
-}
-
-/** Where the away pin stands along one axis, in % of the way from the middle to an edge. */
-function pin(axis: 'x' | 'y', title: string): NumberControl<TiltSettings> {
-  return {
-    kind: 'number', id: `pin-${axis}`, title, unit: '%', least: -100, greatest: 100, step: 5, drawing: 'above', handle: 'pin',
-    percentOf: { words: axis === 'x' ? 'half the width of the card' : 'half the height of the card', length: axis === 'x' ? 'half-width' : 'half-height' },
-    read: ({ pose }) => pose[axis] * 100,
-    write: (settings, percent) => ({ ...settings, away: 'settle', pose: { ...settings.pose, [axis]: percent / 100 } }),
-  }
-}
-
-export const tiltControls: readonly Control<TiltSettings>[] = [
-  edge,
-  plain('acrossDeg', { title: 'The angle', unit: 'deg', ...angleRange, step: 1 }),
-  plain('upDownDeg', { title: 'The angle up-down', unit: 'deg', ...angleRange, step: 1 }),
-  plain('eyePx', { title: 'The distance of the eye', unit: 'px', ...eyeRange, step: 20 }),
-  plain('liftPx', { title: 'The lift', unit: 'px', ...liftRange, step: 2 }),
-  plain('growPercent', { title: 'The growth', unit: '%', ...growRange, step: 1 }),
-  plain('comeMs', { title: 'The time to come', unit: 'ms', ...timeRange, step: 10 }),
-  plain('goMs', { title: 'The time to go', unit: 'ms', ...timeRange, step: 10 }),
-  ...following,
-  ...goingBack,
-  away,
-  pin('x', 'The pin, across'),
-  pin('y', 'The pin, up-down'),
+export const tiltControls = (settings: TiltSettings): readonly Control<TiltSettings>[] => [
+  choice('edge', { title: 'The edge under the pointer', drawing: 'above', options: [{ value: 'sinks', words: 'sinks' }, { value: 'rises', words: 'rises' }] }),
+  number('acrossDeg', { title: 'The angle', unit: 'deg', ...angleRange, step: 1, drawing: 'above', knob: 'lean' }),
+  number('upDownDeg', { title: 'The angle up-down', unit: 'deg', ...angleRange, step: 1, drawing: 'above', knob: 'lean-up-down' }),
+  number('eyePx', { title: 'The distance of the eye', unit: 'px', ...eyeRange, step: 20, drawing: 'above', knob: 'eye' }),
+  choice('vanishing', { title: 'The vanishing point', drawing: 'above', options: [{ value: 'own', words: 'is each card’s own' }, { value: 'shared', words: 'is shared by the row' }] }),
+  number('liftPx', { title: 'The lift', unit: 'px', ...liftRange, step: 2, drawing: 'above', knob: 'lift' }),
+  number('growPercent', { title: 'The growth', unit: '%', ...growRange, step: 1, drawing: 'above' }),
+  ...layerControls<TiltLayer, TiltSettings>(settings, { title: 'Its height', unit: 'px', ...heightRange, step: 2, drawing: 'depths' }, ({ heightPx }) => heightPx, (layer, heightPx) => ({ ...layer, heightPx })),
+  number('sheenPercent', { title: 'The sheen', unit: '%', ...percentRange, step: 1 }),
+  choice('sheenWay', { title: 'The sheen goes', options: [{ value: 'opposite', words: 'opposite to the pointer' }, { value: 'along', words: 'along with the pointer' }] }),
+  number('sheenSizePercent', { title: 'The size of the sheen', unit: '%', ...sheenRanges.size, step: 5 }),
+  number('sheenSoftPercent', { title: 'How soft it is', unit: '%', ...percentRange, step: 5 }),
+  number('sheenTravelPercent', { title: 'How far the sheen goes', unit: '%', ...sheenRanges.travel, step: 5, knob: 'sheen-way' }),
+  choice('sheenShape', { title: 'The sheen is', options: [{ value: 'round', words: 'round' }, { value: 'band', words: 'a slanting band' }] }),
+  colour('sheenColour', 'The colour of the sheen'),
+  choice('sheenBlend', { title: 'The sheen is laid on', options: [{ value: 'normal', words: 'as it is' }, { value: 'screen', words: 'by screen' }, { value: 'soft-light', words: 'as soft light' }, { value: 'overlay', words: 'by overlay' }] }),
+  number('shadowPx', { title: 'The shadow falls', unit: 'px', ...shadowRanges.travel, step: 1, knob: 'shadow' }),
+  number('shadowSoftPx', { title: 'How soft the shadow is', unit: 'px', ...shadowRanges.soft, step: 2, knob: 'shadow-soft' }),
+  colour('shadowColour', 'The colour of the shadow'),
+  number('comeMs', { title: 'The time to come', unit: 'ms', ...timeRange, step: 10, drawing: 'strip' }),
+  number('goMs', { title: 'The time to go', unit: 'ms', ...timeRange, step: 10, drawing: 'strip' }),
+  ...feelControls<TiltSettings>(
+    { ids: ['follow', 'followMs', 'pastPercent', 'frequencyHz', 'dampingRatio'], title: 'How it follows', timeTitle: 'The time to follow', drawing: 'flick' },
+    ({ follow }) => follow,
+    (changed, follow) => ({ ...changed, follow }),
+  ),
+  ...feelControls<TiltSettings>(
+    { ids: ['back', 'backMs', 'backPastPercent', 'backFrequencyHz', 'backDampingRatio'], title: 'How it goes back', timeTitle: 'The time to go back', drawing: 'return' },
+    ({ back, follow }) => back ?? follow,
+    (changed, back) => ({ ...changed, back }),
+  ),
+  awayChoice<TiltSettings>('it lies flat', 'it waits at the pin', 'it stays as it was left'),
+  ...pinControls<TiltSettings>((changed) => ({ ...changed, away: 'settle' }), 'the card').map((control): typeof control => ({ ...control, drawing: 'above' })),
   linked,
 ]
 
-export function tiltSentence(settings: TiltSettings): readonly Piece[] {
+export function tiltSentence({ linked: isLinked, liftPx, layers, sheenPercent }: TiltSettings): readonly Piece[] {
   const pieces: Piece[] = ['Over ', { role: 'card' }, ', the edge under the pointer ', { control: 'edge' }, ' by ', { control: 'acrossDeg' }]
-  if (!settings.linked) pieces.push(' across and ', { control: 'upDownDeg' }, ' up-down')
+  if (!isLinked) pieces.push(' across and ', { control: 'upDownDeg' }, ' up-down')
   pieces.push(', seen from ', { control: 'eyePx' })
-  if (settings.liftPx > 0) pieces.push(', lifted by ', { control: 'liftPx' })
+  if (liftPx > 0) pieces.push(', lifted by ', { control: 'liftPx' })
+  const [first] = layers
+  if (first) pieces.push('; ', { role: first.id }, ' floats ', { control: first.id }, ' above it', ...(layers.length > 1 ? [`, and ${layers.length - 1} more`] : []))
+  if (sheenPercent > 0) pieces.push('; a sheen of ', { control: 'sheenPercent' }, ' goes ', { control: 'sheenWay' })
   pieces.push('.')
   return pieces
 }
 
+/** Whether anything comes with the pointer and goes with it. */
+const comesAndGoes = ({ liftPx, growPercent, layers, sheenPercent, shadowPx }: TiltSettings) => liftPx > 0 || growPercent > 0 || layers.length > 0 || sheenPercent > 0 || shadowPx > 0
+
 export function tiltTime(settings: TiltSettings): readonly Piece[] {
   const pieces: Piece[] = ['Follows ', { control: 'follow' }]
   if (settings.follow.kind !== 'direct') pieces.push(', in ', { control: 'followMs' }, ', ', { control: 'pastPercent' }, ' past the mark')
-  if (settings.liftPx > 0 || settings.growPercent > 0) pieces.push('; comes in ', { control: 'comeMs' }, ', goes in ', { control: 'goMs' })
+  if (comesAndGoes(settings)) pieces.push('; comes in ', { control: 'comeMs' }, ', goes in ', { control: 'goMs' })
   pieces.push('. When away ', { control: 'away' }, '.')
   return pieces
 }

@@ -1,0 +1,35 @@
+// Short ways to write the members of a rig, with what most of them have in common.
+import type { Feel, Timed } from '../feel/feel'
+import type { Area, Channel, Output, Rig, Target } from '../rig/rig'
+import type { Slot, TransformFunction } from '../rig/slot'
+
+/** How what is only there with the pointer comes and goes. */
+export const comingFeel = (durationMs: number): Timed => ({ kind: 'timed', durationMs, easing: 'cubic-bezier(0.2, 0.7, 0.2, 1)', delayMs: 0 })
+
+/** How an effect follows unless it is said otherwise: it settles in 416 ms, 4 % past the mark. */
+export const softSpring: Feel = { kind: 'spring', frequencyHz: 2.27, dampingRatio: 0.715 }
+
+/** An area on each match, for a mouse or a pen. */
+export const areaOn = (id: string, select: string, more: Partial<Area> = {}): Area => ({ id, of: 'each', select, box: 'still', among: 'one', pointer: 'fine', touch: 'none', ...more })
+
+/** The same inset, in px, on all sides. */
+export const insetsOf = (px: number): NonNullable<Area['insets']> => {
+  const length = { value: px, unit: 'px' } as const
+  return { top: length, right: length, bottom: length, left: length }
+}
+
+/** Channels of one area, in its own frame unless it is said otherwise; they settle at 0. */
+export const channelsIn = (area: string) => (id: string, signal: Channel['signal'], group: Channel['group'], feel: Feel, more: Partial<Channel> = {}): Channel => ({ id, area, frame: 'area', signal, away: { kind: 'settle', pose: 0 }, feel, group, ...more })
+
+/** An output that is a factor of a channel, a knob, or both. */
+export const outputOn = (to: Target, slot: Slot, given: Partial<Omit<Output, 'to' | 'slot'>> = {}): Output => ({ to, slot, base: 0, factor: 1, strength: 1, ...given })
+
+export const turning = (fn: TransformFunction): Slot => ({ on: 'transform', fn })
+export const sliding = (axis: 'X' | 'Y', unit?: '%'): Slot => ({ on: 'transform', fn: `translate${axis}`, ...(unit ? { unit } : {}) })
+export const fading: Slot = { on: 'opacity' }
+
+/** A rig with what is not given left empty. */
+export const rigOf = (given: Partial<Rig> & Pick<Rig, 'areas'>): Rig => ({ channels: [], knobs: [], outputs: [], parts: [], rules: [], ...given })
+
+/** The CSS of a part that covers its match and can be seen through its round corners only. */
+export const coverCss = { position: 'absolute', inset: '0', overflow: 'clip', 'border-radius': 'inherit' } as const

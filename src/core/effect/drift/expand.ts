@@ -1,0 +1,39 @@
+// Drift as a rig: two centred signals of the box slide every layer by an amount of its own.
+import type { Channel, Knob, Output, Rig } from '../../rig/rig'
+import { areaOn, channelsIn, comingFeel, outputOn, rigOf, sliding, turning } from '../build'
+import type { Filled } from '../kind'
+import type { DriftSettings } from './settings'
+
+/** The rig of a drift in the elements that `select` matches; layers that nobody has pointed at yet are left out. */
+export function expandDrift(settings: DriftSettings, select: string, roles: Filled = {}): Rig {
+  const { layers, unit, way, axes, turnDeg, scalePercent, kept, follow, back, away, pose } = settings
+  const channel = channelsIn('ground')
+  const filled = layers.flatMap((layer) => (roles[layer.id] === undefined ? [] : [{ ...layer, select: roles[layer.id] ?? '' }]))
+  const sign = way === 'with' ? 1 : -1
+  const hasAcross = axes !== 'up-down'
+  const hasDown = axes !== 'across'
+  const isEnlarged = kept === 'enlarged'
+  const place = (id: 'x' | 'y'): Channel => channel(id, { of: id === 'x' ? 'centredX' : 'centredY' }, 'travel', follow, { away: { kind: away, pose: pose[id] }, going: back ?? undefined })
+  const channels: Channel[] = [...(hasAcross || turnDeg > 0 ? [place('x')] : []), ...(hasDown ? [place('y')] : [])]
+  if (scalePercent > 0) channels.push(channel('here', { of: 'inside' }, 'scale', comingFeel(320), { going: comingFeel(520) }))
+  const knobs: Knob[] = filled.map(({ id, amount }, index) => ({ id, value: amount, unit: isEnlarged ? '%' : unit, note: `how far the ${filled.length === 1 ? 'layer' : `layer ${index + 1}`} slides` }))
+  if (turnDeg > 0) knobs.push({ id: 'turn', value: turnDeg, unit: 'deg', note: 'how far the layers turn at the left and right edge' })
+  if (scalePercent > 0) knobs.push({ id: 'grow', value: scalePercent / 100, unit: '', note: 'how much the layers grow, as a share of their size' })
+  const slot = (axis: 'X' | 'Y') => sliding(axis, isEnlarged || unit === '%' ? '%' : undefined)
+  const outputs: Output[] = filled.flatMap(({ id, amount, select: within }) => {
+    const to = { within }
+    return [
+      ...(hasAcross ? [outputOn(to, slot('X'), { factor: sign, knob: id, channel: 'x' })] : []),
+      ...(hasDown ? [outputOn(to, slot('Y'), { factor: sign, knob: id, channel: 'y' })] : []),
+      ...(turnDeg > 0 ? [outputOn(to, turning('rotate'), { factor: sign, knob: 'turn', channel: 'x' })] : []),
+      ...(scalePercent > 0 ? [outputOn(to, turning('scale'), { base: 1, knob: 'grow', channel: 'here' })] : []),
+      // Larger by what it slides to either side, so that no edge of it comes into sight; a turn needs its corners too.
+      ...(isEnlarged ? [outputOn(to, turning('scale'), { base: 1 + (2 * amount) / 100 + Math.sin((turnDeg * Math.PI) / 180), factor: 0 })] : []),
+    ]
+  })
+  return rigOf({
+    areas: [areaOn('ground', select)],
+    channels, knobs, outputs,
+    rules: kept === 'free' ? [] : [{ select, whilePlayed: true, css: { overflow: 'clip' } }],
+  })
+}

@@ -1,0 +1,51 @@
+// Fold as a rig: two walls that meet at a corner, each a box that cuts off a copy of the heading; both copies slide alike.
+import type { Part, Rig } from '../../rig/rig'
+import { areaOn, channelsIn, outputOn, rigOf, sliding, turning } from '../build'
+import type { FoldSettings } from './settings'
+
+/** A wall from one share of the heading to the corner, or from the corner on, wide enough for words that slide out. */
+const wallCss = { position: 'absolute', top: '0', bottom: '0', overflow: 'clip', 'box-sizing': 'border-box', padding: 'inherit', 'border-radius': '0', background: '{ground}', 'user-select': 'none', '-webkit-text-fill-color': 'currentcolor' }
+/** The copy in it, as wide as the heading and wrapped alike. */
+const wordsCss = { position: 'absolute', top: '0', 'box-sizing': 'border-box', padding: 'inherit', display: 'block', 'will-change': 'transform' }
+
+const first = '({corner} + {travel})'
+const second = '(1 - {corner} + {travel})'
+
+/** The rig of a fold of the headings that `select` matches. */
+export function expandFold(settings: FoldSettings, select: string): Rig {
+  const { cornerPercent, angleDeg, corner, shadePercent, shade, ground, travelPercent, way, follow, back, away, pose } = settings
+  const channel = channelsIn('heading')
+  const lean = corner === 'outer' ? 1 : -1
+  const sign = way === 'with' ? 1 : -1
+  const shading: Part[] = shadePercent > 0 ? [{ id: 'shade', area: 'heading', inside: 'wall-2', css: { position: 'absolute', inset: '0', background: '{shade}', opacity: '{dark}' } }] : []
+  const slides = (part: string) => outputOn({ part }, sliding('X', '%'), { factor: 100 * sign, knob: 'travel', channel: 'x' })
+  return rigOf({
+    areas: [areaOn('heading', select)],
+    channels: [channel('x', { of: 'centredX' }, 'travel', follow, { away: { kind: away, pose: pose.x }, going: back ?? undefined })],
+    knobs: [
+      { id: 'corner', value: cornerPercent / 100, unit: '', note: 'where the corner stands, as a share of the heading' },
+      { id: 'angle', value: angleDeg, unit: 'deg', note: 'how far each wall is skewed' },
+      { id: 'travel', value: travelPercent / 100, unit: '', note: 'how far the words slide at either edge, as a share of the heading' },
+      ...(shadePercent > 0 ? [{ id: 'dark', value: shadePercent / 100, unit: '' as const, note: 'how dark the second wall is' }] : []),
+    ],
+    outputs: [
+      outputOn({ part: 'wall-1' }, turning('skewY'), { factor: -lean, knob: 'angle' }),
+      outputOn({ part: 'wall-2' }, turning('skewY'), { factor: lean, knob: 'angle' }),
+      slides('words-1'),
+      slides('words-2'),
+    ],
+    parts: [
+      { id: 'wall-1', area: 'heading', css: { ...wallCss, left: 'calc(-100% * {travel})', width: `calc(100% * ${first})`, 'transform-origin': '100% 50%' } },
+      { id: 'words-1', area: 'heading', inside: 'wall-1', holds: 'copy', css: { ...wordsCss, left: `calc(100% * {travel} / ${first})`, width: `calc(100% / ${first})` } },
+      { id: 'wall-2', area: 'heading', css: { ...wallCss, left: 'calc(100% * {corner})', width: `calc(100% * ${second})`, 'transform-origin': '0 50%' } },
+      { id: 'words-2', area: 'heading', inside: 'wall-2', holds: 'copy', css: { ...wordsCss, left: `calc(-100% * {corner} / ${second})`, width: `calc(100% / ${second})` } },
+      ...shading,
+    ],
+    // The heading itself keeps its place, is read out and can be selected; what is seen of it are the walls.
+    rules: [{ select, whilePlayed: true, css: { '-webkit-text-fill-color': 'transparent' } }],
+    tokens: [
+      ...(shadePercent > 0 ? [{ id: 'shade', of: 'colour' as const, value: shade, note: 'the colour of the shade' }] : []),
+      { id: 'ground', of: 'colour', value: ground, note: 'what both walls are made of' },
+    ],
+  })
+}

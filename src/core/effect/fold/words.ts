@@ -1,0 +1,39 @@
+// Fold in words: its controls, its sentence and its line of time.
+import { awayChoice } from '../away'
+import type { Control, Piece } from '../control'
+import { feelControls } from '../feel-controls'
+import { pinControls } from '../pin-controls'
+import { plainControls } from '../plain-controls'
+import { percentRange } from '../settings'
+import { ranges, type FoldSettings } from './settings'
+
+const { number, choice, colour } = plainControls<FoldSettings>()
+
+export const foldControls: readonly Control<FoldSettings>[] = [
+  number('cornerPercent', { title: 'Where the corner stands', unit: '%', ...ranges.corner, step: 1, percentOf: { words: 'the width of the heading', length: 'width' } }),
+  number('angleDeg', { title: 'The slant of the walls', unit: 'deg', ...ranges.angle, step: 1, knob: 'angle' }),
+  choice('corner', { title: 'The corner comes', options: [{ value: 'outer', words: 'toward you' }, { value: 'inner', words: 'away from you' }] }),
+  number('shadePercent', { title: 'The shade on the second wall', unit: '%', ...percentRange, step: 1 }),
+  colour('shade', 'The colour of the shade'),
+  colour('ground', 'What the walls are made of'),
+  number('travelPercent', { title: 'The way the words slide', unit: '%', ...ranges.travel, step: 1, percentOf: { words: 'the width of the heading', length: 'width' } }),
+  choice('way', { title: 'The words slide', options: [{ value: 'against', words: 'against the pointer' }, { value: 'with', words: 'with the pointer' }] }),
+  awayChoice<FoldSettings>('the words stand in the middle', 'they wait at the pin', 'they stay as they were left'),
+  ...pinControls<FoldSettings>((changed) => ({ ...changed, away: 'settle' }), 'the heading').slice(0, 1),
+  ...feelControls<FoldSettings>(
+    { ids: ['follow', 'followMs', 'pastPercent', 'frequencyHz', 'dampingRatio'], title: 'How the words follow', timeTitle: 'The time to follow', drawing: 'flick' },
+    ({ follow }) => follow,
+    (changed, follow) => ({ ...changed, follow }),
+  ),
+  ...feelControls<FoldSettings>(
+    { ids: ['back', 'backMs', 'backPastPercent', 'backFrequencyHz', 'backDampingRatio'], title: 'How they go back', timeTitle: 'The time to go back', drawing: 'return' },
+    ({ back, follow }) => back ?? follow,
+    (changed, back) => ({ ...changed, back }),
+  ),
+]
+
+export const foldSentence = (): readonly Piece[] => [
+  { role: 'heading' }, ' goes round a corner at ', { control: 'cornerPercent' }, ' that comes ', { control: 'corner' }, ', its walls slanted by ', { control: 'angleDeg' }, ' and the second in ', { control: 'shadePercent' }, ' shade; the words slide by ', { control: 'travelPercent' }, ' ', { control: 'way' }, '.',
+]
+
+export const foldTime = ({ follow }: FoldSettings): readonly Piece[] => ['Follows ', { control: 'follow' }, ...(follow.kind === 'direct' ? [] : [', in ', { control: 'followMs' }]), '. When away ', { control: 'away' }, '.']

@@ -1,0 +1,63 @@
+// Follow as a rig: the way from the middle of the mover, where it stands, to the pointer is what it is moved by.
+import { lagOf } from '../../feel/answer'
+import type { Channel, Knob, Output, Rig } from '../../rig/rig'
+import { areaOn, channelsIn, comingFeel, outputOn, rigOf, sliding, turning } from '../build'
+import type { Filled } from '../kind'
+import type { FollowSettings } from './settings'
+
+/** The lean is told for this speed, px/s. */
+const leanSpeed = 1000
+
+/** The ground of movers for which none was pointed at: what they stand in. */
+export const groundOf = (select: string) => `:has(> ${select.includes(',') ? `:is(${select})` : select})`
+
+/** Whether a path leads anywhere but straight on. */
+const bends = ({ path }: FollowSettings) => path.stops.some(({ value }) => value !== 0)
+
+/** The rig of the movers that `select` matches, inside their grounds. */
+export function expandFollow(settings: FollowSettings, select: string, roles: Filled = {}): Rig {
+  const { axes, acrossPx, upDownPx, offsetXPx, offsetYPx, path, leanDeg, turns, away, comeMs, goMs, follow } = settings
+  const ground = roles.ground ?? groundOf(select)
+  const channel = channelsIn('ground')
+  const to = { within: select }
+  const inMover = { frame: { each: select }, away: { kind: away === 'home' ? 'settle' : 'hold', pose: 0 } } as const
+  const limited = (px: number) => ({ stops: [{ at: -Math.max(px, 0.1), value: -px }, { at: Math.max(px, 0.1), value: px }] })
+  const hasAcross = axes !== 'up-down'
+  const hasDown = axes !== 'across'
+  const channels: Channel[] = []
+  const knobs: Knob[] = []
+  const outputs: Output[] = []
+  const place = (id: 'x' | 'y', limit: number) => {
+    channels.push(channel(id, { of: id === 'x' ? 'xPx' : 'yPx', from: 'centre' }, 'travel', follow, { ...inMover, curve: limited(limit) }))
+    outputs.push(outputOn(to, sliding(id === 'x' ? 'X' : 'Y'), { channel: id }))
+  }
+  if (hasAcross) place('x', acrossPx)
+  if (hasDown) place('y', upDownPx)
+  const needsHere = offsetXPx !== 0 || offsetYPx !== 0 || bends(settings) || turns === 'heading'
+  if (needsHere) channels.push(channel('here', { of: 'inside' }, 'travel', comingFeel(comeMs), { going: comingFeel(goMs), frame: { each: select }, ...(away === 'stays' ? { away: { kind: 'hold', pose: 0 } } : {}) }))
+  const offset = (axis: 'X' | 'Y', px: number) => {
+    if (px === 0) return
+    const id = axis === 'X' ? 'beside' : 'below'
+    knobs.push({ id, value: px, unit: 'px', note: axis === 'X' ? 'how far it rides to the right of the pointer' : 'how far it rides below the pointer' })
+    outputs.push(outputOn(to, sliding(axis), { knob: id, channel: 'here' }))
+  }
+  offset('X', offsetXPx)
+  offset('Y', offsetYPx)
+  if (bends(settings)) {
+    channels.push(channel('run', { of: 'x' }, 'travel', follow, { away: { kind: away === 'home' ? 'settle' : 'hold', pose: 0.5 }, frame: { box: ground }, curve: path }))
+    outputs.push(outputOn(to, sliding('Y'), { channel: 'run', weight: 'here' }))
+  }
+  const axis = hasAcross ? 'x' : 'y'
+  const lagPx = lagOf(follow, leanSpeed)
+  if (leanDeg > 0 && lagPx > 0) {
+    // By how far it is behind the pointer: a spring that follows a steady hand lags in proportion to its speed.
+    knobs.push({ id: 'lean', value: leanDeg, unit: 'deg', note: 'how far it leans when the pointer is fast' })
+    channels.push({ ...channel('ahead', { of: axis === 'x' ? 'xPx' : 'yPx', from: 'centre' }, 'turn', { kind: 'glide', halfLifeMs: 25 }, inMover), curve: limited(axis === 'x' ? acrossPx : upDownPx) })
+    outputs.push(outputOn(to, turning('rotate'), { factor: 1 / lagPx, knob: 'lean', channel: 'ahead' }), outputOn(to, turning('rotate'), { factor: -1 / lagPx, knob: 'lean', channel: axis }))
+  }
+  if (turns === 'heading') {
+    channels.push(channel('heading', { of: 'heading' }, 'turn', { kind: 'glide', halfLifeMs: 60 }, { ...inMover, away: { kind: 'hold', pose: 0 } }))
+    outputs.push(outputOn(to, turning('rotate'), { channel: 'heading', weight: 'here' }))
+  }
+  return rigOf({ areas: [areaOn('ground', ground)], channels, knobs, outputs })
+}
