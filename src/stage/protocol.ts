@@ -13,7 +13,7 @@ const place = z.object({ x: finite.min(-1).max(1), y: finite.min(-1).max(1) })
 const playedFigure = z.object({
   title: z.string(),
   name: z.string(),
-  area: areaShape.pick({ of: true, select: true, insets: true, box: true, among: true, bridge: true, pointer: true, looks: true }).extend({ touch: z.literal('tap').optional() }),
+  area: areaShape.pick({ of: true, select: true, insets: true, box: true, among: true, beyond: true, bridge: true, pointer: true, looks: true }).extend({ touch: z.literal('tap').optional() }),
   frames: z
     .array(
       z.object({
@@ -29,9 +29,10 @@ const playedFigure = z.object({
       }),
     )
     .readonly(),
-  parts: z.array(z.object({ id: z.string(), className: z.string(), inside: z.string().optional(), count: z.number().int().optional(), whileOn: z.boolean().optional() })).readonly().optional(),
+  parts: z.array(z.object({ id: z.string(), className: z.string(), inside: z.string().optional(), count: z.number().int().optional(), whileOn: z.boolean().optional(), covers: z.literal('border').optional(), holds: z.literal('copy').optional() })).readonly().optional(),
   own: z.record(z.string(), z.string()).optional(),
   drives: z.array(z.string()).readonly(),
+  sharesEye: z.literal(true).optional(),
 })
 
 /** A number of the word in hand as it is drawn on the page. `id` is its control; lengths in px or % of the area. */

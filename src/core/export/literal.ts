@@ -11,7 +11,7 @@ export function writeLiteral(value: unknown, remark: Remark = () => undefined, i
   if (typeof value !== 'object' || value === null) return String(value)
   const isList = Array.isArray(value)
   const entries = Object.entries(value).filter(([, each]) => each !== undefined)
-  const items = entries.map(([key, each]) => ({ text: `${isList ? '' : `${key}: `}${writeLiteral(each, remark, `${indent}  `)}`, note: remark(each) }))
+  const items = entries.map(([key, each]) => ({ text: `${isList ? '' : `${/^[\w$]+$/.test(key) ? key : quote(key)}: `}${writeLiteral(each, remark, `${indent}  `)}`, note: remark(each) }))
   return isList ? layOut('[', ']', items, indent, '') : layOut('{', '}', items, indent, ' ')
 }
 

@@ -50,11 +50,11 @@ export function planRig(rig: Rig, names: Names): readonly PlayedFigure[] {
       frames.set(key, [...(frames.get(key) ?? []), channel])
     }
     const parts = rig.parts.filter((part) => part.area === area.id)
-    const { of, select, insets, box, among, bridge, pointer, looks } = area
+    const { of, select, insets, box, among, beyond, bridge, pointer, looks } = area
     return {
       title: names.title,
       name: nameOfArea(names, rig, area.id),
-      area: { of, select, insets, box, among, bridge, pointer, looks, touch: area.touch === 'tap' ? ('tap' as const) : undefined },
+      area: { of, select, insets, box, among, beyond, bridge, pointer, looks, touch: area.touch === 'tap' ? ('tap' as const) : undefined },
       frames: [...frames.values()].map((members): PlayedFrame => ({ of: members[0]?.frame ?? 'area', channels: members.map((channel) => playedChannel(rig, names, channel, members)) })),
       own: kept.length > 0 ? Object.fromEntries(kept.map((property) => [property, propertyOfOwn(names, property)])) : undefined,
       parts: parts.length > 0 ? parts.map(({ id, inside, count, whileOn, covers, holds }) => ({ id, inside, count, whileOn, covers, holds, className: `${names.name}-${id}` })) : undefined,

@@ -3,7 +3,7 @@ import type { ColourCurve } from '../curve/colour'
 import type { Curve } from '../curve/curve'
 import type { Area, Channel, FrameOf, Part, Target } from './rig'
 
-export type PlayedArea = Pick<Area, 'of' | 'select' | 'insets' | 'box' | 'among' | 'bridge' | 'pointer' | 'looks'> & { readonly touch?: 'tap' | undefined }
+export type PlayedArea = Pick<Area, 'of' | 'select' | 'insets' | 'box' | 'among' | 'beyond' | 'bridge' | 'pointer' | 'looks'> & { readonly touch?: 'tap' | undefined }
 
 /** A custom property that is written, and on what; through a curve where CSS cannot say it. */
 export interface Write {

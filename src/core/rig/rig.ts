@@ -20,6 +20,8 @@ export interface Area {
   readonly box: 'still' | 'live'
   /** Whether one match at most has the pointer, or all that hold it. */
   readonly among: 'one' | 'all'
+  /** Beyond its own box it counts only where the pointer is on another match: a light that goes over the border between two. */
+  readonly beyond?: 'fellows' | undefined
   /** More elements that count as the same place: inside the match, or anywhere for a group. */
   readonly bridge?: string | undefined
   /** `fine`: a mouse or a pen only. `any`: a finger too. */

@@ -36,6 +36,18 @@ function claim(scene: Scene, x: number, y: number, hit: Hit): number {
   return found
 }
 
+/** Whether a place that holds the point is met there: nothing foreign lies on top of it, which beside its own box nothing can. */
+function isMet({ figure, places }: Scene, place: Place, { x, y }: Sample, hit: Hit): boolean {
+  if (isOn(place, x, y)) return hit.isIn(place) || !hit.isForeign(place)
+  return figure.area.beyond !== 'fellows' || places.some((each) => isOn(each, x, y))
+}
+
+/** Whether a point lies on the area's own box, whatever its insets. */
+function isOn({ frame }: Place, x: number, y: number): boolean {
+  toFrame(frame, x, y, local)
+  return holdsLocal(frame, undefined, local)
+}
+
 /** How far the pointer may go and still stand still, px. */
 const stillPx = 3
 
@@ -50,7 +62,7 @@ export function meetScene(scene: Scene, sample: Sample, at: At, hit: Hit): void 
   for (let i = 0; i < places.length; i++) {
     const place = places[i]
     if (!place) continue
-    const isHeld = isOne ? i === claimed : counts && holds(place, scene, sample.x, sample.y) && (hit.isIn(place) || !hit.isForeign(place))
+    const isHeld = isOne ? i === claimed : counts && holds(place, scene, sample.x, sample.y) && isMet(scene, place, sample, hit)
     if (isHeld || place.presence.inside) meetPlace(scene, place, isHeld, at)
   }
   scene.holder = claimed

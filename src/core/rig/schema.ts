@@ -90,6 +90,7 @@ export const areaShape = z.object({
   insets: insetsSchema.optional(),
   box: z.enum(['still', 'live']),
   among: z.enum(['one', 'all']),
+  beyond: z.literal('fellows').optional(),
   bridge: select.optional(),
   pointer: z.enum(['fine', 'any']),
   touch: z.enum(['none', 'tap', 'drag-x', 'drag-y', 'drag']),

@@ -19,7 +19,6 @@ export function expandFollow(settings: FollowSettings, select: string, roles: Fi
   const { axes, acrossPx, upDownPx, offsetXPx, offsetYPx, path, leanDeg, turns, away, comeMs, goMs, follow } = settings
   const ground = roles.ground ?? groundOf(select)
   const channel = channelsIn('ground')
-  const to = { within: select }
   const inMover = { frame: { each: select }, away: { kind: away === 'home' ? 'settle' : 'hold', pose: 0 } } as const
   const limited = (px: number) => ({ stops: [{ at: -Math.max(px, 0.1), value: -px }, { at: Math.max(px, 0.1), value: px }] })
   const hasAcross = axes !== 'up-down'
@@ -29,23 +28,25 @@ export function expandFollow(settings: FollowSettings, select: string, roles: Fi
   const outputs: Output[] = []
   const place = (id: 'x' | 'y', limit: number) => {
     channels.push(channel(id, { of: id === 'x' ? 'xPx' : 'yPx', from: 'centre' }, 'travel', follow, { ...inMover, curve: limited(limit) }))
-    outputs.push(outputOn(to, sliding(id === 'x' ? 'X' : 'Y'), { channel: id }))
+    outputs.push(outputOn('self', sliding(id === 'x' ? 'X' : 'Y'), { channel: id }))
   }
   if (hasAcross) place('x', acrossPx)
   if (hasDown) place('y', upDownPx)
-  const needsHere = offsetXPx !== 0 || offsetYPx !== 0 || bends(settings) || turns === 'heading'
+  const needsHere = offsetXPx !== 0 || offsetYPx !== 0 || turns === 'heading'
   if (needsHere) channels.push(channel('here', { of: 'inside' }, 'travel', comingFeel(comeMs), { going: comingFeel(goMs), frame: { each: select }, ...(away === 'stays' ? { away: { kind: 'hold', pose: 0 } } : {}) }))
   const offset = (axis: 'X' | 'Y', px: number) => {
     if (px === 0) return
     const id = axis === 'X' ? 'beside' : 'below'
     knobs.push({ id, value: px, unit: 'px', note: axis === 'X' ? 'how far it rides to the right of the pointer' : 'how far it rides below the pointer' })
-    outputs.push(outputOn(to, sliding(axis), { knob: id, channel: 'here' }))
+    outputs.push(outputOn('self', sliding(axis), { knob: id, channel: 'here' }))
   }
   offset('X', offsetXPx)
   offset('Y', offsetYPx)
   if (bends(settings)) {
-    channels.push(channel('run', { of: 'x' }, 'travel', follow, { away: { kind: away === 'home' ? 'settle' : 'hold', pose: 0.5 }, frame: { box: ground }, curve: path }))
-    outputs.push(outputOn(to, sliding('Y'), { channel: 'run', weight: 'here' }))
+    // Where along the ground the pointer is, is read in the ground itself.
+    const weight = channel('along', { of: 'inside' }, 'travel', comingFeel(comeMs), { going: comingFeel(goMs), ...(away === 'stays' ? { away: { kind: 'hold', pose: 0 } } : {}) })
+    channels.push(weight, channel('run', { of: 'x' }, 'travel', follow, { away: { kind: away === 'home' ? 'settle' : 'hold', pose: 0.5 }, curve: path }))
+    outputs.push(outputOn({ within: select }, sliding('Y'), { channel: 'run', weight: 'along' }))
   }
   const axis = hasAcross ? 'x' : 'y'
   const lagPx = lagOf(follow, leanSpeed)
@@ -53,11 +54,11 @@ export function expandFollow(settings: FollowSettings, select: string, roles: Fi
     // By how far it is behind the pointer: a spring that follows a steady hand lags in proportion to its speed.
     knobs.push({ id: 'lean', value: leanDeg, unit: 'deg', note: 'how far it leans when the pointer is fast' })
     channels.push({ ...channel('ahead', { of: axis === 'x' ? 'xPx' : 'yPx', from: 'centre' }, 'turn', { kind: 'glide', halfLifeMs: 25 }, inMover), curve: limited(axis === 'x' ? acrossPx : upDownPx) })
-    outputs.push(outputOn(to, turning('rotate'), { factor: 1 / lagPx, knob: 'lean', channel: 'ahead' }), outputOn(to, turning('rotate'), { factor: -1 / lagPx, knob: 'lean', channel: axis }))
+    outputs.push(outputOn('self', turning('rotate'), { factor: 1 / lagPx, knob: 'lean', channel: 'ahead' }), outputOn('self', turning('rotate'), { factor: -1 / lagPx, knob: 'lean', channel: axis }))
   }
   if (turns === 'heading') {
     channels.push(channel('heading', { of: 'heading' }, 'turn', { kind: 'glide', halfLifeMs: 60 }, { ...inMover, away: { kind: 'hold', pose: 0 } }))
-    outputs.push(outputOn(to, turning('rotate'), { channel: 'heading', weight: 'here' }))
+    outputs.push(outputOn('self', turning('rotate'), { channel: 'heading', weight: 'here' }))
   }
   return rigOf({ areas: [areaOn('ground', ground)], channels, knobs, outputs })
 }

@@ -59,8 +59,8 @@ export function expandSpotlight(settings: SpotlightSettings, select: string): Ri
   const lid: Part[] = away === 'dark' ? [{ id: 'lid', area: 'ground', inside: 'sheet', css: { ...poolCss, background: '{tint}' } }] : []
   if (away === 'dark') outputs.push(outputOn({ part: 'lid' }, fading, { base: 1, factor: -1, channel: 'here' }))
   return rigOf({
-    // It counts as there until its whole pool has left, so that from one ground to the next the light goes over the border.
-    areas: [areaOn('ground', select, { among: 'all', ...(isPinned ? {} : { insets: insetsOf(-(clearPx + softPx)) }) })],
+    // On the next ground it counts as there until its whole pool has left, so that the light goes over the border.
+    areas: [areaOn('ground', select, { among: 'all', ...(isPinned ? {} : { insets: insetsOf(-(clearPx + softPx)), beyond: 'fellows' }) })],
     channels, knobs, outputs,
     parts: [
       { id: 'dark', area: 'ground', covers: 'border', whileOn: away === 'lit' ? true : undefined, css: { ...coverCss, 'z-index': '1' } },
