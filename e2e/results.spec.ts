@@ -1,5 +1,6 @@
 // Results that designers come for, from starters: walked through the interface, acts counted, and the exported page tried by itself.
-import { countingHand, middleOf, openExport, openStarter } from './support/acts'
+import type { Page } from '@playwright/test'
+import { countingHand, middleOf, openExport, openStarter, openStarters } from './support/acts'
 import { eventually, expect, test } from './support/house'
 import { leanOf } from './support/stage'
 
@@ -38,4 +39,183 @@ test('a card that leans and waits in a chosen pose, in three acts', async ({ pag
   await eventually(async () => (await leanOf(alone, '.card', 0)).rotateY).toBeGreaterThan(7)
   await alone.mouse.move(5, 5)
   await eventually(async () => (await leanOf(alone, '.card', 0)).rotateY).toBeCloseTo(-0.7 * 9, 1)
+})
+
+const opacityOf = (page: Page, select: string) => page.locator(select).first().evaluate((element) => Number(getComputedStyle(element).opacity))
+const boxOf = (page: Page, select: string, index = 0) => page.locator(select).nth(index).evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
+/** The middle of a tile, from the middle of the pointer's place, px. */
+const missOf = async (page: Page, select: string, x: number, y: number) => {
+  const box = await boxOf(page, select)
+  return Math.hypot(box.x + box.width / 2 - x, box.y + box.height / 2 - y)
+}
+
+test('a section is dark but for light round the pointer, and in the next one the darkness fades away, in three acts', async ({ page, house }, info) => {
+  const hand = countingHand(page)
+  const { frame, exported } = await openStarters(page, house, 'text', 'picture-grid')
+  await hand.pointAt(frame, '.text-block p')
+  await hand.clickOn(/^text-block /)
+  await hand.clickOn(/^Hand lamp/)
+  expect(hand.count()).toBeLessThanOrEqual(5)
+
+  const alone = await openExport(page, exported, info.outputPath('page.html'))
+  const box = await boxOf(alone, '.text-block')
+  const at = { x: box.x + box.width * 0.5, y: box.y + box.height * 0.5 }
+  expect(await opacityOf(alone, '[class$="-dark"]')).toBe(0)
+  await alone.mouse.move(at.x, at.y)
+  await eventually(() => opacityOf(alone, '[class$="-dark"]')).toBeCloseTo(0.78, 3)
+  await eventually(() => missOf(alone, '[class$="-pool"]', at.x, at.y)).toBeLessThan(1)
+  // What lies under the dark can still be clicked and selected.
+  expect(await alone.evaluate(([x, y]) => document.elementFromPoint(x ?? 0, y ?? 0)?.closest('[data-part]'), [at.x, at.y])).toBeNull()
+  const next = await boxOf(alone, '.picture-grid')
+  await alone.mouse.move(next.x + 200, next.y + 200)
+  expect(await opacityOf(alone, '[class$="-dark"]')).toBeGreaterThan(0.1)
+  await eventually(() => opacityOf(alone, '[class$="-dark"]')).toBe(0)
+})
+
+test('a whole window of grainy gradient with a soft light under the pointer, in two acts', async ({ page, house }, info) => {
+  const hand = countingHand(page)
+  const { frame, exported } = await openStarter(page, house, 'hero')
+  await hand.pointAt(frame, '.hero', 0.9, 0.1)
+  await hand.clickOn(/^Dusk on plaster/)
+  expect(hand.count()).toBeLessThanOrEqual(4)
+
+  const alone = await openExport(page, exported, info.outputPath('page.html'))
+  const ground = await boxOf(alone, '.hero-ground')
+  expect([ground.width, ground.height]).toEqual([1280, 800])
+  expect(await alone.locator('.hero-ground').evaluate((element) => getComputedStyle(element).backgroundImage)).toContain('linear-gradient(155deg')
+  await alone.mouse.move(333, 222)
+  await eventually(() => missOf(alone, '.hero-light', 333, 222)).toBeLessThan(1)
+  await eventually(() => opacityOf(alone, '.hero-light')).toBeCloseTo(0.36, 3)
+})
+
+test('cards that glow at the pointer, surface and edge, each in its own colour, in five acts', async ({ page, house }, info) => {
+  const hand = countingHand(page)
+  const { frame, exported } = await openStarter(page, house, 'card-grid')
+  await hand.pointAt(frame, '.grid-card', 0.9, 0.15)
+  await hand.clickOn(/all 6 like it/)
+  await hand.clickOn(/^Near the lamp/)
+  await hand.clickOn('More')
+  await hand.clickOn('A hue for each')
+  expect(hand.count()).toBeLessThanOrEqual(5)
+
+  const alone = await openExport(page, exported, info.outputPath('page.html'))
+  const colours = await alone.locator('.grid-card').evaluateAll((cards) => cards.map((card) => getComputedStyle(card).getPropertyValue('--grid-card-light')))
+  expect(new Set(colours).size).toBe(6)
+  const box = await boxOf(alone, '.grid-card', 0)
+  await alone.mouse.move(box.right - 20, box.bottom - 20)
+  for (const tile of ['.grid-card-surface-pool', '.grid-card-edge-pool']) {
+    await eventually(() => opacityOf(alone, tile)).toBe(1)
+    await eventually(() => missOf(alone, tile, box.right - 20, box.bottom - 20)).toBeLessThan(1)
+  }
+})
+
+test('a grid of dark cards lit by one pointer, neighbours’ edges too, in three acts', async ({ page, house }, info) => {
+  const hand = countingHand(page)
+  const { frame, exported } = await openStarter(page, house, 'dark-cards')
+  await hand.pointAt(frame, '.dark-card', 0.9, 0.15)
+  await hand.clickOn(/all 9 like it/)
+  await hand.clickOn(/^Near the lamp/)
+  expect(hand.count()).toBeLessThanOrEqual(3)
+
+  const alone = await openExport(page, exported, info.outputPath('page.html'))
+  const box = await boxOf(alone, '.dark-card', 4)
+  const at = { x: box.right - 12, y: box.bottom - 12 }
+  await alone.mouse.move(at.x, at.y)
+  const lit = () => alone.locator('.dark-card-edge-pool').evaluateAll((tiles) => tiles.map((tile) => getComputedStyle(tile).opacity === '1'))
+  // The card itself, the one beside it, the one below it, and the one at its corner.
+  await eventually(lit).toEqual([false, false, false, false, true, true, false, true, true])
+  for (const index of [4, 5, 7, 8]) {
+    await eventually(async () => {
+      const tile = await boxOf(alone, '.dark-card-edge-pool', index)
+      return Math.hypot(tile.x + tile.width / 2 - at.x, tile.y + tile.height / 2 - at.y)
+    }).toBeLessThan(1)
+  }
+})
+
+test('a large heading round a corner, sliding with the pointer, in two shades, right on phones too, in two acts', async ({ page, house }, info) => {
+  const hand = countingHand(page)
+  const { frame, exported } = await openStarter(page, house, 'heading')
+  await hand.pointAt(frame, '.large-heading')
+  await hand.clickOn(/^Round the corner/)
+  expect(hand.count()).toBeLessThanOrEqual(4)
+
+  const alone = await openExport(page, exported, info.outputPath('page.html'))
+  for (const width of [1280, 390]) {
+    await alone.setViewportSize({ width, height: 800 })
+    const box = await boxOf(alone, '.large-heading')
+    await alone.mouse.move(box.x + box.width * 0.999, box.y + box.height / 2)
+    await eventually(() => slideOf(alone, '.large-heading-words-1')).toBeCloseTo(-0.12 * box.width, 0)
+    await eventually(async () => (await slideOf(alone, '.large-heading-words-2')) - (await slideOf(alone, '.large-heading-words-1'))).toBe(0)
+    // The walls meet at the corner: where the first one ends, the second begins.
+    const [first, second] = await Promise.all(['.large-heading-wall-1', '.large-heading-wall-2'].map((wall) => boxOf(alone, wall)))
+    expect(Math.abs((first?.right ?? 0) - (second?.left ?? 1))).toBeLessThan(0.1)
+    expect(Math.abs((first?.right ?? 0) - box.x - 0.42 * box.width)).toBeLessThan(0.1)
+  }
+  expect(await opacityOf(alone, '.large-heading-shade')).toBeCloseTo(0.3, 3)
+})
+
+const slideOf = (page: Page, select: string) => page.locator(select).evaluate((element) => new DOMMatrix(getComputedStyle(element).transform).m41)
+
+test('a picture in the dark with a spotlight that narrows while pressed, in three acts', async ({ page, house }, info) => {
+  const hand = countingHand(page)
+  const { frame, exported } = await openStarter(page, house, 'picture-grid')
+  await hand.pointAt(frame, '.picture-card', 0.5, 0.3)
+  await hand.clickOn(/^Narrow beam/)
+  await hand.choose(/^When away:/, 'all is dark')
+  expect(hand.count()).toBeLessThanOrEqual(4)
+
+  const alone = await openExport(page, exported, info.outputPath('page.html'))
+  expect(await opacityOf(alone, '[class$="-dark"]')).toBeCloseTo(0.88, 3)
+  expect(await opacityOf(alone, '[class$="-lid"]')).toBe(1)
+  const box = await boxOf(alone, '.picture-card')
+  await alone.mouse.move(box.x + 100, box.y + 100)
+  await eventually(() => opacityOf(alone, '[class$="-lid"]')).toBe(0)
+  const pool = async () => (await boxOf(alone, '[class$="-pool"]')).width
+  await eventually(pool).toBeCloseTo(2 * (90 + 34), 1)
+  await alone.mouse.down()
+  await eventually(pool).toBeCloseTo(0.55 * 2 * (90 + 34), 1)
+  await eventually(() => opacityOf(alone, '[class$="-dark"]')).toBeCloseTo(0.98, 3)
+  await alone.mouse.up()
+  await eventually(pool).toBeCloseTo(2 * (90 + 34), 1)
+})
+
+test('a picture card that leans, its title floating above it, in two acts', async ({ page, house }, info) => {
+  const hand = countingHand(page)
+  const { frame, exported } = await openStarter(page, house, 'picture-grid')
+  await hand.pointAt(frame, '.picture-card', 0.5, 0.3)
+  await hand.clickOn(/^Floating title/)
+  expect(hand.count()).toBeLessThanOrEqual(3)
+
+  const alone = await openExport(page, exported, info.outputPath('page.html'))
+  const title = '.picture-card:first-child figcaption'
+  const flat = await boxOf(alone, title)
+  const box = await boxOf(alone, '.picture-card')
+  await alone.mouse.move(box.right - 2, box.y + box.height / 2)
+  await eventually(() => alone.locator(title).evaluate((element) => new DOMMatrix(getComputedStyle(element).transform).m43)).toBeCloseTo(36, 2)
+  const lean = (11 * (box.width - 4)) / box.width
+  await eventually(async () => (await leanOf(alone, '.picture-card', 0)).rotateY).toBeCloseTo(lean, 2)
+  // In one space with the card: a point at (x, z) turned by the lean, and seen from 820 px.
+  const across = flat.x - box.x - box.width / 2
+  const turn = (lean * Math.PI) / 180
+  const seen = ((across * Math.cos(turn) + 36 * Math.sin(turn)) * 820) / (820 + across * Math.sin(turn) - 36 * Math.cos(turn))
+  expect(Math.abs((await boxOf(alone, title)).x - (box.x + box.width / 2 + seen))).toBeLessThan(0.5)
+})
+
+test('a card that leans with a sheen against the lean, and waits in a chosen pose, in three acts', async ({ page, house }, info) => {
+  const hand = countingHand(page)
+  const { frame, exported } = await openStarter(page, house, 'card')
+  const middle = await middleOf(frame, '.card')
+  const card = await frame.locator('.card').evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
+  await hand.pointAt(frame, '.card', 0.95, 0.1)
+  await hand.clickOn(/^Under glass/)
+  await hand.dragOnPage(middle, { x: middle.x - 0.35 * card.width, y: middle.y })
+  await expect(page.getByRole('button', { name: 'When away: it waits at the pin' })).toBeVisible()
+  expect(hand.count()).toBeLessThanOrEqual(3)
+
+  const alone = await openExport(page, exported, info.outputPath('page.html'))
+  await eventually(async () => (await leanOf(alone, '.card', 0)).rotateY).toBeCloseTo(-7, 1)
+  expect(await opacityOf(alone, '.card-sheen')).toBeCloseTo(0.3, 3)
+  // The pose is to the left, so the sheen lies to the right, by its travel of its own size.
+  const own = await alone.locator('.card-sheen').evaluate((element) => (element as HTMLElement).offsetWidth)
+  await eventually(() => slideOf(alone, '.card-sheen')).toBeCloseTo(0.7 * 0.6 * own, 0)
 })

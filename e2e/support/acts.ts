@@ -1,6 +1,7 @@
 // A hand that counts what it does in the studio: an act is a click, a key or a drag. Moving the pointer is free.
 import { writeFileSync } from 'node:fs'
 import { expect, type Frame, type Page } from '@playwright/test'
+import { starters } from '../../src/core/page/starters'
 import type { House } from './house'
 import { clickOnPage, onScreen, stageOf, standsStill } from './stage'
 
@@ -88,6 +89,19 @@ export async function openStarter(page: Page, house: House, starter: string): Pr
   const { siteId, pageId } = (await answer.json()) as { siteId: string; pageId: string }
   await page.goto(`${origin}/studio/${siteId}/${pageId}`)
   return { frame: await stageOf(page), exported: `${origin}/export/${siteId}/${pageId}` }
+}
+
+/** A page on which these starters stand one below the other, opened in the studio. */
+export async function openStarters(page: Page, house: House, ...ids: readonly string[]): Promise<{ readonly frame: Frame; readonly exported: string }> {
+  const chosen = ids.map((id) => starters.find((each) => each.id === id) ?? fail(`There is no starter "${id}".`))
+  const siteId = `with-${ids.join('-')}`
+  const html = `<!doctype html>\n<html lang="en">\n<head><meta charset="utf-8"><title>Starters</title><style>* { box-sizing: border-box } body { margin: 0; font: 16px/1.5 system-ui, sans-serif }\n${chosen.map(({ css }) => css).join('')}</style></head>\n<body>\n${chosen.map((each) => each.html).join('')}</body>\n</html>\n`
+  await page.goto(await house.addSite(siteId, html))
+  return { frame: await stageOf(page), exported: `${new URL(house.address).origin}/export/${siteId}/page` }
+}
+
+function fail(why: string): never {
+  throw new Error(why)
 }
 
 /** Opens the exported page from a file, by itself, once the last change is saved. */

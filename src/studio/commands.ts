@@ -3,6 +3,7 @@ import { nanoid } from 'nanoid'
 import * as z from 'zod'
 import type { Place } from '../core/geometry/place'
 import type { Control } from '../core/effect/control'
+import type { Recipe } from '../core/effect/kind'
 import { expandEffect, findKind } from '../core/effect/kinds'
 import { asksBecause, isPosable, poseByHand, type Because } from '../core/effect/pose'
 import { wordOf } from '../core/export/names'
@@ -104,7 +105,34 @@ export function chosenTarget({ view }: Studio): { readonly select: string; reado
 export function recipeEffect(studio: Studio, kindId: string, recipeId: string, id: string): Effect | undefined {
   const recipe = findKind(kindId)?.recipes.find((each) => each.id === recipeId)
   const target = chosenTarget(studio)
-  return recipe && target && { id, kind: kindId, name: recipe.title, ...target, settings: recipe.settings }
+  if (!recipe || !target) return undefined
+  const roles = rolesInside(recipe.roles, target.select)
+  return { id, kind: kindId, name: recipe.title, ...target, ...(roles ? { roles } : {}), settings: recipe.settings }
+}
+
+/** The roles of a recipe inside what `select` chooses, until they are pointed at. */
+export function rolesInside(roles: Recipe<unknown>['roles'], select: string): Effect['roles'] {
+  const outer = select.includes(',') ? `:is(${select})` : select
+  return roles && Object.fromEntries(Object.entries(roles).map(([id, { within, noun }]) => [id, { select: `${outer} ${within}`, noun }]))
+}
+
+/** One role more of those of which there may be several, to be pointed at next. */
+export function addRole(studio: Studio, effect: Effect): void {
+  const kind = findKind(effect.kind)
+  if (!kind?.moreRoles) return
+  const settings: unknown = kind.moreRoles.add(effect.settings)
+  const added = kind.roles(settings).find(({ id }) => !kind.roles(effect.settings).some((each) => each.id === id))
+  if (!added) return notify(studio, `There are as many ${kind.moreRoles.noun}s as it can have.`)
+  changeSettings(studio, effect, settings, `Adding a ${kind.moreRoles.noun}`)
+  startPointing(studio, { for: 'role', effect: effect.id, role: added.id })
+}
+
+/** One role less. */
+export function removeRole({ store }: Studio, effect: Effect, role: string): void {
+  const more = findKind(effect.kind)?.moreRoles
+  if (!more) return
+  const roles = Object.fromEntries(Object.entries(effect.roles ?? {}).filter(([id]) => id !== role))
+  store.edit({ do: 'change', id: effect.id, to: { settings: more.remove(effect.settings, role), roles: Object.keys(roles).length > 0 ? roles : undefined } }, `Removing a ${more.noun}`)
 }
 
 /** Adds what a recipe makes of the chosen element, selects it, and leaves the ghost where it was pointed at. */
@@ -145,7 +173,10 @@ export function changeControl({ store }: Studio, effect: Effect, control: Contro
 export function turnDirection(studio: Studio): void {
   const effect = selectedEffect(studio)
   const kind = effect && findKind(effect.kind)
-  if (effect && kind) changeSettings(studio, effect, kind.turned(effect.settings), 'Turning the direction')
+  if (!effect || !kind) return
+  const turned: unknown = kind.turned(effect.settings)
+  if (turned === effect.settings) return notify(studio, 'This figure has no direction that could be turned.')
+  changeSettings(studio, effect, turned, 'Turning the direction')
 }
 
 /** Puts the away pin of the selected effect. */

@@ -36,6 +36,9 @@ export interface Feels {
 export interface Kind<S> {
   readonly id: string
   readonly title: string
+  /** Under which heading its recipes stand, and what they are shown on. */
+  readonly family: 'depth' | 'light' | 'free'
+  readonly sample: 'card' | 'heading' | 'mover'
   readonly settings: z.ZodType<S>
   readonly defaults: S
   /** Its roles for these settings; the first is what the effect itself is about. */

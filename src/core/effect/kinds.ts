@@ -17,7 +17,10 @@ import { tilt } from './tilt'
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- one list holds kinds with different settings
 export type AnyKind = Kind<any>
 
-export const kinds: readonly AnyKind[] = [tilt, drift, follow, spotlight, glow, grainLight, fold, free]
+export const kinds: readonly AnyKind[] = [tilt, drift, fold, follow, spotlight, glow, grainLight, free]
+
+/** The headings under which recipes stand, in order. */
+export const families = [{ id: 'depth', words: 'Depth' }, { id: 'light', words: 'Light' }, { id: 'free', words: 'From signals up' }] as const
 
 /** The kind with this id, or undefined. */
 export function findKind(id: string): AnyKind | undefined {

@@ -40,6 +40,16 @@ export const starters: readonly Starter[] = [
     css: '.halves { display: grid; height: 100vh; overflow: clip; }\n.half { grid-area: 1 / 1; display: grid; place-items: center; font-size: 26px; }\n.half-left { background: #e9e4d8; color: #22252a; clip-path: inset(0 50% 0 0); }\n.half-right { background: #23303a; color: #f4f3ef; clip-path: inset(0 0 0 50%); }\n',
   },
   {
+    id: 'hero', title: 'Whole window', need: 'A heading and a line in a section as large as the window.',
+    html: '<section class="hero">\n  <h1>A first sentence</h1>\n  <p>And a second one beneath it.</p>\n</section>\n',
+    css: '.hero { display: grid; box-sizing: border-box; place-content: center; gap: 14px; min-height: 100vh; padding: 40px; background: #3a4046; color: #f4f3ef; text-align: center; }\n.hero h1 { margin: 0; font-size: 72px; line-height: 1.05; letter-spacing: -0.02em; }\n.hero p { margin: 0; font-size: 20px; }\n',
+  },
+  {
+    id: 'dark-cards', title: 'Dark cards', need: 'Nine dark cards in rows of three.',
+    html: `<div class="dark-cards">\n${repeated(9, (n) => `  <article class="dark-card">\n    <h3>Card ${n}</h3>\n    <p>A line about it.</p>\n  </article>`)}\n</div>\n`,
+    css: 'body { background: #15181b; }\n.dark-cards { display: grid; grid-template-columns: repeat(3, 1fr); gap: 16px; max-width: 1080px; margin: 32px auto; }\n.dark-card { padding: 28px; border: 1px solid #2c3238; border-radius: 14px; background: #1b2024; color: #e6e4dd; }\n.dark-card h3 { margin: 0 0 8px; font-size: 20px; }\n.dark-card p { margin: 0; line-height: 1.5; color: #a9afb2; }\n@media (max-width: 720px) { .dark-cards { grid-template-columns: 1fr; } }\n',
+  },
+  {
     id: 'heading', title: 'Large heading', need: 'A heading as wide as the page.',
     html: '<h1 class="large-heading">Words as wide as the page</h1>\n',
     css: '.large-heading { margin: 64px 24px; font-size: clamp(40px, 9vw, 150px); line-height: 1; letter-spacing: -0.03em; text-align: center; }\n',

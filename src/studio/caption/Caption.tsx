@@ -5,7 +5,7 @@ import type { Control, Piece } from '../../core/effect/control'
 import { findKind, type AnyKind } from '../../core/effect/kinds'
 import type { Effect } from '../../core/site/site'
 import { withTies } from '../../core/site/ties'
-import { startPointing } from '../commands'
+import { addRole, startPointing } from '../commands'
 import { useSelected, useSite, useStudio, useView } from '../context'
 import { keyNames } from '../keys'
 import { Button } from '../theme/controls'
@@ -86,6 +86,7 @@ function CaptionOf({ effect, number, kind }: CaptionOfProps) {
       {open && (
         <Box pl="30px" pt="4px" pb="6px">
           <NameField effect={effect} />
+          <RoleRows effect={effect} kind={kind} />
           <OwnRow effect={effect} />
           <Rows ids={rows.more} word={word} controls={controls} />
           <SelectorField effect={effect} />
@@ -95,6 +96,20 @@ function CaptionOf({ effect, number, kind }: CaptionOfProps) {
           <Box fontSize="13px" color="soft" mt="4px">{kind.answers.touch} With reduced motion: {kind.answers.reducedMotion.toLowerCase()}</Box>
         </Box>
       )}
+    </Flex>
+  )
+}
+
+/** The roles that the sentence leaves out, and one more where there may be more. */
+function RoleRows({ effect, kind }: { readonly effect: Effect; readonly kind: AnyKind }) {
+  const studio = useStudio()
+  const told = new Set(kind.sentence(effect.settings).flatMap((piece) => (typeof piece === 'object' && 'role' in piece ? [piece.role] : [])))
+  const rest = kind.roles(effect.settings).filter(({ id }, i) => i > 0 && !told.has(id))
+  if (rest.length === 0 && !kind.moreRoles) return null
+  return (
+    <Flex align="center" gap="8px" wrap="wrap" minHeight="31px" fontSize="14px">
+      {rest.map((role) => <NounWord key={role.id} effect={effect} role={role} isMain={false} />)}
+      {kind.moreRoles && <Button look="quiet" minHeight="25px" fontSize="13px" onClick={() => addRole(studio, effect)}>Add a {kind.moreRoles.noun}</Button>}
     </Flex>
   )
 }

@@ -2,6 +2,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { ArrowUpDown, ChevronDown, ChevronUp, Focus, Footprints, Hand, LogOut, Move, Power, Ruler, SplitSquareHorizontal } from 'lucide-react'
 import type { ReactNode } from 'react'
+import { findKind } from '../../core/effect/kinds'
 import type { Look } from '../../core/look/look'
 import { holdLook, leavePage, toggleDrawer, toggleFastened, toggleGap, toggleOff, togglePosing, toggleWalk, turnDirection } from '../commands'
 import type { Effect } from '../../core/site/site'
@@ -32,7 +33,7 @@ export function CaptionKeys({ effect, open, onOpen, children }: CaptionKeysProps
   const icon = { size: 14, 'aria-hidden': true } as const
   return (
     <Flex gap="2px" pl="23px" mt="auto" flex="none" wrap="wrap" align="center">
-      <Button {...small} onClick={() => turnDirection(studio)} title={`Turn the direction (${keyNames.turn})`}><ArrowUpDown {...icon} /> Turn it round</Button>
+      {findKind(effect.kind)?.turned(effect.settings) !== effect.settings && <Button {...small} onClick={() => turnDirection(studio)} title={`Turn the direction (${keyNames.turn})`}><ArrowUpDown {...icon} /> Turn it round</Button>}
       <Button {...small} aria-pressed={walking} onClick={() => toggleWalk(studio)} title={`A stand-in pointer walks over it (${keyNames.walk})`}><Footprints {...icon} /> Walk</Button>
       <ActionMenu label="Hold the pointer" isOn={held !== null || fastened} options={[...looks.map(({ look, words }) => ({ value: look, words, isCurrent: held === look })), { value: 'fasten', words: `fastened where it stands (${keyNames.fasten})`, isCurrent: fastened }]}
         onChoose={(value) => (value === 'fasten' ? toggleFastened(studio) : holdLook(studio, value as Look))}><Hand {...icon} /> Hold</ActionMenu>

@@ -2,7 +2,8 @@
 import type { Role } from '../../core/rig/rig'
 import type { Effect } from '../../core/site/site'
 import { wordOf } from '../../core/export/names'
-import { startPointing } from '../commands'
+import { findKind } from '../../core/effect/kinds'
+import { removeRole, startPointing } from '../commands'
 import { usePage, useStudio, useView } from '../context'
 import { WordMenu } from './ChoiceWord'
 
@@ -24,8 +25,11 @@ export function NounWord({ effect, role, isMain }: NounWordProps) {
   const rung = isMain && described?.select === effect.select ? described.rung : undefined
   const likes = rung?.choices.find(({ how }) => how === 'class') ?? rung?.choices.find(({ how }) => how === 'repeat' || how === 'structure')
   const options = [...(rung?.choices.filter(({ how }) => how === 'one') ?? []), ...(likes ? [likes] : [])].map(({ how, select, count: all }) => ({ value: select, words: how === 'one' ? `this ${rung?.noun ?? ''} alone` : `all ${all}: each ${wordOf(select)}`, isCurrent: select === filled?.select }))
-  const all = [...options, { value: 'point', words: `point at something${filled ? ' else' : ''}`, isCurrent: false }]
+  const more = findKind(effect.kind)?.moreRoles
+  const isOneOfMany = more?.remove(effect.settings, role.id) !== effect.settings && !isMain && role.id.startsWith(more?.noun ?? ' ')
+  const all = [...options, { value: 'point', words: `point at something${filled ? ' else' : ''}`, isCurrent: false }, ...(isOneOfMany ? [{ value: 'remove', words: `take this ${more?.noun ?? ''} out`, isCurrent: false }] : [])]
   const change = (value: string) => {
+    if (value === 'remove') return removeRole(studio, effect, role.id)
     if (value === 'point') return startPointing(studio, { for: 'role', effect: effect.id, role: role.id })
     const isOne = rung?.choices.find(({ select }) => select === value)?.how === 'one'
     studio.store.edit({ do: 'change', id: effect.id, to: { select: value, noun: `${isOne ? 'this' : 'each'} ${wordOf(value)}` } }, 'Choosing which elements')

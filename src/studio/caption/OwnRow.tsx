@@ -11,6 +11,7 @@ import { useStudio, useView } from '../context'
 import { Button, Field } from '../theme/controls'
 import { WordMenu } from './ChoiceWord'
 import { overChecks, swatch } from './ColourField'
+import { huesFrom } from './hues'
 
 /** Something that each match may have of its own. */
 interface Thing {
@@ -70,6 +71,10 @@ export function OwnRow({ effect }: { readonly effect: Effect }) {
         write({ ...own, values: value === undefined ? others : { ...others, [match.select]: value } })
       }} />}
       <ReadFrom thing={thing} onRead={readFrom} />
+      {thing.of === 'colour' && <Button look="quiet" minHeight="25px" fontSize="13px" title="From the colour of all, round the circle of hues" onClick={() => {
+        const hues = huesFrom(thing.value, all.length)
+        write({ values: Object.fromEntries(all.flatMap(({ select }, i) => (hues[i] === undefined ? [] : [[select, hues[i]]]))) })
+      }}>A hue for each</Button>}
       {Object.keys(own.values).length > 0 && <Button look="quiet" minHeight="25px" fontSize="13px" onClick={() => write({ values: {} })}>All alike again</Button>}
     </Flex>
   )

@@ -1,6 +1,7 @@
 // A recipe's living sample: a small card that answers the built-in walk, played by the player itself in a shadow root.
 import { Box } from '@chakra-ui/react'
 import { useEffect, useRef } from 'react'
+import type { Kind, Recipe } from '../../core/effect/kind'
 import type { AnyKind } from '../../core/effect/kinds'
 import { writeStylesheet } from '../../core/export/stylesheet'
 import { pointAt } from '../../core/geometry/place'
@@ -14,30 +15,38 @@ const restingMs = 900
 
 interface RecipeSampleProps {
   readonly kind: AnyKind
-  readonly settings: unknown
+  readonly recipe: Recipe<unknown>
   readonly moving: boolean
 }
 
-/** What is shown: a card with a picture, a title and a line. */
-const sampleHtml = '<div class="sample"><div class="picture"></div><div class="title"></div><div class="line"></div></div>'
+/** What is shown: a card with a picture, a title and a line; a word as large as there is room; something small that can go about. */
+const samplesHtml: Readonly<Record<Kind<unknown>['sample'], { readonly html: string; readonly select: string }>> = {
+  card: { html: '<div class="sample"><div class="picture"></div><div class="title"></div><div class="line"></div></div>', select: '.sample' },
+  heading: { html: '<div class="sample word">Moth</div>', select: '.sample' },
+  mover: { html: '<div class="sample"><div class="mover"></div></div>', select: '.mover' },
+}
 const sampleCss = `
   .sample { box-sizing: border-box; width: 58px; height: 76px; padding: 7px; border: 1px solid var(--gm-edge); border-radius: 3px; background-color: var(--gm-sheet); color: var(--gm-ink); }
   .picture { height: 34px; border-radius: 2px; background: linear-gradient(135deg, #c98b5a, #6f8f7a); }
   .title { height: 3px; width: 72%; margin-top: 8px; background: var(--gm-ink); }
+  .word { border: 0; background: none; padding: 22px 0; font: 600 23px/1.3 Georgia, serif; letter-spacing: -0.04em; }
+  .mover { width: 14px; height: 14px; margin: 22px 14px; border-radius: 7px; background: linear-gradient(135deg, #c98b5a, #6f8f7a); }
   .line { height: 2px; width: 90%; margin-top: 5px; background: var(--gm-edge); }
 `
 
 let samples = 0
 
-export function RecipeSample({ kind, settings, moving }: RecipeSampleProps) {
+export function RecipeSample({ kind, recipe, moving }: RecipeSampleProps) {
   const host = useRef<HTMLDivElement>(null)
   useEffect(() => {
     const element = host.current
     if (!element) return
     const root = element.shadowRoot ?? element.attachShadow({ mode: 'open' })
     const names = { title: 'A sample', name: `sample-${++samples}`, mark: 'smp' }
-    const rig = shrinkLengths(kind.expand(settings, '.sample'))
-    root.innerHTML = `<style>${sampleCss}${writeStylesheet([{ number: 1, names, rig, sentence: '' }])}</style>${sampleHtml}`
+    const { html, select } = samplesHtml[kind.sample]
+    const roles = Object.fromEntries(Object.entries(recipe.roles ?? {}).map(([id, { within }]) => [id, `${select} ${within}`]))
+    const rig = shrinkLengths(kind.expand(recipe.settings, select, roles))
+    root.innerHTML = `<style>${sampleCss}${writeStylesheet([{ number: 1, names, rig, sentence: '' }])}</style>${html}`
     let feed: Feed = () => undefined
     const detach = attach(root, planRig(rig, names), { samples: (given) => {
       feed = given
@@ -63,7 +72,7 @@ export function RecipeSample({ kind, settings, moving }: RecipeSampleProps) {
       cancelAnimationFrame(handle)
       detach()
     }
-  }, [kind, settings, moving])
+  }, [kind, recipe, moving])
   return <Box ref={host} aria-hidden="true" width="58px" height="76px" justifySelf="center" pointerEvents="none" />
 }
 

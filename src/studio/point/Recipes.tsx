@@ -1,34 +1,38 @@
 // The recipes: touching one plays it on the chosen element, choosing one keeps it.
 import { Box, Flex, Grid, chakra } from '@chakra-ui/react'
-import { kinds } from '../../core/effect/kinds'
+import { families, kinds } from '../../core/effect/kinds'
+import { useRef } from 'react'
 import { addRecipe } from '../commands'
 import { useStudio, useView } from '../context'
+import { Button } from '../theme/controls'
 import { RecipeSample } from './RecipeSample'
 
 export function Recipes() {
   const studio = useStudio()
   const { trial } = useView()
+  const firsts = useRef(new Map<string, HTMLElement>())
   const attempt = (name: string | null) => studio.view.update({ trial: name })
   return (
     <Flex as="section" aria-label="Recipes" px="14px" py="8px" direction="column" minWidth="0" minHeight="0" flex="1">
-      <Box fontSize="13px" color="soft" mb="6px">Touch one to feel it on your page, click to keep it.</Box>
-      <Grid templateColumns="repeat(auto-fill, minmax(200px, 1fr))" gridAutoRows="minmax(82px, auto)" gap="8px" minHeight="0" flex="1" overflowY="auto" alignContent="start" onMouseLeave={() => attempt(null)}>
-        {kinds.flatMap((kind) =>
-          kind.recipes.map((recipe) => {
+      <Flex fontSize="13px" color="soft" mb="4px" align="center" gap="2px">
+        <Box flex="1" minWidth="0">Touch one to feel it on your page, click to keep it.</Box>
+        {families.map(({ id, words }) => <Button key={id} look="quiet" minHeight="24px" fontSize="13px" px="7px" onClick={() => firsts.current.get(id)?.scrollIntoView({ block: 'start' })}>{words}</Button>)}
+      </Flex>
+      <Grid templateColumns="repeat(auto-fill, minmax(180px, 1fr))" gridAutoRows="minmax(80px, auto)" gap="7px" minHeight="0" flex="1" overflowY="auto" alignContent="start" onMouseLeave={() => attempt(null)}>
+        {families.flatMap((family) => kinds.filter((kind) => kind.family === family.id).flatMap((kind, ofKind) => kind.recipes.map((recipe, i) => {
             const name = `${kind.id}/${recipe.id}`
             return (
-              <chakra.button key={name} type="button" onMouseEnter={() => attempt(name)} onFocus={() => attempt(name)} onBlur={() => attempt(null)} onClick={() => addRecipe(studio, kind.id, recipe.id)}
-                minWidth="0" display="grid" gridTemplateColumns="62px 1fr" gap="10px" alignItems="center" textAlign="left" px="9px" py="2px" border="1px solid" borderColor={trial === name ? 'madder' : 'edge'} borderRadius="4px"
+              <chakra.button key={name} type="button" ref={ofKind + i === 0 ? (element: HTMLButtonElement | null) => void (element && firsts.current.set(family.id, element)) : undefined} onMouseEnter={() => attempt(name)} onFocus={() => attempt(name)} onBlur={() => attempt(null)} onClick={() => addRecipe(studio, kind.id, recipe.id)}
+                minWidth="0" display="grid" gridTemplateColumns="58px 1fr" gap="9px" alignItems="center" textAlign="left" px="6px" py="1px" border="1px solid" borderColor={trial === name ? 'madder' : 'edge'} borderRadius="4px"
                 background="ground" color="ink" cursor="pointer" _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '2px' }}>
-                <RecipeSample kind={kind} settings={recipe.settings} moving={trial === name} />
+                <RecipeSample kind={kind} recipe={recipe} moving={trial === name} />
                 <Box minWidth="0">
-                  <Box fontWeight="600" fontSize="15px" lineHeight="1.25">{recipe.title}</Box>
-                  <Box fontSize="13px" lineHeight="1.35" color="soft" mt="3px">{recipe.need}</Box>
+                  <Box fontWeight="600" fontSize="14.5px" lineHeight="1.2">{recipe.title}</Box>
+                  <Box fontSize="12.5px" lineHeight="1.25" color="soft" mt="2px">{recipe.need}</Box>
                 </Box>
               </chakra.button>
             )
-          }),
-        )}
+        })))}
       </Grid>
     </Flex>
   )

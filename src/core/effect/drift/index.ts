@@ -11,6 +11,8 @@ const guessed = { 'layer-1': { within: '> :nth-child(2)', noun: 'what comes seco
 export const drift: Kind<DriftSettings> = {
   id: 'drift',
   title: 'Drift',
+  family: 'depth',
+  sample: 'card',
   settings: driftSettings,
   defaults: driftDefaults,
   roles: (settings) => [{ id: 'ground', title: 'box', needs: 'yours' }, ...layerRoles(settings)],

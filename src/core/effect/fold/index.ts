@@ -8,6 +8,8 @@ import { foldControls, foldSentence, foldTime } from './words'
 export const fold: Kind<FoldSettings> = {
   id: 'fold',
   title: 'Fold',
+  family: 'depth',
+  sample: 'heading',
   settings: foldSettings,
   defaults: foldDefaults,
   roles: () => [{ id: 'heading', title: 'heading', needs: 'yours' }],
@@ -19,7 +21,7 @@ export const fold: Kind<FoldSettings> = {
   ],
   sentence: foldSentence,
   time: foldTime,
-  rows: () => ({ more: ['shade', 'ground', 'pin-x', 'pastPercent', 'back', 'backMs'], exact: ['frequencyHz', 'dampingRatio'] }),
+  rows: () => ({ more: ['corner', 'shade', 'ground', 'pin-x', 'pastPercent', 'back', 'backMs'], exact: ['frequencyHz', 'dampingRatio'] }),
   answers: {
     touch: 'By finger the words stand as when away, round the corner.',
     keyboard: 'It shows nothing that a keyboard would miss; the heading is read out once.',

@@ -33,7 +33,7 @@ export const foldControls: readonly Control<FoldSettings>[] = [
 ]
 
 export const foldSentence = (): readonly Piece[] => [
-  { role: 'heading' }, ' goes round a corner at ', { control: 'cornerPercent' }, ' that comes ', { control: 'corner' }, ', its walls slanted by ', { control: 'angleDeg' }, ' and the second in ', { control: 'shadePercent' }, ' shade; the words slide by ', { control: 'travelPercent' }, ' ', { control: 'way' }, '.',
+  'A corner at ', { control: 'cornerPercent' }, ' folds ', { role: 'heading' }, ', its walls slanted by ', { control: 'angleDeg' }, ' and the second one in ', { control: 'shadePercent' }, ' shade; the words slide by ', { control: 'travelPercent' }, ' ', { control: 'way' }, '.',
 ]
 
 export const foldTime = ({ follow }: FoldSettings): readonly Piece[] => ['Follows ', { control: 'follow' }, ...(follow.kind === 'direct' ? [] : [', in ', { control: 'followMs' }]), '. When away ', { control: 'away' }, '.']

@@ -8,6 +8,8 @@ import { followControls, followSentence, followTime } from './words'
 export const follow: Kind<FollowSettings> = {
   id: 'follow',
   title: 'Follow',
+  family: 'depth',
+  sample: 'mover',
   settings: followSettings,
   defaults: followDefaults,
   roles: () => [{ id: 'mover', title: 'mover', needs: 'yours' }, { id: 'ground', title: 'what it stands in', needs: 'yours' }],

@@ -71,6 +71,8 @@ const unique = (names: readonly string[]) => [...new Set(names)]
 export const free: Kind<Rig> = {
   id: 'free',
   title: 'Free',
+  family: 'free',
+  sample: 'card',
   settings: rigSchema,
   defaults: { areas: [{ id: 'area', of: 'each', select: 'body', box: 'live', among: 'one', pointer: 'any', touch: 'none' }], channels: [], knobs: [], outputs: [], parts: [], rules: [] },
   roles: ({ roles }) => [{ id: 'element', title: 'element', needs: 'yours' }, ...(roles ?? [])],

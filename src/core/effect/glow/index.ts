@@ -8,6 +8,8 @@ import { glowControls, glowSentence, glowTime } from './words'
 export const glow: Kind<GlowSettings> = {
   id: 'glow',
   title: 'Glow',
+  family: 'light',
+  sample: 'card',
   settings: glowSettings,
   defaults: glowDefaults,
   roles: () => [{ id: 'card', title: 'card', needs: 'yours' }],

@@ -8,6 +8,8 @@ import { grainLightControls, grainLightSentence, grainLightTime } from './words'
 export const grainLight: Kind<GrainLightSettings> = {
   id: 'grain-light',
   title: 'Grain light',
+  family: 'light',
+  sample: 'card',
   settings: grainLightSettings,
   defaults: grainLightDefaults,
   roles: () => [{ id: 'ground', title: 'ground', needs: 'yours' }],

@@ -33,7 +33,7 @@ export const grainLightControls: readonly Control<GrainLightSettings>[] = [
 ]
 
 export const grainLightSentence = (): readonly Piece[] => [
-  { role: 'ground' }, ' is a grainy ', { control: 'gradient' }, ', ', { control: 'grainPercent' }, ' of specks that are ', { control: 'speckle' }, '; a light of ', { control: 'colour' }, ', ', { control: 'radiusPx' }, ' far and ', { control: 'lightPercent' }, ' strong, lies under the pointer.',
+  'Under ', { role: 'ground' }, ' lies a ', { control: 'gradient' }, ' with ', { control: 'grainPercent' }, ' of ', { control: 'speckle' }, ' grain, and under the pointer a light of ', { control: 'colour' }, ', ', { control: 'radiusPx' }, ' wide and ', { control: 'lightPercent' }, ' strong.',
 ]
 
 export const grainLightTime = ({ follow, away }: GrainLightSettings): readonly Piece[] => [

@@ -8,6 +8,8 @@ import { spotlightControls, spotlightSentence, spotlightTime } from './words'
 export const spotlight: Kind<SpotlightSettings> = {
   id: 'spotlight',
   title: 'Spotlight',
+  family: 'light',
+  sample: 'card',
   settings: spotlightSettings,
   defaults: spotlightDefaults,
   roles: () => [{ id: 'ground', title: 'ground', needs: 'yours' }],

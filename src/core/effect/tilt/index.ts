@@ -9,6 +9,8 @@ import { tiltControls, tiltSentence, tiltTime } from './words'
 export const tilt: Kind<TiltSettings> = {
   id: 'tilt',
   title: 'Tilt',
+  family: 'depth',
+  sample: 'card',
   settings: tiltSettings,
   defaults: tiltDefaults,
   roles: (settings) => [{ id: 'card', title: 'card', needs: 'yours' }, ...layerRoles(settings)],

@@ -1,0 +1,28 @@
+import { test } from './support/house'
+import { countingHand, openStarter } from './support/acts'
+import { movePointer, stageOf } from './support/stage'
+test('look', async ({ page, house }) => {
+  page.setDefaultTimeout(6000)
+  const hand = countingHand(page)
+  const { frame } = await openStarter(page, house, 'picture-grid')
+  await hand.pointAt(frame, '.picture-card', 0.5, 0.3)
+  await page.waitForTimeout(1500)
+  await page.screenshot({ path: '/tmp/look/s1.png' })
+  await hand.clickOn(/^Floating title/)
+  await page.waitForTimeout(900)
+  await movePointer(page, 300, 150, 4)
+  await page.waitForTimeout(900)
+  await page.screenshot({ path: '/tmp/look/s2.png' })
+  const two = await openStarter(page, house, 'card-grid')
+  await hand.pointAt(two.frame, '.grid-card', 0.9, 0.2)
+  await hand.clickOn(/^Near the lamp/)
+  await page.waitForTimeout(900)
+  await page.screenshot({ path: '/tmp/look/s3.png' })
+  const three = await openStarter(page, house, 'dark')
+  await hand.pointAt(three.frame, '.dark-section', 0.9, 0.2)
+  await hand.clickOn(/^Dusk on plaster/)
+  await page.waitForTimeout(900)
+  await movePointer(page, 500, 250, 4)
+  await page.waitForTimeout(900)
+  await page.screenshot({ path: '/tmp/look/s4.png' })
+})
