@@ -1,9 +1,16 @@
 // The sites that a new studio begins with: plain starters, and the demo.
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { driftDefaults } from '../src/core/effect/drift/settings'
+import { foldDefaults } from '../src/core/effect/fold/settings'
+import { glowDefaults } from '../src/core/effect/glow/settings'
+import { grainLightDefaults } from '../src/core/effect/grain-light/settings'
+import { spotlightDefaults } from '../src/core/effect/spotlight/settings'
 import { tiltDefaults } from '../src/core/effect/tilt/settings'
 import type { Effect } from '../src/core/site/site'
+import { gardenPage, wall } from './vesper-hollow/garden'
 import { specimensPage } from './vesper-hollow/specimens'
+import { lanterns, tonightPage } from './vesper-hollow/tonight'
 
 /** A site before its pages are kept: each page with its HTML. */
 export interface NewSite {
@@ -15,14 +22,49 @@ export interface NewSite {
 
 const root = new URL('..', import.meta.url).pathname
 
+const vesperHollow: readonly Effect[] = [
+  {
+    id: 'plates', kind: 'tilt', name: 'Plates give way', select: '.plate', noun: 'each plate', pages: ['specimens'],
+    roles: { 'layer-1': { select: '.plate .shadow', noun: 'its shadow' }, 'layer-2': { select: '.plate .moth', noun: 'the moth' }, 'layer-3': { select: '.plate .label', noun: 'the label' } },
+    settings: { ...tiltDefaults, acrossDeg: 10, liftPx: 18, layers: [{ id: 'layer-2', heightPx: 42 }, { id: 'layer-1', heightPx: 4 }, { id: 'layer-3', heightPx: 16 }], sheenPercent: 26, sheenColour: '#fff3cf', sheenSizePercent: 120, shadowPx: 12, shadowSoftPx: 30, shadowColour: 'rgb(3 10 8 / 0.5)' },
+  },
+  {
+    id: 'night', kind: 'spotlight', name: 'Hand lamp over meadow and gate', select: '.meadow, .gate', noun: 'meadow and gate', pages: ['tonight'],
+    own: { darkness: { values: { '.meadow': '0.9', '.gate': '0.5' } } },
+    settings: { ...spotlightDefaults, clearPx: 110, softPx: 150, darknessPercent: 90, tint: '#040d10', follow: { kind: 'spring', frequencyHz: 2.6, dampingRatio: 0.9 } },
+  },
+  {
+    id: 'dew', kind: 'grain-light', name: 'Mist over the meadow', select: '.meadow', noun: 'the meadow', pages: ['tonight'],
+    settings: { ...grainLightDefaults, gradient: 'linear-gradient(180deg, #0f2c38 0%, #1d4a4b 55%, #2b5a49 100%)', grainPercent: 26, fineness: 0.9, radiusPx: 420, colour: '#d8ecc0', lightPercent: 34 },
+  },
+  {
+    id: 'lanterns', kind: 'glow', name: 'Lanterns in their own light', select: '.lantern', noun: 'each lantern', pages: ['tonight'],
+    own: { light: { from: { attribute: 'data-light' }, values: Object.fromEntries(lanterns.map(({ light }, index) => [`.lantern:nth-of-type(${index + 1})`, light])) } },
+    settings: { ...glowDefaults, colour: '#f0c36d', sizePx: 340, surfacePercent: 34, edgePx: 2, reachPx: 110 },
+  },
+  {
+    id: 'motto', kind: 'fold', name: 'Motto round the corner', select: '.motto', noun: 'the motto', pages: ['garden'],
+    settings: { ...foldDefaults, cornerPercent: 44, angleDeg: 17, shadePercent: 52, shade: wall.shade, ground: wall.stone, travelPercent: 9 },
+  },
+  {
+    id: 'sky', kind: 'drift', name: 'Night over the name', select: '.sky', noun: 'the sky',
+    roles: { 'layer-1': { select: '.sky-near', noun: 'the moths' }, 'layer-2': { select: '.sky-far', noun: 'the stars' } },
+    settings: { ...driftDefaults, axes: 'across' },
+  },
+]
+
 export function newSites(): readonly NewSite[] {
   return [
     { id: 'starters', name: 'Starters', pages: [{ id: 'cards', name: 'Eight cards', html: readFileSync(join(root, 'demo/starters/cards.html'), 'utf8') }], effects: [] },
     {
       id: 'vesper-hollow',
       name: 'Vesper Hollow',
-      pages: [{ id: 'specimens', name: 'Specimens', html: specimensPage() }],
-      effects: [{ id: 'plates', kind: 'tilt', name: 'Plates give way', select: '.plate', noun: 'each plate', settings: { ...tiltDefaults, acrossDeg: 10, liftPx: 18 } }],
+      pages: [
+        { id: 'tonight', name: 'Tonight', html: tonightPage() },
+        { id: 'specimens', name: 'The collection', html: specimensPage() },
+        { id: 'garden', name: 'The garden', html: gardenPage() },
+      ],
+      effects: vesperHollow,
     },
   ]
 }

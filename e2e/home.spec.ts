@@ -48,7 +48,7 @@ test('a site begins with a page of the designer’s own, and what cannot be read
 test('a picture of a page wakes under the pointer', async ({ page, house }) => {
   await page.goto(house.address)
   await page.goto(house.address)
-  const card = page.getByRole('link', { name: /Specimens/ })
+  const card = page.getByRole('link', { name: /The collection/ })
   await card.scrollIntoViewIfNeeded()
   const box = await card.boundingBox()
   if (!box) throw new Error('There is no picture.')

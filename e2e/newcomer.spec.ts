@@ -40,6 +40,6 @@ test('a newcomer has working code for a tilt of all eight cards in at most eight
   // A later visit opens home, one click from every page.
   await page.goto(house.address)
   await expect(page.getByRole('region', { name: 'Vesper Hollow' })).toBeVisible()
-  await page.getByRole('link', { name: /Specimens/ }).click()
+  await page.getByRole('link', { name: /The collection/ }).click()
   await expect(page).toHaveURL(/\/studio\/vesper-hollow\/specimens$/)
 })

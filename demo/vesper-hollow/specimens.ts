@@ -1,6 +1,5 @@
 // The demo's page "Specimens": eight plates of moths that come to the lamps of a made-up garden.
-import { readFileSync } from 'node:fs'
-import { join } from 'node:path'
+import { pageOf } from './house-style'
 import { drawBody, drawWings, type MothShape, type Palette } from './moth'
 
 interface Species {
@@ -31,13 +30,6 @@ const species: readonly Species[] = [
     palette: { ground: '#d8c49a', shade: '#6a5230', band: '#b99a62', mark: '#9a6a34', pale: '#f8eed2', fur: '#efe0b9' } },
 ]
 
-const root = new URL('../..', import.meta.url).pathname
-
-/** A font of ours as a data address, so that the page asks nobody for anything. */
-function fontData(file: string): string {
-  return `data:font/woff2;base64,${readFileSync(join(root, 'node_modules', file)).toString('base64')}`
-}
-
 function plate(each: Species, index: number): string {
   const id = `moth-${index + 1}`
   const shape: MothShape = { ...each.shape, palette: each.palette, seed: 41 + index * 17 }
@@ -59,22 +51,7 @@ function plate(each: Species, index: number): string {
       </article>`
 }
 
-const styles = () => `
-  @font-face { font-family: "Hollow Display"; src: url("${fontData('@fontsource-variable/fraunces/files/fraunces-latin-wght-normal.woff2')}"); font-weight: 100 900; }
-  @font-face { font-family: "Hollow Text"; src: url("${fontData('@fontsource-variable/commissioner/files/commissioner-latin-wght-normal.woff2')}"); font-weight: 100 900; }
-
-  :root { --night: #0d1a17; --moss: #16302a; --lamp: #f0c36d; --paper: #efe6cf; --ink: #2c2a22; }
-  * { box-sizing: border-box; }
-  body { margin: 0; min-height: 100vh; color: #dfe3d3; font: 400 16px/1.5 "Hollow Text", sans-serif;
-    background: radial-gradient(900px 620px at 50% -140px, #3b5a3f 0, #1d3b32 38%, transparent 72%) no-repeat, linear-gradient(var(--moss), var(--night) 60%) var(--night); }
-  header { display: flex; align-items: baseline; justify-content: space-between; padding: 30px 72px 0; }
-  .name { font: 500 20px/1 "Hollow Display", serif; color: var(--lamp); text-decoration: none; }
-  nav { display: flex; gap: 30px; font-size: 15px; }
-  nav a { color: #c4cdb9; text-decoration: none; }
-  nav a[aria-current] { color: var(--lamp); }
-  .opening { display: flex; align-items: end; justify-content: space-between; gap: 60px; padding: 44px 72px 40px; }
-  h1 { margin: 0; font: 340 76px/0.95 "Hollow Display", serif; letter-spacing: -0.02em; color: #f5ecd2; }
-  .opening p { margin: 0 0 4px; max-width: 31em; color: #c4cdb9; }
+const styles = `
   .plates { display: grid; grid-template-columns: repeat(4, 1fr); gap: 34px 28px; padding: 0 72px 120px; }
   .plates .plate:nth-child(even) { margin-top: 44px; margin-bottom: -44px; }
   .plate { position: relative; min-height: 382px; color: var(--ink); border-radius: 3px; }
@@ -83,38 +60,21 @@ const styles = () => `
   .plate svg { position: absolute; left: 6%; top: 18px; width: 88%; height: auto; overflow: visible; }
   .shadow { filter: brightness(0) blur(2.4px); opacity: 0.3; translate: 5px 9px; }
   .label { position: absolute; inset: auto 24px 24px; display: grid; grid-template-columns: 1fr auto; }
-  .label h2 { margin: 0; font: 480 21px/1.2 "Hollow Display", serif; }
+  .label h2 { margin: 0; font: 480 21px/1.2 "Hollow Display", serif; color: var(--ink); }
   .label p { margin: 0; }
   .latin { grid-column: 1; font-style: italic; font-size: 14px; color: #6a6149; }
   .hour { grid-column: 2; grid-row: 1; font-size: 14px; line-height: 25px; font-variant-numeric: tabular-nums; color: #6a6149; }
   .note { grid-column: 1 / -1; margin-top: 8px !important; font-size: 13.5px; line-height: 1.42; color: #4d4735; }
-  @media (max-width: 900px) { .plates { grid-template-columns: repeat(2, 1fr); } .opening { display: block; } header, .opening, .plates { padding-left: 24px; padding-right: 24px; } }
+  @media (max-width: 900px) { .plates { grid-template-columns: repeat(2, 1fr); padding-left: 24px; padding-right: 24px; } }
 `
 
-/** The whole page, self-contained. */
+/** The page of the collection. */
 export function specimensPage(): string {
-  return `<!doctype html>
-<html lang="en">
-<head>
-<meta charset="utf-8">
-<meta name="viewport" content="width=device-width, initial-scale=1">
-<title>Specimens. Vesper Hollow</title>
-<style>${styles()}</style>
-</head>
-<body>
-  <header>
-    <a class="name" href="#">Vesper Hollow</a>
-    <nav><a href="#">Tonight</a><a href="#" aria-current="page">The collection</a><a href="#">The garden</a><a href="#">Visit</a></nav>
-  </header>
-  <main>
+  return pageOf('The collection', 'Specimens', styles, `
     <section class="opening">
       <h1>Specimens</h1>
       <p>Eight moths that come to our lamps between dusk and the last bell. Each was drawn from life, on the night it first came, and let go again.</p>
     </section>
     <section class="plates">${species.map(plate).join('')}
-    </section>
-  </main>
-</body>
-</html>
-`
+    </section>`)
 }
