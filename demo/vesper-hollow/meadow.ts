@@ -42,7 +42,7 @@ const shapes: readonly Omit<MothShape, 'seed'>[] = [
 
 function moths(): string {
   const drawn = shapes.map((shape, i) => `<g id="night-moth-${i}">${drawWings(`night-${i}`, { ...shape, seed: 61 + i })}${drawBody({ ...shape, seed: 61 + i })}</g>`).join('')
-  const places = [[0, 640, 236, 0.34, -24], [1, 566, 128, 0.2, 16], [0, 930, 330, 0.24, 34], [1, 996, 440, 0.3, -12], [0, 1186, 520, 0.2, 8], [1, 66, 440, 0.2, 40]]
+  const places = [[0, 640, 236, 0.34, -24], [1, 712, 196, 0.2, 16], [0, 930, 330, 0.24, 34], [1, 996, 440, 0.3, -12], [0, 1186, 520, 0.2, 8], [1, 66, 440, 0.2, 40]]
   return `<defs>${drawn}</defs>${places.map(([which, x, y, scale, turn]) => `<use href="#night-moth-${which}" transform="translate(${x} ${y}) rotate(${turn}) scale(${scale})"/>`).join('')}`
 }
 

@@ -119,7 +119,7 @@ const slotSchema = z.discriminatedUnion('on', [
   z.object({ on: z.literal('filter'), fn: z.enum(filterFunctions) }),
   z.object({ on: z.literal('inset'), side: z.enum(sides) }),
   z.object({ on: z.enum(['shadow', 'background', 'mask']), layer: identifier, hole: identifier, unit: z.enum(units), neutral: px.optional() }),
-  z.object({ on: z.literal('property'), name: z.string().regex(/^(--)?[a-z][a-z0-9-]*$/i, 'is not the name of a CSS property'), unit: z.enum(units), law: z.enum(['replace', 'add', 'multiply']), neutral: px.optional() }),
+  z.object({ on: z.literal('property'), name: z.string().regex(/^(--?)?[a-z][a-z0-9-]*$/i, 'is not the name of a CSS property'), unit: z.enum(units), law: z.enum(['replace', 'add', 'multiply']), neutral: px.optional() }),
 ])
 
 const outputSchema = z.object({
@@ -135,7 +135,7 @@ const outputSchema = z.object({
   strength: number(0, 2),
 })
 
-const css = z.record(z.string().regex(/^(--)?[a-z][a-z0-9-]*$/i, 'is not the name of a CSS property'), z.string().max(2000).regex(/^([^{};<]|\{[A-Za-z][A-Za-z0-9-]*\})*$/, 'is not one CSS value'))
+const css = z.record(z.string().regex(/^(--?)?[a-z][a-z0-9-]*$/i, 'is not the name of a CSS property'), z.string().max(2000).regex(/^([^{};<]|\{[A-Za-z][A-Za-z0-9-]*\})*$/, 'is not one CSS value'))
 const layerCss = z.string().max(2000).regex(/^([^{};<]|\{[A-Za-z][A-Za-z0-9-]*\})+$/, 'is not one CSS value with holes like {name}')
 
 const tag = (start: string) => z.string().max(500).regex(new RegExp(`^<${start}[a-z][^<>]*>$`, 'i'), 'is not a tag')

@@ -3,7 +3,7 @@ import type { Kind } from '../kind'
 import { comingFeel } from '../build'
 import { layerRoles, withLayer, withoutLayer } from '../layers'
 import { expandTilt } from './expand'
-import { tiltDefaults, tiltSettings, type TiltLayer, type TiltSettings } from './settings'
+import { heightRange, tiltDefaults, tiltSettings, type TiltLayer, type TiltSettings } from './settings'
 import { tiltControls, tiltSentence, tiltTime } from './words'
 
 export const tilt: Kind<TiltSettings> = {
@@ -16,7 +16,7 @@ export const tilt: Kind<TiltSettings> = {
   roles: (settings) => [{ id: 'card', title: 'card', needs: 'yours' }, ...layerRoles(settings)],
   moreRoles: {
     noun: 'layer',
-    add: (settings) => withLayer<TiltLayer, TiltSettings>(settings, (last, id) => ({ id, heightPx: last ? last.heightPx + 18 : 36 })),
+    add: (settings) => withLayer<TiltLayer, TiltSettings>(settings, (last, id) => ({ id, heightPx: last ? Math.min(heightRange.greatest, last.heightPx + 18) : 36 })),
     remove: withoutLayer,
   },
   controls: tiltControls,

@@ -1,0 +1,82 @@
+// What holds for every kind: its settings, its rig in any box, and its words.
+import { describe, expect, it } from 'vitest'
+import { namedFeels } from '../feel/named'
+import type { Box } from '../geometry/box'
+import { evaluate, selectorsOf } from '../rig/evaluate'
+import { readRig } from '../rig/schema'
+import type { Rig } from '../rig/rig'
+import type { Sample } from '../signal/sample'
+import { kinds, type AnyKind } from './kinds'
+
+const at = (t: number, x: number, y: number): Sample => ({ t, x, y, buttons: 0, pointerType: 'mouse', phase: 'move' })
+const rolesOf = (kind: AnyKind, settings: unknown) => Object.fromEntries(kind.roles(settings).slice(1).map(({ id }) => [id, `.${id}`]))
+const rigOf = (kind: AnyKind, settings: unknown) => kind.expand(settings, '.own', rolesOf(kind, settings))
+const boxesOf = (rig: Rig, box: Box) => ({ window: { width: 1280, height: 720 }, elements: Object.fromEntries(selectorsOf(rig).map((select) => [select, [box]])) })
+const recipes = kinds.flatMap((kind) => kind.recipes.map((recipe) => ({ name: `${kind.id}, ${recipe.id}`, kind, settings: recipe.settings as unknown })))
+const all = [...recipes, ...kinds.map((kind) => ({ name: `${kind.id}, from the start`, kind, settings: kind.defaults as unknown }))]
+
+const box: Box = { x: 100, y: 100, width: 300, height: 200 }
+
+describe.each(all)('$name', ({ kind, settings }) => {
+  const rig = rigOf(kind, settings)
+
+  it('passes its own checks and makes a rig that passes those of rigs', () => {
+    expect(kind.settings.parse(settings)).toEqual(settings)
+    expect(() => readRig(rig)).not.toThrow()
+    expect(kind.expand(settings, '.own', rolesOf(kind, settings))).toEqual(rig)
+  })
+
+  it.each([['as large as a card', box], ['of no size', { ...box, width: 0, height: 0 }], ['as large as a wall', { x: -5000, y: -5000, width: 1e6, height: 1e6 }]])('gives finite numbers in a box %s, at its corners, its middle and outside', (_, size) => {
+    const points = [[size.x, size.y], [size.x + size.width, size.y + size.height], [size.x + size.width / 2, size.y + size.height / 2], [-900, -900]] as const
+    const { moments } = evaluate(rig, points.map(([x, y], i) => at(i * 300, x, y)), boxesOf(rig, size), [0, 10, 310, 620, 930, 4000])
+    for (const { values } of moments) for (const value of values) if (typeof value === 'number') expect(Number.isFinite(value)).toBe(true)
+  })
+
+  it('is told by controls and roles that there are', () => {
+    const ids = new Set(kind.controls(settings).map(({ id }) => id))
+    const roles = new Set(kind.roles(settings).map(({ id }) => id))
+    for (const piece of [...kind.sentence(settings), ...kind.time(settings)]) if (typeof piece === 'object') expect('control' in piece ? ids.has(piece.control) : roles.has(piece.role)).toBe(true)
+    const { more, exact } = kind.rows(settings)
+    for (const id of [...more, ...exact]) expect(ids, id).toContain(id)
+  })
+
+  it('stays within its checks at both ends of every number, and with every choice, feel and pin', () => {
+    for (const control of kind.controls(settings)) {
+      const changed: unknown[] = control.kind === 'number' ? [control.least, control.greatest].map((value) => control.write(settings, value) as unknown) : control.kind === 'choice' ? control.options.map(({ value }) => control.write(settings, value) as unknown) : control.kind === 'feel' ? namedFeels.map(({ feel }) => control.write(settings, feel) as unknown) : []
+      for (const each of changed) {
+        expect(kind.settings.safeParse(each).success, control.id).toBe(true)
+        expect(() => readRig(rigOf(kind, each)), control.id).not.toThrow()
+      }
+    }
+    const posed: unknown = kind.withAwayPlace(settings, { x: -0.4, y: 0.7 })
+    expect(kind.settings.safeParse(posed).success).toBe(true)
+    if (posed !== settings) expect(kind.awayPlace(posed)).toEqual({ x: -0.4, y: 0.7 })
+  })
+
+  it('is itself again when it is turned twice', () => {
+    expect(kind.turned(kind.turned(settings))).toEqual(settings)
+  })
+
+  it('writes no knob, token or part that its rig does not use', () => {
+    const used = JSON.stringify([rig.outputs, rig.parts, rig.rules, rig.layers, rig.knobs.map(({ times }) => times)])
+    for (const { id } of rig.knobs) expect(used.includes(`"knob":"${id}"`) || used.includes(`{${id}}`) || used.includes(`"${id}"`), id).toBe(true)
+    for (const { id } of rig.tokens ?? []) expect(used, id).toContain(`{${id}}`)
+    const written = new Set(rig.outputs.flatMap(({ to }) => (typeof to === 'object' && 'part' in to ? [to.part] : [])))
+    for (const { id, css } of rig.parts) expect(Object.keys(css).length > 0 || written.has(id), id).toBe(true)
+  })
+})
+
+describe('kinds with roles of which there may be several', () => {
+  it.each(kinds.filter(({ moreRoles }) => moreRoles).map((kind) => [kind.id, kind] as const))('%s takes them up to twenty and lets them go', (_, kind) => {
+    let settings: unknown = kind.defaults
+    for (let i = 0; i < 30; i++) settings = kind.moreRoles?.add(settings)
+    expect(kind.roles(settings)).toHaveLength(21)
+    expect(kind.settings.safeParse(settings).success).toBe(true)
+    expect(() => readRig(rigOf(kind, settings))).not.toThrow()
+    const last = kind.roles(settings).at(-1)?.id ?? ''
+    const fewer: unknown = kind.moreRoles?.remove(settings, last)
+    expect(kind.roles(fewer).map(({ id }) => id)).not.toContain(last)
+    // A new one never takes the place of one that was pointed at.
+    expect(new Set(kind.roles(kind.moreRoles?.add(fewer)).map(({ id }) => id)).size).toBe(21)
+  })
+})
