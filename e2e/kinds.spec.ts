@@ -1,0 +1,222 @@
+// Every kind of depth and light in the studio's frame and in the exported page: the numbers, and that nothing sticks.
+import type { Frame, Page } from '@playwright/test'
+import { writeFileSync } from 'node:fs'
+import { findKind } from '../src/core/effect/kinds'
+import { effectOf, exportAlone } from './support/alone'
+import { eventually, expect, test } from './support/house'
+import { movePointer, readLean, stageOf } from './support/stage'
+
+const settingsOf = (kind: string, changes: object = {}): object => ({ ...(findKind(kind)?.defaults as object), ...changes })
+const role = (select: string) => ({ select, noun: 'a layer' })
+
+const place = (x: number, y: number, width: number, height: number) => `position: absolute; left: ${x}px; top: ${y}px; width: ${width}px; height: ${height}px`
+
+const html = `<!doctype html>
+<html lang="en"><head><meta charset="utf-8"><title>Kinds</title>
+<style>
+  * { box-sizing: border-box }
+  body { margin: 0; height: 720px; background: #ddd; font: 16px/1.4 serif; color: #222 }
+  .g { background: #222; border-radius: 10px 30px 4px 50px }
+  .h { margin: 0; font-size: 60px; line-height: 60px }
+  .m { width: 20px; height: 20px; left: 40px; top: 40px; position: absolute; background: #a50 }
+  .near, .far { width: 80px; height: 60px; position: absolute; left: 40px; top: 40px; background: #888 }
+</style></head><body>
+<div class="g" style="${place(20, 20, 200, 100)}">One</div><div class="g" style="${place(240, 20, 200, 100)}">Two</div>
+<section class="s" style="${place(480, 20, 360, 200)}">To be read <a href="#a">a link</a></section>
+<section class="r" style="${place(860, 20, 380, 200)}">Ground</section>
+<section class="d" style="${place(20, 240, 300, 200)}"><div class="far"></div><div class="near"></div></section>
+<section class="f" style="${place(340, 240, 300, 200)}"><div class="m"></div></section>
+<h1 class="h" style="${place(660, 240, 580, 120)}">Words round a corner</h1>
+<article class="c" style="${place(20, 480, 300, 180)}"><h2 class="top">Title</h2></article>
+</body></html>`
+
+const effects = [
+  effectOf('glow', '.g', settingsOf('glow')),
+  effectOf('spotlight', '.s', settingsOf('spotlight')),
+  effectOf('grain-light', '.r', settingsOf('grain-light')),
+  effectOf('drift', '.d', settingsOf('drift'), { roles: { 'layer-1': role('.near'), 'layer-2': role('.far') } }),
+  effectOf('follow', '.m', settingsOf('follow')),
+  effectOf('fold', '.h', settingsOf('fold')),
+  effectOf('tilt', '.c', settingsOf('tilt', { layers: [{ id: 'layer-1', heightPx: 36 }], sheenPercent: 18, shadowPx: 10, shadowSoftPx: 20 }), { roles: { 'layer-1': role('.top') } }),
+]
+
+type Surface = Page | Frame
+const styleOf = (surface: Surface, select: string, property: string, index = 0) => surface.locator(select).nth(index).evaluate((element, name) => getComputedStyle(element).getPropertyValue(name), property)
+const shiftOf = async (surface: Surface, select: string, index = 0) => {
+  const text = await styleOf(surface, select, 'transform', index)
+  return text === 'none' ? [0, 0] : surface.evaluate((matrix) => [new DOMMatrix(matrix).m41, new DOMMatrix(matrix).m42], text)
+}
+const near = async (read: () => Promise<number[]>, wanted: readonly number[], tolerance = 0.06) => {
+  await eventually(async () => {
+    const given = await read()
+    return Math.max(...wanted.map((value, i) => Math.abs(value - (given[i] ?? NaN))))
+  }).toBeLessThan(tolerance)
+}
+
+for (const where of ['studio', 'export'] as const) {
+  test(`in the ${where}, every kind of depth and light shows the right numbers at given pointer positions, and none of them away`, async ({ page, house }, info) => {
+    let surface: Surface = page
+    let move = (x: number, y: number) => page.mouse.move(x, y)
+    if (where === 'studio') {
+      await page.goto(await house.addSite('kinds', html, effects))
+      const frame = await stageOf(page)
+      surface = frame
+      await page.evaluate(() => undefined)
+      move = (x, y) => movePointer(page, x, y)
+      // The page's own px under the real pointer, which the scaled frame rounds.
+    } else {
+      const file = info.outputPath('page.html')
+      writeFileSync(file, exportAlone(html, effects))
+      await page.goto(`file://${file}`)
+    }
+    const tolerance = where === 'studio' ? 1.2 : 0.06
+    await move(210, 70)
+    await near(() => shiftOf(surface, '.g-surface-pool', 0), [190, 50], tolerance)
+    await near(() => shiftOf(surface, '.g-surface-pool', 1), [-30, 50], tolerance)
+    await eventually(() => styleOf(surface, '.g-edge-pool', 'opacity', 1)).toBe('1')
+    // A light that has gone stays where it was, and goes out.
+    await move(560, 100)
+    await near(() => shiftOf(surface, '.s-sheet'), [-100, -20], tolerance)
+    await eventually(async () => Number(await styleOf(surface, '.s-dark', 'opacity'))).toBeCloseTo(0.78, 4)
+    await eventually(() => styleOf(surface, '.g-edge-pool', 'opacity', 1)).toBe('0')
+    await move(1000, 60)
+    await near(() => shiftOf(surface, '.r-sheet'), [-50, -60], tolerance)
+    await eventually(async () => Number(await styleOf(surface, '.r-light', 'opacity'))).toBeCloseTo(0.36, 4)
+    await eventually(() => styleOf(surface, '.s-dark', 'opacity')).toBe('0')
+    await move(245, 340)
+    await near(() => shiftOf(surface, '.near'), [-11, 0], tolerance)
+    await near(() => shiftOf(surface, '.far'), [-3, 0], tolerance)
+    await move(500, 300)
+    await near(() => shiftOf(surface, '.m'), [110, 10], tolerance)
+    await near(() => shiftOf(surface, '.near'), [0, 0])
+    await move(805, 300)
+    for (const words of ['.h-words-1', '.h-words-2']) await near(() => shiftOf(surface, words), [0.06 * 580, 0], tolerance)
+    await near(() => shiftOf(surface, '.m'), [0, 0])
+    await move(245, 525)
+    await near(async () => {
+      const { rotateX, rotateY } = readLean(await styleOf(surface, '.c', 'transform'))
+      return [rotateX, rotateY]
+    }, [4.5, 4.5], tolerance / 10)
+    await near(async () => [Number(/matrix3d\((.*)\)/.exec(await styleOf(surface, '.top', 'transform'))?.[1]?.split(',')[14])], [36], 0.01)
+    await eventually(() => styleOf(surface, '.c', 'box-shadow')).toMatch(/px -?\d/)
+    await near(() => shiftOf(surface, '.h-words-1'), [0, 0])
+    await move(700, 600)
+    await near(async () => Object.values(readLean(await styleOf(surface, '.c', 'transform'))), [0, 0, 0], 0.01)
+    await eventually(() => styleOf(surface, '.c-sheen', 'opacity')).toBe('0')
+  })
+}
+
+/** The page exported and opened by itself; `window.stop` takes all effects off. */
+async function openAlone(page: Page, source: string, all: readonly unknown[], file: string): Promise<void> {
+  writeFileSync(file, exportAlone(source, all).replace(/\nattach\(document, figures\)/, '\nwindow.stop = attach(document, figures)'))
+  await page.goto(`file://${file}`)
+}
+const stop = (page: Page) => page.evaluate(() => (window as unknown as { stop: () => void }).stop())
+const bodyOf = (page: Page) => page.evaluate(() => [...document.body.children].filter(({ localName }) => localName !== 'script').map(({ outerHTML }) => outerHTML).join(''))
+
+test('a fast sweep, a scroll under the pointer and an element removed under it leave nothing behind, and detaching leaves the page as found', async ({ page }, info) => {
+  const found = `${html.replace('height: 720px', 'height: 2000px')}`
+  await openAlone(page, found, effects, info.outputPath('page.html'))
+  const failures: string[] = []
+  page.on('console', (message) => failures.push(message.text()))
+  await page.mouse.move(0, 0)
+  await page.mouse.move(640, 360)
+  await page.mouse.move(1279, 719)
+  await page.mouse.move(210, 70)
+  await page.mouse.wheel(0, 300)
+  // Scrolled away under the pointer: nothing holds it there any more.
+  await eventually(() => styleOf(page, '.g-edge-pool', 'opacity', 0)).toBe('0')
+  await page.mouse.wheel(0, -300)
+  await eventually(() => styleOf(page, '.g-edge-pool', 'opacity', 0)).toBe('1')
+  await page.mouse.move(500, 300)
+  await near(() => shiftOf(page, '.m'), [110, 10])
+  await page.evaluate(() => document.querySelector('.m')?.remove())
+  await page.mouse.move(245, 525)
+  await eventually(async () => readLean(await styleOf(page, '.c', 'transform')).rotateY).toBeGreaterThan(4)
+  await page.evaluate(() => document.querySelector('.c')?.remove())
+  await page.mouse.move(560, 100)
+  await eventually(async () => Number(await styleOf(page, '.s-dark', 'opacity'))).toBeCloseTo(0.78, 3)
+  await page.setViewportSize({ width: 900, height: 600 })
+  await page.mouse.move(880, 590)
+  await eventually(() => styleOf(page, '.s-dark', 'opacity')).toBe('0')
+  await stop(page)
+  const before = await page.context().newPage()
+  await before.setContent(found)
+  await before.evaluate(() => document.querySelectorAll('.m, .c').forEach((each) => each.remove()))
+  expect(await bodyOf(page)).toBe(await bodyOf(before))
+  expect(failures).toEqual([])
+})
+
+test('by finger all can be read and nothing is caught; with reduced motion light alone answers; without script the page stands as designed', async ({ browser }, info) => {
+  const file = info.outputPath('page.html')
+  writeFileSync(file, exportAlone(html, effects))
+  const open = async (options: Parameters<typeof browser.newContext>[0]) => {
+    const page = await (await browser.newContext({ viewport: { width: 1280, height: 720 }, ...options })).newPage()
+    await page.goto(`file://${file}`)
+    return page
+  }
+  const finger = await open({ hasTouch: true })
+  for (const [x, y] of [[210, 70], [560, 100], [500, 300], [245, 525]] as const) await finger.touchscreen.tap(x, y)
+  await finger.waitForTimeout(300)
+  expect(await styleOf(finger, '.s-dark', 'opacity')).toBe('0')
+  expect(await shiftOf(finger, '.m')).toEqual([0, 0])
+  expect(readLean(await styleOf(finger, '.c', 'transform'))).toEqual({ rotateX: 0, rotateY: 0, translateZ: 0 })
+
+  const calm = await open({ reducedMotion: 'reduce' })
+  await calm.mouse.move(500, 300)
+  await calm.mouse.move(805, 300)
+  await calm.mouse.move(245, 525)
+  await calm.waitForTimeout(300)
+  for (const select of ['.m', '.near', '.h-words-1']) expect(await shiftOf(calm, select)).toEqual([0, 0])
+  expect(readLean(await styleOf(calm, '.c', 'transform'))).toEqual({ rotateX: 0, rotateY: 0, translateZ: 0 })
+  await calm.mouse.move(1000, 60)
+  await near(() => shiftOf(calm, '.r-sheet'), [-50, -60])
+
+  const bare = await open({ javaScriptEnabled: false })
+  expect(await bare.locator('[aria-hidden]').count()).toBe(0)
+  const heading = bare.locator('.h')
+  await expect(heading).toBeVisible()
+  for (const page of [finger, calm, bare]) await page.context().close()
+})
+
+test('dark that stays is only for those who have a mouse or a pen', async ({ browser }, info) => {
+  const file = info.outputPath('page.html')
+  writeFileSync(file, exportAlone(html, [effectOf('spotlight', '.s', settingsOf('spotlight', { away: 'dark' }))]))
+  for (const [options, display] of [[{}, 'block'], [{ hasTouch: true, isMobile: true }, 'none']] as const) {
+    const page = await (await browser.newContext(options)).newPage()
+    await page.goto(`file://${file}`)
+    expect(await styleOf(page, '.s-dark', 'display')).toBe(display)
+    await page.context().close()
+  }
+})
+
+test('text stays selectable and links can be clicked on a leaning card, in the dark, and under glass', async ({ page }, info) => {
+  const source = `<!doctype html><title>Links</title><style>body{margin:0} .c{position:absolute;left:100px;top:100px;width:400px;height:240px;background:#eee;font-size:30px} .s{position:absolute;left:600px;top:100px;width:400px;height:240px;background:#cdc;font-size:30px}</style>
+    <article class="c"><p>Some words to select</p><a id="one" href="#one">one</a></article><section class="s"><p>Words in the dark</p><a id="two" href="#two">two</a></section>`
+  await openAlone(page, source, [effectOf('tilt', '.c', settingsOf('tilt', { sheenPercent: 30, acrossDeg: 14 })), effectOf('spotlight', '.s', settingsOf('spotlight'))], info.outputPath('page.html'))
+  for (const id of ['one', 'two']) {
+    await page.locator(`#${id}`).click()
+    expect(new URL(page.url()).hash).toBe(`#${id}`)
+  }
+  for (const select of ['.c p', '.s p']) {
+    await page.locator(select).dblclick()
+    expect((await page.evaluate(() => String(getSelection()))).trim()).not.toBe('')
+  }
+})
+
+test('a card whose pointer stands on the edge that leans away does not flicker, and keeps a transform of its own', async ({ page }, info) => {
+  const source = `<!doctype html><title>Own</title><style>body{margin:0} .row{display:flex;gap:40px;padding:120px} .c{width:240px;height:200px;background:#eee;transform:rotate(4deg);overflow:hidden}</style><div class="row"><article class="c">1</article><article class="c">2</article><article class="c">3</article></div>`
+  await openAlone(page, source, [effectOf('tilt', '.c', settingsOf('tilt', { acrossDeg: 20, vanishing: 'shared', eyePx: 500 }))], info.outputPath('page.html'))
+  expect(await styleOf(page, '.row', 'perspective')).toBe('500px')
+  expect(await page.evaluate((text) => Math.round((Math.atan2(new DOMMatrix(text).m12, new DOMMatrix(text).m11) * 180) / Math.PI), await styleOf(page, '.c', 'transform'))).toBe(4)
+  const turns: number[] = []
+  // Along the right edge of the first card, which stands left of the row's vanishing point.
+  await page.mouse.move(350, 200)
+  for (let i = 0; i < 40; i++) {
+    await page.mouse.move(352 + (i % 2), 200 + i)
+    await page.waitForTimeout(16)
+    turns.push(Number(await page.locator('.c').first().evaluate((element) => element.style.getPropertyValue([...element.style].find((name) => /-x-\w{3}$/.test(name)) ?? ''))))
+  }
+  // It comes, and then it stays.
+  expect(Math.min(...turns.slice(-15))).toBeGreaterThan(0.8)
+})
