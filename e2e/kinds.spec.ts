@@ -61,14 +61,13 @@ for (const where of ['studio', 'export'] as const) {
       await page.goto(await house.addSite('kinds', html, effects))
       const frame = await stageOf(page)
       surface = frame
-      await page.evaluate(() => undefined)
       move = (x, y) => movePointer(page, x, y)
-      // The page's own px under the real pointer, which the scaled frame rounds.
     } else {
       const file = info.outputPath('page.html')
       writeFileSync(file, exportAlone(html, effects))
       await page.goto(`file://${file}`)
     }
+    // The frame is shown scaled to fit, where the real pointer falls on whole px of the screen.
     const tolerance = where === 'studio' ? 1.2 : 0.06
     await move(210, 70)
     await near(() => shiftOf(surface, '.g-surface-pool', 0), [190, 50], tolerance)
