@@ -4,7 +4,8 @@ import { buildSync } from 'esbuild'
 import { gzippedSize } from '../src/bundle/join-player'
 import { springGap } from '../src/core/feel/spring'
 import { median, medianCost, moveAlong, openBench, pause, sweep, type Bench, type Cost } from './browser'
-import { byHand, exported, figureOf, gridPage, scriptOf } from './pages'
+import { kinds } from '../src/core/effect/kinds'
+import { byHand, exported, figureOf, gridPage, kindFigure, scriptOf } from './pages'
 
 /** One aim: what was measured against what was aimed at. */
 export interface Aim {
@@ -49,10 +50,13 @@ function costTable(costs: Readonly<Record<string, Cost>>, moves: number): readon
   ]
 }
 
+/** The glow that does what the baselines do: light on the surface alone, at once. */
+const plainGlow = { edgePx: 0, reachPx: 110, sizePx: 220, surfacePercent: 40, lies: 'over', follow: { kind: 'direct' }, comeMs: 0, goMs: 0 }
+
 /** A grid of cards lit by one pointer. */
 export async function compareGrid(browser: Browser, count: number, moves = 300, rounds = 3): Promise<Report> {
   const page = (source: { readonly css: string; readonly js: string }) => gridPage({ count, sizePx: 90, gapPx: 12 }, source)
-  const costs = await measure(browser, { '(a) usual': page(byHand('glow-usual')), "(a') once a frame": page(byHand('glow-frames')), '(b) ours': page(exported([figureOf('glow')])), '(c) floor': page(byHand('glow-floor')) }, moves, rounds)
+  const costs = await measure(browser, { '(a) usual': page(byHand('glow-usual')), "(a') once a frame": page(byHand('glow-frames')), '(b) ours': page(exported([kindFigure('glow', plainGlow)])), "(b') ours, with edges and a soft spring": page(exported([kindFigure('glow')])), '(c) floor': page(byHand('glow-floor')) }, moves, rounds)
   const of = (name: string) => costs[name] ?? medianCost([])
   const [usual, frames, ours, floor] = [of('(a) usual'), of("(a') once a frame"), of('(b) ours'), of('(c) floor')]
   return {
@@ -71,7 +75,7 @@ export async function compareGrid(browser: Browser, count: number, moves = 300, 
 
 /** The same 12 lit cards on pages of different size. */
 export async function comparePageSize(browser: Browser, moves = 200, rounds = 3): Promise<Report> {
-  const page = (others: number) => gridPage({ count: 12, others, sizePx: 90, gapPx: 12 }, exported([figureOf('glow')]))
+  const page = (others: number) => gridPage({ count: 12, others, sizePx: 90, gapPx: 12 }, exported([kindFigure('glow', plainGlow)]))
   const sizes = [100, 1000, 5000] as const
   const costs = await measure(browser, Object.fromEntries(sizes.map((size) => [`${size} elements`, page(size - 50)])), moves, rounds, { height: 100 })
   const of = (size: number) => costs[`${size} elements`] ?? medianCost([])
@@ -79,6 +83,44 @@ export async function comparePageSize(browser: Browser, moves = 200, rounds = 3)
     title: `The same 12 cards on pages of 100, 1,000 and 5,000 elements, ${moves} moves`,
     lines: costTable(costs, moves),
     aims: [{ words: 'script and style, 5,000 elements against 100', measured: own(of(5000)) / own(of(100)), most: 1.5 }],
+  }
+}
+
+/** A spotlight over an area as high as the window, and over one of 10,000 px. */
+export async function compareSpotlight(browser: Browser, moves = 300, rounds = 3): Promise<Report> {
+  const page = (height: number) => {
+    const { css, js } = exported([kindFigure('spotlight', {}, '.ground')])
+    return `<!doctype html><meta charset="utf-8"><title>bench</title><style>body{margin:0} .ground{height:${height}px;background:#e8e2d4}${css}</style><section class="ground">${'<p>Words in the dark.</p>'.repeat(10)}</section><script>{\n${js}\n}</script>`
+  }
+  const costs = await measure(browser, { 'area of 720 px': page(720), 'area of 10,000 px': page(10_000) }, moves, rounds)
+  const of = (name: string) => costs[name] ?? medianCost([])
+  const [small, large] = [of('area of 720 px'), of('area of 10,000 px')]
+  return {
+    title: `A spotlight over a small and a large area, ${moves} moves`,
+    lines: costTable(costs, moves),
+    aims: [
+      { words: 'task time, large against small', measured: large.task / small.task, most: 1.3 },
+      { words: 'CPU of all processes, large against small', measured: large.cpu / small.cpu, most: 1.3 },
+    ],
+  }
+}
+
+/** A light that moves over a ground with and without grain: noise that were drawn again would be many times dearer. */
+export async function compareGrain(browser: Browser, moves = 300, rounds = 3): Promise<Report> {
+  const page = (changes: object, more = '') => {
+    const { css, js } = exported([kindFigure('grain-light', { follow: { kind: 'direct' }, ...changes }, '.ground')])
+    return `<!doctype html><meta charset="utf-8"><title>bench</title><style>body{margin:0} .ground{height:720px;color:#fff}${css}${more}</style><section class="ground">Grain</section><script>{\n${js}\n}</script>`
+  }
+  const costs = await measure(browser, { 'without grain': page({}, '.grain-light-1-specks { background: none !important }'), 'with grain': page({}), 'with the finest grain of five octaves': page({ fineness: 2, detail: 5 }) }, moves, rounds)
+  const of = (name: string) => costs[name] ?? medianCost([])
+  const [without, plain, finest] = [of('without grain'), of('with grain'), of('with the finest grain of five octaves')]
+  return {
+    title: `A light over grain, ${moves} moves`,
+    lines: costTable(costs, moves),
+    aims: [
+      { words: 'task time, with grain against without', measured: plain.task / without.task, most: 1.3 },
+      { words: 'CPU of all processes, five octaves against two', measured: finest.cpu / plain.cpu, most: 1.2 },
+    ],
   }
 }
 
@@ -322,7 +364,14 @@ export function compareSizes(): Report {
   const css = gzippedSize(exported([figureOf('lean')]).css)
   return {
     title: 'Size, minified and gzipped, without data',
-    lines: [`Script of one tilt ${tilt} bytes; of all sorts of rigs here together ${all} bytes; stylesheet of one tilt ${css} bytes (as it is written, gzipped).`],
+    lines: [
+      `Script of one tilt ${tilt} bytes; of all sorts of rigs here together ${all} bytes; stylesheet of one tilt ${css} bytes (as it is written, gzipped).`,
+      '',
+      '| one effect as it is from the start | script, bytes | stylesheet, bytes |',
+      '|---|---:|---:|',
+      ...kinds.filter(({ id }) => id !== 'free').map(({ id }) => `| ${id} | ${gzippedSize(scriptOf([kindFigure(id)]))} | ${gzippedSize(exported([kindFigure(id)]).css)} |`),
+      `| all of them at once | ${gzippedSize(scriptOf(kinds.filter(({ id }) => id !== 'free').map(({ id }, i) => kindFigure(id, {}, '.card', i + 1))))} | |`,
+    ],
     aims: [
       { words: 'script of one tilt, bytes', measured: tilt, most: 3584 },
       { words: 'script of all sorts, bytes', measured: all, most: 12_288 },

@@ -7,6 +7,7 @@ import { needsOf } from '../src/core/export/needs'
 import { playedFigures, type Figure } from '../src/core/export/plan'
 import { writeScript } from '../src/core/export/script'
 import { writeStylesheet } from '../src/core/export/stylesheet'
+import { findKind } from '../src/core/effect/kinds'
 import { readRig } from '../src/core/rig/schema'
 
 const here = new URL('.', import.meta.url).pathname
@@ -16,6 +17,14 @@ const modules = readPlayerModules(`${here}..`)
 export function figureOf(name: string, number = 1, select = '.card'): Figure {
   const text = readFileSync(`${here}rigs/${name}.json`, 'utf8').replaceAll('".card"', JSON.stringify(select))
   return { number, names: { title: `Figure ${number}, ${name}`, name: number === 1 ? name : `${name}-${number}`, mark: 'b0x' }, rig: readRig(JSON.parse(text)), sentence: `The rig ${name}.` }
+}
+
+/** An effect of a kind as a figure: as it is from the start, with changes. */
+export function kindFigure(kind: string, changes: object = {}, select = '.card', number = 1): Figure {
+  const found = findKind(kind)
+  if (!found) throw new Error(`There is no kind "${kind}".`)
+  const rig = found.expand({ ...(found.defaults as object), ...changes }, select, Object.fromEntries(found.roles(found.defaults).slice(1).map(({ id }) => [id, `${select} h2`])))
+  return { number, names: { title: `Figure ${number}, ${kind}`, name: `${kind}-${number}`, mark: 'b0x' }, rig, sentence: `The kind ${kind}.` }
 }
 
 /** Stylesheet and script of figures as they leave; `handle` is where the page keeps what detaches them. */

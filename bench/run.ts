@@ -5,7 +5,7 @@ import { cpus, totalmem } from 'node:os'
 import type { Browser } from '@playwright/test'
 import { openBrowser } from './browser'
 import { openHouse } from '../e2e/support/house'
-import { compareEvaluation, compareGrid, compareInputToPaint, compareMixed, comparePageSize, compareSearch, compareSizes, compareTilt, tellAim, type Report } from './comparisons'
+import { compareEvaluation, compareGrain, compareGrid, compareInputToPaint, compareMixed, comparePageSize, compareSearch, compareSizes, compareSpotlight, compareTilt, tellAim, type Report } from './comparisons'
 import { compareStudio } from './studio'
 
 /** The comparisons in the order of the file, by the names that the command line takes. */
@@ -17,6 +17,8 @@ const parts: Readonly<Record<string, (browser: Browser) => Report | Promise<Repo
   tilt: (browser) => compareTilt(browser),
   grid100: (browser) => compareGrid(browser, 100),
   grid400: (browser) => compareGrid(browser, 400),
+  spotlight: (browser) => compareSpotlight(browser),
+  grain: (browser) => compareGrain(browser),
   pages: (browser) => comparePageSize(browser),
   mixed: (browser) => compareMixed(browser),
   studio: async (browser) => {

@@ -219,3 +219,19 @@ test('a card whose pointer stands on the edge that leans away does not flicker, 
   // It comes, and then it stays.
   expect(Math.min(...turns.slice(-15))).toBeGreaterThan(0.8)
 })
+
+test('a card that cuts off what sticks out of it keeps the depth of its layers', async ({ page }, info) => {
+  const source = '<!doctype html><title>Cut</title><style>body{margin:0} .c{position:absolute;left:300px;top:200px;width:400px;height:300px;background:#eee;overflow:hidden;border-radius:20px} h2{position:absolute;left:40px;top:120px;width:100px;height:60px;margin:0}</style><article class="c"><h2>Title</h2></article>'
+  await openAlone(page, source, [effectOf('tilt', '.c', settingsOf('tilt', { acrossDeg: 20, layers: [{ id: 'layer-1', heightPx: 60 }] }), { roles: { 'layer-1': role('.c h2') } })], info.outputPath('page.html'))
+  await page.mouse.move(699, 350)
+  const turn = (20 * 199) / 200
+  await eventually(async () => readLean(await styleOf(page, '.c', 'transform')).rotateY).toBeCloseTo(turn, 2)
+  await eventually(() => styleOf(page, 'h2', 'transform')).toContain('60, 1)')
+  // The left edge of the title, 160 px left of the hinge and 60 px above the card, turned and seen from 820 px.
+  const radians = (turn * Math.PI) / 180
+  const seen = ((-160 * Math.cos(radians) + 60 * Math.sin(radians)) * 820) / (820 - 160 * Math.sin(radians) - 60 * Math.cos(radians))
+  const left = await page.locator('h2').evaluate((element) => element.getBoundingClientRect().x)
+  expect(Math.abs(left - (500 + seen))).toBeLessThan(0.5)
+  await stop(page)
+  expect(await styleOf(page, '.c', 'overflow')).toBe('hidden')
+})

@@ -33,6 +33,7 @@ const playedFigure = z.object({
   own: z.record(z.string(), z.string()).optional(),
   drives: z.array(z.string()).readonly(),
   sharesEye: z.literal(true).optional(),
+  isDeep: z.literal(true).optional(),
 })
 
 /** A number of the word in hand as it is drawn on the page. `id` is its control; lengths in px or % of the area. */

@@ -137,7 +137,7 @@ describe('a glow', () => {
 
   it('makes no part for what is not asked for', () => {
     expect(expandGlow({ ...glowDefaults, surfacePercent: 0, edgePx: 0 }, '.card').parts).toEqual([])
-    expect(expandGlow({ ...glowDefaults, edgePercent: 0 }, '.card').parts.map(({ id }) => id)).toEqual(['surface', 'surface-pool'])
+    expect(expandGlow({ ...glowDefaults, edgePercent: 0 }, '.card').parts.map(({ id }) => id)).toEqual(['surface', 'surface-pool', 'surface-tile'])
   })
 })
 

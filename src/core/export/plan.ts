@@ -61,7 +61,10 @@ export function tellEffect(effect: Effect): string {
   if (!kind) return effect.name
   const word = (piece: Piece): string => {
     if (typeof piece === 'string') return piece
-    if ('role' in piece) return effect.roles?.[piece.role]?.noun ?? (piece.role === kind.roles(effect.settings)[0]?.id ? effect.noun : piece.role)
+    if ('role' in piece) {
+      const roles = kind.roles(effect.settings)
+      return effect.roles?.[piece.role]?.noun ?? (piece.role === roles[0]?.id ? effect.noun : (roles.find(({ id }) => id === piece.role)?.title ?? piece.role))
+    }
     const control = kind.controls(effect.settings).find(({ id }) => id === piece.control)
     return control ? tellValue(control, effect.settings) : ''
   }

@@ -54,7 +54,7 @@ function writeFigure(figure: Figure): string {
     writeComment(`Figure ${number}. ${sentence} The script writes ${spoken([...new Set(written)])}.`),
     ...(knobs.length > 0 ? [`${owners.join(',\n')} {`, ...knobs.map(([declaration, note]) => (note ? `  ${declaration.padEnd(width)}  /* ${commentText(note)} */` : `  ${declaration}`)), '}'] : []),
     ...writeOwn(figure),
-    ...rig.parts.map(({ id }) => `.${names.name}-${id} { display: none; }`),
+    ...(rig.parts.length > 0 ? [`${listParts(figure, rig.parts)} { display: none; }`] : []),
     // In print, and with a visitor's own few colours, the page is as it was designed.
     ...(rules.length > 0 ? [`@media screen and (forced-colors: none)${rig.finePointerOnly ? ' and (any-pointer: fine)' : ''} {`, ...rules.map((line) => (line ? `  ${line}` : line)), '}'] : []),
     '',
@@ -81,12 +81,23 @@ function writeRules(figure: Figure): readonly string[] {
     add(mark && select.includes(',') ? `:is(${styleText(select)})${mark}` : `${styleText(select)}${mark}`, writeDeclarations(css, names))
   }
   for (const { of, select, pointer, touch } of rig.areas) if (pointer === 'any' && of !== 'window') add(styleText(select), touchAction(touch))
+  const common = sharedCss(rig.parts)
+  if (rig.parts.length > 0) add(listParts(figure, rig.parts), ['display: block;', 'pointer-events: none;', ...writeDeclarations(common, names)])
   for (const { id, css } of rig.parts) {
     const own = rig.outputs.filter(({ to }) => partOf(to) === id).map((output) => ({ figure, output, select: '', mark: '' }))
-    add(`.${names.name}-${id}`, ['display: block;', 'pointer-events: none;', ...writeDeclarations(css, names), ...writeSlots(own, true).flatMap(({ lines: each }) => each)])
+    const rest = Object.fromEntries(Object.entries(css).filter(([property]) => !(property in common)))
+    add(`.${names.name}-${id}`, [...writeDeclarations(rest, names), ...writeSlots(own, true).flatMap(({ lines: each }) => each)])
   }
   for (const same of grouped(boundOutputs(figure), ({ select, mark }) => `${select} ${mark}`).values()) add(guarded(same), writeSlots(same).flatMap(({ lines: each }) => each))
   return lines
+}
+
+/** The classes of parts, a line each. */
+const listParts = ({ names }: Figure, parts: Rig['parts']) => parts.map(({ id }) => `.${names.name}-${id}`).join(',\n')
+
+/** The declarations that all parts have. */
+function sharedCss([first, ...rest]: Rig['parts']): Readonly<Record<string, string>> {
+  return Object.fromEntries(Object.entries(first?.css ?? {}).filter(([property, value]) => rest.every(({ css }) => css[property] === value)))
 }
 
 /** What a figure writes on elements of the page. */

@@ -6,7 +6,7 @@ import type { FoldSettings } from './settings'
 /** A wall from one share of the heading to the corner, or from the corner on, wide enough for words that slide out. */
 const wallCss = { position: 'absolute', top: '0', bottom: '0', overflow: 'clip', 'box-sizing': 'border-box', padding: 'inherit', 'border-radius': '0', background: '{ground}', 'user-select': 'none', '-webkit-text-fill-color': 'currentcolor' }
 /** The copy in it, as wide as the heading and wrapped alike. */
-const wordsCss = { position: 'absolute', top: '0', 'box-sizing': 'border-box', padding: 'inherit', display: 'block', 'will-change': 'transform' }
+const wordsCss = { position: 'absolute', top: '0', 'box-sizing': 'border-box', padding: 'inherit', 'will-change': 'transform' }
 
 const first = '({corner} + {travel})'
 const second = '(1 - {corner} + {travel})'

@@ -36,7 +36,9 @@ export function expandGlow(settings: GlowSettings, select: string): Rig {
   /** A tile of light in a part that clips it. */
   const lit = (id: string, strength: string, css: Part['css']) => {
     parts.push({ id, area: 'card', whileOn: true, covers: 'border', css })
-    parts.push({ id: `${id}-pool`, area: 'card', inside: id, css: tileCss(strength) })
+    // What moves has nothing but its place; what is drawn hangs on it and stays as it is, so that a move asks little of the page.
+    parts.push({ id: `${id}-pool`, area: 'card', inside: id, css: { position: 'absolute', left: '0', top: '0' } })
+    parts.push({ id: `${id}-tile`, area: 'card', inside: `${id}-pool`, css: tileCss(strength) })
     const to = { part: `${id}-pool` }
     outputs.push(outputOn(to, sliding('X'), { channel: 'x' }), outputOn(to, sliding('Y'), { channel: 'y' }), outputOn(to, fading, { channel: 'here' }))
   }

@@ -4,6 +4,7 @@ import type { Slot, TransformFunction } from '../../rig/slot'
 import { areaOn, comingFeel, coverCss, fading, outputOn, rigOf, sliding, turning } from '../build'
 import { groundOf } from '../follow/expand'
 import type { Filled } from '../kind'
+import { layerTitle } from '../layers'
 import type { TiltSettings } from './settings'
 
 /** What a rig is made of, to be added to. */
@@ -89,7 +90,7 @@ export function expandTilt(settings: TiltSettings, select: string, roles: Filled
 function addLayers({ knobs, outputs, rules }: Made, { layers }: TiltSettings, stays: boolean, select: string, roles: Filled): void {
   const filled = layers.filter(({ id }) => roles[id] !== undefined)
   filled.forEach(({ id, heightPx }, index) => {
-    knobs.push({ id, value: heightPx, unit: 'px', note: `how high the ${filled.length === 1 ? 'layer' : `layer ${index + 1}`} floats` })
+    knobs.push({ id, value: heightPx, unit: 'px', note: `how high the ${filled.length === 1 ? 'layer' : layerTitle(index)} floats` })
     outputs.push(outputOn({ within: roles[id] ?? '' }, turning('translateZ'), { knob: id, ...(stays ? {} : { channel: 'here' }) }))
   })
   if (filled.length > 0) rules.push({ select, whilePlayed: true, css: { 'transform-style': 'preserve-3d' } })
@@ -99,8 +100,9 @@ function addLayers({ knobs, outputs, rules }: Made, { layers }: TiltSettings, st
 function addSheen({ parts, outputs, knobs, tokens }: Made, settings: TiltSettings, stays: boolean): void {
   const { sheenPercent, sheenSizePercent, sheenTravelPercent, sheenSoftPercent, sheenWay, sheenShape, sheenColour, sheenBlend } = settings
   const sign = sheenWay === 'opposite' ? -1 : 1
-  const core = `${Math.round(100 - sheenSoftPercent)}%`
-  const ground = sheenShape === 'round' ? `radial-gradient(closest-side, {sheen-colour} calc(${core} * 0.7), transparent)` : `linear-gradient(105deg, transparent 12%, {sheen-colour} calc(50% - ${core} / 3) calc(50% + ${core} / 3), transparent 88%)`
+  /** How much of the sheen is at full strength, % of it. */
+  const core = Number((0.7 * (100 - sheenSoftPercent)).toFixed(2))
+  const ground = sheenShape === 'round' ? `radial-gradient(closest-side, {sheen-colour} ${core}%, transparent)` : `linear-gradient(105deg, transparent 12%, {sheen-colour} ${50 - core / 3}% ${50 + core / 3}%, transparent 88%)`
   knobs.push({ id: 'sheen', value: sheenPercent / 100, unit: '', note: 'how strong the sheen is' }, { id: 'sheen-way', value: sheenTravelPercent, unit: '%', note: 'how far it goes, of its own size' })
   tokens.push({ id: 'sheen-colour', of: 'colour', value: sheenColour, note: 'the colour of the sheen' })
   const inset = `${Number(((100 - sheenSizePercent) / 2).toFixed(2))}%`
