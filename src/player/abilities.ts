@@ -1,6 +1,5 @@
 // What only some figures need of the page. An exported script holds those that its figures use.
 import { copies } from './copies'
-import { depths } from './depths'
 import { eyes } from './eyes'
 import { frames } from './frames'
 import { parts } from './parts'
@@ -10,7 +9,6 @@ import { telling } from './telling'
 
 interface Abilities {
   readonly copies?: typeof copies
-  readonly depths?: typeof depths
   readonly eyes?: typeof eyes
   readonly frames?: typeof frames
   readonly parts?: typeof parts
@@ -19,4 +17,4 @@ interface Abilities {
   readonly telling?: typeof telling
 }
 
-export const abilities: Abilities = { copies, depths, eyes, frames, parts, states, targets, telling }
+export const abilities: Abilities = { copies, eyes, frames, parts, states, targets, telling }

@@ -18,8 +18,6 @@ export interface Stand {
   readonly cast: Cast
   readonly writers: readonly Writer[]
   readonly parts: Parts | undefined
-  /** Brings back what was changed on the page's element so that its layers keep their depth. */
-  readonly release: (() => void) | undefined
   /** Whether the page's own code was told that it is on. */
   isToldOn: boolean
   /** Whether its parts are seen. */
@@ -114,10 +112,9 @@ function beginStand(playing: Playing, house: House, cast: Cast, index: number): 
     if (!isPart) mark(element, style, figure, house)
   }
   if (parts && host) take(host, false)
-  const release = figure.isDeep && host ? abilities.depths?.deepen(host, getComputedStyle(host)) : undefined
   for (const { elements, write } of writers) for (const element of elements) take(element, Boolean(write.to && 'part' in write.to))
   const place = newPlace(presence, cast.frame, cast.boxes, plays, features.late?.keep)
-  return { place, cast, writers, parts, release, isToldOn: false, isShown: true, framesMoving: -1, toldLook: '', toldZone: NaN }
+  return { place, cast, writers, parts, isToldOn: false, isShown: true, framesMoving: -1, toldLook: '', toldZone: NaN }
 }
 
 const moving = ['transform', 'translate', 'rotate', 'scale']
@@ -149,8 +146,7 @@ function mark(element: Styled, style: CSSStyleDeclaration, { name, own }: Played
 }
 
 /** Takes a place off the page. */
-export function endStand(playing: Playing, { writers, parts, release, place, cast }: Stand, takesValues: boolean): void {
-  release?.()
+export function endStand(playing: Playing, { writers, parts, place, cast }: Stand, takesValues: boolean): void {
   if (parts) abilities.parts?.remove(parts, abilities.copies)
   if (!takesValues) return
   abilities.states?.end(playing.figure, cast.elements)

@@ -4,6 +4,7 @@ import { makeRun, type RunName } from '../core/trace/runs'
 import { findAssets } from './assets'
 import { showBare } from './bare'
 import { stillBoxOf } from './boxes'
+import { flattenedBy } from './flat'
 import { coloursOf, isClear } from './colours'
 import { chooseEdges } from './edges'
 import { findAll } from './find'
@@ -169,6 +170,8 @@ function start(page: Document) {
         return testRun(message.run, message.select, message.note)
       case 'pose':
         return pose(message.select)
+      case 'flat':
+        return say({ type: 'flat', by: findAll(page, message.select)?.map(flattenedBy).find((by) => by !== null) ?? null })
       case 'boxes':
         return say({ type: 'boxes', window: { width: innerWidth, height: innerHeight }, elements: Object.fromEntries(message.selects.map((select) => [select, (findAll(page, select) ?? []).slice(0, 400).map((element) => stillBoxOf(element))])) })
       case 'edges':

@@ -33,7 +33,6 @@ const playedFigure = z.object({
   own: z.record(z.string(), z.string()).optional(),
   drives: z.array(z.string()).readonly(),
   sharesEye: z.literal(true).optional(),
-  isDeep: z.literal(true).optional(),
 })
 
 /** A number of the word in hand as it is drawn on the page. `id` is its control; lengths in px or % of the area. */
@@ -95,6 +94,8 @@ export const toStage = z.discriminatedUnion('type', [
   z.object({ type: z.literal('pose'), select: selector.nullable() }),
   /** Asks where elements lie, for working out a trace elsewhere. */
   z.object({ type: z.literal('boxes'), selects: z.array(selector) }),
+  /** By what the page draws the elements of a selector flat, so that nothing in them can rise. */
+  z.object({ type: z.literal('flat'), select: selector }),
   /** The next clicks choose edges. */
   z.object({ type: z.literal('edges'), on: z.boolean() }),
   /** Draws the gap between two edges, and measures it over the whole travel of the pointer across `select` if so asked. */
@@ -132,6 +133,7 @@ export const fromStage = z.discriminatedUnion('type', [
   z.object({ type: z.literal('colours'), colours: z.array(z.string()) }),
   /** How far what is posed was dragged, px, and where the pointer is fastened. */
   z.object({ type: z.literal('posed'), x: finite, y: finite, place, last: z.boolean() }),
+  z.object({ type: z.literal('flat'), by: z.string().nullable() }),
   z.object({ type: z.literal('boxes'), window: z.object({ width: finite, height: finite }), elements: z.record(z.string(), z.array(z.object({ x: finite, y: finite, width: finite, height: finite }))) }),
   z.object({ type: z.literal('edge'), edge }),
   /** The gap between the two edges, px (negative where they overlap), by where the pointer is along the travel, 0..1. */

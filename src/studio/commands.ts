@@ -141,6 +141,18 @@ export function addRecipe(studio: Studio, kindId: string, recipeId: string): voi
   if (!effect) return
   studio.view.update({ selected: effect.id, pointing: notPointing, trial: null })
   studio.store.edit({ do: 'add', effect, at: studio.store.history.get().site.effects.length }, `Adding ${effect.name}`)
+  void fitToPage(studio, effect)
+}
+
+/** Meets what the page does to the elements of an effect: in what is drawn flat nothing can rise. */
+async function fitToPage({ store, link }: Studio, { id, kind, select }: Effect): Promise<void> {
+  const onFlat = findKind(kind)?.onFlat
+  if (!onFlat) return
+  const by = await link.ask({ type: 'flat', select }, (message) => (message.type === 'flat' ? { property: message.by } : undefined)).catch(() => undefined)
+  const now = store.history.get().site.effects.find((each) => each.id === id)
+  if (!by?.property || !now) return
+  const settings: unknown = onFlat(now.settings)
+  if (settings !== now.settings) store.edit({ do: 'change', id, to: { settings } }, `Meeting the card’s ${by.property}`)
 }
 
 /** Fills the role that was pointed for with what is chosen. */

@@ -44,6 +44,8 @@ export interface Kind<S> {
   /** Its roles for these settings; the first is what the effect itself is about. */
   readonly roles: (settings: S) => readonly Role[]
   readonly moreRoles?: MoreRoles<S> | undefined
+  /** The same settings for an element that the page draws flat, by a property such as `overflow`: what is in it cannot rise out of it. */
+  readonly onFlat?: (settings: S) => S
   readonly controls: (settings: S) => readonly Control<S>[]
   readonly recipes: readonly Recipe<S>[]
   /** The effect told as a sentence, made from its settings. */

@@ -9,8 +9,7 @@ const tracked: readonly SignalName[] = ['speed', 'heading', 'past']
 /** The names of the entries that the player's tables must keep, sorted. */
 export function needsOf(figures: readonly PlayedFigure[]): readonly string[] {
   const needs = new Set<string>(figures.length > 0 ? ['telling'] : [])
-  for (const { area, frames, parts, sharesEye, isDeep } of figures) {
-    if (isDeep) needs.add('depths')
+  for (const { area, frames, parts, sharesEye } of figures) {
     if (sharesEye) needs.add('eyes')
     if (area.looks) for (const each of ['looks', 'flow', 'late', 'states']) needs.add(each)
     if (parts) needs.add('parts')

@@ -59,7 +59,6 @@ export function planRig(rig: Rig, names: Names): readonly PlayedFigure[] {
       own: kept.length > 0 ? Object.fromEntries(kept.map((property) => [property, propertyOfOwn(names, property)])) : undefined,
       parts: parts.length > 0 ? parts.map(({ id, inside, count, whileOn, covers, holds }) => ({ id, inside, count, whileOn, covers, holds, className: `${names.name}-${id}` })) : undefined,
       drives,
-      isDeep: rig.rules.some(({ css }) => css['transform-style'] === 'preserve-3d') || undefined,
       sharesEye: rig.rules.some(({ css }) => 'perspective' in css) || undefined,
     }
   })

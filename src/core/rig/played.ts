@@ -42,6 +42,4 @@ export interface PlayedFigure {
   readonly drives: readonly string[]
   /** Its elements share a vanishing point with what stands beside them. */
   readonly sharesEye?: true | undefined
-  /** What is in its elements has a height of its own. */
-  readonly isDeep?: true | undefined
 }

@@ -1,7 +1,7 @@
 // The studio's end of the line to the page's frame.
 import { fromStage, type FromStage, type ToStage } from '../../stage/protocol'
 
-const momentary = new Set<ToStage['type']>(['asset', 'colours', 'stand', 'run', 'test-run', 'boxes', 'gap', 'edges', 'lift'])
+const momentary = new Set<ToStage['type']>(['asset', 'colours', 'stand', 'run', 'test-run', 'boxes', 'flat', 'gap', 'edges', 'lift'])
 
 /** How long an answer of the page is waited for, ms. */
 const answerMs = 4000

@@ -1,5 +1,5 @@
 // Tilt as a rig: two centred signals turn the card about its own axes; `inside` lifts and grows it.
-import type { Channel, Knob, Layer, Output, Part, Rig, Rule, Token } from '../../rig/rig'
+import type { Channel, Knob, Layer, Output, Part, Rig, Rule, Target, Token } from '../../rig/rig'
 import type { Slot, TransformFunction } from '../../rig/slot'
 import { areaOn, comingFeel, coverCss, fading, outputOn, rigOf, sliding, turning } from '../build'
 import { groundOf } from '../follow/expand'
@@ -86,14 +86,32 @@ export function expandTilt(settings: TiltSettings, select: string, roles: Filled
   return rigOf({ areas: [areaOn('card', select)], ...made })
 }
 
-/** Layers at heights of their own, in one space with the card. */
-function addLayers({ knobs, outputs, rules }: Made, { layers }: TiltSettings, stays: boolean, select: string, roles: Filled): void {
+/** Layers at heights of their own, in one space with the card, or sliding on it as they would be seen to. */
+function addLayers(made: Made, settings: TiltSettings, stays: boolean, select: string, roles: Filled): void {
+  const { layers, layersRise } = settings
   const filled = layers.filter(({ id }) => roles[id] !== undefined)
   filled.forEach(({ id, heightPx }, index) => {
-    knobs.push({ id, value: heightPx, unit: 'px', note: `how high the ${filled.length === 1 ? 'layer' : layerTitle(index)} floats` })
-    outputs.push(outputOn({ within: roles[id] ?? '' }, turning('translateZ'), { knob: id, ...(stays ? {} : { channel: 'here' }) }))
+    const name = filled.length === 1 ? 'layer' : layerTitle(index)
+    const to = { within: roles[id] ?? '' }
+    if (layersRise === 'card') return slideLayer(made, settings, to, { id, name, heightPx })
+    made.knobs.push({ id, value: heightPx, unit: 'px', note: `how high the ${name} floats` })
+    made.outputs.push(outputOn(to, turning('translateZ'), { knob: id, ...(stays ? {} : { channel: 'here' }) }))
   })
-  if (filled.length > 0) rules.push({ select, whilePlayed: true, css: { 'transform-style': 'preserve-3d' } })
+  if (filled.length > 0 && layersRise === 'space') made.rules.push({ select, whilePlayed: true, css: { 'transform-style': 'preserve-3d' } })
+}
+
+/**
+ * A layer that slides on the card as one at a height is seen to: a point at height h over a plane turned by b is seen at
+ * h sin(b) e / (e - h) beside its foot, from an eye at distance e. A pose of the card slides it too.
+ */
+function slideLayer({ knobs, outputs }: Made, { acrossDeg, upDownDeg, linked, eyePx, edge }: TiltSettings, to: Target, { id, name, heightPx }: { readonly id: string; readonly name: string; readonly heightPx: number }): void {
+  const way = (angleDeg: number) => Number((heightPx * Math.sin((angleDeg * Math.PI) / 180) * (eyePx / (eyePx - Math.min(heightPx, eyePx / 2)))).toFixed(2))
+  const sign = edge === 'sinks' ? 1 : -1
+  const across = `${id}-way`
+  const down = linked ? across : `${id}-way-down`
+  knobs.push({ id: across, value: way(acrossDeg), unit: 'px', note: `how far the ${name} slides at the edges: it seems ${heightPx} px high` })
+  if (!linked) knobs.push({ id: down, value: way(upDownDeg), unit: 'px', note: `how far the ${name} slides at the upper and lower edge` })
+  outputs.push(outputOn(to, sliding('X'), { factor: sign, knob: across, channel: 'x' }), outputOn(to, sliding('Y'), { factor: sign, knob: down, channel: 'y' }))
 }
 
 /** A soft light on the card that goes with the lean or against it, cut at the card's corners. */

@@ -19,6 +19,7 @@ export const tilt: Kind<TiltSettings> = {
     add: (settings) => withLayer<TiltLayer, TiltSettings>(settings, (last, id) => ({ id, heightPx: last ? Math.min(heightRange.greatest, last.heightPx + 18) : 36 })),
     remove: withoutLayer,
   },
+  onFlat: (settings) => (settings.layers.length > 0 ? { ...settings, layersRise: 'card' } : settings),
   controls: tiltControls,
   recipes: [
     { id: 'give-way', title: 'Give way', need: 'The edge you touch sinks, like a plate on a pin.', settings: tiltDefaults },
@@ -51,7 +52,7 @@ export const tilt: Kind<TiltSettings> = {
   sentence: tiltSentence,
   time: tiltTime,
   rows: ({ layers }) => ({
-    more: [...layers.slice(1).map(({ id }) => id), 'linked', 'vanishing', 'back', 'backMs', 'liftPx', 'growPercent', 'sheenPercent', 'sheenSizePercent', 'sheenSoftPercent', 'sheenTravelPercent', 'sheenShape', 'sheenColour', 'sheenBlend', 'shadowPx', 'shadowSoftPx', 'shadowColour', 'pin-x', 'pin-y'],
+    more: [...layers.slice(1).map(({ id }) => id), 'layersRise', 'linked', 'vanishing', 'back', 'backMs', 'liftPx', 'growPercent', 'sheenPercent', 'sheenSizePercent', 'sheenSoftPercent', 'sheenTravelPercent', 'sheenShape', 'sheenColour', 'sheenBlend', 'shadowPx', 'shadowSoftPx', 'shadowColour', 'pin-x', 'pin-y'],
     exact: ['frequencyHz', 'dampingRatio'],
   }),
   answers: {

@@ -40,6 +40,8 @@ export const tiltSettings = z.object({
   vanishing: z.enum(['own', 'shared']).default('own'),
   /** What floats above the card, and how high, px; below it where the height is negative. */
   layers: z.array(layerSchema).max(mostLayers).readonly().default([]),
+  /** In one space with the card, or by sliding on it: for cards that cut off or filter what they hold, which presses it flat. */
+  layersRise: z.enum(['space', 'card']).default('space'),
   /** The sheen: its strength, %; its size and travel, % of the card; how soft it is, %. */
   sheenPercent: within(percentRange).default(0),
   sheenSizePercent: within(sheenRanges.size).default(110),
@@ -74,6 +76,7 @@ export const tiltDefaults: TiltSettings = {
   pose: { x: 0, y: 0 },
   vanishing: 'own',
   layers: [],
+  layersRise: 'space',
   sheenPercent: 0,
   sheenSizePercent: 110,
   sheenTravelPercent: 60,

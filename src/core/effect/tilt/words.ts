@@ -26,6 +26,7 @@ export const tiltControls = (settings: TiltSettings): readonly Control<TiltSetti
   number('liftPx', { title: 'The lift', unit: 'px', ...liftRange, step: 2, drawing: 'above', knob: 'lift' }),
   number('growPercent', { title: 'The growth', unit: '%', ...growRange, step: 1, drawing: 'above' }),
   ...layerControls<TiltLayer, TiltSettings>(settings, { title: 'Its height', unit: 'px', ...heightRange, step: 2, drawing: 'depths' }, ({ heightPx }) => heightPx, (layer, heightPx) => ({ ...layer, heightPx })),
+  choice('layersRise', { title: 'The layers rise', drawing: 'depths', options: [{ value: 'space', words: 'in space, and look larger' }, { value: 'card', words: 'by sliding on the card' }] }),
   number('sheenPercent', { title: 'The sheen', unit: '%', ...percentRange, step: 1 }),
   choice('sheenWay', { title: 'The sheen goes', options: [{ value: 'opposite', words: 'opposite to the pointer' }, { value: 'along', words: 'along with the pointer' }] }),
   number('sheenSizePercent', { title: 'The size of the sheen', unit: '%', ...sheenRanges.size, step: 5 }),
