@@ -232,3 +232,24 @@ test('what floats above a card stands in one space with it, and on a card that c
     await eventually(async () => Math.abs((await page.locator('h2').evaluate((element) => element.getBoundingClientRect().x)) - (500 + wanted))).toBeLessThan(tolerance)
   }
 })
+
+test('layers that are enlarged to fill their box show no edge, wherever the pointer is, and those that are cut stay inside it', async ({ page }, info) => {
+  const source = `<!doctype html><title>Kept</title><style>body{margin:0} .d{position:absolute;left:100px;top:100px;width:400px;height:300px;background:red} .d>div{position:absolute;inset:0;background:#258}</style><section class="d"><div></div></section>`
+  await openAlone(page, source, [effectOf('drift', '.d', settingsOf('drift', { layers: [{ id: 'layer-1', amount: 8 }], kept: 'enlarged', turnDeg: 6, follow: { kind: 'direct' } }), { roles: { 'layer-1': role('.d > div') } })], info.outputPath('page.html'))
+  expect(await styleOf(page, '.d', 'overflow')).toBe('clip')
+  for (const [x, y] of [[101, 101], [499, 101], [499, 399], [300, 250], [101, 399]] as const) {
+    await page.mouse.move(x, y)
+    await near(async () => {
+      const [slide = 0] = await shiftOf(page, '.d > div')
+      return [slide]
+    }, [-0.08 * 400 * ((x - 300) / 200)], 0.2)
+    const shades = await page.evaluate(async (data) => {
+      const bitmap = await createImageBitmap(await (await fetch(`data:image/png;base64,${data}`)).blob())
+      const ink = new OffscreenCanvas(bitmap.width, bitmap.height).getContext('2d')
+      ink?.drawImage(bitmap, 0, 0)
+      const { data: px = [] } = ink?.getImageData(0, 0, bitmap.width, bitmap.height) ?? {}
+      return px.length > 0 && [...px].every((value, i) => i % 4 !== 0 || value < 120)
+    }, (await page.screenshot({ clip: { x: 100, y: 100, width: 400, height: 300 } })).toString('base64'))
+    expect(shades).toBe(true)
+  }
+})

@@ -28,6 +28,17 @@ test('pictures of the main views', async ({ page, house }) => {
   await settle(page)
   await page.screenshot({ path: `${folder}/code.png` })
 
+  for (const [name, path, index, select, nth, u, v] of [['after-dark', 'tonight', 1, '.meadow', 0, 0.52, 0.74], ['lanterns', 'tonight', 3, '.lantern', 5, 0.03, 0.04], ['wall', 'garden', 4, '.motto', 0, 0.75, 0.5]] as const) {
+    await page.goto(`${house.address}/studio/vesper-hollow/${path}`)
+    const frame = await stageOf(page)
+    await page.getByRole('button', { name: new RegExp(`^Figure ${index + 1}:`) }).click()
+    await frame.locator(select).nth(nth).evaluate((element) => element.scrollIntoView({ block: 'center' }))
+    await settle(page)
+    await movePointer(page, ...(await pointIn(page, select, nth, u, v)), 6)
+    await settle(page)
+    await page.screenshot({ path: `${folder}/${name}.png` })
+  }
+
   await page.goto(house.address)
   await page.goto(house.address)
   await settle(page)

@@ -75,6 +75,13 @@ describe('a follow', () => {
     expect(settled(bowed, boxes, sample(0, 250, 120), sample(500, 900, 700))['.lamp translateY[0]']).toBeCloseTo(0, 3)
   })
 
+  it('turns to where the pointer heads', () => {
+    const turning = expandFollow({ ...followDefaults, turns: 'heading' }, '.lamp', { ground: '.ground' })
+    const run = Array.from({ length: 40 }, (_, i) => sample(i * 10, 120 + i * 4, 150))
+    const { columns, moments } = evaluate(turning, run, { window: { width: 1280, height: 720 }, elements: boxes }, [1000])
+    expect(Number(moments[0]?.values[columns.indexOf('rotate[0]')])).toBeCloseTo(90, 0)
+  })
+
   it('leans by its angle behind a pointer of 1000 px a second, and stands upright at rest', () => {
     const wide: Box = { x: 0, y: 0, width: 1280, height: 720 }
     const leaning = expandFollow({ ...followDefaults, leanDeg: 12, acrossPx: 2000 }, '.lamp', { ground: '.ground' })

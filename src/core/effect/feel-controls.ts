@@ -34,3 +34,11 @@ export function feelControls<S>({ ids: [feelId, timeId, pastId, frequencyId, dam
     number(dampingId, { title: 'The damping ratio', unit: '', least: 0.15, greatest: 4, step: 0.05, read: (settings) => springOf(settings).dampingRatio, write: (settings, dampingRatio) => write(settings, { ...springOf(settings), dampingRatio }) }),
   ]
 }
+
+/** The controls of how a kind follows. */
+export const followingControls = <S extends { readonly follow: Feel }>(title: string): readonly Control<S>[] =>
+  feelControls<S>({ ids: ['follow', 'followMs', 'pastPercent', 'frequencyHz', 'dampingRatio'], title, timeTitle: 'The time to follow', drawing: 'flick' }, ({ follow }) => follow, (settings, follow) => ({ ...settings, follow }))
+
+/** The controls of how it goes back, which is as it follows until it is said otherwise. */
+export const returnControls = <S extends { readonly follow: Feel; readonly back: Feel | null }>(title: string): readonly Control<S>[] =>
+  feelControls<S>({ ids: ['back', 'backMs', 'backPastPercent', 'backFrequencyHz', 'backDampingRatio'], title, timeTitle: 'The time to go back', drawing: 'return' }, ({ back, follow }) => back ?? follow, (settings, back) => ({ ...settings, back }))

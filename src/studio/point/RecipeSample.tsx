@@ -1,6 +1,6 @@
 // A recipe's living sample: a small card that answers the built-in walk, played by the player itself in a shadow root.
 import { Box } from '@chakra-ui/react'
-import { useEffect, useRef } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import type { Kind, Recipe } from '../../core/effect/kind'
 import type { AnyKind } from '../../core/effect/kinds'
 import { writeStylesheet } from '../../core/export/stylesheet'
@@ -38,9 +38,16 @@ let samples = 0
 
 export function RecipeSample({ kind, recipe, moving }: RecipeSampleProps) {
   const host = useRef<HTMLDivElement>(null)
+  const [isSeen, setSeen] = useState(false)
+  useEffect(() => {
+    // Most recipes are further down the list, and cost nothing until they are scrolled to.
+    const sight = new IntersectionObserver((entries) => setSeen(entries.some(({ isIntersecting }) => isIntersecting)))
+    if (host.current) sight.observe(host.current)
+    return () => sight.disconnect()
+  }, [])
   useEffect(() => {
     const element = host.current
-    if (!element) return
+    if (!element || !isSeen) return
     const root = element.shadowRoot ?? element.attachShadow({ mode: 'open' })
     const names = { title: 'A sample', name: `sample-${++samples}`, mark: 'smp' }
     const { html, select } = samplesHtml[kind.sample]
@@ -72,7 +79,7 @@ export function RecipeSample({ kind, recipe, moving }: RecipeSampleProps) {
       cancelAnimationFrame(handle)
       detach()
     }
-  }, [kind, recipe, moving])
+  }, [kind, recipe, moving, isSeen])
   return <Box ref={host} aria-hidden="true" width="58px" height="76px" justifySelf="center" pointerEvents="none" />
 }
 

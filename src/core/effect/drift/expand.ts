@@ -5,6 +5,18 @@ import type { Filled } from '../kind'
 import { layerTitle } from '../layers'
 import type { DriftSettings } from './settings'
 
+/** Boxes up to so many times as long as wide are filled by a layer that turns. */
+const longest = 1.8
+
+/**
+ * How large a layer has to be to fill its box wherever it slides (by so many % of itself) and turns: a box a times as long as
+ * wide, turned by t, lies inside one that is cos t + a sin t times as large.
+ */
+function fillingScale(percent: number, turnDeg: number): number {
+  const turn = (turnDeg * Math.PI) / 180
+  return Number(((1 + (2 * percent) / 100) * (Math.cos(turn) + longest * Math.sin(turn))).toFixed(4))
+}
+
 /** The rig of a drift in the elements that `select` matches; layers that nobody has pointed at yet are left out. */
 export function expandDrift(settings: DriftSettings, select: string, roles: Filled = {}): Rig {
   const { layers, unit, way, axes, turnDeg, scalePercent, kept, follow, back, away, pose } = settings
@@ -28,8 +40,7 @@ export function expandDrift(settings: DriftSettings, select: string, roles: Fill
       ...(hasDown ? [outputOn(to, slot('Y'), { factor: sign, knob: id, channel: 'y' })] : []),
       ...(turnDeg > 0 ? [outputOn(to, turning('rotate'), { factor: sign, knob: 'turn', channel: 'x' })] : []),
       ...(scalePercent > 0 ? [outputOn(to, turning('scale'), { base: 1, knob: 'grow', channel: 'here' })] : []),
-      // Larger by what it slides to either side, so that no edge of it comes into sight; a turn needs its corners too.
-      ...(isEnlarged ? [outputOn(to, turning('scale'), { base: 1 + (2 * amount) / 100 + Math.sin((turnDeg * Math.PI) / 180), factor: 0 })] : []),
+      ...(isEnlarged ? [outputOn(to, turning('scale'), { base: fillingScale(amount, turnDeg), factor: 0 })] : []),
     ]
   })
   return rigOf({

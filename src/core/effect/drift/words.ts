@@ -1,6 +1,6 @@
 // Drift in words: its controls, its sentence and its line of time.
 import type { Control, Piece } from '../control'
-import { feelControls } from '../feel-controls'
+import { returnControls, followingControls } from '../feel-controls'
 import { layerControls } from '../layers'
 import { pinControls } from '../pin-controls'
 import { plainControls } from '../plain-controls'
@@ -21,16 +21,8 @@ export const driftControls = (settings: DriftSettings): readonly Control<DriftSe
   number('scalePercent', { title: 'They grow by', unit: '%', ...ranges.scale, step: 1 }),
   awayChoice<DriftSettings>('they lie as designed', 'they wait at the pin', 'they stay as they were left'),
   ...pinControls<DriftSettings>((changed) => ({ ...changed, away: 'settle' }), 'the box'),
-  ...feelControls<DriftSettings>(
-    { ids: ['follow', 'followMs', 'pastPercent', 'frequencyHz', 'dampingRatio'], title: 'How they follow', timeTitle: 'The time to follow', drawing: 'flick' },
-    ({ follow }) => follow,
-    (changed, follow) => ({ ...changed, follow }),
-  ),
-  ...feelControls<DriftSettings>(
-    { ids: ['back', 'backMs', 'backPastPercent', 'backFrequencyHz', 'backDampingRatio'], title: 'How they go back', timeTitle: 'The time to go back', drawing: 'return' },
-    ({ back, follow }) => back ?? follow,
-    (changed, back) => ({ ...changed, back }),
-  ),
+  ...followingControls<DriftSettings>('How they follow'),
+  ...returnControls<DriftSettings>('How they go back'),
 ]
 
 /** The sentence names two layers; more of them are told by their number. */

@@ -1,7 +1,7 @@
 // Fold in words: its controls, its sentence and its line of time.
 import { awayChoice } from '../away'
 import type { Control, Piece } from '../control'
-import { feelControls } from '../feel-controls'
+import { returnControls, followingControls } from '../feel-controls'
 import { pinControls } from '../pin-controls'
 import { plainControls } from '../plain-controls'
 import { percentRange } from '../settings'
@@ -20,16 +20,8 @@ export const foldControls: readonly Control<FoldSettings>[] = [
   choice('way', { title: 'The words slide', options: [{ value: 'against', words: 'against the pointer' }, { value: 'with', words: 'with the pointer' }] }),
   awayChoice<FoldSettings>('the words stand in the middle', 'they wait at the pin', 'they stay as they were left'),
   ...pinControls<FoldSettings>((changed) => ({ ...changed, away: 'settle' }), 'the heading').slice(0, 1),
-  ...feelControls<FoldSettings>(
-    { ids: ['follow', 'followMs', 'pastPercent', 'frequencyHz', 'dampingRatio'], title: 'How the words follow', timeTitle: 'The time to follow', drawing: 'flick' },
-    ({ follow }) => follow,
-    (changed, follow) => ({ ...changed, follow }),
-  ),
-  ...feelControls<FoldSettings>(
-    { ids: ['back', 'backMs', 'backPastPercent', 'backFrequencyHz', 'backDampingRatio'], title: 'How they go back', timeTitle: 'The time to go back', drawing: 'return' },
-    ({ back, follow }) => back ?? follow,
-    (changed, back) => ({ ...changed, back }),
-  ),
+  ...followingControls<FoldSettings>('How the words follow'),
+  ...returnControls<FoldSettings>('How they go back'),
 ]
 
 export const foldSentence = (): readonly Piece[] => [

@@ -1,6 +1,6 @@
 // Follow in words: its controls, its sentence and its line of time.
 import type { Control, Piece } from '../control'
-import { feelControls } from '../feel-controls'
+import { followingControls } from '../feel-controls'
 import { plainControls } from '../plain-controls'
 import { timeRange } from '../settings'
 import { ranges, type FollowSettings } from './settings'
@@ -19,11 +19,7 @@ export const followControls: readonly Control<FollowSettings>[] = [
   choice('away', { title: 'When away', drawing: 'flick', draws: 'follow', options: [{ value: 'home', words: 'it goes home' }, { value: 'stays', words: 'it stays where it was left' }] }),
   number('comeMs', { title: 'The time to come', unit: 'ms', ...timeRange, step: 20, drawing: 'strip' }),
   number('goMs', { title: 'The time to go', unit: 'ms', ...timeRange, step: 20, drawing: 'strip' }),
-  ...feelControls<FollowSettings>(
-    { ids: ['follow', 'followMs', 'pastPercent', 'frequencyHz', 'dampingRatio'], title: 'How it follows', timeTitle: 'The time to follow', drawing: 'flick' },
-    ({ follow }) => follow,
-    (settings, follow) => ({ ...settings, follow }),
-  ),
+  ...followingControls<FollowSettings>('How it follows'),
 ]
 
 export const followSentence = ({ axes }: FollowSettings): readonly Piece[] => [

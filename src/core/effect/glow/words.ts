@@ -1,6 +1,6 @@
 // Glow in words: its controls, its sentence and its line of time.
 import type { Control, Piece } from '../control'
-import { feelControls } from '../feel-controls'
+import { followingControls } from '../feel-controls'
 import { plainControls } from '../plain-controls'
 import { percentRange, timeRange } from '../settings'
 import { ranges, type GlowSettings } from './settings'
@@ -20,11 +20,7 @@ export const glowControls: readonly Control<GlowSettings>[] = [
   number('arcDeg', { title: 'The length of that light', unit: 'deg', ...ranges.arc, step: 5, knob: 'arc' }),
   number('comeMs', { title: 'The time to come', unit: 'ms', ...timeRange, step: 20, drawing: 'strip' }),
   number('goMs', { title: 'The time to go', unit: 'ms', ...timeRange, step: 20, drawing: 'strip' }),
-  ...feelControls<GlowSettings>(
-    { ids: ['follow', 'followMs', 'pastPercent', 'frequencyHz', 'dampingRatio'], title: 'How the light follows', timeTitle: 'The time to follow', drawing: 'flick' },
-    ({ follow }) => follow,
-    (settings, follow) => ({ ...settings, follow }),
-  ),
+  ...followingControls<GlowSettings>('How the light follows'),
 ]
 
 export const glowSentence = (settings: GlowSettings): readonly Piece[] => [

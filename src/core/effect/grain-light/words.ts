@@ -1,6 +1,6 @@
 // Grain light in words: its controls, its sentence and its line of time.
 import type { Control, Piece } from '../control'
-import { feelControls } from '../feel-controls'
+import { followingControls } from '../feel-controls'
 import { pinControls } from '../pin-controls'
 import { plainControls } from '../plain-controls'
 import { percentRange, timeRange } from '../settings'
@@ -25,11 +25,7 @@ export const grainLightControls: readonly Control<GrainLightSettings>[] = [
   ...pinControls<GrainLightSettings>((settings) => ({ ...settings, away: 'pinned' }), 'the ground'),
   number('comeMs', { title: 'The time to come', unit: 'ms', ...timeRange, step: 20, drawing: 'strip' }),
   number('goMs', { title: 'The time to go', unit: 'ms', ...timeRange, step: 20, drawing: 'strip' }),
-  ...feelControls<GrainLightSettings>(
-    { ids: ['follow', 'followMs', 'pastPercent', 'frequencyHz', 'dampingRatio'], title: 'How the light follows', timeTitle: 'The time to follow', drawing: 'flick' },
-    ({ follow }) => follow,
-    (settings, follow) => ({ ...settings, follow }),
-  ),
+  ...followingControls<GrainLightSettings>('How the light follows'),
 ]
 
 export const grainLightSentence = (): readonly Piece[] => [

@@ -1,7 +1,7 @@
 // Tilt in words: its controls, its sentence and its line of time.
 import { awayChoice } from '../away'
 import type { ChoiceControl, Control, Piece } from '../control'
-import { feelControls } from '../feel-controls'
+import { returnControls, followingControls } from '../feel-controls'
 import { layerControls } from '../layers'
 import { pinControls } from '../pin-controls'
 import { plainControls } from '../plain-controls'
@@ -40,16 +40,8 @@ export const tiltControls = (settings: TiltSettings): readonly Control<TiltSetti
   colour('shadowColour', 'The colour of the shadow'),
   number('comeMs', { title: 'The time to come', unit: 'ms', ...timeRange, step: 10, drawing: 'strip' }),
   number('goMs', { title: 'The time to go', unit: 'ms', ...timeRange, step: 10, drawing: 'strip' }),
-  ...feelControls<TiltSettings>(
-    { ids: ['follow', 'followMs', 'pastPercent', 'frequencyHz', 'dampingRatio'], title: 'How it follows', timeTitle: 'The time to follow', drawing: 'flick' },
-    ({ follow }) => follow,
-    (changed, follow) => ({ ...changed, follow }),
-  ),
-  ...feelControls<TiltSettings>(
-    { ids: ['back', 'backMs', 'backPastPercent', 'backFrequencyHz', 'backDampingRatio'], title: 'How it goes back', timeTitle: 'The time to go back', drawing: 'return' },
-    ({ back, follow }) => back ?? follow,
-    (changed, back) => ({ ...changed, back }),
-  ),
+  ...followingControls<TiltSettings>('How it follows'),
+  ...returnControls<TiltSettings>('How it goes back'),
   awayChoice<TiltSettings>('it lies flat', 'it waits at the pin', 'it stays as it was left'),
   ...pinControls<TiltSettings>((changed) => ({ ...changed, away: 'settle' }), 'the card').map((control): typeof control => ({ ...control, drawing: 'above' })),
   linked,
