@@ -141,12 +141,12 @@ test('a feel is chosen among five dots that follow the pointer, each in its own 
   await page.waitForTimeout(1600)
   const places = () => lanes.locator('[data-dot]').evaluateAll((dots) => dots.map((dot) => parseFloat((dot as HTMLElement).style.left)))
   const [, , , , before = 0] = await places()
-  // Where the dots are is looked at from within, as soon as the first of them has moved.
+  // Where the dots are is looked at from within, as soon as the crisp one is well under way.
   const apart = lanes.evaluate((element) => new Promise<number[]>((resolve) => {
     const from = [...element.querySelectorAll<HTMLElement>('[data-dot]')].map((dot) => dot.style.left)
     const look = () => {
       const now = [...element.querySelectorAll<HTMLElement>('[data-dot]')].map((dot) => dot.style.left)
-      if (now[0] !== from[0] && now[2] !== from[2]) resolve(now.map(parseFloat))
+      if (parseFloat(now[0] ?? '') > parseFloat(from[0] ?? '') + 10) resolve(now.map(parseFloat))
       else requestAnimationFrame(look)
     }
     look()

@@ -111,7 +111,7 @@ function beginStand(playing: Playing, house: House, cast: Cast, index: number): 
     styled.set(element, { wasEmpty: element.getAttribute('style') === '', quieted: undefined, style })
     if (!isPart) mark(element, style, figure, house)
   }
-  if (parts && host) take(host, false)
+  if (host && (parts || figure.marksArea)) take(host, false)
   for (const { elements, write } of writers) for (const element of elements) take(element, Boolean(write.to && 'part' in write.to))
   const place = newPlace(presence, cast.frame, cast.boxes, plays, features.late?.keep)
   return { place, cast, writers, parts, isToldOn: false, isShown: true, framesMoving: -1, toldLook: '', toldZone: NaN }
@@ -150,7 +150,7 @@ export function endStand(playing: Playing, { writers, parts, place, cast }: Stan
   if (parts) abilities.parts?.remove(parts, abilities.copies)
   if (!takesValues) return
   abilities.states?.end(playing.figure, cast.elements)
-  endWrites(playing.styled, parts ? cast.elements : [], writers, playing.figure)
+  endWrites(playing.styled, parts || playing.figure.marksArea ? cast.elements : [], writers, playing.figure)
   const awake = playing.awake.indexOf(place)
   if (awake >= 0) playing.awake.splice(awake, 1)
   place.isAwake = false

@@ -32,6 +32,7 @@ const playedFigure = z.object({
   parts: z.array(z.object({ id: z.string(), className: z.string(), inside: z.string().optional(), count: z.number().int().optional(), whileOn: z.boolean().optional(), covers: z.literal('border').optional(), holds: z.literal('copy').optional() })).readonly().optional(),
   own: z.record(z.string(), z.string()).optional(),
   drives: z.array(z.string()).readonly(),
+  marksArea: z.literal(true).optional(),
   sharesEye: z.literal(true).optional(),
 })
 

@@ -59,6 +59,7 @@ export function planRig(rig: Rig, names: Names): readonly PlayedFigure[] {
       own: kept.length > 0 ? Object.fromEntries(kept.map((property) => [property, propertyOfOwn(names, property)])) : undefined,
       parts: parts.length > 0 ? parts.map(({ id, inside, count, whileOn, covers, holds }) => ({ id, inside, count, whileOn, covers, holds, className: `${names.name}-${id}` })) : undefined,
       drives,
+      marksArea: rig.rules.some((rule) => rule.whilePlayed && rule.select === select) || undefined,
       sharesEye: rig.rules.some(({ css }) => 'perspective' in css) || undefined,
     }
   })

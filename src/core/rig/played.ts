@@ -40,6 +40,8 @@ export interface PlayedFigure {
   readonly own?: Readonly<Record<string, string>> | undefined
   /** The CSS properties that follow its values: a transition of the page's own on them would lag. */
   readonly drives: readonly string[]
+  /** Rules of it count where its own elements are marked as being played, whether anything is written on them or not. */
+  readonly marksArea?: true | undefined
   /** Its elements share a vanishing point with what stands beside them. */
   readonly sharesEye?: true | undefined
 }

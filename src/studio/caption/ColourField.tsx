@@ -41,7 +41,10 @@ export function ColourField({ label, value, onTouch, onValue }: ColourFieldProps
       if (open) link.say({ type: 'colours' })
     }}>
       <Popover.Trigger asChild>
-        <chakra.button type="button" aria-label={`${label}: ${value}`} title={value} onFocus={onTouch} onPointerDown={onTouch} display="inline-block" width="44px" height="22px" verticalAlign="-5px" borderRadius="4px" border="1px solid" borderColor="edge" cursor="pointer" style={swatch(value)} _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }} />
+        <chakra.button type="button" aria-label={`${label}: ${value}`} title={`${value}; or paste a colour`} onFocus={onTouch} onPointerDown={onTouch} onPaste={(event) => {
+          const pasted = event.clipboardData.getData('text').trim()
+          if (CSS.supports('color', pasted)) onValue(pasted, newGesture())
+        }} display="inline-block" width="44px" height="22px" verticalAlign="-5px" borderRadius="4px" border="1px solid" borderColor="edge" cursor="pointer" style={swatch(value)} _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }} />
       </Popover.Trigger>
       <Portal>
         <Popover.Positioner>
