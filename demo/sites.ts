@@ -39,7 +39,7 @@ const vesperHollow: readonly Effect[] = [
   },
   {
     id: 'lanterns', kind: 'glow', name: 'Lanterns in their own light', select: '.lantern', noun: 'each lantern', pages: ['tonight'],
-    own: { light: { from: { attribute: 'data-light' }, values: Object.fromEntries(lanterns.map(({ light }, index) => [`.lantern:nth-of-type(${index + 1})`, light])) } },
+    own: { light: { from: { attribute: 'data-light' }, values: Object.fromEntries(lanterns.map(({ light }, index) => [`.lantern:nth-child(${index + 1})`, light])) } },
     settings: { ...glowDefaults, colour: '#f0c36d', sizePx: 340, surfacePercent: 34, edgePx: 2, reachPx: 110 },
   },
   {

@@ -42,7 +42,7 @@ const shapes: readonly Omit<MothShape, 'seed'>[] = [
 
 function moths(): string {
   const drawn = shapes.map((shape, i) => `<g id="night-moth-${i}">${drawWings(`night-${i}`, { ...shape, seed: 61 + i })}${drawBody({ ...shape, seed: 61 + i })}</g>`).join('')
-  const places = [[0, 640, 236, 0.34, -24], [1, 712, 196, 0.2, 16], [0, 930, 330, 0.24, 34], [1, 996, 440, 0.3, -12], [0, 1186, 520, 0.2, 8], [1, 66, 440, 0.2, 40]]
+  const places = [[0, 640, 236, 0.34, -24], [1, 782, 352, 0.2, 16], [0, 930, 330, 0.24, 34], [1, 996, 440, 0.3, -12], [0, 1186, 520, 0.2, 8], [1, 66, 440, 0.2, 40]]
   return `<defs>${drawn}</defs>${places.map(([which, x, y, scale, turn]) => `<use href="#night-moth-${which}" transform="translate(${x} ${y}) rotate(${turn}) scale(${scale})"/>`).join('')}`
 }
 
@@ -50,7 +50,7 @@ function moths(): string {
 export function drawMeadow(): string {
   const trees = 'M0 520V372Q22 330 44 352Q58 296 92 330Q110 270 148 322Q176 300 190 346Q230 318 262 366Q320 350 372 388T560 402T760 392T920 402Q944 340 984 352Q1000 250 1052 268Q1076 196 1130 232Q1176 190 1208 250Q1252 232 1280 286V520H0Z'
   return `<svg class="meadow-art" viewBox="0 0 1280 720" preserveAspectRatio="xMidYMax slice" aria-hidden="true">
-      <circle cx="812" cy="96" r="46" fill="#f3e9c4"/><circle cx="798" cy="86" r="9" fill="#e0d3a6"/><circle cx="826" cy="110" r="6" fill="#e0d3a6"/>
+      <circle cx="884" cy="190" r="46" fill="#f3e9c4"/><circle cx="870" cy="180" r="9" fill="#e0d3a6"/><circle cx="898" cy="204" r="6" fill="#e0d3a6"/>
       <path d="${trees}" fill="#16342f"/>
       <path d="M980 300Q1060 262 1170 266" stroke="#0f2420" stroke-width="9" fill="none" stroke-linecap="round"/>
       ${owl}

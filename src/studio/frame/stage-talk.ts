@@ -169,6 +169,8 @@ function listenToStage(studio: Studio): () => void {
         if (view.get().walking && tookOver(thread.samples.at(-1), message.samples)) view.update({ walking: false })
         view.hand.areaSize = message.samples.findLast(({ size }) => size)?.size ?? view.hand.areaSize
         view.hand.isOnPage = message.samples.some(({ by, phase }) => by === 'hand' && phase === 'here')
+        // The index is not always told that the pointer went from it into the page.
+        if (view.get().indexOpen && view.hand.isOnPage) view.update({ indexOpen: false })
         return thread.add(message.samples, clockOffset)
       case 'under':
         if (view.get().pointing.stage === 'looking') void climb(studio, message.elements, message.chosen)

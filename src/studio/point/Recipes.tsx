@@ -18,12 +18,12 @@ export function Recipes() {
         <Box flex="1" minWidth="0">Touch one to feel it on your page, click to keep it.</Box>
         {families.map(({ id, words }) => <Button key={id} look="quiet" minHeight="24px" fontSize="13px" px="7px" onClick={() => firsts.current.get(id)?.scrollIntoView({ block: 'start' })}>{words}</Button>)}
       </Flex>
-      <Grid templateColumns="repeat(auto-fill, minmax(180px, 1fr))" gridAutoRows="minmax(80px, auto)" gap="7px" minHeight="0" flex="1" overflowY="auto" alignContent="start" onMouseLeave={() => attempt(null)}>
+      <Grid templateColumns="repeat(auto-fill, minmax(180px, 1fr))" gridAutoRows="max-content" gap="7px" minHeight="0" flex="1" overflowY="auto" alignContent="start" onMouseLeave={() => attempt(null)}>
         {families.flatMap((family) => kinds.filter((kind) => kind.family === family.id).flatMap((kind, ofKind) => kind.recipes.map((recipe, i) => {
             const name = `${kind.id}/${recipe.id}`
             return (
               <chakra.button key={name} type="button" ref={ofKind + i === 0 ? (element: HTMLButtonElement | null) => void (element && firsts.current.set(family.id, element)) : undefined} onMouseEnter={() => attempt(name)} onFocus={() => attempt(name)} onBlur={() => attempt(null)} onClick={() => addRecipe(studio, kind.id, recipe.id)}
-                minWidth="0" display="grid" gridTemplateColumns="58px 1fr" gap="9px" alignItems="center" textAlign="left" px="6px" py="1px" border="1px solid" borderColor={trial === name ? 'madder' : 'edge'} borderRadius="4px"
+                minWidth="0" minHeight="80px" display="grid" gridTemplateColumns="58px 1fr" gap="9px" alignItems="center" textAlign="left" px="6px" py="1px" border="1px solid" borderColor={trial === name ? 'madder' : 'edge'} borderRadius="4px"
                 background="ground" color="ink" cursor="pointer" _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '2px' }}>
                 <RecipeSample kind={kind} recipe={recipe} moving={trial === name} />
                 <Box minWidth="0">
