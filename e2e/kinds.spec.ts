@@ -1,10 +1,10 @@
 // Every kind of depth and light in the studio's frame and in the exported page: the numbers, and that nothing sticks.
 import type { Frame, Page } from '@playwright/test'
 import { writeFileSync } from 'node:fs'
-import { findKind } from '../src/core/effect/kinds'
+import { findKind, kinds } from '../src/core/effect/kinds'
 import { effectOf, exportAlone } from './support/alone'
 import { eventually, expect, test } from './support/house'
-import { movePointer, readLean, stageOf } from './support/stage'
+import { clickOnPage, movePointer, readLean, stageOf } from './support/stage'
 
 const settingsOf = (kind: string, changes: object = {}): object => ({ ...(findKind(kind)?.defaults as object), ...changes })
 const role = (select: string) => ({ select, noun: 'a layer' })
@@ -252,4 +252,26 @@ test('layers that are enlarged to fill their box show no edge, wherever the poin
     }, (await page.screenshot({ clip: { x: 100, y: 100, width: 400, height: 300 } })).toString('base64'))
     expect(shades).toBe(true)
   }
+})
+
+test('every recipe plays on the chosen element when it is touched, and leaves the page as it was', async ({ page, house }) => {
+  await page.goto(await house.addSite('touched', html))
+  const frame = await stageOf(page)
+  const before = await frame.evaluate(() => document.body.innerHTML)
+  await page.keyboard.press('p')
+  await clickOnPage(page, frame, '.d', 0.9, 0.9)
+  const recipes = page.getByRole('region', { name: 'Recipes' })
+  await expect(recipes).toBeVisible()
+  const names = kinds.flatMap((kind) => kind.recipes.map(({ title }) => title))
+  const touched = new Set<string>()
+  for (const name of names) {
+    const button = recipes.getByRole('button', { name: new RegExp(`^${name}`) })
+    await button.scrollIntoViewIfNeeded()
+    await button.hover()
+    await expect.poll(() => frame.evaluate(() => document.body.innerHTML)).not.toBe(before)
+    touched.add(await frame.evaluate(() => document.head.textContent ?? ''))
+  }
+  expect(touched.size).toBe(names.length)
+  await page.getByRole('heading', { name: 'Under the pointer' }).hover()
+  await expect.poll(() => frame.evaluate(() => document.body.innerHTML)).toBe(before)
 })

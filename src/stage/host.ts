@@ -66,15 +66,18 @@ function dropValues(page: Document, before: readonly PlayedFigure[], after: read
 }
 
 /** The properties and attributes that a figure writes on elements of the page, and on which. */
-function written({ name: figure, area, frames, own }: PlayedFigure): readonly { readonly name: string; readonly select: string }[] {
-  return frames.flatMap(({ of, channels }) => {
-    const frame = typeof of === 'object' && 'each' in of ? of.each : area.of === 'window' ? ':root' : area.select
+function written({ name: figure, area, frames, own, parts, marksArea }: PlayedFigure): readonly { readonly name: string; readonly select: string }[] {
+  const ground = area.of === 'window' ? ':root' : area.select
+  // The element that parts stand in is marked, whether anything is written on it or not.
+  const marked = parts || marksArea ? [{ name: `data-${figure}`, select: ground }] : []
+  return marked.concat(frames.flatMap(({ of, channels }) => {
+    const frame = typeof of === 'object' && 'each' in of ? of.each : ground
     return channels.flatMap(({ writes }) =>
       writes.flatMap(({ property, to }) => {
-        const select = !to ? frame : 'within' in to ? `:is(${frame}) ${to.within}` : 'linked' in to ? to.linked : undefined
+        const select = !to ? frame : 'within' in to ? `:is(${frame}) :is(${to.within})` : 'linked' in to ? to.linked : undefined
         if (select === undefined) return []
         return [property, `data-${figure}`, ...Object.values(own ?? {})].map((name) => ({ name, select }))
       }),
     )
-  })
+  }))
 }
