@@ -269,6 +269,23 @@ test('a card is posed by hand: its angle follows, and off the midlines it is ask
   await expect(number(page, 'The angle')).toHaveAttribute('aria-valuenow', '8')
 })
 
+test('the edges of a gap are chosen by key as well', async ({ page, house }) => {
+  await page.goto(await house.addSite('gap-by-key', cardsPage, [tiltOnCards()]))
+  await stageOf(page)
+  await page.keyboard.press('j')
+  const drawing = page.getByRole('region', { name: 'Drawing' })
+  for (const [step, name] of [['Click the first of two edges that should meet.', 'right edge of 1'], ['Now the edge that it should meet.', 'left edge of 2']] as const) {
+    await expect(drawing.getByText(step)).toBeVisible()
+    await drawing.getByRole('button', { name: 'An edge by its name' }).focus()
+    await page.keyboard.press('Enter')
+    const item = page.getByRole('menuitem', { name: new RegExp(`^${name}`) })
+    await expect(item).toBeVisible()
+    for (let i = 0; i < 40 && (await item.getAttribute('data-highlighted')) === null; i++) await page.keyboard.press('ArrowDown')
+    await page.keyboard.press('Enter')
+  }
+  await expect(drawing.getByRole('img', { name: /^The gap over the travel: at 1280 px/ })).toBeVisible()
+})
+
 test('the gap between two edges is measured over the whole travel, and over three widths', async ({ page, house }) => {
   await page.goto(await house.addSite('gap', cardsPage, [tiltOnCards()]))
   const frame = await stageOf(page)

@@ -9,7 +9,7 @@ import { asksBecause, isPosable, poseByHand, type Because } from '../core/effect
 import { wordOf } from '../core/export/names'
 import { describeIssues, effectSchema, type Effect } from '../core/site/site'
 import { withTie, withTies } from '../core/site/ties'
-import type { Under } from '../stage/protocol'
+import type { Edge, Under } from '../stage/protocol'
 import { pageOf, type Studio } from './context'
 import type { Look } from '../core/look/look'
 import { newGesture } from './store/site-store'
@@ -256,6 +256,17 @@ export function toggleGap({ link, view }: Studio): void {
   view.update({ gap, touched: null })
   link.say({ type: 'edges', on: gap !== null })
   if (!gap) link.say({ type: 'gap', edges: [], measures: false })
+}
+
+/** Takes an edge for the gap; with the second one it is measured. */
+export function takeEdge(studio: Studio, edge: Edge): void {
+  const { link, view } = studio
+  const { gap } = view.get()
+  if (!gap) return
+  const edges = [...gap.edges, edge].slice(-2)
+  view.update({ gap: { edges, measures: [] } })
+  if (edges.length === 2) link.say({ type: 'edges', on: false })
+  link.say({ type: 'gap', edges, measures: edges.length === 2, select: selectedEffect(studio)?.select })
 }
 
 export function removeEffect({ store, view }: Studio, effect: Effect): void {

@@ -5,7 +5,7 @@ import { planFigures, playedFigures } from '../../core/export/plan'
 import { targetsOf, writeStylesheet } from '../../core/export/stylesheet'
 import { playsOn, type Effect } from '../../core/site/site'
 import { withTies } from '../../core/site/ties'
-import { changeControl, chosenTarget, climb, notify, placePin, poseSelected, recipeEffect, selectedEffect } from '../commands'
+import { changeControl, chosenTarget, climb, notify, placePin, poseSelected, recipeEffect, selectedEffect, takeEdge } from '../commands'
 import { pageOf, usePage, useSelected, useSite, useStudio, useView, type Studio } from '../context'
 import { editMarkup } from '../markup/commands'
 import { giveFiles } from './give-files'
@@ -200,13 +200,8 @@ function listenToStage(studio: Studio): () => void {
         return view.update({ colours: message.colours })
       case 'posed':
         return poseSelected(studio, message.place, message, message.last)
-      case 'edge': {
-        const { gap } = view.get()
-        if (!gap) return
-        const edges = [...gap.edges, message.edge].slice(-2)
-        view.update({ gap: { edges, measures: [] } })
-        return link.say({ type: 'gap', edges, measures: edges.length === 2, select: selectedEffect(studio)?.select })
-      }
+      case 'edge':
+        return takeEdge(studio, message.edge)
       case 'gaps': {
         const { gap } = view.get()
         return gap ? view.update({ gap: withMeasure(gap, message) }) : undefined

@@ -1,6 +1,8 @@
 // The gap between two edges over the whole travel of the pointer, in one window or over three widths.
 import { Box, Flex } from '@chakra-ui/react'
-import { toggleGap } from '../commands'
+import { sides } from '../../core/rig/slot'
+import { ActionMenu } from '../caption/ActionMenu'
+import { takeEdge, toggleGap } from '../commands'
 import { useStudio, useView } from '../context'
 import { DrawingFrame } from '../drawing/DrawingFrame'
 import { levelAt, LineChart, type Line } from '../drawing/LineChart'
@@ -45,6 +47,7 @@ export function GapDrawing({ gap }: { readonly gap: Gap }) {
         </>
       )}
       <Flex gap="6px" flex="none">
+        {edges.length < 2 && <EdgeMenu />}
         <Button look="quiet" minHeight="24px" fontSize="13px" onClick={() => {
           toggleGap(studio)
           toggleGap(studio)
@@ -53,6 +56,26 @@ export function GapDrawing({ gap }: { readonly gap: Gap }) {
         <Button look="quiet" minHeight="24px" fontSize="13px" onClick={() => toggleGap(studio)}>Done</Button>
       </Flex>
     </DrawingFrame>
+  )
+}
+
+/** How many matches of an effect are offered by name. */
+const mostNamed = 6
+
+/** Edges by name: those of the effect's first matches, for whoever has no pointer to click them with. */
+function EdgeMenu() {
+  const studio = useStudio()
+  const { matches } = useView()
+  const named = matches?.all.slice(0, mostNamed) ?? []
+  if (named.length === 0) return null
+  return (
+    <ActionMenu label="An edge by its name" options={named.flatMap(({ words }, i) => sides.map((side) => ({ value: `${i}:${side}`, words: `${side} edge of ${i + 1}${words ? `, ${words.slice(0, 24)}` : ''}` })))}
+      onChoose={(value) => {
+        const [index, name] = value.split(':')
+        const match = named[Number(index)]
+        const side = sides.find((each) => each === name)
+        if (match && side) takeEdge(studio, { number: match.number, side })
+      }}>By name</ActionMenu>
   )
 }
 
