@@ -1,16 +1,7 @@
 // What has to be exact to a pixel: the seam of a fold, the middle of a light wherever its ground lies; and what nonsense does.
 import type { Page } from '@playwright/test'
-import { writeFileSync } from 'node:fs'
-import { findKind } from '../src/core/effect/kinds'
-import { effectOf, exportAlone } from './support/alone'
+import { effectOf, openAlone, settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
-
-const settingsOf = (kind: string, changes: object = {}): object => ({ ...(findKind(kind)?.defaults as object), ...changes })
-
-async function openAlone(page: Page, source: string, effects: readonly unknown[], file: string): Promise<void> {
-  writeFileSync(file, exportAlone(source, effects))
-  await page.goto(`file://${file}`)
-}
 
 /** Where a column of a picture goes from light to dark or back, px from the top, between pixels by how dark they are. */
 async function edgesAt(page: Page, clip: { x: number; y: number; width: number; height: number }, columns: readonly number[]): Promise<readonly (readonly number[])[]> {

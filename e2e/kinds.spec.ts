@@ -1,12 +1,11 @@
 // Every kind of depth and light in the studio's frame and in the exported page: the numbers, and that nothing sticks.
 import type { Frame, Page } from '@playwright/test'
 import { writeFileSync } from 'node:fs'
-import { findKind, kinds } from '../src/core/effect/kinds'
-import { effectOf, exportAlone } from './support/alone'
+import { kinds } from '../src/core/effect/kinds'
+import { effectOf, exportAlone, openAlone, settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
 import { clickOnPage, movePointer, readLean, stageOf } from './support/stage'
 
-const settingsOf = (kind: string, changes: object = {}): object => ({ ...(findKind(kind)?.defaults as object), ...changes })
 const role = (select: string) => ({ select, noun: 'a layer' })
 
 const place = (x: number, y: number, width: number, height: number) => `position: absolute; left: ${x}px; top: ${y}px; width: ${width}px; height: ${height}px`
@@ -105,11 +104,6 @@ for (const where of ['studio', 'export'] as const) {
   })
 }
 
-/** The page exported and opened by itself; `window.stop` takes all effects off. */
-async function openAlone(page: Page, source: string, all: readonly unknown[], file: string): Promise<void> {
-  writeFileSync(file, exportAlone(source, all).replace(/\nattach\(document, figures\)/, '\nwindow.stop = attach(document, figures)'))
-  await page.goto(`file://${file}`)
-}
 const stop = (page: Page) => page.evaluate(() => (window as unknown as { stop: () => void }).stop())
 const bodyOf = (page: Page) => page.evaluate(() => [...document.body.children].filter(({ localName }) => localName !== 'script').map(({ outerHTML }) => outerHTML).join(''))
 

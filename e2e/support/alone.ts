@@ -1,4 +1,7 @@
 // Exported pages opened by themselves: the page's HTML with its effects, as a download has it, without a studio in between.
+import type { Page as BrowserPage } from '@playwright/test'
+import { writeFileSync } from 'node:fs'
+import { findKind } from '../../src/core/effect/kinds'
 import { exportPage } from '../../src/server/export'
 import type { Effect, Page, Site } from '../../src/core/site/site'
 import { siteSchema } from '../../src/core/site/site'
@@ -9,6 +12,15 @@ export function exportAlone(html: string, effects: readonly unknown[]): string {
   const site: Site = siteSchema.parse({ format: 'glass-moth/1', name: 'A site', pages: [page], effects })
   return exportPage(site, 'alone', page, html)
 }
+
+/** Opens a page exported with these effects from a file; `window.stop` takes all of them off. */
+export async function openAlone(page: BrowserPage, html: string, effects: readonly unknown[], file: string): Promise<void> {
+  writeFileSync(file, exportAlone(html, effects).replace(/\nattach\(document, figures\)/, '\nwindow.stop = attach(document, figures)'))
+  await page.goto(`file://${file}`)
+}
+
+/** The settings of a kind as they are from the start, with changes. */
+export const settingsOf = (kind: string, changes: object = {}): object => ({ ...(findKind(kind)?.defaults as object), ...changes })
 
 /** An effect of a kind as it is from the start, with changes. */
 export function effectOf(kind: string, select: string, settings: object, more: Partial<Effect> = {}): unknown {

@@ -28,6 +28,22 @@ export const turning = (fn: TransformFunction): Slot => ({ on: 'transform', fn }
 export const sliding = (axis: 'X' | 'Y', unit?: '%'): Slot => ({ on: 'transform', fn: `translate${axis}`, ...(unit ? { unit } : {}) })
 export const fading: Slot = { on: 'opacity' }
 
+/**
+ * The channels and outputs of a sheet as large as its area, which rides with the pointer from the middle of it: at a share of
+ * the area where it waits at a pin, else by px, staying where it was left. `seenBy` tells by which channel it is seen.
+ */
+export function ridingSheet(area: string, part: string, follow: Feel, pin: { readonly x: number; readonly y: number } | undefined, seenBy: string | undefined): { readonly channels: readonly Channel[]; readonly outputs: readonly Output[] } {
+  const channel = channelsIn(area)
+  const axes = ['x', 'y'] as const
+  return {
+    channels: axes.map((axis) =>
+      pin
+        ? channel(axis, { of: axis === 'x' ? 'centredX' : 'centredY' }, 'light', follow, { away: { kind: 'settle', pose: pin[axis] } })
+        : channel(axis, { of: axis === 'x' ? 'xPx' : 'yPx', from: 'centre' }, 'light', follow, { away: { kind: 'hold', pose: 0 }, ...(seenBy === undefined ? {} : { seenBy }) })),
+    outputs: axes.map((axis) => outputOn({ part }, sliding(axis === 'x' ? 'X' : 'Y', pin ? '%' : undefined), { factor: pin ? 50 : 1, channel: axis })),
+  }
+}
+
 /** A rig with what is not given left empty. */
 export const rigOf = (given: Partial<Rig> & Pick<Rig, 'areas'>): Rig => ({ channels: [], knobs: [], outputs: [], parts: [], rules: [], ...given })
 

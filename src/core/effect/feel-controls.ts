@@ -1,7 +1,7 @@
 // The controls of one feel: the word for it, its time, how far it goes past the mark, and its exact numbers.
 import { answerOfFeel, withOvershoot, withSettleTime } from '../feel/answer'
 import type { Feel, Spring } from '../feel/feel'
-import type { Control, FeelControl, NumberControl } from './control'
+import type { Control, FeelControl, NumberControl, Piece } from './control'
 
 /** The range of the time to settle, ms; of the way past the mark, %. */
 const settleRange = { least: 60, greatest: 4000 } as const
@@ -38,6 +38,9 @@ export function feelControls<S>({ ids: [feelId, timeId, pastId, frequencyId, dam
 /** The controls of how a kind follows. */
 export const followingControls = <S extends { readonly follow: Feel }>(title: string): readonly Control<S>[] =>
   feelControls<S>({ ids: ['follow', 'followMs', 'pastPercent', 'frequencyHz', 'dampingRatio'], title, timeTitle: 'The time to follow', drawing: 'flick' }, ({ follow }) => follow, (settings, follow) => ({ ...settings, follow }))
+
+/** How something follows, as a line of time says it: its time only where it takes any. */
+export const followingPieces = ({ follow }: { readonly follow: Feel }): readonly Piece[] => ['Follows ', { control: 'follow' }, ...(follow.kind === 'direct' ? [] : [', in ', { control: 'followMs' }])]
 
 /** The controls of how it goes back, which is as it follows until it is said otherwise. */
 export const returnControls = <S extends { readonly follow: Feel; readonly back: Feel | null }>(title: string): readonly Control<S>[] =>

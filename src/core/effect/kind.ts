@@ -23,6 +23,7 @@ export interface MoreRoles<S> {
   /** What one of them is called: "layer". */
   readonly noun: string
   readonly add: (settings: S) => S
+  /** The same settings without it; those very settings for a role that is none of them. */
   readonly remove: (settings: S, role: string) => S
 }
 

@@ -42,4 +42,6 @@ export function withLayer<L extends Layer, S extends Layered<L>>(settings: S, ne
   return { ...settings, layers: [...layers, next(layers.at(-1), `layer-${Math.max(0, ...numbers) + 1}`)] }
 }
 
-export const withoutLayer = <L extends Layer, S extends Layered<L>>(settings: S, id: string): S => ({ ...settings, layers: settings.layers.filter((each) => each.id !== id) })
+/** The settings with one layer less; as they were where there is none of that id. */
+export const withoutLayer = <L extends Layer, S extends Layered<L>>(settings: S, id: string): S =>
+  settings.layers.some((each) => each.id === id) ? { ...settings, layers: settings.layers.filter((each) => each.id !== id) } : settings

@@ -82,25 +82,20 @@ export const effectSchema = z
     tries: z.array(trySchema).max(40).optional(),
     settings: z.unknown(),
   })
-  .superRefine((effect, context) => {
+  // Settings that their kind has learned since an effect was written are as they are from the start.
+  .transform((effect, context) => {
     const kind = findKind(effect.kind)
     if (!kind) {
       context.addIssue({ code: 'custom', path: ['kind'], message: `there is no kind of effect called "${effect.kind}"` })
-      return
+      return z.NEVER
     }
-    const check = (settings: unknown, path: (string | number)[]) => {
+    const whole = (settings: unknown, path: (string | number)[]): unknown => {
       const checked = kind.settings.safeParse(settings)
       if (!checked.success) for (const issue of checked.error.issues) context.addIssue({ ...issue, path: [...path, ...issue.path] })
+      return checked.data
     }
-    check(effect.settings, ['settings'])
-    effect.tries?.forEach(({ settings }, i) => check(settings, ['tries', i, 'settings']))
-  })
-  // What a kind has learned since an effect was written is as it is from the start.
-  .transform((effect) => {
-    const kind = findKind(effect.kind)
-    if (!kind) return effect
-    const whole = (settings: unknown): unknown => kind.settings.parse(settings)
-    return { ...effect, settings: whole(effect.settings), ...(effect.tries ? { tries: effect.tries.map((each) => ({ ...each, settings: whole(each.settings) })) } : {}) }
+    const tries = effect.tries?.map((each, i) => ({ ...each, settings: whole(each.settings, ['tries', i, 'settings']) }))
+    return { ...effect, settings: whole(effect.settings, ['settings']), ...(tries ? { tries } : {}) }
   })
 
 export const siteSchema = z.object({

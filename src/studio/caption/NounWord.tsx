@@ -26,7 +26,7 @@ export function NounWord({ effect, role, isMain }: NounWordProps) {
   const likes = rung?.choices.find(({ how }) => how === 'class') ?? rung?.choices.find(({ how }) => how === 'repeat' || how === 'structure')
   const options = [...(rung?.choices.filter(({ how }) => how === 'one') ?? []), ...(likes ? [likes] : [])].map(({ how, select, count: all }) => ({ value: select, words: how === 'one' ? `this ${rung?.noun ?? ''} alone` : `all ${all}: each ${wordOf(select)}`, isCurrent: select === filled?.select }))
   const more = findKind(effect.kind)?.moreRoles
-  const isOneOfMany = more?.remove(effect.settings, role.id) !== effect.settings && !isMain && role.id.startsWith(more?.noun ?? ' ')
+  const isOneOfMany = more !== undefined && more.remove(effect.settings, role.id) !== effect.settings
   const all = [...options, { value: 'point', words: `point at something${filled ? ' else' : ''}`, isCurrent: false }, ...(isOneOfMany ? [{ value: 'remove', words: `take this ${more?.noun ?? ''} out`, isCurrent: false }] : [])]
   const change = (value: string) => {
     if (value === 'remove') return removeRole(studio, effect, role.id)

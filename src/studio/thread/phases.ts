@@ -48,11 +48,18 @@ export function phasesOf(samples: readonly ThreadSample[], now: number, { follow
   let since = 0
   /** Since when the pointer has been standing, and where. */
   let stands = { from: 0, x: 0, y: 0 }
+  /** Until when the time inside has been told. */
   let told = 0
+  const tellComing = (until: number) => {
+    const come = Math.min(until, since + followMs)
+    add('coming', told, come)
+    told = Math.max(told, come)
+  }
   const closeStill = (until: number) => {
     if (stillMs === undefined || !isInside) return
-    const still = Math.max(stands.from + stillMs, told)
+    const still = Math.max(stands.from + stillMs, since + followMs, told)
     if (still >= until) return
+    tellComing(until)
     add('on', told, still)
     add('still', still, until)
     told = until
@@ -61,6 +68,7 @@ export function phasesOf(samples: readonly ThreadSample[], now: number, { follow
     if (isInside === undefined) return
     if (isInside) {
       closeStill(until)
+      tellComing(until)
       return add('on', told, until)
     }
     const waited = Math.min(until, since + waitMs)
@@ -69,25 +77,20 @@ export function phasesOf(samples: readonly ThreadSample[], now: number, { follow
     add('going', waited, settled)
     add('away', settled, until)
   }
-  const come = (at: number, until: number) => {
-    told = Math.min(until, at + followMs)
-    add('coming', at, told)
-  }
-  samples.forEach(({ t, x, y, phase, place }, i) => {
+  for (const { t, x, y, phase, place } of samples) {
     const inside = phase === 'here' && place !== undefined
     if (inside && isInside && Math.hypot(x - stands.x, y - stands.y) >= standingPx) {
       closeStill(t)
       stands = { from: t, x, y }
     }
-    if (inside === isInside) return
+    if (inside === isInside) continue
     close(t)
     // What the thread begins with was so before it began.
     since = isInside === undefined ? t - Math.max(followMs, waitMs + backMs) : t
     isInside = inside
+    told = since
     stands = { from: t, x, y }
-    const leaves = samples.slice(i + 1).find((each) => (each.phase === 'here' && each.place !== undefined) !== inside)
-    if (inside) come(since, leaves?.t ?? now)
-  })
+  }
   close(now)
   return stretches
 }

@@ -1,6 +1,6 @@
 // Drift in words: its controls, its sentence and its line of time.
 import type { Control, Piece } from '../control'
-import { returnControls, followingControls } from '../feel-controls'
+import { returnControls, followingControls, followingPieces } from '../feel-controls'
 import { layerControls } from '../layers'
 import { pinControls } from '../pin-controls'
 import { plainControls } from '../plain-controls'
@@ -33,4 +33,4 @@ export const driftSentence = ({ layers }: DriftSettings): readonly Piece[] => [
   ', ', { control: 'way' }, ', ', { control: 'axes' }, '.',
 ]
 
-export const driftTime = ({ follow }: DriftSettings): readonly Piece[] => ['Follows ', { control: 'follow' }, ...(follow.kind === 'direct' ? [] : [', in ', { control: 'followMs' }]), '. When away ', { control: 'away' }, '.']
+export const driftTime = ({ follow }: DriftSettings): readonly Piece[] => [...followingPieces({ follow }), '. When away ', { control: 'away' }, '.']

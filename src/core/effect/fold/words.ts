@@ -1,7 +1,7 @@
 // Fold in words: its controls, its sentence and its line of time.
 import { awayChoice } from '../away'
 import type { Control, Piece } from '../control'
-import { returnControls, followingControls } from '../feel-controls'
+import { returnControls, followingControls, followingPieces } from '../feel-controls'
 import { pinControls } from '../pin-controls'
 import { plainControls } from '../plain-controls'
 import { percentRange } from '../settings'
@@ -28,4 +28,4 @@ export const foldSentence = (): readonly Piece[] => [
   'A corner at ', { control: 'cornerPercent' }, ' folds ', { role: 'heading' }, ', its walls slanted by ', { control: 'angleDeg' }, ' and the second one in ', { control: 'shadePercent' }, ' shade; the words slide by ', { control: 'travelPercent' }, ' ', { control: 'way' }, '.',
 ]
 
-export const foldTime = ({ follow }: FoldSettings): readonly Piece[] => ['Follows ', { control: 'follow' }, ...(follow.kind === 'direct' ? [] : [', in ', { control: 'followMs' }]), '. When away ', { control: 'away' }, '.']
+export const foldTime = ({ follow }: FoldSettings): readonly Piece[] => [...followingPieces({ follow }), '. When away ', { control: 'away' }, '.']

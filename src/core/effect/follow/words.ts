@@ -1,6 +1,6 @@
 // Follow in words: its controls, its sentence and its line of time.
 import type { Control, Piece } from '../control'
-import { followingControls } from '../feel-controls'
+import { followingControls, followingPieces } from '../feel-controls'
 import { plainControls } from '../plain-controls'
 import { timeRange } from '../settings'
 import { ranges, type FollowSettings } from './settings'
@@ -26,4 +26,4 @@ export const followSentence = ({ axes }: FollowSettings): readonly Piece[] => [
   'In ', { role: 'ground' }, ', ', { role: 'mover' }, ' goes ', { control: 'axes' }, ', by at most ', ...(axes === 'up-down' ? [] : [{ control: 'acrossPx' }]), ...(axes === 'both' ? [' across and '] : []), ...(axes === 'across' ? [] : [{ control: 'upDownPx' }]), axes === 'both' ? ' up and down; it leans by ' : '; it leans by ', { control: 'leanDeg' }, '.',
 ]
 
-export const followTime = ({ follow }: FollowSettings): readonly Piece[] => ['Follows ', { control: 'follow' }, ...(follow.kind === 'direct' ? [] : [', in ', { control: 'followMs' }]), '. When away ', { control: 'away' }, '.']
+export const followTime = ({ follow }: FollowSettings): readonly Piece[] => [...followingPieces({ follow }), '. When away ', { control: 'away' }, '.']

@@ -1,6 +1,6 @@
 // Glow in words: its controls, its sentence and its line of time.
 import type { Control, Piece } from '../control'
-import { followingControls } from '../feel-controls'
+import { followingControls, followingPieces } from '../feel-controls'
 import { plainControls } from '../plain-controls'
 import { percentRange, timeRange } from '../settings'
 import { ranges, type GlowSettings } from './settings'
@@ -29,5 +29,5 @@ export const glowSentence = (settings: GlowSettings): readonly Piece[] => [
 ]
 
 export const glowTime = ({ follow }: GlowSettings): readonly Piece[] => [
-  'Comes in ', { control: 'comeMs' }, ', goes in ', { control: 'goMs' }, '. Follows ', { control: 'follow' }, ...(follow.kind === 'direct' ? [] : [', in ', { control: 'followMs' }]), '.',
+  'Comes in ', { control: 'comeMs' }, ', goes in ', { control: 'goMs' }, '. ', ...followingPieces({ follow }), '.',
 ]

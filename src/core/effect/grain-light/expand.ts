@@ -1,6 +1,6 @@
 // Grain light as a rig: a gradient, a tile of light that is moved over it, and grain over both, all under the content.
-import type { Channel, Output, Rig } from '../../rig/rig'
-import { areaOn, channelsIn, comingFeel, coverCss, fading, outputOn, rigOf, sliding } from '../build'
+import type { Rig } from '../../rig/rig'
+import { areaOn, channelsIn, comingFeel, coverCss, fading, outputOn, ridingSheet, rigOf } from '../build'
 import { noiseTilePx, noiseUrl } from './noise'
 import type { GrainLightSettings } from './settings'
 
@@ -12,23 +12,17 @@ const falloffs: Readonly<Record<GrainLightSettings['falloff'], string>> = {
 /** The rig of a grain light on the grounds that `select` matches. */
 export function expandGrainLight(settings: GrainLightSettings, select: string): Rig {
   const { gradient, grainPercent, radiusPx, lightPercent, colour, falloff, away, pose, comeMs, goMs, follow } = settings
-  const channel = channelsIn('ground')
-  const isPinned = away === 'pinned'
-  const where = (axis: 'x' | 'y'): Channel =>
-    isPinned
-      ? channel(axis, { of: axis === 'x' ? 'centredX' : 'centredY' }, 'light', follow, { away: { kind: 'settle', pose: pose[axis] } })
-      : channel(axis, { of: axis === 'x' ? 'xPx' : 'yPx', from: 'centre' }, 'light', follow, { away: { kind: 'hold', pose: 0 }, ...(away === 'out' ? { seenBy: 'here' } : {}) })
-  const moves = (axis: 'X' | 'Y'): Output => outputOn({ part: 'sheet' }, sliding(axis, isPinned ? '%' : undefined), { factor: isPinned ? 50 : 1, channel: axis === 'X' ? 'x' : 'y' })
+  const sheet = ridingSheet('ground', 'sheet', follow, away === 'pinned' ? pose : undefined, away === 'out' ? 'here' : undefined)
   const shines = away === 'out' ? { channel: 'here' } : {}
   return rigOf({
     areas: [areaOn('ground', select, { box: 'live' })],
-    channels: [where('x'), where('y'), ...(away === 'out' ? [channel('here', { of: 'inside' }, 'light', comingFeel(comeMs), { going: comingFeel(goMs) })] : [])],
+    channels: [...sheet.channels, ...(away === 'out' ? [channelsIn('ground')('here', { of: 'inside' }, 'light', comingFeel(comeMs), { going: comingFeel(goMs) })] : [])],
     knobs: [
       { id: 'radius', value: radiusPx, unit: 'px', note: 'radius of the light' },
       { id: 'strength', value: lightPercent / 100, unit: '', note: 'how strong the light is' },
       { id: 'grain', value: grainPercent / 100, unit: '', note: 'how much the grain shows' },
     ],
-    outputs: [moves('X'), moves('Y'), outputOn({ part: 'light' }, fading, { knob: 'strength', ...shines })],
+    outputs: [...sheet.outputs, outputOn({ part: 'light' }, fading, { knob: 'strength', ...shines })],
     parts: [
       { id: 'ground', area: 'ground', covers: 'border', css: { ...coverCss, 'z-index': '-1', background: '{gradient}' } },
       { id: 'sheet', area: 'ground', inside: 'ground', css: { position: 'absolute', inset: '0', 'will-change': 'transform' } },

@@ -1,6 +1,6 @@
 // Grain light in words: its controls, its sentence and its line of time.
 import type { Control, Piece } from '../control'
-import { followingControls } from '../feel-controls'
+import { followingControls, followingPieces } from '../feel-controls'
 import { pinControls } from '../pin-controls'
 import { plainControls } from '../plain-controls'
 import { percentRange, timeRange } from '../settings'
@@ -33,5 +33,5 @@ export const grainLightSentence = (): readonly Piece[] => [
 ]
 
 export const grainLightTime = ({ follow, away }: GrainLightSettings): readonly Piece[] => [
-  ...(away === 'out' ? ['Comes in ', { control: 'comeMs' }, ', goes in ', { control: 'goMs' }, '. '] : []), 'Follows ', { control: 'follow' }, ...(follow.kind === 'direct' ? [] : [', in ', { control: 'followMs' }]), '. When away ', { control: 'away' }, '.',
+  ...(away === 'out' ? ['Comes in ', { control: 'comeMs' }, ', goes in ', { control: 'goMs' }, '. '] : []), ...followingPieces({ follow }), '. When away ', { control: 'away' }, '.',
 ]

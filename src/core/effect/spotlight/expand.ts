@@ -1,6 +1,6 @@
 // Spotlight as a rig: a pool tile and four solid sides that move as one sheet inside a clip, dark as a whole.
-import type { Channel, Knob, Output, Part, Rig } from '../../rig/rig'
-import { areaOn, channelsIn, comingFeel, coverCss, fading, insetsOf, outputOn, rigOf, sliding, turning } from '../build'
+import type { Knob, Part, Rig } from '../../rig/rig'
+import { areaOn, channelsIn, comingFeel, coverCss, fading, insetsOf, outputOn, ridingSheet, rigOf, turning } from '../build'
 import type { SpotlightSettings } from './settings'
 
 /** From the middle of the sheet to the rim of the pool; the sides overlap it a little, so that no seam shows. */
@@ -24,21 +24,17 @@ export function expandSpotlight(settings: SpotlightSettings, select: string): Ri
   const come = comingFeel(comeMs)
   const go = comingFeel(goMs)
   // A parked pool lies at a share of the ground; else it stays where it was while the light goes.
-  const where = (axis: 'x' | 'y'): Channel =>
-    isPinned
-      ? channel(axis, { of: axis === 'x' ? 'centredX' : 'centredY' }, 'light', follow, { away: { kind: 'settle', pose: pose[axis] } })
-      : channel(axis, { of: axis === 'x' ? 'xPx' : 'yPx', from: 'centre' }, 'light', follow, { away: { kind: 'hold', pose: 0 }, seenBy: 'here' })
-  const moves = (axis: 'X' | 'Y'): Output => outputOn({ part: 'sheet' }, sliding(axis, isPinned ? '%' : undefined), { factor: isPinned ? 50 : 1, channel: axis === 'X' ? 'x' : 'y' })
+  const sheet = ridingSheet('ground', 'sheet', follow, isPinned ? pose : undefined, 'here')
   const knobs: Knob[] = [
     { id: 'clear', value: clearPx, unit: 'px', note: 'radius of what is clear' },
     { id: 'soft', value: softPx, unit: 'px', note: 'how much further the soft edge goes' },
     { id: 'darkness', value: darknessPercent / 100, unit: '', note: 'how dark the rest is' },
   ]
-  const channels = [where('x'), where('y'), channel('here', { of: 'inside' }, 'light', come, { going: go })]
+  const channels = [...sheet.channels, channel('here', { of: 'inside' }, 'light', come, { going: go })]
   const dark = { on: 'property', name: 'opacity', unit: '', law: 'add' } as const
   // Dark while the pointer is there; parked and all dark at all times.
   const weight = away === 'lit' ? { weight: 'here' } : {}
-  const outputs = [outputOn({ part: 'dark' }, dark, { knob: 'darkness', ...weight }), moves('X'), moves('Y')]
+  const outputs = [outputOn({ part: 'dark' }, dark, { knob: 'darkness', ...weight }), ...sheet.outputs]
   if (pressedPercent !== 100 || pressedDarkerPercent > 0) channels.push(channel('pressed', { of: 'pressed' }, 'light', { kind: 'spring', frequencyHz: 3.4, dampingRatio: 0.9 }))
   if (pressedPercent !== 100) {
     knobs.push({ id: 'narrower', value: 1 - pressedPercent / 100, unit: '', note: 'how much the pool narrows while pressed' })

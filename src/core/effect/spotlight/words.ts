@@ -1,6 +1,6 @@
 // Spotlight in words: its controls, its sentence and its line of time.
 import type { ChoiceControl, Control, Piece } from '../control'
-import { followingControls } from '../feel-controls'
+import { followingControls, followingPieces } from '../feel-controls'
 import { plainControls } from '../plain-controls'
 import { pinControls } from '../pin-controls'
 import { percentRange, timeRange } from '../settings'
@@ -34,5 +34,5 @@ export const spotlightSentence = (): readonly Piece[] => [
 ]
 
 export const spotlightTime = ({ follow, away: whenAway }: SpotlightSettings): readonly Piece[] => [
-  ...(whenAway === 'pinned' ? [] : ['Comes in ', { control: 'comeMs' }, ', goes in ', { control: 'goMs' }, '. ']), 'Follows ', { control: 'follow' }, ...(follow.kind === 'direct' ? [] : [', in ', { control: 'followMs' }]), '. When away ', { control: 'away' }, '.',
+  ...(whenAway === 'pinned' ? [] : ['Comes in ', { control: 'comeMs' }, ', goes in ', { control: 'goMs' }, '. ']), ...followingPieces({ follow }), '. When away ', { control: 'away' }, '.',
 ]
