@@ -6,6 +6,7 @@ import { parts } from './parts'
 import { states } from './states'
 import { targets } from './targets'
 import { telling } from './telling'
+import { widths } from './widths'
 
 interface Abilities {
   readonly copies?: typeof copies
@@ -15,6 +16,7 @@ interface Abilities {
   readonly states?: typeof states
   readonly targets?: typeof targets
   readonly telling?: typeof telling
+  readonly widths?: typeof widths
 }
 
-export const abilities: Abilities = { copies, eyes, frames, parts, states, targets, telling }
+export const abilities: Abilities = { copies, eyes, frames, parts, states, targets, telling, widths }

@@ -41,6 +41,12 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
     handle ||= frames.request(onFrame)
   }
 
+  /** All elements are found again before the next frame is drawn. */
+  const meetAfresh = () => {
+    isStale = true
+    wake()
+  }
+
   // What was hit, for whoever asks about a place; filled in again for each sample.
   let found: Element | null = null
   let asked: Playing | undefined
@@ -101,7 +107,7 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
     isStale = false
     readsAll = true
     clearHouse(house)
-    for (const each of [...playing]) guarded(each, () => findStands(each, house))
+    for (const each of [...playing]) guarded(each, () => findStands(each, house, abilities.widths?.applies(each.figure, engine.at.reducedMotion) ?? true))
     settleHouse(house)
     for (const each of [...playing]) guarded(each, ({ stands, styled, figure: { drives } }) => stands.forEach(({ writers }) => quiet(styled, writers, drives)))
   }
@@ -164,15 +170,15 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
       engine.at.reducedMotion = false
       leaveAll(engine, clock())
       engine.at.reducedMotion = options.reducedMotion ?? motion.matches
-      wake()
+      meetAfresh()
     },
     { signal: stop.signal },
   )
+  abilities.widths?.watch(figures, meetAfresh, stop.signal)
   const mutations = new MutationObserver((records) => {
     // Text that changes brings no element and takes none away.
     if (!records.some(({ type, addedNodes, removedNodes }) => type === 'attributes' || [...addedNodes, ...removedNodes].some((node) => node instanceof Element))) return
-    isStale = true
-    wake()
+    meetAfresh()
   })
   mutations.observe(root, { subtree: true, childList: true, attributes: true, attributeFilter: ['class', 'id'] })
 

@@ -50,11 +50,11 @@ export function newPlaying(figure: PlayedFigure): Playing {
   return { ...newScene(figure), stands: new Map(), styled: new Map() }
 }
 
-/** Finds the figure's elements afresh, and keeps the places whose elements are the same. */
-export function findStands(playing: Playing, house: House): void {
+/** Finds the figure's elements afresh, none where it does not apply, and keeps the places whose elements are the same. */
+export function findStands(playing: Playing, house: House, applies = true): void {
   const { figure, stands } = playing
   const before = new Map([...stands.values()].map((stand) => [stand.cast.elements[0], stand]))
-  const casts = figure.area.of === 'each' ? findAll(house.root, figure.area.select).map((element) => castOne(figure, house, element)) : (abilities.frames?.castAll(figure, house) ?? [])
+  const casts = !applies ? [] : figure.area.of === 'each' ? findAll(house.root, figure.area.select).map((element) => castOne(figure, house, element)) : (abilities.frames?.castAll(figure, house) ?? [])
   stands.clear()
   playing.places = casts.map((cast, index) => {
     const old = before.get(cast.elements[0])

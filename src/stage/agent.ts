@@ -18,7 +18,7 @@ import { liftCss } from './lift'
 import { readNumbers } from './numbers'
 import { makeOverlay } from './overlay'
 import { makePose } from './pose'
-import { toStage, type Edge, type FromStage, type ThreadSample, type ToStage, type Under } from './protocol'
+import { toStage, type Edge, type FromStage, type ThreadSample, type ToStage, type Under, type Visitor } from './protocol'
 import { findUnseen } from './unseen'
 import { makeVisit } from './visit'
 import { editWords } from './words'
@@ -40,6 +40,7 @@ function start(page: Document) {
   const numbers = readNumbers(page)
   const assets = findAssets(page)
   const visit = makeVisit(page)
+  let visitor: Visitor = 'mouse'
   const overlay = makeOverlay(page, numbers, {
     onPin: (place, last) => say({ type: 'pin', place, last }),
     onHandle: (id, value, last) => say({ type: 'handle', id, value, last }),
@@ -131,6 +132,7 @@ function start(page: Document) {
     switch (message.type) {
       case 'play':
         host.play(message.stylesheet, message.figures)
+        visit(visitor, host.sheets())
         return overlay.draw()
       case 'show':
         hand.setArea(message.figures.find(({ selected }) => selected)?.select ?? null)
@@ -149,7 +151,8 @@ function start(page: Document) {
       case 'bare':
         return showBare(page, message.on)
       case 'visit':
-        visit(message.visitor)
+        visitor = message.visitor
+        visit(visitor)
         hand.becomeVisitor(message.visitor)
         return host.reduceMotion(message.visitor === 'reduced')
       case 'walk':
@@ -180,7 +183,7 @@ function start(page: Document) {
         return showGap(message.edges, message.measures ? message.select : undefined)
       case 'lift': {
         const element = numbers.at(message.number)
-        return element && say({ type: 'lifted', number: message.number, css: liftCss(page, element, host.owns) })
+        return element && say({ type: 'lifted', number: message.number, css: liftCss(page, element, (sheet) => host.sheets().includes(sheet)) })
       }
       case 'leave':
         return message.to === 'away' ? hand.leave() : hand.leaveForControls()

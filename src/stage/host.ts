@@ -11,8 +11,8 @@ export interface Host {
   readonly reduceMotion: (isReduced: boolean) => void
   /** Lends the page to somebody who plays the figures by a clock of their own, and then plays on. */
   readonly measure: <Answer>(work: (figures: readonly PlayedFigure[]) => Answer) => Answer
-  /** Whether a sheet is ours and not the page's. */
-  readonly owns: (sheet: CSSStyleSheet) => boolean
+  /** The sheets that are ours and not the page's. */
+  readonly sheets: () => readonly CSSStyleSheet[]
 }
 
 export function makeHost(page: Document, hand: Hand, onSheet: () => void): Host {
@@ -36,7 +36,7 @@ export function makeHost(page: Document, hand: Hand, onSheet: () => void): Host 
       playing = figures
       begin()
     },
-    owns: (sheet) => sheet.ownerNode === style,
+    sheets: () => (style.sheet ? [style.sheet] : []),
     measure: (work) => {
       detach?.(true)
       const answer = work(playing)

@@ -4,7 +4,7 @@ import { lookNames } from '../core/look/look'
 import { sides } from '../core/rig/slot'
 import { phases, pointerTypes } from '../core/signal/sample'
 import { runNames } from '../core/trace/runs'
-import { anyCurveSchema, areaShape, followedShape, frameOfSchema, otherTargetSchema } from '../core/rig/schema'
+import { anyCurveSchema, areaShape, followedShape, frameOfSchema, mediaSchema, otherTargetSchema } from '../core/rig/schema'
 
 const selector = z.string().max(500)
 const finite = z.number()
@@ -34,6 +34,8 @@ const playedFigure = z.object({
   drives: z.array(z.string()).readonly(),
   marksArea: z.literal(true).optional(),
   sharesEye: z.literal(true).optional(),
+  media: mediaSchema.optional(),
+  notCalm: z.literal(true).optional(),
 })
 
 /** A number of the word in hand as it is drawn on the page. `id` is its control; lengths in px or % of the area. */

@@ -23,8 +23,8 @@ export function resolveMedia(text: string, visitor: Visitor): string {
   })
 }
 
-/** Keeps the sheets of a page as a visitor has them. */
-export function makeVisit(page: Document): (visitor: Visitor) => void {
+/** Keeps sheets as a visitor has them: all of a page, or those that are given. */
+export function makeVisit(page: Document): (visitor: Visitor, sheets?: Iterable<CSSStyleSheet>) => void {
   const originals = new WeakMap<MediaList, string>()
   const resolve = (list: MediaList, visitor: Visitor) => {
     const own = originals.get(list) ?? list.mediaText
@@ -38,8 +38,8 @@ export function makeVisit(page: Document): (visitor: Visitor) => void {
       if ('cssRules' in rule) walk(rule.cssRules as CSSRuleList, visitor)
     }
   }
-  return (visitor) => {
-    for (const sheet of page.styleSheets) {
+  return (visitor, sheets = page.styleSheets) => {
+    for (const sheet of sheets) {
       if (sheet.media.length > 0) resolve(sheet.media, visitor)
       walk(sheet.cssRules, visitor)
     }

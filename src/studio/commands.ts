@@ -347,8 +347,8 @@ export function pasteEffect(studio: Studio, text: string): boolean {
   }
   const { store, view } = studio
   // Roles, pages and what each had of its own belong to where it comes from.
-  const { kind, name, select, noun, settings } = pasted.data.effect
-  const effect: Effect = { id: nanoid(10), kind, name, settings, ...(view.get().pointing.stage === 'choosing' ? chosenTarget(studio) ?? { select, noun } : { select, noun }) }
+  const { kind, name, select, noun, narrow, settings } = pasted.data.effect
+  const effect: Effect = { id: nanoid(10), kind, name, settings, ...(narrow ? { narrow } : {}), ...(view.get().pointing.stage === 'choosing' ? chosenTarget(studio) ?? { select, noun } : { select, noun }) }
   store.edit({ do: 'add', effect, at: store.history.get().site.effects.length }, `Pasting ${name}`)
   view.update({ selected: effect.id, pointing: notPointing, trial: null })
   return true

@@ -64,5 +64,8 @@ export interface Kind<S> {
   readonly withAwayPlace: (settings: S, place: Place) => S
   /** The feels by which it follows and goes back, and by which what is only there with the pointer comes and goes. */
   readonly feels: (settings: S) => Feels
-  readonly expand: (settings: S, select: string, roles?: Filled) => Rig
+  /** `strength` is how many times as strong as designed it will be shown, 0..2, for what has to have room for it. */
+  readonly expand: (settings: S, select: string, roles?: Filled, strength?: number) => Rig
+  /** Its areas are written by hand: insets and fingers are a matter of theirs. */
+  readonly areasByHand?: true
 }

@@ -1,6 +1,6 @@
 // The kinds there are. Adding a kind is adding a folder and a line here.
 import type { Rig } from '../rig/rig'
-import type { Kind } from './kind'
+import { wholeKind, type WholeKind } from './common'
 import { drift } from './drift'
 import { fold } from './fold'
 import { follow } from './follow'
@@ -15,9 +15,9 @@ import { tilt } from './tilt'
  * that kind; the document's schema has seen to it that they fit.
  */
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- one list holds kinds with different settings
-export type AnyKind = Kind<any>
+export type AnyKind = WholeKind<any>
 
-export const kinds: readonly AnyKind[] = [tilt, drift, fold, follow, spotlight, glow, grainLight, free]
+export const kinds: readonly AnyKind[] = [wholeKind(tilt), wholeKind(drift), wholeKind(fold), wholeKind(follow), wholeKind(spotlight), wholeKind(glow), wholeKind(grainLight), wholeKind(free)]
 
 /** The headings under which recipes stand, in order. */
 export const families = [{ id: 'depth', words: 'Depth' }, { id: 'light', words: 'Light' }, { id: 'free', words: 'From signals up' }] as const

@@ -1,6 +1,7 @@
 // Pose by hand: the pointer is fastened, the element is dragged to where it should be there, and the numbers follow.
 import type { Place } from '../geometry/place'
 import type { Output, Rig } from '../rig/rig'
+import { knobValue } from '../rig/values'
 import type { Signal } from '../signal/signal'
 import { heldNumber } from './control'
 import type { AnyKind } from './kinds'
@@ -60,15 +61,16 @@ export function posedKnobs(rig: Rig, place: Place, drag: { readonly x: number; r
   const asked = new Map<string, number[]>()
   for (const { output, reading, knob } of posable(rig, place, because)) {
     const moved = pull(output, drag)
-    const value = rig.knobs.find(({ id }) => id === knob)?.value
-    if (value === undefined || moved === 0) continue
-    asked.set(knob, [...(asked.get(knob) ?? []), value + moved / (output.factor * output.strength * reading)])
+    const { value, times } = rig.knobs.find(({ id }) => id === knob) ?? {}
+    const by = output.factor * output.strength * reading * (times === undefined ? 1 : knobValue(rig, times))
+    if (value === undefined || moved === 0 || by === 0) continue
+    asked.set(knob, [...(asked.get(knob) ?? []), value + moved / by])
   }
   return new Map([...asked].map(([knob, values]) => [knob, values.reduce((sum, value) => sum + value, 0) / values.length]))
 }
 
 /** The settings of an effect after such a drag, each number held in its range. */
-export function poseByHand<S>(kind: AnyKind, settings: S, place: Place, drag: { readonly x: number; readonly y: number }, because: Because): S {
+export function poseByHand<S>(kind: Pick<AnyKind, 'expand' | 'controls'>, settings: S, place: Place, drag: { readonly x: number; readonly y: number }, because: Because): S {
   const knobs = posedKnobs(kind.expand(settings, '&') as Rig, place, drag, because)
   let posed = settings
   for (const control of kind.controls(settings)) {

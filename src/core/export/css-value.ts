@@ -57,7 +57,7 @@ function writeMix(rig: Rig, names: Names, { curve, channel = '', link }: Output)
 
 /** A knob's value as CSS writes it. */
 export function writeKnob({ name }: Names, { value, unit, times }: Knob): string {
-  return times === undefined ? `${cssNumber(value)}${unit}` : `calc(${cssNumber(value)} * var(--${name}-${times}))`
+  return times === undefined ? `${cssNumber(value)}${unit}` : `calc(${cssNumber(value)}${unit} * var(--${name}-${times}))`
 }
 
 /** A number as CSS writes it: no exponent, no needless digits. */

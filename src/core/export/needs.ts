@@ -9,7 +9,8 @@ const tracked: readonly SignalName[] = ['speed', 'heading', 'past']
 /** The names of the entries that the player's tables must keep, sorted. */
 export function needsOf(figures: readonly PlayedFigure[]): readonly string[] {
   const needs = new Set<string>(figures.length > 0 ? ['telling'] : [])
-  for (const { area, frames, parts, sharesEye } of figures) {
+  for (const { area, frames, parts, sharesEye, media, notCalm } of figures) {
+    if (media !== undefined || notCalm) needs.add('widths')
     if (sharesEye) needs.add('eyes')
     if (area.looks) for (const each of ['looks', 'flow', 'late', 'states']) needs.add(each)
     if (parts) needs.add('parts')

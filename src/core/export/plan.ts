@@ -18,6 +18,8 @@ export interface Figure {
   readonly sentence: string
   /** What single matches have of their own, by knob or token. */
   readonly own?: Effect['own']
+  /** What some of them are in narrow windows. */
+  readonly narrow?: Effect['narrow']
   /** The named values that knobs and tokens show, each so many times. */
   readonly named?: Readonly<Record<string, { readonly name: string; readonly css: string; readonly times: number }>>
 }
@@ -34,7 +36,7 @@ export function planFigures(untied: Site, siteId: string, pageId?: string, only?
     if (!playsOn(effect, pageId) || (only !== undefined && effect.id !== only)) return []
     const name = names[index] ?? 'figure'
     const rig = expandEffect(effect)
-    return [{ number: index + 1, names: { title: `Figure ${index + 1}, ${name}`, name, mark }, rig, sentence: tellEffect(effect), own: effect.own, named: namedIn(site, effect, rig) }]
+    return [{ number: index + 1, names: { title: `Figure ${index + 1}, ${name}`, name, mark }, rig, sentence: tellEffect(effect), own: effect.own, narrow: effect.narrow, named: namedIn(site, effect, rig) }]
   })
 }
 

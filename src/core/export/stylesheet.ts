@@ -21,10 +21,17 @@ function writeNamed(figures: readonly Figure[]): readonly string[] {
 }
 
 /** What a knob or a token is given: a named value, or a value of its own. */
-function givenTo({ named }: Figure, id: string, own: string): string {
-  const shared = named?.[id]
+function givenTo(figure: Figure, id: string, own: string): string {
+  const shared = figure.named?.[id]
   if (!shared) return own
-  return shared.times === 1 ? `var(--${shared.name})` : `calc(${cssNumber(shared.times)} * var(--${shared.name}))`
+  return multiplied(figure, id, `var(--${shared.name})`, shared.times)
+}
+
+/** A value of a knob, so many times, and as many times as the knob is of another one. */
+function multiplied({ rig, names }: Figure, id: string, value: string, times = 1): string {
+  const by = rig.knobs.find((knob) => knob.id === id)?.times
+  const factors = [...(times === 1 ? [] : [cssNumber(times)]), value, ...(by === undefined ? [] : [`var(--${names.name}-${by})`])]
+  return factors.length === 1 ? value : `calc(${factors.join(' * ')})`
 }
 
 /** The selectors of all elements of the page that the figures write on. */
@@ -53,20 +60,33 @@ function writeFigure(figure: Figure): string {
   return [
     writeComment(`Figure ${number}. ${sentence} The script writes ${spoken([...new Set(written)])}.`),
     ...(knobs.length > 0 ? [`${owners.join(',\n')} {`, ...knobs.map(([declaration, note]) => (note ? `  ${declaration.padEnd(width)}  /* ${commentText(note)} */` : `  ${declaration}`)), '}'] : []),
+    ...writeNarrow(figure, owners),
     ...writeOwn(figure),
     ...(rig.parts.length > 0 ? [`${listParts(figure, rig.parts)} { display: none; }`] : []),
     // In print, and with a visitor's own few colours, the page is as it was designed.
-    ...(rules.length > 0 ? [`@media screen and (forced-colors: none)${rig.finePointerOnly ? ' and (any-pointer: fine)' : ''} {`, ...rules.map((line) => (line ? `  ${line}` : line)), '}'] : []),
+    ...(rules.length > 0 ? [`@media ${['screen', '(forced-colors: none)', ...(rig.finePointerOnly ? ['(any-pointer: fine)'] : []), ...(rig.notCalm ? ['(prefers-reduced-motion: no-preference)'] : []), ...(rig.media === undefined ? [] : [rig.media])].join(' and ')} {`, ...rules.map((line) => (line ? `  ${line}` : line)), '}'] : []),
     '',
   ].join('\n')
 }
 
 /** What single matches have of their own: one custom property on each. */
-function writeOwn({ rig, names, own = {} }: Figure): readonly string[] {
-  const known = new Set([...rig.knobs, ...(rig.tokens ?? [])].map(({ id }) => id))
-  const bySelect = grouped(Object.entries(own).filter(([id]) => known.has(id)).flatMap(([id, { values }]) => Object.entries(values).map(([select, value]) => ({ select, line: `--${names.name}-${id}: ${styleText(value)};` }))), ({ select }) => select)
+function writeOwn(figure: Figure): readonly string[] {
+  const { names, own = {} } = figure
+  const known = knownIn(figure)
+  const bySelect = grouped(Object.entries(own).filter(([id]) => known.has(id)).flatMap(([id, { values }]) => Object.entries(values).map(([select, value]) => ({ select, line: `--${names.name}-${id}: ${multiplied(figure, id, styleText(value))};` }))), ({ select }) => select)
   return [...bySelect].map(([select, lines]) => `${styleText(select)} { ${lines.map(({ line }) => line).join(' ')} }`)
 }
+
+/** What knobs and tokens are in narrow windows. */
+function writeNarrow(figure: Figure, owners: readonly string[]): readonly string[] {
+  const { names, narrow } = figure
+  const known = knownIn(figure)
+  const lines = Object.entries(narrow?.values ?? {}).filter(([id]) => known.has(id)).map(([id, value]) => `    --${names.name}-${id}: ${multiplied(figure, id, styleText(value))};`)
+  return lines.length === 0 ? [] : [`@media (max-width: ${narrow?.upToPx ?? 0}px) {`, `  ${owners.join(',\n  ')} {`, ...lines, '  }', '}']
+}
+
+/** The knobs and tokens of a figure, by id. */
+const knownIn = ({ rig }: Figure) => new Set([...rig.knobs, ...(rig.tokens ?? [])].map(({ id }) => id))
 
 /** All rules of a figure, by what they select. */
 function writeRules(figure: Figure): readonly string[] {

@@ -61,6 +61,8 @@ export function planRig(rig: Rig, names: Names): readonly PlayedFigure[] {
       drives,
       marksArea: rig.rules.some((rule) => rule.whilePlayed && rule.select === select) || undefined,
       sharesEye: rig.rules.some(({ css }) => 'perspective' in css) || undefined,
+      media: rig.media,
+      notCalm: rig.notCalm ? true : undefined,
     }
   })
 }

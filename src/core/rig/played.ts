@@ -44,4 +44,8 @@ export interface PlayedFigure {
   readonly marksArea?: true | undefined
   /** Its elements share a vanishing point with what stands beside them. */
   readonly sharesEye?: true | undefined
+  /** It plays only where this media query holds. */
+  readonly media?: string | undefined
+  /** It does not play for visitors who prefer reduced motion. */
+  readonly notCalm?: true | undefined
 }

@@ -87,6 +87,8 @@ export interface Knob {
   readonly unit: Unit
   /** What it does, for the comment beside it. */
   readonly note: string
+  /** It says how much of the effect is seen: the strength of the whole scales it. */
+  readonly isAmount?: boolean | undefined
   /** Another knob that it is a multiple of: then it is `value` times that one. */
   readonly times?: string | undefined
   /** For rigs by hand: the least and greatest value that makes sense, and how it is drawn on the page. */
@@ -192,6 +194,10 @@ export interface Rig {
   readonly roles?: readonly Role[] | undefined
   /** Its rules count only where there is a mouse or a pen: what a finger could never lift would stay. */
   readonly finePointerOnly?: boolean | undefined
+  /** It plays only where this media query of the window's width holds. */
+  readonly media?: string | undefined
+  /** It does not play for visitors who prefer reduced motion. */
+  readonly notCalm?: boolean | undefined
 }
 
 /** The part that a target is, by id; undefined for elements of the page. */

@@ -155,10 +155,13 @@ export const handleSchema = z.discriminatedUnion('on', [
   z.object({ on: z.literal('zones'), along: z.enum(['columns', 'rows']) }),
 ])
 
+/** Widths of the window, as a media query says them. */
+export const mediaSchema = z.string().regex(/^\((min|max)-width: \d+px\)( and \(max-width: \d+px\))?$/, 'is not a width of the window')
+
 const rigShape = z.object({
   areas: z.array(areaSchema).min(1).max(20),
   channels: z.array(channelSchema).max(200),
-  knobs: z.array(z.object({ id: identifier, value: z.number(), unit: z.enum(units), note: z.string().max(200), times: identifier.optional(), range: z.tuple([px, px]).readonly().refine(([least, greatest]) => least < greatest, { error: 'goes from the least to the greatest' }).optional(), handle: handleSchema.optional() })).max(200),
+  knobs: z.array(z.object({ id: identifier, value: z.number(), unit: z.enum(units), note: z.string().max(200), isAmount: z.boolean().optional(), times: identifier.optional(), range: z.tuple([px, px]).readonly().refine(([least, greatest]) => least < greatest, { error: 'goes from the least to the greatest' }).optional(), handle: handleSchema.optional() })).max(200),
   outputs: z.array(outputSchema).max(400),
   parts: z.array(z.object({ id: identifier, area: identifier, inside: identifier.optional(), count: z.number().int().min(1).max(60).optional(), whileOn: z.boolean().optional(), covers: z.literal('border').optional(), holds: z.literal('copy').optional(), css })).max(100),
   rules: z.array(z.object({ select, css, whilePlayed: z.boolean().optional(), bearsKnobs: z.boolean().optional() })).max(100),
@@ -166,6 +169,8 @@ const rigShape = z.object({
   tokens: z.array(z.object({ id: identifier, of: z.enum(['colour', 'gradient', 'text', 'picture']), value: z.string().min(1).max(2000).regex(/^[^{};<]*$/, 'is not one CSS value'), note: z.string().max(200) })).max(100).optional(),
   roles: z.array(roleSchema).max(20).optional(),
   finePointerOnly: z.boolean().optional(),
+  media: mediaSchema.optional(),
+  notCalm: z.boolean().optional(),
 })
 
 /** Where something is wrong, and what. */

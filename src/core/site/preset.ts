@@ -26,10 +26,10 @@ export function classOfPreset(name: string): string {
 export function makePreset(source: string, number: number, effect: Effect, css: string): Preset {
   const element = elementsOf(readTree(source))[number]
   const markup = element ? withClass(sliceOf(source, outerOf(element), element), classOfPreset(effect.name)) : ''
-  const { kind, name, noun, roles, settings } = effect
+  const { kind, name, noun, roles, narrow, settings } = effect
   const inside = (select: string) => (select.startsWith(`${effect.select} `) ? `& ${select.slice(effect.select.length + 1)}` : select)
   const kept = roles && Object.fromEntries(Object.entries(roles).map(([id, role]) => [id, { ...role, select: inside(role.select) }]))
-  return { format: presetFormat, name, effect: { id: 'preset', kind, name, noun, settings, select: `.${classOfPreset(name)}`, ...(kept ? { roles: kept } : {}) }, markup, css }
+  return { format: presetFormat, name, effect: { id: 'preset', kind, name, noun, settings, select: `.${classOfPreset(name)}`, ...(kept ? { roles: kept } : {}), ...(narrow ? { narrow } : {}) }, markup, css }
 }
 
 function withClass(markup: string, className: string): string {

@@ -8,6 +8,9 @@ export const siteFormat = 'glass-moth/1'
 const identifier = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/, 'is not an identifier')
 const title = z.string().trim().min(1, 'needs a name').max(120, 'is longer than 120 characters')
 
+/** One value as CSS writes it, that can end nothing it stands in. */
+const cssText = (most: number) => z.string().min(1).max(most).regex(/^[^{};<]*$/, 'is not one CSS value')
+
 const hash = z.string().regex(/^[0-9a-f]{64}$/, 'is not a SHA-256 in hex')
 const select = z.string().trim().min(1).max(500)
 const noun = z.string().trim().min(1).max(60)
@@ -41,14 +44,17 @@ export const ownSchema = z.object({
   /** What to read it from where none is set: the match's background, text, picture, or an attribute. */
   from: z.union([z.enum(['background', 'text', 'picture']), z.object({ attribute: z.string().regex(/^[a-z][a-z0-9-]{0,60}$/i) })]).optional(),
   /** Values by the selector of one match. */
-  values: z.record(select, z.string().min(1).max(2000).regex(/^[^{};<]*$/, 'is not one CSS value')),
+  values: z.record(select, cssText(2000)),
 })
+
+/** What some numbers and colours of an effect are in narrow windows, by knob or token; up to so wide ones, px. */
+export const narrowSchema = z.object({ upToPx: z.number().int().min(200).max(4000), values: z.record(identifier, cssText(500)) })
 
 /** A number, length or colour that effects of a site share: a custom property in the export. */
 export const namedValueSchema = z.object({
   id: identifier,
   name: z.string().regex(/^[a-z][a-z0-9-]{0,39}$/, 'is small letters, digits and hyphens, and begins with a letter'),
-  value: z.union([z.number().min(-1e6).max(1e6), z.string().min(1).max(500).regex(/^[^{};<]*$/, 'is not one CSS value')]),
+  value: z.union([z.number().min(-1e6).max(1e6), cssText(500)]),
   unit: z.enum([...units, 'Hz']),
 })
 
@@ -73,6 +79,7 @@ export const effectSchema = z
     roles: z.record(identifier, roleSchema).optional(),
     /** What each match has of its own, by knob. */
     own: z.record(identifier, ownSchema).optional(),
+    narrow: narrowSchema.optional(),
     /** Off: it stays with the site, but plays nowhere and is not exported. */
     isOff: z.literal(true).optional(),
     /** The pages that it is for; all when left out. */
@@ -116,6 +123,7 @@ export type Tie = z.infer<typeof tieSchema>
 export type Try = z.infer<typeof trySchema>
 export type KeptTrace = z.infer<typeof keptTraceSchema>
 export type Own = z.infer<typeof ownSchema>
+export type Narrow = z.infer<typeof narrowSchema>
 export type Page = z.infer<typeof pageSchema>
 export type Effect = z.infer<typeof effectSchema>
 export type Site = z.infer<typeof siteSchema>

@@ -14,6 +14,7 @@ import { ControlWord } from './ControlWord'
 import { Matches } from './Matches'
 import { NamedValues } from './NamedValues'
 import { NameField } from './NameField'
+import { NarrowRow } from './NarrowRow'
 import { NounWord } from './NounWord'
 import { OwnRow } from './OwnRow'
 import { PagesField } from './PagesField'
@@ -54,6 +55,7 @@ function CaptionOf({ effect, number, kind }: CaptionOfProps) {
   const { rowsOpen: open, touched } = useView()
   const controls = kind.controls(effect.settings)
   const rows = kind.rows(effect.settings)
+  const answers = kind.answersOf(effect.settings)
   const setOpen = (rowsOpen: boolean) => view.update({ rowsOpen })
   const inHand = controls.find(({ id }) => id === touched)
   const word = (id: string) => {
@@ -88,12 +90,14 @@ function CaptionOf({ effect, number, kind }: CaptionOfProps) {
           <NameField effect={effect} />
           <RoleRows effect={effect} kind={kind} />
           <OwnRow effect={effect} />
-          <Rows ids={rows.more} word={word} controls={controls} />
+          <Rows title="More of it" ids={rows.more} word={word} controls={controls} />
           <SelectorField effect={effect} />
           <PagesField effect={effect} />
-          <Rows ids={rows.exact} word={word} controls={controls} />
+          <Rows title="All of it" ids={kind.commonRows(effect.settings)} word={word} controls={controls} />
+          <NarrowRow effect={effect} />
+          <Rows title="Exactly" ids={rows.exact} word={word} controls={controls} />
           <NamedValues />
-          <Box fontSize="13px" color="soft" mt="4px">{kind.answers.touch} With reduced motion: {kind.answers.reducedMotion.toLowerCase()}</Box>
+          <Box fontSize="13px" color="soft" mt="4px">{answers.touch} With reduced motion: {answers.reducedMotion.charAt(0).toLowerCase() + answers.reducedMotion.slice(1)}</Box>
         </Box>
       )}
     </Flex>
@@ -115,14 +119,15 @@ function RoleRows({ effect, kind }: { readonly effect: Effect; readonly kind: An
 }
 
 interface RowsProps {
+  readonly title: string
   readonly ids: readonly string[]
   readonly word: (id: string) => ReactNode
   readonly controls: readonly Control<unknown>[]
 }
 
-function Rows({ ids, word, controls }: RowsProps) {
+function Rows({ title, ids, word, controls }: RowsProps) {
   return (
-    <Grid templateColumns="repeat(auto-fill, minmax(400px, 1fr))" columnGap="24px">
+    <Grid role="group" aria-label={title} templateColumns="repeat(auto-fill, minmax(400px, 1fr))" columnGap="24px">
       {ids.map((id) => (
         <Flex key={id} align="center" gap="10px" minHeight="31px" fontSize="14px">
           <Box width="150px" color="soft">{controls.find((control) => control.id === id)?.title}</Box>

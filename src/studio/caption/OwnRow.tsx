@@ -3,7 +3,6 @@ import { Box, Flex, chakra } from '@chakra-ui/react'
 import { useState } from 'react'
 import { expandEffect } from '../../core/effect/kinds'
 import { textOfString, writeOwnValue } from '../../core/export/own-value'
-import type { Rig, Token } from '../../core/rig/rig'
 import type { Effect, Own } from '../../core/site/site'
 import type { Match } from '../../worker/protocol'
 import { notify } from '../commands'
@@ -12,25 +11,9 @@ import { Button, Field } from '../theme/controls'
 import { WordMenu } from './ChoiceWord'
 import { overChecks, swatch } from './ColourField'
 import { huesFrom } from './hues'
-
-/** Something that each match may have of its own. */
-interface Thing {
-  readonly id: string
-  readonly of: 'amount' | Token['of']
-  readonly words: string
-  readonly unit: string
-  readonly value: string
-}
-
-function thingsOf({ knobs, tokens = [] }: Rig): readonly Thing[] {
-  return [
-    ...tokens.map(({ id, of, note, value }): Thing => ({ id, of, words: note || id, unit: '', value })),
-    ...knobs.filter(({ times }) => times === undefined).map(({ id, note, unit, value }): Thing => ({ id, of: 'amount', words: note || id, unit, value: `${value}${unit}` })),
-  ]
-}
+import { isColour, thingsOf, ThingField, type Thing } from './things'
 
 const most = 30
-const isColour = (text: string) => CSS.supports('color', text)
 
 export function OwnRow({ effect }: { readonly effect: Effect }) {
   const studio = useStudio()
@@ -66,7 +49,7 @@ export function OwnRow({ effect }: { readonly effect: Effect }) {
         {all.slice(0, most).map((each, index) => <Dot key={each.select} match={each} index={index} thing={thing} value={own.values[each.select]} isChosen={at === index} onChoose={() => setAt(at === index ? null : index)} />)}
         {all.length > most && <Box color="soft">and {all.length - most} more</Box>}
       </Flex>
-      {match && <ValueField key={match.select + thing.id} thing={thing} value={own.values[match.select]} onValue={(value) => {
+      {match && <ThingField key={match.select + thing.id} label={`Its own: ${thing.words}`} thing={thing} value={own.values[match.select]} onValue={(value) => {
         const others = Object.fromEntries(Object.entries(own.values).filter(([select]) => select !== match.select))
         write({ ...own, values: value === undefined ? others : { ...others, [match.select]: value } })
       }} />}
@@ -105,22 +88,6 @@ function Dot({ match, index, thing, value, isChosen, onChoose }: DotProps) {
       style={thing.of === 'colour' ? swatch(shown) : thing.of === 'gradient' ? overChecks(shown) : undefined} background="ground" color="ink" fontSize="11px" cursor="pointer" _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '2px' }}>
       {thing.of === 'colour' || thing.of === 'gradient' ? '' : thing.of === 'amount' ? parseFloat(shown) : index + 1}
     </chakra.button>
-  )
-}
-
-function ValueField({ thing, value, onValue }: { readonly thing: Thing; readonly value: string | undefined; readonly onValue: (value: string | undefined) => void }) {
-  const plain = textOfString((value ?? '').replace(/^url\((.*)\)$/, '$1'))
-  const [text, setText] = useState(plain)
-  const written = text.trim() === '' ? undefined : writeOwnValue(thing.of, text, thing.unit, isColour)
-  const isGood = text.trim() === '' || written !== undefined
-  const take = () => isGood && written !== value && onValue(written)
-  return (
-    <Field aria-label={`Its own: ${thing.words}`} aria-invalid={!isGood} value={text} placeholder={textOfString(thing.value)} width="170px" fontFamily="mono" fontSize="12px" onChange={(event) => setText(event.target.value)} onBlur={take}
-      title={isGood ? 'Empty follows the others' : { amount: `A number${thing.unit ? ` in ${thing.unit}` : ''}`, colour: 'A CSS colour', gradient: 'A CSS gradient', text: '', picture: '' }[thing.of]}
-      onKeyDown={(event) => {
-        event.stopPropagation()
-        if (event.key === 'Enter') take()
-      }} />
   )
 }
 

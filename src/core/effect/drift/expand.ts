@@ -18,7 +18,7 @@ function fillingScale(percent: number, turnDeg: number): number {
 }
 
 /** The rig of a drift in the elements that `select` matches; layers that nobody has pointed at yet are left out. */
-export function expandDrift(settings: DriftSettings, select: string, roles: Filled = {}): Rig {
+export function expandDrift(settings: DriftSettings, select: string, roles: Filled = {}, strength = 1): Rig {
   const { layers, unit, way, axes, turnDeg, scalePercent, kept, follow, back, away, pose } = settings
   const channel = channelsIn('ground')
   const filled = layers.flatMap((layer) => (roles[layer.id] === undefined ? [] : [{ ...layer, select: roles[layer.id] ?? '' }]))
@@ -29,9 +29,9 @@ export function expandDrift(settings: DriftSettings, select: string, roles: Fill
   const place = (id: 'x' | 'y'): Channel => channel(id, { of: id === 'x' ? 'centredX' : 'centredY' }, 'travel', follow, { away: { kind: away, pose: pose[id] }, going: back ?? undefined })
   const channels: Channel[] = [...(hasAcross || turnDeg > 0 ? [place('x')] : []), ...(hasDown ? [place('y')] : [])]
   if (scalePercent > 0) channels.push(channel('here', { of: 'inside' }, 'scale', comingFeel(320), { going: comingFeel(520) }))
-  const knobs: Knob[] = filled.map(({ id, amount }, index) => ({ id, value: amount, unit: isEnlarged ? '%' : unit, note: `how far the ${filled.length === 1 ? 'layer' : layerTitle(index)} slides` }))
-  if (turnDeg > 0) knobs.push({ id: 'turn', value: turnDeg, unit: 'deg', note: 'how far the layers turn at the left and right edge' })
-  if (scalePercent > 0) knobs.push({ id: 'grow', value: scalePercent / 100, unit: '', note: 'how much the layers grow, as a share of their size' })
+  const knobs: Knob[] = filled.map(({ id, amount }, index) => ({ id, value: amount, unit: isEnlarged ? '%' : unit, note: `how far the ${filled.length === 1 ? 'layer' : layerTitle(index)} slides`, isAmount: true }))
+  if (turnDeg > 0) knobs.push({ id: 'turn', value: turnDeg, unit: 'deg', note: 'how far the layers turn at the left and right edge', isAmount: true })
+  if (scalePercent > 0) knobs.push({ id: 'grow', value: scalePercent / 100, unit: '', note: 'how much the layers grow, as a share of their size', isAmount: true })
   const slot = (axis: 'X' | 'Y') => sliding(axis, isEnlarged || unit === '%' ? '%' : undefined)
   const outputs: Output[] = filled.flatMap(({ id, amount, select: within }) => {
     const to = { within }
@@ -40,7 +40,7 @@ export function expandDrift(settings: DriftSettings, select: string, roles: Fill
       ...(hasDown ? [outputOn(to, slot('Y'), { factor: sign, knob: id, channel: 'y' })] : []),
       ...(turnDeg > 0 ? [outputOn(to, turning('rotate'), { factor: sign, knob: 'turn', channel: 'x' })] : []),
       ...(scalePercent > 0 ? [outputOn(to, turning('scale'), { base: 1, knob: 'grow', channel: 'here' })] : []),
-      ...(isEnlarged ? [outputOn(to, turning('scale'), { base: fillingScale(amount, turnDeg), factor: 0 })] : []),
+      ...(isEnlarged ? [outputOn(to, turning('scale'), { base: fillingScale(amount * strength, turnDeg * strength), factor: 0 })] : []),
     ]
   })
   return rigOf({

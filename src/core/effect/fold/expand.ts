@@ -24,9 +24,9 @@ export function expandFold(settings: FoldSettings, select: string): Rig {
     channels: [channel('x', { of: 'centredX' }, 'travel', follow, { away: { kind: away, pose: pose.x }, going: back ?? undefined })],
     knobs: [
       { id: 'corner', value: cornerPercent / 100, unit: '', note: 'where the corner stands, as a share of the heading' },
-      { id: 'angle', value: angleDeg, unit: 'deg', note: 'how far each wall is skewed' },
-      { id: 'travel', value: travelPercent / 100, unit: '', note: 'how far the words slide at either edge, as a share of the heading' },
-      ...(shadePercent > 0 ? [{ id: 'dark', value: shadePercent / 100, unit: '' as const, note: 'how dark the second wall is' }] : []),
+      { id: 'angle', value: angleDeg, unit: 'deg', note: 'how far each wall is skewed', isAmount: true },
+      { id: 'travel', value: travelPercent / 100, unit: '', note: 'how far the words slide at either edge, as a share of the heading', isAmount: true },
+      ...(shadePercent > 0 ? [{ id: 'dark', value: shadePercent / 100, unit: '' as const, note: 'how dark the second wall is', isAmount: true }] : []),
     ],
     outputs: [
       outputOn({ part: 'wall-1' }, turning('skewY'), { factor: -lean, knob: 'angle' }),

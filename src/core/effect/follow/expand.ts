@@ -15,7 +15,7 @@ export const groundOf = (select: string) => `:has(> ${select.includes(',') ? `:i
 const bends = ({ path }: FollowSettings) => path.stops.some(({ value }) => value !== 0)
 
 /** The rig of the movers that `select` matches, inside their grounds. */
-export function expandFollow(settings: FollowSettings, select: string, roles: Filled = {}): Rig {
+export function expandFollow(settings: FollowSettings, select: string, roles: Filled = {}, strength = 1): Rig {
   const { axes, acrossPx, upDownPx, offsetXPx, offsetYPx, path, leanDeg, turns, away, comeMs, goMs, follow } = settings
   const ground = roles.ground ?? groundOf(select)
   const channel = channelsIn('ground')
@@ -28,7 +28,7 @@ export function expandFollow(settings: FollowSettings, select: string, roles: Fi
   const outputs: Output[] = []
   const place = (id: 'x' | 'y', limit: number) => {
     channels.push(channel(id, { of: id === 'x' ? 'xPx' : 'yPx', from: 'centre' }, 'travel', follow, { ...inMover, curve: limited(limit) }))
-    outputs.push(outputOn('self', sliding(id === 'x' ? 'X' : 'Y'), { channel: id }))
+    outputs.push(outputOn('self', sliding(id === 'x' ? 'X' : 'Y'), { channel: id, strength }))
   }
   if (hasAcross) place('x', acrossPx)
   if (hasDown) place('y', upDownPx)
@@ -46,7 +46,7 @@ export function expandFollow(settings: FollowSettings, select: string, roles: Fi
     // Where along the ground the pointer is, is read in the ground itself.
     const weight = channel('along', { of: 'inside' }, 'travel', comingFeel(comeMs), { going: comingFeel(goMs), ...(away === 'stays' ? { away: { kind: 'hold', pose: 0 } } : {}) })
     channels.push(weight, channel('run', { of: 'x' }, 'travel', follow, { away: { kind: away === 'home' ? 'settle' : 'hold', pose: 0.5 }, curve: path }))
-    outputs.push(outputOn({ within: select }, sliding('Y'), { channel: 'run', weight: 'along' }))
+    outputs.push(outputOn({ within: select }, sliding('Y'), { channel: 'run', weight: 'along', strength }))
   }
   const axis = hasAcross ? 'x' : 'y'
   const lagPx = lagOf(follow, leanSpeed)

@@ -113,4 +113,5 @@ export const free: Kind<Rig> = {
     return { follow, back, come: follow, go: back }
   },
   expand: (rig, select, filled = {}) => fillRoles(rig, select, filled),
+  areasByHand: true,
 }

@@ -43,7 +43,7 @@ export function expandGlow(settings: GlowSettings, select: string): Rig {
     outputs.push(outputOn(to, sliding('X'), { channel: 'x' }), outputOn(to, sliding('Y'), { channel: 'y' }), outputOn(to, fading, { channel: 'here' }))
   }
   if (hasSurface) {
-    knobs.push({ id: 'surface', value: surfacePercent, unit: '%', note: 'how strong it is on the surface' })
+    knobs.push({ id: 'surface', value: surfacePercent, unit: '%', note: 'how strong it is on the surface', isAmount: true })
     lit('surface', 'surface', { ...coverCss, ...(lies === 'under' ? { 'z-index': '-1' } : {}) })
     // What lies under the content stays over the card's own ground.
     if (lies === 'under') rules.push({ select, whilePlayed: true, css: { isolation: 'isolate' } })
@@ -51,7 +51,7 @@ export function expandGlow(settings: GlowSettings, select: string): Rig {
   const ringCss = { position: 'absolute', inset: '0', padding: '{line}', 'border-radius': 'inherit', overflow: 'clip', mask: ringMask }
   if (hasEdge || hasTurn) knobs.push({ id: 'line', value: Math.max(edgePx, hasTurn ? 1 : 0), unit: 'px', note: 'how wide the line along the edge is' })
   if (hasEdge) {
-    knobs.push({ id: 'edge', value: edgePercent, unit: '%', note: 'how strong it is along the edge' })
+    knobs.push({ id: 'edge', value: edgePercent, unit: '%', note: 'how strong it is along the edge', isAmount: true })
     lit('edge', 'edge', ringCss)
   }
   if (hasTurn) {
@@ -62,7 +62,7 @@ export function expandGlow(settings: GlowSettings, select: string): Rig {
     outputs.push(outputOn({ part: 'runner' }, turning('rotate'), { factor: 360, channel: 'turn' }), outputOn({ part: 'runner' }, fading, { channel: 'on' }))
   }
   if (shrinks) {
-    knobs.push({ id: 'shrink', value: shrinkPercent / 100, unit: '', note: 'how much the card shrinks, as a share of its size' })
+    knobs.push({ id: 'shrink', value: shrinkPercent / 100, unit: '', note: 'how much the card shrinks, as a share of its size', isAmount: true })
     outputs.push(outputOn('self', turning('scale'), { base: 1, factor: -1, knob: 'shrink', channel: 'on' }))
   }
   return rigOf({

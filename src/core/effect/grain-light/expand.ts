@@ -19,7 +19,7 @@ export function expandGrainLight(settings: GrainLightSettings, select: string): 
     channels: [...sheet.channels, ...(away === 'out' ? [channelsIn('ground')('here', { of: 'inside' }, 'light', comingFeel(comeMs), { going: comingFeel(goMs) })] : [])],
     knobs: [
       { id: 'radius', value: radiusPx, unit: 'px', note: 'radius of the light' },
-      { id: 'strength', value: lightPercent / 100, unit: '', note: 'how strong the light is' },
+      { id: 'strength', value: lightPercent / 100, unit: '', note: 'how strong the light is', isAmount: true },
       { id: 'grain', value: grainPercent / 100, unit: '', note: 'how much the grain shows' },
     ],
     outputs: [...sheet.outputs, outputOn({ part: 'light' }, fading, { knob: 'strength', ...shines })],

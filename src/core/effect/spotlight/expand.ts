@@ -28,7 +28,7 @@ export function expandSpotlight(settings: SpotlightSettings, select: string): Ri
   const knobs: Knob[] = [
     { id: 'clear', value: clearPx, unit: 'px', note: 'radius of what is clear' },
     { id: 'soft', value: softPx, unit: 'px', note: 'how much further the soft edge goes' },
-    { id: 'darkness', value: darknessPercent / 100, unit: '', note: 'how dark the rest is' },
+    { id: 'darkness', value: darknessPercent / 100, unit: '', note: 'how dark the rest is', isAmount: true },
   ]
   const channels = [...sheet.channels, channel('here', { of: 'inside' }, 'light', come, { going: go })]
   const dark = { on: 'property', name: 'opacity', unit: '', law: 'add' } as const
@@ -41,7 +41,7 @@ export function expandSpotlight(settings: SpotlightSettings, select: string): Ri
     outputs.push(outputOn({ part: 'sheet' }, turning('scale'), { base: 1, factor: -1, knob: 'narrower', channel: 'pressed' }))
   }
   if (pressedDarkerPercent > 0) {
-    knobs.push({ id: 'darker', value: pressedDarkerPercent / 100, unit: '', note: 'how much darker it is while pressed' })
+    knobs.push({ id: 'darker', value: pressedDarkerPercent / 100, unit: '', note: 'how much darker it is while pressed', isAmount: true })
     outputs.push(outputOn({ part: 'dark' }, dark, { knob: 'darker', channel: 'pressed', ...weight }))
   }
   if (shape === 'wide') outputs.push(outputOn({ part: 'sheet' }, turning('scaleX'), { base: 1.6, factor: 0 }))

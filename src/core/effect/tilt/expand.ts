@@ -37,10 +37,10 @@ export function expandTilt(settings: TiltSettings, select: string, roles: Filled
   const upDownKnob = settings.linked ? 'lean' : 'lean-up-down'
   const knobs: Knob[] = [
     settings.linked
-      ? { id: 'lean', value: settings.acrossDeg, unit: 'deg', note: 'how far it leans at its edges' }
-      : { id: 'lean', value: settings.acrossDeg, unit: 'deg', note: 'how far it leans at its left and right edge' },
+      ? { id: 'lean', value: settings.acrossDeg, unit: 'deg', note: 'how far it leans at its edges', isAmount: true }
+      : { id: 'lean', value: settings.acrossDeg, unit: 'deg', note: 'how far it leans at its left and right edge', isAmount: true },
   ]
-  if (!settings.linked) knobs.push({ id: upDownKnob, value: settings.upDownDeg, unit: 'deg', note: 'how far it leans at its upper and lower edge' })
+  if (!settings.linked) knobs.push({ id: upDownKnob, value: settings.upDownDeg, unit: 'deg', note: 'how far it leans at its upper and lower edge', isAmount: true })
   knobs.push({ id: 'eye', value: settings.eyePx, unit: 'px', note: 'how far away the eye is; nearer looks deeper' })
   const output = (fn: TransformFunction, factor: number, knob: string, channel?: string, base = 0): Output => ({
     to: 'self',
@@ -71,11 +71,11 @@ export function expandTilt(settings: TiltSettings, select: string, roles: Filled
     })
   }
   if (settings.liftPx > 0) {
-    knobs.push({ id: 'lift', value: settings.liftPx, unit: 'px', note: 'how far it comes toward you' })
+    knobs.push({ id: 'lift', value: settings.liftPx, unit: 'px', note: 'how far it comes toward you', isAmount: true })
     outputs.push(output('translateZ', 1, 'lift', 'here'))
   }
   if (settings.growPercent > 0) {
-    knobs.push({ id: 'grow', value: settings.growPercent / 100, unit: '', note: 'how much it grows, as a share of its size' })
+    knobs.push({ id: 'grow', value: settings.growPercent / 100, unit: '', note: 'how much it grows, as a share of its size', isAmount: true })
     outputs.push(output('scale', 1, 'grow', 'here', 1))
   }
   const made: Made = { channels, knobs, outputs, parts: [], rules: [], tokens: [], layers: [] }
@@ -94,7 +94,7 @@ function addLayers(made: Made, settings: TiltSettings, stays: boolean, select: s
     const name = filled.length === 1 ? 'layer' : layerTitle(index)
     const to = { within: roles[id] ?? '' }
     if (layersRise === 'card') return slideLayer(made, settings, to, { id, name, heightPx })
-    made.knobs.push({ id, value: heightPx, unit: 'px', note: `how high the ${name} floats` })
+    made.knobs.push({ id, value: heightPx, unit: 'px', note: `how high the ${name} floats`, isAmount: true })
     made.outputs.push(outputOn(to, turning('translateZ'), { knob: id, ...(stays ? {} : { channel: 'here' }) }))
   })
   if (filled.length > 0 && layersRise === 'space') made.rules.push({ select, whilePlayed: true, css: { 'transform-style': 'preserve-3d' } })
@@ -109,8 +109,8 @@ function slideLayer({ knobs, outputs }: Made, { acrossDeg, upDownDeg, linked, ey
   const sign = edge === 'sinks' ? 1 : -1
   const across = `${id}-way`
   const down = linked ? across : `${id}-way-down`
-  knobs.push({ id: across, value: way(acrossDeg), unit: 'px', note: `how far the ${name} slides at the edges: it seems ${heightPx} px high` })
-  if (!linked) knobs.push({ id: down, value: way(upDownDeg), unit: 'px', note: `how far the ${name} slides at the upper and lower edge` })
+  knobs.push({ id: across, value: way(acrossDeg), unit: 'px', note: `how far the ${name} slides at the edges: it seems ${heightPx} px high`, isAmount: true })
+  if (!linked) knobs.push({ id: down, value: way(upDownDeg), unit: 'px', note: `how far the ${name} slides at the upper and lower edge`, isAmount: true })
   outputs.push(outputOn(to, sliding('X'), { factor: sign, knob: across, channel: 'x' }), outputOn(to, sliding('Y'), { factor: sign, knob: down, channel: 'y' }))
 }
 
@@ -121,7 +121,7 @@ function addSheen({ parts, outputs, knobs, tokens }: Made, settings: TiltSetting
   /** How much of the sheen is at full strength, % of it. */
   const core = Number((0.7 * (100 - sheenSoftPercent)).toFixed(2))
   const ground = sheenShape === 'round' ? `radial-gradient(closest-side, {sheen-colour} ${core}%, transparent)` : `linear-gradient(105deg, transparent 12%, {sheen-colour} ${50 - core / 3}% ${50 + core / 3}%, transparent 88%)`
-  knobs.push({ id: 'sheen', value: sheenPercent / 100, unit: '', note: 'how strong the sheen is' }, { id: 'sheen-way', value: sheenTravelPercent, unit: '%', note: 'how far it goes, of its own size' })
+  knobs.push({ id: 'sheen', value: sheenPercent / 100, unit: '', note: 'how strong the sheen is', isAmount: true }, { id: 'sheen-way', value: sheenTravelPercent, unit: '%', note: 'how far it goes, of its own size' })
   tokens.push({ id: 'sheen-colour', of: 'colour', value: sheenColour, note: 'the colour of the sheen' })
   const inset = `${Number(((100 - sheenSizePercent) / 2).toFixed(2))}%`
   parts.push(
@@ -139,7 +139,7 @@ function addSheen({ parts, outputs, knobs, tokens }: Made, settings: TiltSetting
 /** A shadow that falls away from the pointer, exactly behind the card while it is away. */
 function addShadow({ outputs, knobs, tokens, layers }: Made, { shadowPx, shadowSoftPx, shadowColour }: TiltSettings): void {
   const hole = (name: string): Slot => ({ on: 'shadow', layer: 'shadow', hole: name, unit: 'px' })
-  knobs.push({ id: 'shadow', value: shadowPx, unit: 'px', note: 'how far the shadow goes' }, { id: 'shadow-soft', value: shadowSoftPx, unit: 'px', note: 'how soft it is' })
+  knobs.push({ id: 'shadow', value: shadowPx, unit: 'px', note: 'how far the shadow goes', isAmount: true }, { id: 'shadow-soft', value: shadowSoftPx, unit: 'px', note: 'how soft it is' })
   tokens.push({ id: 'shadow-colour', of: 'colour', value: shadowColour, note: 'the colour of the shadow' })
   layers.push({ id: 'shadow', css: '{across} {down} {blur} {shadow-colour}' })
   outputs.push(
