@@ -3,6 +3,8 @@ import type { NextConfig } from 'next'
 const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
+  // It is served on loopback: packing and unpacking would cost more than it spares.
+  compress: false,
   devIndicators: false,
   // Types are checked by npm test; the build need not do it again on every designer's machine.
   typescript: { ignoreBuildErrors: true },

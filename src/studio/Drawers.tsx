@@ -10,7 +10,7 @@ const RevisionsDrawer = dynamic(() => import('./pages/RevisionsDrawer').then((lo
 const TriesDrawer = dynamic(() => import('./tries/TriesDrawer').then((loaded) => loaded.TriesDrawer))
 
 export function Drawers() {
-  const { drawer } = useView()
+  const { drawer } = useView('drawer')
   if (drawer === 'code') return <CodeDrawer />
   if (drawer === 'markup') return <MarkupDrawer />
   if (drawer === 'pages') return <PagesDrawer />

@@ -10,7 +10,7 @@ export function FigureIndex() {
   const studio = useStudio()
   const { effects } = useSite()
   const page = usePage()
-  const { selected, pointing, indexOpen, counts } = useView()
+  const { selected, pointing, indexOpen, counts } = useView('selected', 'pointing', 'indexOpen', 'counts')
   const isPointing = pointing.stage !== 'no'
   return (
     <Flex as="nav" aria-label="Figures" direction="column" align="stretch" borderRight="1px solid" borderColor="hairline" background="sheet" py="6px" px="5px" gap="4px" position="relative" zIndex="5"

@@ -2,17 +2,17 @@
 // The studio: the page as the plate, figures on it, the caption below, the thread at the foot.
 import { Box, Grid } from '@chakra-ui/react'
 import { nanoid } from 'nanoid'
-import { useEffect, useMemo } from 'react'
+import dynamic from 'next/dynamic'
+import { useEffect, useMemo, useState } from 'react'
 import type { Site } from '../core/site/site'
 import { Caption } from './caption/Caption'
 import { Drawers } from './Drawers'
 import { StudioContext, useView, type Studio } from './context'
-import { DrawingPane } from './drawing/DrawingPane'
 import { FigureIndex } from './FigureIndex'
 import { Plate } from './frame/Plate'
 import { listenToKeys } from './keys'
-import { PointingPane } from './point/PointingPane'
 import { SavedElsewhere } from './SavedElsewhere'
+import { whenIdle } from './store/idle'
 import { makeSearch, searchWorker } from './store/search'
 import { makeSiteStore, takeUpLeftOvers } from './store/site-store'
 import { makeStageLink } from './store/stage-link'
@@ -20,6 +20,12 @@ import { makeThreadStore } from './store/thread-store'
 import { makeViewStore } from './store/view-store'
 import { Thread } from './thread/Thread'
 import { TopBar } from './TopBar'
+
+// What is drawn beside the caption and what stands in its place while pointing come once the page plays.
+const loadDrawing = () => import('./drawing/DrawingPane').then((loaded) => loaded.DrawingPane)
+const loadPointing = () => import('./point/PointingPane').then((loaded) => loaded.PointingPane)
+const DrawingPane = dynamic(loadDrawing, { ssr: false, loading: () => <Box borderLeft="1px solid" borderColor="hairline" /> })
+const PointingPane = dynamic(loadPointing, { ssr: false })
 
 interface StudioScreenProps {
   readonly siteId: string
@@ -48,6 +54,7 @@ export function StudioScreen({ siteId, pageId, site, revision }: StudioScreenPro
     if (!studio) return
     takeUpLeftOvers(studio.store)
     const stopKeys = listenToKeys(studio)
+    void studio.link.whenReady(4000).then(() => whenIdle(2000)).then(loadPointing)
     return () => {
       stopKeys()
       studio.search.end()
@@ -61,27 +68,37 @@ export function StudioScreen({ siteId, pageId, site, revision }: StudioScreenPro
   )
 }
 
+/**
+ * The page comes with the server's answer, and the controls once it has been taken up: what is to be seen of them can be used.
+ * So the page loads and plays while they are made, and the server makes no screen that would have to be gone over again.
+ */
 function Regions() {
-  const { rowsOpen, pointing } = useView()
+  const { rowsOpen, pointing } = useView('rowsOpen', 'pointing')
+  const [isTakenUp, setTakenUp] = useState(false)
+  useEffect(() => {
+    // In a task of its own, so that what was said to the page is on its way.
+    const timer = setTimeout(() => setTakenUp(true))
+    return () => clearTimeout(timer)
+  }, [])
   const foot = pointing.stage === 'choosing' ? 256 : rowsOpen && pointing.stage === 'no' ? 290 : 156
   return (
     <Grid height="100vh" minWidth="960px" templateRows={`40px minmax(0, 1fr) ${foot}px 40px`} overflow="hidden">
-      <TopBar />
+      {isTakenUp ? <TopBar /> : <Box background="sheet" borderBottom="1px solid" borderColor="edge" />}
       <Grid templateColumns="44px minmax(0, 1fr) auto" minHeight="0" position="relative">
-        <FigureIndex />
+        {isTakenUp ? <FigureIndex /> : <Box background="sheet" borderRight="1px solid" borderColor="hairline" />}
         <Plate />
-        <Drawers />
-        <SavedElsewhere />
+        {isTakenUp && <Drawers />}
+        {isTakenUp && <SavedElsewhere />}
       </Grid>
-      <Foot />
-      <Thread />
+      {isTakenUp ? <Foot /> : <Box background="sheet" borderTop="1px solid" borderColor="edge" />}
+      {isTakenUp && <Thread />}
     </Grid>
   )
 }
 
 /** The caption with its drawing; while pointing, the ladder with the recipes. */
 function Foot() {
-  const { pointing } = useView()
+  const { pointing } = useView('pointing')
   return (
     <Box borderTop="1px solid" borderColor="edge" background="sheet" minHeight="0">
       {pointing.stage === 'no' ? (

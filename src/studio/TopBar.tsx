@@ -15,7 +15,7 @@ export function TopBar() {
   const studio = useStudio()
   const { store } = studio
   const history = useObservable(store.history)
-  const { drawer } = useView()
+  const { drawer } = useView('drawer')
   const undone = history.undo.at(-1)?.words
   const redone = history.redo.at(-1)?.words
   return (

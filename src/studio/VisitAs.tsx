@@ -16,7 +16,7 @@ const visitors: readonly { readonly value: View['visitor']; readonly words: stri
 
 export function VisitAs() {
   const { view } = useStudio()
-  const { visitor, windows } = useView()
+  const { visitor, windows } = useView('visitor', 'windows')
   const [size = { width: 1280, height: 720 }] = windows
   const words = `${visitors.find(({ value }) => value === visitor)?.words ?? ''}, ${windows.length > 1 ? windows.map(({ width }) => width).join(' · ') : `${size.width} × ${size.height}`}`
   const choose = (value: string) => {

@@ -1,12 +1,12 @@
 // What the regions of the studio share: the stores and the line to the page.
-import { createContext, useContext } from 'react'
+import { createContext, useContext, useMemo } from 'react'
 import type { Effect, Page } from '../core/site/site'
-import { useObservable } from './store/observable'
+import { partOf, useObservable } from './store/observable'
 import type { Search } from './store/search'
 import type { SiteStore } from './store/site-store'
 import type { StageLink } from './store/stage-link'
 import type { ThreadStore } from './store/thread-store'
-import type { ViewStore } from './store/view-store'
+import type { View, ViewStore } from './store/view-store'
 
 export interface Studio {
   readonly store: SiteStore
@@ -30,14 +30,19 @@ export function useSite() {
   return useObservable(useStudio().store.history).site
 }
 
-export function useView() {
-  return useObservable(useStudio().view)
+/** Some of what is in view: whoever asks for it is drawn afresh when one of these changes, and not for the rest. */
+export function useView<Key extends keyof View>(...keys: readonly Key[]): Pick<View, Key> {
+  const { view } = useStudio()
+  const names = keys.join()
+  // The names stand for the keys, which are the same at every call.
+  // eslint-disable-next-line react-hooks/exhaustive-deps
+  return useObservable(useMemo(() => partOf(view, keys), [view, names]))
 }
 
 /** The selected effect and its figure number, if there is one. */
 export function useSelected(): { readonly effect: Effect; readonly number: number } | undefined {
   const site = useSite()
-  const { selected } = useView()
+  const { selected } = useView('selected')
   const index = site.effects.findIndex(({ id }) => id === selected)
   const effect = site.effects[index]
   return effect && { effect, number: index + 1 }
@@ -54,6 +59,6 @@ export function pageOf({ store, view }: Pick<Studio, 'store' | 'view'>): Page {
 export function usePage(): Page {
   const studio = useStudio()
   useSite()
-  useView()
+  useView('page')
   return pageOf(studio)
 }

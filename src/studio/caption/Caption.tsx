@@ -1,5 +1,6 @@
 // The caption: the selected effect's sentence with its live words, its line of time, and the rows beneath.
 import { Box, Flex, Grid } from '@chakra-ui/react'
+import { ChevronDown, ChevronUp } from 'lucide-react'
 import { Fragment, useState, type ReactNode } from 'react'
 import type { Control, Piece } from '../../core/effect/control'
 import { findKind, type AnyKind } from '../../core/effect/kinds'
@@ -52,7 +53,7 @@ interface CaptionOfProps {
 function CaptionOf({ effect, number, kind }: CaptionOfProps) {
   const [refusal, setRefusal] = useState<string | null>(null)
   const { view } = useStudio()
-  const { rowsOpen: open, touched } = useView()
+  const { rowsOpen: open, touched } = useView('rowsOpen', 'touched')
   const controls = kind.controls(effect.settings)
   const rows = kind.rows(effect.settings)
   const answers = kind.answersOf(effect.settings)
@@ -93,9 +94,11 @@ function CaptionOf({ effect, number, kind }: CaptionOfProps) {
           <Rows title="More of it" ids={rows.more} word={word} controls={controls} />
           <SelectorField effect={effect} />
           <PagesField effect={effect} />
-          <Rows title="All of it" ids={kind.commonRows(effect.settings)} word={word} controls={controls} />
-          <NarrowRow effect={effect} />
-          <Rows title="Exactly" ids={rows.exact} word={word} controls={controls} />
+          <Fold title="How strong, where, for whom">
+            <Rows title="How strong, where, for whom" ids={kind.commonRows(effect.settings)} word={word} controls={controls} />
+            <NarrowRow effect={effect} />
+          </Fold>
+          {rows.exact.length > 0 && <Fold title="Exact numbers"><Rows title="Exact numbers" ids={rows.exact} word={word} controls={controls} /></Fold>}
           <NamedValues />
           <Box fontSize="13px" color="soft" mt="4px">{answers.touch} With reduced motion: {answers.reducedMotion.charAt(0).toLowerCase() + answers.reducedMotion.slice(1)}</Box>
         </Box>
@@ -115,6 +118,18 @@ function RoleRows({ effect, kind }: { readonly effect: Effect; readonly kind: An
       {rest.map((role) => <NounWord key={role.id} effect={effect} role={role} isMain={false} />)}
       {kind.moreRoles && <Button look="quiet" minHeight="25px" fontSize="13px" onClick={() => addRole(studio, effect)}>Add a {kind.moreRoles.noun}</Button>}
     </Flex>
+  )
+}
+
+/** Rows that are less used: a line that opens to them. */
+function Fold({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+  const [isOpen, setOpen] = useState(false)
+  const Chevron = isOpen ? ChevronUp : ChevronDown
+  return (
+    <Box borderTop="1px solid" borderColor="hairline" mt="3px" pt="2px">
+      <Button look="quiet" minHeight="27px" ml="-7px" fontSize="14px" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}><Chevron size={14} aria-hidden="true" /> {title}</Button>
+      {isOpen && children}
+    </Box>
   )
 }
 

@@ -28,7 +28,7 @@ const looks: readonly { readonly look: Look; readonly words: string }[] = [
 
 export function CaptionKeys({ effect, open, onOpen, children }: CaptionKeysProps) {
   const studio = useStudio()
-  const { walking, onlyThis, held, fastened, posing, gap, drawer } = useView()
+  const { walking, onlyThis, held, fastened, posing, gap, drawer } = useView('walking', 'onlyThis', 'held', 'fastened', 'posing', 'gap', 'drawer')
   const small = { look: 'quiet', minHeight: '25px', fontSize: '13px', color: 'soft', px: '6px' } as const
   const icon = { size: 14, 'aria-hidden': true } as const
   return (

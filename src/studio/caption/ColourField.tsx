@@ -24,7 +24,7 @@ export const swatch = (css: string) => overChecks(`linear-gradient(${css}, ${css
 
 export function ColourField({ label, value, onTouch, onValue }: ColourFieldProps) {
   const { link } = useStudio()
-  const { colours } = useView()
+  const { colours } = useView('colours')
   const [typed, setTyped] = useState<string | null>(null)
   const gesture = useRef('')
   const text = typed ?? value

@@ -65,7 +65,7 @@ interface DrawnWordProps {
 
 /** A word whose value is set in the drawing beside it. */
 function DrawnWord({ control, words, ground, onTouch, onPaste }: DrawnWordProps) {
-  const { touched } = useView()
+  const { touched } = useView('touched')
   return (
     <chakra.button type="button" aria-label={`${control.title}: ${words || 'a gradient'}`} aria-pressed={touched === control.id} title={onPaste ? `${control.title}: in the drawing, or pasted as CSS` : control.title} onClick={onTouch} onFocus={onTouch} onPaste={onPaste && ((event) => onPaste(event.clipboardData.getData('text')))}
       display="inline-block" minWidth={ground ? '64px' : undefined} height={ground ? '22px' : undefined} verticalAlign={ground ? '-5px' : 'baseline'} px="7px" lineHeight="23px" background="ground" border="1px solid" borderColor={touched === control.id ? 'edge' : 'hairline'} borderRadius="4px" color="ink" fontWeight="600" cursor="pointer"

@@ -8,7 +8,7 @@ import { usePage, useSite, useView } from '../context'
 /** What is worth knowing about the elements that are meant: none are there, or a later figure sets what only one can. */
 export function Matches({ effect }: { readonly effect: Effect }) {
   const { effects, pages } = useSite()
-  const { counts, overlaps } = useView()
+  const { counts, overlaps } = useView('counts', 'overlaps')
   const page = usePage()
   const meets = (other: Effect) => other.select === effect.select || overlaps.some((set) => set.includes(effect.select) && set.includes(other.select))
   const rig = expandEffect(effect)

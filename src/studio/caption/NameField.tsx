@@ -3,7 +3,6 @@ import { Flex, chakra } from '@chakra-ui/react'
 import type { Effect } from '../../core/site/site'
 import { duplicateEffect } from '../commands'
 import { useStudio } from '../context'
-import { savePreset } from '../presets/commands'
 import { Button } from '../theme/controls'
 import { NamedField } from '../theme/NamedField'
 
@@ -14,7 +13,7 @@ export function NameField({ effect }: { readonly effect: Effect }) {
       <chakra.label htmlFor={`name-${effect.id}`} width="150px" color="soft">Name</chakra.label>
       <NamedField id={`name-${effect.id}`} value={effect.name} maxLength={120} width="300px" onTake={(name) => studio.store.edit({ do: 'change', id: effect.id, to: { name } }, 'Renaming a figure')} />
       <Button minHeight="26px" fontSize="13px" onClick={() => duplicateEffect(studio, effect)}>Duplicate it</Button>
-      <Button minHeight="26px" fontSize="13px" onClick={() => void savePreset(studio, effect)} title="Keep it with its markup, to be used again on any site">Save as a preset</Button>
+      <Button minHeight="26px" fontSize="13px" onClick={() => void import('../presets/commands').then(({ savePreset }) => savePreset(studio, effect))} title="Keep it with its markup, to be used again on any site">Save as a preset</Button>
     </Flex>
   )
 }

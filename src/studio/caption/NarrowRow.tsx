@@ -17,7 +17,9 @@ export function NarrowRow({ effect }: { readonly effect: Effect }) {
   const { store } = useStudio()
   const [chosen, setChosen] = useState<string | null>(null)
   const { narrow = fromTheStart } = effect
-  const things = thingsOf(expandEffect(effect)).filter(({ of }) => of !== 'text' && of !== 'picture')
+  const all = thingsOf(expandEffect(effect))
+  // Numbers first: they are what is most often otherwise.
+  const things = [...all.filter(({ of }) => of === 'amount'), ...all.filter(({ of }) => of === 'colour' || of === 'gradient')]
   const set = Object.keys(narrow.values)
   const thing = things.find(({ id }) => id === (chosen ?? set[0])) ?? things[0]
   if (!thing) return null

@@ -18,7 +18,7 @@ const needs = { yours: 'works on yours', added: 'added at run time', shell: 'nee
 
 export function NounWord({ effect, role, isMain }: NounWordProps) {
   const studio = useStudio()
-  const { counts, described } = useView()
+  const { counts, described } = useView('counts', 'described')
   const page = usePage()
   const filled = isMain ? effect : effect.roles?.[role.id]
   const count = filled && counts.get(filled.select)?.[page.id]

@@ -17,7 +17,7 @@ const most = 30
 
 export function OwnRow({ effect }: { readonly effect: Effect }) {
   const studio = useStudio()
-  const { matches } = useView()
+  const { matches } = useView('matches')
   const [chosen, setChosen] = useState<string | null>(null)
   const [at, setAt] = useState<number | null>(null)
   const things = thingsOf(expandEffect(effect))

@@ -6,7 +6,7 @@ import { useSite, useStudio, useView } from '../context'
 export function PagesField({ effect }: { readonly effect: Effect }) {
   const { store } = useStudio()
   const { pages } = useSite()
-  const { counts } = useView()
+  const { counts } = useView('counts')
   if (pages.length < 2) return null
   const chosen = effect.pages ?? pages.map(({ id }) => id)
   const toggle = (id: string, isOn: boolean) => {

@@ -13,7 +13,7 @@ const reasons: readonly { readonly because: Because; readonly words: string }[] 
 
 export function PosingRow() {
   const studio = useStudio()
-  const { posing } = useView()
+  const { posing } = useView('posing')
   if (!posing) return null
   return (
     <Flex pl="30px" gap="6px" align="center" fontSize="14px" role="group" aria-label="Posing by hand">

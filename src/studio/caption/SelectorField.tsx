@@ -8,7 +8,7 @@ import { Field } from '../theme/controls'
 
 export function SelectorField({ effect }: { readonly effect: Effect }) {
   const { store } = useStudio()
-  const { counts } = useView()
+  const { counts } = useView('counts')
   const page = usePage()
   const [typed, setTyped] = useState<string | null>(null)
   const text = typed ?? effect.select

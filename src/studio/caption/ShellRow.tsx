@@ -1,12 +1,10 @@
 // Markup that a role needs around its elements: shown as a difference of the page, and put there in one act.
 import { Box, Flex } from '@chakra-ui/react'
-import { structuredPatch } from 'diff'
 import { useEffect, useState } from 'react'
 import { findKind } from '../../core/effect/kinds'
-import { addCssOnce, applyMarkup } from '../../core/page/markup'
 import type { Role, Shell } from '../../core/rig/rig'
 import type { Effect } from '../../core/site/site'
-import { changeSource } from '../markup/commands'
+import { changeSource, type SourceChange } from '../markup/commands'
 import { usePage, useStudio } from '../context'
 import { Button } from '../theme/controls'
 
@@ -18,8 +16,8 @@ export function ShellRow({ effect }: { readonly effect: Effect }) {
   })
 }
 
-/** The source with the shell around every element of these numbers, and its CSS. */
-function withShell(source: string, numbers: readonly number[], { open, close, css }: Shell): string {
+/** Puts the shell around every element of these numbers, and its CSS into the page. */
+const withShell = (numbers: readonly number[], { open, close, css }: Shell): SourceChange => (source, { addCssOnce, applyMarkup }) => {
   // From the last to the first, so that the numbers before stay what they are.
   const wrapped = [...numbers].sort((a, b) => b - a).reduce((text, at) => applyMarkup(text, { do: 'wrap', at, open, close }), source)
   return addCssOnce(wrapped, css)
@@ -48,8 +46,8 @@ function NeededShell({ role, shell, select }: { readonly role: Role; readonly sh
   const numbers = bare?.key === key ? bare.numbers : []
   if (numbers.length === 0) return null
   const show = async () => {
-    const before = await search.source(page.source)
-    const { hunks } = structuredPatch('', '', before, withShell(before, numbers, shell), '', '', { context: 1 })
+    const [before, markup, { structuredPatch }] = await Promise.all([search.source(page.source), import('../../core/page/markup'), import('diff')])
+    const { hunks } = structuredPatch('', '', before, withShell(numbers, shell)(before, markup), '', '', { context: 1 })
     setLines(hunks.flatMap(({ lines: each }) => ['…', ...each]).slice(1))
   }
   return (
@@ -57,7 +55,7 @@ function NeededShell({ role, shell, select }: { readonly role: Role; readonly sh
       <Flex gap="8px" align="center" wrap="wrap">
         <Box fontWeight="600">⚠ {numbers.length === 1 ? `The ${role.title} needs` : `${numbers.length} of the ${role.title} need`} an element around {numbers.length === 1 ? 'it' : 'each'}.</Box>
         <Button look="quiet" minHeight="24px" fontSize="13px" aria-expanded={lines !== null} onClick={() => (lines ? setLines(null) : void show())}>Show the change</Button>
-        <Button minHeight="24px" fontSize="13px" onClick={() => void changeSource(studio, 'Putting a shell around', (source) => withShell(source, numbers, shell))}>Put it there</Button>
+        <Button minHeight="24px" fontSize="13px" onClick={() => void changeSource(studio, 'Putting a shell around', withShell(numbers, shell))}>Put it there</Button>
       </Flex>
       {lines && (
         <Box as="pre" aria-label="What changes in the markup" tabIndex={0} maxHeight="120px" overflow="auto" fontFamily="mono" fontSize="12px" lineHeight="1.5" my="4px">

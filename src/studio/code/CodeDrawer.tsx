@@ -15,7 +15,7 @@ export function CodeDrawer() {
   const { store } = useStudio()
   const site = useSite()
   const page = usePage()
-  const { overlaps } = useView()
+  const { overlaps } = useView('overlaps')
   const figures = useMemo(() => planFigures(site, store.id, page.id), [site, store.id, page.id])
   const played = useMemo(() => playedFigures(figures), [figures])
   const player = usePlayer(needsOf(played).join(','))

@@ -21,7 +21,7 @@ import { StripDrawing } from './StripDrawing'
 export function DrawingPane() {
   const selected = useSelected()
   const site = useSite()
-  const { touched, gap } = useView()
+  const { touched, gap } = useView('touched', 'gap')
   const effect = selected && withTies(site).effects.find(({ id }) => id === selected.effect.id)
   const kind = effect && findKind(effect.kind)
   if (!gap && (!effect || !kind)) return <Box borderLeft="1px solid" borderColor="hairline" />

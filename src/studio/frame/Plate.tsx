@@ -1,9 +1,8 @@
 // The plate: the page alive in its frame, in the visitor's window, scaled to fit; in several windows side by side if so asked.
 import { Box } from '@chakra-ui/react'
-import { useEffect, useMemo, useRef, useState, type RefObject } from 'react'
+import { useEffect, useLayoutEffect, useMemo, useRef, useState, type RefObject } from 'react'
 import { leavePage, notify } from '../commands'
 import { usePage, useSelected, useStudio, useView, type Studio } from '../context'
-import type { ToStage } from '../../stage/protocol'
 import { makeStageLink, type StageLink } from '../store/stage-link'
 import { narrowest, visitor as usualWindow, widest, type WindowSize } from '../visitor'
 import { useGapOver, useStagePlay, useStageTalk, useTry } from './stage-talk'
@@ -13,7 +12,7 @@ const gap = 14
 
 export function Plate() {
   const studio = useStudio()
-  const { notice, windows: chosen, visitor, comparison } = useView()
+  const { notice, windows: chosen, visitor, comparison } = useView('notice', 'windows', 'visitor', 'comparison')
   const isCompared = comparison !== null && comparison.one !== comparison.other
   const windows = isCompared && chosen[0] ? [chosen[0], chosen[0]] : chosen
   const room = useRef<HTMLDivElement>(null)
@@ -134,14 +133,15 @@ function useFrame(frame: RefObject<HTMLIFrameElement | null>, link: StageLink, f
   const page = usePage()
   const version = [page.id, page.source, page.bundle, ...(page.shown ?? [])].join(' ')
   const shown = useRef(firstSource === undefined ? '' : version)
-  useEffect(() => {
+  // Before the screen is painted: the page waits for this, and painting can take longer than all the rest.
+  useLayoutEffect(() => {
     const element = frame.current
     if (!element) return
     const disconnect = link.connect(element)
     let isCurrent = true
     if (shown.current === version) {
       // It came with the screen, and may have been ready before anybody listened.
-      element.contentWindow?.postMessage({ type: 'again' } satisfies ToStage, '*')
+      queueMicrotask(link.greet)
       return disconnect
     }
     shown.current = version
@@ -176,7 +176,7 @@ function FollowingPage({ tried, ...place }: PageFrameProps & { readonly tried?: 
   const studio = useStudio()
   const link = useMemo(() => makeStageLink(), [])
   const page = usePage()
-  const { selected, comparison } = useView()
+  const { selected, comparison } = useView('selected', 'comparison')
   const frame = useRef<HTMLIFrameElement>(null)
   useFrame(frame, link)
   useStagePlay(link, useTry(tried))

@@ -1,5 +1,5 @@
 // Keeps the page in step with the stores, and takes what the page tells into them.
-import { useEffect, useMemo } from 'react'
+import { useEffect, useLayoutEffect, useMemo } from 'react'
 import { findKind } from '../../core/effect/kinds'
 import { planFigures, playedFigures } from '../../core/export/plan'
 import { targetsOf, writeStylesheet } from '../../core/export/stylesheet'
@@ -11,6 +11,7 @@ import { editMarkup } from '../markup/commands'
 import { giveFiles } from './give-files'
 import { shownHandles } from './shown-handles'
 import type { FromStage, ShownFigure, ThreadSample } from '../../stage/protocol'
+import { whenIdle } from '../store/idle'
 import type { StageLink } from '../store/stage-link'
 import { newGesture } from '../store/site-store'
 import type { Gap } from '../store/view-store'
@@ -21,10 +22,11 @@ export function useStagePlay(link: StageLink, tried?: { readonly effect: string;
   const { store } = studio
   const site = useSite()
   const page = usePage()
-  const { trial, pointing, overlaps, visitor, onlyThis, selected } = useView()
+  const { trial, pointing, overlaps, visitor, onlyThis, selected } = useView('trial', 'pointing', 'overlaps', 'visitor', 'onlyThis', 'selected')
   const [triedEffect, triedSettings] = [tried?.effect, tried?.settings]
   const only = onlyThis && trial === null ? (selected ?? undefined) : undefined
-  useEffect(() => {
+  // As soon as the screen stands: a number that is dragged is on the page a frame earlier than after painting.
+  useLayoutEffect(() => {
     const [kind = '', recipe = ''] = trial?.split('/') ?? []
     const recipeTried = trial === null ? undefined : recipeEffect(studio, kind, recipe, 'trial')
     const effects = triedEffect === undefined ? site.effects : site.effects.map((effect) => (effect.id === triedEffect ? { ...effect, settings: triedSettings, ties: undefined } : effect))
@@ -41,7 +43,7 @@ export function useStageTalk(): void {
   const { link, store, search, view } = studio
   const site = useSite()
   const page = usePage()
-  const { selected, pointing, trial, walking, touched, posing, gap, comparison } = useView()
+  const { selected, pointing, trial, walking, touched, posing, gap, comparison } = useView('selected', 'pointing', 'trial', 'walking', 'touched', 'posing', 'gap', 'comparison')
   useStagePlay(link, useTry(comparison?.one))
 
   // What the stand-in pointer walks over: what a recipe is tried on, or the selected effect for as long as a walk is on.
@@ -71,6 +73,7 @@ export function useStageTalk(): void {
     const ask = async () => {
       // The page comes first, then what is to be known of all pages.
       await link.whenReady(1500)
+      await whenIdle(1000)
       await search.follow(store.history.get().site)
       const [counts, overlaps] = await Promise.all([search.ask({ ask: 'count', selects: JSON.parse(selects) as string[] }), search.ask({ ask: 'overlaps', selects: JSON.parse(targets) as string[] })])
       if (!isCurrent) return
@@ -87,6 +90,7 @@ export function useStageTalk(): void {
     const ask = async () => {
       if (select === undefined) return
       await link.whenReady(1500)
+      await whenIdle(1000)
       await search.follow(store.history.get().site)
       const [rung, all] = await Promise.all([search.ask({ ask: 'first', page: page.id, select }), search.ask({ ask: 'matches', page: page.id, select })])
       if (!isCurrent) return
@@ -118,7 +122,7 @@ export function useTry(name: string | undefined): { readonly effect: string; rea
 /** Measures the gap that is being looked at in another window too. */
 export function useGapOver(link: StageLink): void {
   const studio = useStudio()
-  const { gap } = useView()
+  const { gap } = useView('gap')
   const edges = gap?.edges
   useEffect(() => {
     if (edges?.length !== 2) return

@@ -23,7 +23,7 @@ function spanWords(values: readonly number[]): string {
 
 export function GapDrawing({ gap }: { readonly gap: Gap }) {
   const studio = useStudio()
-  const { windows } = useView()
+  const { windows } = useView('windows')
   const { edges, measures } = gap
   const [first] = measures
   const lines: Line[] = measures.flatMap(({ across, down }, i): Line[] => {
@@ -65,7 +65,7 @@ const mostNamed = 6
 /** Edges by name: those of the effect's first matches, for whoever has no pointer to click them with. */
 function EdgeMenu() {
   const studio = useStudio()
-  const { matches } = useView()
+  const { matches } = useView('matches')
   const named = matches?.all.slice(0, mostNamed) ?? []
   if (named.length === 0) return null
   return (

@@ -12,7 +12,7 @@ import { editMarkup, placeStarter, replacePicture } from './commands'
 const places: readonly { readonly where: Where; readonly words: string }[] = [{ where: 'before', words: 'before it' }, { where: 'after', words: 'after it' }, { where: 'inside', words: 'inside it' }]
 
 export function MarkupActions() {
-  const { pointing } = useView()
+  const { pointing } = useView('pointing')
   const rung = pointing.rungs[pointing.pick]
   if (!rung) return null
   return pointing.goal.for === 'move' ? <MoveHere rung={rung} from={pointing.goal.number} /> : <Actions key={rung.number} rung={rung} />

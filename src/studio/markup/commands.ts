@@ -1,5 +1,6 @@
 // What a designer does to the markup of a page: each is an edit of its source, kept, and undone like any other.
-import { addCssOnce, applyMarkup, type MarkupEdit, type Where } from '../../core/page/markup'
+import type * as Markup from '../../core/page/markup'
+import type { MarkupEdit, Where } from '../../core/page/markup'
 import type { Starter } from '../../core/page/starters'
 import type { SiteFile } from '../../core/site/site'
 import { notify, stopPointing } from '../commands'
@@ -7,21 +8,24 @@ import { pageOf, type Studio } from '../context'
 import { refusalOf } from '../store/reach'
 import { newGesture } from '../store/site-store'
 
+/** A change of a source, by what edits markup: that is loaded when it is first needed. */
+export type SourceChange = (source: string, markup: typeof Markup) => string
+
 /** The change that each studio is at: the next one begins with what it leaves. */
 const changing = new WeakMap<Studio, Promise<unknown>>()
 
 /** Changes the source of the page; a change that cannot be done is said at the foot of the page. Gives whether it was done. */
-export function changeSource(studio: Studio, words: string, change: (source: string) => string, gesture = newGesture()): Promise<boolean> {
+export function changeSource(studio: Studio, words: string, change: SourceChange, gesture = newGesture()): Promise<boolean> {
   const next = (changing.get(studio) ?? Promise.resolve()).then(() => takeChange(studio, words, change, gesture))
   changing.set(studio, next)
   return next
 }
 
-async function takeChange(studio: Studio, words: string, change: (source: string) => string, gesture: string): Promise<boolean> {
+async function takeChange(studio: Studio, words: string, change: SourceChange, gesture: string): Promise<boolean> {
   const page = pageOf(studio)
   try {
-    const before = await studio.search.source(page.source)
-    const after = change(before)
+    const [markup, before] = await Promise.all([import('../../core/page/markup'), studio.search.source(page.source)])
+    const after = change(before, markup)
     if (after === before) return false
     const source = await studio.search.keep(after)
     studio.store.edit({ do: 'page', id: page.id, to: { source } }, words, gesture)
@@ -33,14 +37,14 @@ async function takeChange(studio: Studio, words: string, change: (source: string
 }
 
 export async function editMarkup(studio: Studio, edit: MarkupEdit, words: string): Promise<boolean> {
-  const done = await changeSource(studio, words, (source) => applyMarkup(source, edit))
+  const done = await changeSource(studio, words, (source, { applyMarkup }) => applyMarkup(source, edit))
   if (done) stopPointing(studio)
   return done
 }
 
 /** Puts a starter before, after or into an element, with its CSS. */
 export async function placeStarter(studio: Studio, starter: Starter, at: number, where: Where): Promise<void> {
-  const done = await changeSource(studio, `Placing ${starter.title.toLowerCase()}`, (source) => addCssOnce(applyMarkup(source, { do: 'insert', at, where, html: starter.html }), starter.css))
+  const done = await changeSource(studio, `Placing ${starter.title.toLowerCase()}`, (source, { addCssOnce, applyMarkup }) => addCssOnce(applyMarkup(source, { do: 'insert', at, where, html: starter.html }), starter.css))
   if (done) stopPointing(studio)
 }
 
@@ -61,7 +65,7 @@ export async function keepFile(studio: Studio, file: File): Promise<SiteFile | u
 
 /** Puts a chosen picture in the place of another: the file comes along with the page, and the element asks for it. */
 export async function replacePicture(studio: Studio, number: number, file: File): Promise<void> {
-  await bringPicture(studio, file, 'Replacing a picture', (source, address) => {
+  await bringPicture(studio, file, 'Replacing a picture', (source, address, { applyMarkup }) => {
     const withSrc = applyMarkup(source, { do: 'attribute', at: number, name: 'src', value: address })
     return applyMarkup(applyMarkup(withSrc, { do: 'attribute', at: number, name: 'srcset', value: null }), { do: 'attribute', at: number, name: 'sizes', value: null })
   })
@@ -69,11 +73,11 @@ export async function replacePicture(studio: Studio, number: number, file: File)
 
 /** Puts a picture where an element is that cannot play here, such as a frame. */
 export async function putPicture(studio: Studio, number: number, file: File): Promise<void> {
-  await bringPicture(studio, file, 'Putting a picture there', (source, address) => applyMarkup(source, { do: 'replace', at: number, html: `<img src="${address}" alt="">` }))
+  await bringPicture(studio, file, 'Putting a picture there', (source, address, { applyMarkup }) => applyMarkup(source, { do: 'replace', at: number, html: `<img src="${address}" alt="">` }))
 }
 
 /** Brings a picture along with the page, and changes the source so that it asks for it. */
-async function bringPicture(studio: Studio, file: File, words: string, change: (source: string, address: string) => string): Promise<void> {
+async function bringPicture(studio: Studio, file: File, words: string, change: (source: string, address: string, markup: typeof Markup) => string): Promise<void> {
   const kept = await keepFile(studio, file)
   if (!kept) return
   if (!kept.type.startsWith('image/')) return notify(studio, `"${file.name}" is no picture, so nothing was replaced.`)
@@ -81,7 +85,7 @@ async function bringPicture(studio: Studio, file: File, words: string, change: (
   const address = `${kept.hash.slice(0, 8)}-${file.name.replace(/[^\w.-]+/g, '-')}`
   const gesture = newGesture()
   addFile(studio, { ...kept, path: folder + address }, words, gesture)
-  if (await changeSource(studio, words, (source) => change(source, address), gesture)) stopPointing(studio)
+  if (await changeSource(studio, words, (source, markup) => change(source, address, markup), gesture)) stopPointing(studio)
 }
 
 /** Adds a file to those that came with the page. */

@@ -102,7 +102,7 @@ function HeldRow({ held }: { readonly held: Held }) {
 function Unseen({ hasScripts }: { readonly hasScripts: boolean }) {
   const { search, store } = useStudio()
   const page = usePage()
-  const { unseen } = useView()
+  const { unseen } = useView('unseen')
   const shown = page.shown ?? []
   const show = async () => {
     const rungs = await search.ask({ ask: 'rungs', page: page.id, numbers: unseen })

@@ -33,7 +33,7 @@ function elsewhere(counts: Readonly<Record<string, number>>, here: string): stri
 export function Choices() {
   const studio = useStudio()
   const { view } = studio
-  const { pointing } = useView()
+  const { pointing } = useView('pointing')
   const { pages } = useSite()
   const page = usePage()
   const rung = pointing.rungs[pointing.pick]
@@ -62,7 +62,7 @@ export function Choices() {
 /** A selector that is typed, with its matches as they are. */
 function TypedSelector() {
   const { view, search, link } = useStudio()
-  const { pointing } = useView()
+  const { pointing } = useView('pointing')
   const page = usePage()
   const [matches, setMatches] = useState<{ readonly select: string; readonly count: number | null; readonly all: number } | null>(null)
   const text = pointing.typed ?? ''

@@ -7,7 +7,7 @@ import type { LadderRung } from '../store/view-store'
 const states = { seen: '', wraps: 'around', covered: 'covered', hidden: 'hidden' } as const
 
 export function Ladder() {
-  const { pointing } = useView()
+  const { pointing } = useView('pointing')
   return (
     <Box as="section" aria-label="Under the pointer" px="14px" py="8px" overflowY="auto" minHeight="0">
       <Box as="h2" fontSize="14px" fontWeight="600" mb="4px">Under the pointer</Box>
@@ -21,7 +21,7 @@ export function Ladder() {
 
 function RungRow({ rung, index }: { readonly rung: LadderRung; readonly index: number }) {
   const { view } = useStudio()
-  const { pointing } = useView()
+  const { pointing } = useView('pointing')
   const isPicked = pointing.pick === index
   const row = useRef<HTMLLIElement>(null)
   useEffect(() => {

@@ -14,7 +14,7 @@ import { Ladder } from './Ladder'
 import { Recipes } from './Recipes'
 
 export function PointingPane() {
-  const { pointing } = useView()
+  const { pointing } = useView('pointing')
   if (pointing.stage !== 'choosing') {
     return (
       <Grid templateColumns="minmax(380px, 5fr) 7fr" height="100%">
@@ -36,7 +36,7 @@ const hints = { new: 'Click what should answer the pointer, or what you want to 
 
 function LookingHint() {
   const studio = useStudio()
-  const { pointing } = useView()
+  const { pointing } = useView('pointing')
   const { effects } = useSite()
   const { goal, also } = pointing
   const role = goal.for === 'role' ? roleOf(effects, goal)?.title : undefined
@@ -58,7 +58,7 @@ function roleOf(effects: readonly Effect[], { effect: id, role }: Extract<Goal, 
 /** What can be done with what is chosen, by what was pointed for. */
 function WhatToDo() {
   const studio = useStudio()
-  const { pointing } = useView()
+  const { pointing } = useView('pointing')
   const { goal, tab } = pointing
   const { effects } = useSite()
   if (goal.for === 'role') {

@@ -9,7 +9,7 @@ import { RecipeSample } from './RecipeSample'
 
 export function Recipes() {
   const studio = useStudio()
-  const { trial } = useView()
+  const { trial } = useView('trial')
   const firsts = useRef(new Map<string, HTMLElement>())
   const attempt = (name: string | null) => studio.view.update({ trial: name })
   return (

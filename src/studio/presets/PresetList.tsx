@@ -10,7 +10,7 @@ import { listPresets, placePresetAt, putPreset, removePreset, type KeptPreset } 
 
 export function PresetList() {
   const studio = useStudio()
-  const { pointing } = useView()
+  const { pointing } = useView('pointing')
   const [presets, setPresets] = useState<readonly KeptPreset[] | null>(null)
   const [refusal, setRefusal] = useState<string | null>(null)
   const rung = pointing.rungs[pointing.pick]

@@ -24,7 +24,20 @@ export function observable<T>(initial: T): Observable<T> {
   }
 }
 
+/** Some fields of a watched value: it stays the same value while none of them changes. */
+export function partOf<T, Key extends keyof T>({ get, watch }: Pick<Observable<T>, 'get' | 'watch'>, keys: readonly Key[]): Pick<Observable<Pick<T, Key>>, 'get' | 'watch'> {
+  let kept = get()
+  return {
+    get: () => {
+      const now = get()
+      if (keys.some((key) => !Object.is(kept[key], now[key]))) kept = now
+      return kept
+    },
+    watch,
+  }
+}
+
 /** The present value, kept up to date in a component. */
-export function useObservable<T>(watched: Observable<T>): T {
+export function useObservable<T>(watched: Pick<Observable<T>, 'get' | 'watch'>): T {
   return useSyncExternalStore(watched.watch, watched.get, watched.get)
 }

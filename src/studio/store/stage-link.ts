@@ -11,6 +11,8 @@ export interface StageLink {
   readonly say: (message: ToStage) => void
   /** Takes the frame's window, and gives back how to let go of it. */
   readonly connect: (frame: HTMLIFrameElement) => () => void
+  /** For a page that may be there already: says what waits, and asks to be told again what the page said at the beginning. */
+  readonly greet: () => void
   /** Says something and resolves with what `take` makes of the page's answer. Throws an Error with a sentence when none comes. */
   readonly ask: <Answer>(message: ToStage, take: (answer: FromStage) => Answer | undefined) => Promise<Answer>
   /** Resolves once a page has answered, or after so many ms. */
@@ -66,6 +68,10 @@ export function makeStageLink(): StageLink {
     },
     whenReady: async (mostMs) => {
       if (!ready) await hearFirst(({ type }) => type === 'ready' || undefined, mostMs)
+    },
+    greet: () => {
+      post({ type: 'again' })
+      for (const each of waiting.values()) post(each)
     },
     connect: (element) => {
       frame = element

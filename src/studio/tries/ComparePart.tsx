@@ -34,7 +34,7 @@ const rows: readonly { readonly key: keyof TraceNumbers; readonly words: string;
 export function ComparePart({ effect }: { readonly effect: Effect }) {
   const studio = useStudio()
   const site = useSite()
-  const { comparison } = useView()
+  const { comparison } = useView('comparison')
   const [answers, setAnswers] = useState<Answers | null>(null)
   const tries = effect.tries ?? []
   const [first] = tries

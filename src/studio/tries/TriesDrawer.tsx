@@ -59,7 +59,7 @@ function TryList({ effect, number }: { readonly effect: Effect; readonly number:
 /** Plays a try on the page for as long as it is pressed in; nothing is changed by it. */
 function TryOn({ effect, id }: { readonly effect: Effect; readonly id: string }) {
   const { view } = useStudio()
-  const { comparison } = useView()
+  const { comparison } = useView('comparison')
   const isOn = comparison?.one === id && comparison.other === id
   return <Button {...small} aria-pressed={isOn} aria-label={`Try on ${effect.tries?.find((each) => each.id === id)?.name ?? ''}`} onClick={() => view.update({ comparison: isOn ? null : { one: id, other: id, trace: presentTry } })}>Try on</Button>
 }
