@@ -25,8 +25,8 @@ const root = new URL('..', import.meta.url).pathname
 const vesperHollow: readonly Effect[] = [
   {
     id: 'plates', kind: 'tilt', name: 'Plates give way', select: '.plate', noun: 'each plate', pages: ['specimens'],
-    roles: { 'layer-1': { select: '.plate .shadow', noun: 'its shadow' }, 'layer-2': { select: '.plate .moth', noun: 'the moth' }, 'layer-3': { select: '.plate .label', noun: 'the label' } },
-    settings: { ...tiltDefaults, acrossDeg: 10, liftPx: 18, layers: [{ id: 'layer-2', heightPx: 42 }, { id: 'layer-1', heightPx: 4 }, { id: 'layer-3', heightPx: 16 }], sheenPercent: 26, sheenColour: '#fff3cf', sheenSizePercent: 120, shadowPx: 12, shadowSoftPx: 30, shadowColour: 'rgb(3 10 8 / 0.5)' },
+    roles: { 'layer-1': { select: '.plate .moth', noun: 'the moth' }, 'layer-2': { select: '.plate .shadow', noun: 'its shadow' }, 'layer-3': { select: '.plate .label', noun: 'the label' } },
+    settings: { ...tiltDefaults, acrossDeg: 10, liftPx: 18, layers: [{ id: 'layer-1', heightPx: 42 }, { id: 'layer-2', heightPx: 4 }, { id: 'layer-3', heightPx: 16 }], sheenPercent: 26, sheenColour: '#fff3cf', sheenSizePercent: 120, shadowPx: 12, shadowSoftPx: 30, shadowColour: 'rgb(3 10 8 / 0.5)' },
   },
   {
     id: 'night', kind: 'spotlight', name: 'Hand lamp over meadow and gate', select: '.meadow, .gate', noun: 'meadow and gate', pages: ['tonight'],
@@ -48,7 +48,7 @@ const vesperHollow: readonly Effect[] = [
   },
   {
     id: 'sky', kind: 'drift', name: 'Night over the name', select: '.sky', noun: 'the sky',
-    roles: { 'layer-1': { select: '.sky-near', noun: 'the moths' }, 'layer-2': { select: '.sky-far', noun: 'the stars' } },
+    roles: { 'layer-1': { select: '.sky-near', noun: 'the swarm' }, 'layer-2': { select: '.sky-far', noun: 'the starry sky' } },
     settings: { ...driftDefaults, axes: 'across' },
   },
 ]

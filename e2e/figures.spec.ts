@@ -91,3 +91,42 @@ test('while B is held the page is seen bare, and as it was before when it is let
   await page.keyboard.press('?')
   await expect(page.getByRole('complementary', { name: 'Keys' }).getByText('this sheet')).toBeVisible()
 })
+
+test('figures are gone through by key, the code is that of one or of all, and single letters can be turned off', async ({ page, house }) => {
+  await page.goto(await house.addSite('through', cardsPage, both))
+  await stageOf(page)
+  const caption = (number: number) => page.getByRole('region', { name: `Caption of figure ${number}` })
+  for (const [key, number] of [['n', 2], ['n', 1], ['Shift+N', 2]] as const) {
+    await page.keyboard.press(key)
+    await expect(caption(number)).toBeVisible()
+  }
+  await page.keyboard.press('c')
+  const code = page.getByRole('complementary', { name: 'Code' })
+  await expect(code.getByLabel('Stylesheet')).toContainText('Figure 1.')
+  await code.getByRole('button', { name: 'Figure 2 alone' }).click()
+  await expect(code.getByLabel('Stylesheet')).not.toContainText('Figure 1.')
+  await expect(code.getByLabel('Stylesheet')).toContainText('Figure 2.')
+  await page.getByRole('button', { name: 'The sheet of keys' }).click()
+  await page.getByRole('checkbox', { name: /^Single letters and digits/ }).uncheck()
+  await page.getByRole('button', { name: 'Close the keys' }).click()
+  await page.keyboard.press('n')
+  await page.keyboard.press('c')
+  await page.keyboard.press('o')
+  await expect(caption(2)).toBeVisible()
+  await expect(code).toHaveCount(0)
+  await expect(page.getByRole('button', { name: 'Off', exact: true })).toHaveAttribute('aria-pressed', 'false')
+  await page.reload()
+  await stageOf(page)
+  await page.keyboard.press('c')
+  await expect(code).toHaveCount(0)
+})
+
+test('what a move costs is told in counts', async ({ page, house }) => {
+  await page.goto(await house.addSite('costs', cardsPage, [tiltOnCards()]))
+  await stageOf(page)
+  await movePointer(page, 120, 150, 2)
+  await movePointer(page, 260, 220, 12)
+  const told = page.getByRole('contentinfo', { name: 'The pointer\'s thread' }).getByText(/^a move: /)
+  // One card follows the pointer: it is read and written, and takes up so much of the window.
+  await expect(told).toHaveText(/^a move: \d+ boxes? read, 1 written, [3-8] % drawn$/)
+})

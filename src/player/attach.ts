@@ -107,7 +107,7 @@ export function attach(root: Document | ShadowRoot, figures: readonly PlayedFigu
     isStale = false
     readsAll = true
     clearHouse(house)
-    for (const each of [...playing]) guarded(each, () => findStands(each, house, abilities.widths?.applies(each.figure, engine.at.reducedMotion) ?? true))
+    for (const each of [...playing]) guarded(each, () => findStands(each, house, abilities.widths?.applies(each.figure, engine.at.reducedMotion)))
     settleHouse(house)
     for (const each of [...playing]) guarded(each, ({ stands, styled, figure: { drives } }) => stands.forEach(({ writers }) => quiet(styled, writers, drives)))
   }

@@ -6,6 +6,7 @@ import { showBare } from './bare'
 import { stillBoxOf } from './boxes'
 import { flattenedBy } from './flat'
 import { coloursOf, isClear } from './colours'
+import { countCosts } from './cost'
 import { chooseEdges } from './edges'
 import { findAll } from './find'
 import { measureGap } from './gap'
@@ -63,7 +64,7 @@ function start(page: Document) {
     },
   })
 
-  const host = makeHost(page, hand, hover.follow)
+  const host = makeHost(page, hand, countCosts(page, (cost) => say({ type: 'cost', cost })), hover.follow)
   const edges = chooseEdges(page, numbers, overlay, (edge) => say({ type: 'edge', edge }))
   const pose = makePose(page, hand, (x, y, place, last) => say({ type: 'posed', x, y, place, last }))
 

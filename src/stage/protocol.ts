@@ -120,10 +120,15 @@ export type Under = z.infer<typeof under>
 const sample = z.object({ t: finite, x: finite, y: finite, by: z.enum(['hand', 'ghost', 'walk', 'run']), phase: z.enum(['here', 'away']), place: place.optional(), index: z.number().int().optional(), buttons: finite.optional(), size: z.object({ width: finite, height: finite }).optional() })
 export type ThreadSample = z.infer<typeof sample>
 
+/** What a move costs at most: boxes read, elements written, and the share of the window (0..1) that is drawn anew. */
+const cost = z.object({ boxes: z.number().int(), elements: z.number().int(), share: finite.min(0).max(1) })
+export type Cost = z.infer<typeof cost>
+
 export const fromStage = z.discriminatedUnion('type', [
   z.object({ type: z.literal('ready'), now: finite }),
   z.object({ type: z.literal('under'), elements: z.array(under), chosen: z.boolean(), adds: z.boolean() }),
   z.object({ type: z.literal('samples'), samples: z.array(sample) }),
+  z.object({ type: z.literal('cost'), cost }),
   /** The files that the page asks for, by hash. */
   z.object({ type: z.literal('needs'), hashes: z.array(z.string()) }),
   /** The ground of each match of a selector, as a CSS colour. */

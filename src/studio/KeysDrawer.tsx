@@ -1,8 +1,10 @@
 // The sheet of keys. They work while the focus is in the page too, and never while something is typed.
-import { Box, Grid } from '@chakra-ui/react'
+import { Box, Grid, chakra } from '@chakra-ui/react'
 import { Fragment } from 'react'
+import { useStudio } from './context'
 import { Drawer } from './Drawer'
 import { keyNames } from './keys'
+import { useObservable } from './store/observable'
 
 const sheet: readonly (readonly [title: string, keys: readonly (readonly [key: string, words: string])[]])[] = [
   ['Everywhere', [
@@ -16,6 +18,7 @@ const sheet: readonly (readonly [title: string, keys: readonly (readonly [key: s
     [keyNames.sheet, 'this sheet'],
   ]],
   ['The selected figure', [
+    [`${keyNames.next}, ${keyNames.before}`, 'the next figure, the one before'],
     [keyNames.turn, 'turn the direction'],
     [keyNames.walk, 'the stand-in pointer walks over it, or stops'],
     [keyNames.leave, 'the pointer leaves for real'],
@@ -43,9 +46,15 @@ const sheet: readonly (readonly [title: string, keys: readonly (readonly [key: s
 ]
 
 export function KeysDrawer() {
+  const { letters } = useStudio()
+  const act = useObservable(letters)
   return (
     <Drawer label="Keys" title="Keys" width="440px">
       <Box overflowY="auto" px="14px" py="10px" fontSize="14px">
+        <chakra.label display="flex" gap="8px" alignItems="baseline" mb="14px">
+          <input type="checkbox" checked={act} onChange={({ target }) => letters.set(target.checked)} />
+          <Box as="span">Single letters and digits act as keys. <Box as="span" color="soft">Turn this off where a screen reader, dictation or another program uses them; Ctrl, arrows, Enter and Esc go on.</Box></Box>
+        </chakra.label>
         {sheet.map(([title, keys]) => (
           <Box as="section" key={title} aria-label={title} mb="16px">
             <Box as="h3" fontWeight="600" mb="5px">{title}</Box>

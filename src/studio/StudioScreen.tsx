@@ -13,6 +13,7 @@ import { Plate } from './frame/Plate'
 import { listenToKeys } from './keys'
 import { SavedElsewhere } from './SavedElsewhere'
 import { whenIdle } from './store/idle'
+import { makeLetters } from './store/letters'
 import { makeSearch, searchWorker } from './store/search'
 import { makeSiteStore, takeUpLeftOvers } from './store/site-store'
 import { makeStageLink } from './store/stage-link'
@@ -40,12 +41,14 @@ const noStorage = { getItem: () => null, setItem: () => undefined, removeItem: (
 export function StudioScreen({ siteId, pageId, site, revision }: StudioScreenProps) {
   const studio = useMemo<Studio | null>(() => {
     if (!site.pages.some(({ id }) => id === pageId)) return null
+    const storage = typeof localStorage === 'undefined' ? noStorage : localStorage
     return {
-      store: makeSiteStore(siteId, site, revision, typeof localStorage === 'undefined' ? noStorage : localStorage, nanoid(8)),
+      store: makeSiteStore(siteId, site, revision, storage, nanoid(8)),
       view: makeViewStore(pageId, site.effects[0]?.id ?? null),
       link: makeStageLink(),
       thread: makeThreadStore(),
       search: makeSearch(searchWorker),
+      letters: makeLetters(storage),
     }
     // The server gives a document once; what happens to it afterwards is the store's.
     // eslint-disable-next-line react-hooks/exhaustive-deps
@@ -82,7 +85,8 @@ function Regions() {
   }, [])
   const foot = pointing.stage === 'choosing' ? 256 : rowsOpen && pointing.stage === 'no' ? 290 : 156
   return (
-    <Grid height="100vh" minWidth="960px" templateRows={`40px minmax(0, 1fr) ${foot}px 40px`} overflow="hidden">
+    // Whoever waits for the studio waits for its controls too.
+    <Grid data-answers={isTakenUp ? '' : undefined} height="100vh" minWidth="960px" templateRows={`40px minmax(0, 1fr) ${foot}px 40px`} overflow="hidden">
       {isTakenUp ? <TopBar /> : <Box background="sheet" borderBottom="1px solid" borderColor="edge" />}
       <Grid templateColumns="44px minmax(0, 1fr) auto" minHeight="0" position="relative">
         {isTakenUp ? <FigureIndex /> : <Box background="sheet" borderRight="1px solid" borderColor="hairline" />}

@@ -1,6 +1,6 @@
 // The top bar: where we are, how saving stands, as whom the page is visited, undo, and the ways to what stands beside it.
 import { Box, Flex } from '@chakra-ui/react'
-import { Code, History, PencilLine, Redo2, Undo2 } from 'lucide-react'
+import { Code, History, Keyboard, PencilLine, Redo2, Undo2 } from 'lucide-react'
 import { toggleDrawer } from './commands'
 import { useStudio, useView } from './context'
 import { keyNames } from './keys'
@@ -39,6 +39,9 @@ export function TopBar() {
       </Button>
       <Button look="quiet" aria-pressed={drawer === 'revisions'} aria-label="Earlier states of this site" onClick={() => toggleDrawer(studio, 'revisions')} title="Earlier states of this site">
         <History size={16} aria-hidden="true" />
+      </Button>
+      <Button look="quiet" aria-pressed={drawer === 'keys'} aria-label="The sheet of keys" onClick={() => toggleDrawer(studio, 'keys')} title={`The sheet of keys (${keyNames.sheet})`}>
+        <Keyboard size={16} aria-hidden="true" />
       </Button>
       <Button look="quiet" aria-pressed={drawer === 'markup'} onClick={() => toggleDrawer(studio, 'markup')} title={`The markup of the page (${keyNames.markup})`}>
         <PencilLine size={16} aria-hidden="true" /> Markup

@@ -319,6 +319,14 @@ export function duplicateEffect({ store, view }: Studio, effect: Effect): void {
   view.update({ selected: copy.id, touched: null })
 }
 
+/** Selects the figure behind the selected one, or before it; from the last on to the first. */
+export function selectBeside({ store, view }: Studio, by: -1 | 1): void {
+  const { effects } = store.history.get().site
+  const at = effects.findIndex(({ id }) => id === view.get().selected)
+  const next = effects[at < 0 ? (by > 0 ? 0 : effects.length - 1) : (at + by + effects.length) % effects.length]
+  if (next) view.update({ selected: next.id, touched: null })
+}
+
 /** Moves an effect up or down among the figures. */
 export function moveEffect({ store }: Studio, effect: Effect, by: -1 | 1): void {
   const { effects } = store.history.get().site

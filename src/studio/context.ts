@@ -1,7 +1,7 @@
 // What the regions of the studio share: the stores and the line to the page.
 import { createContext, useContext, useMemo } from 'react'
 import type { Effect, Page } from '../core/site/site'
-import { partOf, useObservable } from './store/observable'
+import { partOf, useObservable, type Observable } from './store/observable'
 import type { Search } from './store/search'
 import type { SiteStore } from './store/site-store'
 import type { StageLink } from './store/stage-link'
@@ -14,6 +14,8 @@ export interface Studio {
   readonly link: StageLink
   readonly thread: ThreadStore
   readonly search: Search
+  /** Whether single letters act as keys. */
+  readonly letters: Observable<boolean>
 }
 
 export const StudioContext = createContext<Studio | null>(null)

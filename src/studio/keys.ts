@@ -1,10 +1,10 @@
 // The studio's keys, in one place: what the page forwards and what the studio hears itself go the same way.
 import { tinykeys } from 'tinykeys'
-import { addAnother, choosePicked, holdLook, keepTry, leavePage, pasteEffect, selectedEffect, startPointing, stopPointing, textOfEffect, toggleDrawer, toggleFastened, toggleGap, toggleOff, togglePosing, toggleWalk, turnDirection, walkTree } from './commands'
+import { addAnother, choosePicked, holdLook, keepTry, leavePage, pasteEffect, selectBeside, selectedEffect, startPointing, stopPointing, textOfEffect, toggleDrawer, toggleFastened, toggleGap, toggleOff, togglePosing, toggleWalk, turnDirection, walkTree } from './commands'
 import type { Studio } from './context'
 
 /** The keys as they are named on buttons. */
-export const keyNames = { point: 'P', turn: 'T', code: 'C', markup: 'M', pages: 'G', another: 'A', off: 'O', only: 'Shift O', bare: 'B', sheet: '?', walk: 'W', leave: 'L', fasten: 'F', pose: 'H', gap: 'J', tries: 'Y', keepTry: 'Shift Y', holdOff: '1', holdOn: '2', holdPressed: '3', holdStill: '4', undo: 'Ctrl Z', redo: 'Ctrl Shift Z' } as const
+export const keyNames = { point: 'P', turn: 'T', code: 'C', markup: 'M', pages: 'G', another: 'A', next: 'N', before: 'Shift N', off: 'O', only: 'Shift O', bare: 'B', sheet: '?', walk: 'W', leave: 'L', fasten: 'F', pose: 'H', gap: 'J', tries: 'Y', keepTry: 'Shift Y', holdOff: '1', holdOn: '2', holdPressed: '3', holdStill: '4', undo: 'Ctrl Z', redo: 'Ctrl Shift Z' } as const
 
 function isTyping(event: Event): boolean {
   const target = event.target
@@ -19,7 +19,7 @@ function isOnControl(event: KeyboardEvent): boolean {
 /** Listens until the function it gives back is called. */
 export function listenToKeys(studio: Studio): () => void {
   const when = (act: () => void) => (event: KeyboardEvent) => {
-    if (isTyping(event)) return
+    if (isTyping(event) || (!studio.letters.get() && !event.ctrlKey && !event.metaKey)) return
     event.preventDefault()
     act()
   }
@@ -56,6 +56,8 @@ export function listenToKeys(studio: Studio): () => void {
       if (effect) toggleOff(studio, effect)
     }),
     'Shift+KeyO': when(() => view.update({ onlyThis: !view.get().onlyThis })),
+    KeyN: when(() => selectBeside(studio, 1)),
+    'Shift+KeyN': when(() => selectBeside(studio, -1)),
     KeyB: when(() => studio.link.say({ type: 'bare', on: true })),
     '?': when(() => toggleDrawer(studio, 'keys')),
     'Shift+?': when(() => toggleDrawer(studio, 'keys')),

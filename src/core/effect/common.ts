@@ -26,7 +26,7 @@ const commonSettings = z.object({
   /** What it is for visitors who prefer reduced motion: what travels and turns at rest, or nothing at all. */
   calm: z.enum(['still', 'off']),
   /** What a finger does to it. */
-  finger: z.enum(['rest', 'tap', 'drag-x', 'drag-y', 'drag']),
+  finger: z.enum(['rest', 'drag-x', 'drag-y', 'drag']),
   /** How far inside the edges of its area the pointer is read; outside where it is negative. */
   insetUnit: z.enum(['px', '%']),
   insetTop: anyInset,
@@ -76,7 +76,7 @@ const toControl = number('toWidthPx', { title: 'Up to a width of', unit: 'px', .
 
 const fingerControl = choice('finger', {
   title: 'By finger',
-  options: [{ value: 'rest', words: 'it rests as when away' }, { value: 'tap', words: 'a tap brings it, one elsewhere ends it' }, { value: 'drag-x', words: 'it answers a drag across' }, { value: 'drag-y', words: 'it answers a drag up and down' }, { value: 'drag', words: 'it answers every drag' }],
+  options: [{ value: 'rest', words: 'it rests as when away' }, { value: 'drag-x', words: 'it answers a drag across' }, { value: 'drag-y', words: 'it answers a drag up and down' }, { value: 'drag', words: 'it answers every drag' }],
 })
 const calmControl = choice('calm', { title: 'With reduced motion', options: [{ value: 'still', words: 'what moves is at rest' }, { value: 'off', words: 'it does not play' }] })
 const strengthControl = number('strengthPercent', { title: 'How strong all of it is', unit: '%', ...ranges.strength, step: 5 })
@@ -118,7 +118,6 @@ function insetsOf(settings: Common): Insets | undefined {
 
 /** What a finger does, where it is not left at rest. */
 const fingerWords: Readonly<Record<Exclude<Common['finger'], 'rest'>, string>> = {
-  tap: 'By finger a tap brings it, and a tap elsewhere ends it.',
   'drag-x': 'By finger it answers a drag across, and the page scrolls up and down as ever.',
   'drag-y': 'By finger it answers a drag up and down.',
   drag: 'By finger it answers every drag that begins on it.',

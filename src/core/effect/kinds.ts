@@ -1,5 +1,5 @@
 // The kinds there are. Adding a kind is adding a folder and a line here.
-import type { Rig } from '../rig/rig'
+import type { Knob, Rig } from '../rig/rig'
 import { wholeKind, type WholeKind } from './common'
 import { drift } from './drift'
 import { fold } from './fold'
@@ -27,9 +27,20 @@ export function findKind(id: string): AnyKind | undefined {
   return kinds.find((kind) => kind.id === id)
 }
 
-/** An effect as a rig. Throws an Error for a kind that does not exist. */
-export function expandEffect(effect: { readonly kind: string; readonly settings: unknown; readonly select: string; readonly roles?: Readonly<Record<string, { readonly select: string }>> | undefined }): Rig {
+/** What of an effect its rig is made from. */
+interface Expandable {
+  readonly kind: string
+  readonly settings: unknown
+  readonly select: string
+  readonly roles?: Readonly<Record<string, { readonly select: string; readonly noun: string }>> | undefined
+}
+
+/** An effect as a rig, its knobs told by the nouns of its roles. Throws an Error for a kind that does not exist. */
+export function expandEffect(effect: Expandable): Rig {
   const kind = findKind(effect.kind)
   if (!kind) throw new Error(`There is no kind of effect called "${effect.kind}".`)
-  return kind.expand(effect.settings, effect.select, Object.fromEntries(Object.entries(effect.roles ?? {}).map(([id, { select }]) => [id, select])))
+  const { roles = {} } = effect
+  const rig = kind.expand(effect.settings, effect.select, Object.fromEntries(Object.entries(roles).map(([id, { select }]) => [id, select])))
+  const told = (knob: Knob): Knob => (knob.note.includes('{') ? { ...knob, note: knob.note.replace(/\{([a-z0-9-]+)\}/g, (_, id: string) => roles[id]?.noun ?? 'it') } : knob)
+  return { ...rig, knobs: rig.knobs.map(told) }
 }

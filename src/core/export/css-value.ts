@@ -1,6 +1,6 @@
 // What an output shows, as CSS works it out: calc() of knobs and of what the script writes.
 import { cssColour } from '../curve/colour'
-import { isPlain, propertyOfChannel, propertyOfOutput, type Names } from '../rig/plan'
+import { isPlain, propertyOfChannel, propertyOfKnob, propertyOfOutput, type Names } from '../rig/plan'
 import { poseOf } from '../rig/play'
 import { unitOfKnob, type Knob, type Output, type Rig } from '../rig/rig'
 import { limitsOf, neutralOf, unitOf } from '../rig/slot'
@@ -12,7 +12,7 @@ export function writeValue(rig: Rig, names: Names, output: Output): string {
   const unit = unitOf(slot)
   const given = rig.knobs.find(({ id }) => id === knob)
   const hasUnit = (unitOfKnob(rig.knobs, knob) ?? '') !== ''
-  const factors = given ? [`var(--${names.name}-${given.id})`] : []
+  const factors = given ? [`var(${propertyOfKnob(names, given.id)})`] : []
   if (channel !== undefined) factors.push(isPlain(output) ? writeRange(output, read(rig, names, channel, output.link)) : `var(${propertyOfOutput(names, output)}, 0)`)
   // The unit comes from the knob, or else from the factor.
   if (!hasUnit && unit !== '') factors.unshift(`${cssNumber(factor)}${unit}`)
@@ -56,8 +56,8 @@ function writeMix(rig: Rig, names: Names, { curve, channel = '', link }: Output)
 }
 
 /** A knob's value as CSS writes it. */
-export function writeKnob({ name }: Names, { value, unit, times }: Knob): string {
-  return times === undefined ? `${cssNumber(value)}${unit}` : `calc(${cssNumber(value)}${unit} * var(--${name}-${times}))`
+export function writeKnob(names: Names, { value, unit, times }: Knob): string {
+  return times === undefined ? `${cssNumber(value)}${unit}` : `calc(${cssNumber(value)}${unit} * var(${propertyOfKnob(names, times)}))`
 }
 
 /** A number as CSS writes it: no exponent, no needless digits. */

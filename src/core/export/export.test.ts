@@ -27,6 +27,20 @@ describe('names', () => {
 })
 
 describe('the stylesheet', () => {
+  it('calls what is told by an element by its word, and says its noun', () => {
+    const roles = { 'layer-1': { select: '.plate .moth', noun: 'the moth' }, 'layer-2': { select: '.plate .plate-shadow', noun: 'its shadow' } }
+    const css = stylesheetOf(effect({ roles }, { layers: [{ id: 'layer-1', heightPx: 42 }, { id: 'layer-2', heightPx: 4 }], shadowPx: 9 }))
+    expect(css).toMatch(/--plate-moth: 42px; +\/\* how high the moth floats \*\//)
+    expect(css).toMatch(/--plate-shadow-2: 4px; +\/\* how high its shadow floats \*\//)
+    expect(css).toContain('translateZ(calc(var(--plate-shadow-2) * ')
+    expect(css).not.toContain('layer-')
+  })
+
+  it('says in one block what one selector says', () => {
+    const css = stylesheetOf(effect({ roles: { 'layer-1': { select: '.plate .moth', noun: 'the moth' } } }, { layers: [{ id: 'layer-1', heightPx: 42 }] }))
+    expect(css.match(/^ {2}\.row > \.plate\[data-plate\] \{$/gm)).toHaveLength(1)
+  })
+
   it('has its knobs on top and says what they do', () => {
     const mark = siteMark('vesper-hollow')
     expect(stylesheetOf(effect())).toBe(`/* Figure 1. Over each plate, the edge under the pointer sinks by 9°, seen

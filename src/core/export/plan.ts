@@ -8,7 +8,7 @@ import type { Rig } from '../rig/rig'
 import { playsOn, type Effect, type Site } from '../site/site'
 import { withTies } from '../site/ties'
 import { cssNumber } from './css-value'
-import { namesOf, siteMark } from './names'
+import { namesOf, siteMark, wordOf } from './names'
 
 /** One effect on its way out. */
 export interface Figure {
@@ -36,8 +36,22 @@ export function planFigures(untied: Site, siteId: string, pageId?: string, only?
     if (!playsOn(effect, pageId) || (only !== undefined && effect.id !== only)) return []
     const name = names[index] ?? 'figure'
     const rig = expandEffect(effect)
-    return [{ number: index + 1, names: { title: `Figure ${index + 1}, ${name}`, name, mark }, rig, sentence: tellEffect(effect), own: effect.own, narrow: effect.narrow, named: namedIn(site, effect, rig) }]
+    return [{ number: index + 1, names: { title: `Figure ${index + 1}, ${name}`, name, mark, roles: wordsOfRoles(effect, rig, name) }, rig, sentence: tellEffect(effect), own: effect.own, narrow: effect.narrow, named: namedIn(site, effect, rig) }]
   })
+}
+
+/** The word of the element that fills a role whose id is that of a knob: of `.plate .moth` it is `moth`, of `.sky .sky-near` in the figure `sky` it is `near`; no two are alike. */
+function wordsOfRoles({ roles = {} }: Effect, { knobs }: Rig, figure: string): Readonly<Record<string, string>> {
+  const isTold = (role: string) => knobs.some(({ id }) => id === role || id.startsWith(`${role}-`))
+  const told = Object.keys(roles).filter(isTold)
+  const taken = new Set(knobs.map(({ id }) => id))
+  return Object.fromEntries(told.map((role) => {
+    const whole = wordOf(roles[role]?.select ?? '')
+    const word = whole.startsWith(`${figure}-`) ? whole.slice(figure.length + 1) : whole
+    const free = [word, ...Array.from({ length: told.length + 1 }, (_, i) => `${word}-${i + 2}`)].find((each) => !taken.has(each)) ?? role
+    taken.add(free)
+    return [role, free]
+  }))
 }
 
 /** Which knobs and tokens of an effect show a named value of the site as it stands, or a multiple of it. */

@@ -1,5 +1,5 @@
 // The stylesheet of an export: knobs on top, then what the page's own words do with the script's numbers.
-import { nameOfArea, planRig, propertyOfOwn } from '../rig/plan'
+import { nameOfArea, planRig, propertyOfKnob, propertyOfOwn } from '../rig/plan'
 import { partOf, type Output, type Rig, type Target } from '../rig/rig'
 import { keptProperties, lawOf, propertyOf, sides, slotName, transformFunctions } from '../rig/slot'
 import { cssNumber, writeKnob, writeValue } from './css-value'
@@ -30,7 +30,7 @@ function givenTo(figure: Figure, id: string, own: string): string {
 /** A value of a knob, so many times, and as many times as the knob is of another one. */
 function multiplied({ rig, names }: Figure, id: string, value: string, times = 1): string {
   const by = rig.knobs.find((knob) => knob.id === id)?.times
-  const factors = [...(times === 1 ? [] : [cssNumber(times)]), value, ...(by === undefined ? [] : [`var(--${names.name}-${by})`])]
+  const factors = [...(times === 1 ? [] : [cssNumber(times)]), value, ...(by === undefined ? [] : [`var(${propertyOfKnob(names, by)})`])]
   return factors.length === 1 ? value : `calc(${factors.join(' * ')})`
 }
 
@@ -51,7 +51,7 @@ interface Bound {
 function writeFigure(figure: Figure): string {
   const { names, number, rig, sentence } = figure
   const written = planRig(rig, names).flatMap(({ frames }) => frames.flatMap(({ channels }) => channels.flatMap(({ writes }) => writes.map(({ property }) => property))))
-  const given = (id: string, own: string, note: string) => [`--${names.name}-${id}: ${givenTo(figure, id, own)};`, note] as const
+  const given = (id: string, own: string, note: string) => [`${propertyOfKnob(names, id)}: ${givenTo(figure, id, own)};`, note] as const
   const knobs = [...rig.knobs.map((knob) => given(knob.id, writeKnob(names, knob), knob.note)), ...(rig.tokens ?? []).map(({ id, value, note }) => given(id, styleText(value), note))]
   const width = Math.max(0, ...knobs.map(([declaration]) => declaration.length))
   const bearers = rig.rules.filter(({ bearsKnobs }) => bearsKnobs).map(({ select }) => styleText(select))
@@ -73,7 +73,7 @@ function writeFigure(figure: Figure): string {
 function writeOwn(figure: Figure): readonly string[] {
   const { names, own = {} } = figure
   const known = knownIn(figure)
-  const bySelect = grouped(Object.entries(own).filter(([id]) => known.has(id)).flatMap(([id, { values }]) => Object.entries(values).map(([select, value]) => ({ select, line: `--${names.name}-${id}: ${multiplied(figure, id, styleText(value))};` }))), ({ select }) => select)
+  const bySelect = grouped(Object.entries(own).filter(([id]) => known.has(id)).flatMap(([id, { values }]) => Object.entries(values).map(([select, value]) => ({ select, line: `${propertyOfKnob(names, id)}: ${multiplied(figure, id, styleText(value))};` }))), ({ select }) => select)
   return [...bySelect].map(([select, lines]) => `${styleText(select)} { ${lines.map(({ line }) => line).join(' ')} }`)
 }
 
@@ -81,7 +81,7 @@ function writeOwn(figure: Figure): readonly string[] {
 function writeNarrow(figure: Figure, owners: readonly string[]): readonly string[] {
   const { names, narrow } = figure
   const known = knownIn(figure)
-  const lines = Object.entries(narrow?.values ?? {}).filter(([id]) => known.has(id)).map(([id, value]) => `    --${names.name}-${id}: ${multiplied(figure, id, styleText(value))};`)
+  const lines = Object.entries(narrow?.values ?? {}).filter(([id]) => known.has(id)).map(([id, value]) => `    ${propertyOfKnob(names, id)}: ${multiplied(figure, id, styleText(value))};`)
   return lines.length === 0 ? [] : [`@media (max-width: ${narrow?.upToPx ?? 0}px) {`, `  ${owners.join(',\n  ')} {`, ...lines, '  }', '}']
 }
 
@@ -91,9 +91,10 @@ const knownIn = ({ rig }: Figure) => new Set([...rig.knobs, ...(rig.tokens ?? []
 /** All rules of a figure, by what they select. */
 function writeRules(figure: Figure): readonly string[] {
   const { rig, names } = figure
-  const lines: string[] = []
+  const blocks = new Map<string, string[]>()
+  // What one selector says stands in one block, where it is first met.
   const add = (select: string, declarations: readonly string[]) => {
-    if (declarations.length > 0) lines.push(...`${select} {`.split('\n'), ...declarations.map((line) => `  ${line}`), '}')
+    if (declarations.length > 0) blocks.set(select, [...(blocks.get(select) ?? []), ...declarations])
   }
   for (const { select, css, whilePlayed } of rig.rules) {
     const area = rig.areas.find((each) => each.select === select)
@@ -109,7 +110,7 @@ function writeRules(figure: Figure): readonly string[] {
     add(`.${names.name}-${id}`, [...writeDeclarations(rest, names), ...writeSlots(own, true).flatMap(({ lines: each }) => each)])
   }
   for (const same of grouped(boundOutputs(figure), ({ select, mark }) => `${select} ${mark}`).values()) add(guarded(same), writeSlots(same).flatMap(({ lines: each }) => each))
-  return lines
+  return [...blocks].flatMap(([select, declarations]) => [...`${select} {`.split('\n'), ...declarations.map((line) => `  ${line}`), '}'])
 }
 
 /** The classes of parts, a line each. */
@@ -155,8 +156,8 @@ function grouped<Item>(items: readonly Item[], keyOf: (item: Item) => string): M
 }
 
 /** Declarations as a rig has them; `{id}` is a knob or a token. */
-function writeDeclarations(css: Readonly<Record<string, string>>, { name: figure }: Figure['names']): readonly string[] {
-  return Object.entries(css).map(([name, value]) => `${name}: ${styleText(value).replace(/\{([^}]*)\}/g, (_, id: string) => `var(--${figure}-${id})`)};`)
+function writeDeclarations(css: Readonly<Record<string, string>>, names: Figure['names']): readonly string[] {
+  return Object.entries(css).map(([name, value]) => `${name}: ${styleText(value).replace(/\{([^}]*)\}/g, (_, id: string) => `var(${propertyOfKnob(names, id)})`)};`)
 }
 
 /** The selector of elements that all of these are written on, where the script is at work: without it the page stands as designed. */
@@ -217,7 +218,7 @@ function writeSlots(bound: readonly Bound[], isPart = false): readonly { readonl
       case 'shadow':
       case 'background':
       case 'mask':
-        return { property, lines: [`${property}:`, ...endLast([...kept, ...writeLayers(same)].map((each, i, all) => `  ${each}${i < all.length - 1 ? ',' : ''}`)), ...(property === 'mask-image' ? ['mask-composite: intersect;'] : [])] }
+        return { property, lines: [`${property}:`, ...endLast([...kept, ...writeLayers(same)].flatMap((each, i, all) => `  ${each}${i < all.length - 1 ? ',' : ''}`.split('\n'))), ...(property === 'mask-image' ? ['mask-composite: intersect;'] : [])] }
       default:
         return { property, lines: first ? [`${property}: ${join(slotName(first.output.slot))};`] : [] }
     }
@@ -230,11 +231,15 @@ function writeLayers(bound: readonly Bound[]): readonly string[] {
   return [...layers.values()].map((same) => {
     const slot = same[0]?.output.slot
     const layer = same[0]?.figure.rig.layers?.find(({ id }) => slot && 'layer' in slot && id === slot.layer)
-    return styleText(layer?.css ?? 'none').replace(/\{([^}]*)\}/g, (_, hole: string) => {
+    const fill = (hole: string) => {
       const filling = same.filter(({ output }) => 'hole' in output.slot && output.slot.hole === hole)
       // What no value fills is a knob or a token.
-      return filling.length === 0 ? `var(--${same[0]?.figure.names.name ?? ''}-${hole})` : joinValues(filling.map(({ figure, output }) => writeValue(figure.rig, figure.names, output)), '+')
-    })
+      return filling.length === 0 && same[0] ? `var(${propertyOfKnob(same[0].figure.names, hole)})` : joinValues(filling.map(({ figure, output }) => writeValue(figure.rig, figure.names, output)), '+')
+    }
+    const text = styleText(layer?.css ?? 'none')
+    const filled = text.replace(/\{([^}]*)\}/g, (_, hole: string) => fill(hole))
+    // Where it is long, values that follow one another have a line each.
+    return filled.length > lineLength ? text.replaceAll('} {', '}\n    {').replace(/\{([^}]*)\}/g, (_, hole: string) => fill(hole)) : filled
   })
 }
 

@@ -9,11 +9,19 @@ export interface Names {
   readonly name: string
   /** Three letters that keep them apart from those of another site. */
   readonly mark: string
+  /** What knobs go by that are told by an element of the page: its word, by the id of its role. */
+  readonly roles?: Readonly<Record<string, string>>
 }
 
 /** The custom property that carries a channel's value, or that of one link of its chain. */
 export function propertyOfChannel({ name, mark }: Names, channel: string, link?: number): string {
   return `--${name}-${channel}${link === undefined ? '' : `-${link + 1}`}-${mark}`
+}
+
+/** The custom property of a knob or a token. */
+export function propertyOfKnob({ name, roles = {} }: Names, id: string): string {
+  const role = Object.keys(roles).find((each) => id === each || id.startsWith(`${each}-`))
+  return `--${name}-${role === undefined ? id : `${roles[role] ?? role}${id.slice(role.length)}`}`
 }
 
 /** The custom property that carries what the page itself gives an element of a property. */

@@ -6,7 +6,7 @@ import type { Control, Piece } from '../../core/effect/control'
 import { findKind, type AnyKind } from '../../core/effect/kinds'
 import type { Effect } from '../../core/site/site'
 import { withTies } from '../../core/site/ties'
-import { addRole, startPointing } from '../commands'
+import { addRole, startPointing, toggleDrawer } from '../commands'
 import { useSelected, useSite, useStudio, useView } from '../context'
 import { keyNames } from '../keys'
 import { Button } from '../theme/controls'
@@ -38,6 +38,7 @@ function EmptyCaption({ hasEffects }: { readonly hasEffects: boolean }) {
   return (
     <Flex as="section" aria-label="Caption" align="center" gap="16px" px="22px" height="100%">
       <Button look="act" onClick={() => startPointing(studio)}>Point at something ({keyNames.point})</Button>
+      <Button onClick={() => toggleDrawer(studio, 'pages')}>Bring a page of your own ({keyNames.pages})</Button>
       <Box fontSize="17px">{hasEffects ? 'Or choose a figure at the left to tune it.' : 'Choose an element of the page, and what the pointer does to it.'}</Box>
     </Flex>
   )
@@ -72,12 +73,12 @@ function CaptionOf({ effect, number, kind }: CaptionOfProps) {
       return role ? <NounWord key={index} effect={effect} role={role} isMain={role.id === roles[0]?.id} /> : null
     })
   return (
-    <Flex as="section" aria-label={`Caption of figure ${number}`} direction="column" px="16px" pt="9px" pb="6px" minHeight="0" overflowY="auto" position="relative">
+    <Flex as="section" aria-label={`Caption of figure ${number}`} direction="column" px="16px" pt="7px" pb="5px" height="100%" minHeight="0" overflowY="auto" position="relative">
       <Flex gap="12px" align="baseline">
         <Box fontSize="22px" fontWeight="600" lineHeight="1" color="ink" flex="none" aria-hidden="true">{number}</Box>
         <Box minWidth="0">
-          <Box fontSize="17px" lineHeight="31px">{tell(kind.sentence(effect.settings))}</Box>
-          <Box fontSize="15px" lineHeight="29px" color="soft">{tell(kind.time(effect.settings))}</Box>
+          <Box fontSize="17px" lineHeight="30px">{tell(kind.sentence(effect.settings))}</Box>
+          <Box fontSize="15px" lineHeight="27px" color="soft">{tell(kind.time(effect.settings))}</Box>
         </Box>
       </Flex>
       <Matches effect={effect} />

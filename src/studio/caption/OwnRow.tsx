@@ -42,7 +42,7 @@ export function OwnRow({ effect }: { readonly effect: Effect }) {
   }
   const match = at === null ? undefined : all[at]
   return (
-    <Flex align="center" gap="8px" minHeight="34px" fontSize="14px" wrap="wrap" role="group" aria-label="Each its own">
+    <Flex align="center" gap="8px" minHeight="30px" fontSize="14px" wrap="wrap" role="group" aria-label="Each its own">
       <Box color="soft" flex="none">Each its own</Box>
       <WordMenu label="What each has of its own" words={thing.words} options={things.map(({ id, words }) => ({ value: id, words, isCurrent: id === thing.id }))} onTouch={() => undefined} onChange={setChosen} />
       <Flex gap="3px" wrap="wrap">

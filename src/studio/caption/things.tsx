@@ -17,7 +17,7 @@ export interface Thing {
 export function thingsOf({ knobs, tokens = [] }: Rig): readonly Thing[] {
   return [
     ...tokens.map(({ id, of, note, value }): Thing => ({ id, of, words: note || id, unit: '', value })),
-    ...knobs.filter(({ times }) => times === undefined).map(({ id, note, unit, value }): Thing => ({ id, of: 'amount', words: note || id, unit, value: `${value}${unit}` })),
+    ...knobs.filter(({ times, isAmount }) => times === undefined || isAmount).map(({ id, note, unit, value }): Thing => ({ id, of: 'amount', words: note || id, unit, value: `${value}${unit}` })),
   ]
 }
 

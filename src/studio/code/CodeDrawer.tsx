@@ -6,7 +6,7 @@ import { needsOf } from '../../core/export/needs'
 import { planFigures, playedFigures } from '../../core/export/plan'
 import { writeScript } from '../../core/export/script'
 import { writeStylesheet } from '../../core/export/stylesheet'
-import { usePage, useSite, useStudio, useView } from '../context'
+import { usePage, useSelected, useSite, useStudio, useView } from '../context'
 import { Drawer } from '../Drawer'
 import { Button } from '../theme/controls'
 import { gzippedBytes, usePlayer } from './player-text'
@@ -16,16 +16,25 @@ export function CodeDrawer() {
   const site = useSite()
   const page = usePage()
   const { overlaps } = useView('overlaps')
-  const figures = useMemo(() => planFigures(site, store.id, page.id), [site, store.id, page.id])
+  const selected = useSelected()
+  const [isOne, setOne] = useState(false)
+  const only = isOne && selected ? selected.effect.id : undefined
+  const figures = useMemo(() => planFigures(site, store.id, page.id, only), [site, store.id, page.id, only])
   const played = useMemo(() => playedFigures(figures), [figures])
   const player = usePlayer(needsOf(played).join(','))
   const stylesheet = useMemo(() => writeStylesheet(figures, overlaps), [figures, overlaps])
   const script = useMemo(() => (player.text ? writeScript(player.text.readable, played) : ''), [player.text, played])
   const styleBytes = useGzipped(stylesheet)
   return (
-    <Drawer label="Code" title="Code of this page" actions={<ExportButton />}>
+    <Drawer label="Code" title="Code" actions={<ExportButton />}>
+      {selected && (
+        <Flex px="14px" pt="8px" gap="4px" role="group" aria-label="The code of what">
+          <Button look="quiet" minHeight="26px" fontSize="13px" aria-pressed={!isOne} onClick={() => setOne(false)}>All figures of this page</Button>
+          <Button look="quiet" minHeight="26px" fontSize="13px" aria-pressed={isOne} onClick={() => setOne(true)}>Figure {selected.number} alone</Button>
+        </Flex>
+      )}
       {figures.length === 0 ? (
-        <Box p="20px" color="soft">There is no code yet: nothing on this site answers the pointer.</Box>
+        <Box p="20px" color="soft">{only === undefined ? 'There is no code yet: nothing on this page answers the pointer.' : 'This figure is off, or not for this page.'}</Box>
       ) : (
         <>
           <CopyRow stylesheet={stylesheet} script={script} />

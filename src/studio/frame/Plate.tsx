@@ -24,8 +24,6 @@ export function Plate() {
   useEffect(() => {
     const element = room.current
     if (!element) return
-    // The page may be there before the studio answers; whoever waits for both looks for this.
-    element.dataset.answers = ''
     const fit = new ResizeObserver(([entry]) => entry && setSpace({ width: entry.contentRect.width, height: entry.contentRect.height }))
     fit.observe(element)
     return () => fit.disconnect()

@@ -12,7 +12,7 @@ import { useSelected, useSite, useStudio } from '../context'
 import { threadMs } from '../store/thread-store'
 import { Button } from '../theme/controls'
 import { keepStretch, playRun, playTrace } from './commands'
-import { drawThread, sayPresent } from './draw-thread'
+import { drawThread, sayCost, sayPresent } from './draw-thread'
 import { timesOf, type Times } from './phases'
 
 /** A shorter stretch than this is none, ms. */
@@ -27,6 +27,7 @@ export function Thread() {
   const shown = useRef<readonly [number, number] | null>(null)
   const canvas = useRef<HTMLCanvasElement>(null)
   const words = useRef<HTMLDivElement>(null)
+  const costs = useRef<HTMLDivElement>(null)
   useEffect(() => {
     const kind = selected && findKind(selected.effect.kind)
     if (!selected || !kind) return
@@ -56,6 +57,8 @@ export function Thread() {
       cancelAnimationFrame(handle)
     }
   }, [thread])
+
+  useEffect(() => link.listen((message) => void (message.type === 'cost' && costs.current && (costs.current.textContent = sayCost(message.cost)))), [link])
 
   const show = useCallback((next: readonly [number, number] | null) => {
     shown.current = next
@@ -125,7 +128,10 @@ export function Thread() {
         )}
         <RunMenu />
       </Flex>
-      <Box ref={words} px="14px" fontSize="13px" lineHeight="39px" borderLeft="1px solid" borderColor="hairline" whiteSpace="nowrap" />
+      <Flex direction="column" justify="center" px="14px" fontSize="13px" lineHeight="17px" borderLeft="1px solid" borderColor="hairline" whiteSpace="nowrap">
+        <Box ref={words} />
+        <Box ref={costs} color="soft" fontSize="12.5px" title="What a move of the pointer costs at most: boxes that are measured, elements that are written on, and how much of the window they take up" />
+      </Flex>
     </Grid>
   )
 }

@@ -1,5 +1,5 @@
 // Draws the thread: across as a solid line, down as a broken one, and under them what the effect was doing.
-import type { ThreadSample } from '../../stage/protocol'
+import type { Cost, ThreadSample } from '../../stage/protocol'
 import { threadMs } from '../store/thread-store'
 import { visitor } from '../visitor'
 import { phasesOf, type Times } from './phases'
@@ -85,4 +85,10 @@ export function sayPresent(samples: readonly ThreadSample[], now: number, times:
   if (!sample.place) return `${who} outside, ${phase}`
   const share = (value: number) => ((value + 1) / 2).toFixed(2)
   return `x ${share(sample.place.x)}  y ${share(sample.place.y)}  ${who}, ${phase}`
+}
+
+/** What a move costs, in words. */
+export function sayCost({ boxes, elements, share }: Cost): string {
+  const percent = share * 100
+  return `a move: ${boxes} ${boxes === 1 ? 'box' : 'boxes'} read, ${elements} written, ${percent > 0 && percent < 1 ? '<1' : Math.round(percent)} % drawn`
 }

@@ -2,7 +2,6 @@
 import type { Channel, Knob, Output, Rig } from '../../rig/rig'
 import { areaOn, channelsIn, comingFeel, outputOn, rigOf, sliding, turning } from '../build'
 import type { Filled } from '../kind'
-import { layerTitle } from '../layers'
 import type { DriftSettings } from './settings'
 
 /** Boxes up to so many times as long as wide are filled by a layer that turns. */
@@ -29,7 +28,7 @@ export function expandDrift(settings: DriftSettings, select: string, roles: Fill
   const place = (id: 'x' | 'y'): Channel => channel(id, { of: id === 'x' ? 'centredX' : 'centredY' }, 'travel', follow, { away: { kind: away, pose: pose[id] }, going: back ?? undefined })
   const channels: Channel[] = [...(hasAcross || turnDeg > 0 ? [place('x')] : []), ...(hasDown ? [place('y')] : [])]
   if (scalePercent > 0) channels.push(channel('here', { of: 'inside' }, 'scale', comingFeel(320), { going: comingFeel(520) }))
-  const knobs: Knob[] = filled.map(({ id, amount }, index) => ({ id, value: amount, unit: isEnlarged ? '%' : unit, note: `how far the ${filled.length === 1 ? 'layer' : layerTitle(index)} slides`, isAmount: true }))
+  const knobs: Knob[] = filled.map(({ id, amount }) => ({ id, value: amount, unit: isEnlarged ? '%' : unit, note: `how far {${id}} slides`, isAmount: true }))
   if (turnDeg > 0) knobs.push({ id: 'turn', value: turnDeg, unit: 'deg', note: 'how far the layers turn at the left and right edge', isAmount: true })
   if (scalePercent > 0) knobs.push({ id: 'grow', value: scalePercent / 100, unit: '', note: 'how much the layers grow, as a share of their size', isAmount: true })
   const slot = (axis: 'X' | 'Y') => sliding(axis, isEnlarged || unit === '%' ? '%' : undefined)

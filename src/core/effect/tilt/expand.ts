@@ -4,8 +4,7 @@ import type { Slot, TransformFunction } from '../../rig/slot'
 import { areaOn, comingFeel, coverCss, fading, outputOn, rigOf, sliding, turning } from '../build'
 import { groundOf } from '../follow/expand'
 import type { Filled } from '../kind'
-import { layerTitle } from '../layers'
-import type { TiltSettings } from './settings'
+import type { TiltLayer, TiltSettings } from './settings'
 
 /** What a rig is made of, to be added to. */
 interface Made {
@@ -90,11 +89,10 @@ export function expandTilt(settings: TiltSettings, select: string, roles: Filled
 function addLayers(made: Made, settings: TiltSettings, stays: boolean, select: string, roles: Filled): void {
   const { layers, layersRise } = settings
   const filled = layers.filter(({ id }) => roles[id] !== undefined)
-  filled.forEach(({ id, heightPx }, index) => {
-    const name = filled.length === 1 ? 'layer' : layerTitle(index)
+  filled.forEach(({ id, heightPx }) => {
     const to = { within: roles[id] ?? '' }
-    if (layersRise === 'card') return slideLayer(made, settings, to, { id, name, heightPx })
-    made.knobs.push({ id, value: heightPx, unit: 'px', note: `how high the ${name} floats`, isAmount: true })
+    if (layersRise === 'card') return slideLayer(made, settings, to, { id, heightPx })
+    made.knobs.push({ id, value: heightPx, unit: 'px', note: `how high {${id}} floats`, isAmount: true })
     made.outputs.push(outputOn(to, turning('translateZ'), { knob: id, ...(stays ? {} : { channel: 'here' }) }))
   })
   if (filled.length > 0 && layersRise === 'space') made.rules.push({ select, whilePlayed: true, css: { 'transform-style': 'preserve-3d' } })
@@ -104,13 +102,13 @@ function addLayers(made: Made, settings: TiltSettings, stays: boolean, select: s
  * A layer that slides on the card as one at a height is seen to: a point at height h over a plane turned by b is seen at
  * h sin(b) e / (e - h) beside its foot, from an eye at distance e. A pose of the card slides it too.
  */
-function slideLayer({ knobs, outputs }: Made, { acrossDeg, upDownDeg, linked, eyePx, edge }: TiltSettings, to: Target, { id, name, heightPx }: { readonly id: string; readonly name: string; readonly heightPx: number }): void {
+function slideLayer({ knobs, outputs }: Made, { acrossDeg, upDownDeg, linked, eyePx, edge }: TiltSettings, to: Target, { id, heightPx }: TiltLayer): void {
   const way = (angleDeg: number) => Number((heightPx * Math.sin((angleDeg * Math.PI) / 180) * (eyePx / (eyePx - Math.min(heightPx, eyePx / 2)))).toFixed(2))
   const sign = edge === 'sinks' ? 1 : -1
   const across = `${id}-way`
   const down = linked ? across : `${id}-way-down`
-  knobs.push({ id: across, value: way(acrossDeg), unit: 'px', note: `how far the ${name} slides at the edges: it seems ${heightPx} px high`, isAmount: true })
-  if (!linked) knobs.push({ id: down, value: way(upDownDeg), unit: 'px', note: `how far the ${name} slides at the upper and lower edge`, isAmount: true })
+  knobs.push({ id: across, value: way(acrossDeg), unit: 'px', note: `how far {${id}} slides at the edges: it seems ${heightPx} px high`, isAmount: true })
+  if (!linked) knobs.push({ id: down, value: way(upDownDeg), unit: 'px', note: `how far {${id}} slides at the upper and lower edge`, isAmount: true })
   outputs.push(outputOn(to, sliding('X'), { factor: sign, knob: across, channel: 'x' }), outputOn(to, sliding('Y'), { factor: sign, knob: down, channel: 'y' }))
 }
 

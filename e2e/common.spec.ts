@@ -1,0 +1,117 @@
+// What every kind has in common, on the page: strength, insets, widths of windows, fingers, reduced motion, other numbers in narrow windows.
+import type { Page } from '@playwright/test'
+import { writeFileSync } from 'node:fs'
+import { effectOf, exportAlone, openAlone, settingsOf } from './support/alone'
+import { eventually, expect, test } from './support/house'
+import { cardBox, cardsPage, leanOf, movePointer, onScreen, readLean, stageOf, tiltOnCards } from './support/stage'
+
+const html = `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Common</title><style>body{margin:0;height:1400px} .c{position:absolute;left:100px;top:100px;width:200px;height:160px;background:#dcd;touch-action:auto} .g{position:absolute;left:360px;top:100px;width:200px;height:160px;background:#222}</style></head><body><article class="c">A card</article><section class="g">A ground</section></body></html>`
+
+const lean = (page: Page, select = '.c') => page.locator(select).evaluate((element) => getComputedStyle(element).transform).then(readLean)
+
+test('half as strong is half the angle, and twice as strong can be more than everything', async ({ page }, info) => {
+  await openAlone(page, html, [effectOf('tilt', '.c', settingsOf('tilt', { strengthPercent: 50 })), effectOf('glow', '.g', settingsOf('glow', { strengthPercent: 200 }))], info.outputPath('page.html'))
+  await page.mouse.move(300, 180)
+  await eventually(async () => (await lean(page)).rotateY).toBeCloseTo(4.5, 2)
+  await page.mouse.move(460, 180)
+  // 44 % on the surface; along the edge 90 % twice is all there can be.
+  await eventually(() => page.locator('.g-edge-tile').evaluate((element) => getComputedStyle(element).backgroundImage)).toMatch(/radial-gradient/)
+  expect(await page.locator('.g-surface-tile').evaluate((element) => getComputedStyle(element).backgroundImage)).toMatch(/0\.44/)
+})
+
+test('the pointer counts inside the insets only, and all of the lean lies between them', async ({ page }, info) => {
+  await openAlone(page, html, [effectOf('tilt', '.c', settingsOf('tilt', { insetLeft: 40, insetRight: 40 }))], info.outputPath('page.html'))
+  await page.mouse.move(120, 180)
+  await page.waitForTimeout(250)
+  expect(await lean(page)).toEqual({ rotateX: 0, rotateY: 0, translateZ: 0 })
+  await page.mouse.move(230, 180)
+  await eventually(async () => (await lean(page)).rotateY).toBeCloseTo(9 * 0.5, 2)
+})
+
+test('it plays in wide windows alone, takes itself off in narrow ones, and comes back', async ({ page }, info) => {
+  await openAlone(page, html, [effectOf('tilt', '.c', settingsOf('tilt', { windows: 'wide', fromWidthPx: 800, sheenPercent: 40 }))], info.outputPath('page.html'))
+  await page.mouse.move(300, 180)
+  await eventually(async () => (await lean(page)).rotateY).toBeCloseTo(9, 1)
+  await page.setViewportSize({ width: 700, height: 720 })
+  await eventually(() => page.locator('[data-part], [data-c], .c-sheen').count()).toBe(0)
+  await page.mouse.move(298, 181)
+  await page.waitForTimeout(250)
+  expect(await page.locator('.c').evaluate((element) => [getComputedStyle(element).transform, element.getAttribute('style')])).toEqual(['none', null])
+  await page.setViewportSize({ width: 900, height: 720 })
+  await page.mouse.move(300, 180)
+  await eventually(async () => (await lean(page)).rotateY).toBeCloseTo(9, 1)
+})
+
+test('with reduced motion it does not play, where that is said', async ({ browser }, info) => {
+  const file = info.outputPath('page.html')
+  writeFileSync(file, exportAlone(html, [effectOf('glow', '.g', settingsOf('glow', { calm: 'off' }))]))
+  for (const [reducedMotion, parts] of [['reduce', 0], ['no-preference', 1]] as const) {
+    const context = await browser.newContext({ reducedMotion })
+    const page = await context.newPage()
+    await page.goto(`file://${file}`)
+    await page.mouse.move(460, 180)
+    await eventually(() => page.locator('.g-surface').count()).toBe(parts)
+    await context.close()
+  }
+})
+
+test('by finger a card answers a drag across, and lies flat once it is let go', async ({ browser }, info) => {
+  const file = info.outputPath('page.html')
+  writeFileSync(file, exportAlone(html, [effectOf('tilt', '.c', settingsOf('tilt', { finger: 'drag-x' }))]))
+  const context = await browser.newContext({ hasTouch: true, isMobile: true, viewport: { width: 800, height: 700 } })
+  const page = await context.newPage()
+  await page.goto(`file://${file}`)
+  const touch = await context.newCDPSession(page)
+  const say = (type: 'touchStart' | 'touchMove' | 'touchEnd', x?: number) => touch.send('Input.dispatchTouchEvent', { type, touchPoints: x === undefined ? [] : [{ x, y: 180 }] })
+  await say('touchStart', 200)
+  for (const x of [220, 250, 280, 298]) await say('touchMove', x)
+  await eventually(async () => (await lean(page)).rotateY).toBeGreaterThan(8)
+  expect(await page.locator('.c').evaluate((element) => getComputedStyle(element).touchAction)).toBe('pan-y pinch-zoom')
+  await say('touchEnd')
+  await eventually(async () => (await lean(page)).rotateY).toBeCloseTo(0, 2)
+  await context.close()
+})
+
+test('in narrow windows other numbers hold', async ({ page }, info) => {
+  await openAlone(page, html, [effectOf('tilt', '.c', settingsOf('tilt'), { narrow: { upToPx: 800, values: { lean: '3deg' } } })], info.outputPath('page.html'))
+  await page.mouse.move(300, 180)
+  await eventually(async () => (await lean(page)).rotateY).toBeCloseTo(9, 1)
+  await page.setViewportSize({ width: 640, height: 720 })
+  await page.mouse.move(299.9, 180)
+  await eventually(async () => (await lean(page)).rotateY).toBeCloseTo(3, 1)
+})
+
+test('all of it is set in the rows: strength, an inset dragged on the page, a finger, and other numbers in narrow windows', async ({ page, house }) => {
+  await page.goto(await house.addSite('common', cardsPage, [tiltOnCards()]))
+  const frame = await stageOf(page)
+  await page.getByRole('button', { name: 'More' }).click()
+  await page.getByRole('button', { name: 'How strong, where, for whom' }).click()
+  const strength = page.getByRole('spinbutton', { name: 'How strong all of it is', exact: true })
+  await strength.focus()
+  await page.keyboard.type('50')
+  await page.keyboard.press('Enter')
+  const { x, y, width, height } = cardBox(0)
+  await movePointer(page, x + width - 4, y + height / 2, 4)
+  await eventually(async () => (await leanOf(frame, '.card', 0)).rotateY).toBeCloseTo(4.5, 1)
+  await page.waitForTimeout(200)
+  const inset = page.getByRole('spinbutton', { name: 'Inside its right edge', exact: true })
+  await inset.focus()
+  const [from, to] = [await onScreen(page, x + width, y + height / 2), await onScreen(page, x + width - 60, y + height / 2)]
+  await page.mouse.move(from.x, from.y)
+  await page.mouse.down()
+  await page.mouse.move(to.x, to.y, { steps: 6 })
+  await page.mouse.up()
+  await expect.poll(async () => Number(await inset.getAttribute('aria-valuenow'))).toBeGreaterThan(56)
+  await page.getByRole('button', { name: /^By finger:/ }).click()
+  await page.getByRole('menuitem', { name: 'it answers a drag across' }).click()
+  await page.getByRole('button', { name: /^What is otherwise there:/ }).click()
+  await page.getByRole('menuitem', { name: 'how far it leans at its edges' }).click()
+  const narrow = page.getByLabel('In narrow windows: how far it leans at its edges')
+  await narrow.fill('4')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('status').getByText('· saved')).toBeVisible()
+  const exported = await (await page.request.get(`${house.address}/export/common/page`)).text()
+  expect(exported).toContain('--card-amount: 0.5;')
+  expect(exported).toMatch(/@media \(max-width: 600px\) \{\s+\.card \{\s+--card-lean: calc\(4deg \* var\(--card-amount\)\);/)
+  expect(exported).toContain('touch-action: pan-y pinch-zoom;')
+})
