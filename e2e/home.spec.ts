@@ -32,6 +32,17 @@ test('a site begins with a starter, is named, copied, removed and brought back, 
   await expect(page.getByText('No site and no page is called that.')).toBeVisible()
 })
 
+test('a site begins from the demo, as it was at first', async ({ page, house }) => {
+  await page.goto(house.address)
+  await page.goto(house.address)
+  await page.getByRole('button', { name: /^New site/ }).click()
+  await page.getByRole('menuitem', { name: /^the demo, Vesper Hollow/ }).click()
+  await expect(page).toHaveURL(/\/studio\/[\w-]{10}\/tonight$/)
+  const stage = await stageOf(page)
+  expect(await stage.locator('.lantern').count()).toBe(12)
+  await expect(page.getByRole('navigation', { name: 'Figures' }).getByRole('button', { name: /^Figure \d/ })).toHaveCount(6)
+})
+
 test('a site begins with a page of the designer’s own, and what cannot be read is refused in a sentence', async ({ page, house }) => {
   await page.goto(house.address)
   await page.goto(house.address)
@@ -48,7 +59,7 @@ test('a site begins with a page of the designer’s own, and what cannot be read
 test('a picture of a page wakes under the pointer', async ({ page, house }) => {
   await page.goto(house.address)
   await page.goto(house.address)
-  const card = page.getByRole('link', { name: /The collection/ })
+  const card = page.getByRole('region', { name: 'Vesper Hollow', exact: true }).first().getByRole('link', { name: /The collection/ })
   await card.scrollIntoViewIfNeeded()
   const box = await card.boundingBox()
   if (!box) throw new Error('There is no picture.')

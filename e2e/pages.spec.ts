@@ -76,9 +76,12 @@ test('a page written by hand comes in as a ZIP with its sheets and pictures, and
   await bringFiles(page, [{ name: 'boats.zip', text: zipOf(handWritten()) }])
   await expect(page.getByRole('button', { name: 'Page: Harrow & Reed, boats by hand' })).toBeVisible()
   await expect(drawerOf(page).getByText('Nothing: the page is here as a whole.')).toBeVisible()
-  const stage = await stageOf(page)
-  // Its own sheets, the one imported for print too, and its pictures are there.
-  await eventually(() => stage.evaluate(() => [...document.images].filter((image) => image.naturalWidth > 0).length)).toBe(24)
+  let stage = await stageOf(page)
+  // Its own sheets, the one imported for print too, and its pictures are there, once the page is.
+  await eventually(async () => {
+    stage = await stageOf(page)
+    return stage.evaluate(() => [...document.images].filter((image) => image.naturalWidth > 0).length).catch(() => 0)
+  }).toBe(24)
   expect(await stage.evaluate(() => getComputedStyle(document.querySelector('.boats') as Element).display)).toBe('grid')
   await pointAndKeep(page, '.boat:nth-of-type(2) img', /a\.boat-picture/, /^all 24 like it/)
   const { own, html } = await openExport(page)

@@ -6,7 +6,7 @@ import { Problem } from './problem'
 
 const insertAsset = 'INSERT IGNORE INTO assets (hash, type, size, bytes) VALUES (?, ?, ?, ?)'
 const selectAsset = 'SELECT type, bytes FROM assets WHERE hash = ?'
-const selectDocuments = 'SELECT document FROM sites UNION ALL SELECT document FROM site_revisions'
+const selectDocuments = 'SELECT document FROM sites UNION ALL SELECT document FROM site_revisions UNION ALL SELECT document FROM templates'
 const selectOldAssets = 'SELECT hash FROM assets WHERE kept_at < CURRENT_TIMESTAMP(3) - INTERVAL 1 DAY'
 const selectOldSources = 'SELECT hash FROM page_sources WHERE kept_at < CURRENT_TIMESTAMP(3) - INTERVAL 1 DAY'
 const deleteAsset = 'DELETE FROM assets WHERE hash IN (?)'

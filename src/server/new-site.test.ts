@@ -5,7 +5,9 @@ import { htmlProblems } from '../core/page/problems'
 import { pool } from './database'
 import { migrate } from './migrate'
 import { newSiteFrom } from './new-site'
-import { dropRemoved, listRemoved, listSites, readPage, readSite, setRemoved } from './sites'
+import { createSite, dropRemoved, keepSource, listRemoved, listSites, readPage, readSite, renewSite, saveSite, setRemoved } from './sites'
+import { keepTemplate, listTemplates } from './templates'
+import { siteFormat, type Site } from '../core/site/site'
 
 beforeAll(() => migrate(join(import.meta.dirname, 'migrations')))
 afterAll(() => pool().end())
@@ -19,6 +21,28 @@ describe('a new site', () => {
     expect([site.name, site.effects]).toEqual([title, []])
     expect(htmlProblems(html)).toEqual([])
     expect((await listed()).at(-1)).toBe(siteId)
+  })
+
+  it('begins from a template, as that was handed out, whatever became of the site that was there first', async () => {
+    const source = await keepSource('<p class="lamp">A lamp</p>')
+    const site: Site = { format: siteFormat, name: 'A demo', pages: [{ id: 'one', name: 'One', source }], effects: [] }
+    await keepTemplate('a-demo', { ...site, name: 'An older demo' })
+    await keepTemplate('a-demo', site)
+    expect(await listTemplates()).toContainEqual({ id: 'a-demo', name: 'A demo' })
+    const { siteId, pageId } = await newSiteFrom({ template: 'a-demo' })
+    expect((await readSite(siteId)).site).toEqual(site)
+    expect((await readPage(siteId, pageId)).html).toContain('A lamp')
+    await expect(newSiteFrom({ template: 'nothing' })).rejects.toMatchObject({ status: 422 })
+  })
+
+  it('that is handed out is renewed where nobody has changed it, and left alone where somebody has', async () => {
+    const site = (name: string): Site => ({ format: siteFormat, name, pages: [{ id: 'one', name: 'One', source: 'a'.repeat(64) }], effects: [] })
+    expect(await createSite('handed-out', 1, site('First'))).toBe(true)
+    await renewSite('handed-out', site('Renewed'))
+    expect((await readSite('handed-out')).site.name).toBe('Renewed')
+    await saveSite('handed-out', 1, site('Mine'))
+    await renewSite('handed-out', site('Renewed again'))
+    expect(await readSite('handed-out')).toMatchObject({ revision: 2, site: { name: 'Mine' } })
   })
 
   it('begins as a copy of another, with a name of its own', async () => {

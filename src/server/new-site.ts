@@ -1,12 +1,13 @@
-// New sites: from a starter, from pages that were brought in, or as a copy of another.
+// New sites: from a starter, from a template, from pages that were brought in, or as a copy of another.
 import { nanoid } from 'nanoid'
 import { addCss } from '../core/page/markup'
 import { starters } from '../core/page/starters'
 import { siteFormat, type Bundle, type Page, type Site } from '../core/site/site'
 import { Problem } from './problem'
 import { addSite, keepSource, readSite } from './sites'
+import { readTemplate } from './templates'
 
-export type Beginning = { readonly starter: string } | { readonly copyOf: string } | { readonly pages: readonly Page[]; readonly bundle?: Bundle | undefined }
+export type Beginning = { readonly starter: string } | { readonly template: string } | { readonly copyOf: string } | { readonly pages: readonly Page[]; readonly bundle?: Bundle | undefined }
 
 /** The names of a new site and its page in addresses. */
 export interface NewSite {
@@ -27,7 +28,7 @@ const plainPage = (title: string) => `<!doctype html>
 <body>
 `
 
-/** Makes a site. Throws a Problem when there is no such starter (422) or site (404). */
+/** Makes a site. Throws a Problem when there is no such starter or template (422) or site (404). */
 export async function newSiteFrom(beginning: Beginning): Promise<NewSite> {
   const site = await siteFrom(beginning)
   return { siteId: await addSite(site), pageId: site.pages[0]?.id ?? '' }
@@ -38,6 +39,7 @@ async function siteFrom(beginning: Beginning): Promise<Site> {
     const { site } = await readSite(beginning.copyOf)
     return { ...site, name: `${site.name.slice(0, 110)}, copy` }
   }
+  if ('template' in beginning) return readTemplate(beginning.template)
   if ('pages' in beginning) {
     const { pages, bundle } = beginning
     return { format: siteFormat, name: pages[0]?.name ?? 'A site', pages: [...pages], effects: [], ...(bundle ? { bundles: [bundle] } : {}) }

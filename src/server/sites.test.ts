@@ -30,7 +30,7 @@ describe('migrations', () => {
   it('are applied once, each', async () => {
     expect(await migrate(join(import.meta.dirname, 'migrations'))).toEqual([])
     const [rows] = await pool().query<RowDataPacket[]>('SELECT name FROM schema_migrations')
-    expect(rows.map(({ name }) => String(name))).toEqual(['001_sites.sql', '002_assets.sql', '003_removed_sites.sql', '004_presets.sql'])
+    expect(rows.map(({ name }) => String(name))).toEqual(['001_sites.sql', '002_assets.sql', '003_removed_sites.sql', '004_presets.sql', '005_templates.sql'])
   })
 })
 

@@ -15,6 +15,7 @@ const selectSite = 'SELECT revision, document FROM sites WHERE id = ?'
 const selectSiteForUpdate = 'SELECT revision, document FROM sites WHERE id = ? FOR UPDATE'
 const updateSite = 'UPDATE sites SET name = ?, document = ?, revision = ?, saved_at = CURRENT_TIMESTAMP(3) WHERE id = ?'
 const insertSite = 'INSERT INTO sites (id, name, position, revision, document) VALUES (?, ?, ?, 1, ?)'
+const updateRevision = 'UPDATE site_revisions SET document = ? WHERE site_id = ? AND revision = 1'
 const insertRevision = 'INSERT INTO site_revisions (site_id, revision, document) VALUES (?, ?, ?)'
 const deleteOldRevisions = 'DELETE FROM site_revisions WHERE site_id = ? AND revision <= ?'
 const insertSource = 'INSERT IGNORE INTO page_sources (hash, html) VALUES (?, ?)'
@@ -108,6 +109,17 @@ export async function saveSite(id: string, revision: number, document: unknown):
     await db.query(insertRevision, [id, next, text])
     await db.query(deleteOldRevisions, [id, next - keptRevisions])
     return next
+  })
+}
+
+/** Renews a site that nobody has changed since it was put in place; does nothing to any other. */
+export async function renewSite(id: string, site: Site): Promise<void> {
+  await inTransaction(async (db) => {
+    const [[row]] = await db.query<RowDataPacket[]>(selectSiteForUpdate, [id])
+    if (Number(row?.revision) !== 1) return
+    const text = JSON.stringify(siteSchema.parse(site))
+    await db.query(updateSite, [site.name, text, 1, id])
+    await db.query(updateRevision, [text, id])
   })
 }
 

@@ -79,7 +79,7 @@ const fingerControl = choice('finger', {
   options: [{ value: 'rest', words: 'it rests as when away' }, { value: 'drag-x', words: 'it answers a drag across' }, { value: 'drag-y', words: 'it answers a drag up and down' }, { value: 'drag', words: 'it answers every drag' }],
 })
 const calmControl = choice('calm', { title: 'With reduced motion', options: [{ value: 'still', words: 'what moves is at rest' }, { value: 'off', words: 'it does not play' }] })
-const strengthControl = number('strengthPercent', { title: 'How strong all of it is', unit: '%', ...ranges.strength, step: 5 })
+const strengthControl = number('strengthPercent', { title: 'How strong all of it is', unit: '%', ...ranges.strength, step: 5, percentOf: { words: 'what was designed' } })
 
 /** What a kind has of all this. */
 interface Takes {

@@ -34,10 +34,11 @@ export interface NumberControl<S> extends ControlOf<S, number> {
   readonly percentOf?: PercentOf | undefined
 }
 
-/** A length of the area that 100 % stands for, in words and for the px beside it. */
+/** What 100 % stands for, in words; for the px beside it a length of the area, so many times. */
 export interface PercentOf {
   readonly words: string
-  readonly length: 'width' | 'height' | 'half-width' | 'half-height'
+  readonly length?: 'width' | 'height' | 'half-width' | 'half-height' | undefined
+  readonly times?: number | undefined
 }
 
 /** A word chosen from a few. */

@@ -29,7 +29,7 @@ export function feelControls<S>({ ids: [feelId, timeId, pastId, frequencyId, dam
   return [
     feel,
     number(timeId, { title: timeTitle, unit: 'ms', ...settleRange, step: 10, read: (settings) => answerOfFeel(read(settings)).settleMs, write: (settings, ms) => write(settings, withSettleTime(read(settings), ms)) }),
-    number(pastId, { title: 'The way past the mark', unit: '%', ...pastRange, step: 1, read: (settings) => answerOfFeel(read(settings)).overshoot * 100, write: (settings, percent) => write(settings, withOvershoot(read(settings), percent / 100)) }),
+    number(pastId, { title: 'The way past the mark', unit: '%', ...pastRange, step: 1, percentOf: { words: 'the way' }, read: (settings) => answerOfFeel(read(settings)).overshoot * 100, write: (settings, percent) => write(settings, withOvershoot(read(settings), percent / 100)) }),
     number(frequencyId, { title: 'The frequency', unit: 'Hz', least: 0.1, greatest: 20, step: 0.05, read: (settings) => springOf(settings).frequencyHz, write: (settings, frequencyHz) => write(settings, { ...springOf(settings), frequencyHz }) }),
     number(dampingId, { title: 'The damping ratio', unit: '', least: 0.15, greatest: 4, step: 0.05, read: (settings) => springOf(settings).dampingRatio, write: (settings, dampingRatio) => write(settings, { ...springOf(settings), dampingRatio }) }),
   ]

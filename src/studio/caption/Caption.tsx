@@ -78,7 +78,7 @@ function CaptionOf({ effect, number, kind }: CaptionOfProps) {
         <Box fontSize="22px" fontWeight="600" lineHeight="1" color="ink" flex="none" aria-hidden="true">{number}</Box>
         <Box minWidth="0">
           <Box fontSize="17px" lineHeight="30px">{tell(kind.sentence(effect.settings))}</Box>
-          <Box fontSize="15px" lineHeight="27px" color="soft">{tell(kind.time(effect.settings))}</Box>
+          <Box fontSize="14px" lineHeight="27px" color="soft">{tell(kind.time(effect.settings))}</Box>
         </Box>
       </Flex>
       <Matches effect={effect} />

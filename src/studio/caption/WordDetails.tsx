@@ -25,9 +25,11 @@ export function WordDetails({ control, effect }: WordDetailsProps) {
 function Share({ control, effect }: { readonly control: NumberControl<unknown>; readonly effect: Effect }) {
   const { view } = useStudio()
   if (!control.percentOf) return null
+  const { words, length, times = 1 } = control.percentOf
+  if (length === undefined) return <Box whiteSpace="nowrap">of {words}</Box>
   const { width, height } = view.hand.areaSize
-  const whole = { width, height, 'half-width': width / 2, 'half-height': height / 2 }[control.percentOf.length]
-  return <Box whiteSpace="nowrap">of {control.percentOf.words}: {formatNumber((control.read(effect.settings) / 100) * whole, 'px')}</Box>
+  const whole = { width, height, 'half-width': width / 2, 'half-height': height / 2 }[length]
+  return <Box whiteSpace="nowrap">of {words}: {formatNumber((control.read(effect.settings) / 100) * times * whole, 'px')}</Box>
 }
 
 const keyOf = (to: Tie['to']) => ('value' in to ? `value ${to.value}` : `${to.effect} ${to.control}`)

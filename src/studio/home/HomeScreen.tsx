@@ -34,7 +34,14 @@ export interface RemovedSite {
 /** How wide a page is shown, and what that is of the visitor's window. */
 const thumbnail = { width: 574, scale: 574 / visitor.width } as const
 
-export function HomeScreen({ sites, removed }: { readonly sites: readonly SiteCard[]; readonly removed: readonly RemovedSite[] }) {
+interface HomeScreenProps {
+  readonly sites: readonly SiteCard[]
+  readonly removed: readonly RemovedSite[]
+  /** Sites to begin from. */
+  readonly templates: readonly { readonly id: string; readonly name: string }[]
+}
+
+export function HomeScreen({ sites, removed, templates }: HomeScreenProps) {
   const router = useRouter()
   const [sought, setSought] = useState('')
   const [refusal, setRefusal] = useState<string | null>(null)
@@ -70,7 +77,7 @@ export function HomeScreen({ sites, removed }: { readonly sites: readonly SiteCa
           <Box as="h1" fontSize="22px" fontWeight="600">Glass Moth</Box>
           <Box color="soft" flex="1">Elements of a page that answer the pointer.</Box>
           <Field type="search" aria-label="Search sites and pages" placeholder="Search" width="190px" value={sought} onChange={(event) => setSought(event.target.value)} />
-          <NewSiteMenu onStarter={(starter) => void begin({ starter })} onFiles={(files) => void bring(files)} />
+          <NewSiteMenu templates={templates} onBegin={(how) => void begin(how)} onFiles={(given) => void bring(given)} />
         </Flex>
         {refusal && <Box role="alert" fontWeight="600" mb="14px">⚠ {refusal}</Box>}
         <Grid as="main" templateColumns={`repeat(auto-fill, ${thumbnail.width}px)`} columnGap="28px">
@@ -109,12 +116,18 @@ export function HomeScreen({ sites, removed }: { readonly sites: readonly SiteCa
 
 const count = (n: number, noun: string) => (n === 0 ? `no ${noun}s` : `${n} ${noun}${n === 1 ? '' : 's'}`)
 
-/** Where a site begins: a plain starter, or files of the designer's own. */
-function NewSiteMenu({ onStarter, onFiles }: { readonly onStarter: (id: string) => void; readonly onFiles: (files: readonly Brought[]) => void }) {
+interface NewSiteMenuProps {
+  readonly templates: HomeScreenProps['templates']
+  readonly onBegin: (how: Parameters<typeof newSite>[0]) => void
+  readonly onFiles: (files: readonly Brought[]) => void
+}
+
+/** Where a site begins: a plain starter, a whole site, or files of the designer's own. */
+function NewSiteMenu({ templates, onBegin, onFiles }: NewSiteMenuProps) {
   const files = useRef<HTMLInputElement>(null)
   return (
     <>
-      <Menu.Root onSelect={({ value }) => (value === 'files' ? files.current?.click() : onStarter(value))} positioning={{ placement: 'bottom-end', gutter: 4 }} lazyMount unmountOnExit>
+      <Menu.Root onSelect={({ value }) => (value === 'files' ? files.current?.click() : onBegin(value.startsWith('template:') ? { template: value.slice('template:'.length) } : { starter: value }))} positioning={{ placement: 'bottom-end', gutter: 4 }} lazyMount unmountOnExit>
         <Menu.Trigger asChild>
           <Button look="act">New site <span aria-hidden="true" style={{ fontSize: '0.62em' }}>▾</span></Button>
         </Menu.Trigger>
@@ -122,6 +135,7 @@ function NewSiteMenu({ onStarter, onFiles }: { readonly onStarter: (id: string) 
           <Menu.Positioner>
             <Menu.Content>
               <Menu.Item value="files">from a page of yours … <Box as="span" color="soft" fontSize="13px">or drop it anywhere here</Box></Menu.Item>
+              {templates.map(({ id, name }) => <Menu.Item key={id} value={`template:${id}`}>the demo, {name} <Box as="span" color="soft" fontSize="13px">a whole site, as it was at first</Box></Menu.Item>)}
               <Menu.Separator />
               {starters.map(({ id, title, need }) => <Menu.Item key={id} value={id}>{title} <Box as="span" color="soft" fontSize="13px">{need}</Box></Menu.Item>)}
             </Menu.Content>

@@ -57,6 +57,19 @@ describe('a site that is edited', () => {
     expect(store.keeper.keeping.get().state).toBe('saved')
   })
 
+  it('is settled once all is saved: what was stale when it was sent, and what came meanwhile, too', async () => {
+    const server = makeServer()
+    const store = makeSiteStore('s', site, 1, makeStorage())
+    store.edit(rename('a'), 'Renaming')
+    // Another window was faster, so that the first sending is refused and merged.
+    server.document = { ...site, name: 'Renamed elsewhere' }
+    server.revision = 2
+    const first = store.keeper.settle()
+    store.edit(rename('b'), 'Renaming')
+    expect(await Promise.all([first, store.keeper.settle()])).toEqual([true, true])
+    expect(server.document).toMatchObject({ name: 'Renamed elsewhere', effects: [{ name: 'b' }] })
+  })
+
   it('keeps edits in the browser while the server is down, and saves them when it comes back', async () => {
     const server = makeServer()
     const storage = makeStorage()

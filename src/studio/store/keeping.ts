@@ -136,7 +136,9 @@ export function makeKeeper({ siteId, site: first, revision, storage, window: nam
       }
     },
     settle: async () => {
-      await send()
+      // What came while something was on its way goes after it.
+      do await send()
+      while (latest && keeping.get().state === 'saving')
       return keeping.get().state === 'saved'
     },
     leftOver: () => {

@@ -3,9 +3,10 @@ import { bundleSchema, pageSchema } from '@/core/site/site'
 import { newSiteFrom } from '@/server/new-site'
 import { answer, Problem } from '@/server/problem'
 
-/** What a new site begins with: a starter, pages that were brought in, or another site. */
+/** What a new site begins with: a starter, a template, pages that were brought in, or another site. */
 const newSchema = z.union([
   z.object({ starter: z.string() }).strict(),
+  z.object({ template: z.string() }).strict(),
   z.object({ copyOf: z.string() }).strict(),
   z.object({ pages: z.array(pageSchema).min(1), bundle: bundleSchema.optional() }).strict(),
 ])

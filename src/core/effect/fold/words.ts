@@ -13,7 +13,7 @@ export const foldControls: readonly Control<FoldSettings>[] = [
   number('cornerPercent', { title: 'Where the corner stands', unit: '%', ...ranges.corner, step: 1, percentOf: { words: 'the width of the heading', length: 'width' } }),
   number('angleDeg', { title: 'The slant of the walls', unit: 'deg', ...ranges.angle, step: 1, knob: 'angle' }),
   choice('corner', { title: 'The corner comes', options: [{ value: 'outer', words: 'toward you' }, { value: 'inner', words: 'away from you' }] }),
-  number('shadePercent', { title: 'The shade on the second wall', unit: '%', ...percentRange, step: 1 }),
+  number('shadePercent', { title: 'The shade on the second wall', unit: '%', ...percentRange, step: 1, percentOf: { words: 'full shade' } }),
   colour('shade', 'The colour of the shade'),
   colour('ground', 'What the walls are made of'),
   number('travelPercent', { title: 'The way the words slide', unit: '%', ...ranges.travel, step: 1, percentOf: { words: 'the width of the heading', length: 'width' } }),
