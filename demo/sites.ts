@@ -44,7 +44,7 @@ const vesperHollow: readonly Effect[] = [
   },
   {
     id: 'motto', kind: 'fold', name: 'Motto round the corner', select: '.motto', noun: 'the motto', pages: ['garden'],
-    settings: { ...foldDefaults, cornerPercent: 44, angleDeg: 17, shadePercent: 52, shade: wall.shade, ground: wall.stone, travelPercent: 9 },
+    settings: { ...foldDefaults, cornerPercent: 44, angleDeg: 17, shadePercent: 40, shade: wall.shade, ground: wall.stone, travelPercent: 9 },
   },
   {
     id: 'sky', kind: 'drift', name: 'Night over the name', select: '.sky', noun: 'the sky',

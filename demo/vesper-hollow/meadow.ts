@@ -5,7 +5,7 @@ import { seededRandom } from './random'
 const n = (value: number) => Number(value.toFixed(1))
 
 /** Blades of grass along the ground, as one path. */
-function grass(seed: number, count: number, ground: number, tall: number, width = 1280): string {
+export function grass(seed: number, count: number, ground: number, tall: number, width = 1280): string {
   const random = seededRandom(seed)
   return Array.from({ length: count }, () => {
     const x = random() * width
@@ -23,7 +23,7 @@ function flower(x: number, ground: number, height: number, size: number, colour:
   return `<path d="M${n(x)} ${ground}Q${n(x + turn * 0.4)} ${n(ground - height * 0.5)} ${n(x)} ${n(y)}" fill="none" stroke="#3c5a3d" stroke-width="1.6"/><g transform="translate(${n(x)} ${n(y)})" fill="${colour}">${petals}<circle r="${n(size * 0.2)}" fill="#f2d98a"/></g>`
 }
 
-function flowers(seed: number, count: number, ground: number, tall: number): string {
+export function flowers(seed: number, count: number, ground: number, tall: number): string {
   const random = seededRandom(seed)
   const colours = ['#e9e2c8', '#d8c9e4', '#f0dca0', '#cfe0d2', '#e8c7b4']
   return Array.from({ length: count }, () => flower(random() * 1280, ground, tall * (0.55 + 0.5 * random()), 8 + random() * 8, colours[Math.floor(random() * colours.length)] ?? '#e9e2c8', random() * 40 - 20)).join('')

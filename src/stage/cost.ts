@@ -12,12 +12,18 @@ export interface Counter {
 /** Whether what sticks out of an element is not seen. */
 const clips = (element: Element) => getComputedStyle(element).overflow !== 'visible'
 
+/** What is drawn of an element: itself, or what hangs on it where it has no size of its own. */
+function drawnOf(element: Element): readonly Element[] {
+  const { width, height } = element.getBoundingClientRect()
+  return width > 0 && height > 0 ? [element] : [...element.children].flatMap(drawnOf)
+}
+
 /** The part of the window, 0..1, in which these elements are drawn; what lies over one another counts once (on a raster of cells). */
 export function shareOfWindow(elements: Iterable<Element>, width: number, height: number): number {
   const cells = 40
   const hit = new Set<number>()
   const cellOf = (value: number, size: number) => Math.min(cells, Math.max(0, (value / size) * cells))
-  for (const element of elements) {
+  for (const element of [...elements].flatMap(drawnOf)) {
     let { left, top, right, bottom } = element.getBoundingClientRect()
     for (let each = element.parentElement; each && each !== each.ownerDocument.documentElement; each = each.parentElement) {
       if (!clips(each)) continue
@@ -64,7 +70,8 @@ export function countCosts(page: Document, report: (cost: Cost) => void): Counte
         isCounting = false
       }
       const elements = new Set(written.takeRecords().flatMap(({ target }) => (target instanceof Element ? [target] : [])))
-      if (boxes + elements.size === 0) return
+      // A frame that only looks whether something has moved is no move.
+      if (elements.size === 0) return
       if (elements.size > most.elements.size || (elements.size === most.elements.size && boxes > most.boxes)) most = { boxes, elements }
       timer ??= setTimeout(tell, everyMs)
     },

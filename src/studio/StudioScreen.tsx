@@ -83,7 +83,7 @@ function Regions() {
     const timer = setTimeout(() => setTakenUp(true))
     return () => clearTimeout(timer)
   }, [])
-  const foot = pointing.stage === 'choosing' ? 256 : rowsOpen && pointing.stage === 'no' ? 290 : 156
+  const foot = pointing.stage === 'choosing' ? 264 : rowsOpen && pointing.stage === 'no' ? 290 : 156
   return (
     // Whoever waits for the studio waits for its controls too.
     <Grid data-answers={isTakenUp ? '' : undefined} height="100vh" minWidth="960px" templateRows={`40px minmax(0, 1fr) ${foot}px 40px`} overflow="hidden">

@@ -7,9 +7,9 @@ import type { Sample } from '../signal/sample'
 export interface TraceNumbers {
   /** How long after the pointer last moved all values stay within 2 % of the way they went, ms. */
   readonly settleMs: number
-  /** How far a value went beyond what it was ever asked for, as a share of the way. */
+  /** How far a follower went beyond what it was ever asked for, as a share of its way. */
   readonly overshoot: number
-  /** The greatest distance between a value and where it was asked to be, as a share of the way. */
+  /** The greatest distance between a follower and where it was asked to be, as a share of its way. */
   readonly greatestLag: number
   /** How often a value went more than three tenths of its way within 4 ms. */
   readonly jumps: number
@@ -36,7 +36,8 @@ const most = 3
 /** The rig as it would be if everything followed at once: what each value is asked for. */
 const atOnce = (rig: Rig): Rig => ({ ...rig, channels: rig.channels.map((channel) => ({ ...channel, feel: { kind: 'direct' }, going: undefined, timing: undefined, chain: undefined })), outputs: rig.outputs.map((output) => ({ ...output, link: undefined })) })
 
-const outputColumns = (rig: Rig, columns: readonly string[]) => columns.flatMap((name, at) => (rig.channels.some(({ id }) => name.startsWith(`${id}[`) || name.startsWith(`${id}.`)) ? [] : [{ name, at }]))
+/** Whether a column is a follower's own; the others are what outputs show. */
+const isFollower = ({ channels }: Rig, name: string) => channels.some(({ id }) => name.startsWith(`${id}[`) || name.startsWith(`${id}.`))
 
 const isOther = (one: Sample, before: Sample | undefined) => one.x !== before?.x || one.y !== before.y || one.phase !== before.phase || one.buttons !== before.buttons
 
@@ -47,24 +48,27 @@ export function answerTo(rig: Rig, trace: readonly Sample[], boxes: Boxes): Trac
   const made = evaluate(rig, trace, boxes, times)
   const asked = evaluate(atOnce(rig), trace, boxes, times)
   const [before] = evaluate(rig, trace.slice(0, 1), boxes, [(trace[0]?.t ?? 0) - 1000]).moments
-  const columns = outputColumns(rig, made.columns)
   const hasLeft = trace.at(-1)?.phase === 'leave'
   const movedAt = trace.findLast((sample, i) => i === 0 || isOther(sample, trace[i - 1]))?.t ?? 0
   let [settleMs, overshoot, greatestLag, jumps, leftovers] = [0, 0, 0, 0, 0]
   const lines: TraceLine[] = []
-  for (const { name, at } of columns) {
+  for (const [at, name] of made.columns.entries()) {
     const values = made.moments.map(({ values: each }) => Number(each[at]))
     const goal = asked.columns.indexOf(name)
     const targets = asked.moments.map(({ values: each }) => Number(each[goal < 0 ? at : goal]))
     const [least, greatest] = [Math.min(...targets), Math.max(...targets)]
     const way = greatest - least
     if (!(way > 0) || values.some(Number.isNaN)) continue
+    // An output may be made of several followers, each on its own way; past the mark and behind are what one of them is.
+    if (isFollower(rig, name)) {
+      overshoot = Math.max(overshoot, (Math.max(...values) - greatest) / way, (least - Math.min(...values)) / way)
+      values.forEach((value, i) => (greatestLag = Math.max(greatestLag, Math.abs(value - (targets[i] ?? value)) / way)))
+      continue
+    }
     const rest = values.at(-1) ?? 0
     const last = values.findLastIndex((value) => Math.abs(value - rest) > 0.02 * way)
     settleMs = Math.max(settleMs, (times[last + 1] ?? 0) - movedAt)
-    overshoot = Math.max(overshoot, (Math.max(...values) - greatest) / way, (least - Math.min(...values)) / way)
     values.forEach((value, i) => {
-      greatestLag = Math.max(greatestLag, Math.abs(value - (targets[i] ?? value)) / way)
       if (i > 0 && Math.abs(value - (values[i - 1] ?? value)) > 0.3 * way) jumps++
     })
     if (hasLeft && Math.abs(rest - Number(before?.values[at])) > 0.005 * way) leftovers++

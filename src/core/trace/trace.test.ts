@@ -78,6 +78,13 @@ describe('two under one trace', () => {
     expect(leftovers).toBe(0)
   })
 
+  it('are told apart by how far they go past the mark where outputs are made of several followers as well', () => {
+    const shadowed = (follow: Feel) => answerTo(tilt.expand({ ...tiltDefaults, follow, liftPx: 18, shadowPx: 12, shadowSoftPx: 30 }, '.card'), jump, boxes).numbers.overshoot
+    const springy = { kind: 'spring', frequencyHz: 2.27, dampingRatio: 0.36 } as const
+    for (const feel of [spring, springy]) expect(shadowed(feel)).toBeCloseTo(answer(feel, jump).overshoot, 6)
+    expect(shadowed(springy)).toBeGreaterThan(4 * shadowed(spring))
+  })
+
   it('differ as their feels do: what follows at once has no lag and jumps, what is heavy lags', () => {
     expect(answer({ kind: 'direct' }, jump)).toMatchObject({ greatestLag: 0, jumps: 1, overshoot: 0 })
     const heavy = answer({ kind: 'spring', frequencyHz: 0.95, dampingRatio: 1 }, jump)
