@@ -63,6 +63,8 @@ export interface CurveControl<S> extends ControlOf<S, Curve> {
 /** A colour as CSS writes it. */
 export interface ColourControl<S> extends ControlOf<S, string> {
   readonly kind: 'colour'
+  /** A whole background will do as well: gradients, pictures. */
+  readonly takesBackgrounds?: boolean | undefined
 }
 
 /** A gradient with stops, as CSS writes it. */

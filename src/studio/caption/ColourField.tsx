@@ -8,6 +8,8 @@ import { Button, Field } from '../theme/controls'
 
 interface ColourFieldProps {
   readonly label: string
+  /** Of what the browser is asked whether it takes the text. */
+  readonly property?: 'color' | 'background'
   readonly value: string
   readonly onTouch?: () => void
   readonly onValue: (css: string, gesture: string) => void
@@ -22,13 +24,20 @@ interface EyeDropperWindow {
 export const overChecks = (gradient: string) => ({ background: `${gradient}, repeating-conic-gradient(#b9bdb6 0 25%, #fff 0 50%) 0 0 / 8px 8px` })
 export const swatch = (css: string) => overChecks(`linear-gradient(${css}, ${css})`)
 
-export function ColourField({ label, value, onTouch, onValue }: ColourFieldProps) {
+/** What a document takes of one value of CSS, characters. */
+const mostText = 500
+
+/** A colour or a whole background as a swatch shows it. */
+const groundOf = (css: string, isColour: boolean) => (isColour ? swatch(css) : { background: css })
+
+export function ColourField({ label, property = 'color', value, onTouch, onValue }: ColourFieldProps) {
   const { link } = useStudio()
   const { colours } = useView('colours')
   const [typed, setTyped] = useState<string | null>(null)
   const gesture = useRef('')
   const text = typed ?? value
-  const isGood = CSS.supports('color', text)
+  const takes = (css: string) => CSS.supports(property, css) && css.length <= mostText && /^[^{};<]*$/.test(css)
+  const isGood = takes(text)
   const give = (css: string) => onValue(css, (gesture.current ||= newGesture()))
   const take = () => {
     if (typed !== null && isGood && typed !== value) give(typed)
@@ -43,8 +52,8 @@ export function ColourField({ label, value, onTouch, onValue }: ColourFieldProps
       <Popover.Trigger asChild>
         <chakra.button type="button" aria-label={`${label}: ${value}`} title={`${value}; or paste a colour`} onFocus={onTouch} onPointerDown={onTouch} onPaste={(event) => {
           const pasted = event.clipboardData.getData('text').trim()
-          if (CSS.supports('color', pasted)) onValue(pasted, newGesture())
-        }} display="inline-block" width="44px" height="22px" verticalAlign="-5px" borderRadius="4px" border="1px solid" borderColor="edge" cursor="pointer" style={swatch(value)} _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }} />
+          if (takes(pasted)) onValue(pasted, newGesture())
+        }} display="inline-block" width="44px" height="22px" verticalAlign="-5px" borderRadius="4px" border="1px solid" borderColor="edge" cursor="pointer" style={groundOf(value, property === 'color' || CSS.supports('color', value))} _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }} />
       </Popover.Trigger>
       <Portal>
         <Popover.Positioner>
@@ -58,7 +67,7 @@ export function ColourField({ label, value, onTouch, onValue }: ColourFieldProps
             <Flex gap="6px" align="center">
               <Field aria-label={`${label}, as CSS writes it`} aria-invalid={!isGood} value={text} flex="1" minWidth="0" fontFamily="mono" fontSize="12px" spellCheck={false} onChange={(event) => {
                 setTyped(event.target.value)
-                if (CSS.supports('color', event.target.value)) give(event.target.value)
+                if (takes(event.target.value)) give(event.target.value)
               }} onBlur={take} onKeyDown={(event) => {
                 event.stopPropagation()
                 if (event.key === 'Enter') take()
@@ -67,7 +76,7 @@ export function ColourField({ label, value, onTouch, onValue }: ColourFieldProps
                 <Button aria-label="Pick a colour off the screen" title="Pick a colour off the screen" px="7px" onClick={() => void new EyeDropper().open().then(({ sRGBHex }) => give(sRGBHex)).catch(() => undefined)}><Pipette size={15} aria-hidden="true" /></Button>
               )}
             </Flex>
-            {!isGood && <Box role="status" fontWeight="600" mt="5px">This is no colour of CSS; the old one stays.</Box>}
+            {!isGood && <Box role="status" fontWeight="600" mt="5px">{property === 'color' ? 'This is no colour of CSS; the old one stays.' : 'This is no background of CSS; the old one stays.'}</Box>}
           </Popover.Content>
         </Popover.Positioner>
       </Portal>

@@ -31,7 +31,7 @@ export function ControlWord({ control, effect, onRefusal }: ControlWordProps) {
     case 'choice':
       return <ChoiceWord control={control} value={control.read(settings)} onTouch={touch} onChange={(value) => change(value)} />
     case 'colour':
-      return <ColourField label={control.title} value={control.read(settings)} onTouch={touch} onValue={change} />
+      return <ColourField label={control.title} property={control.takesBackgrounds ? 'background' : 'color'} value={control.read(settings)} onTouch={touch} onValue={change} />
     case 'feel': {
       const paste = (text: string) => {
         if (parseEasing(text) === undefined) return onRefusal(`${control.title} takes an easing of CSS, such as cubic-bezier(0.2, 0.7, 0.2, 1). It stays as it was.`)

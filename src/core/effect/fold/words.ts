@@ -15,7 +15,7 @@ export const foldControls: readonly Control<FoldSettings>[] = [
   choice('corner', { title: 'The corner comes', options: [{ value: 'outer', words: 'toward you' }, { value: 'inner', words: 'away from you' }] }),
   number('shadePercent', { title: 'The shade on the second wall', unit: '%', ...percentRange, step: 1, percentOf: { words: 'full shade' } }),
   colour('shade', 'The colour of the shade'),
-  colour('ground', 'What the walls are made of'),
+  { ...colour('ground', 'The walls are of'), takesBackgrounds: true },
   number('travelPercent', { title: 'The way the words slide', unit: '%', ...ranges.travel, step: 1, percentOf: { words: 'the width of the heading', length: 'width' } }),
   choice('way', { title: 'The words slide', options: [{ value: 'against', words: 'against the pointer' }, { value: 'with', words: 'with the pointer' }] }),
   awayChoice<FoldSettings>('the words stand in the middle', 'they wait at the pin', 'they stay as they were left'),
