@@ -34,6 +34,8 @@ describe('the stylesheet', () => {
     expect(css).toMatch(/--plate-shadow-2: 4px; +\/\* how high its shadow floats \*\//)
     expect(css).toContain('translateZ(calc(var(--plate-shadow-2) * ')
     expect(css).not.toContain('layer-')
+    // What only stands somewhere has no word.
+    expect(stylesheetOf(effect({ roles: { 'layer-1': { select: '.plate > :nth-child(2)', noun: 'what comes second' } } }, { layers: [{ id: 'layer-1', heightPx: 42 }] }))).toContain('--plate-layer-1: 42px;')
   })
 
   it('says in one block what one selector says', () => {

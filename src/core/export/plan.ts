@@ -43,7 +43,9 @@ export function planFigures(untied: Site, siteId: string, pageId?: string, only?
 /** The word of the element that fills a role whose id is that of a knob: of `.plate .moth` it is `moth`, of `.sky .sky-near` in the figure `sky` it is `near`; no two are alike. */
 function wordsOfRoles({ roles = {} }: Effect, { knobs }: Rig, figure: string): Readonly<Record<string, string>> {
   const isTold = (role: string) => knobs.some(({ id }) => id === role || id.startsWith(`${role}-`))
-  const told = Object.keys(roles).filter(isTold)
+  // A selector that says only where an element stands has no word for it.
+  const hasWord = (role: string) => /(^|[\s>+~])[^\s>+~:[*][^\s>+~]*$/.test(roles[role]?.select ?? '')
+  const told = Object.keys(roles).filter((role) => isTold(role) && hasWord(role))
   const taken = new Set(knobs.map(({ id }) => id))
   return Object.fromEntries(told.map((role) => {
     const whole = wordOf(roles[role]?.select ?? '')
