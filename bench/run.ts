@@ -70,7 +70,6 @@ const why = [
   '',
   '* Task time is mostly painting: the floor, which does nothing but move tiles, takes three quarters to four fifths of ours. Neither comes near a twelfth of (a).',
   '* Script and style against the floor: the floor never measures again and writes one finished transform for a card; we look now and then whether something moved without a word, and write one number for each axis, which the stylesheet makes a transform of. That is what keeps the knobs in the stylesheet.',
-  '* Opening a site: the page itself is ready after about half a second, while the studio loads; most of the rest is the time that React and the component kit take to take up the screen on two cores.',
   '* Size: docs/decisions/006-what-the-engine-weighs.md.',
   '',
 ].join('\n')

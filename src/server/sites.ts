@@ -33,6 +33,7 @@ export interface StoredSite {
   readonly site: Site
 }
 
+export const noSuchPage = () => new Problem(404, 'No such page', 'This page does not exist, or does not exist any more. Home lists those that do.')
 const noSuchSite = () => new Problem(404, 'No such site', 'This site does not exist, or does not exist any more. Home lists those that do.')
 
 /** The site without pages that were in the bin for longer than they are kept; `now` in ms since 1970. */
@@ -186,6 +187,6 @@ export async function listRevisions(id: string): Promise<readonly { readonly rev
 export async function readPage(siteId: string, pageId: string): Promise<StoredSite & { readonly html: string; readonly page: Page }> {
   const stored = await readSite(siteId)
   const page = stored.site.pages.find(({ id }) => id === pageId)
-  if (!page) throw new Problem(404, 'No such page', 'This page does not exist, or does not exist any more. Home lists those that do.')
+  if (!page) throw noSuchPage()
   return { ...stored, html: await readSource(page.source), page }
 }

@@ -4,10 +4,10 @@ import type { Cost } from './protocol'
 /** Reports are no more frequent than this, ms. */
 const everyMs = 250
 
-export interface Counter {
-  /** A frame callback that is counted while it runs. */
-  readonly counted: (callback: (now: number) => void) => (now: number) => void
-}
+type FrameCallback = (now: number) => void
+
+/** Gives a frame callback that is counted while it runs. */
+export type Counted = (callback: FrameCallback) => FrameCallback
 
 /** Whether what sticks out of an element is not seen. */
 const clips = (element: Element) => getComputedStyle(element).overflow !== 'visible'
@@ -40,7 +40,7 @@ export function shareOfWindow(elements: Iterable<Element>, width: number, height
 }
 
 /** Counts what the frames of a player do on a page, and reports the dearest of the last moments. */
-export function countCosts(page: Document, report: (cost: Cost) => void): Counter {
+export function countCosts(page: Document, report: (cost: Cost) => void): Counted {
   let boxes = 0
   let isCounting = false
   const { getBoundingClientRect } = Element.prototype
@@ -59,21 +59,19 @@ export function countCosts(page: Document, report: (cost: Cost) => void): Counte
     report({ boxes: most.boxes, elements: elements.size, share: shareOfWindow([...elements].filter((element) => element.isConnected), innerWidth, innerHeight) })
     most = { boxes: 0, elements: new Set() }
   }
-  return {
-    counted: (callback) => (now) => {
-      written.takeRecords()
-      boxes = 0
-      isCounting = true
-      try {
-        callback(now)
-      } finally {
-        isCounting = false
-      }
-      const elements = new Set(written.takeRecords().flatMap(({ target }) => (target instanceof Element ? [target] : [])))
-      // A frame that only looks whether something has moved is no move.
-      if (elements.size === 0) return
-      if (elements.size > most.elements.size || (elements.size === most.elements.size && boxes > most.boxes)) most = { boxes, elements }
-      timer ??= setTimeout(tell, everyMs)
-    },
+  return (callback) => (now) => {
+    written.takeRecords()
+    boxes = 0
+    isCounting = true
+    try {
+      callback(now)
+    } finally {
+      isCounting = false
+    }
+    const elements = new Set(written.takeRecords().flatMap(({ target }) => (target instanceof Element ? [target] : [])))
+    // A frame that only looks whether something has moved is no move.
+    if (elements.size === 0) return
+    if (elements.size > most.elements.size || (elements.size === most.elements.size && boxes > most.boxes)) most = { boxes, elements }
+    timer ??= setTimeout(tell, everyMs)
   }
 }

@@ -1,7 +1,7 @@
 // Hosts the player on the page: puts in the stylesheet of the export, and attaches the player to what it plays.
 import type { PlayedFigure } from '../core/rig/played'
 import { attach } from '../player/attach'
-import type { Counter } from './cost'
+import type { Counted } from './cost'
 import { findAll } from './find'
 import type { Hand } from './hand'
 
@@ -16,12 +16,12 @@ export interface Host {
   readonly sheets: () => readonly CSSStyleSheet[]
 }
 
-export function makeHost(page: Document, hand: Hand, counter: Counter, onSheet: () => void): Host {
+export function makeHost(page: Document, hand: Hand, counted: Counted, onSheet: () => void): Host {
   const style = page.createElement('style')
   let playing: readonly PlayedFigure[] = []
   let detach: ((keepValues?: boolean) => void) | undefined
   let isReduced = false
-  const frame = { request: (callback: (now: number) => void) => requestAnimationFrame(counter.counted(callback)), cancel: (handle: number) => cancelAnimationFrame(handle) }
+  const frame = { request: (callback: (now: number) => void) => requestAnimationFrame(counted(callback)), cancel: (handle: number) => cancelAnimationFrame(handle) }
   const begin = () => {
     detach = attach(page, playing, { samples: hand.source, reducedMotion: isReduced, frame })
     hand.repeat()

@@ -19,7 +19,7 @@ const styles = `
   .ticks i:nth-child(3) { left: -5px; bottom: -5px; border-width: 0 0 2px 2px; }
   .ticks i:nth-child(4) { right: -5px; bottom: -5px; border-width: 0 2px 2px 0; }
   /* Close to their own corners, so that those of neighbours do not run together. */
-  .ticks.quiet i { border-color: #23262B; width: 6px; height: 6px; margin: 4px; border-radius: 0; }
+  .ticks.quiet i { border-color: #23262B; width: 6px; height: 6px; margin: 4px; }
   .number { position: absolute; font: 600 13px/18px ui-sans-serif, system-ui, sans-serif; font-variant-numeric: tabular-nums; color: #23262B; min-width: 18px; text-align: center;
     background: #FAFBF9; border: 1px solid #6B7168; border-radius: 9px; padding: 0 3px; box-sizing: border-box; translate: -50% -50%; }
   .number.selected { background: #23262B; color: #FAFBF9; border-color: #FAFBF9; }

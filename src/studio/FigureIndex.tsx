@@ -1,7 +1,8 @@
 // The index of figures at the left edge: a number each; it opens to names over the page.
 import { Box, Flex } from '@chakra-ui/react'
 import { ArrowDown, ArrowUp, Crosshair, Trash2 } from 'lucide-react'
-import { moveEffect, removeEffect, startPointing, stopPointing } from './commands'
+import { moveEffect, removeEffect } from './commands'
+import { startPointing, stopPointing } from './point/commands'
 import { usePage, useSite, useStudio, useView } from './context'
 import { keyNames } from './keys'
 import { Button } from './theme/controls'

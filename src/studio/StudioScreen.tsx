@@ -72,30 +72,33 @@ export function StudioScreen({ siteId, pageId, site, revision }: StudioScreenPro
 }
 
 /**
- * The page comes with the server's answer, and the controls once it has been taken up: what is to be seen of them can be used.
- * So the page loads and plays while they are made, and the server makes no screen that would have to be gone over again.
+ * The page comes with the server's answer, and the controls once it has been taken up: the caption first, then the rest. What is
+ * to be seen of them can be used. So the page loads and plays while they are made, and the server makes no screen that would
+ * have to be gone over again.
  */
 function Regions() {
   const { rowsOpen, pointing } = useView('rowsOpen', 'pointing')
-  const [isTakenUp, setTakenUp] = useState(false)
+  const [step, setStep] = useState<'page' | 'caption' | 'all'>('page')
   useEffect(() => {
+    if (step === 'all') return
     // In a task of its own, so that what was said to the page is on its way.
-    const timer = setTimeout(() => setTakenUp(true))
+    const timer = setTimeout(() => setStep(step === 'page' ? 'caption' : 'all'))
     return () => clearTimeout(timer)
-  }, [])
+  }, [step])
+  const isWhole = step === 'all'
   const foot = pointing.stage === 'choosing' ? 264 : rowsOpen && pointing.stage === 'no' ? 290 : 156
   return (
     // Whoever waits for the studio waits for its controls too.
-    <Grid data-answers={isTakenUp ? '' : undefined} height="100vh" minWidth="960px" templateRows={`40px minmax(0, 1fr) ${foot}px 40px`} overflow="hidden">
-      {isTakenUp ? <TopBar /> : <Box background="sheet" borderBottom="1px solid" borderColor="edge" />}
+    <Grid data-answers={isWhole ? '' : undefined} height="100vh" minWidth="960px" templateRows={`40px minmax(0, 1fr) ${foot}px 40px`} overflow="hidden">
+      {isWhole ? <TopBar /> : <Box background="sheet" borderBottom="1px solid" borderColor="edge" />}
       <Grid templateColumns="44px minmax(0, 1fr) auto" minHeight="0" position="relative">
-        {isTakenUp ? <FigureIndex /> : <Box background="sheet" borderRight="1px solid" borderColor="hairline" />}
+        {isWhole ? <FigureIndex /> : <Box background="sheet" borderRight="1px solid" borderColor="hairline" />}
         <Plate />
-        {isTakenUp && <Drawers />}
-        {isTakenUp && <SavedElsewhere />}
+        {isWhole && <Drawers />}
+        {isWhole && <SavedElsewhere />}
       </Grid>
-      {isTakenUp ? <Foot /> : <Box background="sheet" borderTop="1px solid" borderColor="edge" />}
-      {isTakenUp && <Thread />}
+      {step !== 'page' ? <Foot /> : <Box background="sheet" borderTop="1px solid" borderColor="edge" />}
+      {isWhole && <Thread />}
     </Grid>
   )
 }

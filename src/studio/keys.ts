@@ -1,6 +1,9 @@
 // The studio's keys, in one place: what the page forwards and what the studio hears itself go the same way.
 import { tinykeys } from 'tinykeys'
-import { addAnother, choosePicked, holdLook, keepTry, leavePage, pasteEffect, selectBeside, selectedEffect, startPointing, stopPointing, textOfEffect, toggleDrawer, toggleFastened, toggleGap, toggleOff, togglePosing, toggleWalk, turnDirection, walkTree } from './commands'
+import { keepTry, selectBeside, selectedEffect, toggleDrawer, toggleOff, turnDirection } from './commands'
+import { pasteEffect, textOfEffect } from './effect-text'
+import { holdLook, leavePage, toggleFastened, toggleGap, togglePosing, toggleWalk } from './frame/holding'
+import { addAnother, choosePicked, startPointing, stopPointing, walkTree } from './point/commands'
 import type { Studio } from './context'
 
 /** The keys as they are named on buttons. */

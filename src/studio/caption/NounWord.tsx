@@ -3,7 +3,7 @@ import type { Role } from '../../core/rig/rig'
 import type { Effect } from '../../core/site/site'
 import { wordOf } from '../../core/export/names'
 import { findKind } from '../../core/effect/kinds'
-import { removeRole, startPointing } from '../commands'
+import { removeRole, startPointing } from '../point/commands'
 import { usePage, useStudio, useView } from '../context'
 import { WordMenu } from './ChoiceWord'
 

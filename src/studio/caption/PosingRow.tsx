@@ -1,7 +1,7 @@
 // While posing by hand: what to do, and, off the midlines, because of what the numbers change.
 import { Box, Flex } from '@chakra-ui/react'
 import type { Because } from '../../core/effect/pose'
-import { poseBecause } from '../commands'
+import { poseBecause } from '../frame/holding'
 import { useStudio, useView } from '../context'
 import { Button } from '../theme/controls'
 

@@ -1,7 +1,8 @@
 // The plate: the page alive in its frame, in the visitor's window, scaled to fit; in several windows side by side if so asked.
 import { Box } from '@chakra-ui/react'
 import { useEffect, useLayoutEffect, useMemo, useRef, useState, type RefObject } from 'react'
-import { leavePage, notify } from '../commands'
+import { notify } from '../commands'
+import { leavePage } from './holding'
 import { usePage, useSelected, useStudio, useView, type Studio } from '../context'
 import { makeStageLink, type StageLink } from '../store/stage-link'
 import { narrowest, visitor as usualWindow, widest, type WindowSize } from '../visitor'

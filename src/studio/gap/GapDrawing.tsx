@@ -2,7 +2,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { sides } from '../../core/rig/slot'
 import { ActionMenu } from '../caption/ActionMenu'
-import { takeEdge, toggleGap } from '../commands'
+import { takeEdge, toggleGap } from '../frame/holding'
 import { useStudio, useView } from '../context'
 import { DrawingFrame } from '../drawing/DrawingFrame'
 import { levelAt, LineChart, type Line } from '../drawing/LineChart'

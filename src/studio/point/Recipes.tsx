@@ -2,7 +2,7 @@
 import { Box, Flex, Grid, chakra } from '@chakra-ui/react'
 import { families, kinds } from '../../core/effect/kinds'
 import { useRef } from 'react'
-import { addRecipe } from '../commands'
+import { addRecipe } from './commands'
 import { useStudio, useView } from '../context'
 import { Button } from '../theme/controls'
 import { RecipeSample } from './RecipeSample'

@@ -6,7 +6,8 @@ import { readTrace, writeTrace } from '../../core/trace/csv'
 import { keepTrace, readTraceFile, writeTraceJson } from '../../core/trace/kept'
 import { runs, type RunName } from '../../core/trace/runs'
 import type { RunSample } from '../../stage/protocol'
-import { letGo, notify, selectedEffect } from '../commands'
+import { notify, selectedEffect } from '../commands'
+import { letGo } from '../frame/holding'
 import type { Studio } from '../context'
 
 /** Plays a built-in run over the selected effect. */

@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation'
 import { checkIdentifiers } from '@/server/identifiers'
 import { orProblem, Problem } from '@/server/problem'
-import { readPage } from '@/server/sites'
+import { noSuchPage, readSite } from '@/server/sites'
 import { StudioScreen } from '@/studio/StudioScreen'
 import { Unavailable } from '@/studio/Unavailable'
 
@@ -20,6 +20,7 @@ export default async function StudioPage({ params }: Props) {
 
 async function open(params: Props['params']) {
   const { siteId, pageId } = checkIdentifiers(await params)
-  const { site, revision } = await readPage(siteId, pageId)
+  const { site, revision } = await readSite(siteId)
+  if (!site.pages.some(({ id }) => id === pageId)) throw noSuchPage()
   return { siteId, pageId, site, revision }
 }
