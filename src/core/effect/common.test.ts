@@ -79,6 +79,13 @@ describe('for whom it plays', () => {
     expect(needsOf(figures)).toContain('widths')
   })
 
+  it('as a rig by hand says itself, unless more is said', () => {
+    const byHand = { ...(kindOf('free').defaults as object), media: '(max-width: 500px)', notCalm: true }
+    const expanded = (more: Given) => kindOf('free').expand({ ...byHand, ...more }, '.own')
+    expect(expanded({})).toMatchObject({ media: '(max-width: 500px)', notCalm: true })
+    expect(expanded({ windows: 'wide', fromWidthPx: 700 }).media).toBe('(min-width: 700px)')
+  })
+
   it('in all windows without a word of it in script or stylesheet', () => {
     expect(needsOf(planRig(rigOf('tilt', {}), names))).not.toContain('widths')
     expect(sheetOf(rigOf('tilt', {}))).toContain('@media screen and (forced-colors: none) {')

@@ -139,8 +139,8 @@ function withCommon(rig: Rig, settings: Common, takes: Takes): Rig {
     knobs: isScaled
       ? [{ id: strengthKnob, value: strengthPercent / 100, unit: '', note: 'how strong all of it is' }, ...rig.knobs.map((knob) => (knob.isAmount && knob.times === undefined ? { ...knob, times: strengthKnob } : knob))]
       : rig.knobs,
-    media: mediaOf(settings),
-    notCalm: calm === 'off' ? true : undefined,
+    media: mediaOf(settings) ?? rig.media,
+    notCalm: calm === 'off' ? true : rig.notCalm,
     // What a finger brings, it can take along.
     finePointerOnly: answersFinger ? undefined : rig.finePointerOnly,
   }
