@@ -41,6 +41,8 @@ test('a site begins from the demo, as it was at first', async ({ page, house }) 
   const stage = await stageOf(page)
   expect(await stage.locator('.lantern').count()).toBe(12)
   await expect(page.getByRole('navigation', { name: 'Figures' }).getByRole('button', { name: /^Figure \d/ })).toHaveCount(6)
+  // The other tests know one site of this name.
+  await house.query('DELETE FROM sites WHERE id = ?', [new URL(page.url()).pathname.split('/')[2] ?? ''])
 })
 
 test('a site begins with a page of the designer’s own, and what cannot be read is refused in a sentence', async ({ page, house }) => {

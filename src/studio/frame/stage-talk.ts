@@ -166,6 +166,8 @@ function listenToStage(studio: Studio): () => void {
   const { link, thread, view } = studio
   let clockOffset = 0
   let pinGesture: string | undefined
+  /** What each handle was dragged to last. */
+  const handled = new Map<string, number>()
   const hear = (message: FromStage) => {
     switch (message.type) {
       case 'ready':
@@ -198,7 +200,10 @@ function listenToStage(studio: Studio): () => void {
         const effect = selectedEffect(studio)
         const control = effect && findKind(effect.kind)?.controls(effect.settings).find(({ id }) => id === message.id)
         pinGesture ??= newGesture()
-        if (effect && control) changeControl(studio, effect, control, message.value, pinGesture)
+        // The end of a drag says again what was said last; what came of it meanwhile, such as an undo, stays.
+        if (effect && control && !(message.last && handled.get(message.id) === message.value)) changeControl(studio, effect, control, message.value, pinGesture)
+        if (message.last) handled.delete(message.id)
+        else handled.set(message.id, message.value)
         if (message.last) queueMicrotask(() => (pinGesture = undefined))
         return
       }
