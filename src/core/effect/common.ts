@@ -108,7 +108,7 @@ function mediaOf({ windows, fromWidthPx, toWidthPx }: Common): string | undefine
   return { any: undefined, wide: from, narrow: to, between: `${from} and ${to}` }[windows]
 }
 
-function insetsOf(settings: Common): Insets | undefined {
+function insetsGiven(settings: Common): Insets | undefined {
   const { insetUnit: unit } = settings
   if (sides.every((side) => settings[insetKeys[side]] === 0)) return undefined
   const { least, greatest } = ranges.inset[unit]
@@ -129,7 +129,7 @@ const strengthKnob = 'amount'
 function withCommon(rig: Rig, settings: Common, takes: Takes): Rig {
   const { finger, strengthPercent, calm } = settings
   const [first, ...rest] = rig.areas
-  const insets = takes.insets ? insetsOf(settings) : undefined
+  const insets = takes.insets ? insetsGiven(settings) : undefined
   const answersFinger = takes.finger && finger !== 'rest'
   const touched = (area: Area): Area => (answersFinger ? { ...area, pointer: 'any', touch: finger } : area)
   const isScaled = strengthPercent !== 100 && rig.knobs.some(({ isAmount }) => isAmount)

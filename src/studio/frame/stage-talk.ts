@@ -202,9 +202,9 @@ function listenToStage(studio: Studio): () => void {
         pinGesture ??= newGesture()
         // The end of a drag says again what was said last; what came of it meanwhile, such as an undo, stays.
         if (effect && control && !(message.last && handled.get(message.id) === message.value)) changeControl(studio, effect, control, message.value, pinGesture)
-        if (message.last) handled.delete(message.id)
-        else handled.set(message.id, message.value)
-        if (message.last) queueMicrotask(() => (pinGesture = undefined))
+        if (!message.last) return void handled.set(message.id, message.value)
+        handled.delete(message.id)
+        queueMicrotask(() => (pinGesture = undefined))
         return
       }
       case 'colours':

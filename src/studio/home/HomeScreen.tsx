@@ -6,7 +6,6 @@ import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState, type DragEvent } from 'react'
 import { starters } from '../../core/page/starters'
 import { binDays } from '../../core/site/site'
-import type { ToStage } from '../../stage/protocol'
 import { giveFiles } from '../frame/give-files'
 import { Mark } from '../Mark'
 import { readDrop } from '../pages/drop'
@@ -189,7 +188,7 @@ function Thumbnail({ address, name, link }: { readonly address: string; readonly
     const stop = link.listen((message) => void (message.type === 'needs' && giveFiles(link, message.hashes)))
     const disconnect = link.connect(element)
     // The frame may have been there before the screen listened.
-    element.contentWindow?.postMessage({ type: 'again' } satisfies ToStage, '*')
+    link.greet()
     return () => {
       stop()
       disconnect()
