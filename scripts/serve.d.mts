@@ -1,5 +1,14 @@
 import type { Connection } from './database.mjs'
 
+export interface StudioOptions {
+  port: number
+  connection: Connection
+  onExit?: (code: number | null) => void
+  onSpawn?: (stop: () => Promise<void>) => void
+}
+
 export function checkPort(port: number): Promise<void>
-export function loadDemo(connection: Connection): void
-export function startStudio(options: { port: number; connection: Connection; onExit?: (code: number | null) => void }): Promise<{ address: string; stop: () => Promise<void> }>
+export function endLeftStudios(): Promise<void>
+export function runWithDatabase(script: string, args: readonly string[], connection: Connection): { status: number | null; output: string }
+export function loadDemo(connection: Connection, backups?: string): void
+export function startStudio(options: StudioOptions): Promise<{ address: string; pid: number | undefined; stop: () => Promise<void> }>

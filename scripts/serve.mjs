@@ -1,12 +1,29 @@
 // Brings the built studio up on loopback in front of a running database, with the demo loaded.
 import { spawn, spawnSync } from 'node:child_process'
-import { mkdirSync, openSync } from 'node:fs'
+import { mkdirSync, openSync, readdirSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { join } from 'node:path'
-import { endProgram } from './child.mjs'
 import { databaseEnvironment } from './database.mjs'
 import { root } from './install.mjs'
+import { dropRecord, endOrphan, endProgram, isRunning, readRecord, recordOf, writeRecord } from './programs.mjs'
 import { Obstacle, say } from './say.mjs'
+
+const home = join(root, '.glass-moth')
+const recordFile = (port) => join(home, `studio-${port}.json`)
+
+/** Ends studios whose start command was killed; those of others that still run are left alone. */
+export async function endLeftStudios() {
+  mkdirSync(home, { recursive: true })
+  for (const name of readdirSync(home).filter((each) => /^studio-\d+\.json$/.test(each))) {
+    const record = readRecord(join(home, name))
+    if (isRunning(record?.supervisor)) continue
+    if (isRunning(record?.studio)) {
+      say('A studio of an earlier run was left behind. Ending it.')
+      await endOrphan(record.studio)
+    }
+    dropRecord(join(home, name))
+  }
+}
 
 /** Throws an Obstacle where somebody already listens on this port. */
 export async function checkPort(port) {
@@ -18,36 +35,44 @@ export async function checkPort(port) {
   })
 }
 
-/** Applies the migrations and puts the starters and the demo site where they are missing. */
-export function loadDemo(connection) {
+/** Runs one of our TypeScript commands with the database of `connection`. Gives its exit code and what it said. */
+export function runWithDatabase(script, args, connection) {
   const env = { ...process.env, ...databaseEnvironment(connection) }
-  const result = spawnSync(process.execPath, [join(root, 'node_modules/tsx/dist/cli.mjs'), join(root, 'scripts/load-demo.ts')], { cwd: root, env, encoding: 'utf8' })
-  if (result.status !== 0) throw new Obstacle(`The database could not be prepared:\n${result.stdout}${result.stderr}`)
+  const { status, stdout, stderr } = spawnSync(process.execPath, [join(root, 'node_modules/tsx/dist/cli.mjs'), join(root, script), ...args], { cwd: root, env, encoding: 'utf8', maxBuffer: 1 << 26 })
+  return { status, output: `${stdout}${stderr}`.trim() }
 }
 
-/** Starts the studio's server and waits until it answers. Gives its address and `stop()`. */
-export async function startStudio({ port, connection, onExit }) {
-  mkdirSync(join(root, '.glass-moth'), { recursive: true })
-  const log = openSync(join(root, '.glass-moth', 'studio.log'), 'a')
+/** Applies the migrations and puts the starters and the demo site where they are missing. */
+export function loadDemo(connection, backups) {
+  const { status, output } = runWithDatabase('scripts/load-demo.ts', backups === undefined ? [] : [backups], connection)
+  if (status !== 0) throw new Obstacle(`The database could not be prepared:\n${output}`)
+}
+
+/** Starts the studio's server and waits until it answers. Gives its address and `stop()`; `onSpawn` has `stop` at once. */
+export async function startStudio({ port, connection, onExit, onSpawn }) {
+  mkdirSync(home, { recursive: true })
+  const log = openSync(join(home, 'studio.log'), 'a')
   const env = { ...process.env, ...databaseEnvironment(connection), NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production', GLASS_MOTH_PORT: String(port) }
-  const child = spawn(process.execPath, [join(root, 'node_modules/next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', String(port)], {
-    cwd: root,
-    env,
-    stdio: ['ignore', log, log],
-    detached: true,
-  })
+  const child = spawn(process.execPath, [join(root, 'scripts/studio-server.mjs')], { cwd: root, env, stdio: ['ignore', log, log], detached: true })
+  if (child.pid !== undefined) writeRecord(recordFile(port), { supervisor: recordOf(process.pid), studio: recordOf(child.pid) })
   let asked = false
-  child.once('exit', (code) => !asked && onExit?.(code))
+  let answers = false
+  child.once('exit', (code) => answers && !asked && onExit?.(code))
   const address = `http://127.0.0.1:${port}`
-  const stop = () => {
+  const stop = async () => {
     asked = true
-    return endProgram(child)
+    await endProgram(child)
+    dropRecord(recordFile(port))
   }
-  for (let attempt = 0; attempt < 300; attempt++) {
-    if (child.exitCode !== null) break
+  onSpawn?.(stop)
+  for (let attempt = 0; attempt < 600; attempt++) {
+    if (child.exitCode !== null || child.signalCode !== null || asked) break
     try {
-      const health = await fetch(`${address}/api/health`)
-      if (health.ok) return { address, stop }
+      const health = await fetch(`${address}/api/health`, { signal: AbortSignal.timeout(5000) })
+      if (health.ok) {
+        answers = true
+        return { address, stop, pid: child.pid }
+      }
     } catch {
       // Not listening yet.
     }

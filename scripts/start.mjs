@@ -1,67 +1,107 @@
 // npm start: from a fresh clone to a studio on loopback, saying each step.
-import { join } from 'node:path'
+import { backUpDaily, newestBackup } from './backups.mjs'
 import { buildWhenNeeded } from './build.mjs'
+import { backupsFolder, dataFolder } from './data-folder.mjs'
 import { startDatabase } from './database.mjs'
-import { checkNode, installMariaDb, installPackages, root } from './install.mjs'
-import { runCommand, say } from './say.mjs'
-import { checkPort, loadDemo, startStudio } from './serve.mjs'
+import { checkNode, installMariaDb, installPackages } from './install.mjs'
+import { Obstacle, runCommand, say } from './say.mjs'
+import { checkPort, endLeftStudios, loadDemo, runWithDatabase, startStudio } from './serve.mjs'
 
 const port = Number(process.env.PORT ?? 4717)
+
+/** How long after a failed try the database is started again, ms. */
+const restartMs = 3000
+
+/** How to stop what runs, the last one first; each is there as soon as its program is. */
+const running = new Set()
+let stopping
+const stopAll = (code) => {
+  stopping ??= (async () => {
+    for (const stop of [...running].reverse()) await stop()
+    process.exit(code)
+  })()
+  return stopping
+}
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => {
+  if (!stopping) say('Stopping the studio and its database.')
+  void stopAll(0)
+})
 
 await runCommand(async () => {
   console.log('\nGlass Moth')
   checkNode()
+  await endLeftStudios()
   await checkPort(port)
   installPackages()
   const program = installMariaDb()
 
-  const running = []
-  let stopping = false
-  const stopAll = async (code) => {
-    if (stopping) return
-    stopping = true
-    for (const part of running.reverse()) await part.stop()
-    process.exit(code)
-  }
-  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => {
-    say('Stopping the studio and its database.')
-    void stopAll(0)
-  })
-
-  const folder = join(root, '.glass-moth', 'database')
   let connection
-  // A database that dies under us is started again on its own port; the studio keeps edits in the browser meanwhile.
+  // A database that dies under us is started again where it was; the studio keeps edits in the browser meanwhile.
   const keepDatabase = async () => {
+    let stop
     const database = await startDatabase({
       program,
-      folder,
+      folder: dataFolder,
       port: connection?.port,
+      onSpawn: (stopIt) => {
+        stop = stopIt
+        running.add(stop)
+      },
       onExit: () => {
+        running.delete(stop)
         if (stopping) return
         say('The database stopped by itself. Starting it again.')
-        running.splice(running.indexOf(database), 1)
-        keepDatabase().catch((error) => say(`${error.message} Edits stay in the browser; stop with Ctrl-C and run npm start again.`))
+        void keepTrying()
       },
+    }).catch((error) => {
+      running.delete(stop)
+      throw error
     })
-    running.unshift(database)
     connection = database.connection
+    return database
+  }
+  const keepTrying = async () => {
+    for (let last = ''; !stopping; ) {
+      try {
+        await keepDatabase()
+        return say('The database is back.')
+      } catch (error) {
+        if (error.message !== last) say(`${error.message} It is tried again; edits stay in the browser meanwhile.`)
+        last = error.message
+        await new Promise((resolve) => setTimeout(resolve, restartMs))
+      }
+    }
   }
   try {
-    say('Starting MariaDB on loopback.')
-    await keepDatabase()
+    say('Starting MariaDB.')
+    const { movedTo } = await keepDatabase()
+    const backup = movedTo === undefined ? undefined : newestBackup(backupsFolder)
+    if (backup !== undefined) {
+      say(`Restoring the newest backup, ${backup}.`)
+      const { status, output } = runWithDatabase('scripts/restore-into.ts', [backup], connection)
+      if (status !== 0) throw new Obstacle(output)
+    } else if (movedTo !== undefined) say('There is no backup in the data folder. One that you keep elsewhere is restored by: npm run restore -- FILE')
     say('Preparing the database, the starters and the demo site.')
-    loadDemo(connection)
+    loadDemo(connection, backupsFolder)
     buildWhenNeeded()
+    if (stopping) return await stopping
     say('Serving the studio.')
-    const studio = await startStudio({ port, connection, onExit: () => {
-      say('The studio stopped by itself. Run npm start again.')
-      void stopAll(1)
-    } })
-    running.push(studio)
+    const studio = await startStudio({
+      port,
+      connection,
+      onSpawn: (stop) => running.add(stop),
+      onExit: () => {
+        if (!stopping) say('The studio stopped by itself. Run npm start again.')
+        void stopAll(1)
+      },
+    })
+    backUpDaily(backupsFolder, () => connection)
     console.log(`\n  Open ${studio.address}   (Ctrl-C stops it)\n`)
   } catch (error) {
-    stopping = true
-    for (const part of running.reverse()) await part.stop()
+    // A signal that came while we were busy is heard first.
+    await new Promise((resolve) => setTimeout(resolve, 20))
+    if (stopping) return await stopping
+    for (const stop of [...running].reverse()) await stop()
     throw error
   }
 })

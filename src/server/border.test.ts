@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { refuseCaller, studioPolicy, type Caller } from './door'
 import { framePolicy, scriptlessPolicy, withAgent } from './frame'
-import { checkIdentifiers, readIfMatch } from './identifiers'
+import { checkIdentifiers } from './identifiers'
 import { answer, Problem } from './problem'
 
 describe('the door', () => {
@@ -43,12 +43,6 @@ describe('the parts of a request', () => {
   it('are identifiers, or there is no such address', () => {
     expect(checkIdentifiers({ siteId: 'vesper-hollow', pageId: 'a_1' })).toEqual({ siteId: 'vesper-hollow', pageId: 'a_1' })
     for (const siteId of ['', '../x', 'a b', 'x'.repeat(41), '<script>']) expect(() => checkIdentifiers({ siteId })).toThrow(Problem)
-  })
-
-  it('name their revision in If-Match', () => {
-    expect(readIfMatch('"12"')).toBe(12)
-    expect(() => readIfMatch(null)).toThrow('Saving needs the revision')
-    for (const header of ['12', '*', 'W/"3"', '"1e9"', '"-1"']) expect(() => readIfMatch(header)).toThrow('holds a revision in quotes')
   })
 })
 

@@ -3,6 +3,7 @@ import sniffEncoding from 'html-encoding-sniffer'
 import { nanoid } from 'nanoid'
 import { elementsOf, readTree, textOf } from '../core/page/tree'
 import type { Bundle, Page, SiteFile } from '../core/site/site'
+import { cutText } from '../core/site/text'
 import { hashOf, keepAsset, largestFile } from './assets'
 import { nameOfType, typeOf } from './file-types'
 import { Problem } from './problem'
@@ -77,7 +78,7 @@ function readPage({ path, bytes }: Unpacked): ReadPage {
   if (elements.length > importLimits.elements) throw new Problem(413, 'The page is too large', `"${short(path)}" has ${elements.length} elements; a page may have ${importLimits.elements}.`)
   const title = elements.find(({ name }) => name === 'title')
   const name = ((title && textOf(title)) || path.split('/').at(-1)?.replace(/\.x?html?$/i, '') || 'Page').trim() || 'Page'
-  return { path, bytes, html, name: name.length > 100 ? `${name.slice(0, 99)}…` : name, isExact: Buffer.from(html, 'utf8').equals(Buffer.from(bytes)) }
+  return { path, bytes, html, name: cutText(name, 100), isExact: Buffer.from(html, 'utf8').equals(Buffer.from(bytes)) }
 }
 
 function indexFirst(one: ReadPage, other: ReadPage): number {

@@ -2,6 +2,7 @@
 import { nanoid } from 'nanoid'
 import { addCss } from '../core/page/markup'
 import { starters } from '../core/page/starters'
+import { cutText } from '../core/site/text'
 import { siteFormat, type Bundle, type Page, type Site } from '../core/site/site'
 import { Problem } from './problem'
 import { addSite, keepSource, readSite } from './sites'
@@ -37,12 +38,12 @@ export async function newSiteFrom(beginning: Beginning): Promise<NewSite> {
 async function siteFrom(beginning: Beginning): Promise<Site> {
   if ('copyOf' in beginning) {
     const { site } = await readSite(beginning.copyOf)
-    return { ...site, name: `${site.name.slice(0, 110)}, copy` }
+    return { ...site, name: `${cutText(site.name, 110)}, copy` }
   }
   if ('template' in beginning) return readTemplate(beginning.template)
   if ('pages' in beginning) {
     const { pages, bundle } = beginning
-    return { format: siteFormat, name: pages[0]?.name ?? 'A site', pages: [...pages], effects: [], ...(bundle ? { bundles: [bundle] } : {}) }
+    return { format: siteFormat, name: cutText(pages[0]?.name ?? 'A site', 120), pages: [...pages], effects: [], ...(bundle ? { bundles: [bundle] } : {}) }
   }
   const starter = starters.find(({ id }) => id === beginning.starter)
   if (!starter) throw new Problem(422, 'No such starter', 'There is no starter of this name.')

@@ -13,16 +13,26 @@ export class Problem extends Error {
   }
 }
 
-export const databaseDown = () =>
-  new Problem(503, 'The database does not answer', 'The database does not answer. Your edits stay in this browser and are saved when it comes back.')
+export const databaseDown = () => new Problem(503, 'The database does not answer', 'The database does not answer.')
+export const databaseLocked = () => new Problem(503, 'The database is busy', 'The database is busy with something else.')
+export const diskFull = () => new Problem(507, 'The disk is full', 'The disk that holds the studio’s data is full. Make some room on it.')
+export const diskReadOnly = () => new Problem(507, 'The data folder cannot be written', 'The folder that holds the studio’s data cannot be written to. Check its rights.')
 
-/** The response for a Problem; anything else that was thrown is logged and told without its inside. */
-export function problemResponse(error: unknown): Response {
-  const problem = error instanceof Problem ? error : new Problem(500, 'Something went wrong', 'The studio met an error that it did not expect. Its log says more; trying again may help.')
-  if (!(error instanceof Problem)) log.error({ err: error }, 'unexpected error')
-  else if (problem.status >= 500) log.warn(problem.title)
-  const body = { type: 'about:blank', title: problem.title, status: problem.status, detail: problem.detail, ...problem.extra }
-  return new Response(JSON.stringify(body), { status: problem.status, headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store' } })
+/** The Problem of an error; one that nobody expected is logged and told without its inside. */
+export function problemOf(error: unknown): Problem {
+  if (error instanceof Problem) {
+    if (error.status >= 500) log.warn(error.title)
+    return error
+  }
+  log.error({ err: error }, 'unexpected error')
+  return new Problem(500, 'Something went wrong', 'The studio’s server met an error that it did not expect. Its log says more; trying again may help.')
+}
+
+/** The response for a Problem. */
+export function problemResponse(error: unknown, headers: Readonly<Record<string, string>> = {}): Response {
+  const { title, status, detail, extra } = problemOf(error)
+  const body = { type: 'about:blank', title, status, detail, ...extra }
+  return new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store', ...headers } })
 }
 
 /** Runs a route's work; what it throws becomes a problem. */
@@ -31,6 +41,19 @@ export async function answer(work: () => Promise<Response>): Promise<Response> {
     return await work()
   } catch (error) {
     return problemResponse(error)
+  }
+}
+
+const escape = (text: string) => text.replace(/[&<>"]/g, (character) => `&#${character.charCodeAt(0)};`)
+
+/** Runs the work of a route that is seen as a page; what it throws becomes a page that says so, on which nothing runs. */
+export async function answerPage(work: () => Promise<Response>): Promise<Response> {
+  try {
+    return await work()
+  } catch (error) {
+    const { title, status, detail } = problemOf(error)
+    const html = `<!doctype html><html lang="en"><meta charset="utf-8"><title>${escape(title)}</title><style>body{font:17px/1.5 system-ui,sans-serif;margin:22vh auto 0;max-width:34em;padding:0 24px;color:#23262b;background:#fafbf9}@media (prefers-color-scheme:dark){body{color:#e6e9e4;background:#1b1e22}}h1{font-size:24px}</style><h1>${escape(title)}</h1><p>${escape(detail)}</p></html>`
+    return new Response(html, { status, headers: { 'content-type': 'text/html; charset=utf-8', 'content-security-policy': "sandbox; default-src 'none'; style-src 'unsafe-inline'; frame-ancestors 'self'", 'x-content-type-options': 'nosniff', 'cache-control': 'no-store' } })
   }
 }
 

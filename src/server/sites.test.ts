@@ -7,7 +7,9 @@ import type { Site } from '../core/site/site'
 import { inTransaction, pool } from './database'
 import { migrate } from './migrate'
 import { Problem } from './problem'
-import { createSite, keepSource, listSites, readPage, readSite, saveSite } from './sites'
+import { saveEdits } from './saving'
+import { createSite, keepSource, listSites, readPage, readSite } from './sites'
+import { restoreReadable } from './versions'
 
 const html = '<!doctype html><p>Grüße \u{1F98B}</p>'
 let site: Site
@@ -26,14 +28,6 @@ beforeAll(async () => {
 
 afterAll(() => pool().end())
 
-describe('migrations', () => {
-  it('are applied once, each', async () => {
-    expect(await migrate(join(import.meta.dirname, 'migrations'))).toEqual([])
-    const [rows] = await pool().query<RowDataPacket[]>('SELECT name FROM schema_migrations')
-    expect(rows.map(({ name }) => String(name))).toEqual(['001_sites.sql', '002_assets.sql', '003_removed_sites.sql', '004_presets.sql', '005_templates.sql'])
-  })
-})
-
 describe('a site in the database', () => {
   it('is created once, with its first revision, and read as it was', async () => {
     expect(await createSite('once', 0, site)).toBe(true)
@@ -41,46 +35,19 @@ describe('a site in the database', () => {
     expect(await readSite('once')).toEqual({ id: 'once', revision: 1, site })
   })
 
-  it('is saved on top of the revision that it builds on, and every revision stays', async () => {
-    await createSite('saved', 0, site)
-    expect(await saveSite('saved', 1, named('Two'))).toBe(2)
-    expect(await saveSite('saved', 2, named('Three'))).toBe(3)
-    const [rows] = await pool().query<RowDataPacket[]>("SELECT revision, JSON_VALUE(document, '$.name') AS name FROM site_revisions WHERE site_id = 'saved' ORDER BY revision")
-    expect(rows.map(({ revision, name }) => [revision, name] as unknown)).toEqual([[1, 'A site'], [2, 'Two'], [3, 'Three']])
-  })
-
-  it('refuses a stale revision, tells what is stored, and changes nothing', async () => {
-    await createSite('stale', 0, site)
-    await saveSite('stale', 1, named('Theirs'))
-    const problem = await problemOf(saveSite('stale', 1, named('Ours')))
-    expect([problem.status, problem.extra]).toEqual([412, { revision: 2, document: named('Theirs') }])
-    expect((await readSite('stale')).site.name).toBe('Theirs')
-  })
-
-  it('lets one of two that save at once win, and tells the other', async () => {
-    await createSite('race', 0, site)
-    const results = await Promise.allSettled([saveSite('race', 1, named('A')), saveSite('race', 1, named('B'))])
-    expect(results.map(({ status }) => status).sort()).toEqual(['fulfilled', 'rejected'])
-    expect((await readSite('race')).revision).toBe(2)
-  })
-
-  it('refuses a document that is none, with the place', async () => {
-    await createSite('invalid', 0, site)
-    const problem = await problemOf(saveSite('invalid', 1, { ...site, pages: [] }))
-    expect([problem.status, problem.detail.startsWith('At pages: ')]).toEqual([422, true])
-    expect((await problemOf(saveSite('invalid', 1, null))).status).toBe(422)
-    expect((await readSite('invalid')).revision).toBe(1)
-  })
-
-  it('keeps the newest two hundred revisions', async () => {
-    await createSite('many', 0, site)
-    for (let revision = 1; revision <= 204; revision++) await saveSite('many', revision, named(`Revision ${revision + 1}`))
-    const [rows] = await pool().query<RowDataPacket[]>("SELECT COUNT(*) AS count, MIN(revision) AS oldest FROM site_revisions WHERE site_id = 'many'")
-    expect([Number(rows[0]?.count), rows[0]?.oldest]).toEqual([200, 6])
+  it('that cannot be read stands for itself: the others are listed, nothing of it changes, and its last readable version comes back', async () => {
+    await createSite('broken', 0, named('Whole'))
+    await pool().query("UPDATE sites SET document = JSON_SET(document, '$.effects[0].kind', 'wobble'), revision = 2 WHERE id = 'broken'")
+    const listed = await listSites()
+    expect(listed.find(({ id }) => id === 'broken')).toEqual({ id: 'broken', revision: 2, name: 'Whole', reason: 'At effects.0.kind: there is no kind of effect called "wobble".' })
+    expect(listed.filter((each) => 'site' in each).length).toBeGreaterThan(0)
+    expect(await problemOf(readSite('broken'))).toMatchObject({ status: 409, title: 'This site cannot be read' })
+    await restoreReadable('broken')
+    expect(await readSite('broken')).toMatchObject({ revision: 3, site: { name: 'Whole' } })
   })
 
   it('is told apart from one that does not exist', async () => {
-    const problems = await Promise.all([readSite('nobody'), saveSite('nobody', 1, site), readPage('once', 'no-page')].map(problemOf))
+    const problems = await Promise.all([readSite('nobody'), saveEdits('nobody', { window: 'w', revision: 1, entries: [{ number: 1, words: '', gesture: '', patch: [] }] }), readPage('once', 'no-page')].map(problemOf))
     expect(problems.map(({ status }) => status)).toEqual([404, 404, 404])
   })
 

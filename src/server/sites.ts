@@ -1,31 +1,25 @@
-// Sites in the database: listed, read, saved with their revisions; and the sources of their pages.
+// Sites in the database: listed, read, put in place; and the sources of their pages.
 import { nanoid } from 'nanoid'
-import type { ResultSetHeader, RowDataPacket } from 'mysql2/promise'
-import { binDays, describeIssues, siteSchema, type Page, type Site, type SiteFile } from '../core/site/site'
+import type { PoolConnection, RowDataPacket, ResultSetHeader } from 'mysql2/promise'
+import { describeIssues, siteSchema, type Page, type Site, type SiteFile } from '../core/site/site'
 import { hashOf } from './assets'
 import { inTransaction, withDatabase } from './database'
 import { Problem } from './problem'
 
-const selectSites = 'SELECT id, revision, document FROM sites WHERE removed_at IS NULL ORDER BY position, name, id'
-const selectRemoved = 'SELECT id, name, removed_at FROM sites WHERE removed_at IS NOT NULL ORDER BY removed_at DESC'
-const updateRemoved = 'UPDATE sites SET removed_at = ? WHERE id = ?'
-const deleteRemoved = 'DELETE FROM sites WHERE removed_at < CURRENT_TIMESTAMP(3) - INTERVAL ? DAY'
+const selectSites = 'SELECT id, name, revision, document FROM sites WHERE removed_at IS NULL ORDER BY position, name, id'
+const selectRemoved = 'SELECT id, name, UNIX_TIMESTAMP(removed_at) * 1000 AS removed_at FROM sites WHERE removed_at IS NOT NULL ORDER BY removed_at DESC'
+const updateRemoved = 'UPDATE sites SET removed_at = IF(?, CURRENT_TIMESTAMP(3), NULL) WHERE id = ?'
 const selectLastPosition = 'SELECT MAX(position) AS position FROM sites'
-const selectSite = 'SELECT revision, document FROM sites WHERE id = ?'
-const selectSiteForUpdate = 'SELECT revision, document FROM sites WHERE id = ? FOR UPDATE'
+const selectSite = 'SELECT id, name, revision, document FROM sites WHERE id = ?'
+const selectSiteForUpdate = `${selectSite} FOR UPDATE`
 const updateSite = 'UPDATE sites SET name = ?, document = ?, revision = ?, saved_at = CURRENT_TIMESTAMP(3) WHERE id = ?'
 const insertSite = 'INSERT INTO sites (id, name, position, revision, document) VALUES (?, ?, ?, 1, ?)'
 const updateRevision = 'UPDATE site_revisions SET document = ? WHERE site_id = ? AND revision = 1'
-const insertRevision = 'INSERT INTO site_revisions (site_id, revision, document) VALUES (?, ?, ?)'
-const deleteOldRevisions = 'DELETE FROM site_revisions WHERE site_id = ? AND revision <= ?'
-const insertSource = 'INSERT IGNORE INTO page_sources (hash, html) VALUES (?, ?)'
+const insertRevision = "INSERT INTO site_revisions (site_id, revision, document, done) VALUES (?, 1, ?, 'Beginning')"
+// What is kept again counts from now.
+const insertSource = 'INSERT INTO page_sources (hash, html) VALUES (?, ?) ON DUPLICATE KEY UPDATE kept_at = CURRENT_TIMESTAMP(3)'
 const selectSource = 'SELECT html FROM page_sources WHERE hash = ?'
 const selectAssets = 'SELECT hash, bytes FROM assets WHERE hash IN (?)'
-const selectRevision = 'SELECT document FROM site_revisions WHERE site_id = ? AND revision = ?'
-const selectRevisions = 'SELECT revision, saved_at FROM site_revisions WHERE site_id = ? ORDER BY revision DESC'
-
-/** How many revisions of a site are kept. */
-const keptRevisions = 200
 
 export interface StoredSite {
   readonly id: string
@@ -33,41 +27,49 @@ export interface StoredSite {
   readonly site: Site
 }
 
+/** A site whose document cannot be read, with the reason. It stays as it is, and its versions too. */
+export interface UnreadableSite {
+  readonly id: string
+  readonly revision: number
+  readonly name: string
+  readonly reason: string
+}
+
 export const noSuchPage = () => new Problem(404, 'No such page', 'This page does not exist, or does not exist any more. Home lists those that do.')
-const noSuchSite = () => new Problem(404, 'No such site', 'This site does not exist, or does not exist any more. Home lists those that do.')
+export const noSuchSite = () => new Problem(404, 'No such site', 'This site does not exist, or does not exist any more. Home lists those that do.')
 
-/** The site without pages that were in the bin for longer than they are kept; `now` in ms since 1970. */
-export function withoutOldBin(site: Site, now: number): Site {
-  if (!site.bin) return site
-  return { ...site, bin: site.bin.filter(({ removedAt }) => now - Date.parse(removedAt) < binDays * 24 * 3600 * 1000) }
+/** A document from the database, checked; or why it cannot be read. */
+export function readDocument(value: unknown): { readonly site: Site } | { readonly reason: string } {
+  try {
+    const checked = siteSchema.safeParse(typeof value === 'string' ? JSON.parse(value) : value)
+    return checked.success ? { site: checked.data } : { reason: describeIssues(checked.error) }
+  } catch {
+    return { reason: 'It is no JSON.' }
+  }
 }
 
-function readRow(id: string, row: RowDataPacket): StoredSite {
-  const document: unknown = typeof row.document === 'string' ? JSON.parse(row.document) : row.document
-  return { id, revision: Number(row.revision), site: withoutOldBin(siteSchema.parse(document), Date.now()) }
+function readRow(row: RowDataPacket): StoredSite | UnreadableSite {
+  const read = readDocument(row.document)
+  const [id, revision] = [String(row.id), Number(row.revision)]
+  return 'site' in read ? { id, revision, site: read.site } : { id, revision, name: String(row.name), reason: read.reason }
 }
 
-/** All sites in the order of home. */
-export async function listSites(): Promise<readonly StoredSite[]> {
+/** All sites in the order of home; one that cannot be read is among them, with the reason. */
+export async function listSites(): Promise<readonly (StoredSite | UnreadableSite)[]> {
   const [rows] = await withDatabase((db) => db.query<RowDataPacket[]>(selectSites))
-  return rows.map((row) => readRow(String(row.id), row))
+  return rows.map(readRow)
 }
 
 /** The sites that were removed and can be brought back, the last one first; times as ISO 8601. */
 export async function listRemoved(): Promise<readonly { readonly id: string; readonly name: string; readonly removedAt: string }[]> {
   const [rows] = await withDatabase((db) => db.query<RowDataPacket[]>(selectRemoved))
-  return rows.map(({ id, name, removed_at: at }) => ({ id: String(id), name: String(name), removedAt: new Date(at as string).toISOString() }))
+  return rows.map(({ id, name, removed_at: at }) => ({ id: String(id), name: String(name), removedAt: new Date(Number(at)).toISOString() }))
 }
 
 /** Removes a site, or brings it back. Throws a 404 Problem when there is none with this id. */
 export async function setRemoved(id: string, isRemoved: boolean): Promise<void> {
-  const [result] = await withDatabase((db) => db.query<ResultSetHeader>(updateRemoved, [isRemoved ? new Date() : null, id]))
+  const [result] = await withDatabase((db) => db.query<ResultSetHeader>(updateRemoved, [isRemoved, id]))
   if (result.affectedRows === 0) throw noSuchSite()
-}
-
-/** Drops the sites that were removed longer ago than they are kept. */
-export async function dropRemoved(): Promise<void> {
-  await withDatabase((db) => db.query(deleteRemoved, [binDays]))
 }
 
 /** Puts a new site behind the others, and gives its id. */
@@ -78,39 +80,28 @@ export async function addSite(site: Site): Promise<string> {
   return id
 }
 
-/** One site. Throws a 404 Problem when there is none with this id. */
-export async function readSite(id: string): Promise<StoredSite> {
-  const [rows] = await withDatabase((db) => db.query<RowDataPacket[]>(selectSite, [id]))
-  const row = rows[0]
+const orThrow = (row: RowDataPacket | undefined): StoredSite => {
   if (!row) throw noSuchSite()
-  return readRow(id, row)
+  const stored = readRow(row)
+  if ('site' in stored) return stored
+  throw new Problem(409, 'This site cannot be read', `The document of “${stored.name}” cannot be read. ${stored.reason} Nothing of it was changed or deleted; home can bring back its last readable version.`)
 }
 
-/**
- * Saves a site on top of `revision` and gives the new revision. Throws a Problem: 404 when the site is gone,
- * 412 with the stored document when it was saved elsewhere since, 422 when the document is not valid.
- */
-export async function saveSite(id: string, revision: number, document: unknown): Promise<number> {
-  const checked = siteSchema.safeParse(document)
-  if (!checked.success) throw new Problem(422, 'The document is not valid', describeIssues(checked.error))
-  return inTransaction(async (db) => {
-    const [rows] = await db.query<RowDataPacket[]>(selectSiteForUpdate, [id])
-    const row = rows[0]
-    if (!row) throw noSuchSite()
-    const stored = readRow(id, row)
-    if (stored.revision !== revision) {
-      throw new Problem(412, 'Saved elsewhere since', 'This site was saved from another window since you opened it. Nothing of yours was dropped; choose which version goes on.', {
-        revision: stored.revision,
-        document: stored.site,
-      })
-    }
-    const next = revision + 1
-    const text = JSON.stringify(checked.data)
-    await db.query(updateSite, [checked.data.name, text, next, id])
-    await db.query(insertRevision, [id, next, text])
-    await db.query(deleteOldRevisions, [id, next - keptRevisions])
-    return next
-  })
+/** One site. Throws a Problem: 404 when there is none with this id, 409 when it cannot be read. */
+export async function readSite(id: string): Promise<StoredSite> {
+  const [rows] = await withDatabase((db) => db.query<RowDataPacket[]>(selectSite, [id]))
+  return orThrow(rows[0])
+}
+
+/** One site, held until the end of the transaction. Throws as `readSite` does. */
+export async function holdSite(db: PoolConnection, id: string): Promise<StoredSite> {
+  const [rows] = await db.query<RowDataPacket[]>(selectSiteForUpdate, [id])
+  return orThrow(rows[0])
+}
+
+/** Writes a site down under a new revision, within a transaction. */
+export async function writeSite(db: PoolConnection, { id, revision, site }: StoredSite): Promise<void> {
+  await db.query(updateSite, [site.name, JSON.stringify(site), revision, id])
 }
 
 /** Renews a site that nobody has changed since it was put in place; does nothing to any other. */
@@ -118,9 +109,9 @@ export async function renewSite(id: string, site: Site): Promise<void> {
   await inTransaction(async (db) => {
     const [[row]] = await db.query<RowDataPacket[]>(selectSiteForUpdate, [id])
     if (Number(row?.revision) !== 1) return
-    const text = JSON.stringify(siteSchema.parse(site))
-    await db.query(updateSite, [site.name, text, 1, id])
-    await db.query(updateRevision, [text, id])
+    const checked = siteSchema.parse(site)
+    await writeSite(db, { id, revision: 1, site: checked })
+    await db.query(updateRevision, [JSON.stringify(checked), id])
   })
 }
 
@@ -131,7 +122,7 @@ export async function createSite(id: string, position: number, site: Site): Prom
     if (taken.length > 0) return false
     const text = JSON.stringify(siteSchema.parse(site))
     await db.query<ResultSetHeader>(insertSite, [id, site.name, position, text])
-    await db.query(insertRevision, [id, 1, text])
+    await db.query(insertRevision, [id, text])
     return true
   })
 }
@@ -167,20 +158,6 @@ function decodeSheet(bytes: Buffer): string {
   } catch {
     return new TextDecoder().decode(bytes)
   }
-}
-
-/** One earlier state of a site. Throws a 404 Problem when it is not kept any more. */
-export async function readRevision(id: string, revision: number): Promise<Site> {
-  const [rows] = await withDatabase((db) => db.query<RowDataPacket[]>(selectRevision, [id, revision]))
-  const row = rows[0]
-  if (!row) throw new Problem(404, 'No such revision', 'This revision is not kept any more.')
-  return readRow(id, { ...row, revision } as unknown as RowDataPacket).site
-}
-
-/** The revisions of a site that are kept, newest first, with when they were saved (ISO 8601). */
-export async function listRevisions(id: string): Promise<readonly { readonly revision: number; readonly savedAt: string }[]> {
-  const [rows] = await withDatabase((db) => db.query<RowDataPacket[]>(selectRevisions, [id]))
-  return rows.map(({ revision, saved_at: at }) => ({ revision: Number(revision), savedAt: new Date(at as string).toISOString() }))
 }
 
 /** A page of a site with its HTML. Throws a 404 Problem when the site or the page does not exist. */

@@ -11,11 +11,11 @@ import { StudioContext, useView, type Studio } from './context'
 import { FigureIndex } from './FigureIndex'
 import { Plate } from './frame/Plate'
 import { listenToKeys } from './keys'
-import { SavedElsewhere } from './SavedElsewhere'
+import { SaveNotices } from './SaveNotices'
 import { whenIdle } from './store/idle'
 import { makeLetters } from './store/letters'
 import { makeSearch, searchWorker } from './store/search'
-import { makeSiteStore, takeUpLeftOvers } from './store/site-store'
+import { makeSiteStore } from './store/site-store'
 import { makeStageLink } from './store/stage-link'
 import { makeThreadStore } from './store/thread-store'
 import { makeViewStore } from './store/view-store'
@@ -43,7 +43,7 @@ export function StudioScreen({ siteId, pageId, site, revision }: StudioScreenPro
     if (!site.pages.some(({ id }) => id === pageId)) return null
     const storage = typeof localStorage === 'undefined' ? noStorage : localStorage
     return {
-      store: makeSiteStore(siteId, site, revision, storage, nanoid(8)),
+      store: makeSiteStore({ id: siteId, site, revision, window: nanoid(16) }),
       view: makeViewStore(pageId, site.effects[0]?.id ?? null),
       link: makeStageLink(),
       thread: makeThreadStore(),
@@ -55,11 +55,12 @@ export function StudioScreen({ siteId, pageId, site, revision }: StudioScreenPro
   }, [siteId, pageId])
   useEffect(() => {
     if (!studio) return
-    takeUpLeftOvers(studio.store)
+    const disconnect = studio.store.connect()
     const stopKeys = listenToKeys(studio)
     void studio.link.whenReady(4000).then(() => whenIdle(2000)).then(loadPointing)
     return () => {
       stopKeys()
+      disconnect()
       studio.search.end()
     }
   }, [studio])
@@ -95,7 +96,7 @@ function Regions() {
         {isWhole ? <FigureIndex /> : <Box background="sheet" borderRight="1px solid" borderColor="hairline" />}
         <Plate />
         {isWhole && <Drawers />}
-        {isWhole && <SavedElsewhere />}
+        {isWhole && <SaveNotices />}
       </Grid>
       {step !== 'page' ? <Foot /> : <Box background="sheet" borderTop="1px solid" borderColor="edge" />}
       {isWhole && <Thread />}

@@ -27,7 +27,7 @@ export function TopBar() {
         <Box as="h1" fontSize="15px" fontWeight="600" truncate>{history.site.name}</Box>
         <Box color="soft" aria-hidden="true">/</Box>
         <PageMenu />
-        <KeepingWords />
+        <SaveWords />
       </Flex>
       <Box flex="1" />
       <VisitAs />
@@ -37,7 +37,7 @@ export function TopBar() {
       <Button look="quiet" onClick={store.redo} disabled={!redone} aria-label={redone ? `Redo: ${redone}` : 'Nothing to redo'} title={redone ? `Redo: ${redone} (${keyNames.redo})` : undefined}>
         <Redo2 size={16} aria-hidden="true" />
       </Button>
-      <Button look="quiet" aria-pressed={drawer === 'revisions'} aria-label="Earlier states of this site" onClick={() => toggleDrawer(studio, 'revisions')} title="Earlier states of this site">
+      <Button look="quiet" aria-pressed={drawer === 'revisions'} aria-label="History" onClick={() => toggleDrawer(studio, 'revisions')} title="History: earlier versions of this site">
         <History size={16} aria-hidden="true" />
       </Button>
       <Button look="quiet" aria-pressed={drawer === 'keys'} aria-label="The sheet of keys" onClick={() => toggleDrawer(studio, 'keys')} title={`The sheet of keys (${keyNames.sheet})`}>
@@ -54,12 +54,12 @@ export function TopBar() {
 }
 
 /** How saving stands, in words; longer ones where something is to be known. */
-function KeepingWords() {
-  const keeping = useObservable(useStudio().store.keeper.keeping)
-  const words = { saved: 'saved', saving: 'saving', offline: 'not saved yet, kept in this browser', refused: 'not saved' }[keeping.state]
-  const isBad = keeping.state !== 'saved' && keeping.state !== 'saving'
+function SaveWords() {
+  const saving = useObservable(useStudio().store.saver.saving)
+  const words = { saved: 'saved', saving: 'saving', offline: 'not saved yet, kept in this browser' }[saving.state]
+  const isBad = saving.state === 'offline'
   return (
-    <Box role="status" fontSize="13px" color={isBad ? 'ink' : 'soft'} fontWeight={isBad ? '600' : undefined} whiteSpace="nowrap" title={'detail' in keeping ? keeping.detail : undefined}>
+    <Box role="status" fontSize="13px" color={isBad ? 'ink' : 'soft'} fontWeight={isBad ? '600' : undefined} whiteSpace="nowrap" title={'detail' in saving ? saving.detail : undefined}>
       {isBad ? '⚠ ' : '· '}
       {words}
     </Box>

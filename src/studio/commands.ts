@@ -4,6 +4,7 @@ import type { Control } from '../core/effect/control'
 import { findKind } from '../core/effect/kinds'
 import type { Place } from '../core/geometry/place'
 import type { Effect } from '../core/site/site'
+import { cutText } from '../core/site/text'
 import { withTie, withTies } from '../core/site/ties'
 import type { Studio } from './context'
 import type { Drawer } from './store/view-store'
@@ -69,7 +70,7 @@ export function toggleOff({ store }: Studio, effect: Effect): void {
 
 /** Puts a copy of an effect behind it, and selects the copy. */
 export function duplicateEffect({ store, view }: Studio, effect: Effect): void {
-  const copy = { ...effect, id: nanoid(10), name: `${effect.name.slice(0, 110)}, copy` }
+  const copy = { ...effect, id: nanoid(10), name: `${cutText(effect.name, 110)}, copy` }
   store.edit({ do: 'add', effect: copy, at: store.history.get().site.effects.indexOf(effect) + 1 }, `Duplicating ${effect.name}`)
   view.update({ selected: copy.id, touched: null })
 }

@@ -1,5 +1,6 @@
-// Edits: described changes of a site that can be inverted, so that everything can be undone.
-import type { Effect, Page, Site } from './site'
+// Edits: what can be done to a site. What one changed becomes a patch, so that it can be undone, saved and met by others.
+import { applyPatch, type Patch } from './patch'
+import { tidySite, type Effect, type Page, type Site } from './site'
 
 export type Edit =
   | { readonly do: 'add'; readonly effect: Effect; readonly at: number }
@@ -11,41 +12,35 @@ export type Edit =
   | { readonly do: 'page'; readonly id: string; readonly to: Partial<Omit<Page, 'id'>> }
   | { readonly do: 'site'; readonly to: Partial<Pick<Site, 'name' | 'pages' | 'bundles' | 'bin' | 'values' | 'traces'>> }
   | { readonly do: 'replace'; readonly site: Site }
+  | { readonly do: 'patch'; readonly patch: Patch }
 
-/** The site after the edit, and the edit that takes it back. An edit of an effect that is not there changes nothing. */
-export function applyEdit(site: Site, edit: Edit): { readonly site: Site; readonly inverse: Edit } {
+/** The site after the edit. An edit of an effect or a page that is not there changes nothing. */
+export function applyEdit(site: Site, edit: Edit): Site {
   switch (edit.do) {
     case 'add':
-      return { site: { ...site, effects: site.effects.toSpliced(edit.at, 0, edit.effect) }, inverse: { do: 'remove', id: edit.effect.id } }
+      return { ...site, effects: site.effects.toSpliced(edit.at, 0, edit.effect) }
     case 'replace':
-      return { site: edit.site, inverse: { do: 'replace', site } }
-    case 'remove': {
-      const at = site.effects.findIndex(({ id }) => id === edit.id)
-      const effect = site.effects[at]
-      if (!effect) return { site, inverse: edit }
-      return { site: { ...site, effects: site.effects.toSpliced(at, 1) }, inverse: { do: 'add', effect, at } }
-    }
+      return edit.site
+    case 'patch':
+      return tidySite(applyPatch(site, edit.patch).value)
+    case 'remove':
+      return site.effects.some(({ id }) => id === edit.id) ? { ...site, effects: site.effects.filter(({ id }) => id !== edit.id) } : site
     case 'change': {
       const before = site.effects.find(({ id }) => id === edit.id)
-      if (!before) return { site, inverse: edit }
-      const effects = site.effects.map((effect) => (effect === before ? withChange(effect, edit.to) : effect))
-      return { site: { ...site, effects }, inverse: { do: 'change', id: edit.id, to: wayBack(before, edit.to) } }
+      return before ? { ...site, effects: site.effects.map((effect) => (effect === before ? withChange(effect, edit.to) : effect)) } : site
     }
     case 'move': {
       const from = site.effects.findIndex(({ id }) => id === edit.id)
       const effect = site.effects[from]
       const to = Math.min(site.effects.length - 1, Math.max(0, edit.to))
-      if (!effect || from === to) return { site, inverse: edit }
-      return { site: { ...site, effects: site.effects.toSpliced(from, 1).toSpliced(to, 0, effect) }, inverse: { do: 'move', id: edit.id, to: from } }
+      return !effect || from === to ? site : { ...site, effects: site.effects.toSpliced(from, 1).toSpliced(to, 0, effect) }
     }
     case 'page': {
       const before = site.pages.find(({ id }) => id === edit.id)
-      if (!before) return { site, inverse: edit }
-      const pages = site.pages.map((page) => (page === before ? withChange(page, edit.to) : page))
-      return { site: { ...site, pages }, inverse: { do: 'page', id: edit.id, to: wayBack(before, edit.to) } }
+      return before ? { ...site, pages: site.pages.map((page) => (page === before ? withChange(page, edit.to) : page)) } : site
     }
     case 'site':
-      return { site: withChange(site, edit.to), inverse: { do: 'site', to: wayBack(site, edit.to) } }
+      return withChange(site, edit.to)
   }
 }
 
@@ -54,8 +49,4 @@ function withChange<T extends object>(before: T, change: Partial<NoInfer<T>>): T
   const after = { ...before, ...change }
   for (const key of Object.keys(change)) if (after[key as keyof T] === undefined) Reflect.deleteProperty(after, key)
   return after
-}
-
-function wayBack<T extends object>(before: T, change: Partial<NoInfer<T>>): Partial<T> {
-  return Object.fromEntries(Object.keys(change).map((key) => [key, before[key as keyof T]])) as Partial<T>
 }

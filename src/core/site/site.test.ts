@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { tiltDefaults } from '../effect/tilt/settings'
 import { applyEdit, type Edit } from './edit'
-import { beginHistory, doEdit, redo, undo } from './history'
+import { beginHistory, doEdit, redo, undo, type Done, type History } from './history'
 import { describeIssues, siteSchema, type Effect, type Site } from './site'
 
 const effect = (id: string, change: Partial<Effect> = {}): Effect => ({ id, kind: 'tilt', name: `Effect ${id}`, select: '.card', noun: 'each card', settings: tiltDefaults, ...change })
@@ -37,44 +37,51 @@ const edits: fc.Arbitrary<Edit> = fc.oneof(
   fc.constant({ do: 'replace' as const, site: { ...site, name: 'Another' } }),
 )
 
-describe('edits', () => {
-  it('are taken back exactly by their inverse', () => {
-    fc.assert(
-      fc.property(edits, (edit) => {
-        const { site: after, inverse } = applyEdit(site, edit)
-        expect(applyEdit(after, inverse).site).toEqual(site)
-      }),
-    )
-  })
+/** Does, undoes or does again; the same history where there is nothing to do. */
+const step = (history: History, how: (from: History) => Done | undefined): History => how(history)?.history ?? history
+const doAll = (all: readonly Edit[]) => all.reduce<History>((history, edit, i) => doEdit(history, edit, 'an edit', `gesture ${i}`)?.history ?? history, beginHistory(site))
 
+describe('edits', () => {
   it('in any number are undone to the beginning and done again to the end', () => {
     fc.assert(
       fc.property(fc.array(edits, { maxLength: 12 }), (all) => {
-        let history = beginHistory(site)
-        all.forEach((edit, i) => (history = doEdit(history, edit, 'an edit', `gesture ${i}`)))
+        let history = doAll(all)
         const end = history.site
-        while (history.undo.length > 0) history = undo(history)
+        while (history.undo.length > 0) history = step(history, undo)
         expect(history.site).toEqual(site)
-        while (history.redo.length > 0) history = redo(history)
+        while (history.redo.length > 0) history = step(history, redo)
         expect(history.site).toEqual(end)
       }),
     )
   })
 
+  it('are undone alone: what somebody else did meanwhile stays, field by field', () => {
+    const settingsOf = ({ effects }: Site) => effects[0]?.settings as typeof tiltDefaults
+    const change = (settings: object): Edit => ({ do: 'change', id: 'a', to: { settings: { ...tiltDefaults, ...settings } } })
+    let history = step(beginHistory(site), (from) => doEdit(from, change({ acrossDeg: 12 }), 'The angle', '1'))
+    // Another window sets the distance of the eye.
+    history = { ...history, site: applyEdit(history.site, change({ acrossDeg: 12, eyePx: 700 })) }
+    history = step(history, (from) => doEdit(from, change({ acrossDeg: 20, eyePx: 700 }), 'The angle', '2'))
+    history = step(history, undo)
+    expect(settingsOf(history.site)).toMatchObject({ acrossDeg: 12, eyePx: 700 })
+    // And where it set the same number since, undoing leaves that alone, and says so.
+    history = { ...history, site: applyEdit(history.site, change({ acrossDeg: 33, eyePx: 700 })) }
+    const last = undo(history)
+    expect([settingsOf(last?.history.site ?? site).acrossDeg, last?.isPartial, last?.step.patch]).toEqual([33, true, []])
+  })
+
   it('of one gesture are one step, and a new edit ends what could be done again', () => {
     let history = beginHistory(site)
-    for (const name of ['one', 'two', 'three']) history = doEdit(history, { do: 'change', id: 'a', to: { name } }, 'Renaming', 'drag')
+    for (const name of ['one', 'two', 'three']) history = step(history, (from) => doEdit(from, { do: 'change', id: 'a', to: { name } }, 'Renaming', 'drag'))
     expect(history.undo).toHaveLength(1)
-    history = undo(history)
+    history = step(history, undo)
     expect(history.site).toEqual(site)
     expect(history.redo).toHaveLength(1)
-    expect(doEdit(history, { do: 'remove', id: 'b' }, 'Removing', 'other').redo).toEqual([])
+    expect(doEdit(history, { do: 'remove', id: 'b' }, 'Removing', 'other')?.history.redo).toEqual([])
   })
 
   it('of an effect that is gone change nothing', () => {
     const history = beginHistory(site)
-    expect(doEdit(history, { do: 'change', id: 'nobody', to: { name: 'x' } }, 'Renaming', 'g')).toBe(history)
-    expect(undo(history)).toBe(history)
-    expect(redo(history)).toBe(history)
+    expect([doEdit(history, { do: 'change', id: 'nobody', to: { name: 'x' } }, 'Renaming', 'g'), undo(history), redo(history)]).toEqual([undefined, undefined, undefined])
   })
 })

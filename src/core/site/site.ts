@@ -6,7 +6,7 @@ import { units } from '../rig/rig'
 export const siteFormat = 'glass-moth/1'
 
 const identifier = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/, 'is not an identifier')
-const title = z.string().trim().min(1, 'needs a name').max(120, 'is longer than 120 characters')
+const title = z.string().overwrite((text) => text.toWellFormed()).trim().min(1, 'needs a name').max(120, 'is longer than 120 characters')
 
 /** One value as CSS writes it, that can end nothing it stands in. */
 const cssText = (most: number) => z.string().min(1).max(most).regex(/^[^{};<]*$/, 'is not one CSS value')
@@ -134,6 +134,16 @@ export function describeIssues(error: z.ZodError): string {
   if (!first) return 'The document is not valid.'
   const place = first.path.length > 0 ? `At ${first.path.join('.')}: ` : ''
   return `${place}${first.message}${rest.length > 0 ? ` (and ${rest.length} more)` : ''}.`
+}
+
+const emptied = ['bundles', 'bin', 'values', 'traces'] as const
+
+/** A site without what means nothing: lists that are empty, and pages in the bin that are back among the others. */
+export function tidySite(site: Site): Site {
+  const bin = site.bin?.filter(({ page }) => !site.pages.some(({ id }) => id === page.id))
+  const tidy = bin && bin.length !== site.bin?.length ? { ...site, bin } : site
+  if (emptied.every((key) => tidy[key]?.length !== 0)) return tidy
+  return Object.fromEntries(Object.entries(tidy).filter(([key, value]) => !(emptied.some((each) => each === key) && Array.isArray(value) && value.length === 0))) as Site
 }
 
 /** How long a removed page can be brought back, days. */

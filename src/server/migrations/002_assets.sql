@@ -1,5 +1,5 @@
 -- Files that come with pages (stylesheets, pictures, fonts, video), each once, by the SHA-256 of its bytes.
-CREATE TABLE assets (
+CREATE TABLE IF NOT EXISTS assets (
   hash        CHAR(64)     NOT NULL PRIMARY KEY,
   type        VARCHAR(100) NOT NULL,
   size        INT UNSIGNED NOT NULL,
@@ -7,4 +7,4 @@ CREATE TABLE assets (
   kept_at     DATETIME(3)  NOT NULL DEFAULT CURRENT_TIMESTAMP(3)
 );
 
-ALTER TABLE page_sources ADD COLUMN kept_at DATETIME(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3);
+ALTER TABLE page_sources ADD COLUMN IF NOT EXISTS kept_at DATETIME(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3);

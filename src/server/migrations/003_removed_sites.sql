@@ -1,2 +1,2 @@
 -- Removed sites are kept for 30 days.
-ALTER TABLE sites ADD COLUMN removed_at DATETIME(3) NULL;
+ALTER TABLE sites ADD COLUMN IF NOT EXISTS removed_at DATETIME(3) NULL;

@@ -1,5 +1,5 @@
 -- Effects with their markup, to be used again on any site.
-CREATE TABLE presets (
+CREATE TABLE IF NOT EXISTS presets (
   id VARCHAR(40) NOT NULL PRIMARY KEY,
   name VARCHAR(120) NOT NULL,
   document JSON NOT NULL,

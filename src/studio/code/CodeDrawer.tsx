@@ -51,7 +51,7 @@ function ExportButton() {
   const page = usePage()
   const [failure, setFailure] = useState(false)
   const save = async () => {
-    const saved = await store.keeper.settle()
+    const saved = await store.saver.settle()
     setFailure(!saved)
     if (saved) location.assign(`/export/${store.id}/${page.id}`)
   }

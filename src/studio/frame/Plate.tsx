@@ -146,7 +146,7 @@ function useFrame(frame: RefObject<HTMLIFrameElement | null>, link: StageLink, f
     shown.current = version
     const show = async () => {
       // The server shows what it has, so the change has to be there first.
-      const isSaved = studio.store.keeper.keeping.get().state === 'saved' || (await studio.store.keeper.settle())
+      const isSaved = studio.store.saver.saving.get().state === 'saved' || (await studio.store.saver.settle())
       if (!isCurrent) return
       if (!isSaved) notify(studio, 'This page is shown as it was saved last; your change comes when it is saved.')
       element.src = `/frame/${studio.store.id}/${page.id}`

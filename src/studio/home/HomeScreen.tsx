@@ -1,7 +1,7 @@
 'use client'
 // Home: the sites and their pages, each seen as it is; where sites begin, are named, copied, removed and brought back.
 import { Box, Flex, Grid, Menu, Portal, chakra } from '@chakra-ui/react'
-import { Copy, Trash2 } from 'lucide-react'
+import { Copy, Download, Trash2 } from 'lucide-react'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState, type DragEvent } from 'react'
 import { starters } from '../../core/page/starters'
@@ -14,7 +14,7 @@ import { makeStageLink, type StageLink } from '../store/stage-link'
 import { Button, Field } from '../theme/controls'
 import { NamedField } from '../theme/NamedField'
 import { visitor } from '../visitor'
-import { changeSite, newSite } from './requests'
+import { changeSite, newSite, restoreSite } from './requests'
 import { playIn } from './wake'
 
 export interface SiteCard {
@@ -33,14 +33,22 @@ export interface RemovedSite {
 /** How wide a page is shown, and what that is of the visitor's window. */
 const thumbnail = { width: 574, scale: 574 / visitor.width } as const
 
+/** A site whose document cannot be read. */
+export interface UnreadableCard {
+  readonly id: string
+  readonly name: string
+  readonly reason: string
+}
+
 interface HomeScreenProps {
   readonly sites: readonly SiteCard[]
+  readonly unreadable: readonly UnreadableCard[]
   readonly removed: readonly RemovedSite[]
   /** Sites to begin from. */
   readonly templates: readonly { readonly id: string; readonly name: string }[]
 }
 
-export function HomeScreen({ sites, removed, templates }: HomeScreenProps) {
+export function HomeScreen({ sites, unreadable, removed, templates }: HomeScreenProps) {
   const router = useRouter()
   const [sought, setSought] = useState('')
   const [refusal, setRefusal] = useState<string | null>(null)
@@ -80,13 +88,14 @@ export function HomeScreen({ sites, removed, templates }: HomeScreenProps) {
         </Flex>
         {refusal && <Box role="alert" fontWeight="600" mb="14px">⚠ {refusal}</Box>}
         <Grid as="main" templateColumns={`repeat(auto-fill, ${thumbnail.width}px)`} columnGap="28px">
-          {sites.length === 0 && <Box>There are no sites here. Begin one above, or drop a page of yours anywhere on this screen.</Box>}
+          {sites.length + unreadable.length === 0 && <Box>There are no sites here. Begin one above, or drop a page of yours anywhere on this screen.</Box>}
           {sites.length > 0 && found.length === 0 && <Box>No site and no page is called that.</Box>}
           {found.map((site) => (
             <Box as="section" key={site.id} aria-label={site.name} borderTop="1px solid" borderColor="edge" pt="12px" pb="34px" minWidth="0">
               <Flex align="center" gap="6px" mb="12px">
                 <SiteName key={site.name} site={site} onName={(name) => void act(() => changeSite(site.id, { name }))} />
                 <Box fontSize="14px" color="soft" whiteSpace="nowrap" flex="1">{count(site.pages.length, 'page')}, {count(site.figures, 'figure')}</Box>
+                <Button look="quiet" px="4px" aria-label={`Export ${site.name}`} title="Export: all pages with their effects and files, as a ZIP" asChild><a href={`/export/${site.id}`} download><Download size={15} aria-hidden="true" /></a></Button>
                 <Button look="quiet" px="4px" aria-label={`Copy ${site.name}`} title="Copy" onClick={() => void act(async () => void (await newSite({ copyOf: site.id })))}><Copy size={15} aria-hidden="true" /></Button>
                 <Button look="quiet" px="4px" aria-label={`Remove ${site.name}`} title={`Remove; it can be brought back for ${binDays} days`} onClick={() => void act(() => changeSite(site.id, { removed: true }))}><Trash2 size={15} aria-hidden="true" /></Button>
               </Flex>
@@ -96,6 +105,13 @@ export function HomeScreen({ sites, removed, templates }: HomeScreenProps) {
             </Box>
           ))}
         </Grid>
+        {unreadable.map(({ id, name, reason }) => (
+          <Box as="section" key={id} aria-label={name} borderTop="1px solid" borderColor="edge" pt="12px" pb="22px" maxWidth="820px">
+            <Box as="h2" fontSize="18px" fontWeight="600" mb="4px">⚠ {name}</Box>
+            <Box mb="8px">This site cannot be read. {reason} Nothing of it was changed or deleted.</Box>
+            <Button onClick={() => void act(() => restoreSite(id))}>Bring back its last readable version</Button>
+          </Box>
+        ))}
         {removed.length > 0 && (
           <Box as="section" aria-label="Removed sites" borderTop="1px solid" borderColor="edge" pt="12px" fontSize="14px">
             <Box as="h2" fontSize="15px" fontWeight="600" mb="6px">Removed, kept for {binDays} days</Box>

@@ -13,6 +13,11 @@ export async function newSite(how: { readonly starter: string } | { readonly tem
   return `/studio/${siteId}/${pageId}`
 }
 
+/** Brings back the last readable version of a site that cannot be read. Throws an Error with a sentence. */
+export async function restoreSite(id: string): Promise<void> {
+  await ask(`/api/sites/${id}/restore`, 'POST', {})
+}
+
 /** Renames a site, removes it, or brings it back. Throws an Error with a sentence. */
 export async function changeSite(id: string, change: { readonly name: string } | { readonly removed: boolean }): Promise<void> {
   await ask(`/api/sites/${id}`, 'PATCH', change)

@@ -37,11 +37,11 @@ const canBeGiven = ({ what }: Held) => what === 'sheet' || what === 'picture' ||
 export function HeldBackList() {
   const { store } = useStudio()
   const page = usePage()
-  const keeping = useObservable(store.keeper.keeping)
+  const saving = useObservable(store.saver.saving)
   const [held, setHeld] = useState<readonly Held[] | null>(null)
   const [failed, setFailed] = useState(false)
   useEffect(() => {
-    if (keeping.state !== 'saved') return
+    if (saving.state !== 'saved') return
     let isCurrent = true
     fetch(`/api/held/${store.id}/${page.id}`)
       .then(async (response) => heldSchema.parse(await response.json()))
@@ -53,7 +53,7 @@ export function HeldBackList() {
     return () => {
       isCurrent = false
     }
-  }, [store.id, page.id, page.source, page.bundle, keeping.state])
+  }, [store.id, page.id, page.source, page.bundle, saving.state])
   if (failed) return <Box fontSize="14px" color="soft">The studio’s server cannot be reached now.</Box>
   if (!held) return <Box fontSize="14px" color="soft">Looking …</Box>
   return (

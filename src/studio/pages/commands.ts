@@ -1,6 +1,7 @@
 // What a designer does with the pages of a site.
 import { nanoid } from 'nanoid'
 import type { Bundle, Page, Site } from '../../core/site/site'
+import { cutText } from '../../core/site/text'
 import { notify } from '../commands'
 import { pageOf, type Studio } from '../context'
 import { sendFiles, type Brought } from './send'
@@ -59,7 +60,7 @@ export async function replacePage(studio: Studio, files: readonly Brought[]): Pr
 }
 
 export function renamePage({ store }: Studio, page: Page, name: string): void {
-  const trimmed = name.trim().slice(0, 120)
+  const trimmed = cutText(name.trim(), 120)
   if (trimmed !== '' && trimmed !== page.name) store.edit({ do: 'page', id: page.id, to: { name: trimmed } }, 'Renaming a page')
 }
 
@@ -74,7 +75,7 @@ export function movePage({ store }: Studio, page: Page, by: -1 | 1): void {
 
 export function copyPage(studio: Studio, page: Page): void {
   const { pages } = studio.store.history.get().site
-  const copy = { ...page, id: nanoid(10), name: `${page.name.slice(0, 110)}, copy` }
+  const copy = { ...page, id: nanoid(10), name: `${cutText(page.name, 110)}, copy` }
   studio.store.edit({ do: 'site', to: { pages: pages.toSpliced(pages.indexOf(page) + 1, 0, copy) } }, 'Copying a page')
 }
 

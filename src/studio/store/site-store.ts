@@ -1,58 +1,143 @@
-// The one document store: the site with its history, kept as it changes.
+// The one document store: the site with its history, saved as it changes, together with what other windows do to it.
 import type { Edit } from '../../core/site/edit'
-import { beginHistory, doEdit, redo, undo, type History } from '../../core/site/history'
-import { isSame, mergeSites, type Merge } from '../../core/site/merge'
-import type { Site } from '../../core/site/site'
-import { makeKeeper, type Keeper } from './keeping'
+import { beginHistory, doEdit, redo, undo, type Done, type History } from '../../core/site/history'
+import { beginJournal, hearOther, hearServer, shownSite, writeEntry, type Entry, type Journal, type Refusal } from '../../core/site/journal'
+import { applyPatch, isSame, type Clash } from '../../core/site/patch'
+import { tidySite, type Site } from '../../core/site/site'
+import { markOpen, openEditLog, type EditLog, type Leftover } from './edit-log'
+import { joinNeighbours, type Neighbours, type News } from './neighbours'
 import { observable, type Observable } from './observable'
+import { makeSaver, type FullState, type Saver } from './saving'
+
+/** What a window is told of what others did, or of edits of its own that were not taken. */
+export type Told =
+  /** Two windows changed the same at once: what counts, and the other value; `before` is the site as it was shown until then. */
+  | { readonly what: 'clash'; readonly clashes: readonly Clash[]; readonly before: Site }
+  | { readonly what: 'refused'; readonly refusals: readonly Refusal[] }
+  /** Undoing left alone what somebody else changed since. */
+  | { readonly what: 'left alone'; readonly words: string }
+  /** Edits that were kept in this browser and cannot be read; they stay where they are. */
+  | { readonly what: 'unreadable'; readonly count: number }
 
 export interface SiteStore {
   readonly id: string
   readonly history: Observable<History>
-  readonly keeper: Keeper
+  readonly saver: Saver
   /** Does an edit; those with the same gesture are one step of undo. */
   readonly edit: (edit: Edit, words: string, gesture?: string) => void
   readonly undo: () => void
   readonly redo: () => void
-  /** What came in last from another window; null once it was read. */
-  readonly merged: Observable<Merge | null>
+  /** What is to be told; null once it was read. */
+  readonly told: Observable<Told | null>
+  /** Begins to talk with the browser's other windows, its disk and the server. Gives how to stop. */
+  readonly connect: () => () => void
 }
 
 let gestures = 0
 /** A name for one gesture, such as one drag. */
 export const newGesture = () => `gesture-${++gestures}`
 
-/** A store for a site as the server gave it. `window` names this window among those of this browser. */
-export function makeSiteStore(id: string, site: Site, revision: number, storage: Storage, window = 'window'): SiteStore {
+interface StoreOptions {
+  readonly id: string
+  readonly site: Site
+  readonly revision: number
+  /** Names this window among all that ever were. */
+  readonly window: string
+  readonly log?: EditLog
+  readonly join?: typeof joinNeighbours
+}
+
+/** A store for a site as the server gave it. */
+export function makeSiteStore({ id, site, revision, window, log = openEditLog(id), join = joinNeighbours }: StoreOptions): SiteStore {
+  let journal: Journal = beginJournal(window, site, revision)
+  /** The last number that is known to be saved of each other window; what is heard late of it is known already. */
+  const known = new Map<string, number>()
   const history = observable(beginHistory(site))
-  const merged = observable<Merge | null>(null)
-  // What came from elsewhere is no step of ours: undo takes back ours alone.
-  const onMerge = (merge: Merge) => {
-    history.set({ ...history.get(), site: merge.site })
-    merged.set(merge)
+  const told = observable<Told | null>(null)
+  let neighbours: Neighbours | undefined
+
+  /** Takes a journal that heard from elsewhere, and shows what has come of it. */
+  const take = (next: Journal) => {
+    journal = next
+    const shown = shownSite(next)
+    // What came from elsewhere is no step of ours: undo takes back ours alone.
+    if (!isSame(shown, history.get().site)) history.set({ ...history.get(), site: shown })
   }
-  const keeper = makeKeeper({ siteId: id, site, revision, storage, window, onMerge })
-  const change = (next: History) => {
-    if (next === history.get()) return
+  const tellClashes = (clashes: readonly Clash[], before: Site) => clashes.length > 0 && told.set({ what: 'clash', clashes, before })
+  const onState = ({ revision: next, site: now, lasts }: FullState) => {
+    for (const [each, last] of Object.entries(lasts)) known.set(each, Math.max(last, known.get(each) ?? 0))
+    take(hearServer(journal, { revision: next, site: now, lasts }))
+  }
+  const onNews = ({ revision: next, window: from, last, clashes }: News) => {
+    if (from === window) return
+    if (from !== '') known.set(from, Math.max(last, known.get(from) ?? 0))
+    if (next <= journal.revision && !(from in journal.others)) return
+    const before = history.get().site
+    void saver.refresh().then(() => tellClashes(clashes, before))
+  }
+  const saver = makeSaver({
+    siteId: id,
+    log,
+    journal: () => journal,
+    setSent: (next) => (journal = next),
+    onState,
+    onSaved: (of, { revision: next, last, site: now, clashes, refusals }) => {
+      known.set(of, Math.max(last, known.get(of) ?? 0))
+      // What was expected is the base with what was sent on top.
+      const sent = [...(of === window ? journal.own : journal.others[of] ?? [])].filter(({ number }) => number <= last)
+      const base = now ?? tidySite(sent.reduce((each, { patch }) => applyPatch(each, patch).value, journal.base))
+      const before = history.get().site
+      take(hearServer(journal, { revision: next, site: base, lasts: { [of]: last } }))
+      // How far the edits of others are in this answer, it does not say.
+      if (now && Object.keys(journal.others).length > 0) void saver.refresh()
+      if (refusals.length > 0) told.set({ what: 'refused', refusals })
+      else tellClashes(clashes, before)
+    },
+  })
+  const write = ({ history: next, step, isPartial }: Done) => {
     history.set(next)
-    keeper.keep(next.site)
+    if (isPartial) told.set({ what: 'left alone', words: step.words })
+    if (step.patch.length === 0) return
+    const written = writeEntry(journal, step.patch, step.words, step.gesture)
+    journal = written.journal
+    saver.keep(written.entry)
+    neighbours?.tell(written.entry)
   }
+  const change = (done: Done | undefined) => void (done && write(done))
+  /** Undoing is a gesture of its own, so that it amends no edit. */
+  const apart = (done: Done | undefined) => change(done && { ...done, step: { ...done.step, gesture: newGesture() } })
   return {
     id,
     history,
-    keeper,
-    merged,
+    saver,
+    told,
     edit: (edit, words, gesture = newGesture()) => change(doEdit(history.get(), edit, words, gesture)),
-    undo: () => change(undo(history.get())),
-    redo: () => change(redo(history.get())),
-  }
-}
-
-/** Takes up what earlier windows left unsaved in this browser. Call once the screen is there. */
-export function takeUpLeftOvers(store: SiteStore): void {
-  for (const { base, site } of store.keeper.leftOver()) {
-    const now = store.history.get().site
-    const merge = mergeSites(base, site, now)
-    if (!isSame(merge.site, now)) store.edit({ do: 'replace', site: merge.site }, 'Edits kept in this browser')
+    undo: () => apart(undo(history.get())),
+    redo: () => apart(redo(history.get())),
+    connect: () => {
+      const close = markOpen(window)
+      const hear = (of: string, entry: Entry) => void take(hearOther(journal, of, entry, known.get(of)))
+      neighbours = join({ site: id, window, onEdit: hear, onNews, onMissed: () => void saver.refresh() })
+      // Once it is told what is saved meanwhile, it asks what was saved before.
+      void saver.refresh()
+      const adopt = (leftovers: readonly Leftover[]) => {
+        for (const { window: of, entries } of leftovers) for (const entry of entries) hear(of, entry)
+        saver.adopt(leftovers)
+        const count = leftovers.reduce((sum, { unreadable }) => sum + unreadable, 0)
+        if (count > 0) told.set({ what: 'unreadable', count })
+      }
+      void log.leftovers(window).then(adopt, () => undefined)
+      const look = () => document.visibilityState === 'visible' && void saver.refresh()
+      const ask = (event: BeforeUnloadEvent) => saver.isAtRisk() && event.preventDefault()
+      document.addEventListener('visibilitychange', look)
+      addEventListener('beforeunload', ask)
+      return () => {
+        document.removeEventListener('visibilitychange', look)
+        removeEventListener('beforeunload', ask)
+        neighbours?.end()
+        saver.end()
+        close()
+      }
+    },
   }
 }

@@ -1,19 +1,20 @@
-// A field that takes its text when it is left or Enter is pressed; Escape, or nothing in it, brings the old one back.
+// A field that takes its text when it is left or Enter is pressed; Escape, or nothing in it where it needs something, brings the old one back.
 import { useState, type ComponentProps } from 'react'
 import { Field } from './controls'
 
 interface NamedFieldProps extends Omit<ComponentProps<typeof Field>, 'value' | 'onChange' | 'onBlur' | 'onKeyDown'> {
   readonly label?: string
   readonly value: string
+  readonly allowsEmpty?: boolean
   readonly onTake: (text: string) => unknown
 }
 
-export function NamedField({ label, value, onTake, ...rest }: NamedFieldProps) {
+export function NamedField({ label, value, allowsEmpty = false, onTake, ...rest }: NamedFieldProps) {
   const [typed, setTyped] = useState<string | null>(null)
   const take = () => {
     const text = (typed ?? '').trim()
     setTyped(null)
-    if (text !== '' && text !== value) onTake(text)
+    if (typed !== null && (text !== '' || allowsEmpty) && text !== value) onTake(text)
   }
   return (
     <Field {...rest} {...(label === undefined ? {} : { 'aria-label': label })} value={typed ?? value} onChange={(event) => setTyped(event.target.value)} onBlur={take}

@@ -1,4 +1,5 @@
 // What can be done with the pointer's way: built-in runs, traces that are kept, and files of them.
+import { cutText } from '../../core/site/text'
 import { nanoid } from 'nanoid'
 import type { Sample } from '../../core/signal/sample'
 import type { KeptTrace } from '../../core/site/site'
@@ -50,7 +51,7 @@ export function keepStretch(studio: Studio, samples: readonly Sample[]): void {
 /** Takes a trace from a file; one that cannot be read is told in a sentence. */
 export async function takeTraceFile(studio: Studio, file: File): Promise<void> {
   try {
-    addTrace(studio, file.name.replace(/\.[a-z]+$/i, '').slice(0, 120) || 'Trace', keepTrace(readTraceFile(await file.text())))
+    addTrace(studio, cutText(file.name.replace(/\.[a-z]+$/i, ''), 120) || 'Trace', keepTrace(readTraceFile(await file.text())))
   } catch (error) {
     notify(studio, error instanceof Error ? error.message : 'This file cannot be read as a trace.')
   }

@@ -1,3 +1,4 @@
+import { readBody } from '@/server/body'
 import { keepPreset, listPresets } from '@/server/presets'
 import { answer } from '@/server/problem'
 
@@ -7,5 +8,5 @@ export function GET() {
 
 /** Keeps a preset and answers with it and its id. */
 export function POST(request: Request) {
-  return answer(async () => Response.json(await keepPreset(await request.json().catch(() => undefined)), { status: 201 }))
+  return answer(async () => Response.json(await keepPreset(await readBody(request)), { status: 201 }))
 }

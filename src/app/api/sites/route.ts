@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { bundleSchema, pageSchema } from '@/core/site/site'
+import { readBody } from '@/server/body'
 import { newSiteFrom } from '@/server/new-site'
 import { answer, Problem } from '@/server/problem'
 
@@ -13,7 +14,7 @@ const newSchema = z.union([
 
 export function POST(request: Request) {
   return answer(async () => {
-    const wanted = newSchema.safeParse(await request.json().catch(() => undefined))
+    const wanted = newSchema.safeParse(await readBody(request))
     if (!wanted.success) throw new Problem(422, 'Nothing to begin with', 'A new site begins with a starter, with pages that were brought in, or as a copy of another.')
     return Response.json(await newSiteFrom(wanted.data))
   })

@@ -1,3 +1,4 @@
+import { readText } from '@/server/body'
 import { importLimits } from '@/server/import'
 import { answer, Problem } from '@/server/problem'
 import { keepSource } from '@/server/sites'
@@ -5,8 +6,7 @@ import { keepSource } from '@/server/sites'
 /** Keeps a page's HTML and answers with its hash. */
 export function POST(request: Request) {
   return answer(async () => {
-    const html = await request.text()
-    if (html.length > importLimits.htmlBytes) throw new Problem(413, 'The page is too large', `A page may have ${importLimits.htmlBytes / 1024 / 1024} MB of HTML; this one has more, so the change was not taken.`)
+    const html = (await readText(request, importLimits.htmlBytes, () => new Problem(413, 'The page is too large', `A page may have ${importLimits.htmlBytes / 1024 / 1024} MB of HTML; this one has more, so the change was not taken.`))).toWellFormed()
     return Response.json({ hash: await keepSource(html) })
   })
 }

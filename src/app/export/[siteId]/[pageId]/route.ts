@@ -1,7 +1,7 @@
 import { fileNameOf, packPage } from '@/server/download'
 import { exportPage } from '@/server/export'
 import { checkIdentifiers } from '@/server/identifiers'
-import { answer } from '@/server/problem'
+import { answerPage } from '@/server/problem'
 import { readPage } from '@/server/sites'
 import { filesOf } from '@/core/site/site'
 
@@ -11,7 +11,7 @@ interface Context {
 
 /** The page with its effects: one HTML file, or a ZIP where files came with it. */
 export function GET(_request: Request, { params }: Context) {
-  return answer(async () => {
+  return answerPage(async () => {
     const { siteId, pageId } = checkIdentifiers(await params)
     const { site, html, page } = await readPage(siteId, pageId)
     const files = filesOf(site, page)

@@ -5,7 +5,7 @@ import { copyPage } from '@/server/copy'
 import { exportPage } from '@/server/export'
 import { framePolicy, scriptlessPolicy, withAgent, withFiles } from '@/server/frame'
 import { checkIdentifiers } from '@/server/identifiers'
-import { answer } from '@/server/problem'
+import { answerPage } from '@/server/problem'
 import { readPage } from '@/server/sites'
 
 interface Context {
@@ -14,7 +14,7 @@ interface Context {
 
 /** The page for the studio's frame; with `?visit=noscript` as a visitor without script has it, our effects' styles included. */
 export function GET(request: Request, { params }: Context) {
-  return answer(async () => {
+  return answerPage(async () => {
     const { siteId, pageId } = checkIdentifiers(await params)
     const { site, page, html } = await readPage(siteId, pageId)
     const isScriptless = new URL(request.url).searchParams.get('visit') === 'noscript'

@@ -1,6 +1,6 @@
 import { checkIdentifiers } from '@/server/identifiers'
 import { answer } from '@/server/problem'
-import { listRevisions } from '@/server/sites'
+import { listVersions } from '@/server/versions'
 
 interface Context {
   readonly params: Promise<{ siteId: string }>
@@ -9,6 +9,6 @@ interface Context {
 export function GET(_request: Request, { params }: Context) {
   return answer(async () => {
     const { siteId } = checkIdentifiers(await params)
-    return Response.json(await listRevisions(siteId), { headers: { 'cache-control': 'no-store' } })
+    return Response.json(await listVersions(siteId), { headers: { 'cache-control': 'no-store' } })
   })
 }

@@ -1,0 +1,5 @@
+import type { Connection } from './database.mjs'
+
+export function backupName(why: string): string
+export function newestBackup(folder: string): string | undefined
+export function backUpOnce(folder: string, connection: Connection): boolean

@@ -1,0 +1,48 @@
+// The backups that the start command makes by itself: one a day, seven kept.
+import { mkdirSync, readdirSync, rmSync, statSync } from 'node:fs'
+import { join } from 'node:path'
+import { say } from './say.mjs'
+import { runWithDatabase } from './serve.mjs'
+
+const kept = 7
+const day = 24 * 3600 * 1000
+/** How often it is looked whether a day is over, ms. */
+const lookMs = 20 * 60 * 1000
+
+/** The name of a backup made now; names sort by time. */
+export const backupName = (why) => `${new Date().toISOString().replace(/[:.]/g, '-')}-${why}.glass-moth-backup`
+
+const listed = (folder) => {
+  try {
+    return readdirSync(folder).filter((name) => name.endsWith('.glass-moth-backup')).sort()
+  } catch {
+    return []
+  }
+}
+
+/** The newest backup of a folder, as a path; undefined where there is none. */
+export function newestBackup(folder) {
+  const last = listed(folder).at(-1)
+  return last === undefined ? undefined : join(folder, last)
+}
+
+/** Makes a daily backup unless there is one, and lets go of those that are more than seven. Gives whether one was made. */
+export function backUpOnce(folder, connection) {
+  mkdirSync(folder, { recursive: true, mode: 0o700 })
+  const newest = listed(folder).filter((name) => name.includes('-daily')).at(-1)
+  // Whichever way a clock has jumped, a day apart is a day apart.
+  if (newest !== undefined && Math.abs(Date.now() - statSync(join(folder, newest)).mtimeMs) < day) return false
+  const { status, output } = runWithDatabase('scripts/backup-from.ts', [join(folder, backupName('daily'))], connection)
+  if (status !== 0) {
+    say(`The daily backup could not be made. ${output}`)
+    return false
+  }
+  for (const why of ['-daily', '-before-update']) for (const name of listed(folder).filter((each) => each.includes(why)).slice(0, -kept)) rmSync(join(folder, name))
+  return true
+}
+
+/** Keeps making daily backups while the studio runs. */
+export function backUpDaily(folder, connection) {
+  backUpOnce(folder, connection())
+  setInterval(() => backUpOnce(folder, connection()), lookMs).unref()
+}

@@ -1,0 +1,133 @@
+// The journal of a window: its edits by running number until the server has them. What is shown is what the server has, with
+// all that is under way on top; so nothing that was saved can be reverted by what was kept, nor be counted twice.
+import * as z from 'zod'
+import { applyPatch, join, type Clash, type Op, type Patch } from './patch'
+import { describeIssues, siteSchema, tidySite, type Site } from './site'
+
+/** One described edit. `gesture` joins the edits of one drag. */
+export interface Entry {
+  readonly number: number
+  readonly words: string
+  readonly gesture: string
+  readonly patch: Patch
+}
+
+export interface Journal {
+  readonly window: string
+  /** What the server has, at which revision. */
+  readonly revision: number
+  readonly base: Site
+  /** Edits of other windows that were heard of and are not in the base yet, by window. */
+  readonly others: Readonly<Record<string, readonly Entry[]>>
+  /** Edits of this window that the server has not acknowledged. */
+  readonly own: readonly Entry[]
+  /** The number of the next entry, and up to which one they were sent: those are not amended any more. */
+  readonly next: number
+  readonly sent: number
+}
+
+export function beginJournal(window: string, base: Site, revision: number): Journal {
+  return { window, revision, base, others: {}, own: [], next: 1, sent: 0 }
+}
+
+/** The site as it stands with everything that is under way. */
+export function shownSite({ base, others, own }: Journal): Site {
+  const under = [...Object.values(others).flat(), ...own]
+  return under.length === 0 ? base : tidySite(under.reduce((site, { patch }) => applyPatch(site, patch).value, base))
+}
+
+/** Writes an edit down; one of the gesture of the last entry amends it, unless that was sent. Gives the entry to be kept. */
+export function writeEntry(journal: Journal, patch: Patch, words: string, gesture: string): { readonly journal: Journal; readonly entry: Entry } {
+  const last = journal.own.at(-1)
+  if (last?.gesture === gesture && last.number > journal.sent) {
+    const entry = { ...last, words, patch: join(last.patch, patch) }
+    return { journal: { ...journal, own: [...journal.own.slice(0, -1), entry] }, entry }
+  }
+  const entry = { number: journal.next, words, gesture, patch }
+  return { journal: { ...journal, own: [...journal.own, entry], next: journal.next + 1 }, entry }
+}
+
+/** As many entries as are sent at once, and how long their patches may be together, characters. */
+const batch = { entries: 100, characters: 1_000_000 } as const
+
+/** The entries that are to be sent next, in order; none where all are acknowledged. At least one, however long. */
+export function nextBatch({ own }: Pick<Journal, 'own'>): readonly Entry[] {
+  let length = 0
+  return own.slice(0, batch.entries).filter(({ patch }, i) => {
+    length += JSON.stringify(patch).length
+    return i === 0 || length <= batch.characters
+  })
+}
+
+export const markSent = (journal: Journal, number: number): Journal => ({ ...journal, sent: Math.max(journal.sent, number) })
+
+/** What the server says of a site: its revision, and the last number that it has of each window. */
+export interface ServerState {
+  readonly revision: number
+  readonly site: Site
+  readonly lasts: Readonly<Record<string, number>>
+}
+
+/** Takes over what the server has; an older answer than the last one changes nothing but what it acknowledges. */
+export function hearServer(journal: Journal, { revision, site, lasts }: ServerState): Journal {
+  if (revision < journal.revision) return journal
+  const left = (window: string, entries: readonly Entry[]) => entries.filter(({ number }) => number > (lasts[window] ?? 0))
+  const others = Object.fromEntries(Object.entries(journal.others).map(([window, entries]) => [window, left(window, entries)] as const).filter(([, entries]) => entries.length > 0))
+  return { ...journal, revision, base: site, others, own: left(journal.window, journal.own) }
+}
+
+/** Hears of an entry of another window of this browser, new or amended; `known` is the last that the base is known to have. */
+export function hearOther(journal: Journal, window: string, entry: Entry, known = 0): Journal {
+  if (window === journal.window || entry.number <= known) return journal
+  const before = journal.others[window] ?? []
+  const entries = [...before.filter(({ number }) => number !== entry.number), entry].sort((one, other) => one.number - other.number)
+  return { ...journal, others: { ...journal.others, [window]: entries } }
+}
+
+/** An entry that was not taken, with the reason. */
+export interface Refusal {
+  readonly number: number
+  readonly detail: string
+}
+
+export interface Taken {
+  readonly site: Site
+  /** The last number that is dealt with. */
+  readonly last: number
+  /** What was done, in words. */
+  readonly done: readonly string[]
+  readonly clashes: readonly Clash[]
+  readonly refusals: readonly Refusal[]
+}
+
+/** The server's side: applies the entries of a window that it does not have yet, in order, to what the site is now. One that would leave no valid site is left out, and told. */
+export function takeEntries(now: Site, last: number, entries: readonly Pick<Entry, 'number' | 'words' | 'patch'>[]): Taken {
+  const taken = { site: now, last, done: [] as string[], clashes: [] as Clash[], refusals: [] as Refusal[] }
+  for (const { number, words, patch } of entries) {
+    if (number <= taken.last) continue
+    taken.last = number
+    const { value, clashes } = applyPatch(taken.site, patch)
+    const checked = siteSchema.safeParse(tidySite(value))
+    if (!checked.success) {
+      taken.refusals.push({ number, detail: `“${words}” cannot be saved. ${describeIssues(checked.error)}` })
+      continue
+    }
+    taken.site = checked.data
+    taken.done.push(words)
+    taken.clashes.push(...clashes)
+  }
+  return taken
+}
+
+const field = z.string().max(2000).refine((name) => name !== '__proto__', 'is no field')
+const pathSchema: z.ZodType<Op['at']> = z.array(z.union([field, z.strictObject({ id: z.string().max(2000) })])).max(60)
+const keys = z.array(z.string().max(2000)).max(5000)
+const opSchema: z.ZodType<Op> = z.union([
+  z.strictObject({ do: z.literal('set'), at: pathSchema, from: z.unknown().optional(), to: z.unknown().optional() }),
+  z.strictObject({ do: z.enum(['put', 'drop']), at: pathSchema, item: z.unknown(), behind: z.string().max(2000).nullable() }),
+  z.strictObject({ do: z.literal('order'), at: pathSchema, from: keys, to: keys }),
+])
+
+/** An entry as it is kept and sent. */
+export const entrySchema = z.object({ number: z.number().int().min(1).max(2 ** 31), words: z.string().max(400), gesture: z.string().max(80), patch: z.array(opSchema).max(20_000) })
+export const clashSchema: z.ZodType<Clash> = z.object({ op: opSchema, what: z.enum(['both', 'gone', 'kept']), theirs: z.unknown().optional() })

@@ -1,0 +1,190 @@
+// Saves a window's edits: at once on this browser's disk, soon after on the server; and says how that stands.
+import * as z from 'zod'
+import { clashSchema, markSent, nextBatch, type Entry, type Journal, type Refusal } from '../../core/site/journal'
+import type { Clash } from '../../core/site/patch'
+import { siteSchema, type Site } from '../../core/site/site'
+import type { EditLog, Leftover } from './edit-log'
+import { observable, type Observable } from './observable'
+
+/** How saving stands. */
+export type SaveState = { readonly state: 'saved' } | { readonly state: 'saving' } | { readonly state: 'offline'; readonly detail: string }
+
+const savedSchema = z.object({ revision: z.number().int(), last: z.number().int(), site: siteSchema.optional(), clashes: z.array(clashSchema), refusals: z.array(z.object({ number: z.number().int(), detail: z.string() })) })
+const stateSchema = z.object({ revision: z.number().int(), site: siteSchema, lasts: z.record(z.string(), z.number().int()) })
+const problemSchema = z.object({ detail: z.string() })
+
+/** The server's answer to a batch of edits. */
+export type Saved = z.infer<typeof savedSchema>
+export type FullState = z.infer<typeof stateSchema>
+
+/** Edits are sent after a pause so long, and while one goes on editing after so long at the latest, ms. */
+const pauseMs = 400
+const longestMs = 2000
+const retryMs = 1500
+/** How long the server is waited for, ms. */
+const answerMs = 15_000
+const unreachable = 'The studio’s server cannot be reached.'
+const inBrowser = 'Your edits are kept in this browser, not yet saved, and are saved when it comes back.'
+const inWindow = 'This browser cannot keep your edits (its storage is full or turned off), so leave this window open: they are here alone, and are saved as soon as that works again.'
+
+export interface Saver {
+  readonly saving: Observable<SaveState>
+  /** Keeps an entry of the journal, new or amended. */
+  readonly keep: (entry: Entry) => void
+  /** Resolves when all that was written is saved; false when it cannot be now. */
+  readonly settle: () => Promise<boolean>
+  /** Sends what windows that are gone left behind. */
+  readonly adopt: (leftovers: readonly Leftover[]) => void
+  /** Asks the server how the site is now. */
+  readonly refresh: () => Promise<void>
+  /** Whether something would be lost if the window closed now. */
+  readonly isAtRisk: () => boolean
+  readonly end: () => void
+}
+
+interface SaverOptions {
+  readonly siteId: string
+  readonly log: EditLog
+  readonly journal: () => Journal
+  readonly setSent: (journal: Journal) => void
+  /** Hears the server's answer to what was sent of a window; `site` is undefined where it is what was expected. */
+  readonly onSaved: (window: string, answer: { readonly revision: number; readonly last: number; readonly site: Site | undefined; readonly clashes: readonly Clash[]; readonly refusals: readonly Refusal[] }) => void
+  readonly onState: (state: FullState) => void
+}
+
+class Unsaved extends Error {}
+
+/** A saver for one site. */
+export function makeSaver({ siteId, log, journal, setSent, onSaved, onState }: SaverOptions): Saver {
+  const saving = observable<SaveState>({ state: 'saved' })
+  const left = new Map<string, readonly Entry[]>()
+  /** Entries that are not on the disk in their present form. */
+  const unwritten = new Map<number, Entry>()
+  let isKept = true
+  let isWriting = false
+  let timer: ReturnType<typeof setTimeout> | undefined
+  let firstUnsent = 0
+  let sending: Promise<void> | undefined
+  let hasEnded = false
+
+  const write = async () => {
+    if (isWriting) return
+    isWriting = true
+    for (let next = unwritten.values().next().value; next; next = unwritten.values().next().value) {
+      try {
+        await log.keep(journal().window, next)
+        isKept = true
+        // Amended meanwhile, it is written again.
+        if (unwritten.get(next.number) === next) unwritten.delete(next.number)
+      } catch {
+        // A full or forbidden storage; the server still gets every edit.
+        isKept = false
+        break
+      }
+    }
+    isWriting = false
+  }
+  const sayOffline = (cause: string) => saving.set({ state: 'offline', detail: `${cause} ${isKept ? inBrowser : inWindow}` })
+  const later = (ms: number) => {
+    clearTimeout(timer)
+    if (!hasEnded) timer = setTimeout(() => void send(), ms)
+  }
+
+  const post = async (window: string, entries: readonly Entry[]): Promise<void> => {
+    let response: Response
+    try {
+      response = await fetch(`/api/sites/${siteId}/edits`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ window, revision: journal().revision, entries }), signal: AbortSignal.timeout(answerMs) })
+    } catch (error) {
+      throw new Unsaved(error instanceof DOMException && error.name === 'TimeoutError' ? 'The studio’s server does not answer.' : unreachable)
+    }
+    const body: unknown = await response.json().catch(() => undefined)
+    if (!response.ok) {
+      const problem = problemSchema.safeParse(body)
+      throw new Unsaved(problem.success ? problem.data.detail : 'The studio’s server refused this.')
+    }
+    const answer = savedSchema.safeParse(body)
+    if (!answer.success) throw new Unsaved('The studio’s server gave an answer that cannot be read.')
+    if (window === journal().window) for (const number of unwritten.keys()) if (number <= answer.data.last) unwritten.delete(number)
+    onSaved(window, { ...answer.data, site: answer.data.site })
+    await log.drop(window, answer.data.last).catch(() => undefined)
+  }
+
+  const deliver = async (): Promise<void> => {
+    for (const [window, entries] of left) {
+      // As many at once as a window's own.
+      for (let rest = entries; rest.length > 0; ) {
+        const batch = nextBatch({ own: rest })
+        await post(window, batch)
+        rest = rest.slice(batch.length)
+        left.set(window, rest)
+      }
+      left.delete(window)
+    }
+    const batch = nextBatch(journal())
+    const last = batch.at(-1)
+    if (!last) return
+    setSent(markSent(journal(), last.number))
+    await post(journal().window, batch)
+  }
+  const isAllSaved = () => left.size === 0 && journal().own.length === 0
+
+  const send = (): Promise<void> => {
+    clearTimeout(timer)
+    sending ??= deliver()
+      .then(() => {
+        firstUnsent = 0
+        if (isAllSaved()) saving.set({ state: 'saved' })
+        else {
+          saving.set({ state: 'saving' })
+          later(pauseMs)
+        }
+      })
+      .catch((error: unknown) => {
+        sayOffline(error instanceof Unsaved ? error.message : unreachable)
+        later(retryMs)
+      })
+      .finally(() => {
+        sending = undefined
+      })
+    return sending
+  }
+
+  return {
+    saving,
+    keep: (entry) => {
+      unwritten.set(entry.number, entry)
+      void write()
+      if (saving.get().state === 'offline') return
+      saving.set({ state: 'saving' })
+      const now = performance.now()
+      firstUnsent ||= now
+      if (!sending) later(Math.max(0, Math.min(pauseMs, firstUnsent + longestMs - now)))
+    },
+    settle: async () => {
+      do await send()
+      while (!isAllSaved() && saving.get().state === 'saving')
+      return saving.get().state === 'saved'
+    },
+    adopt: (leftovers) => {
+      for (const { window, entries } of leftovers) if (entries.length > 0) left.set(window, entries)
+      if (left.size === 0) return
+      saving.set({ state: 'saving' })
+      void send()
+    },
+    refresh: async () => {
+      const { window, others } = journal()
+      try {
+        const response = await fetch(`/api/sites/${siteId}/state?windows=${[window, ...Object.keys(others), ...left.keys()].join(',')}`, { signal: AbortSignal.timeout(answerMs) })
+        if (response.ok) onState(stateSchema.parse(await response.json()))
+      } catch {
+        // It is asked for again with the next news.
+      }
+    },
+    isAtRisk: () => !isKept && !isAllSaved(),
+    end: () => {
+      hasEnded = true
+      clearTimeout(timer)
+      log.close()
+    },
+  }
+}

@@ -1,0 +1,81 @@
+// What other windows did, in words, each with the one act that has it the other way.
+import { findKind } from '../../core/effect/kinds'
+import type { Edit } from '../../core/site/edit'
+import { applyPatch, keyOf, type Clash, type Path } from '../../core/site/patch'
+import type { Site } from '../../core/site/site'
+import type { Told } from './site-store'
+
+export interface ToldWords {
+  readonly sentence: string
+  readonly act?: { readonly title: string; readonly edit: Edit } | undefined
+}
+
+const lists: Readonly<Record<string, string>> = { effects: 'the effect', pages: 'the page', values: 'the named value', traces: 'the trace', bundles: 'the files', bin: 'the removed page', tries: 'the try' }
+const fields: Readonly<Record<string, string>> = { name: 'name', noun: 'noun', select: 'selector', pages: 'pages', isOff: 'being off', source: 'markup', shown: 'what is shown', value: 'value' }
+
+const isFields = (value: unknown): value is Readonly<Record<string, unknown>> => typeof value === 'object' && value !== null && !Array.isArray(value)
+
+/** The value at the end of a path; undefined where the way is gone. */
+function valueAt(document: unknown, path: Path): unknown {
+  return path.reduce<unknown>((value, part) => (typeof part === 'string' ? (isFields(value) ? value[part] : undefined) : Array.isArray(value) ? value.find((item) => keyOf(item) === part.id) : undefined), document)
+}
+
+/** Where an edit was made: "the angle of the effect Lean". */
+function tellPlace(site: Site, path: Path): string {
+  const [list, item, ...rest] = path
+  if (typeof list !== 'string') return 'the site'
+  if (item === undefined || typeof item === 'string') return list === 'name' ? 'the name of the site' : `the ${list}`
+  const found = valueAt(site, [list, item])
+  const name = isFields(found) ? (isFields(found.page) ? found.page.name : found.name) : undefined
+  const owner = `${lists[list] ?? 'an item'}${typeof name === 'string' ? ` ${name}` : ''}`
+  const names = rest.filter((part) => typeof part === 'string')
+  const key = names.at(-1)
+  if (key === undefined) return owner
+  const effect = list === 'effects' ? site.effects.find(({ id }) => id === item.id) : undefined
+  const control = effect && findKind(effect.kind)?.controls(effect.settings).find(({ id }) => id === key)
+  return `the ${control?.title.replace(/^The /, '').toLowerCase() ?? fields[key] ?? key.replace(/([A-Z])/g, ' $1').toLowerCase()} of ${owner}`
+}
+
+const tellValue = (value: unknown): string => (typeof value === 'number' ? String(Math.round(value * 1000) / 1000) : typeof value === 'string' && value.length < 40 ? `“${value}”` : value === undefined ? 'nothing' : 'another value')
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+
+function tellClash(site: Site, before: Site, { op, what, theirs }: Clash): ToldWords {
+  if (what === 'both') {
+    return {
+      sentence: `${capital(tellPlace(site, op.at))} was changed in two windows at once: ${tellValue(op.do === 'set' ? op.to : undefined)} counts, the other one set ${tellValue(theirs)}.`,
+      act: { title: theirs === undefined || isFields(theirs) || Array.isArray(theirs) ? 'Use the other one' : `Use ${tellValue(theirs)}`, edit: { do: 'patch', patch: [{ do: 'set', at: op.at, from: valueAt(site, op.at), to: theirs }] } },
+    }
+  }
+  if (what === 'kept') {
+    const at = op.do === 'set' ? op.at : [...op.at, { id: keyOf(op.do === 'order' ? undefined : op.item) ?? '' }]
+    const removes = op.do === 'drop'
+    return {
+      sentence: `${capital(tellPlace(site, at))} was changed in one window while another ${removes ? 'removed it' : 'added it'}. It stays as it was changed.`,
+      act: removes ? { title: 'Remove it', edit: { do: 'patch', patch: [{ ...op, item: theirs }] } } : undefined,
+    }
+  }
+  // What was removed, as this window still had it.
+  const depth = op.at.findIndex((part, i) => typeof part !== 'string' && valueAt(site, op.at.slice(0, i + 1)) === undefined)
+  const item = valueAt(before, op.at.slice(0, depth + 1))
+  const back = item === undefined || depth < 0 ? undefined : applyPatch(site, [{ do: 'put', at: op.at.slice(0, depth), item, behind: null }])
+  return {
+    sentence: `${capital(tellPlace(before, op.at.slice(0, depth + 1)))} was removed in one window while the other changed it. It stays removed.`,
+    act: back && back.clashes.length === 0 ? { title: 'Bring it back', edit: { do: 'patch', patch: [{ do: 'put', at: op.at.slice(0, depth), item, behind: null }] } } : undefined,
+  }
+}
+
+/** What a window is told, one sentence each. */
+export function tellTold(site: Site, told: Told): readonly ToldWords[] {
+  switch (told.what) {
+    case 'clash': {
+      const all = told.clashes.map((clash) => tellClash(site, told.before, clash))
+      return all.filter(({ sentence }, i) => all.findIndex((each) => each.sentence === sentence) === i)
+    }
+    case 'refused':
+      return told.refusals.map(({ detail }) => ({ sentence: `${detail} It was left out; everything else is saved.` }))
+    case 'left alone':
+      return [{ sentence: `“${told.words}” was changed in another window since, so undoing it leaves that as it is.` }]
+    case 'unreadable':
+      return [{ sentence: `${told.count === 1 ? 'An edit that was' : `${told.count} edits that were`} kept in this browser cannot be read by this version. Nothing was deleted; a newer version may read them.` }]
+  }
+}
