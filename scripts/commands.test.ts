@@ -1,11 +1,15 @@
 // What the commands say when they cannot go on.
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { spawn, type ChildProcess } from 'node:child_process'
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { stat } from 'node:fs/promises'
 import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { createConnection } from 'mysql2/promise'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { startDatabase } from './database.mjs'
 import { installMariaDb, installProgram } from './install.mjs'
+import { processesWith } from './programs.mjs'
 import { Obstacle } from './say.mjs'
 import { checkPort } from './serve.mjs'
 
@@ -55,16 +59,85 @@ describe('a database', () => {
   })
   afterEach(() => rmSync(folder, { recursive: true, force: true }))
 
-  it('whose folder is broken is told with its own reason and where the whole log is', async () => {
-    mkdirSync(join(folder, 'data', 'mysql'), { recursive: true })
-    writeFileSync(join(folder, 'data', 'mysql', 'global_priv.frm'), 'this is no table')
-    const message = await obstacleOf(() => startDatabase({ program: installMariaDb(), folder }))
-    expect(message).toMatch(/^The database will not start: \S.*\. The whole log is .*mariadb\.log\.$/)
-  }, 30_000)
+  const program = installMariaDb()
+  /** Asks as root, by the socket, with the password that only the folder's owner can read. */
+  const askAsRoot = async (sql: string): Promise<Record<string, unknown>[]> => {
+    const connection = await createConnection({ socketPath: join(folder, 'mariadb.sock'), user: 'root', password: readFileSync(join(folder, 'password'), 'utf8') })
+    const [rows] = await connection.query(sql)
+    await connection.end()
+    return rows as Record<string, unknown>[]
+  }
+  /** A start command that is on its way in a process of its own. */
+  const startElsewhere = () => spawn(process.execPath, ['--input-type=module', '-e', `const { startDatabase } = await import(${JSON.stringify(join(import.meta.dirname, 'database.mjs'))}); await startDatabase({ program: ${JSON.stringify(program)}, folder: ${JSON.stringify(folder)} }); console.log('answers'); setInterval(() => undefined, 1000)`], { stdio: ['ignore', 'pipe', 'ignore'] })
+  const hasEnded = (child: ChildProcess) => new Promise((resolve) => child.once('exit', resolve))
+
+  it('has no account that is open, nor one that reads files; its own sees its own data alone', async () => {
+    const database = await startDatabase({ program, folder })
+    const accounts = await askAsRoot("SELECT User, Host, JSON_VALUE(Priv, '$.authentication_string') AS secret, JSON_VALUE(Priv, '$.account_locked') AS locked FROM mysql.global_priv")
+    expect(accounts.filter(({ secret, locked }) => !(typeof secret === 'string' && secret.length > 20) && locked !== '1' && locked !== 'true')).toEqual([])
+    expect(accounts.map(({ User }) => User)).not.toContain('')
+    expect(accounts.filter(({ User, Host }) => User === 'root' && Host !== 'localhost')).toEqual([])
+    const [settings] = await askAsRoot('SELECT @@secure_file_priv AS files, @@skip_networking AS alone, @@local_infile AS uploads')
+    expect(settings).toEqual({ files: `${join(folder, 'no-files')}/`, alone: 1, uploads: 0 })
+    expect((await stat(folder)).mode & 0o77).toBe(0)
+    const connection = await createConnection(database.connection)
+    await expect(connection.query("SELECT 1 INTO OUTFILE '/tmp/glass-moth-out'")).rejects.toMatchObject({ code: 'ER_ACCESS_DENIED_ERROR' })
+    await expect(connection.query('SELECT * FROM mysql.global_priv')).rejects.toMatchObject({ code: 'ER_TABLEACCESS_DENIED_ERROR' })
+    await connection.end()
+    await expect(createConnection({ socketPath: join(folder, 'mariadb.sock'), user: 'root' })).rejects.toMatchObject({ code: 'ER_ACCESS_DENIED_ERROR' })
+    await database.stop()
+  }, 60_000)
+
+  it('whose folder lacks a file is moved aside whole, said, and made anew', async () => {
+    const first = await startDatabase({ program, folder })
+    await first.stop()
+    rmSync(join(folder, 'data', 'mysql', 'plugin.frm'))
+    const told = vi.spyOn(console, 'log').mockReturnValue()
+    const second = await startDatabase({ program, folder })
+    expect(told.mock.calls.flat().join(' ')).toContain('The database folder is damaged: mysql/plugin.frm is missing. It was moved to')
+    told.mockRestore()
+    expect(readdirSync(second.movedTo ?? '')).toContain('ibdata1')
+    await second.stop()
+  }, 60_000)
+
+  it('whose data cannot be read is told with its own reason, where the whole log is and how to go back to a backup; nothing is deleted', async () => {
+    const first = await startDatabase({ program, folder })
+    await first.stop()
+    writeFileSync(join(folder, 'data', 'ibdata1'), 'this is no data')
+    const message = await obstacleOf(() => startDatabase({ program, folder }))
+    expect(message).toMatch(/^The database will not start: \S.*\. The whole log is .*mariadb\.log\. To go back to a backup, run: npm run restore -- FILE/)
+    expect(readFileSync(join(folder, 'data', 'ibdata1'), 'utf8')).toBe('this is no data')
+  }, 60_000)
+
+  it('whose program ends at once is an obstacle, not a crash', async () => {
+    expect(await obstacleOf(() => startDatabase({ program: '/bin/false', folder }))).toMatch(/^The database folder could not be made/)
+    expect(await obstacleOf(() => startDatabase({ program: '/nowhere/mariadbd', folder }))).toMatch(/^The database folder could not be made/)
+  })
+
+  it.each([120, 500, 1500, 4000])('starts again after a start command that was killed after %s ms', async (afterMs) => {
+    const child = startElsewhere()
+    await new Promise((resolve) => setTimeout(resolve, afterMs))
+    child.kill('SIGKILL')
+    await hasEnded(child)
+    const database = await startDatabase({ program, folder })
+    // One server, and it is ours.
+    expect(processesWith(`--datadir=${folder}/`)).toHaveLength(1)
+    await database.stop()
+    expect(processesWith(`--datadir=${folder}/`)).toEqual([])
+    expect(readdirSync(folder).filter((name) => name.startsWith('data.making-'))).toEqual([])
+  }, 60_000)
+
+  it('of a studio that runs is left alone, and that is said', async () => {
+    const child = startElsewhere()
+    await new Promise((resolve) => child.stdout.once('data', resolve))
+    expect(await obstacleOf(() => startDatabase({ program, folder }))).toBe(`A studio already runs with this data (process ${child.pid}). Stop it first; two cannot share one database.`)
+    child.kill('SIGKILL')
+    await hasEnded(child)
+    const database = await startDatabase({ program, folder })
+    await database.stop()
+  }, 60_000)
 
   it('goes on where it was when it is started again', async () => {
-    const program = installMariaDb()
-    const { createConnection } = await import('mysql2/promise')
     const ask = async (sql: string): Promise<unknown> => {
       const database = await startDatabase({ program, folder })
       const connection = await createConnection(database.connection)

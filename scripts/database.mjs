@@ -206,6 +206,7 @@ export async function startDatabase({ program, folder: given, port, onExit, onSp
     if (asked) throw new Obstacle('Stopped before the database was there.')
   }
   await endLeftovers(folder)
+  writeRecord(running, { supervisor: recordOf(process.pid) })
   onSpawn?.(stop)
   orStopped()
   const movedTo = await createDataFolder(program, folder, watch)

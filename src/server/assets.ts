@@ -2,6 +2,7 @@
 import { createHash } from 'node:crypto'
 import type { ResultSetHeader, RowDataPacket } from 'mysql2/promise'
 import { withDatabase } from './database'
+import { largestFile } from './import-limits'
 import { Problem } from './problem'
 
 // What is kept again counts from now; its bytes are there already.
@@ -14,9 +15,6 @@ const selectOldSources = 'SELECT hash FROM page_sources WHERE kept_at < ?'
 const deleteAsset = 'DELETE FROM assets WHERE hash IN (?)'
 const deleteSource = 'DELETE FROM page_sources WHERE hash IN (?)'
 
-/** The largest file that is kept, bytes. */
-export const largestFile = 12 * 1024 * 1024
-
 export interface Asset {
   readonly type: string
   readonly bytes: Buffer
@@ -24,13 +22,13 @@ export interface Asset {
 
 export const hashOf = (bytes: Uint8Array | string) => createHash('sha256').update(bytes).digest('hex')
 
-/** Keeps a file and gives the hash by which documents name it. Throws a 413 Problem for one that is too large. */
-export async function keepAsset(bytes: Uint8Array, type: string): Promise<string> {
+/** Keeps a file and gives the hash by which documents name it; `known` where that was worked out already. Throws a 413 Problem for one that is too large. */
+export async function keepAsset(bytes: Uint8Array, type: string, known?: string): Promise<string> {
   if (bytes.length > largestFile) throw new Problem(413, 'The file is too large', `A file may have ${largestFile / 1024 / 1024} MB at most; this one has ${(bytes.length / 1024 / 1024).toFixed(1)}.`)
-  const hash = hashOf(bytes)
+  const hash = known ?? hashOf(bytes)
   await withDatabase(async (db) => {
     const [{ affectedRows }] = await db.query<ResultSetHeader>(touchAsset, [hash])
-    if (affectedRows === 0) await db.query(insertAsset, [hash, type, bytes.length, Buffer.from(bytes)])
+    if (affectedRows === 0) await db.query(insertAsset, [hash, type, bytes.length, Buffer.from(bytes.buffer, bytes.byteOffset, bytes.length)])
   })
   return hash
 }

@@ -1,7 +1,8 @@
 // The studio's copy of a page, with the stylesheets that came with it.
 import { randomBytes } from 'node:crypto'
-import { copyForStudio, type StudioCopy } from '../core/page/studio-copy'
+import type { StudioCopy } from '../core/page/studio-copy'
 import { filesOf, type Page, type Site } from '../core/site/site'
+import { read } from './reader/reader'
 import { readSheets } from './sites'
 
 /** Stands for the nonce in a copy that is kept; nobody outside knows it. */
@@ -13,15 +14,11 @@ const most = 24
 /** One that is longer is made afresh each time, characters. */
 const longest = 4_000_000
 
-/** Makes the copy. Without a nonce it is read as by a browser without script. */
+/** Makes the copy. Without a nonce it is read as by a browser without script. Throws a 422 Problem where that takes more than it may. */
 export async function copyPage(site: Site, page: Page, html: string, nonce: string | undefined): Promise<StudioCopy> {
   const files = filesOf(site, page)
   const key = JSON.stringify([page.source, page.path, page.shown, nonce === undefined, files.map(({ path, hash }) => [path, hash])])
-  let copy = kept.get(key)
-  if (!copy) {
-    const sheets = await readSheets(files)
-    copy = copyForStudio(html, { path: page.path ?? 'index.html', files: new Map(files.map((file) => [file.path, file])), sheetText: (hash) => sheets.get(hash), shown: page.shown ?? [], nonce: nonce === undefined ? undefined : standIn })
-  }
+  const copy = kept.get(key) ?? (await read('copy', { html, path: page.path ?? 'index.html', files, sheets: await readSheets(files), shown: page.shown ?? [], nonce: nonce === undefined ? undefined : standIn }))
   // The one that was asked for last is forgotten last.
   kept.delete(key)
   kept.set(key, copy)

@@ -2,10 +2,11 @@ import { zipSync, strToU8 } from 'fflate'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { siteSchema, type Site } from '../core/site/site'
-import { dropOrphans, hashOf, keepAsset, largestFile, readAsset } from './assets'
+import { dropOrphans, hashOf, keepAsset, readAsset } from './assets'
 import { pool } from './database'
 import { nameOfType, typeOf } from './file-types'
 import { importFiles } from './import'
+import { largestFile } from './import-limits'
 import { migrate } from './migrate'
 import { changeSite } from './saving'
 import { createSite, readSource } from './sites'
@@ -14,6 +15,8 @@ import { unzip } from './unzip'
 const bytes = (text: string) => new TextEncoder().encode(text)
 const file = (path: string, text: string) => ({ path, bytes: bytes(text) })
 const limits = { files: 5, totalBytes: 1000, fileBytes: 400 }
+/** An archive with one byte of its first file changed. */
+const flipped = (archive: Uint8Array) => archive.map((byte, i) => (i === 30 + 5 + 2 ? byte ^ 1 : byte))
 const zip = (entries: Readonly<Record<string, string>>) => zipSync(Object.fromEntries(Object.entries(entries).map(([path, text]) => [path, strToU8(text)])))
 
 beforeAll(() => migrate(join(import.meta.dirname, 'migrations')))
@@ -31,7 +34,7 @@ describe('what is brought', () => {
 
   it('is read in the encoding that it names, and its own bytes are kept beside', async () => {
     const latin = Uint8Array.from(Buffer.from('<meta charset="iso-8859-1"><title>Caf\xe9</title>', 'latin1'))
-    const { pages, bundle } = await importFiles([{ path: 'index.html', bytes: latin }])
+    const { pages, bundle } = await importFiles([{ path: 'index.html', bytes: latin.slice() }])
     expect([pages[0]?.name, bundle?.files[0]?.path]).toEqual(['Café', 'index.html'])
     expect((await readAsset(bundle?.files[0]?.hash ?? '')).bytes.equals(Buffer.from(latin))).toBe(true)
   })
@@ -42,7 +45,13 @@ describe('what is brought', () => {
     ['a picture called HTML', [file('a.html', '\u0089PNG'), { path: 'b.html', bytes: Uint8Array.of(0xff, 0xd8, 0xff, 0xe0) }], /"b.html" is called HTML, but is really a picture \(JPEG\)/],
     ['bytes that no text has', [file('a.html', 'x\0y')], /holds bytes that no text has/],
     ['too many pages', Array.from({ length: 51 }, (_, i) => file(`${i}.html`, 'x')), /51 HTML files were brought; 50 are taken/],
-    ['a page of too many elements', [file('a.html', '<b></b>'.repeat(40_001))], /has 4000\d elements; a page may have 40000/],
+    ...['replacement', 'iso-2022-kr', 'hz-gb-2312'].map((encoding): [string, ReturnType<typeof file>[], RegExp] => [`a page in ${encoding}`, [file('a.html', `<meta charset="${encoding}"><p>x`)], /which no browser reads/]),
+    ['a page nested without end', [file('a.html', '<div>'.repeat(5001))], /is nested deeper than 512 elements/],
+    ['tables in tables', [file('a.html', '<table><tr><td>'.repeat(5000))], /is nested deeper than 512 elements/],
+    ['an element of countless attributes', [file('a.html', `<p ${Array.from({ length: 300_000 }, (_, i) => `a${i}`).join(' ')}>`)], /element of 300000 attributes/],
+    ['a path that leads out', [file('index.html', '<p>'), file('x/../../y.css', 'a {}')], /would lie outside/],
+    ['archives that are too much together', Array.from({ length: 8 }, (_, i) => ({ path: `${i}.zip`, bytes: zipSync({ [`${i}.bin`]: new Uint8Array(11_000_000) }) })), /more than \d+ MB/],
+    ['a page of too many elements', [file('a.html', '<b></b>'.repeat(40_001))], /"a\.html" has more than 40000 elements/],
   ])('is refused as a whole for %s', async (_, files, words) => {
     const count = async () => (await pool().query('SELECT (SELECT COUNT(*) FROM assets) AS a, (SELECT COUNT(*) FROM page_sources) AS s'))[0]
     const before = await count()
@@ -63,17 +72,20 @@ describe('an archive', () => {
     ['a name that leads up', zip({ '../a': 'x' }), /would lie outside/],
     ['a name from the root', zip({ '/etc/a': 'x' }), /would lie outside/],
     ['a name on a drive', zip({ 'C:\\a': 'x' }), /would lie outside/],
+    ['a byte that was flipped', flipped(zip({ 'a.txt': 'x'.repeat(90) })), /broken at "a\.txt"/],
+    ['a byte that was flipped in a file that is not packed', flipped(zipSync({ 'b.txt': [strToU8('plain text'), { level: 0 }] })), /broken at "b\.txt"/],
+    ['a directory that was cut off', zip({ a: 'x' }).subarray(0, -30), /broken/],
     ['nonsense', bytes('PK\u0003\u0004 and so on'), /broken/],
-    ['nothing', new Uint8Array(), /broken or holds nothing/],
+    ['nothing', zip({}), /broken or holds nothing/],
   ])('is refused for %s', (_, archive, words) => {
     expect(() => unzip(archive, limits)).toThrow(words)
   })
 
   it('is not believed: one that says it is small is stopped when it is not', () => {
     const archive = zip({ a: 'x'.repeat(100_000) })
-    // The sizes in its headers, small for once.
+    // The sizes in its directory, small for once.
     const view = new DataView(archive.buffer)
-    view.setUint32(22, 1, true)
+    view.setUint32(view.getUint32(archive.length - 6, true) + 24, 1, true)
     expect(() => unzip(archive, limits)).toThrow(/more than/)
   })
 })

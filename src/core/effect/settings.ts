@@ -1,4 +1,5 @@
 // Settings that several kinds have: ranges with units, and the checks of texts that end up in a stylesheet.
+import { valueText } from '../rig/css-text'
 import * as z from 'zod'
 
 /** The least and greatest value of a setting, inclusive. */
@@ -18,4 +19,4 @@ const centred = z.number().min(-1).max(1)
 export const poseSchema = z.object({ x: centred, y: centred })
 
 /** A colour, or a gradient, as CSS writes it: one value that can end nothing it stands in. */
-export const cssValueSchema = z.string().trim().min(1).max(500).regex(/^[^{};<]*$/, 'is not one CSS value')
+export const cssValueSchema = valueText(500).trim()

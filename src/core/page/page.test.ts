@@ -8,6 +8,8 @@ import { starters } from './starters'
 import { copyForStudio, type CopyOptions } from './studio-copy'
 import { elementsOf, findIn, readTree } from './tree'
 
+const to = (what: string | undefined) => ({ address: () => what, import: () => what })
+
 describe('an address', () => {
   it.each([
     ['pictures/a b.png', 'index.html', { kind: 'file', path: 'pictures/a b.png' }],
@@ -25,19 +27,33 @@ describe('an address', () => {
   })
 
   it('is found in every candidate of a srcset', () => {
+    expect(readSrcset('data:a(,b 1x,, x.png, y.png calc(1x, 2) ,'))
+      .toEqual([{ address: 'data:a(,b', rest: '1x' }, { address: 'x.png', rest: '' }, { address: 'y.png', rest: 'calc(1x, 2)' }])
     expect(readSrcset('a.png 1x, b,c.png 2x ,d.png')).toEqual([{ address: 'a.png', rest: '1x' }, { address: 'b,c.png', rest: '2x' }, { address: 'd.png', rest: '' }])
   })
 
   it('is found in CSS by its tokens, and everything else stays to the byte', () => {
     const css = `@import "a.css" screen; .x { background: url( b.png ), url("c d.png"), URL('e.png'); content: "url(no.png)" } /* url(no.png) */ @font-face { src: url(f.woff2) format("woff2") }`
     const seen: string[] = []
-    expect(changeAddresses(css, (address, isImport) => void seen.push(`${isImport ? 'import ' : ''}${address}`))).toBe(css)
-    expect(seen).toEqual(['import a.css', 'b.png', 'c d.png', 'e.png', 'f.woff2'])
-    expect(changeAddresses('a{b:url(x)}', () => 'y')).toBe('a{b:url("y")}')
+    expect(changeAddresses(css, { address: (address) => void seen.push(address), import: (address, condition) => void seen.push(`import ${address} ${condition}`) })).toBe(css)
+    expect(seen).toEqual(['import a.css screen', 'b.png', 'c d.png', 'e.png', 'f.woff2'])
+    expect(changeAddresses('a{b:url(x)}', to('y'))).toBe('a{b:url("y")}')
+  })
+
+  it.each([
+    ['a{b:u\\72l(http://e.test/x)}', 'a{b:url("y")}'],
+    ['a{b:\\75 \\52 L( "http://e.test/x" )}', 'a{b:uRL( "y" )}'],
+    ['@\\69mport "http://e.test/x";b{}', 'yb{}'],
+    ['@import/**/url(http://e.test/x)/**/screen;', 'y screen'],
+    ['@import "x', 'y'],
+    ['a{b:image-set("x" 1x, url(z) 2x type("image/png"))}', 'a{b:image-set("y" 1x, url("y") 2x type("image/png"))}'],
+    ['a{content:"url(x)" url()}', 'a{content:"url(x)" url("y")}'],
+  ])('is found however %s is written', (css, changed) => {
+    expect(changeAddresses(css, { address: () => 'y', import: (_, condition) => `y ${condition}`.trim() })).toBe(changed)
   })
 
   it('is found in no CSS that makes it throw', () => {
-    fc.assert(fc.property(fc.string(), (text) => void expect(changeAddresses(text, () => undefined)).toBe(text)), { numRuns: 300 })
+    fc.assert(fc.property(fc.string(), (text) => void expect(changeAddresses(text, to(undefined))).toBe(text)), { numRuns: 300 })
   })
 })
 
@@ -58,6 +74,24 @@ describe('the studio’s copy of a page', () => {
     expect(html).toContain(`src="data:,gm-${hash('c')}" srcset="data:,gm-${hash('c')} 2x"`)
     expect(html).toContain('.far {}')
     expect(heldBack).toEqual([{ what: 'picture', address: 'https://example.org/x.png', isMissing: false, count: 1, at: 2 }])
+  })
+
+  it('does not follow a sheet that imports itself, nor one that grows without end', () => {
+    const around = (text: string) => ({ files: new Map([['s.css', { path: 's.css', hash: hash('a'), type: '' }]]), sheetText: () => text, path: 'index.html' })
+    expect(copy('<link rel=stylesheet href=s.css>', around('@import "s.css";@import "s.css";.x{}')).html).toContain('>/* an import *//* an import */.x{}<')
+    const many = copy('<style>' + '@import "s.css";'.repeat(2000) + '</style>', around('.y{}'))
+    expect(many.html.match(/\.y\{\}/g)).toHaveLength(500)
+  })
+
+  it.each([
+    ['<svg><rect fill="url(http://e.test/x#p)" style="mask:u\\72l(http://e.test/m)"/></svg>'],
+    ['<svg><feImage href="http://e.test/x"/><image xlink:href="http://e.test/x"/><pattern href="http://e.test/x#y"/></svg>'],
+    ['<svg><a><set attributeName="href" to="http://e.test/x"/></a><image><animate attributeName="href" values="http://e.test/x;http://e.test/y"/></image></svg>'],
+    ['<svg><rect><set attributeName="fill" to="url(http://e.test/x)"/></rect></svg>'],
+    ['<link rel="compression-dictionary" href="http://e.test/x"><link rel="x-new" href="http://e.test/x"><link rel=icon href="http://e.test/x">'],
+    ['<p style="background:u\\72l(http://e.test/x)"><style>@\\69mport "http://e.test/x"; @import/**/url(http://e.test/x);</style>'],
+  ])('loads nothing from elsewhere by %s', (html) => {
+    expect(copy(html).html).not.toContain('e.test')
   })
 
   it('lists what it leaves out, once for each address', () => {

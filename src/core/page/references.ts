@@ -35,7 +35,28 @@ function decodePath(path: string): string {
   }
 }
 
-/** The candidates of a `srcset`, each with its address and what stands behind it. */
+const isSpace = (character: string | undefined) => character === ' ' || character === '\t' || character === '\n' || character === '\f' || character === '\r'
+
+/** The candidates of a `srcset`, each with its address and what stands behind it (HTML, "parse a srcset attribute"), in one pass. */
 export function readSrcset(text: string): readonly { readonly address: string; readonly rest: string }[] {
-  return [...text.matchAll(/\s*,*\s*(\S*[^\s,])\s*([^,(]*(?:\([^)]*\)[^,]*)?)/g)].map(([, address = '', rest = '']) => ({ address, rest: rest.trim() }))
+  const found: { address: string; rest: string }[] = []
+  let at = 0
+  while (at < text.length) {
+    while (at < text.length && (isSpace(text[at]) || text[at] === ',')) at += 1
+    const start = at
+    while (at < text.length && !isSpace(text[at])) at += 1
+    let end = at
+    while (end > start && text[end - 1] === ',') end -= 1
+    if (end === start) continue
+    const address = text.slice(start, end)
+    // An address that ends in a comma has nothing behind it.
+    const from = at
+    for (let depth = 0; end === from && at < text.length; at += 1) {
+      if (text[at] === '(') depth += 1
+      else if (text[at] === ')') depth = Math.max(0, depth - 1)
+      else if (text[at] === ',' && depth === 0) break
+    }
+    found.push({ address, rest: text.slice(from, at).trim() })
+  }
+  return found
 }

@@ -20,12 +20,28 @@ export interface Surroundings {
 }
 
 const deepestImport = 8
+/** As much CSS as imports may bring into one page, characters, and as many of them. */
+const mostImported = 8_000_000
+const mostImports = 500
+/** A condition that is longer is none that anybody wrote, characters. */
+const longestCondition = 2000
+
+/** What imports have brought so far, and those that are being put in: a sheet that imports itself is not followed. */
+interface Progress {
+  readonly chain: readonly string[]
+  readonly spent: { characters: number; imports: number }
+}
+
+const begin = (): Progress => ({ chain: [], spent: { characters: 0, imports: 0 } })
 
 /** CSS from the file at `path`, ready for the studio's frame. */
-export function prepareSheet(css: string, path: string, around: Surroundings, depth = 0): string {
-  return changeAddresses(putImportsIn(css, path, around, depth), (address, isImport) => {
-    if (isImport) return undefined
-    return addressIn(address, path, around, /\.(woff2?|ttf|otf|eot)([?#]|$)/i.test(address) ? 'font' : 'picture')
+export function prepareSheet(css: string, path: string, around: Surroundings, progress: Progress = begin()): string {
+  return changeAddresses(css, {
+    address: (address) => addressIn(address, path, around, /\.(woff2?|ttf|otf|eot)([?#]|$)/i.test(address) ? 'font' : 'picture'),
+    import: (address, condition) => {
+      const inner = sheetAt(address, path, around, progress)
+      return inner === undefined || condition.length > longestCondition ? '/* an import */' : wrap(inner, condition)
+    },
   })
 }
 
@@ -40,19 +56,8 @@ export function addressIn(address: string, from: string, { files, onMissing }: S
   return file ? placeholderOf(file.hash) : 'data:,'
 }
 
-const importRule = /@import\s+(?:url\(\s*)?(?:"([^"]*)"|'([^']*)'|([^"')\s;]+))\s*\)?([^;]*);?/gi
-
-function putImportsIn(css: string, path: string, around: Surroundings, depth: number): string {
-  return css.replace(importRule, (rule, double?: string, single?: string, bare?: string, condition = '') => {
-    const address = double ?? single ?? bare ?? ''
-    const inner = depth < deepestImport ? sheetAt(address, path, around, depth + 1) : undefined
-    if (inner === undefined) return `/* ${rule.replaceAll('*/', '')} */`
-    return wrap(inner, condition.trim())
-  })
-}
-
 /** The sheet that an address leads to, ready for the frame; undefined, and told of, where there is none. */
-export function sheetAt(address: string, from: string, around: Surroundings, depth = 0): string | undefined {
+export function sheetAt(address: string, from: string, around: Surroundings, progress: Progress = begin()): string | undefined {
   const reference = readReference(address, from)
   if (reference.kind === 'within' || reference.kind === 'code') return undefined
   const path = reference.kind === 'file' ? reference.path : reference.address
@@ -62,7 +67,11 @@ export function sheetAt(address: string, from: string, around: Surroundings, dep
     around.onMissing('sheet', path, reference.kind === 'file')
     return undefined
   }
-  return prepareSheet(text, path, around, depth)
+  const { chain, spent } = progress
+  spent.characters += text.length
+  spent.imports += 1
+  if (chain.includes(path) || chain.length >= deepestImport || spent.characters > mostImported || spent.imports > mostImports) return undefined
+  return prepareSheet(text, path, around, { chain: [...chain, path], spent })
 }
 
 /** An imported sheet under the layer, support and media that its import names. */

@@ -62,8 +62,12 @@ export function copyForStudio(source: string, { path, files, sheetText, shown, n
 type Hold = (what: HeldBack['what'], address?: string) => void
 
 const frames = new Set(['iframe', 'frame', 'object', 'embed', 'portal', 'fencedframe', 'applet'])
-const connecting = new Set(['preconnect', 'dns-prefetch', 'prefetch', 'preload', 'modulepreload', 'prerender', 'manifest', 'import'])
-const pictured: Readonly<Record<string, readonly string[]>> = { img: ['src'], input: ['src'], video: ['poster'], image: ['href', 'xlink:href'], feimage: ['href', 'xlink:href'], use: ['href', 'xlink:href'] }
+/** Links that a browser does nothing with by itself. Whatever else may be prepared, fetched or learned by one leads nowhere here. */
+const idleLinks = new Set(['alternate', 'author', 'bookmark', 'canonical', 'help', 'license', 'next', 'prev', 'search', 'tag'])
+const pictured: Readonly<Record<string, readonly string[]>> = { img: ['src'], input: ['src'], video: ['poster'] }
+const svg = 'http://www.w3.org/2000/svg'
+/** Elements of SVG that change an attribute in time. */
+const animations = new Set(['animate', 'set', 'animatemotion', 'animatetransform', 'animatecolor', 'discard'])
 const leading = new Set(['href', 'xlink:href', 'action', 'formaction', 'to', 'from', 'values', 'by'])
 
 function prepareElement(element: Element, path: string, around: Surroundings, hold: Hold): void {
@@ -95,6 +99,15 @@ function prepareElement(element: Element, path: string, around: Surroundings, ho
     const changed = value === undefined ? undefined : addressIn(value, path, around, 'picture')
     if (changed !== undefined) attribs[attribute] = changed
   }
+  if (element.namespace === svg && name !== 'a' && name !== 'script') {
+    for (const attribute of ['href', 'xlink:href'] as const) {
+      const changed = attribs[attribute] === undefined ? undefined : addressIn(attribs[attribute], path, around, 'picture')
+      if (changed !== undefined) attribs[attribute] = changed
+    }
+  }
+  if (animations.has(name)) prepareAnimation(attribs)
+  // Whatever attribute it is, of SVG's paints, masks and cursors: an address in it is one.
+  for (const [attribute, value] of Object.entries(attribs)) if (attribute !== 'style' && mayLoad.test(value) && element.namespace === svg) attribs[attribute] = prepareSheet(value, path, around)
   const media = /^(video|audio|source|track)$/.test(name) ? attribs.src : undefined
   if (media !== undefined) prepareMedia(attribs, media, path, around)
   if (attribs.srcset !== undefined) attribs.srcset = readSrcset(attribs.srcset).map(({ address, rest }) => `${addressIn(address, path, around, 'picture') ?? address} ${rest}`.trim()).join(', ')
@@ -138,9 +151,17 @@ function prepareLink(element: Element, path: string, around: Surroundings): void
     }
     clear(attribs, ['href'])
   }
-  if (rel.some((each) => connecting.has(each))) clear(attribs, ['href', 'imagesrcset', 'imagesizes', 'rel'])
-  // An icon is nothing that a designer sees on the page.
-  if (rel.includes('icon') || rel.includes('apple-touch-icon')) clear(attribs, ['href'])
+  if (!rel.includes('stylesheet') && !rel.every((each) => idleLinks.has(each))) clear(attribs, ['href', 'imagesrcset', 'imagesizes', 'rel'])
+  clear(attribs, ['imagesrcset'])
+}
+
+const mayLoad = /url|src|image|\\/i
+
+/** An animation may set any attribute to anything; one that could set an address, or CSS with one, sets nothing. */
+function prepareAnimation(attribs: Record<string, string>): void {
+  const target = (attribs.attributename ?? attribs.attributeName ?? '').toLowerCase()
+  const values = ['to', 'from', 'by', 'values'].map((name) => attribs[name] ?? '').join(' ')
+  if (/href|src|style|class$/.test(target) || /url|image-set|\\|:\/\//i.test(values)) clear(attribs, ['to', 'from', 'by', 'values'])
 }
 
 function prepareMedia(attribs: Record<string, string>, address: string, path: string, around: Surroundings): void {

@@ -4,9 +4,47 @@ import { Element, isDocument, isTag, Text, type AnyNode, type Document, type Par
 import { parse } from 'parse5'
 import { adapter } from 'parse5-htmlparser2-tree-adapter'
 
-/** Reads HTML as a browser does, one without script if so asked; each node knows where in the source it stands. */
+/** What a page may have; browsers themselves nest no deeper. */
+export const pageLimits = { elements: 40_000, comments: 100_000, attributes: 2000, depth: 512 } as const
+
+/** A page that is more than the studio reads; the message says what of it, after the page's name. */
+export class PageTooLarge extends Error {}
+
+/** Reads HTML as a browser does, one without script if so asked; each node knows where in the source it stands. Throws a PageTooLarge, as soon as that is certain. */
 export function readTree(html: string, noScript = false): Document {
-  return parse(html, { treeAdapter: adapter, sourceCodeLocationInfo: true, scriptingEnabled: !noScript })
+  return parse(html, { treeAdapter: boundedAdapter(), sourceCodeLocationInfo: true, scriptingEnabled: !noScript })
+}
+
+/** The adapter of a tree that counts while it grows. */
+function boundedAdapter(): typeof adapter {
+  let elements = 0
+  let comments = 0
+  const depths = new WeakMap<AnyNode, number>()
+  const sink = (parent: AnyNode, child: AnyNode) => {
+    const depth = (depths.get(parent) ?? 0) + 1
+    if (depth > pageLimits.depth) throw new PageTooLarge(`is nested deeper than ${pageLimits.depth} elements, which no browser shows as it stands`)
+    depths.set(child, depth)
+  }
+  return {
+    ...adapter,
+    createElement: (name, namespace, attributes) => {
+      if (++elements > pageLimits.elements) throw new PageTooLarge(`has more than ${pageLimits.elements} elements, the most that a page may have`)
+      if (attributes.length > pageLimits.attributes) throw new PageTooLarge(`has an element of ${attributes.length} attributes; one may have ${pageLimits.attributes}`)
+      return adapter.createElement(name, namespace, attributes)
+    },
+    createCommentNode: (text) => {
+      if (++comments > pageLimits.comments) throw new PageTooLarge(`has more than ${pageLimits.comments} comments`)
+      return adapter.createCommentNode(text)
+    },
+    appendChild: (parent, child) => {
+      sink(parent, child)
+      adapter.appendChild(parent, child)
+    },
+    insertBefore: (parent, child, before) => {
+      sink(parent, child)
+      adapter.insertBefore(parent, child, before)
+    },
+  }
 }
 
 /** What a selector matches, in the order of the page; undefined where it cannot be read. */

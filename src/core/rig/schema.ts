@@ -1,4 +1,5 @@
 // The checks that a rig passes at the border, with messages that name the place.
+import { selectorText, valueText, valueWithHoles } from './css-text'
 import * as z from 'zod'
 import { parseEasing } from '../curve/easing'
 import { lookNames } from '../look/look'
@@ -7,7 +8,7 @@ import { filterFunctions, sides, slotName, transformFunctions, unitOf } from './
 
 const number = (least: number, greatest: number) => z.number().min(least).max(greatest)
 const identifier = z.string().regex(/^[A-Za-z][A-Za-z0-9-]{0,39}$/, 'an identifier is a letter, then letters, digits and hyphens')
-const select = z.string().trim().min(1).max(500)
+const select = selectorText()
 const px = number(-1e6, 1e6)
 
 export const easingSchema = z.string().refine((text) => parseEasing(text) !== undefined, { error: 'is not an easing: use linear, linear(...), ease, ease-in, ease-out, ease-in-out, cubic-bezier(...) or steps(...)' })
@@ -86,7 +87,7 @@ const targetSchema = z.union([z.literal('self'), otherTargetSchema])
 export const areaShape = z.object({
   id: identifier,
   of: z.enum(['each', 'group', 'window']),
-  select: z.string().trim().max(500),
+  select: z.union([z.literal(''), selectorText()]),
   insets: insetsSchema.optional(),
   box: z.enum(['still', 'live']),
   among: z.enum(['one', 'all']),
@@ -135,8 +136,8 @@ const outputSchema = z.object({
   strength: number(0, 2),
 })
 
-const css = z.record(z.string().regex(/^(--?)?[a-z][a-z0-9-]*$/i, 'is not the name of a CSS property'), z.string().max(2000).regex(/^([^{};<]|\{[A-Za-z][A-Za-z0-9-]*\})*$/, 'is not one CSS value'))
-const layerCss = z.string().max(2000).regex(/^([^{};<]|\{[A-Za-z][A-Za-z0-9-]*\})+$/, 'is not one CSS value with holes like {name}')
+const css = z.record(z.string().regex(/^(--?)?[a-z][a-z0-9-]*$/i, 'is not the name of a CSS property'), valueWithHoles(2000))
+const layerCss = valueWithHoles(2000, 'is not one CSS value with holes like {name}').min(1)
 
 const tag = (start: string) => z.string().max(500).regex(new RegExp(`^<${start}[a-z][^<>]*>$`, 'i'), 'is not a tag')
 const roleSchema = z.object({
@@ -166,7 +167,7 @@ const rigShape = z.object({
   parts: z.array(z.object({ id: identifier, area: identifier, inside: identifier.optional(), count: z.number().int().min(1).max(60).optional(), whileOn: z.boolean().optional(), covers: z.literal('border').optional(), holds: z.literal('copy').optional(), css })).max(100),
   rules: z.array(z.object({ select, css, whilePlayed: z.boolean().optional(), bearsKnobs: z.boolean().optional() })).max(100),
   layers: z.array(z.object({ id: identifier, css: layerCss })).max(100).optional(),
-  tokens: z.array(z.object({ id: identifier, of: z.enum(['colour', 'gradient', 'text', 'picture']), value: z.string().min(1).max(2000).regex(/^[^{};<]*$/, 'is not one CSS value'), note: z.string().max(200) })).max(100).optional(),
+  tokens: z.array(z.object({ id: identifier, of: z.enum(['colour', 'gradient', 'text', 'picture']), value: valueText(2000), note: z.string().max(200) })).max(100).optional(),
   roles: z.array(roleSchema).max(20).optional(),
   finePointerOnly: z.boolean().optional(),
   media: mediaSchema.optional(),

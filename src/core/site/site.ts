@@ -1,6 +1,7 @@
 // The site: pages and the effects that they share. Format glass-moth/1.
 import * as z from 'zod'
 import { findKind } from '../effect/kinds'
+import { selectorText, valueText } from '../rig/css-text'
 import { units } from '../rig/rig'
 
 export const siteFormat = 'glass-moth/1'
@@ -8,15 +9,15 @@ export const siteFormat = 'glass-moth/1'
 const identifier = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/, 'is not an identifier')
 const title = z.string().overwrite((text) => text.toWellFormed()).trim().min(1, 'needs a name').max(120, 'is longer than 120 characters')
 
-/** One value as CSS writes it, that can end nothing it stands in. */
-const cssText = (most: number) => z.string().min(1).max(most).regex(/^[^{};<]*$/, 'is not one CSS value')
-
 const hash = z.string().regex(/^[0-9a-f]{64}$/, 'is not a SHA-256 in hex')
-const select = z.string().trim().min(1).max(500)
+const select = selectorText()
 const noun = z.string().trim().min(1).max(60)
 
+/** A path that leads nowhere but down, or an address elsewhere. */
+const path = z.string().min(1).max(2000).refine((text) => !/^[/\\]|^[a-z]:[/\\](?![/\\])|\0/i.test(text) && !text.split(/[/\\]/).includes('..'), 'would lie outside of the site')
+
 /** A file that came with a page: its path from the top of what was brought, or the address elsewhere that it stands for. */
-export const fileSchema = z.object({ path: z.string().min(1).max(2000), hash, type: z.string().max(100), size: z.number().int().min(0) })
+export const fileSchema = z.object({ path, hash, type: z.string().max(100), size: z.number().int().min(0) })
 
 /** Files that were brought together, shared by the pages among them. */
 export const bundleSchema = z.object({ id: identifier, files: z.array(fileSchema).max(4000) })
@@ -28,7 +29,7 @@ export const pageSchema = z.object({
   source: hash,
   /** The bundle that the page came in, and where in it the page stood. */
   bundle: identifier.optional(),
-  path: z.string().max(2000).optional(),
+  path: path.optional(),
   /** Selectors of what is hidden until a script of the page's own shows it, and is shown in the studio. */
   shown: z.array(select).max(50).optional(),
 })
@@ -44,17 +45,17 @@ export const ownSchema = z.object({
   /** What to read it from where none is set: the match's background, text, picture, or an attribute. */
   from: z.union([z.enum(['background', 'text', 'picture']), z.object({ attribute: z.string().regex(/^[a-z][a-z0-9-]{0,60}$/i) })]).optional(),
   /** Values by the selector of one match. */
-  values: z.record(select, cssText(2000)),
+  values: z.record(select, valueText(2000)),
 })
 
 /** What some numbers and colours of an effect are in narrow windows, by knob or token; up to so wide ones, px. */
-export const narrowSchema = z.object({ upToPx: z.number().int().min(200).max(4000), values: z.record(identifier, cssText(500)) })
+export const narrowSchema = z.object({ upToPx: z.number().int().min(200).max(4000), values: z.record(identifier, valueText(500)) })
 
 /** A number, length or colour that effects of a site share: a custom property in the export. */
 export const namedValueSchema = z.object({
   id: identifier,
   name: z.string().regex(/^[a-z][a-z0-9-]{0,39}$/, 'is small letters, digits and hyphens, and begins with a letter'),
-  value: z.union([z.number().min(-1e6).max(1e6), cssText(500)]),
+  value: z.union([z.number().min(-1e6).max(1e6), valueText(500)]),
   unit: z.enum([...units, 'Hz']),
 })
 

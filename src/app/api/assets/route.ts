@@ -1,5 +1,6 @@
-import { keepAsset, largestFile } from '@/server/assets'
+import { keepAsset } from '@/server/assets'
 import { typeOf } from '@/server/file-types'
+import { largestFile } from '@/server/import-limits'
 import { answer, Problem } from '@/server/problem'
 import { readUpload } from '@/server/upload'
 

@@ -1,4 +1,5 @@
-import { importFiles, importLimits } from '@/server/import'
+import { importFiles } from '@/server/import'
+import { importLimits } from '@/server/import-limits'
 import { log } from '@/server/log'
 import { answer, Problem } from '@/server/problem'
 import { readUpload } from '@/server/upload'

@@ -19,7 +19,7 @@ export function GET(request: Request, { params }: Context) {
     const { site, page, html } = await readPage(siteId, pageId)
     const isScriptless = new URL(request.url).searchParams.get('visit') === 'noscript'
     const nonce = isScriptless ? undefined : randomBytes(18).toString('base64')
-    const source = isScriptless ? exportPage(site, siteId, page, html) : html
+    const source = isScriptless ? await exportPage(site, siteId, page, html) : html
     const { html: copy } = await copyPage(site, page, source, nonce)
     const body = nonce === undefined ? await withFiles(copy, readAsset) : withAgent(copy, stageScript(), nonce)
     return new Response(body, {
@@ -28,6 +28,8 @@ export function GET(request: Request, { params }: Context) {
         'content-security-policy': nonce === undefined ? scriptlessPolicy : framePolicy(nonce),
         'x-content-type-options': 'nosniff',
         'referrer-policy': 'no-referrer',
+        // The names in links are looked up by nobody.
+        'x-dns-prefetch-control': 'off',
         'cache-control': 'no-store',
       },
     })

@@ -1,0 +1,55 @@
+// What reads pages takes time in proportion to what it is given: four times as much is never sixteen times as slow.
+import { describe, expect, it } from 'vitest'
+import { changeAddresses } from './css-addresses'
+import { readSrcset } from './references'
+import { prepareSheet } from './sheets'
+import { copyForStudio } from './studio-copy'
+import { PageTooLarge, readTree } from './tree'
+
+const around = { files: new Map(), sheetText: () => undefined, onMissing: () => undefined }
+const options = { path: 'index.html', files: new Map(), sheetText: () => undefined, shown: [], nonce: 'n' }
+const leave = { address: () => undefined, import: () => undefined }
+const refused = (work: () => unknown) => {
+  try {
+    work()
+  } catch (error) {
+    if (!(error instanceof PageTooLarge)) throw error
+  }
+}
+
+/** The least time of some tries, ms. */
+function leastMs(work: () => unknown): number {
+  return Math.min(...Array.from({ length: 4 }, () => {
+    const began = performance.now()
+    work()
+    return performance.now() - began
+  }))
+}
+
+const readers: readonly (readonly [string, number, (n: number) => () => unknown])[] = [
+  ['a srcset of spaces', 200_000, (n) => { const text = `a.png${' '.repeat(n)}1x`; return () => readSrcset(text) }],
+  ['a srcset of commas', 200_000, (n) => { const text = ','.repeat(n); return () => readSrcset(text) }],
+  ['a srcset of brackets', 100_000, (n) => { const text = `a ${'('.repeat(n)}`; return () => readSrcset(text) }],
+  ['a sheet of addresses', 20_000, (n) => { const text = 'a{b:url(x)}'.repeat(n); return () => prepareSheet(text, 'a.css', around) }],
+  ['a sheet of imports', 20_000, (n) => { const text = '@import "x.css" screen;'.repeat(n); return () => prepareSheet(text, 'a.css', around) }],
+  ['a sheet of one import that has no end', 100_000, (n) => { const text = `@import "x" ${'(a) '.repeat(n)}`; return () => prepareSheet(text, 'a.css', around) }],
+  ['a sheet of escapes', 40_000, (n) => { const text = 'a{b:u\\72l(x)}'.repeat(n); return () => changeAddresses(text, leave) }],
+  ['a sheet of backslashes', 200_000, (n) => { const text = '\\'.repeat(n); return () => changeAddresses(text, leave) }],
+  ['a sheet of open brackets', 200_000, (n) => { const text = '('.repeat(n); return () => changeAddresses(text, leave) }],
+  ['a page of text', 400_000, (n) => { const text = `<p>${'x '.repeat(n)}`; return () => copyForStudio(text, options) }],
+  ['a page of attributes', 50_000, (n) => { const text = `<p ${Array.from({ length: n }, (_, i) => `a${i}`).join(' ')}>`; return () => refused(() => readTree(text)) }],
+  ['a page of closing tags', 200_000, (n) => { const text = '</p>'.repeat(n); return () => refused(() => readTree(text)) }],
+  ['a page nested without end', 100_000, (n) => { const text = '<div>'.repeat(n); return () => refused(() => readTree(text)) }],
+  ['tables in tables', 50_000, (n) => { const text = '<table><tr><td>'.repeat(n); return () => refused(() => readTree(text)) }],
+  ['a page of comments', 50_000, (n) => { const text = '<!---->'.repeat(n); return () => refused(() => readTree(text)) }],
+  ['a style of addresses in a page', 20_000, (n) => { const text = `<p style="${'background:url(x);'.repeat(n)}">`; return () => copyForStudio(text, options) }],
+]
+
+describe('what reads pages', () => {
+  it.each(readers)('grows with %s no faster than that does', (_, size, make) => {
+    const [small, large] = [leastMs(make(size / 4)), leastMs(make(size))]
+    // Four times as much: 4 if it is linear, 16 if it is quadratic. What takes no time at all cannot be compared.
+    if (large > 20) expect(large / small).toBeLessThan(10)
+    else expect(large).toBeLessThanOrEqual(20)
+  })
+})

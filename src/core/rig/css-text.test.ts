@@ -1,0 +1,18 @@
+import { describe, expect, it } from 'vitest'
+import { isContained, selectorText, valueWithHoles } from './css-text'
+
+describe('CSS text that is written as it stands', () => {
+  it.each(['.card', 'a[href="x{y}"] > b:is(.c, #d)', '.sm\\:w-1\\/2', "[title='a\"b\\'</style>']", 'linear-gradient(#fff, rgb(0 0 0 / 20%))', '&:hover', '"a;b"'])('may be %s', (text) => {
+    expect(isContained(text)).toBe(true)
+  })
+
+  it.each(['.card{} html{background:url(http://e.test)} .card', '.a"', '.a[b="x', '.a\\', 'rgb(0', ')', '.a /* ', 'x */ y', 'a;b', '@import "x"', '</style>', "'a\nb'", '(]', '.a\\\n', '"x\\"'])('may not be %s', (text) => {
+    expect(isContained(text)).toBe(false)
+  })
+
+  it('is told in words where it is refused', () => {
+    expect(selectorText().safeParse('.a{}').error?.issues[0]?.message).toBe('is not a CSS selector')
+    expect(valueWithHoles(99).safeParse('calc({a} * 2)').success).toBe(true)
+    expect(valueWithHoles(99).safeParse('{a} }').success).toBe(false)
+  })
+})

@@ -1,0 +1,48 @@
+// Text that is written into a stylesheet as it stands: it must end nothing that it stands in, nor leave anything open behind it.
+import * as z from 'zod'
+
+const closing: Readonly<Record<string, string>> = { '(': ')', '[': ']' }
+
+/**
+ * Whether CSS text stays within its place (CSS Syntax Module Level 3): brackets and strings are closed, nothing is escaped past
+ * its end, and outside of strings there are no braces, semicolons, comments or tags.
+ */
+export function isContained(text: string): boolean {
+  const open: string[] = []
+  for (let i = 0; i < text.length; i++) {
+    const character = text.charAt(i)
+    if (character === '\\') {
+      i += 1
+      if (i >= text.length || /[\n\r\f]/.test(text.charAt(i))) return false
+    } else if (character === '"' || character === "'") {
+      const end = endOfString(text, i)
+      if (end < 0) return false
+      i = end
+    } else if (character in closing) open.push(closing[character] ?? '')
+    else if (character === ')' || character === ']') {
+      if (open.pop() !== character) return false
+    } else if (/[{};<@\0]/.test(character) || text.startsWith('/*', i) || text.startsWith('*/', i)) return false
+  }
+  return open.length === 0
+}
+
+/** Where the string that begins here ends; -1 where it does not. */
+function endOfString(text: string, from: number): number {
+  for (let i = from + 1; i < text.length; i++) {
+    if (text.charAt(i) === '\\') i += 1
+    else if (/[\n\r\f]/.test(text.charAt(i))) return -1
+    else if (text.charAt(i) === text.charAt(from)) return i
+  }
+  return -1
+}
+
+/** A selector that can be written as it stands. */
+export const selectorText = (most = 500) => z.string().trim().min(1).max(most).refine(isContained, 'is not a CSS selector')
+
+/** A value of one declaration that can be written as it stands; holes like `{name}` where it may have them. */
+export const valueText = (most: number) => z.string().min(1).max(most).refine((text) => isContained(text) && !/[{};<]/.test(text), 'is not one CSS value')
+export const valueWithHoles = (most: number, message = 'is not one CSS value') =>
+  z.string().max(most).refine((text) => {
+    const filled = text.replace(/\{[A-Za-z][A-Za-z0-9-]*\}/g, '0')
+    return isContained(filled) && !/[{};<]/.test(filled)
+  }, message)

@@ -1,0 +1,94 @@
+// Has the reading done in threads of its own, each with a budget of time and memory: whatever a page holds, the server answers.
+import { join } from 'node:path'
+import { Worker } from 'node:worker_threads'
+import { log } from '../log'
+import { Problem } from '../problem'
+import type { FromThread, TaskName } from './protocol'
+import type { tasks } from './tasks'
+
+type Given<Task extends TaskName> = Parameters<(typeof tasks)[Task]>[0]
+type Value<Task extends TaskName> = ReturnType<(typeof tasks)[Task]>
+
+/** How long a task may take, ms; and how much memory a thread may have beside the bytes of files, MB. */
+const budgetMs: Readonly<Record<TaskName, number>> = { import: 20_000, check: 8000, copy: 8000, export: 8000 }
+const budgetMb = 200
+
+interface Job {
+  readonly task: TaskName
+  readonly given: unknown
+  readonly transfer: readonly ArrayBuffer[]
+  readonly resolve: (value: never) => void
+  readonly reject: (error: unknown) => void
+}
+
+/** A thread with what waits for it; one task at a time. */
+interface Lane {
+  worker: Worker | undefined
+  current: { readonly id: number; readonly job: Job; readonly timer: NodeJS.Timeout } | undefined
+  readonly waiting: Job[]
+}
+
+// Next bundles each route for itself, so the threads hang on the process. What is brought in does not keep pages waiting.
+const shared = globalThis as typeof globalThis & { glassMothReaders?: { readonly import: Lane; readonly page: Lane } }
+const lanes = () => (shared.glassMothReaders ??= { import: { worker: undefined, current: undefined, waiting: [] }, page: { worker: undefined, current: undefined, waiting: [] } })
+
+let ids = 0
+
+/** Has a task done. Throws the Problem that it met: 413 or 422 for what it refuses, and 422 where it takes more time or memory than it may. */
+export function read<Task extends TaskName>(task: Task, given: Given<Task>, transfer: readonly ArrayBuffer[] = []): Promise<Value<Task>> {
+  return new Promise((resolve, reject) => {
+    const lane = lanes()[task === 'import' ? 'import' : 'page']
+    lane.waiting.push({ task, given, transfer, resolve, reject })
+    next(lane)
+  })
+}
+
+/** Starts the thread that reads pages before anybody waits for it. */
+export const warmReader = (): void => void (lanes().page.worker ??= startThread(lanes().page))
+
+function next(lane: Lane): void {
+  if (lane.current) return
+  const job = lane.waiting.shift()
+  if (!job) return lane.worker?.unref()
+  const worker = (lane.worker ??= startThread(lane))
+  worker.ref()
+  const id = ++ids
+  const timer = setTimeout(() => giveUp(lane, worker, `It takes longer than ${budgetMs[job.task] / 1000} seconds to read.`), budgetMs[job.task])
+  lane.current = { id, job, timer }
+  worker.postMessage({ id, task: job.task, given: job.given }, [...job.transfer])
+}
+
+function finish(lane: Lane): Job | undefined {
+  const job = lane.current?.job
+  clearTimeout(lane.current?.timer)
+  lane.current = undefined
+  return job
+}
+
+/** Ends a thread that does not come to an end, or came to one; another takes its place. */
+function giveUp(lane: Lane, worker: Worker, why: string): void {
+  if (lane.worker !== worker) return
+  lane.worker = undefined
+  void worker.terminate()
+  finish(lane)?.reject(new Problem(422, 'This cannot be read', `${why} Nothing of it was kept.`))
+  next(lane)
+}
+
+function startThread(lane: Lane): Worker {
+  const worker = new Worker(join(process.cwd(), 'build', 'reader.mjs'), { resourceLimits: { maxOldGenerationSizeMb: budgetMb, maxYoungGenerationSizeMb: 32 } })
+  worker.unref()
+  worker.on('message', (message: FromThread) => {
+    if (lane.worker !== worker || lane.current?.id !== message.id) return
+    const job = finish(lane)
+    if ('value' in message) job?.resolve(message.value as never)
+    else if ('problem' in message) job?.reject(new Problem(message.problem.status, message.problem.title, message.problem.detail))
+    else job?.reject(new Error(message.error))
+    next(lane)
+  })
+  worker.on('error', (error) => {
+    log.error({ err: error }, 'the thread that reads ended')
+    const isFull = 'code' in error && error.code === 'ERR_WORKER_OUT_OF_MEMORY'
+    giveUp(lane, worker, isFull ? 'It needs more memory to read than a page may.' : 'The studio met an error while it read this.')
+  })
+  return worker
+}

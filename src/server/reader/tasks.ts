@@ -1,0 +1,158 @@
+// What reads what somebody else wrote: archives, pages, sheets, for as long and in as much memory as it may, in a thread of its own.
+// Nothing here knows the database.
+import { createHash } from 'node:crypto'
+import sniffEncoding from 'html-encoding-sniffer'
+import { writePage } from '../../bundle/page'
+import { planFigures, playedFigures } from '../../core/export/plan'
+import { writeScript } from '../../core/export/script'
+import { targetsOf, writeStylesheet } from '../../core/export/stylesheet'
+import { overlapsOf } from '../../core/page/overlaps'
+import { copyForStudio, type StudioCopy } from '../../core/page/studio-copy'
+import type { PageFile } from '../../core/page/sheets'
+import { elementsOf, findIn, PageTooLarge, readTree, textOf } from '../../core/page/tree'
+import type { Page, Site } from '../../core/site/site'
+import { cutText } from '../../core/site/text'
+import { nameOfType, typeOf } from '../file-types'
+import { importLimits } from '../import-limits'
+import { Problem } from '../problem'
+import { unzip, type Unpacked } from '../unzip'
+
+/** A page that was read, with whether its text gives back the very bytes that came. */
+export interface ReadPage {
+  readonly path: string
+  readonly name: string
+  readonly html: string
+  readonly isExact: boolean
+}
+
+export interface ReadFile {
+  readonly path: string
+  readonly type: string
+  readonly hash: string
+  readonly bytes: Uint8Array
+}
+
+export interface ReadImport {
+  readonly pages: readonly ReadPage[]
+  /** Everything else, and the bytes of pages that were in another encoding. */
+  readonly files: readonly ReadFile[]
+}
+
+export interface CopyTask {
+  readonly html: string
+  readonly path: string
+  readonly files: readonly PageFile[]
+  /** The texts of sheets by hash. */
+  readonly sheets: ReadonlyMap<string, string>
+  readonly shown: readonly string[]
+  readonly nonce: string | undefined
+}
+
+export interface ExportTask {
+  readonly site: Site
+  readonly siteId: string
+  readonly page: Page
+  readonly html: string
+  /** The player that its effects need. */
+  readonly player: string
+}
+
+/** The tasks by name; each is a function of what can be posted to a thread. */
+export const tasks = {
+  import: readImport,
+  /** Whether a page's HTML is within the limits. Throws a 413 Problem where it is not. */
+  check: (html: string): true => {
+    readPageTree(html, 'The page')
+    return true
+  },
+  copy: ({ html, path, files, sheets, shown, nonce }: CopyTask): StudioCopy => copyForStudio(html, { path, files: new Map(files.map((file) => [file.path, file])), sheetText: (hash) => sheets.get(hash), shown, nonce }),
+  export: ({ site, siteId, page, html, player }: ExportTask): string => {
+    const figures = planFigures(site, siteId, page.id)
+    const tree = readTree(html)
+    const overlaps = overlapsOf(targetsOf(figures), (select) => findIn(tree, select))
+    return writePage(html, writeStylesheet(figures, overlaps), writeScript(player, playedFigures(figures)))
+  },
+}
+
+const short = (path: string) => (path.length > 80 ? `…${path.slice(-79)}`.toWellFormed() : path)
+const isPage = (path: string) => /\.x?html?$/i.test(path)
+const megabytes = (bytes: number) => bytes / 1024 / 1024
+
+/** Reads what was brought. Throws a Problem with one sentence when there is no page, or something is too large, broken or not what it says. */
+function readImport(given: readonly Unpacked[]): ReadImport {
+  const files = withoutCommonFolder(unpackAll(given))
+  const large = files.find(({ bytes, path }) => bytes.length > (isPage(path) ? importLimits.htmlBytes : importLimits.fileBytes))
+  if (large) throw new Problem(413, 'A file is too large', `"${short(large.path)}" has ${megabytes(large.bytes.length).toFixed(1)} MB; ${isPage(large.path) ? `a page may have ${megabytes(importLimits.htmlBytes)}` : `a file may have ${megabytes(importLimits.fileBytes)}`}.`)
+  const unsafe = files.find(({ path }) => !isSafePath(path))
+  if (unsafe) throw new Problem(422, 'A path is not safe', `"${short(unsafe.path)}" would lie outside of what was brought.`)
+  const [pageFiles, others] = [files.filter(({ path }) => isPage(path)), files.filter(({ path }) => !isPage(path))]
+  if (pageFiles.length === 0) throw new Problem(422, 'No page', files.length === 0 ? 'There was nothing in what you brought.' : 'There is no HTML file in what you brought. Bring the page with its files, or paste its HTML.')
+  if (pageFiles.length > importLimits.pages) throw new Problem(413, 'Too many pages', `${pageFiles.length} HTML files were brought; ${importLimits.pages} are taken at once.`)
+  const pages = pageFiles.map(readPage).sort(indexFirst)
+  const originals = pageFiles.filter(({ path }) => pages.some((page) => page.path === path && !page.isExact))
+  return { pages, files: [...others, ...originals].map(({ path, bytes }) => ({ path, bytes, type: typeOf(path, bytes), hash: createHash('sha256').update(bytes).digest('hex') })) }
+}
+
+/** All files, archives opened. What they hold counts together, while it is unpacked. */
+function unpackAll(given: readonly Unpacked[]): readonly Unpacked[] {
+  const left = { files: importLimits.files, totalBytes: importLimits.totalBytes }
+  return given.flatMap(({ path, bytes }) => {
+    const found = typeOf(path, bytes) === 'application/zip' ? unzip(bytes, { ...left, fileBytes: importLimits.fileBytes }) : [{ path: path.replaceAll('\\', '/').replace(/^\/+/, ''), bytes }]
+    left.files -= found.length
+    left.totalBytes -= found.reduce((sum, each) => sum + each.bytes.length, 0)
+    if (left.files < 0) throw new Problem(413, 'Too many files', `More than ${importLimits.files} files were brought; that is the most that is taken at once.`)
+    if (left.totalBytes < 0) throw new Problem(413, 'Too much at once', `What was brought has more than ${megabytes(importLimits.totalBytes)} MB; that is the most that is taken at once.`)
+    return found
+  })
+}
+
+/** Whether a path stays within what it is a path of. */
+export const isSafePath = (path: string): boolean => path !== '' && !/^[/\\]|^[a-z]:[/\\]|\0/i.test(path) && !path.split(/[/\\]/).includes('..')
+
+/** Archives and folders often hold everything in one folder of their own. */
+function withoutCommonFolder(files: readonly Unpacked[]): readonly Unpacked[] {
+  const folders = files.map(({ path }) => path.split('/').slice(0, -1))
+  let depth = 0
+  while (files.length > 0 && folders.every((parts) => parts[depth] !== undefined && parts[depth] === folders[0]?.[depth])) depth += 1
+  return depth === 0 ? files : files.map(({ path, bytes }) => ({ path: path.split('/').slice(depth).join('/'), bytes }))
+}
+
+/** Encodings that no decoder reads, since they were ways to smuggle: a browser shows a page of them as one replacement character. */
+const unreadable = /^(replacement|iso-2022-kr|hz-gb-2312|iso-2022-cn|iso-2022-cn-ext|csiso2022kr)$/i
+
+/** A page's text, by the encoding that its bytes or its own words tell. */
+function readPage({ path, bytes }: Unpacked): ReadPage {
+  const type = typeOf(path, bytes)
+  if (type !== 'text/html') throw new Problem(422, 'Not a page', `"${short(path)}" is called HTML, but is really ${nameOfType(type)}.`)
+  if (bytes.length === 0) throw new Problem(422, 'Not a page', `"${short(path)}" is empty.`)
+  const html = decode(bytes, path).toWellFormed()
+  if (html.includes('\0')) throw new Problem(422, 'Not a page', `"${short(path)}" is called HTML, but holds bytes that no text has.`)
+  const title = elementsOf(readPageTree(html, `"${short(path)}"`)).find(({ name }) => name === 'title')
+  const name = ((title && textOf(title)) || path.split('/').at(-1)?.replace(/\.x?html?$/i, '') || 'Page').trim() || 'Page'
+  return { path, html, name: cutText(name, 100), isExact: Buffer.from(html, 'utf8').equals(Buffer.from(bytes)) }
+}
+
+function decode(bytes: Uint8Array, path: string): string {
+  const encoding = sniffEncoding(bytes, { defaultEncoding: 'utf-8' }).toLowerCase()
+  const refusal = () => new Problem(422, 'The encoding cannot be read', `"${short(path)}" says that it is written in ${encoding}, which no browser reads. Save it as UTF-8 and bring it again.`)
+  if (unreadable.test(encoding)) throw refusal()
+  try {
+    return new TextDecoder(encoding).decode(bytes)
+  } catch {
+    throw refusal()
+  }
+}
+
+function readPageTree(html: string, name: string) {
+  try {
+    return readTree(html)
+  } catch (error) {
+    throw error instanceof PageTooLarge ? new Problem(413, 'The page is too large', `${name} ${error.message}.`) : error
+  }
+}
+
+function indexFirst(one: ReadPage, other: ReadPage): number {
+  const rank = ({ path }: ReadPage) => [path.split('/').length, /(^|\/)index\.x?html?$/i.test(path) ? 0 : 1, path] as const
+  const [a, b] = [rank(one), rank(other)]
+  return a[0] - b[0] || a[1] - b[1] || (a[2] < b[2] ? -1 : 1)
+}
