@@ -1,4 +1,4 @@
-// What goes wrong: nonsense, lost selectors, pages that are gone, a dead database, a stale revision, a hostile page.
+// What goes wrong: nonsense, lost selectors, pages that are gone, a dead database, a hostile page, requests that are none.
 import { createServer } from 'node:http'
 import { eventually, expect, test } from './support/house'
 import { cardsPage, clickOnPage, leanOf, movePointer, stageOf, tiltOnCards } from './support/stage'
@@ -41,6 +41,10 @@ test('a page that does not exist is a proper screen with the way home', async ({
     expect(response?.status()).toBe(404)
     await expect(page.getByRole('heading', { name: 'There is no such page' })).toBeVisible()
   }
+  // Inside the stage it is a page too, not JSON.
+  await page.goto(`${house.address}/frame/starters/gone`)
+  await expect(page.getByRole('heading', { name: 'No such page' })).toBeVisible()
+  await page.goto(`${house.address}/nowhere`)
   await page.getByRole('link', { name: 'Home: all sites' }).click()
   await expect(page.getByRole('heading', { name: 'Glass Moth' })).toBeVisible()
 })
@@ -73,53 +77,6 @@ test('while the database is stopped edits are kept in the browser, through a rel
   await expect(page.getByRole('status').getByText('· saved')).toBeVisible({ timeout: 15_000 })
   const [row] = await house.query('SELECT JSON_VALUE(document, ?) AS angle FROM sites WHERE id = ?', ['$.effects[0].settings.acrossDeg', 'offline'])
   expect(row?.angle).toBe('33')
-})
-
-test('two windows: what each changes comes to both, what both change is told, and nothing is dropped', async ({ page, house, context }) => {
-  const url = await house.addSite('stale', cardsPage, [tiltOnCards()])
-  const second = await context.newPage()
-  await page.goto(url)
-  await second.goto(url)
-  await stageOf(page)
-  await stageOf(second)
-  const angleOf = (each: typeof page) => each.getByRole('spinbutton', { name: 'The angle', exact: true })
-  const eyeOf = (each: typeof page) => each.getByRole('spinbutton', { name: /eye|distance/i }).first()
-  const toldIn = (each: typeof page) => each.getByRole('alert').filter({ hasText: 'another window' })
-  const type = async (each: typeof page, text: string) => {
-    await angleOf(each).focus()
-    await each.keyboard.type(text)
-    await each.keyboard.press('Enter')
-  }
-  await type(page, '12')
-  await expect(page.getByRole('status').getByText('· saved')).toBeVisible()
-  // The second window knows nothing of it, and changes something else.
-  await eyeOf(second).focus()
-  await second.keyboard.type('900')
-  await second.keyboard.press('Enter')
-  await expect(toldIn(second)).toContainText('Changes from another window came in beside yours.')
-  await expect(angleOf(second)).toHaveAttribute('aria-valuetext', '12°')
-  await expect(second.getByRole('status').getByText('· saved')).toBeVisible()
-  await toldIn(second).getByRole('button', { name: 'Good' }).click()
-
-  // Both change the same number: the one who saves last is told; the other value is an earlier state.
-  await type(second, '40')
-  await expect(second.getByRole('status').getByText('· saved')).toBeVisible()
-  await type(page, '5')
-  await expect(toldIn(page)).toContainText('Both windows changed figure Cards give way: settings: acrossDeg')
-  await expect(page.getByRole('status').getByText('· saved')).toBeVisible()
-  const kept = await house.query('SELECT JSON_VALUE(document, ?) AS angle, JSON_VALUE(document, ?) AS eye FROM site_revisions WHERE site_id = ? ORDER BY revision', ['$.effects[0].settings.acrossDeg', '$.effects[0].settings.eyePx', 'stale'])
-  expect(kept.map(({ angle }) => angle)).toContain('40')
-  expect(kept.at(-1)).toEqual({ angle: '5', eye: '900' })
-
-  // An earlier state is looked at, gone back to, and that is undone.
-  await toldIn(page).getByRole('button', { name: 'Earlier states' }).click()
-  const states = page.getByRole('complementary', { name: 'Earlier states' })
-  await states.getByRole('button', { name: 'Look' }).first().click()
-  await expect(states.getByText('Figure Cards give way: different then')).toBeVisible()
-  await states.getByRole('button', { name: 'Go back to it' }).first().click()
-  await expect(angleOf(page)).toHaveAttribute('aria-valuetext', '40°')
-  await page.getByRole('button', { name: /^Undo/ }).click()
-  await expect(angleOf(page)).toHaveAttribute('aria-valuetext', '5°')
 })
 
 /** A server on loopback that answers each path. */
@@ -186,4 +143,20 @@ test('foreign hosts and origins are refused, null among them', async ({ page, ho
   expect(await ask({ origin: 'http://example.test' })).toBe(403)
   expect(await ask({ host: 'example.test' })).toBe(403)
   expect(await ask({ 'sec-fetch-site': 'cross-site' })).toBe(403)
+})
+
+test('whatever is asked for, the answer is a problem with a sentence', async ({ page, house }) => {
+  const ask = async (method: string, path: string, data?: string) => {
+    const response = await page.request.fetch(house.address + path, { method, ...(data === undefined ? {} : { data: Buffer.from(data), headers: { 'content-type': 'application/json' } }) })
+    return [response.status(), response.headers()['content-type'], typeof ((await response.json()) as { detail: unknown }).detail]
+  }
+  const problem = (status: number) => [status, 'application/problem+json', 'string']
+  expect(await ask('GET', '/api/nowhere')).toEqual(problem(404))
+  expect(await ask('PUT', '/api/sites/starters')).toEqual(problem(405))
+  expect(await ask('TRACE', '/api/health')).toEqual(problem(405))
+  expect(await ask('GET', '/api/sites/%E0%A4%A')).toEqual(problem(400))
+  expect(await ask('POST', '/api/sites/starters/edits', '{"window":')).toEqual(problem(400))
+  expect(await ask('POST', '/api/sites/starters/edits', '{"window":"w","revision":1,"entries":[{}]}')).toEqual(problem(422))
+  expect(await ask('POST', '/api/sites/starters/edits', `"${'x'.repeat(4_100_000)}"`)).toEqual(problem(413))
+  expect(await ask('DELETE', '/api/presets/a%20b')).toEqual(problem(404))
 })

@@ -183,8 +183,8 @@ export function makeSaver({ siteId, log, journal, setSent, onSaved, onState }: S
     isAtRisk: () => !isKept && !isAllSaved(),
     end: () => {
       hasEnded = true
-      clearTimeout(timer)
-      log.close()
+      // What is under way is brought to its end; what is not saved by then is on the disk.
+      void (isAllSaved() ? Promise.resolve() : send()).finally(() => log.close())
     },
   }
 }
