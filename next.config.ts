@@ -8,7 +8,7 @@ const config: NextConfig = {
   devIndicators: false,
   // Types are checked by npm test; the build need not do it again on every designer's machine.
   typescript: { ignoreBuildErrors: true },
-  serverExternalPackages: ['pino', 'mysql2', 'esbuild'],
+  serverExternalPackages: ['pino', 'mysql2', 'esbuild', 'fflate'],
   outputFileTracingExcludes: { '*': ['**/*'] },
   // A little more than is taken in at once (src/server/import.ts), so that the sentence about too much is our own.
   experimental: { optimizePackageImports: ['@chakra-ui/react'], proxyClientMaxBodySize: '64mb' },

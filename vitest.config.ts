@@ -2,6 +2,7 @@ import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
   test: {
+    setupFiles: ['vitest.setup.ts'],
     projects: [
       { extends: true, test: { name: 'unit', include: ['src/**/*.test.{ts,tsx}', 'scripts/**/*.test.ts'], exclude: ['src/server/**'] } },
       { extends: true, test: { name: 'database', include: ['src/server/**/*.test.ts'], globalSetup: ['src/server/test-database.ts'], fileParallelism: false } },

@@ -43,7 +43,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
       if (name === 'Markup') await expect(page.getByRole('textbox', { name: 'HTML of the page' })).toBeVisible()
       expect(await findings(page)).toEqual([])
     }
-    await page.getByRole('button', { name: 'Earlier states of this site' }).click()
+    await page.getByRole('button', { name: 'History' }).click()
     expect(await findings(page)).toEqual([])
     await page.getByRole('button', { name: /^Visit as/ }).click()
     expect(await findings(page)).toEqual([])

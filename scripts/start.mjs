@@ -4,17 +4,16 @@ import { buildWhenNeeded } from './build.mjs'
 import { backupsFolder, dataFolder } from './data-folder.mjs'
 import { startDatabase } from './database.mjs'
 import { checkNode, installMariaDb, installPackages } from './install.mjs'
+import { keep } from './keep.mjs'
 import { Obstacle, runCommand, say } from './say.mjs'
 import { checkPort, endLeftStudios, loadDemo, runWithDatabase, startStudio } from './serve.mjs'
 
 const port = Number(process.env.PORT ?? 4717)
 
-/** How long after a failed try the database is started again, ms. */
-const restartMs = 3000
-
 /** How to stop what runs, the last one first; each is there as soon as its program is. */
 const running = new Set()
 let stopping
+const house = { running, isStopping: () => stopping !== undefined }
 const stopAll = (code) => {
   stopping ??= (async () => {
     for (const stop of [...running].reverse()) await stop()
@@ -36,42 +35,12 @@ await runCommand(async () => {
   const program = installMariaDb()
 
   let connection
-  // A database that dies under us is started again where it was; the studio keeps edits in the browser meanwhile.
-  const keepDatabase = async () => {
-    let stop
-    const database = await startDatabase({
-      program,
-      folder: dataFolder,
-      port: connection?.port,
-      onSpawn: (stopIt) => {
-        stop = stopIt
-        running.add(stop)
-      },
-      onExit: () => {
-        running.delete(stop)
-        if (stopping) return
-        say('The database stopped by itself. Starting it again.')
-        void keepTrying()
-      },
-    }).catch((error) => {
-      running.delete(stop)
-      throw error
+  const keepDatabase = () =>
+    keep('database', house, async (events) => {
+      const database = await startDatabase({ program, folder: dataFolder, port: connection?.port, ...events })
+      connection = database.connection
+      return database
     })
-    connection = database.connection
-    return database
-  }
-  const keepTrying = async () => {
-    for (let last = ''; !stopping; ) {
-      try {
-        await keepDatabase()
-        return say('The database is back.')
-      } catch (error) {
-        if (error.message !== last) say(`${error.message} It is tried again; edits stay in the browser meanwhile.`)
-        last = error.message
-        await new Promise((resolve) => setTimeout(resolve, restartMs))
-      }
-    }
-  }
   try {
     say('Starting MariaDB.')
     const { movedTo } = await keepDatabase()
@@ -86,15 +55,7 @@ await runCommand(async () => {
     buildWhenNeeded()
     if (stopping) return await stopping
     say('Serving the studio.')
-    const studio = await startStudio({
-      port,
-      connection,
-      onSpawn: (stop) => running.add(stop),
-      onExit: () => {
-        if (!stopping) say('The studio stopped by itself. Run npm start again.')
-        void stopAll(1)
-      },
-    })
+    const studio = await keep('studio', house, (events) => startStudio({ port, connection, ...events }))
     backUpDaily(backupsFolder, () => connection)
     console.log(`\n  Open ${studio.address}   (Ctrl-C stops it)\n`)
   } catch (error) {

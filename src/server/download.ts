@@ -1,7 +1,9 @@
-// What a designer takes away of a page: one file, or an archive of the page with the files that came with it.
-import { zipSync, type Zippable } from 'fflate'
-import type { Page, SiteFile } from '../core/site/site'
+// What a designer takes away: a page as one file, or with the files that came with it as an archive; or a whole site.
+import { zip, type AsyncZippable } from 'fflate'
+import { filesOf, type Page, type Site, type SiteFile } from '../core/site/site'
 import { readAsset } from './assets'
+import { exportPage } from './export'
+import { readSource } from './sites'
 
 interface Packed {
   readonly type: string
@@ -17,13 +19,60 @@ export function fileNameOf(name: string): string {
 /** A mark by which a browser reads the page as UTF-8, whatever its own words say of another encoding. */
 const mark = '\ufeff'
 
+/** An archive, packed in threads of its own so that the server goes on answering. */
+const packAll = (entries: AsyncZippable): Promise<Uint8Array<ArrayBuffer>> =>
+  new Promise((resolve, reject) => zip(entries, { level: 6, mtime: '2020-01-01' }, (error, bytes) => (error ? reject(error) : resolve(bytes as Uint8Array<ArrayBuffer>))))
+
+const pathOf = (page: Page) => page.path ?? 'index.html'
+const textOf = (html: string, page: Page, files: readonly SiteFile[]) => Buffer.from((files.some(({ path }) => path === pathOf(page)) && !html.startsWith(mark) ? mark : '') + html, 'utf8')
+/** The files that stand beside pages: not their own bytes, nor what is elsewhere. */
+const besides = (files: readonly SiteFile[], pages: readonly Page[]) => files.filter(({ path }) => !pages.some((page) => pathOf(page) === path) && !/^[a-z]+:/i.test(path))
+
+/** The files of a bundle as entries of an archive, in a folder. */
+async function entriesOf(files: readonly SiteFile[], folder: string): Promise<AsyncZippable> {
+  const entries: AsyncZippable = {}
+  for (const { path, hash, size } of files) entries[folder + path] = size > 0 ? (await readAsset(hash)).bytes : new Uint8Array()
+  return entries
+}
+
 export async function packPage(html: string, page: Page, files: readonly SiteFile[]): Promise<Packed> {
-  const path = page.path ?? 'index.html'
-  const wasOtherwise = files.some((file) => file.path === path)
-  const text = Buffer.from((wasOtherwise && !html.startsWith(mark) ? mark : '') + html, 'utf8')
-  const others = files.filter((file) => file.path !== path && !/^[a-z]+:/i.test(file.path))
+  const text = textOf(html, page, files)
+  const others = besides(files, [page])
   if (others.length === 0) return { type: 'text/html; charset=utf-8', body: new Uint8Array(text), extension: 'html' }
-  const entries: Zippable = { [path]: text }
-  for (const { path: name, hash, size } of others) entries[name] = size > 0 ? (await readAsset(hash)).bytes : new Uint8Array()
-  return { type: 'application/zip', body: new Uint8Array(zipSync(entries, { level: 6, mtime: '2020-01-01' })), extension: 'zip' }
+  return { type: 'application/zip', body: await packAll({ [pathOf(page)]: text, ...(await entriesOf(others, '')) }), extension: 'zip' }
+}
+
+/**
+ * A whole site: every page with its effects, the files beside them, and the site's document. Pages that were brought together keep
+ * their folder; where there are several such groups, each has one of its own.
+ */
+export async function packSite(site: Site, siteId: string): Promise<Packed> {
+  const groupOf = ({ bundle, id }: Page) => bundle ?? `page ${id}`
+  const groups = [...new Set(site.pages.map(groupOf))].map((group) => site.pages.filter((page) => groupOf(page) === group))
+  const entries: AsyncZippable = {}
+  for (const pages of groups) {
+    const [first] = pages
+    if (!first) continue
+    const files = filesOf(site, first)
+    const isAlone = groups.length === 1 || (files.length === 0 && first.path === undefined)
+    const folder = isAlone ? '' : `${freeName(entries, fileNameOf(first.name), '/')}/`
+    Object.assign(entries, await entriesOf(besides(files, pages), folder))
+    for (const page of pages) {
+      const wanted = page.path === undefined && groups.length > 1 ? `${fileNameOf(page.name)}.html` : pathOf(page)
+      const html = await exportPage(site, siteId, page, await readSource(page.source))
+      const path = wanted in entries ? `${freeName(entries, wanted.replace(/\.x?html?$/i, ''), '.html')}.html` : wanted
+      entries[folder + path] = textOf(html, page, files)
+    }
+  }
+  entries['glass-moth.json'] = Buffer.from(`${JSON.stringify(site, null, 2)}\n`)
+  return { type: 'application/zip', body: await packAll(entries), extension: 'zip' }
+}
+
+/** A name that no entry has or begins with, with a number behind it where that is needed. */
+function freeName(entries: AsyncZippable, name: string, end: string): string {
+  const isTaken = (each: string) => Object.keys(entries).some((path) => path.startsWith(each + end))
+  for (let n = 1; ; n++) {
+    const each = n === 1 ? name : `${name}-${n}`
+    if (!isTaken(each)) return each
+  }
 }

@@ -22,7 +22,7 @@ describe('presets in the database', () => {
     await expect(removePreset(id)).rejects.toMatchObject({ status: 404 })
   })
 
-  it.each([[{ ...preset, name: ' ' }, 'needs a name'], [{ ...preset, css: '</style>' }, 'is no CSS'], [{ ...preset, effect: { ...preset.effect, settings: {} } }, 'settings'], [null, 'expected']])('are refused in a sentence: %#', async (document, words) => {
+  it.each([[{ ...preset, name: ' ' }, 'needs a name'], [{ ...preset, css: '</style>' }, 'is no CSS'], [{ ...preset, effect: { ...preset.effect, settings: {} } }, 'settings'], [null, 'Should be a group of fields']])('are refused in a sentence: %#', async (document, words) => {
     const error: unknown = await keepPreset(document).catch((caught: unknown) => caught)
     expect(error).toBeInstanceOf(Problem)
     expect((error as Problem).detail).toContain(words)

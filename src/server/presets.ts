@@ -2,7 +2,7 @@
 import { nanoid } from 'nanoid'
 import type { ResultSetHeader, RowDataPacket } from 'mysql2/promise'
 import { presetSchema, type Preset } from '../core/site/preset'
-import { describeIssues } from '../core/site/site'
+import { describeIssues } from '../core/site/issues'
 import { withDatabase } from './database'
 import { Problem } from './problem'
 

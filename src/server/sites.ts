@@ -1,7 +1,8 @@
 // Sites in the database: listed, read, put in place; and the sources of their pages.
 import { nanoid } from 'nanoid'
 import type { PoolConnection, RowDataPacket, ResultSetHeader } from 'mysql2/promise'
-import { describeIssues, siteSchema, type Page, type Site, type SiteFile } from '../core/site/site'
+import { describeIssues } from '../core/site/issues'
+import { siteSchema, type Page, type Site, type SiteFile } from '../core/site/site'
 import { hashOf } from './assets'
 import { inTransaction, withDatabase } from './database'
 import { Problem } from './problem'

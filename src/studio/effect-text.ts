@@ -1,7 +1,8 @@
 // An effect as text, to be carried to another element, page or site.
 import { nanoid } from 'nanoid'
 import * as z from 'zod'
-import { describeIssues, effectSchema, type Effect } from '../core/site/site'
+import { describeIssues } from '../core/site/issues'
+import { effectSchema, type Effect } from '../core/site/site'
 import { notify } from './commands'
 import type { Studio } from './context'
 import { chosenTarget } from './point/commands'

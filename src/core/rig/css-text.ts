@@ -1,4 +1,5 @@
 // Text that is written into a stylesheet as it stands: it must end nothing that it stands in, nor leave anything open behind it.
+import { isTraversal, parse as parseSelector } from 'css-what'
 import * as z from 'zod'
 
 const closing: Readonly<Record<string, string>> = { '(': ')', '[': ']' }
@@ -36,8 +37,22 @@ function endOfString(text: string, from: number): number {
   return -1
 }
 
+/** Whether text is a list of selectors, `&` included, that can be written as it stands. */
+export function isSelector(text: string): boolean {
+  if (!isContained(text)) return false
+  try {
+    const selectors = parseSelector(text.replace(/(^|[\s,(>+~])&/g, '$1*'))
+    return selectors.length > 0 && selectors.every((steps) => {
+      const last = steps.at(-1)
+      return last !== undefined && !isTraversal(last)
+    })
+  } catch {
+    return false
+  }
+}
+
 /** A selector that can be written as it stands. */
-export const selectorText = (most = 500) => z.string().trim().min(1).max(most).refine(isContained, 'is not a CSS selector')
+export const selectorText = (most = 500) => z.string().trim().min(1).max(most).refine(isSelector, 'is not a CSS selector')
 
 /** A value of one declaration that can be written as it stands; holes like `{name}` where it may have them. */
 export const valueText = (most: number) => z.string().min(1).max(most).refine((text) => isContained(text) && !/[{};<]/.test(text), 'is not one CSS value')

@@ -2,7 +2,8 @@
 // all that is under way on top; so nothing that was saved can be reverted by what was kept, nor be counted twice.
 import * as z from 'zod'
 import { applyPatch, join, type Clash, type Op, type Patch } from './patch'
-import { describeIssues, siteSchema, tidySite, type Site } from './site'
+import { describeIssues } from './issues'
+import { siteSchema, tidySite, type Site } from './site'
 
 /** One described edit. `gesture` joins the edits of one drag. */
 export interface Entry {

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { tiltDefaults } from '../effect/tilt/settings'
 import { applyEdit, type Edit } from './edit'
 import { beginHistory, doEdit, redo, undo, type Done, type History } from './history'
-import { describeIssues, siteSchema, type Effect, type Site } from './site'
+import { describeIssues } from './issues'
+import { siteSchema, type Effect, type Site } from './site'
 
 const effect = (id: string, change: Partial<Effect> = {}): Effect => ({ id, kind: 'tilt', name: `Effect ${id}`, select: '.card', noun: 'each card', settings: tiltDefaults, ...change })
 const site: Site = { format: 'glass-moth/1', name: 'A site', pages: [{ id: 'p', name: 'A page', source: 'a'.repeat(64) }], effects: [effect('a'), effect('b')] }
@@ -22,7 +23,22 @@ describe('a site document', () => {
     expect(wordsFor({ ...site, effects: [effect('a', { settings: { ...tiltDefaults, acrossDeg: 90 } })] })).toMatch(/^At effects\.0\.settings\.acrossDeg: /)
     expect(wordsFor({ ...site, name: ' ' })).toBe('At name: needs a name.')
     expect(wordsFor({ ...site, pages: [{ id: 'p', name: 'A page', source: 'xyz' }] })).toBe('At pages.0.source: is not a SHA-256 in hex.')
-    expect(wordsFor({ ...site, format: 'other/2' })).toMatch(/^At format: /)
+    expect(wordsFor({ ...site, format: 'other/2' })).toBe('At format: should be "glass-moth/1".')
+    expect(wordsFor({ ...site, effects: [effect('a', { settings: { ...tiltDefaults, acrossDeg: '9' } })] })).toBe('At effects.0.settings.acrossDeg: should be a number.')
+    expect(wordsFor({ ...site, pages: [] })).toBe('At pages: has nothing in it.')
+    expect(wordsFor({ ...site, effects: [effect('a', { select: '.a{} html' })] })).toBe('At effects.0.select: is not a CSS selector.')
+    const { effects: _, ...without } = site
+    expect(wordsFor(without)).toBe('At effects: is missing.')
+    expect(wordsFor([])).toMatch(/^Should be a group of fields\.$/)
+  })
+
+  it('takes no path that leads out of it, no half of a character, and no CSS that ends what it stands in', () => {
+    const filed = (path: string) => siteSchema.safeParse({ ...site, bundles: [{ id: 'b', files: [{ path, hash: 'a'.repeat(64), type: 'text/css', size: 1 }] }] }).success
+    expect(['a/b.css', 'https://example.org/x.css', 'a..b/c'].map(filed)).toEqual([true, true, true])
+    expect(['../x', 'a/../../x', '/etc/x', 'C:\\x', 'a\0b', ''].map(filed)).toEqual([false, false, false, false, false, false])
+    expect(siteSchema.parse({ ...site, name: 'x\ud83d' }).name).toBe('x\ufffd')
+    const own = (value: string) => siteSchema.safeParse({ ...site, effects: [effect('a', { own: { colour: { values: { '.card': value } } } })] }).success
+    expect(['red', 'rgb(0 0 0 / 20%)', 'red; } html { color: red', 'rgb(0', '"x'].map(own)).toEqual([true, true, false, false, false])
   })
 })
 

@@ -129,14 +129,6 @@ export type Page = z.infer<typeof pageSchema>
 export type Effect = z.infer<typeof effectSchema>
 export type Site = z.infer<typeof siteSchema>
 
-/** What is wrong with a document, in one sentence that names the place. */
-export function describeIssues(error: z.ZodError): string {
-  const [first, ...rest] = error.issues
-  if (!first) return 'The document is not valid.'
-  const place = first.path.length > 0 ? `At ${first.path.join('.')}: ` : ''
-  return `${place}${first.message}${rest.length > 0 ? ` (and ${rest.length} more)` : ''}.`
-}
-
 const emptied = ['bundles', 'bin', 'values', 'traces'] as const
 
 /** A site without what means nothing: lists that are empty, and pages in the bin that are back among the others. */

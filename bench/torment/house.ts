@@ -1,0 +1,110 @@
+// A studio of the torment's own, started by the start command itself, with a data folder that may be destroyed.
+import { spawn, type ChildProcess } from 'node:child_process'
+import { existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { freePort } from '../../scripts/database.mjs'
+import { processesWith } from '../../scripts/programs.mjs'
+
+const root = new URL('../..', import.meta.url).pathname
+
+export const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
+
+/** A generator of numbers from 0 to 1 that begins the same for the same seed (mulberry32). */
+export function seeded(seed: number): () => number {
+  let state = seed >>> 0
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0
+    let t = Math.imul(state ^ (state >>> 15), 1 | state)
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
+  }
+}
+
+export const pick = <T>(random: () => number, list: readonly T[]): T => list[Math.floor(random() * list.length)] as T
+
+export interface TormentHouse {
+  readonly address: string
+  readonly data: string
+  /** Starts the start command; resolves when the studio answers, or false when it does not. */
+  readonly start: () => Promise<boolean>
+  readonly answers: (mostMs: number) => Promise<boolean>
+  readonly kill: (what: 'server' | 'database' | 'start') => boolean
+  readonly stop: () => Promise<void>
+  readonly close: () => Promise<void>
+  readonly beginWatch: () => void
+  readonly watched: () => { readonly longestBlockMs: number; readonly baseMb: number; readonly greatestMb: number }
+  /** Processes and files that are left. */
+  readonly leftovers: () => readonly string[]
+}
+
+export async function openTormentHouse(): Promise<TormentHouse> {
+  const folder = mkdtempSync(join(tmpdir(), 'gm-torment-'))
+  const data = join(folder, 'data')
+  const watch = join(folder, 'watch')
+  mkdirSync(watch)
+  const port = await freePort()
+  const address = `http://127.0.0.1:${port}`
+  let command: ChildProcess | undefined
+  const record = (file: string, key: string): number | undefined => {
+    try {
+      return ((JSON.parse(readFileSync(file, 'utf8')) as Record<string, { pid?: number }>)[key])?.pid
+    } catch {
+      return undefined
+    }
+  }
+  const answers = async (mostMs: number) => {
+    for (const end = Date.now() + mostMs; Date.now() < end; await pause(50)) {
+      try {
+        if ((await fetch(`${address}/api/health`, { signal: AbortSignal.timeout(2000) })).ok) return true
+      } catch {
+        // Not yet.
+      }
+    }
+    return false
+  }
+  const hasEnded = (child: ChildProcess | undefined) => (!child || child.exitCode !== null || child.signalCode !== null ? Promise.resolve() : new Promise<void>((resolve) => child.once('exit', () => resolve())))
+  const start = async () => {
+    await hasEnded(command)
+    const env = { ...process.env, PORT: String(port), GLASS_MOTH_DATA: data, GLASS_MOTH_WATCH: watch, GLASS_MOTH_LOG: 'warn', NODE_OPTIONS: `--import ${join(root, 'bench/torment/watch.mjs')}` }
+    command = spawn(process.execPath, [join(root, 'scripts/start.mjs')], { cwd: root, env, stdio: 'ignore' })
+    const child = command
+    return Promise.race([answers(90_000), hasEnded(child).then(() => false)])
+  }
+  const kill: TormentHouse['kill'] = (what) => {
+    const pid = what === 'start' ? command?.pid : what === 'server' ? record(join(root, '.glass-moth', `studio-${port}.json`), 'studio') : record(join(data, 'running.json'), 'database')
+    try {
+      if (pid === undefined) return false
+      process.kill(pid, 'SIGKILL')
+      return true
+    } catch {
+      return false
+    }
+  }
+  const stop = async () => {
+    command?.kill('SIGTERM')
+    await hasEnded(command)
+  }
+  return {
+    address,
+    data,
+    start,
+    answers,
+    kill,
+    stop,
+    beginWatch: () => writeFileSync(join(watch, 'begin'), ''),
+    watched: () => {
+      const all = readdirSync(watch).filter((file) => file.endsWith('.json')).map((file) => JSON.parse(readFileSync(join(watch, file), 'utf8')) as ReturnType<TormentHouse['watched']>)
+      return { longestBlockMs: Math.max(0, ...all.map((each) => each.longestBlockMs)), baseMb: Math.min(...all.map((each) => each.baseMb)), greatestMb: Math.max(0, ...all.map((each) => each.greatestMb)) }
+    },
+    leftovers: () => [
+      ...processesWith(`--datadir=${data}`).map(({ pid }) => `database process ${pid}`),
+      ...(existsSync(data) ? readdirSync(data).filter((name) => name.startsWith('data.making-') || name.endsWith('.new')) : []),
+      ...(existsSync(join(root, '.glass-moth', `studio-${port}.json`)) ? ['the record of a studio'] : []),
+    ],
+    close: async () => {
+      await stop()
+      rmSync(folder, { recursive: true, force: true })
+    },
+  }
+}
