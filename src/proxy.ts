@@ -1,21 +1,12 @@
 // What happens to every request before its route: foreign callers are refused, studio pages get their policy,
 // and a first visit is led to the page of plain starters.
 import { NextResponse, type NextRequest } from 'next/server'
-import { refuseCaller, studioPolicy } from './server/door'
+import { callerOf, portOf, refuseCaller, studioPolicy } from './server/door'
 import { firstPage, visitedCookie } from './server/first-visit'
 
 export function proxy(request: NextRequest): NextResponse {
   const host = request.headers.get('host')
-  const port = process.env.GLASS_MOTH_PORT ?? host?.split(':')[1] ?? ''
-  const refusal = refuseCaller(
-    {
-      host,
-      origin: request.headers.get('origin'),
-      fetchSite: request.headers.get('sec-fetch-site'),
-      isNavigation: request.method === 'GET' && request.headers.get('sec-fetch-mode') === 'navigate',
-    },
-    port,
-  )
+  const refusal = refuseCaller(callerOf(request), portOf(request))
   if (refusal !== undefined) {
     const body = JSON.stringify({ type: 'about:blank', title: 'Refused', status: 403, detail: refusal })
     return new NextResponse(body, { status: 403, headers: { 'content-type': 'application/problem+json' } })
@@ -39,3 +30,6 @@ function rememberVisit(response: NextResponse): NextResponse {
   response.cookies.set(visitedCookie, '1', { path: '/', maxAge: 400 * 24 * 3600, sameSite: 'lax', httpOnly: true })
   return response
 }
+
+/** Every address but those that take files, which look at their caller themselves (`src/server/upload.ts`): a copy of the body is kept for what goes by here. */
+export const config = { matcher: ['/((?!api/import$|api/assets$).*)'] }

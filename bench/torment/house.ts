@@ -45,6 +45,7 @@ export async function openTormentHouse(): Promise<TormentHouse> {
   mkdirSync(watch)
   const port = await freePort()
   const address = `http://127.0.0.1:${port}`
+  const studioRecord = join(root, '.glass-moth', `studio-${port}.json`)
   let command: ChildProcess | undefined
   const record = (file: string, key: string): number | undefined => {
     try {
@@ -69,10 +70,15 @@ export async function openTormentHouse(): Promise<TormentHouse> {
     const env = { ...process.env, PORT: String(port), GLASS_MOTH_DATA: data, GLASS_MOTH_WATCH: watch, GLASS_MOTH_LOG: 'warn', NODE_OPTIONS: `--import ${join(root, 'bench/torment/watch.mjs')}` }
     command = spawn(process.execPath, [join(root, 'scripts/start.mjs')], { cwd: root, env, stdio: 'ignore' })
     const child = command
-    return Promise.race([answers(90_000), hasEnded(child).then(() => false)])
+    // One that was left behind may still answer; ours has written itself down.
+    const isOurs = async () => {
+      for (const end = Date.now() + 90_000; Date.now() < end; await pause(50)) if (record(studioRecord, 'supervisor') === child.pid) return answers(90_000)
+      return false
+    }
+    return Promise.race([isOurs(), hasEnded(child).then(() => false)])
   }
   const kill: TormentHouse['kill'] = (what) => {
-    const pid = what === 'start' ? command?.pid : what === 'server' ? record(join(root, '.glass-moth', `studio-${port}.json`), 'studio') : record(join(data, 'running.json'), 'database')
+    const pid = what === 'start' ? command?.pid : what === 'server' ? record(studioRecord, 'studio') : record(join(data, 'running.json'), 'database')
     try {
       if (pid === undefined) return false
       process.kill(pid, 'SIGKILL')
@@ -100,7 +106,7 @@ export async function openTormentHouse(): Promise<TormentHouse> {
     leftovers: () => [
       ...processesWith(`--datadir=${data}`).map(({ pid }) => `database process ${pid}`),
       ...(existsSync(data) ? readdirSync(data).filter((name) => name.startsWith('data.making-') || name.endsWith('.new')) : []),
-      ...(existsSync(join(root, '.glass-moth', `studio-${port}.json`)) ? ['the record of a studio'] : []),
+      ...(existsSync(studioRecord) ? ['the record of a studio'] : []),
     ],
     close: async () => {
       await stop()

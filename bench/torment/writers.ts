@@ -15,7 +15,7 @@ export function pointAt({ address }: TormentHouse): void {
 }
 
 export async function makeSite({ address }: TormentHouse, effects: number): Promise<{ readonly id: string; readonly site: Site; readonly revision: number }> {
-  const made = (await (await send(`${address}/api/sites`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ starter: 'grid' }) })).json()) as { siteId: string }
+  const made = (await (await send(`${address}/api/sites`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ starter: 'card-grid' }) })).json()) as { siteId: string }
   const id = made.siteId
   const { site, revision } = await readServer(address, id)
   const store = makeSiteStore({ id, site, revision, window: nanoid(16), join: () => ({ tell: () => undefined, end: () => undefined }) })

@@ -2,10 +2,7 @@
 import type { Page as BrowserPage } from '@playwright/test'
 import { writeFileSync } from 'node:fs'
 import { findKind } from '../../src/core/effect/kinds'
-import { needsOf } from '../../src/core/export/needs'
-import { planFigures, playedFigures } from '../../src/core/export/plan'
 import { tasks } from '../../src/server/reader/tasks'
-import { playerFor } from '../../src/server/scripts'
 import type { Effect, Page, Site } from '../../src/core/site/site'
 import { siteSchema } from '../../src/core/site/site'
 
@@ -13,8 +10,7 @@ import { siteSchema } from '../../src/core/site/site'
 export function exportAlone(html: string, effects: readonly unknown[]): string {
   const page: Page = { id: 'page', name: 'A page', source: 'e'.repeat(64) }
   const site: Site = siteSchema.parse({ format: 'glass-moth/1', name: 'A site', pages: [page], effects })
-  const player = playerFor(needsOf(playedFigures(planFigures(site, 'alone', 'page')))).readable
-  return tasks.export({ site, siteId: 'alone', page, html, player })
+  return tasks.export({ site, siteId: 'alone', page, html })
 }
 
 /** Opens a page exported with these effects from a file; `window.stop` takes all of them off. */

@@ -28,7 +28,8 @@ export async function keepAsset(bytes: Uint8Array, type: string, known?: string)
   const hash = known ?? hashOf(bytes)
   await withDatabase(async (db) => {
     const [{ affectedRows }] = await db.query<ResultSetHeader>(touchAsset, [hash])
-    if (affectedRows === 0) await db.query(insertAsset, [hash, type, bytes.length, Buffer.from(bytes.buffer, bytes.byteOffset, bytes.length)])
+    // Sent as bytes, not as text of a statement.
+    if (affectedRows === 0) await db.execute(insertAsset, [hash, type, bytes.length, Buffer.from(bytes.buffer, bytes.byteOffset, bytes.length)])
   })
   return hash
 }

@@ -20,6 +20,17 @@ export function refuseCaller({ host, origin, fetchSite, isNavigation }: Caller, 
   return undefined
 }
 
+/** The caller of a request. */
+export const callerOf = ({ headers, method }: Pick<Request, 'headers' | 'method'>): Caller => ({
+  host: headers.get('host'),
+  origin: headers.get('origin'),
+  fetchSite: headers.get('sec-fetch-site'),
+  isNavigation: method === 'GET' && headers.get('sec-fetch-mode') === 'navigate',
+})
+
+/** The port that callers must name. */
+export const portOf = ({ headers }: Pick<Request, 'headers'>): string => process.env.GLASS_MOTH_PORT ?? headers.get('host')?.split(':')[1] ?? ''
+
 /** The policy of the studio's own pages. Frames are the page route's alone. */
 export function studioPolicy(nonce: string, host: string): string {
   return [

@@ -1,8 +1,8 @@
 // What a designer takes away: a page as one file, or with the files that came with it as an archive; or a whole site.
-import { zip, type AsyncZippable } from 'fflate'
 import { filesOf, type Page, type Site, type SiteFile } from '../core/site/site'
 import { readAsset } from './assets'
 import { exportPage } from './export'
+import { read } from './reader/reader'
 import { readSource } from './sites'
 
 interface Packed {
@@ -19,26 +19,27 @@ export function fileNameOf(name: string): string {
 /** A mark by which a browser reads the page as UTF-8, whatever its own words say of another encoding. */
 const mark = '\ufeff'
 
-/** An archive, packed in threads of its own so that the server goes on answering. */
-const packAll = (entries: AsyncZippable): Promise<Uint8Array<ArrayBuffer>> =>
-  new Promise((resolve, reject) => zip(entries, { level: 6, mtime: '2020-01-01' }, (error, bytes) => (error ? reject(error) : resolve(bytes as Uint8Array<ArrayBuffer>))))
+/** Files by their paths, each with its bytes to itself, so that they can be handed over. */
+type Entries = Record<string, Uint8Array<ArrayBuffer>>
+
+const packAll = (entries: Entries) => read('pack', entries, Object.values(entries).map(({ buffer }) => buffer))
 
 const pathOf = (page: Page) => page.path ?? 'index.html'
-const textOf = (html: string, page: Page, files: readonly SiteFile[]) => Buffer.from((files.some(({ path }) => path === pathOf(page)) && !html.startsWith(mark) ? mark : '') + html, 'utf8')
+const textOf = (html: string, page: Page, files: readonly SiteFile[]) => new Uint8Array(Buffer.from((files.some(({ path }) => path === pathOf(page)) && !html.startsWith(mark) ? mark : '') + html, 'utf8'))
 /** The files that stand beside pages: not their own bytes, nor what is elsewhere. */
 const besides = (files: readonly SiteFile[], pages: readonly Page[]) => files.filter(({ path }) => !pages.some((page) => pathOf(page) === path) && !/^[a-z]+:/i.test(path))
 
 /** The files of a bundle as entries of an archive, in a folder. */
-async function entriesOf(files: readonly SiteFile[], folder: string): Promise<AsyncZippable> {
-  const entries: AsyncZippable = {}
-  for (const { path, hash, size } of files) entries[folder + path] = size > 0 ? (await readAsset(hash)).bytes : new Uint8Array()
+async function entriesOf(files: readonly SiteFile[], folder: string): Promise<Entries> {
+  const entries: Entries = {}
+  for (const { path, hash, size } of files) entries[folder + path] = size > 0 ? new Uint8Array((await readAsset(hash)).bytes) : new Uint8Array()
   return entries
 }
 
 export async function packPage(html: string, page: Page, files: readonly SiteFile[]): Promise<Packed> {
   const text = textOf(html, page, files)
   const others = besides(files, [page])
-  if (others.length === 0) return { type: 'text/html; charset=utf-8', body: new Uint8Array(text), extension: 'html' }
+  if (others.length === 0) return { type: 'text/html; charset=utf-8', body: text, extension: 'html' }
   return { type: 'application/zip', body: await packAll({ [pathOf(page)]: text, ...(await entriesOf(others, '')) }), extension: 'zip' }
 }
 
@@ -49,7 +50,7 @@ export async function packPage(html: string, page: Page, files: readonly SiteFil
 export async function packSite(site: Site, siteId: string): Promise<Packed> {
   const groupOf = ({ bundle, id }: Page) => bundle ?? `page ${id}`
   const groups = [...new Set(site.pages.map(groupOf))].map((group) => site.pages.filter((page) => groupOf(page) === group))
-  const entries: AsyncZippable = {}
+  const entries: Entries = {}
   for (const pages of groups) {
     const [first] = pages
     if (!first) continue
@@ -64,12 +65,12 @@ export async function packSite(site: Site, siteId: string): Promise<Packed> {
       entries[folder + path] = textOf(html, page, files)
     }
   }
-  entries['glass-moth.json'] = Buffer.from(`${JSON.stringify(site, null, 2)}\n`)
+  entries['glass-moth.json'] = new TextEncoder().encode(`${JSON.stringify(site, null, 2)}\n`)
   return { type: 'application/zip', body: await packAll(entries), extension: 'zip' }
 }
 
 /** A name that no entry has or begins with, with a number behind it where that is needed. */
-function freeName(entries: AsyncZippable, name: string, end: string): string {
+function freeName(entries: Entries, name: string, end: string): string {
   const isTaken = (each: string) => Object.keys(entries).some((path) => path.startsWith(each + end))
   for (let n = 1; ; n++) {
     const each = n === 1 ? name : `${name}-${n}`

@@ -131,7 +131,7 @@ export async function createSite(id: string, position: number, site: Site): Prom
 /** Keeps a page's HTML and gives the hash by which documents name it. */
 export async function keepSource(html: string): Promise<string> {
   const hash = hashOf(html)
-  await withDatabase((db) => db.query(insertSource, [hash, html]))
+  await withDatabase((db) => db.execute(insertSource, [hash, html]))
   return hash
 }
 

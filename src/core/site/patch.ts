@@ -64,7 +64,16 @@ export function diff(before: unknown, after: unknown, at: Path = []): Patch {
   const [old, now] = [keysOf(before ?? []), keysOf(after ?? [])]
   // A list that is not there yet is an empty one, so that two may begin it at once.
   if (old && now && old.length + now.length > 0) return diffLists(old, (before ?? []) as readonly unknown[], now, (after ?? []) as readonly unknown[], at)
-  return [{ do: 'set', at, ...(before === undefined ? {} : { from: before }), ...(after === undefined ? {} : { to: after }) }]
+  return [setOp(at, before, after)]
+}
+
+/** The op that sets a field; what is not there is left out. */
+const setOp = (at: Path, from: unknown, to: unknown): Op => ({ do: 'set', at, ...(from === undefined ? {} : { from }), ...(to === undefined ? {} : { to }) })
+
+/** A record with one field as given; without it where that is undefined. */
+function withField(fields: Fields, key: string, value: unknown): Fields {
+  if (value !== undefined) return { ...fields, [key]: value }
+  return Object.fromEntries(Object.entries(fields).filter(([each]) => each !== key))
 }
 
 function diffLists(old: readonly string[], before: readonly unknown[], now: readonly string[], after: readonly unknown[], at: Path): Patch {
@@ -89,7 +98,7 @@ function diffLists(old: readonly string[], before: readonly unknown[], now: read
 /** The patch that takes another one back. */
 export function invert(patch: Patch): Patch {
   return patch.toReversed().map((op): Op => {
-    if (op.do === 'set') return { do: 'set', at: op.at, ...(op.to === undefined ? {} : { from: op.to }), ...(op.from === undefined ? {} : { to: op.from }) }
+    if (op.do === 'set') return setOp(op.at, op.to, op.from)
     if (op.do === 'order') return { ...op, from: op.to, to: op.from }
     return { ...op, do: op.do === 'put' ? 'drop' : 'put' }
   })
@@ -102,8 +111,7 @@ export function join(one: Patch, two: Patch): Patch {
     const at = joined.findLastIndex((each) => each.do === 'set' && isSame(each.at, op.at))
     const before = joined[at]
     if (op.do === 'set' && before?.do === 'set' && joined.slice(at).every((each) => each.do === 'set')) {
-      const { to: _, ...rest } = before
-      joined.splice(at, 1, ...(isSame(before.from, op.to) ? [] : [{ ...rest, ...(op.to === undefined ? {} : { to: op.to }) }]))
+      joined.splice(at, 1, ...(isSame(before.from, op.to) ? [] : [setOp(op.at, before.from, op.to)]))
     } else joined.push(op)
   }
   return joined
@@ -140,8 +148,7 @@ function changeAt(value: unknown, path: Path, change: (now: unknown) => unknown)
     if (!isFields(value) || (rest.length > 0 && value[first] === undefined)) return missing
     const next = changeAt(value[first], rest, change)
     if (next === missing || next === value[first]) return next === missing ? missing : value
-    const { [first]: _, ...others } = value
-    return next === undefined ? others : { ...value, [first]: next }
+    return withField(value, first, next)
   }
   if (!Array.isArray(value)) return missing
   const at = value.findIndex((item) => keyOf(item) === first.id)
@@ -196,8 +203,7 @@ function within(now: Fields, changes: readonly (readonly [string, unknown, unkno
   for (const [key, from, to] of changes) {
     const one = applySet({ do: 'set', at: [], from, to }, value[key], manner)
     clash ??= one.clash && { ...one.clash, theirs: now }
-    const { [key]: _, ...others } = value
-    value = one.value === undefined ? others : { ...value, [key]: one.value }
+    value = withField(value, key, one.value)
   }
   return { value, ...(clash ? { clash } : {}) }
 }

@@ -27,8 +27,7 @@ describe('a site document', () => {
     expect(wordsFor({ ...site, effects: [effect('a', { settings: { ...tiltDefaults, acrossDeg: '9' } })] })).toBe('At effects.0.settings.acrossDeg: should be a number.')
     expect(wordsFor({ ...site, pages: [] })).toBe('At pages: has nothing in it.')
     expect(wordsFor({ ...site, effects: [effect('a', { select: '.a{} html' })] })).toBe('At effects.0.select: is not a CSS selector.')
-    const { effects: _, ...without } = site
-    expect(wordsFor(without)).toBe('At effects: is missing.')
+    expect(wordsFor({ ...site, effects: undefined })).toBe('At effects: is missing.')
     expect(wordsFor([])).toMatch(/^Should be a group of fields\.$/)
   })
 

@@ -10,7 +10,7 @@ type Given<Task extends TaskName> = Parameters<(typeof tasks)[Task]>[0]
 type Value<Task extends TaskName> = ReturnType<(typeof tasks)[Task]>
 
 /** How long a task may take, ms; and how much memory a thread may have beside the bytes of files, MB. */
-const budgetMs: Readonly<Record<TaskName, number>> = { import: 20_000, check: 8000, copy: 8000, export: 8000 }
+const budgetMs: Readonly<Record<TaskName, number>> = { import: 20_000, check: 8000, copy: 8000, player: 8000, export: 8000, pack: 30_000 }
 const budgetMb = 200
 
 interface Job {
@@ -28,16 +28,16 @@ interface Lane {
   readonly waiting: Job[]
 }
 
-// Next bundles each route for itself, so the threads hang on the process. What is brought in does not keep pages waiting.
-const shared = globalThis as typeof globalThis & { glassMothReaders?: { readonly import: Lane; readonly page: Lane } }
-const lanes = () => (shared.glassMothReaders ??= { import: { worker: undefined, current: undefined, waiting: [] }, page: { worker: undefined, current: undefined, waiting: [] } })
+// Next bundles each route for itself, so the threads hang on the process. What moves many bytes does not keep pages waiting.
+const shared = globalThis as typeof globalThis & { glassMothReaders?: { readonly bytes: Lane; readonly page: Lane } }
+const lanes = () => (shared.glassMothReaders ??= { bytes: { worker: undefined, current: undefined, waiting: [] }, page: { worker: undefined, current: undefined, waiting: [] } })
 
 let ids = 0
 
 /** Has a task done. Throws the Problem that it met: 413 or 422 for what it refuses, and 422 where it takes more time or memory than it may. */
 export function read<Task extends TaskName>(task: Task, given: Given<Task>, transfer: readonly ArrayBuffer[] = []): Promise<Value<Task>> {
   return new Promise((resolve, reject) => {
-    const lane = lanes()[task === 'import' ? 'import' : 'page']
+    const lane = lanes()[task === 'import' || task === 'pack' ? 'bytes' : 'page']
     lane.waiting.push({ task, given, transfer, resolve, reject })
     next(lane)
   })

@@ -1,8 +1,10 @@
 // What reads what somebody else wrote: archives, pages, sheets, for as long and in as much memory as it may, in a thread of its own.
 // Nothing here knows the database.
 import { createHash } from 'node:crypto'
+import { zipSync } from 'fflate'
 import sniffEncoding from 'html-encoding-sniffer'
 import { writePage } from '../../bundle/page'
+import { needsOf } from '../../core/export/needs'
 import { planFigures, playedFigures } from '../../core/export/plan'
 import { writeScript } from '../../core/export/script'
 import { targetsOf, writeStylesheet } from '../../core/export/stylesheet'
@@ -15,6 +17,7 @@ import { cutText } from '../../core/site/text'
 import { nameOfType, typeOf } from '../file-types'
 import { importLimits } from '../import-limits'
 import { Problem } from '../problem'
+import { playerFor, type PlayerText } from '../scripts'
 import { unzip, type Unpacked } from '../unzip'
 
 /** A page that was read, with whether its text gives back the very bytes that came. */
@@ -53,8 +56,6 @@ export interface ExportTask {
   readonly siteId: string
   readonly page: Page
   readonly html: string
-  /** The player that its effects need. */
-  readonly player: string
 }
 
 /** The tasks by name; each is a function of what can be posted to a thread. */
@@ -66,11 +67,16 @@ export const tasks = {
     return true
   },
   copy: ({ html, path, files, sheets, shown, nonce }: CopyTask): StudioCopy => copyForStudio(html, { path, files: new Map(files.map((file) => [file.path, file])), sheetText: (hash) => sheets.get(hash), shown, nonce }),
-  export: ({ site, siteId, page, html, player }: ExportTask): string => {
+  /** An archive of files by their paths. */
+  pack: (entries: Readonly<Record<string, Uint8Array>>): Uint8Array<ArrayBuffer> => zipSync(entries, { level: 6, mtime: '2020-01-01' }) as Uint8Array<ArrayBuffer>,
+  /** The player's text for these needs, with what it weighs. */
+  player: (needs: readonly string[]): PlayerText => playerFor(needs),
+  export: ({ site, siteId, page, html }: ExportTask): string => {
     const figures = planFigures(site, siteId, page.id)
+    const played = playedFigures(figures)
     const tree = readTree(html)
     const overlaps = overlapsOf(targetsOf(figures), (select) => findIn(tree, select))
-    return writePage(html, writeStylesheet(figures, overlaps), writeScript(player, playedFigures(figures)))
+    return writePage(html, writeStylesheet(figures, overlaps), writeScript(playerFor(needsOf(played)).readable, played))
   },
 }
 

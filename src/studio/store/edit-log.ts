@@ -38,7 +38,7 @@ const lockPrefix = 'glass-moth:window:'
 
 /** Marks a window as open until it is closed or gives it up. Without locks nothing is marked, and every entry counts as left behind; the server knows each by its number. */
 export function markOpen(window: string): () => void {
-  let release = () => undefined as void
+  let release: () => void = () => undefined
   const gone = new Promise<void>((resolve) => (release = resolve))
   if ('locks' in navigator) void navigator.locks.request(lockPrefix + window, () => gone)
   return release

@@ -8,7 +8,7 @@ const breathMs = 20_000
 /** What is saved, as it is saved (server-sent events). */
 export function GET(request: Request) {
   const text = new TextEncoder()
-  let stop = () => undefined as void
+  let stop: () => void = () => undefined
   const stream = new ReadableStream({
     start(controller) {
       const say = (line: string) => {

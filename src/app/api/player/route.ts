@@ -1,9 +1,9 @@
 import { answer } from '@/server/problem'
-import { playerFor } from '@/server/scripts'
+import { read } from '@/server/reader/reader'
 
 export function GET(request: Request) {
   return answer(async () => {
     const needs = (new URL(request.url).searchParams.get('needs') ?? '').split(',').filter((need) => /^[a-zA-Z]{1,20}$/.test(need))
-    return Response.json(playerFor(needs))
+    return Response.json(await read('player', needs))
   })
 }
