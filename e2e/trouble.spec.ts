@@ -157,6 +157,6 @@ test('whatever is asked for, the answer is a problem with a sentence', async ({ 
   expect(await ask('GET', '/api/sites/%E0%A4%A')).toEqual(problem(400))
   expect(await ask('POST', '/api/sites/starters/edits', '{"window":')).toEqual(problem(400))
   expect(await ask('POST', '/api/sites/starters/edits', '{"window":"w","revision":1,"entries":[{}]}')).toEqual(problem(422))
-  expect(await ask('POST', '/api/sites/starters/edits', `"${'x'.repeat(4_100_000)}"`)).toEqual(problem(413))
+  expect(await ask('POST', '/api/sites/starters/edits', `"${'x'.repeat(9_100_000)}"`)).toEqual(problem(413))
   expect(await ask('DELETE', '/api/presets/a%20b')).toEqual(problem(404))
 })

@@ -8,11 +8,21 @@ export function say(sentence) {
 /** An obstacle that the person at the terminal can remove; the message says how. */
 export class Obstacle extends Error {}
 
-/** Runs `main`; an Obstacle becomes its one clear sentence and exit code 1, anything else keeps its stack. */
+/** What the system said no to, as a sentence; undefined for any other error. */
+function sentenceOf(error) {
+  const place = error.path === undefined ? '' : `: ${error.path}`
+  if (error.code === 'ENOSPC' || error.code === 'EDQUOT') return `The disk is full${place}. Make some room on it, then run the command again; nothing that was saved is lost.`
+  if (error.code === 'EROFS' || error.code === 'EACCES' || error.code === 'EPERM') return `This cannot be written${place}. Check the rights of the folder, then run the command again.`
+  return undefined
+}
+
+/** Runs `main`; an Obstacle, and what the system says no to, becomes one clear sentence and exit code 1, anything else keeps its stack. */
 export async function runCommand(main) {
   try {
     await main()
-  } catch (error) {
+  } catch (given) {
+    const sentence = given instanceof Error ? sentenceOf(given) : undefined
+    const error = sentence === undefined ? given : new Obstacle(sentence)
     console.error(error instanceof Obstacle ? `\n  ${error.message}\n` : error)
     process.exitCode = 1
   }

@@ -14,7 +14,7 @@ import { elementsOf, readTree } from '../../src/core/page/tree'
 import { siteSchema, type Site } from '../../src/core/site/site'
 import { findKind } from '../../src/core/effect/kinds'
 import { hostileImport, smugglingPage } from './hostile'
-import { pick, type TormentHouse } from './house'
+import { ask, pick, type TormentHouse } from './house'
 
 export interface ImportsResult {
   readonly imports: number
@@ -31,9 +31,9 @@ export async function openOrdinary({ address }: TormentHouse): Promise<void> {
   const form = new FormData()
   form.append('file', new Blob(['<!doctype html><title>x</title><p class="card">x</p>']))
   form.append('paths', JSON.stringify(['index.html']))
-  const imported: unknown = await (await fetch(`${address}/api/import`, { method: 'POST', body: form })).json()
-  const { siteId, pageId } = (await (await fetch(`${address}/api/sites`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(imported) })).json()) as { siteId: string; pageId: string }
-  for (const path of [`/frame/${siteId}/${pageId}`, `/export/${siteId}/${pageId}`, `/export/${siteId}`, `/studio/${siteId}/${pageId}`, '/', `/api/sites/${siteId}/state`]) await (await fetch(address + path)).arrayBuffer()
+  const imported: unknown = await (await ask(`${address}/api/import`, { method: 'POST', body: form })).json()
+  const { siteId, pageId } = (await (await ask(`${address}/api/sites`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(imported) })).json()) as { siteId: string; pageId: string }
+  for (const path of [`/frame/${siteId}/${pageId}`, `/export/${siteId}/${pageId}`, `/export/${siteId}`, `/studio/${siteId}/${pageId}`, '/', `/api/sites/${siteId}/state`]) await (await ask(address + path)).arrayBuffer()
 }
 
 /** Sends hostile imports, and opens the studio's copy of what was taken. */
@@ -47,16 +47,16 @@ export async function hostileImports({ address }: TormentHouse, count: number, r
     const began = performance.now()
     result.imports += 1
     try {
-      const response = await fetch(`${address}/api/import`, { method: 'POST', body: form, headers: { connection: 'close' }, signal: AbortSignal.timeout(25_000) })
+      const response = await ask(`${address}/api/import`, { method: 'POST', body: form, signal: AbortSignal.timeout(25_000) })
       const body: unknown = await response.json()
       if (response.status >= 500) result.failed.push(`${name}: ${response.status}`)
       if (response.ok) {
         result.taken += 1
-        const made = (await (await fetch(`${address}/api/sites`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })).json()) as { siteId?: string; pageId?: string }
+        const made = (await (await ask(`${address}/api/sites`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })).json()) as { siteId?: string; pageId?: string }
         if (made.siteId === undefined) continue
         const path = `${made.siteId}/${made.pageId ?? ''}`
         result.sites.push(path)
-        const [copy, page] = await Promise.all([fetch(`${address}/frame/${path}`), fetch(`${address}/export/${path}`)])
+        const [copy, page] = await Promise.all([ask(`${address}/frame/${path}`), ask(`${address}/export/${path}`)])
         if (copy.status >= 500 || page.status >= 500) result.failed.push(`${name}: copy ${copy.status}, export ${page.status}`)
         await Promise.all([copy.arrayBuffer(), page.arrayBuffer()])
       }
@@ -100,8 +100,8 @@ export async function openSmuggling({ address }: TormentHouse, count: number, ra
     const form = new FormData()
     form.append('file', new Blob([html]))
     form.append('paths', JSON.stringify(['a.html']))
-    const imported: unknown = await (await fetch(`${address}/api/import`, { method: 'POST', body: form })).json()
-    const made = (await (await fetch(`${address}/api/sites`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(imported) })).json()) as { siteId: string; pageId: string }
+    const imported: unknown = await (await ask(`${address}/api/import`, { method: 'POST', body: form })).json()
+    const made = (await (await ask(`${address}/api/sites`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(imported) })).json()) as { siteId: string; pageId: string }
     await page.goto(`${address}/studio/${made.siteId}/${made.pageId}`)
     await page.mouse.move(300 + (i % 7) * 40, 200)
     await page.mouse.click(340, 240)
@@ -132,7 +132,7 @@ export async function nonsenseRequests({ address }: TormentHouse, count: number,
     const body = method === 'GET' ? undefined : pick(random, bodies)
     const headers = { 'content-type': pick(random, ['application/json', 'text/plain', 'multipart/form-data; boundary=x', 'x']) }
     try {
-      const response = await fetch(new URL(address).origin + path, { method, ...(body === undefined ? {} : { body, headers }), redirect: 'manual', signal: AbortSignal.timeout(10_000) })
+      const response = await ask(new URL(address).origin + path, { method, ...(body === undefined ? {} : { body, headers }), redirect: 'manual', signal: AbortSignal.timeout(10_000) })
       const type = response.headers.get('content-type') ?? ''
       const text = await response.text()
       if (response.status >= 500 || (response.status >= 400 && new URL(response.url).pathname.startsWith('/api/') && (type !== 'application/problem+json' || !text.includes('"detail"')))) wrong.push(`${method} ${path.slice(0, 80)}: ${response.status} ${type}`)

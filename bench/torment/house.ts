@@ -10,6 +10,9 @@ const root = new URL('../..', import.meta.url).pathname
 
 export const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
 
+/** Asks over a connection of its own: one that was kept open may have been closed while we were busy. */
+export const ask = (address: string, init: RequestInit = {}): Promise<Response> => fetch(address, { ...init, headers: { ...(init.headers as Record<string, string> | undefined), connection: 'close' } })
+
 /** A generator of numbers from 0 to 1 that begins the same for the same seed (mulberry32). */
 export function seeded(seed: number): () => number {
   let state = seed >>> 0
@@ -23,13 +26,16 @@ export function seeded(seed: number): () => number {
 
 export const pick = <T>(random: () => number, list: readonly T[]): T => list[Math.floor(random() * list.length)] as T
 
+/** What can be killed. */
+export type Part = 'server' | 'database' | 'start'
+
 export interface TormentHouse {
   readonly address: string
   readonly data: string
   /** Starts the start command; resolves when the studio answers, or false when it does not. */
   readonly start: () => Promise<boolean>
   readonly answers: (mostMs: number) => Promise<boolean>
-  readonly kill: (what: 'server' | 'database' | 'start') => boolean
+  readonly kill: (what: Part, signal?: NodeJS.Signals) => boolean
   readonly stop: () => Promise<void>
   readonly close: () => Promise<void>
   readonly beginWatch: () => void
@@ -77,11 +83,11 @@ export async function openTormentHouse(): Promise<TormentHouse> {
     }
     return Promise.race([isOurs(), hasEnded(child).then(() => false)])
   }
-  const kill: TormentHouse['kill'] = (what) => {
+  const kill: TormentHouse['kill'] = (what, signal = 'SIGKILL') => {
     const pid = what === 'start' ? command?.pid : what === 'server' ? record(studioRecord, 'studio') : record(join(data, 'running.json'), 'database')
     try {
       if (pid === undefined) return false
-      process.kill(pid, 'SIGKILL')
+      process.kill(pid, signal)
       return true
     } catch {
       return false

@@ -11,7 +11,7 @@ import { runWithDatabase } from '../../scripts/serve.mjs'
 import type { tiltDefaults } from '../../src/core/effect/tilt/settings'
 import { isSame } from '../../src/core/site/patch'
 import type { Site } from '../../src/core/site/site'
-import { pause, pick, type TormentHouse } from './house'
+import { pause, pick, type Part, type TormentHouse } from './house'
 import { makeSite, openWindow, pointAt, readServer, settleAll } from './writers'
 
 const root = new URL('../..', import.meta.url).pathname
@@ -28,10 +28,8 @@ export interface KillsResult {
 const nothing: KillsResult = { kills: 0, edits: 0, lost: 0, reverted: 0, notComeBack: 0, failedStarts: 0 }
 export const sum = (one: KillsResult, other: KillsResult): KillsResult => Object.fromEntries(Object.entries(one).map(([key, value]) => [key, value + other[key as keyof KillsResult]])) as unknown as KillsResult
 
-type Victim = 'server' | 'database' | 'start'
-
 /** Two windows write without a pause while parts of the studio are killed. */
-export async function killUnderEdits(house: TormentHouse, victims: readonly (readonly Victim[])[], random: () => number): Promise<KillsResult> {
+export async function killUnderEdits(house: TormentHouse, victims: readonly (readonly Part[])[], random: () => number): Promise<KillsResult> {
   pointAt(house)
   const { id, ...start } = await makeSite(house, 2)
   const stores = [openWindow(id, start), openWindow(id, start)]

@@ -6,16 +6,17 @@ import { isSame } from '../../src/core/site/patch'
 import { siteSchema, type Site } from '../../src/core/site/site'
 import { openEditLog } from '../../src/studio/store/edit-log'
 import { makeSiteStore, type SiteStore } from '../../src/studio/store/site-store'
-import { pause, pick, type TormentHouse } from './house'
+import { ask, pause, pick, type TormentHouse } from './house'
 
 const send = globalThis.fetch
+
 /** The store asks by paths; here they are the house's. */
 export function pointAt({ address }: TormentHouse): void {
-  globalThis.fetch = (input, init) => send(typeof input === 'string' && input.startsWith('/') ? address + input : input, init)
+  globalThis.fetch = (input, init) => (typeof input === 'string' && input.startsWith('/') ? ask(address + input, init) : send(input, init))
 }
 
 export async function makeSite({ address }: TormentHouse, effects: number): Promise<{ readonly id: string; readonly site: Site; readonly revision: number }> {
-  const made = (await (await send(`${address}/api/sites`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ starter: 'card-grid' }) })).json()) as { siteId: string }
+  const made = (await (await ask(`${address}/api/sites`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ starter: 'card-grid' }) })).json()) as { siteId: string }
   const id = made.siteId
   const { site, revision } = await readServer(address, id)
   const store = makeSiteStore({ id, site, revision, window: nanoid(16), join: () => ({ tell: () => undefined, end: () => undefined }) })
@@ -25,7 +26,7 @@ export async function makeSite({ address }: TormentHouse, effects: number): Prom
 }
 
 export async function readServer(address: string, id: string): Promise<{ readonly site: Site; readonly revision: number }> {
-  const state = (await (await send(`${address}/api/sites/${id}/state`)).json()) as { site: unknown; revision: number }
+  const state = (await (await ask(`${address}/api/sites/${id}/state`)).json()) as { site: unknown; revision: number }
   return { site: siteSchema.parse(state.site), revision: state.revision }
 }
 

@@ -1,4 +1,6 @@
 // The connection to MariaDB: one pool for the whole server, found through GLASS_MOTH_DB. Nothing waits for it without end.
+import { statfsSync } from 'node:fs'
+import { dirname } from 'node:path'
 import { createPool, type Pool, type PoolConnection } from 'mysql2/promise'
 import * as z from 'zod'
 import { databaseDown, databaseLocked, diskFull, diskReadOnly } from './problem'
@@ -37,22 +39,40 @@ const codeOf = (error: unknown) => (error instanceof Error && 'code' in error ? 
 /** What the system said below the database, as its messages quote it: "errno: 28 "No space left on device"". */
 const systemSays = (error: unknown, errno: number) => error instanceof Error && new RegExp(`(errno:?|Errcode:|error) ${errno}\\b`, 'i').test(error.message)
 
+/** With less the database stops, bytes. */
+const leastRoom = 4 * 1024 * 1024
+
+/** Whether the disk of a database that is reached by its socket has no room left, which is why it is gone. */
+function isDiskFull(): boolean {
+  const { socketPath } = connectionSettings()
+  if (socketPath === undefined) return false
+  try {
+    const { bavail, bsize } = statfsSync(dirname(socketPath))
+    return bavail * bsize < leastRoom
+  } catch {
+    return false
+  }
+}
+
 /** An error of the database as the Problem that it is for the designer; anything else as it was. */
 export function toldProblem(error: unknown): unknown {
   const code = codeOf(error)
   if (full.has(code) || systemSays(error, 28)) return diskFull()
   if (unwritable.has(code) || systemSays(error, 30) || systemSays(error, 13)) return diskReadOnly()
   if (inTheWay.has(code)) return databaseLocked()
-  if (lost.has(code) || (error instanceof Error && 'fatal' in error && error.fatal === true)) return databaseDown()
+  if (error === late || lost.has(code) || (error instanceof Error && 'fatal' in error && error.fatal === true)) return isDiskFull() ? diskFull() : databaseDown()
   return error
 }
 
-/** The result of some work, or a 503 Problem after so many ms; `late` is done then. */
-function withPatience<T>(work: Promise<T>, late: () => void, mostMs = patienceMs): Promise<T> {
+/** Stands for an answer that did not come in time. */
+const late = new Error('The database did not answer in time.')
+
+/** The result of some work; throws `late` after so many ms, and does `giveUp` then. */
+function withPatience<T>(work: Promise<T>, giveUp: () => void, mostMs = patienceMs): Promise<T> {
   return new Promise((resolve, reject) => {
     const timer = setTimeout(() => {
-      late()
-      reject(databaseDown())
+      giveUp()
+      reject(late)
     }, mostMs)
     work.then(resolve, reject).finally(() => clearTimeout(timer))
   })

@@ -3,8 +3,9 @@ import type { PoolConnection, RowDataPacket } from 'mysql2/promise'
 import * as z from 'zod'
 import { diff, isSame } from '../core/site/patch'
 import { entrySchema, takeEntries, type Taken } from '../core/site/journal'
+import { checkSite } from '../core/site/check-site'
 import { describeIssues } from '../core/site/issues'
-import { siteSchema, type Site } from '../core/site/site'
+import type { Site } from '../core/site/site'
 import { goesOn, tellDone, versionsToDrop } from '../core/site/versions'
 import { inTransaction, withDatabase } from './database'
 import { tellNews } from './news'
@@ -44,8 +45,7 @@ export async function saveEdits(id: string, sent: unknown): Promise<Saved> {
     const isChanged = !isSame(taken.site, stored.site)
     const next: StoredSite = { id, revision: stored.revision + (isChanged ? 1 : 0), site: taken.site }
     if (isChanged) {
-      await writeSite(db, next)
-      await keepVersion(db, next, { window, done: taken.done, isApart: taken.clashes.length > 0 })
+      await keepVersion(db, next, await writeSite(db, next), { window, done: taken.done, isApart: taken.clashes.length > 0 })
     }
     if (taken.last > Number(row?.last_number ?? 0)) await db.query(replaceLast, [id, window, taken.last])
     const isAsExpected = stored.revision === known && taken.clashes.length === 0 && taken.refusals.length === 0 && taken.done.length === entries.length
@@ -59,12 +59,11 @@ export async function saveEdits(id: string, sent: unknown): Promise<Saved> {
 export async function changeSite(id: string, words: string, change: (site: Site) => Site): Promise<void> {
   const revision = await inTransaction(async (db) => {
     const stored = await holdSite(db, id)
-    const checked = siteSchema.safeParse(change(stored.site))
-    if (!checked.success) throw new Problem(422, 'This cannot be saved', describeIssues(checked.error))
-    if (diff(stored.site, checked.data).length === 0) return stored.revision
-    const next = { id, revision: stored.revision + 1, site: checked.data }
-    await writeSite(db, next)
-    await keepVersion(db, next, { window: '', done: [words], isApart: false })
+    const checked = checkSite(change(stored.site))
+    if ('reason' in checked) throw new Problem(422, 'This cannot be saved', checked.reason)
+    if (diff(stored.site, checked.site).length === 0) return stored.revision
+    const next = { id, revision: stored.revision + 1, site: checked.site }
+    await keepVersion(db, next, await writeSite(db, next), { window: '', done: [words], isApart: false })
     return next.revision
   })
   tellNews({ site: id, revision, window: '', last: 0, clashes: [] })
@@ -77,10 +76,9 @@ interface Work {
   readonly isApart: boolean
 }
 
-/** Writes a version down: the last one goes on while the same window works without a pause. */
-async function keepVersion(db: PoolConnection, { id, revision, site }: StoredSite, { window, done, isApart }: Work): Promise<void> {
+/** Writes a version down, by the document's text: the last one goes on while the same window works without a pause. */
+async function keepVersion(db: PoolConnection, { id, revision }: StoredSite, text: string, { window, done, isApart }: Work): Promise<void> {
   const [[last]] = await db.query<RowDataPacket[]>(selectNewest, [id])
-  const text = JSON.stringify(site)
   const now = Number(last?.now ?? 0)
   if (last && !isApart && goesOn({ beganAt: Number(last.began_at), savedAt: Number(last.saved_at), window: last.window_id === null ? null : String(last.window_id), name: last.name === null ? null : String(last.name) }, window, now)) {
     await db.query(updateVersion, [revision, text, tellDone(String(last.done), done), id, last.revision])

@@ -1,7 +1,9 @@
 // Sites in the database: listed, read, put in place; and the sources of their pages.
+import { createHash } from 'node:crypto'
 import { nanoid } from 'nanoid'
 import type { PoolConnection, RowDataPacket, ResultSetHeader } from 'mysql2/promise'
 import { describeIssues } from '../core/site/issues'
+import { rememberChecked } from '../core/site/check-site'
 import { siteSchema, type Page, type Site, type SiteFile } from '../core/site/site'
 import { hashOf } from './assets'
 import { inTransaction, withDatabase } from './database'
@@ -12,7 +14,7 @@ const selectRemoved = 'SELECT id, name, UNIX_TIMESTAMP(removed_at) * 1000 AS rem
 const updateRemoved = 'UPDATE sites SET removed_at = IF(?, CURRENT_TIMESTAMP(3), NULL) WHERE id = ?'
 const selectLastPosition = 'SELECT MAX(position) AS position FROM sites'
 const selectSite = 'SELECT id, name, revision, document FROM sites WHERE id = ?'
-const selectSiteForUpdate = `${selectSite} FOR UPDATE`
+const selectSumForUpdate = 'SELECT revision, MD5(document) AS sum FROM sites WHERE id = ? FOR UPDATE'
 const updateSite = 'UPDATE sites SET name = ?, document = ?, revision = ?, saved_at = CURRENT_TIMESTAMP(3) WHERE id = ?'
 const insertSite = 'INSERT INTO sites (id, name, position, revision, document) VALUES (?, ?, ?, 1, ?)'
 const updateRevision = 'UPDATE site_revisions SET document = ? WHERE site_id = ? AND revision = 1'
@@ -94,32 +96,50 @@ export async function readSite(id: string): Promise<StoredSite> {
   return orThrow(rows[0])
 }
 
-/** One site, held until the end of the transaction. Throws as `readSite` does. */
-export async function holdSite(db: PoolConnection, id: string): Promise<StoredSite> {
-  const [rows] = await db.query<RowDataPacket[]>(selectSiteForUpdate, [id])
-  return orThrow(rows[0])
+/** Sites that were saved last, as they were read: a save that follows need not read the whole document again. By the sum of its text, so that nobody else's writing is missed. */
+const recent = new Map<string, { readonly sum: string; readonly stored: StoredSite }>()
+const mostRecent = 40
+
+function remember(stored: StoredSite, sum: string): void {
+  recent.delete(stored.id)
+  recent.set(stored.id, { sum, stored: { ...stored, site: rememberChecked(stored.site) } })
+  for (const oldest of recent.keys()) if (recent.size > mostRecent) recent.delete(oldest)
 }
 
-/** Writes a site down under a new revision, within a transaction. */
-export async function writeSite(db: PoolConnection, { id, revision, site }: StoredSite): Promise<void> {
-  await db.query(updateSite, [site.name, JSON.stringify(site), revision, id])
+/** One site, held until the end of the transaction. Throws as `readSite` does. */
+export async function holdSite(db: PoolConnection, id: string): Promise<StoredSite> {
+  const [[held]] = await db.query<RowDataPacket[]>(selectSumForUpdate, [id])
+  if (!held) throw noSuchSite()
+  const known = recent.get(id)
+  if (known && known.sum === String(held.sum) && known.stored.revision === Number(held.revision)) return known.stored
+  const [rows] = await db.query<RowDataPacket[]>(selectSite, [id])
+  const stored = orThrow(rows[0])
+  remember(stored, String(held.sum))
+  return stored
+}
+
+/** Writes a site down under a new revision, within a transaction. Gives the document's text. */
+export async function writeSite(db: PoolConnection, { id, revision, site }: StoredSite): Promise<string> {
+  const text = JSON.stringify(site)
+  await db.query(updateSite, [site.name, text, revision, id])
+  remember({ id, revision, site }, createHash('md5').update(text).digest('hex'))
+  return text
 }
 
 /** Renews a site that nobody has changed since it was put in place; does nothing to any other. */
 export async function renewSite(id: string, site: Site): Promise<void> {
   await inTransaction(async (db) => {
-    const [[row]] = await db.query<RowDataPacket[]>(selectSiteForUpdate, [id])
+    const [[row]] = await db.query<RowDataPacket[]>(selectSumForUpdate, [id])
     if (Number(row?.revision) !== 1) return
     const checked = siteSchema.parse(site)
-    await writeSite(db, { id, revision: 1, site: checked })
-    await db.query(updateRevision, [JSON.stringify(checked), id])
+    await db.query(updateRevision, [await writeSite(db, { id, revision: 1, site: checked }), id])
   })
 }
 
 /** Puts a new site in place; does nothing where its id is taken. Gives whether it was new. */
 export async function createSite(id: string, position: number, site: Site): Promise<boolean> {
   return inTransaction(async (db) => {
-    const [taken] = await db.query<RowDataPacket[]>(selectSiteForUpdate, [id])
+    const [taken] = await db.query<RowDataPacket[]>(selectSumForUpdate, [id])
     if (taken.length > 0) return false
     const text = JSON.stringify(siteSchema.parse(site))
     await db.query<ResultSetHeader>(insertSite, [id, site.name, position, text])

@@ -2,8 +2,8 @@
 // all that is under way on top; so nothing that was saved can be reverted by what was kept, nor be counted twice.
 import * as z from 'zod'
 import { applyPatch, join, type Clash, type Op, type Patch } from './patch'
-import { describeIssues } from './issues'
-import { siteSchema, tidySite, type Site } from './site'
+import { checkSite } from './check-site'
+import { tidySite, type Site } from './site'
 
 /** One described edit. `gesture` joins the edits of one drag. */
 export interface Entry {
@@ -101,23 +101,33 @@ export interface Taken {
   readonly refusals: readonly Refusal[]
 }
 
+type SentEntry = Pick<Entry, 'number' | 'words' | 'patch'>
+
 /** The server's side: applies the entries of a window that it does not have yet, in order, to what the site is now. One that would leave no valid site is left out, and told. */
-export function takeEntries(now: Site, last: number, entries: readonly Pick<Entry, 'number' | 'words' | 'patch'>[]): Taken {
-  const taken = { site: now, last, done: [] as string[], clashes: [] as Clash[], refusals: [] as Refusal[] }
-  for (const { number, words, patch } of entries) {
-    if (number <= taken.last) continue
-    taken.last = number
-    const { value, clashes } = applyPatch(taken.site, patch)
-    const checked = siteSchema.safeParse(tidySite(value))
-    if (!checked.success) {
-      taken.refusals.push({ number, detail: `“${words}” cannot be saved. ${describeIssues(checked.error)}` })
-      continue
-    }
-    taken.site = checked.data
-    taken.done.push(words)
-    taken.clashes.push(...clashes)
+export function takeEntries(now: Site, last: number, entries: readonly SentEntry[]): Taken {
+  const fresh = entries.filter(({ number }, i) => number > last && entries.slice(0, i).every((before) => before.number < number))
+  // Mostly all of them can be taken, and are checked once.
+  const all = takeAll(now, last, fresh)
+  if (!('reason' in all)) return all
+  return fresh.reduce<Taken>((taken, entry) => {
+    const one = takeAll(taken.site, taken.last, [entry])
+    if ('reason' in one) return { ...taken, last: entry.number, refusals: [...taken.refusals, { number: entry.number, detail: `“${entry.words}” cannot be saved. ${one.reason}` }] }
+    return { site: one.site, last: one.last, done: [...taken.done, ...one.done], clashes: [...taken.clashes, ...one.clashes], refusals: taken.refusals }
+  }, { site: now, last, done: [], clashes: [], refusals: [] })
+}
+
+/** All of these entries in a row, or why they leave no valid site. */
+function takeAll(now: Site, last: number, entries: readonly SentEntry[]): Taken | { readonly reason: string } {
+  let site = now
+  const clashes: Clash[] = []
+  for (const { patch } of entries) {
+    const applied = applyPatch(site, patch)
+    site = tidySite(applied.value)
+    clashes.push(...applied.clashes)
   }
-  return taken
+  if (site === now) return { site, last: entries.at(-1)?.number ?? last, done: entries.map(({ words }) => words), clashes, refusals: [] }
+  const checked = checkSite(site)
+  return 'reason' in checked ? checked : { site: checked.site, last: entries.at(-1)?.number ?? last, done: entries.map(({ words }) => words), clashes, refusals: [] }
 }
 
 const field = z.string().max(2000).refine((name) => name !== '__proto__', 'is no field')

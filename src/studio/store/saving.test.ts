@@ -15,7 +15,7 @@ const site: Site = { format: 'glass-moth/1', name: 'A site', pages: [{ id: 'p', 
 
 /** The server's side of saving, as `src/server/saving.ts` does it. */
 function makeServer() {
-  const server = { site, revision: 1, lasts: {} as Record<string, number>, fails: 0 as number | 'away', losesAnswer: false, posts: 0 }
+  const server = { site, revision: 1, lasts: {} as Record<string, number>, fails: 0 as number | 'away', losesAnswer: false, refuses: '', posts: 0 }
   vi.stubGlobal('fetch', async (url: string, init?: { body: string }) => {
     await Promise.resolve()
     if (server.fails === 'away') throw new TypeError('Failed to fetch')
@@ -23,6 +23,7 @@ function makeServer() {
     if (url.includes('/state')) return Response.json({ site: server.site, revision: server.revision, lasts: server.lasts })
     const { window, revision, entries } = JSON.parse(init?.body ?? '') as { window: string; revision: number; entries: Entry[] }
     server.posts += 1
+    if (entries.some(({ words }) => words === server.refuses)) return Response.json({ detail: 'It is too large.' }, { status: 413 })
     const known = server.revision
     const taken = takeEntries(server.site, server.lasts[window] ?? 0, entries.map((entry) => entrySchema.parse(entry)))
     if (!isSame(taken.site, server.site)) server.revision += 1
@@ -267,5 +268,17 @@ describe('two windows', () => {
     await store.saver.settle()
     expect([angleOf(shown(store)), nameOf(shown(store)), nameOf(server.site)]).toEqual([9, 'Fine', 'Fine'])
     expect(tellTold(shown(store), store.told.get() ?? { what: 'refused', refusals: [] })[0]?.sentence).toContain('“Nonsense” cannot be saved.')
+  })
+
+  it('is not held up by an edit that the server will never take', async () => {
+    const server = makeServer()
+    const store = connect(makeBrowser().open(server))
+    await later(30)
+    server.refuses = 'Huge'
+    store.edit(rename('Huge'), 'Huge')
+    store.edit(turn(17), 'The angle')
+    expect(await store.saver.settle()).toBe(true)
+    expect([nameOf(server.site), angleOf(server.site), nameOf(shown(store)), await kept()]).toEqual(['Lean', 17, 'Lean', []])
+    expect(tellTold(shown(store), store.told.get() ?? { what: 'refused', refusals: [] })[0]?.sentence).toBe('“Huge” cannot be saved. It is too large. It was left out; everything else is saved.')
   })
 })

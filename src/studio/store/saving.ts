@@ -54,6 +54,9 @@ interface SaverOptions {
 
 class Unsaved extends Error {}
 
+/** Whether a status says that this very request will never be taken. */
+const isRefusal = (status: number) => status === 400 || status === 413 || status === 422
+
 /** A saver for one site. */
 export function makeSaver({ siteId, log, journal, setSent, onSaved, onState }: SaverOptions): Saver {
   const saving = observable<SaveState>({ state: 'saved' })
@@ -98,6 +101,7 @@ export function makeSaver({ siteId, log, journal, setSent, onSaved, onState }: S
       throw new Unsaved(error instanceof DOMException && error.name === 'TimeoutError' ? 'The studio’s server does not answer.' : unreachable)
     }
     const body: unknown = await response.json().catch(() => undefined)
+    if (isRefusal(response.status)) return refuse(window, entries, problemSchema.safeParse(body).data?.detail)
     if (!response.ok) {
       const problem = problemSchema.safeParse(body)
       throw new Unsaved(problem.success ? problem.data.detail : 'The studio’s server refused this.')
@@ -107,6 +111,16 @@ export function makeSaver({ siteId, log, journal, setSent, onSaved, onState }: S
     if (window === journal().window) for (const number of unwritten.keys()) if (number <= answer.data.last) unwritten.delete(number)
     onSaved(window, { ...answer.data, site: answer.data.site })
     await log.drop(window, answer.data.last).catch(() => undefined)
+  }
+
+  /** What the server will never take is sent by itself, so that it keeps nothing else back; alone, it is left out and told. */
+  const refuse = async (window: string, entries: readonly Entry[], detail = 'The studio’s server refused this.') => {
+    const [first] = entries
+    if (entries.length > 1) for (const entry of entries) await post(window, [entry])
+    else if (first) {
+      onSaved(window, { revision: journal().revision, last: first.number, site: journal().base, clashes: [], refusals: [{ number: first.number, detail: `“${first.words}” cannot be saved. ${detail}` }] })
+      await log.drop(window, first.number).catch(() => undefined)
+    }
   }
 
   const deliver = async (): Promise<void> => {

@@ -1,0 +1,76 @@
+// Backup and restore as a designer runs them, with the data folder destroyed in between.
+import { spawnSync } from 'node:child_process'
+import { existsSync, mkdtempSync, readdirSync, rmSync, utimesSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { createConnection, type RowDataPacket } from 'mysql2/promise'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { backUpOnce, newestBackup } from './backups.mjs'
+import { startDatabase, type Connection } from './database.mjs'
+import { installMariaDb } from './install.mjs'
+import { loadDemo } from './serve.mjs'
+
+const place = mkdtempSync(join(tmpdir(), 'glass-moth-data-'))
+const folder = join(place, 'database')
+const file = join(place, 'all.glass-moth-backup')
+const run = (script: string, ...args: string[]) => {
+  const { status, stdout, stderr } = spawnSync(process.execPath, [join(import.meta.dirname, script), ...args], { encoding: 'utf8', env: { ...process.env, GLASS_MOTH_DATA: folder } })
+  return { status, output: stdout + stderr }
+}
+const ask = async (connection: Connection, sql: string) => {
+  const db = await createConnection(connection)
+  const [rows] = await db.query<RowDataPacket[]>(sql)
+  await db.end()
+  return rows
+}
+
+beforeAll(async () => {
+  const database = await startDatabase({ program: installMariaDb(), folder })
+  loadDemo(database.connection)
+  await ask(database.connection, "UPDATE sites SET name = 'Kept in a backup' WHERE id = 'starters'")
+  await database.stop()
+}, 60_000)
+afterAll(() => rmSync(place, { recursive: true, force: true }))
+
+describe('a backup', () => {
+  it('is made into a file, and replaces none', () => {
+    expect(run('backup.mjs', file)).toMatchObject({ status: 0 })
+    expect(existsSync(file)).toBe(true)
+    expect(run('backup.mjs', file).output).toContain('is there already; it was not replaced')
+    expect(run('backup.mjs').output).toContain('Say where to: npm run backup -- FILE')
+  }, 60_000)
+
+  it('brings everything back after the data folder was destroyed', async () => {
+    rmSync(join(folder, 'data'), { recursive: true })
+    const { status, output } = run('restore.mjs', file)
+    expect([status, output]).toEqual([0, expect.stringMatching(/Restored \d+ rows as they were at/)])
+    const database = await startDatabase({ program: installMariaDb(), folder })
+    expect(await ask(database.connection, "SELECT name FROM sites WHERE id = 'starters'")).toEqual([{ name: 'Kept in a backup' }])
+    expect((await ask(database.connection, 'SELECT COUNT(*) AS pages FROM page_sources'))[0]?.pages).toBeGreaterThan(3)
+    await database.stop()
+  }, 60_000)
+
+  it('that is damaged moves nothing; a good one moves what was there aside', async () => {
+    const broken = join(place, 'broken')
+    writeFileSync(broken, 'not a backup')
+    expect(run('restore.mjs', broken)).toMatchObject({ status: 1, output: expect.stringContaining('is no backup of Glass Moth') as string })
+    expect(readdirSync(folder).filter((name) => name.startsWith('data.aside-'))).toEqual([])
+    expect(run('restore.mjs', file).output).toContain('What was there before is now in')
+    expect(readdirSync(folder).filter((name) => name.startsWith('data.aside-'))).toHaveLength(1)
+  }, 60_000)
+
+  it('is made once a day by itself, and seven are kept', async () => {
+    const backups = join(place, 'daily')
+    const database = await startDatabase({ program: installMariaDb(), folder })
+    expect(run('restore.mjs', file).output).toContain('The studio runs with this data now. Stop it first')
+    for (let days = 9; days >= 0; days--) {
+      expect(backUpOnce(backups, database.connection)).toBe(true)
+      const newest = newestBackup(backups) ?? ''
+      expect(backUpOnce(backups, database.connection)).toBe(false)
+      // A day goes by.
+      if (days > 0) utimesSync(newest, new Date(Date.now() - days * 25 * 3600_000), new Date(Date.now() - days * 25 * 3600_000))
+    }
+    expect(readdirSync(backups)).toHaveLength(7)
+    await database.stop()
+  }, 120_000)
+})
