@@ -28,6 +28,21 @@ test('pictures of the main views', async ({ page, house }) => {
   await settle(page)
   await page.screenshot({ path: `${folder}/code.png` })
 
+  await page.keyboard.press('c')
+  const edit = async (name: string, to: string) => {
+    await page.getByRole('spinbutton', { name, exact: true }).focus()
+    await page.keyboard.type(to)
+    await page.keyboard.press('Enter')
+    await settle(page)
+  }
+  await edit('The angle', '12')
+  await edit('The angle', '9')
+  await page.getByRole('button', { name: 'History', exact: true }).click()
+  await settle(page)
+  await page.getByRole('complementary', { name: 'History' }).getByRole('button', { name: 'Show changes' }).last().click()
+  await settle(page)
+  await page.screenshot({ path: `${folder}/history.png` })
+
   for (const [name, path, index, select, nth, u, v] of [['after-dark', 'tonight', 1, '.meadow', 0, 0.52, 0.74], ['lanterns', 'tonight', 3, '.lantern', 5, 0.03, 0.04], ['wall', 'garden', 4, '.motto', 0, 0.75, 0.5]] as const) {
     await page.goto(`${house.address}/studio/vesper-hollow/${path}`)
     const frame = await stageOf(page)

@@ -5,13 +5,14 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { exportMutations, hostileImports, nonsenseRequests, openOrdinary, openSmuggling } from '../bench/torment/border'
-import { openTormentHouse, pause, seeded, type TormentHouse } from '../bench/torment/house'
+import { seededRandom } from '../demo/vesper-hollow/random'
+import { openTormentHouse, pause, type TormentHouse } from '../bench/torment/house'
 import { killStarts, killUnderEdits } from '../bench/torment/kills'
 import { freePort } from '../scripts/database.mjs'
 import { processesWith } from '../scripts/programs.mjs'
 import { makeSite, openWindow, pointAt, readServer, settleAll, twoWriters } from '../bench/torment/writers'
 
-const random = seeded(20_261_127)
+const random = seededRandom(20_261_127)
 let house: TormentHouse
 
 test.describe.configure({ mode: 'serial', timeout: 120_000 })

@@ -10,7 +10,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { startDatabase } from './database.mjs'
 import { installMariaDb, installProgram } from './install.mjs'
 import { processesWith } from './programs.mjs'
-import { Obstacle } from './say.mjs'
+import { Obstacle, sentenceOf } from './say.mjs'
 import { checkPort } from './serve.mjs'
 
 const obstacleOf = async (work: () => unknown): Promise<string> => {
@@ -34,6 +34,12 @@ describe('a program that is missing', () => {
 
   it('is used from the first place where it is', () => {
     expect(installProgram({ ...program, places: ['/nowhere', process.execPath] })).toBe(process.execPath)
+  })
+})
+
+describe('what the system says no to', () => {
+  it.each([['ENOSPC', 'The disk is full: /data. Make some room on it; nothing that was saved is lost.'], ['EROFS', 'This cannot be written: /data. Check the rights of the folder.'], ['EACCES', 'This cannot be written: /data. Check the rights of the folder.'], ['EPIPE', undefined]])('is one sentence that names the cause: %s', (code, words) => {
+    expect(sentenceOf(Object.assign(new Error(), { code, path: '/data' }))).toBe(words)
   })
 })
 

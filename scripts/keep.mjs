@@ -1,5 +1,5 @@
 // Keeps a part of the studio running: it is started again whenever it ends by itself.
-import { say } from './say.mjs'
+import { say, sentenceOf } from './say.mjs'
 
 /** How long after a failed try it is started again, ms. */
 const restartMs = 3000
@@ -35,8 +35,9 @@ export async function keep(name, { running, isStopping }, startIt) {
         await start()
         return say(`The ${name} is back.`)
       } catch (error) {
-        if (error.message !== last) say(`${error.message} It is tried again every ${restartMs / 1000} seconds.`)
-        last = error.message
+        const words = sentenceOf(error) ?? error.message
+        if (words !== last) say(`${words} It is tried again every ${restartMs / 1000} seconds.`)
+        last = words
         await new Promise((resolve) => setTimeout(resolve, restartMs))
       }
     }

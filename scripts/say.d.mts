@@ -1,1 +1,2 @@
 export class Obstacle extends Error {}
+export function sentenceOf(error: Error): string | undefined

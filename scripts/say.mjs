@@ -9,10 +9,10 @@ export function say(sentence) {
 export class Obstacle extends Error {}
 
 /** What the system said no to, as a sentence; undefined for any other error. */
-function sentenceOf(error) {
+export function sentenceOf(error) {
   const place = error.path === undefined ? '' : `: ${error.path}`
-  if (error.code === 'ENOSPC' || error.code === 'EDQUOT') return `The disk is full${place}. Make some room on it, then run the command again; nothing that was saved is lost.`
-  if (error.code === 'EROFS' || error.code === 'EACCES' || error.code === 'EPERM') return `This cannot be written${place}. Check the rights of the folder, then run the command again.`
+  if (error.code === 'ENOSPC' || error.code === 'EDQUOT') return `The disk is full${place}. Make some room on it; nothing that was saved is lost.`
+  if (error.code === 'EROFS' || error.code === 'EACCES' || error.code === 'EPERM') return `This cannot be written${place}. Check the rights of the folder.`
   return undefined
 }
 

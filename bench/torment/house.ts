@@ -13,17 +13,7 @@ export const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve
 /** Asks over a connection of its own: one that was kept open may have been closed while we were busy. */
 export const ask = (address: string, init: RequestInit = {}): Promise<Response> => fetch(address, { ...init, headers: { ...(init.headers as Record<string, string> | undefined), connection: 'close' } })
 
-/** A generator of numbers from 0 to 1 that begins the same for the same seed (mulberry32). */
-export function seeded(seed: number): () => number {
-  let state = seed >>> 0
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0
-    let t = Math.imul(state ^ (state >>> 15), 1 | state)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
-
+/** One of a list, by chance. */
 export const pick = <T>(random: () => number, list: readonly T[]): T => list[Math.floor(random() * list.length)] as T
 
 /** What can be killed. */

@@ -56,6 +56,7 @@ export async function killUnderEdits(house: TormentHouse, victims: readonly (rea
     const { site } = await readServer(house.address, id)
     for (const who of [0, 1]) {
       const [now, shown] = [numberOf(site, who), numberOf(stores[who]?.history.get().site ?? site, who)]
+      if (now !== shown || now < (acknowledged[who] ?? 0)) console.log(`  After ${together.join(' and ')}: the server has ${now}, the window shows ${shown}, saved was ${acknowledged[who] ?? 0}.`)
       if (now < (acknowledged[who] ?? 0)) result = { ...result, reverted: result.reverted + 1 }
       if (now !== shown) result = { ...result, lost: result.lost + 1 }
     }
@@ -120,8 +121,14 @@ export async function killBrowsers(house: TormentHouse, count: number, random: (
     await page.goto(url)
     const angle = page.getByRole('spinbutton', { name: 'The angle', exact: true })
     await angle.waitFor()
-    const seen = Number(await angle.getAttribute('aria-valuenow'))
-    if (seen !== last) result = { ...result, [seen === 9 ? 'lost' : 'reverted']: result[seen === 9 ? 'lost' : 'reverted'] + 1 }
+    // What an earlier window left comes in a moment after the page.
+    const valueOf = async () => Number(await angle.getAttribute('aria-valuenow'))
+    for (let waited = 0; waited < 3000 && (await valueOf()) !== last; waited += 50) await page.waitForTimeout(50)
+    if ((await valueOf()) !== last) {
+      console.log(`  A browser showed ${await valueOf()} where it had shown ${last}.`)
+      result = { ...result, lost: result.lost + 1 }
+      last = await valueOf()
+    }
     const isCutOff = random() < 0.5
     if (isCutOff) await page.route('**/api/sites/**', (route) => route.abort())
     await angle.focus()
@@ -132,7 +139,7 @@ export async function killBrowsers(house: TormentHouse, count: number, random: (
       await page.waitForTimeout(random() * 60)
     }
     await page.waitForTimeout(50 + random() * 500)
-    last = Number(await angle.getAttribute('aria-valuenow'))
+    last = await valueOf()
     if (also) house.kill(pick(random, ['server', 'database']))
     await kill(context)
     result = { ...result, kills: result.kills + 1 + (also ? 1 : 0), edits: result.edits + 1 }
@@ -143,7 +150,11 @@ export async function killBrowsers(house: TormentHouse, count: number, random: (
   await page.goto(url)
   await page.getByRole('status').getByText('· saved').waitFor()
   await page.waitForTimeout(1500)
-  if (angleOf((await readServer(house.address, id)).site) !== last) result = { ...result, lost: result.lost + 1 }
+  const saved = angleOf((await readServer(house.address, id)).site)
+  if (saved !== last) {
+    console.log(`  The server has ${saved} where a browser had shown ${last}.`)
+    result = { ...result, lost: result.lost + 1 }
+  }
   await context.close()
   rmSync(profile, { recursive: true, force: true })
   return result

@@ -3,14 +3,15 @@
 import { writeFileSync } from 'node:fs'
 import { cpus, totalmem } from 'node:os'
 import { exportMutations, hostileImports, openOrdinary, nonsenseRequests, openSmuggling } from './border'
-import { openTormentHouse, seeded } from './house'
+import { seededRandom } from '../../demo/vesper-hollow/random'
+import { openTormentHouse } from './house'
 import { killBrowsers, killStarts, killUnderEdits, sum } from './kills'
 import { twoWriters } from './writers'
 
 const isShort = process.argv.includes('--short')
 const seedAt = process.argv.indexOf('--seed')
 const seed = seedAt < 0 ? 20_261_127 : Number(process.argv[seedAt + 1])
-const random = seeded(seed)
+const random = seededRandom(seed)
 const scale = (whole: number, short: number) => (isShort ? short : whole)
 const many = <T>(count: number, value: T): T[] => Array.from({ length: count }, () => value)
 

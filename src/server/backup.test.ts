@@ -9,7 +9,7 @@ import { pool } from './database'
 import { migrate } from './migrate'
 import { changeSite } from './saving'
 import { createSite, keepSource, readPage, readSite } from './sites'
-import { listVersions } from './versions'
+import { listVersions, readVersion } from './versions'
 
 const folder = join(import.meta.dirname, 'migrations')
 const place = mkdtempSync(join(tmpdir(), 'glass-moth-backup-'))
@@ -49,9 +49,11 @@ describe('a backup', () => {
     for (let i = 0; i < 20; i++) await changeSite('backed-up', 'Renaming', (site) => ({ ...site, name: `During ${i}` }))
     await writing
     await restoreBackup(during, folder)
-    // The site and its newest version say the same.
+    // The site and its newest version say the same, and no open window knows a later revision.
     const { site, revision } = await readSite('backed-up')
-    expect((await listVersions('backed-up'))[0]?.revision).toBe(revision)
+    const [newest] = await listVersions('backed-up')
+    expect(await readVersion('backed-up', newest?.revision ?? 0)).toEqual(site)
+    expect(revision).toBeGreaterThan(1_000_000)
     expect(site.name).toMatch(/Second|During/)
   })
 

@@ -111,6 +111,9 @@ export async function checkBackup(file: string): Promise<z.infer<typeof headSche
   return head
 }
 
+/** More revisions than a site gets between two backups. */
+const beyond = 1_000_000
+
 /**
  * Puts a backup in the place of all that the database holds, in one transaction. Throws a BackupError, with nothing changed,
  * for a file that is damaged or was made by a newer version.
@@ -135,6 +138,8 @@ export async function restoreBackup(file: string, migrationsFolder: string): Pro
       await db.query('INSERT INTO ?? (??) VALUES (?)', [name, columns, cells.map((cell) => (typeof cell === 'object' && cell !== null ? Buffer.from(cell.base64, 'base64') : cell))])
       rows += 1
     }
+    // Windows that are still open know later revisions; what was restored is newer than all of them.
+    await db.query('UPDATE sites SET revision = revision + ?', [beyond])
     await db.commit()
     return { madeAt: head.madeAt, rows }
   } catch (error) {

@@ -87,6 +87,13 @@ export function HomeScreen({ sites, unreadable, removed, templates }: HomeScreen
           <NewSiteMenu templates={templates} onBegin={(how) => void begin(how)} onFiles={(given) => void bring(given)} />
         </Flex>
         {refusal && <Box role="alert" fontWeight="600" mb="14px">⚠ {refusal}</Box>}
+        {unreadable.map(({ id, name, reason }) => (
+          <Box as="section" key={id} aria-label={name} borderTop="1px solid" borderColor="edge" pt="12px" pb="22px" maxWidth="820px">
+            <Box as="h2" fontSize="18px" fontWeight="600" mb="4px">⚠ {name}</Box>
+            <Box mb="8px">This site cannot be read. {reason} Nothing of it was changed or deleted.</Box>
+            <Button onClick={() => void act(() => restoreSite(id))}>Bring back its last readable version</Button>
+          </Box>
+        ))}
         <Grid as="main" templateColumns={`repeat(auto-fill, ${thumbnail.width}px)`} columnGap="28px">
           {sites.length + unreadable.length === 0 && <Box>There are no sites here. Begin one above, or drop a page of yours anywhere on this screen.</Box>}
           {sites.length > 0 && found.length === 0 && <Box>No site and no page is called that.</Box>}
@@ -105,13 +112,6 @@ export function HomeScreen({ sites, unreadable, removed, templates }: HomeScreen
             </Box>
           ))}
         </Grid>
-        {unreadable.map(({ id, name, reason }) => (
-          <Box as="section" key={id} aria-label={name} borderTop="1px solid" borderColor="edge" pt="12px" pb="22px" maxWidth="820px">
-            <Box as="h2" fontSize="18px" fontWeight="600" mb="4px">⚠ {name}</Box>
-            <Box mb="8px">This site cannot be read. {reason} Nothing of it was changed or deleted.</Box>
-            <Button onClick={() => void act(() => restoreSite(id))}>Bring back its last readable version</Button>
-          </Box>
-        ))}
         {removed.length > 0 && (
           <Box as="section" aria-label="Removed sites" borderTop="1px solid" borderColor="edge" pt="12px" fontSize="14px">
             <Box as="h2" fontSize="15px" fontWeight="600" mb="6px">Removed, kept for {binDays} days</Box>

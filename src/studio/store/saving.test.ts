@@ -219,6 +219,27 @@ describe('two windows', () => {
     expect([server.site, shown(one), shown(two)].map((each) => [angleOf(each), nameOf(each)])).toEqual([[12, 'Theirs'], [12, 'Theirs'], [12, 'Theirs']])
   })
 
+  it('of which one is closed before it could save: the other saves what it was told of', async () => {
+    vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval'] })
+    const server = makeServer()
+    const browser = makeBrowser()
+    const [one, two] = [browser.open(server), connect(browser.open(server))]
+    open.push(one.connect())
+    await later(30)
+    server.fails = 'away'
+    one.edit(rename('Told'), 'Renaming')
+    await one.saver.settle()
+    await later(150)
+    one.saver.end()
+    expect(nameOf(shown(two))).toBe('Told')
+    server.fails = 0
+    vi.advanceTimersByTime(5000)
+    await later(80)
+    await two.saver.settle()
+    expect([nameOf(server.site), server.lasts.w1]).toEqual(['Told', 1])
+    vi.useRealTimers()
+  })
+
   it('hear of what somebody elsewhere saved, without a reload', async () => {
     const server = makeServer()
     const browser = makeBrowser()
@@ -239,8 +260,8 @@ describe('two windows', () => {
     store.edit(turn(5), 'The angle')
     await store.saver.settle()
     const [told] = tellTold(shown(store), store.told.get() ?? { what: 'refused', refusals: [] })
-    expect(told?.sentence).toBe('The angle of the effect Lean was changed in two windows at once: 5 counts, the other one set 40.')
-    expect(told?.act?.title).toBe('Use 40')
+    expect(told?.sentence).toBe('The angle of the effect Lean was changed in two windows at once: 5° counts, the other one set 40°.')
+    expect(told?.act?.title).toBe('Use 40°')
     if (told?.act) store.edit(told.act.edit, told.act.title)
     await store.saver.settle()
     expect([angleOf(shown(store)), angleOf(server.site)]).toEqual([40, 40])

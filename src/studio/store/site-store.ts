@@ -33,6 +33,9 @@ export interface SiteStore {
   readonly connect: () => () => void
 }
 
+/** How often it is looked whether windows that told us of edits are gone, ms. */
+const leftoverMs = 5000
+
 let gestures = 0
 /** A name for one gesture, such as one drag. */
 export const newGesture = () => `gesture-${++gestures}`
@@ -126,7 +129,10 @@ export function makeSiteStore({ id, site, revision, window, log = openEditLog(id
         const count = leftovers.reduce((sum, { unreadable }) => sum + unreadable, 0)
         if (count > 0) told.set({ what: 'unreadable', count })
       }
-      void log.leftovers(window).then(adopt, () => undefined)
+      const takeUp = () => void log.leftovers(window).then(adopt, () => undefined)
+      takeUp()
+      // What a window told us of and could not save before it was closed is saved by us.
+      const timer = setInterval(() => Object.keys(journal.others).length > 0 && takeUp(), leftoverMs)
       const look = () => document.visibilityState === 'visible' && void saver.refresh()
       const ask = (event: BeforeUnloadEvent) => saver.isAtRisk() && event.preventDefault()
       document.addEventListener('visibilitychange', look)
@@ -134,6 +140,7 @@ export function makeSiteStore({ id, site, revision, window, log = openEditLog(id
       return () => {
         document.removeEventListener('visibilitychange', look)
         removeEventListener('beforeunload', ask)
+        clearInterval(timer)
         neighbours?.end()
         saver.end()
         close()

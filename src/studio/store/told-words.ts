@@ -1,8 +1,9 @@
 // What other windows did, in words, each with the one act that has it the other way.
+import { formatNumber } from '../../core/effect/control'
 import { findKind } from '../../core/effect/kinds'
 import type { Edit } from '../../core/site/edit'
 import { applyPatch, keyOf, type Clash, type Path } from '../../core/site/patch'
-import type { Site } from '../../core/site/site'
+import type { Effect, Site } from '../../core/site/site'
 import type { Told } from './site-store'
 
 export interface ToldWords {
@@ -20,6 +21,16 @@ function valueAt(document: unknown, path: Path): unknown {
   return path.reduce<unknown>((value, part) => (typeof part === 'string' ? (isFields(value) ? value[part] : undefined) : Array.isArray(value) ? value.find((item) => keyOf(item) === part.id) : undefined), document)
 }
 
+const controlOf = (effect: Effect, key: string) => findKind(effect.kind)?.controls(effect.settings).find(({ id }) => id === key)
+
+/** How a field of an effect tells its number: with the unit of its control. */
+function unitAt(site: Site, [list, item, ...rest]: Path): (value: number) => string {
+  const effect = list === 'effects' && typeof item === 'object' ? site.effects.find(({ id }) => id === item.id) : undefined
+  const key = rest.at(-1)
+  const control = effect && typeof key === 'string' ? controlOf(effect, key) : undefined
+  return (value) => (control?.kind === 'number' ? formatNumber(value, control.unit) : String(Math.round(value * 1000) / 1000))
+}
+
 /** Where an edit was made: "the angle of the effect Lean". */
 function tellPlace(site: Site, path: Path): string {
   const [list, item, ...rest] = path
@@ -32,18 +43,19 @@ function tellPlace(site: Site, path: Path): string {
   const key = names.at(-1)
   if (key === undefined) return owner
   const effect = list === 'effects' ? site.effects.find(({ id }) => id === item.id) : undefined
-  const control = effect && findKind(effect.kind)?.controls(effect.settings).find(({ id }) => id === key)
+  const control = effect && controlOf(effect, key)
   return `the ${control?.title.replace(/^The /, '').toLowerCase() ?? fields[key] ?? key.replace(/([A-Z])/g, ' $1').toLowerCase()} of ${owner}`
 }
 
-const tellValue = (value: unknown): string => (typeof value === 'number' ? String(Math.round(value * 1000) / 1000) : typeof value === 'string' && value.length < 40 ? `“${value}”` : value === undefined ? 'nothing' : 'another value')
+const tellValue = (value: unknown, number: (value: number) => string): string => (typeof value === 'number' ? number(value) : typeof value === 'string' && value.length < 40 ? `“${value}”` : value === undefined ? 'nothing' : 'another value')
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 function tellClash(site: Site, before: Site, { op, what, theirs }: Clash): ToldWords {
   if (what === 'both') {
+    const tell = (value: unknown) => tellValue(value, unitAt(site, op.at))
     return {
-      sentence: `${capital(tellPlace(site, op.at))} was changed in two windows at once: ${tellValue(op.do === 'set' ? op.to : undefined)} counts, the other one set ${tellValue(theirs)}.`,
-      act: { title: theirs === undefined || isFields(theirs) || Array.isArray(theirs) ? 'Use the other one' : `Use ${tellValue(theirs)}`, edit: { do: 'patch', patch: [{ do: 'set', at: op.at, from: valueAt(site, op.at), to: theirs }] } },
+      sentence: `${capital(tellPlace(site, op.at))} was changed in two windows at once: ${tell(op.do === 'set' ? op.to : undefined)} counts, the other one set ${tell(theirs)}.`,
+      act: { title: theirs === undefined || isFields(theirs) || Array.isArray(theirs) ? 'Use the other one' : `Use ${tell(theirs)}`, edit: { do: 'patch', patch: [{ do: 'set', at: op.at, from: valueAt(site, op.at), to: theirs }] } },
     }
   }
   if (what === 'kept') {
