@@ -24,7 +24,7 @@ const selectState = 'SELECT s.revision, s.document, w.window_id, w.last_number F
 const windowSchema = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/)
 const editsSchema = z.object({ window: windowSchema, revision: z.number().int().min(0), entries: z.array(entrySchema).min(1).max(200) })
 
-export interface Saved extends Omit<Taken, 'site' | 'done'> {
+export interface Saved extends Omit<Taken, 'site' | 'done' | 'isAsSent'> {
   readonly revision: number
   /** The site as it is now, where it is more than what the window knew with its own edits on top. */
   readonly site: Site | undefined
@@ -48,7 +48,7 @@ export async function saveEdits(id: string, sent: unknown): Promise<Saved> {
       await keepVersion(db, next, await writeSite(db, next), { window, done: taken.done, isApart: taken.clashes.length > 0 })
     }
     if (taken.last > Number(row?.last_number ?? 0)) await db.query(replaceLast, [id, window, taken.last])
-    const isAsExpected = stored.revision === known && taken.clashes.length === 0 && taken.refusals.length === 0 && taken.done.length === entries.length
+    const isAsExpected = stored.revision === known && taken.isAsSent && taken.clashes.length === 0 && taken.done.length === entries.length
     return { saved: { revision: next.revision, last: taken.last, site: isAsExpected ? undefined : next.site, clashes: taken.clashes, refusals: taken.refusals }, clashes: taken.clashes }
   })
   tellNews({ site: id, revision: saved.revision, window, last: saved.last, clashes })

@@ -43,7 +43,7 @@ export function StudioScreen({ siteId, pageId, site, revision }: StudioScreenPro
     if (!site.pages.some(({ id }) => id === pageId)) return null
     const storage = typeof localStorage === 'undefined' ? noStorage : localStorage
     return {
-      store: makeSiteStore({ id: siteId, site, revision, window: nanoid(16) }),
+      store: makeSiteStore({ id: siteId, site, revision, window: nanoid(16), storage }),
       view: makeViewStore(pageId, site.effects[0]?.id ?? null),
       link: makeStageLink(),
       thread: makeThreadStore(),

@@ -130,6 +130,17 @@ describe('a journal', () => {
     expect(taken.refusals).toMatchObject([{ number: 1, detail: expect.stringContaining('“Nonsense” cannot be saved. At effects.0.settings.acrossDeg: ') as string }])
   })
 
+  it('tells when the site is not just what was sent: names are trimmed, and effects checked once are known again', () => {
+    const renamed = (to: string) => takeEntries(start, 0, [{ number: 1, words: 'Renaming', patch: [{ do: 'set', at: ['name'], from: 'A site', to }] }])
+    expect([renamed(' spaced ').isAsSent, renamed(' spaced ').site.name, renamed('plain').isAsSent]).toEqual([false, 'spaced', true])
+    const first = renamed('plain')
+    const second = takeEntries(first.site, 1, [{ number: 2, words: 'Renaming', patch: naming(first.site, '1', 'One') }])
+    // The others are the same objects: nothing was read again.
+    expect([second.site.effects[0], second.site.effects[2]].every((each, i) => each === first.site.effects[i * 2])).toBe(true)
+    const broken = takeEntries(second.site, 2, [{ number: 3, words: 'x', patch: [{ do: 'set', at: ['effects', { id: '2' }, 'kind'], from: 'tilt', to: 'wobble' }] }])
+    expect(broken.refusals[0]?.detail).toBe('“x” cannot be saved. At effects.2.kind: there is no kind of effect called "wobble".')
+  })
+
   it('is not deceived by a patch that would reach past the document', () => {
     const at = ['__proto__', 'polluted']
     expect(entrySchema.safeParse({ number: 1, words: '', gesture: '', patch: [{ do: 'set', at, to: true }] }).success).toBe(false)

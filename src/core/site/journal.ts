@@ -1,7 +1,7 @@
 // The journal of a window: its edits by running number until the server has them. What is shown is what the server has, with
 // all that is under way on top; so nothing that was saved can be reverted by what was kept, nor be counted twice.
 import * as z from 'zod'
-import { applyPatch, join, type Clash, type Op, type Patch } from './patch'
+import { applyPatch, isSame, join, type Clash, type Op, type Patch } from './patch'
 import { checkSite } from './check-site'
 import { tidySite, type Site } from './site'
 
@@ -99,6 +99,8 @@ export interface Taken {
   readonly done: readonly string[]
   readonly clashes: readonly Clash[]
   readonly refusals: readonly Refusal[]
+  /** Whether the site is what the edits make of it: the schema trims names and fills in what is new. */
+  readonly isAsSent: boolean
 }
 
 type SentEntry = Pick<Entry, 'number' | 'words' | 'patch'>
@@ -111,9 +113,9 @@ export function takeEntries(now: Site, last: number, entries: readonly SentEntry
   if (!('reason' in all)) return all
   return fresh.reduce<Taken>((taken, entry) => {
     const one = takeAll(taken.site, taken.last, [entry])
-    if ('reason' in one) return { ...taken, last: entry.number, refusals: [...taken.refusals, { number: entry.number, detail: `“${entry.words}” cannot be saved. ${one.reason}` }] }
-    return { site: one.site, last: one.last, done: [...taken.done, ...one.done], clashes: [...taken.clashes, ...one.clashes], refusals: taken.refusals }
-  }, { site: now, last, done: [], clashes: [], refusals: [] })
+    if ('reason' in one) return { ...taken, isAsSent: false, last: entry.number, refusals: [...taken.refusals, { number: entry.number, detail: `“${entry.words}” cannot be saved. ${one.reason}` }] }
+    return { site: one.site, last: one.last, done: [...taken.done, ...one.done], clashes: [...taken.clashes, ...one.clashes], refusals: taken.refusals, isAsSent: taken.isAsSent && one.isAsSent }
+  }, { site: now, last, done: [], clashes: [], refusals: [], isAsSent: true })
 }
 
 /** All of these entries in a row, or why they leave no valid site. */
@@ -125,9 +127,9 @@ function takeAll(now: Site, last: number, entries: readonly SentEntry[]): Taken 
     site = tidySite(applied.value)
     clashes.push(...applied.clashes)
   }
-  if (site === now) return { site, last: entries.at(-1)?.number ?? last, done: entries.map(({ words }) => words), clashes, refusals: [] }
-  const checked = checkSite(site)
-  return 'reason' in checked ? checked : { site: checked.site, last: entries.at(-1)?.number ?? last, done: entries.map(({ words }) => words), clashes, refusals: [] }
+  const checked = site === now ? { site } : checkSite(site)
+  if ('reason' in checked) return checked
+  return { site: checked.site, last: entries.at(-1)?.number ?? last, done: entries.map(({ words }) => words), clashes, refusals: [], isAsSent: isSame(checked.site, site) }
 }
 
 const field = z.string().max(2000).refine((name) => name !== '__proto__', 'is no field')

@@ -29,7 +29,7 @@ function makeServer() {
     if (!isSame(taken.site, server.site)) server.revision += 1
     Object.assign(server, { site: taken.site, lasts: { ...server.lasts, [window]: taken.last } })
     if (server.losesAnswer) throw new TypeError('Failed to fetch')
-    const isExpected = revision === known && taken.clashes.length === 0 && taken.refusals.length === 0 && taken.done.length === entries.length
+    const isExpected = revision === known && taken.isAsSent && taken.clashes.length === 0 && taken.done.length === entries.length
     return Response.json({ revision: server.revision, last: taken.last, clashes: taken.clashes, refusals: taken.refusals, ...(isExpected ? {} : { site: taken.site }) })
   })
   return server
@@ -190,6 +190,19 @@ describe('a site that is edited', () => {
     await second.saver.settle()
     expect([nameOf(server.site), angleOf(server.site), server.lasts.w1, await kept()]).toEqual(['left behind', 21, 2, []])
     expect(second.history.get().undo).toEqual([])
+  })
+
+  it('takes up what an earlier version of the studio kept, but not over what was saved since', async () => {
+    const server = makeServer()
+    const changed = (settings: object, name: string): Site => ({ ...site, effects: [{ ...(site.effects[0] as Site['effects'][number]), name, settings: { ...tiltDefaults, ...settings } }] })
+    const items = new Map([['glass-moth:unsaved:s:old', JSON.stringify({ revision: 1, base: site, site: changed({ acrossDeg: 31, eyePx: 700 }, 'Lean') })], ['glass-moth:unsaved:s:broken', '{'], ['glass-moth:unsaved:other:x', '{}']])
+    const storage = { length: 3, key: (i: number) => [...items.keys()][i] ?? null, getItem: (key: string) => items.get(key) ?? null, removeItem: (key: string) => void items.delete(key), setItem: () => undefined, clear: () => undefined }
+    Object.assign(server, { site: changed({ acrossDeg: 40 }, 'Lean'), revision: 3 })
+    const store = connect(makeSiteStore({ id: 's', site: server.site, revision: 3, window: 'new', storage, join: () => ({ tell: () => undefined, end: () => undefined }) }))
+    await store.saver.settle()
+    await later(20)
+    expect(server.site.effects[0]?.settings).toMatchObject({ acrossDeg: 40, eyePx: 700 })
+    expect([...items.keys()]).toEqual(['glass-moth:unsaved:s:broken', 'glass-moth:unsaved:other:x'])
   })
 
   it('keeps an edit that it cannot read, and says so', async () => {

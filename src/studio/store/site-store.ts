@@ -7,6 +7,7 @@ import { tidySite, type Site } from '../../core/site/site'
 import { markOpen, openEditLog, type EditLog, type Leftover } from './edit-log'
 import { joinNeighbours, type Neighbours, type News } from './neighbours'
 import { observable, type Observable } from './observable'
+import { olderEdits } from './older-edits'
 import { makeSaver, type FullState, type Saver } from './saving'
 
 /** What a window is told of what others did, or of edits of its own that were not taken. */
@@ -48,10 +49,12 @@ interface StoreOptions {
   readonly window: string
   readonly log?: EditLog
   readonly join?: typeof joinNeighbours
+  /** Where an earlier version kept its edits. */
+  readonly storage?: Storage | undefined
 }
 
 /** A store for a site as the server gave it. */
-export function makeSiteStore({ id, site, revision, window, log = openEditLog(id), join = joinNeighbours }: StoreOptions): SiteStore {
+export function makeSiteStore({ id, site, revision, window, log = openEditLog(id), join = joinNeighbours, storage }: StoreOptions): SiteStore {
   let journal: Journal = beginJournal(window, site, revision)
   /** The last number that is known to be saved of each other window; what is heard late of it is known already. */
   const known = new Map<string, number>()
@@ -128,6 +131,10 @@ export function makeSiteStore({ id, site, revision, window, log = openEditLog(id
         saver.adopt(leftovers)
         const count = leftovers.reduce((sum, { unreadable }) => sum + unreadable, 0)
         if (count > 0) told.set({ what: 'unreadable', count })
+      }
+      for (const { site: older, forget } of storage ? olderEdits(storage, id, history.get().site) : []) {
+        change(doEdit(history.get(), { do: 'replace', site: older }, 'Edits kept by an earlier version', newGesture()))
+        void saver.settle().then((isSaved) => isSaved && forget())
       }
       const takeUp = () => void log.leftovers(window).then(adopt, () => undefined)
       takeUp()
