@@ -132,8 +132,10 @@ export function makeSiteStore({ id, site, revision, window, log = openEditLog(id
         const count = leftovers.reduce((sum, { unreadable }) => sum + unreadable, 0)
         if (count > 0) told.set({ what: 'unreadable', count })
       }
-      for (const { site: older, forget } of storage ? olderEdits(storage, id, history.get().site) : []) {
-        change(doEdit(history.get(), { do: 'replace', site: older }, 'Edits kept by an earlier version', newGesture()))
+      for (const { patch, forget } of storage ? olderEdits(storage, id) : []) {
+        // Not over what was saved since.
+        const { value } = applyPatch(history.get().site, patch, 'careful')
+        change(doEdit(history.get(), { do: 'replace', site: tidySite(value) }, 'Edits kept by an earlier version', newGesture()))
         void saver.settle().then((isSaved) => isSaved && forget())
       }
       const takeUp = () => void log.leftovers(window).then(adopt, () => undefined)
