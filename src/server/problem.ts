@@ -29,10 +29,10 @@ export function problemOf(error: unknown): Problem {
 }
 
 /** The response for a Problem. */
-export function problemResponse(error: unknown, headers: Readonly<Record<string, string>> = {}): Response {
+export function problemResponse(error: unknown): Response {
   const { title, status, detail, extra } = problemOf(error)
   const body = { type: 'about:blank', title, status, detail, ...extra }
-  return new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store', ...headers } })
+  return new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store' } })
 }
 
 /** Runs a route's work; what it throws becomes a problem. */

@@ -1,6 +1,7 @@
 // ZIP archives (APPNOTE.TXT), read with limits: an archive says how much it holds, but is not believed, and every file is checked
 // by its sum.
 import { crc32, inflateRawSync } from 'node:zlib'
+import { staysInside } from '../core/site/path'
 import { Problem } from './problem'
 
 export interface Limits {
@@ -46,7 +47,7 @@ export function unzip(archive: Uint8Array, limits: Limits): readonly Unpacked[] 
   if (entries.length === 0) throw new Problem(422, 'The ZIP cannot be read', 'The ZIP is broken or holds nothing.')
   let total = 0
   return entries.flatMap((entry) => {
-    if (leadsOut(entry.name)) throw new Problem(422, 'The ZIP is not safe', `The ZIP has a file named "${entry.name.slice(0, 80).toWellFormed()}", which would lie outside of it.`)
+    if (!staysInside(entry.name)) throw new Problem(422, 'The ZIP is not safe', `The ZIP has a file named "${entry.name.slice(0, 80).toWellFormed()}", which would lie outside of it.`)
     if (entry.name.endsWith('/') || isClutter(entry.name)) return []
     const unpacked = unpack(bytes, entry, limits)
     total += unpacked.length
@@ -97,8 +98,6 @@ function inflate(packed: Uint8Array, name: string, limits: Limits): Uint8Array {
 }
 
 const tooLarge = (name: string, limits: Limits) => new Problem(413, 'A file is too large', `"${name.slice(0, 80).toWellFormed()}" in the ZIP has more than ${megabytes(limits.fileBytes)} MB.`)
-
-const leadsOut = (name: string) => /^[/\\]|^[a-z]:|(^|[/\\])\.\.([/\\]|$)|\0/i.test(name)
 
 /** What systems put into archives beside the files. */
 const isClutter = (name: string) => /(^|\/)(__MACOSX|\.DS_Store|Thumbs\.db|\.git)(\/|$)/.test(name)

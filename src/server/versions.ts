@@ -1,7 +1,7 @@
 // The versions of a site: listed, read, named, and the last readable one brought back.
 import type { ResultSetHeader, RowDataPacket } from 'mysql2/promise'
 import { cutText } from '../core/site/text'
-import { siteSchema, type Site } from '../core/site/site'
+import type { Site } from '../core/site/site'
 import { inTransaction, withDatabase } from './database'
 import { Problem } from './problem'
 import { noSuchSite, readDocument, writeSite } from './sites'
@@ -55,7 +55,6 @@ export async function restoreReadable(id: string): Promise<void> {
     const site = rows.map(({ document }) => readDocument(document)).find((read) => 'site' in read)?.site
     if (!site) throw new Problem(409, 'No version can be read', 'None of its versions can be read either. Nothing was changed.')
     const revision = Math.max(Number(row.revision), Number(rows[0]?.revision ?? 0)) + 1
-    await writeSite(db, { id, revision, site: siteSchema.parse(site) })
-    await db.query(insertVersion, [id, revision, JSON.stringify(site)])
+    await db.query(insertVersion, [id, revision, await writeSite(db, { id, revision, site })])
   })
 }

@@ -18,6 +18,9 @@ interface Term {
   readonly hasUnit: boolean
 }
 
+/** Nobody types more, characters. */
+const longestSum = 1000
+
 /** Why a text is no sum. */
 export type Fault = 'nonsense' | 'unit'
 
@@ -26,6 +29,7 @@ export type Fault = 'nonsense' | 'unit'
  * most; a function of CSS around a single value (`rotateY(5deg)`, `calc(...)`) is taken off first. Never evaluates code.
  */
 export function readSum(text: string, unit: Unit): number | Fault {
+  if (text.length > longestSum) return 'nonsense'
   const known = factors[unit] ?? { '': 1, [unit]: 1 }
   const tokens = text.trim().replaceAll('\u2212', '-').replace(/(\d),(\d)/g, '$1.$2').replace(/^(calc|translate[XYZ]?|rotate[XYZ]?|scale[XY]?|skew[XY]?|perspective|blur)(?=\()/i, '').match(/(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?|[a-z%\u00b0]+|[-+*/()]|\S/gi) ?? []
   let at = 0

@@ -1,6 +1,14 @@
 // What reads pages takes time in proportion to what it is given, not to its square.
 import { describe, expect, it } from 'vitest'
+import { parseEasing } from '../curve/easing'
+import { readGradient } from '../curve/gradient'
+import { readSum } from '../effect/arithmetic'
+import { isSelector } from '../rig/css-text'
+import { cutText, readJson } from '../site/text'
+import { readTrace } from '../trace/csv'
 import { changeAddresses } from './css-addresses'
+import { applyMarkup } from './markup'
+import { cssProblems, htmlProblems } from './problems'
 import { readSrcset } from './references'
 import { prepareSheet } from './sheets'
 import { copyForStudio } from './studio-copy'
@@ -59,6 +67,18 @@ const readers: readonly (readonly [string, number, (n: number) => () => unknown]
   ['a page nested without end', 100_000, (n) => { const text = '<div>'.repeat(n); return () => refused(() => readTree(text)) }],
   ['tables in tables', 50_000, (n) => { const text = '<table><tr><td>'.repeat(n); return () => refused(() => readTree(text)) }],
   ['a page of comments', 50_000, (n) => { const text = '<!---->'.repeat(n); return () => refused(() => readTree(text)) }],
+  ['a page with faults', 100_000, (n) => { const text = '<p <b>'.repeat(n / 8); return () => htmlProblems(text) }],
+  ['a sheet with faults', 100_000, (n) => { const text = 'a{b c}'.repeat(n / 4); return () => cssProblems(text) }],
+  ['a source that is edited', 100_000, (n) => { const text = `<p>${'x '.repeat(n)}</p>`; return () => applyMarkup(text, { do: 'attribute', at: 3, name: 'class', value: 'y' }) }],
+  ['a trace', 16_000, (n) => { const text = `t,x,y,buttons\n${Array.from({ length: n }, (_, i) => `${i},1,2,0`).join('\n')}`; return () => readTrace(text) }],
+  ['a selector', 64_000, (n) => { const text = `.a${' .b'.repeat(n)}`; return () => isSelector(text) }],
+  ['a selector of brackets', 64_000, (n) => { const text = ':is('.repeat(n); return () => isSelector(text) }],
+  ['an easing', 64_000, (n) => { const text = `linear(${'0, '.repeat(n)}1)`; return () => parseEasing(text) }],
+  ['a gradient', 4000, (n) => { const text = `linear-gradient(${'red, '.repeat(n)}blue)`; return () => readGradient(text) }],
+  ['a sum', 16_000, (n) => { const text = `${'1 + '.repeat(n)}1`; return () => readSum(text, '') }],
+  ['a sum of brackets', 16_000, (n) => { const text = `${'('.repeat(n)}1`; return () => readSum(text, '') }],
+  ['JSON of halves of characters', 64_000, (n) => { const text = JSON.stringify({ a: '\ud83d'.repeat(n) }); return () => readJson(text) }],
+  ['a long name', 400_000, (n) => { const text = 'x\u0301'.repeat(n); return () => cutText(text, 100) }],
   ['a style of addresses in a page', 20_000, (n) => { const text = `<p style="${'background:url(x);'.repeat(n)}">`; return () => copyForStudio(text, options) }],
 ]
 

@@ -45,11 +45,17 @@ function unclosed(html: string): readonly SourceProblem[] {
 /** What of a stylesheet cannot be read; a browser drops it. */
 export function cssProblems(css: string): readonly SourceProblem[] {
   const found: SourceProblem[] = []
-  parseCss(css, {
-    positions: true,
-    onParseError: ({ message, offset }: { message: string; offset?: number }) => {
-      if (found.length < most) found.push({ from: offset ?? 0, to: (offset ?? 0) + 1, words: `${message}; a browser drops this.` })
-    },
-  })
+  const enough = new Error('These are enough.')
+  try {
+    parseCss(css, {
+      positions: true,
+      onParseError: ({ message, offset }: { message: string; offset?: number }) => {
+        found.push({ from: offset ?? 0, to: (offset ?? 0) + 1, words: `${message}; a browser drops this.` })
+        if (found.length >= most) throw enough
+      },
+    })
+  } catch (error) {
+    if (error !== enough) throw error
+  }
   return found
 }

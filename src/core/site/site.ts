@@ -3,6 +3,7 @@ import * as z from 'zod'
 import { findKind } from '../effect/kinds'
 import { selectorText, valueText } from '../rig/css-text'
 import { units } from '../rig/rig'
+import { staysInside } from './path'
 
 export const siteFormat = 'glass-moth/1'
 
@@ -14,7 +15,7 @@ const select = selectorText()
 const noun = z.string().trim().min(1).max(60)
 
 /** A path that leads nowhere but down, or an address elsewhere. */
-const path = z.string().min(1).max(2000).refine((text) => !/^[/\\]|^[a-z]:[/\\](?![/\\])|\0/i.test(text) && !text.split(/[/\\]/).includes('..'), 'would lie outside of the site')
+const path = z.string().min(1).max(2000).refine(staysInside, 'would lie outside of the site')
 
 /** A file that came with a page: its path from the top of what was brought, or the address elsewhere that it stands for. */
 export const fileSchema = z.object({ path, hash, type: z.string().max(100), size: z.number().int().min(0) })

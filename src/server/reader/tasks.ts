@@ -13,6 +13,7 @@ import { copyForStudio, type StudioCopy } from '../../core/page/studio-copy'
 import type { PageFile } from '../../core/page/sheets'
 import { elementsOf, findIn, PageTooLarge, readTree, textOf } from '../../core/page/tree'
 import type { Page, Site } from '../../core/site/site'
+import { staysInside } from '../../core/site/path'
 import { cutText } from '../../core/site/text'
 import { nameOfType, typeOf } from '../file-types'
 import { importLimits } from '../import-limits'
@@ -89,7 +90,7 @@ function readImport(given: readonly Unpacked[]): ReadImport {
   const files = withoutCommonFolder(unpackAll(given))
   const large = files.find(({ bytes, path }) => bytes.length > (isPage(path) ? importLimits.htmlBytes : importLimits.fileBytes))
   if (large) throw new Problem(413, 'A file is too large', `"${short(large.path)}" has ${megabytes(large.bytes.length).toFixed(1)} MB; ${isPage(large.path) ? `a page may have ${megabytes(importLimits.htmlBytes)}` : `a file may have ${megabytes(importLimits.fileBytes)}`}.`)
-  const unsafe = files.find(({ path }) => !isSafePath(path))
+  const unsafe = files.find(({ path }) => !staysInside(path))
   if (unsafe) throw new Problem(422, 'A path is not safe', `"${short(unsafe.path)}" would lie outside of what was brought.`)
   const [pageFiles, others] = [files.filter(({ path }) => isPage(path)), files.filter(({ path }) => !isPage(path))]
   if (pageFiles.length === 0) throw new Problem(422, 'No page', files.length === 0 ? 'There was nothing in what you brought.' : 'There is no HTML file in what you brought. Bring the page with its files, or paste its HTML.')
@@ -111,9 +112,6 @@ function unpackAll(given: readonly Unpacked[]): readonly Unpacked[] {
     return found
   })
 }
-
-/** Whether a path stays within what it is a path of. */
-export const isSafePath = (path: string): boolean => path !== '' && !/^[/\\]|^[a-z]:[/\\]|\0/i.test(path) && !path.split(/[/\\]/).includes('..')
 
 /** Archives and folders often hold everything in one folder of their own. */
 function withoutCommonFolder(files: readonly Unpacked[]): readonly Unpacked[] {

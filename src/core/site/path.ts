@@ -1,0 +1,4 @@
+// Paths of files among what was brought.
+
+/** Whether a path leads to something inside, on every system: not from the root or a drive, not upwards, and to anything at all. */
+export const staysInside = (path: string): boolean => path !== '' && !/^[/\\]|^[a-z]:|\0/i.test(path) && !path.split(/[/\\]/).includes('..')
