@@ -1,7 +1,7 @@
 // The torment in its short form: some of every kill, some of every hostile input. `npm run torment` is the long one.
 import { expect, test } from '@playwright/test'
-import { spawn } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { spawn, spawnSync } from 'node:child_process'
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { exportMutations, hostileImports, nonsenseRequests, openOrdinary, openSmuggling } from '../bench/torment/border'
@@ -59,6 +59,23 @@ test('kills of server, database and start command lose no edit and revert none, 
   expect(await killStarts(1, 'migrations', random)).toMatchObject({ failedStarts: 0 })
   await house.stop()
   expect(house.leftovers()).toEqual([])
+})
+
+test('a damaged data folder is moved aside by the next start, and the newest backup restored', async () => {
+  const damaged = await openTormentHouse()
+  try {
+    expect(await damaged.start()).toBe(true)
+    const { id } = await makeSite(damaged, 2)
+    await damaged.stop()
+    // The backup of the day was made when it started; another one has the new site.
+    expect(spawnSync(process.execPath, ['scripts/backup.mjs', join(damaged.data, 'backups', 'z-later.glass-moth-backup')], { env: { ...process.env, GLASS_MOTH_DATA: damaged.data } }).status).toBe(0)
+    rmSync(join(damaged.data, 'data', 'mysql', 'plugin.frm'))
+    expect(await damaged.start()).toBe(true)
+    expect((await readServer(damaged.address, id)).site.effects).toHaveLength(2)
+    expect(readdirSync(damaged.data).filter((name) => name.startsWith('data.aside-'))).toHaveLength(1)
+  } finally {
+    await damaged.close()
+  }
 })
 
 test('a start that is stopped by Ctrl-C at any moment ends all that it started', async () => {

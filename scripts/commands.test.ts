@@ -143,6 +143,18 @@ describe('a database', () => {
     await database.stop()
   }, 60_000)
 
+  it('whose path is too long for a socket is reached by loopback, with its password alone', async () => {
+    const far = join(folder, 'a'.repeat(60), 'b'.repeat(60))
+    const database = await startDatabase({ program, folder: far })
+    const { host, port } = database.connection
+    expect([host, typeof port]).toEqual(['127.0.0.1', 'number'])
+    const connection = await createConnection(database.connection)
+    expect((await connection.query('SELECT 1 AS one'))[0]).toEqual([{ one: 1 }])
+    await connection.end()
+    for (const user of ['root', 'glass_moth', '']) await expect(createConnection({ host: '127.0.0.1', port: port ?? 0, user })).rejects.toMatchObject({ code: 'ER_ACCESS_DENIED_ERROR' })
+    await database.stop()
+  }, 60_000)
+
   it('goes on where it was when it is started again', async () => {
     const ask = async (sql: string): Promise<unknown> => {
       const database = await startDatabase({ program, folder })

@@ -145,8 +145,9 @@ async function connectionFor(folder, port) {
   return { host: '127.0.0.1', port: port ?? (await freePort()), ...rest }
 }
 
-const listening = ({ socketPath, port }, folder) =>
-  socketPath === undefined ? ['--bind-address=127.0.0.1', `--port=${port}`, `--socket=${placesIn(folder).data}/s`] : ['--skip-networking', `--socket=${socketPath}`]
+// A socket of a short name stands in the data folder, where the server is at home.
+const listening = ({ socketPath, port }) =>
+  socketPath === undefined ? ['--bind-address=127.0.0.1', `--port=${port}`, '--socket=mariadb.sock'] : ['--skip-networking', `--socket=${socketPath}`]
 
 async function waitUntilItAnswers(connection, child, logFile) {
   const { createConnection } = await import('mysql2/promise')
@@ -216,7 +217,7 @@ export async function startDatabase({ program, folder: given, port, onExit, onSp
     program,
     [
       '--no-defaults', `--datadir=${data}`, `--init-file=${writeAccounts(folder, connection.password)}`, `--log-error=${log}`,
-      `--pid-file=${join(data, 'mariadb.pid')}`, ...listening(connection, folder), '--skip-name-resolve', '--skip-log-bin',
+      `--pid-file=${join(data, 'mariadb.pid')}`, ...listening(connection), '--skip-name-resolve', '--skip-log-bin',
       `--secure-file-priv=${noFiles}`, '--local-infile=0', '--max-allowed-packet=32M', '--innodb-buffer-pool-size=64M', ...asRoot(),
     ],
     // A process group of its own: Ctrl-C in the terminal reaches us, and we end the server in order.
