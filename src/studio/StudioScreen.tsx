@@ -55,12 +55,18 @@ export function StudioScreen({ siteId, pageId, site, revision }: StudioScreenPro
   }, [siteId, pageId])
   useEffect(() => {
     if (!studio) return
-    const disconnect = studio.store.connect()
+    // The page and its controls come first; what other windows did and left comes when there is a moment for it.
+    let disconnect: (() => void) | undefined
+    let hasEnded = false
+    void whenIdle(1000).then(() => {
+      if (!hasEnded) disconnect = studio.store.connect()
+    })
     const stopKeys = listenToKeys(studio)
     void studio.link.whenReady(4000).then(() => whenIdle(2000)).then(loadPointing)
     return () => {
+      hasEnded = true
       stopKeys()
-      disconnect()
+      disconnect?.()
       studio.search.end()
     }
   }, [studio])

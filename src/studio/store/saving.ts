@@ -5,6 +5,7 @@ import type { Clash } from '../../core/site/patch'
 import { siteSchema, type Site } from '../../core/site/site'
 import type { EditLog, Leftover } from './edit-log'
 import { observable, type Observable } from './observable'
+import { paced } from './paced'
 
 /** How saving stands. */
 export type SaveState = { readonly state: 'saved' } | { readonly state: 'saving' } | { readonly state: 'offline'; readonly detail: string }
@@ -21,6 +22,8 @@ export type FullState = z.infer<typeof stateSchema>
 const pauseMs = 400
 const longestMs = 2000
 const retryMs = 1500
+/** How often a drag is written on the disk, ms: what is younger may be lost with the browser. */
+const writeMs = 25
 /** How long the server is waited for, ms. */
 const answerMs = 15_000
 const unreachable = 'The studio’s server cannot be reached.'
@@ -61,32 +64,30 @@ const isRefusal = (status: number) => status === 400 || status === 413 || status
 export function makeSaver({ siteId, log, journal, setSent, onSaved, onState }: SaverOptions): Saver {
   const saving = observable<SaveState>({ state: 'saved' })
   const left = new Map<string, readonly Entry[]>()
-  /** Entries that are not on the disk in their present form. */
-  const unwritten = new Map<number, Entry>()
   let isKept = true
-  let isWriting = false
+  /** The last of our numbers that the server has. */
+  let savedUpTo = 0
+  /** What could not be written yet. */
+  const unwritten = new Map<number, Entry>()
   let timer: ReturnType<typeof setTimeout> | undefined
   let firstUnsent = 0
   let sending: Promise<void> | undefined
   let hasEnded = false
 
-  const write = async () => {
-    if (isWriting) return
-    isWriting = true
-    for (let next = unwritten.values().next().value; next; next = unwritten.values().next().value) {
-      try {
-        await log.keep(journal().window, next)
-        isKept = true
-        // Amended meanwhile, it is written again.
-        if (unwritten.get(next.number) === next) unwritten.delete(next.number)
-      } catch {
-        // A full or forbidden storage; the server still gets every edit.
-        isKept = false
-        break
+  const write = paced<Entry>(writeMs, async (entries) => {
+    for (const entry of entries) unwritten.set(entry.number, entry)
+    try {
+      for (const entry of unwritten.values()) {
+        // What is saved by now need not be kept any more.
+        if (entry.number > savedUpTo) await log.keep(journal().window, entry)
+        unwritten.delete(entry.number)
       }
+      isKept = true
+    } catch {
+      // A full or forbidden storage; it is tried again with the next edit, and the server gets every one.
+      isKept = false
     }
-    isWriting = false
-  }
+  })
   const sayOffline = (cause: string) => saving.set({ state: 'offline', detail: `${cause} ${isKept ? inBrowser : inWindow}` })
   const later = (ms: number) => {
     clearTimeout(timer)
@@ -108,7 +109,7 @@ export function makeSaver({ siteId, log, journal, setSent, onSaved, onState }: S
     }
     const answer = savedSchema.safeParse(body)
     if (!answer.success) throw new Unsaved('The studio’s server gave an answer that cannot be read.')
-    if (window === journal().window) for (const number of unwritten.keys()) if (number <= answer.data.last) unwritten.delete(number)
+    if (window === journal().window) savedUpTo = Math.max(savedUpTo, answer.data.last)
     onSaved(window, { ...answer.data, site: answer.data.site })
     await log.drop(window, answer.data.last).catch(() => undefined)
   }
@@ -166,8 +167,7 @@ export function makeSaver({ siteId, log, journal, setSent, onSaved, onState }: S
   return {
     saving,
     keep: (entry) => {
-      unwritten.set(entry.number, entry)
-      void write()
+      write(entry)
       if (saving.get().state === 'offline') return
       saving.set({ state: 'saving' })
       const now = performance.now()

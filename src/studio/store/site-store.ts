@@ -8,6 +8,7 @@ import { markOpen, openEditLog, type EditLog, type Leftover } from './edit-log'
 import { joinNeighbours, type Neighbours, type News } from './neighbours'
 import { observable, type Observable } from './observable'
 import { olderEdits } from './older-edits'
+import { paced } from './paced'
 import { makeSaver, type FullState, type Saver } from './saving'
 
 /** What a window is told of what others did, or of edits of its own that were not taken. */
@@ -33,6 +34,9 @@ export interface SiteStore {
   /** Begins to talk with the browser's other windows, its disk and the server. Gives how to stop. */
   readonly connect: () => () => void
 }
+
+/** How often a drag is told to other windows, ms. */
+const tellMs = 30
 
 /** How often it is looked whether windows that told us of edits are gone, ms. */
 const leftoverMs = 5000
@@ -61,6 +65,7 @@ export function makeSiteStore({ id, site, revision, window, log = openEditLog(id
   const history = observable(beginHistory(site))
   const told = observable<Told | null>(null)
   let neighbours: Neighbours | undefined
+  const tell = paced<Entry>(tellMs, (entries) => entries.forEach((entry) => neighbours?.tell(entry)))
 
   /** Takes a journal that heard from elsewhere, and shows what has come of it. */
   const take = (next: Journal) => {
@@ -107,7 +112,7 @@ export function makeSiteStore({ id, site, revision, window, log = openEditLog(id
     const written = writeEntry(journal, step.patch, step.words, step.gesture)
     journal = written.journal
     saver.keep(written.entry)
-    neighbours?.tell(written.entry)
+    tell(written.entry)
   }
   const change = (done: Done | undefined) => void (done && write(done))
   /** Undoing is a gesture of its own, so that it amends no edit. */
