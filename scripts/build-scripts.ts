@@ -1,15 +1,11 @@
 // Builds what the server hands out as text (the player for exports, the agent for the page's frame, the snippet that saves a
 // page), and the thread in which it reads.
 import { buildSync } from 'esbuild'
-import { mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { readPlayerModules } from '../src/bundle/player-source'
 import { buildReader } from './build-reader'
 
 const root = new URL('..', import.meta.url).pathname
 const out = join(root, 'build')
-mkdirSync(out, { recursive: true })
 buildReader(root)
-writeFileSync(join(out, 'player.json'), JSON.stringify(readPlayerModules(root)))
 buildSync({ entryPoints: [join(root, 'src/stage/agent.ts')], outfile: join(out, 'stage.js'), bundle: true, minify: true, format: 'iife', target: 'es2022', legalComments: 'none' })
 buildSync({ entryPoints: [join(root, 'src/snippet/save-page.ts')], outfile: join(out, 'snippet.js'), bundle: true, minify: true, format: 'iife', target: 'es2022', legalComments: 'none' })
