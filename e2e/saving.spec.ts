@@ -124,7 +124,7 @@ test('a browser that is killed loses no edit that is older than a moment, and re
     // The server hears nothing of the last edit before the browser is gone.
     await page.route('**/api/sites/**', (route) => route.abort())
     await type(page, String(last))
-    await page.waitForTimeout(60)
+    await page.waitForTimeout(250)
     await kill(context)
     expect(await angleSaved()).toBe(first)
     const again = await launch()
