@@ -65,6 +65,7 @@ test('a damaged data folder is moved aside by the next start, and the newest bac
   const damaged = await openTormentHouse()
   try {
     expect(await damaged.start()).toBe(true)
+    pointAt(damaged)
     const { id } = await makeSite(damaged, 2)
     await damaged.stop()
     // The backup of the day was made when it started; another one has the new site.
