@@ -11,4 +11,4 @@ export function checkPort(port: number): Promise<void>
 export function endLeftStudios(): Promise<void>
 export function runWithDatabase(script: string, args: readonly string[], connection: Connection): { status: number | null; output: string }
 export function loadDemo(connection: Connection, backups?: string): void
-export function startStudio(options: StudioOptions): Promise<{ address: string; pid: number | undefined; stop: () => Promise<void> }>
+export function startStudio(options: StudioOptions): Promise<{ address: string; stop: () => Promise<void> }>

@@ -71,7 +71,7 @@ export async function startStudio({ port, connection, onExit, onSpawn }) {
       const health = await fetch(`${address}/api/health`, { signal: AbortSignal.timeout(5000) })
       if (health.ok) {
         answers = true
-        return { address, stop, pid: child.pid }
+        return { address, stop }
       }
     } catch {
       // Not listening yet.

@@ -10,10 +10,9 @@ function refuse(response, status, title, detail, headers = {}) {
   response.writeHead(status, { 'content-type': 'application/problem+json', 'cache-control': 'no-store', ...headers }).end(JSON.stringify({ type: 'about:blank', title, status, detail }))
 }
 
-/** Why an address cannot be read, or undefined. */
+/** Whether an address is not written as addresses are. */
 function isUnreadable(url) {
   try {
-    decodeURIComponent(url.split('?')[0])
     return /[\0-\x1f\\]/.test(decodeURIComponent(url.split('?')[0])) || !url.startsWith('/')
   } catch {
     return true

@@ -10,7 +10,7 @@ import { goesOn, tellDone, versionsToDrop } from '../core/site/versions'
 import { inTransaction, withDatabase } from './database'
 import { tellNews } from './news'
 import { Problem } from './problem'
-import { holdSite, noSuchSite, readDocument, writeSite, type StoredSite } from './sites'
+import { holdSite, siteOfRow, writeSite, type StoredSite } from './sites'
 
 const selectLast = 'SELECT last_number FROM site_windows WHERE site_id = ? AND window_id = ? FOR UPDATE'
 const replaceLast = 'INSERT INTO site_windows (site_id, window_id, last_number) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE last_number = VALUES(last_number), saved_at = CURRENT_TIMESTAMP(3)'
@@ -19,7 +19,7 @@ const updateVersion = 'UPDATE site_revisions SET revision = ?, document = ?, don
 const insertVersion = 'INSERT INTO site_revisions (site_id, revision, document, window_id, done) VALUES (?, ?, ?, ?, ?)'
 const selectAges = 'SELECT revision, UNIX_TIMESTAMP(saved_at) * 1000 AS saved_at, name FROM site_revisions WHERE site_id = ?'
 const deleteVersions = 'DELETE FROM site_revisions WHERE site_id = ? AND revision IN (?)'
-const selectState = 'SELECT s.revision, s.document, w.window_id, w.last_number FROM sites s LEFT JOIN site_windows w ON w.site_id = s.id AND w.window_id IN (?) WHERE s.id = ?'
+const selectState = 'SELECT s.id, s.name, s.revision, s.document, w.window_id, w.last_number FROM sites s LEFT JOIN site_windows w ON w.site_id = s.id AND w.window_id IN (?) WHERE s.id = ?'
 
 const windowSchema = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/)
 const editsSchema = z.object({ window: windowSchema, revision: z.number().int().min(0), entries: z.array(entrySchema).min(1).max(200) })
@@ -93,9 +93,6 @@ async function keepVersion(db: PoolConnection, { id, revision }: StoredSite, tex
 /** A site with the last number that is saved of each of these windows, all of one moment. Throws a Problem: 404 when there is none, 409 when it cannot be read. */
 export async function readState(id: string, windows: readonly string[]): Promise<{ readonly revision: number; readonly site: Site; readonly lasts: Readonly<Record<string, number>> }> {
   const [rows] = await withDatabase((db) => db.query<RowDataPacket[]>(selectState, [windows.length > 0 ? windows : [''], id]))
-  const [first] = rows
-  if (!first) throw noSuchSite()
-  const read = readDocument(first.document)
-  if ('reason' in read) throw new Problem(409, 'This site cannot be read', `The site’s document cannot be read. ${read.reason}`)
-  return { revision: Number(first.revision), site: read.site, lasts: Object.fromEntries(rows.flatMap(({ window_id: window, last_number: last }) => (window === null ? [] : [[String(window), Number(last)]]))) }
+  const { revision, site } = siteOfRow(rows[0])
+  return { revision, site, lasts: Object.fromEntries(rows.flatMap(({ window_id: window, last_number: last }) => (window === null ? [] : [[String(window), Number(last)]]))) }
 }

@@ -83,7 +83,8 @@ export async function addSite(site: Site): Promise<string> {
   return id
 }
 
-const orThrow = (row: RowDataPacket | undefined): StoredSite => {
+/** The site of a row of `sites` (id, name, revision, document). Throws a Problem: 404 where there is none, 409 when it cannot be read. */
+export const siteOfRow = (row: RowDataPacket | undefined): StoredSite => {
   if (!row) throw noSuchSite()
   const stored = readRow(row)
   if ('site' in stored) return stored
@@ -93,7 +94,7 @@ const orThrow = (row: RowDataPacket | undefined): StoredSite => {
 /** One site. Throws a Problem: 404 when there is none with this id, 409 when it cannot be read. */
 export async function readSite(id: string): Promise<StoredSite> {
   const [rows] = await withDatabase((db) => db.query<RowDataPacket[]>(selectSite, [id]))
-  return orThrow(rows[0])
+  return siteOfRow(rows[0])
 }
 
 /** Sites that were saved last, as they were read: a save that follows need not read the whole document again. By the sum of its text, so that nobody else's writing is missed. */
@@ -113,7 +114,7 @@ export async function holdSite(db: PoolConnection, id: string): Promise<StoredSi
   const known = recent.get(id)
   if (known && known.sum === String(held.sum) && known.stored.revision === Number(held.revision)) return known.stored
   const [rows] = await db.query<RowDataPacket[]>(selectSite, [id])
-  const stored = orThrow(rows[0])
+  const stored = siteOfRow(rows[0])
   remember(stored, String(held.sum))
   return stored
 }

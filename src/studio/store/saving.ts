@@ -14,8 +14,6 @@ const savedSchema = z.object({ revision: z.number().int(), last: z.number().int(
 const stateSchema = z.object({ revision: z.number().int(), site: siteSchema, lasts: z.record(z.string(), z.number().int()) })
 const problemSchema = z.object({ detail: z.string() })
 
-/** The server's answer to a batch of edits. */
-export type Saved = z.infer<typeof savedSchema>
 export type FullState = z.infer<typeof stateSchema>
 
 /** Edits are sent after a pause so long, and while one goes on editing after so long at the latest, ms. */
