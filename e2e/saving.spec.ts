@@ -1,6 +1,6 @@
 // Nothing is lost: windows that meet, a browser that is killed, a history that goes back, a site that cannot be read.
 import { chromium, type BrowserContext, type Page } from '@playwright/test'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { eventually, expect, test } from './support/house'
@@ -135,4 +135,18 @@ test('a browser that is killed loses no edit that is older than a moment, and re
     await again.close()
   }
   rmSync(profile, { recursive: true, force: true })
+})
+
+test('an edit is there after a reload in the same moment, and in what is exported right after', async ({ page, house }) => {
+  test.setTimeout(120_000)
+  await open(page, await house.addSite('reloaded', cardsPage, [tiltOnCards()]))
+  for (const angle of [11, 12, 13, 14, 15, 16]) {
+    await type(page, String(angle))
+    await page.reload()
+    await page.keyboard.press('c')
+    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export page' }).click()])
+    expect(readFileSync(await download.path(), 'utf8')).toContain(`${angle}deg`)
+    await page.keyboard.press('Escape')
+    await expect(angleOf(page)).toHaveAttribute('aria-valuetext', `${angle}°`)
+  }
 })

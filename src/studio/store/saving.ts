@@ -24,6 +24,8 @@ const retryMs = 1500
 const writeMs = 25
 /** How long the server is waited for, ms. */
 const answerMs = 15_000
+/** The most that a browser sends for a window that is gone, bytes. */
+const farewellBytes = 60_000
 const unreachable = 'The studio’s server cannot be reached.'
 const inBrowser = 'Your edits are kept in this browser, not yet saved, and are saved when it comes back.'
 const inWindow = 'This browser cannot keep your edits (its storage is full or turned off), so leave this window open: they are here alone, and are saved as soon as that works again.'
@@ -34,8 +36,10 @@ export interface Saver {
   readonly keep: (entry: Entry) => void
   /** Resolves when all that was written is saved; false when it cannot be now. */
   readonly settle: () => Promise<boolean>
-  /** Sends what windows that are gone left behind. */
-  readonly adopt: (leftovers: readonly Leftover[]) => void
+  /** Takes up and sends what windows that are gone left behind. */
+  readonly takeUp: () => Promise<void>
+  /** Sends what is not saved without waiting for an answer: the window closes. What is too much for that is on the disk. */
+  readonly leave: () => void
   /** Asks the server how the site is now. */
   readonly refresh: () => Promise<void>
   /** Whether something would be lost if the window closed now. */
@@ -51,6 +55,7 @@ interface SaverOptions {
   /** Hears the server's answer to what was sent of a window; `site` is undefined where it is what was expected. */
   readonly onSaved: (window: string, answer: { readonly revision: number; readonly last: number; readonly site: Site | undefined; readonly clashes: readonly Clash[]; readonly refusals: readonly Refusal[] }) => void
   readonly onState: (state: FullState) => void
+  readonly onLeftovers: (leftovers: readonly Leftover[]) => void
 }
 
 class Unsaved extends Error {}
@@ -58,8 +63,11 @@ class Unsaved extends Error {}
 /** Whether a status says that this very request will never be taken. */
 const isRefusal = (status: number) => status === 400 || status === 413 || status === 422
 
+const posted = { method: 'POST', headers: { 'content-type': 'application/json' } }
+const bodyOf = ({ window, revision }: Pick<Journal, 'window' | 'revision'>, entries: readonly Entry[]) => JSON.stringify({ window, revision, entries })
+
 /** A saver for one site. */
-export function makeSaver({ siteId, log, journal, setSent, onSaved, onState }: SaverOptions): Saver {
+export function makeSaver({ siteId, log, journal, setSent, onSaved, onState, onLeftovers }: SaverOptions): Saver {
   const saving = observable<SaveState>({ state: 'saved' })
   const left = new Map<string, readonly Entry[]>()
   let isKept = true
@@ -95,7 +103,7 @@ export function makeSaver({ siteId, log, journal, setSent, onSaved, onState }: S
   const post = async (window: string, entries: readonly Entry[]): Promise<void> => {
     let response: Response
     try {
-      response = await fetch(`/api/sites/${siteId}/edits`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ window, revision: journal().revision, entries }), signal: AbortSignal.timeout(answerMs) })
+      response = await fetch(`/api/sites/${siteId}/edits`, { ...posted, body: bodyOf({ window, revision: journal().revision }, entries), signal: AbortSignal.timeout(answerMs) })
     } catch (error) {
       throw new Unsaved(error instanceof DOMException && error.name === 'TimeoutError' ? 'The studio’s server does not answer.' : unreachable)
     }
@@ -162,6 +170,21 @@ export function makeSaver({ siteId, log, journal, setSent, onSaved, onState }: S
     return sending
   }
 
+  const takeUp = async (): Promise<void> => {
+    let leftovers: readonly Leftover[]
+    try {
+      leftovers = await log.leftovers(journal().window)
+    } catch {
+      // A storage that cannot be read holds nothing for us.
+      return
+    }
+    onLeftovers(leftovers)
+    for (const { window, entries } of leftovers) if (entries.length > 0) left.set(window, entries)
+    if (left.size === 0) return
+    saving.set({ state: 'saving' })
+    void send()
+  }
+
   return {
     saving,
     keep: (entry) => {
@@ -173,15 +196,16 @@ export function makeSaver({ siteId, log, journal, setSent, onSaved, onState }: S
       if (!sending) later(Math.max(0, Math.min(pauseMs, firstUnsent + longestMs - now)))
     },
     settle: async () => {
+      await takeUp()
       do await send()
       while (!isAllSaved() && saving.get().state === 'saving')
       return saving.get().state === 'saved'
     },
-    adopt: (leftovers) => {
-      for (const { window, entries } of leftovers) if (entries.length > 0) left.set(window, entries)
-      if (left.size === 0) return
-      saving.set({ state: 'saving' })
-      void send()
+    takeUp,
+    leave: () => {
+      const entries = nextBatch(journal())
+      const body = bodyOf(journal(), entries)
+      if (entries.length > 0 && new Blob([body]).size < farewellBytes) void fetch(`/api/sites/${siteId}/edits`, { ...posted, body, keepalive: true }).catch(() => undefined)
     },
     refresh: async () => {
       const { window, others } = journal()

@@ -4,7 +4,7 @@ import { beginHistory, doEdit, redo, undo, type Done, type History } from '../..
 import { beginJournal, hearOther, hearServer, shownSite, writeEntry, type Entry, type Journal, type Refusal } from '../../core/site/journal'
 import { applyPatch, isSame, type Clash } from '../../core/site/patch'
 import { tidySite, type Site } from '../../core/site/site'
-import { markOpen, openEditLog, type EditLog, type Leftover } from './edit-log'
+import { markOpen, openEditLog, type EditLog } from './edit-log'
 import { joinNeighbours, type Neighbours, type News } from './neighbours'
 import { observable, type Observable } from './observable'
 import { olderEdits } from './older-edits'
@@ -74,6 +74,7 @@ export function makeSiteStore({ id, site, revision, window, log = openEditLog(id
     // What came from elsewhere is no step of ours: undo takes back ours alone.
     if (!isSame(shown, history.get().site)) history.set({ ...history.get(), site: shown })
   }
+  const hear = (of: string, entry: Entry) => take(hearOther(journal, of, entry, known.get(of)))
   const tellClashes = (clashes: readonly Clash[], before: Site) => clashes.length > 0 && told.set({ what: 'clash', clashes, before })
   const onState = ({ revision: next, site: now, lasts }: FullState) => {
     for (const [each, last] of Object.entries(lasts)) known.set(each, Math.max(last, known.get(each) ?? 0))
@@ -92,6 +93,11 @@ export function makeSiteStore({ id, site, revision, window, log = openEditLog(id
     journal: () => journal,
     setSent: (next) => (journal = next),
     onState,
+    onLeftovers: (leftovers) => {
+      for (const { window: of, entries } of leftovers) for (const entry of entries) hear(of, entry)
+      const count = leftovers.reduce((sum, { unreadable }) => sum + unreadable, 0)
+      if (count > 0) told.set({ what: 'unreadable', count })
+    },
     onSaved: (of, { revision: next, last, site: now, clashes, refusals }) => {
       known.set(of, Math.max(last, known.get(of) ?? 0))
       // What was expected is the base with what was sent on top.
@@ -126,34 +132,40 @@ export function makeSiteStore({ id, site, revision, window, log = openEditLog(id
     undo: () => apart(undo(history.get())),
     redo: () => apart(redo(history.get())),
     connect: () => {
-      const close = markOpen(window)
-      const hear = (of: string, entry: Entry) => void take(hearOther(journal, of, entry, known.get(of)))
+      let close = markOpen(window)
       neighbours = join({ site: id, window, onEdit: hear, onNews, onMissed: () => void saver.refresh() })
       // Once it is told what is saved meanwhile, it asks what was saved before.
       void saver.refresh()
-      const adopt = (leftovers: readonly Leftover[]) => {
-        for (const { window: of, entries } of leftovers) for (const entry of entries) hear(of, entry)
-        saver.adopt(leftovers)
-        const count = leftovers.reduce((sum, { unreadable }) => sum + unreadable, 0)
-        if (count > 0) told.set({ what: 'unreadable', count })
-      }
       for (const { patch, forget } of storage ? olderEdits(storage, id) : []) {
         // Not over what was saved since.
         const { value } = applyPatch(history.get().site, patch, 'careful')
         change(doEdit(history.get(), { do: 'replace', site: tidySite(value) }, 'Edits kept by an earlier version', newGesture()))
         void saver.settle().then((isSaved) => isSaved && forget())
       }
-      const takeUp = () => void log.leftovers(window).then(adopt, () => undefined)
-      takeUp()
+      void saver.takeUp()
       // What a window told us of and could not save before it was closed is saved by us.
-      const timer = setInterval(() => Object.keys(journal.others).length > 0 && takeUp(), leftoverMs)
+      const timer = setInterval(() => Object.keys(journal.others).length > 0 && void saver.takeUp(), leftoverMs)
       const look = () => document.visibilityState === 'visible' && void saver.refresh()
       const ask = (event: BeforeUnloadEvent) => saver.isAtRisk() && event.preventDefault()
+      // The document that follows in this tab finds what this one leaves, and knows that it is gone.
+      const leave = () => {
+        saver.leave()
+        close()
+      }
+      const comeBack = ({ persisted }: PageTransitionEvent) => {
+        if (!persisted) return
+        close = markOpen(window)
+        look()
+      }
       document.addEventListener('visibilitychange', look)
+      addEventListener('pagehide', leave)
+      addEventListener('pageshow', comeBack)
       addEventListener('beforeunload', ask)
       return () => {
         document.removeEventListener('visibilitychange', look)
         removeEventListener('beforeunload', ask)
+        removeEventListener('pagehide', leave)
+        removeEventListener('pageshow', comeBack)
         clearInterval(timer)
         neighbours?.end()
         saver.end()
