@@ -1,5 +1,5 @@
 // evaluate(): a rig, a trace and boxes in; values at given moments out. Pure: the same in a browser, a worker and a test.
-import { emptyFrame, frameOf, type Frame } from '../geometry/frame'
+import { emptyFrame, frameOf, holdsLocal, toFrame, type Frame } from '../geometry/frame'
 import { holdsPoint, hullOf, type Box } from '../geometry/box'
 import type { Sample } from '../signal/sample'
 import { hear, hearAgain, newEngine, playUntil, type Engine } from './engine'
@@ -9,7 +9,6 @@ import type { PlayedFigure } from './played'
 import type { Output, Rig } from './rig'
 import { features } from './features'
 import { newPlace, newPresence, newScene, type Hit, type Place, type Scene } from './place'
-import { holds } from './scene'
 import { outputValue } from './values'
 import { slotName } from './slot'
 
@@ -70,7 +69,9 @@ export function evaluate(rig: Rig, trace: readonly Sample[], boxes: Boxes | read
   if (!first) return { columns: [], moments: [], tooLate: 0 }
   const setup = setUp(rig, first)
   const { engine } = setup
-  const heard = trace.map((sample, i) => ({ sample, at: sample.t + (arrivals?.[i] ?? 0) })).sort((a, b) => a.at - b.at)
+  const takesTouch = rig.areas.some(({ pointer }) => pointer === 'any')
+  // A finger is not heard where nothing responds to it.
+  const heard = trace.map((sample, i) => ({ sample, at: sample.t + (arrivals?.[i] ?? 0) })).filter(({ sample: { pointerType, phase } }) => takesTouch || pointerType !== 'touch' || phase === 'focus' || phase === 'blur' || phase === 'scroll').sort((a, b) => a.at - b.at)
   let next = 0
   let scene = 0
   const readings = readingsOf(rig, setup)
@@ -118,8 +119,16 @@ function setUp(rig: Rig, boxes: Boxes): Setup {
 }
 
 /** Where there is no page, nothing lies on top, and the focus comes to what holds its point. */
-function hitOf(scene: Scene, sample: Sample): Hit {
-  return sample.phase === 'focus' ? { ...nothingHit, isIn: (place) => holds(place, scene, sample.x, sample.y) } : nothingHit
+function hitOf(_: Scene, sample: Sample): Hit {
+  if (sample.phase !== 'focus') return nothingHit
+  const point = { x: 0, y: 0 }
+  return {
+    ...nothingHit,
+    isIn: ({ boxes }) => boxes.some((box) => {
+      toFrame(box, sample.x, sample.y, point)
+      return holdsLocal(box, undefined, point)
+    }),
+  }
 }
 
 const nothingHit: Hit = { isIn: () => false, isForeign: () => false, isLink: () => false }

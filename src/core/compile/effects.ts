@@ -1,0 +1,113 @@
+// How an effect is written in a script: for each area and each frame of reference of its rig, a table of values.
+import type { Names } from '../rig/plan'
+import { nameOfArea, planRig } from '../rig/plan'
+import type { PlayedFigure, Write } from '../rig/played'
+import { partOf, type Area, type Channel, type FrameOf, type Rig } from '../rig/rig'
+import { neutralOf, propertyOf } from '../rig/slot'
+import { outputValue } from '../rig/values'
+import { poseOf } from '../rig/play'
+import type { Constants } from './feels'
+import { number, quote } from './literal'
+import { writeChannel, type Fields } from './values'
+
+/** An effect of the page on its way into the script. */
+export interface Source {
+  readonly rig: Rig
+  readonly names: Names
+}
+
+/** An effect as a script holds it: its members, and those of its values. */
+export interface EffectTable {
+  readonly fields: Fields
+  readonly values: readonly Fields[]
+  readonly rig: Rig
+  readonly area: Area
+}
+
+/** How elements are found out to lie: by name of the fragment. */
+export type Measure = 'plain' | 'leaning'
+
+/** The tables of one effect of the page. */
+export function tablesOf({ rig, names }: Source, constants: Constants, measureOf: (area: Area) => Measure): readonly EffectTable[] {
+  const figures = planRig(rig, names)
+  return rig.areas.flatMap((area, index) => {
+    const figure = figures[index]
+    if (!figure) return []
+    const frames = figure.frames.length > 0 ? figure.frames : [{ of: 'area' as const, channels: [] }]
+    return frames.map(({ of, channels }, n): EffectTable => {
+      const measure = measureOf(area)
+      const isArea = of === 'area'
+      const members = channels.map(({ id }) => rig.channels.find((channel) => channel.id === id)).filter((channel): channel is Channel => channel !== undefined)
+      const around = { insets: isArea ? area.insets : undefined, isBetween: (isArea && (area.insets === undefined || area.of !== 'each')) || of === 'window', measure }
+      const written = channels.flatMap(({ id, writes, seenBy }) => (writes.length > 0 ? writes : [bareWrite(id)]).map((write) => ({ id, write: onClass(write, names), seenBy })))
+      const indexOf = (seenBy: number | undefined) => (seenBy === undefined ? -1 : written.findIndex(({ id }) => id === channels[seenBy]?.id))
+      const values = written.flatMap(({ id, write, seenBy }) => {
+        const channel = members.find((each) => each.id === id)
+        return channel ? [writeChannel(channel, write, indexOf(seenBy), around, constants)] : []
+      })
+      return { fields: fieldsOf(rig, names, area, figure, of, n === 0, measure, values), values, rig, area }
+    })
+  })
+}
+
+/** A write with the class of the part that it is on. */
+const onClass = (write: Write, { name }: Names): Write => (write.to && 'part' in write.to ? { ...write, to: { part: `${name}-${write.to.part}` } } : write)
+
+/** What nothing is written of is followed all the same, since others hang on it. */
+const bareWrite = (id: string): Write => ({ property: `--${id}` })
+
+function fieldsOf(rig: Rig, names: Names, area: Area, figure: PlayedFigure, of: FrameOf, isFirst: boolean, measure: Measure, values: readonly Fields[]): Fields {
+  const name = nameOfArea(names, rig, area.id)
+  const fields = new Map<string, string>([['select', quote(area.of === 'window' ? ':root' : area.select)], ['name', quote(name)], ['mark', quote(`data-${name}`)]])
+  const set = (field: string, isSo: boolean, text = 'true') => isSo && fields.set(field, text)
+  const stands = isFirst && doesStand(rig, area)
+  const has = (field: string) => values.some((value) => value.has(field))
+  const findsAll = stands || area.of !== 'each' || area.among === 'all' || of !== 'area' || area.looks !== undefined || has('due') || reachesOut(area) || area.bridge !== undefined || area.touch === 'tap' || rig.channels.some(({ signal }) => signal.of === 'focus')
+  fields.set('clear', quote(area.of === 'window' ? '*' : area.select))
+  set('findsAll', findsAll)
+  set('stands', stands)
+  set('keeps', findsAll || has('holds') || (isFirst && figure.parts !== undefined))
+  set('isGroup', area.of === 'group')
+  set('isWindow', area.of === 'window')
+  set('amongAll', area.among === 'all')
+  set('fellows', area.beyond === 'fellows')
+  set('bridge', area.bridge !== undefined, quote(area.bridge ?? ''))
+  set('fine', area.pointer === 'fine')
+  set('taps', area.touch === 'tap')
+  set('focus', Boolean(area.looks?.keys) || rig.channels.some((channel) => channel.area === area.id && channel.signal.of === 'focus'))
+  if (area.insets) fields.set('insets', insetsOf(area.insets))
+  if (typeof of === 'object') fields.set('each' in of ? 'readsIn' : 'readsInBox', quote(Object.values(of)[0] ?? ''))
+  set('readsInWindow', of === 'window')
+  fields.set('measure', measure)
+  if (area.looks) {
+    const { goDelayMs, stillMs, atMostOne, keys } = area.looks
+    fields.set('looks', `{ goDelayMs: ${number(goDelayMs)}${stillMs === undefined ? '' : `, stillMs: ${number(stillMs)}`}${atMostOne ? ', atMostOne: true' : ''}${keys ? ', keys: true' : ''} }`)
+  }
+  if (isFirst && figure.parts) {
+    const parts = figure.parts.map(({ id, inside, count, covers, holds }) => `{ part: ${quote(`${names.name}-${id}`)}${inside === undefined ? '' : `, inside: ${quote(`${names.name}-${inside}`)}`}${count === undefined ? '' : `, count: ${count}`}${covers ? ', coversBorder: true' : ''}${holds ? ', copies: true' : ''} }`)
+    fields.set('parts', `[${parts.join(', ')}]`)
+  }
+  return fields
+}
+
+const reachesOut = ({ insets }: Area) => insets !== undefined && Object.values(insets).some(({ value }) => value < 0)
+
+function insetsOf(insets: NonNullable<Area['insets']>): string {
+  const side = (name: keyof typeof insets, length: string) => (insets[name].unit === 'px' ? number(insets[name].value) : `${number(insets[name].value / 100)} * ${length}`)
+  return `(width, height) => [${side('top', 'height')}, ${side('right', 'width')}, ${side('bottom', 'height')}, ${side('left', 'width')}]`
+}
+
+/** Whether something of an area is seen without the pointer: a part, or a value that is not neutral while it is away. */
+function doesStand(rig: Rig, area: Area): boolean {
+  if (rig.parts.some((part) => part.area === area.id && !part.whileOn && part.inside === undefined)) return true
+  const channelOf = (id: string | undefined) => rig.channels.find((channel) => channel.id === id)
+  const ofArea = rig.outputs.filter((output) => partOf(output.to) === undefined && (channelOf(output.channel ?? output.weight)?.area ?? rig.areas[0]?.id) === area.id)
+  return ofArea.some((output) => {
+    if (propertyOf(output.slot).startsWith('--') || (output.slot.on === 'transform' && output.slot.fn === 'perspective')) return false
+    const shown = outputValue(rig, output, (id) => {
+      const channel = channelOf(id)
+      return channel && poseOf(channel)
+    })
+    return shown !== neutralOf(output.slot)
+  })
+}

@@ -1,0 +1,15 @@
+import { flowAll } from './flow'
+import { effects, given } from './given'
+import { advanceLooks } from './looks'
+
+/** Until when all that changes by itself has been followed. */
+let advanced = 0
+
+/** Takes what happens by itself until t, in the order of time. */
+export function advance(t: number): void {
+  for (const effect of effects) {
+    const from = effect.looks ? advanceLooks(effect, advanced, t) : advanced
+    if (given.flows) flowAll(effect, from, t)
+  }
+  advanced = Math.max(advanced, t)
+}

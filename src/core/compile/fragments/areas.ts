@@ -1,0 +1,38 @@
+import { frameOf } from './frames'
+import { isOn } from './on'
+import type { Effect, Frame, Place } from './types'
+
+const noBorder = [0, 0, 0, 0] as const
+
+/** A box of the window as a frame of reference. */
+export const frameOfBox = (left: number, top: number, width: number, height: number): Frame => ({ toFrame: new DOMMatrix([1, 0, 0, 1, -left, -top]), width, height, border: noBorder, radii: noBorder })
+
+export const windowFrame = () => frameOfBox(0, 0, document.documentElement.clientWidth, document.documentElement.clientHeight)
+
+/** The box around all elements of a group. */
+function groupFrame({ select }: Effect): Frame {
+  const boxes = [...document.querySelectorAll(select)].map((element) => element.getBoundingClientRect())
+  const [left, top] = [Math.min(...boxes.map((box) => box.left)), Math.min(...boxes.map((box) => box.top))]
+  return frameOfBox(left, top, Math.max(...boxes.map(({ right }) => right)) - left, Math.max(...boxes.map(({ bottom }) => bottom)) - top)
+}
+
+/** Where an area lies: its element, the box around a group, or the window. */
+export function areaFrame(effect: Effect, area: Element): Frame {
+  if (effect.isWindow) return windowFrame()
+  return effect.isGroup ? groupFrame(effect) : frameOf(area, effect.measure)
+}
+
+/** Where the values of a place are read. */
+export function readFrame(effect: Effect, { element, area }: Place): Frame {
+  if (effect.readsInWindow) return windowFrame()
+  const box = effect.readsInBox ? document.querySelector(effect.readsInBox) : effect.readsIn ? element : undefined
+  return box ? frameOf(box, effect.measure) : areaFrame(effect, area)
+}
+
+/** Whether the pointer is on an area: on its element, on one of a group, or on what is bridged to it. */
+export function holds(effect: Effect, area: Element): boolean {
+  if (effect.isWindow) return isOn(windowFrame(), effect.insets)
+  const isOnSome = (elements: Iterable<Element>, insets?: Effect['insets']) => [...elements].some((element) => isOn(frameOf(element, effect.measure), insets))
+  if (effect.isGroup) return isOnSome(document.querySelectorAll(effect.bridge ? `${effect.select}, ${effect.bridge}` : effect.select), effect.insets)
+  return isOn(frameOf(area, effect.measure), effect.insets) || !!(effect.bridge && isOnSome(area.querySelectorAll(effect.bridge)))
+}

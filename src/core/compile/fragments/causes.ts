@@ -1,0 +1,36 @@
+import { followCauses } from './looks'
+import { turnPlace } from './place'
+import { pointer } from './pointer'
+import type { Effect } from './types'
+
+/** Takes the focus to the places that have it; null takes it away. */
+export function meetFocus(effect: Effect, target: Element | null): void {
+  if (!effect.focus) return
+  for (const place of effect.places.values()) {
+    const focused = !!target && place.area.contains(target)
+    if (focused === place.focused) continue
+    place.focused = focused
+    if (effect.looks) followCauses(effect, place, pointer.time)
+    turnPlace(effect, place, pointer.time, false)
+  }
+}
+
+/** Where and when a finger went down; whether it has just come up again there. */
+let down = { x: 0, y: 0, t: -Infinity }
+let isTap = false
+
+export function hearTap(type: string, t: number): void {
+  isTap = type === 'pointerup' && pointer.isTouch && t - down.t <= 500 && Math.hypot(pointer.x - down.x, pointer.y - down.y) <= 10
+  if (type === 'pointerdown') down = { x: pointer.x, y: pointer.y, t }
+}
+
+/** A tap turns on what had the finger, unless it was meant for a link; a tap elsewhere ends that. */
+export function meetTap(effect: Effect, target: Element): void {
+  if (!isTap || !effect.taps) return
+  const tapped = target.closest('a[href], button, input, select, textarea, summary, label') ? undefined : [...effect.places.values()].find(({ isOn }) => isOn)
+  for (const place of effect.places.values()) {
+    if ((place === tapped) === place.look.tapped) continue
+    place.look.tapped = place === tapped
+    if (effect.looks) followCauses(effect, place, pointer.time)
+  }
+}

@@ -1,0 +1,22 @@
+import { keepCopy } from './copies'
+import type { Part } from './types'
+
+/** Adds the parts of an effect to an element: seen only, never heard, clicked or focused. */
+export function addParts(host: HTMLElement, parts: readonly Part[]): Map<string, HTMLElement[]> {
+  const made = new Map<string, HTMLElement[]>()
+  const { position, borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
+  if (position === 'static') host.style.position = 'relative'
+  for (const { part, inside, count = 1, coversBorder, copies } of parts) {
+    const home = (inside && made.get(inside)?.[0]) || host
+    made.set(part, Array.from({ length: count }, () => {
+      const element = document.createElement('span')
+      element.className = part
+      element.setAttribute('aria-hidden', 'true')
+      if (coversBorder) element.style.inset = [borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth].map((width) => `-${width}`).join(' ')
+      if (copies) keepCopy(host, element)
+      home.append(element)
+      return element
+    }))
+  }
+  return made
+}

@@ -1,0 +1,54 @@
+import { readFrame } from './areas'
+import { turnChain } from './chain'
+import { given } from './given'
+import { newLook, feelByLook } from './looks'
+import { pointer } from './pointer'
+import { turn, valueAt } from './turn'
+import type { At, Effect, Follower, Look, Place, Value } from './types'
+
+/** Begins to follow the pointer in an element: everything lies at its pose. */
+export function begin(effect: Effect, area: Element, scope: Element = area): void {
+  for (const element of effect.readsIn ? [...scope.querySelectorAll(effect.readsIn)].filter((each) => !effect.places.has(each)) : [area]) effect.places.set(element, {
+    element, area, isOn: false, moves: false, focused: false,
+    followers: effect.values.map((value) => newFollower(value)),
+    stood: { x: 0, y: 0, t: 0 },
+    look: newLook(),
+    entry: [0, 3, 0],
+    exit: [0, 3, 0],
+  })
+}
+
+function newFollower({ pose, curve, feel, band, links = 0, halfLifeMs }: Value): Follower {
+  return { target: curve ? curve(pose) : pose, since: 0, gap: 0, speed: 0, feel, band, gaps: new Array<number>(links).fill(0), halfLifeMs }
+}
+
+/** The pointer as an element sees it. */
+export function atOf(effect: Effect, place: Place, t: number): At {
+  const frame = readFrame(effect, place)
+  const { x, y } = frame.toFrame.transformPoint(pointer)
+  return { ...frame, x, y, t, place }
+}
+
+/** Turns all that follows the pointer in a place to where it should be now. */
+export function turnPlace(effect: Effect, place: Place, t: number, arrives: boolean, others?: Look): void {
+  const at = { ...atOf(effect, place, t), others }
+  place.moves = true
+  effect.values.forEach((value, i) => turnValue(value, place.followers[i] as Follower, at, arrives))
+}
+
+export function turnValue(value: Value, follower: Follower, at: At, arrives = false): void {
+  const { place, t } = at
+  if (!place.isOn && value.holds) return
+  const reading = place.isOn ? value.read(at, follower) : value.leave ? value.leave(at, follower) : value.pose
+  const target = value.curve ? value.curve(reading) : reading
+  // What nobody sees begins where the pointer is.
+  const seen = value.seenBy === undefined ? undefined : place.followers[value.seenBy]
+  if (arrives && seen && !valueAt(seen, t)) Object.assign(follower, { target, gap: 0, speed: 0 })
+  if (value.start && reading !== follower.reading && !follower.feel(follower, t).moves) {
+    const start = value.start(at)
+    if (start !== undefined) Object.assign(follower, { target: value.curve ? value.curve(start) : start, gap: 0, speed: 0 })
+  }
+  follower.reading = reading
+  if (value.links) turnChain(follower, target, (place.isOn ? value.halfLifeMs : value.goingHalfLifeMs) ?? value.halfLifeMs ?? 1, t)
+  else turn(follower, target, value.byLook && given.looks ? feelByLook(value, place) : place.isOn ? value.feel : (value.going ?? value.feel), t)
+}

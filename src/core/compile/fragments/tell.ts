@@ -1,0 +1,19 @@
+import type { Effect, Place } from './types'
+
+/** Tells the page's own code, by an event that bubbles from the element: card-tilt-on, -off, -settled. */
+function say({ name }: Effect, { area }: Place, what: string, detail?: number): void {
+  area.dispatchEvent(new CustomEvent(`${name}-${what}`, { bubbles: true, composed: true, detail }))
+}
+
+export function tell(effect: Effect, place: Place): void {
+  const isOn = effect.looks ? place.look.shown !== 'off' : place.isOn
+  if (place.moves) place.framesMoving = (place.framesMoving ?? -1) + 1
+  if (isOn !== !!place.told) say(effect, place, isOn ? 'on' : 'off')
+  place.told = isOn
+}
+
+/** Tells that all of a place has come to rest; what follows at once was never under way. */
+export function tellSettled(effect: Effect, place: Place): void {
+  if ((place.framesMoving ?? 0) > 0) say(effect, place, 'settled')
+  place.framesMoving = 0
+}

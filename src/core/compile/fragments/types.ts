@@ -1,0 +1,174 @@
+// The shapes that fragments share. Lengths in CSS px, times in ms; nothing of this is left in a script.
+
+/** Where an element lies: what takes a point of the window to its padding box, and its size. */
+export interface Frame {
+  readonly toFrame: DOMMatrix
+  readonly width: number
+  readonly height: number
+  /** Widths of the borders: top, right, bottom, left. */
+  readonly border: readonly [number, number, number, number]
+  /** Radii of the border box's corners: upper left, upper right, lower right, lower left. */
+  readonly radii: readonly [number, number, number, number]
+}
+
+/** The pointer at one instant, as an element sees it. */
+export interface At extends Frame {
+  readonly x: number
+  readonly y: number
+  readonly t: number
+  readonly place: Place
+  /** What other elements of the effect show, where one of them has just changed. */
+  readonly others?: Look | undefined
+}
+
+/** What is missing to the target, and how fast that changes (per second). */
+export interface Motion {
+  readonly gap: number
+  readonly speed: number
+  /** Whether it will go on. */
+  readonly moves: boolean
+}
+
+/** What is left of a motion at `t`. */
+export type Feel = (follower: Follower, t: number) => Motion
+
+/** One value on its way, in closed form since its target last changed. */
+export interface Follower {
+  target: number
+  since: number
+  gap: number
+  speed: number
+  feel: Feel
+  /** How near the target is rest. */
+  band: number
+  /** The last reading. */
+  reading?: number
+  /** A follower of its own, for what takes its time before it is followed. */
+  own?: Follower
+  /** The values of the links, where it is a chain: what each is missing. */
+  gaps?: number[]
+  halfLifeMs?: number
+  /** What was written last. */
+  written?: string
+}
+
+/** A value that follows the pointer. */
+export interface Value {
+  /** The custom property that carries it. */
+  readonly property: string
+  readonly read: (at: At, follower: Follower) => number
+  /** Where it lies while the pointer is away. */
+  readonly pose: number
+  /** What a reading becomes before it is followed. */
+  readonly curve?: (reading: number) => number
+  readonly feel: Feel
+  readonly going?: Feel
+  readonly band: number
+  /** What it is while the pointer is away, where that is no fixed pose. */
+  readonly leave?: (at: At, follower: Follower) => number
+  readonly holds?: boolean
+  /** Which value tells whether this one is seen. */
+  readonly seenBy?: number
+  /** So many glides in a row, and which of them is written. */
+  readonly links?: number
+  readonly link?: number
+  readonly halfLifeMs?: number
+  readonly goingHalfLifeMs?: number
+  /** The next instant at which it changes by itself; whether that goes on for ever. */
+  readonly due?: (at: At, follower: Follower) => number
+  readonly isEndless?: boolean
+  /** Feels for some pairs of looks, and where it starts from when a look comes. */
+  readonly byLook?: boolean
+  readonly timing?: readonly (readonly [from: string, to: string, feel: Feel])[]
+  readonly start?: (at: At) => number | undefined
+  /** How many decimals are written. */
+  readonly digits?: number
+  /** What it is written on, if not on the element itself; and how. */
+  readonly within?: string
+  readonly linked?: string
+  readonly part?: string
+  readonly as?: (value: number) => string | number
+  /** It stays at its pose for visitors who prefer reduced motion. */
+  readonly tellsZone?: boolean
+}
+
+export type LookName = 'off' | 'on' | 'pressed' | 'still'
+
+/** The hover state of an element. */
+export interface Look {
+  state: LookName | 'going'
+  shown: LookName
+  before: LookName
+  /** When it goes on by itself. */
+  dueAt: number
+  tapped: boolean
+}
+
+export interface Place {
+  /** The element in which values are read, and the area that it lies in. */
+  readonly element: Element
+  readonly area: Element
+  readonly followers: readonly Follower[]
+  isOn: boolean
+  moves: boolean
+  parts?: Map<string, HTMLElement[]>
+  /** Where the pointer has stood, within 3 px, and since when. */
+  stood: { x: number; y: number; t: number }
+  /** The sides by which it came in and went out: 0 top, 1 right, 2 bottom, 3 left; of all, across, down. */
+  entry: readonly number[]
+  exit: readonly number[]
+  focused: boolean
+  look: Look
+  told?: boolean
+  lookTold?: string
+  zoneTold?: number
+  framesMoving?: number
+}
+
+export interface Part {
+  readonly part: string
+  readonly inside?: string
+  readonly count?: number
+  readonly whileOn?: boolean
+  readonly coversBorder?: boolean
+  readonly copies?: boolean
+}
+
+export interface Effect {
+  readonly select: string
+  /** The name of its attribute and its events. */
+  readonly name: string
+  readonly mark: string
+  readonly values: readonly Value[]
+  readonly places: Map<Element, Place>
+  /** What is not foreign on its elements: others of its own, and what effects move. */
+  readonly clear: string
+  /** All of its elements are found and measured, not only those under the pointer. */
+  readonly findsAll?: boolean
+  /** Its places are kept once they rest: something of them would be lost. */
+  readonly keeps?: boolean
+  /** It is seen without the pointer. */
+  readonly stands?: boolean
+  readonly isGroup?: boolean
+  readonly isWindow?: boolean
+  /** All elements that hold the pointer have it, not one alone; beyond themselves only where it comes from another. */
+  readonly amongAll?: boolean
+  readonly fellows?: boolean
+  /** How far inside its edges the pointer counts: top, right, bottom, left. */
+  readonly insets?: (width: number, height: number) => readonly number[]
+  readonly bridge?: string
+  /** How it is found out where an element lies. */
+  readonly measure: (element: Element) => Frame
+  /** Where values are read, if not in the element itself. */
+  readonly readsIn?: string
+  readonly readsInBox?: string
+  readonly readsInWindow?: boolean
+  /** Fingers do not count. */
+  readonly fine?: boolean
+  readonly taps?: boolean
+  readonly focus?: boolean
+  readonly looks?: { readonly goDelayMs: number; readonly stillMs?: number; readonly atMostOne?: boolean; readonly keys?: boolean }
+  readonly parts?: readonly Part[]
+  readonly media?: string
+  readonly own?: Readonly<Record<string, string>>
+}

@@ -1,0 +1,85 @@
+// Rigs and traces made at random, over all that a rig can say: for tests of what must hold whatever an effect is made of.
+import fc from 'fast-check'
+import type { Feel } from '../feel/feel'
+import { lookNames } from '../look/look'
+import type { Sample } from '../signal/sample'
+import type { Signal } from '../signal/signal'
+import type { Channel, FrameOf, Rig } from './rig'
+
+/** Numbers as a designer or a browser gives them: six decimals, and none that are hardly there. */
+export const between = (min: number, max: number) => fc.double({ min, max, noNaN: true }).map((value) => Math.round(value * 1e6) / 1e6)
+const easing = fc.constantFrom('linear', 'ease', 'ease-in-out', 'cubic-bezier(0.2, 1.5, 0.4, 1)', 'linear(0, 0.7 30%, 0.4 60%, 1)', 'steps(4, jump-both)')
+const smooth = fc.constantFrom('linear', 'ease', 'cubic-bezier(0.2, 1.5, 0.4, 1)', 'linear(0, 0.7 30%, 0.4 60%, 1)')
+export const timed = fc.record({ kind: fc.constant('timed' as const), durationMs: between(1, 600), easing: smooth, delayMs: fc.oneof(fc.constant(0), between(0, 120)) })
+export const glide = fc.record({ kind: fc.constant('glide' as const), halfLifeMs: between(2, 300) })
+export const spring = fc.record({ kind: fc.constant('spring' as const), frequencyHz: between(0.4, 8), dampingRatio: fc.oneof(between(0.15, 0.95), fc.constant(1), between(1.05, 3)) })
+const feel: fc.Arbitrary<Feel> = fc.oneof(fc.constant({ kind: 'direct' as const }), glide, spring, timed)
+
+const beyond = fc.constantFrom('clamp' as const, 'extend' as const)
+const axis = fc.constantFrom('x' as const, 'y' as const)
+const pose = fc.oneof(between(-1, 1), fc.tuple(between(-1, 1), between(-1, 1), between(-1, 1), between(-1, 1)))
+const signal: fc.Arbitrary<Signal> = fc.oneof(
+  { weight: 4, arbitrary: fc.record({ of: fc.constantFrom('x' as const, 'y' as const, 'centredX' as const, 'centredY' as const), beyond }) },
+  { weight: 4, arbitrary: fc.record({ of: fc.constantFrom('xPx' as const, 'yPx' as const, 'angle' as const, 'heading' as const) }) },
+  { weight: 4, arbitrary: fc.record({ of: fc.constantFrom('inside' as const, 'pressed' as const, 'focus' as const, 'speed' as const) }) },
+  { weight: 1, arbitrary: fc.record({ of: fc.constant('distance' as const), from: fc.constantFrom('centre' as const, 'edge' as const) }) },
+  { weight: 1, arbitrary: fc.record({ of: fc.constant('zone' as const), columns: fc.integer({ min: 1, max: 5 }), rows: fc.integer({ min: 1, max: 4 }), hysteresisPx: between(0, 30) }) },
+  { weight: 1, arbitrary: fc.record({ of: fc.constant('nearest' as const), among: fc.constant('.zone'), hysteresisPx: between(0, 30) }) },
+  { weight: 1, arbitrary: fc.record({ of: fc.constant('still' as const), afterMs: between(10, 400) }) },
+  { weight: 1, arbitrary: fc.record({ of: fc.constant('here' as const), come: timed, go: timed }) },
+  { weight: 1, arbitrary: fc.record({ of: fc.constant('past' as const), axis, lagMs: between(0, 300) }) },
+  { weight: 1, arbitrary: fc.record({ of: fc.constant('time' as const), periodMs: between(200, 3000) }) },
+  { weight: 2, arbitrary: fc.record({ of: fc.constantFrom('entrySide' as const, 'exitSide' as const), axis: fc.option(axis, { nil: undefined }) }) },
+  { weight: 1, arbitrary: fc.record({ of: fc.constant('look' as const), values: fc.record({ off: between(-1, 1), on: between(-1, 1), pressed: between(-1, 1), still: between(-1, 1) }), enterFrom: fc.option(pose, { nil: undefined }), leaveTo: fc.option(pose, { nil: undefined }) }) },
+)
+
+const frame: fc.Arbitrary<FrameOf> = fc.constantFrom<FrameOf>('area', 'area', 'window', { each: '.layer' }, { box: '.zone' })
+const away = fc.record({ kind: fc.constantFrom('settle' as const, 'hold' as const, 'letGo' as const), pose: between(-1, 1) })
+const curve = fc.record({
+  stops: fc.tuple(between(-5, 5), between(-5, 5), between(-5, 5), easing).map(([a, b, c, each]) => [{ at: -1, value: a, easing: each }, { at: 0.3, value: b }, { at: 400, value: c }]),
+  beyond: fc.constantFrom('clamp' as const),
+})
+
+const channel: fc.Arbitrary<Omit<Channel, 'id'>> = fc
+  .record({ signal, frame, away, feel, going: fc.option(feel, { nil: undefined }), curve: fc.option(curve, { nil: undefined }), group: fc.constantFrom('turn' as const, 'light' as const) })
+  .chain((base) => fc.record({ chain: fc.option(fc.integer({ min: 1, max: 12 }), { nil: undefined, freq: 5 }), halfLife: glide, timing: fc.option(fc.array(fc.record({ from: fc.constantFrom(...lookNames, 'any' as const), to: fc.constantFrom(...lookNames), feel }), { maxLength: 3 }), { nil: undefined }) }).map(({ chain, halfLife, timing }) => ({
+    ...base,
+    area: 'cards',
+    // A chain follows by a glide.
+    ...(chain === undefined ? {} : { chain, feel: halfLife, going: undefined }),
+    ...(base.signal.of === 'look' && chain === undefined ? { timing } : {}),
+  })))
+
+export const rig: fc.Arbitrary<Rig> = fc
+  .record({
+    of: fc.constantFrom('each' as const, 'each' as const, 'group' as const, 'window' as const),
+    among: fc.constantFrom('one' as const, 'all' as const),
+    insetPx: fc.constantFrom(0, 12, -40),
+    pointer: fc.constantFrom('fine' as const, 'any' as const),
+    looks: fc.record({ goDelayMs: fc.oneof(fc.constant(0), between(0, 200)), stillMs: fc.option(between(20, 400), { nil: undefined }), atMostOne: fc.boolean(), keys: fc.boolean() }),
+    channels: fc.array(channel, { minLength: 1, maxLength: 4 }),
+  })
+  .map(({ of, among, insetPx, pointer, looks: machine, channels }) => {
+    const inset = { value: insetPx, unit: 'px' as const }
+    return {
+      areas: [{ id: 'cards', of, select: '.card', insets: { top: inset, right: inset, bottom: inset, left: inset }, box: 'still' as const, among, pointer, touch: 'tap' as const, looks: machine }],
+      channels: channels.map((each, i) => ({ ...each, id: `c${i}` })),
+      knobs: [],
+      outputs: channels.map((each, i) => ({ to: 'self' as const, slot: { on: 'property' as const, name: `--c${i}`, unit: '' as const, law: 'replace' as const }, base: 0, factor: 1, channel: `c${i}`, weight: each.away.kind === 'letGo' ? `c${i}` : undefined, strength: 1 })),
+      parts: [],
+      rules: [],
+    }
+  })
+
+const step = fc.record({
+  gap: fc.oneof(between(0, 30), between(0, 30), between(0, 400)),
+  x: between(40, 620),
+  y: between(60, 380),
+  phase: fc.constantFrom<Sample['phase']>('move', 'move', 'move', 'move', 'move', 'move', 'down', 'up', 'leave', 'cancel', 'focus', 'blur', 'scroll'),
+  pointerType: fc.constantFrom<Sample['pointerType']>('mouse', 'mouse', 'mouse', 'touch', 'pen'),
+  buttons: fc.constantFrom(0, 0, 1),
+})
+export const trace: fc.Arbitrary<readonly Sample[]> = fc.array(step, { minLength: 1, maxLength: 40 }).map((steps) => {
+  let t = 0
+  return steps.map(({ gap, ...sample }) => ({ ...sample, t: (t += gap) }))
+})
