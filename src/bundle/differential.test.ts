@@ -1,7 +1,7 @@
 // The compiled script against evaluate(): random rigs over all that a rig can say, boxes, traces and frame times.
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { writeGeneral } from '../core/compile/compile'
+import { compile } from '../core/compile/compile'
 import { between, rig as anyRig, trace as anyTrace } from '../core/rig/arbitrary'
 import { rangeOfCurve } from '../core/curve/curve'
 import { evaluate, type Boxes } from '../core/rig/evaluate'
@@ -56,7 +56,7 @@ interface Difference {
 /** Plays a rig by its script and by evaluate(), and gives by how much they differ, in shares of the range. */
 function differ(rig: Rig, at: Boxes, trace: readonly Sample[], frames: readonly number[]): Difference {
   const page = makePage(at, '.card', '.layer')
-  page.play(`(() => {${writeGeneral([{ rig, names }], fragments)}})()`)
+  page.play(compile([{ rig, names }], fragments))
   const { columns, moments } = evaluate(rig, trace, at, frames)
   let worst = 0
   let told = ''

@@ -2,6 +2,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import ts from 'typescript'
+import type { Fragment } from '../core/compile/join'
 
 /** What of a source is left out, and what stands there instead. */
 interface Cut {
@@ -10,20 +11,23 @@ interface Cut {
   readonly text: string
 }
 
-/** The text of all fragments below the project's folder, in the order in which one script holds them. Throws where two define one name. */
-export function readFragments(root: string): string {
+/** The declarations of all fragments below the project's folder, in the order in which one script holds them. Throws where two define one name. */
+export function readFragments(root: string): readonly Fragment[] {
   const folder = join(root, 'src/core/compile/fragments')
   const owners = new Map<string, string>()
-  const texts = readdirSync(folder).filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts') && file !== 'given.ts' && file !== 'types.ts').sort(byOrder).map((file) => {
+  return readdirSync(folder).filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts') && file !== 'given.ts' && file !== 'types.ts').sort(byOrder).flatMap((file) => {
     const source = ts.createSourceFile(file, readFileSync(join(folder, file), 'utf8'), ts.ScriptTarget.ES2022, true)
-    for (const name of source.statements.flatMap(namesOf)) {
-      const owner = owners.get(name)
-      if (owner !== undefined) throw new Error(`"${name}" is defined by ${owner} and by ${file}; a script needs it once.`)
-      owners.set(name, file)
-    }
-    return withoutTypes(source).trim()
+    const script = ts.createSourceFile(file, withoutTypes(source), ts.ScriptTarget.ES2022, true, ts.ScriptKind.JS)
+    return script.statements.map((statement) => {
+      const names = namesOf(statement)
+      for (const name of names) {
+        const owner = owners.get(name)
+        if (owner !== undefined) throw new Error(`"${name}" is defined by ${owner} and by ${file}; a script needs it once.`)
+        owners.set(name, file)
+      }
+      return { names, text: statement.getFullText().trim(), file: file.slice(0, -3) }
+    })
   })
-  return `${texts.join('\n\n')}\n`
 }
 
 /** The pointer comes first, then what is done with it; where elements lie, and how values follow, come behind. */

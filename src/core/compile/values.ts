@@ -155,7 +155,7 @@ export function writeChannel(channel: Channel, write: Write, seenBy: number, aro
   const fields = new Map<string, string>([['property', quote(write.property)], ...writeSignal(signal, around, constants)])
   const pose = signal.of === 'look' ? signal.values.off : away.pose
   fields.set('pose', number(pose))
-  if (curve) fields.set('curve', writeCurve(curve, constants))
+  if (curve) fields.set('curve', constants.name('bend', writeCurve(curve, constants)))
   if (away.kind !== 'settle') {
     fields.set('holds', 'true')
     fields.delete('leave')
@@ -176,7 +176,7 @@ export function writeChannel(channel: Channel, write: Write, seenBy: number, aro
   }
   if (seenBy >= 0) fields.set('seenBy', String(seenBy))
   const { to, curve: shown } = write
-  if (to) fields.set('within' in to ? 'within' : 'linked' in to ? 'linked' : 'part', quote(Object.values(to)[0] ?? ''))
-  if (shown) fields.set('as', 'colours' in shown ? writeColours(shown, constants) : writeCurve(shown, constants))
+  if (to) fields.set('within' in to ? 'within' : 'linked' in to ? 'linked' : 'onPart', quote(Object.values(to)[0] ?? ''))
+  if (shown) fields.set('as', constants.name('shown', 'colours' in shown ? writeColours(shown, constants) : writeCurve(shown, constants)))
   return fields
 }

@@ -9,7 +9,7 @@ let advanced = 0
 export function advance(t: number): void {
   for (const effect of effects) {
     const from = effect.looks ? advanceLooks(effect, advanced, t) : advanced
-    if (given.flows) flowAll(effect, from, t)
+    if (given.hasFlows) flowAll(effect, from, t)
   }
   advanced = Math.max(advanced, t)
 }

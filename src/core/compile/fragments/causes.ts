@@ -5,7 +5,7 @@ import type { Effect } from './types'
 
 /** Takes the focus to the places that have it; null takes it away. */
 export function meetFocus(effect: Effect, target: Element | null): void {
-  if (!effect.focus) return
+  if (!effect.focuses) return
   for (const place of effect.places.values()) {
     const focused = !!target && place.area.contains(target)
     if (focused === place.focused) continue

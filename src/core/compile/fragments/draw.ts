@@ -12,36 +12,39 @@ import { write } from './write'
 export function draw(now: number): void {
   for (const event of events.splice(0)) meet(event)
   const t = Math.max(now, pointer.time)
-  if (given.flows || given.looks) advance(t)
+  if (given.hasFlows || given.hasLooks) advance(t)
   for (const effect of effects) for (const place of effect.places.values()) if (place.moves && write(effect, place, t)) wake()
 }
 
 /** Takes an event to all effects, in the order of time. */
 function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType }: PointerEvent): void {
   const t = Math.max(pointer.time, timeStamp)
-  if (given.flows || given.looks) advance(t)
+  if (given.hasFlows || given.hasLooks) advance(t)
   // After a scroll, and after a while, the page may lie elsewhere.
-  if (forgetFrames(t, !type.startsWith('pointer')) && given.finds) effects.forEach(findAll)
+  if (forgetFrames(t, !type.startsWith('pointer')) && given.hasFinds) for (const effect of effects) findAll(effect)
   pointer.time = t
-  if (given.focus && type.startsWith('focus')) return effects.forEach((effect) => meetFocus(effect, type === 'focusin' && (target as Element).matches(':focus-visible') ? (target as Element) : null))
-  const isOut = type === 'pointerout' || type === 'pointercancel' || (given.touch && type === 'pointerup' && pointerType === 'touch')
+  if (given.hasFocus && type.startsWith('focus')) {
+    for (const effect of effects) meetFocus(effect, type === 'focusin' && (target as Element).matches(':focus-visible') ? (target as Element) : null)
+    return
+  }
+  const isOut = type === 'pointerout' || type === 'pointercancel' || (given.hasTouch && type === 'pointerup' && pointerType === 'touch')
   const wasOn = pointer.over
   if (type.startsWith('pointer')) {
-    if (given.track) follow(t, clientX, clientY, !!wasOn, !isOut)
+    if (given.hasTrack) follow(t, clientX, clientY, !!wasOn, !isOut)
     // A pointer that comes has no way behind it.
-    if (given.path) [pointer.fromX, pointer.fromY] = wasOn || isOut ? [pointer.x, pointer.y] : [clientX, clientY]
+    if (given.hasPath) [pointer.fromX, pointer.fromY] = wasOn || isOut ? [pointer.x, pointer.y] : [clientX, clientY]
     pointer.x = clientX
     pointer.y = clientY
     pointer.over = isOut ? null : (target as Element)
-    pointer.buttons = buttons
-    pointer.isTouch = pointerType === 'touch'
-    if (given.taps) hearTap(type, t)
+    if (given.asksButtons) pointer.buttons = buttons
+    if (given.hasTouch) pointer.isTouch = pointerType === 'touch'
+    if (given.hasTaps) hearTap(type, t)
   } else {
-    if (given.path) [pointer.fromX, pointer.fromY] = [pointer.x, pointer.y]
+    if (given.hasPath) [pointer.fromX, pointer.fromY] = [pointer.x, pointer.y]
     pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
   }
   for (const effect of effects) {
-    if (given.taps) meetTap(effect, target as Element)
+    if (given.hasTaps) meetTap(effect, target as Element)
     meetEffect(effect)
   }
 }

@@ -16,10 +16,11 @@ export function findAll(effect: Effect): void {
 
 /** What is seen without the pointer stands from the start. */
 export function stand(): void {
-  effects.forEach(findAll)
-  for (const { stands, places } of effects) {
-    if (!stands) continue
-    for (const place of places.values()) place.moves = true
-    wake()
+  for (const effect of effects) {
+    findAll(effect)
+    if (effect.stands) {
+      for (const place of effect.places.values()) place.moves = true
+      wake()
+    }
   }
 }

@@ -6,19 +6,22 @@ export const given = {
   /** The events that are heard. */
   heard: ['pointermove', 'pointerover', 'pointerout', 'pointerdown', 'pointerup', 'pointercancel', 'focusin', 'focusout', 'blur', 'scroll', 'resize'],
   /** Some effect responds to a finger. */
-  touch: true,
+  hasTouch: true,
   /** Some effect asks for the focus, for taps, for the track of the pointer, or by which side it came and went. */
-  focus: true,
-  taps: true,
-  track: true,
-  path: true,
+  hasFocus: true,
+  hasTaps: true,
+  hasTrack: true,
+  hasPath: true,
+  /** Some element may have borders, or round corners that count. */
+  hasBorders: true,
+  asksButtons: true,
   /** Some value asks how long the pointer has stood. */
-  stands: true,
+  asksStood: true,
   /** Some values change between events; some effect has hover looks. */
-  flows: true,
+  hasFlows: true,
   /** Some effect finds all its elements, or keeps their places. */
-  finds: true,
-  looks: true,
+  hasFinds: true,
+  hasLooks: true,
   /** Whether effects tell the page's own code what happens. */
   tells: true,
 }

@@ -9,10 +9,10 @@ import { noteSide } from './sides'
 import type { Effect, Place } from './types'
 
 /** Whether nothing foreign lies on an element where the pointer is: only what is in it, or around it, or moved by effects. */
-const isClear = (effect: Effect, over: Element, element: Element) => element.contains(over) || over.contains(element) || !!over.closest(effect.clear)
+const isClear = (effect: Effect, over: Element | null, element: Element) => !!over && (element.contains(over) || over.contains(element) || !!over.closest(effect.notForeign))
 
 /** Where it lies on top of an element nothing foreign may be there; beyond its edges nothing can. */
-function isMet(effect: Effect, over: Element, area: Element): boolean {
+function isMet(effect: Effect, over: Element | null, area: Element): boolean {
   const isOnIt = (element: Element) => isOn(frameOf(element, effect.measure))
   if (!effect.insets || isOnIt(area)) return isClear(effect, over, area)
   return !effect.fellows || [...effect.places.values()].some((place) => isOnIt(place.area))
@@ -20,7 +20,7 @@ function isMet(effect: Effect, over: Element, area: Element): boolean {
 
 /** Takes the pointer to the elements of an effect that have it, and away from those that had it. */
 export function meetEffect(effect: Effect): void {
-  const over = effect.fine && pointer.isTouch ? null : pointer.over
+  const over = given.hasTouch && effect.fine && pointer.isTouch ? null : pointer.over
   if (!effect.findsAll) {
     const hit = over?.closest(effect.select)
     if (hit && !effect.places.has(hit)) begin(effect, hit)
@@ -28,18 +28,18 @@ export function meetEffect(effect: Effect): void {
   const places = [...effect.places.values()]
   const holding = over ? places.filter(({ area }) => holds(effect, area)) : []
   // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
-  const first = effect.amongAll || !over ? undefined : (holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn && isClear(effect, over, place.area)) ?? holding.findLast(({ area }) => isClear(effect, over, area)))
+  const first = effect.amongAll ? undefined : (holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn && isClear(effect, over, place.area)) ?? holding.findLast(({ area }) => isClear(effect, over, area)))
   for (const place of places) {
-    const has = effect.amongAll ? !!over && holding.includes(place) && isMet(effect, over, place.area) : place.area === first?.area
+    const has = effect.amongAll ? holding.includes(place) && isMet(effect, over, place.area) : place.area === first?.area
     if (has || place.isOn) meetPlace(effect, place, has)
   }
 }
 
 function meetPlace(effect: Effect, place: Place, has: boolean): void {
   const arrives = has && !place.isOn
-  if (given.path && (arrives || !has)) noteSide(place, areaFrame(effect, place.area), arrives)
+  if (given.hasPath && (arrives || !has)) noteSide(place, areaFrame(effect, place.area), arrives)
   place.isOn = has
-  if (given.stands && (arrives || Math.hypot(pointer.x - place.stood.x, pointer.y - place.stood.y) >= 3)) place.stood = { x: pointer.x, y: pointer.y, t: pointer.time }
+  if (given.asksStood && (arrives || Math.hypot(pointer.x - place.stood.x, pointer.y - place.stood.y) >= 3)) place.stood = { x: pointer.x, y: pointer.y, t: pointer.time }
   if (effect.looks) followCauses(effect, place, pointer.time)
   turnPlace(effect, place, pointer.time, arrives)
 }

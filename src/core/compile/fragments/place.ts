@@ -50,5 +50,5 @@ export function turnValue(value: Value, follower: Follower, at: At, arrives = fa
   }
   follower.reading = reading
   if (value.links) turnChain(follower, target, (place.isOn ? value.halfLifeMs : value.goingHalfLifeMs) ?? value.halfLifeMs ?? 1, t)
-  else turn(follower, target, value.byLook && given.looks ? feelByLook(value, place) : place.isOn ? value.feel : (value.going ?? value.feel), t)
+  else turn(follower, target, value.byLook && given.hasLooks ? feelByLook(value, place) : place.isOn ? value.feel : (value.going ?? value.feel), t)
 }

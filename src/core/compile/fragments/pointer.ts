@@ -20,9 +20,9 @@ export function listen(): void {
     // On its way from one element to another the pointer is not gone.
     if (type === 'pointerout' && relatedTarget) return
     // A finger scrolls the page.
-    if (!given.touch && pointerType === 'touch') return
+    if (!given.hasTouch && pointerType === 'touch') return
     // Of several fingers the first one leads.
-    if (given.touch && isPrimary === false) return
+    if (given.hasTouch && isPrimary === false) return
     // A fast mouse moves more than once a frame.
     const all = (event as PointerEvent).getCoalescedEvents?.() ?? []
     events.push(...(all.length ? all : [event as PointerEvent]))

@@ -86,7 +86,7 @@ export interface Value {
   /** What it is written on, if not on the element itself; and how. */
   readonly within?: string
   readonly linked?: string
-  readonly part?: string
+  readonly onPart?: string
   readonly as?: (value: number) => string | number
   /** It stays at its pose for visitors who prefer reduced motion. */
   readonly tellsZone?: boolean
@@ -142,7 +142,7 @@ export interface Effect {
   readonly values: readonly Value[]
   readonly places: Map<Element, Place>
   /** What is not foreign on its elements: others of its own, and what effects move. */
-  readonly clear: string
+  readonly notForeign: string
   /** All of its elements are found and measured, not only those under the pointer. */
   readonly findsAll?: boolean
   /** Its places are kept once they rest: something of them would be lost. */
@@ -166,7 +166,7 @@ export interface Effect {
   /** Fingers do not count. */
   readonly fine?: boolean
   readonly taps?: boolean
-  readonly focus?: boolean
+  readonly focuses?: boolean
   readonly looks?: { readonly goDelayMs: number; readonly stillMs?: number; readonly atMostOne?: boolean; readonly keys?: boolean }
   readonly parts?: readonly Part[]
   readonly media?: string

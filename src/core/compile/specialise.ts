@@ -1,0 +1,33 @@
+// Specialises a script: what is known is put in its place, and what then is of no use is left out, until nothing changes any more.
+import { dropAliases, dropArguments, dropEmptyPatterns, foldConditions, inlineConstants, inlineExpressions, inlineOnce, prune, settleParameters, splitObjects, takeOnlyEffect, unrollSingles, type Rule } from './rules'
+import { readTree, withChanges } from './tree'
+
+/** More rounds than a script can need. */
+const mostRounds = 400
+
+/** Members that are read without being named: by the browser, or as one of several looks. */
+const platform = new Set(['off', 'on', 'pressed', 'still', 'going', 'come', 'go', 'press', 'release', 'rest', 'move', 'due', 'dismiss', 'passive', 'capture', 'subtree', 'childList', 'characterData', 'attributes', 'attributeFilter', 'bubbles', 'composed', 'detail', 'x', 'y', 'length'])
+
+const rules: readonly Rule[] = [foldConditions, prune(platform), dropEmptyPatterns, inlineConstants, dropArguments, settleParameters, dropAliases, takeOnlyEffect, inlineExpressions, unrollSingles, splitObjects, inlineOnce]
+
+/** The script without what nobody uses. Comments stay with what they are about. Throws a SyntaxError where the text is no script. */
+export function specialise(text: string): string {
+  let tree = readTree(text)
+  for (let round = 0; round < mostRounds; round++) {
+    const changes = firstChanges(tree)
+    if (changes.length === 0) return tidied(tree.text)
+    tree = readTree(withChanges(tree, changes))
+  }
+  throw new Error('The script could not be specialised to an end.')
+}
+
+function firstChanges(tree: ReturnType<typeof readTree>): ReturnType<Rule> {
+  for (const rule of rules) {
+    const changes = rule(tree)
+    if (changes.length > 0) return changes
+  }
+  return []
+}
+
+/** One empty line at most, and none at the edge of a block. */
+const tidied = (text: string) => text.replace(/\n{3,}/g, '\n\n').replace(/\{\n\n/g, '{\n').replace(/\n\n( *\})/g, '\n$1').replace(/[ \t]+$/gm, '').trim()
