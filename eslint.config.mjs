@@ -54,7 +54,8 @@ export default tseslint.config(
   },
   {
     files: ['src/core/**/*.ts'],
-    ignores: ['src/core/**/*.test.ts'],
+    // What scripts are compiled from runs on pages.
+    ignores: ['src/core/**/*.test.ts', 'src/core/compile/fragments/**'],
     rules: {
       'no-restricted-globals': ['error', ...['window', 'document', 'performance', 'Date', 'setTimeout', 'setInterval', 'requestAnimationFrame', 'process', 'fetch', 'navigator', 'localStorage'].map((name) => ({ name, message: 'The core knows no DOM, no Node and no clock.' }))],
       'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'The core is a pure function of what it is given.' }],

@@ -1,17 +1,16 @@
 // The pages that are compared: the same markup with a baseline written by hand, or with a rig as it is exported.
 import { readFileSync } from 'node:fs'
-import { joinPlayer } from '../src/bundle/join-player'
+import { readFragments } from '../src/bundle/fragments'
 import { minifyScript } from '../src/bundle/minify'
-import { readPlayerModules } from '../src/bundle/player-source'
-import { needsOf } from '../src/core/export/needs'
-import { playedFigures, type Figure } from '../src/core/export/plan'
-import { writeScript } from '../src/core/export/script'
+import { compile } from '../src/core/compile/compile'
+import { plainFacts } from '../src/core/compile/facts'
+import type { Figure } from '../src/core/export/plan'
 import { writeStylesheet } from '../src/core/export/stylesheet'
 import { findKind } from '../src/core/effect/kinds'
 import { readRig } from '../src/core/rig/schema'
 
 const here = new URL('.', import.meta.url).pathname
-const modules = readPlayerModules(`${here}..`)
+const fragments = readFragments(`${here}..`)
 
 /** A rig of `bench/rigs` as a figure; `select` replaces `.card` in it. */
 export function figureOf(name: string, number = 1, select = '.card'): Figure {
@@ -27,12 +26,8 @@ export function kindFigure(kind: string, changes: object = {}, select = '.card',
   return { number, names: { title: `Figure ${number}, ${kind}`, name: `${kind}-${number}`, mark: 'b0x' }, rig, sentence: `The kind ${kind}.` }
 }
 
-/** Stylesheet and script of figures as they leave; `handle` is where the page keeps what detaches them. */
-export function exported(figures: readonly Figure[], handle?: string): { readonly css: string; readonly js: string } {
-  const played = playedFigures(figures)
-  const script = writeScript(joinPlayer(modules, needsOf(played)), played)
-  return { css: writeStylesheet(figures), js: handle ? script.replace(/\nattach\(document, figures\)/, `\nwindow.${handle} = attach(document, figures)`) : script }
-}
+/** Stylesheet and script of figures as they leave for a plain page. */
+export const exported = (figures: readonly Figure[]): { readonly css: string; readonly js: string } => ({ css: writeStylesheet(figures), js: compile(figures, plainFacts, fragments) })
 
 /** A script that was written by hand. */
 export const byHand = (name: string): { readonly css: string; readonly js: string } => ({
@@ -40,8 +35,8 @@ export const byHand = (name: string): { readonly css: string; readonly js: strin
   js: readFileSync(`${here}baselines/${name}.js`, 'utf8'),
 })
 
-/** Bytes of the script that plays these figures, minified, without data. */
-export const scriptOf = (figures: readonly Figure[]): string => minifyScript(writeScript(joinPlayer(modules, needsOf(playedFigures(figures))), []))
+/** The script of figures for a plain page, minified. */
+export const scriptOf = (figures: readonly Figure[]): string => minifyScript(compile(figures, plainFacts, fragments))
 
 interface Grid {
   readonly count: number

@@ -21,7 +21,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
     expect(await findings(page)).toEqual([])
     await page.getByRole('button', { name: 'More' }).click()
     await page.keyboard.press('c')
-    await expect(page.getByText(/KB minified/)).toBeVisible()
+    await expect(page.getByText(/\d+ lines/)).toBeVisible()
     expect(await findings(page)).toEqual([])
     await page.keyboard.press('c')
     await page.keyboard.press('p')

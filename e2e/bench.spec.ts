@@ -28,12 +28,11 @@ test('a card at rest asks for no frame and no timer', async () => {
   await browser.close()
 })
 
-test('twenty rigs at once force no layout, keep no memory, and leave nothing behind', async () => {
+test('twenty rigs at once force no layout and keep no memory', async () => {
   const browser = await openBrowser()
   const report = await compareMixed(browser, 600)
   expect(aimOf(report, 'forced layouts after warm-up')).toBe(0)
   expect(aimOf(report, 'heap grown, KB')).toBeLessThan(200)
-  expect(aimOf(report, 'left after detach')).toBe(0)
   expect(aimOf(report, 'figures that failed')).toBe(0)
   await browser.close()
 })

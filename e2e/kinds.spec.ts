@@ -104,10 +104,7 @@ for (const where of ['studio', 'export'] as const) {
   })
 }
 
-const stop = (page: Page) => page.evaluate(() => (window as unknown as { stop: () => void }).stop())
-const bodyOf = (page: Page) => page.evaluate(() => [...document.body.children].filter(({ localName }) => localName !== 'script').map(({ outerHTML }) => outerHTML).join(''))
-
-test('a fast sweep, a scroll under the pointer and an element removed under it leave nothing behind, and detaching leaves the page as found', async ({ page }, info) => {
+test('a fast sweep, a scroll under the pointer and an element removed under it leave nothing behind', async ({ page }, info) => {
   const found = `${html.replace('height: 720px', 'height: 2000px')}`
   await openAlone(page, found, effects, info.outputPath('page.html'))
   const failures: string[] = []
@@ -132,11 +129,6 @@ test('a fast sweep, a scroll under the pointer and an element removed under it l
   await page.setViewportSize({ width: 900, height: 600 })
   await page.mouse.move(880, 590)
   await eventually(() => styleOf(page, '.s-dark', 'opacity')).toBe('0')
-  await stop(page)
-  const before = await page.context().newPage()
-  await before.setContent(found)
-  await before.evaluate(() => document.querySelectorAll('.m, .c').forEach((each) => each.remove()))
-  expect(await bodyOf(page)).toBe(await bodyOf(before))
   expect(failures).toEqual([])
 })
 
@@ -151,7 +143,7 @@ test('by finger all can be read and nothing is caught; with reduced motion light
   const finger = await open({ hasTouch: true })
   for (const [x, y] of [[210, 70], [560, 100], [500, 300], [245, 525]] as const) await finger.touchscreen.tap(x, y)
   await finger.waitForTimeout(300)
-  expect(await styleOf(finger, '.s-dark', 'opacity')).toBe('0')
+  expect(await finger.locator('.s-dark').count()).toBe(0)
   expect(await shiftOf(finger, '.m')).toEqual([0, 0])
   expect(readLean(await styleOf(finger, '.c', 'transform'))).toEqual({ rotateX: 0, rotateY: 0, translateZ: 0 })
 

@@ -143,6 +143,7 @@ test('an edit is there after a reload in the same moment, and in what is exporte
   for (const angle of [11, 12, 13, 14, 15, 16]) {
     await type(page, String(angle))
     await page.reload()
+    await expect(angleOf(page)).toBeVisible()
     await page.keyboard.press('c')
     const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export page' }).click()])
     expect(readFileSync(await download.path(), 'utf8')).toContain(`${angle}deg`)

@@ -10,12 +10,12 @@ import { siteSchema } from '../../src/core/site/site'
 export function exportAlone(html: string, effects: readonly unknown[]): string {
   const page: Page = { id: 'page', name: 'A page', source: 'e'.repeat(64) }
   const site: Site = siteSchema.parse({ format: 'glass-moth/1', name: 'A site', pages: [page], effects })
-  return tasks.export({ site, siteId: 'alone', page, html })
+  return tasks.export({ site, siteId: 'alone', page, html, dressed: html, lacksSheets: false, hasScripts: false })
 }
 
-/** Opens a page exported with these effects from a file; `window.stop` takes all of them off. */
+/** Opens a page exported with these effects from a file. */
 export async function openAlone(page: BrowserPage, html: string, effects: readonly unknown[], file: string): Promise<void> {
-  writeFileSync(file, exportAlone(html, effects).replace(/\nattach\(document, figures\)/, '\nwindow.stop = attach(document, figures)'))
+  writeFileSync(file, exportAlone(html, effects))
   await page.goto(`file://${file}`)
 }
 

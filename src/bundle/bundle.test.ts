@@ -4,57 +4,77 @@ import { describe, expect, it } from 'vitest'
 import { writeStylesheet } from '../core/export/stylesheet'
 import type { Output, Rig } from '../core/rig/rig'
 import type { Slot } from '../core/rig/slot'
-import { gzippedSize, joinPlayer } from './join-player'
-import { minifyScript } from './minify'
+import { compile } from '../core/compile/compile'
+import { plainFacts, worstFacts } from '../core/compile/facts'
+import { namesUsed } from '../core/compile/join'
+import { kinds, type AnyKind } from '../core/effect/kinds'
+import { readFragments } from './fragments'
+import { gzippedSize, minifyScript } from './minify'
 import { writePage } from './page'
-import { readPlayerModules } from './player-source'
 
-const modules = readPlayerModules(new URL('../..', import.meta.url).pathname)
+const fragments = readFragments(new URL('../..', import.meta.url).pathname)
+/** The most that scripts may weigh, minified and gzipped, with their data, bytes. */
+const budgets = { tilt: 1700, tiltAtWorst: 2700, kind: 2850, seven: 4100 }
 
-/** The most that a script may weigh without its data, bytes (docs/decisions/006-what-the-engine-weighs.md). */
-const budgets = { oneTilt: 10_752, everything: 17_920 }
+const named = (name: string) => ({ title: name, name, mark: 'abc' })
+const rigOf = ({ id, expand, roles, defaults }: AnyKind, select = '.card') => ({ rig: expand(defaults, select, Object.fromEntries(roles(defaults).slice(1).map((role) => [role.id, `${select} .${role.id}`]))), names: named(id), sentence: `What ${id} does.` })
+const seven = kinds.filter(({ id }) => id !== 'free').map((kind) => rigOf(kind, `.${kind.id}`))
+const tilt = seven.filter(({ names }) => names.name === 'tilt')
+const scripts = [
+  ...kinds.flatMap((kind) => [plainFacts, worstFacts].map((facts) => ({ of: `${kind.id}, ${facts === worstFacts ? 'at worst' : 'plain'}`, script: compile([rigOf(kind)], facts, fragments) }))),
+  { of: 'seven kinds, at worst', script: compile(seven, worstFacts, fragments) },
+]
+const weigh = (script: string) => gzippedSize(minifyScript(script))
 
-const tables = ['laws', 'shapers', 'readers', 'series', 'features', 'abilities']
-const everything = [...new Set(modules.flatMap(({ declarations }) => declarations).filter(({ names }) => names.some((name) => tables.includes(name))).flatMap(({ uses }) => uses))]
-const oneTilt = ['spring', 'centredX', 'centredY', 'telling']
-const weigh = (needs: readonly string[]) => gzippedSize(minifyScript(`(() => {'use strict'\n${joinPlayer(modules, needs)}\nattach(document, [])})()`))
-
-/** The names that a script uses and neither it nor the browser defines. */
-function undefinedNames(script: string): readonly string[] {
-  const options: ts.CompilerOptions = { allowJs: true, checkJs: true, noEmit: true, target: ts.ScriptTarget.ES2023, lib: ['lib.es2023.d.ts', 'lib.dom.d.ts', 'lib.dom.iterable.d.ts'], types: [] }
+/** What TypeScript finds wrong with scripts; with `codes`, of these errors alone. */
+function problemsIn(script: string, codes?: readonly number[]): readonly string[] {
+  const options: ts.CompilerOptions = { allowJs: true, checkJs: true, noEmit: true, noUnusedLocals: true, noUnusedParameters: true, allowUnreachableCode: false, target: ts.ScriptTarget.ES2023, lib: ['lib.es2023.d.ts', 'lib.dom.d.ts', 'lib.dom.iterable.d.ts'], types: [] }
   const host = ts.createCompilerHost(options)
   const own = host.getSourceFile.bind(host)
-  host.getSourceFile = (name, ...rest) => (name === 'player.js' ? ts.createSourceFile(name, script, ts.ScriptTarget.ES2023) : own(name, ...rest))
-  const program = ts.createProgram(['player.js'], options, host)
-  const missing = program.getSemanticDiagnostics().filter(({ code }) => code === 2304 || code === 2552 || code === 18004)
-  return missing.map(({ messageText }) => ts.flattenDiagnosticMessageText(messageText, ' '))
+  host.getSourceFile = (name, ...rest) => (name === 'script.js' ? ts.createSourceFile(name, script, ts.ScriptTarget.ES2023) : own(name, ...rest))
+  const program = ts.createProgram(['script.js'], options, host)
+  return program.getSemanticDiagnostics().filter(({ code }) => !codes || codes.includes(code)).map(({ messageText, start = 0 }) => `${ts.flattenDiagnosticMessageText(messageText, ' ')} (${script.slice(start, start + 60).split('\n')[0]})`)
 }
+const undefinedName = [2304, 2552, 18004]
+const unused = [6133, 6192, 6196, 6198, 7027]
 
-describe('the player as text', () => {
-  it('is one scope of plain JavaScript that defines attach', () => {
-    const text = joinPlayer(modules, ['spring', 'timed', 'glide', 'direct', 'stops'])
-    expect(text).not.toMatch(/^(import|export) /m)
-    expect(() => new Function(`${text}; return attach`)).not.toThrow()
-    expect(text).toContain('// attach(): plays figures on a page until it is told to stop.')
+describe('a compiled script', () => {
+  it.each(scripts)('of $of is an expression of its own that defines nothing global, and cannot end the element that it stands in', ({ script }) => {
+    expect(script).toMatch(/^\(\(\) => \{\n/)
+    expect(script).not.toMatch(/given\.|\bimport\b|\bexport\b/)
+    expect(() => new Function(script)).not.toThrow()
   })
 
-  it('leaves out what a page does not need', () => {
-    const lean = joinPlayer(modules, ['spring', 'centredX', 'centredY'])
-    expect(lean).toContain('const laws = { spring }')
-    expect(lean).toContain('const shapers = {}')
-    expect(lean).not.toContain('cubicBezier')
-    expect(joinPlayer(modules, ['timed'])).toContain('cubicBezier')
-  })
-
-  it('uses no name that it does not define, whatever is left out', () => {
-    expect(undefinedNames('const a = () => b')).toHaveLength(1)
-    const scripts = [[], oneTilt, everything, ['glide', 'x', 'stops'], ['look', 'looks', 'flow', 'late', 'states', 'telling', 'timed', 'crossings'], ['past', 'speed', 'flow', 'late', 'tracking', 'chains', 'glide', 'parts', 'targets', 'frames']].map((needs) => `(() => {\n${joinPlayer(modules, needs)}\nattach(document, [])\n})()`)
-    expect(undefinedNames(scripts.join(';\n'))).toEqual([])
+  it('uses no name that it does not define, and defines none that it does not use', () => {
+    expect(problemsIn('const a = () => b', undefinedName)).toHaveLength(1)
+    expect(problemsIn('(() => { const a = 1 })()', unused)).toHaveLength(1)
+    expect(problemsIn(scripts.map(({ script }) => script).join(';\n'), [...undefinedName, ...unused])).toEqual([])
   }, 240_000)
 
-  it.each([['one tilt', oneTilt, budgets.oneTilt], ['every capability', everything, budgets.everything]] as const)('of %s keeps its budget', (name, needs, budget) => {
-    const bytes = weigh(needs)
-    console.log(`script of ${name}, minified and gzipped, without data: ${bytes} of ${budget} bytes`)
+  it('holds what its effects ask for, and nothing else', () => {
+    const lean = compile(tilt, plainFacts, fragments)
+    expect(lean).toMatch(/settles in 416 ms, 4 % past the mark/i)
+    for (const other of ['bezier', 'MutationObserver', 'dueAt', 'aria-hidden', 'querySelectorAll']) expect(lean).not.toContain(other)
+    expect(compile(tilt, worstFacts, fragments)).toContain('--own-transform')
+  })
+
+  it('is the same with other numbers, but for these', () => {
+    const [one] = tilt
+    if (!one) throw new Error('There is no tilt.')
+    const softer = { ...one, rig: { ...one.rig, channels: one.rig.channels.map((channel) => ({ ...channel, feel: { kind: 'spring' as const, frequencyHz: 1.31, dampingRatio: 0.642 } })) } }
+    const bare = (script: string) => script.replaceAll(/\d+\.\d+|settles in[^\n]*|Settles in[^\n]*|const \w+ =/g, '')
+    expect(bare(compile([softer], plainFacts, fragments))).toBe(bare(compile(tilt, plainFacts, fragments)))
+    expect(compile([softer], plainFacts, fragments)).toContain('1.31 * 0.642')
+  })
+
+  it.each([
+    ['one tilt', compile(tilt, plainFacts, fragments), budgets.tilt],
+    ['one tilt on a page of which nothing is known', compile(tilt, worstFacts, fragments), budgets.tiltAtWorst],
+    ['any one kind', compile(seven.filter(({ names }) => names.name === 'spotlight'), plainFacts, fragments), budgets.kind],
+    ['seven kinds on a page', compile(seven, plainFacts, fragments), budgets.seven],
+  ])('of %s keeps its budget', (name, script, budget) => {
+    const bytes = weigh(script)
+    console.log(`script of ${name}, minified and gzipped: ${bytes} of ${budget} bytes, ${script.split('\n').length - 1} lines`)
     expect(bytes).toBeLessThanOrEqual(budget)
   })
 })
@@ -64,8 +84,8 @@ describe('what an export asks of a browser', () => {
   const told = new Set([...table.matchAll(/`([^`]+)`/g)].map(([, word = '']) => word.replace('()', '')))
 
   it('is told in docs/browsers.md: each global of the script', () => {
-    const own = new Set(modules.flatMap(({ declarations }) => declarations.flatMap(({ names }) => names)))
-    const used = new Set(modules.flatMap(({ declarations }) => declarations.flatMap(({ uses }) => uses)).filter((name) => !own.has(name)))
+    const own = new Set([...fragments.flatMap(({ names }) => names), 'given', 'effects'])
+    const used = new Set(fragments.flatMap(({ text }) => namesUsed(text)).filter((name) => !own.has(name)))
     expect(used.size).toBeGreaterThan(10)
     expect([...used].filter((name) => !told.has(name))).toEqual([])
   })

@@ -2,11 +2,13 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { compile } from '../core/compile/compile'
+import { plainFacts } from '../core/compile/facts'
 import { between, rig as anyRig, trace as anyTrace } from '../core/rig/arbitrary'
 import { rangeOfCurve } from '../core/curve/curve'
 import { evaluate, type Boxes } from '../core/rig/evaluate'
 import { propertyOfChannel } from '../core/rig/plan'
 import type { Rig } from '../core/rig/rig'
+import { signalNames } from '../core/rig/schema'
 import { readers } from '../core/signal/readers'
 import type { Sample } from '../core/signal/sample'
 import { readFragments } from './fragments'
@@ -47,6 +49,9 @@ function asOnPage(rig: Rig, trace: readonly Sample[]): readonly Sample[] {
   })
 }
 
+/** The band of rest, and what is rounded off, in shares of the range. */
+const most = 3e-4
+
 interface Difference {
   readonly worst: number
   readonly told: string
@@ -56,7 +61,7 @@ interface Difference {
 /** Plays a rig by its script and by evaluate(), and gives by how much they differ, in shares of the range. */
 function differ(rig: Rig, at: Boxes, trace: readonly Sample[], frames: readonly number[]): Difference {
   const page = makePage(at, '.card', '.layer')
-  page.play(compile([{ rig, names }], fragments))
+  page.play(compile([{ rig, names }], plainFacts, fragments))
   const { columns, moments } = evaluate(rig, trace, at, frames)
   let worst = 0
   let told = ''
@@ -98,28 +103,54 @@ function differ(rig: Rig, at: Boxes, trace: readonly Sample[], frames: readonly 
   return { worst, told, isAsleep }
 }
 
-/** Frames of a screen of so many Hz that jitters, until all has settled. */
+/** Frames of a screen of so many Hz that jitters, and then of one that was not looked at for a minute. */
 const screen = fc.tuple(between(24, 240), fc.array(between(0.8, 1.2), { minLength: 7, maxLength: 7 }))
 const framesOf = ([hz, jitter]: readonly [number, readonly number[]], until: number) => {
   const frames: number[] = []
   for (let t = 3; t < until; t += (1000 / hz) * (jitter[frames.length % jitter.length] ?? 1)) frames.push(t)
-  return frames
+  return [...frames, until + 60_000, until + 60_020, until + 60_040]
 }
 
+/** The trace with the pointer gone and the focus with it at its end: then everything comes to rest. */
+function endedTrace(trace: readonly Sample[]): readonly Sample[] {
+  const t = (trace.at(-1)?.t ?? 0) + 30
+  return [...trace, { t, x: 0, y: 0, buttons: 0, pointerType: 'mouse', phase: 'leave' }, { t: t + 1, x: 0, y: 0, buttons: 0, pointerType: 'mouse', phase: 'blur' }]
+}
+
+const seen = { signals: new Map<string, number>(), feels: new Map<string, number>(), areas: new Map<string, number>(), frames: new Map<string, number>(), cases: 0 }
+const count = (map: Map<string, number>, key: string) => map.set(key, (map.get(key) ?? 0) + 1)
+
 describe('the compiled script', () => {
-  it('gives what evaluate() gives', () => {
+  it('gives what evaluate() gives, within the band of rest, and sleeps at the end: 2,000 cases', () => {
     let worst = 0
-    let awake = 0
     fc.assert(
-      fc.property(anyRig, boxes, anyTrace, screen, (made, at, trace, hz) => {
+      fc.property(anyRig, fc.array(fc.tuple(boxes, anyTrace, screen), { minLength: 5, maxLength: 5 }), (made, cases) => {
         const rig = shown(made)
-        const difference = differ(rig, at, asOnPage(rig, trace), framesOf(hz, (trace.at(-1)?.t ?? 0) + 400))
-        worst = Math.max(worst, difference.worst)
-        if (!difference.isAsleep) awake++
-        if (difference.worst > 3e-4) throw new Error(difference.told)
+        for (const { of, among } of rig.areas) count(seen.areas, `${of} ${among}`)
+        for (const { signal, feel, frame } of rig.channels) {
+          count(seen.signals, signal.of)
+          count(seen.feels, feel.kind)
+          count(seen.frames, typeof frame === 'string' ? frame : Object.keys(frame).join(''))
+        }
+        for (const [at, trace, hz] of cases) {
+          seen.cases++
+          const difference = differ(rig, at, asOnPage(rig, endedTrace(trace)), framesOf(hz, (trace.at(-1)?.t ?? 0) + 400))
+          worst = Math.max(worst, difference.worst)
+          if (difference.worst > most) throw new Error(difference.told)
+          if (!difference.isAsleep) throw new Error('It asks for frames for ever.')
+        }
       }),
-      { numRuns: Number(process.env.RUNS ?? 200), endOnFailure: !process.env.SHRINK },
+      { numRuns: 400, endOnFailure: true },
     )
-    console.log(worst, awake)
-  }, 600_000)
+    console.log(`${seen.cases} cases, at most ${worst.toExponential(1)} of the range apart`)
+    expect(seen.cases).toBeGreaterThanOrEqual(2000)
+  }, 900_000)
+
+  it('was tried with every signal, feel, area and frame of reference', () => {
+    const often = (map: Map<string, number>, names: readonly string[]) => names.filter((name) => (map.get(name) ?? 0) < 10)
+    expect(often(seen.signals, signalNames)).toEqual([])
+    expect(often(seen.feels, ['direct', 'glide', 'spring', 'timed'])).toEqual([])
+    expect(often(seen.areas, ['each one', 'each all', 'group one', 'group all', 'window one', 'window all'])).toEqual([])
+    expect(often(seen.frames, ['area', 'window', 'each', 'box'])).toEqual([])
+  })
 })

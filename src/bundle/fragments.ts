@@ -31,7 +31,7 @@ export function readFragments(root: string): readonly Fragment[] {
 }
 
 /** The pointer comes first, then what is done with it; where elements lie, and how values follow, come behind. */
-const order = ['pointer', 'draw', 'find', 'meet', 'on', 'areas', 'place', 'turn', 'write', 'parts']
+const order = ['pointer', 'listen', 'draw', 'find', 'stand', 'meet', 'on', 'areas', 'place', 'turn', 'write', 'parts']
 const byOrder = (one: string, other: string) => rank(one) - rank(other) || one.localeCompare(other)
 const rank = (file: string) => (order.indexOf(file.slice(0, -3)) + 1 || 99)
 

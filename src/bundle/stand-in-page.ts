@@ -67,6 +67,7 @@ export function makePage(boxes: Boxes, outer = '', inner = '') {
       get offsetHeight() { return element.box().height },
       get clientWidth() { return element.box().width },
       get clientHeight() { return element.box().height },
+      removeAttribute: (name: string) => element.values.delete(name),
       hasAttribute: (name: string) => element.values.has(name),
       setAttribute: (name: string, value: string) => element.values.set(name, value),
       dispatchEvent: () => true,

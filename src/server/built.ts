@@ -1,7 +1,7 @@
-// What the build made as text: the player's modules and the stage's agent.
+// What the build made as text: what scripts are compiled from, and the stage's agent.
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import type { PlayerModule } from '../bundle/join-player'
+import type { Fragment } from '../core/compile/join'
 
 function once<T>(make: () => T): () => T {
   let made: { value: T } | undefined
@@ -10,8 +10,8 @@ function once<T>(make: () => T): () => T {
 
 const built = (file: string) => readFileSync(join(process.cwd(), 'build', file), 'utf8')
 
-/** The player's modules, as `scripts/build-scripts.ts` wrote them. */
-export const playerModules = once(() => JSON.parse(built('player.json')) as readonly PlayerModule[])
+/** What scripts are compiled from. */
+export const scriptFragments = once(() => JSON.parse(built('fragments.json')) as readonly Fragment[])
 
 /** The agent's script for the page's frame. */
 export const stageScript = once(() => built('stage.js'))

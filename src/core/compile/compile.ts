@@ -1,5 +1,8 @@
 // compile(): the script of a page, from its effects and from what is known of the page.
-import { tablesOf, type EffectTable, type Source } from './effects'
+import { partOf } from '../rig/rig'
+import { keptProperties, propertyOf } from '../rig/slot'
+import { measureFor, movedBy, tablesOf, type EffectTable, type Source } from './effects'
+import type { Facts } from './facts'
 import { Constants } from './feels'
 import { joinFragments, type Fragment } from './join'
 import { quote } from './literal'
@@ -10,22 +13,50 @@ import type { Fields } from './values'
 const effectMembers = ['select', 'name', 'mark', 'notForeign', 'findsAll', 'keeps', 'stands', 'isGroup', 'isWindow', 'amongAll', 'fellows', 'insets', 'bridge', 'measure', 'readsIn', 'readsInBox', 'readsInWindow', 'fine', 'taps', 'focuses', 'looks', 'parts'] as const
 const valueMembers = ['property', 'pose', 'curve', 'feel', 'going', 'band', 'leave', 'holds', 'seenBy', 'links', 'link', 'halfLifeMs', 'goingHalfLifeMs', 'due', 'isEndless', 'byLook', 'timing', 'start', 'digits', 'within', 'linked', 'onPart', 'as', 'tellsZone'] as const
 
-/** A script before it is specialised: what these effects ask for, of everything that there is. */
-function writeGeneral(sources: readonly Source[], fragments: readonly Fragment[]): string {
+/** What these effects ask for, of everything that there is. */
+function writeScript(sources: readonly Source[], facts: Facts, fragments: readonly Fragment[]): string {
   const constants = new Constants()
-  const tables = sources.flatMap((source) => tablesOf(source, constants, () => 'plain'))
-  const known = new Map([...givenOf(tables), ...knownOf(tables)])
-  const main = [...constants.lines, '', writeTables(tables, known), '', ...(known.get('hasFinds') === 'true' ? ['stand()'] : []), 'listen()', ''].join('\n')
-  return joinFragments(fragments, main, known)
+  const moved = sources.flatMap(movedBy)
+  const tables = sources.flatMap((source) => tablesOf(source, constants, (select, box) => measureFor(select, box, moved, facts), moved.map(({ select }) => select)))
+  const known = new Map([...givenOf(tables, sources, moved.map(({ select }) => select), facts), ...knownOf(tables)])
+  const main = [...constants.lines, '', writeTables(tables, known), '', ...(known.get('hasFinds') === 'true' ? ['stand()'] : []), ...(known.get('watches') === 'true' ? ['watch()'] : []), 'listen()', ''].join('\n')
+  return masked(main, known, (mainMasked, knownMasked) => specialise(joinFragments(fragments, mainMasked, knownMasked)))
 }
 
-/** The readable script of these effects. `fragments` is what it is made of. */
-export function compile(sources: readonly Source[], fragments: readonly Fragment[]): string {
-  return `(() => {\n${specialise(writeGeneral(sources, fragments)).replaceAll(/^(?=.)/gm, '  ')}\n})()\n`
+/** Scripts by what they were compiled from, numbers apart: a number that is dragged makes no script of another shape. */
+const compiled = new Map<string, string>()
+const mostCompiled = 200
+
+/** Numbers that are only carried through: with a decimal point, or three digits at least. */
+const numbers = /(?<![\w.])(\d+\.\d+|\d{3,})(?![\w.])/g
+const maskOf = (index: number) => `9876543${String(index).padStart(5, '0')}`
+
+/** Does the work with stand-ins for numbers, once for each shape, and puts the numbers in. */
+function masked(main: string, known: Fields, work: (main: string, known: Fields) => string): string {
+  const values: string[] = []
+  const mask = (text: string) => text.replaceAll(numbers, (value) => {
+    if (!values.includes(value)) values.push(value)
+    return maskOf(values.indexOf(value))
+  })
+  const [mainMasked, knownMasked] = [mask(main), new Map([...known].map(([name, text]) => [name, mask(text)] as const))]
+  const key = JSON.stringify([mainMasked, ...knownMasked])
+  let made = compiled.get(key)
+  if (made === undefined) {
+    made = work(mainMasked, knownMasked)
+    if (compiled.size >= mostCompiled) compiled.clear()
+    compiled.set(key, made)
+  }
+  return made.replaceAll(/9876543(\d{5})/g, (_, index: string) => values[Number(index)] ?? '')
+}
+
+/** The readable script of these effects on a page of which this is known. `fragments` is what it is made of. */
+export function compile(sources: readonly Source[], facts: Facts, fragments: readonly Fragment[]): string {
+  if (sources.length === 0) return ''
+  return `(() => {\n${writeScript(sources, facts, fragments).replaceAll(/^(?=.)/gm, '  ')}\n})()\n`
 }
 
 /** What is known of the script as a whole. */
-function givenOf(tables: readonly EffectTable[]): Fields {
+function givenOf(tables: readonly EffectTable[], sources: readonly Source[], moved: readonly string[], { hasBorders, hasOwnStyles, hasTransitions, hasLateElements }: Facts): Fields {
   const some = (field: string) => tables.some(({ fields, values }) => fields.has(field) || values.some((value) => value.has(field)))
   const reads = (word: string) => tables.some(({ values }) => values.some((value) => [...value.values()].some((text) => text.includes(word))))
   const hasTouch = tables.some(({ fields }) => !fields.has('fine'))
@@ -41,10 +72,26 @@ function givenOf(tables: readonly EffectTable[]): Fields {
     asksStood: hasLooks || reads('isStill'),
     hasFlows: some('due'),
     hasFinds: some('keeps'),
-    hasBorders: true,
+    hasBorders,
+    hasOwn: hasOwnStyles || hasTransitions,
+    hasTransitions,
+    hasOthers: some('linked') || some('within') || some('isGroup'),
+    watches: hasLateElements && some('stands'),
+    hidesParts: tables.some(({ rig }) => rig.parts.some(({ whileOn }) => whileOn)),
+    hasStates: some('tellsZone'),
+    sharesEye: sources.some(({ rig }) => rig.rules.some(({ css }) => 'perspective' in css)),
     tells: false,
   }
-  return new Map([['heard', `[${heard.map(quote).join(', ')}]`], ...Object.entries(facts).map(([name, value]) => [name, String(value)] as const)])
+  const drives = [...new Set(sources.flatMap(({ rig }) => rig.outputs.filter(({ to }) => partOf(to) === undefined).map(({ slot }) => propertyOf(slot))))]
+  const written = tables.flatMap(({ values }) => values.filter((value) => !value.has('onPart')).map((value) => value.get('property') ?? ''))
+  const list = (texts: readonly string[]) => `[${texts.join(', ')}]`
+  const lists = {
+    heard: list(heard.map(quote)),
+    ownProperties: list(hasOwnStyles ? drives.filter((property) => property in keptProperties).map(quote) : []),
+    driven: list([...drives.map(quote), ...new Set(written)]),
+    moved: quote(moved.join(', ')),
+  }
+  return new Map([...Object.entries(lists), ...Object.entries(facts).map(([name, value]) => [name, String(value)] as const)])
 }
 
 /** Members that none of the tables has, or all have alike. */
@@ -80,7 +127,11 @@ function writeTables(tables: readonly EffectTable[], known: Fields): string {
     '  values: [',
     ...values.map((value) => `    { ${writeFields(value, known).join(', ')} },`),
     '  ],',
-    '}',
+    '},',
   ]
-  return `const effects = [\n${tables.map((table) => `${write(table).map((line) => `  ${line}`).join('\n')},\n`).join('')}]`
+  const told = ({ sentence }: EffectTable) => (sentence === undefined ? [] : [`// ${sentence.replaceAll(/\s+/g, ' ').trim()}`])
+  const [only] = tables
+  // Of one effect alone it is said before it, where it stays when the effect is taken out of its list.
+  if (only && tables.length === 1) return [...told(only), 'const effects = [', ...write(only).map((line) => `  ${line}`), ']'].join('\n')
+  return ['const effects = [', ...tables.flatMap((table) => [...told(table), ...write(table)]).map((line) => `  ${line}`), ']'].join('\n')
 }

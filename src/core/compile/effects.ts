@@ -2,10 +2,12 @@
 import type { Names } from '../rig/plan'
 import { nameOfArea, planRig } from '../rig/plan'
 import type { PlayedFigure, Write } from '../rig/played'
+import { selectOf } from '../rig/select'
 import { partOf, type Area, type Channel, type FrameOf, type Rig } from '../rig/rig'
 import { neutralOf, propertyOf } from '../rig/slot'
 import { outputValue } from '../rig/values'
 import { poseOf } from '../rig/play'
+import type { Facts } from './facts'
 import type { Constants } from './feels'
 import { number, quote } from './literal'
 import { writeChannel, type Fields } from './values'
@@ -14,6 +16,8 @@ import { writeChannel, type Fields } from './values'
 export interface Source {
   readonly rig: Rig
   readonly names: Names
+  /** What it does, for the comment before it. */
+  readonly sentence?: string | undefined
 }
 
 /** An effect as a script holds it: its members, and those of its values. */
@@ -22,20 +26,38 @@ export interface EffectTable {
   readonly values: readonly Fields[]
   readonly rig: Rig
   readonly area: Area
+  readonly sentence: string | undefined
 }
 
 /** How elements are found out to lie: by name of the fragment. */
-export type Measure = 'plain' | 'leaning'
+export type Measure = 'plain' | 'sliding' | 'leaning' | 'turned'
+
+const moving = ['transform', 'translate', 'rotate', 'scale']
+
+/** What the outputs of a rig move on the page: selectors, with whether they are only slid. */
+export function movedBy({ rig }: Source): readonly { readonly select: string; readonly slides: boolean }[] {
+  const moves = rig.outputs.filter(({ to, slot }) => partOf(to) === undefined && moving.includes(propertyOf(slot)))
+  const selects = new Set(moves.map((output) => selectOf(rig, output)))
+  return [...selects].map((select) => ({ select, slides: moves.every((output) => selectOf(rig, output) !== select || (output.slot.on === 'transform' && output.slot.fn.startsWith('translate') && output.slot.fn !== 'translateZ')) }))
+}
+
+/** How elements that this selects are found out to lie, in spite of what effects do to them. */
+export function measureFor(select: string, box: Area['box'], moved: readonly { readonly select: string; readonly slides: boolean }[], facts: Facts): Measure {
+  const by = moved.filter((each) => facts.liesIn(select, each.select))
+  if (facts.hasTurns || by.some((each) => each.select !== select)) return box === 'live' && !facts.hasTurns ? 'plain' : 'turned'
+  if (by.length === 0 || box === 'live') return 'plain'
+  return by.every(({ slides }) => slides) ? 'sliding' : 'leaning'
+}
 
 /** The tables of one effect of the page. */
-export function tablesOf({ rig, names }: Source, constants: Constants, measureOf: (area: Area) => Measure): readonly EffectTable[] {
+export function tablesOf({ rig, names, sentence }: Source, constants: Constants, measureOf: (select: string, box: Area['box']) => Measure, moved: readonly string[] = []): readonly EffectTable[] {
   const figures = planRig(rig, names)
   return rig.areas.flatMap((area, index) => {
     const figure = figures[index]
     if (!figure) return []
     const frames = figure.frames.length > 0 ? figure.frames : [{ of: 'area' as const, channels: [] }]
     return frames.map(({ of, channels }, n): EffectTable => {
-      const measure = measureOf(area)
+      const measure = figure.sharesEye ? 'turned' : measureOf(typeof of === 'object' ? (Object.values(of)[0] ?? '') : area.select, area.box)
       const isArea = of === 'area'
       const members = channels.map(({ id }) => rig.channels.find((channel) => channel.id === id)).filter((channel): channel is Channel => channel !== undefined)
       const around = { insets: isArea ? area.insets : undefined, isBetween: (isArea && (area.insets === undefined || area.of !== 'each')) || of === 'window', measure }
@@ -45,7 +67,7 @@ export function tablesOf({ rig, names }: Source, constants: Constants, measureOf
         const channel = members.find((each) => each.id === id)
         return channel ? [writeChannel(channel, write, indexOf(seenBy), around, constants)] : []
       })
-      return { fields: fieldsOf(rig, names, area, figure, of, n === 0, measure, values), values, rig, area }
+      return { fields: fieldsOf(rig, names, area, figure, of, n === 0, measure, values, moved), values, rig, area, sentence: index + n === 0 ? sentence : undefined }
     })
   })
 }
@@ -56,14 +78,14 @@ const onClass = (write: Write, { name }: Names): Write => (write.to && 'part' in
 /** What nothing is written of is followed all the same, since others hang on it. */
 const bareWrite = (id: string): Write => ({ property: `--${id}` })
 
-function fieldsOf(rig: Rig, names: Names, area: Area, figure: PlayedFigure, of: FrameOf, isFirst: boolean, measure: Measure, values: readonly Fields[]): Fields {
+function fieldsOf(rig: Rig, names: Names, area: Area, figure: PlayedFigure, of: FrameOf, isFirst: boolean, measure: Measure, values: readonly Fields[], moved: readonly string[]): Fields {
   const name = nameOfArea(names, rig, area.id)
   const fields = new Map<string, string>([['select', quote(area.of === 'window' ? ':root' : area.select)], ['name', quote(name)], ['mark', quote(`data-${name}`)]])
   const set = (field: string, isSo: boolean, text = 'true') => isSo && fields.set(field, text)
   const stands = isFirst && doesStand(rig, area)
   const has = (field: string) => values.some((value) => value.has(field))
   const findsAll = stands || area.of !== 'each' || area.among === 'all' || of !== 'area' || area.looks !== undefined || has('due') || reachesOut(area) || area.bridge !== undefined || area.touch === 'tap' || rig.channels.some(({ signal }) => signal.of === 'focus')
-  fields.set('notForeign', quote(area.of === 'window' ? '*' : area.select))
+  fields.set('notForeign', quote(area.of === 'window' ? '*' : [...new Set([area.select, ...(area.bridge === undefined ? [] : [area.bridge]), ...moved])].join(', ')))
   set('findsAll', findsAll)
   set('stands', stands)
   set('keeps', findsAll || has('holds') || (isFirst && figure.parts !== undefined))
@@ -84,7 +106,7 @@ function fieldsOf(rig: Rig, names: Names, area: Area, figure: PlayedFigure, of: 
     fields.set('looks', `{ goDelayMs: ${number(goDelayMs)}${stillMs === undefined ? '' : `, stillMs: ${number(stillMs)}`}${atMostOne ? ', atMostOne: true' : ''}${keys ? ', keys: true' : ''} }`)
   }
   if (isFirst && figure.parts) {
-    const parts = figure.parts.map(({ id, inside, count, covers, holds }) => `{ part: ${quote(`${names.name}-${id}`)}${inside === undefined ? '' : `, inside: ${quote(`${names.name}-${inside}`)}`}${count === undefined ? '' : `, count: ${count}`}${covers ? ', coversBorder: true' : ''}${holds ? ', copies: true' : ''} }`)
+    const parts = figure.parts.map(({ id, inside, count, whileOn, covers, holds }) => `{ part: ${quote(`${names.name}-${id}`)}${inside === undefined ? '' : `, inside: ${quote(`${names.name}-${inside}`)}`}${count === undefined ? '' : `, count: ${count}`}${whileOn ? ', whileOn: true' : ''}${covers ? ', coversBorder: true' : ''}${holds ? ', copies: true' : ''} }`)
     fields.set('parts', `[${parts.join(', ')}]`)
   }
   return fields

@@ -20,7 +20,7 @@ function settled(text: string, rules: readonly Rule[]): string {
 }
 
 /** The names that a text uses and does not declare. */
-function namesUsed(text: string): readonly string[] {
+export function namesUsed(text: string): readonly string[] {
   const { nodes, bindingOf, parents } = readTree(text)
   return [...new Set(nodes.flatMap((node) => {
     if (node.type !== 'Identifier' || bindingOf.has(node)) return []

@@ -224,7 +224,7 @@ export const settleParameters: Rule = (tree) => {
     made.params.forEach((parameter, i) => {
       const id = idOf(parameter)
       const text = settled[i]
-      if (text === undefined || !id) return
+      if (!text || !id) return
       if (isName(text)) for (const use of tree.bindingOf.get(id)?.uses ?? []) changes.push(replaced(tree, use, text))
       else changes.push({ ...emptyAt(statementRange(tree.text, outermost(tree, made)).from), text: `const ${id.name} = ${text}\n` })
     })
@@ -240,11 +240,12 @@ const idOf = (parameter: Pattern) => {
   return id.type === 'Identifier' ? id : undefined
 }
 
-/** What a parameter is given at every call; undefined where that differs, or would not be the same elsewhere. */
+/** What a parameter is given at every call, nothing where nobody asks for it; undefined where that differs, or would not be the same elsewhere. */
 function settledBy(tree: Tree, parameter: Pattern, given: readonly (AnyNode | undefined)[]): string | undefined {
   const id = idOf(parameter)
   const own = id && tree.bindingOf.get(id)
-  if (!own || own.uses.length === 0 || own.uses.some((use) => isAssigned(tree, use)) || given.some((each) => each?.type === 'SpreadElement')) return undefined
+  if (own && own.uses.length === 0) return given.every((each) => !each || (each.type !== 'SpreadElement' && isQuiet(each))) ? '' : undefined
+  if (!own || own.uses.some((use) => isAssigned(tree, use)) || given.some((each) => each?.type === 'SpreadElement')) return undefined
   // In itself it may be handed on.
   const others = given.filter((each) => !(each?.type === 'Identifier' && tree.bindingOf.get(each) === own))
   const texts = new Set(others.map((each) => (each ? textOf(tree, each) : parameter.type === 'AssignmentPattern' ? textOf(tree, parameter.right) : 'undefined')))
@@ -294,9 +295,10 @@ export function prune(platform: ReadonlySet<string>): Rule {
     const changes: Change[] = []
     const read = membersRead(tree)
     const isUnread = (name: string) => !platform.has(name) && !read.has(name)
+    const given = membersGiven(tree)
     for (const binding of tree.bindings) {
       const written = binding.uses.filter((use) => isOverwritten(tree, use))
-      if (binding.uses.length > written.length && !onlyUsesItself(tree, binding)) continue
+      if (binding.uses.length > written.length && !onlyUsesItself(binding)) continue
       changes.push(...withoutBinding(tree, binding, written))
     }
     for (const node of tree.nodes) {
@@ -304,7 +306,7 @@ export function prune(platform: ReadonlySet<string>): Rule {
         changes.push(...withoutMembers(tree.text, node.properties, (each) => each.type === 'Property' && each.key.type === 'Identifier' && isUnread(each.key.name) && isQuiet(each.value)))
       } else if (node.type === 'ExpressionStatement' && node.expression.type === 'AssignmentExpression') {
         const { left, right } = node.expression
-        if (left.type === 'MemberExpression' && !left.computed && left.property.type === 'Identifier' && isUnread(left.property.name)) changes.push(...(isQuiet(right) ? withoutStatement(tree, node) : [{ from: node.start, to: right.start, text: '' }]))
+        if (left.type === 'MemberExpression' && !left.computed && left.property.type === 'Identifier' && given.has(left.property.name) && isUnread(left.property.name)) changes.push(...(isQuiet(right) ? withoutStatement(tree, node) : [{ from: node.start, to: right.start, text: '' }]))
       }
     }
     return changes
@@ -312,8 +314,16 @@ export function prune(platform: ReadonlySet<string>): Rule {
 }
 
 /** A function that only calls itself is called by nobody. */
-function onlyUsesItself(tree: Tree, { declaration, uses, kind }: Binding): boolean {
+function onlyUsesItself({ declaration, uses, kind }: Binding): boolean {
   return kind === 'function' && uses.every(({ start, end }) => start >= declaration.start && end <= declaration.end)
+}
+
+/** What places and followers come to have beside what they begin with. */
+const laterMembers = ['reading', 'own', 'parts', 'told', 'lookTold', 'zoneTold', 'framesMoving']
+
+/** The names of members of objects that are the script's own. */
+function membersGiven(tree: Tree): ReadonlySet<string> {
+  return new Set([...laterMembers, ...tree.nodes.flatMap((node) => (node.type === 'ObjectExpression' ? node.properties.flatMap((each) => (each.type === 'Property' && each.key.type === 'Identifier' ? [each.key.name] : [])) : []))])
 }
 
 /** The names of members that something reads. */
@@ -345,11 +355,12 @@ function withoutBinding(tree: Tree, binding: Binding, written: readonly Identifi
     const inPattern = withoutElement(tree, id)
     return inPattern.length > 0 ? [...inPattern, ...writes] : []
   }
-  if (!isQuiet(declaration.init)) return []
   const statement = tree.parents.get(declaration)
   if (statement?.type !== 'VariableDeclaration') return []
   const loop = tree.parents.get(statement)
   if (loop?.type === 'ForOfStatement' || loop?.type === 'ForStatement') return []
+  // What is done stays, though nobody asks for what it gives.
+  if (!isQuiet(declaration.init)) return statement.declarations.length === 1 && declaration.init?.type === 'CallExpression' ? [{ from: statement.start, to: declaration.init.start, text: '' }, ...writes] : []
   if (statement.declarations.length === 1) return [...withoutStatement(tree, statement), ...writes]
   return [...withoutMembers(tree.text, statement.declarations, (each) => each === declaration), ...writes]
 }

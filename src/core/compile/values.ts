@@ -8,7 +8,7 @@ import type { Pose, Signal } from '../signal/signal'
 import { restBand } from '../feel/follower'
 import type { Channel } from '../rig/rig'
 import type { Write } from '../rig/played'
-import { Constants, writeEasing, writeFeel } from './feels'
+import { type Constants, writeEasing, writeFeel } from './feels'
 import { number, quote } from './literal'
 
 /** A member of a table, by its name: the source text of its value. */

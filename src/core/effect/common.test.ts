@@ -1,7 +1,6 @@
 // What all kinds have in common: strength, insets, widths of windows, fingers, reduced motion.
 import { describe, expect, it } from 'vitest'
 import { writeStylesheet } from '../export/stylesheet'
-import { needsOf } from '../export/needs'
 import { planRig } from '../rig/plan'
 import { readRig } from '../rig/schema'
 import { knobValue, outputValue } from '../rig/values'
@@ -76,7 +75,6 @@ describe('for whom it plays', () => {
     expect(sheetOf(rig)).toContain(`@media screen and (forced-colors: none) and ${media} {`)
     const figures = planRig(rig, names)
     expect(figures[0]?.media).toBe(media)
-    expect(needsOf(figures)).toContain('widths')
   })
 
   it('as a rig by hand says itself, unless more is said', () => {
@@ -86,8 +84,7 @@ describe('for whom it plays', () => {
     expect(expanded({ windows: 'wide', fromWidthPx: 700 }).media).toBe('(min-width: 700px)')
   })
 
-  it('in all windows without a word of it in script or stylesheet', () => {
-    expect(needsOf(planRig(rigOf('tilt', {}), names))).not.toContain('widths')
+  it('in all windows without a word of it in the stylesheet', () => {
     expect(sheetOf(rigOf('tilt', {}))).toContain('@media screen and (forced-colors: none) {')
   })
 

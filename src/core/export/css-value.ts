@@ -1,7 +1,6 @@
 // What an output shows, as CSS works it out: calc() of knobs and of what the script writes.
 import { cssColour } from '../curve/colour'
 import { isPlain, propertyOfChannel, propertyOfKnob, propertyOfOutput, type Names } from '../rig/plan'
-import { poseOf } from '../rig/play'
 import { unitOfKnob, type Knob, type Output, type Rig } from '../rig/rig'
 import { limitsOf, neutralOf, unitOf } from '../rig/slot'
 
@@ -26,7 +25,8 @@ export function writeValue(rig: Rig, names: Names, output: Output): string {
 /** What the script writes for a channel; its away pose until then. */
 function read(rig: Rig, names: Names, channel: string, link?: number): string {
   const played = rig.channels.find(({ id }) => id === channel)
-  return `var(${propertyOfChannel(names, channel, link)}, ${cssNumber(played ? poseOf(played) : 0)})`
+  // Registered with its pose; a link of a chain that nobody writes has none.
+  return played ? `var(${propertyOfChannel(names, channel, link)})` : '0'
 }
 
 /** neutral + weight * strength * (value - neutral) */

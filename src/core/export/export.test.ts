@@ -2,9 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { tiltDefaults, type TiltSettings } from '../effect/tilt/settings'
 import type { Effect, Site } from '../site/site'
 import { namesOf, siteMark, wordOf } from './names'
-import { needsOf } from './needs'
-import { planFigures, playedFigures, tellEffect } from './plan'
-import { writeScript } from './script'
+import { planFigures, tellEffect } from './plan'
 import { writeStylesheet } from './stylesheet'
 
 const effect = (change: Partial<Effect> = {}, settings: Partial<TiltSettings> = {}): Effect => ({ id: 'a', kind: 'tilt', name: 'Lean', select: '.row > .plate', noun: 'each plate', settings: { ...tiltDefaults, ...settings }, ...change })
@@ -45,8 +43,12 @@ describe('the stylesheet', () => {
 
   it('has its knobs on top and says what they do', () => {
     const mark = siteMark('vesper-hollow')
-    expect(stylesheetOf(effect())).toBe(`/* Figure 1. Over each plate, the edge under the pointer sinks by 9°, seen
+    expect(stylesheetOf(effect())).toBe(`@property --own-transform { syntax: "*"; inherits: false; }
+
+/* Figure 1. Over each plate, the edge under the pointer sinks by 9°, seen
    from 820 px. The script writes --plate-x-${mark} and --plate-y-${mark}. */
+@property --plate-x-${mark} { syntax: "<number>"; inherits: false; initial-value: 0; }
+@property --plate-y-${mark} { syntax: "<number>"; inherits: false; initial-value: 0; }
 .row > .plate {
   --plate-lean: 9deg;  /* how far it leans at its edges */
   --plate-eye: 820px;  /* how far away the eye is; nearer looks deeper */
@@ -54,51 +56,31 @@ describe('the stylesheet', () => {
 @media screen and (forced-colors: none) {
   .row > .plate[data-plate] {
     transform:
-      var(--plate-own-transform-${mark},)
+      var(--own-transform,)
       perspective(var(--plate-eye))
-      rotateX(calc(-1 * var(--plate-lean) * var(--plate-y-${mark}, 0)))
-      rotateY(calc(var(--plate-lean) * var(--plate-x-${mark}, 0)));
+      rotateX(calc(-1 * var(--plate-lean) * var(--plate-y-${mark})))
+      rotateY(calc(var(--plate-lean) * var(--plate-x-${mark})));
   }
+}
+@media (prefers-reduced-motion: reduce) {
+  .row > .plate[data-plate] { --plate-y-${mark}: 0 !important; --plate-x-${mark}: 0 !important; }
 }
 `)
   })
 
   it('lies at the away pose until the script comes', () => {
-    expect(stylesheetOf(effect({}, { pose: { x: -0.5, y: 0.25 } }))).toMatch(/var\(--plate-y-\w+, 0\.25\)[\s\S]*var\(--plate-x-\w+, -0\.5\)/)
+    expect(stylesheetOf(effect({}, { pose: { x: -0.5, y: 0.25 } }))).toMatch(/--plate-x-\w+ \{[^}]*initial-value: -0\.5; \}\n@property --plate-y-\w+ \{[^}]*initial-value: 0\.25; \}/)
   })
 
   it('grows from 1 and is lifted before it turns', () => {
     const text = stylesheetOf(effect({}, { liftPx: 24, growPercent: 4 }))
-    expect(text).toMatch(/perspective[\s\S]*translateZ\(calc\(var\(--plate-lift\) \* var\(--plate-here-\w+, 0\)\)\)[\s\S]*rotateX[\s\S]*rotateY[\s\S]*scale\(calc\(1 \+ var\(--plate-grow\) \* var\(--plate-here-\w+, 0\)\)\)/)
+    expect(text).toMatch(/perspective[\s\S]*translateZ\(calc\(var\(--plate-lift\) \* var\(--plate-here-\w+\)\)\)[\s\S]*rotateX[\s\S]*rotateY[\s\S]*scale\(calc\(1 \+ var\(--plate-grow\) \* var\(--plate-here-\w+\)\)\)/)
   })
 
   it('cannot be broken out of by a selector or a noun', () => {
     const text = stylesheetOf(effect({ select: '[title="</style><script>"]', noun: '*/ </style> each' }))
     expect(text).not.toContain('</style')
     expect(text.match(/\*\//g)).toHaveLength(3)
-  })
-})
-
-describe('the script', () => {
-  const figures = playedFigures(planFigures(site(effect({ select: `[title='a"b\\'</script><!--']` }, { liftPx: 5, back: { kind: 'spring', frequencyHz: 1, dampingRatio: 1 } })), 's'))
-  const script = writeScript('const attach = (root, figures) => { root.got = figures }', figures)
-
-  it('tells the player exactly what is played, and cannot end the element it stands in', () => {
-    const root: { got?: unknown } = {}
-    new Function('document', script)(root)
-    expect(root.got).toEqual(JSON.parse(JSON.stringify(figures)))
-    expect(figures).toMatchObject([{ area: { select: `[title='a"b\\'</script><!--']`, pointer: 'fine' }, frames: [{ of: 'area', channels: [{ signal: { of: 'centredX' }, feel: { frequencyHz: 2.27 }, going: { frequencyHz: 1 } }, { signal: { of: 'centredY' } }, { signal: { of: 'inside' }, feel: { kind: 'timed', durationMs: 180 }, going: { durationMs: 320 } }] }] }])
-    expect(script).not.toContain('</script')
-    expect(script).not.toContain('<!--')
-  })
-
-  it('says what a spring comes to', () => {
-    expect(script).toContain('// settles in 416 ms, 4 % past the mark')
-  })
-
-  it('needs only the signals that its channels read and the laws that they follow', () => {
-    expect(needsOf(playedFigures(planFigures(site(effect()), 's')))).toEqual(['centredX', 'centredY', 'spring', 'telling'])
-    expect(needsOf(figures)).toEqual(['centredX', 'centredY', 'inside', 'spring', 'telling', 'timed'])
   })
 })
 

@@ -1,6 +1,10 @@
 // The stylesheet of an export: knobs on top, then what the page's own words do with the script's numbers.
-import { nameOfArea, planRig, propertyOfKnob, propertyOfOwn } from '../rig/plan'
-import { partOf, type Output, type Rig, type Target } from '../rig/rig'
+import { cssColour, colourOnCurve } from '../curve/colour'
+import { valueOnCurve } from '../curve/curve'
+import { isPlain, nameOfArea, planRig, propertyOfChannel, propertyOfKnob, propertyOfOutput, propertyOfOwn } from '../rig/plan'
+import { poseOf } from '../rig/play'
+import { partOf, type Output, type Rig } from '../rig/rig'
+import { areaOf, selectOf } from '../rig/select'
 import { keptProperties, lawOf, propertyOf, sides, slotName, transformFunctions } from '../rig/slot'
 import { cssNumber, writeKnob, writeValue } from './css-value'
 import type { Figure } from './plan'
@@ -10,7 +14,7 @@ import type { Figure } from './plan'
  * there, what several figures give one property is composed.
  */
 export function writeStylesheet(figures: readonly Figure[], overlaps: readonly (readonly string[])[] = []): string {
-  return [...writeNamed(figures), ...figures.map(writeFigure), ...writeMeetings(figures, overlaps)].join('\n')
+  return [...writeNamed(figures), ...writeOwnProperties(figures), ...figures.map(writeFigure), ...writeMeetings(figures, overlaps)].join('\n')
 }
 
 /** The named values that these figures share, once and on top. */
@@ -18,6 +22,46 @@ function writeNamed(figures: readonly Figure[]): readonly string[] {
   const named = new Map(figures.flatMap(({ named: each = {} }) => Object.values(each).map(({ name, css }) => [name, css] as const)))
   if (named.size === 0) return []
   return [[writeComment('Values that the figures share.'), ':root {', ...[...named].map(([name, css]) => `  --${name}: ${styleText(css)};`), '}', ''].join('\n')]
+}
+
+/** The properties that keep what the page itself gives elements: nobody inherits them. */
+function writeOwnProperties(figures: readonly Figure[]): readonly string[] {
+  const kept = new Set(figures.flatMap((figure) => boundOutputs(figure).map(({ output }) => propertyOf(output.slot)).filter((property) => property in keptProperties)))
+  return kept.size === 0 ? [] : [[...[...kept].map((property) => `@property ${propertyOfOwn(property)} { syntax: "*"; inherits: false; }`), ''].join('\n')]
+}
+
+/** The properties that the script writes: numbers or colours that no element hands down, so that a change touches one element alone. */
+function writeRegistered({ rig, names }: Figure): readonly string[] {
+  const written = planRig(rig, names).flatMap(({ frames }) => frames.flatMap(({ channels }) => channels.flatMap((channel) => channel.writes.map((write) => ({ channel, write })))))
+  const lines = written.map(({ channel, write: { property, curve } }) => {
+    const pose = poseOf(channel)
+    const isColour = curve && 'colours' in curve
+    const initial = isColour ? cssColour(colourOnCurve(curve, pose)) : cssNumber(curve ? valueOnCurve(curve, pose) : pose)
+    return `@property ${property} { syntax: "<${isColour ? 'color' : 'number'}>"; inherits: false; initial-value: ${initial}; }`
+  })
+  return [...new Set(lines)]
+}
+
+/** For visitors who prefer reduced motion, what travels, turns or grows stays where it lies without the pointer. */
+function writeCalm(figure: Figure): readonly string[] {
+  const { rig, names } = figure
+  const bySelect = new Map<string, Set<string>>()
+  for (const output of rig.outputs) {
+    const frozen = [output.channel, output.weight].map((id) => rig.channels.find((channel) => channel.id === id)).filter((channel) => channel && channel.group !== 'light' && channel.group !== 'state')
+    const part = partOf(output.to)
+    const select = part === undefined ? guarded([boundOf(figure, output)]) : `.${names.name}-${part}`
+    for (const channel of frozen) {
+      if (!channel) continue
+      const plain = isPlain(output) || channel.id !== output.channel
+      const property = plain ? propertyOfChannel(names, channel.id, channel.id === output.channel ? output.link : undefined) : propertyOfOutput(names, output)
+      const pose = poseOf(channel)
+      const { curve } = output
+      const value = plain || !curve ? cssNumber(pose) : 'colours' in curve ? cssColour(colourOnCurve(curve, pose)) : cssNumber(valueOnCurve(curve, pose))
+      bySelect.set(select, (bySelect.get(select) ?? new Set()).add(`${property}: ${value} !important;`))
+    }
+  }
+  if (bySelect.size === 0 || rig.notCalm) return []
+  return ['@media (prefers-reduced-motion: reduce) {', ...[...bySelect].flatMap(([select, lines]) => [`  ${select.replaceAll('\n', '\n  ')} { ${[...lines].join(' ')} }`]), '}']
 }
 
 /** What a knob or a token is given: a named value, or a value of its own. */
@@ -59,12 +103,14 @@ function writeFigure(figure: Figure): string {
   const rules = writeRules(figure)
   return [
     writeComment(`Figure ${number}. ${sentence} The script writes ${spoken([...new Set(written)])}.`),
+    ...writeRegistered(figure),
     ...(knobs.length > 0 ? [`${owners.join(',\n')} {`, ...knobs.map(([declaration, note]) => (note ? `  ${declaration.padEnd(width)}  /* ${commentText(note)} */` : `  ${declaration}`)), '}'] : []),
     ...writeNarrow(figure, owners),
     ...writeOwn(figure),
     ...(rig.parts.length > 0 ? [`${listParts(figure, rig.parts)} { display: none; }`] : []),
     // In print, and with a visitor's own few colours, the page is as it was designed.
     ...(rules.length > 0 ? [`@media ${['screen', '(forced-colors: none)', ...(rig.finePointerOnly ? ['(any-pointer: fine)'] : []), ...(rig.notCalm ? ['(prefers-reduced-motion: no-preference)'] : []), ...(rig.media === undefined ? [] : [rig.media])].join(' and ')} {`, ...rules.map((line) => (line ? `  ${line}` : line)), '}'] : []),
+    ...writeCalm(figure),
     '',
   ].join('\n')
 }
@@ -123,12 +169,10 @@ function sharedCss([first, ...rest]: Rig['parts']): Readonly<Record<string, stri
 
 /** What a figure writes on elements of the page. */
 function boundOutputs(figure: Figure): readonly Bound[] {
-  const { rig, names } = figure
-  return rig.outputs.filter(({ to }) => partOf(to) === undefined).map((output) => {
-    const area = areaOf(rig, output)
-    return { figure, output, select: selectOf(rig, output), mark: nameOfArea(names, rig, area?.id ?? '') }
-  })
+  return figure.rig.outputs.filter(({ to }) => partOf(to) === undefined).map((output) => boundOf(figure, output))
 }
+
+const boundOf = (figure: Figure, output: Output): Bound => ({ figure, output, select: styleText(selectOf(figure.rig, output)), mark: nameOfArea(figure.names, figure.rig, areaOf(figure.rig, output)?.id ?? '') })
 
 /** Rules for elements on which several figures meet, for the properties that more than one of them drives. */
 function writeMeetings(figures: readonly Figure[], overlaps: readonly (readonly string[])[]): readonly string[] {
@@ -174,29 +218,6 @@ function touchAction(touch: Rig['areas'][number]['touch']): readonly string[] {
   return touch === 'drag' ? ['touch-action: pinch-zoom;'] : []
 }
 
-/** The area in which an output is read. */
-function areaOf(rig: Rig, { channel, weight }: Output): Rig['areas'][number] | undefined {
-  const read = rig.channels.find(({ id }) => id === (channel ?? weight))
-  return rig.areas.find(({ id }) => id === read?.area) ?? rig.areas[0]
-}
-
-/** The selector of what an output is written on. */
-function selectOf(rig: Rig, output: Output): string {
-  const read = rig.channels.find(({ id }) => id === (output.channel ?? output.weight))
-  const area = areaOf(rig, output)
-  const frame = read && typeof read.frame === 'object' && 'each' in read.frame ? read.frame.each : area?.of === 'window' ? ':root' : (area?.select ?? '')
-  return styleText(targetSelect(frame, output.to))
-}
-
-function targetSelect(frame: string, to: Target): string {
-  if (to === 'self' || 'part' in to) return frame
-  if ('linked' in to) return to.linked
-  // A selector that begins with the area's own already says that it lies in it.
-  if (to.within.startsWith(`${frame} `)) return to.within
-  const inner = /[\s>+~,]/.test(to.within) ? `:is(${to.within})` : to.within
-  return frame.includes(',') ? `:is(${frame}) ${inner}` : `${frame} ${inner}`
-}
-
 /** The declarations of these outputs on one element, each property once, composed by its law. */
 function writeSlots(bound: readonly Bound[], isPart = false): readonly { readonly property: string; readonly lines: readonly string[] }[] {
   const bySlot = grouped(bound, ({ output }) => slotName(output.slot))
@@ -205,7 +226,7 @@ function writeSlots(bound: readonly Bound[], isPart = false): readonly { readonl
   return [...grouped(bound, ({ output }) => propertyOf(output.slot))].map(([property, same]) => {
     const [first] = same
     // What the page itself gives the element comes first.
-    const kept = first && !isPart && property in keptProperties ? [`var(${propertyOfOwn(first.figure.names, property)},${keptProperties[property] ? ` ${keptProperties[property]}` : ''})`] : []
+    const kept = first && !isPart && property in keptProperties ? [`var(${propertyOfOwn(property)},${keptProperties[property] ? ` ${keptProperties[property]}` : ''})`] : []
     switch (first?.output.slot.on) {
       case 'transform': {
         const functions = transformFunctions.filter((fn) => bySlot.has(fn)).map((fn) => `${fn}(${join(fn)})`)

@@ -8,3 +8,20 @@ export function overlapsOf(selects: readonly string[], find: (select: string) =>
   for (const set of matched.values()) if (set.length > 1) sets.set(set.join('\n'), set)
   return [...sets.values()]
 }
+
+/** Whether some element of one selector is one of another, or lies in one; found once for each selector. */
+export function liesInBy<Found extends { readonly parent?: object | null }>(find: (select: string) => Iterable<Found> | undefined): (inner: string, outer: string) => boolean {
+  const known = new Map<string, ReadonlySet<object>>()
+  const found = (select: string) => {
+    const set = known.get(select) ?? new Set<object>(find(select) ?? [])
+    known.set(select, set)
+    return set
+  }
+  return (inner, outer) => {
+    const around = found(outer)
+    for (const element of found(inner)) {
+      for (let each: { readonly parent?: object | null } | null | undefined = element; each; each = each.parent) if (around.has(each)) return true
+    }
+    return false
+  }
+}

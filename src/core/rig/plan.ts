@@ -24,9 +24,9 @@ export function propertyOfKnob({ name, roles = {} }: Names, id: string): string 
   return `--${name}-${role === undefined ? id : `${roles[role] ?? role}${id.slice(role.length)}`}`
 }
 
-/** The custom property that carries what the page itself gives an element of a property. */
-export function propertyOfOwn({ name, mark }: Names, property: string): string {
-  return `--${name}-own-${property}-${mark}`
+/** The custom property that carries what the page itself gives an element of a property: the same for all effects. */
+export function propertyOfOwn(property: string): string {
+  return `--own-${property}`
 }
 
 /** The name of an area of a figure in attributes and events. */
@@ -64,7 +64,7 @@ export function planRig(rig: Rig, names: Names): readonly PlayedFigure[] {
       name: nameOfArea(names, rig, area.id),
       area: { of, select, insets, box, among, beyond, bridge, pointer, looks, touch: area.touch === 'tap' ? ('tap' as const) : undefined },
       frames: [...frames.values()].map((members): PlayedFrame => ({ of: members[0]?.frame ?? 'area', channels: members.map((channel) => playedChannel(rig, names, channel, members)) })),
-      own: kept.length > 0 ? Object.fromEntries(kept.map((property) => [property, propertyOfOwn(names, property)])) : undefined,
+      own: kept.length > 0 ? Object.fromEntries(kept.map((property) => [property, propertyOfOwn(property)])) : undefined,
       parts: parts.length > 0 ? parts.map(({ id, inside, count, whileOn, covers, holds }) => ({ id, inside, count, whileOn, covers, holds, className: `${names.name}-${id}` })) : undefined,
       drives,
       marksArea: rig.rules.some((rule) => rule.whilePlayed && rule.select === select) || undefined,

@@ -3,10 +3,11 @@
 import { createHash } from 'node:crypto'
 import { zipSync } from 'fflate'
 import sniffEncoding from 'html-encoding-sniffer'
+import { gzippedSize, minifyScript } from '../../bundle/minify'
 import { writePage } from '../../bundle/page'
-import { needsOf } from '../../core/export/needs'
-import { planFigures, playedFigures } from '../../core/export/plan'
-import { writeScript } from '../../core/export/script'
+import { compile } from '../../core/compile/compile'
+import { factsOf } from '../../core/compile/page-facts'
+import { planFigures, type Figure } from '../../core/export/plan'
 import { targetsOf, writeStylesheet } from '../../core/export/stylesheet'
 import { overlapsOf } from '../../core/page/overlaps'
 import { copyForStudio, type StudioCopy } from '../../core/page/studio-copy'
@@ -18,7 +19,7 @@ import { cutText } from '../../core/site/text'
 import { nameOfType, typeOf } from '../file-types'
 import { importLimits } from '../import-limits'
 import { Problem } from '../problem'
-import { playerFor, type PlayerText } from '../scripts'
+import { scriptFragments } from '../built'
 import { unzip, type Unpacked } from '../unzip'
 
 /** A page that was read, with whether its text gives back the very bytes that came. */
@@ -57,6 +58,19 @@ export interface ExportTask {
   readonly siteId: string
   readonly page: Page
   readonly html: string
+  /** The page with all of its sheets in it; whether some of them could not be had, and whether it has scripts. */
+  readonly dressed: string
+  readonly lacksSheets: boolean
+  readonly hasScripts: boolean
+  /** One effect that is asked for alone. */
+  readonly only?: string | undefined
+}
+
+/** A script as it leaves, and in as few characters as it can be; its weight is that of the small form, gzipped, bytes. */
+export interface ScriptText {
+  readonly readable: string
+  readonly small: string
+  readonly smallBytes: number
 }
 
 /** The tasks by name; each is a function of what can be posted to a thread. */
@@ -70,16 +84,21 @@ export const tasks = {
   copy: ({ html, path, files, sheets, shown, nonce }: CopyTask): StudioCopy => copyForStudio(html, { path, files: new Map(files.map((file) => [file.path, file])), sheetText: (hash) => sheets.get(hash), shown, nonce }),
   /** An archive of files by their paths. */
   pack: (entries: Readonly<Record<string, Uint8Array>>): Uint8Array<ArrayBuffer> => zipSync(entries, { level: 6, mtime: '2020-01-01' }) as Uint8Array<ArrayBuffer>,
-  /** The player's text for these needs, with what it weighs. */
-  player: (needs: readonly string[]): PlayerText => playerFor(needs),
-  export: ({ site, siteId, page, html }: ExportTask): string => {
-    const figures = planFigures(site, siteId, page.id)
-    const played = playedFigures(figures)
-    const tree = readTree(html)
+  export: (task: ExportTask): string => {
+    const tree = readTree(task.html)
+    const figures = planFigures(task.site, task.siteId, task.page.id)
     const overlaps = overlapsOf(targetsOf(figures), (select) => findIn(tree, select))
-    return writePage(html, writeStylesheet(figures, overlaps), writeScript(playerFor(needsOf(played)).readable, played))
+    return writePage(task.html, writeStylesheet(figures, overlaps), compileFor(figures, task))
+  },
+  script: (task: ExportTask): ScriptText => {
+    const readable = compileFor(planFigures(task.site, task.siteId, task.page.id, task.only), task)
+    const small = minifyScript(readable)
+    return { readable, small, smallBytes: gzippedSize(small) }
   },
 }
+
+/** The script of these effects for a page that is dressed so. */
+const compileFor = (figures: readonly Figure[], { dressed, lacksSheets, hasScripts }: ExportTask): string => compile(figures, factsOf({ tree: readTree(dressed), lacksSheets, hasScripts }, figures), scriptFragments())
 
 const short = (path: string) => (path.length > 80 ? `…${path.slice(-79)}`.toWellFormed() : path)
 const isPage = (path: string) => /\.x?html?$/i.test(path)

@@ -2,14 +2,12 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { Check, Copy, Download } from 'lucide-react'
 import { useEffect, useMemo, useState } from 'react'
-import { needsOf } from '../../core/export/needs'
-import { planFigures, playedFigures } from '../../core/export/plan'
-import { writeScript } from '../../core/export/script'
+import { planFigures } from '../../core/export/plan'
 import { writeStylesheet } from '../../core/export/stylesheet'
 import { usePage, useSelected, useSite, useStudio, useView } from '../context'
 import { Drawer } from '../Drawer'
 import { Button } from '../theme/controls'
-import { gzippedBytes, usePlayer } from './player-text'
+import { gzippedBytes, useScript, type ScriptText } from './script-text'
 
 export function CodeDrawer() {
   const { store } = useStudio()
@@ -20,10 +18,8 @@ export function CodeDrawer() {
   const [isOne, setOne] = useState(false)
   const only = isOne && selected ? selected.effect.id : undefined
   const figures = useMemo(() => planFigures(site, store.id, page.id, only), [site, store.id, page.id, only])
-  const played = useMemo(() => playedFigures(figures), [figures])
-  const player = usePlayer(needsOf(played).join(','))
+  const script = useScript(store.id, page.id, site, only)
   const stylesheet = useMemo(() => writeStylesheet(figures, overlaps), [figures, overlaps])
-  const script = useMemo(() => (player.text ? writeScript(player.text.readable, played) : ''), [player.text, played])
   const styleBytes = useGzipped(stylesheet)
   return (
     <Drawer label="Code" title="Code" actions={<ExportButton />}>
@@ -37,9 +33,9 @@ export function CodeDrawer() {
         <Box p="20px" color="soft">{only === undefined ? 'There is no code yet: nothing on this page answers the pointer.' : 'This figure is off, or not for this page.'}</Box>
       ) : (
         <>
-          <CopyRow stylesheet={stylesheet} script={script} />
+          <CopyRow stylesheet={stylesheet} script={script.text} />
           <CodeBlock title="Stylesheet" size={styleBytes === undefined ? '' : `${styleBytes} bytes gzipped`} text={stylesheet} share="0 0 auto" />
-          <CodeBlock title="Script" size={player.text ? `${(player.text.smallBytes / 1024).toFixed(1)} KB minified and gzipped, without data` : ''} text={player.failure ?? script} share="1 1 0" />
+          <CodeBlock title="Script" size={script.text ? `${script.text.readable.split('\n').length - 1} lines` : ''} text={script.failure ?? script.text?.readable ?? ''} share="1 1 0" />
         </>
       )}
     </Drawer>
@@ -63,18 +59,22 @@ function ExportButton() {
 }
 
 /** One box for hosts that take markup, two for those that split style and script. */
-function CopyRow({ stylesheet, script }: { readonly stylesheet: string; readonly script: string }) {
-  const both = `<style>\n${stylesheet}</style>\n<script>\n${script}</script>\n`
+function CopyRow({ stylesheet, script }: { readonly stylesheet: string; readonly script: ScriptText | undefined }) {
+  const { readable = '', small = '', smallBytes = 0 } = script ?? {}
+  const both = script ? `<style>\n${stylesheet}</style>\n<script>\n${readable}</script>\n` : ''
+  const readableBytes = useGzipped(readable)
   return (
     <Flex gap="8px" px="14px" py="8px" wrap="wrap">
       <CopyButton look="act" words="Copy all, as one snippet" text={both} />
       <CopyButton words="Copy CSS" text={stylesheet} />
-      <CopyButton words="Copy script" text={script} />
+      <CopyButton words="Copy script" text={readable} bytes={readableBytes} />
+      <CopyButton words="Copy minified" text={small} bytes={smallBytes} />
     </Flex>
   )
 }
 
-function CopyButton({ words, text, look }: { readonly words: string; readonly text: string; readonly look?: 'act' }) {
+/** A button that copies a text; `bytes` is what that weighs gzipped. */
+function CopyButton({ words, text, bytes, look }: { readonly words: string; readonly text: string; readonly bytes?: number | undefined; readonly look?: 'act' }) {
   const [state, setState] = useState<'no' | 'copied' | 'refused'>('no')
   const copy = async () => {
     try {
@@ -89,6 +89,7 @@ function CopyButton({ words, text, look }: { readonly words: string; readonly te
     <Button look={look ?? 'plain'} aria-live="polite" disabled={text === ''} onClick={() => void copy()}>
       {state === 'copied' ? <Check size={15} aria-hidden="true" /> : <Copy size={15} aria-hidden="true" />}
       <span>{state === 'copied' ? 'Copied' : state === 'refused' ? 'The browser refused; select it below' : words}</span>
+      {bytes !== undefined && text !== '' && <Box as="span" color="soft" fontSize="12px" fontVariantNumeric="tabular-nums">{(bytes / 1024).toFixed(1)} KB</Box>}
     </Button>
   )
 }

@@ -3,13 +3,24 @@ import { effects, given } from './given'
 import { forgetFrames } from './frames'
 import { findAll } from './find'
 import { meetEffect } from './meet'
-import { events, pointer, wake } from './pointer'
+import { pointer } from './pointer'
 import { follow } from './track'
 import { meetFocus, meetTap, hearTap } from './causes'
 import { write } from './write'
 
+/** What happened since the last frame. */
+export const events: PointerEvent[] = []
+let frame = 0
+
+export const wake = () => {
+  frame ||= requestAnimationFrame((now) => {
+    frame = 0
+    draw(now)
+  })
+}
+
 /** First all is read, then all is written: the page is laid out once a frame. */
-export function draw(now: number): void {
+function draw(now: number): void {
   for (const event of events.splice(0)) meet(event)
   const t = Math.max(now, pointer.time)
   if (given.hasFlows || given.hasLooks) advance(t)

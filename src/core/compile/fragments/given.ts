@@ -14,6 +14,8 @@ export const given = {
   hasPath: true,
   /** Some element may have borders, or round corners that count. */
   hasBorders: true,
+  /** The selectors of the elements that effects move. */
+  moved: '.card',
   asksButtons: true,
   /** Some value asks how long the pointer has stood. */
   asksStood: true,
@@ -22,6 +24,19 @@ export const given = {
   /** Some effect finds all its elements, or keeps their places. */
   hasFinds: true,
   hasLooks: true,
+  /** Whether the page may itself give elements what effects drive, or transitions that would lag; which properties these are. */
+  hasOwn: true,
+  hasTransitions: true,
+  ownProperties: ['transform', 'filter', 'box-shadow', 'background-image', 'mask-image'],
+  driven: ['transform'],
+  /** Some value is written on other elements than those it is read in; some part is seen only with the pointer; some zone is told. */
+  hasOthers: true,
+  /** Some elements share a vanishing point with what stands beside them. */
+  sharesEye: true,
+  /** What stands without the pointer may come later. */
+  watches: true,
+  hidesParts: true,
+  hasStates: true,
   /** Whether effects tell the page's own code what happens. */
   tells: true,
 }

@@ -1,29 +1,8 @@
 import { flowAll } from './flow'
 import { pointer } from './pointer'
+import { change } from './look-state'
 import { turnPlace } from './place'
-import type { Effect, Feel, Look, Place, Value } from './types'
-
-/** What an event makes of a hover state; what is not named changes nothing. `going` still shows what was shown. */
-const states: Readonly<Record<Look['state'], Readonly<Record<string, Look['state']>>>> = {
-  off: { come: 'on' },
-  on: { go: 'going', press: 'pressed', rest: 'still', dismiss: 'off' },
-  still: { go: 'going', press: 'pressed', move: 'on', dismiss: 'off' },
-  pressed: { go: 'going', release: 'on', dismiss: 'off' },
-  going: { come: 'on', due: 'off', dismiss: 'off' },
-}
-
-export const newLook = (): Look => ({ state: 'off', shown: 'off', before: 'off', dueAt: Infinity, tapped: false })
-
-/** Takes an event to a state; tells whether what is shown changed. */
-function change(look: Look, event: string): boolean {
-  const next = states[look.state][event]
-  if (!next) return false
-  look.state = next
-  if (next === 'going' || next === look.shown) return false
-  look.before = look.shown
-  look.shown = next
-  return true
-}
+import type { Effect, Place } from './types'
 
 function turnLook({ looks }: Effect, place: Place, event: string, t: number): boolean {
   const { look } = place
@@ -68,10 +47,4 @@ export function advanceLooks(effect: Effect, from: number, until: number): numbe
     due.look.dueAt = Infinity
     if (turnLook(effect, due, due.look.state === 'going' ? 'due' : 'rest', t)) show(effect, due, t)
   }
-}
-
-/** The feel for the way from the look before to the one that is shown. */
-export function feelByLook({ timing, feel, going }: Value, { look }: Place): Feel {
-  const own = timing?.find(([from, to]) => to === look.shown && (from === 'any' || from === look.before))
-  return own ? own[2] : look.shown === 'off' ? (going ?? feel) : feel
 }

@@ -8,8 +8,8 @@ import { pointer } from './pointer'
 import { noteSide } from './sides'
 import type { Effect, Place } from './types'
 
-/** Whether nothing foreign lies on an element where the pointer is: only what is in it, or around it, or moved by effects. */
-const isClear = (effect: Effect, over: Element | null, element: Element) => !!over && (element.contains(over) || over.contains(element) || !!over.closest(effect.notForeign))
+/** Whether nothing foreign lies on an element where the pointer is: what it hits is around it, or is one of those that the effect is about, or in one. */
+const isClear = (effect: Effect, over: Element | null, element: Element) => !!over && (over.contains(element) || !!over.closest(effect.notForeign))
 
 /** Where it lies on top of an element nothing foreign may be there; beyond its edges nothing can. */
 function isMet(effect: Effect, over: Element | null, area: Element): boolean {

@@ -1,5 +1,5 @@
 import { keepCopy } from './copies'
-import type { Part } from './types'
+import type { Part, Place } from './types'
 
 /** Adds the parts of an effect to an element: seen only, never heard, clicked or focused. */
 export function addParts(host: HTMLElement, parts: readonly Part[]): Map<string, HTMLElement[]> {
@@ -12,6 +12,7 @@ export function addParts(host: HTMLElement, parts: readonly Part[]): Map<string,
       const element = document.createElement('span')
       element.className = part
       element.setAttribute('aria-hidden', 'true')
+      element.dataset.part = ''
       if (coversBorder) element.style.inset = [borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth].map((width) => `-${width}`).join(' ')
       if (copies) keepCopy(host, element)
       home.append(element)
@@ -19,4 +20,9 @@ export function addParts(host: HTMLElement, parts: readonly Part[]): Map<string,
     }))
   }
   return made
+}
+
+/** What is seen only with the pointer is gone once all of it has come to rest: what nobody sees costs nothing. */
+export function showParts({ parts, isOn, moves }: Place, all: readonly Part[]): void {
+  for (const { part, whileOn } of all) if (whileOn) for (const element of parts?.get(part) ?? []) element.style.visibility = isOn || moves ? '' : 'hidden'
 }

@@ -1,21 +1,24 @@
 import { readFrame } from './areas'
 import { turnChain } from './chain'
 import { given } from './given'
-import { newLook, feelByLook } from './looks'
+import { newLook, feelByLook } from './look-state'
+import { readOwn } from './own'
 import { pointer } from './pointer'
 import { turn, valueAt } from './turn'
 import type { At, Effect, Follower, Look, Place, Value } from './types'
 
 /** Begins to follow the pointer in an element: everything lies at its pose. */
-export function begin(effect: Effect, area: Element, scope: Element = area): void {
-  for (const element of effect.readsIn ? [...scope.querySelectorAll(effect.readsIn)].filter((each) => !effect.places.has(each)) : [area]) effect.places.set(element, {
-    element, area, isOn: false, moves: false, focused: false,
+export function begin(effect: Effect, area: Element, element = area): void {
+  const place: Place = {
+    element, area, isOn: false, moves: !!effect.stands, focused: false,
     followers: effect.values.map((value) => newFollower(value)),
     stood: { x: 0, y: 0, t: 0 },
     look: newLook(),
     entry: [0, 3, 0],
     exit: [0, 3, 0],
-  })
+  }
+  effect.places.set(element, place)
+  if (given.hasOwn) place.own = readOwn(effect, place)
 }
 
 function newFollower({ pose, curve, feel, band, links = 0, halfLifeMs }: Value): Follower {

@@ -1,3 +1,4 @@
+import { given } from './given'
 import type { Effect, Place } from './types'
 
 /** Tells the page's own code, by an event that bubbles from the element: card-tilt-on, -off, -settled. */
@@ -10,10 +11,24 @@ export function tell(effect: Effect, place: Place): void {
   if (place.moves) place.framesMoving = (place.framesMoving ?? -1) + 1
   if (isOn !== !!place.told) say(effect, place, isOn ? 'on' : 'off')
   place.told = isOn
+  const { shown } = place.look
+  if (effect.looks && shown !== place.lookTold && (shown === 'still' || shown === 'pressed')) say(effect, place, shown)
+  place.lookTold = shown
 }
 
 /** Tells that all of a place has come to rest; what follows at once was never under way. */
 export function tellSettled(effect: Effect, place: Place): void {
   if ((place.framesMoving ?? 0) > 0) say(effect, place, 'settled')
   place.framesMoving = 0
+}
+
+/** Tells the zone that the pointer is in by an attribute that the stylesheet can use. */
+export function tellStates(effect: Effect, place: Place): void {
+  effect.values.forEach(({ tellsZone }, i) => {
+    const zone = place.followers[i]?.reading
+    if (!tellsZone || zone === undefined || zone === place.zoneTold) return
+    place.zoneTold = zone
+    place.element.setAttribute(`${effect.mark}-zone`, String(zone))
+    if (given.tells) say(effect, place, 'zone', zone)
+  })
 }

@@ -112,6 +112,8 @@ export interface Place {
   isOn: boolean
   moves: boolean
   parts?: Map<string, HTMLElement[]>
+  /** What the page itself gives its elements: which, the property that keeps it, and the text. */
+  own?: readonly (readonly [HTMLElement, string, string])[]
   /** Where the pointer has stood, within 3 px, and since when. */
   stood: { x: number; y: number; t: number }
   /** The sides by which it came in and went out: 0 top, 1 right, 2 bottom, 3 left; of all, across, down. */
@@ -169,6 +171,4 @@ export interface Effect {
   readonly focuses?: boolean
   readonly looks?: { readonly goDelayMs: number; readonly stillMs?: number; readonly atMostOne?: boolean; readonly keys?: boolean }
   readonly parts?: readonly Part[]
-  readonly media?: string
-  readonly own?: Readonly<Record<string, string>>
 }

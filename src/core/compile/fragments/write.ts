@@ -1,21 +1,11 @@
 import { linkAt, linkMoves } from './chain'
 import { flowsOn } from './flow'
 import { given } from './given'
-import { addParts } from './parts'
-import { tell, tellSettled } from './tell'
+import { keepOwn } from './own'
+import { addParts, showParts } from './parts'
+import { targetsOf } from './targets'
+import { tell, tellSettled, tellStates } from './tell'
 import type { Effect, Follower, Place, Value } from './types'
-
-/** The elements that a value is written on. */
-function targetsOf(effect: Effect, place: Place, { within, linked, onPart }: Value): Iterable<HTMLElement> {
-  if (within) return place.element.querySelectorAll<HTMLElement>(within)
-  if (linked) return [...document.querySelectorAll<HTMLElement>(linked)].slice(...indexOf(effect, place))
-  if (onPart) return place.parts?.get(onPart) ?? []
-  return effect.isGroup && !effect.readsIn ? document.querySelectorAll<HTMLElement>(effect.select) : [place.element as HTMLElement]
-}
-function indexOf(effect: Effect, { area }: Place): readonly [number, number] {
-  const index = effect.isGroup || effect.isWindow ? 0 : [...document.querySelectorAll(effect.select)].indexOf(area)
-  return [index, index + 1]
-}
 
 const set = (target: HTMLElement, { property, as, digits }: Value, shown: number) => target.style.setProperty(property, as ? String(as(shown)) : shown.toFixed(digits))
 
@@ -27,11 +17,19 @@ function writeChain(effect: Effect, place: Place, value: Value, chain: Follower,
   if (linkMoves(chain, last, t)) place.moves = true
 }
 
+/** Says on an element that an effect is at work on it: from now on its rules count. */
+function mark(effect: Effect, place: Place): void {
+  if (place.element.hasAttribute(effect.mark)) return
+  if (given.hasOwn) keepOwn(place)
+  place.element.setAttribute(effect.mark, '')
+  if (given.hasOthers) for (const value of effect.values) if (!value.onPart) for (const target of targetsOf(effect, place, value)) target.setAttribute(effect.mark, '')
+  if (effect.parts) place.parts = addParts(place.area as HTMLElement, effect.parts)
+}
+
 /** Writes the values of a place at t; tells whether it goes on. */
 export function write(effect: Effect, place: Place, t: number): boolean {
+  mark(effect, place)
   place.moves = false
-  if (!place.element.hasAttribute(effect.mark)) place.element.setAttribute(effect.mark, '')
-  if (effect.parts) place.parts ??= addParts(place.area as HTMLElement, effect.parts)
   effect.values.forEach((value, i) => {
     const follower = place.followers[i] as Follower
     if (value.links) return writeChain(effect, place, value, follower, t)
@@ -41,8 +39,13 @@ export function write(effect: Effect, place: Place, t: number): boolean {
   })
   if (effect.looks && place.look.dueAt < Infinity) place.moves = true
   if (given.hasFlows && flowsOn(effect, place, t)) place.moves = true
-  if (given.tells) tell(effect, place)
-  if (given.tells && !place.moves) tellSettled(effect, place)
+  if (given.hidesParts && effect.parts) showParts(place, effect.parts)
+  if (effect.looks) place.element.setAttribute(effect.mark, place.look.shown)
+  if (given.hasStates) tellStates(effect, place)
+  if (given.tells) {
+    tell(effect, place)
+    if (!place.moves) tellSettled(effect, place)
+  }
   if (!effect.keeps && !place.moves && !place.isOn) effect.places.delete(place.element)
   return place.moves
 }

@@ -1,0 +1,29 @@
+// What is known of a page when its script is compiled. What the page cannot do is not compiled in.
+
+export interface Facts {
+  /** Elements of the effects may have borders, or round corners that count. */
+  readonly hasBorders: boolean
+  /** The page may itself turn or scale them, or what they lie in. */
+  readonly hasTurns: boolean
+  /** The page may give them transforms, filters, shadows or pictures of their own, which effects add to. */
+  readonly hasOwnStyles: boolean
+  /** The page may have transitions on them that would make effects lag. */
+  readonly hasTransitions: boolean
+  /** Elements may come later than the script. */
+  readonly hasLateElements: boolean
+  /** Whether some element of the first selector is one of the second, or lies in one. */
+  readonly liesIn: (inner: string, outer: string) => boolean
+}
+
+/** What a page may be of which nothing is known. */
+export const worstFacts: Facts = {
+  hasBorders: true,
+  hasTurns: true,
+  hasOwnStyles: true,
+  hasTransitions: true,
+  hasLateElements: true,
+  liesIn: (inner, outer) => inner === outer || inner.startsWith(`${outer} `),
+}
+
+/** A plain page: boxes that nothing but effects turns, and no styles that would meet theirs. */
+export const plainFacts: Facts = { ...worstFacts, hasBorders: false, hasTurns: false, hasOwnStyles: false, hasTransitions: false, hasLateElements: false }

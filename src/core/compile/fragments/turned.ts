@@ -1,0 +1,56 @@
+import { given } from './given'
+import { hullOf, inside, px } from './measure'
+import type { Frame } from './types'
+
+/** The individual transform properties, and a transform, as one matrix; the page may have turned an element by either. */
+function matrixOf({ rotate, scale }: CSSStyleDeclaration, transform: string): DOMMatrix {
+  const turn = rotate.split(' ')
+  const axis = { x: '1, 0, 0', y: '0, 1, 0', z: '0, 0, 1' }[turn[0] ?? ''] ?? turn.slice(0, 3).join(', ')
+  const turning = rotate === 'none' ? '' : turn.length === 1 ? `rotate(${rotate})` : `rotate3d(${axis}, ${turn.at(-1) ?? ''})`
+  const scaling = scale === 'none' ? '' : `scale(${scale.split(' ').slice(0, 2).join(', ')})`
+  return new DOMMatrix(`${turning} ${scaling} ${transform === 'none' ? '' : transform}`.trim())
+}
+
+/** What the page itself gives an element that effects move. */
+const ownTransform = (element: Element, { transform }: CSSStyleDeclaration) => (given.moved && element.matches(given.moved) ? (element as HTMLElement).style.getPropertyValue('--own-transform') || 'none' : transform)
+
+/** How the page turns and scales what lies in these elements, one in another; `isOwn`: without what effects do. */
+function aroundOf(element: Element, isOwn: boolean): DOMMatrix {
+  let around = new DOMMatrix()
+  for (let each = element.parentElement; each; each = each.parentElement) {
+    const style = getComputedStyle(each)
+    around = matrixOf(style, isOwn ? ownTransform(each, style) : style.transform).multiply(around)
+  }
+  const zoom = (element as Element & { readonly currentCSSZoom?: number }).currentCSSZoom ?? 1
+  return new DOMMatrix([around.a * zoom, around.b * zoom, around.c * zoom, around.d * zoom, 0, 0])
+}
+
+/** The perspective of what an element stands in, for one whose origin is seen here. */
+function throughEye({ parentElement: row }: Element, { x, y }: { readonly x: number; readonly y: number }): DOMMatrix {
+  const { perspective, perspectiveOrigin } = row ? getComputedStyle(row) : { perspective: 'none', perspectiveOrigin: '' }
+  if (!row || perspective === 'none') return new DOMMatrix()
+  const { left, top } = row.getBoundingClientRect()
+  const [eyeX = 0, eyeY = 0] = perspectiveOrigin.split(' ').map(px)
+  return new DOMMatrix().translate(left + eyeX - x, top + eyeY - y).multiply(new DOMMatrix(`perspective(${perspective})`)).translate(x - left - eyeX, y - top - eyeY)
+}
+
+/** Where an element would lie if effects did nothing, also where the page turns or scales it, or what it lies in. */
+export function turned(element: Element): Frame {
+  const style = getComputedStyle(element)
+  const more = style.boxSizing === 'border-box' ? [0, 0] : [px(style.paddingLeft) + px(style.paddingRight) + px(style.borderLeftWidth) + px(style.borderRightWidth), px(style.paddingTop) + px(style.paddingBottom) + px(style.borderTopWidth) + px(style.borderBottomWidth)]
+  const [width = 0, height = 0] = [px(style.width) + (more[0] ?? 0), px(style.height) + (more[1] ?? 0)]
+  const [originX = 0, originY = 0] = style.transformOrigin.split(' ').map(px)
+  // From its middle to its origin, about which it is turned, and back.
+  const drawn = aroundOf(element, false).multiply(matrixOf(style, style.transform)).translate(width / 2 - originX, height / 2 - originY)
+  const box = element.getBoundingClientRect()
+  const own = aroundOf(element, true).multiply(matrixOf(style, ownTransform(element, style)))
+  // Where its origin is seen: the middle of both boxes is one.
+  const originOf = (seen: DOMMatrix) => {
+    const hull = hullOf(seen, width, height)
+    return { x: box.x + box.width / 2 - (hull.left + hull.right) / 2, y: box.y + box.height / 2 - (hull.top + hull.bottom) / 2 }
+  }
+  let origin = originOf(drawn)
+  // How it is seen hangs on where it stands in its row, so both are found in turn.
+  if (given.sharesEye) for (let round = 0; round < 6; round++) origin = originOf(throughEye(element, origin).multiply(drawn))
+  return inside(new DOMMatrix().translate(originX, originY).multiply(new DOMMatrix([own.a, own.b, own.c, own.d, own.e, own.f]).inverse()).translate(-origin.x, -origin.y), width, height, element)
+}

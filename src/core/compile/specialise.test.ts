@@ -1,0 +1,63 @@
+// What specialising makes of small scripts: what is known stands in its place, and what is of no use is gone.
+import { describe, expect, it } from 'vitest'
+import { joinFragments, namesUsed, type Fragment } from './join'
+import { specialise } from './specialise'
+
+const fragment = (file: string, text: string): Fragment => ({ file, text, names: [/(?:function|const|let) (\w+)/.exec(text)?.[1] ?? ''] })
+const joined = (fragments: readonly Fragment[], main: string, known: Readonly<Record<string, string>> = {}) => specialise(joinFragments(fragments, main, new Map(Object.entries(known))))
+
+describe('specialising', () => {
+  it('puts what is known in its place, and leaves out what then can never be, with the comment above it', () => {
+    const draw = fragment('draw', 'function draw(effect) {\n  // Only where there are insets.\n  if (effect.insets) cut(effect.insets)\n  paint(effect.going ?? effect.feel)\n}')
+    expect(joined([draw], 'draw(globalThis.one)', { insets: 'undefined', going: 'undefined' })).toBe('function draw(effect) {\n  paint(effect.feel)\n}\n\ndraw(globalThis.one)')
+  })
+
+  it.each([
+    ['if (a.on) { one()\n  two()\n}', { on: 'true' }, 'one()\ntwo()'],
+    ['if (a.on) one()\nelse two()', { on: 'false' }, 'two()'],
+    ['show(a.on ? one : two)', { on: 'undefined' }, 'show(two)'],
+    ['show(a.on || two)', { on: 'undefined' }, 'show(two)'],
+    ['show(a.on ?? two)', { on: '0' }, 'show(0)'],
+    ['if (b && a.on) one()', { on: 'true' }, 'if (b) one()'],
+    ['if (b() && a.on) one()', { on: 'false' }, 'b()'],
+    ['show(a.on?.(1))', { on: 'undefined' }, 'show(undefined)'],
+    ["show(a.on === 'x')", { on: "'x'" }, 'show(true)'],
+    ['const { on = 3, off } = a\nshow(on, off)', { on: 'undefined' }, 'const { off } = a\nshow(3, off)'],
+    ['if (a.on) [x, y] = [1, 2]', { on: 'true' }, ';[x, y] = [1, 2]'],
+  ])('of %j knows %j', (text, known, wanted) => {
+    expect(joined([fragment('it', `const it = () => {\n  ${text.replaceAll('\n', '\n  ')}\n}`)], 'globalThis.it = it', known).replace(/^const it = \(\) => \{\n {2}|\n\}[\s\S]*$/g, '').replaceAll('\n  ', '\n')).toBe(wanted)
+  })
+
+  it('gives parameters that are always the same up, and names an expression once', () => {
+    expect(specialise('const fade = (gap, decay) => gap * Math.exp(-decay)\nshow(fade(a, 2 * Math.PI))\nshow(fade(b, 2 * Math.PI))')).toBe('const decay = 2 * Math.PI\nconst fade = (gap) => gap * Math.exp(-decay)\nshow(fade(a))\nshow(fade(b))')
+    expect(specialise("function read(box, side) {\n  return box[side]\n}\nshow(read(a, 'x'))\nshow(read(b, 'y'))")).toBe("show(a['x'])\nshow(b['y'])")
+  })
+
+  it('leaves out what nobody uses: declarations, members, parameters, assignments', () => {
+    expect(specialise('const unused = 1\nconst box = { seen: 1, unseen: 2 }\nfunction show(a, b) {\n  box.unseen = 3\n  return a + box.seen\n}\nprint(show(1, 2), box)')).toBe('const box = { seen: 1 }\nfunction show() {\n  return 1 + box.seen\n}\nprint(show(), box)')
+  })
+
+  it('keeps what the browser reads, and what is done though nobody asks for what it gives', () => {
+    const text = "addEventListener('scroll', () => go(), { passive: true })\nconst left = ask()\nelement.className = 'part'"
+    expect(specialise(text)).toBe("addEventListener('scroll', () => go(), { passive: true })\nask()\nelement.className = 'part'")
+  })
+
+  it('takes one effect out of its list, and its members out of it', () => {
+    expect(specialise("const effects = [\n  {\n    places: new Map(),\n  },\n]\nfunction draw() {\n  for (const effect of effects) for (const place of effect.places.values()) paint(place)\n}\ngo(draw)")).toBe('const places = new Map()\nfunction draw() {\n  for (const place of places.values()) paint(place)\n}\ngo(draw)')
+  })
+
+  it('takes the declarations that are needed once what is known stands in its place, and no other', () => {
+    const fragments = [fragment('one', 'const one = () => (given.isOn ? two() : three())'), fragment('two', 'const two = () => 2'), fragment('three', 'const three = () => 3')]
+    expect(joinFragments(fragments, 'show(one)', new Map([['isOn', 'false']]))).not.toContain('two')
+    expect(namesUsed('const a = (b) => b.c + d')).toEqual(['d'])
+  })
+
+  it('is done when it is done: once more changes nothing', () => {
+    const once = specialise('function a(x) {\n  return b(x, 1)\n}\nfunction b(x, y) {\n  return x + y\n}\nshow(a(read()))')
+    expect(specialise(once)).toBe(once)
+  })
+
+  it('throws where the text is no script', () => {
+    expect(() => specialise('const = 1')).toThrow(SyntaxError)
+  })
+})
