@@ -78,6 +78,8 @@ for (const surface of ['studio', 'export'] as const) {
   test(`in the ${surface}, the lean 40, 120 and 300 ms after a jump is the spring's own`, async ({ page, house }, info) => {
     const url = await house.addSite(`jump-${surface}`, cardsPage, [tiltOnCards()])
     await page.clock.install({ time: 1_000_000 })
+    // The given clock tells the time at which an event is asked for its own; a browser, when it happened.
+    await page.addInitScript(() => addEventListener('pointermove', (event) => Object.defineProperty(event, 'timeStamp', { value: event.timeStamp }), true))
     const { surface: where, move } = await open(page, url, info.outputPath('page.html'))
     await page.clock.runFor(1000)
     let paused = 1_010_000

@@ -33,7 +33,7 @@ test('a newcomer has working code for a tilt of all eight cards in at most eight
   // The snippet, pasted at the end of a page of the newcomer's own, leans its cards.
   const other = await (await browser.newContext()).newPage()
   await other.setContent(`<!doctype html><style>body { margin: 0 } .card { position: absolute; left: 100px; top: 100px; width: 200px; height: 200px }</style><div class="card">mine</div>${snippet}`)
-  await other.mouse.move(300, 200)
+  await other.mouse.move(300, 200, { steps: 5 })
   await expect.poll(() => leanOf(other, '.card', 0).then(({ rotateY }) => rotateY)).toBeCloseTo(15, 2)
   await other.context().close()
 

@@ -56,7 +56,7 @@ export function compile(sources: readonly Source[], facts: Facts, fragments: rea
 }
 
 /** What is known of the script as a whole. */
-function givenOf(tables: readonly EffectTable[], sources: readonly Source[], moved: readonly string[], { hasBorders, hasOwnStyles, hasTransitions, hasLateElements }: Facts): Fields {
+function givenOf(tables: readonly EffectTable[], sources: readonly Source[], moved: readonly string[], { hasBorders, hasOwnStyles, hasTransitions, hasLateElements, hasOwnCode }: Facts): Fields {
   const some = (field: string) => tables.some(({ fields, values }) => fields.has(field) || values.some((value) => value.has(field)))
   const reads = (word: string) => tables.some(({ values }) => values.some((value) => [...value.values()].some((text) => text.includes(word))))
   const hasTouch = tables.some(({ fields }) => !fields.has('fine'))
@@ -64,6 +64,7 @@ function givenOf(tables: readonly EffectTable[], sources: readonly Source[], mov
   const heard = ['pointermove', 'pointerover', 'pointerout', ...(hasLooks || some('taps') || reads('pointer.buttons') ? ['pointerdown', 'pointerup'] : hasTouch ? ['pointerup'] : []), 'pointercancel', ...(some('focuses') ? ['focusin', 'focusout'] : []), 'scroll', 'resize']
   const facts = {
     hasTouch, hasLooks,
+    hasMany: tables.length > 1,
     hasFocus: some('focuses'),
     hasTaps: some('taps'),
     hasTrack: reads('speedAt') || reads('headingNow') || reads('pastOf'),
@@ -80,7 +81,7 @@ function givenOf(tables: readonly EffectTable[], sources: readonly Source[], mov
     hidesParts: tables.some(({ rig }) => rig.parts.some(({ whileOn }) => whileOn)),
     hasStates: some('tellsZone'),
     sharesEye: sources.some(({ rig }) => rig.rules.some(({ css }) => 'perspective' in css)),
-    tells: false,
+    tells: hasOwnCode,
   }
   const drives = [...new Set(sources.flatMap(({ rig }) => rig.outputs.filter(({ to }) => partOf(to) === undefined).map(({ slot }) => propertyOf(slot))))]
   const written = tables.flatMap(({ values }) => values.filter((value) => !value.has('onPart')).map((value) => value.get('property') ?? ''))

@@ -11,6 +11,8 @@ export interface Facts {
   readonly hasTransitions: boolean
   /** Elements may come later than the script. */
   readonly hasLateElements: boolean
+  /** The page has code of its own, which may listen to what effects tell. */
+  readonly hasOwnCode: boolean
   /** Whether some element of the first selector is one of the second, or lies in one. */
   readonly liesIn: (inner: string, outer: string) => boolean
 }
@@ -22,8 +24,9 @@ export const worstFacts: Facts = {
   hasOwnStyles: true,
   hasTransitions: true,
   hasLateElements: true,
+  hasOwnCode: true,
   liesIn: (inner, outer) => inner === outer || inner.startsWith(`${outer} `),
 }
 
 /** A plain page: boxes that nothing but effects turns, and no styles that would meet theirs. */
-export const plainFacts: Facts = { ...worstFacts, hasBorders: false, hasTurns: false, hasOwnStyles: false, hasTransitions: false, hasLateElements: false }
+export const plainFacts: Facts = { ...worstFacts, hasBorders: false, hasTurns: false, hasOwnStyles: false, hasTransitions: false, hasLateElements: false, hasOwnCode: false }

@@ -9,7 +9,7 @@ const source = { rig: tilt?.expand(tilt.defaults, '.card', {}) ?? { areas: [], c
 const factsFor = (css: string, more: Partial<Parameters<typeof factsOf>[0]> = {}, body = '<main class="wrap"><article class="card">A</article><p class="note">B</p></main>') =>
   factsOf({ tree: readTree(`<!doctype html><style>${css}</style><body>${body}</body>`), lacksSheets: false, hasScripts: false, ...more }, [source])
 
-const plain = { hasBorders: false, hasTurns: false, hasOwnStyles: false, hasTransitions: false, hasLateElements: false }
+const plain = { hasBorders: false, hasTurns: false, hasOwnStyles: false, hasTransitions: false, hasLateElements: false, hasOwnCode: false }
 
 describe('the facts about a page', () => {
   it.each([

@@ -32,7 +32,7 @@ export interface Dressed {
 export function factsOf({ tree, lacksSheets, hasScripts }: Dressed, sources: readonly Source[]): Facts {
   const find = (select: string) => findIn(tree, select) ?? []
   const liesIn = liesInBy(find)
-  if (lacksSheets) return { ...worstFacts, hasLateElements: hasScripts, liesIn }
+  if (lacksSheets) return { ...worstFacts, hasLateElements: hasScripts, hasOwnCode: hasScripts, liesIn }
   const read = new Set(sources.flatMap(({ rig }) => [...rig.areas.filter(({ of }) => of !== 'window').map(({ select }) => select), ...rig.channels.flatMap(({ frame, signal }) => [...(typeof frame === 'string' ? [] : Object.values(frame)), ...(signal.of === 'nearest' ? [signal.among] : [])])]).flatMap(find))
   const written = new Set(sources.flatMap(({ rig }) => rig.outputs.filter(({ to }) => partOf(to) === undefined).map((output) => selectOf(rig, output))).flatMap(find))
   const around = new Set([...read].flatMap(withParents))
@@ -44,6 +44,7 @@ export function factsOf({ tree, lacksSheets, hasScripts }: Dressed, sources: rea
     hasOwnStyles: meets('own', written),
     hasTransitions: meets('transition', written),
     hasLateElements: hasScripts,
+    hasOwnCode: hasScripts,
     liesIn,
   }
 }

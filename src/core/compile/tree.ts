@@ -145,6 +145,10 @@ export function readTree(given: string | readonly string[]): Tree {
       const head = node.type === 'ForStatement' ? node.init : node.left
       if (head?.type === 'VariableDeclaration') declareAll([head], inner)
     }
+    if (node.type === 'CatchClause') {
+      inner = { names: new Map(), around: scope }
+      if (node.param) declarePattern(node.param, inner, node, 'parameter')
+    }
     if (node.type === 'Identifier' && !bindingOf.has(node) && isReference(node, parent)) open.push({ id: node, scope })
     for (const child of childrenOf(node)) visit(child, node, inner)
   }

@@ -2,10 +2,12 @@ import { advance } from './advance'
 import { effects, given } from './given'
 import { forgetFrames } from './frames'
 import { findAll } from './find'
+import { guarded } from './guard'
 import { meetEffect } from './meet'
 import { pointer } from './pointer'
 import { follow } from './track'
 import { meetFocus, meetTap, hearTap } from './causes'
+import type { Effect } from './types'
 import { write } from './write'
 
 /** What happened since the last frame. */
@@ -24,7 +26,14 @@ function draw(now: number): void {
   for (const event of events.splice(0)) meet(event)
   const t = Math.max(now, pointer.time)
   if (given.hasFlows || given.hasLooks) advance(t)
-  for (const effect of effects) for (const place of effect.places.values()) if (place.moves && write(effect, place, t)) wake()
+  for (const effect of effects) {
+    if (given.hasMany) guarded(effect, drawEffect, t)
+    else drawEffect(effect, t)
+  }
+}
+
+function drawEffect(effect: Effect, t: number): void {
+  for (const place of effect.places.values()) if (place.moves && write(effect, place, t)) wake()
 }
 
 /** Takes an event to all effects, in the order of time. */
@@ -56,6 +65,7 @@ function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType 
   }
   for (const effect of effects) {
     if (given.hasTaps) meetTap(effect, target as Element)
-    meetEffect(effect)
+    if (given.hasMany) guarded(effect, meetEffect, t)
+    else meetEffect(effect)
   }
 }

@@ -25,5 +25,5 @@ export function flowAll(effect: Effect, from: number, until: number): void {
 /** Whether anything in a place will change by itself after t. */
 export const flowsOn = (effect: Effect, place: Place, t: number) => effect.values.some((value, i) => {
   const follower = place.followers[i]
-  return follower && value.due && flows(place, value) && value.due(atOf(effect, place, t), follower) < Infinity
+  return follower && value.due && flows(place, value) && value.due({ t, place }, follower) < Infinity
 })

@@ -5,6 +5,8 @@ import type { Effect } from './types'
 export const given = {
   /** The events that are heard. */
   heard: ['pointermove', 'pointerover', 'pointerout', 'pointerdown', 'pointerup', 'pointercancel', 'focusin', 'focusout', 'blur', 'scroll', 'resize'],
+  /** There are several effects, of which one may fail. */
+  hasMany: true,
   /** Some effect responds to a finger. */
   hasTouch: true,
   /** Some effect asks for the focus, for taps, for the track of the pointer, or by which side it came and went. */

@@ -75,7 +75,7 @@ export interface Value {
   readonly halfLifeMs?: number
   readonly goingHalfLifeMs?: number
   /** The next instant at which it changes by itself; whether that goes on for ever. */
-  readonly due?: (at: At, follower: Follower) => number
+  readonly due?: (at: Pick<At, 't' | 'place'>, follower: Follower) => number
   readonly isEndless?: boolean
   /** Feels for some pairs of looks, and where it starts from when a look comes. */
   readonly byLook?: boolean
