@@ -1,5 +1,7 @@
 // Joins what a script needs of the fragments, and nothing else.
-import { foldConditions, substituteMembers, type Rule } from './rules'
+import { foldConditions } from './rules/fold'
+import type { Rule } from './rules/rule'
+import { substituteMembers } from './rules/substitute'
 import { readTree, withChanges } from './tree'
 
 /** A declaration of a fragment, as JavaScript with its comment. */

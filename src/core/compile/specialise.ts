@@ -1,5 +1,10 @@
 // Specialises a script: what is known is put in its place, and what then is of no use is left out, until nothing changes any more.
-import { dropAliases, dropArguments, dropEmptyPatterns, foldConditions, inlineConstants, inlineExpressions, inlineOnce, prune, settleParameters, splitObjects, takeOnlyEffect, unrollSingles, type Rule } from './rules'
+import { foldConditions } from './rules/fold'
+import { dropAliases, inlineConstants, inlineExpressions, inlineOnce } from './rules/inline'
+import { dropArguments, settleParameters } from './rules/parameters'
+import { dropEmptyPatterns, prune } from './rules/prune'
+import type { Rule } from './rules/rule'
+import { splitObjects, takeOnlyEffect, unrollSingles } from './rules/single'
 import { readTree, withChanges } from './tree'
 
 /** More rounds than a script can need. */

@@ -1,0 +1,102 @@
+// Conditions whose answer is known.
+import type { AnyNode } from 'acorn'
+import { isQuiet, isTruthy, knownOf, takesLeft } from '../static'
+import { innerText, statementRange, type Change, type Tree } from '../tree'
+import { textOf, withoutStatement, type Rule } from './rule'
+
+/** Whether an expression is true or false, and nothing else. */
+function isBoolean(node: AnyNode): boolean {
+  if (node.type === 'BinaryExpression') return /^([<>]=?|[!=]==?|in|instanceof)$/.test(node.operator)
+  if (node.type === 'UnaryExpression') return node.operator === '!'
+  if (node.type === 'Literal') return typeof node.value === 'boolean'
+  if (node.type === 'LogicalExpression') return isBoolean(node.left) && isBoolean(node.right)
+  return node.type === 'CallExpression' && node.callee.type === 'Identifier' && /^(is|has|holds)/.test(node.callee.name)
+}
+
+/** Whether only it matters whether an expression counts as true. */
+function isAsked(tree: Tree, node: AnyNode): boolean {
+  const parent = tree.parents.get(node)
+  if (!parent) return false
+  if (parent.type === 'IfStatement' || parent.type === 'ConditionalExpression' || parent.type === 'WhileStatement') return parent.test === node
+  if (parent.type === 'UnaryExpression') return parent.operator === '!'
+  if (parent.type === 'LogicalExpression') return parent.operator !== '??' && isAsked(tree, parent)
+  return parent.type === 'ParenthesizedExpression' && isAsked(tree, parent)
+}
+
+/** Parentheses that hold nothing that needs them any more. */
+const bare = (text: string) => (/^\(([\w$.]+)\)$/.exec(text)?.[1] ?? text)
+
+/** Leaves out what can never be, and asks nothing whose answer is known. */
+export const foldConditions: Rule = (tree) => {
+  const changes: Change[] = []
+  const put = (node: AnyNode, text: string) => changes.push({ from: node.start, to: node.end, text })
+  for (const node of tree.nodes) {
+    switch (node.type) {
+      case 'IfStatement': {
+        const test = knownOf(node.test)
+        const never = node.test.type === 'LogicalExpression' && node.test.operator === '&&' ? knownOf(node.test.right) : undefined
+        if (!test && node.test.type === 'LogicalExpression' && never && !isTruthy(never) && !node.alternate) changes.push(...(isQuiet(node.test.left) ? withoutStatement(tree, node) : [{ from: node.start, to: node.end, text: textOf(tree, node.test.left) }]))
+        if (!test) break
+        const left = isTruthy(test) ? node.consequent : node.alternate
+        // A line that begins with a bracket would go on from the one above.
+        if (left) put(node, innerText(tree.text, left).replace(/^(?=[[(])/, ';'))
+        else changes.push(...withoutStatement(tree, node))
+        break
+      }
+      case 'ConditionalExpression': {
+        const test = knownOf(node.test)
+        const whole = tree.parents.get(node)
+        const [one, other] = [textOf(tree, node.consequent), textOf(tree, node.alternate)]
+        if (!test && one === other && isQuiet(node.test)) put(node, one)
+        if (test) put(whole?.type === 'ParenthesizedExpression' ? whole : node, textOf(tree, isTruthy(test) ? node.consequent : node.alternate))
+        break
+      }
+      case 'LogicalExpression': {
+        const left = knownOf(node.left)
+        if (left) put(node, bare(textOf(tree, takesLeft(node.operator, left) ? node.left : node.right)))
+        else if (isAsked(tree, node) || isBoolean(node.left)) {
+          const right = knownOf(node.right)
+          // `x && true` and `x || false` ask for x alone.
+          if (right && node.operator === '&&' && isTruthy(right)) put(node, textOf(tree, node.left))
+          if (right && node.operator === '||' && !isTruthy(right)) put(node, textOf(tree, node.left))
+          if (right && node.operator === '&&' && !isTruthy(right) && isQuiet(node.left)) put(node, 'false')
+        }
+        break
+      }
+      case 'UnaryExpression': {
+        const known = knownOf(node)
+        if (node.operator === '!' && known && 'value' in known) put(node, String(known.value))
+        else if (node.operator === '!' && node.argument.type === 'UnaryExpression' && node.argument.operator === '!' && isAsked(tree, node)) put(node, textOf(tree, node.argument.argument))
+        break
+      }
+      case 'BinaryExpression': {
+        const known = knownOf(node)
+        if (known && 'value' in known) put(node, String(known.value))
+        break
+      }
+      case 'ChainExpression': {
+        const call = node.expression
+        const callee = call.type === 'CallExpression' ? call.callee : call.object
+        const known = knownOf(callee)
+        if (call.optional && known && 'value' in known && known.value === undefined) put(node, 'undefined')
+        else if (call.optional && known && 'isTrue' in known) put(node, textOf(tree, node).replace('?.(', '('))
+        break
+      }
+      case 'ObjectExpression': {
+        const [only] = node.properties
+        if (node.properties.length === 1 && only?.type === 'SpreadElement') put(node, textOf(tree, only.argument))
+        break
+      }
+      case 'BlockStatement': {
+        const end = node.body.findIndex(({ type }) => type === 'ReturnStatement')
+        const [first, last] = [node.body[end + 1], node.body.at(-1)]
+        if (end >= 0 && first && last) changes.push({ from: statementRange(tree.text, first).from, to: statementRange(tree.text, last).to, text: '' })
+        break
+      }
+      case 'ExpressionStatement':
+        if (node.expression.type === 'Literal' || node.expression.type === 'Identifier') changes.push(...withoutStatement(tree, node))
+        break
+    }
+  }
+  return changes
+}

@@ -1,0 +1,73 @@
+// Lists of one, and objects that are only asked for their members.
+import type { AnyNode, Identifier } from 'acorn'
+import { innerText, outdent, replaced, type Tree } from '../tree'
+import { textOf, isAssigned, type Rule } from './rule'
+
+/** Whether something in a loop ends it, or a round of it. */
+const leavesLoop = (tree: Tree, loop: AnyNode) => tree.nodes.some(({ type, start, end }) => (type === 'ContinueStatement' || type === 'BreakStatement') && start > loop.start && end < loop.end)
+
+/** A loop over a list of one is done once. */
+export const unrollSingles: Rule = (tree) => {
+  for (const node of tree.nodes) {
+    if (node.type !== 'ForOfStatement' || node.right.type !== 'ArrayExpression' || node.right.elements.length !== 1) continue
+    const [only] = node.right.elements
+    const declared = node.left.type === 'VariableDeclaration' ? node.left.declarations[0]?.id : undefined
+    if (!only || only.type === 'SpreadElement' || declared?.type !== 'Identifier' || leavesLoop(tree, node)) continue
+    const binding = tree.bindingOf.get(declared)
+    if (!binding) continue
+    const by = only.type === 'Identifier' || (only.type === 'MemberExpression' && !only.computed) ? textOf(tree, only) : undefined
+    if (by === undefined) continue
+    const parts = innerParts(tree, node.body, binding.uses, by)
+    return [{ from: node.start, to: node.end, text: parts }]
+  }
+  return []
+}
+
+/** The text of a loop's body with another name for what it is about. */
+function innerParts(tree: Tree, block: AnyNode, uses: readonly Identifier[], by: string): string {
+  let out = ''
+  const from = block.type === 'BlockStatement' ? block.start + 1 : block.start
+  const to = block.type === 'BlockStatement' ? block.end - 1 : block.end
+  let at = from
+  for (const use of [...uses].sort((one, other) => one.start - other.start)) {
+    const { text } = replaced(tree, use, by)
+    out += tree.text.slice(at, use.start) + text
+    at = use.end
+  }
+  out += tree.text.slice(at, to)
+  return block.type === 'BlockStatement' ? outdent(out, 2).trim() : out
+}
+
+/** An object at the top that is only ever asked for its members is as many constants, where their names are free. */
+export const splitObjects: Rule = (tree) => {
+  for (const binding of tree.bindings) {
+    const { declaration } = binding
+    if (!binding.isTop || declaration.type !== 'VariableDeclarator' || declaration.id !== binding.id || declaration.init?.type !== 'ObjectExpression') continue
+    const members = binding.uses.map((use) => tree.parents.get(use))
+    if (members.length === 0 || !members.every((each) => each?.type === 'MemberExpression' && !each.computed && each.object.type === 'Identifier' && !isAssigned(tree, each))) continue
+    const { properties } = declaration.init
+    const names = properties.flatMap((each) => (each.type === 'Property' && each.key.type === 'Identifier' ? [each.key.name] : []))
+    if (names.length !== properties.length || names.some((name) => tree.bindings.some((other) => other.name === name))) continue
+    const statement = tree.parents.get(declaration)
+    if (!statement) continue
+    const lines = properties.flatMap((each) => (each.type === 'Property' && each.key.type === 'Identifier' ? [`const ${each.key.name} = ${outdent(textOf(tree, each.value), 2)}`] : []))
+    return [{ from: statement.start, to: statement.end, text: lines.join('\n') }, ...members.flatMap((each) => (each?.type === 'MemberExpression' && each.property.type === 'Identifier' ? [{ from: each.start, to: each.end, text: each.property.name }] : []))]
+  }
+  return []
+}
+
+/** A list of one effect is that effect. */
+export const takeOnlyEffect: Rule = (tree) => {
+  const list = tree.bindings.find(({ name, isTop }) => name === 'effects' && isTop)
+  const init = list?.declaration.type === 'VariableDeclarator' ? list.declaration.init : undefined
+  if (!list || init?.type !== 'ArrayExpression' || init.elements.length !== 1 || tree.bindings.some(({ name, isTop }) => name === 'effect' && isTop)) return []
+  const [only] = init.elements
+  const statement = tree.parents.get(list.declaration)
+  if (!only || !statement) return []
+  const loops = list.uses.map((use) => tree.parents.get(use))
+  if (!loops.every((loop) => loop?.type === 'ForOfStatement' && !leavesLoop(tree, loop))) return []
+  return [
+    { from: statement.start, to: statement.end, text: `const effect = ${outdent(textOf(tree, only), 2)}` },
+    ...loops.flatMap((loop) => (loop?.type === 'ForOfStatement' ? [{ from: loop.start, to: loop.end, text: innerText(tree.text, loop.body) }] : [])),
+  ]
+}
