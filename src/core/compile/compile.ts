@@ -20,11 +20,11 @@ function writeScript(sources: readonly Source[], facts: Facts, fragments: readon
   const tables = sources.flatMap((source) => tablesOf(source, constants, (select, box) => measureFor(select, box, moved, facts), moved.map(({ select }) => select)))
   const known = new Map([...givenOf(tables, sources, moved.map(({ select }) => select), facts), ...knownOf(tables)])
   const main = [...constants.lines, '', writeTables(tables, known), '', ...(known.get('hasFinds') === 'true' ? ['stand()'] : []), ...(known.get('watches') === 'true' ? ['watch()'] : []), 'listen()', ''].join('\n')
-  return masked(main, known, (mainMasked, knownMasked) => specialise(joinFragments(fragments, mainMasked, knownMasked)))
+  return masked(fragments, main, known, (mainMasked, knownMasked) => specialise(joinFragments(fragments, mainMasked, knownMasked)))
 }
 
 /** Scripts by what they were compiled from, numbers apart: a number that is dragged makes no script of another shape. */
-const compiled = new Map<string, string>()
+const compiled = new WeakMap<readonly Fragment[], Map<string, string>>()
 const mostCompiled = 200
 
 /** Numbers that are only carried through: with a decimal point, or three digits at least. */
@@ -32,7 +32,7 @@ const numbers = /(?<![\w.])(\d+\.\d+|\d{3,})(?![\w.])/g
 const maskOf = (index: number) => `9876543${String(index).padStart(5, '0')}`
 
 /** Does the work with stand-ins for numbers, once for each shape, and puts the numbers in. */
-function masked(main: string, known: Fields, work: (main: string, known: Fields) => string): string {
+function masked(fragments: readonly Fragment[], main: string, known: Fields, work: (main: string, known: Fields) => string): string {
   const values: string[] = []
   const mask = (text: string) => text.replaceAll(numbers, (value) => {
     if (!values.includes(value)) values.push(value)
@@ -40,12 +40,11 @@ function masked(main: string, known: Fields, work: (main: string, known: Fields)
   })
   const [mainMasked, knownMasked] = [mask(main), new Map([...known].map(([name, text]) => [name, mask(text)] as const))]
   const key = JSON.stringify([mainMasked, ...knownMasked])
-  let made = compiled.get(key)
-  if (made === undefined) {
-    made = work(mainMasked, knownMasked)
-    if (compiled.size >= mostCompiled) compiled.clear()
-    compiled.set(key, made)
-  }
+  const kept = compiled.get(fragments) ?? new Map<string, string>()
+  compiled.set(fragments, kept)
+  const made = kept.get(key) ?? work(mainMasked, knownMasked)
+  if (kept.size >= mostCompiled) kept.clear()
+  kept.set(key, made)
   return made.replaceAll(/9876543(\d{5})/g, (_, index: string) => values[Number(index)] ?? '')
 }
 

@@ -105,7 +105,7 @@ describe('whatever a rig is made of', () => {
         const last = samples.at(-1)
         if (!last) return
         // Time itself never settles while the pointer is there.
-        const gone: Sample = { ...last, t: last.t + 50, phase: 'leave', x: 0, y: 0, buttons: 0 }
+        const gone: Sample = { ...last, pointerType: 'mouse', t: last.t + 50, phase: 'leave', x: 0, y: 0, buttons: 0 }
         const settled = gone.t + 60_000
         const [one, ...later] = evaluate(made, [...samples, gone, { ...gone, t: gone.t + 1, phase: 'blur' }], boxes, [0, 1, 17, 260, 5000].map((ms) => settled + ms)).moments
         for (const moment of later) expect(moment.values).toEqual(one?.values)

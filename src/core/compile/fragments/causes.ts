@@ -7,7 +7,7 @@ import type { Effect } from './types'
 export function meetFocus(effect: Effect, target: Element | null): void {
   if (!effect.focuses) return
   for (const place of effect.places.values()) {
-    const focused = !!target && place.area.contains(target)
+    const focused = !!target && (effect.isGroup ? !!target.closest(effect.select) : place.area.contains(target))
     if (focused === place.focused) continue
     place.focused = focused
     if (effect.looks) followCauses(effect, place, pointer.time)

@@ -12,6 +12,9 @@ export function findAll(effect: Effect): void {
   const areas = effect.isWindow ? [document.documentElement] : [...document.querySelectorAll(effect.select)].slice(0, effect.isGroup ? 1 : Infinity)
   for (const area of areas) {
     const scope = effect.isGroup ? document.documentElement : area
-    for (const element of effect.readsIn ? scope.querySelectorAll(effect.readsIn) : [area]) if (!effect.places.has(element)) begin(effect, area, element)
+    const elements = effect.readsIn ? [...scope.querySelectorAll(effect.readsIn)] : [area]
+    // One in which there is nothing to read has the pointer all the same.
+    if (effect.readsIn && elements.length === 0) elements.push(area)
+    for (const element of elements) if (!effect.places.has(element)) begin(effect, area, element)
   }
 }

@@ -11,7 +11,7 @@ import type { At, Effect, Follower, Look, Place, Value } from './types'
 export function begin(effect: Effect, area: Element, element = area): void {
   const place: Place = {
     element, area, isOn: false, moves: !!effect.stands, focused: false,
-    followers: effect.values.map((value) => newFollower(value)),
+    followers: effect.readsIn && element === area ? [] : effect.values.map((value) => newFollower(value)),
     stood: { x: 0, y: 0, t: 0 },
     look: newLook(),
     entry: [0, 3, 0],
@@ -36,7 +36,7 @@ export function atOf(effect: Effect, place: Place, t: number): At {
 export function turnPlace(effect: Effect, place: Place, t: number, arrives: boolean, others?: Look): void {
   const at = { ...atOf(effect, place, t), others }
   place.moves = true
-  effect.values.forEach((value, i) => turnValue(value, place.followers[i] as Follower, at, arrives))
+  place.followers.forEach((follower, i) => turnValue(effect.values[i] as Value, follower, at, arrives))
 }
 
 export function turnValue(value: Value, follower: Follower, at: At, arrives = false): void {
@@ -45,9 +45,9 @@ export function turnValue(value: Value, follower: Follower, at: At, arrives = fa
   const reading = place.isOn ? value.read(at, follower) : value.leave ? value.leave(at, follower) : value.pose
   const target = value.curve ? value.curve(reading) : reading
   // What nobody sees begins where the pointer is.
-  const seen = value.seenBy === undefined ? undefined : place.followers[value.seenBy]
+  const seen = value.seenBy === undefined || value.links ? undefined : place.followers[value.seenBy]
   if (arrives && seen && !valueAt(seen, t)) Object.assign(follower, { target, gap: 0, speed: 0 })
-  if (value.start && reading !== follower.reading && !follower.feel(follower, t).moves) {
+  if (value.start && !value.links && reading !== follower.reading && !follower.feel(follower, t).moves) {
     const start = value.start(at)
     if (start !== undefined) Object.assign(follower, { target: value.curve ? value.curve(start) : start, gap: 0, speed: 0 })
   }

@@ -30,8 +30,8 @@ function mark(effect: Effect, place: Place): void {
 export function write(effect: Effect, place: Place, t: number): boolean {
   mark(effect, place)
   place.moves = false
-  effect.values.forEach((value, i) => {
-    const follower = place.followers[i] as Follower
+  place.followers.forEach((follower, i) => {
+    const value = effect.values[i] as Value
     if (value.links) return writeChain(effect, place, value, follower, t)
     const { gap, moves } = follower.feel(follower, t)
     for (const target of targetsOf(effect, place, value)) set(target, value, follower.target + gap)
