@@ -3,12 +3,11 @@ import fc from 'fast-check'
 import { compile } from '../core/compile/compile'
 import { plainFacts } from '../core/compile/facts'
 import type { Fragment } from '../core/compile/join'
-import { rangeOfCurve } from '../core/curve/curve'
 import { between, rig, trace } from '../core/rig/arbitrary'
 import { evaluate, type Boxes } from '../core/rig/evaluate'
 import { propertyOfChannel } from '../core/rig/plan'
+import { spanOf } from '../core/rig/play'
 import type { Rig } from '../core/rig/rig'
-import { readers } from '../core/signal/readers'
 import type { Sample } from '../core/signal/sample'
 import { makePage } from './stand-in-page'
 
@@ -29,11 +28,6 @@ const boxes: fc.Arbitrary<Boxes> = fc.tuple(fc.array(fc.tuple(between(0, 30), be
 
 /** The same with what is shown of it: each channel on the element that it is read in, of a chain a link. */
 const shown = (rig: Rig): Rig => ({ ...rig, outputs: rig.channels.map(({ id, chain }) => ({ to: 'self', slot: { on: 'property', name: `--${id}`, unit: '', law: 'replace' }, base: 0, factor: 1, channel: id, link: chain === undefined ? undefined : chain - 1, strength: 1 })) })
-
-const spanOf = ({ curve, signal }: Rig['channels'][number]) => {
-  const [least, greatest] = curve ? rangeOfCurve(curve) : [0, readers[signal.of].span(signal)]
-  return greatest - least || 1
-}
 
 /** The trace as a page has it: what only scrolls is of the pointer that moved last, among those that are heard. */
 function asOnPage(rig: Rig, trace: readonly Sample[]): readonly Sample[] {

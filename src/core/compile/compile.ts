@@ -1,4 +1,5 @@
 // compile(): the script of a page, from its effects and from what is known of the page.
+import { sharesEye } from '../rig/plan'
 import { partOf } from '../rig/rig'
 import { keptProperties, propertyOf } from '../rig/slot'
 import { measureFor, movedBy, tablesOf, type EffectTable, type Source } from './effects'
@@ -79,7 +80,7 @@ function givenOf(tables: readonly EffectTable[], sources: readonly Source[], mov
     watches: hasLateElements && some('stands'),
     hidesParts: tables.some(({ rig }) => rig.parts.some(({ whileOn }) => whileOn)),
     hasStates: some('tellsZone'),
-    sharesEye: sources.some(({ rig }) => rig.rules.some(({ css }) => 'perspective' in css)),
+    sharesEye: sources.some(({ rig }) => sharesEye(rig)),
     tells: hasOwnCode,
   }
   const drives = [...new Set(sources.flatMap(({ rig }) => rig.outputs.filter(({ to }) => partOf(to) === undefined).map(({ slot }) => propertyOf(slot))))]

@@ -25,7 +25,6 @@ export interface EffectTable {
   readonly fields: Fields
   readonly values: readonly Fields[]
   readonly rig: Rig
-  readonly area: Area
   readonly sentence: string | undefined
 }
 
@@ -50,7 +49,7 @@ export function measureFor(select: string, box: Area['box'], moved: readonly { r
 }
 
 /** The tables of one effect of the page. */
-export function tablesOf({ rig, names, sentence }: Source, constants: Constants, measureOf: (select: string, box: Area['box']) => Measure, moved: readonly string[] = []): readonly EffectTable[] {
+export function tablesOf({ rig, names, sentence }: Source, constants: Constants, measureOf: (select: string, box: Area['box']) => Measure, moved: readonly string[]): readonly EffectTable[] {
   const figures = planRig(rig, names)
   return rig.areas.flatMap((area, index) => {
     const figure = figures[index]
@@ -67,7 +66,7 @@ export function tablesOf({ rig, names, sentence }: Source, constants: Constants,
         const channel = members.find((each) => each.id === id)
         return channel ? [writeChannel(channel, write, indexOf(seenBy), around, constants)] : []
       })
-      return { fields: fieldsOf(rig, names, area, figure, of, n === 0, measure, values, moved), values, rig, area, sentence: index + n === 0 ? sentence : undefined }
+      return { fields: fieldsOf(rig, names, area, figure, of, n === 0, measure, values, moved), values, rig, sentence: index + n === 0 ? sentence : undefined }
     })
   })
 }

@@ -1,6 +1,6 @@
 // How a feel is written in a script: a constant with what it comes to beside it.
-import type { Easing } from '../curve/cubic-bezier'
-import { parseEasing } from '../curve/easing'
+import { readEasing } from '../curve/easing'
+import { jumpsOf } from '../curve/steps'
 import type { Feel, Timed } from '../feel/feel'
 import { nameOfFeel } from '../feel/named'
 import { answerOf } from '../feel/spring-answer'
@@ -55,44 +55,19 @@ function writeTimed({ durationMs, easing, delayMs }: Timed, wished: string, cons
   return constants.name(wished, `(follower, t) => timed(follower, t, ${number(durationMs)}, ${writeEasing(easing, constants)}${delay})`)
 }
 
-/** The expression of an easing function, for shares between 0 and 1. */
+/** The expression of an easing function, for shares between 0 and 1; anything unreadable is linear. */
 export function writeEasing(text: string, constants: Constants): string {
-  const source = text.trim().toLowerCase()
-  const keywords: Readonly<Record<string, string>> = { ease: '0.25, 0.1, 0.25, 1', 'ease-in': '0.42, 0, 1, 1', 'ease-out': '0, 0, 0.58, 1', 'ease-in-out': '0.42, 0, 0.58, 1' }
-  if (source === 'linear' || parseEasing(source) === undefined) return '(share) => share'
-  const keyword = keywords[source]
-  if (keyword) return constants.name('ease', `bezier(${keyword})`, source)
-  const [, name = '', inner = ''] = /^([a-z-]+)(?:\(([^()]*)\))?$/.exec(source) ?? []
-  if (name === 'cubic-bezier') return constants.name('ease', `bezier(${inner.split(',').map((each) => number(Number(each.trim()))).join(', ')})`)
-  if (name === 'linear') return constants.name('ease', `linearPoints(${pointsOf(parseEasing(source), inner).join(', ')})`)
-  const [count = '1', where = 'end'] = name === 'steps' ? inner.split(',').map((each) => each.trim().replace('jump-', '')) : ['1', name.slice('step-'.length)]
-  const jumps = Number(count) + (where === 'both' ? 1 : where === 'none' ? -1 : 0)
-  return constants.name('ease', `steps(${Number(count)}, ${jumps}, ${where === 'start' || where === 'both' ? 1 : 0})`)
-}
-
-/** The points of linear(), each with its place: those that are given without one are asked of the easing itself. */
-function pointsOf(easing: Easing | undefined, inner: string): readonly string[] {
-  const parts = inner.split(',').map((part) => part.trim().split(/\s+/))
-  const places: number[] = []
-  const values: number[] = []
-  for (const words of parts) {
-    const value = Number(words.find((word) => !word.endsWith('%')))
-    const given = words.filter((word) => word.endsWith('%')).map((word) => Number(word.slice(0, -1)) / 100)
-    for (const place of given.length > 0 ? given : [NaN]) {
-      places.push(place)
-      values.push(value)
+  const form = readEasing(text) ?? { of: 'linear' }
+  switch (form.of) {
+    case 'linear':
+      return '(share) => share'
+    case 'bezier':
+      return constants.name('ease', `bezier(${form.points.map(number).join(', ')})`, text.includes('(') ? '' : text.trim())
+    case 'points':
+      return constants.name('ease', `linearPoints(${form.points.inputs.map((input, i) => `[${number(input)}, ${number(form.points.outputs[i] ?? 0)}]`).join(', ')})`)
+    case 'steps': {
+      const { jumps, early } = jumpsOf(form.count, form.jump)
+      return constants.name('ease', `steps(${form.count}, ${jumps}, ${early})`)
     }
   }
-  if (Number.isNaN(places[0])) places[0] = 0
-  if (Number.isNaN(places.at(-1))) places[places.length - 1] = Math.max(1, ...places.filter((each) => !Number.isNaN(each)))
-  let greatest = 0
-  places.forEach((place, i) => {
-    if (Number.isNaN(place)) {
-      const next = places.findIndex((each, k) => k > i && !Number.isNaN(each))
-      const end = Math.max(greatest, places[next] ?? 1)
-      places[i] = greatest + (end - greatest) / (next - i + 1)
-    } else places[i] = Math.max(place, greatest)
-    greatest = places[i] ?? greatest
-  })
-  return easing ? places.map((place, i) => `[${number(place)}, ${number(values[i] ?? 0)}]`) : []
 }

@@ -3,6 +3,7 @@ import { generate, parse, walk, type CssNode } from 'css-tree'
 import type { Document, Element } from 'domhandler'
 import { elementsOf, findIn, parentOf, textOf } from '../page/tree'
 import { liesInBy } from '../page/overlaps'
+import { selectorsOf } from '../rig/evaluate'
 import { selectOf } from '../rig/select'
 import { partOf } from '../rig/rig'
 import type { Source } from './effects'
@@ -33,7 +34,7 @@ export function factsOf({ tree, lacksSheets, hasScripts }: Dressed, sources: rea
   const find = (select: string) => findIn(tree, select) ?? []
   const liesIn = liesInBy(find)
   if (lacksSheets) return { ...worstFacts, hasLateElements: hasScripts, hasOwnCode: hasScripts, liesIn }
-  const read = new Set(sources.flatMap(({ rig }) => [...rig.areas.filter(({ of }) => of !== 'window').map(({ select }) => select), ...rig.channels.flatMap(({ frame, signal }) => [...(typeof frame === 'string' ? [] : Object.values(frame)), ...(signal.of === 'nearest' ? [signal.among] : [])])]).flatMap(find))
+  const read = new Set(sources.flatMap(({ rig }) => selectorsOf(rig)).flatMap(find))
   const written = new Set(sources.flatMap(({ rig }) => rig.outputs.filter(({ to }) => partOf(to) === undefined).map((output) => selectOf(rig, output))).flatMap(find))
   const around = new Set([...read].flatMap(withParents))
   const does = deedsOf(tree, hasScripts)

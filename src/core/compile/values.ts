@@ -1,11 +1,10 @@
 // How a channel is written in a script: what is read, and how it is followed.
 import type { ColourCurve } from '../curve/colour'
 import type { Curve } from '../curve/curve'
-import { rangeOfCurve } from '../curve/curve'
 import type { Insets } from '../geometry/insets'
-import { readers } from '../signal/readers'
 import type { Pose, Signal } from '../signal/signal'
 import { restBand } from '../feel/follower'
+import { spanOf } from '../rig/play'
 import type { Channel } from '../rig/rig'
 import type { Write } from '../rig/played'
 import { type Constants, writeEasing, writeFeel } from './feels'
@@ -140,13 +139,6 @@ function stretchesOf<Value>(stops: readonly { readonly at: number; readonly valu
     const easing = (from.easing ?? 'linear') === 'linear' ? '' : `, ${writeEasing(from.easing ?? '', constants)}`
     return `[${number(from.at)}, ${write(from.value)}, ${number(to.at)}, ${write(to.value)}${easing}]`
   })
-}
-
-/** How far the values of a channel go apart, by which rest is judged. */
-function spanOf({ curve, signal }: Channel): number {
-  if (!curve) return readers[signal.of].span(signal)
-  const [least, greatest] = rangeOfCurve(curve)
-  return greatest - least || 1
 }
 
 /** The fields of a channel that is written as `write` says; `seenBy` is the index of the value that tells whether it is seen. */

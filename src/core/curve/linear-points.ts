@@ -2,11 +2,17 @@
 import type { Easing } from './cubic-bezier'
 import { readNumber } from './number'
 
+/** The points that the segments join, in their order: inputs, which never fall, and outputs. */
+export interface LinearPoints {
+  readonly inputs: readonly number[]
+  readonly outputs: readonly number[]
+}
+
 /**
- * linear(0, 0.3 20% 40%, 1) from its comma-separated parts: outputs with one or two inputs each. Missing inputs are spread
- * evenly between their neighbours; inputs never fall. Outside the ends the outermost segments go on. Undefined when unreadable.
+ * The points of linear(0, 0.3 20% 40%, 1) from its comma-separated parts: outputs with one or two inputs each. Missing inputs are
+ * spread evenly between their neighbours. Undefined when unreadable.
  */
-export function linearPoints(parts: readonly string[]): Easing | undefined {
+export function readLinearPoints(parts: readonly string[]): LinearPoints | undefined {
   const inputs: number[] = []
   const outputs: number[] = []
   let greatest = 0
@@ -27,8 +33,11 @@ export function linearPoints(parts: readonly string[]): Easing | undefined {
   if (Number.isNaN(inputs[0])) inputs[0] = 0
   if (Number.isNaN(inputs.at(-1))) inputs[inputs.length - 1] = Math.max(1, greatest)
   spreadEvenly(inputs)
-  return (progress) => onSegments(inputs, outputs, progress)
+  return { inputs, outputs }
 }
+
+/** The easing along the segments between points. Outside the ends the outermost segments go on. */
+export const throughPoints = ({ inputs, outputs }: LinearPoints): Easing => (progress) => onSegments(inputs, outputs, progress)
 
 /** Fills runs of NaN evenly between the numbers around them. */
 function spreadEvenly(inputs: number[]): void {

@@ -34,12 +34,16 @@ function writeOwnProperties(figures: readonly Figure[]): readonly string[] {
 function writeRegistered({ rig, names }: Figure): readonly string[] {
   const written = planRig(rig, names).flatMap(({ frames }) => frames.flatMap(({ channels }) => channels.flatMap((channel) => channel.writes.map((write) => ({ channel, write })))))
   const lines = written.map(({ channel, write: { property, curve } }) => {
-    const pose = poseOf(channel)
-    const isColour = curve && 'colours' in curve
-    const initial = isColour ? cssColour(colourOnCurve(curve, pose)) : cssNumber(curve ? valueOnCurve(curve, pose) : pose)
-    return `@property ${property} { syntax: "<${isColour ? 'color' : 'number'}>"; inherits: false; initial-value: ${initial}; }`
+    const syntax = curve && 'colours' in curve ? 'color' : 'number'
+    return `@property ${property} { syntax: "<${syntax}>"; inherits: false; initial-value: ${awayValue(channel, curve)}; }`
   })
   return [...new Set(lines)]
+}
+
+/** What the script writes of a channel while the pointer is away, through the curve that CSS cannot say where there is one. */
+function awayValue(channel: Parameters<typeof poseOf>[0], curve: Output['curve']): string {
+  const pose = poseOf(channel)
+  return curve && 'colours' in curve ? cssColour(colourOnCurve(curve, pose)) : cssNumber(curve ? valueOnCurve(curve, pose) : pose)
 }
 
 /** For visitors who prefer reduced motion, what travels, turns or grows stays where it lies without the pointer. */
@@ -54,10 +58,7 @@ function writeCalm(figure: Figure): readonly string[] {
       if (!channel) continue
       const plain = isPlain(output) || channel.id !== output.channel
       const property = plain ? propertyOfChannel(names, channel.id, channel.id === output.channel ? output.link : undefined) : propertyOfOutput(names, output)
-      const pose = poseOf(channel)
-      const { curve } = output
-      const value = plain || !curve ? cssNumber(pose) : 'colours' in curve ? cssColour(colourOnCurve(curve, pose)) : cssNumber(valueOnCurve(curve, pose))
-      bySelect.set(select, (bySelect.get(select) ?? new Set()).add(`${property}: ${value} !important;`))
+      bySelect.set(select, (bySelect.get(select) ?? new Set()).add(`${property}: ${awayValue(channel, plain ? undefined : output.curve)} !important;`))
     }
   }
   if (bySelect.size === 0 || rig.notCalm) return []

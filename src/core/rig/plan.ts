@@ -46,6 +46,9 @@ export function isPlain({ curve }: Output): boolean {
   return stops.length === 2 && (stops[0]?.easing ?? 'linear') === 'linear' && !('step' in curve && curve.step)
 }
 
+/** Whether the elements of a rig share a vanishing point with what stands beside them. */
+export const sharesEye = ({ rules }: Rig) => rules.some(({ css }) => 'perspective' in css)
+
 /** What the player plays of a rig: a figure for each area, in order. */
 export function planRig(rig: Rig, names: Names): readonly PlayedFigure[] {
   const drives = [...new Set(rig.outputs.filter(({ to }) => partOf(to) === undefined).map(({ slot }) => propertyOf(slot)))]
@@ -68,7 +71,7 @@ export function planRig(rig: Rig, names: Names): readonly PlayedFigure[] {
       parts: parts.length > 0 ? parts.map(({ id, inside, count, whileOn, covers, holds }) => ({ id, inside, count, whileOn, covers, holds, className: `${names.name}-${id}` })) : undefined,
       drives,
       marksArea: rig.rules.some((rule) => rule.whilePlayed && rule.select === select) || undefined,
-      sharesEye: rig.rules.some(({ css }) => 'perspective' in css) || undefined,
+      sharesEye: sharesEye(rig) || undefined,
       media: rig.media,
       notCalm: rig.notCalm ? true : undefined,
     }

@@ -43,12 +43,18 @@ export function poseOf(channel: Pick<Followed, 'signal' | 'away' | 'curve'>): nu
   return shape(channel, channel.signal.of === 'look' ? channel.signal.values.off : channel.away.pose)
 }
 
+/** How far the values of a channel go apart, by which rest is judged. */
+export function spanOf({ curve, signal }: Pick<Followed, 'signal' | 'curve'>): number {
+  if (!curve) return readers[signal.of].span(signal) || 1
+  const [least, greatest] = shapers.stops.range(curve)
+  return greatest - least || 1
+}
+
 /** A play with every channel at its away pose, or at the value that `start` gives for its index. */
 export function beginPlay(channels: readonly Followed[], frame: Frame, presence: Presence, insets: Insets | undefined, start?: (index: number) => number | undefined): Play {
   const states = channels.map((channel, index): ChannelState => {
     const value = start?.(index) ?? poseOf(channel)
-    const [least, greatest] = channel.curve ? shapers.stops.range(channel.curve) : [0, readers[channel.signal.of].span(channel.signal)]
-    const span = greatest - least || 1
+    const span = spanOf(channel)
     const chain = channel.chain ? series.chains?.begin(value, channel.chain, channel.feel, restBand * span) : undefined
     return { reading: NaN, own: followerAt(0), follower: followerAt(value), chain, span }
   })

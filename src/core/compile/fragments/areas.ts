@@ -1,11 +1,10 @@
 import { frameOf } from './frames'
+import { none } from './measure'
 import { isOn } from './on'
 import type { Effect, Frame, Place } from './types'
 
-const noBorder = [0, 0, 0, 0] as const
-
 /** A box of the window as a frame of reference. */
-export const frameOfBox = (left: number, top: number, width: number, height: number): Frame => ({ toFrame: new DOMMatrix([1, 0, 0, 1, -left, -top]), width, height, border: noBorder, radii: noBorder })
+export const frameOfBox = (left: number, top: number, width: number, height: number): Frame => ({ toFrame: new DOMMatrix([1, 0, 0, 1, -left, -top]), width, height, border: none, radii: none })
 
 export const windowFrame = () => frameOfBox(0, 0, document.documentElement.clientWidth, document.documentElement.clientHeight)
 

@@ -1,7 +1,8 @@
 import { given } from './given'
 import type { Frame } from './types'
 
-const none = [0, 0, 0, 0] as const
+/** No borders, and no round corners. */
+export const none = [0, 0, 0, 0] as const
 export const px = (text: string) => parseFloat(text) || 0
 
 const bordersOf = (style: CSSStyleDeclaration): Frame['border'] => [px(style.borderTopWidth), px(style.borderRightWidth), px(style.borderBottomWidth), px(style.borderLeftWidth)]

@@ -48,8 +48,6 @@ export interface Follower {
   /** The values of the links, where it is a chain: what each is missing. */
   gaps?: number[]
   halfLifeMs?: number
-  /** What was written last. */
-  written?: string
 }
 
 /** A value that follows the pointer. */
@@ -88,7 +86,7 @@ export interface Value {
   readonly linked?: string
   readonly onPart?: string
   readonly as?: (value: number) => string | number
-  /** It stays at its pose for visitors who prefer reduced motion. */
+  /** It is a zone, which the page is told of. */
   readonly tellsZone?: boolean
 }
 
