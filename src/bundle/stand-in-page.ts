@@ -102,7 +102,7 @@ export function makePage(boxes: Boxes, outer = '', inner = '') {
     getComputedStyle: () => stylesOf,
   }
   const typeOf: Readonly<Record<Sample['phase'], string>> = { move: 'pointermove', down: 'pointerdown', up: 'pointerup', leave: 'pointerout', cancel: 'pointercancel', focus: 'focusin', blur: 'focusout', scroll: 'scroll' }
-  const eventOf = (sample: Sample, target: object) => ({ type: typeOf[sample.phase], timeStamp: sample.t, clientX: sample.x, clientY: sample.y, target, relatedTarget: null, buttons: sample.buttons, pointerType: sample.phase === 'scroll' ? undefined : sample.pointerType, isPrimary: true })
+  const eventOf = (sample: Sample, target: object) => ({ type: typeOf[sample.phase], timeStamp: sample.t, clientX: sample.x, clientY: sample.y, target, relatedTarget: null, buttons: sample.buttons, pointerType: typeOf[sample.phase].startsWith('pointer') ? sample.pointerType : undefined, isPrimary: true })
   return {
     outers, others,
     play: (script: string) => vm.runInNewContext(script, globals),

@@ -30,7 +30,8 @@ describe('the frame of a page', () => {
   })
 
   it('has the agent where its place was left, unable to end its own element', () => {
-    expect(withAgent('<head><script nonce="abc"></script><p>abc', 'agent("</script>")', 'abc')).toBe('<head><script nonce="abc">agent("<\\/script>")</script><p>abc')
+    const heldBack = [{ what: 'script' as const, count: 2, at: 1 }, { what: 'sheet' as const, count: 1, at: 3 }]
+    expect(withAgent({ html: '<head><script nonce="abc"></script><p>abc', heldBack }, 'agent("</script>")', 'abc')).toBe('<head><script nonce="abc" data-held="script sheet">agent("<\\/script>")</script><p>abc')
   })
 
   it('lets nothing run at all for a visitor without script', () => {

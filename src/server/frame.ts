@@ -1,5 +1,6 @@
 // The page as it stands in the studio's frame: under a policy that lets only our agent run and nothing reach a network.
 import { mediaAttribute, placeholderPattern } from '../core/page/studio-copy-marks'
+import type { StudioCopy } from '../core/page/studio-copy'
 import type { Asset } from './assets'
 
 /** The policy of the frame's response; the frame gets an opaque origin by it, whoever embeds it. */
@@ -21,9 +22,10 @@ export function framePolicy(nonce: string): string {
 /** The policy of a page as a visitor without script has it. */
 export const scriptlessPolicy = "sandbox; default-src 'none'; style-src 'unsafe-inline'; img-src data:; media-src data:; font-src data:; base-uri 'none'; form-action 'none'; frame-ancestors 'self'"
 
-/** The studio's copy of a page with the agent where it left the place for it. */
-export function withAgent(copy: string, agent: string, nonce: string): string {
-  return copy.replace(`<script nonce="${nonce}">`, (tag) => tag + agent.replaceAll('</', '<\\/'))
+/** The studio's copy of a page with the agent where it left the place for it; the agent is told what sorts of things were held back. */
+export function withAgent({ html, heldBack }: StudioCopy, agent: string, nonce: string): string {
+  const held = [...new Set(heldBack.map(({ what }) => what))].join(' ')
+  return html.replace(`<script nonce="${nonce}">`, () => `<script nonce="${nonce}" data-held="${held}">${agent.replaceAll('</', '<\\/')}`)
 }
 
 /** The studio's copy with its files put in as `data:`, for a frame where no agent is. */

@@ -1,5 +1,6 @@
-// The agent inside the page's frame: it plays the figures, points, outlines and reports, as the studio asks.
+// The agent inside the page's frame: it plays the effects, points, outlines and reports, as the studio asks.
 import * as z from 'zod'
+import { readFacts } from '../core/compile/page-facts'
 import { makeRun, type RunName } from '../core/trace/runs'
 import { findAssets } from './assets'
 import { showBare } from './bare'
@@ -8,6 +9,7 @@ import { flattenedBy } from './flat'
 import { coloursOf, isClear } from './colours'
 import { countCosts } from './cost'
 import { chooseEdges } from './edges'
+import { readPage } from './facts'
 import { findAll } from './find'
 import { measureGap } from './gap'
 import { guardPage } from './guard'
@@ -26,6 +28,11 @@ import { editWords } from './words'
 
 // The frame's policy forbids `eval`, so Zod must not try it.
 z.config({ jitless: true })
+
+/** The agent's own script: by its nonce others run here, and on it stands what was held back of the page. */
+const own = document.currentScript
+const nonce = own?.nonce ?? ''
+const held = (own?.dataset.held ?? '').split(' ')
 
 /** The colour that an element stands on: its own, or the nearest around it. */
 function groundOf(element: Element): string {
@@ -64,7 +71,7 @@ function start(page: Document) {
     },
   })
 
-  const host = makeHost(page, hand, countCosts(page, (cost) => say({ type: 'cost', cost })), hover.follow)
+  const host = makeHost(page, nonce, hand, countCosts(page, (cost) => say({ type: 'cost', cost })), hover.follow)
   const edges = chooseEdges(page, numbers, overlay, (edge) => say({ type: 'edge', edge }))
   const pose = makePose(page, hand, (x, y, place, last) => say({ type: 'posed', x, y, place, last }))
 
@@ -123,7 +130,7 @@ function start(page: Document) {
     overlay.showEdges(shown, null)
     const [one, other] = shown
     if (select === undefined || !one || !other) return
-    const measured = host.measure((figures) => measureGap(page, figures, numbers, [one, other], select))
+    const measured = host.measure((run) => measureGap(page, run, numbers, [one, other], select))
     if (measured) say({ type: 'gaps', width: innerWidth, ...measured })
     overlay.draw()
   }
@@ -131,10 +138,14 @@ function start(page: Document) {
   const look = (select: string) => say({ type: 'looks', select, grounds: (findAll(page, select) ?? []).map(groundOf) })
   const answer = (message: ToStage) => {
     switch (message.type) {
-      case 'play':
-        host.play(message.stylesheet, message.figures)
+      case 'dress':
+        host.dress(message.stylesheet)
         visit(visitor, host.sheets())
         return overlay.draw()
+      case 'play':
+        return host.play(message.played)
+      case 'facts':
+        return say({ type: 'facts', key: message.key, facts: readFacts(readPage(page, (sheet) => host.sheets().includes(sheet), { lacksSheets: held.includes('sheet'), hasScripts: held.includes('script') || held.includes('handler') }), message.asked) })
       case 'show':
         hand.setArea(message.figures.find(({ selected }) => selected)?.select ?? null)
         return overlay.showFigures(message.figures)
@@ -154,8 +165,7 @@ function start(page: Document) {
       case 'visit':
         visitor = message.visitor
         visit(visitor)
-        hand.becomeVisitor(message.visitor)
-        return host.reduceMotion(message.visitor === 'reduced')
+        return hand.becomeVisitor(message.visitor)
       case 'walk':
         return hand.walk(message.select)
       case 'follow':

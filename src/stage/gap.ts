@@ -1,12 +1,10 @@
 // The gap between two edges that should meet: where it is, and how wide it gets as the pointer goes over the whole area.
 import { pointAt } from '../core/geometry/place'
-import type { PlayedFigure } from '../core/rig/played'
-import type { Sample } from '../core/signal/sample'
-import { attach } from '../player/attach'
 import { stillBoxOf } from './boxes'
 import { findAll } from './find'
 import type { Numbers } from './numbers'
 import type { Edge } from './protocol'
+import type { RunningScript } from './run-script'
 
 /** An edge as a line of the window: upright or level, at so many px, from one end to the other. */
 export interface EdgeLine {
@@ -56,23 +54,15 @@ const longMs = 20_000
 
 /**
  * The gap between two edges for a pointer at even places along the middle of the area, across and then down, each time
- * once all has settled. Plays the figures by a clock of its own meanwhile; whoever played them before begins again after it.
+ * once all has settled. `run` runs the script, by a clock that is kept here.
  */
-export function measureGap(page: Document, figures: readonly PlayedFigure[], numbers: Numbers, edges: readonly [Edge, Edge], select: string): { across: number[]; down: number[] } | undefined {
+export function measureGap(page: Document, run: (requestFrame: (callback: (now: number) => void) => void) => RunningScript, numbers: Numbers, edges: readonly [Edge, Edge], select: string): { across: number[]; down: number[] } | undefined {
   const [one, other] = edges.map(({ number }) => numbers.at(number))
   const area = findAll(page, select)?.find((each) => each.contains(one ?? null) || one?.contains(each)) ?? findAll(page, select)?.[0]
   if (!one || !other || !area) return undefined
   let now = performance.now()
-  let feed: (sample: Sample) => void = () => undefined
   let frames: ((now: number) => void)[] = []
-  const detach = attach(page, figures, {
-    clock: () => now,
-    frame: { request: (callback) => frames.push(callback), cancel: () => (frames = []) },
-    samples: (given) => {
-      feed = given
-      return () => undefined
-    },
-  })
+  const running = run((callback) => frames.push(callback))
   const runFrames = () => {
     for (let i = 0; i < 4 && frames.length > 0; i++) {
       const due = frames
@@ -84,7 +74,8 @@ export function measureGap(page: Document, figures: readonly PlayedFigure[], num
   const gapAt = (place: { x: number; y: number }) => {
     const { x, y } = pointAt(box, place)
     now += 20
-    feed({ t: now, x, y, buttons: 0, pointerType: 'mouse', phase: 'move' })
+    // Whatever lies over it there, the pointer is on it.
+    running.hear({ t: now, x, y, buttons: 0, pointerType: 'mouse', phase: 'move' }, area)
     runFrames()
     now += longMs
     runFrames()
@@ -92,6 +83,6 @@ export function measureGap(page: Document, figures: readonly PlayedFigure[], num
   }
   const places = Array.from({ length: points }, (_, i) => -0.999 + (1.998 * i) / (points - 1))
   const measured = { across: places.map((x) => gapAt({ x, y: 0 })), down: places.map((y) => gapAt({ x: 0, y })) }
-  detach()
+  running.end()
   return measured
 }

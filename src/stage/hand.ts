@@ -1,17 +1,19 @@
-// The hand: one source of samples for the player, whether they come from the real pointer, the ghost or a walk.
+// The hand: one source of samples for the script, whether they come from the real pointer, the ghost or a walk.
 import { holdsPoint } from '../core/geometry/box'
 import { pointAt, type Place } from '../core/geometry/place'
 import { isPresent, type Sample } from '../core/signal/sample'
 import { placeOnWalk } from '../core/trace/walk'
-import { pointerOf, type Feed, type Source } from '../player/pointer'
 import { placeIn, stillBoxOf } from './boxes'
 import { findAll } from './find'
 import type { Look } from '../core/look/look'
 import { handlesMark } from './handles'
+import { pointerOf, type Feed, type Source } from './pointer'
 import type { RunSample, ThreadSample, Visitor } from './protocol'
 
 const restPx = 3
 const restMs = 120
+/** How many samples are kept for a script that begins. */
+const mostPast = 600
 
 export interface Hand {
   readonly source: Source
@@ -28,8 +30,8 @@ export interface Hand {
   readonly walk: (select: string | null) => void
   /** Whose hand it is: a mouse, a finger that is there while it is pressed, or none at all. */
   readonly becomeVisitor: (visitor: Visitor) => void
-  /** Tells the player once more where the hand is: after it was attached afresh. */
-  readonly repeat: () => void
+  /** What it did lately, each with its own time: for a script that begins, so that it is where it would be had it been there. */
+  readonly past: () => readonly { readonly sample: Sample; readonly hit: Element | null }[]
   /** Holds a look, as a pointer that stays would; null lets go. */
   readonly hold: (look: Look | null) => void
   /** Fastens the ghost where it stands, or lets it follow again. Gives the place in the area. */
@@ -42,6 +44,8 @@ export interface Hand {
   readonly place: () => { readonly element: Element; readonly place: Place } | undefined
   /** The place where an element was pointed at: the ghost goes there, or to its middle, when the pointer rested nowhere. */
   readonly standAt: (element: Element | null, x: number, y: number) => void
+  /** What is hit at a point of the window, what the studio draws there apart. */
+  readonly hitAt: (x: number, y: number) => Element | null
 }
 
 interface HandOptions {
@@ -61,6 +65,12 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, o
   let rested: { x: number; y: number } | null = null
   let pointed: { x: number; y: number } | null = null
   let last: Sample | null = null
+  let past: { readonly sample: Sample; readonly hit: Element | null }[] = []
+  const feedAll = (sample: Sample, hit: Element | null) => {
+    past.push({ sample: { ...sample }, hit })
+    if (past.length > 2 * mostPast) past = past.slice(-mostPast)
+    for (const feed of feeds) feed(sample, hit)
+  }
   let by: ThreadSample['by'] = 'hand'
   let walking: { element: Element; since: number } | null = null
   let held: Look | null = null
@@ -85,7 +95,7 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, o
     sample.t = Math.max(sample.t, last?.t ?? -Infinity)
     last = { ...sample }
     by = source
-    for (const feed of feeds) feed(sample, hit)
+    feedAll(sample, hit)
     const met = sample.phase === 'leave' ? null : areaAt(hit, sample.x, sample.y)
     onMeet(met)
     onHit(sample.phase === 'leave' ? null : hit, sample.buttons !== 0)
@@ -122,7 +132,7 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, o
     // The studio tells when the pointer leaves a sandboxed frame; the browser's own word on it is not to be relied on.
     if (heard.phase === 'leave') return
     if (heard.phase === 'focus' || heard.phase === 'blur') {
-      for (const feed of feeds) feed(heard, told)
+      feedAll({ ...heard, t: Math.max(heard.t, last?.t ?? -Infinity) }, told ?? null)
       return
     }
     const sample = asVisitor(heard)
@@ -215,6 +225,7 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, o
     })
 
   return {
+    hitAt,
     pointer: () => (last && by === 'hand' && isPresent(last) ? last : undefined),
     source: (feed) => {
       feeds.add(feed)
@@ -280,11 +291,7 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, o
       visitor = next
       leave()
     },
-    repeat: () => {
-      if (!last || last.phase === 'leave') return
-      const again = { ...last, t: performance.now() }
-      for (const feed of feeds) feed(again, hitAt(again.x, again.y))
-    },
+    past: () => past,
   }
 }
 

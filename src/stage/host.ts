@@ -1,63 +1,65 @@
-// Hosts the player on the page: puts in the stylesheet of the export, and attaches the player to what it plays.
-import type { PlayedFigure } from '../core/rig/played'
-import { attach } from '../player/attach'
+// Hosts the effects on the page: puts in the stylesheet of the export, and runs its script.
 import type { Counted } from './cost'
 import { findAll } from './find'
 import type { Hand } from './hand'
+import type { Played } from './protocol'
+import { runScript, type RunningScript, type Surroundings } from './run-script'
 
 export interface Host {
-  /** Plays these figures from now on; what went on before goes on from where it is. */
-  readonly play: (stylesheet: string, figures: readonly PlayedFigure[]) => void
-  /** Plays them as for a visitor who prefers reduced motion, or not. */
-  readonly reduceMotion: (isReduced: boolean) => void
-  /** Lends the page to somebody who plays the figures by a clock of their own, and then plays on. */
-  readonly measure: <Answer>(work: (figures: readonly PlayedFigure[]) => Answer) => Answer
+  /** Dresses the page by this stylesheet from now on. */
+  readonly dress: (stylesheet: string) => void
+  /** Plays this script from now on: from where it would be had it heard what the hand did lately. */
+  readonly play: (played: Played) => void
+  /** Lends the page to somebody who plays the script by a clock of their own, and then plays on. */
+  readonly measure: <Answer>(work: (run: (requestFrame: Surroundings['requestFrame']) => RunningScript) => Answer) => Answer
   /** The sheets that are ours and not the page's. */
   readonly sheets: () => readonly CSSStyleSheet[]
 }
 
-export function makeHost(page: Document, hand: Hand, counted: Counted, onSheet: () => void): Host {
+export function makeHost(page: Document, nonce: string, hand: Hand, counted: Counted, onSheet: () => void): Host {
   const style = page.createElement('style')
-  let playing: readonly PlayedFigure[] = []
-  let detach: ((keepValues?: boolean) => void) | undefined
-  let isReduced = false
-  const frame = { request: (callback: (now: number) => void) => requestAnimationFrame(counted(callback)), cancel: (handle: number) => cancelAnimationFrame(handle) }
+  let playing: Played = { text: '', writes: [] }
+  let running: RunningScript | undefined
+  const run = (requestFrame: Surroundings['requestFrame']) => runScript(playing.text, { root: page, nonce, elementFromPoint: hand.hitAt, requestFrame })
   const begin = () => {
-    detach = attach(page, playing, { samples: hand.source, reducedMotion: isReduced, frame })
-    hand.repeat()
+    if (playing.text === '') return
+    const begun = run((callback) => requestAnimationFrame(counted(callback)))
+    for (const { sample, hit } of hand.past()) begun.hear(sample, hit)
+    running = begun
   }
+  const end = () => {
+    running?.end()
+    running = undefined
+  }
+  hand.source((sample, hit) => running?.hear(sample, hit))
   return {
-    play: (stylesheet, figures) => {
+    dress: (stylesheet) => {
       if (style.textContent !== stylesheet) style.textContent = stylesheet
       if (!style.isConnected) page.head.append(style)
       if (/:(hover|active)/.test(stylesheet)) onSheet()
-      // A turned knob changes the stylesheet alone, and the player plays on.
-      if (JSON.stringify(figures) === JSON.stringify(playing)) return
-      detach?.(true)
-      dropValues(page, playing, figures)
-      playing = figures
+    },
+    play: (played) => {
+      if (played.text === playing.text) return
+      end()
+      takeOff(page, playing.writes, played.writes)
+      playing = played
       begin()
     },
     sheets: () => (style.sheet ? [style.sheet] : []),
     measure: (work) => {
-      detach?.(true)
-      const answer = work(playing)
+      end()
+      const answer = work(run)
       begin()
       return answer
-    },
-    reduceMotion: (isNow) => {
-      if (isNow === isReduced) return
-      isReduced = isNow
-      detach?.(true)
-      begin()
     },
   }
 }
 
-/** Takes values, and the marks of figures, off the elements on which no figure has them any more. */
-function dropValues(page: Document, before: readonly PlayedFigure[], after: readonly PlayedFigure[]): void {
-  const kept = new Map(after.flatMap(written).map(({ name, select }) => [name, new Set(findAll(page, select))] as const))
-  for (const { name, select } of before.flatMap(written)) {
+/** Takes what was written off the elements on which no effect writes it any more. */
+function takeOff(page: Document, before: Played['writes'], after: Played['writes']): void {
+  const kept = new Map<string, Set<Element>>()
+  for (const { name, select } of after) kept.set(name, new Set([...(kept.get(name) ?? []), ...(findAll(page, select) ?? [])]))
+  for (const { name, select } of before) {
     for (const element of findAll(page, select) ?? []) {
       if (kept.get(name)?.has(element)) continue
       if (name.startsWith('--')) element.style.removeProperty(name)
@@ -65,21 +67,4 @@ function dropValues(page: Document, before: readonly PlayedFigure[], after: read
       if (element.getAttribute('style') === '') element.removeAttribute('style')
     }
   }
-}
-
-/** The properties and attributes that a figure writes on elements of the page, and on which. */
-function written({ name: figure, area, frames, own, parts, marksArea }: PlayedFigure): readonly { readonly name: string; readonly select: string }[] {
-  const ground = area.of === 'window' ? ':root' : area.select
-  // The element that parts stand in is marked, whether anything is written on it or not.
-  const marked = parts || marksArea ? [{ name: `data-${figure}`, select: ground }] : []
-  return marked.concat(frames.flatMap(({ of, channels }) => {
-    const frame = typeof of === 'object' && 'each' in of ? of.each : ground
-    return channels.flatMap(({ writes }) =>
-      writes.flatMap(({ property, to }) => {
-        const select = !to ? frame : 'within' in to ? `:is(${frame}) :is(${to.within})` : 'linked' in to ? to.linked : undefined
-        if (select === undefined) return []
-        return [property, `data-${figure}`, ...Object.values(own ?? {})].map((name) => ({ name, select }))
-      }),
-    )
-  }))
 }

@@ -4,39 +4,14 @@ import { lookNames } from '../core/look/look'
 import { sides } from '../core/rig/slot'
 import { phases, pointerTypes } from '../core/signal/sample'
 import { runNames } from '../core/trace/runs'
-import { anyCurveSchema, areaShape, followedShape, frameOfSchema, mediaSchema, otherTargetSchema } from '../core/rig/schema'
 
 const selector = z.string().max(500)
 const finite = z.number()
 const place = z.object({ x: finite.min(-1).max(1), y: finite.min(-1).max(1) })
 
-const playedFigure = z.object({
-  title: z.string(),
-  name: z.string(),
-  area: areaShape.pick({ of: true, select: true, insets: true, box: true, among: true, beyond: true, bridge: true, pointer: true, looks: true }).extend({ touch: z.literal('tap').optional() }),
-  frames: z
-    .array(
-      z.object({
-        of: frameOfSchema,
-        channels: z
-          .array(
-            followedShape.extend({
-              seenBy: z.number().int().optional(),
-              writes: z.array(z.object({ property: z.string(), to: otherTargetSchema.optional(), curve: anyCurveSchema.optional(), link: z.number().int().optional() })).readonly(),
-            }),
-          )
-          .readonly(),
-      }),
-    )
-    .readonly(),
-  parts: z.array(z.object({ id: z.string(), className: z.string(), inside: z.string().optional(), count: z.number().int().optional(), whileOn: z.boolean().optional(), covers: z.literal('border').optional(), holds: z.literal('copy').optional() })).readonly().optional(),
-  own: z.record(z.string(), z.string()).optional(),
-  drives: z.array(z.string()).readonly(),
-  marksArea: z.literal(true).optional(),
-  sharesEye: z.literal(true).optional(),
-  media: mediaSchema.optional(),
-  notCalm: z.literal(true).optional(),
-})
+/** A script, and what it writes on the elements of the page. */
+const played = z.object({ text: z.string(), writes: z.array(z.object({ name: z.string(), select: z.string() })).readonly() })
+export type Played = z.infer<typeof played>
 
 /** A number of the word in hand as it is drawn on the page. `id` is its control; lengths in px or % of the area. */
 const valued = { id: z.string(), value: finite, least: finite, greatest: finite, unit: z.string() }
@@ -64,7 +39,12 @@ const runSample = z.object({ t: finite, x: finite, y: finite, buttons: finite, p
 export type RunSample = z.infer<typeof runSample>
 
 export const toStage = z.discriminatedUnion('type', [
-  z.object({ type: z.literal('play'), stylesheet: z.string(), figures: z.array(playedFigure).readonly() }),
+  /** The stylesheet of the effects. */
+  z.object({ type: z.literal('dress'), stylesheet: z.string() }),
+  /** Their script. */
+  z.object({ type: z.literal('play'), played }),
+  /** Asks what the page does to elements that effects read, and that they write on. */
+  z.object({ type: z.literal('facts'), key: z.string(), asked: z.object({ read: z.array(z.string()).readonly(), written: z.array(z.string()).readonly() }) }),
   z.object({ type: z.literal('show'), figures: z.array(shownFigure) }),
   /** Somebody listens only now: what was said at the beginning is said again. */
   z.object({ type: z.literal('again') }),
@@ -124,11 +104,16 @@ export type ThreadSample = z.infer<typeof sample>
 const cost = z.object({ boxes: z.number().int(), elements: z.number().int(), share: finite.min(0).max(1) })
 export type Cost = z.infer<typeof cost>
 
+const flag = z.boolean()
+/** What is known of the page: `PageFacts` of the compiler. */
+const facts = z.object({ hasBorders: flag, hasTurns: flag, hasOwnStyles: flag, hasTransitions: flag, hasLateElements: flag, hasOwnCode: flag, liesIn: z.array(z.tuple([z.string(), z.string()]).readonly()).readonly() })
+
 export const fromStage = z.discriminatedUnion('type', [
   z.object({ type: z.literal('ready'), now: finite }),
   z.object({ type: z.literal('under'), elements: z.array(under), chosen: z.boolean(), adds: z.boolean() }),
   z.object({ type: z.literal('samples'), samples: z.array(sample) }),
   z.object({ type: z.literal('cost'), cost }),
+  z.object({ type: z.literal('facts'), key: z.string(), facts }),
   /** The files that the page asks for, by hash. */
   z.object({ type: z.literal('needs'), hashes: z.array(z.string()) }),
   /** The ground of each match of a selector, as a CSS colour. */

@@ -1,4 +1,5 @@
-// What the studio asks of the worker that searches pages, and what it is answered.
+// What the studio asks of its workers, and what it is answered.
+import type { Shape } from '../core/compile/plan'
 import type { HeldBack } from '../core/page/studio-copy'
 import type { Rung } from '../core/page/candidates'
 import type { Boxes } from '../core/rig/evaluate'
@@ -53,3 +54,10 @@ export interface FromWorker {
 }
 
 export type { HeldBack, Rung }
+
+/** A script that is to be written, and how it reads: by the same number. */
+export interface ToCompiler {
+  readonly id: number
+  readonly shape: Shape
+}
+export type FromCompiler = { readonly id: number } & ({ readonly text: string } | { readonly failure: string })

@@ -1,138 +1,28 @@
 // compile(): the script of a page, from its effects and from what is known of the page.
-import { sharesEye } from '../rig/plan'
-import { partOf } from '../rig/rig'
-import { keptProperties, propertyOf } from '../rig/slot'
-import { measureFor, movedBy, tablesOf, type EffectTable, type Source } from './effects'
+import type { Source } from './effects'
 import type { Facts } from './facts'
-import { Constants } from './feels'
 import { joinFragments, type Fragment } from './join'
-import { quote } from './literal'
+import { planScript, withNumbers, type Shape } from './plan'
 import { specialise } from './specialise'
-import type { Fields } from './values'
 
-/** Members of effects and of values that a script may ask for. */
-const effectMembers = ['select', 'name', 'mark', 'notForeign', 'findsAll', 'keeps', 'stands', 'isGroup', 'isWindow', 'amongAll', 'fellows', 'insets', 'bridge', 'measure', 'readsIn', 'readsInBox', 'readsInWindow', 'fine', 'taps', 'focuses', 'looks', 'parts'] as const
-const valueMembers = ['property', 'pose', 'curve', 'feel', 'going', 'band', 'leave', 'holds', 'seenBy', 'links', 'link', 'halfLifeMs', 'goingHalfLifeMs', 'due', 'isEndless', 'byLook', 'timing', 'start', 'digits', 'within', 'linked', 'onPart', 'as', 'tellsZone'] as const
+/** Scripts by their shapes: what differs by numbers alone is written once. */
+const written = new WeakMap<readonly Fragment[], Map<string, string>>()
+const mostWritten = 200
 
-/** What these effects ask for, of everything that there is. */
-function writeScript(sources: readonly Source[], facts: Facts, fragments: readonly Fragment[]): string {
-  const constants = new Constants()
-  const moved = sources.flatMap(movedBy)
-  const tables = sources.flatMap((source) => tablesOf(source, constants, (select, box) => measureFor(select, box, moved, facts), moved.map(({ select }) => select)))
-  const known = new Map([...givenOf(tables, sources, moved.map(({ select }) => select), facts), ...knownOf(tables)])
-  const main = [...constants.lines, '', writeTables(tables, known), '', ...(known.get('hasFinds') === 'true' ? ['stand()'] : []), ...(known.get('watches') === 'true' ? ['watch()'] : []), 'listen()', ''].join('\n')
-  return masked(fragments, main, known, (mainMasked, knownMasked) => specialise(joinFragments(fragments, mainMasked, knownMasked)))
-}
-
-/** Scripts by what they were compiled from, numbers apart: a number that is dragged makes no script of another shape. */
-const compiled = new WeakMap<readonly Fragment[], Map<string, string>>()
-const mostCompiled = 200
-
-/** Numbers that are only carried through: with a decimal point, or three digits at least. */
-const numbers = /(?<![\w.])(\d+\.\d+|\d{3,})(?![\w.])/g
-const maskOf = (index: number) => `9876543${String(index).padStart(5, '0')}`
-
-/** Does the work with stand-ins for numbers, once for each shape, and puts the numbers in. */
-function masked(fragments: readonly Fragment[], main: string, known: Fields, work: (main: string, known: Fields) => string): string {
-  const values: string[] = []
-  const mask = (text: string) => text.replaceAll(numbers, (value) => {
-    if (!values.includes(value)) values.push(value)
-    return maskOf(values.indexOf(value))
-  })
-  const [mainMasked, knownMasked] = [mask(main), new Map([...known].map(([name, text]) => [name, mask(text)] as const))]
-  const key = JSON.stringify([mainMasked, ...knownMasked])
-  const kept = compiled.get(fragments) ?? new Map<string, string>()
-  compiled.set(fragments, kept)
-  const made = kept.get(key) ?? work(mainMasked, knownMasked)
-  if (kept.size >= mostCompiled) kept.clear()
+/** The readable script of a shape, with the stand-ins of its numbers. `fragments` is what it is made of. */
+export function writeShape(shape: Shape, fragments: readonly Fragment[]): string {
+  const kept = written.get(fragments) ?? new Map<string, string>()
+  written.set(fragments, kept)
+  const key = JSON.stringify(shape)
+  const made = kept.get(key) ?? `(() => {\n${specialise(joinFragments(fragments, shape.main, new Map(shape.known))).replaceAll(/^(?=.)/gm, '  ')}\n})()\n`
+  if (kept.size >= mostWritten) kept.clear()
   kept.set(key, made)
-  return made.replaceAll(/9876543(\d{5})/g, (_, index: string) => values[Number(index)] ?? '')
+  return made
 }
 
-/** The readable script of these effects on a page of which this is known. `fragments` is what it is made of. */
+/** The readable script of these effects on a page of which this is known. */
 export function compile(sources: readonly Source[], facts: Facts, fragments: readonly Fragment[]): string {
   if (sources.length === 0) return ''
-  return `(() => {\n${writeScript(sources, facts, fragments).replaceAll(/^(?=.)/gm, '  ')}\n})()\n`
-}
-
-/** What is known of the script as a whole. */
-function givenOf(tables: readonly EffectTable[], sources: readonly Source[], moved: readonly string[], { hasBorders, hasOwnStyles, hasTransitions, hasLateElements, hasOwnCode }: Facts): Fields {
-  const some = (field: string) => tables.some(({ fields, values }) => fields.has(field) || values.some((value) => value.has(field)))
-  const reads = (word: string) => tables.some(({ values }) => values.some((value) => [...value.values()].some((text) => text.includes(word))))
-  const hasTouch = tables.some(({ fields }) => !fields.has('fine'))
-  const hasLooks = some('looks')
-  const heard = ['pointermove', 'pointerover', 'pointerout', ...(hasLooks || some('taps') || reads('pointer.buttons') ? ['pointerdown', 'pointerup'] : hasTouch ? ['pointerup'] : []), 'pointercancel', ...(some('focuses') ? ['focusin', 'focusout'] : []), 'scroll', 'resize']
-  const facts = {
-    hasTouch, hasLooks,
-    hasMany: tables.length > 1,
-    hasFocus: some('focuses'),
-    hasTaps: some('taps'),
-    hasTrack: reads('speedAt') || reads('headingNow') || reads('pastOf'),
-    hasPath: reads('place.entry') || reads('place.exit'),
-    asksButtons: hasLooks || reads('pointer.buttons'),
-    asksStood: hasLooks || reads('isStill'),
-    hasFlows: some('due'),
-    hasFinds: some('keeps'),
-    hasBorders,
-    hasOwn: hasOwnStyles || hasTransitions,
-    hasTransitions,
-    hasOthers: some('linked') || some('within') || some('isGroup'),
-    watches: hasLateElements && some('stands'),
-    hidesParts: tables.some(({ rig }) => rig.parts.some(({ whileOn }) => whileOn)),
-    hasStates: some('tellsZone'),
-    sharesEye: sources.some(({ rig }) => sharesEye(rig)),
-    tells: hasOwnCode,
-  }
-  const drives = [...new Set(sources.flatMap(({ rig }) => rig.outputs.filter(({ to }) => partOf(to) === undefined).map(({ slot }) => propertyOf(slot))))]
-  const written = tables.flatMap(({ values }) => values.filter((value) => !value.has('onPart')).map((value) => value.get('property') ?? ''))
-  const list = (texts: readonly string[]) => `[${texts.join(', ')}]`
-  const lists = {
-    heard: list(heard.map(quote)),
-    ownProperties: list(hasOwnStyles ? drives.filter((property) => property in keptProperties).map(quote) : []),
-    driven: list([...drives.map(quote), ...new Set(written)]),
-    moved: quote(moved.join(', ')),
-  }
-  return new Map([...Object.entries(lists), ...Object.entries(facts).map(([name, value]) => [name, String(value)] as const)])
-}
-
-/** Members that none of the tables has, or all have alike. */
-function knownOf(tables: readonly EffectTable[]): Fields {
-  const values = tables.flatMap((table) => table.values)
-  const known = new Map<string, string>()
-  const note = (members: readonly string[], all: readonly Fields[]) => {
-    for (const member of members) {
-      const texts = new Set(all.map((fields) => fields.get(member) ?? 'undefined'))
-      const [text = 'undefined'] = texts
-      // Functions and lists are written once, where they are given.
-      if (texts.size <= 1 && /^[\w$.-]+$|^'[^'\n]*'$/.test(text)) known.set(member, text)
-    }
-  }
-  note(effectMembers, tables.map(({ fields }) => fields))
-  note(valueMembers, values)
-  // A value that is followed has these of its own too: they may become others.
-  const has = (member: string) => values.some((value) => value.has(member))
-  const ownFollower = values.some((value) => value.get('read')?.includes('hereNow'))
-  if (has('going') || has('timing') || ownFollower) known.delete('feel')
-  if (ownFollower) known.delete('band')
-  if (has('goingHalfLifeMs')) known.delete('halfLifeMs')
-  return known
-}
-
-const writeFields = (fields: Fields, known: Fields) => [...fields].filter(([name]) => !known.has(name)).map(([name, text]) => `${name}: ${text}`)
-
-function writeTables(tables: readonly EffectTable[], known: Fields): string {
-  const write = ({ fields, values }: EffectTable) => [
-    '{',
-    ...writeFields(fields, known).map((member) => `  ${member},`),
-    '  places: new Map(),',
-    '  values: [',
-    ...values.map((value) => `    { ${writeFields(value, known).join(', ')} },`),
-    '  ],',
-    '},',
-  ]
-  const told = ({ sentence }: EffectTable) => (sentence === undefined ? [] : [`// ${sentence.replaceAll(/\s+/g, ' ').trim()}`])
-  const [only] = tables
-  // Of one effect alone it is said before it, where it stays when the effect is taken out of its list.
-  if (only && tables.length === 1) return [...told(only), 'const effects = [', ...write(only).map((line) => `  ${line}`), ']'].join('\n')
-  return ['const effects = [', ...tables.flatMap((table) => [...told(table), ...write(table)]).map((line) => `  ${line}`), ']'].join('\n')
+  const { shape, numbers } = planScript(sources, facts)
+  return withNumbers(writeShape(shape, fragments), numbers)
 }

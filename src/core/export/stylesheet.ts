@@ -40,6 +40,9 @@ function writeRegistered({ rig, names }: Figure): readonly string[] {
   return [...new Set(lines)]
 }
 
+/** The rules that register what the scripts of these figures write: such rules count in the sheets of a whole page alone. */
+export const registrationsOf = (figures: readonly Figure[]): string => figures.flatMap(writeRegistered).join('\n')
+
 /** What the script writes of a channel while the pointer is away, through the curve that CSS cannot say where there is one. */
 function awayValue(channel: Parameters<typeof poseOf>[0], curve: Output['curve']): string {
   const pose = poseOf(channel)

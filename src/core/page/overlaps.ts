@@ -10,17 +10,17 @@ export function overlapsOf(selects: readonly string[], find: (select: string) =>
 }
 
 /** Whether some element of one selector is one of another, or lies in one; found once for each selector. */
-export function liesInBy<Found extends { readonly parent?: object | null }>(find: (select: string) => Iterable<Found> | undefined): (inner: string, outer: string) => boolean {
-  const known = new Map<string, ReadonlySet<object>>()
+export function liesInBy<Found extends object>(find: (select: string) => Iterable<Found> | undefined, parentOf: (element: Found) => Found | null): (inner: string, outer: string) => boolean {
+  const known = new Map<string, ReadonlySet<Found>>()
   const found = (select: string) => {
-    const set = known.get(select) ?? new Set<object>(find(select) ?? [])
+    const set = known.get(select) ?? new Set<Found>(find(select) ?? [])
     known.set(select, set)
     return set
   }
   return (inner, outer) => {
     const around = found(outer)
     for (const element of found(inner)) {
-      for (let each: { readonly parent?: object | null } | null | undefined = element; each; each = each.parent) if (around.has(each)) return true
+      for (let each: Found | null = element; each; each = parentOf(each)) if (around.has(each)) return true
     }
     return false
   }

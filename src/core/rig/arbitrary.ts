@@ -7,7 +7,7 @@ import type { Signal } from '../signal/signal'
 import type { Channel, FrameOf, Rig } from './rig'
 
 /** Numbers as a designer or a browser gives them: six decimals, and none that are hardly there. */
-export const between = (min: number, max: number) => fc.double({ min, max, noNaN: true }).map((value) => Math.round(value * 1e6) / 1e6)
+export const between = (min: number, max: number) => fc.integer({ min: Math.round(min * 1e6), max: Math.round(max * 1e6) }).map((value) => value / 1e6)
 const easing = fc.constantFrom('linear', 'ease', 'ease-in-out', 'cubic-bezier(0.2, 1.5, 0.4, 1)', 'linear(0, 0.7 30%, 0.4 60%, 1)', 'steps(4, jump-both)')
 const smooth = fc.constantFrom('linear', 'ease', 'cubic-bezier(0.2, 1.5, 0.4, 1)', 'linear(0, 0.7 30%, 0.4 60%, 1)')
 export const timed = fc.record({ kind: fc.constant('timed' as const), durationMs: between(1, 600), easing: smooth, delayMs: fc.oneof(fc.constant(0), between(0, 120)) })

@@ -1,7 +1,7 @@
 // Keeps the page in step with the stores, and takes what the page tells into them.
 import { useEffect, useLayoutEffect, useMemo } from 'react'
 import { findKind } from '../../core/effect/kinds'
-import { planFigures, playedFigures } from '../../core/export/plan'
+import { planFigures } from '../../core/export/plan'
 import { targetsOf, writeStylesheet } from '../../core/export/stylesheet'
 import { playsOn, type Effect } from '../../core/site/site'
 import { withTies } from '../../core/site/ties'
@@ -14,6 +14,7 @@ import { giveFiles } from './give-files'
 import { shownHandles } from './shown-handles'
 import type { FromStage, ShownFigure, ThreadSample } from '../../stage/protocol'
 import { whenIdle } from '../store/idle'
+import { makeScriptPlay } from '../store/scripts'
 import type { StageLink } from '../store/stage-link'
 import { newGesture } from '../store/site-store'
 import type { Gap } from '../store/view-store'
@@ -27,6 +28,8 @@ export function useStagePlay(link: StageLink, tried?: { readonly effect: string;
   const { trial, pointing, overlaps, visitor, onlyThis, selected } = useView('trial', 'pointing', 'overlaps', 'visitor', 'onlyThis', 'selected')
   const [triedEffect, triedSettings] = [tried?.effect, tried?.settings]
   const only = onlyThis && trial === null ? (selected ?? undefined) : undefined
+  const scripts = useMemo(() => makeScriptPlay(link, (error) => notify(studio, error instanceof Error ? error.message : 'The effects of this page cannot be played.')), [studio, link])
+  useEffect(() => scripts.end, [scripts])
   // As soon as the screen stands: a number that is dragged is on the page a frame earlier than after painting.
   useLayoutEffect(() => {
     const [kind = '', recipe = ''] = trial?.split('/') ?? []
@@ -34,8 +37,9 @@ export function useStagePlay(link: StageLink, tried?: { readonly effect: string;
     const effects = triedEffect === undefined ? site.effects : site.effects.map((effect) => (effect.id === triedEffect ? { ...effect, settings: triedSettings, ties: undefined } : effect))
     const played = recipeTried || effects !== site.effects ? { ...site, effects: recipeTried ? [...effects, recipeTried] : effects } : site
     const figures = planFigures(played, store.id, page.id, only)
-    link.say({ type: 'play', stylesheet: writeStylesheet(figures, overlaps), figures: playedFigures(figures) })
-  }, [studio, link, store.id, site, page.id, trial, pointing.pick, pointing.choice, pointing.typed, overlaps, only, triedEffect, triedSettings])
+    link.say({ type: 'dress', stylesheet: writeStylesheet(figures, overlaps) })
+    scripts.play(figures)
+  }, [studio, link, scripts, store.id, site, page.id, trial, pointing.pick, pointing.choice, pointing.typed, overlaps, only, triedEffect, triedSettings])
   useEffect(() => link.say({ type: 'visit', visitor: visitor === 'noscript' ? 'mouse' : visitor }), [link, visitor])
   useEffect(() => link.listen((message) => void (message.type === 'needs' && giveFiles(link, message.hashes).then((missing) => missing > 0 && notify(studio, `${missing} ${missing === 1 ? 'file' : 'files'} of this page could not be had from the studio’s server.`)))), [link, studio])
 }

@@ -1,15 +1,15 @@
-// A recipe's living sample: a small card that answers the built-in walk, played by the player itself in a shadow root.
+// A recipe's living sample: a small card that answers the built-in walk, played by the script that would be exported, in a shadow root.
 import { Box } from '@chakra-ui/react'
 import { useEffect, useRef, useState } from 'react'
 import type { Kind, Recipe } from '../../core/effect/kind'
 import type { AnyKind } from '../../core/effect/kinds'
-import { writeStylesheet } from '../../core/export/stylesheet'
+import { plainFacts } from '../../core/compile/facts'
+import { registrationsOf, writeStylesheet } from '../../core/export/stylesheet'
 import { pointAt } from '../../core/geometry/place'
-import { planRig } from '../../core/rig/plan'
 import type { Rig } from '../../core/rig/rig'
 import { placeOnWalk } from '../../core/trace/walk'
-import { attach } from '../../player/attach'
-import type { Feed } from '../../player/pointer'
+import { runScript, type RunningScript } from '../../stage/run-script'
+import { scriptFor } from '../store/scripts'
 
 const restingMs = 900
 
@@ -34,7 +34,14 @@ const sampleCss = `
   .line { height: 2px; width: 90%; margin-top: 5px; background: var(--gm-edge); }
 `
 
-let samples = 0
+/** The sample card has a border, and nothing else that would matter. */
+const sampleFacts = { ...plainFacts, hasBorders: true }
+
+/** By which the studio's own page lets scripts run. */
+const scriptNonce = () => document.querySelector<HTMLScriptElement>('script[nonce]')?.nonce ?? ''
+
+/** Each has a name of its own, since what is registered on a page is for all of it. */
+let samples = 100
 
 export function RecipeSample({ kind, recipe, moving }: RecipeSampleProps) {
   const host = useRef<HTMLDivElement>(null)
@@ -53,22 +60,30 @@ export function RecipeSample({ kind, recipe, moving }: RecipeSampleProps) {
     const { html, select } = samplesHtml[kind.sample]
     const roles = Object.fromEntries(Object.entries(recipe.roles ?? {}).map(([id, { within }]) => [id, `${select} ${within}`]))
     const rig = shrinkLengths(kind.expand(recipe.settings, select, roles))
-    root.innerHTML = `<style>${sampleCss}${writeStylesheet([{ number: 1, names, rig, sentence: '' }])}</style>${html}`
-    let feed: Feed = () => undefined
-    const detach = attach(root, planRig(rig, names), { samples: (given) => {
-      feed = given
-      return () => undefined
-    } })
+    const figures = [{ number: 1, names, rig, sentence: '' }]
+    root.innerHTML = `<style>${sampleCss}${writeStylesheet(figures)}</style>${html}`
+    const registered = new CSSStyleSheet()
+    registered.replaceSync(registrationsOf(figures))
+    document.adoptedStyleSheets.push(registered)
     const card = root.querySelector('.sample')
+    let running: RunningScript | undefined
+    let isShown = true
+    const begin = (text: string) => {
+      if (isShown) running = runScript(text, { root, nonce: scriptNonce(), requestFrame: (callback) => requestAnimationFrame(callback), elementFromPoint: () => card })
+    }
     const walk = (ms: number, now: number) => {
       if (!card) return
       const { left, top, width, height } = element.getBoundingClientRect()
       const { x, y } = pointAt({ x: left, y: top, width, height }, placeOnWalk(ms))
-      feed({ t: now, x, y, buttons: 0, pointerType: 'mouse', phase: 'move' }, card)
+      running?.hear({ t: now, x, y, buttons: 0, pointerType: 'mouse', phase: 'move' }, card)
     }
     // At rest it is shown as it lies a moment after the pointer came.
     const begun = performance.now()
-    let handle = requestAnimationFrame(() => walk(restingMs, performance.now()))
+    let handle = 0
+    void Promise.resolve(scriptFor(figures, sampleFacts)).then((text) => {
+      begin(text)
+      walk(restingMs, performance.now())
+    }, console.error)
     if (moving && !matchMedia('(prefers-reduced-motion: reduce)').matches) {
       handle = requestAnimationFrame(function step(now) {
         walk(restingMs + now - begun, performance.now())
@@ -76,8 +91,10 @@ export function RecipeSample({ kind, recipe, moving }: RecipeSampleProps) {
       })
     }
     return () => {
+      isShown = false
       cancelAnimationFrame(handle)
-      detach()
+      running?.end()
+      document.adoptedStyleSheets = document.adoptedStyleSheets.filter((sheet) => sheet !== registered)
     }
   }, [kind, recipe, moving, isSeen])
   return <Box ref={host} aria-hidden="true" width="58px" height="76px" justifySelf="center" pointerEvents="none" />

@@ -60,6 +60,8 @@ function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType 
     if (given.hasTouch) pointer.isTouch = pointerType === 'touch'
     if (given.hasTaps) hearTap(type, t)
   } else {
+    // Where the pointer stands while the page moves is where it was then.
+    if (given.hasTrack && wasOn) follow(t, pointer.x, pointer.y, true, true)
     if (given.hasPath) [pointer.fromX, pointer.fromY] = [pointer.x, pointer.y]
     pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
   }

@@ -20,8 +20,8 @@ export function GET(request: Request, { params }: Context) {
     const isScriptless = new URL(request.url).searchParams.get('visit') === 'noscript'
     const nonce = isScriptless ? undefined : randomBytes(18).toString('base64')
     const source = isScriptless ? await exportPage(site, siteId, page, html) : html
-    const { html: copy } = await copyPage(site, page, source, nonce)
-    const body = nonce === undefined ? await withFiles(copy, readAsset) : withAgent(copy, stageScript(), nonce)
+    const copy = await copyPage(site, page, source, nonce)
+    const body = nonce === undefined ? await withFiles(copy.html, readAsset) : withAgent(copy, stageScript(), nonce)
     return new Response(body, {
       headers: {
         'content-type': 'text/html; charset=utf-8',

@@ -1,8 +1,8 @@
 // The pointer of a real page, as samples.
 import { isPresent, type Phase, type PointerType, type Sample } from '../core/signal/sample'
 
-/** Takes a sample, and the element that was hit where the browser told. */
-export type Feed = (sample: Sample, hit?: Element | null) => void
+/** Takes a sample, and the element that was hit. */
+export type Feed = (sample: Sample, hit: Element | null) => void
 
 /** A source of samples: it calls `feed` until the function it gave back is called. */
 export type Source = (feed: Feed) => () => void
@@ -17,7 +17,7 @@ const phaseOf: Readonly<Record<string, Phase>> = {
 }
 
 /** Listens to the pointer of a document, to the focus, and to what moves the page under the pointer. */
-export function pointerOf(page: Document, root: Document | ShadowRoot = page): Source {
+export function pointerOf(page: Document): (feed: (sample: Sample, hit?: Element | null) => void) => void {
   return (feed) => {
     const last: Sample = { t: 0, x: NaN, y: NaN, buttons: 0, pointerType: 'mouse', phase: 'leave' }
     // Of several pointers the one that came or moved last leads.
@@ -29,8 +29,7 @@ export function pointerOf(page: Document, root: Document | ShadowRoot = page): S
       last.buttons = event.buttons
       last.pointerType = event.pointerType as PointerType
       last.phase = phaseOf[event.type] ?? 'move'
-      // Inside a shadow root the page's own listener is told of its host only.
-      feed(last, root === page ? (event.target as Element) : undefined)
+      feed(last, event.target as Element)
     }
     const led = (event: PointerEvent) => {
       lead = event.pointerId
@@ -60,8 +59,7 @@ export function pointerOf(page: Document, root: Document | ShadowRoot = page): S
       const phase = event.type === 'focusin' ? 'focus' : 'blur'
       if (phase === 'blur' || target.matches(':focus-visible')) feed({ ...last, t: event.timeStamp, phase }, target)
     }
-    const stop = new AbortController()
-    const options = { passive: true, capture: true, signal: stop.signal } as const
+    const options = { passive: true, capture: true } as const
     page.addEventListener('pointermove', led, options)
     page.addEventListener('pointerover', revealed, options)
     page.addEventListener('pointerdown', led, options)
@@ -72,8 +70,7 @@ export function pointerOf(page: Document, root: Document | ShadowRoot = page): S
     page.addEventListener('focusout', focused, options)
     page.addEventListener('scroll', scrolled, options)
     page.addEventListener('visibilitychange', left, options)
-    window.addEventListener('blur', left, { passive: true, signal: stop.signal })
+    window.addEventListener('blur', left, { passive: true })
     window.addEventListener('resize', scrolled, options)
-    return () => stop.abort()
   }
 }

@@ -1,0 +1,25 @@
+// What a script writes on the elements of a page, by which it can be taken off again.
+import { planRig } from '../rig/plan'
+import { targetSelect } from '../rig/select'
+import type { Source } from './effects'
+
+/** A custom property or an attribute, and the elements that may have it. */
+export interface Written {
+  readonly name: string
+  readonly select: string
+}
+
+/** The properties and attributes that these effects write on elements of the page, and on which. */
+export function writesOf(sources: readonly Source[]): readonly Written[] {
+  return sources.flatMap(({ rig, names }) => planRig(rig, names).flatMap(({ name, area, frames, own }) => {
+    const ground = area.of === 'window' ? ':root' : area.select
+    const mark = `data-${name}`
+    return [{ name: mark, select: ground }, ...frames.flatMap(({ of, channels }) => {
+      const frame = typeof of === 'object' && 'each' in of ? of.each : ground
+      return channels.flatMap(({ writes }) => writes.flatMap(({ property, to }) => {
+        const select = targetSelect(frame, to ?? 'self')
+        return [property, mark, ...Object.values(own ?? {})].map((each) => ({ name: each, select }))
+      }))
+    })]
+  }))
+}

@@ -1,0 +1,101 @@
+// The scripts that play on pages in the studio: those that are exported, written by a worker for what the page in its frame is.
+import { planScript, withNumbers, type Shape } from '../../core/compile/plan'
+import { askedBy, takeFacts, type PageFacts } from '../../core/compile/page-facts'
+import type { Facts } from '../../core/compile/facts'
+import type { Source } from '../../core/compile/effects'
+import { writesOf } from '../../core/compile/writes'
+import type { FromCompiler, ToCompiler } from '../../worker/protocol'
+import type { StageLink } from './stage-link'
+
+/** Scripts by their shapes, with stand-ins for numbers: a number that is dragged asks nobody. */
+const written = new Map<string, string>()
+const mostWritten = 500
+const waiting = new Map<number, { readonly take: (text: string) => void; readonly fail: (error: Error) => void }>()
+let compiler: Worker | undefined
+let asked = 0
+
+function compilerWorker(): Worker {
+  if (compiler) return compiler
+  compiler = new Worker(new URL('../../worker/compile.ts', import.meta.url), { type: 'module' })
+  compiler.addEventListener('message', ({ data }: MessageEvent<FromCompiler>) => {
+    if ('text' in data) waiting.get(data.id)?.take(data.text)
+    else waiting.get(data.id)?.fail(new Error(data.failure))
+    waiting.delete(data.id)
+  })
+  return compiler
+}
+
+/** A shape, written out by the worker. */
+function write(shape: Shape, key: string): Promise<string> {
+  return new Promise((resolve, fail) => {
+    const id = ++asked
+    waiting.set(id, { fail, take: (text) => {
+      if (written.size >= mostWritten) written.clear()
+      written.set(key, text)
+      resolve(text)
+    } })
+    compilerWorker().postMessage({ id, shape } satisfies ToCompiler)
+  })
+}
+
+/** The script of these effects: at once where one of its shape was written before. */
+export function scriptFor(sources: readonly Source[], facts: Facts): string | Promise<string> {
+  if (sources.length === 0) return ''
+  // What effects do is told in comments, which nobody reads here; then a number of the stylesheet makes no other script.
+  const { shape, numbers } = planScript(sources.map(({ rig, names }) => ({ rig, names })), facts)
+  const key = JSON.stringify(shape)
+  const known = written.get(key)
+  return known === undefined ? write(shape, key).then((text) => withNumbers(text, numbers)) : withNumbers(known, numbers)
+}
+
+/** Plays effects on the page in one frame, whichever page comes into it. */
+export interface ScriptPlay {
+  readonly play: (sources: readonly Source[]) => void
+  /** Writes a script that may be played next. */
+  readonly prepare: (sources: readonly Source[]) => void
+  readonly end: () => void
+}
+
+export function makeScriptPlay(link: StageLink, onFail: (error: unknown) => void): ScriptPlay {
+  const known = new Map<string, PageFacts>()
+  let playing: readonly Source[] | undefined
+  let round = 0
+  /** What there is to know of the page; asked of it once. */
+  const factsFor = (sources: readonly Source[]): PageFacts | Promise<PageFacts> => {
+    const about = askedBy(sources)
+    const key = JSON.stringify(about)
+    return known.get(key) ?? link.ask({ type: 'facts', key, asked: about }, (answer) => (answer.type === 'facts' && answer.key === key ? answer.facts : undefined)).then((facts) => {
+      known.set(key, facts)
+      return facts
+    })
+  }
+  const textFor = (sources: readonly Source[]): string | Promise<string> => {
+    const facts = factsFor(sources)
+    return facts instanceof Promise ? facts.then((each) => scriptFor(sources, takeFacts(each))) : scriptFor(sources, takeFacts(facts))
+  }
+  const show = () => {
+    const sources = playing
+    if (!sources) return
+    const mine = ++round
+    const say = (text: string) => mine === round && link.say({ type: 'play', played: { text, writes: writesOf(sources) } })
+    const text = textFor(sources)
+    if (typeof text === 'string') say(text)
+    else text.then(say, (error: unknown) => mine === round && onFail(error))
+  }
+  const stop = link.listen(({ type }) => {
+    if (type !== 'ready') return
+    known.clear()
+    show()
+  })
+  return {
+    play: (sources) => {
+      playing = sources
+      show()
+    },
+    prepare: (sources) => void Promise.resolve(textFor(sources)).catch(() => undefined),
+    end: () => {
+      round++
+      stop()
+    },
+  }
+}
