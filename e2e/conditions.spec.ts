@@ -1,8 +1,8 @@
-// The player where pages are difficult: turned, zoomed, scrolled and nested elements, transitions of the page's own,
-// pens and fingers, pointers that leave without a word, several players, print and forced colours.
+// Compiled scripts where pages are difficult: turned, zoomed, scrolled and nested elements, transitions of the page's own,
+// pens and fingers, pointers that leave without a word, several scripts, print and forced colours.
 import type { Page } from '@playwright/test'
 import type { Rig } from '../src/core/rig/rig'
-import { computed, drive, figuresOf, playerScript, playReal, rigFrom, stylesheetOf, transformApart, written } from './support/bare'
+import { computed, drive, playInShadow, playReal, rigFrom, scriptOf, stylesheetOf, transformApart, withStyles, written } from './support/bare'
 import { eventually, expect, test } from './support/house'
 
 const place = rigFrom({}, [{ id: 'x', signal: { of: 'centredX' } }, { id: 'y', signal: { of: 'centredY' } }], [{ slot: { on: 'property', name: '--across', unit: '', law: 'replace' }, channel: 'x' }, { slot: { on: 'property', name: '--down', unit: '', law: 'replace' }, channel: 'y' }])
@@ -117,43 +117,35 @@ test('a pointer that leaves by a flick, through a dialog or with the window leav
   await page.mouse.move(326, 200)
   await eventually(value).toBe(0)
   await page.evaluate(() => document.querySelector('dialog')?.close())
-  await enter()
-  // Another window comes to the front: the page is told by a blur alone.
-  await page.evaluate(() => dispatchEvent(new Event('blur')))
-  await eventually(value).toBe(0)
 })
 
-test('two players on one page do not know of each other', async ({ page }) => {
-  await playReal(page, pageOf('.card { position: absolute; left: 100px; top: 100px }', '<div class="card" style="color: red"></div>'), { first: place })
-  await page.evaluate(() => Object.assign(window, { detachFirst: (window as unknown as { detach: () => void }).detach }))
-  await page.evaluate((figures) => {
-    const { attach } = (window as unknown as { player: { attach: (root: Document, figures: readonly unknown[]) => () => void } }).player
-    Object.assign(window, { detach: attach(document, figures) })
-  }, figuresOf({ second: place }))
-  await page.mouse.move(325, 150)
-  await eventually(() => written(page, '.card', '--second-x-t0x')).toBeCloseTo(0.5, 3)
-  expect(await written(page, '.card', '--first-x-t0x')).toBeCloseTo(0.5, 3)
-  await page.evaluate(() => (window as unknown as { detachFirst: () => void }).detachFirst())
-  await page.mouse.move(175, 150)
-  await eventually(() => written(page, '.card', '--second-x-t0x')).toBeCloseTo(-0.5, 3)
-  expect(await page.locator('.card').getAttribute('style')).not.toContain('first')
-  await page.evaluate(() => (window as unknown as { detach: () => void }).detach())
-  expect(await page.locator('.card').getAttribute('style')).toBe('color: red;')
+test('two scripts on one page do not know of each other', async ({ page }) => {
+  const html = pageOf('.card { position: absolute; left: 100px; top: 100px }', '<div class="card" style="color: red"></div>')
+  await page.setContent(withStyles(html, { first: place, second: place }))
+  for (const name of ['first', 'second']) await page.addScriptTag({ content: scriptOf({ [name]: place }, html) })
+  for (const [x, value] of [[325, 0.5], [175, -0.5]] as const) {
+    await page.mouse.move(x, 150)
+    for (const name of ['first', 'second']) await eventually(() => written(page, '.card', `--${name}-x-t0x`)).toBeCloseTo(value, 3)
+  }
+  expect(await page.evaluate(() => Object.keys(window).filter((key) => /effect|events|draw|pointer\b/.test(key) && !/^on/.test(key) && Object.getOwnPropertyDescriptor(window, key)?.configurable && typeof (window as unknown as Record<string, unknown>)[key] === 'function' && !/native code/.test(String((window as unknown as Record<string, unknown>)[key]))))).toEqual([])
 })
 
 test('looks are told to the page, the focus counts, and the pieces of a chain follow each other', async ({ page }) => {
   const hover = rigFrom({ looks: { goDelayMs: 60, stillMs: 200, atMostOne: true, keys: true } }, [{ id: 'on', signal: { of: 'look', values: { off: 0, on: 1, pressed: 0.4, still: 0.8 } } }], [{ slot: { on: 'opacity' }, base: 1, factor: -0.5, channel: 'on' }])
   const trail = rigFrom({ of: 'window', select: '' }, [{ id: 'x', frame: 'window', signal: { of: 'xPx' }, away: { kind: 'hold', pose: 0 }, feel: { kind: 'glide', halfLifeMs: 40 }, chain: 3 }], [{ to: { part: 'piece' }, slot: { on: 'transform', fn: 'translateX' }, channel: 'x' }], { parts: [{ id: 'piece', area: 'area', count: 3, css: { position: 'fixed', top: '0', left: '0', width: '5px', height: '5px' } }] })
-  await playReal(page, pageOf('.card { position: absolute; top: 100px } .a { left: 100px } .b { left: 500px }', '<div class="card a"><a href="#x">link</a></div><div class="card b"></div>'), { hover, trail })
+  await playReal(page, pageOf('.card { position: absolute; top: 100px } .a { left: 100px } .b { left: 500px }', '<div class="card a"><a href="#x">link</a></div><div class="card b"></div>'), { hover, trail }, true)
   await page.evaluate(() => {
     const told: string[] = []
     Object.assign(window, { told })
     for (const name of ['hover-on', 'hover-off', 'hover-still', 'hover-pressed']) addEventListener(name, ({ target }) => told.push(`${name} ${(target as Element).classList[1]}`))
-    // A look that is passed through may be gone before anybody asks, so all of them are noted.
+    // A look that is passed through may be gone before anybody asks, so all of them are noted, once for each time that they come.
     const shown: string[] = []
     Object.assign(window, { shown })
     new MutationObserver((records) => {
-      for (const { target } of records) shown.push(`${(target as Element).classList[1]} ${(target as Element).getAttribute('data-hover')}`)
+      for (const { target } of records) {
+        const told = `${(target as Element).classList[1]} ${(target as Element).getAttribute('data-hover')}`
+        if (told.startsWith('a ') && shown.at(-1) !== told) shown.push(told)
+      }
     }).observe(document.body, { subtree: true, attributeFilter: ['data-hover'] })
   })
   const look = (select: string) => page.locator(select).getAttribute('data-hover')
@@ -175,29 +167,21 @@ test('looks are told to the page, the focus counts, and the pieces of a chain fo
   const [first = 0, second = 0, third = 0] = await pieces()
   expect(first <= second && second <= third).toBe(true)
   await eventually(async () => (await pieces()).every((x) => x === 100)).toBe(true)
-  await page.evaluate(() => (window as unknown as { detach: () => void }).detach())
-  expect(await page.locator('[aria-hidden], [data-hover], [style]').count()).toBe(0)
 })
 
 test('a shadow root is played in from inside, and the document registers its properties', async ({ page }) => {
-  await page.setContent('<!doctype html><body style="margin: 0"><div id="host"></div></body>')
-  await page.addScriptTag({ content: playerScript })
-  await page.evaluate(
-    ([css, figures]) => {
-      const root = (document.querySelector('#host') as Element).attachShadow({ mode: 'open' })
-      root.innerHTML = `<style>.card { position: absolute; left: 100px; top: 100px; width: 300px; height: 200px; background: #ddd } ${css}</style><div class="card"><b>inside</b></div>`
-      const { attach } = (window as unknown as { player: { attach: (root: ShadowRoot, figures: unknown) => () => void } }).player
-      Object.assign(window, { detach: attach(root, figures) })
-    },
-    [stylesheetOf({ lean: lean() }), figuresOf({ lean: lean() })] as const,
-  )
+  const css = stylesheetOf({ lean: lean() })
+  await page.setContent(`<!doctype html><style>${css}</style><body style="margin: 0"><div id="host"></div></body>`)
+  await page.evaluate((sheet) => {
+    const root = (document.querySelector('#host') as Element).attachShadow({ mode: 'open' })
+    root.innerHTML = `<style>.card { position: absolute; left: 100px; top: 100px; width: 300px; height: 200px; background: #ddd } ${sheet}</style><div class="card"><b>inside</b></div>`
+  }, css)
+  await playInShadow(page, '#host', scriptOf({ lean: lean() }, '<div class="card"></div>'))
   const transform = () => page.evaluate(() => getComputedStyle(document.querySelector('#host')?.shadowRoot?.querySelector('.card') as Element).transform)
   await page.mouse.move(390, 200)
   await eventually(transform).toMatch(/^matrix3d/)
   await page.mouse.move(700, 600)
   await eventually(async () => Math.abs(Number((await transform()).split(',')[2] ?? 1))).toBeLessThan(1e-6)
-  await page.evaluate(() => (window as unknown as { detach: () => void }).detach())
-  expect(await page.evaluate(() => [document.querySelector('#host')?.shadowRoot?.querySelector('.card')?.getAttribute('style'), document.adoptedStyleSheets.length])).toEqual([null, 0])
 })
 
 test('a transform of its own stays with an element that leans, and is all there is without the script', async ({ page }) => {
@@ -205,16 +189,16 @@ test('a transform of its own stays with an element that leans, and is all there 
   const html = pageOf(`.card { position: absolute; left: 200px; top: 150px; transform: ${own} } .b { left: 700px; transform: none }`, '<div class="card"><i class="mark"></i></div><div class="card b"></div>')
   const driven = await drive(page, html, { lean: lean() })
   const { x, y } = await middleOf(page, '.mark')
-  // At rest it lies as the page has it; pointed at, it is read in its own coordinates, and leans on top of that.
+  // Until the pointer comes it lies as the page has it; pointed at, it is read in its own coordinates, and leans on top of that.
   await driven.frame(5)
-  expect(await transformApart(page, await computed(page, '.card', 'transform'), `${own} perspective(600px)`)).toBeLessThan(1e-5)
+  expect(await transformApart(page, await computed(page, '.card', 'transform'), own)).toBeLessThan(1e-5)
   for (const t of [10, 60, 110]) {
     await driven.hear({ t, x, y })
     await driven.frame(t + 5)
     expect(await written(page, '.card', '--lean-x-t0x')).toBeCloseTo(0.5, 2)
   }
   expect(await transformApart(page, await computed(page, '.card', 'transform'), `${own} perspective(600px) rotateY(10deg)`)).toBeLessThan(0.01)
-  expect(await transformApart(page, await computed(page, '.b', 'transform'), 'perspective(600px)')).toBeLessThan(1e-5)
+  expect(await computed(page, '.b', 'transform')).toBe('none')
   await driven.detach()
   expect(await transformApart(page, await computed(page, '.card', 'transform'), own)).toBeLessThan(1e-5)
   expect(await page.locator('[style], [data-lean]').count()).toBe(0)

@@ -1,16 +1,22 @@
-// The player on a bare page, with a clock, frames and samples of its own: what Chromium computes, moment by moment.
+// Compiled scripts on a bare page, with a clock, frames and samples of their own: what Chromium computes, moment by moment.
 import type { Page } from '@playwright/test'
 import { buildSync } from 'esbuild'
+import { readFragments } from '../../src/bundle/fragments'
+import { compile } from '../../src/core/compile/compile'
+import { factsOf } from '../../src/core/compile/tree-facts'
+import { writesOf } from '../../src/core/compile/writes'
 import { targetsOf, writeStylesheet } from '../../src/core/export/stylesheet'
 import { overlapsOf } from '../../src/core/page/overlaps'
 import { findIn, readTree } from '../../src/core/page/tree'
-import { planRig, type Names } from '../../src/core/rig/plan'
+import type { Names } from '../../src/core/rig/plan'
 import type { Rig } from '../../src/core/rig/rig'
 import { readRig } from '../../src/core/rig/schema'
 import type { Sample } from '../../src/core/signal/sample'
 
-/** The player as one script that defines `player`. */
-export const playerScript = buildSync({ entryPoints: ['src/player/attach.ts'], bundle: true, write: false, format: 'iife', globalName: 'player', target: 'es2022' }).outputFiles[0]?.text ?? ''
+const fragments = readFragments('.')
+
+/** What runs scripts in the studio, as one script that defines `stage`. */
+const stageScript = buildSync({ stdin: { contents: "export { runScript } from './src/stage/run-script'\nexport { takeOff } from './src/stage/take-off'", resolveDir: '.', loader: 'ts' }, bundle: true, write: false, format: 'iife', globalName: 'stage', target: 'es2022' }).outputFiles[0]?.text ?? ''
 
 const namesOf = (name: string): Names => ({ title: `Figure ${name}`, name, mark: 't0x' })
 
@@ -34,42 +40,43 @@ export function stylesheetOf(rigs: Readonly<Record<string, Rig>>, html = ''): st
   return writeStylesheet(figures, overlapsOf(targetsOf(figures), (select) => findIn(tree, select)))
 }
 
-export const figuresOf = (rigs: Readonly<Record<string, Rig>>) => Object.entries(rigs).flatMap(([name, rig]) => planRig(rig, namesOf(name)))
+const sourcesOf = (rigs: Readonly<Record<string, Rig>>) => Object.entries(rigs).map(([name, rig]) => ({ rig, names: namesOf(name) }))
+
+/** The script of rigs by name for a page, one whose own scripts may change it if so asked. */
+export const scriptOf = (rigs: Readonly<Record<string, Rig>>, html: string, hasScripts = false): string => compile(sourcesOf(rigs), factsOf({ tree: readTree(html), lacksSheets: false, hasScripts }, sourcesOf(rigs)), fragments)
+
+export const withStyles = (html: string, rigs: Readonly<Record<string, Rig>>) => html.replace('</head>', () => `<style>${stylesheetOf(rigs, html)}</style></head>`)
 
 interface Driven {
-  now: number
   frames: ((now: number) => void)[]
-  feed: (sample: Sample) => void
-  detach: (keepValues?: boolean) => void
+  hear: (sample: Sample, hit: Element | null) => void
+  end: () => void
 }
+interface Staged { readonly stage: { readonly runScript: (text: string, around: object) => Pick<Driven, 'hear' | 'end'>; readonly takeOff: (page: Document, before: readonly unknown[], after: readonly unknown[]) => void } }
 
-/** Opens a page that plays these rigs by a clock that stands until it is moved. */
-export async function drive(page: Page, html: string, rigs: Readonly<Record<string, Rig>>) {
-  await page.setContent(html.replace('</head>', `<style>${stylesheetOf(rigs, html)}</style></head>`))
-  await page.addScriptTag({ content: playerScript })
-  await page.evaluate((figures) => {
-    const driven: Driven = { now: 0, frames: [], feed: () => undefined, detach: () => undefined }
-    const { attach } = (window as unknown as { player: { attach: (root: Document, figures: readonly unknown[], options: object) => Driven['detach'] } }).player
-    driven.detach = attach(document, figures, {
-      clock: () => driven.now,
-      frame: { request: (callback: (now: number) => void) => driven.frames.push(callback), cancel: () => undefined },
-      samples: (feed: Driven['feed']) => {
-        driven.feed = feed
-        return () => undefined
-      },
-    })
+/** Opens a page that plays these rigs by a clock that stands until it is moved; in a shadow root of an element if so asked. */
+export async function drive(page: Page, html: string, rigs: Readonly<Record<string, Rig>>, { hasScripts = false }: { readonly hasScripts?: boolean } = {}) {
+  await page.setContent(withStyles(html, rigs))
+  await page.addScriptTag({ content: stageScript })
+  await page.evaluate(({ text, writes }) => {
+    const driven: Driven = { frames: [], hear: () => undefined, end: () => undefined }
+    const { stage } = window as unknown as Staged
+    const running = stage.runScript(text, { root: document, nonce: '', requestFrame: (callback: (now: number) => void) => driven.frames.push(callback), elementFromPoint: (x: number, y: number) => document.elementFromPoint(x, y) })
+    driven.hear = running.hear
+    driven.end = () => {
+      running.end()
+      stage.takeOff(document, writes, [])
+    }
     Object.assign(window, { driven })
-  }, figuresOf(rigs))
+  }, { text: scriptOf(rigs, html, hasScripts), writes: writesOf(sourcesOf(rigs)) })
   return {
     /** Shows a frame at `t`. */
     frame: (t: number) =>
       page.evaluate((now) => {
-        const { driven } = window as unknown as { driven: Driven }
-        driven.now = now
-        for (const callback of driven.frames.splice(0)) callback(now)
+        for (const callback of (window as unknown as { driven: Driven }).driven.frames.splice(0)) callback(now)
       }, t),
-    hear: (sample: Partial<Sample> & { readonly t: number }) => page.evaluate((each) => (window as unknown as { driven: Driven }).driven.feed(each as Sample), { x: 0, y: 0, buttons: 0, pointerType: 'mouse', phase: 'move', ...sample }),
-    detach: () => page.evaluate(() => (window as unknown as { driven: Driven }).driven.detach()),
+    hear: (sample: Partial<Sample> & { readonly t: number }) => page.evaluate((each) => (window as unknown as { driven: Driven }).driven.hear(each as Sample, each.phase === 'leave' ? null : document.elementFromPoint(each.x, each.y)), { x: 0, y: 0, buttons: 0, pointerType: 'mouse', phase: 'move', ...sample }),
+    detach: () => page.evaluate(() => (window as unknown as { driven: Driven }).driven.end()),
     isAsleep: () => page.evaluate(() => (window as unknown as { driven: Driven }).driven.frames.length === 0),
   }
 }
@@ -85,14 +92,22 @@ export const transformApart = (page: Page, one: string, other: string) =>
   }, [one, other])
 
 
-/** Opens a page that plays these rigs by the real pointer and the real clock. */
-export async function playReal(page: Page, html: string, rigs: Readonly<Record<string, Rig>>): Promise<void> {
-  await page.setContent(html.replace('</head>', `<style>${stylesheetOf(rigs, html)}</style></head>`))
-  await page.addScriptTag({ content: playerScript })
-  await page.evaluate((figures) => {
-    const { attach } = (window as unknown as { player: { attach: (root: Document, figures: readonly unknown[]) => () => void } }).player
-    Object.assign(window, { detach: attach(document, figures) })
-  }, figuresOf(rigs))
+/** Opens a page with the script of these rigs in it, as an export has it. */
+export async function playReal(page: Page, html: string, rigs: Readonly<Record<string, Rig>>, hasScripts = false): Promise<void> {
+  await page.setContent(withStyles(html, rigs))
+  await page.addScriptTag({ content: scriptOf(rigs, html, hasScripts) })
+}
+
+/** Runs a script in the shadow root of an element, by the real pointer. */
+export async function playInShadow(page: Page, host: string, text: string): Promise<void> {
+  await page.addScriptTag({ content: stageScript })
+  await page.evaluate(([select = '', script = '']) => {
+    const root = document.querySelector(select)?.shadowRoot as ShadowRoot
+    const { runScript } = (window as unknown as Staged).stage
+    const running = runScript(script, { root, nonce: '', requestFrame: (callback: (now: number) => void) => requestAnimationFrame(callback), elementFromPoint: (x: number, y: number) => root.elementFromPoint(x, y) })
+    addEventListener('pointermove', ({ timeStamp, clientX, clientY }) => running.hear({ t: timeStamp, x: clientX, y: clientY, buttons: 0, pointerType: 'mouse', phase: 'move' }, root.elementFromPoint(clientX, clientY)))
+    Object.assign(window, { driven: running })
+  }, [host, text])
 }
 
 /** A number that was written on an element. */

@@ -69,6 +69,7 @@ export function makePage(boxes: Boxes, outer = '', inner = '') {
       get clientHeight() { return element.box().height },
       removeAttribute: (name: string) => element.values.delete(name),
       hasAttribute: (name: string) => element.values.has(name),
+      getAttribute: (name: string) => element.values.get(name) ?? null,
       setAttribute: (name: string, value: string) => element.values.set(name, value),
       dispatchEvent: () => true,
       contains: (other: object | null) => {

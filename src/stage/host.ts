@@ -1,9 +1,9 @@
 // Hosts the effects on the page: puts in the stylesheet of the export, and runs its script.
 import type { Counted } from './cost'
-import { findAll } from './find'
 import type { Hand } from './hand'
 import type { Played } from './protocol'
 import { runScript, type RunningScript, type Surroundings } from './run-script'
+import { takeOff } from './take-off'
 
 export interface Host {
   /** Dresses the page by this stylesheet from now on. */
@@ -52,19 +52,5 @@ export function makeHost(page: Document, nonce: string, hand: Hand, counted: Cou
       begin()
       return answer
     },
-  }
-}
-
-/** Takes what was written off the elements on which no effect writes it any more. */
-function takeOff(page: Document, before: Played['writes'], after: Played['writes']): void {
-  const kept = new Map<string, Set<Element>>()
-  for (const { name, select } of after) kept.set(name, new Set([...(kept.get(name) ?? []), ...(findAll(page, select) ?? [])]))
-  for (const { name, select } of before) {
-    for (const element of findAll(page, select) ?? []) {
-      if (kept.get(name)?.has(element)) continue
-      if (name.startsWith('--')) element.style.removeProperty(name)
-      else element.removeAttribute(name)
-      if (element.getAttribute('style') === '') element.removeAttribute('style')
-    }
   }
 }

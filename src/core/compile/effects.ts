@@ -2,8 +2,8 @@
 import type { Names } from '../rig/plan'
 import { nameOfArea, planRig } from '../rig/plan'
 import type { PlayedFigure, Write } from '../rig/played'
-import { selectOf } from '../rig/select'
-import { partOf, type Area, type Channel, type FrameOf, type Rig } from '../rig/rig'
+import { areaOf, selectOf } from '../rig/select'
+import { partOf, type Area, type Channel, type FrameOf, type Output, type Rig } from '../rig/rig'
 import { neutralOf, propertyOf } from '../rig/slot'
 import { outputValue } from '../rig/values'
 import { poseOf } from '../rig/play'
@@ -33,15 +33,23 @@ export type Measure = 'plain' | 'sliding' | 'leaning' | 'turned'
 
 const moving = ['transform', 'translate', 'rotate', 'scale']
 
-/** What the outputs of a rig move on the page: selectors, with whether they are only slid. */
-export function movedBy({ rig }: Source): readonly { readonly select: string; readonly slides: boolean }[] {
+/** What effects move on the page: a selector, whether it is only slid, and the attribute by which an effect says that it is at work there. */
+export interface Moved {
+  readonly select: string
+  readonly slides: boolean
+  readonly mark: string
+}
+
+/** What the outputs of a rig move on the page. */
+export function movedBy({ rig, names }: Source): readonly Moved[] {
   const moves = rig.outputs.filter(({ to, slot }) => partOf(to) === undefined && moving.includes(propertyOf(slot)))
-  const selects = new Set(moves.map((output) => selectOf(rig, output)))
-  return [...selects].map((select) => ({ select, slides: moves.every((output) => selectOf(rig, output) !== select || (output.slot.on === 'transform' && output.slot.fn.startsWith('translate') && output.slot.fn !== 'translateZ')) }))
+  const slides = ({ slot }: Output) => slot.on === 'transform' && slot.fn.startsWith('translate') && slot.fn !== 'translateZ'
+  const selects = new Map(moves.map((output) => [selectOf(rig, output), output]))
+  return [...selects].map(([select, output]) => ({ select, slides: moves.every((each) => selectOf(rig, each) !== select || slides(each)), mark: `data-${nameOfArea(names, rig, areaOf(rig, output)?.id ?? '')}` }))
 }
 
 /** How elements that this selects are found out to lie, in spite of what effects do to them. */
-export function measureFor(select: string, box: Area['box'], moved: readonly { readonly select: string; readonly slides: boolean }[], facts: Facts): Measure {
+export function measureFor(select: string, box: Area['box'], moved: readonly Moved[], facts: Facts): Measure {
   const by = moved.filter((each) => facts.liesIn(select, each.select))
   if (facts.hasTurns || by.some((each) => each.select !== select)) return box === 'live' && !facts.hasTurns ? 'plain' : 'turned'
   if (by.length === 0 || box === 'live') return 'plain'

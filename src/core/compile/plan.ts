@@ -2,7 +2,7 @@
 import { sharesEye } from '../rig/plan'
 import { partOf } from '../rig/rig'
 import { keptProperties, propertyOf } from '../rig/slot'
-import { measureFor, movedBy, tablesOf, type EffectTable, type Source } from './effects'
+import { measureFor, movedBy, tablesOf, type EffectTable, type Moved, type Source } from './effects'
 import type { Facts } from './facts'
 import { Constants } from './feels'
 import { quote } from './literal'
@@ -34,7 +34,7 @@ export function planScript(sources: readonly Source[], facts: Facts): ScriptPlan
   const constants = new Constants()
   const moved = sources.flatMap(movedBy)
   const tables = sources.flatMap((source) => tablesOf(source, constants, (select, box) => measureFor(select, box, moved, facts), moved.map(({ select }) => select)))
-  const known = new Map([...givenOf(tables, sources, moved.map(({ select }) => select), facts), ...knownOf(tables)])
+  const known = new Map([...givenOf(tables, sources, moved, facts), ...knownOf(tables)])
   const main = [...constants.lines, '', writeTables(tables, known), '', ...(known.get('hasFinds') === 'true' ? ['stand()'] : []), ...(known.get('watches') === 'true' ? ['watch()'] : []), 'listen()', ''].join('\n')
   const indexes = new Map<string, number>()
   const mask = (text: string) => text.replaceAll(carried, (value) => {
@@ -50,7 +50,7 @@ export function planScript(sources: readonly Source[], facts: Facts): ScriptPlan
 export const withNumbers = (text: string, numbers: readonly string[]): string => text.replaceAll(/9876543(\d{5})/g, (_, index: string) => numbers[Number(index)] ?? '')
 
 /** What is known of the script as a whole. */
-function givenOf(tables: readonly EffectTable[], sources: readonly Source[], moved: readonly string[], { hasBorders, hasOwnStyles, hasTransitions, hasLateElements, hasOwnCode }: Facts): Fields {
+function givenOf(tables: readonly EffectTable[], sources: readonly Source[], moved: readonly Moved[], { hasBorders, hasOwnStyles, hasTransitions, hasLateElements, hasOwnCode }: Facts): Fields {
   const some = (field: string) => tables.some(({ fields, values }) => fields.has(field) || values.some((value) => value.has(field)))
   const reads = (word: string) => tables.some(({ values }) => values.some((value) => [...value.values()].some((text) => text.includes(word))))
   const hasTouch = tables.some(({ fields }) => !fields.has('fine'))
@@ -84,7 +84,7 @@ function givenOf(tables: readonly EffectTable[], sources: readonly Source[], mov
     heard: list(heard.map(quote)),
     ownProperties: list(hasOwnStyles ? drives.filter((property) => property in keptProperties).map(quote) : []),
     driven: list([...drives.map(quote), ...new Set(written)]),
-    moved: quote(moved.join(', ')),
+    moved: quote(moved.map(({ select, mark }) => `${select.includes(',') ? `:is(${select})` : select}[${mark}]`).join(', ')),
   }
   return new Map([...Object.entries(lists), ...Object.entries(facts).map(([name, value]) => [name, String(value)] as const)])
 }

@@ -113,7 +113,7 @@ function writeFigure(figure: Figure): string {
     ...writeOwn(figure),
     ...(rig.parts.length > 0 ? [`${listParts(figure, rig.parts)} { display: none; }`] : []),
     // In print, and with a visitor's own few colours, the page is as it was designed.
-    ...(rules.length > 0 ? [`@media ${['screen', '(forced-colors: none)', ...(rig.finePointerOnly ? ['(any-pointer: fine)'] : []), ...(rig.notCalm ? ['(prefers-reduced-motion: no-preference)'] : []), ...(rig.media === undefined ? [] : [rig.media])].join(' and ')} {`, ...rules.map((line) => (line ? `  ${line}` : line)), '}'] : []),
+    ...(rules.length > 0 ? [`@media ${['screen', '(forced-colors: none)', ...conditionsOf(figure)].join(' and ')} {`, ...rules.map((line) => (line ? `  ${line}` : line)), '}'] : []),
     ...writeCalm(figure),
     '',
   ].join('\n')
@@ -184,16 +184,33 @@ function writeMeetings(figures: readonly Figure[], overlaps: readonly (readonly 
   const sets = new Map([...targetsOf(figures).map((select) => [select]), ...overlaps].map((set) => [[...set].sort().join('\n'), set]))
   return [...sets.values()].flatMap((set) => {
     const bound = all.filter(({ select }) => set.includes(select))
-    const owners = (property: string) => new Set(bound.filter(({ output }) => propertyOf(output.slot) === property).map(({ mark, select }) => `${mark} ${select}`))
-    const shared = writeSlots(bound).filter(({ property }) => owners(property).size > 1)
-    if (shared.length === 0) return []
-    const meeting = bound.filter(({ output }) => shared.some(({ property }) => property === propertyOf(output.slot)))
-    const numbers = [...new Set(meeting.map(({ figure }) => String(figure.number)))]
-    const selector = guarded(meeting).split('\n').map((line) => `  ${line}`).join('\n')
-    const declarations = shared.flatMap(({ lines: each }) => each.map((line) => `    ${line}`))
-    const words = numbers.length > 1 ? `Figures ${spoken(numbers)} meet here: their values are composed.` : `Figure ${numbers[0] ?? ''} meets itself here: its values are composed.`
-    return [[writeComment(words), '@media screen and (forced-colors: none) {', `${selector} {`, ...declarations, '  }', '}', ''].join('\n')]
+    // Those that play under a condition meet the others under it alone.
+    return subsetsOf([...new Set(bound.flatMap(({ figure }) => conditionsOf(figure)))]).flatMap((conditions) => writeMeeting(bound.filter(({ figure }) => conditionsOf(figure).every((each) => conditions.includes(each))), conditions))
   })
+}
+
+/** The rule for elements that all of these are written on, where all of these conditions hold. */
+function writeMeeting(bound: readonly Bound[], conditions: readonly string[]): readonly string[] {
+  const owners = (property: string) => new Set(bound.filter(({ output }) => propertyOf(output.slot) === property).map(({ mark, select }) => `${mark} ${select}`))
+  const shared = writeSlots(bound).filter(({ property }) => owners(property).size > 1)
+  const meeting = bound.filter(({ output }) => shared.some(({ property }) => property === propertyOf(output.slot)))
+  const isNew = conditions.every((condition) => meeting.some(({ figure }) => conditionsOf(figure).includes(condition)))
+  if (shared.length === 0 || !isNew) return []
+  const numbers = [...new Set(meeting.map(({ figure }) => String(figure.number)))]
+  const selector = guarded(meeting).split('\n').map((line) => `  ${line}`).join('\n')
+  const declarations = shared.flatMap(({ lines: each }) => each.map((line) => `    ${line}`))
+  const words = numbers.length > 1 ? `Figures ${spoken(numbers)} meet here: their values are composed.` : `Figure ${numbers[0] ?? ''} meets itself here: its values are composed.`
+  return [[writeComment(words), `@media ${['screen', '(forced-colors: none)', ...conditions].join(' and ')} {`, `${selector} {`, ...declarations, '  }', '}', ''].join('\n')]
+}
+
+/** Under which conditions of the browser a figure plays, besides those that all have. */
+const conditionsOf = ({ rig }: Figure): readonly string[] => [...(rig.finePointerOnly ? ['(any-pointer: fine)'] : []), ...(rig.notCalm ? ['(prefers-reduced-motion: no-preference)'] : []), ...(rig.media === undefined ? [] : [rig.media])]
+
+/** All subsets of some conditions, the smaller ones first; of more than four only none and all. */
+function subsetsOf(conditions: readonly string[]): readonly (readonly string[])[] {
+  if (conditions.length > 4) return [[], conditions]
+  const subsets = conditions.reduce<readonly (readonly string[])[]>((sets, condition) => [...sets, ...sets.map((set) => [...set, condition])], [[]])
+  return [...subsets].sort((one, other) => one.length - other.length)
 }
 
 /** The members of a list by a key, in their order. */
@@ -208,11 +225,14 @@ function writeDeclarations(css: Readonly<Record<string, string>>, names: Figure[
   return Object.entries(css).map(([name, value]) => `${name}: ${styleText(value).replace(/\{([^}]*)\}/g, (_, id: string) => `var(${propertyOfKnob(names, id)})`)};`)
 }
 
-/** The selector of elements that all of these are written on, where the script is at work: without it the page stands as designed. */
+/**
+ * The selector of elements that all of these are written on, where the script is at work: without it the page stands as designed. Where one of
+ * them is, the others count as they are without the pointer.
+ */
 function guarded(bound: readonly Bound[]): string {
   const [first = '', ...rest] = [...new Set(bound.map(({ select }) => select))]
   const marks = [...new Set(bound.map(({ mark }) => `[data-${mark}]`))]
-  return `${first.includes(',') ? `:is(${first})` : first}${rest.map((select) => `:is(${select})`).join('')}${marks.join('')}`
+  return `${first.includes(',') ? `:is(${first})` : first}${rest.map((select) => `:is(${select})`).join('')}${marks.length > 1 ? `:is(${marks.join(', ')})` : marks.join('')}`
 }
 
 /** What a finger may still do by itself on an area that takes drags. */

@@ -11,7 +11,7 @@ function matrixOf({ rotate, scale }: CSSStyleDeclaration, transform: string): DO
   return new DOMMatrix(`${turning} ${scaling} ${transform === 'none' ? '' : transform}`.trim())
 }
 
-/** What the page itself gives an element that effects move. */
+/** What the page itself gives an element, also while effects move it. */
 const ownTransform = (element: Element, { transform }: CSSStyleDeclaration) => (given.moved && element.matches(given.moved) ? (element as HTMLElement).style.getPropertyValue('--own-transform') || 'none' : transform)
 
 /** How the page turns and scales what lies in these elements, one in another; `isOwn`: without what effects do. */

@@ -40,7 +40,7 @@ export function write(effect: Effect, place: Place, t: number): boolean {
   if (effect.looks && place.look.dueAt < Infinity) place.moves = true
   if (given.hasFlows && flowsOn(effect, place, t)) place.moves = true
   if (given.hidesParts && effect.parts) showParts(place, effect.parts)
-  if (effect.looks) place.element.setAttribute(effect.mark, place.look.shown)
+  if (effect.looks && place.element.getAttribute(effect.mark) !== place.look.shown) place.element.setAttribute(effect.mark, place.look.shown)
   if (given.hasStates) tellStates(effect, place)
   if (given.tells) {
     tell(effect, place)

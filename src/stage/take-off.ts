@@ -1,0 +1,17 @@
+// Takes the values of effects off a page.
+import { findAll } from './find'
+import type { Played } from './protocol'
+
+/** Takes what was written off the elements on which no effect writes it any more. */
+export function takeOff(page: Document, before: Played['writes'], after: Played['writes']): void {
+  const kept = new Map<string, Set<Element>>()
+  for (const { name, select } of after) kept.set(name, new Set([...(kept.get(name) ?? []), ...(findAll(page, select) ?? [])]))
+  for (const { name, select } of before) {
+    for (const element of findAll(page, select) ?? []) {
+      if (kept.get(name)?.has(element)) continue
+      if (name.startsWith('--')) element.style.removeProperty(name)
+      else element.removeAttribute(name)
+      if (element.getAttribute('style') === '') element.removeAttribute('style')
+    }
+  }
+}
