@@ -7,9 +7,9 @@ import tseslint from 'typescript-eslint'
 /** What each folder may import from the others. */
 const mayImport = {
   core: [],
-  player: ['core'],
-  stage: ['core', 'player'],
-  studio: ['core', 'player', 'stage/protocol.ts', 'worker'],
+  play: ['core'],
+  stage: ['core', 'play'],
+  studio: ['core', 'play', 'stage/protocol.ts', 'worker'],
   worker: ['core'],
   snippet: [],
   bundle: ['core'],

@@ -1,5 +1,5 @@
-// Builds what the server hands out as text (the player for exports, the agent for the page's frame, the snippet that saves a
-// page), and the thread in which it reads.
+// Builds what the server hands out as text (the agent for the page's frame, the snippet that saves a page), and the thread in which
+// it reads.
 import { buildSync } from 'esbuild'
 import { join } from 'node:path'
 import { buildReader } from './build-reader'

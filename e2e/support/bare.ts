@@ -16,7 +16,7 @@ import type { Sample } from '../../src/core/signal/sample'
 const fragments = readFragments('.')
 
 /** What runs scripts in the studio, as one script that defines `stage`. */
-const stageScript = buildSync({ stdin: { contents: "export { runScript } from './src/stage/run-script'\nexport { takeOff } from './src/stage/take-off'", resolveDir: '.', loader: 'ts' }, bundle: true, write: false, format: 'iife', globalName: 'stage', target: 'es2022' }).outputFiles[0]?.text ?? ''
+const stageScript = buildSync({ stdin: { contents: "export { runScript } from './src/play/run-script'\nexport { takeOff } from './src/play/take-off'", resolveDir: '.', loader: 'ts' }, bundle: true, write: false, format: 'iife', globalName: 'stage', target: 'es2022' }).outputFiles[0]?.text ?? ''
 
 const namesOf = (name: string): Names => ({ title: `Figure ${name}`, name, mark: 't0x' })
 

@@ -4,7 +4,7 @@ import { stillBoxOf } from './boxes'
 import { findAll } from './find'
 import type { Numbers } from './numbers'
 import type { Edge } from './protocol'
-import type { RunningScript } from './run-script'
+import type { RunningScript } from '../play/run-script'
 
 /** An edge as a line of the window: upright or level, at so many px, from one end to the other. */
 export interface EdgeLine {

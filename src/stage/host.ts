@@ -2,8 +2,8 @@
 import type { Counted } from './cost'
 import type { Hand } from './hand'
 import type { Played } from './protocol'
-import { runScript, type RunningScript, type Surroundings } from './run-script'
-import { takeOff } from './take-off'
+import { runScript, type RunningScript, type Surroundings } from '../play/run-script'
+import { takeOff } from '../play/take-off'
 
 export interface Host {
   /** Dresses the page by this stylesheet from now on. */

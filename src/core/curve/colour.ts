@@ -40,6 +40,3 @@ export function cssColour({ space, values: [l, a, b, alpha] }: Colour): string {
   const short = (value: number) => Number(value.toFixed(5))
   return `${space}(${short(l)} ${short(a)} ${short(b)}${alpha < 1 ? ` / ${short(alpha)}` : ''})`
 }
-
-/** A colour curve's evaluation, as an exported script may leave it out. */
-export const colours = { cssAt: (curve: ColourCurve, x: number) => cssColour(colourOnCurve(curve, x)) }

@@ -37,6 +37,3 @@ export function rangeOfCurve(curve: Curve): readonly [number, number] {
   const values = curve.stops.map((stop) => stop.value)
   return [Math.min(...values), Math.max(...values)]
 }
-
-/** The curve of a channel, as an exported script may leave it out. */
-export const stops = { valueAt: valueOnCurve, range: rangeOfCurve }

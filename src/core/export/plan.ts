@@ -2,8 +2,7 @@
 import type { Piece } from '../effect/control'
 import { tellValue } from '../effect/tell'
 import { expandEffect, findKind } from '../effect/kinds'
-import { planRig, type Names } from '../rig/plan'
-import type { PlayedFigure } from '../rig/played'
+import type { Names } from '../rig/plan'
 import type { Rig } from '../rig/rig'
 import { playsOn, type Effect, type Site } from '../site/site'
 import { withTies } from '../site/ties'
@@ -66,11 +65,6 @@ function namedIn({ values = [] }: Site, effect: Effect, rig: Rig): NonNullable<F
     if (named && knob && typeof named.value === 'number' && knob.unit === named.unit && knob.value === named.value * times) return [[knob.id, { name: named.name, css: `${cssNumber(named.value)}${named.unit}`, times }]]
     return named && typeof named.value === 'string' && rig.tokens?.some((token) => token.id === id && token.value === named.value) ? [[id, { name: named.name, css: named.value, times: 1 }]] : []
   }))
-}
-
-/** What the player plays of them. */
-export function playedFigures(figures: readonly Figure[]): readonly PlayedFigure[] {
-  return figures.flatMap(({ rig, names }) => planRig(rig, names))
 }
 
 /** The effect's sentence in plain text. */

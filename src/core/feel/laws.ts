@@ -1,4 +1,4 @@
-// The law of each feel. An exported script holds only those that its page needs.
+// The law of each feel.
 import { direct } from './direct'
 import type { Feel } from './feel'
 import { glide } from './glide'

@@ -1,5 +1,5 @@
 // Channels that are chains.
-import { chainAt, linkRests, turnChainTo, valueOfLink, type Chain } from '../feel/chain'
+import { chainAt, turnChainTo, valueOfLink, type Chain } from '../feel/chain'
 import type { Feel } from '../feel/feel'
 import type { Glide } from '../feel/glide'
 
@@ -10,5 +10,4 @@ export const chains = {
   begin: (value: number, count: number, feel: Feel, band: number): Chain => chainAt(value, count, gliding(feel), band),
   turn: (chain: Chain, target: number, feel: Feel, t: number) => turnChainTo(chain, target, gliding(feel), t),
   value: valueOfLink,
-  rests: (chain: Chain, t: number): boolean => linkRests(chain, chain.gaps.length - 1, Math.max(0, t - chain.since)),
 }

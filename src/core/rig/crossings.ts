@@ -8,7 +8,7 @@ const from: Point = { x: 0, y: 0 }
 const to: Point = { x: 0, y: 0 }
 
 /** Notes the side of the frame that the pointer's last movement crossed, on its way in or out. */
-function note(presence: Presence, frame: Frame, pointer: Pointer, isEntering: boolean): void {
+export function noteCrossing(presence: Presence, frame: Frame, pointer: Pointer, isEntering: boolean): void {
   toFrame(frame, pointer.fromX, pointer.fromY, from)
   toFrame(frame, pointer.x, pointer.y, to)
   if (isEntering) {
@@ -21,5 +21,3 @@ function note(presence: Presence, frame: Frame, pointer: Pointer, isEntering: bo
     presence.exitY = sideCrossed(frame, to, from, 'y')
   }
 }
-
-export const crossings = { note }

@@ -1,5 +1,5 @@
 // evaluate(): a rig, a trace and boxes in; values at given moments out. Pure: the same in a browser, a worker and a test.
-import { emptyFrame, frameOf, holdsLocal, toFrame, type Frame } from '../geometry/frame'
+import { emptyFrame, frameOf, type Frame } from '../geometry/frame'
 import { holdsPoint, hullOf, type Box } from '../geometry/box'
 import type { Sample } from '../signal/sample'
 import { hear, hearAgain, newEngine, playUntil, type Engine } from './engine'
@@ -7,8 +7,7 @@ import { beginPlay, channelValue, type Play } from './play'
 import { planRig } from './plan'
 import type { PlayedFigure } from './played'
 import type { Output, Rig } from './rig'
-import { features } from './features'
-import { newPlace, newPresence, newScene, type Hit, type Place, type Scene } from './place'
+import { newPlace, newPresence, newScene, type Place } from './place'
 import { outputValue } from './values'
 import { slotName } from './slot'
 
@@ -33,8 +32,6 @@ export interface Evaluation {
   /** The name of each value: a channel or an output, with the number of its element in brackets. */
   readonly columns: readonly string[]
   readonly moments: readonly Moment[]
-  /** How many samples came out of order by more than the window of 64 ms. */
-  readonly tooLate: number
 }
 
 /** The selectors of all elements whose boxes a rig reads. */
@@ -52,7 +49,7 @@ export function missingBoxes(rig: Rig, boxes: Boxes): string | undefined {
 
 /** A rig with its places over boxes, ready to be played through. */
 interface Setup {
-  readonly engine: Engine<undefined>
+  readonly engine: Engine
   readonly figures: readonly PlayedFigure[]
   /** Each frame with where it is read from, for boxes that change. */
   readonly frames: readonly { readonly frame: Frame; readonly find: (boxes: Boxes) => Box | undefined }[]
@@ -60,41 +57,39 @@ interface Setup {
 
 /**
  * The values at each of `times` (ms, rising) for a trace over boxes, which may change in time (in order of time, the first
- * one from the beginning). A moment before the first sample shows the away pose. Samples may be given out of order by
- * `arrivals`: how late each one is heard, ms.
+ * one from the beginning). A moment before the first sample shows the away pose.
  */
-export function evaluate(rig: Rig, trace: readonly Sample[], boxes: Boxes | readonly BoxesAt[], times: readonly number[], arrivals?: readonly number[]): Evaluation {
+export function evaluate(rig: Rig, trace: readonly Sample[], boxes: Boxes | readonly BoxesAt[], times: readonly number[]): Evaluation {
   const scenery: readonly BoxesAt[] = 'window' in boxes ? [{ ...boxes, t: -Infinity }] : boxes
   const [first] = scenery
-  if (!first) return { columns: [], moments: [], tooLate: 0 }
+  if (!first) return { columns: [], moments: [] }
   const setup = setUp(rig, first)
   const { engine } = setup
   const takesTouch = rig.areas.some(({ pointer }) => pointer === 'any')
   // A finger is not heard where nothing responds to it.
-  const heard = trace.map((sample, i) => ({ sample, at: sample.t + (arrivals?.[i] ?? 0) })).filter(({ sample: { pointerType, phase } }) => takesTouch || pointerType !== 'touch' || phase === 'focus' || phase === 'blur' || phase === 'scroll').sort((a, b) => a.at - b.at)
+  const heard = trace.filter(({ t, pointerType, phase }) => Number.isFinite(t) && (takesTouch || pointerType !== 'touch' || phase === 'focus' || phase === 'blur' || phase === 'scroll')).sort((one, other) => one.t - other.t)
   let next = 0
   let scene = 0
   const readings = readingsOf(rig, setup)
   const moments = times.map((t) => {
     for (;;) {
-      const sampleAt = heard[next]?.at ?? Infinity
+      const sample = heard[next]
+      const sampleAt = sample?.t ?? Infinity
       const boxesAt = scenery[scene + 1]?.t ?? Infinity
-      if (Math.min(sampleAt, boxesAt) > t) break
+      if (!(Math.min(sampleAt, boxesAt) <= t)) break
       if (boxesAt <= sampleAt) {
         playUntil(engine, boxesAt)
         moveFrames(setup, scenery[++scene] ?? first)
         hearAgain(engine, boxesAt)
-        continue
+      } else {
+        next++
+        if (sample) hear(engine, sample)
       }
-      const sample = heard[next++]?.sample
-      if (sample) hear(engine, sample)
-      // Samples that come together are played together, as in a frame.
-      if ((heard[next]?.at ?? Infinity) > sampleAt) playUntil(engine, sampleAt)
     }
     playUntil(engine, t)
     return { t, values: readings.map(({ read }) => read(t)) }
   })
-  return { columns: readings.map(({ name }) => name), moments, tooLate: engine.tooLate }
+  return { columns: readings.map(({ name }) => name), moments }
 }
 
 function setUp(rig: Rig, boxes: Boxes): Setup {
@@ -110,28 +105,10 @@ function setUp(rig: Rig, boxes: Boxes): Setup {
     scene.places = placesOf(figure, boxes, frameFrom)
     return scene
   })
-  const fail = (_: Scene, error: unknown) => {
-    throw error
-  }
-  const setup: Setup = { engine: newEngine(scenes, hitOf, fail), figures, frames }
+  const setup: Setup = { engine: newEngine(scenes), figures, frames }
   moveFrames(setup, boxes)
   return setup
 }
-
-/** Where there is no page, nothing lies on top, and the focus comes to what holds its point. */
-function hitOf(_: Scene, sample: Sample): Hit {
-  if (sample.phase !== 'focus') return nothingHit
-  const point = { x: 0, y: 0 }
-  return {
-    ...nothingHit,
-    isIn: ({ boxes }) => boxes.some((box) => {
-      toFrame(box, sample.x, sample.y, point)
-      return holdsLocal(box, undefined, point)
-    }),
-  }
-}
-
-const nothingHit: Hit = { isIn: () => false, isForeign: () => false, isLink: () => false }
 
 function moveFrames({ frames }: Setup, boxes: Boxes): void {
   for (const { frame, find } of frames) Object.assign(frame, frameOf(find(boxes) ?? { x: 0, y: 0, width: 0, height: 0 }))
@@ -160,7 +137,7 @@ function placesOf(figure: PlayedFigure, boxes: Boxes, frameFrom: (find: (boxes: 
       if ('box' in of) return [begin(frameFrom((at) => at.elements[of.box]?.[0]))]
       return (boxes.elements[of.each] ?? []).flatMap((each, k) => (placeOf(each, places, boxes) === index ? [begin(frameFrom((at) => at.elements[of.each]?.[k]))] : []))
     })
-    return newPlace(presence, frame, holding, plays, features.late?.keep)
+    return newPlace(presence, frame, holding, plays)
   })
 }
 

@@ -1,15 +1,15 @@
 // Channels whose signals change by themselves between events: speed, *here*, what was, the time, standing still.
 import type { At } from '../signal/reader'
 import { readers } from '../signal/readers'
-import { aim, isFrozen, turnChannel, type Followed, type Play } from './play'
+import { aim, turnChannel, type Followed, type Play } from './play'
 
 /** How much of a pause is followed instant by instant where a signal never ends, ms. */
 const longestGapMs = 5000
 
 /** Whether the signal goes on now: while the pointer is there, or where it knows its way to being away. */
-function isFlowing(channel: Followed, play: Play, at: At): boolean {
+function isFlowing(channel: Followed, play: Play): boolean {
   const { due, away } = readers[channel.signal.of]
-  return !!due && !isFrozen(channel, at) && (play.presence.inside || (!!away && channel.away.kind === 'settle'))
+  return !!due && (play.presence.inside || (!!away && channel.away.kind === 'settle'))
 }
 
 /** Takes the channels of a play from `at.t` up to `until` (ms), instant by instant. */
@@ -18,7 +18,7 @@ function advance(play: Play, at: At, until: number): void {
   for (const i of play.flowing) {
     const channel = play.channels[i]
     const state = play.states[i]
-    if (!channel || !state || !isFlowing(channel, play, at)) continue
+    if (!channel || !state || !isFlowing(channel, play)) continue
     const { due, read, away, isEndless } = readers[channel.signal.of]
     aim(at, play)
     const reads = play.presence.inside || !away ? read : away
@@ -31,20 +31,7 @@ function advance(play: Play, at: At, until: number): void {
   }
 }
 
-/** Whether any channel of a play will change by itself after `at.t`. */
-function goesOn(play: Play, at: At): boolean {
-  at.presence = play.presence
-  for (const i of play.flowing) {
-    const channel = play.channels[i]
-    const state = play.states[i]
-    if (channel && state && isFlowing(channel, play, at) && (readers[channel.signal.of].due?.(channel.signal, at, state) ?? Infinity) < Infinity) return true
-  }
-  return false
-}
-
 /** Takes the channels of these places up to `until` (ms). */
-function advanceAll(places: readonly { readonly plays: readonly Play[] }[], at: At, until: number): void {
+export function advanceFlows(places: readonly { readonly plays: readonly Play[] }[], at: At, until: number): void {
   for (const { plays } of places) for (const play of plays) advance(play, at, until)
 }
-
-export const flow = { advanceAll, goesOn }

@@ -2,8 +2,8 @@
 import { turnLook, type LookEvent } from '../look/look'
 import type { At, Presence } from '../signal/reader'
 import type { Sample } from '../signal/sample'
-import { flow } from './flow'
-import { replay, touch, type Hit, type Place, type Scene } from './place'
+import { advanceFlows } from './flow'
+import { holdsOwn, replay, touch, type Place, type Scene } from './place'
 import type { Looks } from './rig'
 
 /** Takes an event to a place's machine at `t` (ms), with what follows at once; gives whether what is shown changed. */
@@ -37,7 +37,7 @@ function takeDue(presence: Presence, looks: Looks): boolean {
 }
 
 /** Brings the looks of a place in line with what is the case at `at.t`. */
-function followPlace(scene: Scene, place: Place, at: At): void {
+export function followLooks(scene: Scene, place: Place, at: At): void {
   const { looks } = scene.figure.area
   if (looks && followCauses(place.presence, looks, at.pointer.buttons, at.t)) showLooks(scene, place, at)
 }
@@ -59,37 +59,37 @@ function showLooks(scene: Scene, place: Place, at: At): void {
 }
 
 /** Hears what is not about the pointer's place: the focus that came or left, and taps. */
-function hearSample(scene: Scene, sample: Sample, at: At, hit: Hit): void {
+export function hearCauses(scene: Scene, sample: Sample, at: At): void {
   const { area, frames } = scene.figure
   if (sample.phase === 'focus' || sample.phase === 'blur') {
     if (!area.looks?.keys && !frames.some(({ channels }) => channels.some(({ signal }) => signal.of === 'focus'))) return
     for (const place of scene.places) {
-      const focused = sample.phase === 'focus' && hit.isIn(place)
+      const focused = sample.phase === 'focus' && place.boxes.some((box) => holdsOwn(box, sample.x, sample.y))
       if (focused === place.presence.focused) continue
       place.presence.focused = focused
       touch(scene, place)
-      followPlace(scene, place, at)
+      followLooks(scene, place, at)
       replay(place, at)
     }
   } else if (area.touch === 'tap' && sample.pointerType === 'touch' && at.pointer.isTap) {
-    // A tap turns on the place that had the finger, unless it was meant for a link; a tap elsewhere ends that.
-    const tapped = hit.isLink() ? undefined : scene.places[scene.holder]
+    // A tap turns on the place that had the finger; a tap elsewhere ends that.
+    const tapped = scene.places[scene.holder]
     for (const place of scene.places) {
       if ((place === tapped) === place.presence.look.tapped) continue
       place.presence.look.tapped = place === tapped
       touch(scene, place)
-      followPlace(scene, place, at)
+      followLooks(scene, place, at)
     }
   }
 }
 
 /** Takes what is due in the looks of a scene up to `until` (ms), the first one first. */
-function advanceLooks(scene: Scene, at: At, until: number): void {
+export function advanceLooks(scene: Scene, at: At, until: number): void {
   const { awake, figure } = scene
   if (!figure.area.looks) return
   for (let place = nextDue(awake, until); place; place = nextDue(awake, until)) {
     const due = place.presence.look.dueAt
-    flow.advanceAll(awake, at, due)
+    advanceFlows(awake, at, due)
     at.t = due
     if (takeDue(place.presence, figure.area.looks)) showLooks(scene, place, at)
   }
@@ -101,5 +101,3 @@ function nextDue(awake: readonly Place[], until: number): Place | undefined {
   for (const place of awake) if (place.presence.look.dueAt <= (first?.presence.look.dueAt ?? until)) first = place
   return first
 }
-
-export const looks = { hear: hearSample, follow: followPlace, advance: advanceLooks }

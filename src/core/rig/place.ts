@@ -1,16 +1,9 @@
 // The state of a figure while it is played: its places, and what happens at each.
-import type { Frame } from '../geometry/frame'
+import { holdsLocal, toFrame, type Frame } from '../geometry/frame'
 import { newLook } from '../look/look'
 import type { At, Presence } from '../signal/reader'
 import { leavePlay, meetPlay, type Play } from './play'
 import type { PlayedFigure } from './played'
-
-/** A record of the state with two copies of it, the older one from before any sample that may still come. */
-export interface Kept {
-  readonly live: object
-  readonly newer: object
-  readonly older: object
-}
 
 /** A place: one match of an area, or the whole of a group or the window. */
 export interface Place {
@@ -19,12 +12,8 @@ export interface Place {
   readonly frame: Frame
   readonly boxes: readonly Frame[]
   readonly plays: readonly Play[]
-  /** Its state as it was, for samples that come late. */
-  readonly kept: readonly Kept[]
-  /** Whether it has anything to do before the next sample. */
+  /** Whether anything has happened there. */
   isAwake: boolean
-  /** How often its state is still to be kept: twice after it was last touched. */
-  untilKept: number
 }
 
 export interface Scene {
@@ -32,40 +21,31 @@ export interface Scene {
   places: readonly Place[]
   /** The place that has the pointer, or had it last, as an index; -1 for none. */
   holder: number
-  /** The places with something to do, and those whose state is not kept yet. */
+  /** The places where something has happened. */
   readonly awake: Place[]
-  readonly touched: Place[]
 }
 
 /** A figure before the pointer came, without places yet. */
 export function newScene(figure: PlayedFigure): Scene {
-  return { figure, places: [], holder: -1, awake: [], touched: [] }
+  return { figure, places: [], holder: -1, awake: [] }
 }
 
-/** A place where nothing has happened yet. `keep` makes a record of a part of its state, where samples may come late. */
-export function newPlace(presence: Presence, frame: Frame, boxes: readonly Frame[], plays: readonly Play[], keep?: (live: object) => Kept): Place {
-  const states = plays.flatMap((play) => play.states)
-  const followers = states.flatMap(({ own, follower, chain }) => (chain ? [own, follower, chain, chain.gaps] : [own, follower]))
-  return { presence, frame, boxes, plays, kept: keep ? [presence, presence.look, ...states, ...followers].map(keep) : [], isAwake: false, untilKept: 0 }
-}
+/** A place where nothing has happened yet. */
+export const newPlace = (presence: Presence, frame: Frame, boxes: readonly Frame[], plays: readonly Play[]): Place => ({ presence, frame, boxes, plays, isAwake: false })
 
 export function newPresence(): Presence {
   return { inside: false, focused: false, anchorX: 0, anchorY: 0, anchorAt: 0, entrySide: 0, exitSide: 0, entryX: 3, entryY: 0, exitX: 3, exitY: 0, look: newLook() }
 }
 
-/** What only the page knows of the point of a sample. */
-export interface Hit {
-  /** Whether the element that was hit belongs to the place, or something foreign lies on top of it there. */
-  readonly isIn: (place: Place) => boolean
-  readonly isForeign: (place: Place) => boolean
-  /** Whether it is a link or a control, which a tap is meant for. */
-  readonly isLink: () => boolean
+/** Whether a point of the window lies in a frame, whatever an area's insets. */
+export function holdsOwn(frame: Frame, x: number, y: number): boolean {
+  const point = { x: 0, y: 0 }
+  toFrame(frame, x, y, point)
+  return holdsLocal(frame, undefined, point)
 }
 
 /** Notes that something happens at a place. */
 export function touch(scene: Scene, place: Place): void {
-  if (place.untilKept === 0) scene.touched.push(place)
-  place.untilKept = 2
   if (!place.isAwake) scene.awake.push(place)
   place.isAwake = true
 }

@@ -1,5 +1,5 @@
 // The channels of one frame of reference while they are played.
-import { shapers } from '../curve/shapers'
+import { rangeOfCurve, valueOnCurve } from '../curve/curve'
 import type { Chain } from '../feel/chain'
 import type { Feel } from '../feel/feel'
 import { followerAt, placeAt, restBand, rests, turnTo, valueAt, type Follower } from '../feel/follower'
@@ -9,7 +9,7 @@ import type { At, Memory, Presence } from '../signal/reader'
 import { readers } from '../signal/readers'
 import type { PlayedChannel } from './played'
 import type { Timing } from './rig'
-import { series } from './series'
+import { chains } from './chains'
 
 /** What the followers need of a channel. */
 export type Followed = Pick<PlayedChannel, 'id' | 'signal' | 'away' | 'curve' | 'feel' | 'going' | 'timing' | 'chain' | 'group' | 'seenBy'>
@@ -46,7 +46,7 @@ export function poseOf(channel: Pick<Followed, 'signal' | 'away' | 'curve'>): nu
 /** How far the values of a channel go apart, by which rest is judged. */
 export function spanOf({ curve, signal }: Pick<Followed, 'signal' | 'curve'>): number {
   if (!curve) return readers[signal.of].span(signal) || 1
-  const [least, greatest] = shapers.stops.range(curve)
+  const [least, greatest] = rangeOfCurve(curve)
   return greatest - least || 1
 }
 
@@ -55,7 +55,7 @@ export function beginPlay(channels: readonly Followed[], frame: Frame, presence:
   const states = channels.map((channel, index): ChannelState => {
     const value = start?.(index) ?? poseOf(channel)
     const span = spanOf(channel)
-    const chain = channel.chain ? series.chains?.begin(value, channel.chain, channel.feel, restBand * span) : undefined
+    const chain = channel.chain ? chains.begin(value, channel.chain, channel.feel, restBand * span) : undefined
     return { reading: NaN, own: followerAt(0), follower: followerAt(value), chain, span }
   })
   const flowing = [...channels.keys()].filter((index) => Boolean(channels[index] && readers[channels[index].signal.of].due))
@@ -70,7 +70,7 @@ export function turnChannel(channel: Followed, state: ChannelState, reading: num
   if (!Number.isNaN(start) && rests(state.follower, t)) placeAt(state.follower, shape(channel, start))
   state.reading = reading
   const target = shape(channel, reading)
-  if (state.chain) series.chains?.turn(state.chain, target, feel, t)
+  if (state.chain) chains.turn(state.chain, target, feel, t)
   else turnTo(state.follower, target, feel, state.span, t)
 }
 
@@ -85,14 +85,14 @@ export function aim(at: At, play: Play): void {
 
 /**
  * Turns every channel to what the pointer asks for at `at.t`, while it is there. `arrives`: it has just come, so that what
- * nobody sees yet starts at the pointer. With reduced motion only light and states answer.
+ * nobody sees yet starts at the pointer.
  */
 export function meetPlay(play: Play, at: At, arrives: boolean): void {
   aim(at, play)
   for (let i = 0; i < play.channels.length; i++) {
     const channel = play.channels[i]
     const state = play.states[i]
-    if (!channel || !state || isFrozen(channel, at)) continue
+    if (!channel || !state) continue
     const reading = readers[channel.signal.of].read(channel.signal, at, state)
     const seenBy = channel.seenBy === undefined ? undefined : play.states[channel.seenBy]
     if (arrives && seenBy && valueAt(seenBy.follower, at.t) === 0) placeAt(state.follower, shape(channel, reading))
@@ -106,7 +106,7 @@ export function leavePlay(play: Play, at: At): void {
   for (let i = 0; i < play.channels.length; i++) {
     const channel = play.channels[i]
     const state = play.states[i]
-    if (!channel || !state || isFrozen(channel, at)) continue
+    if (!channel || !state) continue
     const { signal, away, going, feel } = channel
     if (away.kind !== 'settle') continue
     const own = readers[signal.of].away
@@ -118,18 +118,7 @@ export function leavePlay(play: Play, at: At): void {
 export function channelValue(play: Play, index: number, t: number, link?: number): number {
   const state = play.states[index]
   if (!state) return 0
-  return link !== undefined && state.chain ? (series.chains?.value(state.chain, link, t) ?? 0) : valueAt(state.follower, t)
-}
-
-/** Whether all channels rest at `at.t`. */
-export function playRests(play: Play, at: At): boolean {
-  for (const { chain, follower } of play.states) if (chain ? !series.chains?.rests(chain, at.t) : !rests(follower, at.t)) return false
-  return true
-}
-
-/** With reduced motion what travels, turns or grows stays at its away pose. */
-export function isFrozen({ group }: Followed, { reducedMotion }: At): boolean {
-  return reducedMotion && group !== 'light' && group !== 'state'
+  return link !== undefined && state.chain ? chains.value(state.chain, link, t) : valueAt(state.follower, t)
 }
 
 const noTiming: readonly Timing[] = []
@@ -143,5 +132,5 @@ function feelOf(channel: Followed, { presence: { look } }: At): Feel {
 
 /** The signal through the channel's curve. */
 function shape({ curve }: Pick<Followed, 'curve'>, reading: number): number {
-  return curve ? shapers.stops.valueAt(curve, reading) : reading
+  return curve ? valueOnCurve(curve, reading) : reading
 }

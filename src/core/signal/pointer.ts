@@ -22,14 +22,17 @@ export interface Pointer {
   heading: number
   /** How many samples the track has had, and the last of them. */
   count: number
-  readonly track: Track | undefined
+  readonly track: Track
 }
 
 /** The last samples of a pointer, for those who ask where it was: t, x, y by turns, used again from the front. */
 export type Track = Float64Array
 
-export function newPointer(track?: Track): Pointer {
-  return { t: -Infinity, x: 0, y: 0, fromX: 0, fromY: 0, buttons: 0, present: false, downX: 0, downY: 0, downAt: -Infinity, isTap: false, speed: 0, heading: NaN, count: 0, track }
+/** How many samples a track holds: two seconds at 1000 Hz. */
+export const trackLength = 2048
+
+export function newPointer(): Pointer {
+  return { t: -Infinity, x: 0, y: 0, fromX: 0, fromY: 0, buttons: 0, present: false, downX: 0, downY: 0, downAt: -Infinity, isTap: false, speed: 0, heading: NaN, count: 0, track: new Float64Array(3 * trackLength) }
 }
 
 /** A tap is over within this time (ms), and within this way (px). */

@@ -38,8 +38,6 @@ export interface At {
   zones: readonly Frame[]
   /** What other matches of the area show. */
   others: LookState | undefined
-  /** Whether the visitor prefers reduced motion. */
-  reducedMotion: boolean
 }
 
 /** What a signal remembers between readings. */

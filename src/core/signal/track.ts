@@ -1,11 +1,6 @@
 // The pointer's track: how fast and which way it goes, and where it was.
 import { isPresent, type Sample } from './sample'
-import type { Pointer, Track } from './pointer'
-
-/** How many samples a track holds: two seconds at 1000 Hz. */
-const trackLength = 2048
-
-export const newTrack = (): Track => new Float64Array(3 * trackLength)
+import { trackLength, type Pointer } from './pointer'
 
 const speedHalfLifeMs = 50
 /** Below this the direction of a movement says nothing, px/s. */
@@ -20,9 +15,9 @@ export function speedAt({ t: since, speed }: Pointer, t: number): number {
 }
 
 /** Follows a sample that the pointer is about to take. */
-function follow(pointer: Pointer, sample: Sample): void {
+export function followTrack(pointer: Pointer, sample: Sample): void {
   const { t, x, y, phase } = sample
-  if (phase === 'focus' || phase === 'blur' || !pointer.track) return
+  if (phase === 'focus' || phase === 'blur') return
   pointer.speed = speedAt(pointer, t)
   if (!Number.isFinite(x + y)) return
   if (isPresent(sample) && pointer.present) {
@@ -37,8 +32,6 @@ function follow(pointer: Pointer, sample: Sample): void {
   pointer.track[at + 1] = x
   pointer.track[at + 2] = y
 }
-
-export const tracking = { newTrack, follow }
 
 /** The angle (degrees) nearest to `last` that points the same way; itself where there is no last one. */
 export function unwrap(angle: number, last: number): number {
@@ -72,5 +65,5 @@ export function pastOf(pointer: Pointer, axis: 0 | 1, t: number): number {
 
 /** One number of the sample with the index `n`: its time, x or y. */
 function onTrack({ track }: Pointer, n: number, field: number): number {
-  return track?.[3 * (n % trackLength) + field] ?? 0
+  return track[3 * (n % trackLength) + field] ?? 0
 }

@@ -8,7 +8,7 @@ import { registrationsOf, writeStylesheet } from '../../core/export/stylesheet'
 import { pointAt } from '../../core/geometry/place'
 import type { Rig } from '../../core/rig/rig'
 import { placeOnWalk } from '../../core/trace/walk'
-import { runScript, type RunningScript } from '../../stage/run-script'
+import { runScript, type RunningScript } from '../../play/run-script'
 import { scriptFor } from '../store/scripts'
 
 const restingMs = 900
