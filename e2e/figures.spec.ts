@@ -1,6 +1,6 @@
 // The figures of a site: off, alone, named, put in order, doubled, carried elsewhere as text; and the page seen bare.
 import { eventually, expect, test } from './support/house'
-import { cardsPage, clickOnPage, leanOf, movePointer, stageOf, tiltOnCards } from './support/stage'
+import { cardsPage, clickOnPage, countOfEffect, leanOf, movePointer, stageOf, tiltOnCards } from './support/stage'
 
 const both = [tiltOnCards(), { ...tiltOnCards({ acrossDeg: 4 }), id: 'second', name: 'First card only', select: '.card:nth-child(1)', noun: 'this card' }]
 
@@ -60,7 +60,7 @@ test('an effect is copied as text and pasted on an element of another site', asy
   await page.getByRole('region', { name: 'Which elements' }).getByRole('button', { name: /^all 8 like it/ }).first().click()
   await page.keyboard.press('Control+v')
   await expect(page.getByRole('spinbutton', { name: 'The angle', exact: true })).toHaveAttribute('aria-valuetext', '17°')
-  await eventually(() => stage.evaluate(() => document.querySelectorAll('[data-tile]').length)).toBe(8)
+  await eventually(() => countOfEffect(stage)).toBe(8)
 })
 
 test('a number takes sums and what is pasted from CSS', async ({ page, house }) => {

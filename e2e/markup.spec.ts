@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs'
 import type { Frame, Page } from '@playwright/test'
 import { eventually, expect, test, type House } from './support/house'
-import { cardsPage, clickOnPage, leanOf, movePointer, onScreen, stageOf, tiltOnCards } from './support/stage'
+import { cardsPage, clickOnPage, countOfEffect, leanOf, movePointer, onScreen, stageOf, tiltOnCards } from './support/stage'
 
 const sourceOf = async (house: House, site: string) => {
   const [row] = await house.query('SELECT html FROM page_sources WHERE hash = (SELECT JSON_VALUE(document, ?) FROM sites WHERE id = ?)', ['$.pages[0].source', site])
@@ -129,7 +129,7 @@ test('the ladder is climbed by keys, and a typed selector says what it matches',
   await expect(choices.getByText('With .plot > p')).toBeVisible()
   await choices.getByRole('button', { name: /alone/ }).click()
   await page.getByRole('button', { name: /^Give way/ }).click()
-  await eventually(async () => (await stageOf(page)).locator('[data-plot], [data-p]').count()).toBe(3)
+  await eventually(async () => countOfEffect(await stageOf(page))).toBe(3)
 })
 
 test('a picture is replaced by one of the designer’s own, in one step of undo', async ({ page, house }) => {

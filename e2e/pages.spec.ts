@@ -6,7 +6,7 @@ import type { Locator, Page } from '@playwright/test'
 import { strFromU8, unzipSync, zipSync } from 'fflate'
 import { eventually, expect, test } from './support/house'
 import { builderMade, handWritten, utilityDressed, zipOf, filesOf } from './support/made-pages'
-import { cardsPage, clickOnPage, leanOf, stageOf, tiltOnCards } from './support/stage'
+import { cardsPage, clickOnPage, countOfEffect, leanOf, stageOf, tiltOnCards } from './support/stage'
 
 const drawerOf = (page: Page) => page.getByRole('complementary', { name: 'Pages' })
 
@@ -181,7 +181,7 @@ test('a newer version finds its elements again, and names what is lost with what
   await expect(drawer.getByText('One figure does not find their elements here.')).toBeVisible()
   await drawer.getByRole('button', { name: '.plaque, 8' }).click()
   const stage = await stageOf(page)
-  await eventually(() => stage.evaluate(() => document.querySelectorAll('[data-plaque]').length).catch(() => 0)).toBe(8)
+  await eventually(() => countOfEffect(stage).catch(() => 0)).toBe(8)
 })
 
 const hugeHtml = () => `<p>${'x'.repeat(50 * 1024 * 1024)}`

@@ -91,3 +91,11 @@ export function readLean(transform: string): Lean {
     translateZ: member(4, 3),
   }
 }
+
+/** How many elements the knobs of the first effect are given to. */
+export const countOfEffect = (stage: Frame | Page) => stage.evaluate(() => {
+  const rules = [...document.styleSheets].flatMap((sheet) => [...sheet.cssRules]).filter((rule): rule is CSSStyleRule => rule instanceof CSSStyleRule)
+  // Ours come behind the page's own.
+  const own = rules.findLast(({ style }) => style.length > 0 && [...style].every((name) => name.startsWith('--')))
+  return own ? document.querySelectorAll(own.selectorText).length : 0
+})

@@ -1,6 +1,6 @@
 import { advance } from './advance'
 import { effects, given } from './given'
-import { forgetFrames } from './frames'
+import { areOld, forgetFrames } from './frames'
 import { findAll } from './find'
 import { guarded } from './guard'
 import { meetEffect } from './meet'
@@ -15,14 +15,12 @@ export const events: PointerEvent[] = []
 let frame = 0
 
 export const wake = () => {
-  frame ||= requestAnimationFrame((now) => {
-    frame = 0
-    draw(now)
-  })
+  frame ||= requestAnimationFrame(draw)
 }
 
 /** First all is read, then all is written: the page is laid out once a frame. */
 function draw(now: number): void {
+  frame = 0
   for (const event of events.splice(0)) meet(event)
   const t = Math.max(now, pointer.time)
   if (given.hasFlows || given.hasLooks) advance(t)
@@ -41,7 +39,10 @@ function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType 
   const t = Math.max(pointer.time, timeStamp)
   if (given.hasFlows || given.hasLooks) advance(t)
   // After a scroll, and after a while, the page may lie elsewhere.
-  if (forgetFrames(t, !type.startsWith('pointer')) && given.hasFinds) for (const effect of effects) findAll(effect)
+  if (!type.startsWith('pointer') || areOld(t)) {
+    forgetFrames(t)
+    if (given.hasFinds) for (const effect of effects) findAll(effect)
+  }
   pointer.time = t
   if (given.hasFocus && type.startsWith('focus')) {
     for (const effect of effects) meetFocus(effect, type === 'focusin' && (target as Element).matches(':focus-visible') ? (target as Element) : null)

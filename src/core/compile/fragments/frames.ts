@@ -5,12 +5,12 @@ import type { Frame } from './types'
 const frames = new Map<Element, Frame>()
 let measured = 0
 
-/** Forgets where elements lie: once the page has moved, and every 200 ms. */
-export function forgetFrames(t: number, isMoved: boolean): boolean {
-  if (!isMoved && t - measured <= 200 && t - pointer.time <= 200) return false
+/** Whether it may be so no more: after a while. */
+export const areOld = (t: number) => t - measured > 200 || t - pointer.time > 200
+
+export function forgetFrames(t: number): void {
   frames.clear()
   measured = t
-  return true
 }
 
 export function frameOf(element: Element, measure: (element: Element) => Frame): Frame {

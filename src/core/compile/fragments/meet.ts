@@ -8,7 +8,7 @@ import { pointer } from './pointer'
 import { noteSide } from './sides'
 import type { Effect, Place } from './types'
 
-/** Whether nothing foreign lies on an element where the pointer is: what it hits is around it, or is one of those that the effect is about, or in one. */
+/** Whether nothing foreign lies on an element where the pointer is: what it hits is around it, or of those that the effect is about. */
 const isClear = (effect: Effect, over: Element | null, element: Element) => !!over && (over.contains(element) || !!over.closest(effect.notForeign))
 
 /** Where it lies on top of an element nothing foreign may be there; beyond its edges nothing can. */
@@ -26,11 +26,11 @@ export function meetEffect(effect: Effect): void {
     if (hit && !effect.places.has(hit)) begin(effect, hit)
   }
   const places = [...effect.places.values()]
-  const holding = over ? places.filter(({ area }) => holds(effect, area)) : []
+  const holding = over ? places.filter(({ area }) => holds(effect, area) && (effect.amongAll ? isMet(effect, over, area) : isClear(effect, over, area))) : []
   // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
-  const first = effect.amongAll ? undefined : (holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn && isClear(effect, over, place.area)) ?? holding.findLast(({ area }) => isClear(effect, over, area)))
+  const first = effect.amongAll ? undefined : (holding.findLast(({ area }) => area.contains(over)) ?? holding.find(({ isOn }) => isOn) ?? holding.at(-1))
   for (const place of places) {
-    const has = effect.amongAll ? holding.includes(place) && isMet(effect, over, place.area) : place.area === first?.area
+    const has = effect.amongAll ? holding.includes(place) : place.area === first?.area
     if (has || place.isOn) meetPlace(effect, place, has)
   }
 }

@@ -5,7 +5,7 @@ import { newLook, feelByLook } from './look-state'
 import { readOwn } from './own'
 import { pointer } from './pointer'
 import { turn, valueAt } from './turn'
-import type { At, Effect, Follower, Look, Place, Value } from './types'
+import type { At, Effect, Look, Place, Value, ValueFollower } from './types'
 
 /** Begins to follow the pointer in an element: everything lies at its pose. */
 export function begin(effect: Effect, area: Element, element = area): void {
@@ -21,8 +21,8 @@ export function begin(effect: Effect, area: Element, element = area): void {
   if (given.hasOwn) place.own = readOwn(effect, place)
 }
 
-function newFollower({ pose, curve, feel, band, links = 0, halfLifeMs }: Value): Follower {
-  return { target: curve ? curve(pose) : pose, since: 0, gap: 0, speed: 0, feel, band, gaps: new Array<number>(links).fill(0), halfLifeMs }
+function newFollower(value: Value): ValueFollower {
+  return { value, target: value.curve ? value.curve(value.pose) : value.pose, since: 0, gap: 0, speed: 0, feel: value.feel, band: value.band, gaps: new Array<number>(value.links ?? 0).fill(0), halfLifeMs: value.halfLifeMs }
 }
 
 /** The pointer as an element sees it. */
@@ -36,10 +36,11 @@ export function atOf(effect: Effect, place: Place, t: number): At {
 export function turnPlace(effect: Effect, place: Place, t: number, arrives: boolean, others?: Look): void {
   const at = { ...atOf(effect, place, t), others }
   place.moves = true
-  place.followers.forEach((follower, i) => turnValue(effect.values[i] as Value, follower, at, arrives))
+  for (const follower of place.followers) turnValue(follower, at, arrives)
 }
 
-export function turnValue(value: Value, follower: Follower, at: At, arrives = false): void {
+export function turnValue(follower: ValueFollower, at: At, arrives = false): void {
+  const { value } = follower
   const { place, t } = at
   if (!place.isOn && value.holds) return
   const reading = place.isOn ? value.read(at, follower) : value.leave ? value.leave(at, follower) : value.pose

@@ -24,11 +24,9 @@ export function tellSettled(effect: Effect, place: Place): void {
 
 /** Tells the zone that the pointer is in by an attribute that the stylesheet can use. */
 export function tellStates(effect: Effect, place: Place): void {
-  effect.values.forEach(({ tellsZone }, i) => {
-    const zone = place.followers[i]?.reading
-    if (!tellsZone || zone === undefined || zone === place.zoneTold) return
-    place.zoneTold = zone
-    place.element.setAttribute(`${effect.mark}-zone`, String(zone))
-    if (given.tells) say(effect, place, 'zone', zone)
-  })
+  for (const { value, reading } of place.followers) if (value.tellsZone && reading !== undefined && reading !== place.zoneTold) {
+    place.zoneTold = reading
+    place.element.setAttribute(`${effect.mark}-zone`, String(reading))
+    if (given.tells) say(effect, place, 'zone', reading)
+  }
 }

@@ -50,6 +50,11 @@ export interface Follower {
   halfLifeMs?: number
 }
 
+/** A follower of a value of an effect. */
+export interface ValueFollower extends Follower {
+  readonly value: Value
+}
+
 /** A value that follows the pointer. */
 export interface Value {
   /** The custom property that carries it. */
@@ -106,7 +111,7 @@ export interface Place {
   /** The element in which values are read, and the area that it lies in. */
   readonly element: Element
   readonly area: Element
-  readonly followers: readonly Follower[]
+  readonly followers: readonly ValueFollower[]
   isOn: boolean
   moves: boolean
   parts?: Map<string, HTMLElement[]>

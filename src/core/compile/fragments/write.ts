@@ -5,12 +5,13 @@ import { keepOwn } from './own'
 import { addParts, showParts } from './parts'
 import { targetsOf } from './targets'
 import { tell, tellSettled, tellStates } from './tell'
-import type { Effect, Follower, Place, Value } from './types'
+import type { Effect, Place, Value, ValueFollower } from './types'
 
-const set = (target: HTMLElement, { property, as, digits }: Value, shown: number) => target.style.setProperty(property, as ? String(as(shown)) : shown.toFixed(digits))
+const set = (target: HTMLElement, value: Value, shown: number) => target.style.setProperty(value.property, value.as ? String(value.as(shown)) : shown.toFixed(value.digits))
 
 /** Writes the links of a chain: one of them, or each on an element of its own. */
-function writeChain(effect: Effect, place: Place, value: Value, chain: Follower, t: number): void {
+function writeChain(effect: Effect, place: Place, chain: ValueFollower, t: number): void {
+  const { value } = chain
   const last = (value.links ?? 1) - 1
   let k = 0
   for (const target of targetsOf(effect, place, value)) set(target, value, linkAt(chain, Math.min(value.link ?? k++, last), t))
@@ -19,7 +20,6 @@ function writeChain(effect: Effect, place: Place, value: Value, chain: Follower,
 
 /** Says on an element that an effect is at work on it: from now on its rules count. */
 function mark(effect: Effect, place: Place): void {
-  if (place.element.hasAttribute(effect.mark)) return
   if (given.hasOwn) keepOwn(place)
   place.element.setAttribute(effect.mark, '')
   if (given.hasOthers) for (const value of effect.values) if (!value.onPart) for (const target of targetsOf(effect, place, value)) target.setAttribute(effect.mark, '')
@@ -28,17 +28,19 @@ function mark(effect: Effect, place: Place): void {
 
 /** Writes the values of a place at t; tells whether it goes on. */
 export function write(effect: Effect, place: Place, t: number): boolean {
-  mark(effect, place)
+  if (!place.element.hasAttribute(effect.mark)) mark(effect, place)
   place.moves = false
-  place.followers.forEach((follower, i) => {
-    const value = effect.values[i] as Value
-    if (value.links) return writeChain(effect, place, value, follower, t)
-    const { gap, moves } = follower.feel(follower, t)
-    for (const target of targetsOf(effect, place, value)) set(target, value, follower.target + gap)
-    if (moves) place.moves = true
-  })
+  for (const follower of place.followers) {
+    const { value } = follower
+    if (value.links) writeChain(effect, place, follower, t)
+    else {
+      const { gap, moves } = follower.feel(follower, t)
+      for (const target of targetsOf(effect, place, value)) set(target, value, follower.target + gap)
+      if (moves) place.moves = true
+    }
+  }
   if (effect.looks && place.look.dueAt < Infinity) place.moves = true
-  if (given.hasFlows && flowsOn(effect, place, t)) place.moves = true
+  if (given.hasFlows && flowsOn(place, t)) place.moves = true
   if (given.hidesParts && effect.parts) showParts(place, effect.parts)
   if (effect.looks && place.element.getAttribute(effect.mark) !== place.look.shown) place.element.setAttribute(effect.mark, place.look.shown)
   if (given.hasStates) tellStates(effect, place)

@@ -68,7 +68,7 @@ export const inlineExpressions: Rule = (tree) => {
       let at = given.start
       const uses = parameters.flatMap((own, i) => (own?.uses ?? []).map((use) => ({ use, by: call.arguments[i] }))).sort((one, other) => one.use.start - other.use.start)
       for (const { use, by } of uses) {
-        out += tree.text.slice(at, use.start) + replaced(tree, use, by ? textOf(tree, by) : 'undefined').text
+        out += tree.text.slice(at, use.start) + replaced(tree, use, by ? inPlaceOf(tree, use, by) : 'undefined').text
         at = use.end
       }
       out += tree.text.slice(at, given.end)
@@ -80,6 +80,17 @@ export const inlineExpressions: Rule = (tree) => {
   }
   return []
 }
+
+/** An expression as it can stand where a name stood: in brackets, where something would bind a part of it tighter. */
+function inPlaceOf(tree: Tree, use: AnyNode, by: AnyNode): string {
+  const text = textOf(tree, by)
+  const parent = tree.parents.get(use)
+  const isWhole = !parent || (parent.type === 'CallExpression' && parent.callee !== use) || parent.type === 'ArrayExpression' || parent.type === 'Property' || parent.type === 'VariableDeclarator' || parent.type === 'ReturnStatement' || parent.type === 'ExpressionStatement' || parent.type === 'IfStatement' || (parent.type === 'ArrowFunctionExpression' && by.type !== 'ObjectExpression') || (parent.type === 'AssignmentExpression' && parent.right === use)
+  return isWhole || isSimple(by) ? text : `(${text})`
+}
+
+/** Expressions that nothing takes apart. */
+const isSimple = ({ type }: AnyNode) => type === 'Identifier' || type === 'MemberExpression' || type === 'Literal' || type === 'CallExpression' || type === 'ArrayExpression' || type === 'TemplateLiteral'
 
 /** A function at the top that is called once, alone and with nothing given, is what it does. */
 export const inlineOnce: Rule = (tree) => {
