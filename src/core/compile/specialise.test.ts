@@ -29,12 +29,37 @@ describe('specialising', () => {
   })
 
   it('gives parameters that are always the same up, and names an expression once', () => {
-    expect(specialise('const fade = (gap, decay) => gap * Math.exp(-decay)\nshow(fade(a, 2 * Math.PI))\nshow(fade(b, 2 * Math.PI))')).toBe('const decay = 2 * Math.PI\nconst fade = (gap) => gap * Math.exp(-decay)\nshow(fade(a))\nshow(fade(b))')
+    expect(specialise('const fade = (gap, decay) => gap * Math.exp(-decay)\nshow(fade(a, 2 * Math.PI))\nshow(fade(b, 2 * Math.PI))')).toBe('const decay = 2 * Math.PI\nshow(a * Math.exp(-decay))\nshow(b * Math.exp(-decay))')
     expect(specialise("function read(box, side) {\n  return box[side]\n}\nshow(read(a, 'x'))\nshow(read(b, 'y'))")).toBe("show(a['x'])\nshow(b['y'])")
   })
 
   it('leaves out what nobody uses: declarations, members, parameters, assignments', () => {
-    expect(specialise('const unused = 1\nconst box = { seen: 1, unseen: 2 }\nfunction show(a, b) {\n  box.unseen = 3\n  return a + box.seen\n}\nprint(show(1, 2), box)')).toBe('const box = { seen: 1 }\nfunction show() {\n  return 1 + box.seen\n}\nprint(show(), box)')
+    expect(specialise('const unused = 1\nconst box = { seen: 1, unseen: 2 }\nfunction show(a, b) {\n  box.unseen = 3\n  return a + box.seen\n}\nprint(show(1, 2), box)')).toBe('const box = { seen: 1 }\nprint(1 + box.seen, box)')
+  })
+
+  it.each([
+    ['with its comment, by the names that it is given', 'function draw(place) {\n  write(place, 3)\n  done()\n}\n// Says so.\nfunction write(each, t) {\n  each.t = t\n  show(each)\n}\ndraw(one)\ndraw(two)', 'function draw(place) {\n  // Says so.\n  place.t = 3\n  show(place)\n  done()\n}\ndraw(one)\ndraw(two)'],
+    ['in a block, where it stood behind a condition', 'function draw(place) {\n  if (place.on) write(place)\n}\nfunction write(each) {\n  each.t = 1\n  show(each)\n}\ndraw(one)\ndraw(two)', 'function draw(place) {\n  if (place.on) {\n    place.t = 1\n    show(place)\n  }\n}\ndraw(one)\ndraw(two)'],
+    ['where it gives a value that is declared', 'function draw(place) {\n  let x = read(place)\n  x += 1\n  show(x)\n}\nfunction read(each) {\n  ask(each)\n  return each.t\n}\ndraw(one)\ndraw(two)', 'function draw(place) {\n  ask(place)\n  let x = place.t\n  x += 1\n  show(x)\n}\ndraw(one)\ndraw(two)'],
+  ])('puts a function that is called once where it is called: %s', (_, text, wanted) => {
+    expect(specialise(text)).toBe(wanted)
+  })
+
+  it.each([
+    ['it leaves early', 'function draw(place) {\n  write(place)\n  done()\n}\nfunction write(each) {\n  if (each.off) return\n  show(each)\n}\ndraw(one)\ndraw(two)'],
+    ['its names are taken there', 'function draw(place) {\n  const t = ask()\n  write(place)\n  show(t)\n}\nfunction write(each) {\n  const t = each.t\n  show(t, t)\n}\ndraw(one)\ndraw(two)'],
+    ['what it means is called otherwise there', 'const t = ask()\nfunction draw(t) {\n  show(t.y, see(t.x))\n}\nconst see = (each) => each + t\ndraw(one)\ndraw(two)\nshow(t)'],
+  ])('leaves it where it stands if %s', (_, text) => {
+    expect(specialise(text)).toBe(text)
+  })
+
+  it('puts in brackets what would be taken apart, and no more', () => {
+    expect(specialise('const sum = (a) => a + 1\nconst pick = (a) => a ?? 2\nshow(sum(x) * 3, sum(y))\nshow(pick(z).w)')).toBe('show((x + 1) * 3, y + 1)\nshow((z ?? 2).w)')
+    expect(specialise('const write = (shown) => print(shown.toFixed(2))\nwrite(a + b)')).toBe('print((a + b).toFixed(2))')
+  })
+
+  it('says a member that is another one once', () => {
+    expect(specialise('function begin(area) {\n  keep({ element: area, area })\n  done()\n}\nbegin(one)\nbegin(two)\nshow(last.area, last.element)\nall.find(({ area }) => area.on)')).toBe('function begin(area) {\n  keep({ element: area })\n  done()\n}\nbegin(one)\nbegin(two)\nshow(last.element, last.element)\nall.find(({ element }) => element.on)')
   })
 
   it('keeps what the browser reads, and what is done though nobody asks for what it gives', () => {

@@ -27,7 +27,7 @@ export function knownOf(node: AnyNode): Known | undefined {
     }
     case 'BinaryExpression': {
       if (node.left.type === 'PrivateIdentifier') return undefined
-      if (node.operator === '===' && node.left.type === 'Identifier' && node.right.type === 'Identifier' && node.left.name === node.right.name) return { value: true }
+      if ((node.operator === '===' || node.operator === '!==') && node.left.type === 'Identifier' && node.right.type === 'Identifier' && node.left.name === node.right.name) return { value: node.operator === '===' }
       const [one, other] = [knownOf(node.left), knownOf(node.right)]
       if (!one || !other || !('value' in one) || !('value' in other)) return undefined
       if (node.operator === '===') return { value: one.value === other.value }

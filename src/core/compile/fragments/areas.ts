@@ -22,10 +22,10 @@ export function areaFrame(effect: Effect, area: Element): Frame {
 }
 
 /** Where the values of a place are read. */
-export function readFrame(effect: Effect, { element, area }: Place): Frame {
+export function readFrame(effect: Effect, place: Place): Frame {
   if (effect.readsInWindow) return windowFrame()
-  const box = effect.readsInBox ? document.querySelector(effect.readsInBox) : effect.readsIn ? element : undefined
-  return box ? frameOf(box, effect.measure) : areaFrame(effect, area)
+  const box = effect.readsInBox ? document.querySelector(effect.readsInBox) : effect.readsIn ? place.element : undefined
+  return box ? frameOf(box, effect.measure) : areaFrame(effect, place.area)
 }
 
 /** Whether the pointer is on an area: on its element, on one of a group, or on what is bridged to it. */

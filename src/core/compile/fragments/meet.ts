@@ -9,10 +9,10 @@ import { noteSide } from './sides'
 import type { Effect, Place } from './types'
 
 /** Whether nothing foreign lies on an element where the pointer is: what it hits is around it, or of those that the effect is about. */
-const isClear = (effect: Effect, over: Element | null, element: Element) => !!over && (over.contains(element) || !!over.closest(effect.notForeign))
+const isClear = (effect: Effect, over: Element, element: Element) => over.contains(element) || over.closest(effect.notForeign) !== null
 
 /** Where it lies on top of an element nothing foreign may be there; beyond its edges nothing can. */
-function isMet(effect: Effect, over: Element | null, area: Element): boolean {
+function isMet(effect: Effect, over: Element, area: Element): boolean {
   const isOnIt = (element: Element) => isOn(frameOf(element, effect.measure))
   if (!effect.insets || isOnIt(area)) return isClear(effect, over, area)
   return !effect.fellows || [...effect.places.values()].some((place) => isOnIt(place.area))
@@ -25,11 +25,11 @@ export function meetEffect(effect: Effect): void {
     const hit = over?.closest(effect.select)
     if (hit && !effect.places.has(hit)) begin(effect, hit)
   }
-  const places = [...effect.places.values()]
-  const holding = over ? places.filter(({ area }) => holds(effect, area) && (effect.amongAll ? isMet(effect, over, area) : isClear(effect, over, area))) : []
+  const all = [...effect.places.values()]
+  const holding = over ? all.filter(({ area }) => holds(effect, area) && (effect.amongAll ? isMet(effect, over, area) : isClear(effect, over, area))) : []
   // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
-  const first = effect.amongAll ? undefined : (holding.findLast(({ area }) => area.contains(over)) ?? holding.find(({ isOn }) => isOn) ?? holding.at(-1))
-  for (const place of places) {
+  const first = effect.amongAll ? undefined : (holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1))
+  for (const place of all) {
     const has = effect.amongAll ? holding.includes(place) : place.area === first?.area
     if (has || place.isOn) meetPlace(effect, place, has)
   }

@@ -41,18 +41,17 @@ export function turnPlace(effect: Effect, place: Place, t: number, arrives: bool
 
 export function turnValue(follower: ValueFollower, at: At, arrives = false): void {
   const { value } = follower
-  const { place, t } = at
-  if (!place.isOn && value.holds) return
-  const reading = place.isOn ? value.read(at, follower) : value.leave ? value.leave(at, follower) : value.pose
+  if (!at.place.isOn && value.holds) return
+  const reading = at.place.isOn ? value.read(at, follower) : value.leave ? value.leave(at, follower) : value.pose
   const target = value.curve ? value.curve(reading) : reading
   // What nobody sees begins where the pointer is.
-  const seen = value.seenBy === undefined || value.links ? undefined : place.followers[value.seenBy]
-  if (arrives && seen && !valueAt(seen, t)) Object.assign(follower, { target, gap: 0, speed: 0 })
-  if (value.start && !value.links && reading !== follower.reading && !follower.feel(follower, t).moves) {
+  const seen = value.seenBy === undefined || value.links ? undefined : at.place.followers[value.seenBy]
+  if (arrives && seen && !valueAt(seen, at.t)) Object.assign(follower, { target, gap: 0, speed: 0 })
+  if (value.start && !value.links && reading !== follower.reading && !follower.feel(follower, at.t).moves) {
     const start = value.start(at)
     if (start !== undefined) Object.assign(follower, { target: value.curve ? value.curve(start) : start, gap: 0, speed: 0 })
   }
   follower.reading = reading
-  if (value.links) turnChain(follower, target, (place.isOn ? value.halfLifeMs : value.goingHalfLifeMs) ?? value.halfLifeMs ?? 1, t)
-  else turn(follower, target, value.byLook && given.hasLooks ? feelByLook(value, place) : place.isOn ? value.feel : (value.going ?? value.feel), t)
+  if (value.links) turnChain(follower, target, (at.place.isOn ? value.halfLifeMs : value.goingHalfLifeMs) ?? value.halfLifeMs ?? 1, at.t)
+  else turn(follower, target, value.byLook && given.hasLooks ? feelByLook(value, at.place) : at.place.isOn ? value.feel : (value.going ?? value.feel), at.t)
 }

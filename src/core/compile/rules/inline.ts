@@ -2,7 +2,7 @@
 import type { AnyNode, CallExpression, Identifier } from 'acorn'
 import { knownOf } from '../static'
 import { innerText, replaced, statementRange, type Tree } from '../tree'
-import { textOf, withoutStatement, callsOf, emptyAt, outermost, type Rule } from './rule'
+import { textOf, withoutStatement, callsOf, emptyAt, innermostFunction, outermost, type Rule } from './rule'
 
 /** A name for another name is that name; a function that only hands its parameters on is the other function. */
 export const dropAliases: Rule = (tree) => {
@@ -56,12 +56,13 @@ export const inlineExpressions: Rule = (tree) => {
     const { made, calls } = found
     const only = made.body.type === 'BlockStatement' ? made.body.body[0] : undefined
     const given = made.body.type !== 'BlockStatement' ? made.body : made.body.body.length === 1 && only?.type === 'ReturnStatement' ? only.argument : undefined
-    if (!given || (calls.length > 1 && given.end - given.start > shortLength) || given.type === 'ConditionalExpression' || given.type === 'LogicalExpression' || given.type === 'BinaryExpression') continue
+    if (!given || (calls.length > 1 && given.end - given.start > shortLength)) continue
     const parameters = made.params.map((parameter) => (parameter.type === 'Identifier' ? tree.bindingOf.get(parameter) : undefined))
-    if (parameters.some((each) => !each || each.uses.length > 1) || tree.nodes.some((node) => node.start > given.start && node.end < given.end && node.type === 'ArrowFunctionExpression')) continue
+    const isNamed = (i: number) => calls.every((call) => call.arguments[i]?.type === 'Identifier' || call.arguments[i]?.type === 'Literal')
+    if (parameters.some((each, i) => !each || (each.uses.length > 1 && !isNamed(i))) || tree.nodes.some((node) => node.start > given.start && node.end < given.end && node.type === 'ArrowFunctionExpression')) continue
     if (calls.some((call) => call.start >= made.start && call.end <= made.end) || calls.some((call) => call.arguments.length !== made.params.length || !call.arguments.every((each) => each.type === 'Identifier' || each.type === 'MemberExpression' || each.type === 'Literal' || parameters.every((own) => (own?.uses.length ?? 0) === 1)))) continue
     const statement = made.type === 'FunctionDeclaration' ? made : tree.parents.get(binding.declaration)
-    if (!statement) continue
+    if (!statement || calls.some((call) => isCaptured(tree, given, call))) continue
     const { from, to } = statementRange(tree.text, statement)
     const text = (call: CallExpression) => {
       let out = ''
@@ -72,8 +73,7 @@ export const inlineExpressions: Rule = (tree) => {
         at = use.end
       }
       out += tree.text.slice(at, given.end)
-      const parent = tree.parents.get(call)
-      return given.type === 'ObjectExpression' && parent?.type === 'ArrowFunctionExpression' ? `(${out})` : out
+      return isWhole(tree, call, given) || isSimple(given) ? out : `(${out})`
     }
     if (calls.some((call) => calls.some((other) => other !== call && other.start >= call.start && other.end <= call.end))) continue
     return [{ from, to, text: '' }, ...calls.map((call) => ({ from: call.start, to: call.end, text: text(call) }))]
@@ -81,12 +81,25 @@ export const inlineExpressions: Rule = (tree) => {
   return []
 }
 
+/** Whether a name at the top that an expression uses is called otherwise where it would come to stand. */
+function isCaptured(tree: Tree, given: AnyNode, place: AnyNode): boolean {
+  const used = new Set(tree.nodes.flatMap((node) => (node.type === 'Identifier' && node.start >= given.start && node.end <= given.end && tree.bindingOf.get(node)?.isTop ? [node.name] : [])))
+  for (let around = innermostFunction(tree, place); around; around = innermostFunction(tree, around)) {
+    const { start, end } = around
+    if (tree.bindings.some(({ name, id, isTop }) => !isTop && used.has(name) && id.start >= start && id.end <= end)) return true
+  }
+  return false
+}
+
 /** An expression as it can stand where a name stood: in brackets, where something would bind a part of it tighter. */
-function inPlaceOf(tree: Tree, use: AnyNode, by: AnyNode): string {
-  const text = textOf(tree, by)
-  const parent = tree.parents.get(use)
-  const isWhole = !parent || (parent.type === 'CallExpression' && parent.callee !== use) || parent.type === 'ArrayExpression' || parent.type === 'Property' || parent.type === 'VariableDeclarator' || parent.type === 'ReturnStatement' || parent.type === 'ExpressionStatement' || parent.type === 'IfStatement' || (parent.type === 'ArrowFunctionExpression' && by.type !== 'ObjectExpression') || (parent.type === 'AssignmentExpression' && parent.right === use)
-  return isWhole || isSimple(by) ? text : `(${text})`
+const inPlaceOf = (tree: Tree, use: AnyNode, by: AnyNode) => (isWhole(tree, use, by) || isSimple(by) ? textOf(tree, by) : `(${textOf(tree, by)})`)
+
+/** Whether another expression in the place of this one is all that stands there. */
+function isWhole(tree: Tree, place: AnyNode, by: AnyNode): boolean {
+  const parent = tree.parents.get(place)
+  if (!parent || parent.type === 'ArrayExpression' || parent.type === 'Property' || parent.type === 'VariableDeclarator' || parent.type === 'ReturnStatement' || parent.type === 'ExpressionStatement' || parent.type === 'IfStatement') return true
+  if (parent.type === 'LogicalExpression' && by.type === 'LogicalExpression') return parent.operator === by.operator
+  return (parent.type === 'CallExpression' && parent.callee !== place) || (parent.type === 'ArrowFunctionExpression' && by.type !== 'ObjectExpression') || (parent.type === 'AssignmentExpression' && parent.right === place)
 }
 
 /** Expressions that nothing takes apart. */
@@ -106,9 +119,4 @@ export const inlineOnce: Rule = (tree) => {
     return [{ from, to, text: '' }, { from: statement.start, to: statement.end, text: notes + innerText(tree.text, found.made.body) }]
   }
   return []
-}
-
-function innermostFunction(tree: Tree, node: AnyNode): AnyNode | undefined {
-  for (let each = tree.parents.get(node); each; each = tree.parents.get(each)) if (each.type === 'FunctionDeclaration' || each.type === 'ArrowFunctionExpression') return each
-  return undefined
 }

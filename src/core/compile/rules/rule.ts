@@ -61,3 +61,9 @@ export function outermost(tree: Tree, node: AnyNode): AnyNode {
   for (let parent = tree.parents.get(each); parent; parent = tree.parents.get(each)) each = parent
   return each
 }
+
+/** The function right around a node. */
+export function innermostFunction(tree: Tree, node: AnyNode): AnyNode | undefined {
+  for (let each = tree.parents.get(node); each; each = tree.parents.get(each)) if (each.type === 'FunctionDeclaration' || each.type === 'ArrowFunctionExpression') return each
+  return undefined
+}

@@ -1,7 +1,7 @@
 // Lists of one, and objects that are only asked for their members.
-import type { AnyNode, Identifier } from 'acorn'
-import { innerText, outdent, replaced, type Tree } from '../tree'
-import { textOf, isAssigned, type Rule } from './rule'
+import type { AnyNode, AssignmentProperty, Identifier, Property } from 'acorn'
+import { innerText, outdent, replaced, withoutMembers, type Change, type Tree } from '../tree'
+import { innermostFunction, textOf, isAssigned, type Rule } from './rule'
 
 /** Whether something in a loop ends it, or a round of it. */
 const leavesLoop = (tree: Tree, loop: AnyNode) => tree.nodes.some(({ type, start, end }) => (type === 'ContinueStatement' || type === 'BreakStatement') && start > loop.start && end < loop.end)
@@ -70,4 +70,44 @@ export const takeOnlyEffect: Rule = (tree) => {
     { from: statement.start, to: statement.end, text: `const effect = ${outdent(textOf(tree, only), 2)}` },
     ...loops.flatMap((loop) => (loop?.type === 'ForOfStatement' ? [{ from: loop.start, to: loop.end, text: innerText(tree.text, loop.body) }] : [])),
   ]
+}
+
+/** Members that say the same name twice. */
+export const shortenMembers: Rule = (tree) => tree.nodes.flatMap((node) => (node.type === 'Property' && !node.shorthand && !node.computed && !node.method && node.key.type === 'Identifier' && node.value.type === 'Identifier' && node.key.name === node.value.name ? [{ from: node.key.start, to: node.value.start, text: '' }] : []))
+
+/** Two members of one object that are given one name, and never anything else, are one member; `apart` are names that others know. */
+export const mergeMembers = (apart: ReadonlySet<string>): Rule => (tree) => {
+  const keys = (node: AnyNode) => (node.type === 'ObjectExpression' ? node.properties.flatMap((each) => (each.type === 'Property' && each.key.type === 'Identifier' && each.value.type === 'Identifier' ? [{ name: each.key.name, value: each.value, property: each }] : [])) : [])
+  for (const node of tree.nodes) {
+    for (const one of keys(node)) {
+      const other = keys(node).find((each) => each.property !== one.property && tree.bindingOf.get(each.value) === tree.bindingOf.get(one.value) && tree.bindingOf.has(one.value))
+      if (!other || [one, other].some(({ name }) => apart.has(name) || isMemberElsewhere(tree, name, node))) continue
+      const gone = tree.nodes.flatMap((each) => {
+        if (each.type === 'MemberExpression' && !each.computed && each.property.type === 'Identifier' && each.property.name === other.name) return [{ from: each.property.start, to: each.property.end, text: one.name }]
+        if (each.type === 'Property' && each !== other.property && tree.parents.get(each)?.type === 'ObjectPattern' && each.key.type === 'Identifier' && each.key.name === other.name) return renamed(tree, each, one.name)
+        return []
+      })
+      return [...gone, ...withoutMembers(tree.text, node.type === 'ObjectExpression' ? node.properties : [], (each) => each === other.property)]
+    }
+  }
+  return []
+}
+
+/** A member of a pattern under another name, and the same name for what it gives, where that is free. */
+function renamed(tree: Tree, member: Property | AssignmentProperty, name: string): readonly Change[] {
+  const { key, value, shorthand } = member
+  const binding = value.type === 'Identifier' ? tree.bindingOf.get(value) : undefined
+  if (!shorthand || !binding) return [{ from: key.start, to: key.end, text: shorthand ? `${name}: ${textOf(tree, key)}` : name }]
+  const around = innermostFunction(tree, member)
+  const isFree = around && !tree.bindings.some((each) => each.name === name && (each.isTop || (each.id.start >= around.start && each.id.end <= around.end)))
+  return isFree ? [{ from: key.start, to: key.end, text: name }, ...binding.uses.map((use) => replaced(tree, use, name))] : [{ from: key.start, to: key.end, text: `${name}: ${binding.name}` }]
+}
+
+/** Whether a member of this name is given elsewhere, or is given something else later. */
+const isMemberElsewhere = (tree: Tree, name: string, made: AnyNode) => tree.nodes.some((node) => (node.type === 'Property' && node.key.type === 'Identifier' && node.key.name === name && tree.parents.get(node)?.type === 'ObjectExpression' && tree.parents.get(node) !== made) || (node.type === 'MemberExpression' && !node.computed && node.property.type === 'Identifier' && node.property.name === name && isAssigned(tree, node)))
+
+/** Two pairs of brackets around one expression are one. */
+export const dropBrackets: Rule = ({ text, nodes }) => {
+  const node = nodes.find(({ type, start, end }) => /^(Logical|Binary|Conditional)Expression$/.test(type) && /(^|[^\w$)\]])\(\($/.test(text.slice(0, start).slice(-3)) && text.slice(end, end + 2) === '))')
+  return node ? [{ from: node.start - 1, to: node.start, text: '' }, { from: node.end, to: node.end + 1, text: '' }] : []
 }
