@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs'
+import { Linter } from 'eslint'
 import ts from 'typescript'
 import { describe, expect, it } from 'vitest'
 import { writeStylesheet } from '../core/export/stylesheet'
@@ -35,6 +36,15 @@ function problemsIn(script: string, codes?: readonly number[]): readonly string[
   const program = ts.createProgram(['script.js'], options, host)
   return program.getSemanticDiagnostics().filter(({ code }) => !codes || codes.includes(code)).map(({ messageText, start = 0 }) => `${ts.flattenDiagnosticMessageText(messageText, ' ')} (${script.slice(start, start + 60).split('\n')[0]})`)
 }
+/** What our lint of exported code finds: what nobody uses or reaches, names within names, functions of forty lines. */
+function faultsIn(script: string): readonly string[] {
+  const rules: Linter.RulesRecord = {
+    'no-unused-vars': 'error', 'no-unused-expressions': ['error', { allowShortCircuit: false }], 'no-shadow': 'error', 'no-unreachable': 'error', 'no-constant-condition': 'error', 'no-constant-binary-expression': 'error', 'no-dupe-else-if': 'error', 'no-empty': 'error', 'no-empty-pattern': 'error', 'no-extra-boolean-cast': 'error', 'no-self-assign': 'error', 'no-self-compare': 'error', 'no-useless-return': 'error', 'no-useless-rename': 'error', 'no-lonely-if': 'error', 'no-else-return': 'error', 'no-var': 'error', 'prefer-const': ['error', { destructuring: 'all' }], 'object-shorthand': 'error', eqeqeq: 'error', 'no-eval': 'error', 'no-implied-eval': 'error', 'no-new-func': 'error', 'max-depth': ['error', 5],
+  }
+  const body = script.replace(/^\(\(\) => \{\n/, '').replace(/\n\}\)\(\)\n$/, '')
+  const found = new Linter().verify(body, [{ languageOptions: { ecmaVersion: 2023, sourceType: 'script', parserOptions: { ecmaFeatures: { globalReturn: true } } }, rules: { ...rules, 'max-lines-per-function': ['error', { max: 40, skipComments: false, skipBlankLines: false }] } }])
+  return found.map(({ ruleId, message, line }) => `${ruleId ?? ''}: ${message} (${body.split('\n')[line - 1]?.trim() ?? ''})`)
+}
 const undefinedName = [2304, 2552, 18004]
 const unused = [6133, 6192, 6196, 6198, 7027]
 
@@ -50,6 +60,11 @@ describe('a compiled script', () => {
     expect(problemsIn('(() => { const a = 1 })()', unused)).toHaveLength(1)
     expect(problemsIn(scripts.map(({ script }) => script).join(';\n'), [...undefinedName, ...unused])).toEqual([])
   }, 240_000)
+
+  it('passes the lint of exported code', () => {
+    expect(faultsIn('(() => {\n  const a = 1\n  if (false) show(2)\n})()\n')).toHaveLength(2)
+    expect(scripts.flatMap(({ of, script }) => faultsIn(script).map((fault) => `${of}: ${fault}`))).toEqual([])
+  })
 
   it('holds what its effects ask for, and nothing else', () => {
     const lean = compile(tilt, plainFacts, fragments)

@@ -5,7 +5,7 @@ import { dropAliases, inlineConstants, inlineExpressions, inlineOnce } from './r
 import { dropArguments, settleParameters } from './rules/parameters'
 import { dropEmptyPatterns, prune } from './rules/prune'
 import type { Rule } from './rules/rule'
-import { dropBrackets, mergeMembers, shortenMembers, splitObjects, takeOnlyEffect, unrollSingles } from './rules/single'
+import { dropBrackets, keepConstant, mergeMembers, shortenMembers, splitObjects, takeOnlyEffect, unrollSingles } from './rules/single'
 import { readTree, withChanges } from './tree'
 
 /** More rounds than a script can need. */
@@ -14,7 +14,7 @@ const mostRounds = 400
 /** Members that are read without being named: by the browser, or as one of several looks. */
 const platform = new Set(['off', 'on', 'pressed', 'still', 'going', 'come', 'go', 'press', 'release', 'rest', 'move', 'due', 'dismiss', 'passive', 'capture', 'subtree', 'childList', 'characterData', 'attributes', 'attributeFilter', 'bubbles', 'composed', 'detail', 'x', 'y', 'length'])
 
-const rules: readonly Rule[] = [foldConditions, prune(platform), dropEmptyPatterns, inlineConstants, dropArguments, settleParameters, dropAliases, takeOnlyEffect, inlineExpressions, unrollSingles, splitObjects, inlineOnce, mergeMembers(platform), flattenCalls, shortenMembers, dropBrackets]
+const rules: readonly Rule[] = [foldConditions, prune(platform), dropEmptyPatterns, inlineConstants, dropArguments, settleParameters, dropAliases, takeOnlyEffect, inlineExpressions, unrollSingles, splitObjects, inlineOnce, mergeMembers(platform), flattenCalls, shortenMembers, dropBrackets, keepConstant]
 
 /** The script without what nobody uses. Comments stay with what they are about. Throws a SyntaxError where the text is no script. */
 export function specialise(text: string): string {

@@ -1,6 +1,6 @@
 import { frameOf } from './frames'
 import { none } from './measure'
-import { isOn } from './on'
+import { hasPointer } from './on'
 import type { Effect, Frame, Place } from './types'
 
 /** A box of the window as a frame of reference. */
@@ -30,8 +30,8 @@ export function readFrame(effect: Effect, place: Place): Frame {
 
 /** Whether the pointer is on an area: on its element, on one of a group, or on what is bridged to it. */
 export function holds(effect: Effect, area: Element): boolean {
-  if (effect.isWindow) return isOn(windowFrame(), effect.insets)
-  const isOnSome = (elements: Iterable<Element>, insets?: Effect['insets']) => [...elements].some((element) => isOn(frameOf(element, effect.measure), insets))
+  if (effect.isWindow) return hasPointer(windowFrame(), effect.insets)
+  const isOnSome = (elements: Iterable<Element>, insets?: Effect['insets']) => [...elements].some((element) => hasPointer(frameOf(element, effect.measure), insets))
   if (effect.isGroup) return isOnSome(document.querySelectorAll(effect.bridge ? `${effect.select}, ${effect.bridge}` : effect.select), effect.insets)
-  return isOn(frameOf(area, effect.measure), effect.insets) || !!(effect.bridge && isOnSome(area.querySelectorAll(effect.bridge)))
+  return hasPointer(frameOf(area, effect.measure), effect.insets) || !!(effect.bridge && isOnSome(area.querySelectorAll(effect.bridge)))
 }

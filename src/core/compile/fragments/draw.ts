@@ -12,15 +12,15 @@ import { write } from './write'
 
 /** What happened since the last frame. */
 export const events: PointerEvent[] = []
-let frame = 0
+let nextFrame = 0
 
 export const wake = () => {
-  frame ||= requestAnimationFrame(draw)
+  nextFrame ||= requestAnimationFrame(draw)
 }
 
 /** First all is read, then all is written: the page is laid out once a frame. */
 function draw(now: number): void {
-  frame = 0
+  nextFrame = 0
   for (const event of events.splice(0)) meet(event)
   const t = Math.max(now, pointer.time)
   if (given.hasFlows || given.hasLooks) advance(t)

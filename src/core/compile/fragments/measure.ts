@@ -9,7 +9,7 @@ const bordersOf = (style: CSSStyleDeclaration): Frame['border'] => [px(style.bor
 const radiiOf = (style: CSSStyleDeclaration): Frame['radii'] => [px(style.borderTopLeftRadius), px(style.borderTopRightRadius), px(style.borderBottomRightRadius), px(style.borderBottomLeftRadius)]
 
 /** A padding box: what takes a point of the window to the upper left corner of the border box, and the size of that, without the borders. */
-export function inside(toBox: DOMMatrix, width: number, height: number, element: Element): Frame {
+export function paddingBox(toBox: DOMMatrix, width: number, height: number, element: Element): Frame {
   if (!given.hasBorders) return { toFrame: toBox, width, height, border: none, radii: none }
   const style = getComputedStyle(element)
   const border = bordersOf(style)
@@ -19,7 +19,7 @@ export function inside(toBox: DOMMatrix, width: number, height: number, element:
 /** Where an element lies that nothing turns or moves. */
 export function plain(element: Element): Frame {
   const { left, top, width, height } = element.getBoundingClientRect()
-  return inside(new DOMMatrix([1, 0, 0, 1, -left, -top]), width, height, element)
+  return paddingBox(new DOMMatrix([1, 0, 0, 1, -left, -top]), width, height, element)
 }
 
 /** The box around where a matrix draws an element of this size, about its middle. */
@@ -36,12 +36,12 @@ export function leaning(element: Element): Frame {
   const box = element.getBoundingClientRect()
   const toBox = new DOMMatrix().translate(width / 2 + hull.left, height / 2 + hull.top)
     .scale((hull.right - hull.left) / box.width, (hull.bottom - hull.top) / box.height).translate(-box.x, -box.y)
-  return inside(toBox, width, height, element)
+  return paddingBox(toBox, width, height, element)
 }
 
 /** Where an element would lie if it were not slid: its size is that of the box that is seen. */
 export function sliding(element: Element): Frame {
   const { x, y, width, height } = element.getBoundingClientRect()
   const { e, f } = new DOMMatrix(getComputedStyle(element).transform)
-  return inside(new DOMMatrix([1, 0, 0, 1, e - x, f - y]), width, height, element)
+  return paddingBox(new DOMMatrix([1, 0, 0, 1, e - x, f - y]), width, height, element)
 }

@@ -2,7 +2,7 @@ import { areaFrame, holds } from './areas'
 import { frameOf } from './frames'
 import { given } from './given'
 import { followCauses } from './looks'
-import { isOn } from './on'
+import { hasPointer } from './on'
 import { begin, turnPlace } from './place'
 import { pointer } from './pointer'
 import { noteSide } from './sides'
@@ -13,7 +13,7 @@ const isClear = (effect: Effect, over: Element, element: Element) => over.contai
 
 /** Where it lies on top of an element nothing foreign may be there; beyond its edges nothing can. */
 function isMet(effect: Effect, over: Element, area: Element): boolean {
-  const isOnIt = (element: Element) => isOn(frameOf(element, effect.measure))
+  const isOnIt = (element: Element) => hasPointer(frameOf(element, effect.measure))
   if (!effect.insets || isOnIt(area)) return isClear(effect, over, area)
   return !effect.fellows || [...effect.places.values()].some((place) => isOnIt(place.area))
 }

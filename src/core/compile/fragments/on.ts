@@ -3,7 +3,7 @@ import { pointer } from './pointer'
 import type { Effect, Frame } from './types'
 
 /** Whether the pointer is on an element, between insets. Browsers lay out in 64ths of a px. */
-export function isOn({ toFrame, width, height, border }: Frame, insets?: Effect['insets']): boolean {
+export function hasPointer({ toFrame, width, height, border }: Frame, insets?: Effect['insets']): boolean {
   const { x, y } = toFrame.transformPoint(pointer)
   if (!given.hasBorders && !insets) return x > -1 / 64 && x < width + 1 / 64 && y > -1 / 64 && y < height + 1 / 64
   const [top, right, bottom, left] = border

@@ -1,12 +1,12 @@
 import { given } from './given'
-import { hullOf, inside, px } from './measure'
+import { hullOf, paddingBox, px } from './measure'
 import type { Frame } from './types'
 
 /** The individual transform properties, and a transform, as one matrix; the page may have turned an element by either. */
 function matrixOf({ rotate, scale }: CSSStyleDeclaration, transform: string): DOMMatrix {
-  const turn = rotate.split(' ')
-  const axis = { x: '1, 0, 0', y: '0, 1, 0', z: '0, 0, 1' }[turn[0] ?? ''] ?? turn.slice(0, 3).join(', ')
-  const turning = rotate === 'none' ? '' : turn.length === 1 ? `rotate(${rotate})` : `rotate3d(${axis}, ${turn.at(-1) ?? ''})`
+  const words = rotate.split(' ')
+  const axis = { x: '1, 0, 0', y: '0, 1, 0', z: '0, 0, 1' }[words[0] ?? ''] ?? words.slice(0, 3).join(', ')
+  const turning = rotate === 'none' ? '' : words.length === 1 ? `rotate(${rotate})` : `rotate3d(${axis}, ${words.at(-1) ?? ''})`
   const scaling = scale === 'none' ? '' : `scale(${scale.split(' ').slice(0, 2).join(', ')})`
   return new DOMMatrix(`${turning} ${scaling} ${transform === 'none' ? '' : transform}`.trim())
 }
@@ -52,5 +52,5 @@ export function turned(element: Element): Frame {
   let origin = originOf(drawn)
   // How it is seen hangs on where it stands in its row, so both are found in turn.
   if (given.sharesEye) for (let round = 0; round < 6; round++) origin = originOf(throughEye(element, origin).multiply(drawn))
-  return inside(new DOMMatrix().translate(originX, originY).multiply(new DOMMatrix([own.a, own.b, own.c, own.d, own.e, own.f]).inverse()).translate(-origin.x, -origin.y), width, height, element)
+  return paddingBox(new DOMMatrix().translate(originX, originY).multiply(new DOMMatrix([own.a, own.b, own.c, own.d, own.e, own.f]).inverse()).translate(-origin.x, -origin.y), width, height, element)
 }

@@ -65,7 +65,8 @@ const idOf = (parameter: Pattern) => {
 function settledBy(tree: Tree, parameter: Pattern, given: readonly (AnyNode | undefined)[]): string | undefined {
   const id = idOf(parameter)
   const own = id && tree.bindingOf.get(id)
-  if (own && own.uses.length === 0) return given.every((each) => !each || (each.type !== 'SpreadElement' && isQuiet(each))) ? '' : undefined
+  const isEmpty = parameter.type === 'ObjectPattern' && parameter.properties.length === 0
+  if (isEmpty || (own && own.uses.length === 0)) return given.every((each) => !each || (each.type !== 'SpreadElement' && isQuiet(each))) ? '' : undefined
   if (!own || own.uses.some((use) => isAssigned(tree, use)) || given.some((each) => each?.type === 'SpreadElement')) return undefined
   // In itself it may be handed on.
   const others = given.filter((each) => !(each?.type === 'Identifier' && tree.bindingOf.get(each) === own))

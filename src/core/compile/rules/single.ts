@@ -111,3 +111,10 @@ export const dropBrackets: Rule = ({ text, nodes }) => {
   const node = nodes.find(({ type, start, end }) => /^(Logical|Binary|Conditional)Expression$/.test(type) && /(^|[^\w$)\]])\(\($/.test(text.slice(0, start).slice(-3)) && text.slice(end, end + 2) === '))')
   return node ? [{ from: node.start - 1, to: node.start, text: '' }, { from: node.end, to: node.end + 1, text: '' }] : []
 }
+
+/** What is never given another value is a constant. */
+export const keepConstant: Rule = (tree) => tree.nodes.flatMap((node) => {
+  if (node.type !== 'VariableDeclaration' || node.kind !== 'let' || node.declarations.some(({ init }) => !init)) return []
+  const own = tree.bindings.filter(({ declaration }) => node.declarations.includes(declaration as (typeof node.declarations)[number]))
+  return own.some(({ uses }) => uses.some((use) => isAssigned(tree, use))) ? [] : [{ from: node.start, to: node.start + 3, text: 'const' }]
+})
