@@ -30,8 +30,8 @@ for (const [words, style] of [
     const { x, y } = await middleOf(page, '.mark')
     await driven.hear({ t: 10, x, y, phase: 'move' })
     await driven.frame(20)
-    expect(await written(page, '.card', '--place-x-t0x')).toBeCloseTo(0.5, 3)
-    expect(await written(page, '.card', '--place-y-t0x')).toBeCloseTo(-0.5, 3)
+    expect(await written(page, '.card', '--place-x')).toBeCloseTo(0.5, 3)
+    expect(await written(page, '.card', '--place-y')).toBeCloseTo(-0.5, 3)
   })
 }
 
@@ -43,8 +43,8 @@ test('a layer keeps its still box while its card leans with it, and while it lea
   for (const [t, x] of [[10, 330], [60, 330], [110, 360], [160, 360], [700, 340], [1300, 412]] as const) {
     await driven.hear({ t, x, y: 230 })
     await driven.frame(t + 5)
-    expect(await written(page, '.layer', '--inner-x-t0x'), `at ${x}`).toBeCloseTo((x - 320) / 100, 2)
-    expect(await written(page, '.card', '--lean-x-t0x')).toBeCloseTo((x - 350) / 150, 3)
+    expect(await written(page, '.layer', '--inner-x'), `at ${x}`).toBeCloseTo((x - 320) / 100, 2)
+    expect(await written(page, '.card', '--lean-x')).toBeCloseTo((x - 350) / 150, 3)
   }
 })
 
@@ -83,7 +83,7 @@ test('a pen hovers like a mouse; a finger drags and is gone when it is lifted; t
   await playReal(page, pageOf('.card { position: absolute; left: 100px; top: 100px }', '<div class="card"></div>'), { lean: lean({ touch: 'drag-x' }) })
   const session = await context.newCDPSession(page)
   const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', x?: number) => session.send('Input.dispatchTouchEvent', { type, touchPoints: x === undefined ? [] : [{ x, y: 200 }] })
-  const value = () => written(page, '.card', '--lean-x-t0x')
+  const value = () => written(page, '.card', '--lean-x')
   await session.send('Input.dispatchMouseEvent', { type: 'mouseMoved', x: 325, y: 200, pointerType: 'pen' })
   await eventually(value).toBeCloseTo(0.5, 3)
   expect(await computed(page, '.card', 'touch-action')).toBe('pan-y pinch-zoom')
@@ -103,7 +103,7 @@ test('a pen hovers like a mouse; a finger drags and is gone when it is lifted; t
 
 test('a pointer that leaves by a flick, through a dialog or with the window leaves nothing behind', async ({ page }) => {
   await playReal(page, pageOf('.card { position: absolute; left: 100px; top: 100px }', '<div class="card"></div><dialog>said</dialog>'), { lean: lean() })
-  const value = () => written(page, '.card', '--lean-x-t0x')
+  const value = () => written(page, '.card', '--lean-x')
   const enter = async () => {
     await page.mouse.move(320, 190)
     await page.mouse.move(325, 200)
@@ -125,7 +125,7 @@ test('two scripts on one page do not know of each other', async ({ page }) => {
   for (const name of ['first', 'second']) await page.addScriptTag({ content: scriptOf({ [name]: place }, html) })
   for (const [x, value] of [[325, 0.5], [175, -0.5]] as const) {
     await page.mouse.move(x, 150)
-    for (const name of ['first', 'second']) await eventually(() => written(page, '.card', `--${name}-x-t0x`)).toBeCloseTo(value, 3)
+    for (const name of ['first', 'second']) await eventually(() => written(page, '.card', `--${name}-x`)).toBeCloseTo(value, 3)
   }
   expect(await page.evaluate(() => Object.keys(window).filter((key) => /effect|events|draw|pointer\b/.test(key) && !/^on/.test(key) && Object.getOwnPropertyDescriptor(window, key)?.configurable && typeof (window as unknown as Record<string, unknown>)[key] === 'function' && !/native code/.test(String((window as unknown as Record<string, unknown>)[key]))))).toEqual([])
 })
@@ -161,7 +161,7 @@ test('looks are told to the page, the focus counts, and the pieces of a chain fo
   await page.keyboard.press('Tab')
   await eventually(() => look('.a')).toBe('on')
   expect(await page.evaluate(() => (window as unknown as { told: string[] }).told)).toEqual(expect.arrayContaining(['hover-on a', 'hover-still a', 'hover-pressed a', 'hover-off a', 'hover-on b']))
-  const pieces = () => page.evaluate(() => [...document.querySelectorAll<HTMLElement>('.trail-piece')].map((piece) => Number(piece.style.getPropertyValue('--trail-x-t0x'))))
+  const pieces = () => page.evaluate(() => [...document.querySelectorAll<HTMLElement>('.trail-piece')].map((piece) => Number(piece.style.getPropertyValue('--trail-x'))))
   await eventually(async () => (await pieces()).every((x) => x === 600)).toBe(true)
   await page.mouse.move(100, 500)
   const [first = 0, second = 0, third = 0] = await pieces()
@@ -195,7 +195,7 @@ test('a transform of its own stays with an element that leans, and is all there 
   for (const t of [10, 60, 110]) {
     await driven.hear({ t, x, y })
     await driven.frame(t + 5)
-    expect(await written(page, '.card', '--lean-x-t0x')).toBeCloseTo(0.5, 2)
+    expect(await written(page, '.card', '--lean-x')).toBeCloseTo(0.5, 2)
   }
   expect(await transformApart(page, await computed(page, '.card', 'transform'), `${own} perspective(600px) rotateY(10deg)`)).toBeLessThan(0.01)
   expect(await computed(page, '.b', 'transform')).toBe('none')

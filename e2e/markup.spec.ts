@@ -151,7 +151,7 @@ test('four cards glow in colours of their own, read from their backgrounds and s
   const url = await house.addSite('glow', html, [{ id: 'glow', kind: 'free', name: 'Cards glow', select: '.card', noun: 'each card', settings }])
   await page.goto(url)
   let stage = await stageOf(page)
-  const colourOf = (where: Frame | Page, index: number) => where.evaluate((at) => getComputedStyle(document.querySelectorAll('.card')[at] as Element).getPropertyValue('--card-light-colour').trim(), index)
+  const colourOf = (where: Frame | Page, index: number) => where.evaluate((at) => getComputedStyle(document.querySelectorAll('.card')[at] as Element).getPropertyValue('--card-glow-light-colour').trim(), index)
   await eventually(() => colourOf(stage, 0)).toBe('rgb(255 214 140 / 0.4)')
   await page.getByRole('button', { name: 'More' }).click()
   const each = page.getByRole('group', { name: 'Each its own' })

@@ -28,7 +28,7 @@ test('a newcomer has working code for a tilt of all eight cards in at most eight
 
   const snippet = await page.evaluate(() => navigator.clipboard.readText())
   expect(hand.count()).toBeLessThanOrEqual(8)
-  expect(snippet).toContain('--card-lean: 15deg;')
+  expect(snippet).toContain('--card-tilt-lean: 15deg;')
 
   // The snippet, pasted at the end of a page of the newcomer's own, leans its cards.
   const other = await (await browser.newContext()).newPage()

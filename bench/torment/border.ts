@@ -175,7 +175,7 @@ export function exportMutations(count: number, random: () => number): MutationsR
     const checked = siteSchema.safeParse(mutated)
     if (!checked.success) continue
     accepted += 1
-    const figures = planFigures(checked.data, 'site', 'p')
+    const figures = planFigures(checked.data, 'p')
     const css = writeStylesheet(figures, [])
     const script = compile(figures, worstFacts, fragments)
     const html = `<!doctype html><style>\n${css}</style><script>\n${script}</script>`

@@ -17,7 +17,7 @@ const fragments = readFragments(new URL('../..', import.meta.url).pathname)
 /** The most that scripts may weigh, minified and gzipped, with their data, bytes. */
 const budgets = { tilt: 1560, tiltAtWorst: 2760, kind: 2760, seven: 4110 }
 
-const named = (name: string) => ({ title: name, name, mark: 'abc' })
+const named = (name: string) => ({ title: name, name })
 const rigOf = ({ id, expand, roles, defaults }: AnyKind, select = '.card') => ({ rig: expand(defaults, select, Object.fromEntries(roles(defaults).slice(1).map((role) => [role.id, `${select} .${role.id}`]))), names: named(id), sentence: `What ${id} does.` })
 const seven = kinds.filter(({ id }) => id !== 'free').map((kind) => rigOf(kind, `.${kind.id}`))
 const tilt = seven.filter(({ names }) => names.name === 'tilt')
@@ -122,7 +122,7 @@ describe('what an export asks of a browser', () => {
       parts: [],
       rules: [],
     }
-    const css = writeStylesheet([{ number: 1, names: { title: '', name: 'a', mark: 'x' }, rig, sentence: 'A.' }]).replace(/\/\*[\s\S]*?\*\//g, '')
+    const css = writeStylesheet([{ number: 1, names: { title: '', name: 'a' }, rig, sentence: 'A.' }]).replace(/\/\*[\s\S]*?\*\//g, '')
     const used = new Set([...css.matchAll(/(@[a-z-]+)|([a-zA-Z-]+)\(/g)].map(([, rule, fn]) => rule ?? fn ?? ''))
     used.delete('')
     expect(used.size).toBeGreaterThan(15)

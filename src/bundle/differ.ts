@@ -11,7 +11,7 @@ import type { Rig } from '../core/rig/rig'
 import type { Sample } from '../core/signal/sample'
 import { makePage } from './stand-in-page'
 
-const names = { title: 'the rig', name: 'rig', mark: 'abc' }
+const names = { title: 'the rig', name: 'rig' }
 
 /** Cards that do not lie on one another, with what lies in them, and zones anywhere. */
 const boxes: fc.Arbitrary<Boxes> = fc.tuple(fc.array(fc.tuple(between(0, 30), between(60, 300), between(80, 210), between(40, 260)), { minLength: 1, maxLength: 4 }), between(0.1, 0.8)).map(([cards, share]) => {

@@ -38,7 +38,7 @@ describe('glass-moth simulate', () => {
   it('writes a column for each value and a line for each moment', () => {
     expect(run(...given(), '--at', '0,100,250')).toEqual({ code: 0, said: [`3 moments of 8 values in ${path('values.csv')}.`], complained: [] })
     const { names, lines } = table()
-    expect(names).toEqual(['t', 'card.x[0]', 'card.y[0]', 'card.rotateX[0]', 'card.rotateY[0]', 'card.x[1]', 'card.y[1]', 'card.rotateX[1]', 'card.rotateY[1]'])
+    expect(names).toEqual(['t', 'card-tilt.x[0]', 'card-tilt.y[0]', 'card-tilt.rotateX[0]', 'card-tilt.rotateY[0]', 'card-tilt.x[1]', 'card-tilt.y[1]', 'card-tilt.rotateX[1]', 'card-tilt.rotateY[1]'])
     // The pointer jumped from the middle of the lower edge to the right edge: both follow by a critically damped spring.
     const w = 4 * Math.PI
     const way = (ms: number) => 1 - Math.exp(-w * (ms / 1000)) * (1 + w * (ms / 1000))
@@ -64,8 +64,8 @@ describe('glass-moth simulate', () => {
     writeFileSync(path('site.json'), JSON.stringify({ ...site, effects: [{ ...effect, kind: 'free', select: 'body', settings: rig }] }))
     expect(run(...given(), '--at', '3000').code).toBe(0)
     const { names, lines } = table()
-    expect(names).toContain('body.x.9[0]')
-    expect(lines[0]?.[names.indexOf('body.x.9[0]')]).toBe(500)
+    expect(names).toContain('body-free.x.9[0]')
+    expect(lines[0]?.[names.indexOf('body-free.x.9[0]')]).toBe(500)
   })
 
   it('names the place where a rig is wrong', () => {
@@ -109,6 +109,6 @@ describe('glass-moth simulate', () => {
 
   it('says which boxes are missing', () => {
     writeFileSync(path('boxes.json'), JSON.stringify({ window: { width: 10, height: 10 }, elements: {} }))
-    expect(run(...given()).complained).toEqual(['The boxes say nothing of ".card", which card reads.'])
+    expect(run(...given()).complained).toEqual(['The boxes say nothing of ".card", which card-tilt reads.'])
   })
 })

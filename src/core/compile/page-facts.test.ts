@@ -5,7 +5,7 @@ import { readTree } from '../page/tree'
 import { factsOf } from './tree-facts'
 
 const tilt = findKind('tilt')
-const sourceFor = (select: string) => ({ rig: tilt?.expand(tilt.defaults, select, {}) ?? { areas: [], channels: [], knobs: [], outputs: [], parts: [], rules: [] }, names: { title: '', name: 'card', mark: '' } })
+const sourceFor = (select: string) => ({ rig: tilt?.expand(tilt.defaults, select, {}) ?? { areas: [], channels: [], knobs: [], outputs: [], parts: [], rules: [] }, names: { title: '', name: 'card' } })
 const factsFor = (css: string, more: Partial<Parameters<typeof factsOf>[0]> = {}, body = '<main class="wrap"><article class="card">A</article><p class="note">B</p></main>', selects = ['.card']) =>
   factsOf({ tree: readTree(`<!doctype html><style>${css}</style><body>${body}</body>`), lacksSheets: false, hasScripts: false, ...more }, selects.map(sourceFor))
 

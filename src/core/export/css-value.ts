@@ -17,7 +17,7 @@ export function writeValue(rig: Rig, names: Names, output: Output): string {
   if (!hasUnit && unit !== '') factors.unshift(`${cssNumber(factor)}${unit}`)
   else if (factor !== 1 || factors.length === 0) factors.unshift(cssNumber(factor))
   const product = factors.join(' * ')
-  const value = base === 0 ? product : `${cssNumber(base)}${unit} + ${product}`
+  const value = base === 0 ? product : plus(`${cssNumber(base)}${unit}`, product)
   const shown = weight === undefined && strength === 1 ? value : weigh(value, base !== 0, neutralOf(slot), weight === undefined ? undefined : read(rig, names, weight), strength)
   return limitsOf(slot)[0] === 0 && slot.on !== 'opacity' && slot.on !== 'transform' ? `max(0${unit}, ${shown})` : shown
 }
@@ -29,11 +29,16 @@ function read(rig: Rig, names: Names, channel: string, link?: number): string {
   return played ? `var(${propertyOfChannel(names, channel, link)})` : '0'
 }
 
+/** A sum, or the difference that it is where what is added is negative. */
+const plus = (one: string, other: string) => (other.startsWith('-') ? `${one} - ${other.slice(1)}` : `${one} + ${other}`)
+
+const less = (one: string, value: number) => (value === 0 ? one : plus(one, cssNumber(-value)))
+
 /** neutral + weight * strength * (value - neutral) */
 function weigh(value: string, isSum: boolean, neutral: number, weight: string | undefined, strength: number): string {
   const by = [...(weight === undefined ? [] : [weight]), ...(strength === 1 ? [] : [cssNumber(strength)])].join(' * ')
   if (neutral === 0) return isSum ? `(${value}) * ${by}` : `${value} * ${by}`
-  return `${cssNumber(neutral)} + (${value} - ${cssNumber(neutral)}) * ${by}`
+  return `${cssNumber(neutral)} + (${less(value, neutral)}) * ${by}`
 }
 
 /** A plain curve of a reading: a straight line between two stops, held at both ends or running on. */
@@ -41,7 +46,10 @@ function writeRange({ curve }: Output, reading: string): string {
   if (!curve || !('stops' in curve)) return reading
   const [from, to] = curve.stops
   if (!from || !to) return reading
-  const line = `${cssNumber(from.value)} + ${cssNumber((to.value - from.value) / (to.at - from.at))} * (${reading} - ${cssNumber(from.at)})`
+  const slope = (to.value - from.value) / (to.at - from.at)
+  const way = from.at === 0 ? reading : `(${less(reading, from.at)})`
+  const product = slope === 1 ? way : `${cssNumber(slope)} * ${way}`
+  const line = from.value === 0 ? product : plus(cssNumber(from.value), product)
   if (curve.beyond === 'extend') return `(${line})`
   return `clamp(${cssNumber(Math.min(from.value, to.value))}, ${line}, ${cssNumber(Math.max(from.value, to.value))})`
 }
@@ -51,7 +59,9 @@ function writeMix(rig: Rig, names: Names, { curve, channel = '', link }: Output)
   if (!curve || !('colours' in curve)) return ''
   const [from, to] = curve.colours
   if (!from || !to) return ''
-  const share = `(${read(rig, names, channel, link)} - ${cssNumber(from.at)}) / ${cssNumber(to.at - from.at)}`
+  const reading = read(rig, names, channel, link)
+  const way = from.at === 0 ? reading : `(${less(reading, from.at)})`
+  const share = to.at - from.at === 1 ? way : `${way} / ${cssNumber(to.at - from.at)}`
   return `color-mix(in ${from.value.space}, ${cssColour(from.value)}, ${cssColour(to.value)} clamp(0%, 100% * ${share}, 100%))`
 }
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { tiltDefaults, type TiltSettings } from '../effect/tilt/settings'
 import type { Effect, Site } from '../site/site'
-import { namesOf, siteMark, wordOf } from './names'
+import { namesOf, wordOf } from './names'
 import { planFigures, tellEffect } from './plan'
 import { writeStylesheet } from './stylesheet'
 
@@ -15,12 +15,8 @@ describe('names', () => {
   })
 
   it('are told apart by numbers', () => {
-    expect(namesOf([effect(), effect({ select: '.plate' }), effect({ select: '#plate' })])).toEqual(['plate', 'plate-2', 'plate-3'])
-  })
-
-  it('of the properties differ from site to site', () => {
-    expect(siteMark('vesper-hollow')).toMatch(/^[0-9a-z]{3}$/)
-    expect(new Set(['starters', 'vesper-hollow', 'another', 'one-more'].map(siteMark)).size).toBe(4)
+    expect(namesOf([effect(), effect({ select: '.plate' }), effect({ select: '#plate' })])).toEqual(['plate-tilt', 'plate-tilt-2', 'plate-tilt-3'])
+    expect(namesOf([{ select: '.plate', kind: 'glow' }, { select: '.plate', kind: 'tilt' }, { select: '.card-glow', kind: 'glow' }, { select: '.fold', kind: 'fold' }])).toEqual(['plate-glow', 'plate-tilt', 'card-glow', 'fold'])
   })
 })
 
@@ -28,53 +24,52 @@ describe('the stylesheet', () => {
   it('calls what is told by an element by its word, and says its noun', () => {
     const roles = { 'layer-1': { select: '.plate .moth', noun: 'the moth' }, 'layer-2': { select: '.plate .plate-shadow', noun: 'its shadow' } }
     const css = stylesheetOf(effect({ roles }, { layers: [{ id: 'layer-1', heightPx: 42 }, { id: 'layer-2', heightPx: 4 }], shadowPx: 9 }))
-    expect(css).toMatch(/--plate-moth: 42px; +\/\* how high the moth floats \*\//)
-    expect(css).toMatch(/--plate-shadow-2: 4px; +\/\* how high its shadow floats \*\//)
-    expect(css).toContain('translateZ(calc(var(--plate-shadow-2) * ')
+    expect(css).toMatch(/--plate-tilt-moth: 42px; +\/\* how high the moth floats \*\//)
+    expect(css).toMatch(/--plate-tilt-shadow-2: 4px; +\/\* how high its shadow floats \*\//)
+    expect(css).toContain('translateZ(calc(var(--plate-tilt-shadow-2) * ')
     expect(css).not.toContain('layer-')
     // What only stands somewhere has no word.
-    expect(stylesheetOf(effect({ roles: { 'layer-1': { select: '.plate > :nth-child(2)', noun: 'what comes second' } } }, { layers: [{ id: 'layer-1', heightPx: 42 }] }))).toContain('--plate-layer-1: 42px;')
+    expect(stylesheetOf(effect({ roles: { 'layer-1': { select: '.plate > :nth-child(2)', noun: 'what comes second' } } }, { layers: [{ id: 'layer-1', heightPx: 42 }] }))).toContain('--plate-tilt-layer-1: 42px;')
   })
 
   it('says in one block what one selector says', () => {
     const css = stylesheetOf(effect({ roles: { 'layer-1': { select: '.plate .moth', noun: 'the moth' } } }, { layers: [{ id: 'layer-1', heightPx: 42 }] }))
-    expect(css.match(/^ {2}\.row > \.plate\[data-plate\] \{$/gm)).toHaveLength(1)
+    expect(css.match(/^ {2}\.row > \.plate\[data-plate-tilt\] \{$/gm)).toHaveLength(1)
   })
 
   it('has its knobs on top and says what they do', () => {
-    const mark = siteMark('vesper-hollow')
     expect(stylesheetOf(effect())).toBe(`@property --own-transform { syntax: "*"; inherits: false; }
 
 /* Figure 1. Over each plate, the edge under the pointer sinks by 9°, seen
-   from 820 px. The script writes --plate-x-${mark} and --plate-y-${mark}. */
-@property --plate-x-${mark} { syntax: "<number>"; inherits: false; initial-value: 0; }
-@property --plate-y-${mark} { syntax: "<number>"; inherits: false; initial-value: 0; }
+   from 820 px. The script writes --plate-tilt-x and --plate-tilt-y. */
+@property --plate-tilt-x { syntax: "<number>"; inherits: false; initial-value: 0; }
+@property --plate-tilt-y { syntax: "<number>"; inherits: false; initial-value: 0; }
 .row > .plate {
-  --plate-lean: 9deg;  /* how far it leans at its edges */
-  --plate-eye: 820px;  /* how far away the eye is; nearer looks deeper */
+  --plate-tilt-lean: 9deg;  /* how far it leans at its edges */
+  --plate-tilt-eye: 820px;  /* how far away the eye is; nearer looks deeper */
 }
 @media screen and (forced-colors: none) {
-  .row > .plate[data-plate] {
+  .row > .plate[data-plate-tilt] {
     transform:
       var(--own-transform,)
-      perspective(var(--plate-eye))
-      rotateX(calc(-1 * var(--plate-lean) * var(--plate-y-${mark})))
-      rotateY(calc(var(--plate-lean) * var(--plate-x-${mark})));
+      perspective(var(--plate-tilt-eye))
+      rotateX(calc(-1 * var(--plate-tilt-lean) * var(--plate-tilt-y)))
+      rotateY(calc(var(--plate-tilt-lean) * var(--plate-tilt-x)));
   }
 }
 @media (prefers-reduced-motion: reduce) {
-  .row > .plate[data-plate] { --plate-y-${mark}: 0 !important; --plate-x-${mark}: 0 !important; }
+  .row > .plate[data-plate-tilt] { --plate-tilt-y: 0 !important; --plate-tilt-x: 0 !important; }
 }
 `)
   })
 
   it('lies at the away pose until the script comes', () => {
-    expect(stylesheetOf(effect({}, { pose: { x: -0.5, y: 0.25 } }))).toMatch(/--plate-x-\w+ \{[^}]*initial-value: -0\.5; \}\n@property --plate-y-\w+ \{[^}]*initial-value: 0\.25; \}/)
+    expect(stylesheetOf(effect({}, { pose: { x: -0.5, y: 0.25 } }))).toMatch(/--plate-tilt-x \{[^}]*initial-value: -0\.5; \}\n@property --plate-tilt-y \{[^}]*initial-value: 0\.25; \}/)
   })
 
   it('grows from 1 and is lifted before it turns', () => {
     const text = stylesheetOf(effect({}, { liftPx: 24, growPercent: 4 }))
-    expect(text).toMatch(/perspective[\s\S]*translateZ\(calc\(var\(--plate-lift\) \* var\(--plate-here-\w+\)\)\)[\s\S]*rotateX[\s\S]*rotateY[\s\S]*scale\(calc\(1 \+ var\(--plate-grow\) \* var\(--plate-here-\w+\)\)\)/)
+    expect(text).toMatch(/perspective[\s\S]*translateZ\(calc\(var\(--plate-tilt-lift\) \* var\(--plate-tilt-here\)\)\)[\s\S]*rotateX[\s\S]*rotateY[\s\S]*scale\(calc\(1 \+ var\(--plate-tilt-grow\) \* var\(--plate-tilt-here\)\)\)/)
   })
 
   it('cannot be broken out of by a selector or a noun', () => {

@@ -13,21 +13,15 @@ export function wordOf(select: string): string {
   return /^[a-z]/.test(word) ? word : `figure-${word}`.replace(/-$/, '')
 }
 
-/** A name for each effect, in order: its word, with a number behind it where the word is taken. */
-export function namesOf(effects: readonly Effect[]): readonly string[] {
+/** A name for each effect, in order: its word and its kind, with a number behind it where that is taken (`card-tilt`, `card-tilt-2`). */
+export function namesOf(effects: readonly Pick<Effect, 'select' | 'kind'>[]): readonly string[] {
   const taken = new Set<string>()
-  return effects.map(({ select }) => {
-    const word = wordOf(select)
+  return effects.map(({ select, kind }) => {
+    const noun = wordOf(select)
+    const word = noun === kind || noun.endsWith(`-${kind}`) ? noun : `${noun}-${kind}`
     let name = word
     for (let n = 2; taken.has(name); n++) name = `${word}-${n}`
     taken.add(name)
     return name
   })
-}
-
-/** Three letters that keep the properties of one site's script apart from those of another (FNV-1a, 32 bit). */
-export function siteMark(siteId: string): string {
-  let hash = 0x811c9dc5
-  for (const character of siteId) hash = Math.imul(hash ^ (character.codePointAt(0) ?? 0), 0x01000193) >>> 0
-  return hash.toString(36).slice(-3).padStart(3, '0')
 }

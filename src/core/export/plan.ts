@@ -7,7 +7,7 @@ import type { Rig } from '../rig/rig'
 import { playsOn, type Effect, type Site } from '../site/site'
 import { withTies } from '../site/ties'
 import { cssNumber } from './css-value'
-import { namesOf, siteMark, wordOf } from './names'
+import { namesOf, wordOf } from './names'
 
 /** One effect on its way out. */
 export interface Figure {
@@ -23,24 +23,21 @@ export interface Figure {
   readonly named?: Readonly<Record<string, { readonly name: string; readonly css: string; readonly times: number }>>
 }
 
-/**
- * The figures of a site that play, or of one of its pages. `siteId` keeps its property names apart from those of other sites;
- * `only` leaves out all but one effect.
- */
-export function planFigures(untied: Site, siteId: string, pageId?: string, only?: string): readonly Figure[] {
+/** The figures of a site that play, or of one of its pages; `only` leaves out all but one effect. */
+export function planFigures(untied: Site, pageId?: string, only?: string): readonly Figure[] {
   const site = withTies(untied)
   const names = namesOf(site.effects)
-  const mark = siteMark(siteId)
   return site.effects.flatMap((effect, index) => {
     if (!playsOn(effect, pageId) || (only !== undefined && effect.id !== only)) return []
     const name = names[index] ?? 'figure'
     const rig = expandEffect(effect)
-    return [{ number: index + 1, names: { title: `Figure ${index + 1}, ${name}`, name, mark, roles: wordsOfRoles(effect, rig, name) }, rig, sentence: tellEffect(effect), own: effect.own, narrow: effect.narrow, named: namedIn(site, effect, rig) }]
+    return [{ number: index + 1, names: { title: `Figure ${index + 1}, ${name}`, name, roles: wordsOfRoles(effect, rig) }, rig, sentence: tellEffect(effect), own: effect.own, narrow: effect.narrow, named: namedIn(site, effect, rig) }]
   })
 }
 
 /** The word of the element that fills a role whose id is that of a knob: of `.plate .moth` it is `moth`, of `.sky .sky-near` in the figure `sky` it is `near`; no two are alike. */
-function wordsOfRoles({ roles = {} }: Effect, { knobs }: Rig, figure: string): Readonly<Record<string, string>> {
+function wordsOfRoles({ select, roles = {} }: Effect, { knobs }: Rig): Readonly<Record<string, string>> {
+  const figure = wordOf(select)
   const isTold = (role: string) => knobs.some(({ id }) => id === role || id.startsWith(`${role}-`))
   // A selector that says only where an element stands has no word for it.
   const hasWord = (role: string) => /(^|[\s>+~])[^\s>+~:[*][^\s>+~]*$/.test(roles[role]?.select ?? '')

@@ -93,7 +93,7 @@ export function evaluate(rig: Rig, trace: readonly Sample[], boxes: Boxes | read
 }
 
 function setUp(rig: Rig, boxes: Boxes): Setup {
-  const figures = planRig(rig, { title: 'the rig', name: 'rig', mark: '' })
+  const figures = planRig(rig, { title: 'the rig', name: 'rig' })
   const frames: { frame: Frame; find: (boxes: Boxes) => Box | undefined }[] = []
   const frameFrom = (find: (boxes: Boxes) => Box | undefined): Frame => {
     const frame = emptyFrame()

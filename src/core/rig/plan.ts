@@ -7,15 +7,13 @@ import type { PlayedChannel, PlayedFigure, PlayedFrame, Write } from './played'
 export interface Names {
   readonly title: string
   readonly name: string
-  /** Three letters that keep them apart from those of another site. */
-  readonly mark: string
   /** What knobs go by that are told by an element of the page: its word, by the id of its role. */
   readonly roles?: Readonly<Record<string, string>>
 }
 
 /** The custom property that carries a channel's value, or that of one link of its chain. */
-export function propertyOfChannel({ name, mark }: Names, channel: string, link?: number): string {
-  return `--${name}-${channel}${link === undefined ? '' : `-${link + 1}`}-${mark}`
+export function propertyOfChannel({ name }: Names, channel: string, link?: number): string {
+  return `--${name}-${channel}${link === undefined ? '' : `-${link + 1}`}`
 }
 
 /** The custom property of a knob or a token. */
@@ -35,8 +33,8 @@ export function nameOfArea({ name }: Names, rig: Rig, area: string): string {
 }
 
 /** The custom property that carries an output which CSS cannot work out by itself. */
-export function propertyOfOutput({ name, mark }: Names, output: Output): string {
-  return `--${name}-${output.channel ?? ''}-${slotName(output.slot).replace(/^--/, '')}${output.link === undefined ? '' : `-${output.link + 1}`}-${mark}`
+export function propertyOfOutput({ name }: Names, output: Output): string {
+  return `--${name}-${output.channel ?? ''}-${slotName(output.slot).replace(/^--/, '')}${output.link === undefined ? '' : `-${output.link + 1}`}`
 }
 
 /** Whether CSS can say a curve: colours or numbers between two stops, on a straight line, without steps. */

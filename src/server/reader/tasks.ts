@@ -86,12 +86,12 @@ export const tasks = {
   pack: (entries: Readonly<Record<string, Uint8Array>>): Uint8Array<ArrayBuffer> => zipSync(entries, { level: 6, mtime: '2020-01-01' }) as Uint8Array<ArrayBuffer>,
   export: (task: ExportTask): string => {
     const tree = readTree(task.html)
-    const figures = planFigures(task.site, task.siteId, task.page.id)
+    const figures = planFigures(task.site, task.page.id)
     const overlaps = overlapsOf(targetsOf(figures), (select) => findIn(tree, select))
     return writePage(task.html, writeStylesheet(figures, overlaps), compileFor(figures, task))
   },
   script: (task: ExportTask): ScriptText => {
-    const readable = compileFor(planFigures(task.site, task.siteId, task.page.id, task.only), task)
+    const readable = compileFor(planFigures(task.site, task.page.id, task.only), task)
     const small = minifyScript(readable)
     return { readable, small, smallBytes: gzippedSize(small) }
   },

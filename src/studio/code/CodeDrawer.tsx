@@ -17,7 +17,7 @@ export function CodeDrawer() {
   const selected = useSelected()
   const [isOne, setOne] = useState(false)
   const only = isOne && selected ? selected.effect.id : undefined
-  const figures = useMemo(() => planFigures(site, store.id, page.id, only), [site, store.id, page.id, only])
+  const figures = useMemo(() => planFigures(site, page.id, only), [site, store.id, page.id, only])
   const script = useScript(store.id, page.id, site, only)
   const stylesheet = useMemo(() => writeStylesheet(figures, overlaps), [figures, overlaps])
   const styleBytes = useGzipped(stylesheet)

@@ -36,7 +36,7 @@ export function useStagePlay(link: StageLink, tried?: { readonly effect: string;
     const recipeTried = trial === null ? undefined : recipeEffect(studio, kind, recipe, 'trial')
     const effects = triedEffect === undefined ? site.effects : site.effects.map((effect) => (effect.id === triedEffect ? { ...effect, settings: triedSettings, ties: undefined } : effect))
     const played = recipeTried || effects !== site.effects ? { ...site, effects: recipeTried ? [...effects, recipeTried] : effects } : site
-    const figures = planFigures(played, store.id, page.id, only)
+    const figures = planFigures(played, page.id, only)
     link.say({ type: 'dress', stylesheet: writeStylesheet(figures, overlaps) })
     scripts.play(figures)
   }, [studio, link, scripts, store.id, site, page.id, trial, pointing.pick, pointing.choice, pointing.typed, overlaps, only, triedEffect, triedSettings])
@@ -73,7 +73,7 @@ export function useStageTalk(): void {
   // Asked when a selector or a page changes, not at every step of a number that is dragged.
   const sources = site.pages.map(({ source }) => source).join()
   const selects = JSON.stringify([...new Set(site.effects.flatMap((effect) => [effect.select, ...Object.values(effect.roles ?? {}).map((role) => role.select)]))])
-  const targets = JSON.stringify(targetsOf(planFigures(site, store.id)))
+  const targets = JSON.stringify(targetsOf(planFigures(site)))
   useEffect(() => {
     let isCurrent = true
     const ask = async () => {

@@ -56,7 +56,7 @@ export function RecipeSample({ kind, recipe, moving }: RecipeSampleProps) {
     const element = host.current
     if (!element || !isSeen) return
     const root = element.shadowRoot ?? element.attachShadow({ mode: 'open' })
-    const names = { title: 'A sample', name: `sample-${++samples}`, mark: 'smp' }
+    const names = { title: 'A sample', name: `sample-${++samples}` }
     const { html, select } = samplesHtml[kind.sample]
     const roles = Object.fromEntries(Object.entries(recipe.roles ?? {}).map(([id, { within }]) => [id, `${select} ${within}`]))
     const rig = shrinkLengths(kind.expand(recipe.settings, select, roles))

@@ -46,7 +46,7 @@ describe('the recipes of rigs by hand', () => {
     for (const { id, title, settings } of free.recipes) {
       expect(rigSchema.safeParse(settings).error?.issues).toBeUndefined()
       const site = { format: 'glass-moth/1' as const, name: 'A site', pages: [{ id: 'p', name: 'P', source: '0'.repeat(64) }], effects: [{ id, kind: 'free', name: title, select: '.tile, .card', noun: 'each', settings }] }
-      const css = writeStylesheet(planFigures(site, 'site'))
+      const css = writeStylesheet(planFigures(site))
       expect(css).not.toContain('&')
       expect(css).not.toMatch(/\{[a-z]+\}/)
     }
