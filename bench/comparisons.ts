@@ -241,10 +241,10 @@ export async function compareInputToPaint(browser: Browser, moves = 300): Promis
     const left = document.querySelector('.card')?.getBoundingClientRect().left ?? 0
     addEventListener('pointermove', ({ clientX }) => {
       seen.moves++
-      // Asked for after the player's own callback, so it comes behind it in the same frame.
+      // Asked for after the script's own callback, so it comes behind it in the same frame.
       requestAnimationFrame(() => {
         const part = document.querySelector<HTMLElement>('.glow-pool')
-        if (Math.abs(Number(part?.style.getPropertyValue('--glow-x-b0x')) - (clientX - left)) < 0.01) seen.hits++
+        if (Math.abs(Number(part?.style.getPropertyValue('--glow-x')) - (clientX - left)) < 0.01) seen.hits++
       })
     })
   })

@@ -15,8 +15,8 @@ test('half as strong is half the angle, and twice as strong can be more than eve
   await eventually(async () => (await lean(page)).rotateY).toBeCloseTo(4.5, 2)
   await page.mouse.move(460, 180)
   // 44 % on the surface; along the edge 90 % twice is all there can be.
-  await eventually(() => page.locator('.g-edge-tile').evaluate((element) => getComputedStyle(element).backgroundImage)).toMatch(/radial-gradient/)
-  expect(await page.locator('.g-surface-tile').evaluate((element) => getComputedStyle(element).backgroundImage)).toMatch(/0\.44/)
+  await eventually(() => page.locator('.g-glow-edge-tile').evaluate((element) => getComputedStyle(element).backgroundImage)).toMatch(/radial-gradient/)
+  expect(await page.locator('.g-glow-surface-tile').evaluate((element) => getComputedStyle(element).backgroundImage)).toMatch(/0\.44/)
 })
 
 test('the pointer counts inside the insets only, and all of the lean lies between them', async ({ page }, info) => {
@@ -50,7 +50,7 @@ test('with reduced motion it does not play, where that is said', async ({ browse
     const page = await context.newPage()
     await page.goto(`file://${file}`)
     await page.mouse.move(460, 180)
-    await eventually(() => page.locator('.g-surface:visible').count()).toBe(parts)
+    await eventually(() => page.locator('.g-glow-surface:visible').count()).toBe(parts)
     await context.close()
   }
 })

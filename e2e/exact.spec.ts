@@ -31,7 +31,7 @@ for (const lines of [1, 2]) {
       const corner = 101 + 0.42 * 901
       for (const share of [0.02, 0.21, 0.4, 0.55, 0.83, 0.99]) {
         await page.mouse.move(101 + share * 901, 270)
-        await eventually(() => page.locator('.h-words-1').evaluate((element) => new DOMMatrix(getComputedStyle(element).transform).m41)).toBeCloseTo(-0.12 * 901 * (2 * share - 1), 0)
+        await eventually(() => page.locator('.h-fold-words-1').evaluate((element) => new DOMMatrix(getComputedStyle(element).transform).m41)).toBeCloseTo(-0.12 * 901 * (2 * share - 1), 0)
         const [left = [], seam = [], right = []] = await edgesAt(page, { x: Math.floor(corner) - 10, y: 180, width: 20, height: 420 }, [8, 10, 12])
         // On the corner itself, which lies between two px, the dashes go on too.
         for (const edges of [left, seam]) expect(edges).toHaveLength(2 * lines)
@@ -65,7 +65,7 @@ for (const [name, { source, act, scale }] of Object.entries(situations)) {
     for (const [x, y] of [[350, 260], [411, 303], [333, 377]] as const) {
       await page.mouse.move(x, y)
       await eventually(async () => {
-        const middle = await middleOf(page, '.r-light')
+        const middle = await middleOf(page, '.r-grain-light-light')
         return Math.hypot(middle.x - x, middle.y - y)
       }).toBeLessThan(1)
     }
@@ -94,19 +94,19 @@ test('nonsense throws nothing and leaves nothing behind: no size, one letter, fi
   for (const [x, y] of [[20, 20], [350, 100], [100, 400], [500, 400], [900, 60], [820, 430], [1200, 700]] as const) await page.mouse.move(x, y, { steps: 3 })
   await page.mouse.move(100, 400)
   // A light larger than the page lights all of the ground.
-  await eventually(async () => Number(await page.locator('.s-dark').evaluate((element) => getComputedStyle(element).opacity))).toBeGreaterThan(0.7)
+  await eventually(async () => Number(await page.locator('.s-spotlight-dark').evaluate((element) => getComputedStyle(element).opacity))).toBeGreaterThan(0.7)
   await page.mouse.move(350, 100)
   await eventually(() => page.locator('.layer-20').evaluate((element) => new DOMMatrix(getComputedStyle(element).transform).m43)).toBeCloseTo(190, 1)
   await page.evaluate(() => document.querySelector('.e')?.remove())
   await page.mouse.move(360, 110)
   await page.mouse.move(900, 60)
-  await eventually(() => page.locator('.h-words-1').evaluate((element) => Math.abs(new DOMMatrix(getComputedStyle(element).transform).m41))).toBeGreaterThan(1)
+  await eventually(() => page.locator('.h-fold-words-1').evaluate((element) => Math.abs(new DOMMatrix(getComputedStyle(element).transform).m41))).toBeGreaterThan(1)
   expect(failures).toEqual([])
 })
 
 test('the copies of a folded heading follow its words, are heard once and cannot be reached', async ({ page }, info) => {
   await openAlone(page, '<!doctype html><title>Copy</title><h1 class="h">Old <a href="#a" id="a">words</a></h1>', [effectOf('fold', '.h', settingsOf('fold'))], info.outputPath('page.html'))
-  const copies = () => page.locator('.h-words-1, .h-words-2').evaluateAll((parts) => parts.map((part) => part.textContent))
+  const copies = () => page.locator('.h-fold-words-1, .h-fold-words-2').evaluateAll((parts) => parts.map((part) => part.textContent))
   await eventually(copies).toEqual(['Old words', 'Old words'])
   await page.evaluate(() => {
     const [text] = document.querySelector('.h')?.childNodes ?? []

@@ -69,18 +69,18 @@ for (const where of ['studio', 'export'] as const) {
     // The frame is shown scaled to fit, where the real pointer falls on whole px of the screen.
     const tolerance = where === 'studio' ? 1.2 : 0.06
     await move(210, 70)
-    await near(() => shiftOf(surface, '.g-surface-pool', 0), [190, 50], tolerance)
-    await near(() => shiftOf(surface, '.g-surface-pool', 1), [-30, 50], tolerance)
-    await eventually(() => styleOf(surface, '.g-edge-pool', 'opacity', 1)).toBe('1')
+    await near(() => shiftOf(surface, '.g-glow-surface-pool', 0), [190, 50], tolerance)
+    await near(() => shiftOf(surface, '.g-glow-surface-pool', 1), [-30, 50], tolerance)
+    await eventually(() => styleOf(surface, '.g-glow-edge-pool', 'opacity', 1)).toBe('1')
     // A light that has gone stays where it was, and goes out.
     await move(560, 100)
-    await near(() => shiftOf(surface, '.s-sheet'), [-100, -20], tolerance)
-    await eventually(async () => Number(await styleOf(surface, '.s-dark', 'opacity'))).toBeCloseTo(0.78, 4)
-    await eventually(() => styleOf(surface, '.g-edge-pool', 'opacity', 1)).toBe('0')
+    await near(() => shiftOf(surface, '.s-spotlight-sheet'), [-100, -20], tolerance)
+    await eventually(async () => Number(await styleOf(surface, '.s-spotlight-dark', 'opacity'))).toBeCloseTo(0.78, 4)
+    await eventually(() => styleOf(surface, '.g-glow-edge-pool', 'opacity', 1)).toBe('0')
     await move(1000, 60)
-    await near(() => shiftOf(surface, '.r-sheet'), [-50, -60], tolerance)
-    await eventually(async () => Number(await styleOf(surface, '.r-light', 'opacity'))).toBeCloseTo(0.36, 4)
-    await eventually(() => styleOf(surface, '.s-dark', 'opacity')).toBe('0')
+    await near(() => shiftOf(surface, '.r-grain-light-sheet'), [-50, -60], tolerance)
+    await eventually(async () => Number(await styleOf(surface, '.r-grain-light-light', 'opacity'))).toBeCloseTo(0.36, 4)
+    await eventually(() => styleOf(surface, '.s-spotlight-dark', 'opacity')).toBe('0')
     await move(245, 340)
     await near(() => shiftOf(surface, '.near'), [-11, 0], tolerance)
     await near(() => shiftOf(surface, '.far'), [-3, 0], tolerance)
@@ -88,7 +88,7 @@ for (const where of ['studio', 'export'] as const) {
     await near(() => shiftOf(surface, '.m'), [110, 10], tolerance)
     await near(() => shiftOf(surface, '.near'), [0, 0])
     await move(805, 300)
-    for (const words of ['.h-words-1', '.h-words-2']) await near(() => shiftOf(surface, words), [0.06 * 580, 0], tolerance)
+    for (const words of ['.h-fold-words-1', '.h-fold-words-2']) await near(() => shiftOf(surface, words), [0.06 * 580, 0], tolerance)
     await near(() => shiftOf(surface, '.m'), [0, 0])
     await move(245, 525)
     await near(async () => {
@@ -97,10 +97,10 @@ for (const where of ['studio', 'export'] as const) {
     }, [4.5, 4.5], tolerance / 10)
     await near(async () => [Number(/matrix3d\((.*)\)/.exec(await styleOf(surface, '.top', 'transform'))?.[1]?.split(',')[14])], [36], 0.01)
     await eventually(() => styleOf(surface, '.c', 'box-shadow')).toMatch(/px -?\d/)
-    await near(() => shiftOf(surface, '.h-words-1'), [0, 0])
+    await near(() => shiftOf(surface, '.h-fold-words-1'), [0, 0])
     await move(700, 600)
     await near(async () => Object.values(readLean(await styleOf(surface, '.c', 'transform'))), [0, 0, 0], 0.01)
-    await eventually(() => styleOf(surface, '.c-sheen', 'opacity')).toBe('0')
+    await eventually(() => styleOf(surface, '.c-tilt-sheen', 'opacity')).toBe('0')
   })
 }
 
@@ -115,9 +115,9 @@ test('a fast sweep, a scroll under the pointer and an element removed under it l
   await page.mouse.move(210, 70)
   await page.mouse.wheel(0, 300)
   // Scrolled away under the pointer: nothing holds it there any more.
-  await eventually(() => styleOf(page, '.g-edge-pool', 'opacity', 0)).toBe('0')
+  await eventually(() => styleOf(page, '.g-glow-edge-pool', 'opacity', 0)).toBe('0')
   await page.mouse.wheel(0, -300)
-  await eventually(() => styleOf(page, '.g-edge-pool', 'opacity', 0)).toBe('1')
+  await eventually(() => styleOf(page, '.g-glow-edge-pool', 'opacity', 0)).toBe('1')
   await page.mouse.move(500, 300)
   await near(() => shiftOf(page, '.m'), [110, 10])
   await page.evaluate(() => document.querySelector('.m')?.remove())
@@ -125,10 +125,10 @@ test('a fast sweep, a scroll under the pointer and an element removed under it l
   await eventually(async () => readLean(await styleOf(page, '.c', 'transform')).rotateY).toBeGreaterThan(4)
   await page.evaluate(() => document.querySelector('.c')?.remove())
   await page.mouse.move(560, 100)
-  await eventually(async () => Number(await styleOf(page, '.s-dark', 'opacity'))).toBeCloseTo(0.78, 3)
+  await eventually(async () => Number(await styleOf(page, '.s-spotlight-dark', 'opacity'))).toBeCloseTo(0.78, 3)
   await page.setViewportSize({ width: 900, height: 600 })
   await page.mouse.move(880, 590)
-  await eventually(() => styleOf(page, '.s-dark', 'opacity')).toBe('0')
+  await eventually(() => styleOf(page, '.s-spotlight-dark', 'opacity')).toBe('0')
   expect(failures).toEqual([])
 })
 
@@ -143,7 +143,7 @@ test('by finger all can be read and nothing is caught; with reduced motion light
   const finger = await open({ hasTouch: true })
   for (const [x, y] of [[210, 70], [560, 100], [500, 300], [245, 525]] as const) await finger.touchscreen.tap(x, y)
   await finger.waitForTimeout(300)
-  expect(await finger.locator('.s-dark').count()).toBe(0)
+  expect(await finger.locator('.s-spotlight-dark').count()).toBe(0)
   expect(await shiftOf(finger, '.m')).toEqual([0, 0])
   expect(readLean(await styleOf(finger, '.c', 'transform'))).toEqual({ rotateX: 0, rotateY: 0, translateZ: 0 })
 
@@ -152,10 +152,10 @@ test('by finger all can be read and nothing is caught; with reduced motion light
   await calm.mouse.move(805, 300)
   await calm.mouse.move(245, 525)
   await calm.waitForTimeout(300)
-  for (const select of ['.m', '.near', '.h-words-1']) expect(await shiftOf(calm, select)).toEqual([0, 0])
+  for (const select of ['.m', '.near', '.h-fold-words-1']) expect(await shiftOf(calm, select)).toEqual([0, 0])
   expect(readLean(await styleOf(calm, '.c', 'transform'))).toEqual({ rotateX: 0, rotateY: 0, translateZ: 0 })
   await calm.mouse.move(1000, 60)
-  await near(() => shiftOf(calm, '.r-sheet'), [-50, -60])
+  await near(() => shiftOf(calm, '.r-grain-light-sheet'), [-50, -60])
 
   const bare = await open({ javaScriptEnabled: false })
   expect(await bare.locator('[aria-hidden]').count()).toBe(0)
@@ -170,7 +170,7 @@ test('dark that stays is only for those who have a mouse or a pen', async ({ bro
   for (const [options, display] of [[{}, 'block'], [{ hasTouch: true, isMobile: true }, 'none']] as const) {
     const page = await (await browser.newContext(options)).newPage()
     await page.goto(`file://${file}`)
-    expect(await styleOf(page, '.s-dark', 'display')).toBe(display)
+    expect(await styleOf(page, '.s-spotlight-dark', 'display')).toBe(display)
     await page.context().close()
   }
 })
@@ -200,7 +200,7 @@ test('a card whose pointer stands on the edge that leans away does not flicker, 
   for (let i = 0; i < 40; i++) {
     await page.mouse.move(352 + (i % 2), 200 + i)
     await page.waitForTimeout(16)
-    turns.push(Number(await page.locator('.c').first().evaluate((element) => element.style.getPropertyValue([...element.style].find((name) => /-x-\w{3}$/.test(name)) ?? ''))))
+    turns.push(Number(await page.locator('.c').first().evaluate((element) => element.style.getPropertyValue([...element.style].find((name) => /-x$/.test(name)) ?? ''))))
   }
   // It comes, and then it stays.
   expect(Math.min(...turns.slice(-15))).toBeGreaterThan(0.8)

@@ -151,7 +151,7 @@ test('four cards glow in colours of their own, read from their backgrounds and s
   const url = await house.addSite('glow', html, [{ id: 'glow', kind: 'free', name: 'Cards glow', select: '.card', noun: 'each card', settings }])
   await page.goto(url)
   let stage = await stageOf(page)
-  const colourOf = (where: Frame | Page, index: number) => where.evaluate((at) => getComputedStyle(document.querySelectorAll('.card')[at] as Element).getPropertyValue('--card-glow-light-colour').trim(), index)
+  const colourOf = (where: Frame | Page, index: number) => where.evaluate((at) => getComputedStyle(document.querySelectorAll('.card')[at] as Element).getPropertyValue('--card-free-light-colour').trim(), index)
   await eventually(() => colourOf(stage, 0)).toBe('rgb(255 214 140 / 0.4)')
   await page.getByRole('button', { name: 'More' }).click()
   const each = page.getByRole('group', { name: 'Each its own' })
@@ -174,7 +174,7 @@ test('four cards glow in colours of their own, read from their backgrounds and s
   await own.setContent(exported)
   expect([await colourOf(own, 0), await colourOf(own, 1), await colourOf(own, 2)]).toEqual(['rgb(10, 20, 30)', 'rgb(40, 50, 60)', 'tomato'])
   await own.mouse.move(60 + 120, 180, { steps: 3 })
-  await eventually(() => own.evaluate(() => getComputedStyle(document.querySelector('.card-pool') as Element).backgroundImage)).toContain('rgb(10, 20, 30)')
+  await eventually(() => own.evaluate(() => getComputedStyle(document.querySelector('.card-free-pool') as Element).backgroundImage)).toContain('rgb(10, 20, 30)')
   await own.context().close()
 })
 

@@ -100,11 +100,11 @@ test('cards that glow at the pointer, surface and edge, each in its own colour, 
   expect(hand.count()).toBeLessThanOrEqual(5)
 
   const alone = await openExport(page, exported, info.outputPath('page.html'))
-  const colours = await alone.locator('.grid-card').evaluateAll((cards) => cards.map((card) => getComputedStyle(card).getPropertyValue('--grid-card-light')))
+  const colours = await alone.locator('.grid-card').evaluateAll((cards) => cards.map((card) => getComputedStyle(card).getPropertyValue('--grid-card-glow-light')))
   expect(new Set(colours).size).toBe(6)
   const box = await boxOf(alone, '.grid-card', 0)
   await alone.mouse.move(box.right - 20, box.bottom - 20)
-  for (const tile of ['.grid-card-surface-pool', '.grid-card-edge-pool']) {
+  for (const tile of ['.grid-card-glow-surface-pool', '.grid-card-glow-edge-pool']) {
     await eventually(() => opacityOf(alone, tile)).toBe(1)
     await eventually(() => missOf(alone, tile, box.right - 20, box.bottom - 20)).toBeLessThan(1)
   }
@@ -122,12 +122,12 @@ test('a grid of dark cards lit by one pointer, neighbours’ edges too, in three
   const box = await boxOf(alone, '.dark-card', 4)
   const at = { x: box.right - 12, y: box.bottom - 12 }
   await alone.mouse.move(at.x, at.y)
-  const lit = () => alone.locator('.dark-card').evaluateAll((cards) => cards.map((card) => [...card.querySelectorAll('.dark-card-edge-pool')].some((tile) => getComputedStyle(tile).opacity === '1')))
+  const lit = () => alone.locator('.dark-card').evaluateAll((cards) => cards.map((card) => [...card.querySelectorAll('.dark-card-glow-edge-pool')].some((tile) => getComputedStyle(tile).opacity === '1')))
   // The card itself, the one beside it, the one below it, and the one at its corner.
   await eventually(lit).toEqual([false, false, false, false, true, true, false, true, true])
   for (const index of [4, 5, 7, 8]) {
     await eventually(async () => {
-      const tile = await boxOf(alone, `.dark-card:nth-child(${index + 1}) .dark-card-edge-pool`)
+      const tile = await boxOf(alone, `.dark-card:nth-child(${index + 1}) .dark-card-glow-edge-pool`)
       return Math.hypot(tile.x + tile.width / 2 - at.x, tile.y + tile.height / 2 - at.y)
     }).toBeLessThan(1)
   }
@@ -212,8 +212,8 @@ test('a card that leans with a sheen against the lean, and waits in a chosen pos
 
   const alone = await openExport(page, exported, info.outputPath('page.html'))
   await eventually(async () => (await leanOf(alone, '.card', 0)).rotateY).toBeCloseTo(-7, 1)
-  expect(await opacityOf(alone, '.card-sheen')).toBeCloseTo(0.3, 3)
+  expect(await opacityOf(alone, '.card-tilt-sheen')).toBeCloseTo(0.3, 3)
   // The pose is to the left, so the sheen lies to the right, by its travel of its own size.
-  const own = await alone.locator('.card-sheen').evaluate((element) => (element as HTMLElement).offsetWidth)
-  await eventually(() => slideOf(alone, '.card-sheen')).toBeCloseTo(0.7 * 0.6 * own, 0)
+  const own = await alone.locator('.card-tilt-sheen').evaluate((element) => (element as HTMLElement).offsetWidth)
+  await eventually(() => slideOf(alone, '.card-tilt-sheen')).toBeCloseTo(0.7 * 0.6 * own, 0)
 })

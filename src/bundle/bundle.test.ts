@@ -6,7 +6,7 @@ import { writeStylesheet } from '../core/export/stylesheet'
 import type { Output, Rig } from '../core/rig/rig'
 import type { Slot } from '../core/rig/slot'
 import { compile } from '../core/compile/compile'
-import { plainFacts, worstFacts } from '../core/compile/facts'
+import { factNames, plainFacts, worstFacts } from '../core/compile/facts'
 import { namesUsed } from '../core/compile/join'
 import { kinds, type AnyKind } from '../core/effect/kinds'
 import { readFragments } from './fragments'
@@ -41,7 +41,7 @@ function faultsIn(script: string): readonly string[] {
   const rules: Linter.RulesRecord = {
     'no-unused-vars': 'error', 'no-unused-expressions': ['error', { allowShortCircuit: false }], 'no-shadow': 'error', 'no-unreachable': 'error', 'no-constant-condition': 'error', 'no-constant-binary-expression': 'error', 'no-dupe-else-if': 'error', 'no-empty': 'error', 'no-empty-pattern': 'error', 'no-extra-boolean-cast': 'error', 'no-self-assign': 'error', 'no-self-compare': 'error', 'no-useless-return': 'error', 'no-useless-rename': 'error', 'no-lonely-if': 'error', 'no-else-return': 'error', 'no-var': 'error', 'prefer-const': ['error', { destructuring: 'all' }], 'object-shorthand': 'error', eqeqeq: 'error', 'no-eval': 'error', 'no-implied-eval': 'error', 'no-new-func': 'error', 'max-depth': ['error', 5],
   }
-  const body = script.replace(/^\(\(\) => \{\n/, '').replace(/\n\}\)\(\)\n$/, '')
+  const body = script.replace(/^(const takeOff = )?\(\(\) => \{\n/, '').replace(/\n\}\)\(\)\n$/, '')
   const found = new Linter().verify(body, [{ languageOptions: { ecmaVersion: 2023, sourceType: 'script', parserOptions: { ecmaFeatures: { globalReturn: true } } }, rules: { ...rules, 'max-lines-per-function': ['error', { max: 40, skipComments: false, skipBlankLines: false }] } }])
   return found.map(({ ruleId, message, line }) => `${ruleId ?? ''}: ${message} (${body.split('\n')[line - 1]?.trim() ?? ''})`)
 }
@@ -59,6 +59,20 @@ describe('a compiled script', () => {
     expect(problemsIn('const a = () => b', undefinedName)).toHaveLength(1)
     expect(problemsIn('(() => { const a = 1 })()', unused)).toHaveLength(1)
     expect(problemsIn(scripts.map(({ script }) => script).join(';\n'), [...undefinedName, ...unused])).toEqual([])
+  }, 240_000)
+
+  it('parses, defines what it uses and passes its lint with every fact on and off, and with all that it can do besides', () => {
+    const made = factNames.flatMap((name) => [
+      compile(seven, { ...plainFacts, [name]: true }, fragments),
+      compile(seven, { ...worstFacts, [name]: false }, fragments),
+    ])
+    const leaving = [{ takesOff: true as const }, { isModule: true as const }, { takesOff: true as const, isModule: true as const }].map((each) => compile(seven, worstFacts, fragments, each))
+    expect(leaving[0]).toMatch(/^const takeOff = \(\(\) => \{\n[\s\S]*\n {2}return takeOff\n\}\)\(\)\n$/)
+    expect(leaving[2]).toMatch(/\nexport \{ takeOff \}\n$/)
+    expect(leaving[1]).not.toMatch(/^\(\(\)|takeOff/)
+    expect([...made, ...leaving.map((script) => script.replace('export { takeOff }', 'takeOff()'))].flatMap((script) => faultsIn(script))).toEqual([])
+    const all = [...made, leaving[0]?.replace('const takeOff = ', '') ?? ''].map((script) => script.replace(/\n$/, ';\n'))
+    expect(problemsIn(all.join('\n'), [...undefinedName, ...unused])).toEqual([])
   }, 240_000)
 
   it('passes the lint of exported code', () => {

@@ -4,10 +4,10 @@ import { parse, type DefaultTreeAdapterTypes } from 'parse5'
 type Element = DefaultTreeAdapterTypes.Element
 
 /**
- * The page with `stylesheet` at the end of its head and `script` at the end of its body; every other byte is as it
+ * The page with `stylesheet` at the end of its head and `script`, which may be a module, at the end of its body; every other byte is as it
  * was. Where the source leaves head or body out, they go where the parser would have closed them.
  */
-export function writePage(source: string, stylesheet: string, script: string): string {
+export function writePage(source: string, stylesheet: string, script: string, isModule = false): string {
   const document = parse(source, { sourceCodeLocationInfo: true })
   const html = document.childNodes.find((node): node is Element => node.nodeName === 'html')
   const child = (name: string) => html?.childNodes.find((node): node is Element => node.nodeName === name)
@@ -15,7 +15,7 @@ export function writePage(source: string, stylesheet: string, script: string): s
   const headEnd = child('head')?.sourceCodeLocation?.endTag?.startOffset ?? bodyStart ?? 0
   const bodyEnd = child('body')?.sourceCodeLocation?.endTag?.startOffset ?? html?.sourceCodeLocation?.endTag?.startOffset ?? source.length
   const style = `<style>\n${stylesheet}</style>\n`
-  const code = `<script>\n${script}</script>\n`
+  const code = `<script${isModule ? ' type="module"' : ''}>\n${script}</script>\n`
   return source.slice(0, headEnd) + style + source.slice(headEnd, bodyEnd) + code + source.slice(bodyEnd)
 }
 

@@ -47,7 +47,7 @@ export async function packPage(html: string, page: Page, files: readonly SiteFil
  * A whole site: every page with its effects, the files beside them, and the site's document. Pages that were brought together keep
  * their folder; where there are several such groups, each has one of its own.
  */
-export async function packSite(site: Site, siteId: string): Promise<Packed> {
+export async function packSite(site: Site): Promise<Packed> {
   const groupOf = ({ bundle, id }: Page) => bundle ?? `page ${id}`
   const groups = [...new Set(site.pages.map(groupOf))].map((group) => site.pages.filter((page) => groupOf(page) === group))
   const entries: Entries = {}
@@ -60,7 +60,7 @@ export async function packSite(site: Site, siteId: string): Promise<Packed> {
     Object.assign(entries, await entriesOf(besides(files, pages), folder))
     for (const page of pages) {
       const wanted = page.path === undefined && groups.length > 1 ? `${fileNameOf(page.name)}.html` : pathOf(page)
-      const html = await exportPage(site, siteId, page, await readSource(page.source))
+      const html = await exportPage(site, page, await readSource(page.source))
       const path = wanted in entries ? `${freeName(entries, wanted.replace(/\.x?html?$/i, ''), '.html')}.html` : wanted
       entries[folder + path] = textOf(html, page, files)
     }

@@ -2,7 +2,7 @@
 import type { Page, Site } from '../core/site/site'
 import { copyPage } from './copy'
 import { read } from './reader/reader'
-import type { ScriptText } from './reader/tasks'
+import type { ScriptCost, ScriptText } from './reader/tasks'
 
 /** What is known of how a page is dressed, beside its HTML: a copy with its sheets in it, and what could not be had. */
 async function dressedPage(site: Site, page: Page, html: string) {
@@ -11,7 +11,10 @@ async function dressedPage(site: Site, page: Page, html: string) {
 }
 
 /** The page's HTML with the stylesheet and the script of the effects that apply to it. Throws a 422 Problem where that takes more than it may. */
-export const exportPage = async (site: Site, siteId: string, page: Page, html: string): Promise<string> => read('export', { site, siteId, page, html, ...(await dressedPage(site, page, html)) })
+export const exportPage = async (site: Site, page: Page, html: string): Promise<string> => read('export', { site, page, html, ...(await dressedPage(site, page, html)) })
 
 /** The script of a page's effects, or of one of them alone, with what it weighs. Throws as `exportPage`. */
-export const scriptOf = async (site: Site, siteId: string, page: Page, html: string, only?: string): Promise<ScriptText> => read('script', { site, siteId, page, html, only, ...(await dressedPage(site, page, html)) })
+export const scriptOf = async (site: Site, page: Page, html: string, only?: string): Promise<ScriptText> => read('script', { site, page, html, only, ...(await dressedPage(site, page, html)) })
+
+/** What each thing that a script allows for weighs in it. Throws as `exportPage`. */
+export const costsOf = async (site: Site, page: Page, html: string, only?: string): Promise<readonly ScriptCost[]> => read('costs', { site, page, html, only, ...(await dressedPage(site, page, html)) })

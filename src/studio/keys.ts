@@ -11,7 +11,7 @@ export const keyNames = { point: 'P', turn: 'T', code: 'C', markup: 'M', pages: 
 
 function isTyping(event: Event): boolean {
   const target = event.target
-  return target instanceof HTMLElement && (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.isContentEditable)
+  return target instanceof HTMLElement && ((target.matches('input, textarea, select') && !target.matches('input:is([type=checkbox], [type=radio], [type=button])')) || target.isContentEditable)
 }
 
 /** Whether a key belongs to a button or a link that has the focus. */

@@ -1,8 +1,8 @@
 // compile(): the script of a page, from its effects and from what is known of the page.
 import type { Source } from './effects'
-import type { Facts } from './facts'
+import type { Facts, Leaving } from './facts'
 import { joinFragments, type Fragment } from './join'
-import { planScript, withNumbers, type Shape } from './plan'
+import { handedOut, planScript, withNumbers, type Shape } from './plan'
 import { specialise } from './specialise'
 
 /** Scripts by their shapes: what differs by numbers alone is written once. */
@@ -14,15 +14,22 @@ export function writeShape(shape: Shape, fragments: readonly Fragment[]): string
   const kept = written.get(fragments) ?? new Map<string, string>()
   written.set(fragments, kept)
   const key = JSON.stringify(shape)
-  const made = kept.get(key) ?? `(() => {\n${specialise(joinFragments(fragments, shape.main, new Map(shape.known))).replaceAll(/^(?=.)/gm, '  ')}\n})()\n`
+  const made = kept.get(key) ?? wrapped(specialise(joinFragments(fragments, shape.main, new Map(shape.known))), shape)
   if (kept.size >= mostWritten) kept.clear()
   kept.set(key, made)
   return made
 }
 
-/** The readable script of these effects on a page of which this is known. */
-export function compile(sources: readonly Source[], facts: Facts, fragments: readonly Fragment[]): string {
+/** A script as a module, or as an expression of its own that defines nothing but what it hands out. */
+function wrapped(text: string, { takesOff, isModule }: Shape): string {
+  const body = takesOff ? text.replace(`${handedOut}(takeOff)`, isModule ? 'export { takeOff }' : 'return takeOff') : text
+  if (isModule) return `${body}\n`
+  return `${takesOff ? 'const takeOff = ' : ''}(() => {\n${body.replaceAll(/^(?=.)/gm, '  ')}\n})()\n`
+}
+
+/** The readable script of these effects on a page of which this is known, as a designer wants it. */
+export function compile(sources: readonly Source[], facts: Facts, fragments: readonly Fragment[], leaving: Leaving = {}): string {
   if (sources.length === 0) return ''
-  const { shape, numbers } = planScript(sources, facts)
+  const { shape, numbers } = planScript(sources, facts, leaving)
   return withNumbers(writeShape(shape, fragments), numbers)
 }

@@ -17,6 +17,23 @@ export interface Facts {
   readonly liesIn: (inner: string, outer: string) => boolean
 }
 
+/** What a script may count on, one by one. */
+export const factNames = ['hasBorders', 'hasTurns', 'hasOwnStyles', 'hasTransitions', 'hasLateElements', 'hasOwnCode'] as const
+export type FactName = (typeof factNames)[number]
+
+/** What a designer asks of the script besides. */
+export interface Leaving {
+  /** What it allows for, although the page as it is needs none of it. */
+  readonly allows?: readonly FactName[] | undefined
+  /** It gives a function that takes all of it off the page again. */
+  readonly takesOff?: true | undefined
+  /** It is a module. */
+  readonly isModule?: true | undefined
+}
+
+/** The facts with what is to be allowed for all the same. */
+export const allowing = (facts: Facts, { allows = [] }: Leaving): Facts => ({ ...facts, ...Object.fromEntries(allows.map((name) => [name, true])) })
+
 /** What a page may be of which nothing is known. */
 export const worstFacts: Facts = {
   hasBorders: true,

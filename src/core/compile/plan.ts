@@ -3,7 +3,7 @@ import { sharesEye } from '../rig/plan'
 import { partOf } from '../rig/rig'
 import { keptProperties, propertyOf } from '../rig/slot'
 import { measureFor, movedBy, tablesOf, type EffectTable, type Moved, type Source } from './effects'
-import type { Facts } from './facts'
+import { allowing, type Facts, type Leaving } from './facts'
 import { Constants } from './feels'
 import { quote } from './literal'
 import type { Fields } from './values'
@@ -16,6 +16,8 @@ const valueMembers = ['property', 'pose', 'curve', 'feel', 'going', 'band', 'lea
 export interface Shape {
   readonly main: string
   readonly known: readonly (readonly [name: string, text: string])[]
+  readonly takesOff: boolean
+  readonly isModule: boolean
 }
 
 /** A script before it is written. */
@@ -25,24 +27,28 @@ export interface ScriptPlan {
   readonly numbers: readonly string[]
 }
 
+/** Stands for handing a function out, until the script is written. */
+export const handedOut = 'handOut'
+
 /** Numbers that are only carried through: all but 0 and 1, by which something may be of no use. */
 const carried = /(?<![\w.])(\d+\.\d+|\d{2,}|[2-9])(?![\w.])/g
 const standIn = (index: number) => `9876543${String(index).padStart(5, '0')}`
 
-/** What these effects ask for on a page of which this is known. */
-export function planScript(sources: readonly Source[], facts: Facts): ScriptPlan {
+/** What these effects ask for on a page of which this is known, as a designer wants it. */
+export function planScript(sources: readonly Source[], known: Facts, leaving: Leaving = {}): ScriptPlan {
+  const facts = allowing(known, leaving)
   const constants = new Constants()
   const moved = sources.flatMap(movedBy)
   const tables = sources.flatMap((source) => tablesOf(source, constants, (select, box) => measureFor(select, box, moved, facts), moved.map(({ select }) => select)))
-  const known = new Map([...givenOf(tables, sources, moved, facts), ...knownOf(tables)])
-  const main = [...constants.lines, '', writeTables(tables, known), '', ...(known.get('hasFinds') === 'true' ? ['stand()'] : []), ...(known.get('watches') === 'true' ? ['watch()'] : []), 'listen()', ''].join('\n')
+  const members = new Map([...givenOf(tables, sources, moved, facts), ['takesOff', String(leaving.takesOff === true)] as const, ...knownOf(tables)])
+  const main = [...constants.lines, '', writeTables(tables, members), '', ...(members.get('hasFinds') === 'true' ? ['stand()'] : []), ...(members.get('watches') === 'true' ? ['watch()'] : []), 'listen()', ...(leaving.takesOff ? [`${handedOut}(takeOff)`] : []), ''].join('\n')
   const indexes = new Map<string, number>()
   const mask = (text: string) => text.replaceAll(carried, (value) => {
     const index = indexes.get(value) ?? indexes.size
     indexes.set(value, index)
     return standIn(index)
   })
-  const shape = { main: mask(main), known: [...known].map(([name, text]) => [name, mask(text)] as const) }
+  const shape = { main: mask(main), takesOff: leaving.takesOff === true, isModule: leaving.isModule === true, known: [...members].map(([name, text]) => [name, mask(text)] as const) }
   return { shape, numbers: [...indexes.keys()] }
 }
 

@@ -52,7 +52,7 @@ export function takesLeft(operator: '&&' | '||' | '??', left: Known): boolean {
 }
 
 /** Calls that leave no trace, by the name of the function or the method. */
-const quietCalls = new Set(['Number', 'String', 'Boolean', 'bezier', 'steps', 'linearPoints', 'abs', 'min', 'max', 'hypot', 'exp', 'sqrt', 'floor', 'round', 'getComputedStyle', 'getBoundingClientRect', 'querySelectorAll', 'querySelector', 'closest', 'contains', 'fill', 'frameOfBox', 'newLook', 'startsWith', 'has', 'get', 'transformPoint'])
+const quietCalls = new Set(['Number', 'String', 'Boolean', 'parseFloat', 'bezier', 'steps', 'linearPoints', 'abs', 'min', 'max', 'hypot', 'exp', 'sqrt', 'floor', 'round', 'getComputedStyle', 'getBoundingClientRect', 'querySelectorAll', 'querySelector', 'closest', 'contains', 'fill', 'frameOfBox', 'newLook', 'startsWith', 'has', 'get', 'transformPoint'])
 const quietClasses = new Set(['Map', 'Set', 'Array', 'DOMMatrix'])
 
 /** Whether an expression may be left out where nobody needs what it gives. */

@@ -8,9 +8,9 @@ export type Edit =
   | { readonly do: 'change'; readonly id: string; readonly to: Partial<Pick<Effect, 'name' | 'select' | 'noun' | 'settings' | 'roles' | 'own' | 'narrow' | 'pages' | 'isOff' | 'ties' | 'tries'>> }
   /** Gives an effect another place in the order of figures. */
   | { readonly do: 'move'; readonly id: string; readonly to: number }
-  /** Changes one page, or the lists of pages, of the files that came with them, of the bin, of named values and of traces. */
+  /** Changes one page, or the lists of pages, of the files that came with them, of the bin, of named values and of traces, or what is asked of the script. */
   | { readonly do: 'page'; readonly id: string; readonly to: Partial<Omit<Page, 'id'>> }
-  | { readonly do: 'site'; readonly to: Partial<Pick<Site, 'name' | 'pages' | 'bundles' | 'bin' | 'values' | 'traces'>> }
+  | { readonly do: 'site'; readonly to: Partial<Pick<Site, 'name' | 'pages' | 'bundles' | 'bin' | 'values' | 'traces' | 'script'>> }
   | { readonly do: 'replace'; readonly site: Site }
   | { readonly do: 'patch'; readonly patch: Patch }
 

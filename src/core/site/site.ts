@@ -1,4 +1,5 @@
 // The site: pages and the effects that they share. Format glass-moth/1.
+import { factNames } from '../compile/facts'
 import * as z from 'zod'
 import { findKind } from '../effect/kinds'
 import { selectorText, valueText } from '../rig/css-text'
@@ -107,6 +108,9 @@ export const effectSchema = z
     return { ...effect, settings: whole(effect.settings, ['settings']), ...(tries ? { tries } : {}) }
   })
 
+/** What is asked of the script that leaves: what it allows for without need, whether it can be taken off again, and whether it is a module. */
+export const leavingSchema = z.object({ allows: z.array(z.enum(factNames)).max(factNames.length).optional(), takesOff: z.literal(true).optional(), isModule: z.literal(true).optional() })
+
 export const siteSchema = z.object({
   format: z.literal(siteFormat),
   name: title,
@@ -116,6 +120,7 @@ export const siteSchema = z.object({
   bin: z.array(binnedSchema).max(400).optional(),
   values: z.array(namedValueSchema).max(100).optional(),
   traces: z.array(keptTraceSchema).max(30).optional(),
+  script: leavingSchema.optional(),
 })
 
 export type SiteFile = z.infer<typeof fileSchema>

@@ -6,6 +6,7 @@ import sniffEncoding from 'html-encoding-sniffer'
 import { gzippedSize, minifyScript } from '../../bundle/minify'
 import { writePage } from '../../bundle/page'
 import { compile } from '../../core/compile/compile'
+import { factNames, type FactName, type Facts, type Leaving } from '../../core/compile/facts'
 import { factsOf } from '../../core/compile/tree-facts'
 import { planFigures, type Figure } from '../../core/export/plan'
 import { targetsOf, writeStylesheet } from '../../core/export/stylesheet'
@@ -55,7 +56,6 @@ export interface CopyTask {
 
 export interface ExportTask {
   readonly site: Site
-  readonly siteId: string
   readonly page: Page
   readonly html: string
   /** The page with all of its sheets in it; whether some of them could not be had, and whether it has scripts. */
@@ -73,6 +73,14 @@ export interface ScriptText {
   readonly smallBytes: number
 }
 
+/** What something in a script weighs, bytes of its small form gzipped: a fact that it allows for, or being taken off again; and whether it is in it. */
+export interface ScriptCost {
+  readonly what: FactName | 'takesOff'
+  /** By the page itself, by the designer's wish, or not. */
+  readonly isIn: 'page' | 'wish' | 'no'
+  readonly bytes: number
+}
+
 /** The tasks by name; each is a function of what can be posted to a thread. */
 export const tasks = {
   import: readImport,
@@ -88,17 +96,31 @@ export const tasks = {
     const tree = readTree(task.html)
     const figures = planFigures(task.site, task.page.id)
     const overlaps = overlapsOf(targetsOf(figures), (select) => findIn(tree, select))
-    return writePage(task.html, writeStylesheet(figures, overlaps), compileFor(figures, task))
+    return writePage(task.html, writeStylesheet(figures, overlaps), compileFor(figures, task), task.site.script?.isModule)
   },
   script: (task: ExportTask): ScriptText => {
     const readable = compileFor(planFigures(task.site, task.page.id, task.only), task)
     const small = minifyScript(readable)
     return { readable, small, smallBytes: gzippedSize(small) }
   },
+  costs: (task: ExportTask): readonly ScriptCost[] => {
+    const figures = planFigures(task.site, task.page.id, task.only)
+    const facts = factsFor(figures, task)
+    const { script = {} } = task.site
+    const weigh = (known: Facts, leaving: Leaving) => gzippedSize(minifyScript(compile(figures, known, scriptFragments(), leaving)))
+    const wished = new Set(script.allows)
+    return [
+      ...factNames.map((what): ScriptCost => ({ what, isIn: facts[what] ? 'page' : wished.has(what) ? 'wish' : 'no', bytes: weigh({ ...facts, [what]: true }, script) - weigh({ ...facts, [what]: false }, { ...script, allows: script.allows?.filter((each) => each !== what) }) })),
+      { what: 'takesOff', isIn: script.takesOff ? 'wish' : 'no', bytes: weigh(facts, { ...script, takesOff: true }) - weigh(facts, { ...script, takesOff: undefined }) },
+    ]
+  },
 }
 
-/** The script of these effects for a page that is dressed so. */
-const compileFor = (figures: readonly Figure[], { dressed, lacksSheets, hasScripts }: ExportTask): string => compile(figures, factsOf({ tree: readTree(dressed), lacksSheets, hasScripts }, figures), scriptFragments())
+/** What is known of a page that is dressed so. */
+const factsFor = (figures: readonly Figure[], { dressed, lacksSheets, hasScripts }: ExportTask): Facts => factsOf({ tree: readTree(dressed), lacksSheets, hasScripts }, figures)
+
+/** The script of these effects for such a page. */
+const compileFor = (figures: readonly Figure[], task: ExportTask): string => compile(figures, factsFor(figures, task), scriptFragments(), task.site.script)
 
 const short = (path: string) => (path.length > 80 ? `…${path.slice(-79)}`.toWellFormed() : path)
 const isPage = (path: string) => /\.x?html?$/i.test(path)

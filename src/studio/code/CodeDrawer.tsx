@@ -7,6 +7,7 @@ import { writeStylesheet } from '../../core/export/stylesheet'
 import { usePage, useSelected, useSite, useStudio, useView } from '../context'
 import { Drawer } from '../Drawer'
 import { Button } from '../theme/controls'
+import { CountedOn } from './CountedOn'
 import { gzippedBytes, useScript, type ScriptText } from './script-text'
 
 export function CodeDrawer() {
@@ -16,9 +17,12 @@ export function CodeDrawer() {
   const { overlaps } = useView('overlaps')
   const selected = useSelected()
   const [isOne, setOne] = useState(false)
+  const [isListed, setListed] = useState(false)
   const only = isOne && selected ? selected.effect.id : undefined
-  const figures = useMemo(() => planFigures(site, page.id, only), [site, store.id, page.id, only])
-  const script = useScript(store.id, page.id, site, only)
+  const figures = useMemo(() => planFigures(site, page.id, only), [site, page.id, only])
+  const { effects, values, script: wished } = site
+  const asked = useMemo(() => ({ siteId: store.id, page: page.id, only, effects, values, script: wished }), [store.id, page.id, only, effects, values, wished])
+  const script = useScript(asked)
   const stylesheet = useMemo(() => writeStylesheet(figures, overlaps), [figures, overlaps])
   const styleBytes = useGzipped(stylesheet)
   return (
@@ -33,8 +37,10 @@ export function CodeDrawer() {
         <Box p="20px" color="soft">{only === undefined ? 'There is no code yet: nothing on this page answers the pointer.' : 'This figure is off, or not for this page.'}</Box>
       ) : (
         <>
-          <CopyRow stylesheet={stylesheet} script={script.text} />
-          <CodeBlock title="Stylesheet" size={styleBytes === undefined ? '' : `${styleBytes} bytes gzipped`} text={stylesheet} share="0 0 auto" />
+          <CopyRow stylesheet={stylesheet} script={script.text} isModule={wished?.isModule === true} />
+          {/* While the list is read, the script is what it is about. */}
+          {!isListed && <CodeBlock title="Stylesheet" size={styleBytes === undefined ? '' : `${styleBytes} bytes gzipped`} text={stylesheet} share="0 1 auto" />}
+          <CountedOn asked={asked} isOpen={isListed} onOpen={setListed} />
           <CodeBlock title="Script" size={script.text ? `${script.text.readable.split('\n').length - 1} lines` : ''} text={script.failure ?? script.text?.readable ?? ''} share="1 1 0" />
         </>
       )}
@@ -59,9 +65,9 @@ function ExportButton() {
 }
 
 /** One box for hosts that take markup, two for those that split style and script. */
-function CopyRow({ stylesheet, script }: { readonly stylesheet: string; readonly script: ScriptText | undefined }) {
+function CopyRow({ stylesheet, script, isModule }: { readonly stylesheet: string; readonly script: ScriptText | undefined; readonly isModule: boolean }) {
   const { readable = '', small = '', smallBytes = 0 } = script ?? {}
-  const both = script ? `<style>\n${stylesheet}</style>\n<script>\n${readable}</script>\n` : ''
+  const both = script ? `<style>\n${stylesheet}</style>\n<script${isModule ? ' type="module"' : ''}>\n${readable}</script>\n` : ''
   const readableBytes = useGzipped(readable)
   return (
     <Flex gap="8px" px="14px" py="8px" wrap="wrap">
@@ -103,7 +109,7 @@ interface CodeBlockProps {
 
 function CodeBlock({ title, size, text, share }: CodeBlockProps) {
   return (
-    <Flex direction="column" flex={share} minHeight="120px" maxHeight={share.startsWith('0') ? '52%' : undefined} borderTop="1px solid" borderColor="hairline">
+    <Flex direction="column" flex={share} minHeight="84px" maxHeight={share.startsWith('0') ? '52%' : undefined} borderTop="1px solid" borderColor="hairline">
       <Flex justify="space-between" px="14px" pt="6px" fontSize="13px">
         <Box as="h3" fontWeight="600">{title}</Box>
         <Box color="soft">{size}</Box>

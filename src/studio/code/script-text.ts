@@ -9,26 +9,36 @@ export type ScriptText = z.infer<typeof scriptSchema>
 /** A number that is dragged asks for no script of its own at every step, ms. */
 const pauseMs = 120
 
-/** The script of a page's effects, or of one alone, once it came; or why it did not. The one before stays until then. */
-export function useScript(siteId: string, page: string, { effects, values }: Pick<Site, 'effects' | 'values'>, only: string | undefined): { readonly text?: ScriptText; readonly failure?: string } {
-  const [script, setScript] = useState<{ readonly text?: ScriptText; readonly failure?: string }>({})
-  useEffect(() => {
-    const stop = new AbortController()
-    const load = async () => {
-      try {
-        const response = await fetch(`/api/sites/${siteId}/script`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ page, only, effects, values }), signal: stop.signal })
-        setScript({ text: scriptSchema.parse(await response.json()) })
-      } catch {
-        if (!stop.signal.aborted) setScript({ failure: 'The studio cannot be reached, so its script cannot be shown now. Close the code and open it again.' })
-      }
+/** Of what a script is asked for: the effects of a page, or one of them alone. */
+export interface AskedScript extends Pick<Site, 'effects' | 'values' | 'script'> {
+  readonly siteId: string
+  readonly page: string
+  readonly only: string | undefined
+}
+
+/** Asks the server for a script, or for what is in it weighs, after a moment; gives how to call that off. */
+export function askForScript({ siteId, ...asked }: AskedScript, what: 'text' | 'costs', take: (answer: unknown) => void, fail: () => void): () => void {
+  const stop = new AbortController()
+  const load = async () => {
+    try {
+      const response = await fetch(`/api/sites/${siteId}/script`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ ...asked, what }), signal: stop.signal })
+      take(await response.json())
+    } catch {
+      if (!stop.signal.aborted) fail()
     }
-    const timer = setTimeout(() => void load(), pauseMs)
-    return () => {
-      clearTimeout(timer)
-      stop.abort()
-    }
-  }, [siteId, page, effects, values, only])
-  return script
+  }
+  const timer = setTimeout(() => void load(), pauseMs)
+  return () => {
+    clearTimeout(timer)
+    stop.abort()
+  }
+}
+
+/** The script, once it came; or why it did not. The one before stays until then. */
+export function useScript({ siteId, page, only, effects, values, script }: AskedScript): { readonly text?: ScriptText; readonly failure?: string } {
+  const [made, setMade] = useState<{ readonly text?: ScriptText; readonly failure?: string }>({})
+  useEffect(() => askForScript({ siteId, page, only, effects, values, script }, 'text', (answer) => setMade({ text: scriptSchema.parse(answer) }), () => setMade({ failure: 'The studio cannot be reached, so its script cannot be shown now. Close the code and open it again.' })), [siteId, page, only, effects, values, script])
+  return made
 }
 
 /** Bytes of a text after gzip, by the browser's own compressor. */

@@ -38,7 +38,7 @@ export function useStagePlay(link: StageLink, tried?: { readonly effect: string;
     const played = recipeTried || effects !== site.effects ? { ...site, effects: recipeTried ? [...effects, recipeTried] : effects } : site
     const figures = planFigures(played, page.id, only)
     link.say({ type: 'dress', stylesheet: writeStylesheet(figures, overlaps) })
-    scripts.play(figures)
+    scripts.play(figures, site.script?.allows)
   }, [studio, link, scripts, store.id, site, page.id, trial, pointing.pick, pointing.choice, pointing.typed, overlaps, only, triedEffect, triedSettings])
   useEffect(() => link.say({ type: 'visit', visitor: visitor === 'noscript' ? 'mouse' : visitor }), [link, visitor])
   useEffect(() => link.listen((message) => void (message.type === 'needs' && giveFiles(link, message.hashes).then((missing) => missing > 0 && notify(studio, `${missing} ${missing === 1 ? 'file' : 'files'} of this page could not be had from the studio’s server.`)))), [link, studio])

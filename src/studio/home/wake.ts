@@ -5,7 +5,8 @@ import type { StageLink } from '../store/stage-link'
 export async function playIn(link: StageLink, siteId: string, pageId: string): Promise<void> {
   const [{ planFigures }, { writeStylesheet }, { siteSchema }, { makeScriptPlay }, response] = await Promise.all([import('../../core/export/plan'), import('../../core/export/stylesheet'), import('../../core/site/site'), import('../store/scripts'), fetch(`/api/sites/${siteId}`)])
   if (!response.ok) throw new Error('This site cannot be had.')
-  const figures = planFigures(siteSchema.parse(await response.json()), siteId, pageId)
+  const site = siteSchema.parse(await response.json())
+  const figures = planFigures(site, pageId)
   link.say({ type: 'dress', stylesheet: writeStylesheet(figures) })
-  makeScriptPlay(link, console.error).play(figures)
+  makeScriptPlay(link, console.error).play(figures, site.script?.allows)
 }

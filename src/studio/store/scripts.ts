@@ -1,7 +1,7 @@
 // The scripts that play on pages in the studio: those that are exported, written by a worker for what the page in its frame is.
 import { planScript, withNumbers, type Shape } from '../../core/compile/plan'
 import { askedBy, takeFacts, type PageFacts } from '../../core/compile/page-facts'
-import type { Facts } from '../../core/compile/facts'
+import type { FactName, Facts } from '../../core/compile/facts'
 import type { Source } from '../../core/compile/effects'
 import { writesOf } from '../../core/compile/writes'
 import type { FromCompiler, ToCompiler } from '../../worker/protocol'
@@ -39,10 +39,10 @@ function write(shape: Shape, key: string): Promise<string> {
 }
 
 /** The script of these effects: at once where one of its shape was written before. */
-export function scriptFor(sources: readonly Source[], facts: Facts): string | Promise<string> {
+export function scriptFor(sources: readonly Source[], facts: Facts, allows: readonly FactName[] = []): string | Promise<string> {
   if (sources.length === 0) return ''
   // What effects do is told in comments, which nobody reads here; then a number of the stylesheet makes no other script.
-  const { shape, numbers } = planScript(sources.map(({ rig, names }) => ({ rig, names })), facts)
+  const { shape, numbers } = planScript(sources.map(({ rig, names }) => ({ rig, names })), facts, { allows })
   const key = JSON.stringify(shape)
   const known = written.get(key)
   return known === undefined ? write(shape, key).then((text) => withNumbers(text, numbers)) : withNumbers(known, numbers)
@@ -50,15 +50,15 @@ export function scriptFor(sources: readonly Source[], facts: Facts): string | Pr
 
 /** Plays effects on the page in one frame, whichever page comes into it. */
 export interface ScriptPlay {
-  readonly play: (sources: readonly Source[]) => void
+  readonly play: (sources: readonly Source[], allows?: readonly FactName[]) => void
   /** Writes a script that may be played next. */
-  readonly prepare: (sources: readonly Source[]) => void
+  readonly prepare: (sources: readonly Source[], allows?: readonly FactName[]) => void
   readonly end: () => void
 }
 
 export function makeScriptPlay(link: StageLink, onFail: (error: unknown) => void): ScriptPlay {
   const known = new Map<string, PageFacts>()
-  let playing: readonly Source[] | undefined
+  let playing: { readonly sources: readonly Source[]; readonly allows: readonly FactName[] } | undefined
   let round = 0
   /** What there is to know of the page; asked of it once. */
   const factsFor = (sources: readonly Source[]): PageFacts | Promise<PageFacts> => {
@@ -69,16 +69,16 @@ export function makeScriptPlay(link: StageLink, onFail: (error: unknown) => void
       return facts
     })
   }
-  const textFor = (sources: readonly Source[]): string | Promise<string> => {
+  const textFor = (sources: readonly Source[], allows: readonly FactName[]): string | Promise<string> => {
     const facts = factsFor(sources)
-    return facts instanceof Promise ? facts.then((each) => scriptFor(sources, takeFacts(each))) : scriptFor(sources, takeFacts(facts))
+    return facts instanceof Promise ? facts.then((each) => scriptFor(sources, takeFacts(each), allows)) : scriptFor(sources, takeFacts(facts), allows)
   }
   const show = () => {
-    const sources = playing
-    if (!sources) return
+    if (!playing) return
+    const { sources, allows } = playing
     const mine = ++round
     const say = (text: string) => mine === round && link.say({ type: 'play', played: { text, writes: writesOf(sources) } })
-    const text = textFor(sources)
+    const text = textFor(sources, allows)
     if (typeof text === 'string') say(text)
     else text.then(say, (error: unknown) => mine === round && onFail(error))
   }
@@ -88,11 +88,11 @@ export function makeScriptPlay(link: StageLink, onFail: (error: unknown) => void
     show()
   })
   return {
-    play: (sources) => {
-      playing = sources
+    play: (sources, allows = []) => {
+      playing = { sources, allows }
       show()
     },
-    prepare: (sources) => void Promise.resolve(textFor(sources)).catch(() => undefined),
+    prepare: (sources, allows = []) => void Promise.resolve(textFor(sources, allows)).catch(() => undefined),
     end: () => {
       round++
       stop()

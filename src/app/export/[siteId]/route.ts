@@ -12,7 +12,7 @@ export function GET(_request: Request, { params }: Context) {
   return answerPage(async () => {
     const { siteId } = checkIdentifiers(await params)
     const { site } = await readSite(siteId)
-    const { type, body, extension } = await packSite(site, siteId)
+    const { type, body, extension } = await packSite(site)
     return new Response(body, { headers: { 'content-type': type, 'content-disposition': `attachment; filename="${fileNameOf(site.name)}.${extension}"`, 'x-content-type-options': 'nosniff', 'cache-control': 'no-store' } })
   })
 }

@@ -1,3 +1,6 @@
+import { given } from './given'
+import { undone } from './off'
+
 const isPart = (node: Node) => node instanceof Element && node.hasAttribute('data-part')
 
 /** Fills a part with what its host holds, now and whenever that changes; nobody can focus, select or hear it. */
@@ -9,7 +12,9 @@ export function keepCopy(host: HTMLElement, part: HTMLElement): void {
   }
   part.inert = true
   fill()
-  new MutationObserver((records) => {
+  const observer = new MutationObserver((records) => {
     if (records.some(({ target, addedNodes, removedNodes }) => isOwn(target) && ![...addedNodes, ...removedNodes].some(isPart))) fill()
-  }).observe(host, { subtree: true, childList: true, characterData: true })
+  })
+  observer.observe(host, { subtree: true, childList: true, characterData: true })
+  if (given.takesOff) undone.push(() => observer.disconnect())
 }

@@ -4,6 +4,7 @@ import { areOld, forgetFrames } from './frames'
 import { findAll } from './find'
 import { guarded } from './guard'
 import { meetEffect } from './meet'
+import { ending } from './off'
 import { pointer } from './pointer'
 import { follow } from './track'
 import { meetFocus, meetTap, hearTap } from './causes'
@@ -21,6 +22,7 @@ export const wake = () => {
 /** First all is read, then all is written: the page is laid out once a frame. */
 function draw(now: number): void {
   nextFrame = 0
+  if (given.takesOff && ending.signal.aborted) return
   for (const event of events.splice(0)) meet(event)
   const t = Math.max(now, pointer.time)
   if (given.hasFlows || given.hasLooks) advance(t)

@@ -39,6 +39,8 @@ export const given = {
   watches: true,
   hidesParts: true,
   hasStates: true,
+  /** Whether all of it can be taken off again. */
+  takesOff: true,
   /** Whether effects tell the page's own code what happens. */
   tells: true,
 }

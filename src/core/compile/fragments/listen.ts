@@ -1,5 +1,6 @@
 import { events, wake } from './draw'
 import { given } from './given'
+import { ending } from './off'
 
 /** Hears what happens, for the next frame. */
 export function listen(): void {
@@ -14,5 +15,5 @@ export function listen(): void {
     // A fast mouse moves more than once a frame.
     events.push(...((event as PointerEvent).getCoalescedEvents?.().slice(0, -1) ?? []), event as PointerEvent)
     wake()
-  }, { passive: true, capture: true })
+  }, given.takesOff ? { passive: true, capture: true, signal: ending.signal } : { passive: true, capture: true })
 }

@@ -1,4 +1,5 @@
 import { given } from './given'
+import { remember } from './off'
 import { targetsOf } from './targets'
 import type { Effect, Place } from './types'
 
@@ -21,5 +22,8 @@ function quietTransitions({ transitionProperty, transitionDuration, transitionDe
 
 /** Keeps that on the elements, for the stylesheet to go on with. */
 export function keepOwn({ own = [] }: Place): void {
-  for (const [target, name, text] of own) target.style.setProperty(name, text)
+  for (const [target, name, text] of own) {
+    if (given.takesOff) remember(target, name)
+    target.style.setProperty(name, text)
+  }
 }

@@ -2,6 +2,7 @@ import { wake } from './draw'
 import { findAll } from './find'
 import { effects, given } from './given'
 import { guarded } from './guard'
+import { undone } from './off'
 import { pointer } from './pointer'
 import type { Effect } from './types'
 import { write } from './write'
@@ -21,5 +22,7 @@ function standIn(effect: Effect, t: number): void {
 
 /** Elements that come later stand too. */
 export function watch(): void {
-  new MutationObserver(stand).observe(document, { subtree: true, childList: true, attributes: true, attributeFilter: ['class'] })
+  const observer = new MutationObserver(stand)
+  observer.observe(document, { subtree: true, childList: true, attributes: true, attributeFilter: ['class'] })
+  if (given.takesOff) undone.push(() => observer.disconnect())
 }

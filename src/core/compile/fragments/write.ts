@@ -2,6 +2,7 @@ import { linkAt, linkMoves } from './chain'
 import { flowsOn } from './flow'
 import { given } from './given'
 import { keepOwn } from './own'
+import { undone } from './off'
 import { addParts, showParts } from './parts'
 import { targetsOf } from './targets'
 import { tell, tellSettled, tellStates } from './tell'
@@ -20,6 +21,10 @@ function writeChain(effect: Effect, place: Place, chain: ValueFollower, t: numbe
 
 /** Says on an element that an effect is at work on it: from now on its rules count. */
 function mark(effect: Effect, place: Place): void {
+  if (given.takesOff) {
+    for (const value of effect.values) if (!value.onPart) for (const target of targetsOf(effect, place, value)) undone.push(() => target.removeAttribute(effect.mark), () => target.style.removeProperty(value.property))
+    undone.push(() => place.element.removeAttribute(effect.mark))
+  }
   if (given.hasOwn) keepOwn(place)
   place.element.setAttribute(effect.mark, '')
   if (given.hasOthers) for (const value of effect.values) if (!value.onPart) for (const target of targetsOf(effect, place, value)) target.setAttribute(effect.mark, '')

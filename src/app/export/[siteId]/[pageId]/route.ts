@@ -15,7 +15,7 @@ export function GET(_request: Request, { params }: Context) {
     const { siteId, pageId } = checkIdentifiers(await params)
     const { site, html, page } = await readPage(siteId, pageId)
     const files = filesOf(site, page)
-    const { type, body, extension } = await packPage(await exportPage(site, siteId, page, html), page, files)
+    const { type, body, extension } = await packPage(await exportPage(site, page, html), page, files)
     return new Response(body, {
       headers: {
         'content-type': type,

@@ -19,7 +19,7 @@ export function GET(request: Request, { params }: Context) {
     const { site, page, html } = await readPage(siteId, pageId)
     const isScriptless = new URL(request.url).searchParams.get('visit') === 'noscript'
     const nonce = isScriptless ? undefined : randomBytes(18).toString('base64')
-    const source = isScriptless ? await exportPage(site, siteId, page, html) : html
+    const source = isScriptless ? await exportPage(site, page, html) : html
     const copy = await copyPage(site, page, source, nonce)
     const body = nonce === undefined ? await withFiles(copy.html, readAsset) : withAgent(copy, stageScript(), nonce)
     return new Response(body, {

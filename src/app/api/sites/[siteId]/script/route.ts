@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { readBody } from '@/server/body'
-import { scriptOf } from '@/server/export'
+import { costsOf, scriptOf } from '@/server/export'
 import { checkIdentifiers } from '@/server/identifiers'
 import { answer, Problem } from '@/server/problem'
 import { readPage } from '@/server/sites'
@@ -10,16 +10,16 @@ interface Context {
   readonly params: Promise<{ siteId: string }>
 }
 
-const asked = z.object({ page: z.string().max(100), only: z.string().max(100).optional(), effects: siteSchema.shape.effects, values: siteSchema.shape.values })
+const asked = z.object({ page: z.string().max(100), only: z.string().max(100).optional(), effects: siteSchema.shape.effects, values: siteSchema.shape.values, script: siteSchema.shape.script, what: z.enum(['text', 'costs']).default('text') })
 
-/** The script of a page for these effects, which need not be saved yet. */
+/** The script of a page for these effects, which need not be saved yet; or what each thing that it allows for weighs in it. */
 export function POST(request: Request, { params }: Context) {
   return answer(async () => {
     const { siteId } = checkIdentifiers(await params)
     const given = asked.safeParse(await readBody(request))
     if (!given.success) throw new Problem(422, 'This cannot be compiled', 'The effects that were sent are none that this studio knows.')
-    const { page: pageId, only, effects, values } = given.data
+    const { page: pageId, only, effects, values, script, what } = given.data
     const { site, page, html } = await readPage(siteId, pageId)
-    return Response.json(await scriptOf({ ...site, effects, values }, siteId, page, html, only))
+    return Response.json(await (what === 'text' ? scriptOf : costsOf)({ ...site, effects, values, script }, page, html, only))
   })
 }

@@ -1,0 +1,43 @@
+// The code of a page: what its script counts on, what it can do besides, and that what is asked of it leaves.
+import { readFileSync } from 'node:fs'
+import { eventually, expect, test } from './support/house'
+import { cardBox, cardsPage, leanOf, stageOf, tiltOnCards } from './support/stage'
+
+test('what the script counts on is one list with what each entry weighs; what is asked of it is in the script, in the export, and undone in one step', async ({ page, house }, info) => {
+  const url = await house.addSite('counts', cardsPage, [tiltOnCards()])
+  await page.goto(url)
+  await stageOf(page)
+  await page.getByRole('button', { name: 'Code', exact: true }).click()
+  const script = page.getByLabel('Script', { exact: true })
+  await expect(script).toContainText('addEventListener')
+  const bytesOf = async () => Number(/([\d.]+) KB/.exec(await page.getByRole('button', { name: /^Copy minified/ }).innerText())?.[1])
+  await page.getByRole('button', { name: 'What this script counts on' }).click()
+  const list = page.getByRole('list', { name: 'What this script counts on' })
+  await expect(list.getByRole('listitem')).toHaveCount(8)
+  // The cards have borders, so the script allows for them and cannot do without.
+  await expect(list.getByRole('checkbox', { name: /^Borders/ })).toBeDisabled()
+  await expect(list.getByRole('listitem').filter({ hasText: 'Transitions of their own' })).toContainText(/\+\d+ bytes/)
+  const before = await bytesOf()
+  await list.getByRole('checkbox', { name: /^Taking it all off/ }).click()
+  await expect(script).toContainText('const takeOff = (() => {')
+  await eventually(bytesOf).toBeGreaterThan(before)
+  await list.getByRole('checkbox', { name: /^Transitions of their own/ }).click()
+  await expect(script).toContainText('transition-property')
+  await page.keyboard.press('Control+z')
+  await expect(script).not.toContainText('transition-property')
+  await expect(script).toContainText('takeOff')
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Export page' }).click()
+  const file = info.outputPath('page.html')
+  await (await download).saveAs(file)
+  expect(readFileSync(file, 'utf8')).toContain('return takeOff')
+  await page.goto(`file://${file}`)
+  const card = cardBox(1)
+  await page.mouse.move(card.x + 230, card.y + 80)
+  await eventually(() => leanOf(page, '.card', 1).then(({ rotateY }) => rotateY)).toBeGreaterThan(7)
+  await page.evaluate('takeOff()')
+  expect(await page.evaluate(() => [...document.querySelectorAll('.card')].map((each) => each.outerHTML.replace(' style=""', '')).filter((html) => /style|data-/.test(html)))).toEqual([])
+  await page.mouse.move(card.x + 20, card.y + 20)
+  await page.waitForTimeout(150)
+  expect(await page.locator('[data-card-tilt]').count()).toBe(0)
+})
