@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs'
 import { readFragments } from '../src/bundle/fragments'
 import { minifyScript } from '../src/bundle/minify'
 import { compile } from '../src/core/compile/compile'
-import { plainFacts } from '../src/core/compile/facts'
+import { plainFacts, worstFacts, type Facts, type Leaving } from '../src/core/compile/facts'
 import type { Figure } from '../src/core/export/plan'
 import { writeStylesheet } from '../src/core/export/stylesheet'
 import { findKind } from '../src/core/effect/kinds'
@@ -26,8 +26,11 @@ export function kindFigure(kind: string, changes: object = {}, select = '.card',
   return { number, names: { title: `Figure ${number}, ${kind}`, name: `${kind}-${number}` }, rig, sentence: `The kind ${kind}.` }
 }
 
-/** Stylesheet and script of figures as they leave for a plain page. */
-export const exported = (figures: readonly Figure[]): { readonly css: string; readonly js: string } => ({ css: writeStylesheet(figures), js: compile(figures, plainFacts, fragments) })
+/** Stylesheet and script of figures as they leave for a plain page, or for one of which this is known. */
+export const exported = (figures: readonly Figure[], facts: Facts = plainFacts): { readonly css: string; readonly js: string } => ({ css: writeStylesheet(figures), js: compile(figures, facts, fragments) })
+
+/** A page with scripts of its own, which may bring elements and listen. */
+export const busyFacts: Facts = { ...plainFacts, hasLateElements: true, hasOwnCode: true }
 
 /** A script that was written by hand. */
 export const byHand = (name: string): { readonly css: string; readonly js: string } => ({
@@ -35,8 +38,17 @@ export const byHand = (name: string): { readonly css: string; readonly js: strin
   js: readFileSync(`${here}baselines/${name}.js`, 'utf8'),
 })
 
-/** The script of figures for a plain page, minified. */
-export const scriptOf = (figures: readonly Figure[]): string => minifyScript(compile(figures, plainFacts, fragments))
+/** The script of figures for a plain page, readable. */
+export const readable = (figures: readonly Figure[]): string => compile(figures, plainFacts, fragments)
+
+/** It, minified. */
+export const scriptOf = (figures: readonly Figure[]): string => minifyScript(readable(figures))
+
+/** A script with all that it may have to allow for, and that can be asked of it; minified. */
+export const scriptAtMost = (figures: readonly Figure[], leaving: Leaving = { takesOff: true }): string => minifyScript(compile(figures, worstFacts, fragments, leaving))
+
+/** A script that a good hand wrote for the same, minified. */
+export const handOf = (name: string): string => minifyScript(byHand(name).js)
 
 interface Grid {
   readonly count: number

@@ -5,12 +5,13 @@ import { cpus, totalmem } from 'node:os'
 import type { Browser } from '@playwright/test'
 import { openBrowser } from './browser'
 import { openHouse } from '../e2e/support/house'
-import { compareEvaluation, compareGrain, compareGrid, compareInputToPaint, compareMixed, comparePageSize, compareSearch, compareSizes, compareSpotlight, compareTilt, tellAim, type Report } from './comparisons'
+import { compareEvaluation, compareGrain, compareGrid, compareInputToPaint, compareMixed, comparePageSize, compareSearch, compareToggling, compareSizes, compareSpotlight, compareTilt, tellAim, type Report } from './comparisons'
 import { compareStudio } from './studio'
 
 /** The comparisons in the order of the file, by the names that the command line takes. */
 const parts: Readonly<Record<string, (browser: Browser) => Report | Promise<Report>>> = {
   size: () => compareSizes(),
+  toggling: (browser) => compareToggling(browser),
   evaluation: (browser) => compareEvaluation(browser),
   search: (browser) => compareSearch(browser),
   paint: (browser) => compareInputToPaint(browser),

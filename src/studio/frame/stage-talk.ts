@@ -1,6 +1,6 @@
 // Keeps the page in step with the stores, and takes what the page tells into them.
 import { useEffect, useLayoutEffect, useMemo } from 'react'
-import { findKind } from '../../core/effect/kinds'
+import { findKind, kinds } from '../../core/effect/kinds'
 import { planFigures } from '../../core/export/plan'
 import { targetsOf, writeStylesheet } from '../../core/export/stylesheet'
 import { playsOn, type Effect } from '../../core/site/site'
@@ -40,6 +40,23 @@ export function useStagePlay(link: StageLink, tried?: { readonly effect: string;
     link.say({ type: 'dress', stylesheet: writeStylesheet(figures, overlaps) })
     scripts.play(figures, site.script?.allows)
   }, [studio, link, scripts, store.id, site, page.id, trial, pointing.pick, pointing.choice, pointing.typed, overlaps, only, triedEffect, triedSettings])
+  // What may be touched next is written before it is, one after another, so that it plays at once.
+  const isChoosing = pointing.stage === 'choosing'
+  useEffect(() => {
+    if (!isChoosing) return
+    let isCurrent = true
+    const prepare = async () => {
+      await whenIdle(1000)
+      for (const kind of kinds) for (const recipe of kind.recipes) {
+        const effect = isCurrent ? recipeEffect(studio, kind.id, recipe.id, 'trial') : undefined
+        if (effect) await scripts.prepare(planFigures({ ...site, effects: [...site.effects, effect] }, page.id), site.script?.allows)
+      }
+    }
+    void prepare()
+    return () => {
+      isCurrent = false
+    }
+  }, [studio, scripts, site, page.id, isChoosing, pointing.pick, pointing.choice, pointing.typed])
   useEffect(() => link.say({ type: 'visit', visitor: visitor === 'noscript' ? 'mouse' : visitor }), [link, visitor])
   useEffect(() => link.listen((message) => void (message.type === 'needs' && giveFiles(link, message.hashes).then((missing) => missing > 0 && notify(studio, `${missing} ${missing === 1 ? 'file' : 'files'} of this page could not be had from the studio’s server.`)))), [link, studio])
 }

@@ -52,7 +52,7 @@ export function scriptFor(sources: readonly Source[], facts: Facts, allows: read
 export interface ScriptPlay {
   readonly play: (sources: readonly Source[], allows?: readonly FactName[]) => void
   /** Writes a script that may be played next. */
-  readonly prepare: (sources: readonly Source[], allows?: readonly FactName[]) => void
+  readonly prepare: (sources: readonly Source[], allows?: readonly FactName[]) => Promise<unknown>
   readonly end: () => void
 }
 
@@ -92,7 +92,7 @@ export function makeScriptPlay(link: StageLink, onFail: (error: unknown) => void
       playing = { sources, allows }
       show()
     },
-    prepare: (sources, allows = []) => void Promise.resolve(textFor(sources, allows)).catch(() => undefined),
+    prepare: (sources, allows = []) => Promise.resolve(textFor(sources, allows)).catch(() => undefined),
     end: () => {
       round++
       stop()

@@ -1,0 +1,275 @@
+(() => {
+  // The pointer: where it is and was, what it is over, its buttons, and since when.
+  const pointer = { x: 0, y: 0, over: null, time: 0 }
+
+  // What happened since the last frame.
+  const events = []
+
+  let nextFrame = 0
+  const wake = () => {
+    nextFrame ||= requestAnimationFrame(draw)
+  }
+
+  // First all is read, then all is written: the page is laid out once a frame.
+  function draw(now) {
+    nextFrame = 0
+    for (const event of events.splice(0)) meet(event)
+    const t = Math.max(now, pointer.time)
+    for (const place of effect.places.values()) if (place.moves && write(place, t)) wake()
+  }
+
+  // Takes an event to all effects, in the order of time.
+  function meet({ type, timeStamp, clientX, clientY, target }) {
+    const t = Math.max(pointer.time, timeStamp)
+    // After a scroll, and after a while, the page may lie elsewhere.
+    if (!type.startsWith('pointer') || t - measured > 200 || t - pointer.time > 200) {
+      frames.clear()
+      measured = t
+      findAll()
+    }
+    pointer.time = t
+    const isOut = type === 'pointerout' || type === 'pointercancel'
+    if (type.startsWith('pointer')) {
+      pointer.x = clientX
+      pointer.y = clientY
+      pointer.over = isOut ? null : target
+    } else {
+      pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
+    }
+    // Takes the pointer to the elements of an effect that have it, and away from those that had it.
+    const over = pointer.over
+    const all = [...effect.places.values()]
+    const holding = over ? all.filter(({ area }) => hasPointer(frameOf(area), effect.insets) && (isMet(over, area))) : []
+    for (const place of all) {
+      const has = holding.includes(place)
+      if (has || place.isOn) {
+        const arrives = has && !place.isOn
+        place.isOn = has
+        turnPlace(place, pointer.time, arrives)
+      }
+    }
+  }
+
+  // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
+  function findAll() {
+    for (const [element, place] of effect.places) {
+      if (element.isConnected && (place.area.matches('.card'))) continue
+      effect.places.delete(element)
+      element.removeAttribute('data-card-glow')
+    }
+    const areas = [...document.querySelectorAll('.card')].slice(0, Infinity)
+    for (const area of areas) {
+      const elements = [area]
+      for (const element of elements) if (!effect.places.has(element)) begin(area, element)
+    }
+  }
+
+  // Where it lies on top of an element nothing foreign may be there; beyond its edges nothing can.
+  function isMet(over, area) {
+    const isOnIt = (element) => hasPointer(frameOf(element))
+    if (!effect.insets || isOnIt(area)) return over.contains(area) || over.closest('.card') !== null
+    return true
+  }
+
+  // Whether the pointer is on an element, between insets. Browsers lay out in 64ths of a px.
+  function hasPointer({ toFrame, width, height, border }, insets) {
+    const { x, y } = toFrame.transformPoint(pointer)
+    if (!insets) return x > -1 / 64 && x < width + 1 / 64 && y > -1 / 64 && y < height + 1 / 64
+    const [top, right, bottom, left] = border
+    if (!insets) return x >= -left - 1 / 64 && x <= width + right + 1 / 64 && y >= -top - 1 / 64 && y <= height + bottom + 1 / 64
+    const [above = 0, after = 0, below = 0, before = 0] = insets(left + width + right, top + height + bottom)
+    return x >= before - left - 1 / 64 && x <= width + right - after + 1 / 64 && y >= above - top - 1 / 64 && y <= height + bottom - below + 1 / 64
+  }
+
+  // Begins to follow the pointer in an element: everything lies at its pose.
+  function begin(area, element = area) {
+    const place = {
+      element, area, isOn: false, moves: false,
+      followers: effect.values.map((value) => ({ value, target: 0, since: 0, gap: 0, speed: 0, feel: value.feel, band: value.band })),
+    }
+    effect.places.set(element, place)
+  }
+
+  // Turns all that follows the pointer in a place to where it should be now.
+  function turnPlace(place, t, arrives) {
+    // The pointer as an element sees it.
+    const frame = frameOf(place.area)
+    const { x, y } = frame.toFrame.transformPoint(pointer)
+    const at = { ...frame, x, y, t, place }
+    place.moves = true
+    for (const follower of place.followers) turnValue(follower, at, arrives)
+  }
+
+  function turnValue(follower, at, arrives = false) {
+    const { value } = follower
+    if (!at.place.isOn && value.holds) return
+    const reading = at.place.isOn ? value.read(at, follower) : 0
+    // What nobody sees begins where the pointer is.
+    const seen = value.seenBy === undefined ? undefined : at.place.followers[value.seenBy]
+    if (arrives && seen && !(seen.target + seen.feel(seen, at.t).gap)) Object.assign(follower, { target: reading, gap: 0, speed: 0 })
+    // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
+    const feel = at.place.isOn ? value.feel : (value.going ?? value.feel)
+    const t = at.t
+    if (reading !== follower.target || feel !== follower.feel) {
+      const { gap, speed } = follower.feel(follower, t)
+      Object.assign(follower, { target: reading, feel, since: t, gap: gap + follower.target - reading, speed })
+    }
+  }
+
+  const set = (target, value, shown) => target.style.setProperty(value.property, shown.toFixed(value.digits))
+
+  // Writes the values of a place at t; tells whether it goes on.
+  function write(place, t) {
+    if (!place.element.hasAttribute('data-card-glow')) {
+      // Says on an element that an effect is at work on it: from now on its rules count.
+      place.element.setAttribute('data-card-glow', '')
+      if (effect.parts) place.parts = addParts(place.area, effect.parts)
+    }
+    place.moves = false
+    for (const follower of place.followers) {
+      const { value } = follower
+      const { gap, moves } = follower.feel(follower, t)
+      for (const target of targetsOf(place, value)) set(target, value, follower.target + gap)
+      if (moves) place.moves = true
+    }
+    if (effect.parts) showParts(place, effect.parts)
+    return place.moves
+  }
+
+  // Adds the parts of an effect to an element: seen only, never heard, clicked or focused.
+  function addParts(host, parts) {
+    const made = new Map()
+    const { position, borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
+    if (position === 'static') {
+      host.style.position = 'relative'
+    }
+    for (const { part, inside, count = 1, coversBorder, copies } of parts) {
+      const home = (inside && made.get(inside)?.[0]) || host
+      made.set(part, Array.from({ length: count }, () => {
+        const element = document.createElement('span')
+        element.className = part
+        element.setAttribute('aria-hidden', 'true')
+        element.dataset.part = ''
+        if (coversBorder) element.style.inset = [borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth].map((width) => `-${width}`).join(' ')
+        if (copies) keepCopy(host, element)
+        home.append(element)
+        return element
+      }))
+    }
+    return made
+  }
+
+  // What is seen only with the pointer is gone once all of it has come to rest: what nobody sees costs nothing.
+  function showParts({ parts, isOn, moves }, all) {
+    for (const { part, whileOn } of all) if (whileOn) for (const element of parts?.get(part) ?? []) element.style.visibility = isOn || moves ? '' : 'hidden'
+  }
+
+  const isPart = (node) => node instanceof Element && node.hasAttribute('data-part')
+  // Fills a part with what its host holds, now and whenever that changes; nobody can focus, select or hear it.
+  function keepCopy(host, part) {
+    const isOwn = (node) => node === host || (node !== null && !isPart(node) && isOwn(node.parentNode))
+    const fill = () => {
+      part.replaceChildren(...[...host.childNodes].filter((node) => !isPart(node)).map((node) => node.cloneNode(true)))
+      for (const element of part.querySelectorAll('[id]')) element.removeAttribute('id')
+    }
+    part.inert = true
+    fill()
+    const observer = new MutationObserver((records) => {
+      if (records.some(({ target, addedNodes, removedNodes }) => isOwn(target) && ![...addedNodes, ...removedNodes].some(isPart))) fill()
+    })
+    observer.observe(host, { subtree: true, childList: true, characterData: true })
+  }
+
+  // cubic-bezier(x1, y1, x2, y2): the time is found by Newton's method inside a shrinking bracket. Outside 0..1 it holds.
+  function bezier() {
+    const on = (a, b, s) => 3 * (1 - s) * s * ((1 - s) * a + s * b) + s ** 3
+    return (share) => {
+      let [low, high, s] = [0, 1, share]
+      for (let step = 0; step < 40; step++) {
+        const error = on(0.2, 0.2, s) - share
+        if (error > 0) high = s
+        else low = s
+        const next = s - error / (3 * (1 - s) ** 2 * 0.2 + 6 * (1 - s) * s * (0.2 - 0.2) + 3 * s * s * (1 - 0.2))
+        s = next > low && next < high ? next : (low + high) / 2
+      }
+      return on(0.7, 1, s)
+    }
+  }
+
+  // Where elements lie, and since when that is known.
+  const frames = new Map()
+
+  let measured = 0
+
+  function frameOf(element) {
+    const known = frames.get(element)
+    if (known) return known
+    // Where an element lies that nothing turns or moves.
+    const { left, top, width, height } = element.getBoundingClientRect()
+    const frame = { toFrame: new DOMMatrix([1, 0, 0, 1, -left, -top]), width, height, border: none }
+    frames.set(element, frame)
+    return frame
+  }
+
+  // No borders, and no round corners.
+  const none = [0, 0, 0, 0]
+
+  const rest = { gap: 0, speed: 0, moves: false }
+
+  // The elements that a value is written on.
+  function targetsOf(place, { onPart }) {
+    if (onPart) return place.parts?.get(onPart) ?? []
+    return [place.element]
+  }
+
+  // From where it is to the target in a given time, after a delay.
+  function timed({ gap, since }, t, durationMs) {
+    const share = (t - since - 0) / durationMs
+    return gap && share < 1 ? { gap: gap * (1 - (share > 0 ? ease(share) : 0)), speed: 0, moves: true } : rest
+  }
+
+  const decay = 2 * Math.PI * 2.27 * 0.715
+  const swing = 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)
+  // Settles in 416 ms, 4 % past the mark.
+  // A spring that swings past its mark, exactly: what is missing at t (ms) and how fast that changes; nothing once it is too little to be seen.
+  function underdamped({ gap, speed, since, band }, t) {
+    const s = (t - since) / 1000
+    const fade = Math.exp(-decay * s)
+    const push = (speed + decay * gap) / swing
+    if (fade * Math.hypot(gap, push) < band) return rest
+    const [cos, sin] = [Math.cos(swing * s), Math.sin(swing * s)]
+    return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: true }
+  }
+  const ease = bezier()
+  const comes = (follower, t) => timed(follower, t, 180)
+  const goes = (follower, t) => timed(follower, t, 420)
+
+  // Over each card, a light of #f2b866, 220 px wide, shows on the surface by 22 % and along the edge by 90 %, from 60 px away.
+  const effect = {
+    insets: () => [-60, -60, -60, -60],
+    parts: [{ part: 'card-glow-surface', whileOn: true, coversBorder: true }, { part: 'card-glow-surface-pool', inside: 'card-glow-surface' }, { part: 'card-glow-surface-tile', inside: 'card-glow-surface-pool' }, { part: 'card-glow-edge', whileOn: true, coversBorder: true }, { part: 'card-glow-edge-pool', inside: 'card-glow-edge' }, { part: 'card-glow-edge-tile', inside: 'card-glow-edge-pool' }],
+    places: new Map(),
+    values: [
+      { property: '--card-glow-x', read: ({ x, border }) => x + border[3], holds: true, band: 0.01, digits: 3, feel: underdamped, seenBy: 4, onPart: 'card-glow-surface-pool' },
+      { property: '--card-glow-x', read: ({ x, border }) => x + border[3], holds: true, band: 0.01, digits: 3, feel: underdamped, seenBy: 4, onPart: 'card-glow-edge-pool' },
+      { property: '--card-glow-y', read: ({ y, border }) => y + border[0], holds: true, band: 0.01, digits: 3, feel: underdamped, seenBy: 4, onPart: 'card-glow-surface-pool' },
+      { property: '--card-glow-y', read: ({ y, border }) => y + border[0], holds: true, band: 0.01, digits: 3, feel: underdamped, seenBy: 4, onPart: 'card-glow-edge-pool' },
+      { property: '--card-glow-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes, onPart: 'card-glow-surface-pool' },
+      { property: '--card-glow-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes, onPart: 'card-glow-edge-pool' },
+    ],
+  }
+
+  // What is seen without the pointer stands from the start.
+  findAll()
+  // Hears what happens, for the next frame.
+  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointercancel', 'scroll', 'resize']) addEventListener(type, (event) => {
+    const { relatedTarget, pointerType } = event
+    // On its way from one element to another the pointer is not gone.
+    if (type === 'pointerout' && relatedTarget) return
+    // A finger scrolls the page.
+    if (pointerType === 'touch') return
+    // A fast mouse moves more than once a frame.
+    events.push(...(event.getCoalescedEvents?.().slice(0, -1) ?? []), event)
+    wake()
+  }, { passive: true, capture: true })
+})()

@@ -1,0 +1,275 @@
+(() => {
+  // The pointer: where it is and was, what it is over, its buttons, and since when.
+  const pointer = { x: 0, y: 0, over: null, time: 0 }
+
+  // What happened since the last frame.
+  const events = []
+
+  let nextFrame = 0
+  const wake = () => {
+    nextFrame ||= requestAnimationFrame(draw)
+  }
+
+  // First all is read, then all is written: the page is laid out once a frame.
+  function draw(now) {
+    nextFrame = 0
+    for (const event of events.splice(0)) meet(event)
+    const t = Math.max(now, pointer.time)
+    for (const effect of effects) {
+      guarded(effect, drawEffect, t)
+    }
+  }
+
+  function drawEffect(effect, t) {
+    for (const place of effect.places.values()) if (place.moves && write(effect, place, t)) wake()
+  }
+
+  // Takes an event to all effects, in the order of time.
+  function meet({ type, timeStamp, clientX, clientY, target }) {
+    const t = Math.max(pointer.time, timeStamp)
+    // After a scroll, and after a while, the page may lie elsewhere.
+    if (!type.startsWith('pointer') || t - measured > 200 || t - pointer.time > 200) {
+      frames.clear()
+      measured = t
+      for (const effect of effects) findAll(effect)
+    }
+    pointer.time = t
+    const isOut = type === 'pointerout' || type === 'pointercancel'
+    if (type.startsWith('pointer')) {
+      pointer.x = clientX
+      pointer.y = clientY
+      pointer.over = isOut ? null : target
+    } else {
+      pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
+    }
+    for (const effect of effects) {
+      guarded(effect, meetEffect, t)
+    }
+  }
+
+  // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
+  function findAll(effect) {
+    for (const [element, place] of effect.places) {
+      if (element.isConnected && (place.area.matches(effect.select))) continue
+      effect.places.delete(element)
+      element.removeAttribute(effect.mark)
+    }
+    if (!effect.findsAll) return
+    const areas = [...document.querySelectorAll(effect.select)].slice(0, Infinity)
+    for (const area of areas) {
+      const elements = [area]
+      for (const element of elements) if (!effect.places.has(element)) begin(effect, area, element)
+    }
+  }
+
+  function standIn(effect, t) {
+    findAll(effect)
+    if (effect.stands) for (const place of effect.places.values()) if (place.moves && write(effect, place, t)) wake()
+  }
+
+  // Takes the pointer to the elements of an effect that have it, and away from those that had it.
+  function meetEffect(effect) {
+    const over = pointer.over
+    if (!effect.findsAll) {
+      const hit = over?.closest(effect.select)
+      if (hit && !effect.places.has(hit)) begin(effect, hit)
+    }
+    const all = [...effect.places.values()]
+    const holding = over ? all.filter(({ area }) => hasPointer(frameOf(area)) && (over.contains(area) || over.closest(effect.notForeign) !== null)) : []
+    // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
+    const first = holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1)
+    for (const place of all) {
+      const has = place.area === first?.area
+      if (has || place.isOn) {
+        place.isOn = has
+        // Turns all that follows the pointer in a place to where it should be now.
+        const t = pointer.time
+        // The pointer as an element sees it.
+        const frame = frameOf(place.area)
+        const { x, y } = frame.toFrame.transformPoint(pointer)
+        const at = { ...frame, x, y, t, place }
+        place.moves = true
+        for (const follower of place.followers) {
+          const { value } = follower
+          const reading = at.place.isOn ? value.read(at, follower) : 0
+          turn(follower, reading, at.t)
+        }
+      }
+    }
+  }
+
+  // Whether the pointer is on an element, between insets. Browsers lay out in 64ths of a px.
+  function hasPointer({ toFrame, width, height }) {
+    const { x, y } = toFrame.transformPoint(pointer)
+    return x > -1 / 64 && x < width + 1 / 64 && y > -1 / 64 && y < height + 1 / 64
+  }
+
+  // Begins to follow the pointer in an element: everything lies at its pose.
+  function begin(effect, area, element = area) {
+    const place = {
+      element, area, isOn: false, moves: !!effect.stands,
+      followers: effect.values.map((value) => ({ value, target: 0, since: 0, gap: 0, speed: 0 })),
+    }
+    effect.places.set(element, place)
+  }
+  // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
+  function turn(follower, target, t) {
+    if (target !== follower.target) {
+      const { gap, speed } = underdamped(follower, t)
+      Object.assign(follower, { target, since: t, gap: gap + follower.target - target, speed })
+    }
+  }
+  // Says on an element that an effect is at work on it: from now on its rules count.
+  function mark(effect, place) {
+    place.element.setAttribute(effect.mark, '')
+    for (const value of effect.values) if (!value.onPart) for (const target of targetsOf(place, value)) target.setAttribute(effect.mark, '')
+    if (effect.parts) place.parts = addParts(place.area, effect.parts)
+  }
+
+  // Writes the values of a place at t; tells whether it goes on.
+  function write(effect, place, t) {
+    if (!place.element.hasAttribute(effect.mark)) mark(effect, place)
+    place.moves = false
+    for (const follower of place.followers) {
+      const { value } = follower
+      const { gap, moves } = underdamped(follower, t)
+      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (follower.target + gap).toFixed(4))
+      if (moves) place.moves = true
+    }
+    if (!effect.keeps && !place.moves && !place.isOn) effect.places.delete(place.element)
+    return place.moves
+  }
+
+  // Adds the parts of an effect to an element: seen only, never heard, clicked or focused.
+  function addParts(host, parts) {
+    const made = new Map()
+    const { position, borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
+    if (position === 'static') {
+      host.style.position = 'relative'
+    }
+    for (const { part, inside, count = 1, coversBorder, copies } of parts) {
+      const home = (inside && made.get(inside)?.[0]) || host
+      made.set(part, Array.from({ length: count }, () => {
+        const element = document.createElement('span')
+        element.className = part
+        element.setAttribute('aria-hidden', 'true')
+        element.dataset.part = ''
+        if (coversBorder) element.style.inset = [borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth].map((width) => `-${width}`).join(' ')
+        if (copies) keepCopy(host, element)
+        home.append(element)
+        return element
+      }))
+    }
+    return made
+  }
+
+  const isPart = (node) => node instanceof Element && node.hasAttribute('data-part')
+  // Fills a part with what its host holds, now and whenever that changes; nobody can focus, select or hear it.
+  function keepCopy(host, part) {
+    const isOwn = (node) => node === host || (node !== null && !isPart(node) && isOwn(node.parentNode))
+    const fill = () => {
+      part.replaceChildren(...[...host.childNodes].filter((node) => !isPart(node)).map((node) => node.cloneNode(true)))
+      for (const element of part.querySelectorAll('[id]')) element.removeAttribute('id')
+    }
+    part.inert = true
+    fill()
+    const observer = new MutationObserver((records) => {
+      if (records.some(({ target, addedNodes, removedNodes }) => isOwn(target) && ![...addedNodes, ...removedNodes].some(isPart))) fill()
+    })
+    observer.observe(host, { subtree: true, childList: true, characterData: true })
+  }
+
+  // Where elements lie, and since when that is known.
+  const frames = new Map()
+
+  let measured = 0
+
+  function frameOf(element) {
+    const known = frames.get(element)
+    if (known) return known
+    // Where an element lies that nothing turns or moves.
+    const { left, top, width, height } = element.getBoundingClientRect()
+    const frame = { toFrame: new DOMMatrix([1, 0, 0, 1, -left, -top]), width, height }
+    frames.set(element, frame)
+    return frame
+  }
+
+  // Does something with an effect. One that cannot go on is turned off, and named once; the others play on.
+  function guarded(effect, act, t) {
+    try {
+      act(effect, t)
+    } catch (error) {
+      effects.splice(effects.indexOf(effect), 1)
+      console.error(`${effect.name} was turned off:`, error)
+    }
+  }
+
+  const rest = { gap: 0, speed: 0, moves: false }
+
+  // The elements that a value is written on.
+  function targetsOf(place, { within, onPart }) {
+    if (within) return place.element.querySelectorAll(within)
+    if (onPart) return place.parts?.get(onPart) ?? []
+    return [place.element]
+  }
+
+  const decay = 2 * Math.PI * 2.27 * 0.715
+  const swing = 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)
+  // Settles in 416 ms, 4 % past the mark.
+  // A spring that swings past its mark, exactly: what is missing at t (ms) and how fast that changes; nothing once it is too little to be seen.
+  function underdamped({ gap, speed, since }, t) {
+    const s = (t - since) / 1000
+    const fade = Math.exp(-decay * s)
+    const push = (speed + decay * gap) / swing
+    if (fade * Math.hypot(gap, push) < 0.0002) return rest
+    const [cos, sin] = [Math.cos(swing * s), Math.sin(swing * s)]
+    return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: true }
+  }
+
+  const effects = [
+    // A corner at 44 % folds the motto, its walls slanted by 17° and the second one in 40 % shade; the words slide by 9 % against the pointer.
+    {
+      select: '.motto',
+      name: 'motto-fold',
+      mark: 'data-motto-fold',
+      notForeign: '.motto, .sky .sky-near, .sky .sky-far',
+      findsAll: true,
+      stands: true,
+      keeps: true,
+      parts: [{ part: 'motto-fold-wall-1' }, { part: 'motto-fold-words-1', inside: 'motto-fold-wall-1', copies: true }, { part: 'motto-fold-wall-2' }, { part: 'motto-fold-words-2', inside: 'motto-fold-wall-2', copies: true }, { part: 'motto-fold-shade', inside: 'motto-fold-wall-2' }],
+      places: new Map(),
+      values: [
+        { property: '--motto-fold-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), onPart: 'motto-fold-words-1' },
+        { property: '--motto-fold-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), onPart: 'motto-fold-words-2' },
+      ],
+    },
+    // In the sky, the swarm slides by 22 px and the starry sky by 6 px, against the pointer, across only.
+    {
+      select: '.sky',
+      name: 'sky-drift',
+      mark: 'data-sky-drift',
+      notForeign: '.sky, .sky .sky-near, .sky .sky-far',
+      places: new Map(),
+      values: [
+        { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), within: '.sky-near' },
+        { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), within: '.sky-far' },
+      ],
+    },
+  ]
+
+  // What is seen without the pointer stands from the start.
+  for (const effect of effects) {
+    guarded(effect, standIn, pointer.time)
+  }
+  // Hears what happens, for the next frame.
+  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointercancel', 'scroll', 'resize']) addEventListener(type, (event) => {
+    const { relatedTarget, pointerType } = event
+    // On its way from one element to another the pointer is not gone.
+    if (type === 'pointerout' && relatedTarget) return
+    // A finger scrolls the page.
+    if (pointerType === 'touch') return
+    // A fast mouse moves more than once a frame.
+    events.push(...(event.getCoalescedEvents?.().slice(0, -1) ?? []), event)
+    wake()
+  }, { passive: true, capture: true })
+})()

@@ -1,0 +1,380 @@
+(() => {
+  // The pointer: where it is and was, what it is over, its buttons, and since when.
+  const pointer = { x: 0, y: 0, over: null, buttons: 0, time: 0 }
+
+  // What happened since the last frame.
+  const events = []
+
+  let nextFrame = 0
+  const wake = () => {
+    nextFrame ||= requestAnimationFrame(draw)
+  }
+
+  // First all is read, then all is written: the page is laid out once a frame.
+  function draw(now) {
+    nextFrame = 0
+    for (const event of events.splice(0)) meet(event)
+    const t = Math.max(now, pointer.time)
+    for (const effect of effects) {
+      guarded(effect, drawEffect, t)
+    }
+  }
+
+  function drawEffect(effect, t) {
+    for (const place of effect.places.values()) if (place.moves && write(effect, place, t)) wake()
+  }
+
+  // Takes an event to all effects, in the order of time.
+  function meet({ type, timeStamp, clientX, clientY, target, buttons }) {
+    const t = Math.max(pointer.time, timeStamp)
+    // After a scroll, and after a while, the page may lie elsewhere.
+    if (!type.startsWith('pointer') || t - measured > 200 || t - pointer.time > 200) {
+      frames.clear()
+      measured = t
+      for (const effect of effects) findAll(effect)
+    }
+    pointer.time = t
+    const isOut = type === 'pointerout' || type === 'pointercancel'
+    if (type.startsWith('pointer')) {
+      pointer.x = clientX
+      pointer.y = clientY
+      pointer.over = isOut ? null : target
+      pointer.buttons = buttons
+    } else {
+      pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
+    }
+    for (const effect of effects) {
+      guarded(effect, meetEffect, t)
+    }
+  }
+
+  // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
+  function findAll(effect) {
+    for (const [element, place] of effect.places) {
+      if (element.isConnected && (place.area.matches(effect.select))) continue
+      effect.places.delete(element)
+      element.removeAttribute(effect.mark)
+    }
+    if (!effect.findsAll) return
+    const areas = [...document.querySelectorAll(effect.select)].slice(0, Infinity)
+    for (const area of areas) {
+      const elements = [area]
+      for (const element of elements) if (!effect.places.has(element)) begin(effect, area, element)
+    }
+  }
+
+  function standIn(effect, t) {
+    findAll(effect)
+    if (effect.stands) for (const place of effect.places.values()) if (place.moves && write(effect, place, t)) wake()
+  }
+
+  // Whether nothing foreign lies on an element where the pointer is: what it hits is around it, or of those that the effect is about.
+  const isClear = (effect, over, element) => over.contains(element) || over.closest(effect.notForeign) !== null
+
+  // Where it lies on top of an element nothing foreign may be there; beyond its edges nothing can.
+  function isMet(effect, over, area) {
+    const isOnIt = (element) => hasPointer(frameOf(element))
+    if (!effect.insets || isOnIt(area)) return isClear(effect, over, area)
+    return !effect.fellows || [...effect.places.values()].some((place) => isOnIt(place.area))
+  }
+
+  // Takes the pointer to the elements of an effect that have it, and away from those that had it.
+  function meetEffect(effect) {
+    const over = pointer.over
+    if (!effect.findsAll) {
+      const hit = over?.closest(effect.select)
+      if (hit && !effect.places.has(hit)) begin(effect, hit)
+    }
+    const all = [...effect.places.values()]
+    const holding = over ? all.filter(({ area }) => hasPointer(frameOf(area), effect.insets) && (effect.amongAll ? isMet(effect, over, area) : isClear(effect, over, area))) : []
+    // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
+    const first = effect.amongAll ? undefined : (holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1))
+    for (const place of all) {
+      const has = effect.amongAll ? holding.includes(place) : place.area === first?.area
+      if (has || place.isOn) {
+        const arrives = has && !place.isOn
+        place.isOn = has
+        // Turns all that follows the pointer in a place to where it should be now.
+        const t = pointer.time
+        // The pointer as an element sees it.
+        const frame = frameOf(place.area)
+        const { x, y } = frame.toFrame.transformPoint(pointer)
+        const at = { ...frame, x, y, t, place }
+        place.moves = true
+        for (const follower of place.followers) turnValue(follower, at, arrives)
+      }
+    }
+  }
+
+  // Whether the pointer is on an element, between insets. Browsers lay out in 64ths of a px.
+  function hasPointer({ toFrame, width, height, border }, insets) {
+    const { x, y } = toFrame.transformPoint(pointer)
+    const [top, right, bottom, left] = border
+    if (!insets) return x >= -left - 1 / 64 && x <= width + right + 1 / 64 && y >= -top - 1 / 64 && y <= height + bottom + 1 / 64
+    const [above = 0, after = 0, below = 0, before = 0] = insets(left + width + right, top + height + bottom)
+    return x >= before - left - 1 / 64 && x <= width + right - after + 1 / 64 && y >= above - top - 1 / 64 && y <= height + bottom - below + 1 / 64
+  }
+
+  // Begins to follow the pointer in an element: everything lies at its pose.
+  function begin(effect, area, element = area) {
+    const place = {
+      element, area, isOn: false, moves: !!effect.stands,
+      followers: effect.values.map((value) => ({ value, target: 0, since: 0, gap: 0, speed: 0, feel: value.feel, band: value.band })),
+    }
+    effect.places.set(element, place)
+  }
+
+  function turnValue(follower, at, arrives = false) {
+    const { value } = follower
+    if (!at.place.isOn && value.holds) return
+    const reading = at.place.isOn ? value.read(at, follower) : 0
+    // What nobody sees begins where the pointer is.
+    const seen = value.seenBy === undefined ? undefined : at.place.followers[value.seenBy]
+    if (arrives && seen && !(seen.target + seen.feel(seen, at.t).gap)) Object.assign(follower, { target: reading, gap: 0, speed: 0 })
+    // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
+    const feel = at.place.isOn ? value.feel : (value.going ?? value.feel)
+    const t = at.t
+    if (reading !== follower.target || feel !== follower.feel) {
+      const { gap, speed } = follower.feel(follower, t)
+      Object.assign(follower, { target: reading, feel, since: t, gap: gap + follower.target - reading, speed })
+    }
+  }
+
+  const set = (target, value, shown) => target.style.setProperty(value.property, shown.toFixed(value.digits))
+  // Says on an element that an effect is at work on it: from now on its rules count.
+  function mark(effect, place) {
+    place.element.setAttribute(effect.mark, '')
+    for (const value of effect.values) if (!value.onPart) for (const target of targetsOf(place, value)) target.setAttribute(effect.mark, '')
+    if (effect.parts) place.parts = addParts(place.area, effect.parts)
+  }
+
+  // Writes the values of a place at t; tells whether it goes on.
+  function write(effect, place, t) {
+    if (!place.element.hasAttribute(effect.mark)) mark(effect, place)
+    place.moves = false
+    for (const follower of place.followers) {
+      const { value } = follower
+      const { gap, moves } = follower.feel(follower, t)
+      for (const target of targetsOf(place, value)) set(target, value, follower.target + gap)
+      if (moves) place.moves = true
+    }
+    if (effect.parts) showParts(place, effect.parts)
+    if (!effect.keeps && !place.moves && !place.isOn) effect.places.delete(place.element)
+    return place.moves
+  }
+
+  // Adds the parts of an effect to an element: seen only, never heard, clicked or focused.
+  function addParts(host, parts) {
+    const made = new Map()
+    const { position, borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
+    if (position === 'static') {
+      host.style.position = 'relative'
+    }
+    for (const { part, inside, count = 1, coversBorder, copies } of parts) {
+      const home = (inside && made.get(inside)?.[0]) || host
+      made.set(part, Array.from({ length: count }, () => {
+        const element = document.createElement('span')
+        element.className = part
+        element.setAttribute('aria-hidden', 'true')
+        element.dataset.part = ''
+        if (coversBorder) element.style.inset = [borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth].map((width) => `-${width}`).join(' ')
+        if (copies) keepCopy(host, element)
+        home.append(element)
+        return element
+      }))
+    }
+    return made
+  }
+
+  // What is seen only with the pointer is gone once all of it has come to rest: what nobody sees costs nothing.
+  function showParts({ parts, isOn, moves }, all) {
+    for (const { part, whileOn } of all) if (whileOn) for (const element of parts?.get(part) ?? []) element.style.visibility = isOn || moves ? '' : 'hidden'
+  }
+
+  const isPart = (node) => node instanceof Element && node.hasAttribute('data-part')
+  // Fills a part with what its host holds, now and whenever that changes; nobody can focus, select or hear it.
+  function keepCopy(host, part) {
+    const isOwn = (node) => node === host || (node !== null && !isPart(node) && isOwn(node.parentNode))
+    const fill = () => {
+      part.replaceChildren(...[...host.childNodes].filter((node) => !isPart(node)).map((node) => node.cloneNode(true)))
+      for (const element of part.querySelectorAll('[id]')) element.removeAttribute('id')
+    }
+    part.inert = true
+    fill()
+    const observer = new MutationObserver((records) => {
+      if (records.some(({ target, addedNodes, removedNodes }) => isOwn(target) && ![...addedNodes, ...removedNodes].some(isPart))) fill()
+    })
+    observer.observe(host, { subtree: true, childList: true, characterData: true })
+  }
+
+  // cubic-bezier(x1, y1, x2, y2): the time is found by Newton's method inside a shrinking bracket. Outside 0..1 it holds.
+  function bezier() {
+    const on = (a, b, s) => 3 * (1 - s) * s * ((1 - s) * a + s * b) + s ** 3
+    return (share) => {
+      let [low, high, s] = [0, 1, share]
+      for (let step = 0; step < 40; step++) {
+        const error = on(0.2, 0.2, s) - share
+        if (error > 0) high = s
+        else low = s
+        const next = s - error / (3 * (1 - s) ** 2 * 0.2 + 6 * (1 - s) * s * (0.2 - 0.2) + 3 * s * s * (1 - 0.2))
+        s = next > low && next < high ? next : (low + high) / 2
+      }
+      return on(0.7, 1, s)
+    }
+  }
+
+  // Where elements lie, and since when that is known.
+  const frames = new Map()
+
+  let measured = 0
+
+  function frameOf(element) {
+    const known = frames.get(element)
+    if (known) return known
+    // Where an element lies that nothing turns or moves.
+    const { left, top, width, height } = element.getBoundingClientRect()
+    // A padding box: what takes a point of the window to the upper left corner of the border box, and the size of that, without the borders.
+    const toBox = new DOMMatrix([1, 0, 0, 1, -left, -top])
+    const style = getComputedStyle(element)
+    const border = [parseFloat(style.borderTopWidth) || 0, parseFloat(style.borderRightWidth) || 0, parseFloat(style.borderBottomWidth) || 0, parseFloat(style.borderLeftWidth) || 0]
+    const frame = { toFrame: new DOMMatrix([1, 0, 0, 1, -border[3], -border[0]]).multiply(toBox), width: width - border[1] - border[3], height: height - border[0] - border[2], border }
+    frames.set(element, frame)
+    return frame
+  }
+
+  // Does something with an effect. One that cannot go on is turned off, and named once; the others play on.
+  function guarded(effect, act, t) {
+    try {
+      act(effect, t)
+    } catch (error) {
+      effects.splice(effects.indexOf(effect), 1)
+      console.error(`${effect.name} was turned off:`, error)
+    }
+  }
+
+  const rest = { gap: 0, speed: 0, moves: false }
+
+  // The elements that a value is written on.
+  function targetsOf(place, { within, onPart }) {
+    if (within) return place.element.querySelectorAll(within)
+    if (onPart) return place.parts?.get(onPart) ?? []
+    return [place.element]
+  }
+
+  // From where it is to the target in a given time, after a delay.
+  function timed({ gap, since }, t, durationMs) {
+    const share = (t - since - 0) / durationMs
+    return gap && share < 1 ? { gap: gap * (1 - (share > 0 ? ease(share) : 0)), speed: 0, moves: true } : rest
+  }
+
+  // A spring that swings past its mark, exactly: what is missing at t (ms) and how fast that changes; nothing once it is too little to be seen.
+  function underdamped({ gap, speed, since, band }, t, decay, swing) {
+    const s = (t - since) / 1000
+    const fade = Math.exp(-decay * s)
+    const push = (speed + decay * gap) / swing
+    if (fade * Math.hypot(gap, push) < band) return rest
+    const [cos, sin] = [Math.cos(swing * s), Math.sin(swing * s)]
+    return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: true }
+  }
+
+  const follows = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.6 * 0.9, 2 * Math.PI * 2.6 * Math.sqrt(1 - 0.9 ** 2)) // settles in 288 ms
+  const ease = bezier()
+  const comes = (follower, t) => timed(follower, t, 260)
+  const goes = (follower, t) => timed(follower, t, 700)
+  const follows2 = (follower, t) => underdamped(follower, t, 2 * Math.PI * 3.4 * 0.9, 2 * Math.PI * 3.4 * Math.sqrt(1 - 0.9 ** 2)) // settles in 220 ms
+  const soft = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.27 * 0.715, 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)) // settles in 416 ms, 4 % past the mark
+  const comes2 = (follower, t) => timed(follower, t, 320)
+  const goes2 = (follower, t) => timed(follower, t, 900)
+  const comes3 = (follower, t) => timed(follower, t, 180)
+  const goes3 = (follower, t) => timed(follower, t, 420)
+
+  const effects = [
+    // Over meadow and gate, all is dark by 90 % in #040d10 but for a pool of 110 px round the pointer, softened over 150 px; pressed, the pool is 70 % of that.
+    {
+      select: '.meadow, .gate',
+      name: 'gate-spotlight',
+      mark: 'data-gate-spotlight',
+      notForeign: '.meadow, .gate, .sky .sky-near, .sky .sky-far',
+      findsAll: true,
+      keeps: true,
+      amongAll: true,
+      fellows: true,
+      insets: () => [-260, -260, -260, -260],
+      parts: [{ part: 'gate-spotlight-dark', whileOn: true, coversBorder: true }, { part: 'gate-spotlight-sheet', inside: 'gate-spotlight-dark' }, { part: 'gate-spotlight-pool', inside: 'gate-spotlight-sheet' }, { part: 'gate-spotlight-above', inside: 'gate-spotlight-sheet' }, { part: 'gate-spotlight-below', inside: 'gate-spotlight-sheet' }, { part: 'gate-spotlight-before', inside: 'gate-spotlight-sheet' }, { part: 'gate-spotlight-after', inside: 'gate-spotlight-sheet' }],
+      places: new Map(),
+      values: [
+        { property: '--gate-spotlight-x', read: ({ x, width }) => x - width / 2, holds: true, band: 0.01, digits: 3, feel: follows, seenBy: 2, onPart: 'gate-spotlight-sheet' },
+        { property: '--gate-spotlight-y', read: ({ y, height }) => y - height / 2, holds: true, band: 0.01, digits: 3, feel: follows, seenBy: 2, onPart: 'gate-spotlight-sheet' },
+        { property: '--gate-spotlight-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes, onPart: 'gate-spotlight-dark' },
+        { property: '--gate-spotlight-pressed', read: () => (pointer.buttons ? 1 : 0), band: 0.0001, digits: 5, feel: follows2, onPart: 'gate-spotlight-sheet' },
+        { property: '--gate-spotlight-pressed', read: () => (pointer.buttons ? 1 : 0), band: 0.0001, digits: 5, feel: follows2, onPart: 'gate-spotlight-dark' },
+      ],
+    },
+    // Under the meadow lies a linear-gradient(180deg, #0f2c38 0%, #1d4a4b 55%, #2b5a49 100%) with 26 % of light grain, and under the pointer a light of #d8ecc0, 420 px wide and 34 % strong.
+    {
+      select: '.meadow',
+      name: 'meadow-grain-light',
+      mark: 'data-meadow-grain-light',
+      notForeign: '.meadow, .sky .sky-near, .sky .sky-far',
+      findsAll: true,
+      stands: true,
+      keeps: true,
+      parts: [{ part: 'meadow-grain-light-ground', coversBorder: true }, { part: 'meadow-grain-light-sheet', inside: 'meadow-grain-light-ground' }, { part: 'meadow-grain-light-light', inside: 'meadow-grain-light-sheet' }, { part: 'meadow-grain-light-specks', inside: 'meadow-grain-light-ground' }],
+      places: new Map(),
+      values: [
+        { property: '--meadow-grain-light-x', read: ({ x, width }) => x - width / 2, holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 2, onPart: 'meadow-grain-light-sheet' },
+        { property: '--meadow-grain-light-y', read: ({ y, height }) => y - height / 2, holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 2, onPart: 'meadow-grain-light-sheet' },
+        { property: '--meadow-grain-light-here', read: () => 1, band: 0.0001, digits: 5, feel: comes2, going: goes2, onPart: 'meadow-grain-light-light' },
+      ],
+    },
+    // Over each lantern, a light of #f0c36d, 340 px wide, shows on the surface by 34 % and along the edge by 90 %, from 110 px away.
+    {
+      select: '.lantern',
+      name: 'lantern-glow',
+      mark: 'data-lantern-glow',
+      notForeign: '.lantern, .sky .sky-near, .sky .sky-far',
+      findsAll: true,
+      keeps: true,
+      amongAll: true,
+      insets: () => [-110, -110, -110, -110],
+      parts: [{ part: 'lantern-glow-surface', whileOn: true, coversBorder: true }, { part: 'lantern-glow-surface-pool', inside: 'lantern-glow-surface' }, { part: 'lantern-glow-surface-tile', inside: 'lantern-glow-surface-pool' }, { part: 'lantern-glow-edge', whileOn: true, coversBorder: true }, { part: 'lantern-glow-edge-pool', inside: 'lantern-glow-edge' }, { part: 'lantern-glow-edge-tile', inside: 'lantern-glow-edge-pool' }],
+      places: new Map(),
+      values: [
+        { property: '--lantern-glow-x', read: ({ x, border }) => x + border[3], holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 4, onPart: 'lantern-glow-surface-pool' },
+        { property: '--lantern-glow-x', read: ({ x, border }) => x + border[3], holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 4, onPart: 'lantern-glow-edge-pool' },
+        { property: '--lantern-glow-y', read: ({ y, border }) => y + border[0], holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 4, onPart: 'lantern-glow-surface-pool' },
+        { property: '--lantern-glow-y', read: ({ y, border }) => y + border[0], holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 4, onPart: 'lantern-glow-edge-pool' },
+        { property: '--lantern-glow-here', read: () => 1, band: 0.0001, digits: 5, feel: comes3, going: goes3, onPart: 'lantern-glow-surface-pool' },
+        { property: '--lantern-glow-here', read: () => 1, band: 0.0001, digits: 5, feel: comes3, going: goes3, onPart: 'lantern-glow-edge-pool' },
+      ],
+    },
+    // In the sky, the swarm slides by 22 px and the starry sky by 6 px, against the pointer, across only.
+    {
+      select: '.sky',
+      name: 'sky-drift',
+      mark: 'data-sky-drift',
+      notForeign: '.sky, .sky .sky-near, .sky .sky-far',
+      places: new Map(),
+      values: [
+        { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), band: 0.0002, digits: 4, feel: soft, within: '.sky-near' },
+        { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), band: 0.0002, digits: 4, feel: soft, within: '.sky-far' },
+      ],
+    },
+  ]
+
+  // What is seen without the pointer stands from the start.
+  for (const effect of effects) {
+    guarded(effect, standIn, pointer.time)
+  }
+  // Hears what happens, for the next frame.
+  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointerdown', 'pointerup', 'pointercancel', 'scroll', 'resize']) addEventListener(type, (event) => {
+    const { relatedTarget, pointerType } = event
+    // On its way from one element to another the pointer is not gone.
+    if (type === 'pointerout' && relatedTarget) return
+    // A finger scrolls the page.
+    if (pointerType === 'touch') return
+    // A fast mouse moves more than once a frame.
+    events.push(...(event.getCoalescedEvents?.().slice(0, -1) ?? []), event)
+    wake()
+  }, { passive: true, capture: true })
+})()
