@@ -81,12 +81,12 @@ test('a whole window of grainy gradient with a soft light under the pointer, in 
   expect(hand.count()).toBeLessThanOrEqual(4)
 
   const alone = await openExport(page, exported, info.outputPath('page.html'))
-  const ground = await boxOf(alone, '.hero-ground')
+  const ground = await boxOf(alone, '.hero-grain-light-ground')
   expect([ground.width, ground.height]).toEqual([1280, 800])
-  expect(await alone.locator('.hero-ground').evaluate((element) => getComputedStyle(element).backgroundImage)).toContain('linear-gradient(155deg')
+  expect(await alone.locator('.hero-grain-light-ground').evaluate((element) => getComputedStyle(element).backgroundImage)).toContain('linear-gradient(155deg')
   await alone.mouse.move(333, 222)
-  await eventually(() => missOf(alone, '.hero-light', 333, 222)).toBeLessThan(1)
-  await eventually(() => opacityOf(alone, '.hero-light')).toBeCloseTo(0.36, 3)
+  await eventually(() => missOf(alone, '.hero-grain-light-light', 333, 222)).toBeLessThan(1)
+  await eventually(() => opacityOf(alone, '.hero-grain-light-light')).toBeCloseTo(0.36, 3)
 })
 
 test('cards that glow at the pointer, surface and edge, each in its own colour, in five acts', async ({ page, house }, info) => {
@@ -145,8 +145,8 @@ test('a large heading round a corner, sliding with the pointer, in two shades, r
     await alone.setViewportSize({ width, height: 800 })
     const box = await boxOf(alone, '.large-heading')
     await alone.mouse.move(box.x + box.width * 0.999, box.y + box.height / 2)
-    await eventually(() => slideOf(alone, '.large-heading-words-1')).toBeCloseTo(-0.12 * box.width, 0)
-    await eventually(async () => (await slideOf(alone, '.large-heading-words-2')) - (await slideOf(alone, '.large-heading-words-1'))).toBeCloseTo(0, 1)
+    await eventually(() => slideOf(alone, '.large-heading-fold-words-1')).toBeCloseTo(-0.12 * box.width, 0)
+    await eventually(async () => (await slideOf(alone, '.large-heading-fold-words-2')) - (await slideOf(alone, '.large-heading-fold-words-1'))).toBeCloseTo(0, 1)
     // The walls meet at the corner: where the first one ends, the second begins.
     const [first, second] = await Promise.all(['.large-heading-wall-1', '.large-heading-wall-2'].map((wall) => boxOf(alone, wall)))
     expect(Math.abs((first?.right ?? 0) - (second?.left ?? 1))).toBeLessThan(0.1)

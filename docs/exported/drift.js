@@ -54,7 +54,7 @@
   // Whether the pointer is on an element, between insets. Browsers lay out in 64ths of a px.
   function hasPointer({ toFrame, width, height }) {
     const { x, y } = toFrame.transformPoint(pointer)
-    return x > -1 / 64 && x < width + 1 / 64 && y > -1 / 64 && y < height + 1 / 64
+    return x >= -1 / 64 && x <= width + 1 / 64 && y >= -1 / 64 && y <= height + 1 / 64
   }
 
   // Begins to follow the pointer in an element: everything lies at its pose.

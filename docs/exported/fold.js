@@ -54,14 +54,13 @@
   // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
   function findAll() {
     for (const [element, place] of effect.places) {
-      if (element.isConnected && (place.area.matches('.card'))) continue
+      if (element.isConnected && place.area.matches('.card')) continue
       effect.places.delete(element)
       element.removeAttribute('data-card-fold')
     }
-    const areas = [...document.querySelectorAll('.card')].slice(0, Infinity)
+    const areas = [...document.querySelectorAll('.card')]
     for (const area of areas) {
-      const elements = [area]
-      for (const element of elements) if (!effect.places.has(element)) begin(area, element)
+      if (!effect.places.has(area)) begin(area, area)
     }
   }
 
@@ -73,7 +72,7 @@
   // Whether the pointer is on an element, between insets. Browsers lay out in 64ths of a px.
   function hasPointer({ toFrame, width, height }) {
     const { x, y } = toFrame.transformPoint(pointer)
-    return x > -1 / 64 && x < width + 1 / 64 && y > -1 / 64 && y < height + 1 / 64
+    return x >= -1 / 64 && x <= width + 1 / 64 && y >= -1 / 64 && y <= height + 1 / 64
   }
 
   // Begins to follow the pointer in an element: everything lies at its pose.
@@ -111,7 +110,7 @@
     if (!place.element.hasAttribute('data-card-fold')) {
       // Says on an element that an effect is at work on it: from now on its rules count.
       place.element.setAttribute('data-card-fold', '')
-      if (effect.parts) place.parts = addParts(place.area, effect.parts)
+      place.parts = addParts(place.area, effect.parts)
     }
     place.moves = false
     for (const follower of place.followers) {
@@ -123,27 +122,28 @@
     return place.moves
   }
 
-  // Adds the parts of an effect to an element: seen only, never heard, clicked or focused.
+  // Adds the parts of an effect to an element.
   function addParts(host, parts) {
     const made = new Map()
-    const { position, borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
-    if (position === 'static') {
+    if (getComputedStyle(host).position === 'static') {
       host.style.position = 'relative'
     }
-    for (const { part, inside, count = 1, coversBorder, copies } of parts) {
-      const home = (inside && made.get(inside)?.[0]) || host
-      made.set(part, Array.from({ length: count }, () => {
-        const element = document.createElement('span')
-        element.className = part
-        element.setAttribute('aria-hidden', 'true')
-        element.dataset.part = ''
-        if (coversBorder) element.style.inset = [borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth].map((width) => `-${width}`).join(' ')
-        if (copies) keepCopy(host, element)
-        home.append(element)
-        return element
-      }))
+    for (const part of parts) {
+      const home = (part.inside && made.get(part.inside)?.[0]) || host
+      made.set(part.part, [addPart(host, home, part)])
     }
     return made
+  }
+
+  // Adds one part: seen only, never heard, clicked or focused.
+  function addPart(host, home, { part, copies }) {
+    const element = document.createElement('span')
+    element.className = part
+    element.setAttribute('aria-hidden', 'true')
+    element.dataset.part = ''
+    if (copies) keepCopy(host, element)
+    home.append(element)
+    return element
   }
 
   const isPart = (node) => node instanceof Element && node.hasAttribute('data-part')
@@ -180,8 +180,8 @@
   const rest = { gap: 0, speed: 0, moves: false }
 
   // The elements that a value is written on.
-  function targetsOf(place, { onPart }) {
-    if (onPart) return place.parts?.get(onPart) ?? []
+  function targetsOf(place, { onParts }) {
+    if (onParts) return onParts.flatMap((part) => place.parts?.get(part) ?? [])
     return [place.element]
   }
 
@@ -203,8 +203,7 @@
     parts: [{ part: 'card-fold-wall-1' }, { part: 'card-fold-words-1', inside: 'card-fold-wall-1', copies: true }, { part: 'card-fold-wall-2' }, { part: 'card-fold-words-2', inside: 'card-fold-wall-2', copies: true }, { part: 'card-fold-shade', inside: 'card-fold-wall-2' }],
     places: new Map(),
     values: [
-      { read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), onPart: 'card-fold-words-1' },
-      { read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), onPart: 'card-fold-words-2' },
+      { read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), onParts: ['card-fold-words-1', 'card-fold-words-2'] },
     ],
   }
 

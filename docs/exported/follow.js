@@ -54,11 +54,11 @@
   // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
   function findAll() {
     for (const [element, place] of places) {
-      if (element.isConnected && (place.area.matches('.card .ground'))) continue
+      if (element.isConnected && place.area.matches('.card .ground')) continue
       places.delete(element)
       element.removeAttribute('data-card-follow')
     }
-    const areas = [...document.querySelectorAll('.card .ground')].slice(0, Infinity)
+    const areas = [...document.querySelectorAll('.card .ground')]
     for (const area of areas) {
       const elements = [...area.querySelectorAll('.card')]
       // One in which there is nothing to read has the pointer all the same.
@@ -70,7 +70,7 @@
   // Whether the pointer is on an element, between insets. Browsers lay out in 64ths of a px.
   function hasPointer({ toFrame, width, height }) {
     const { x, y } = toFrame.transformPoint(pointer)
-    return x > -1 / 64 && x < width + 1 / 64 && y > -1 / 64 && y < height + 1 / 64
+    return x >= -1 / 64 && x <= width + 1 / 64 && y >= -1 / 64 && y <= height + 1 / 64
   }
 
   // Begins to follow the pointer in an element: everything lies at its pose.

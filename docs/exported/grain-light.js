@@ -54,14 +54,13 @@
   // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
   function findAll() {
     for (const [element, place] of effect.places) {
-      if (element.isConnected && (place.area.matches('.card'))) continue
+      if (element.isConnected && place.area.matches('.card')) continue
       effect.places.delete(element)
       element.removeAttribute('data-card-grain-light')
     }
-    const areas = [...document.querySelectorAll('.card')].slice(0, Infinity)
+    const areas = [...document.querySelectorAll('.card')]
     for (const area of areas) {
-      const elements = [area]
-      for (const element of elements) if (!effect.places.has(element)) begin(area, element)
+      if (!effect.places.has(area)) begin(area, area)
     }
   }
 
@@ -73,7 +72,7 @@
   // Whether the pointer is on an element, between insets. Browsers lay out in 64ths of a px.
   function hasPointer({ toFrame, width, height }) {
     const { x, y } = toFrame.transformPoint(pointer)
-    return x > -1 / 64 && x < width + 1 / 64 && y > -1 / 64 && y < height + 1 / 64
+    return x >= -1 / 64 && x <= width + 1 / 64 && y >= -1 / 64 && y <= height + 1 / 64
   }
 
   // Begins to follow the pointer in an element: everything lies at its pose.
@@ -111,62 +110,44 @@
     }
   }
 
-  const set = (target, value, shown) => target.style.setProperty(value.property, shown.toFixed(value.digits))
-
   // Writes the values of a place at t; tells whether it goes on.
   function write(place, t) {
     if (!place.element.hasAttribute('data-card-grain-light')) {
       // Says on an element that an effect is at work on it: from now on its rules count.
       place.element.setAttribute('data-card-grain-light', '')
-      if (effect.parts) place.parts = addParts(place.area, effect.parts)
+      place.parts = addParts(place.area, effect.parts)
     }
     place.moves = false
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = follower.feel(follower, t)
-      for (const target of targetsOf(place, value)) set(target, value, follower.target + gap)
+      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (follower.target + gap).toFixed(value.digits))
       if (moves) place.moves = true
     }
     return place.moves
   }
 
-  // Adds the parts of an effect to an element: seen only, never heard, clicked or focused.
+  // Adds the parts of an effect to an element.
   function addParts(host, parts) {
     const made = new Map()
-    const { position, borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
-    if (position === 'static') {
+    if (getComputedStyle(host).position === 'static') {
       host.style.position = 'relative'
     }
-    for (const { part, inside, count = 1, coversBorder, copies } of parts) {
-      const home = (inside && made.get(inside)?.[0]) || host
-      made.set(part, Array.from({ length: count }, () => {
-        const element = document.createElement('span')
-        element.className = part
-        element.setAttribute('aria-hidden', 'true')
-        element.dataset.part = ''
-        if (coversBorder) element.style.inset = [borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth].map((width) => `-${width}`).join(' ')
-        if (copies) keepCopy(host, element)
-        home.append(element)
-        return element
-      }))
+    for (const part of parts) {
+      const home = (part.inside && made.get(part.inside)?.[0]) || host
+      made.set(part.part, [addPart(home, part)])
     }
     return made
   }
 
-  const isPart = (node) => node instanceof Element && node.hasAttribute('data-part')
-  // Fills a part with what its host holds, now and whenever that changes; nobody can focus, select or hear it.
-  function keepCopy(host, part) {
-    const isOwn = (node) => node === host || (node !== null && !isPart(node) && isOwn(node.parentNode))
-    const fill = () => {
-      part.replaceChildren(...[...host.childNodes].filter((node) => !isPart(node)).map((node) => node.cloneNode(true)))
-      for (const element of part.querySelectorAll('[id]')) element.removeAttribute('id')
-    }
-    part.inert = true
-    fill()
-    const observer = new MutationObserver((records) => {
-      if (records.some(({ target, addedNodes, removedNodes }) => isOwn(target) && ![...addedNodes, ...removedNodes].some(isPart))) fill()
-    })
-    observer.observe(host, { subtree: true, childList: true, characterData: true })
+  // Adds one part: seen only, never heard, clicked or focused.
+  function addPart(home, { part }) {
+    const element = document.createElement('span')
+    element.className = part
+    element.setAttribute('aria-hidden', 'true')
+    element.dataset.part = ''
+    home.append(element)
+    return element
   }
 
   // cubic-bezier(x1, y1, x2, y2): the time is found by Newton's method inside a shrinking bracket. Outside 0..1 it holds.
@@ -208,14 +189,14 @@
   const rest = { gap: 0, speed: 0, moves: false }
 
   // The elements that a value is written on.
-  function targetsOf(place, { onPart }) {
-    if (onPart) return place.parts?.get(onPart) ?? []
+  function targetsOf(place, { onParts }) {
+    if (onParts) return onParts.flatMap((part) => place.parts?.get(part) ?? [])
     return [place.element]
   }
 
   // From where it is to the target in a given time, after a delay.
   function timed({ gap, since }, t, durationMs) {
-    const share = (t - since - 0) / durationMs
+    const share = (t - since) / durationMs
     return gap && share < 1 ? { gap: gap * (1 - (share > 0 ? ease(share) : 0)), speed: 0, moves: true } : rest
   }
 
@@ -237,12 +218,12 @@
 
   // Under each card lies a linear-gradient(155deg, #22303a 0%, #3b4a41 55%, #6d5a3c 100%) with 34 % of light grain, and under the pointer a light of #ffd9a0, 360 px wide and 36 % strong.
   const effect = {
-    parts: [{ part: 'card-grain-light-ground', coversBorder: true }, { part: 'card-grain-light-sheet', inside: 'card-grain-light-ground' }, { part: 'card-grain-light-light', inside: 'card-grain-light-sheet' }, { part: 'card-grain-light-specks', inside: 'card-grain-light-ground' }],
+    parts: [{ part: 'card-grain-light-ground' }, { part: 'card-grain-light-sheet', inside: 'card-grain-light-ground' }, { part: 'card-grain-light-light', inside: 'card-grain-light-sheet' }, { part: 'card-grain-light-specks', inside: 'card-grain-light-ground' }],
     places: new Map(),
     values: [
-      { property: '--card-grain-light-x', read: ({ x, width }) => x - width / 2, holds: true, band: 0.01, digits: 3, feel: underdamped, seenBy: 2, onPart: 'card-grain-light-sheet' },
-      { property: '--card-grain-light-y', read: ({ y, height }) => y - height / 2, holds: true, band: 0.01, digits: 3, feel: underdamped, seenBy: 2, onPart: 'card-grain-light-sheet' },
-      { property: '--card-grain-light-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes, onPart: 'card-grain-light-light' },
+      { property: '--card-grain-light-x', read: ({ x, width }) => x - width / 2, holds: true, band: 0.01, digits: 3, feel: underdamped, seenBy: 2, onParts: ['card-grain-light-sheet'] },
+      { property: '--card-grain-light-y', read: ({ y, height }) => y - height / 2, holds: true, band: 0.01, digits: 3, feel: underdamped, seenBy: 2, onParts: ['card-grain-light-sheet'] },
+      { property: '--card-grain-light-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes, onParts: ['card-grain-light-light'] },
     ],
   }
 

@@ -50,15 +50,14 @@
   // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
   function findAll(effect) {
     for (const [element, place] of effect.places) {
-      if (element.isConnected && (place.area.matches(effect.select))) continue
+      if (element.isConnected && place.area.matches(effect.select)) continue
       effect.places.delete(element)
       element.removeAttribute(effect.mark)
     }
     if (!effect.findsAll) return
-    const areas = [...document.querySelectorAll(effect.select)].slice(0, Infinity)
+    const areas = [...document.querySelectorAll(effect.select)]
     for (const area of areas) {
-      const elements = [area]
-      for (const element of elements) if (!effect.places.has(element)) begin(effect, area, element)
+      if (!effect.places.has(area)) begin(effect, area, area)
     }
   }
 
@@ -101,7 +100,7 @@
   // Whether the pointer is on an element, between insets. Browsers lay out in 64ths of a px.
   function hasPointer({ toFrame, width, height }) {
     const { x, y } = toFrame.transformPoint(pointer)
-    return x > -1 / 64 && x < width + 1 / 64 && y > -1 / 64 && y < height + 1 / 64
+    return x >= -1 / 64 && x <= width + 1 / 64 && y >= -1 / 64 && y <= height + 1 / 64
   }
 
   // Begins to follow the pointer in an element: everything lies at its pose.
@@ -122,7 +121,7 @@
   // Says on an element that an effect is at work on it: from now on its rules count.
   function mark(effect, place) {
     place.element.setAttribute(effect.mark, '')
-    for (const value of effect.values) if (!value.onPart) for (const target of targetsOf(place, value)) target.setAttribute(effect.mark, '')
+    for (const value of effect.values) if (!value.onParts) for (const target of targetsOf(place, value)) target.setAttribute(effect.mark, '')
     if (effect.parts) place.parts = addParts(place.area, effect.parts)
   }
 
@@ -140,27 +139,28 @@
     return place.moves
   }
 
-  // Adds the parts of an effect to an element: seen only, never heard, clicked or focused.
+  // Adds the parts of an effect to an element.
   function addParts(host, parts) {
     const made = new Map()
-    const { position, borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
-    if (position === 'static') {
+    if (getComputedStyle(host).position === 'static') {
       host.style.position = 'relative'
     }
-    for (const { part, inside, count = 1, coversBorder, copies } of parts) {
-      const home = (inside && made.get(inside)?.[0]) || host
-      made.set(part, Array.from({ length: count }, () => {
-        const element = document.createElement('span')
-        element.className = part
-        element.setAttribute('aria-hidden', 'true')
-        element.dataset.part = ''
-        if (coversBorder) element.style.inset = [borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth].map((width) => `-${width}`).join(' ')
-        if (copies) keepCopy(host, element)
-        home.append(element)
-        return element
-      }))
+    for (const part of parts) {
+      const home = (part.inside && made.get(part.inside)?.[0]) || host
+      made.set(part.part, [addPart(host, home, part)])
     }
     return made
+  }
+
+  // Adds one part: seen only, never heard, clicked or focused.
+  function addPart(host, home, { part, copies }) {
+    const element = document.createElement('span')
+    element.className = part
+    element.setAttribute('aria-hidden', 'true')
+    element.dataset.part = ''
+    if (copies) keepCopy(host, element)
+    home.append(element)
+    return element
   }
 
   const isPart = (node) => node instanceof Element && node.hasAttribute('data-part')
@@ -207,9 +207,9 @@
   const rest = { gap: 0, speed: 0, moves: false }
 
   // The elements that a value is written on.
-  function targetsOf(place, { within, onPart }) {
+  function targetsOf(place, { within, onParts }) {
     if (within) return place.element.querySelectorAll(within)
-    if (onPart) return place.parts?.get(onPart) ?? []
+    if (onParts) return onParts.flatMap((part) => place.parts?.get(part) ?? [])
     return [place.element]
   }
 
@@ -239,8 +239,7 @@
       parts: [{ part: 'motto-fold-wall-1' }, { part: 'motto-fold-words-1', inside: 'motto-fold-wall-1', copies: true }, { part: 'motto-fold-wall-2' }, { part: 'motto-fold-words-2', inside: 'motto-fold-wall-2', copies: true }, { part: 'motto-fold-shade', inside: 'motto-fold-wall-2' }],
       places: new Map(),
       values: [
-        { property: '--motto-fold-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), onPart: 'motto-fold-words-1' },
-        { property: '--motto-fold-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), onPart: 'motto-fold-words-2' },
+        { property: '--motto-fold-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), onParts: ['motto-fold-words-1', 'motto-fold-words-2'] },
       ],
     },
     // In the sky, the swarm slides by 22 px and the starry sky by 6 px, against the pointer, across only.

@@ -50,15 +50,14 @@
   // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
   function findAll(effect) {
     for (const [element, place] of effect.places) {
-      if (element.isConnected && (place.area.matches(effect.select))) continue
+      if (element.isConnected && place.area.matches(effect.select)) continue
       effect.places.delete(element)
       element.removeAttribute(effect.mark)
     }
     if (!effect.findsAll) return
-    const areas = [...document.querySelectorAll(effect.select)].slice(0, Infinity)
+    const areas = [...document.querySelectorAll(effect.select)]
     for (const area of areas) {
-      const elements = [area]
-      for (const element of elements) if (!effect.places.has(element)) begin(effect, area, element)
+      if (!effect.places.has(area)) begin(effect, area, area)
     }
   }
 
@@ -121,13 +120,11 @@
       Object.assign(follower, { target, feel, since: t, gap: gap + follower.target - target, speed })
     }
   }
-
-  const set = (target, value, shown) => target.style.setProperty(value.property, shown.toFixed(value.digits))
   // Says on an element that an effect is at work on it: from now on its rules count.
   function mark(effect, place) {
     keepOwn(place)
     place.element.setAttribute(effect.mark, '')
-    for (const value of effect.values) if (!value.onPart) for (const target of targetsOf(place, value)) target.setAttribute(effect.mark, '')
+    for (const value of effect.values) if (!value.onParts) for (const target of targetsOf(place, value)) target.setAttribute(effect.mark, '')
     if (effect.parts) place.parts = addParts(place.area, effect.parts)
   }
 
@@ -138,50 +135,38 @@
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = follower.feel(follower, t)
-      for (const target of targetsOf(place, value)) set(target, value, follower.target + gap)
+      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (follower.target + gap).toFixed(value.digits))
       if (moves) place.moves = true
     }
     if (!effect.keeps && !place.moves && !place.isOn) effect.places.delete(place.element)
     return place.moves
   }
 
-  // Adds the parts of an effect to an element: seen only, never heard, clicked or focused.
+  // Adds the parts of an effect to an element.
   function addParts(host, parts) {
     const made = new Map()
-    const { position, borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
-    if (position === 'static') {
+    if (getComputedStyle(host).position === 'static') {
       host.style.position = 'relative'
     }
-    for (const { part, inside, count = 1, coversBorder, copies } of parts) {
-      const home = (inside && made.get(inside)?.[0]) || host
-      made.set(part, Array.from({ length: count }, () => {
-        const element = document.createElement('span')
-        element.className = part
-        element.setAttribute('aria-hidden', 'true')
-        element.dataset.part = ''
-        if (coversBorder) element.style.inset = [borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth].map((width) => `-${width}`).join(' ')
-        if (copies) keepCopy(host, element)
-        home.append(element)
-        return element
-      }))
+    for (const part of parts) {
+      const home = (part.inside && made.get(part.inside)?.[0]) || host
+      made.set(part.part, [addPart(host, home, part)])
     }
     return made
   }
 
-  const isPart = (node) => node instanceof Element && node.hasAttribute('data-part')
-  // Fills a part with what its host holds, now and whenever that changes; nobody can focus, select or hear it.
-  function keepCopy(host, part) {
-    const isOwn = (node) => node === host || (node !== null && !isPart(node) && isOwn(node.parentNode))
-    const fill = () => {
-      part.replaceChildren(...[...host.childNodes].filter((node) => !isPart(node)).map((node) => node.cloneNode(true)))
-      for (const element of part.querySelectorAll('[id]')) element.removeAttribute('id')
+  // Adds one part: seen only, never heard, clicked or focused.
+  function addPart(host, home, { part, coversBorder }) {
+    const element = document.createElement('span')
+    element.className = part
+    element.setAttribute('aria-hidden', 'true')
+    element.dataset.part = ''
+    if (coversBorder) {
+      const { borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
+      element.style.inset = [borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth].map((width) => `-${width}`).join(' ')
     }
-    part.inert = true
-    fill()
-    const observer = new MutationObserver((records) => {
-      if (records.some(({ target, addedNodes, removedNodes }) => isOwn(target) && ![...addedNodes, ...removedNodes].some(isPart))) fill()
-    })
-    observer.observe(host, { subtree: true, childList: true, characterData: true })
+    home.append(element)
+    return element
   }
 
   // cubic-bezier(x1, y1, x2, y2): the time is found by Newton's method inside a shrinking bracket. Outside 0..1 it holds.
@@ -251,7 +236,7 @@
 
   // What the page itself gives an element of what effects drive, and its transitions: as text, by custom property.
   function readOwn(effect, place) {
-    return effect.values.flatMap((value) => (value.onPart ? [] : [...targetsOf(place, value)])).flatMap((target) => {
+    return effect.values.flatMap((value) => (value.onParts ? [] : [...targetsOf(place, value)])).flatMap((target) => {
       const style = getComputedStyle(target)
       const kept = ['transform', 'box-shadow'].map((property) => [`--own-${property}`, style.getPropertyValue(property)])
       return [...kept.filter(([name, text]) => text !== 'none' && !target.style.getPropertyValue(name)), ...([])].map(([name, text]) => [target, name, text])
@@ -268,15 +253,15 @@
   const rest = { gap: 0, speed: 0, moves: false }
 
   // The elements that a value is written on.
-  function targetsOf(place, { within, onPart }) {
+  function targetsOf(place, { within, onParts }) {
     if (within) return place.element.querySelectorAll(within)
-    if (onPart) return place.parts?.get(onPart) ?? []
+    if (onParts) return onParts.flatMap((part) => place.parts?.get(part) ?? [])
     return [place.element]
   }
 
   // From where it is to the target in a given time, after a delay.
   function timed({ gap, since }, t, durationMs) {
-    const share = (t - since - 0) / durationMs
+    const share = (t - since) / durationMs
     return gap && share < 1 ? { gap: gap * (1 - (share > 0 ? ease(share) : 0)), speed: 0, moves: true } : rest
   }
 
@@ -311,14 +296,14 @@
       places: new Map(),
       values: [
         { property: '--plate-tilt-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), band: 0.0002, digits: 4, feel: underdamped },
-        { property: '--plate-tilt-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), band: 0.0002, digits: 4, feel: underdamped, onPart: 'plate-tilt-sheen' },
+        { property: '--plate-tilt-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), band: 0.0002, digits: 4, feel: underdamped, onParts: ['plate-tilt-sheen'] },
         { property: '--plate-tilt-y', read: ({ y, height }) => Math.min(1, Math.max(-1, 2 * y / height - 1)), band: 0.0002, digits: 4, feel: underdamped },
-        { property: '--plate-tilt-y', read: ({ y, height }) => Math.min(1, Math.max(-1, 2 * y / height - 1)), band: 0.0002, digits: 4, feel: underdamped, onPart: 'plate-tilt-sheen' },
+        { property: '--plate-tilt-y', read: ({ y, height }) => Math.min(1, Math.max(-1, 2 * y / height - 1)), band: 0.0002, digits: 4, feel: underdamped, onParts: ['plate-tilt-sheen'] },
         { property: '--plate-tilt-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes },
         { property: '--plate-tilt-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes, within: '.plate .moth' },
         { property: '--plate-tilt-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes, within: '.plate .shadow' },
         { property: '--plate-tilt-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes, within: '.plate .label' },
-        { property: '--plate-tilt-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes, onPart: 'plate-tilt-sheen' },
+        { property: '--plate-tilt-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes, onParts: ['plate-tilt-sheen'] },
       ],
     },
     // In the sky, the swarm slides by 22 px and the starry sky by 6 px, against the pointer, across only.

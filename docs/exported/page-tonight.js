@@ -51,15 +51,14 @@
   // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
   function findAll(effect) {
     for (const [element, place] of effect.places) {
-      if (element.isConnected && (place.area.matches(effect.select))) continue
+      if (element.isConnected && place.area.matches(effect.select)) continue
       effect.places.delete(element)
       element.removeAttribute(effect.mark)
     }
     if (!effect.findsAll) return
-    const areas = [...document.querySelectorAll(effect.select)].slice(0, Infinity)
+    const areas = [...document.querySelectorAll(effect.select)]
     for (const area of areas) {
-      const elements = [area]
-      for (const element of elements) if (!effect.places.has(element)) begin(effect, area, element)
+      if (!effect.places.has(area)) begin(effect, area, area)
     }
   }
 
@@ -110,8 +109,7 @@
   function hasPointer({ toFrame, width, height, border }, insets) {
     const { x, y } = toFrame.transformPoint(pointer)
     const [top, right, bottom, left] = border
-    if (!insets) return x >= -left - 1 / 64 && x <= width + right + 1 / 64 && y >= -top - 1 / 64 && y <= height + bottom + 1 / 64
-    const [above = 0, after = 0, below = 0, before = 0] = insets(left + width + right, top + height + bottom)
+    const [above = 0, after = 0, below = 0, before = 0] = insets ? insets(left + width + right, top + height + bottom) : [0, 0, 0, 0]
     return x >= before - left - 1 / 64 && x <= width + right - after + 1 / 64 && y >= above - top - 1 / 64 && y <= height + bottom - below + 1 / 64
   }
 
@@ -139,12 +137,10 @@
       Object.assign(follower, { target: reading, feel, since: t, gap: gap + follower.target - reading, speed })
     }
   }
-
-  const set = (target, value, shown) => target.style.setProperty(value.property, shown.toFixed(value.digits))
   // Says on an element that an effect is at work on it: from now on its rules count.
   function mark(effect, place) {
     place.element.setAttribute(effect.mark, '')
-    for (const value of effect.values) if (!value.onPart) for (const target of targetsOf(place, value)) target.setAttribute(effect.mark, '')
+    for (const value of effect.values) if (!value.onParts) for (const target of targetsOf(place, value)) target.setAttribute(effect.mark, '')
     if (effect.parts) place.parts = addParts(place.area, effect.parts)
   }
 
@@ -155,7 +151,7 @@
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = follower.feel(follower, t)
-      for (const target of targetsOf(place, value)) set(target, value, follower.target + gap)
+      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (follower.target + gap).toFixed(value.digits))
       if (moves) place.moves = true
     }
     if (effect.parts) showParts(place, effect.parts)
@@ -163,48 +159,36 @@
     return place.moves
   }
 
-  // Adds the parts of an effect to an element: seen only, never heard, clicked or focused.
+  // Adds the parts of an effect to an element.
   function addParts(host, parts) {
     const made = new Map()
-    const { position, borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
-    if (position === 'static') {
+    if (getComputedStyle(host).position === 'static') {
       host.style.position = 'relative'
     }
-    for (const { part, inside, count = 1, coversBorder, copies } of parts) {
-      const home = (inside && made.get(inside)?.[0]) || host
-      made.set(part, Array.from({ length: count }, () => {
-        const element = document.createElement('span')
-        element.className = part
-        element.setAttribute('aria-hidden', 'true')
-        element.dataset.part = ''
-        if (coversBorder) element.style.inset = [borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth].map((width) => `-${width}`).join(' ')
-        if (copies) keepCopy(host, element)
-        home.append(element)
-        return element
-      }))
+    for (const part of parts) {
+      const home = (part.inside && made.get(part.inside)?.[0]) || host
+      made.set(part.part, [addPart(host, home, part)])
     }
     return made
+  }
+
+  // Adds one part: seen only, never heard, clicked or focused.
+  function addPart(host, home, { part, coversBorder }) {
+    const element = document.createElement('span')
+    element.className = part
+    element.setAttribute('aria-hidden', 'true')
+    element.dataset.part = ''
+    if (coversBorder) {
+      const { borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
+      element.style.inset = [borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth].map((width) => `-${width}`).join(' ')
+    }
+    home.append(element)
+    return element
   }
 
   // What is seen only with the pointer is gone once all of it has come to rest: what nobody sees costs nothing.
   function showParts({ parts, isOn, moves }, all) {
     for (const { part, whileOn } of all) if (whileOn) for (const element of parts?.get(part) ?? []) element.style.visibility = isOn || moves ? '' : 'hidden'
-  }
-
-  const isPart = (node) => node instanceof Element && node.hasAttribute('data-part')
-  // Fills a part with what its host holds, now and whenever that changes; nobody can focus, select or hear it.
-  function keepCopy(host, part) {
-    const isOwn = (node) => node === host || (node !== null && !isPart(node) && isOwn(node.parentNode))
-    const fill = () => {
-      part.replaceChildren(...[...host.childNodes].filter((node) => !isPart(node)).map((node) => node.cloneNode(true)))
-      for (const element of part.querySelectorAll('[id]')) element.removeAttribute('id')
-    }
-    part.inert = true
-    fill()
-    const observer = new MutationObserver((records) => {
-      if (records.some(({ target, addedNodes, removedNodes }) => isOwn(target) && ![...addedNodes, ...removedNodes].some(isPart))) fill()
-    })
-    observer.observe(host, { subtree: true, childList: true, characterData: true })
   }
 
   // cubic-bezier(x1, y1, x2, y2): the time is found by Newton's method inside a shrinking bracket. Outside 0..1 it holds.
@@ -255,15 +239,15 @@
   const rest = { gap: 0, speed: 0, moves: false }
 
   // The elements that a value is written on.
-  function targetsOf(place, { within, onPart }) {
+  function targetsOf(place, { within, onParts }) {
     if (within) return place.element.querySelectorAll(within)
-    if (onPart) return place.parts?.get(onPart) ?? []
+    if (onParts) return onParts.flatMap((part) => place.parts?.get(part) ?? [])
     return [place.element]
   }
 
   // From where it is to the target in a given time, after a delay.
   function timed({ gap, since }, t, durationMs) {
-    const share = (t - since - 0) / durationMs
+    const share = (t - since) / durationMs
     return gap && share < 1 ? { gap: gap * (1 - (share > 0 ? ease(share) : 0)), speed: 0, moves: true } : rest
   }
 
@@ -303,11 +287,10 @@
       parts: [{ part: 'gate-spotlight-dark', whileOn: true, coversBorder: true }, { part: 'gate-spotlight-sheet', inside: 'gate-spotlight-dark' }, { part: 'gate-spotlight-pool', inside: 'gate-spotlight-sheet' }, { part: 'gate-spotlight-above', inside: 'gate-spotlight-sheet' }, { part: 'gate-spotlight-below', inside: 'gate-spotlight-sheet' }, { part: 'gate-spotlight-before', inside: 'gate-spotlight-sheet' }, { part: 'gate-spotlight-after', inside: 'gate-spotlight-sheet' }],
       places: new Map(),
       values: [
-        { property: '--gate-spotlight-x', read: ({ x, width }) => x - width / 2, holds: true, band: 0.01, digits: 3, feel: follows, seenBy: 2, onPart: 'gate-spotlight-sheet' },
-        { property: '--gate-spotlight-y', read: ({ y, height }) => y - height / 2, holds: true, band: 0.01, digits: 3, feel: follows, seenBy: 2, onPart: 'gate-spotlight-sheet' },
-        { property: '--gate-spotlight-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes, onPart: 'gate-spotlight-dark' },
-        { property: '--gate-spotlight-pressed', read: () => (pointer.buttons ? 1 : 0), band: 0.0001, digits: 5, feel: follows2, onPart: 'gate-spotlight-sheet' },
-        { property: '--gate-spotlight-pressed', read: () => (pointer.buttons ? 1 : 0), band: 0.0001, digits: 5, feel: follows2, onPart: 'gate-spotlight-dark' },
+        { property: '--gate-spotlight-x', read: ({ x, width }) => x - width / 2, holds: true, band: 0.01, digits: 3, feel: follows, seenBy: 2, onParts: ['gate-spotlight-sheet'] },
+        { property: '--gate-spotlight-y', read: ({ y, height }) => y - height / 2, holds: true, band: 0.01, digits: 3, feel: follows, seenBy: 2, onParts: ['gate-spotlight-sheet'] },
+        { property: '--gate-spotlight-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes, onParts: ['gate-spotlight-dark'] },
+        { property: '--gate-spotlight-pressed', read: () => (pointer.buttons ? 1 : 0), band: 0.0001, digits: 5, feel: follows2, onParts: ['gate-spotlight-sheet', 'gate-spotlight-dark'] },
       ],
     },
     // Under the meadow lies a linear-gradient(180deg, #0f2c38 0%, #1d4a4b 55%, #2b5a49 100%) with 26 % of light grain, and under the pointer a light of #d8ecc0, 420 px wide and 34 % strong.
@@ -322,9 +305,9 @@
       parts: [{ part: 'meadow-grain-light-ground', coversBorder: true }, { part: 'meadow-grain-light-sheet', inside: 'meadow-grain-light-ground' }, { part: 'meadow-grain-light-light', inside: 'meadow-grain-light-sheet' }, { part: 'meadow-grain-light-specks', inside: 'meadow-grain-light-ground' }],
       places: new Map(),
       values: [
-        { property: '--meadow-grain-light-x', read: ({ x, width }) => x - width / 2, holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 2, onPart: 'meadow-grain-light-sheet' },
-        { property: '--meadow-grain-light-y', read: ({ y, height }) => y - height / 2, holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 2, onPart: 'meadow-grain-light-sheet' },
-        { property: '--meadow-grain-light-here', read: () => 1, band: 0.0001, digits: 5, feel: comes2, going: goes2, onPart: 'meadow-grain-light-light' },
+        { property: '--meadow-grain-light-x', read: ({ x, width }) => x - width / 2, holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 2, onParts: ['meadow-grain-light-sheet'] },
+        { property: '--meadow-grain-light-y', read: ({ y, height }) => y - height / 2, holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 2, onParts: ['meadow-grain-light-sheet'] },
+        { property: '--meadow-grain-light-here', read: () => 1, band: 0.0001, digits: 5, feel: comes2, going: goes2, onParts: ['meadow-grain-light-light'] },
       ],
     },
     // Over each lantern, a light of #f0c36d, 340 px wide, shows on the surface by 34 % and along the edge by 90 %, from 110 px away.
@@ -340,12 +323,9 @@
       parts: [{ part: 'lantern-glow-surface', whileOn: true, coversBorder: true }, { part: 'lantern-glow-surface-pool', inside: 'lantern-glow-surface' }, { part: 'lantern-glow-surface-tile', inside: 'lantern-glow-surface-pool' }, { part: 'lantern-glow-edge', whileOn: true, coversBorder: true }, { part: 'lantern-glow-edge-pool', inside: 'lantern-glow-edge' }, { part: 'lantern-glow-edge-tile', inside: 'lantern-glow-edge-pool' }],
       places: new Map(),
       values: [
-        { property: '--lantern-glow-x', read: ({ x, border }) => x + border[3], holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 4, onPart: 'lantern-glow-surface-pool' },
-        { property: '--lantern-glow-x', read: ({ x, border }) => x + border[3], holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 4, onPart: 'lantern-glow-edge-pool' },
-        { property: '--lantern-glow-y', read: ({ y, border }) => y + border[0], holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 4, onPart: 'lantern-glow-surface-pool' },
-        { property: '--lantern-glow-y', read: ({ y, border }) => y + border[0], holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 4, onPart: 'lantern-glow-edge-pool' },
-        { property: '--lantern-glow-here', read: () => 1, band: 0.0001, digits: 5, feel: comes3, going: goes3, onPart: 'lantern-glow-surface-pool' },
-        { property: '--lantern-glow-here', read: () => 1, band: 0.0001, digits: 5, feel: comes3, going: goes3, onPart: 'lantern-glow-edge-pool' },
+        { property: '--lantern-glow-x', read: ({ x, border }) => x + border[3], holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 2, onParts: ['lantern-glow-surface-pool', 'lantern-glow-edge-pool'] },
+        { property: '--lantern-glow-y', read: ({ y, border }) => y + border[0], holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 2, onParts: ['lantern-glow-surface-pool', 'lantern-glow-edge-pool'] },
+        { property: '--lantern-glow-here', read: () => 1, band: 0.0001, digits: 5, feel: comes3, going: goes3, onParts: ['lantern-glow-surface-pool', 'lantern-glow-edge-pool'] },
       ],
     },
     // In the sky, the swarm slides by 22 px and the starry sky by 6 px, against the pointer, across only.

@@ -40,7 +40,7 @@
     // Takes the pointer to the elements of an effect that have it, and away from those that had it.
     const over = pointer.over
     const all = [...effect.places.values()]
-    const holding = over ? all.filter(({ area }) => hasPointer(frameOf(area), effect.insets) && (isMet(over, area))) : []
+    const holding = over ? all.filter(({ area }) => hasPointer(frameOf(area), effect.insets) && isMet(over, area)) : []
     for (const place of all) {
       const has = holding.includes(place)
       if (has || place.isOn) {
@@ -54,32 +54,28 @@
   // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
   function findAll() {
     for (const [element, place] of effect.places) {
-      if (element.isConnected && (place.area.matches('.card'))) continue
+      if (element.isConnected && place.area.matches('.card')) continue
       effect.places.delete(element)
       element.removeAttribute('data-card-spotlight')
     }
-    const areas = [...document.querySelectorAll('.card')].slice(0, Infinity)
+    const areas = [...document.querySelectorAll('.card')]
     for (const area of areas) {
-      const elements = [area]
-      for (const element of elements) if (!effect.places.has(element)) begin(area, element)
+      if (!effect.places.has(area)) begin(area, area)
     }
   }
 
   // Where it lies on top of an element nothing foreign may be there; beyond its edges nothing can.
   function isMet(over, area) {
     const isOnIt = (element) => hasPointer(frameOf(element))
-    if (!effect.insets || isOnIt(area)) return over.contains(area) || over.closest('.card') !== null
+    if (isOnIt(area)) return over.contains(area) || over.closest('.card') !== null
     return [...effect.places.values()].some((place) => isOnIt(place.area))
   }
 
   // Whether the pointer is on an element, between insets. Browsers lay out in 64ths of a px.
-  function hasPointer({ toFrame, width, height, border }, insets) {
+  function hasPointer({ toFrame, width, height }, insets) {
     const { x, y } = toFrame.transformPoint(pointer)
-    if (!insets) return x > -1 / 64 && x < width + 1 / 64 && y > -1 / 64 && y < height + 1 / 64
-    const [top, right, bottom, left] = border
-    if (!insets) return x >= -left - 1 / 64 && x <= width + right + 1 / 64 && y >= -top - 1 / 64 && y <= height + bottom + 1 / 64
-    const [above = 0, after = 0, below = 0, before = 0] = insets(left + width + right, top + height + bottom)
-    return x >= before - left - 1 / 64 && x <= width + right - after + 1 / 64 && y >= above - top - 1 / 64 && y <= height + bottom - below + 1 / 64
+    const [above = 0, after = 0, below = 0, before = 0] = insets ? insets(width, height) : [0, 0, 0, 0]
+    return x >= before - 1 / 64 && x <= width - after + 1 / 64 && y >= above - 1 / 64 && y <= height - below + 1 / 64
   }
 
   // Begins to follow the pointer in an element: everything lies at its pose.
@@ -117,68 +113,50 @@
     }
   }
 
-  const set = (target, value, shown) => target.style.setProperty(value.property, shown.toFixed(value.digits))
-
   // Writes the values of a place at t; tells whether it goes on.
   function write(place, t) {
     if (!place.element.hasAttribute('data-card-spotlight')) {
       // Says on an element that an effect is at work on it: from now on its rules count.
       place.element.setAttribute('data-card-spotlight', '')
-      if (effect.parts) place.parts = addParts(place.area, effect.parts)
+      place.parts = addParts(place.area, effect.parts)
     }
     place.moves = false
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = follower.feel(follower, t)
-      for (const target of targetsOf(place, value)) set(target, value, follower.target + gap)
+      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (follower.target + gap).toFixed(value.digits))
       if (moves) place.moves = true
     }
-    if (effect.parts) showParts(place, effect.parts)
+    showParts(place, effect.parts)
     return place.moves
   }
 
-  // Adds the parts of an effect to an element: seen only, never heard, clicked or focused.
+  // Adds the parts of an effect to an element.
   function addParts(host, parts) {
     const made = new Map()
-    const { position, borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
-    if (position === 'static') {
+    if (getComputedStyle(host).position === 'static') {
       host.style.position = 'relative'
     }
-    for (const { part, inside, count = 1, coversBorder, copies } of parts) {
-      const home = (inside && made.get(inside)?.[0]) || host
-      made.set(part, Array.from({ length: count }, () => {
-        const element = document.createElement('span')
-        element.className = part
-        element.setAttribute('aria-hidden', 'true')
-        element.dataset.part = ''
-        if (coversBorder) element.style.inset = [borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth].map((width) => `-${width}`).join(' ')
-        if (copies) keepCopy(host, element)
-        home.append(element)
-        return element
-      }))
+    for (const part of parts) {
+      const home = (part.inside && made.get(part.inside)?.[0]) || host
+      made.set(part.part, [addPart(home, part)])
     }
     return made
+  }
+
+  // Adds one part: seen only, never heard, clicked or focused.
+  function addPart(home, { part }) {
+    const element = document.createElement('span')
+    element.className = part
+    element.setAttribute('aria-hidden', 'true')
+    element.dataset.part = ''
+    home.append(element)
+    return element
   }
 
   // What is seen only with the pointer is gone once all of it has come to rest: what nobody sees costs nothing.
   function showParts({ parts, isOn, moves }, all) {
     for (const { part, whileOn } of all) if (whileOn) for (const element of parts?.get(part) ?? []) element.style.visibility = isOn || moves ? '' : 'hidden'
-  }
-
-  const isPart = (node) => node instanceof Element && node.hasAttribute('data-part')
-  // Fills a part with what its host holds, now and whenever that changes; nobody can focus, select or hear it.
-  function keepCopy(host, part) {
-    const isOwn = (node) => node === host || (node !== null && !isPart(node) && isOwn(node.parentNode))
-    const fill = () => {
-      part.replaceChildren(...[...host.childNodes].filter((node) => !isPart(node)).map((node) => node.cloneNode(true)))
-      for (const element of part.querySelectorAll('[id]')) element.removeAttribute('id')
-    }
-    part.inert = true
-    fill()
-    const observer = new MutationObserver((records) => {
-      if (records.some(({ target, addedNodes, removedNodes }) => isOwn(target) && ![...addedNodes, ...removedNodes].some(isPart))) fill()
-    })
-    observer.observe(host, { subtree: true, childList: true, characterData: true })
   }
 
   // cubic-bezier(x1, y1, x2, y2): the time is found by Newton's method inside a shrinking bracket. Outside 0..1 it holds.
@@ -207,25 +185,22 @@
     if (known) return known
     // Where an element lies that nothing turns or moves.
     const { left, top, width, height } = element.getBoundingClientRect()
-    const frame = { toFrame: new DOMMatrix([1, 0, 0, 1, -left, -top]), width, height, border: none }
+    const frame = { toFrame: new DOMMatrix([1, 0, 0, 1, -left, -top]), width, height }
     frames.set(element, frame)
     return frame
   }
 
-  // No borders, and no round corners.
-  const none = [0, 0, 0, 0]
-
   const rest = { gap: 0, speed: 0, moves: false }
 
   // The elements that a value is written on.
-  function targetsOf(place, { onPart }) {
-    if (onPart) return place.parts?.get(onPart) ?? []
+  function targetsOf(place, { onParts }) {
+    if (onParts) return onParts.flatMap((part) => place.parts?.get(part) ?? [])
     return [place.element]
   }
 
   // From where it is to the target in a given time, after a delay.
   function timed({ gap, since }, t, durationMs) {
-    const share = (t - since - 0) / durationMs
+    const share = (t - since) / durationMs
     return gap && share < 1 ? { gap: gap * (1 - (share > 0 ? ease(share) : 0)), speed: 0, moves: true } : rest
   }
 
@@ -248,14 +223,13 @@
   // Over each card, all is dark by 78 % in #0b1014 but for a pool of 140 px round the pointer, softened over 90 px; pressed, the pool is 70 % of that.
   const effect = {
     insets: () => [-230, -230, -230, -230],
-    parts: [{ part: 'card-spotlight-dark', whileOn: true, coversBorder: true }, { part: 'card-spotlight-sheet', inside: 'card-spotlight-dark' }, { part: 'card-spotlight-pool', inside: 'card-spotlight-sheet' }, { part: 'card-spotlight-above', inside: 'card-spotlight-sheet' }, { part: 'card-spotlight-below', inside: 'card-spotlight-sheet' }, { part: 'card-spotlight-before', inside: 'card-spotlight-sheet' }, { part: 'card-spotlight-after', inside: 'card-spotlight-sheet' }],
+    parts: [{ part: 'card-spotlight-dark', whileOn: true }, { part: 'card-spotlight-sheet', inside: 'card-spotlight-dark' }, { part: 'card-spotlight-pool', inside: 'card-spotlight-sheet' }, { part: 'card-spotlight-above', inside: 'card-spotlight-sheet' }, { part: 'card-spotlight-below', inside: 'card-spotlight-sheet' }, { part: 'card-spotlight-before', inside: 'card-spotlight-sheet' }, { part: 'card-spotlight-after', inside: 'card-spotlight-sheet' }],
     places: new Map(),
     values: [
-      { property: '--card-spotlight-x', read: ({ x, width }) => x - width / 2, holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 2, onPart: 'card-spotlight-sheet' },
-      { property: '--card-spotlight-y', read: ({ y, height }) => y - height / 2, holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 2, onPart: 'card-spotlight-sheet' },
-      { property: '--card-spotlight-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes, onPart: 'card-spotlight-dark' },
-      { property: '--card-spotlight-pressed', read: () => (pointer.buttons ? 1 : 0), band: 0.0001, digits: 5, feel: follows, onPart: 'card-spotlight-sheet' },
-      { property: '--card-spotlight-pressed', read: () => (pointer.buttons ? 1 : 0), band: 0.0001, digits: 5, feel: follows, onPart: 'card-spotlight-dark' },
+      { property: '--card-spotlight-x', read: ({ x, width }) => x - width / 2, holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 2, onParts: ['card-spotlight-sheet'] },
+      { property: '--card-spotlight-y', read: ({ y, height }) => y - height / 2, holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 2, onParts: ['card-spotlight-sheet'] },
+      { property: '--card-spotlight-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes, onParts: ['card-spotlight-dark'] },
+      { property: '--card-spotlight-pressed', read: () => (pointer.buttons ? 1 : 0), band: 0.0001, digits: 5, feel: follows, onParts: ['card-spotlight-sheet', 'card-spotlight-dark'] },
     ],
   }
 

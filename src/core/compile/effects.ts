@@ -57,7 +57,7 @@ export function measureFor(select: string, box: Area['box'], moved: readonly Mov
 }
 
 /** The tables of one effect of the page. */
-export function tablesOf({ rig, names, sentence }: Source, constants: Constants, measureOf: (select: string, box: Area['box']) => Measure, moved: readonly string[]): readonly EffectTable[] {
+export function tablesOf({ rig, names, sentence }: Source, constants: Constants, hasBorders: boolean, measureOf: (select: string, box: Area['box']) => Measure, moved: readonly string[]): readonly EffectTable[] {
   const figures = planRig(rig, names)
   return rig.areas.flatMap((area, index) => {
     const figure = figures[index]
@@ -67,20 +67,29 @@ export function tablesOf({ rig, names, sentence }: Source, constants: Constants,
       const measure = figure.sharesEye ? 'turned' : measureOf(typeof of === 'object' ? (Object.values(of)[0] ?? '') : area.select, area.box)
       const isArea = of === 'area'
       const members = channels.map(({ id }) => rig.channels.find((channel) => channel.id === id)).filter((channel): channel is Channel => channel !== undefined)
-      const around = { insets: isArea ? area.insets : undefined, isBetween: (isArea && (area.insets === undefined || area.of !== 'each')) || of === 'window', measure }
-      const written = channels.flatMap(({ id, writes, seenBy }) => (writes.length > 0 ? writes : [bareWrite(id)]).map((write) => ({ id, write: onClass(write, names), seenBy })))
+      const around = { insets: isArea ? area.insets : undefined, isBetween: (isArea && (area.insets === undefined || area.of !== 'each')) || of === 'window', measure, hasBorders }
+      const written = channels.flatMap(({ id, writes, seenBy }) => withParts(writes.length > 0 ? writes : [bareWrite(id)], names).map((each) => ({ id, ...each, seenBy })))
       const indexOf = (seenBy: number | undefined) => (seenBy === undefined ? -1 : written.findIndex(({ id }) => id === channels[seenBy]?.id))
-      const values = written.flatMap(({ id, write, seenBy }) => {
+      const values = written.flatMap(({ id, write, parts, seenBy }) => {
         const channel = members.find((each) => each.id === id)
-        return channel ? [writeChannel(channel, write, indexOf(seenBy), around, constants)] : []
+        return channel ? [writeChannel(channel, write, parts, indexOf(seenBy), around, constants)] : []
       })
       return { fields: fieldsOf(rig, names, area, figure, of, n === 0, measure, values, moved), values, rig, sentence: index + n === 0 ? sentence : undefined }
     })
   })
 }
 
-/** A write with the class of the part that it is on. */
-const onClass = (write: Write, { name }: Names): Write => (write.to && 'part' in write.to ? { ...write, to: { part: `${name}-${write.to.part}` } } : write)
+/** Writes with the classes of the parts that they are on; what is the same on several parts is written once, on all of them. */
+function withParts(writes: readonly Write[], { name }: Names): readonly { readonly write: Write; readonly parts: readonly string[] }[] {
+  const all: { readonly write: Write; readonly parts: string[] }[] = []
+  for (const write of writes) {
+    const part = partOf(write.to)
+    const same = part === undefined || write.link !== undefined ? undefined : all.find((each) => each.parts.length > 0 && each.write.property === write.property && each.write.link === undefined)
+    if (same && part !== undefined) same.parts.push(`${name}-${part}`)
+    else all.push({ write, parts: part === undefined ? [] : [`${name}-${part}`] })
+  }
+  return all
+}
 
 /** What nothing is written of is followed all the same, since others hang on it. */
 const bareWrite = (id: string): Write => ({ property: `--${id}` })

@@ -10,7 +10,7 @@ import type { Fields } from './values'
 
 /** Members of effects and of values that a script may ask for. */
 const effectMembers = ['select', 'name', 'mark', 'notForeign', 'findsAll', 'keeps', 'stands', 'isGroup', 'isWindow', 'amongAll', 'fellows', 'insets', 'bridge', 'measure', 'readsIn', 'readsInBox', 'readsInWindow', 'fine', 'taps', 'focuses', 'looks', 'parts'] as const
-const valueMembers = ['property', 'pose', 'curve', 'feel', 'going', 'band', 'leave', 'holds', 'seenBy', 'links', 'link', 'halfLifeMs', 'goingHalfLifeMs', 'due', 'isEndless', 'byLook', 'timing', 'start', 'digits', 'within', 'linked', 'onPart', 'as', 'tellsZone'] as const
+const valueMembers = ['property', 'pose', 'curve', 'feel', 'going', 'band', 'leave', 'holds', 'seenBy', 'links', 'link', 'halfLifeMs', 'goingHalfLifeMs', 'due', 'isEndless', 'byLook', 'timing', 'start', 'digits', 'within', 'linked', 'onParts', 'as', 'tellsZone'] as const
 
 /** What is written by hand of a script, and what is known of its members: with stand-ins for numbers, since one that is dragged makes no other script. */
 export interface Shape {
@@ -39,7 +39,7 @@ export function planScript(sources: readonly Source[], known: Facts, leaving: Le
   const facts = allowing(known, leaving)
   const constants = new Constants()
   const moved = sources.flatMap(movedBy)
-  const tables = sources.flatMap((source) => tablesOf(source, constants, (select, box) => measureFor(select, box, moved, facts), moved.map(({ select }) => select)))
+  const tables = sources.flatMap((source) => tablesOf(source, constants, facts.hasBorders, (select, box) => measureFor(select, box, moved, facts), moved.map(({ select }) => select)))
   const members = new Map([...givenOf(tables, sources, moved, facts), ['takesOff', String(leaving.takesOff === true)] as const, ...knownOf(tables)])
   const main = [...constants.lines, '', writeTables(tables, members), '', ...(members.get('hasFinds') === 'true' ? ['stand()'] : []), ...(members.get('watches') === 'true' ? ['watch()'] : []), 'listen()', ...(leaving.takesOff ? [`${handedOut}(takeOff)`] : []), ''].join('\n')
   const indexes = new Map<string, number>()
@@ -78,13 +78,16 @@ function givenOf(tables: readonly EffectTable[], sources: readonly Source[], mov
     hasTransitions,
     hasOthers: some('linked') || some('within') || some('isGroup'),
     watches: hasLateElements && some('stands'),
+    partsCopy: tables.some(({ rig }) => rig.parts.some(({ holds }) => holds)),
+    partsCover: hasBorders && tables.some(({ rig }) => rig.parts.some(({ covers }) => covers)),
+    partsCount: tables.some(({ rig }) => rig.parts.some(({ count }) => count !== undefined)),
     hidesParts: tables.some(({ rig }) => rig.parts.some(({ whileOn }) => whileOn)),
     hasStates: some('tellsZone'),
     sharesEye: sources.some(({ rig }) => sharesEye(rig)),
     tells: hasOwnCode,
   }
   const drives = [...new Set(sources.flatMap(({ rig }) => rig.outputs.filter(({ to }) => partOf(to) === undefined).map(({ slot }) => propertyOf(slot))))]
-  const written = tables.flatMap(({ values }) => values.filter((value) => !value.has('onPart')).map((value) => value.get('property') ?? ''))
+  const written = tables.flatMap(({ values }) => values.filter((value) => !value.has('onParts')).map((value) => value.get('property') ?? ''))
   const list = (texts: readonly string[]) => `[${texts.join(', ')}]`
   const lists = {
     heard: list(heard.map(quote)),

@@ -1,5 +1,5 @@
 // Specialises a script: what is known is put in its place, and what then is of no use is left out, until nothing changes any more.
-import { foldConditions } from './rules/fold'
+import { askNoMembers, foldConditions } from './rules/fold'
 import { flattenCalls } from './rules/flatten'
 import { dropAliases, inlineConstants, inlineExpressions, inlineOnce } from './rules/inline'
 import { dropArguments, settleParameters } from './rules/parameters'
@@ -14,7 +14,7 @@ const mostRounds = 400
 /** Members that are read without being named: by the browser, or as one of several looks. */
 const platform = new Set(['off', 'on', 'pressed', 'still', 'going', 'come', 'go', 'press', 'release', 'rest', 'move', 'due', 'dismiss', 'passive', 'capture', 'subtree', 'childList', 'characterData', 'attributes', 'attributeFilter', 'bubbles', 'composed', 'detail', 'x', 'y', 'length'])
 
-const rules: readonly Rule[] = [foldConditions, prune(platform), dropEmptyPatterns, inlineConstants, dropArguments, settleParameters, dropAliases, takeOnlyEffect, inlineExpressions, unrollSingles, splitObjects, inlineOnce, mergeMembers(platform), flattenCalls, shortenMembers, dropBrackets, keepConstant]
+const rules: readonly Rule[] = [foldConditions, prune(platform), dropEmptyPatterns, inlineConstants, dropArguments, settleParameters, dropAliases, takeOnlyEffect, askNoMembers, inlineExpressions, unrollSingles, splitObjects, inlineOnce, mergeMembers(platform), flattenCalls, shortenMembers, dropBrackets, keepConstant]
 
 /** The script without what nobody uses. Comments stay with what they are about. Throws a SyntaxError where the text is no script. */
 export function specialise(text: string): string {

@@ -20,6 +20,7 @@ interface Surroundings {
   /** Whether the pointer is surely between the edges of the frame, which then has a size. */
   readonly isBetween: boolean
   readonly measure: string
+  readonly hasBorders: boolean
 }
 
 type Of<Name extends Signal['of']> = Extract<Signal, { of: Name }>
@@ -43,10 +44,10 @@ function writePosition({ of, beyond }: Of<'x' | 'y' | 'centredX' | 'centredY'>, 
   return `(at) => ${isCentred ? `2 * ${kept} - 1` : kept}`
 }
 
-function writePx({ of, from }: Of<'xPx' | 'yPx'>): string {
+function writePx({ of, from }: Of<'xPx' | 'yPx'>, { hasBorders }: Surroundings): string {
   const [point, length, side] = of === 'xPx' ? ['x', 'width', 3] : ['y', 'height', 0]
   if (from === 'centre') return `({ ${point}, ${length} }) => ${point} - ${length} / 2`
-  return from === 'border' ? `({ ${point}, border }) => ${point} + border[${side}]` : `({ ${point} }) => ${point}`
+  return from === 'border' && hasBorders ? `({ ${point}, border }) => ${point} + border[${side}]` : `({ ${point} }) => ${point}`
 }
 
 const writePose = (pose: Pose, side: string): string => (typeof pose === 'number' ? number(pose) : `[${pose.map(number).join(', ')}][place.${side}[0]]`)
@@ -62,7 +63,7 @@ export function writeSignal(signal: Signal, around: Surroundings, constants: Con
       return fields(writePosition(signal, around))
     case 'xPx':
     case 'yPx':
-      return fields(writePx(signal))
+      return fields(writePx(signal, around))
     case 'distance':
       return fields(signal.from === 'edge' ? '(at) => fromEdge(at, at)' : 'fromCentre')
     case 'angle':
@@ -141,8 +142,8 @@ function stretchesOf<Value>(stops: readonly { readonly at: number; readonly valu
   })
 }
 
-/** The fields of a channel that is written as `write` says; `seenBy` is the index of the value that tells whether it is seen. */
-export function writeChannel(channel: Channel, write: Write, seenBy: number, around: Surroundings, constants: Constants): Fields {
+/** The fields of a channel that is written as `write` says, or on all of these parts; `seenBy` is the index of the value that tells whether it is seen. */
+export function writeChannel(channel: Channel, write: Write, parts: readonly string[], seenBy: number, around: Surroundings, constants: Constants): Fields {
   const { signal, away, curve, feel, going, timing, chain } = channel
   const fields = new Map<string, string>([['property', quote(write.property)], ...writeSignal(signal, around, constants)])
   const pose = signal.of === 'look' ? signal.values.off : away.pose
@@ -168,7 +169,8 @@ export function writeChannel(channel: Channel, write: Write, seenBy: number, aro
   }
   if (seenBy >= 0) fields.set('seenBy', String(seenBy))
   const { to, curve: shown } = write
-  if (to) fields.set('within' in to ? 'within' : 'linked' in to ? 'linked' : 'onPart', quote(Object.values(to)[0] ?? ''))
+  if (parts.length > 0) fields.set('onParts', `[${parts.map(quote).join(', ')}]`)
+  else if (to) fields.set('within' in to ? 'within' : 'linked', quote(Object.values(to)[0] ?? ''))
   if (shown) fields.set('as', constants.name('shown', 'colours' in shown ? writeColours(shown, constants) : writeCurve(shown, constants)))
   return fields
 }

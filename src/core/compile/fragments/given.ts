@@ -33,6 +33,10 @@ export const given = {
   driven: ['transform'],
   /** Some value is written on other elements than those it is read in; some part is seen only with the pointer; some zone is told. */
   hasOthers: true,
+  /** Some parts hold copies of their hosts, lie over borders, are more than one, or lie in one another. */
+  partsCopy: true,
+  partsCover: true,
+  partsCount: true,
   /** Some elements share a vanishing point with what stands beside them. */
   sharesEye: true,
   /** What stands without the pointer may come later. */

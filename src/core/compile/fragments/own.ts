@@ -5,7 +5,7 @@ import type { Effect, Place } from './types'
 
 /** What the page itself gives an element of what effects drive, and its transitions: as text, by custom property. */
 export function readOwn(effect: Effect, place: Place): NonNullable<Place['own']> {
-  return effect.values.flatMap((value) => (value.onPart ? [] : [...targetsOf(effect, place, value)])).flatMap((target) => {
+  return effect.values.flatMap((value) => (value.onParts ? [] : [...targetsOf(effect, place, value)])).flatMap((target) => {
     const style = getComputedStyle(target)
     const kept = given.ownProperties.map((property) => [`--own-${property}`, style.getPropertyValue(property)] as const)
     return [...kept.filter(([name, text]) => text !== 'none' && !target.style.getPropertyValue(name)), ...(given.hasTransitions ? quietTransitions(style, target) : [])].map(([name, text]) => [target, name, text] as const)

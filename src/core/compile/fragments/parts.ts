@@ -3,29 +3,34 @@ import { given } from './given'
 import { remember, undone } from './off'
 import type { Part, Place } from './types'
 
-/** Adds the parts of an effect to an element: seen only, never heard, clicked or focused. */
+/** Adds the parts of an effect to an element. */
 export function addParts(host: HTMLElement, parts: readonly Part[]): Map<string, HTMLElement[]> {
   const made = new Map<string, HTMLElement[]>()
-  const { position, borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
-  if (position === 'static') {
+  if (getComputedStyle(host).position === 'static') {
     if (given.takesOff) remember(host, 'position')
     host.style.position = 'relative'
   }
-  for (const { part, inside, count = 1, coversBorder, copies } of parts) {
-    const home = (inside && made.get(inside)?.[0]) || host
-    made.set(part, Array.from({ length: count }, () => {
-      const element = document.createElement('span')
-      element.className = part
-      element.setAttribute('aria-hidden', 'true')
-      element.dataset.part = ''
-      if (coversBorder) element.style.inset = [borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth].map((width) => `-${width}`).join(' ')
-      if (copies) keepCopy(host, element)
-      home.append(element)
-      if (given.takesOff) undone.push(() => element.remove())
-      return element
-    }))
+  for (const part of parts) {
+    const home = (part.inside && made.get(part.inside)?.[0]) || host
+    made.set(part.part, given.partsCount ? Array.from({ length: part.count ?? 1 }, () => addPart(host, home, part)) : [addPart(host, home, part)])
   }
   return made
+}
+
+/** Adds one part: seen only, never heard, clicked or focused. */
+function addPart(host: HTMLElement, home: HTMLElement, { part, coversBorder, copies }: Part): HTMLElement {
+  const element = document.createElement('span')
+  element.className = part
+  element.setAttribute('aria-hidden', 'true')
+  element.dataset.part = ''
+  if (given.partsCover && coversBorder) {
+    const { borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
+    element.style.inset = [borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth].map((width) => `-${width}`).join(' ')
+  }
+  if (given.partsCopy && copies) keepCopy(host, element)
+  home.append(element)
+  if (given.takesOff) undone.push(() => element.remove())
+  return element
 }
 
 /** What is seen only with the pointer is gone once all of it has come to rest: what nobody sees costs nothing. */

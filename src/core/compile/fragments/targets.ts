@@ -1,10 +1,10 @@
 import type { Effect, Place, Value } from './types'
 
 /** The elements that a value is written on. */
-export function targetsOf(effect: Effect, place: Place, { within, linked, onPart }: Value): Iterable<HTMLElement> {
+export function targetsOf(effect: Effect, place: Place, { within, linked, onParts }: Value): Iterable<HTMLElement> {
   if (within) return place.element.querySelectorAll<HTMLElement>(within)
   if (linked) return linkedTo(effect, place, linked)
-  if (onPart) return place.parts?.get(onPart) ?? []
+  if (onParts) return onParts.flatMap((part) => place.parts?.get(part) ?? [])
   return effect.isGroup && !effect.readsIn ? document.querySelectorAll<HTMLElement>(effect.select) : [place.element as HTMLElement]
 }
 

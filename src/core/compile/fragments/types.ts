@@ -89,7 +89,7 @@ export interface Value {
   /** What it is written on, if not on the element itself; and how. */
   readonly within?: string
   readonly linked?: string
-  readonly onPart?: string
+  readonly onParts?: readonly string[]
   readonly as?: (value: number) => string | number
   /** It is a zone, which the page is told of. */
   readonly tellsZone?: boolean

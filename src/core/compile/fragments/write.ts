@@ -22,12 +22,12 @@ function writeChain(effect: Effect, place: Place, chain: ValueFollower, t: numbe
 /** Says on an element that an effect is at work on it: from now on its rules count. */
 function mark(effect: Effect, place: Place): void {
   if (given.takesOff) {
-    for (const value of effect.values) if (!value.onPart) for (const target of targetsOf(effect, place, value)) undone.push(() => target.removeAttribute(effect.mark), () => target.style.removeProperty(value.property))
+    for (const value of effect.values) if (!value.onParts) for (const target of targetsOf(effect, place, value)) undone.push(() => target.removeAttribute(effect.mark), () => target.style.removeProperty(value.property))
     undone.push(() => place.element.removeAttribute(effect.mark))
   }
   if (given.hasOwn) keepOwn(place)
   place.element.setAttribute(effect.mark, '')
-  if (given.hasOthers) for (const value of effect.values) if (!value.onPart) for (const target of targetsOf(effect, place, value)) target.setAttribute(effect.mark, '')
+  if (given.hasOthers) for (const value of effect.values) if (!value.onParts) for (const target of targetsOf(effect, place, value)) target.setAttribute(effect.mark, '')
   if (effect.parts) place.parts = addParts(place.area as HTMLElement, effect.parts)
 }
 

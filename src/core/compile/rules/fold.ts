@@ -1,7 +1,7 @@
 // Conditions whose answer is known.
-import type { AnyNode } from 'acorn'
+import type { AnyNode, BinaryExpression, VariableDeclarator } from 'acorn'
 import { isQuiet, isTruthy, knownOf, takesLeft } from '../static'
-import { innerText, statementRange, type Change, type Tree } from '../tree'
+import { innerText, replaced, statementRange, type Change, type Tree } from '../tree'
 import { textOf, withoutStatement, type Rule } from './rule'
 
 /** Whether an expression is true or false, and nothing else. */
@@ -25,6 +25,36 @@ function isAsked(tree: Tree, node: AnyNode): boolean {
 
 /** Parentheses that hold nothing that needs them any more. */
 const bare = (text: string) => (/^\(([\w$.]+)\)$/.exec(text)?.[1] ?? text)
+
+/** Members of an object at the top that are surely there: whether they are is not asked. */
+export const askNoMembers: Rule = (tree) => tree.nodes.flatMap((node) => {
+  if (node.type !== 'MemberExpression' || node.computed || node.object.type !== 'Identifier' || node.property.type !== 'Identifier' || !isAsked(tree, node)) return []
+  const { name } = node.property
+  const owner = tree.bindingOf.get(node.object)
+  const made = owner?.isTop && owner.kind === 'const' && owner.declaration.type === 'VariableDeclarator' ? owner.declaration.init : undefined
+  const member = made?.type === 'ObjectExpression' ? made.properties.find((each) => each.type === 'Property' && each.key.type === 'Identifier' && each.key.name === name) : undefined
+  const known = member?.type === 'Property' ? knownOf(member.value) : undefined
+  return known && 'isTrue' in known ? [{ from: node.start, to: node.end, text: 'true' }] : []
+})
+
+const isZero = (node: AnyNode | null | undefined) => node?.type === 'Literal' && node.value === 0
+
+/** What is more or less by nothing is itself. */
+function put0(tree: Tree, node: BinaryExpression, put: (node: AnyNode, text: string) => void): void {
+  if ((node.operator === '-' || node.operator === '+') && isZero(node.right)) put(node, textOf(tree, node.left))
+  else if (node.operator === '+' && isZero(node.left)) put(node, textOf(tree, node.right))
+  else if (node.operator === '-' && isZero(node.left)) put(node, `-${textOf(tree, node.right)}`)
+}
+
+/** Names for the members of a list that is known: zeros are zeros. */
+function withoutKnownLists(tree: Tree, { id, init }: VariableDeclarator): readonly Change[] {
+  if (id.type !== 'ArrayPattern' || init?.type !== 'ArrayExpression' || !init.elements.every(isZero)) return []
+  const bindings = id.elements.map((each) => {
+    const name = each?.type === 'AssignmentPattern' ? each.left : each
+    return name?.type === 'Identifier' ? tree.bindingOf.get(name) : undefined
+  })
+  return bindings.some((each) => !each) ? [] : bindings.flatMap((each) => (each?.uses ?? []).map((use) => replaced(tree, use, '0')))
+}
 
 /** Leaves out what can never be, and asks nothing whose answer is known. */
 export const foldConditions: Rule = (tree) => {
@@ -72,6 +102,23 @@ export const foldConditions: Rule = (tree) => {
       case 'BinaryExpression': {
         const known = knownOf(node)
         if (known && 'value' in known) put(node, String(known.value))
+        else put0(tree, node, put)
+        break
+      }
+      case 'CallExpression': {
+        // All of a list is the list.
+        const { callee, arguments: [from, to] } = node
+        if (callee.type === 'MemberExpression' && callee.property.type === 'Identifier' && callee.property.name === 'slice' && callee.object.type === 'ArrayExpression' && isZero(from) && to?.type === 'Identifier' && to.name === 'Infinity') put(node, textOf(tree, callee.object))
+        break
+      }
+      case 'ForOfStatement': {
+        const list = node.right.type === 'Identifier' ? tree.bindingOf.get(node.right) : undefined
+        const init = list?.declaration.type === 'VariableDeclarator' && list.kind === 'const' && list.uses.length === 1 ? list.declaration.init : undefined
+        if (init?.type === 'ArrayExpression' && init.elements.length === 1 && init.elements[0]?.type === 'Identifier') put(node.right, textOf(tree, init))
+        break
+      }
+      case 'VariableDeclarator': {
+        changes.push(...withoutKnownLists(tree, node))
         break
       }
       case 'ChainExpression': {

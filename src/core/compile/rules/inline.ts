@@ -60,7 +60,7 @@ export const inlineExpressions: Rule = (tree) => {
     const parameters = made.params.map((parameter) => (parameter.type === 'Identifier' ? tree.bindingOf.get(parameter) : undefined))
     const isNamed = (i: number) => calls.every((call) => call.arguments[i]?.type === 'Identifier' || call.arguments[i]?.type === 'Literal')
     if (parameters.some((each, i) => !each || (each.uses.length > 1 && !isNamed(i))) || tree.nodes.some((node) => node.start > given.start && node.end < given.end && node.type === 'ArrowFunctionExpression')) continue
-    if (calls.some((call) => call.start >= made.start && call.end <= made.end) || calls.some((call) => call.arguments.length !== made.params.length || !call.arguments.every((each) => each.type === 'Identifier' || each.type === 'MemberExpression' || each.type === 'Literal' || parameters.every((own) => (own?.uses.length ?? 0) === 1)))) continue
+    if (calls.some((call) => call.start >= made.start && call.end <= made.end) || calls.some((call) => call.arguments.length !== made.params.length || !call.arguments.every((each, i) => each.type === 'Identifier' || each.type === 'MemberExpression' || each.type === 'Literal' || parameters[i]?.uses.length === 1))) continue
     const statement = made.type === 'FunctionDeclaration' ? made : tree.parents.get(binding.declaration)
     if (!statement || calls.some((call) => isCaptured(tree, given, call))) continue
     const { from, to } = statementRange(tree.text, statement)

@@ -106,9 +106,12 @@ function renamed(tree: Tree, member: Property | AssignmentProperty, name: string
 /** Whether a member of this name is given elsewhere, or is given something else later. */
 const isMemberElsewhere = (tree: Tree, name: string, made: AnyNode) => tree.nodes.some((node) => (node.type === 'Property' && node.key.type === 'Identifier' && node.key.name === name && tree.parents.get(node)?.type === 'ObjectExpression' && tree.parents.get(node) !== made) || (node.type === 'MemberExpression' && !node.computed && node.property.type === 'Identifier' && node.property.name === name && isAssigned(tree, node)))
 
-/** Two pairs of brackets around one expression are one. */
-export const dropBrackets: Rule = ({ text, nodes }) => {
-  const node = nodes.find(({ type, start, end }) => /^(Logical|Binary|Conditional)Expression$/.test(type) && /(^|[^\w$)\]])\(\($/.test(text.slice(0, start).slice(-3)) && text.slice(end, end + 2) === '))')
+/** Brackets that hold nothing together. */
+export const dropBrackets: Rule = ({ text, nodes, parents }) => {
+  const isDouble = ({ type, start, end }: AnyNode) => /^(Logical|Binary|Conditional)Expression$/.test(type) && /(^|[^\w$)\]])\(\($/.test(text.slice(0, start).slice(-3)) && text.slice(end, end + 2) === '))'
+  // A call, or a name, needs none among others.
+  const isAlone = (each: AnyNode) => /^(Call|Member)Expression$|^Identifier$/.test(each.type) && text[each.start - 1] === '(' && text[each.end] === ')' && /[^\w$)\]]/.test(text[each.start - 2] ?? '') && /^(Logical|Binary)Expression$/.test(parents.get(each)?.type ?? '')
+  const node = nodes.find((each) => isDouble(each) || isAlone(each))
   return node ? [{ from: node.start - 1, to: node.start, text: '' }, { from: node.end, to: node.end + 1, text: '' }] : []
 }
 
