@@ -148,11 +148,11 @@ test('a large heading round a corner, sliding with the pointer, in two shades, r
     await eventually(() => slideOf(alone, '.large-heading-fold-words-1')).toBeCloseTo(-0.12 * box.width, 0)
     await eventually(async () => (await slideOf(alone, '.large-heading-fold-words-2')) - (await slideOf(alone, '.large-heading-fold-words-1'))).toBeCloseTo(0, 1)
     // The walls meet at the corner: where the first one ends, the second begins.
-    const [first, second] = await Promise.all(['.large-heading-wall-1', '.large-heading-wall-2'].map((wall) => boxOf(alone, wall)))
+    const [first, second] = await Promise.all(['.large-heading-fold-wall-1', '.large-heading-fold-wall-2'].map((wall) => boxOf(alone, wall)))
     expect(Math.abs((first?.right ?? 0) - (second?.left ?? 1))).toBeLessThan(0.1)
     expect(Math.abs((first?.right ?? 0) - box.x - 0.42 * box.width)).toBeLessThan(0.1)
   }
-  expect(await opacityOf(alone, '.large-heading-shade')).toBeCloseTo(0.3, 3)
+  expect(await opacityOf(alone, '.large-heading-fold-shade')).toBeCloseTo(0.3, 3)
 })
 
 const slideOf = (page: Page, select: string) => page.locator(select).evaluate((element) => new DOMMatrix(getComputedStyle(element).transform).m41)

@@ -53,12 +53,11 @@
 
   // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
   function findAll() {
-    for (const [element, place] of places) {
-      if (element.isConnected && place.area.matches('.card .ground')) continue
+    const areas = new Set([...document.querySelectorAll('.card .ground')])
+    for (const [element, place] of places) if (!element.isConnected || !areas.has(place.area)) {
       places.delete(element)
       element.removeAttribute('data-card-follow')
     }
-    const areas = [...document.querySelectorAll('.card .ground')]
     for (const area of areas) {
       const elements = [...area.querySelectorAll('.card')]
       // One in which there is nothing to read has the pointer all the same.

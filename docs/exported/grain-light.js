@@ -53,12 +53,11 @@
 
   // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
   function findAll() {
-    for (const [element, place] of effect.places) {
-      if (element.isConnected && place.area.matches('.card')) continue
+    const areas = new Set([...document.querySelectorAll('.card')])
+    for (const [element, place] of effect.places) if (!element.isConnected || !areas.has(place.area)) {
       effect.places.delete(element)
       element.removeAttribute('data-card-grain-light')
     }
-    const areas = [...document.querySelectorAll('.card')]
     for (const area of areas) {
       if (!effect.places.has(area)) begin(area, area)
     }

@@ -49,14 +49,12 @@
 
   // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
   function findAll(effect) {
-    for (const [element, place] of effect.places) {
-      if (element.isConnected && place.area.matches(effect.select)) continue
+    const areas = new Set([...document.querySelectorAll(effect.select)])
+    for (const [element, place] of effect.places) if (!element.isConnected || !areas.has(place.area)) {
       effect.places.delete(element)
       element.removeAttribute(effect.mark)
     }
-    if (!effect.findsAll) return
-    const areas = [...document.querySelectorAll(effect.select)]
-    for (const area of areas) {
+    if (effect.findsAll) for (const area of areas) {
       if (!effect.places.has(area)) begin(effect, area, area)
     }
   }
