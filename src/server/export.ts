@@ -2,7 +2,7 @@
 import type { Page, Site } from '../core/site/site'
 import { copyPage } from './copy'
 import { read } from './reader/reader'
-import type { ScriptCost, ScriptText } from './reader/tasks'
+import type { ScriptCost, ScriptText, WrittenShape } from './reader/tasks'
 
 /** What is known of how a page is dressed, beside its HTML: a copy with its sheets in it, and what could not be had. */
 async function dressedPage(site: Site, page: Page, html: string) {
@@ -18,3 +18,6 @@ export const scriptOf = async (site: Site, page: Page, html: string, only?: stri
 
 /** What each thing that a script allows for weighs in it. Throws as `exportPage`. */
 export const costsOf = async (site: Site, page: Page, html: string, only?: string): Promise<readonly ScriptCost[]> => read('costs', { site, page, html, only, ...(await dressedPage(site, page, html)) })
+
+/** The script of a page as the studio's own compiler would write it; null where nothing plays. Throws as `exportPage`. */
+export const shapeOf = async (site: Site, page: Page, html: string): Promise<WrittenShape | null> => read('shape', { site, page, html, ...(await dressedPage(site, page, html)) })

@@ -16,6 +16,7 @@ import { whenIdle } from './store/idle'
 import { makeLetters } from './store/letters'
 import { makeSearch, searchWorker } from './store/search'
 import { makeSiteStore } from './store/site-store'
+import { foresee } from './store/scripts'
 import { makeStageLink } from './store/stage-link'
 import { makeThreadStore } from './store/thread-store'
 import { makeViewStore } from './store/view-store'
@@ -41,6 +42,7 @@ const noStorage = { getItem: () => null, setItem: () => undefined, removeItem: (
 export function StudioScreen({ siteId, pageId, site, revision }: StudioScreenProps) {
   const studio = useMemo<Studio | null>(() => {
     if (!site.pages.some(({ id }) => id === pageId)) return null
+    if (typeof window !== 'undefined') foresee(siteId, pageId)
     const storage = typeof localStorage === 'undefined' ? noStorage : localStorage
     return {
       store: makeSiteStore({ id: siteId, site, revision, window: nanoid(16), storage }),

@@ -2,7 +2,7 @@
 import type { Source } from './effects'
 import type { Facts, Leaving } from './facts'
 import { joinFragments, type Fragment } from './join'
-import { handedOut, planScript, withNumbers, type Shape } from './plan'
+import { handedOut, keyOf, planScript, withNumbers, type Shape } from './plan'
 import { specialise } from './specialise'
 
 /** Scripts by their shapes: what differs by numbers alone is written once. */
@@ -13,7 +13,7 @@ const mostWritten = 200
 export function writeShape(shape: Shape, fragments: readonly Fragment[]): string {
   const kept = written.get(fragments) ?? new Map<string, string>()
   written.set(fragments, kept)
-  const key = JSON.stringify(shape)
+  const key = keyOf(shape)
   const made = kept.get(key) ?? wrapped(specialise(joinFragments(fragments, shape.main, new Map(shape.known))), shape)
   if (kept.size >= mostWritten) kept.clear()
   kept.set(key, made)

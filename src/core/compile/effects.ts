@@ -136,7 +136,7 @@ function insetsOf(insets: NonNullable<Area['insets']>): string {
 }
 
 /** Whether something of an area is seen without the pointer: a part, or a value that is not neutral while it is away. */
-function doesStand(rig: Rig, area: Area): boolean {
+export function doesStand(rig: Rig, area: Area): boolean {
   if (rig.parts.some((part) => part.area === area.id && !part.whileOn && part.inside === undefined)) return true
   const channelOf = (id: string | undefined) => rig.channels.find((channel) => channel.id === id)
   const ofArea = rig.outputs.filter((output) => partOf(output.to) === undefined && (channelOf(output.channel ?? output.weight)?.area ?? rig.areas[0]?.id) === area.id)

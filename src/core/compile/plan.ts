@@ -20,6 +20,12 @@ export interface Shape {
   readonly isModule: boolean
 }
 
+/** By which shapes are told apart. */
+export const keyOf = (shape: Shape): string => JSON.stringify(shape)
+
+/** Effects without what is told of them in comments: with it a number of the stylesheet would make another script. */
+export const withoutWords = (sources: readonly Source[]): readonly Source[] => sources.map(({ rig, names }) => ({ rig, names }))
+
 /** A script before it is written. */
 export interface ScriptPlan {
   readonly shape: Shape

@@ -10,7 +10,7 @@ type Given<Task extends TaskName> = Parameters<(typeof tasks)[Task]>[0]
 type Value<Task extends TaskName> = ReturnType<(typeof tasks)[Task]>
 
 /** How long a task may take, ms; and how much memory a thread may have beside the bytes of files, MB. */
-const budgetMs: Readonly<Record<TaskName, number>> = { import: 20_000, check: 8000, copy: 8000, script: 8000, costs: 20_000, export: 8000, pack: 30_000 }
+const budgetMs: Readonly<Record<TaskName, number>> = { import: 20_000, check: 8000, copy: 8000, script: 8000, shape: 8000, costs: 20_000, export: 8000, pack: 30_000 }
 const budgetMb = 200
 
 interface Job {

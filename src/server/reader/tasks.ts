@@ -5,7 +5,8 @@ import { zipSync } from 'fflate'
 import sniffEncoding from 'html-encoding-sniffer'
 import { gzippedSize, minifyScript } from '../../bundle/minify'
 import { writePage } from '../../bundle/page'
-import { compile } from '../../core/compile/compile'
+import { compile, writeShape } from '../../core/compile/compile'
+import { keyOf, planScript, withoutWords } from '../../core/compile/plan'
 import { factNames, type FactName, type Facts, type Leaving } from '../../core/compile/facts'
 import { factsOf } from '../../core/compile/tree-facts'
 import { planFigures, type Figure } from '../../core/export/plan'
@@ -73,6 +74,12 @@ export interface ScriptText {
   readonly smallBytes: number
 }
 
+/** A script with stand-ins for its numbers, and the key of its shape. */
+export interface WrittenShape {
+  readonly key: string
+  readonly text: string
+}
+
 /** What something in a script weighs, bytes of its small form gzipped: a fact that it allows for, or being taken off again; and whether it is in it. */
 export interface ScriptCost {
   readonly what: FactName | 'takesOff'
@@ -102,6 +109,13 @@ export const tasks = {
     const readable = compileFor(planFigures(task.site, task.page.id, task.only), task)
     const small = minifyScript(readable)
     return { readable, small, smallBytes: gzippedSize(small) }
+  },
+  /** What the studio's own compiler would write for the page, by its shape. */
+  shape: (task: ExportTask): WrittenShape | null => {
+    const figures = planFigures(task.site, task.page.id)
+    if (figures.length === 0) return null
+    const { shape } = planScript(withoutWords(figures), factsFor(figures, task), { allows: task.site.script?.allows })
+    return { key: keyOf(shape), text: writeShape(shape, scriptFragments()) }
   },
   costs: (task: ExportTask): readonly ScriptCost[] => {
     const figures = planFigures(task.site, task.page.id, task.only)

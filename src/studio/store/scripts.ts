@@ -1,8 +1,9 @@
 // The scripts that play on pages in the studio: those that are exported, written by a worker for what the page in its frame is.
-import { planScript, withNumbers, type Shape } from '../../core/compile/plan'
+import * as z from 'zod'
+import { keyOf, planScript, withNumbers, withoutWords, type Shape } from '../../core/compile/plan'
 import { askedBy, takeFacts, type PageFacts } from '../../core/compile/page-facts'
 import type { FactName, Facts } from '../../core/compile/facts'
-import type { Source } from '../../core/compile/effects'
+import { doesStand, type Source } from '../../core/compile/effects'
 import { writesOf } from '../../core/compile/writes'
 import type { FromCompiler, ToCompiler } from '../../worker/protocol'
 import type { StageLink } from './stage-link'
@@ -25,6 +26,19 @@ function compilerWorker(): Worker {
   return compiler
 }
 
+const shapeSchema = z.object({ key: z.string(), text: z.string() }).nullable()
+
+/** What the server is writing meanwhile. */
+let coming: Promise<unknown> = Promise.resolve()
+
+/** The server writes the script of a page that opens, while the studio and its compiler are still being loaded. */
+export function foresee(siteId: string, pageId: string): void {
+  coming = fetch(`/api/sites/${siteId}/script?page=${pageId}`).then(async (response) => {
+    const made = response.ok ? shapeSchema.parse(await response.json()) : null
+    if (made) written.set(made.key, made.text)
+  }).catch(() => undefined)
+}
+
 /** A shape, written out by the worker. */
 function write(shape: Shape, key: string): Promise<string> {
   return new Promise((resolve, fail) => {
@@ -41,12 +55,15 @@ function write(shape: Shape, key: string): Promise<string> {
 /** The script of these effects: at once where one of its shape was written before. */
 export function scriptFor(sources: readonly Source[], facts: Facts, allows: readonly FactName[] = []): string | Promise<string> {
   if (sources.length === 0) return ''
-  // What effects do is told in comments, which nobody reads here; then a number of the stylesheet makes no other script.
-  const { shape, numbers } = planScript(sources.map(({ rig, names }) => ({ rig, names })), facts, { allows })
-  const key = JSON.stringify(shape)
+  const { shape, numbers } = planScript(withoutWords(sources), facts, { allows })
+  const key = keyOf(shape)
   const known = written.get(key)
-  return known === undefined ? write(shape, key).then((text) => withNumbers(text, numbers)) : withNumbers(known, numbers)
+  return known === undefined ? coming.then(() => written.get(key) ?? write(shape, key)).then((text) => withNumbers(text, numbers)) : withNumbers(known, numbers)
 }
+
+/** What a script hangs on: all of its effects but the values of their knobs, which stand in the stylesheet, unless something is seen by them at all. */
+const inputsOf = (sources: readonly Source[], allows: readonly FactName[]): string =>
+  JSON.stringify([allows, sources.map(({ rig, names }) => [names, { ...rig, tokens: [], knobs: rig.knobs.map((knob) => ({ ...knob, value: 0 })) }, rig.areas.map((area) => doesStand(rig, area))])])
 
 /** Plays effects on the page in one frame, whichever page comes into it. */
 export interface ScriptPlay {
@@ -60,6 +77,8 @@ export function makeScriptPlay(link: StageLink, onFail: (error: unknown) => void
   const known = new Map<string, PageFacts>()
   let playing: { readonly sources: readonly Source[]; readonly allows: readonly FactName[] } | undefined
   let round = 0
+  /** What the script hangs on that plays, or is on its way. */
+  let inputs = ''
   /** What there is to know of the page; asked of it once. */
   const factsFor = (sources: readonly Source[]): PageFacts | Promise<PageFacts> => {
     const about = askedBy(sources)
@@ -76,15 +95,22 @@ export function makeScriptPlay(link: StageLink, onFail: (error: unknown) => void
   const show = () => {
     if (!playing) return
     const { sources, allows } = playing
+    const now = inputsOf(sources, allows)
+    if (now === inputs) return
+    inputs = now
     const mine = ++round
     const say = (text: string) => mine === round && link.say({ type: 'play', played: { text, writes: writesOf(sources) } })
     const text = textFor(sources, allows)
     if (typeof text === 'string') say(text)
-    else text.then(say, (error: unknown) => mine === round && onFail(error))
+    else text.then(say, (error: unknown) => {
+      inputs = ''
+      if (mine === round) onFail(error)
+    })
   }
   const stop = link.listen(({ type }) => {
     if (type !== 'ready') return
     known.clear()
+    inputs = ''
     show()
   })
   return {

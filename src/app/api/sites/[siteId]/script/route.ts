@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { readBody } from '@/server/body'
-import { costsOf, scriptOf } from '@/server/export'
+import { costsOf, scriptOf, shapeOf } from '@/server/export'
 import { checkIdentifiers } from '@/server/identifiers'
 import { answer, Problem } from '@/server/problem'
 import { readPage } from '@/server/sites'
@@ -8,6 +8,15 @@ import { siteSchema } from '@/core/site/site'
 
 interface Context {
   readonly params: Promise<{ siteId: string }>
+}
+
+/** The script of a page as it was saved last, for the studio that opens it. */
+export function GET(request: Request, { params }: Context) {
+  return answer(async () => {
+    const { siteId, pageId } = checkIdentifiers({ ...(await params), pageId: new URL(request.url).searchParams.get('page') ?? '' })
+    const { site, page, html } = await readPage(siteId, pageId)
+    return Response.json(await shapeOf(site, page, html))
+  })
 }
 
 const asked = z.object({ page: z.string().max(100), only: z.string().max(100).optional(), effects: siteSchema.shape.effects, values: siteSchema.shape.values, script: siteSchema.shape.script, what: z.enum(['text', 'costs']).default('text') })
