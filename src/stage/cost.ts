@@ -39,7 +39,7 @@ export function shareOfWindow(elements: Iterable<Element>, width: number, height
   return hit.size / cells ** 2
 }
 
-/** Counts what the frames of a player do on a page, and reports the dearest of the last moments. */
+/** Counts what the frames of a script do on a page, and reports the dearest of the last moments. */
 export function countCosts(page: Document, report: (cost: Cost) => void): Counted {
   let boxes = 0
   let isCounting = false

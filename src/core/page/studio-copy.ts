@@ -118,7 +118,7 @@ function prepareElement(element: Element, path: string, around: Surroundings, ho
 }
 
 /**
- * What the agent and the player ask of a document or an element: an element of such a name would stand in its place
+ * What the agent and scripts ask of a document or an element: an element of such a name would stand in its place
  * (named access on documents and forms), so the studio's copy spells it otherwise.
  */
 const asked = new Set(

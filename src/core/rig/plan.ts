@@ -1,4 +1,4 @@
-// From a rig to what the player is told: one figure for each of its areas.
+// From a rig to what is played of it: one figure for each of its areas.
 import { partOf, type Channel, type Output, type Rig } from './rig'
 import { keptProperties, propertyOf, slotName } from './slot'
 import type { PlayedChannel, PlayedFigure, PlayedFrame, Write } from './played'
@@ -47,7 +47,7 @@ export function isPlain({ curve }: Output): boolean {
 /** Whether the elements of a rig share a vanishing point with what stands beside them. */
 export const sharesEye = ({ rules }: Rig) => rules.some(({ css }) => 'perspective' in css)
 
-/** What the player plays of a rig: a figure for each area, in order. */
+/** What is played of a rig: a figure for each area, in order. */
 export function planRig(rig: Rig, names: Names): readonly PlayedFigure[] {
   const drives = [...new Set(rig.outputs.filter(({ to }) => partOf(to) === undefined).map(({ slot }) => propertyOf(slot)))]
   const kept = drives.filter((property) => property in keptProperties)

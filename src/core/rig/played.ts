@@ -1,4 +1,4 @@
-// What the player is told of a figure: where to listen, and which custom property follows which signal.
+// A figure as it is played: where it listens, and which custom property follows which signal.
 import type { ColourCurve } from '../curve/colour'
 import type { Curve } from '../curve/curve'
 import type { Area, Channel, FrameOf, Part, Target } from './rig'

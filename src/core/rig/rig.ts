@@ -1,4 +1,4 @@
-// The rig: what an effect is made of. Data only; every kind expands to one, and the player plays nothing else.
+// The rig: what an effect is made of. Data only; every kind expands to one, and scripts are made of nothing else.
 import type { ColourCurve } from '../curve/colour'
 import type { Curve } from '../curve/curve'
 import type { Feel } from '../feel/feel'

@@ -99,7 +99,7 @@ export const areaShape = z.object({
 })
 const areaSchema = areaShape.refine(({ of, select: text }) => of === 'window' || text !== '', { error: 'needs a selector', path: ['select'] })
 
-/** How a channel is followed: in a rig, and in what the player is told. */
+/** How a channel is followed. */
 export const followedShape = z.object({
   id: identifier,
   signal: signalSchema,
