@@ -18,7 +18,7 @@ const fragments = readFragments('.')
 /** What runs scripts in the studio, as one script that defines `stage`. */
 const stageScript = buildSync({ stdin: { contents: "export { runScript } from './src/play/run-script'\nexport { takeOff } from './src/play/take-off'", resolveDir: '.', loader: 'ts' }, bundle: true, write: false, format: 'iife', globalName: 'stage', target: 'es2022' }).outputFiles[0]?.text ?? ''
 
-const namesOf = (name: string): Names => ({ title: `Figure ${name}`, name })
+export const namesOf = (name: string): Names => ({ title: `Figure ${name}`, name })
 
 /** A rig of channels in one area, with the usual things filled in; checked at the border. */
 export function rigFrom(area: object, channels: readonly object[], outputs: readonly object[], more: Partial<Rig> = {}): Rig {
@@ -91,6 +91,30 @@ export const transformApart = (page: Page, one: string, other: string) =>
     return Math.max(...[...first].map((value, i) => Math.abs(value - (second[i] ?? NaN))))
   }, [one, other])
 
+
+/**
+ * Plays a trace to rigs by a clock that jumps from frame to frame, and gives what was written by then of some properties: for each frame
+ * and property, on each match of a selector or in it, as text.
+ */
+export async function playThrough(page: Page, html: string, rigs: Readonly<Record<string, Rig>>, trace: readonly Sample[], frames: readonly number[], asked: readonly { readonly select: string; readonly property: string }[]): Promise<readonly (readonly (readonly string[])[])[]> {
+  await page.setContent(withStyles(html, rigs))
+  await page.addScriptTag({ content: stageScript })
+  return page.evaluate(([text, samples, times, properties]) => {
+    const due: ((now: number) => void)[] = []
+    const running = (window as unknown as Staged).stage.runScript(text, { root: document, nonce: '', requestFrame: (callback: (now: number) => void) => due.push(callback), elementFromPoint: (x: number, y: number) => document.elementFromPoint(x, y) })
+    let next = 0
+    return times.map((t) => {
+      for (let sample = samples[next]; sample && sample.t <= t; sample = samples[++next]) running.hear(sample, sample.phase === 'leave' || sample.phase === 'cancel' ? null : document.elementFromPoint(sample.x, sample.y))
+      for (const callback of due.splice(0)) callback(t)
+      return properties.map(({ select, property }) => {
+        const readIn = (element: HTMLElement) => element.style.getPropertyValue(property) || (element.querySelector<HTMLElement>(`[style*="${property}:"]`)?.style.getPropertyValue(property) ?? '')
+        const texts = [...document.querySelectorAll<HTMLElement>(select)].map(readIn)
+        // What is read in one place may be written in another.
+        return texts.some((each) => each !== '') ? texts : [readIn(document.documentElement)]
+      })
+    })
+  }, [scriptOf(rigs, html), trace, frames, asked] as const)
+}
 
 /** Opens a page with the script of these rigs in it, as an export has it. */
 export async function playReal(page: Page, html: string, rigs: Readonly<Record<string, Rig>>, hasScripts = false): Promise<void> {

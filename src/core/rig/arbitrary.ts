@@ -42,7 +42,7 @@ const curve = fc.record({
 
 const channel: fc.Arbitrary<Omit<Channel, 'id'>> = fc
   .record({ signal, frame, away, feel, going: fc.option(feel, { nil: undefined }), curve: fc.option(curve, { nil: undefined }), group: fc.constantFrom('turn' as const, 'light' as const) })
-  .chain((base) => fc.record({ chain: fc.option(fc.integer({ min: 1, max: 12 }), { nil: undefined, freq: 5 }), halfLife: glide, timing: fc.option(fc.array(fc.record({ from: fc.constantFrom(...lookNames, 'any' as const), to: fc.constantFrom(...lookNames), feel }), { maxLength: 3 }), { nil: undefined }) }).map(({ chain, halfLife, timing }) => ({
+  .chain((base) => fc.record({ chain: fc.oneof({ weight: 5, arbitrary: fc.constant(undefined) }, { weight: 1, arbitrary: fc.integer({ min: 1, max: 12 }) }), halfLife: glide, timing: fc.option(fc.array(fc.record({ from: fc.constantFrom(...lookNames, 'any' as const), to: fc.constantFrom(...lookNames), feel }), { maxLength: 3 }), { nil: undefined }) }).map(({ chain, halfLife, timing }) => ({
     ...base,
     area: 'cards',
     // A chain follows by a glide.
