@@ -24,6 +24,13 @@ export function followerAt(value: number): Follower {
 /** What is left of a motion; used again and again. */
 const left: Motion = { gap: 0, speed: 0 }
 
+/** Works out what is left of the motion at `t` (ms), however little. */
+function moveLeft(follower: Follower, t: number): void {
+  const { since, gap, speed, feel } = follower
+  left.gap = left.speed = 0
+  if (gap !== 0 || speed !== 0) laws[feel.kind].move(feel, follower, Math.max(0, t - since), left)
+}
+
 /**
  * Works out what is left of the motion at `t` (ms), and gives whether it rests: it takes the target exactly from the first
  * instant after which its closed form stays within the band for ever. The answer hangs on the instant alone, so it is the
@@ -31,12 +38,9 @@ const left: Motion = { gap: 0, speed: 0 }
  */
 export function rests(follower: Follower, t: number): boolean {
   const { since, gap, speed, feel, band } = follower
-  left.gap = left.speed = 0
+  moveLeft(follower, t)
   if (gap === 0 && speed === 0) return true
-  const law = laws[feel.kind]
-  const ms = Math.max(0, t - since)
-  law.move(feel, follower, ms, left)
-  if (!law.rests(feel, left, ms, band)) return false
+  if (!laws[feel.kind].rests(feel, left, Math.max(0, t - since), band)) return false
   left.gap = left.speed = 0
   return true
 }
@@ -48,12 +52,13 @@ export function valueAt(follower: Follower, t: number): number {
 
 /**
  * Turns the follower to a new target at `t`, with the feel it goes by from now on; it goes on from where it is and as
- * fast as it is. Does nothing while both are as before. `range` is the span of values that rest is judged by.
+ * fast as it is, also where that is too little to be seen: a target that creeps is not followed by leaps. Does nothing while both are as before. `range` is the span of values that rest is judged by.
  */
 export function turnTo(follower: Follower, target: number, feel: Feel, range: number, t: number): void {
   const isSame = follower.target === target
   if (isSame && follower.feel === feel) return
-  if (rests(follower, t) && isSame) return
+  if (isSame && rests(follower, t)) return
+  moveLeft(follower, t)
   follower.gap = left.gap + follower.target - target
   follower.speed = left.speed
   follower.since = t

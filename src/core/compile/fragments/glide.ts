@@ -1,8 +1,7 @@
-import { rest } from './rest'
 import type { Follower, Motion } from './types'
 
 /** The gap halves again and again, in the same time each. */
 export function glide({ gap, since, band }: Follower, t: number, halfLifeMs: number): Motion {
   const left = gap * 2 ** ((since - t) / halfLifeMs)
-  return Math.abs(left) > band ? { gap: left, speed: 0, moves: true } : rest
+  return { gap: left, speed: 0, moves: Math.abs(left) > band }
 }

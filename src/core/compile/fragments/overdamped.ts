@@ -1,4 +1,3 @@
-import { rest } from './rest'
 import type { Follower, Motion } from './types'
 
 /** A spring that creeps to its mark, exactly: a fast and a slow share of what is missing die away on their own. */
@@ -7,6 +6,5 @@ export function overdamped({ gap, speed, since, band }: Follower, t: number, dec
   const push = (speed + decay * gap) / split
   const slow = ((gap + push) / 2) * Math.exp((split - decay) * s)
   const fast = ((gap - push) / 2) * Math.exp((-split - decay) * s)
-  if (Math.abs(slow) + Math.abs(fast) < band) return rest
-  return { gap: slow + fast, speed: (split - decay) * slow - (split + decay) * fast, moves: true }
+  return { gap: slow + fast, speed: (split - decay) * slow - (split + decay) * fast, moves: Math.abs(slow) + Math.abs(fast) >= band }
 }

@@ -1,6 +1,10 @@
 import type { Feel, Follower } from './types'
 
-export const valueAt = (follower: Follower, t: number) => follower.target + follower.feel(follower, t).gap
+/** Where a value is at t: at its target, once it is too near to be seen apart. */
+export function valueAt(follower: Follower, t: number): number {
+  const { gap, moves } = follower.feel(follower, t)
+  return moves ? follower.target + gap : follower.target
+}
 
 /** Turns a value to a new target at t: it goes on from where it is and as fast as it is. */
 export function turn(follower: Follower, target: number, feel: Feel, t: number): void {

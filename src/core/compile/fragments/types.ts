@@ -21,7 +21,7 @@ export interface At extends Frame {
   readonly others?: Look | undefined
 }
 
-/** What is missing to the target, and how fast that changes (per second). */
+/** What is missing to the target, and how fast that changes (per second); whether it is seen, and will go on. */
 export interface Motion {
   readonly gap: number
   readonly speed: number
