@@ -3,6 +3,7 @@ import type { Browser, Page } from '@playwright/test'
 import { createHash } from 'node:crypto'
 import { tiltDefaults } from '../src/core/effect/tilt/settings'
 import type { House } from '../e2e/support/house'
+import { cardsPage, clickOnPage, stageOf } from '../e2e/support/stage'
 import { median } from './browser'
 import type { Report } from './comparisons'
 
@@ -171,12 +172,48 @@ async function timesToOpen(browser: Browser, house: House, rounds = 5): Promise<
   return { ours: median(ours), bare: median(bare) }
 }
 
-/** The studio: a number that is dragged, pointer moves, opening. */
+/** How long it takes from touching a recipe until it plays on the element that was pointed at, ms: one after another. */
+async function timesToTry(browser: Browser, house: House, recipes = 8): Promise<readonly number[]> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await page.addInitScript(nameHelper)
+  await page.addInitScript(() => {
+    const noted: { touched: number[]; plays: number[] } = { touched: [], plays: [] }
+    Object.assign(window, { tried: noted })
+    const now = () => performance.timeOrigin + performance.now()
+    addEventListener('message', ({ data }: MessageEvent<{ type?: string }>) => {
+      if (data.type === 'play') noted.plays.push(now())
+    })
+    addEventListener('pointerover', ({ target }) => (target as Element).closest('section[aria-label="Recipes"] button') && noted.touched.push(now()), true)
+  })
+  await page.goto(await house.addSite('bench-try', cardsPage))
+  const frame = await stageOf(page)
+  await page.keyboard.press('p')
+  await clickOnPage(page, frame, '.card:nth-child(2) h2')
+  const buttons = page.getByRole('region', { name: 'Recipes' }).getByRole('button').filter({ has: page.locator('div') })
+  await buttons.first().waitFor()
+  // A designer looks before touching.
+  await page.waitForTimeout(6000)
+  const times: number[] = []
+  for (let i = 0; i < recipes; i++) {
+    await buttons.nth(i).hover()
+    await page.waitForTimeout(500)
+    const touched = await page.evaluate(() => (window as unknown as { tried: { touched: number[] } }).tried.touched.splice(0))
+    const plays = await frame.evaluate(() => (window as unknown as { tried: { plays: number[] } }).tried.plays.splice(0))
+    const [begun, shown] = [touched[0], plays.at(-1)]
+    if (begun !== undefined && shown !== undefined) times.push(shown - begun)
+  }
+  await page.close()
+  if (times.length < recipes / 2) throw new Error(`Only ${times.length} of ${recipes} recipes were seen to play.`)
+  return times
+}
+
+/** The studio: a number that is dragged, pointer moves, opening, trying recipes. */
 export async function compareStudio(browser: Browser, house: House): Promise<Report> {
   const frames = await framesToShow(browser, house)
   const late = frames.filter((each) => each > 2 || each < 1).length / Math.max(1, frames.length)
   const commits = await commitsOfMoves(browser, house)
   const { ours, bare } = await timesToOpen(browser, house)
+  const tries = await timesToTry(browser, house)
   return {
     title: 'The studio, on a page of 1,000 elements with 20 effects',
     lines: [
@@ -185,11 +222,14 @@ export async function compareStudio(browser: Browser, house: House): Promise<Rep
       `Renders of React during 200 moves over the page: ${commits}.`,
       '',
       `A site of ten pages, from its address until its page plays and its words can be dragged: ${Math.round(ours)} ms; the bare page of the same HTML is drawn after ${Math.round(bare)} ms.`,
+      '',
+      `From touching a recipe until its script is on the page, on an element that was pointed at some seconds ago: ${Math.round(median(tries))} ms (${tries.map((each) => Math.round(each)).join(', ')}).`,
     ],
     aims: [
       { words: 'steps that are later than the frame after the next', measured: late, most: 0.05 },
       { words: 'renders of React during pointer moves', measured: commits, most: 0 },
       { words: 'seconds to open a site of ten pages', measured: ours / 1000, most: 1 },
+      { words: 'ms from touching a recipe until it plays', measured: median(tries), most: 50 },
     ],
   }
 }

@@ -96,6 +96,7 @@
       turn(follower, reading, at.t)
     }
   }
+
   // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
   function turn(follower, target, t) {
     if (target !== follower.target) {
@@ -115,7 +116,7 @@
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = underdamped(follower, t)
-      for (const target of targetsOf(place, value)) target.style.setProperty('--card-fold-x', (follower.target + gap).toFixed(4))
+      for (const target of targetsOf(place, value)) target.style.setProperty('--card-fold-x', (moves ? follower.target + gap : follower.target).toFixed(4))
       if (moves) place.moves = true
     }
     return place.moves
@@ -176,8 +177,6 @@
     return frame
   }
 
-  const rest = { gap: 0, speed: 0, moves: false }
-
   // The elements that a value is written on.
   function targetsOf(place, { onParts }) {
     if (onParts) return onParts.flatMap((part) => place.parts?.get(part) ?? [])
@@ -187,14 +186,13 @@
   const decay = 2 * Math.PI * 2.27 * 0.715
   const swing = 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)
   // Settles in 416 ms, 4 % past the mark.
-  // A spring that swings past its mark, exactly: what is missing at t (ms) and how fast that changes; nothing once it is too little to be seen.
+  // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
   function underdamped({ gap, speed, since }, t) {
     const s = (t - since) / 1000
     const fade = Math.exp(-decay * s)
     const push = (speed + decay * gap) / swing
-    if (fade * Math.hypot(gap, push) < 0.0002) return rest
     const [cos, sin] = [Math.cos(swing * s), Math.sin(swing * s)]
-    return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: true }
+    return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: fade * Math.hypot(gap, push) >= 0.0002 }
   }
 
   // A corner at 42 % folds each card, its walls slanted by 26° and the second one in 30 % shade; the words slide by 12 % against the pointer.

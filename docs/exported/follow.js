@@ -97,6 +97,7 @@
       turn(follower, target, at.t)
     }
   }
+
   // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
   function turn(follower, target, t) {
     if (target !== follower.target) {
@@ -115,7 +116,7 @@
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = critical(follower, t)
-      place.element.style.setProperty(value.property, (follower.target + gap).toFixed(2))
+      place.element.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(2))
       if (moves) place.moves = true
     }
     return place.moves
@@ -123,13 +124,12 @@
 
   const decay = 2 * Math.PI * 3.571
   // Settles in 260 ms.
-  // A spring that reaches its mark soonest without passing it, exactly: what is missing at t (ms) and how fast that changes.
+  // A spring that reaches its mark soonest without passing it, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
   function critical({ gap, speed, since }, t) {
     const s = (t - since) / 1000
     const fade = Math.exp(-decay * s)
     const push = speed + decay * gap
-    if (fade * (Math.abs(gap) + Math.abs(push) * (s + 1 / decay)) < 0.12) return rest
-    return { gap: fade * (gap + push * s), speed: fade * (speed - decay * push * s), moves: true }
+    return { gap: fade * (gap + push * s), speed: fade * (speed - decay * push * s), moves: fade * (Math.abs(gap) + Math.abs(push) * (s + 1 / decay)) >= 0.12 }
   }
 
   // Where elements lie, and since when that is known.
@@ -149,8 +149,6 @@
   }
 
   const limited = (value) => Math.min(600, Math.max(-600, value))
-
-  const rest = { gap: 0, speed: 0, moves: false }
 
   // In its what it stands in, each card goes wherever the pointer goes, by at most 600 px across and 600 px up and down; it leans by 0°.
   const places = new Map()

@@ -101,7 +101,7 @@
     const reading = at.place.isOn ? value.read(at, follower) : 0
     // What nobody sees begins where the pointer is.
     const seen = value.seenBy === undefined ? undefined : at.place.followers[value.seenBy]
-    if (arrives && seen && !(seen.target + seen.feel(seen, at.t).gap)) Object.assign(follower, { target: reading, gap: 0, speed: 0 })
+    if (arrives && seen && !valueAt(seen, at.t)) Object.assign(follower, { target: reading, gap: 0, speed: 0 })
     // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
     const feel = at.place.isOn ? value.feel : (value.going ?? value.feel)
     const t = at.t
@@ -109,6 +109,12 @@
       const { gap, speed } = follower.feel(follower, t)
       Object.assign(follower, { target: reading, feel, since: t, gap: gap + follower.target - reading, speed })
     }
+  }
+
+  // Where a value is at t: at its target, once it is too near to be seen apart.
+  function valueAt(follower, t) {
+    const { gap, moves } = follower.feel(follower, t)
+    return moves ? follower.target + gap : follower.target
   }
 
   // Writes the values of a place at t; tells whether it goes on.
@@ -122,7 +128,7 @@
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = follower.feel(follower, t)
-      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (follower.target + gap).toFixed(value.digits))
+      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits))
       if (moves) place.moves = true
     }
     showParts(place, effect.parts)
@@ -205,14 +211,13 @@
   const decay = 2 * Math.PI * 2.27 * 0.715
   const swing = 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)
   // Settles in 416 ms, 4 % past the mark.
-  // A spring that swings past its mark, exactly: what is missing at t (ms) and how fast that changes; nothing once it is too little to be seen.
+  // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
   function underdamped({ gap, speed, since, band }, t) {
     const s = (t - since) / 1000
     const fade = Math.exp(-decay * s)
     const push = (speed + decay * gap) / swing
-    if (fade * Math.hypot(gap, push) < band) return rest
     const [cos, sin] = [Math.cos(swing * s), Math.sin(swing * s)]
-    return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: true }
+    return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: fade * Math.hypot(gap, push) >= band }
   }
   const ease = bezier()
   const comes = (follower, t) => timed(follower, t, 180)

@@ -111,6 +111,7 @@
     effect.places.set(element, place)
     place.own = readOwn(effect, place)
   }
+
   // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
   function turn(follower, target, feel, t) {
     if (target !== follower.target || feel !== follower.feel) {
@@ -133,7 +134,7 @@
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = follower.feel(follower, t)
-      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (follower.target + gap).toFixed(value.digits))
+      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits))
       if (moves) place.moves = true
     }
     if (!effect.keeps && !place.moves && !place.isOn) effect.places.delete(place.element)
@@ -266,14 +267,13 @@
   const decay = 2 * Math.PI * 2.27 * 0.715
   const swing = 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)
   // Settles in 416 ms, 4 % past the mark.
-  // A spring that swings past its mark, exactly: what is missing at t (ms) and how fast that changes; nothing once it is too little to be seen.
+  // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
   function underdamped({ gap, speed, since, band }, t) {
     const s = (t - since) / 1000
     const fade = Math.exp(-decay * s)
     const push = (speed + decay * gap) / swing
-    if (fade * Math.hypot(gap, push) < band) return rest
     const [cos, sin] = [Math.cos(swing * s), Math.sin(swing * s)]
-    return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: true }
+    return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: fade * Math.hypot(gap, push) >= band }
   }
   const ease = bezier()
   const comes = (follower, t) => timed(follower, t, 180)

@@ -79,6 +79,7 @@
       turn(follower, reading, at.t)
     }
   }
+
   // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
   function turn(follower, target, t) {
     if (target !== follower.target) {
@@ -97,7 +98,7 @@
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = underdamped(follower, t)
-      place.element.style.setProperty(value.property, (follower.target + gap).toFixed(4))
+      place.element.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(4))
       if (moves) place.moves = true
     }
     if (!place.moves && !place.isOn) places.delete(place.element)
@@ -132,19 +133,16 @@
     return frame
   }
 
-  const rest = { gap: 0, speed: 0, moves: false }
-
   const decay = 2 * Math.PI * 2.27 * 0.715
   const swing = 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)
   // Settles in 416 ms, 4 % past the mark.
-  // A spring that swings past its mark, exactly: what is missing at t (ms) and how fast that changes; nothing once it is too little to be seen.
+  // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
   function underdamped({ gap, speed, since }, t) {
     const s = (t - since) / 1000
     const fade = Math.exp(-decay * s)
     const push = (speed + decay * gap) / swing
-    if (fade * Math.hypot(gap, push) < 0.0002) return rest
     const [cos, sin] = [Math.cos(swing * s), Math.sin(swing * s)]
-    return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: true }
+    return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: fade * Math.hypot(gap, push) >= 0.0002 }
   }
 
   // Over each card, the edge under the pointer sinks by 9°, seen from 820 px.

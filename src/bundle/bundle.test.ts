@@ -75,6 +75,15 @@ describe('a compiled script', () => {
     expect(problemsIn(all.join('\n'), [...undefinedName, ...unused])).toEqual([])
   }, 240_000)
 
+  it('is none where effects ask for none', () => {
+    const [one] = tilt
+    if (!one) throw new Error('There is no tilt.')
+    const still = { ...one, rig: { ...one.rig, channels: [], parts: [], outputs: [] } }
+    expect(compile([still], worstFacts, fragments)).toBe('')
+    expect(compile([still, one], plainFacts, fragments)).toBe(compile([one], plainFacts, fragments))
+    expect(writePage('<p>', 'p { color: red }\n', '')).not.toContain('script')
+  })
+
   it('passes the lint of exported code', () => {
     expect(faultsIn('(() => {\n  const a = 1\n  if (false) show(2)\n})()\n')).toHaveLength(2)
     expect(scripts.flatMap(({ of, script }) => faultsIn(script).map((fault) => `${of}: ${fault}`))).toEqual([])

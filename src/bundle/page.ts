@@ -4,7 +4,7 @@ import { parse, type DefaultTreeAdapterTypes } from 'parse5'
 type Element = DefaultTreeAdapterTypes.Element
 
 /**
- * The page with `stylesheet` at the end of its head and `script`, which may be a module, at the end of its body; every other byte is as it
+ * The page with `stylesheet` at the end of its head and `script`, which may be a module or nothing at all, at the end of its body; every other byte is as it
  * was. Where the source leaves head or body out, they go where the parser would have closed them.
  */
 export function writePage(source: string, stylesheet: string, script: string, isModule = false): string {
@@ -15,7 +15,7 @@ export function writePage(source: string, stylesheet: string, script: string, is
   const headEnd = child('head')?.sourceCodeLocation?.endTag?.startOffset ?? bodyStart ?? 0
   const bodyEnd = child('body')?.sourceCodeLocation?.endTag?.startOffset ?? html?.sourceCodeLocation?.endTag?.startOffset ?? source.length
   const style = `<style>\n${stylesheet}</style>\n`
-  const code = `<script${isModule ? ' type="module"' : ''}>\n${script}</script>\n`
+  const code = script === '' ? '' : `<script${isModule ? ' type="module"' : ''}>\n${script}</script>\n`
   return source.slice(0, headEnd) + style + source.slice(headEnd, bodyEnd) + code + source.slice(bodyEnd)
 }
 

@@ -40,8 +40,12 @@ export const handedOut = 'handOut'
 const carried = /(?<![\w.])(\d+\.\d+|\d{2,}|[2-9])(?![\w.])/g
 const standIn = (index: number) => `9876543${String(index).padStart(5, '0')}`
 
+/** Whether an effect asks for a script at all: one whose rules are all that there is leaves none. */
+export const needsScript = ({ rig }: Source): boolean => rig.channels.length > 0 || rig.parts.length > 0 || rig.areas.some(({ looks }) => looks !== undefined)
+
 /** What these effects ask for on a page of which this is known, as a designer wants it. */
-export function planScript(sources: readonly Source[], known: Facts, leaving: Leaving = {}): ScriptPlan {
+export function planScript(all: readonly Source[], known: Facts, leaving: Leaving = {}): ScriptPlan {
+  const sources = all.filter(needsScript)
   const facts = allowing(known, leaving)
   const constants = new Constants()
   const moved = sources.flatMap(movedBy)

@@ -6,7 +6,7 @@ import sniffEncoding from 'html-encoding-sniffer'
 import { gzippedSize, minifyScript } from '../../bundle/minify'
 import { writePage } from '../../bundle/page'
 import { compile, writeShape } from '../../core/compile/compile'
-import { keyOf, planScript, withoutWords } from '../../core/compile/plan'
+import { keyOf, needsScript, planScript, withoutWords } from '../../core/compile/plan'
 import { factNames, type FactName, type Facts, type Leaving } from '../../core/compile/facts'
 import { factsOf } from '../../core/compile/tree-facts'
 import { planFigures, type Figure } from '../../core/export/plan'
@@ -113,7 +113,7 @@ export const tasks = {
   /** What the studio's own compiler would write for the page, by its shape. */
   shape: (task: ExportTask): WrittenShape | null => {
     const figures = planFigures(task.site, task.page.id)
-    if (figures.length === 0) return null
+    if (!figures.some(needsScript)) return null
     const { shape } = planScript(withoutWords(figures), factsFor(figures, task), { allows: task.site.script?.allows })
     return { key: keyOf(shape), text: writeShape(shape, scriptFragments()) }
   },

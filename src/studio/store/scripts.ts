@@ -1,11 +1,12 @@
 // The scripts that play on pages in the studio: those that are exported, written by a worker for what the page in its frame is.
 import * as z from 'zod'
-import { keyOf, planScript, withNumbers, withoutWords, type Shape } from '../../core/compile/plan'
+import { keyOf, needsScript, planScript, withNumbers, withoutWords, type Shape } from '../../core/compile/plan'
 import { askedBy, takeFacts, type PageFacts } from '../../core/compile/page-facts'
 import type { FactName, Facts } from '../../core/compile/facts'
 import { doesStand, type Source } from '../../core/compile/effects'
 import { writesOf } from '../../core/compile/writes'
 import type { FromCompiler, ToCompiler } from '../../worker/protocol'
+import { whenIdle } from './idle'
 import type { StageLink } from './stage-link'
 
 /** Scripts by their shapes, with stand-ins for numbers: a number that is dragged asks nobody. */
@@ -52,12 +53,22 @@ function write(shape: Shape, key: string): Promise<string> {
   })
 }
 
+let isWarm = false
+
+/** Once there is a moment, the compiler writes what plays already: the next script that is new then comes soon. */
+function warmUp(shape: Shape, key: string): void {
+  if (isWarm) return
+  isWarm = true
+  void whenIdle(4000).then(() => write(shape, key)).catch(() => undefined)
+}
+
 /** The script of these effects: at once where one of its shape was written before. */
 export function scriptFor(sources: readonly Source[], facts: Facts, allows: readonly FactName[] = []): string | Promise<string> {
-  if (sources.length === 0) return ''
+  if (!sources.some(needsScript)) return ''
   const { shape, numbers } = planScript(withoutWords(sources), facts, { allows })
   const key = keyOf(shape)
   const known = written.get(key)
+  warmUp(shape, key)
   return known === undefined ? coming.then(() => written.get(key) ?? write(shape, key)).then((text) => withNumbers(text, numbers)) : withNumbers(known, numbers)
 }
 
