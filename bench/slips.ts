@@ -16,8 +16,8 @@ const slips: readonly (readonly [name: string, text: string, slip: string])[] = 
   ['underdamped', 'gap * cos + push * sin', 'gap * sin + push * cos'],
   ['underdamped', 'decay * push + swing * gap', 'decay * push - swing * gap'],
   ['underdamped', 'speed * cos -', 'speed * cos +'],
-  ['underdamped', 'moves: true', 'moves: false'],
-  ['underdamped', '< band', '< 200 * band'],
+  ['underdamped', 'moves: fade * Math.hypot(gap, push) >= band', 'moves: false'],
+  ['underdamped', '>= band', '>= 200 * band'],
   ['critical', 'gap + push * s', 'gap - push * s'],
   ['critical', 'speed - decay * push * s', 'speed + decay * push * s'],
   ['critical', 'speed + decay * gap', 'decay * gap'],
@@ -26,7 +26,7 @@ const slips: readonly (readonly [name: string, text: string, slip: string])[] = 
   ['overdamped', '(split + decay) * fast', '(split - decay) * fast'],
   ['glide', '(since - t)', '(t - since)'],
   ['glide', 'gap * 2 **', 'gap * Math.E **'],
-  ['glide', 'speed: 0, moves: true', 'speed: 0, moves: false'],
+  ['glide', 'moves: Math.abs(left) > band', 'moves: false'],
   ['timed', 't - since - delayMs', 't - since + delayMs'],
   ['timed', '1 - (share', '(share'],
   ['timed', 'share < 1', 'share < 0.9'],
@@ -105,7 +105,7 @@ const slips: readonly (readonly [name: string, text: string, slip: string])[] = 
   ['writeChain', 'value.link ?? k++', 'k++'],
 ]
 
-const tries = 120
+const tries = 90
 const root = new URL('..', import.meta.url).pathname
 const fragments = readFragments(root)
 const samples = fc.sample(cases(4), { numRuns: tries, seed: 20261128 })

@@ -27,6 +27,10 @@ test('pictures of the main views', async ({ page, house }) => {
   await page.keyboard.press('c')
   await settle(page)
   await page.screenshot({ path: `${folder}/code.png` })
+  await page.getByRole('button', { name: 'What this script counts on' }).click()
+  await page.getByRole('list', { name: 'What this script counts on' }).waitFor()
+  await settle(page)
+  await page.screenshot({ path: `${folder}/counts.png` })
 
   await page.keyboard.press('c')
   const edit = async (name: string, to: string) => {

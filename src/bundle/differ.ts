@@ -49,28 +49,41 @@ export interface Difference {
   readonly isAsleep: boolean
 }
 
+/** How many samples are heard before each frame, and what time it shows: every third one hears moves that are up to 6 ms newer than itself. */
+function heardBy(rig: Rig, trace: readonly Sample[], frames: readonly number[]): readonly { readonly now: number; readonly count: number; readonly shown: number }[] {
+  const takesTouch = rig.areas.some(({ pointer }) => pointer === 'any')
+  let [count, shown] = [0, 0]
+  return frames.map((now, k) => {
+    while ((trace[count]?.t ?? Infinity) <= now) count++
+    shown = Math.max(shown, now)
+    for (let sample = trace[count]; k % 3 === 0 && sample?.phase === 'move' && sample.t <= now + 6 && (takesTouch || sample.pointerType !== 'touch'); sample = trace[++count]) shown = Math.max(shown, sample.t)
+    return { now, count, shown }
+  })
+}
+
 /** Plays a rig by its script and by evaluate(), and gives by how much they differ, in shares of the range. */
 function differ(rig: Rig, at: Boxes, trace: readonly Sample[], frames: readonly number[], fragments: readonly Fragment[]): Difference {
   const page = makePage(at, '.card', '.layer')
   page.play(compile([{ rig, names }], plainFacts, fragments))
-  const { columns, moments } = evaluate(rig, trace, at, frames)
+  const heard = heardBy(rig, trace, frames)
+  const { columns, moments } = evaluate(rig, trace, at, heard.map(({ shown }) => shown))
   let worst = 0
   let told = ''
   let next = 0
-  for (const { t, values } of moments) {
+  for (const [m, { t, values }] of moments.entries()) {
     // What is heard with one frame comes in one group, as far as it is of one sort; some of it is newer than the frame.
     let group: Sample[] = []
     const flush = () => {
       page.hear(group)
       group = []
     }
-    for (let sample = trace[next]; sample && sample.t <= t; sample = trace[++next]) {
+    for (let sample = trace[next]; sample && next < (heard[m]?.count ?? 0); sample = trace[++next]) {
       if (sample.phase !== 'move' || sample.pointerType !== group[0]?.pointerType) flush()
       group.push(sample)
       if (sample.phase !== 'move') flush()
     }
     flush()
-    page.frame(t)
+    page.frame(heard[m]?.now ?? t)
     for (const channel of rig.channels) {
       const { frame, id, chain } = channel
       const link = chain === undefined ? undefined : chain - 1

@@ -5,6 +5,6 @@ import type { FromCompiler, ToCompiler } from './protocol'
 
 const fragments = fetch(`${location.origin}/api/fragments`).then((response) => response.json() as Promise<readonly Fragment[]>)
 
-addEventListener('message', ({ data: { id, shape } }: MessageEvent<ToCompiler>) => {
-  fragments.then((made) => ({ id, text: writeShape(shape, made) })).catch((error: unknown) => ({ id, failure: error instanceof Error ? error.message : String(error) })).then((answer: FromCompiler) => postMessage(answer), console.error)
+addEventListener('message', ({ data: { shape } }: MessageEvent<ToCompiler>) => {
+  fragments.then((made) => ({ text: writeShape(shape, made) })).catch((error: unknown) => ({ failure: error instanceof Error ? error.message : String(error) })).then((answer: FromCompiler) => postMessage(answer), console.error)
 })

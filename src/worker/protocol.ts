@@ -55,9 +55,8 @@ export interface FromWorker {
 
 export type { HeldBack, Rung }
 
-/** A script that is to be written, and how it reads: by the same number. */
+/** A script that is to be written, and how it reads: one after another. */
 export interface ToCompiler {
-  readonly id: number
   readonly shape: Shape
 }
-export type FromCompiler = { readonly id: number } & ({ readonly text: string } | { readonly failure: string })
+export type FromCompiler = { readonly text: string } | { readonly failure: string }

@@ -37,7 +37,7 @@ const frame: fc.Arbitrary<FrameOf> = fc.constantFrom<FrameOf>('area', 'area', 'w
 const away = fc.record({ kind: fc.constantFrom('settle' as const, 'hold' as const, 'letGo' as const), pose: between(-1, 1) })
 const curve = fc.record({
   stops: fc.tuple(between(-5, 5), between(-5, 5), between(-5, 5), easing).map(([a, b, c, each]) => [{ at: -1, value: a, easing: each }, { at: 0.3, value: b }, { at: 400, value: c }]),
-  beyond: fc.constantFrom('clamp' as const),
+  beyond: fc.constantFrom('clamp' as const, 'extend' as const),
 })
 
 const channel: fc.Arbitrary<Omit<Channel, 'id'>> = fc

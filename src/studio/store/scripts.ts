@@ -12,19 +12,60 @@ import type { StageLink } from './stage-link'
 /** Scripts by their shapes, with stand-ins for numbers: a number that is dragged asks nobody. */
 const written = new Map<string, string>()
 const mostWritten = 500
-const waiting = new Map<number, { readonly take: (text: string) => void; readonly fail: (error: Error) => void }>()
+
+/** What waits for the compiler, which writes one after another: what plays on a page before what may be played next. */
+interface Job {
+  readonly key: string
+  readonly shape: Shape
+  isUrgent: boolean
+  readonly promise: Promise<string>
+  readonly take: (text: string) => void
+  readonly fail: (error: Error) => void
+}
+const jobs: Job[] = []
+let current: Job | undefined
 let compiler: Worker | undefined
-let asked = 0
 
 function compilerWorker(): Worker {
   if (compiler) return compiler
   compiler = new Worker(new URL('../../worker/compile.ts', import.meta.url), { type: 'module' })
   compiler.addEventListener('message', ({ data }: MessageEvent<FromCompiler>) => {
-    if ('text' in data) waiting.get(data.id)?.take(data.text)
-    else waiting.get(data.id)?.fail(new Error(data.failure))
-    waiting.delete(data.id)
+    const job = current
+    current = undefined
+    if (job && 'text' in data) {
+      if (written.size >= mostWritten) written.clear()
+      written.set(job.key, data.text)
+      job.take(data.text)
+    } else if (job && 'failure' in data) job.fail(new Error(data.failure))
+    next()
   })
   return compiler
+}
+
+function next(): void {
+  if (current) return
+  const urgent = jobs.findIndex(({ isUrgent }) => isUrgent)
+  ;[current] = jobs.splice(Math.max(0, urgent), 1)
+  if (current) compilerWorker().postMessage({ shape: current.shape } satisfies ToCompiler)
+}
+
+/** A shape, written out by the worker. */
+function write(shape: Shape, key: string, isUrgent: boolean): Promise<string> {
+  const known = current?.key === key ? current : jobs.find((job) => job.key === key)
+  if (known) {
+    known.isUrgent ||= isUrgent
+    return known.promise
+  }
+  const { promise, resolve, reject } = withResolvers()
+  jobs.push({ key, shape, isUrgent, promise, take: resolve, fail: reject })
+  next()
+  return promise
+}
+
+function withResolvers() {
+  let [resolve, reject]: [(text: string) => void, (error: Error) => void] = [() => undefined, () => undefined]
+  const promise = new Promise<string>((take, fail) => ([resolve, reject] = [take, fail]))
+  return { promise, resolve, reject }
 }
 
 const shapeSchema = z.object({ key: z.string(), text: z.string() }).nullable()
@@ -40,36 +81,23 @@ export function foresee(siteId: string, pageId: string): void {
   }).catch(() => undefined)
 }
 
-/** A shape, written out by the worker. */
-function write(shape: Shape, key: string): Promise<string> {
-  return new Promise((resolve, fail) => {
-    const id = ++asked
-    waiting.set(id, { fail, take: (text) => {
-      if (written.size >= mostWritten) written.clear()
-      written.set(key, text)
-      resolve(text)
-    } })
-    compilerWorker().postMessage({ id, shape } satisfies ToCompiler)
-  })
-}
-
 let isWarm = false
 
 /** Once there is a moment, the compiler writes what plays already: the next script that is new then comes soon. */
 function warmUp(shape: Shape, key: string): void {
   if (isWarm) return
   isWarm = true
-  void whenIdle(4000).then(() => write(shape, key)).catch(() => undefined)
+  void whenIdle(4000).then(() => write(shape, key, false)).catch(() => undefined)
 }
 
-/** The script of these effects: at once where one of its shape was written before. */
-export function scriptFor(sources: readonly Source[], facts: Facts, allows: readonly FactName[] = []): string | Promise<string> {
+/** The script of these effects: at once where one of its shape was written before; urgent is what somebody waits for. */
+export function scriptFor(sources: readonly Source[], facts: Facts, allows: readonly FactName[] = [], isUrgent = false): string | Promise<string> {
   if (!sources.some(needsScript)) return ''
   const { shape, numbers } = planScript(withoutWords(sources), facts, { allows })
   const key = keyOf(shape)
   const known = written.get(key)
   warmUp(shape, key)
-  return known === undefined ? coming.then(() => written.get(key) ?? write(shape, key)).then((text) => withNumbers(text, numbers)) : withNumbers(known, numbers)
+  return known === undefined ? coming.then(() => written.get(key) ?? write(shape, key, isUrgent)).then((text) => withNumbers(text, numbers)) : withNumbers(known, numbers)
 }
 
 /** What a script hangs on: all of its effects but the values of their knobs, which stand in the stylesheet, unless something is seen by them at all. */
@@ -99,9 +127,9 @@ export function makeScriptPlay(link: StageLink, onFail: (error: unknown) => void
       return facts
     })
   }
-  const textFor = (sources: readonly Source[], allows: readonly FactName[]): string | Promise<string> => {
+  const textFor = (sources: readonly Source[], allows: readonly FactName[], isUrgent: boolean): string | Promise<string> => {
     const facts = factsFor(sources)
-    return facts instanceof Promise ? facts.then((each) => scriptFor(sources, takeFacts(each), allows)) : scriptFor(sources, takeFacts(facts), allows)
+    return facts instanceof Promise ? facts.then((each) => scriptFor(sources, takeFacts(each), allows, isUrgent)) : scriptFor(sources, takeFacts(facts), allows, isUrgent)
   }
   const show = () => {
     if (!playing) return
@@ -111,7 +139,7 @@ export function makeScriptPlay(link: StageLink, onFail: (error: unknown) => void
     inputs = now
     const mine = ++round
     const say = (text: string) => mine === round && link.say({ type: 'play', played: { text, writes: writesOf(sources) } })
-    const text = textFor(sources, allows)
+    const text = textFor(sources, allows, true)
     if (typeof text === 'string') say(text)
     else text.then(say, (error: unknown) => {
       inputs = ''
@@ -129,7 +157,7 @@ export function makeScriptPlay(link: StageLink, onFail: (error: unknown) => void
       playing = { sources, allows }
       show()
     },
-    prepare: (sources, allows = []) => Promise.resolve(textFor(sources, allows)).catch(() => undefined),
+    prepare: (sources, allows = []) => Promise.resolve(textFor(sources, allows, false)).catch(() => undefined),
     end: () => {
       round++
       stop()
