@@ -18,7 +18,11 @@ const fragments = readFragments(new URL('../..', import.meta.url).pathname)
 const budgets = { tilt: 1540, tiltAtWorst: 2670, kind: 2310, seven: 3840 }
 
 const named = (name: string) => ({ title: name, name })
-const rigOf = ({ id, expand, roles, defaults }: AnyKind, select = '.card') => ({ rig: expand(defaults, select, Object.fromEntries(roles(defaults).slice(1).map((role) => [role.id, `${select} .${role.id}`]))), names: named(id), sentence: `What ${id} does.` })
+/** An effect as it is from the start; one by hand, which has nothing then, as its first recipe has it. */
+const rigOf = ({ id, expand, roles, defaults, recipes }: AnyKind, select = '.card') => {
+  const settings = id === 'free' ? recipes[0]?.settings : defaults
+  return { rig: expand(settings, select, Object.fromEntries(roles(settings).slice(1).map((role) => [role.id, `${select} .${role.id}`]))), names: named(id), sentence: `What ${id} does.` }
+}
 const seven = kinds.filter(({ id }) => id !== 'free').map((kind) => rigOf(kind, `.${kind.id}`))
 const tilt = seven.filter(({ names }) => names.name === 'tilt')
 const scripts = [

@@ -16,7 +16,7 @@ import { whenIdle } from './store/idle'
 import { makeLetters } from './store/letters'
 import { makeSearch, searchWorker } from './store/search'
 import { makeSiteStore } from './store/site-store'
-import { foresee } from './store/scripts'
+import { foresee, warmCompiler } from './store/scripts'
 import { makeStageLink } from './store/stage-link'
 import { makeThreadStore } from './store/thread-store'
 import { makeViewStore } from './store/view-store'
@@ -64,7 +64,10 @@ export function StudioScreen({ siteId, pageId, site, revision }: StudioScreenPro
       if (!hasEnded) disconnect = studio.store.connect()
     })
     const stopKeys = listenToKeys(studio)
-    void studio.link.whenReady(4000).then(() => whenIdle(2000)).then(loadPointing)
+    void studio.link.whenReady(4000).then(() => whenIdle(2000)).then(() => {
+      warmCompiler()
+      return loadPointing()
+    })
     return () => {
       hasEnded = true
       stopKeys()

@@ -68,7 +68,7 @@ export function tablesOf({ rig, names, sentence }: Source, constants: Constants,
       const isArea = of === 'area'
       const members = channels.map(({ id }) => rig.channels.find((channel) => channel.id === id)).filter((channel): channel is Channel => channel !== undefined)
       const around = { insets: isArea ? area.insets : undefined, isBetween: (isArea && (area.insets === undefined || area.of !== 'each')) || of === 'window', measure, hasBorders }
-      const written = channels.flatMap(({ id, writes, seenBy }) => withParts(writes.length > 0 ? writes : [bareWrite(id)], names).map((each) => ({ id, ...each, seenBy })))
+      const written = channels.flatMap(({ id, writes, seenBy }) => withParts(writes.length > 0 ? writes : [bareWrite], names).map((each) => ({ id, ...each, seenBy })))
       const indexOf = (seenBy: number | undefined) => (seenBy === undefined ? -1 : written.findIndex(({ id }) => id === channels[seenBy]?.id))
       const values = written.flatMap(({ id, write, parts, seenBy }) => {
         const channel = members.find((each) => each.id === id)
@@ -92,7 +92,7 @@ function withParts(writes: readonly Write[], { name }: Names): readonly { readon
 }
 
 /** What nothing is written of is followed all the same, since others hang on it. */
-const bareWrite = (id: string): Write => ({ property: `--${id}` })
+const bareWrite: Write = { property: '' }
 
 function fieldsOf(rig: Rig, names: Names, area: Area, figure: PlayedFigure, of: FrameOf, isFirst: boolean, measure: Measure, values: readonly Fields[], moved: readonly string[]): Fields {
   const name = nameOfArea(names, rig, area.id)

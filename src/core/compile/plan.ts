@@ -81,6 +81,7 @@ function givenOf(tables: readonly EffectTable[], sources: readonly Source[], mov
     hasPath: reads('place.entry') || reads('place.exit'),
     asksButtons: hasLooks || reads('pointer.buttons'),
     asksStood: hasLooks || reads('isStill'),
+    hasUnwritten: tables.some(({ values }) => values.some((value) => !value.has('property'))),
     hasFlows: some('due'),
     hasFinds: some('keeps'),
     hasBorders,
@@ -97,7 +98,7 @@ function givenOf(tables: readonly EffectTable[], sources: readonly Source[], mov
     tells: hasOwnCode,
   }
   const drives = [...new Set(sources.flatMap(({ rig }) => rig.outputs.filter(({ to }) => partOf(to) === undefined).map(({ slot }) => propertyOf(slot))))]
-  const written = tables.flatMap(({ values }) => values.filter((value) => !value.has('onParts')).map((value) => value.get('property') ?? ''))
+  const written = tables.flatMap(({ values }) => values.filter((value) => !value.has('onParts')).flatMap((value) => value.get('property') ?? []))
   const list = (texts: readonly string[]) => `[${texts.join(', ')}]`
   const lists = {
     heard: list(heard.map(quote)),

@@ -145,7 +145,7 @@ function stretchesOf<Value>(stops: readonly { readonly at: number; readonly valu
 /** The fields of a channel that is written as `write` says, or on all of these parts; `seenBy` is the index of the value that tells whether it is seen. */
 export function writeChannel(channel: Channel, write: Write, parts: readonly string[], seenBy: number, around: Surroundings, constants: Constants): Fields {
   const { signal, away, curve, feel, going, timing, chain } = channel
-  const fields = new Map<string, string>([['property', quote(write.property)], ...writeSignal(signal, around, constants)])
+  const fields = new Map<string, string>([...(write.property === '' ? [] : [['property', quote(write.property)] as const]), ...writeSignal(signal, around, constants)])
   const pose = signal.of === 'look' ? signal.values.off : away.pose
   fields.set('pose', number(pose))
   if (curve) fields.set('curve', constants.name('bend', writeCurve(curve, constants)))

@@ -2,7 +2,8 @@
 import * as z from 'zod'
 import { keyOf, needsScript, planScript, withNumbers, withoutWords, type Shape } from '../../core/compile/plan'
 import { askedBy, takeFacts, type PageFacts } from '../../core/compile/page-facts'
-import type { FactName, Facts } from '../../core/compile/facts'
+import { plainFacts, type FactName, type Facts } from '../../core/compile/facts'
+import { findKind } from '../../core/effect/kinds'
 import { doesStand, type Source } from '../../core/compile/effects'
 import { writesOf } from '../../core/compile/writes'
 import type { FromCompiler, ToCompiler } from '../../worker/protocol'
@@ -81,13 +82,12 @@ export function foresee(siteId: string, pageId: string): void {
   }).catch(() => undefined)
 }
 
-let isWarm = false
-
-/** Once there is a moment, the compiler writes what plays already: the next script that is new then comes soon. */
-function warmUp(shape: Shape, key: string): void {
-  if (isWarm) return
-  isWarm = true
-  void whenIdle(4000).then(() => write(shape, key, false)).catch(() => undefined)
+/** Once there is a moment, the compiler writes a script that nobody needs: the first one that somebody waits for comes sooner. */
+export function warmCompiler(): void {
+  const tilt = findKind('tilt')
+  if (!tilt) return
+  const { shape } = planScript([{ rig: tilt.expand(tilt.defaults, '.card', {}), names: { title: 'A card', name: 'card-tilt' } }], plainFacts)
+  void whenIdle(2000).then(() => write(shape, keyOf(shape), false)).catch(() => undefined)
 }
 
 /** The script of these effects: at once where one of its shape was written before; urgent is what somebody waits for. */
@@ -96,7 +96,6 @@ export function scriptFor(sources: readonly Source[], facts: Facts, allows: read
   const { shape, numbers } = planScript(withoutWords(sources), facts, { allows })
   const key = keyOf(shape)
   const known = written.get(key)
-  warmUp(shape, key)
   return known === undefined ? coming.then(() => written.get(key) ?? write(shape, key, isUrgent)).then((text) => withNumbers(text, numbers)) : withNumbers(known, numbers)
 }
 

@@ -21,6 +21,8 @@ export const given = {
   asksButtons: true,
   /** Some value asks how long the pointer has stood. */
   asksStood: true,
+  /** Some values are only followed, since others hang on them. */
+  hasUnwritten: true,
   /** Some values change between events; some effect has hover looks. */
   hasFlows: true,
   /** Some effect finds all its elements, or keeps their places. */

@@ -40,7 +40,7 @@ export function write(effect: Effect, place: Place, t: number): boolean {
     if (value.links) writeChain(effect, place, follower, t)
     else {
       const { gap, moves } = follower.feel(follower, t)
-      for (const target of targetsOf(effect, place, value)) set(target, value, moves ? follower.target + gap : follower.target)
+      if (!given.hasUnwritten || value.property) for (const target of targetsOf(effect, place, value)) set(target, value, moves ? follower.target + gap : follower.target)
       if (moves) place.moves = true
     }
   }
