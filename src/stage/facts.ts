@@ -15,9 +15,9 @@ export function readPage(page: Document, isOurs: (sheet: CSSStyleSheet) => boole
   const animated: (readonly [string, string])[] = []
   const walk = (list: CSSRuleList, around: string) => {
     for (const rule of list) {
-      const select = rule instanceof CSSStyleRule ? rule.selectorText : around
-      if (rule instanceof CSSKeyframeRule) animated.push(...declarationsOf(rule.style))
-      else if ('style' in rule && select !== '') rules.push({ select, declarations: declarationsOf(rule.style as CSSStyleDeclaration) })
+      const { selectorText: select = around, keyText, style } = rule as Partial<CSSStyleRule & CSSKeyframeRule>
+      if (style && keyText !== undefined) animated.push(...declarationsOf(style))
+      else if (style && select !== '') rules.push({ select, declarations: declarationsOf(style) })
       if ('cssRules' in rule) walk(rule.cssRules as CSSRuleList, select)
     }
   }
@@ -36,5 +36,5 @@ export function readPage(page: Document, isOurs: (sheet: CSSStyleSheet) => boole
 
 function declarationsOf(style: CSSStyleDeclaration): Declarations {
   // Our own effects write custom properties, and transitions behind those of the page.
-  return [...style].filter((property) => !property.startsWith('--')).map((property) => [property, style.getPropertyValue(property)] as const)
+  return Array.from(style).filter((property) => !property.startsWith('--')).map((property) => [property, style.getPropertyValue(property)] as const)
 }

@@ -36,8 +36,8 @@ export interface ScriptPlan {
 /** Stands for handing a function out, until the script is written. */
 export const handedOut = 'handOut'
 
-/** Numbers that are only carried through: all but 0 and 1, by which something may be of no use. */
-const carried = /(?<![\w.])(\d+\.\d+|\d{2,}|[2-9])(?![\w.])/g
+/** Numbers that are only carried through: all but 0 and 1, by which something may be of no use, and 2, which formulas have. */
+const carried = /(?<![\w.])(\d+\.\d+|\d{2,}|[3-9])(?![\w.])/g
 const standIn = (index: number) => `9876543${String(index).padStart(5, '0')}`
 
 /** Whether an effect asks for a script at all: one whose rules are all that there is leaves none. */
@@ -52,14 +52,21 @@ export function planScript(all: readonly Source[], known: Facts, leaving: Leavin
   const tables = sources.flatMap((source) => tablesOf(source, constants, facts.hasBorders, (select, box) => measureFor(select, box, moved, facts), moved.map(({ select }) => select)))
   const members = new Map([...givenOf(tables, sources, moved, facts), ['takesOff', String(leaving.takesOff === true)] as const, ...knownOf(tables)])
   const main = [...constants.lines, '', writeTables(tables, members), '', ...(members.get('hasFinds') === 'true' ? ['stand()'] : []), ...(members.get('watches') === 'true' ? ['watch()'] : []), 'listen()', ...(leaving.takesOff ? [`${handedOut}(takeOff)`] : []), ''].join('\n')
+  const numbers: string[] = []
   const indexes = new Map<string, number>()
-  const mask = (text: string) => text.replaceAll(carried, (value) => {
-    const index = indexes.get(value) ?? indexes.size
+  const maskCode = (text: string) => text.replaceAll(carried, (value) => {
+    const index = indexes.get(value) ?? numbers.push(value) - 1
     indexes.set(value, index)
     return standIn(index)
   })
+  // What is told in a comment has nothing to do with what happens to be as much.
+  const maskComment = (text: string) => text.replaceAll(/(?<![\w.])\d+(?:\.\d+)?(?![\w.])/g, (value) => standIn(numbers.push(value) - 1))
+  const mask = (text: string) => text.split('\n').map((line) => {
+    const [, code = '', comment = ''] = /^((?:[^/']|'[^'\n]*'|\/(?!\/))*)(.*)$/.exec(line) ?? []
+    return maskCode(code) + maskComment(comment)
+  }).join('\n')
   const shape = { main: mask(main), takesOff: leaving.takesOff === true, isModule: leaving.isModule === true, known: [...members].map(([name, text]) => [name, mask(text)] as const) }
-  return { shape, numbers: [...indexes.keys()] }
+  return { shape, numbers }
 }
 
 /** A script that was written with stand-ins, with the numbers in their places. */

@@ -40,6 +40,13 @@ function compilerWorker(): Worker {
     } else if (job && 'failure' in data) job.fail(new Error(data.failure))
     next()
   })
+  // One that could not be loaded is made anew for whoever asks next.
+  compiler.addEventListener('error', () => {
+    const job = current
+    compiler = current = undefined
+    job?.fail(new Error('The part of the studio that writes scripts could not be loaded. What played before goes on; change something to try again.'))
+    next()
+  })
   return compiler
 }
 

@@ -1,0 +1,193 @@
+// Scripts in the studio: who waits for the compiler, what asks nobody, and what is said to a page.
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import type { PageFacts } from '../../core/compile/page-facts'
+import { findKind } from '../../core/effect/kinds'
+import type { FromStage, ToStage } from '../../stage/protocol'
+import type { FromCompiler, ToCompiler } from '../../worker/protocol'
+import type { foresee, makeScriptPlay } from './scripts'
+import type { StageLink } from './stage-link'
+
+/** A compiler that answers when it is told to. */
+class FakeWorker {
+  static made: FakeWorker[] = []
+  readonly asked: ToCompiler[] = []
+  readonly listeners = new Map<string, (event: { readonly data?: FromCompiler }) => void>()
+  constructor() {
+    FakeWorker.made.push(this)
+  }
+  addEventListener(type: string, listener: (event: { readonly data?: FromCompiler }) => void) {
+    this.listeners.set(type, listener)
+  }
+  postMessage(message: ToCompiler) {
+    this.asked.push(message)
+  }
+  /** Answers what was asked last: with what was asked, so that a test can tell. */
+  answer(failure?: string) {
+    const { shape } = this.asked.at(-1) ?? { shape: { main: '' } }
+    this.listeners.get('message')?.({ data: failure === undefined ? { text: shape.main } : { failure } })
+  }
+}
+
+const facts: PageFacts = { hasBorders: false, hasTurns: false, hasOwnStyles: false, hasTransitions: false, hasLateElements: false, hasOwnCode: false, liesIn: [] }
+
+/** A line to a page that tells these facts when it is asked. */
+function makeLink() {
+  const said: ToStage[] = []
+  const listeners = new Set<(message: FromStage) => void>()
+  const asked: ToStage[] = []
+  const link: StageLink = {
+    say: (message) => void said.push(message),
+    connect: () => () => undefined,
+    greet: () => undefined,
+    ask: async (message, take) => {
+      asked.push(message)
+      await Promise.resolve()
+      const answer = take({ type: 'facts', key: message.type === 'facts' ? message.key : '', facts })
+      if (answer === undefined) throw new Error('The page does not answer; it may still be loading.')
+      return answer
+    },
+    whenReady: () => Promise.resolve(),
+    listen: (listener) => {
+      listeners.add(listener)
+      return () => listeners.delete(listener)
+    },
+  }
+  return { link, said, asked, ready: () => listeners.forEach((listener) => listener({ type: 'ready', now: 0 })) }
+}
+
+const sourceOf = (kind: string, changes: object = {}, select = '.card') => {
+  const found = findKind(kind)
+  if (!found) throw new Error(kind)
+  return { rig: found.expand({ ...(found.defaults as object), ...changes }, select, {}), names: { title: kind, name: `card-${kind}` }, sentence: 'What it does.' }
+}
+const spring = (frequencyHz: number) => ({ follow: { kind: 'spring', frequencyHz, dampingRatio: 0.7 } })
+const texts = (said: readonly ToStage[]) => said.flatMap((message) => (message.type === 'play' ? [message.played.text] : []))
+const settle = () => new Promise((resolve) => setTimeout(resolve, 5))
+
+describe('scripts in the studio', () => {
+  let scripts: { readonly foresee: typeof foresee; readonly makeScriptPlay: typeof makeScriptPlay }
+  beforeEach(async () => {
+    FakeWorker.made = []
+    vi.resetModules()
+    vi.stubGlobal('Worker', FakeWorker)
+    scripts = await import('./scripts')
+  })
+  const worker = () => FakeWorker.made.at(-1) ?? new FakeWorker()
+
+  it('are written once for each shape: a number that is dragged asks nobody, one of the stylesheet is not even planned', async () => {
+    const { link, said, asked } = makeLink()
+    const play = scripts.makeScriptPlay(link, () => undefined)
+    play.play([sourceOf('tilt', spring(2.5))])
+    await settle()
+    worker().answer()
+    await settle()
+    expect(texts(said)).toHaveLength(1)
+    play.play([sourceOf('tilt', spring(3.25))])
+    expect(texts(said)).toHaveLength(2)
+    expect(texts(said)[1]).toContain('3.25')
+    play.play([sourceOf('tilt', { ...spring(3.25), acrossDeg: 14, upDownDeg: 14 })])
+    expect(texts(said)).toHaveLength(2)
+    expect([worker().asked.length, asked.length]).toEqual([1, 1])
+    expect(said.find((message) => message.type === 'play')?.played.writes).toContainEqual({ name: '--card-tilt-x', select: '.card' })
+  })
+
+  it('are asked about anew when another page comes into the frame', async () => {
+    const { link, asked, ready } = makeLink()
+    scripts.makeScriptPlay(link, () => undefined).play([sourceOf('tilt')])
+    await settle()
+    ready()
+    await settle()
+    expect(asked).toHaveLength(2)
+    expect(worker().asked).toHaveLength(1)
+  })
+
+  it('that somebody waits for come before those that may be played next', async () => {
+    const { link, said } = makeLink()
+    const play = scripts.makeScriptPlay(link, () => undefined)
+    for (const kind of ['glow', 'fold', 'drift']) void play.prepare([sourceOf(kind)])
+    await settle()
+    play.play([sourceOf('tilt')])
+    await settle()
+    for (let i = 0; i < 2; i++) {
+      worker().answer()
+      await settle()
+    }
+    expect(texts(said)).toHaveLength(1)
+    expect(texts(said)[0]).toContain('--card-tilt-x')
+    expect(worker().asked).toHaveLength(3)
+    // What was written to be ready is at hand.
+    for (let i = 0; i < 2; i++) {
+      worker().answer()
+      await settle()
+    }
+    play.play([sourceOf('drift')])
+    expect(texts(said)).toHaveLength(2)
+    expect(worker().asked).toHaveLength(4)
+  })
+
+  it('that are out of date when they come are not played', async () => {
+    const { link, said } = makeLink()
+    const play = scripts.makeScriptPlay(link, () => undefined)
+    play.play([sourceOf('glow')])
+    await settle()
+    play.play([sourceOf('tilt')])
+    await settle()
+    worker().answer()
+    await settle()
+    expect(texts(said)).toHaveLength(0)
+    worker().answer()
+    await settle()
+    expect(texts(said)[0]).toContain('--card-tilt-x')
+    play.end()
+  })
+
+  it('that cannot be written are told of in a sentence, and tried again with the next change', async () => {
+    const failed: string[] = []
+    const { link, said } = makeLink()
+    const play = scripts.makeScriptPlay(link, (error) => failed.push((error as Error).message))
+    play.play([sourceOf('tilt')])
+    await settle()
+    worker().answer('The studio’s server cannot be reached.')
+    await settle()
+    play.play([sourceOf('tilt')])
+    await settle()
+    worker().listeners.get('error')?.({})
+    await settle()
+    expect(failed).toEqual(['The studio’s server cannot be reached.', expect.stringContaining('could not be loaded')])
+    play.play([sourceOf('tilt')])
+    await settle()
+    expect(FakeWorker.made).toHaveLength(2)
+    worker().answer()
+    await settle()
+    expect(texts(said)).toHaveLength(1)
+  })
+
+  it('of nothing that asks for one are none, and no compiler is begun for them', async () => {
+    const { link, said } = makeLink()
+    const play = scripts.makeScriptPlay(link, () => undefined)
+    play.play([])
+    await settle()
+    const tilt = sourceOf('tilt')
+    play.play([{ ...tilt, rig: { ...tilt.rig, channels: [], outputs: [], parts: [] } }])
+    await settle()
+    expect(texts(said)).toEqual(['', ''])
+    expect(FakeWorker.made).toHaveLength(0)
+  })
+
+  it('come from the server when a page opens, where its facts are the same', async () => {
+    const { planScript, keyOf, withoutWords } = await import('../../core/compile/plan')
+    const { takeFacts } = await import('../../core/compile/page-facts')
+    const key = keyOf(planScript(withoutWords([sourceOf('tilt')]), takeFacts(facts), { allows: [] }).shape)
+    vi.stubGlobal('fetch', () => Promise.resolve(Response.json({ key, text: 'from the server' })))
+    const { link, said } = makeLink()
+    scripts.foresee('site', 'page')
+    const play = scripts.makeScriptPlay(link, () => undefined)
+    play.play([sourceOf('tilt')])
+    await settle()
+    expect(texts(said)).toEqual(['from the server'])
+    expect(FakeWorker.made).toHaveLength(0)
+    play.play([sourceOf('tilt')], ['hasOwnCode'])
+    await settle()
+    expect(FakeWorker.made).toHaveLength(1)
+  })
+})
