@@ -71,7 +71,7 @@ const why = [
   '',
   '* Task time is mostly painting: the floor, which does nothing but move tiles, takes three quarters to four fifths of ours. Neither comes near a twelfth of (a).',
   '* Script and style against the floor: the floor never measures again and writes one finished transform for a card; we look now and then whether something moved without a word, and write one number for each axis, which the stylesheet makes a transform of. That is what keeps the knobs in the stylesheet.',
-  '* Size: docs/decisions/006-what-the-engine-weighs.md.',
+  '* Size: docs/decisions/018-the-studio-plays-what-leaves.md.',
   '',
 ].join('\n')
 writeFileSync(file, head + Object.keys(parts).flatMap((name) => (told.has(name) ? [`${marked(name)}\n${told.get(name) ?? ''}`] : [])).join('') + why)
