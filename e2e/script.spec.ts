@@ -21,7 +21,6 @@ const html = `<!doctype html><html><head><style>
 /** Counts the frames that are asked for from now on. */
 const countFrames = (page: Page) => page.evaluate(() => {
   const own = requestAnimationFrame.bind(window)
-  Object.assign(window, { frames: 0 })
   window.requestAnimationFrame = (callback) => {
     ;(window as unknown as { asked: number }).asked = ((window as unknown as { asked?: number }).asked ?? 0) + 1
     return own(callback)

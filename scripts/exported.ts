@@ -8,7 +8,7 @@ import { plainFacts } from '../src/core/compile/facts'
 import { factsOf } from '../src/core/compile/tree-facts'
 import { kinds } from '../src/core/effect/kinds'
 import { planFigures } from '../src/core/export/plan'
-import { readTree } from '../src/core/page/tree'
+import { elementsOf, readTree } from '../src/core/page/tree'
 import { siteSchema, type Effect } from '../src/core/site/site'
 
 const page = { id: 'p', name: 'A page', source: '0'.repeat(64) }
@@ -27,7 +27,8 @@ export function exportedScripts(root: string): ReadonlyMap<string, string> {
   const ofPages = demo?.pages.map(({ id, html }) => {
     const site = siteSchema.parse({ format: 'glass-moth/1', name: demo.name, pages: demo.pages.map((each) => ({ id: each.id, name: each.name, source: page.source })), effects: demo.effects })
     const figures = planFigures(site, id)
-    return [`page-${id}.js`, compile(figures, factsOf({ tree: readTree(html), lacksSheets: false, hasScripts: /<script/i.test(html) }, figures), fragments)] as const
+    const tree = readTree(html)
+    return [`page-${id}.js`, compile(figures, factsOf({ tree, lacksSheets: false, hasScripts: elementsOf(tree).some((element) => element.name === 'script') }, figures), fragments)] as const
   }) ?? []
   return new Map([...ofKinds, ...ofPages])
 }

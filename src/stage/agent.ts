@@ -1,6 +1,6 @@
 // The agent inside the page's frame: it plays the effects, points, outlines and reports, as the studio asks.
 import * as z from 'zod'
-import { readFacts } from '../core/compile/page-facts'
+import { readFacts, type Asked, type PageFacts } from '../core/compile/page-facts'
 import { makeRun, type RunName } from '../core/trace/runs'
 import { findAssets } from './assets'
 import { showBare } from './bare'
@@ -135,6 +135,9 @@ function start(page: Document) {
     overlay.draw()
   }
 
+  // The page's own sheets stay as they came, so they are read once, when first asked about.
+  let readOnce: ((asked: Asked) => PageFacts) | undefined
+  const factsFor = (asked: Asked) => (readOnce ??= readFacts(readPage(page, (sheet) => host.sheets().includes(sheet), { lacksSheets: held.includes('sheet'), hasScripts: held.includes('script') || held.includes('handler') })))(asked)
   const look = (select: string) => say({ type: 'looks', select, grounds: (findAll(page, select) ?? []).map(groundOf) })
   const answer = (message: ToStage) => {
     switch (message.type) {
@@ -145,7 +148,7 @@ function start(page: Document) {
       case 'play':
         return host.play(message.played)
       case 'facts':
-        return say({ type: 'facts', key: message.key, facts: readFacts(readPage(page, (sheet) => host.sheets().includes(sheet), { lacksSheets: held.includes('sheet'), hasScripts: held.includes('script') || held.includes('handler') }), message.asked) })
+        return say({ type: 'facts', key: message.key, facts: factsFor(message.asked) })
       case 'show':
         hand.setArea(message.figures.find(({ selected }) => selected)?.select ?? null)
         return overlay.showFigures(message.figures)

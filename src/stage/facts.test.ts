@@ -15,7 +15,7 @@ const names = ['hasBorders', 'hasTurns', 'hasOwnStyles', 'hasTransitions', 'hasL
 function factsInFrame(css: string, hasScripts = false, lacksSheets = false) {
   document.head.innerHTML = `<style>${css}</style>`
   document.body.innerHTML = body
-  return readFacts(readPage(document, () => false, { hasScripts, lacksSheets }), askedBy(sources))
+  return readFacts(readPage(document, () => false, { hasScripts, lacksSheets }))(askedBy(sources))
 }
 
 describe('the facts in the frame', () => {
@@ -53,6 +53,6 @@ describe('the facts in the frame', () => {
     document.head.innerHTML = '<style>.card { transform: rotate(3deg) }</style>'
     document.body.innerHTML = body.replace('color: red', '--card-tilt-x: 0.4')
     const [own] = document.styleSheets
-    expect(readFacts(readPage(document, (sheet) => sheet === own, { hasScripts: false, lacksSheets: false }), askedBy(sources))).toMatchObject({ hasTurns: false, hasOwnStyles: false })
+    expect(readFacts(readPage(document, (sheet) => sheet === own, { hasScripts: false, lacksSheets: false }))(askedBy(sources))).toMatchObject({ hasTurns: false, hasOwnStyles: false })
   })
 })

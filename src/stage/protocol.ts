@@ -1,5 +1,6 @@
 // What the studio and the page's frame say to each other. Every message is checked on both sides.
 import * as z from 'zod'
+import { factNames, type FactName } from '../core/compile/facts'
 import { lookNames } from '../core/look/look'
 import { sides } from '../core/rig/slot'
 import { phases, pointerTypes } from '../core/signal/sample'
@@ -104,9 +105,8 @@ export type ThreadSample = z.infer<typeof sample>
 const cost = z.object({ boxes: z.number().int(), elements: z.number().int(), share: finite.min(0).max(1) })
 export type Cost = z.infer<typeof cost>
 
-const flag = z.boolean()
 /** What is known of the page: `PageFacts` of the compiler. */
-const facts = z.object({ hasBorders: flag, hasTurns: flag, hasOwnStyles: flag, hasTransitions: flag, hasLateElements: flag, hasOwnCode: flag, liesIn: z.array(z.tuple([z.string(), z.string()]).readonly()).readonly() })
+const facts = z.object({ ...(Object.fromEntries(factNames.map((name) => [name, z.boolean()])) as Record<FactName, z.ZodBoolean>), liesIn: z.array(z.tuple([z.string(), z.string()]).readonly()).readonly() })
 
 export const fromStage = z.discriminatedUnion('type', [
   z.object({ type: z.literal('ready'), now: finite }),

@@ -62,26 +62,28 @@ export interface PageFacts extends Omit<Facts, 'liesIn'> {
 
 export const takeFacts = ({ liesIn, ...facts }: PageFacts): Facts => ({ ...facts, liesIn: (inner, outer) => liesIn.some(([one, other]) => one === inner && other === outer) })
 
-/** The facts about a page that matter where this is asked; the worst where its sheets do not tell. */
-export function readFacts<Found extends object>(page: PageRead<Found>, { read, written }: Asked): PageFacts {
+/** Reads a page once, and tells the facts about it that matter where this is asked; the worst where its sheets do not tell. */
+export function readFacts<Found extends object>(page: PageRead<Found>): (asked: Asked) => PageFacts {
   const { hasScripts, lacksSheets } = page
+  const does = lacksSheets ? undefined : deedsOf(page)
   const find = (select: string) => page.find(select) ?? []
-  const isIn = liesInBy(find, page.parentOf)
-  const all = [...new Set([...read, ...written])]
-  const liesIn = all.flatMap((inner) => written.filter((outer) => isIn(inner, outer)).map((outer) => [inner, outer] as const))
-  const rest = { hasLateElements: hasScripts, hasOwnCode: hasScripts, liesIn }
-  if (lacksSheets) return { ...worstFacts, ...rest }
-  const readHere = new Set(read.flatMap(find))
-  const around = new Set([...readHere].flatMap((element) => withParents(element, page)))
-  const does = deedsOf(page)
-  const meets = (deed: Deed, elements: Iterable<Found>) => [...elements].some((element) => does[deed].has(element))
-  const writtenHere = written.flatMap(find)
-  return {
-    hasBorders: meets('border', readHere) || [...readHere].some((element) => bordered.has(page.nameOf(element))),
-    hasTurns: meets('turn', around),
-    hasOwnStyles: meets('own', writtenHere),
-    hasTransitions: meets('transition', writtenHere),
-    ...rest,
+  return ({ read, written }) => {
+    const isIn = liesInBy(find, page.parentOf)
+    const all = [...new Set([...read, ...written])]
+    const liesIn = all.flatMap((inner) => written.filter((outer) => isIn(inner, outer)).map((outer) => [inner, outer] as const))
+    const rest = { hasLateElements: hasScripts, hasOwnCode: hasScripts, liesIn }
+    if (!does) return { ...worstFacts, ...rest }
+    const readHere = new Set(read.flatMap(find))
+    const around = new Set([...readHere].flatMap((element) => withParents(element, page)))
+    const meets = (deed: Deed, elements: Iterable<Found>) => [...elements].some((element) => does[deed].has(element))
+    const writtenHere = written.flatMap(find)
+    return {
+      hasBorders: meets('border', readHere) || [...readHere].some((element) => bordered.has(page.nameOf(element))),
+      hasTurns: meets('turn', around),
+      hasOwnStyles: meets('own', writtenHere),
+      hasTransitions: meets('transition', writtenHere),
+      ...rest,
+    }
   }
 }
 

@@ -58,6 +58,18 @@ describe('specialising', () => {
     expect(specialise('const write = (shown) => print(shown.toFixed(2))\nwrite(a + b)')).toBe('print((a + b).toFixed(2))')
   })
 
+  it.each([
+    ['show(x - 0, 0 + x, 0 - x)', 'show(x, x, -x)'],
+    ['show(c <= a + b - 0 + 1)', 'show(c <= a + b + 1)'],
+    ['show(0 - (a + b))', 'show(-(a + b))'],
+    ['show(0 - 1 / b)', 'show(-1 / b)'],
+    ['show(0 - -a)', 'show(-(-a))'],
+    ['show((a ? b : c) - 0 < d)', 'show((a ? b : c) < d)'],
+    ['show(d * (0 + (a ?? b)))', 'show(d * (a ?? b))'],
+  ])('takes nothing away from %s', (text, wanted) => {
+    expect(specialise(text)).toBe(wanted)
+  })
+
   it('says a member that is another one once', () => {
     expect(specialise('function begin(area) {\n  keep({ element: area, area })\n  done()\n}\nbegin(one)\nbegin(two)\nshow(last.area, last.element)\nall.find(({ area }) => area.on)')).toBe('function begin(area) {\n  keep({ element: area })\n  done()\n}\nbegin(one)\nbegin(two)\nshow(last.element, last.element)\nall.find(({ element }) => element.on)')
   })

@@ -15,7 +15,7 @@ export interface Dressed {
 }
 
 /** The facts about a page that matter to these effects; the worst where its sheets do not tell. */
-export const factsOf = (dressed: Dressed, sources: readonly Source[]): Facts => takeFacts(readFacts(pageOf(dressed), askedBy(sources)))
+export const factsOf = (dressed: Dressed, sources: readonly Source[]): Facts => takeFacts(readFacts(pageOf(dressed))(askedBy(sources)))
 
 function pageOf({ tree, lacksSheets, hasScripts }: Dressed): PageRead<Element> {
   const all = elementsOf(tree)

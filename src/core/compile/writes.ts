@@ -11,7 +11,7 @@ export interface Written {
 
 /** The properties and attributes that these effects write on elements of the page, and on which. */
 export function writesOf(sources: readonly Source[]): readonly Written[] {
-  return sources.flatMap(({ rig, names }) => planRig(rig, names).flatMap(({ name, area, frames, own }) => {
+  const all = sources.flatMap(({ rig, names }) => planRig(rig, names).flatMap(({ name, area, frames, own }) => {
     const ground = area.of === 'window' ? ':root' : area.select
     const mark = `data-${name}`
     return [{ name: mark, select: ground }, ...frames.flatMap(({ of, channels }) => {
@@ -22,4 +22,5 @@ export function writesOf(sources: readonly Source[]): readonly Written[] {
       }))
     })]
   }))
+  return [...new Map(all.map((each) => [JSON.stringify([each.name, each.select]), each])).values()]
 }

@@ -123,9 +123,13 @@ export const tasks = {
     const { script = {} } = task.site
     const weigh = (known: Facts, leaving: Leaving) => gzippedSize(minifyScript(compile(figures, known, scriptFragments(), leaving)))
     const wished = new Set(script.allows)
+    const present = weigh(facts, script)
+    // Each is weighed against the script as it is: without what is in it, or with what is not.
+    const without = (what: FactName) => present - weigh({ ...facts, [what]: false }, { ...script, allows: script.allows?.filter((each) => each !== what) })
+    const withIt = (what: FactName) => weigh({ ...facts, [what]: true }, script) - present
     return [
-      ...factNames.map((what): ScriptCost => ({ what, isIn: facts[what] ? 'page' : wished.has(what) ? 'wish' : 'no', bytes: weigh({ ...facts, [what]: true }, script) - weigh({ ...facts, [what]: false }, { ...script, allows: script.allows?.filter((each) => each !== what) }) })),
-      { what: 'takesOff', isIn: script.takesOff ? 'wish' : 'no', bytes: weigh(facts, { ...script, takesOff: true }) - weigh(facts, { ...script, takesOff: undefined }) },
+      ...factNames.map((what): ScriptCost => ({ what, isIn: facts[what] ? 'page' : wished.has(what) ? 'wish' : 'no', bytes: facts[what] || wished.has(what) ? without(what) : withIt(what) })),
+      { what: 'takesOff', isIn: script.takesOff ? 'wish' : 'no', bytes: script.takesOff ? present - weigh(facts, { ...script, takesOff: undefined }) : weigh(facts, { ...script, takesOff: true }) - present },
     ]
   },
 }

@@ -18,11 +18,11 @@ const told: Readonly<Record<ScriptCost['what'], readonly [what: string, without:
   takesOff: ['Taking it all off again', 'it stays for as long as the page does', ''],
 }
 
-const weightOf = ({ isIn, bytes }: ScriptCost) => (bytes === 0 ? 'no more' : isIn === 'no' ? `+${bytes} bytes` : `${bytes} bytes`)
+const weightOf = ({ isIn, bytes }: ScriptCost) => (isIn === 'no' && bytes > 0 ? `+${bytes} bytes` : `${bytes} bytes`)
 
 export function CountedOn({ asked, isOpen, onOpen: setOpen }: { readonly asked: AskedScript; readonly isOpen: boolean; readonly onOpen: (isOpen: boolean) => void }) {
   const studio = useStudio()
-  const costs = useCosts(asked, isOpen)
+  const { costs, failure } = useCosts(asked, isOpen)
   const { script = {} } = asked
   const set = (to: Leaving, words: string) => {
     const tidy = { ...script, ...to, allows: to.allows ?? script.allows }
@@ -55,7 +55,7 @@ export function CountedOn({ asked, isOpen, onOpen: setOpen }: { readonly asked: 
             </chakra.label>
           </Flex>
         </Box>
-      ) : <Box fontSize="13px" color="soft" py="4px" aria-live="polite">Weighing …</Box>)}
+      ) : <Box fontSize="13px" color="soft" py="4px" aria-live="polite">{failure ?? 'Weighing …'}</Box>)}
     </Box>
   )
 }

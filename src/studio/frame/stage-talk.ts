@@ -49,7 +49,9 @@ export function useStagePlay(link: StageLink, tried?: { readonly effect: string;
       await whenIdle(1000)
       for (const kind of kinds) for (const recipe of kind.recipes) {
         const effect = isCurrent ? recipeEffect(studio, kind.id, recipe.id, 'trial') : undefined
-        if (effect) await scripts.prepare(planFigures({ ...site, effects: [...site.effects, effect] }, page.id), site.script?.allows)
+        // Those that are written already come at once: the page goes on between them.
+        await whenIdle(200)
+        if (effect && isCurrent) await scripts.prepare(planFigures({ ...site, effects: [...site.effects, effect] }, page.id), site.script?.allows)
       }
     }
     void prepare()

@@ -35,7 +35,7 @@ export const given = {
   driven: ['transform'],
   /** Some value is written on other elements than those it is read in; some part is seen only with the pointer; some zone is told. */
   hasOthers: true,
-  /** Some parts hold copies of their hosts, lie over borders, are more than one, or lie in one another. */
+  /** Some parts hold copies of their hosts, lie over borders or are more than one. */
   partsCopy: true,
   partsCover: true,
   partsCount: true,

@@ -2,7 +2,7 @@
 import type { AnyNode, BinaryExpression, VariableDeclarator } from 'acorn'
 import { isQuiet, isTruthy, knownOf, takesLeft } from '../static'
 import { innerText, replaced, statementRange, type Change, type Tree } from '../tree'
-import { textOf, withoutStatement, type Rule } from './rule'
+import { inPlaceOf, isSimple, textOf, withoutStatement, type Rule } from './rule'
 
 /** Whether an expression is true or false, and nothing else. */
 function isBoolean(node: AnyNode): boolean {
@@ -39,12 +39,19 @@ export const askNoMembers: Rule = (tree) => tree.nodes.flatMap((node) => {
 
 const isZero = (node: AnyNode | null | undefined) => node?.type === 'Literal' && node.value === 0
 
-/** What is more or less by nothing is itself. */
-function put0(tree: Tree, node: BinaryExpression, put: (node: AnyNode, text: string) => void): void {
-  if ((node.operator === '-' || node.operator === '+') && isZero(node.right)) put(node, textOf(tree, node.left))
-  else if (node.operator === '+' && isZero(node.left)) put(node, textOf(tree, node.right))
-  else if (node.operator === '-' && isZero(node.left)) put(node, `-${textOf(tree, node.right)}`)
+/** What is more or less by nothing is itself; what is taken from nothing is itself turned round. */
+function dropZero(tree: Tree, node: BinaryExpression, put: (node: AnyNode, text: string) => void): void {
+  const isPlus = node.operator === '+'
+  if (!isPlus && node.operator !== '-') return
+  const rest = isZero(node.right) ? node.left : isZero(node.left) ? node.right : undefined
+  if (!rest) return
+  const [isSum, isProduct] = [isBinary(rest, '+-'), isBinary(rest, '*/')]
+  // A sum or a product binds as tight as the sum that it takes the place of; a minus binds tighter than a sum, and may as well turn round the first of a product.
+  if (isPlus || rest === node.left) put(node, isSum || isProduct ? textOf(tree, rest) : inPlaceOf(tree, node, rest))
+  else put(node, isProduct || isSimple(rest) ? `-${textOf(tree, rest)}` : `-(${textOf(tree, rest)})`)
 }
+
+const isBinary = (node: AnyNode, operators: string) => node.type === 'BinaryExpression' && operators.includes(node.operator)
 
 /** Names for the members of a list that is known: zeros are zeros. */
 function withoutKnownLists(tree: Tree, { id, init }: VariableDeclarator): readonly Change[] {
@@ -102,7 +109,7 @@ export const foldConditions: Rule = (tree) => {
       case 'BinaryExpression': {
         const known = knownOf(node)
         if (known && 'value' in known) put(node, String(known.value))
-        else put0(tree, node, put)
+        else dropZero(tree, node, put)
         break
       }
       case 'CallExpression': {

@@ -2,7 +2,7 @@
 import type { AnyNode, CallExpression, Identifier } from 'acorn'
 import { knownOf } from '../static'
 import { innerText, replaced, statementRange, type Tree } from '../tree'
-import { textOf, withoutStatement, callsOf, emptyAt, innermostFunction, outermost, type Rule } from './rule'
+import { textOf, withoutStatement, callsOf, emptyAt, inPlaceOf, innermostFunction, isSimple, isWhole, outermost, type Rule } from './rule'
 
 /** A name for another name is that name; a function that only hands its parameters on is the other function. */
 export const dropAliases: Rule = (tree) => {
@@ -90,20 +90,6 @@ function isCaptured(tree: Tree, given: AnyNode, place: AnyNode): boolean {
   }
   return false
 }
-
-/** An expression as it can stand where a name stood: in brackets, where something would bind a part of it tighter. */
-const inPlaceOf = (tree: Tree, use: AnyNode, by: AnyNode) => (isWhole(tree, use, by) || isSimple(by) ? textOf(tree, by) : `(${textOf(tree, by)})`)
-
-/** Whether another expression in the place of this one is all that stands there. */
-function isWhole(tree: Tree, place: AnyNode, by: AnyNode): boolean {
-  const parent = tree.parents.get(place)
-  if (!parent || parent.type === 'ArrayExpression' || parent.type === 'Property' || parent.type === 'VariableDeclarator' || parent.type === 'ReturnStatement' || parent.type === 'ExpressionStatement' || parent.type === 'IfStatement') return true
-  if (parent.type === 'LogicalExpression' && by.type === 'LogicalExpression') return parent.operator === by.operator
-  return (parent.type === 'CallExpression' && parent.callee !== place) || (parent.type === 'ArrowFunctionExpression' && by.type !== 'ObjectExpression') || (parent.type === 'AssignmentExpression' && parent.right === place)
-}
-
-/** Expressions that nothing takes apart. */
-const isSimple = ({ type }: AnyNode) => type === 'Identifier' || type === 'MemberExpression' || type === 'Literal' || type === 'CallExpression' || type === 'ArrayExpression' || type === 'TemplateLiteral'
 
 /** A function at the top that is called once, alone and with nothing given, is what it does. */
 export const inlineOnce: Rule = (tree) => {

@@ -67,3 +67,17 @@ export function innermostFunction(tree: Tree, node: AnyNode): AnyNode | undefine
   for (let each = tree.parents.get(node); each; each = tree.parents.get(each)) if (each.type === 'FunctionDeclaration' || each.type === 'ArrowFunctionExpression') return each
   return undefined
 }
+
+/** An expression as it can stand in the place of another: in brackets, where something would bind a part of it tighter. */
+export const inPlaceOf = (tree: Tree, use: AnyNode, by: AnyNode) => (isWhole(tree, use, by) || isSimple(by) ? textOf(tree, by) : `(${textOf(tree, by)})`)
+
+/** Whether another expression in the place of this one is all that stands there. */
+export function isWhole(tree: Tree, place: AnyNode, by: AnyNode): boolean {
+  const parent = tree.parents.get(place)
+  if (!parent || parent.type === 'ArrayExpression' || parent.type === 'Property' || parent.type === 'VariableDeclarator' || parent.type === 'ReturnStatement' || parent.type === 'ExpressionStatement' || parent.type === 'IfStatement') return true
+  if (parent.type === 'LogicalExpression' && by.type === 'LogicalExpression') return parent.operator === by.operator
+  return (parent.type === 'CallExpression' && parent.callee !== place) || (parent.type === 'ArrowFunctionExpression' && by.type !== 'ObjectExpression') || (parent.type === 'AssignmentExpression' && parent.right === place)
+}
+
+/** Expressions that nothing takes apart. */
+export const isSimple = ({ type }: AnyNode) => type === 'Identifier' || type === 'MemberExpression' || type === 'Literal' || type === 'CallExpression' || type === 'ArrayExpression' || type === 'TemplateLiteral'
