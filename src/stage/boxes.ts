@@ -1,4 +1,5 @@
 // Boxes of the page's elements, for what is drawn and for where the hand is.
+import { matrixOf } from '../core/compile/fragments/turned'
 import type { Box } from '../core/geometry/box'
 import type { Place } from '../core/geometry/place'
 import { locate, type Plane } from '../core/geometry/plane'
@@ -34,21 +35,11 @@ export function stillBoxOf(element: Element, of: 'border' | 'padding' = 'border'
 function turnAround(element: Element): DOMMatrix {
   const turned = new DOMMatrix()
   for (let each: Element | null = element; each; each = each.parentElement) {
-    const { rotate, scale, transform } = getComputedStyle(each)
-    const given = each === element ? 'none' : transform
-    if (rotate === 'none' && scale === 'none' && given === 'none') continue
-    turned.preMultiplySelf(new DOMMatrix(`${asFunction('rotate', rotate)} ${asFunction('scale', scale)} ${given === 'none' ? '' : given}`))
+    const style = getComputedStyle(each)
+    const given = each === element ? 'none' : style.transform
+    if (style.rotate !== 'none' || style.scale !== 'none' || given !== 'none') turned.preMultiplySelf(matrixOf(style, given))
   }
   return turned.scale((element as Element & { readonly currentCSSZoom?: number }).currentCSSZoom ?? 1)
-}
-
-/** The individual transform properties as the functions that they stand for. */
-function asFunction(name: 'rotate' | 'scale', value: string): string {
-  if (value === 'none') return ''
-  const words = value.split(' ')
-  if (name === 'scale') return `scale(${words.slice(0, 2).join(', ')})`
-  const axis = { x: '1, 0, 0', y: '0, 1, 0', z: '0, 0, 1' }[words[0] ?? ''] ?? words.slice(0, 3).join(', ')
-  return words.length === 1 ? `rotate(${value})` : `rotate3d(${axis}, ${words.at(-1) ?? '0deg'})`
 }
 
 /** The place of a point in a box, as effects read it: held at the edges. */

@@ -1,6 +1,6 @@
 // What the page in the frame does to its own elements, as far as it matters to a script: read from the sheets that stand in it.
 import type { Declarations, PageRead } from '../core/compile/page-facts'
-import { findAll } from './find'
+import { findAll } from '../play/find'
 
 /** What the server held back of the page, as the agent's own script is told: sheets, scripts. */
 export interface HeldFromPage {

@@ -1,7 +1,7 @@
 // The gap between two edges that should meet: where it is, and how wide it gets as the pointer goes over the whole area.
 import { pointAt } from '../core/geometry/place'
 import { stillBoxOf } from './boxes'
-import { findAll } from './find'
+import { findAll } from '../play/find'
 import type { Numbers } from './numbers'
 import type { Edge } from './protocol'
 import type { RunningScript } from '../play/run-script'

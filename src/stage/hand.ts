@@ -4,10 +4,10 @@ import { pointAt, type Place } from '../core/geometry/place'
 import { isPresent, type Sample } from '../core/signal/sample'
 import { placeOnWalk } from '../core/trace/walk'
 import { placeIn, stillBoxOf } from './boxes'
-import { findAll } from './find'
+import { findAll } from '../play/find'
 import type { Look } from '../core/look/look'
 import { handlesMark } from './handles'
-import { pointerOf, type Feed, type Source } from './pointer'
+import { pointerOf, type Feed } from './pointer'
 import type { RunSample, ThreadSample, Visitor } from './protocol'
 
 const restPx = 3
@@ -16,7 +16,8 @@ const restMs = 120
 const mostPast = 600
 
 export interface Hand {
-  readonly source: Source
+  /** Gives every sample from now on to one more. */
+  readonly feedTo: (feed: Feed) => void
   /** Where the real pointer is on the page; undefined while it is elsewhere. */
   readonly pointer: () => { readonly x: number; readonly y: number } | undefined
   /** Which elements the selected effect reads; null while nothing is selected. */
@@ -128,7 +129,7 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, o
     return isTouch ? { ...sample, pointerType: 'touch' } : undefined
   }
   const real = { x: NaN, y: NaN }
-  pointerOf(page)((heard, told) => {
+  pointerOf(page, (heard, told) => {
     // The studio tells when the pointer leaves a sandboxed frame; the browser's own word on it is not to be relied on.
     if (heard.phase === 'leave') return
     if (heard.phase === 'focus' || heard.phase === 'blur') {
@@ -227,10 +228,7 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, o
   return {
     hitAt,
     pointer: () => (last && by === 'hand' && isPresent(last) ? last : undefined),
-    source: (feed) => {
-      feeds.add(feed)
-      return () => feeds.delete(feed)
-    },
+    feedTo: (feed) => void feeds.add(feed),
     setArea: (select) => {
       if (select === area) return
       area = select

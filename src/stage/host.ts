@@ -31,7 +31,7 @@ export function makeHost(page: Document, nonce: string, hand: Hand, counted: Cou
     running?.end()
     running = undefined
   }
-  hand.source((sample, hit) => running?.hear(sample, hit))
+  hand.feedTo((sample, hit) => running?.hear(sample, hit))
   return {
     dress: (stylesheet) => {
       if (style.textContent !== stylesheet) style.textContent = stylesheet

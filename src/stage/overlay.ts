@@ -3,7 +3,7 @@
 import { holdsPoint, type Box } from '../core/geometry/box'
 import { pointAt, type Place } from '../core/geometry/place'
 import { placeIn, stillBoxOf } from './boxes'
-import { findAll } from './find'
+import { findAll } from '../play/find'
 import { lineOf, type EdgeLine } from './gap'
 import { drawHandles, handlesMark, handleStyles } from './handles'
 import type { Numbers } from './numbers'

@@ -1,6 +1,6 @@
 // Pose by hand: with the pointer fastened, the element itself is dragged to where it should be there.
 import type { Place } from '../core/geometry/place'
-import { findAll } from './find'
+import { findAll } from '../play/find'
 import type { Hand } from './hand'
 
 /** Gives a function that begins posing what a selector matches, or ends it. */

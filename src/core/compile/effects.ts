@@ -1,8 +1,8 @@
 // How an effect is written in a script: for each area and each frame of reference of its rig, a table of values.
 import type { Names } from '../rig/plan'
-import { nameOfArea, planRig } from '../rig/plan'
+import { markOfOutput, nameOfArea, planRig } from '../rig/plan'
 import type { PlayedFigure, Write } from '../rig/played'
-import { areaOf, selectOf } from '../rig/select'
+import { selectOf } from '../rig/select'
 import { partOf, type Area, type Channel, type FrameOf, type Output, type Rig } from '../rig/rig'
 import { neutralOf, propertyOf } from '../rig/slot'
 import { outputValue } from '../rig/values'
@@ -45,7 +45,7 @@ export function movedBy({ rig, names }: Source): readonly Moved[] {
   const moves = rig.outputs.filter(({ to, slot }) => partOf(to) === undefined && moving.includes(propertyOf(slot)))
   const slides = ({ slot }: Output) => slot.on === 'transform' && slot.fn.startsWith('translate') && slot.fn !== 'translateZ'
   const selects = new Map(moves.map((output) => [selectOf(rig, output), output]))
-  return [...selects].map(([select, output]) => ({ select, slides: moves.every((each) => selectOf(rig, each) !== select || slides(each)), mark: `data-${nameOfArea(names, rig, areaOf(rig, output)?.id ?? '')}` }))
+  return [...selects].map(([select, output]) => ({ select, slides: moves.every((each) => selectOf(rig, each) !== select || slides(each)), mark: markOfOutput(names, rig, output) }))
 }
 
 /** How elements that this selects are found out to lie, in spite of what effects do to them. */

@@ -1,6 +1,7 @@
 // What a script is written from: tables of its effects, and what is known of it as a whole.
 import { sharesEye } from '../rig/plan'
 import { partOf } from '../rig/rig'
+import { asOneSelector } from '../rig/select'
 import { keptProperties, propertyOf } from '../rig/slot'
 import { measureFor, movedBy, tablesOf, type EffectTable, type Moved, type Source } from './effects'
 import { allowing, type Facts, type Leaving } from './facts'
@@ -111,7 +112,7 @@ function givenOf(tables: readonly EffectTable[], sources: readonly Source[], mov
     heard: list(heard.map(quote)),
     ownProperties: list(hasOwnStyles ? drives.filter((property) => property in keptProperties).map(quote) : []),
     driven: list([...drives.map(quote), ...new Set(written)]),
-    moved: quote(moved.map(({ select, mark }) => `${select.includes(',') ? `:is(${select})` : select}[${mark}]`).join(', ')),
+    moved: quote(moved.map(({ select, mark }) => `${asOneSelector(select)}[${mark}]`).join(', ')),
   }
   return new Map([...Object.entries(lists), ...Object.entries(facts).map(([name, value]) => [name, String(value)] as const)])
 }

@@ -1,10 +1,10 @@
 // The stylesheet of an export: knobs on top, then what the page's own words do with the script's numbers.
 import { cssColour, colourOnCurve } from '../curve/colour'
 import { valueOnCurve } from '../curve/curve'
-import { isPlain, nameOfArea, planRig, propertyOfChannel, propertyOfKnob, propertyOfOutput, propertyOfOwn } from '../rig/plan'
+import { isPlain, markOfOutput, nameOfArea, planRig, propertyOfChannel, propertyOfKnob, propertyOfOutput, propertyOfOwn } from '../rig/plan'
 import { poseOf } from '../rig/play'
 import { partOf, type Output, type Rig } from '../rig/rig'
-import { areaOf, selectOf } from '../rig/select'
+import { asOneSelector, selectOf } from '../rig/select'
 import { keptProperties, lawOf, propertyOf, sides, slotName, transformFunctions } from '../rig/slot'
 import { cssNumber, writeKnob, writeValue } from './css-value'
 import type { Figure } from './plan'
@@ -149,7 +149,7 @@ function writeRules(figure: Figure): readonly string[] {
   for (const { select, css, whilePlayed } of rig.rules) {
     const area = rig.areas.find((each) => each.select === select)
     const mark = whilePlayed && area ? `[data-${nameOfArea(names, rig, area.id)}]` : ''
-    add(mark && select.includes(',') ? `:is(${styleText(select)})${mark}` : `${styleText(select)}${mark}`, writeDeclarations(css, names))
+    add(mark ? asOneSelector(styleText(select)) + mark : styleText(select), writeDeclarations(css, names))
   }
   for (const { of, select, pointer, touch } of rig.areas) if (pointer === 'any' && of !== 'window') add(styleText(select), touchAction(touch))
   const common = sharedCss(rig.parts)
@@ -176,7 +176,7 @@ function boundOutputs(figure: Figure): readonly Bound[] {
   return figure.rig.outputs.filter(({ to }) => partOf(to) === undefined).map((output) => boundOf(figure, output))
 }
 
-const boundOf = (figure: Figure, output: Output): Bound => ({ figure, output, select: styleText(selectOf(figure.rig, output)), mark: nameOfArea(figure.names, figure.rig, areaOf(figure.rig, output)?.id ?? '') })
+const boundOf = (figure: Figure, output: Output): Bound => ({ figure, output, select: styleText(selectOf(figure.rig, output)), mark: markOfOutput(figure.names, figure.rig, output) })
 
 /** Rules for elements on which several figures meet, for the properties that more than one of them drives. */
 function writeMeetings(figures: readonly Figure[], overlaps: readonly (readonly string[])[]): readonly string[] {
@@ -231,8 +231,8 @@ function writeDeclarations(css: Readonly<Record<string, string>>, names: Figure[
  */
 function guarded(bound: readonly Bound[]): string {
   const [first = '', ...rest] = [...new Set(bound.map(({ select }) => select))]
-  const marks = [...new Set(bound.map(({ mark }) => `[data-${mark}]`))]
-  return `${first.includes(',') ? `:is(${first})` : first}${rest.map((select) => `:is(${select})`).join('')}${marks.length > 1 ? `:is(${marks.join(', ')})` : marks.join('')}`
+  const marks = [...new Set(bound.map(({ mark }) => `[${mark}]`))]
+  return `${asOneSelector(first)}${rest.map((select) => `:is(${select})`).join('')}${marks.length > 1 ? `:is(${marks.join(', ')})` : marks.join('')}`
 }
 
 /** What a finger may still do by itself on an area that takes drags. */

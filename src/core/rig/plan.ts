@@ -1,5 +1,6 @@
 // From a rig to what is played of it: one figure for each of its areas.
 import { partOf, type Channel, type Output, type Rig } from './rig'
+import { areaOf } from './select'
 import { keptProperties, propertyOf, slotName } from './slot'
 import type { PlayedChannel, PlayedFigure, PlayedFrame, Write } from './played'
 
@@ -30,6 +31,11 @@ export function propertyOfOwn(property: string): string {
 /** The name of an area of a figure in attributes and events. */
 export function nameOfArea({ name }: Names, rig: Rig, area: string): string {
   return rig.areas[0]?.id === area ? name : `${name}-${area}`
+}
+
+/** The attribute by which the area that an output hangs on says that it plays. */
+export function markOfOutput(names: Names, rig: Rig, output: Output): string {
+  return `data-${nameOfArea(names, rig, areaOf(rig, output)?.id ?? '')}`
 }
 
 /** The custom property that carries an output which CSS cannot work out by itself. */

@@ -21,5 +21,8 @@ export function targetSelect(frame: string, to: Target): string {
   // A selector that begins with the area's own already says that it lies in it.
   if (to.within.startsWith(`${frame} `)) return to.within
   const inner = /[\s>+~,]/.test(to.within) ? `:is(${to.within})` : to.within
-  return frame.includes(',') ? `:is(${frame}) ${inner}` : `${frame} ${inner}`
+  return `${asOneSelector(frame)} ${inner}`
 }
+
+/** A list of selectors as one, to which more can be added. */
+export const asOneSelector = (select: string) => (select.includes(',') ? `:is(${select})` : select)

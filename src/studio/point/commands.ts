@@ -3,6 +3,7 @@ import { nanoid } from 'nanoid'
 import type { Recipe } from '../../core/effect/kind'
 import { findKind } from '../../core/effect/kinds'
 import { wordOf } from '../../core/export/names'
+import { asOneSelector } from '../../core/rig/select'
 import type { Effect } from '../../core/site/site'
 import type { Under } from '../../stage/protocol'
 import { changeSettings, notify } from '../commands'
@@ -103,8 +104,7 @@ export function recipeEffect(studio: Studio, kindId: string, recipeId: string, i
 
 /** The roles of a recipe inside what `select` chooses, until they are pointed at. */
 export function rolesInside(roles: Recipe<unknown>['roles'], select: string): Effect['roles'] {
-  const outer = select.includes(',') ? `:is(${select})` : select
-  return roles && Object.fromEntries(Object.entries(roles).map(([id, { within, noun }]) => [id, { select: `${outer} ${within}`, noun }]))
+  return roles && Object.fromEntries(Object.entries(roles).map(([id, { within, noun }]) => [id, { select: `${asOneSelector(select)} ${within}`, noun }]))
 }
 
 /** One role more of those of which there may be several, to be pointed at next. */

@@ -3,7 +3,7 @@ import { hullOf, paddingBox, px } from './measure'
 import type { Frame } from './types'
 
 /** The individual transform properties, and a transform, as one matrix; the page may have turned an element by either. */
-function matrixOf({ rotate, scale }: CSSStyleDeclaration, transform: string): DOMMatrix {
+export function matrixOf({ rotate, scale }: CSSStyleDeclaration, transform: string): DOMMatrix {
   const words = rotate.split(' ')
   const axis = { x: '1, 0, 0', y: '0, 1, 0', z: '0, 0, 1' }[words[0] ?? ''] ?? words.slice(0, 3).join(', ')
   const turning = rotate === 'none' ? '' : words.length === 1 ? `rotate(${rotate})` : `rotate3d(${axis}, ${words.at(-1) ?? ''})`

@@ -1,6 +1,7 @@
 // Follow as a rig: the way from the middle of the mover, where it stands, to the pointer is what it is moved by.
 import { lagOf } from '../../feel/answer'
 import type { Channel, Knob, Output, Rig } from '../../rig/rig'
+import { asOneSelector } from '../../rig/select'
 import { areaOn, channelsIn, comingFeel, outputOn, rigOf, sliding, turning } from '../build'
 import type { Filled } from '../kind'
 import type { FollowSettings } from './settings'
@@ -9,7 +10,7 @@ import type { FollowSettings } from './settings'
 const leanSpeed = 1000
 
 /** The ground of movers for which none was pointed at: what they stand in. */
-export const groundOf = (select: string) => `:has(> ${select.includes(',') ? `:is(${select})` : select})`
+export const groundOf = (select: string) => `:has(> ${asOneSelector(select)})`
 
 /** Whether a path leads anywhere but straight on. */
 const bends = ({ path }: FollowSettings) => path.stops.some(({ value }) => value !== 0)

@@ -1,6 +1,7 @@
 // Free: a rig written by hand. It is told by what it is made of, and each of its knobs, feels and curves is a word.
 import type { Rig } from '../../rig/rig'
 import { rigSchema } from '../../rig/schema'
+import { asOneSelector } from '../../rig/select'
 import type { Slot } from '../../rig/slot'
 import type { Control, Piece } from '../control'
 import type { Filled, Kind } from '../kind'
@@ -14,8 +15,7 @@ function listed(names: readonly string[]): string {
 
 /** The rig with the elements that were pointed at: `&` in a selector stands for the effect's own, `&id` for those of a role. */
 function fillRoles(rig: Rig, own: string, filled: Filled): Rig {
-  const fill = (select: string) => select.replace(/&([A-Za-z][\w-]*)?/g, (_, id?: string) => (id === undefined ? inside(own) : inside(filled[id] ?? ':not(*)')))
-  const inside = (select: string) => (select.includes(',') ? `:is(${select})` : select)
+  const fill = (select: string) => select.replace(/&([A-Za-z][\w-]*)?/g, (_, id?: string) => asOneSelector(id === undefined ? own : (filled[id] ?? ':not(*)')))
   const each = <T extends object>(target: T): T => Object.fromEntries(Object.entries(target).map(([key, value]) => [key, key === 'part' || typeof value !== 'string' ? (value as unknown) : fill(value)])) as T
   return {
     ...rig,
