@@ -1,6 +1,7 @@
 // @vitest-environment jsdom
 // What the page in the frame tells of itself is what the server works out from the same sheets.
 import { describe, expect, it } from 'vitest'
+import { factNames } from '../core/compile/facts'
 import { askedBy, readFacts } from '../core/compile/page-facts'
 import { factsOf } from '../core/compile/tree-facts'
 import { findKind } from '../core/effect/kinds'
@@ -10,7 +11,6 @@ import { readPage } from './facts'
 const tilt = findKind('tilt')
 const sources = tilt ? ['.card', '.note'].map((select) => ({ rig: tilt.expand(tilt.defaults, select, {}), names: { title: select, name: select.slice(1) } })) : []
 const body = '<main class="wrap"><article class="card" style="color: red">A</article><p class="note">B</p></main>'
-const names = ['hasBorders', 'hasTurns', 'hasOwnStyles', 'hasTransitions', 'hasLateElements', 'hasOwnCode'] as const
 
 function factsInFrame(css: string, hasScripts = false, lacksSheets = false) {
   document.head.innerHTML = `<style>${css}</style>`
@@ -39,7 +39,7 @@ describe('the facts in the frame', () => {
     for (const hasScripts of [false, true]) {
       const inFrame = factsInFrame(css, hasScripts)
       const ofServer = factsOf({ tree: readTree(`<!doctype html><style>${css}</style><body>${body}</body>`), lacksSheets: false, hasScripts }, sources)
-      for (const name of names) expect(`${name} ${inFrame[name]}`).toBe(`${name} ${ofServer[name]}`)
+      for (const name of factNames) expect(`${name} ${inFrame[name]}`).toBe(`${name} ${ofServer[name]}`)
     }
   })
 
@@ -47,6 +47,22 @@ describe('the facts in the frame', () => {
     expect(factsInFrame('').liesIn).toContainEqual(['.card', '.card'])
     expect(factsInFrame('').liesIn).not.toContainEqual(['.note', '.card'])
     expect(factsInFrame('', false, true)).toMatchObject({ hasBorders: true, hasTurns: true, hasOwnStyles: true, hasTransitions: true, hasOwnCode: false })
+  })
+
+  it('are read once: what is asked afterwards asks the page for no rule again', () => {
+    document.head.innerHTML = '<style>.card { border: 1px solid } .wrap .other { scale: 2 }</style>'
+    document.body.innerHTML = body
+    const found: string[] = []
+    const page = readPage(document, () => false, { hasScripts: false, lacksSheets: false })
+    const factsFor = readFacts({ ...page, find: (select) => {
+      found.push(select)
+      return page.find(select)
+    } })
+    const ofRules = found.length
+    expect(ofRules).toBeGreaterThan(0)
+    expect(factsFor({ read: ['.card'], written: [] })).toMatchObject({ hasBorders: true })
+    expect(factsFor({ read: ['.note'], written: [] })).toMatchObject({ hasBorders: false })
+    expect(new Set(found.slice(ofRules))).toEqual(new Set(['.card', '.note']))
   })
 
   it('leave our own sheets and values out', () => {

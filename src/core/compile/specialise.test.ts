@@ -70,6 +70,17 @@ describe('specialising', () => {
     expect(specialise(text)).toBe(wanted)
   })
 
+  it.each([
+    ['what is surely there is not asked', "const place = { go: () => 1 }\nif (place.go) place.go()\nshow(place)", "const place = { go: () => 1 }\nplace.go()\nshow(place)"],
+    ['what never changes is a constant', 'let a = ask()\nlet b = ask()\nb += a\nshow(a, b)', 'const a = ask()\nlet b = ask()\nb += a\nshow(a, b)'],
+    ['brackets that hold nothing together go', 'show(((a + b)) * c, (d()) * 2)', 'show((a + b) * c, d() * 2)'],
+    ['a list of nothing but zeros is zeros', 'const [top, left] = [0, 0]\nshow(x - top, left)', 'show(x, 0)'],
+    ['two ways that are one are that', 'show(a ? b : b)', 'show(b)'],
+    ['nothing follows what gives back', 'function f(a) {\n  go(a)\n  return a\n  stop(a)\n}\nglobalThis.f = f', 'function f(a) {\n  go(a)\n  return a\n}\nglobalThis.f = f'],
+  ])('in the end, %s', (_, text, wanted) => {
+    expect(specialise(text)).toBe(wanted)
+  })
+
   it('says a member that is another one once', () => {
     expect(specialise('function begin(area) {\n  keep({ element: area, area })\n  done()\n}\nbegin(one)\nbegin(two)\nshow(last.area, last.element)\nall.find(({ area }) => area.on)')).toBe('function begin(area) {\n  keep({ element: area })\n  done()\n}\nbegin(one)\nbegin(two)\nshow(last.element, last.element)\nall.find(({ element }) => element.on)')
   })
