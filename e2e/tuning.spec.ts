@@ -309,7 +309,12 @@ test('the gap between two edges is measured over the whole travel, and over thre
   expect(Number(least)).toBeLessThan(50)
   expect(Number(most)).toBeGreaterThan(50)
   expect(Number(most)).toBeLessThan(60)
-  // The figures play on as before.
+  // Another angle has another gap, and the figures play on as before.
+  await number(page, 'The angle').focus()
+  await page.keyboard.press('Shift+ArrowUp')
+  await expect(told).not.toHaveAttribute('aria-label', new RegExp(`${least} to ${most} px`))
+  await page.keyboard.press('Shift+ArrowDown')
+  await expect(told).toHaveAttribute('aria-label', new RegExp(`${least} to ${most} px`))
   await movePointer(page, 60 + 236, 180, 3)
   await eventually(() => leanOf(frame, '.card', 0).then(({ rotateY }) => rotateY)).toBeGreaterThan(8)
   await page.getByRole('button', { name: 'Over three widths' }).click()

@@ -11,7 +11,7 @@ import { countCosts } from './cost'
 import { chooseEdges } from './edges'
 import { readPage } from './facts'
 import { findAll } from '../play/find'
-import { measureGap } from './gap'
+import { watchGap } from './gap'
 import { guardPage } from './guard'
 import { makeHand } from './hand'
 import { makeHost } from './host'
@@ -21,7 +21,7 @@ import { liftCss } from './lift'
 import { readNumbers } from './numbers'
 import { makeOverlay } from './overlay'
 import { makePose } from './pose'
-import { toStage, type Edge, type FromStage, type ThreadSample, type ToStage, type Under, type Visitor } from './protocol'
+import { toStage, type FromStage, type ThreadSample, type ToStage, type Under, type Visitor } from './protocol'
 import { findUnseen } from './unseen'
 import { makeVisit } from './visit'
 import { editWords } from './words'
@@ -126,14 +126,10 @@ function start(page: Document) {
     const beside = note === undefined ? undefined : findAll(page, note)?.[0]
     if (inSight) hand.run(makeRun(run, inSight, { width: innerWidth, height: innerHeight }, beside && stillBoxOf(beside)))
   }
-  const showGap = (shown: readonly Edge[], select?: string) => {
-    overlay.showEdges(shown, null)
-    const [one, other] = shown
-    if (select === undefined || !one || !other) return
-    const measured = host.measure((run) => measureGap(page, run, numbers, [one, other], select))
-    if (measured) say({ type: 'gaps', width: innerWidth, ...measured })
+  const gap = watchGap(page, host, numbers, (measured) => {
+    say({ type: 'gaps', width: innerWidth, ...measured })
     overlay.draw()
-  }
+  })
 
   // The page's own sheets stay as they came, so they are read once, when first asked about.
   let readOnce: ((asked: Asked) => PageFacts) | undefined
@@ -144,9 +140,11 @@ function start(page: Document) {
       case 'dress':
         host.dress(message.stylesheet)
         visit(visitor, host.sheets())
+        gap.changed()
         return overlay.draw()
       case 'play':
-        return host.play(message.played)
+        host.play(message.played)
+        return gap.changed()
       case 'facts':
         return say({ type: 'facts', key: message.key, facts: factsFor(message.asked) })
       case 'show':
@@ -194,7 +192,8 @@ function start(page: Document) {
       case 'edges':
         return edges(message.on)
       case 'gap':
-        return showGap(message.edges, message.measures ? message.select : undefined)
+        overlay.showEdges(message.edges, null)
+        return gap.watch(message.edges, message.measures ? message.select : undefined)
       case 'lift': {
         const element = numbers.at(message.number)
         return element && say({ type: 'lifted', number: message.number, css: liftCss(page, element, (sheet) => host.sheets().includes(sheet)) })

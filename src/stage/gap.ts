@@ -2,9 +2,10 @@
 import { pointAt } from '../core/geometry/place'
 import { stillBoxOf } from './boxes'
 import { findAll } from '../play/find'
+import type { Host } from './host'
 import type { Numbers } from './numbers'
 import type { Edge } from './protocol'
-import type { RunningScript } from '../play/run-script'
+import type { RunningScript, Surroundings } from '../play/run-script'
 
 /** An edge as a line of the window: upright or level, at so many px, from one end to the other. */
 export interface EdgeLine {
@@ -51,12 +52,49 @@ export function gapBetween(one: EdgeLine, other: EdgeLine, first: Edge['side']):
 const points = 25
 /** After so long everything has settled, ms. */
 const longMs = 20_000
+/** So long after the last change of what plays it is measured again, ms. */
+const calmMs = 150
+
+export interface GapWatch {
+  /** Measures the gap of two edges over the area of `select` from now on; without them it ends. */
+  readonly watch: (edges: readonly Edge[], select?: string) => void
+  /** What the page plays, or its values, have changed: it is measured again once they are calm. */
+  readonly changed: () => void
+}
+
+/** Measures the gap that is looked at, once the page plays and whenever what it plays has changed. */
+export function watchGap(page: Document, { measure, plays }: Pick<Host, 'measure' | 'plays'>, numbers: Numbers, tell: (measured: Measured) => void): GapWatch {
+  let watched: { readonly edges: readonly [Edge, Edge]; readonly select: string } | undefined
+  let waiting: ReturnType<typeof setTimeout> | undefined
+  const look = () => {
+    if (!watched || !plays()) return
+    const { edges, select } = watched
+    const measured = measure((run) => measureGap(page, run, numbers, edges, select))
+    if (measured) tell(measured)
+  }
+  return {
+    watch: ([one, other], select) => {
+      watched = one && other && select !== undefined ? { edges: [one, other], select } : undefined
+      look()
+    },
+    changed: () => {
+      clearTimeout(waiting)
+      if (watched) waiting = setTimeout(look, calmMs)
+    },
+  }
+}
+
+/** The gap at even places along the middle of the area, px: across and down. */
+interface Measured {
+  readonly across: number[]
+  readonly down: number[]
+}
 
 /**
  * The gap between two edges for a pointer at even places along the middle of the area, across and then down, each time
  * once all has settled. `run` runs the script, by a clock that is kept here.
  */
-export function measureGap(page: Document, run: (requestFrame: (callback: (now: number) => void) => void) => RunningScript, numbers: Numbers, edges: readonly [Edge, Edge], select: string): { across: number[]; down: number[] } | undefined {
+function measureGap(page: Document, run: (requestFrame: Surroundings['requestFrame']) => RunningScript, numbers: Numbers, edges: readonly [Edge, Edge], select: string): Measured | undefined {
   const [one, other] = edges.map(({ number }) => numbers.at(number))
   const area = findAll(page, select)?.find((each) => each.contains(one ?? null) || one?.contains(each)) ?? findAll(page, select)?.[0]
   if (!one || !other || !area) return undefined

@@ -10,6 +10,8 @@ export interface Host {
   readonly dress: (stylesheet: string) => void
   /** Plays this script from now on: from where it would be had it heard what the hand did lately. */
   readonly play: (played: Played) => void
+  /** Whether it has been told what to play. */
+  readonly plays: () => boolean
   /** Lends the page to somebody who plays the script by a clock of their own, and then plays on. */
   readonly measure: <Answer>(work: (run: (requestFrame: Surroundings['requestFrame']) => RunningScript) => Answer) => Answer
   /** The sheets that are ours and not the page's. */
@@ -18,11 +20,11 @@ export interface Host {
 
 export function makeHost(page: Document, nonce: string, hand: Hand, counted: Counted, onSheet: () => void): Host {
   const style = page.createElement('style')
-  let playing: Played = { text: '', writes: [] }
+  let playing: Played | undefined
   let running: RunningScript | undefined
-  const run = (requestFrame: Surroundings['requestFrame']) => runScript(playing.text, { root: page, nonce, elementFromPoint: hand.hitAt, requestFrame })
+  const run = (requestFrame: Surroundings['requestFrame']) => runScript(playing?.text ?? '', { root: page, nonce, elementFromPoint: hand.hitAt, requestFrame })
   const begin = () => {
-    if (playing.text === '') return
+    if (!playing?.text) return
     const begun = run((callback) => requestAnimationFrame(counted(callback)))
     for (const { sample, hit } of hand.past()) begun.hear(sample, hit)
     running = begun
@@ -39,16 +41,21 @@ export function makeHost(page: Document, nonce: string, hand: Hand, counted: Cou
       if (/:(hover|active)/.test(stylesheet)) onSheet()
     },
     play: (played) => {
-      if (played.text === playing.text) return
+      if (played.text === playing?.text) return
       end()
-      takeOff(page, playing.writes, played.writes)
+      takeOff(page, playing?.writes ?? [], played.writes)
       playing = played
       begin()
     },
     sheets: () => (style.sheet ? [style.sheet] : []),
+    plays: () => playing !== undefined,
     measure: (work) => {
+      // Whoever measures begins from rest: what the pointer is on leans no longer.
+      const atRest = () => takeOff(page, playing?.writes ?? [], [])
       end()
+      atRest()
       const answer = work(run)
+      atRest()
       begin()
       return answer
     },

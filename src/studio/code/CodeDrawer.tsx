@@ -41,7 +41,9 @@ export function CodeDrawer() {
           {/* While the list is read, the script is what it is about. */}
           {!isListed && <CodeBlock title="Stylesheet" size={styleBytes === undefined ? '' : `${styleBytes} bytes gzipped`} text={stylesheet} share="0 1 auto" />}
           <CountedOn asked={asked} isOpen={isListed} onOpen={setListed} />
-          <CodeBlock title="Script" size={script.text ? `${script.text.readable.split('\n').length - 1} lines` : ''} text={script.failure ?? script.text?.readable ?? ''} share="1 1 0" />
+          {script.failure
+            ? <Box px="14px" py="10px" fontSize="13px" color="soft" borderTop="1px solid" borderColor="hairline" aria-live="polite">{script.failure}</Box>
+            : <CodeBlock title="Script" size={script.text ? `${script.text.readable.split('\n').length - 1} lines` : ''} text={script.text?.readable ?? ''} share="1 1 0" />}
         </>
       )}
     </Drawer>

@@ -151,15 +151,14 @@ export function useGapOver(link: StageLink): void {
   const edges = gap?.edges
   useEffect(() => {
     if (edges?.length !== 2) return
-    const measure = () => link.say({ type: 'gap', edges: [...edges], measures: true, select: selectedEffect(studio)?.select })
-    // After the page has come and plays.
-    const timer = setTimeout(measure, 900)
+    let isCurrent = true
+    void link.whenReady(8000).then(() => isCurrent && link.say({ type: 'gap', edges: [...edges], measures: true, select: selectedEffect(studio)?.select }))
     const stop = link.listen((message) => {
       const { gap: now } = studio.view.get()
       if (message.type === 'gaps' && now) studio.view.update({ gap: withMeasure(now, message) })
     })
     return () => {
-      clearTimeout(timer)
+      isCurrent = false
       stop()
     }
   }, [studio, link, edges])
