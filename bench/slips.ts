@@ -57,7 +57,7 @@ const slips: readonly (readonly [name: string, text: string, slip: string])[] = 
   ['meet', 'pointer.y = clientY', 'pointer.y = clientX'],
   ['meet', "|| type === 'pointercancel'", ''],
   ['meet', 'advance(t)', 'advance(pointer.time)'],
-  ['wake', 'nextFrame ||= ', 'nextFrame = nextFrame ? nextFrame + 1 : '],
+  ['draw', 'nextFrame = 0', ''],
   ['hasPointer', 'x >= before - left', 'x >= before - left + 9'],
   ['hasPointer', 'width + right - after', 'width + right + after'],
   ['hasPointer', 'height + bottom - below', 'height + bottom'],
@@ -84,7 +84,7 @@ const slips: readonly (readonly [name: string, text: string, slip: string])[] = 
   ['hereNow', 'turn(follower.own, target, feel, t)', 'turn(follower.own, 1, feel, t)'],
   ['hereDue', '/ 4) * 4', '/ 4) * 8'],
   ['nextInstant', '+ 1) * 4', '+ 2) * 4'],
-  ['flowAll', 'place.moves = true', ''],
+  ['flowsOn', '< Infinity', '< 0'],
   ['advanceLooks', 'at = t', ''],
   ['advanceLooks', '<= (first', '< (first'],
   ['turnLook', 't + (looks?.goDelayMs ?? 0)', 't'],
@@ -99,13 +99,13 @@ const slips: readonly (readonly [name: string, text: string, slip: string])[] = 
   ['noteSide', '[before, now] : [now, before]', '[now, before] : [before, now]'],
   ['meetFocus', 'place.focused = focused', ''],
   ['hearTap', '<= 500', '<= 5'],
-  ['meetTap', 'place.look.tapped = place === tapped', ''],
+  ['meetTap', 'place.look.tapped = tapped', ''],
   ['write', 'follower.target + gap', 'follower.target'],
   ['write', 'if (moves) place.moves = true', ''],
   ['writeChain', 'value.link ?? k++', 'k++'],
 ]
 
-const tries = 90
+const tries = 500
 const root = new URL('..', import.meta.url).pathname
 const fragments = readFragments(root)
 const samples = fc.sample(cases(4), { numRuns: tries, seed: 20261128 })

@@ -30,8 +30,11 @@ const signal: fc.Arbitrary<Signal> = fc.oneof(
   { weight: 1, arbitrary: fc.record({ of: fc.constant('past' as const), axis, lagMs: between(0, 300) }) },
   { weight: 1, arbitrary: fc.record({ of: fc.constant('time' as const), periodMs: between(200, 3000) }) },
   { weight: 2, arbitrary: fc.record({ of: fc.constantFrom('entrySide' as const, 'exitSide' as const), axis: fc.option(axis, { nil: undefined }) }) },
-  { weight: 1, arbitrary: fc.record({ of: fc.constant('look' as const), values: fc.record({ off: between(-1, 1), on: between(-1, 1), pressed: between(-1, 1), still: between(-1, 1) }), enterFrom: fc.option(pose, { nil: undefined }), leaveTo: fc.option(pose, { nil: undefined }) }) },
+  { weight: 3, arbitrary: fc.record({ of: fc.constant('look' as const), values: fc.record({ off: between(-1, 1), on: between(-1, 1), pressed: between(-1, 1), still: between(-1, 1) }), enterFrom: fc.option(pose, { nil: undefined }), leaveTo: fc.option(pose, { nil: undefined }) }) },
 )
+
+/** Times that may fall together: those of samples, and of what is due by itself. */
+const evenMs = fc.constantFrom(20, 40, 100, 200)
 
 const frame: fc.Arbitrary<FrameOf> = fc.constantFrom<FrameOf>('area', 'area', 'window', { each: '.layer' }, { box: '.zone' })
 const away = fc.record({ kind: fc.constantFrom('settle' as const, 'hold' as const, 'letGo' as const), pose: between(-1, 1) })
@@ -42,7 +45,7 @@ const curve = fc.record({
 
 const channel: fc.Arbitrary<Omit<Channel, 'id'>> = fc
   .record({ signal, frame, away, feel, going: fc.option(feel, { nil: undefined }), curve: fc.option(curve, { nil: undefined }), group: fc.constantFrom('turn' as const, 'light' as const) })
-  .chain((base) => fc.record({ chain: fc.oneof({ weight: 5, arbitrary: fc.constant(undefined) }, { weight: 1, arbitrary: fc.integer({ min: 1, max: 12 }) }), halfLife: glide, timing: fc.option(fc.array(fc.record({ from: fc.constantFrom(...lookNames, 'any' as const), to: fc.constantFrom(...lookNames), feel }), { maxLength: 3 }), { nil: undefined }) }).map(({ chain, halfLife, timing }) => ({
+  .chain((base) => fc.record({ chain: fc.oneof({ weight: 5, arbitrary: fc.constant(undefined) }, { weight: 1, arbitrary: fc.integer({ min: 1, max: 12 }) }), halfLife: glide, timing: fc.option(fc.array(fc.record({ from: fc.constantFrom(...lookNames, 'any' as const), to: fc.constantFrom(...lookNames), feel }), { minLength: 1, maxLength: 3 }), { nil: undefined }) }).map(({ chain, halfLife, timing }) => ({
     ...base,
     area: 'cards',
     // A chain follows by a glide.
@@ -56,7 +59,7 @@ export const rig: fc.Arbitrary<Rig> = fc
     among: fc.constantFrom('one' as const, 'all' as const),
     insetPx: fc.constantFrom(0, 12, -40),
     pointer: fc.constantFrom('fine' as const, 'any' as const),
-    looks: fc.record({ goDelayMs: fc.oneof(fc.constant(0), between(0, 200)), stillMs: fc.option(between(20, 400), { nil: undefined }), atMostOne: fc.boolean(), keys: fc.boolean() }),
+    looks: fc.record({ goDelayMs: fc.oneof(fc.constant(0), between(0, 200), evenMs), stillMs: fc.option(fc.oneof(between(20, 400), evenMs), { nil: undefined }), atMostOne: fc.boolean(), keys: fc.boolean() }),
     channels: fc.array(channel, { minLength: 1, maxLength: 4 }),
   })
   .map(({ of, among, insetPx, pointer, looks: machine, channels }) => {
@@ -71,15 +74,24 @@ export const rig: fc.Arbitrary<Rig> = fc
     }
   })
 
+const gap = fc.oneof(between(0, 30), between(0, 30), between(0, 400), evenMs)
+const far = fc.record({ x: between(40, 620), y: between(60, 380) })
+const near = fc.record({ dx: between(-9, 9), dy: between(-9, 9) })
 const step = fc.record({
-  gap: fc.oneof(between(0, 30), between(0, 30), between(0, 400)),
-  x: between(40, 620),
-  y: between(60, 380),
+  gap,
+  to: fc.oneof(far, far, far, near),
   phase: fc.constantFrom<Sample['phase']>('move', 'move', 'move', 'move', 'move', 'move', 'down', 'up', 'leave', 'cancel', 'focus', 'blur', 'scroll'),
   pointerType: fc.constantFrom<Sample['pointerType']>('mouse', 'mouse', 'mouse', 'touch', 'pen'),
   buttons: fc.constantFrom(0, 0, 1),
 })
-export const trace: fc.Arbitrary<readonly Sample[]> = fc.array(step, { minLength: 1, maxLength: 40 }).map((steps) => {
-  let t = 0
-  return steps.map(({ gap, ...sample }) => ({ ...sample, t: (t += gap) }))
+/** A finger, or what points, that comes down and goes up again nearby: mostly soon enough for a tap. */
+const tap = fc.record({ gap, to: far, moved: near, heldMs: fc.oneof(between(10, 490), between(10, 900)), pointerType: fc.constantFrom<Sample['pointerType']>('touch', 'touch', 'pen', 'mouse') })
+  .map(({ gap: wait, to, moved, heldMs, pointerType }) => [{ gap: wait, to, phase: 'down' as const, pointerType, buttons: 1 }, { gap: heldMs, to: moved, phase: 'up' as const, pointerType, buttons: 0 }])
+export const trace: fc.Arbitrary<readonly Sample[]> = fc.array(fc.oneof({ weight: 9, arbitrary: step.map((each) => [each]) }, { weight: 1, arbitrary: tap }), { minLength: 1, maxLength: 40 }).map((steps) => {
+  let [t, x, y] = [0, 300, 200]
+  return steps.flat().map(({ gap: wait, to, ...sample }) => {
+    t += wait
+    ;[x, y] = 'dx' in to ? [x + to.dx, y + to.dy] : [to.x, to.y]
+    return { ...sample, t, x, y }
+  })
 })

@@ -72,11 +72,10 @@ export function hearCauses(scene: Scene, sample: Sample, at: At): void {
       replay(place, at)
     }
   } else if (area.touch === 'tap' && sample.pointerType === 'touch' && at.pointer.isTap) {
-    // A tap turns on the place that had the finger; a tap elsewhere ends that.
-    const tapped = scene.places[scene.holder]
+    // A tap turns on the places that had the finger; a tap elsewhere ends that.
     for (const place of scene.places) {
-      if ((place === tapped) === place.presence.look.tapped) continue
-      place.presence.look.tapped = place === tapped
+      if (place.presence.inside === place.presence.look.tapped) continue
+      place.presence.look.tapped = place.presence.inside
       touch(scene, place)
       followLooks(scene, place, at)
     }

@@ -74,16 +74,27 @@ describe('a tilt, evaluated', () => {
 describe('the pointer between boxes', () => {
   const overlapping = boxesOf({ x: 0, y: 0, width: 100, height: 100 }, { x: 80, y: 0, width: 100, height: 100 })
   /** Which of the two leans at the end. */
-  const leaning = (...points: readonly (readonly [number, number])[]) => {
-    const { columns, moments } = evaluate(rigOf(), points.map(([x, y], i) => at(i * 50, x, y)), overlapping, [late])
+  const leaning = (points: readonly (readonly [number, number])[], rig = rigOf(), boxes = overlapping) => {
+    const { columns, moments } = evaluate(rig, points.map(([x, y], i) => at(i * 50, x, y)), boxes, [late])
     return [0, 1].filter((index) => Number(moments[0]?.values[columns.indexOf(`x[${index}]`)]) !== 0)
   }
 
-  it('belongs to the one that had it, else to the one painted last', () => {
-    expect(leaning([20, 50], [90, 50])).toEqual([0])
-    expect(leaning([90, 50])).toEqual([1])
-    expect(leaning([90, 50], [20, 50])).toEqual([0])
-    expect(leaning([90, 50], [300, 50])).toEqual([])
+  it('belongs to the one that it hits, which is painted last', () => {
+    expect(leaning([[20, 50], [90, 50]])).toEqual([1])
+    expect(leaning([[90, 50], [20, 50]])).toEqual([0])
+    expect(leaning([[90, 50], [300, 50]])).toEqual([])
+  })
+
+  it('beyond what it hits belongs to the one that had it, else to the one painted last', () => {
+    const [area, ...others] = rigOf().areas
+    const wide = { value: -60, unit: 'px' as const }
+    const reaching = { ...rigOf(), areas: area ? [{ ...area, insets: { top: wide, right: wide, bottom: wide, left: wide } }, ...others] : [] }
+    const apart = boxesOf({ x: 0, y: 0, width: 100, height: 100 }, { x: 180, y: 0, width: 100, height: 100 })
+    expect(leaning([[20, 50], [140, 50]], reaching, apart)).toEqual([0])
+    expect(leaning([[140, 50]], reaching, apart)).toEqual([1])
+    // The box that it hits has it, however far another one reaches over it.
+    expect(leaning([[20, 50], [140, 50], [90, 50]], reaching, apart)).toEqual([0])
+    expect(leaning([[190, 50], [140, 50], [70, 50]], reaching, apart)).toEqual([0])
   })
 })
 

@@ -20,11 +20,16 @@ export function holds({ boxes, frame }: Place, { figure: { area } }: Scene, x: n
   return false
 }
 
-/** Which place has the pointer where one at most may: the one that had it before keeps it, else the one painted last has it. -1 for none. */
+/**
+ * Which place has the pointer where one at most may: the one painted last among those that it is on; beyond their own boxes
+ * the one that had it before, else the one painted last. -1 for none.
+ */
 function claim(scene: Scene, x: number, y: number): number {
   const { places, holder } = scene
-  const held = places[holder]
-  return held && holds(held, scene, x, y) ? holder : places.findLastIndex((place) => holds(place, scene, x, y))
+  const isHeld = (place: Place | undefined) => place !== undefined && holds(place, scene, x, y)
+  const hit = places.findLastIndex((place) => holdsOwn(place.frame, x, y) && isHeld(place))
+  if (hit >= 0) return hit
+  return isHeld(places[holder]) ? holder : places.findLastIndex(isHeld)
 }
 
 /** Whether a place that holds the point is met there: beyond its own box only, where so asked, while another one has the pointer. */

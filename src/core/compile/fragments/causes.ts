@@ -27,10 +27,11 @@ export function hearTap(type: string, t: number): void {
 /** A tap turns on what had the finger, unless it was meant for a link; a tap elsewhere ends that. */
 export function meetTap(effect: Effect, target: Element): void {
   if (!isTap || !effect.taps) return
-  const tapped = target.closest('a[href], button, input, select, textarea, summary, label') ? undefined : [...effect.places.values()].find(({ isOn }) => isOn)
+  const isPlain = !target.closest('a[href], button, input, select, textarea, summary, label')
   for (const place of effect.places.values()) {
-    if ((place === tapped) === place.look.tapped) continue
-    place.look.tapped = place === tapped
+    const tapped = isPlain && place.isOn
+    if (tapped === place.look.tapped) continue
+    place.look.tapped = tapped
     if (effect.looks) followCauses(effect, place, pointer.time)
   }
 }

@@ -15,7 +15,6 @@ export function flowAll(effect: Effect, from: number, until: number): void {
         // After a long pause the last stretch is enough of what never ends.
         at = { ...at, t: value.isEndless ? Math.max(t, until - 5000) : t }
         turnValue(follower, at)
-        place.moves = true
       }
     }
   }
