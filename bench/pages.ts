@@ -27,7 +27,7 @@ export function kindFigure(kind: string, changes: object = {}, select = '.card',
 }
 
 /** Stylesheet and script of figures as they leave for a plain page, or for one of which this is known. */
-export const exported = (figures: readonly Figure[], facts: Facts = plainFacts): { readonly css: string; readonly js: string } => ({ css: writeStylesheet(figures), js: compile(figures, facts, fragments) })
+export const exported = (figures: readonly Figure[], facts: Facts = plainFacts): { readonly css: string; readonly js: string } => ({ css: writeStylesheet(figures, [], facts), js: compile(figures, facts, fragments) })
 
 /** A page with scripts of its own, which may bring elements and listen. */
 export const busyFacts: Facts = { ...plainFacts, hasLateElements: true, hasOwnCode: true }

@@ -70,7 +70,7 @@ test('two figures on one element, each by a selector of its own, are composed by
   const lean = expandTilt({ ...tiltDefaults, growPercent: 6 }, '.card')
   const driven = await drive(page, own, { lean, drift, fade })
   const all = merged(merged(lean, drift), fade)
-  const { columns, moments: expected } = evaluate(all, trace, boxes, moments)
+  const { columns, moments: expected } = evaluate(all, trace, boxes, moments, driven.byCss)
   let next = 0
   for (const { t, values } of expected) {
     for (let sample = trace[next]; sample && sample.t <= t; sample = trace[++next]) await driven.hear(sample)
@@ -98,7 +98,7 @@ test('two figures on one element, each by a selector of its own, are composed by
 for (const [name, rig] of Object.entries(rigs)) {
   test(`what Chromium computes for "${name}" is what the core says, at ${moments.length} moments`, async ({ page }) => {
     const driven = await drive(page, html, { [name]: rig })
-    const { columns, moments: expected } = evaluate(rig, trace, boxes, moments)
+    const { columns, moments: expected } = evaluate(rig, trace, boxes, moments, driven.byCss)
     let next = 0
     for (const { t, values } of expected) {
       for (let sample = trace[next]; sample && sample.t <= t; sample = trace[++next]) await driven.hear(sample)

@@ -256,12 +256,15 @@ test('every recipe plays on the chosen element when it is touched, and leaves th
   await expect(recipes).toBeVisible()
   const names = kinds.flatMap((kind) => kind.recipes.map(({ title }) => title))
   const touched = new Set<string>()
+  const sheetNow = () => frame.evaluate(() => document.head.textContent ?? '')
   for (const name of names) {
     const button = recipes.getByRole('button', { name: new RegExp(`^${name}`) })
     await button.scrollIntoViewIfNeeded()
     await button.hover()
     await expect.poll(bodyNow).not.toBe(before)
-    touched.add(await frame.evaluate(() => document.head.textContent ?? ''))
+    // Each has a stylesheet of its own.
+    await expect.poll(async () => touched.has(await sheetNow())).toBe(false)
+    touched.add(await sheetNow())
   }
   expect(touched.size).toBe(names.length)
   await page.getByRole('heading', { name: 'Under the pointer' }).hover()

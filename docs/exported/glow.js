@@ -124,11 +124,13 @@
       place.element.setAttribute('data-card-glow', '')
       place.parts = addParts(place.area, effect.parts)
     }
+    // How it comes and goes is in the stylesheet.
+    if ((place.element.getAttribute('data-card-glow') === 'on') !== place.isOn) place.element.setAttribute('data-card-glow', place.isOn ? 'on' : '')
     place.moves = false
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = follower.feel(follower, t)
-      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits))
+      if (value.property) for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits))
       if (moves) place.moves = true
     }
     showParts(place, effect.parts)
@@ -163,22 +165,6 @@
     for (const { part, whileOn } of all) if (whileOn) for (const element of parts?.get(part) ?? []) element.style.visibility = isOn || moves ? '' : 'hidden'
   }
 
-  // cubic-bezier(x1, y1, x2, y2): the time is found by Newton's method inside a shrinking bracket. Outside 0..1 it holds.
-  function bezier() {
-    const on = (a, b, s) => 3 * (1 - s) * s * ((1 - s) * a + s * b) + s ** 3
-    return (share) => {
-      let [low, high, s] = [0, 1, share]
-      for (let step = 0; step < 40; step++) {
-        const error = on(0.2, 0.2, s) - share
-        if (error > 0) high = s
-        else low = s
-        const next = s - error / (3 * (1 - s) ** 2 * 0.2 + 6 * (1 - s) * s * (0.2 - 0.2) + 3 * s * s * (1 - 0.2))
-        s = next > low && next < high ? next : (low + high) / 2
-      }
-      return on(0.7, 1, s)
-    }
-  }
-
   // Where elements lie, and since when that is known.
   const frames = new Map()
 
@@ -194,18 +180,17 @@
     return frame
   }
 
+  // What the stylesheet does by a transition: only whether that is still under way.
+  function lasting({ gap, since }, t, durationMs) {
+    return gap && t - since < durationMs ? { gap, speed: 0, moves: true } : rest
+  }
+
   const rest = { gap: 0, speed: 0, moves: false }
 
   // The elements that a value is written on.
   function targetsOf(place, { onParts }) {
     if (onParts) return onParts.flatMap((part) => place.parts?.get(part) ?? [])
     return [place.element]
-  }
-
-  // From where it is to the target in a given time, after a delay.
-  function timed({ gap, since }, t, durationMs) {
-    const share = (t - since) / durationMs
-    return gap && share < 1 ? { gap: gap * (1 - (share > 0 ? ease(share) : 0)), speed: 0, moves: true } : rest
   }
 
   const decay = 2 * Math.PI * 2.27 * 0.715
@@ -219,9 +204,8 @@
     const [cos, sin] = [Math.cos(swing * s), Math.sin(swing * s)]
     return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: fade * Math.hypot(gap, push) >= band }
   }
-  const ease = bezier()
-  const comes = (follower, t) => timed(follower, t, 180)
-  const goes = (follower, t) => timed(follower, t, 420)
+  const comes = (follower, t) => lasting(follower, t, 180)
+  const goes = (follower, t) => lasting(follower, t, 420)
 
   // Over each card, a light of #f2b866, 220 px wide, shows on the surface by 22 % and along the edge by 90 %, from 60 px away.
   const effect = {
@@ -231,7 +215,7 @@
     values: [
       { property: '--card-glow-x', read: ({ x }) => x, holds: true, band: 0.01, digits: 3, feel: underdamped, seenBy: 2, onParts: ['card-glow-surface-pool', 'card-glow-edge-pool'] },
       { property: '--card-glow-y', read: ({ y }) => y, holds: true, band: 0.01, digits: 3, feel: underdamped, seenBy: 2, onParts: ['card-glow-surface-pool', 'card-glow-edge-pool'] },
-      { property: '--card-glow-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes, onParts: ['card-glow-surface-pool', 'card-glow-edge-pool'] },
+      { read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes },
     ],
   }
 

@@ -122,11 +122,13 @@
       place.element.setAttribute('data-card-grain-light', '')
       place.parts = addParts(place.area, effect.parts)
     }
+    // How it comes and goes is in the stylesheet.
+    if ((place.element.getAttribute('data-card-grain-light') === 'on') !== place.isOn) place.element.setAttribute('data-card-grain-light', place.isOn ? 'on' : '')
     place.moves = false
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = follower.feel(follower, t)
-      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits))
+      if (value.property) for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits))
       if (moves) place.moves = true
     }
     return place.moves
@@ -155,22 +157,6 @@
     return element
   }
 
-  // cubic-bezier(x1, y1, x2, y2): the time is found by Newton's method inside a shrinking bracket. Outside 0..1 it holds.
-  function bezier() {
-    const on = (a, b, s) => 3 * (1 - s) * s * ((1 - s) * a + s * b) + s ** 3
-    return (share) => {
-      let [low, high, s] = [0, 1, share]
-      for (let step = 0; step < 40; step++) {
-        const error = on(0.2, 0.2, s) - share
-        if (error > 0) high = s
-        else low = s
-        const next = s - error / (3 * (1 - s) ** 2 * 0.2 + 6 * (1 - s) * s * (0.2 - 0.2) + 3 * s * s * (1 - 0.2))
-        s = next > low && next < high ? next : (low + high) / 2
-      }
-      return on(0.7, 1, s)
-    }
-  }
-
   // Where elements lie, and since when that is known.
   const frames = new Map()
 
@@ -191,18 +177,17 @@
     return frame
   }
 
+  // What the stylesheet does by a transition: only whether that is still under way.
+  function lasting({ gap, since }, t, durationMs) {
+    return gap && t - since < durationMs ? { gap, speed: 0, moves: true } : rest
+  }
+
   const rest = { gap: 0, speed: 0, moves: false }
 
   // The elements that a value is written on.
   function targetsOf(place, { onParts }) {
     if (onParts) return onParts.flatMap((part) => place.parts?.get(part) ?? [])
     return [place.element]
-  }
-
-  // From where it is to the target in a given time, after a delay.
-  function timed({ gap, since }, t, durationMs) {
-    const share = (t - since) / durationMs
-    return gap && share < 1 ? { gap: gap * (1 - (share > 0 ? ease(share) : 0)), speed: 0, moves: true } : rest
   }
 
   const decay = 2 * Math.PI * 2.27 * 0.715
@@ -216,9 +201,8 @@
     const [cos, sin] = [Math.cos(swing * s), Math.sin(swing * s)]
     return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: fade * Math.hypot(gap, push) >= band }
   }
-  const ease = bezier()
-  const comes = (follower, t) => timed(follower, t, 320)
-  const goes = (follower, t) => timed(follower, t, 900)
+  const comes = (follower, t) => lasting(follower, t, 320)
+  const goes = (follower, t) => lasting(follower, t, 900)
 
   // Under each card lies a linear-gradient(155deg, #22303a 0%, #3b4a41 55%, #6d5a3c 100%) with 34 % of light grain, and under the pointer a light of #ffd9a0, 360 px wide and 36 % strong.
   const effect = {
@@ -227,7 +211,7 @@
     values: [
       { property: '--card-grain-light-x', read: ({ x, width }) => x - width / 2, holds: true, band: 0.01, digits: 3, feel: underdamped, seenBy: 2, onParts: ['card-grain-light-sheet'] },
       { property: '--card-grain-light-y', read: ({ y, height }) => y - height / 2, holds: true, band: 0.01, digits: 3, feel: underdamped, seenBy: 2, onParts: ['card-grain-light-sheet'] },
-      { property: '--card-grain-light-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes, onParts: ['card-grain-light-light'] },
+      { read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes },
     ],
   }
 

@@ -89,7 +89,7 @@
         for (const follower of place.followers) {
           const { value } = follower
           const reading = at.place.isOn ? value.read(at, follower) : 0
-          turn(follower, reading, at.place.isOn ? value.feel : (value.going ?? value.feel), at.t)
+          turn(follower, reading, at.t)
         }
       }
     }
@@ -106,17 +106,17 @@
   function begin(effect, area, element = area) {
     const place = {
       element, area, isOn: false, moves: !!effect.stands,
-      followers: effect.values.map((value) => ({ value, target: 0, since: 0, gap: 0, speed: 0, feel: value.feel, band: value.band })),
+      followers: effect.values.map((value) => ({ value, target: 0, since: 0, gap: 0, speed: 0 })),
     }
     effect.places.set(element, place)
     place.own = readOwn(effect, place)
   }
 
   // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
-  function turn(follower, target, feel, t) {
-    if (target !== follower.target || feel !== follower.feel) {
-      const { gap, speed } = follower.feel(follower, t)
-      Object.assign(follower, { target, feel, since: t, gap: gap + follower.target - target, speed })
+  function turn(follower, target, t) {
+    if (target !== follower.target) {
+      const { gap, speed } = underdamped(follower, t)
+      Object.assign(follower, { target, since: t, gap: gap + follower.target - target, speed })
     }
   }
   // Says on an element that an effect is at work on it: from now on its rules count.
@@ -124,17 +124,22 @@
     keepOwn(place)
     place.element.setAttribute(effect.mark, '')
     for (const value of effect.values) if (!value.onParts) for (const target of targetsOf(place, value)) target.setAttribute(effect.mark, '')
+    if (effect.comesWithin) for (const target of place.element.querySelectorAll(effect.comesWithin)) {
+      target.setAttribute(effect.mark, '')
+    }
     if (effect.parts) place.parts = addParts(place.area, effect.parts)
   }
 
   // Writes the values of a place at t; tells whether it goes on.
   function write(effect, place, t) {
     if (!place.element.hasAttribute(effect.mark)) mark(effect, place)
+    // How it comes and goes is in the stylesheet.
+    if (effect.comes && (place.element.getAttribute(effect.mark) === 'on') !== place.isOn) place.element.setAttribute(effect.mark, place.isOn ? 'on' : '')
     place.moves = false
     for (const follower of place.followers) {
       const { value } = follower
-      const { gap, moves } = follower.feel(follower, t)
-      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits))
+      const { gap, moves } = underdamped(follower, t)
+      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(4))
       if (moves) place.moves = true
     }
     if (!effect.keeps && !place.moves && !place.isOn) effect.places.delete(place.element)
@@ -166,22 +171,6 @@
     }
     home.append(element)
     return element
-  }
-
-  // cubic-bezier(x1, y1, x2, y2): the time is found by Newton's method inside a shrinking bracket. Outside 0..1 it holds.
-  function bezier() {
-    const on = (a, b, s) => 3 * (1 - s) * s * ((1 - s) * a + s * b) + s ** 3
-    return (share) => {
-      let [low, high, s] = [0, 1, share]
-      for (let step = 0; step < 40; step++) {
-        const error = on(0.2, 0.2, s) - share
-        if (error > 0) high = s
-        else low = s
-        const next = s - error / (3 * (1 - s) ** 2 * 0.2 + 6 * (1 - s) * s * (0.2 - 0.2) + 3 * s * s * (1 - 0.2))
-        s = next > low && next < high ? next : (low + high) / 2
-      }
-      return on(0.7, 1, s)
-    }
   }
 
   // Where elements lie, and since when that is known.
@@ -249,8 +238,6 @@
     }
   }
 
-  const rest = { gap: 0, speed: 0, moves: false }
-
   // The elements that a value is written on.
   function targetsOf(place, { within, onParts }) {
     if (within) return place.element.querySelectorAll(within)
@@ -258,26 +245,17 @@
     return [place.element]
   }
 
-  // From where it is to the target in a given time, after a delay.
-  function timed({ gap, since }, t, durationMs) {
-    const share = (t - since) / durationMs
-    return gap && share < 1 ? { gap: gap * (1 - (share > 0 ? ease(share) : 0)), speed: 0, moves: true } : rest
-  }
-
   const decay = 2 * Math.PI * 2.27 * 0.715
   const swing = 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)
   // Settles in 416 ms, 4 % past the mark.
   // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
-  function underdamped({ gap, speed, since, band }, t) {
+  function underdamped({ gap, speed, since }, t) {
     const s = (t - since) / 1000
     const fade = Math.exp(-decay * s)
     const push = (speed + decay * gap) / swing
     const [cos, sin] = [Math.cos(swing * s), Math.sin(swing * s)]
-    return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: fade * Math.hypot(gap, push) >= band }
+    return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: fade * Math.hypot(gap, push) >= 0.0002 }
   }
-  const ease = bezier()
-  const comes = (follower, t) => timed(follower, t, 180)
-  const goes = (follower, t) => timed(follower, t, 320)
 
   const effects = [
     // Over each plate, the edge under the pointer sinks by 10°, seen from 820 px, lifted by 18 px; the moth floats 42 px above it, and 2 more; a sheen of 26 % goes opposite to the pointer.
@@ -289,19 +267,16 @@
       findsAll: true,
       stands: true,
       keeps: true,
+      comes: true,
+      comesWithin: '.plate .moth, .plate .shadow, .plate .label',
       measure: leaning,
       parts: [{ part: 'plate-tilt-glass', coversBorder: true }, { part: 'plate-tilt-sheen', inside: 'plate-tilt-glass' }],
       places: new Map(),
       values: [
-        { property: '--plate-tilt-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), band: 0.0002, digits: 4, feel: underdamped },
-        { property: '--plate-tilt-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), band: 0.0002, digits: 4, feel: underdamped, onParts: ['plate-tilt-sheen'] },
-        { property: '--plate-tilt-y', read: ({ y, height }) => Math.min(1, Math.max(-1, 2 * y / height - 1)), band: 0.0002, digits: 4, feel: underdamped },
-        { property: '--plate-tilt-y', read: ({ y, height }) => Math.min(1, Math.max(-1, 2 * y / height - 1)), band: 0.0002, digits: 4, feel: underdamped, onParts: ['plate-tilt-sheen'] },
-        { property: '--plate-tilt-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes },
-        { property: '--plate-tilt-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes, within: '.plate .moth' },
-        { property: '--plate-tilt-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes, within: '.plate .shadow' },
-        { property: '--plate-tilt-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes, within: '.plate .label' },
-        { property: '--plate-tilt-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes, onParts: ['plate-tilt-sheen'] },
+        { property: '--plate-tilt-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)) },
+        { property: '--plate-tilt-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), onParts: ['plate-tilt-sheen'] },
+        { property: '--plate-tilt-y', read: ({ y, height }) => Math.min(1, Math.max(-1, 2 * y / height - 1)) },
+        { property: '--plate-tilt-y', read: ({ y, height }) => Math.min(1, Math.max(-1, 2 * y / height - 1)), onParts: ['plate-tilt-sheen'] },
       ],
     },
     // In the sky, the swarm slides by 22 px and the starry sky by 6 px, against the pointer, across only.
@@ -313,8 +288,8 @@
       measure: plain,
       places: new Map(),
       values: [
-        { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), band: 0.0002, digits: 4, feel: underdamped, within: '.sky-near' },
-        { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), band: 0.0002, digits: 4, feel: underdamped, within: '.sky-far' },
+        { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), within: '.sky-near' },
+        { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), within: '.sky-far' },
       ],
     },
   ]

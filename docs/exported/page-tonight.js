@@ -151,11 +151,13 @@
   // Writes the values of a place at t; tells whether it goes on.
   function write(effect, place, t) {
     if (!place.element.hasAttribute(effect.mark)) mark(effect, place)
+    // How it comes and goes is in the stylesheet.
+    if (effect.comes && (place.element.getAttribute(effect.mark) === 'on') !== place.isOn) place.element.setAttribute(effect.mark, place.isOn ? 'on' : '')
     place.moves = false
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = follower.feel(follower, t)
-      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits))
+      if (value.property) for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits))
       if (moves) place.moves = true
     }
     if (effect.parts) showParts(place, effect.parts)
@@ -195,22 +197,6 @@
     for (const { part, whileOn } of all) if (whileOn) for (const element of parts?.get(part) ?? []) element.style.visibility = isOn || moves ? '' : 'hidden'
   }
 
-  // cubic-bezier(x1, y1, x2, y2): the time is found by Newton's method inside a shrinking bracket. Outside 0..1 it holds.
-  function bezier() {
-    const on = (a, b, s) => 3 * (1 - s) * s * ((1 - s) * a + s * b) + s ** 3
-    return (share) => {
-      let [low, high, s] = [0, 1, share]
-      for (let step = 0; step < 40; step++) {
-        const error = on(0.2, 0.2, s) - share
-        if (error > 0) high = s
-        else low = s
-        const next = s - error / (3 * (1 - s) ** 2 * 0.2 + 6 * (1 - s) * s * (0.2 - 0.2) + 3 * s * s * (1 - 0.2))
-        s = next > low && next < high ? next : (low + high) / 2
-      }
-      return on(0.7, 1, s)
-    }
-  }
-
   // Where elements lie, and since when that is known.
   const frames = new Map()
 
@@ -240,6 +226,11 @@
     }
   }
 
+  // What the stylesheet does by a transition: only whether that is still under way.
+  function lasting({ gap, since }, t, durationMs) {
+    return gap && t - since < durationMs ? { gap, speed: 0, moves: true } : rest
+  }
+
   const rest = { gap: 0, speed: 0, moves: false }
 
   // The elements that a value is written on.
@@ -247,12 +238,6 @@
     if (within) return place.element.querySelectorAll(within)
     if (onParts) return onParts.flatMap((part) => place.parts?.get(part) ?? [])
     return [place.element]
-  }
-
-  // From where it is to the target in a given time, after a delay.
-  function timed({ gap, since }, t, durationMs) {
-    const share = (t - since) / durationMs
-    return gap && share < 1 ? { gap: gap * (1 - (share > 0 ? ease(share) : 0)), speed: 0, moves: true } : rest
   }
 
   // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
@@ -265,15 +250,14 @@
   }
 
   const follows = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.6 * 0.9, 2 * Math.PI * 2.6 * Math.sqrt(1 - 0.9 ** 2)) // settles in 288 ms
-  const ease = bezier()
-  const comes = (follower, t) => timed(follower, t, 260)
-  const goes = (follower, t) => timed(follower, t, 700)
+  const comes = (follower, t) => lasting(follower, t, 260)
+  const goes = (follower, t) => lasting(follower, t, 700)
   const follows2 = (follower, t) => underdamped(follower, t, 2 * Math.PI * 3.4 * 0.9, 2 * Math.PI * 3.4 * Math.sqrt(1 - 0.9 ** 2)) // settles in 220 ms
   const soft = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.27 * 0.715, 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)) // settles in 416 ms, 4 % past the mark
-  const comes2 = (follower, t) => timed(follower, t, 320)
-  const goes2 = (follower, t) => timed(follower, t, 900)
-  const comes3 = (follower, t) => timed(follower, t, 180)
-  const goes3 = (follower, t) => timed(follower, t, 420)
+  const comes2 = (follower, t) => lasting(follower, t, 320)
+  const goes2 = (follower, t) => lasting(follower, t, 900)
+  const comes3 = (follower, t) => lasting(follower, t, 180)
+  const goes3 = (follower, t) => lasting(follower, t, 420)
 
   const effects = [
     // Over meadow and gate, all is dark by 90 % in #040d10 but for a pool of 110 px round the pointer, softened over 150 px; pressed, the pool is 70 % of that.
@@ -284,6 +268,7 @@
       notForeign: '.meadow, .gate, .sky .sky-near, .sky .sky-far',
       findsAll: true,
       keeps: true,
+      comes: true,
       amongAll: true,
       fellows: true,
       insets: () => [-260, -260, -260, -260],
@@ -292,7 +277,7 @@
       values: [
         { property: '--gate-spotlight-x', read: ({ x, width }) => x - width / 2, holds: true, band: 0.01, digits: 3, feel: follows, seenBy: 2, onParts: ['gate-spotlight-sheet'] },
         { property: '--gate-spotlight-y', read: ({ y, height }) => y - height / 2, holds: true, band: 0.01, digits: 3, feel: follows, seenBy: 2, onParts: ['gate-spotlight-sheet'] },
-        { property: '--gate-spotlight-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes, onParts: ['gate-spotlight-dark'] },
+        { read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes },
         { property: '--gate-spotlight-pressed', read: () => (pointer.buttons ? 1 : 0), band: 0.0001, digits: 5, feel: follows2, onParts: ['gate-spotlight-sheet', 'gate-spotlight-dark'] },
       ],
     },
@@ -305,12 +290,13 @@
       findsAll: true,
       stands: true,
       keeps: true,
+      comes: true,
       parts: [{ part: 'meadow-grain-light-ground', coversBorder: true }, { part: 'meadow-grain-light-sheet', inside: 'meadow-grain-light-ground' }, { part: 'meadow-grain-light-light', inside: 'meadow-grain-light-sheet' }, { part: 'meadow-grain-light-specks', inside: 'meadow-grain-light-ground' }],
       places: new Map(),
       values: [
         { property: '--meadow-grain-light-x', read: ({ x, width }) => x - width / 2, holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 2, onParts: ['meadow-grain-light-sheet'] },
         { property: '--meadow-grain-light-y', read: ({ y, height }) => y - height / 2, holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 2, onParts: ['meadow-grain-light-sheet'] },
-        { property: '--meadow-grain-light-here', read: () => 1, band: 0.0001, digits: 5, feel: comes2, going: goes2, onParts: ['meadow-grain-light-light'] },
+        { read: () => 1, band: 0.0001, digits: 5, feel: comes2, going: goes2 },
       ],
     },
     // Over each lantern, a light of #f0c36d, 340 px wide, shows on the surface by 34 % and along the edge by 90 %, from 110 px away.
@@ -321,6 +307,7 @@
       notForeign: '.lantern, .sky .sky-near, .sky .sky-far',
       findsAll: true,
       keeps: true,
+      comes: true,
       amongAll: true,
       insets: () => [-110, -110, -110, -110],
       parts: [{ part: 'lantern-glow-surface', whileOn: true, coversBorder: true }, { part: 'lantern-glow-surface-pool', inside: 'lantern-glow-surface' }, { part: 'lantern-glow-surface-tile', inside: 'lantern-glow-surface-pool' }, { part: 'lantern-glow-edge', whileOn: true, coversBorder: true }, { part: 'lantern-glow-edge-pool', inside: 'lantern-glow-edge' }, { part: 'lantern-glow-edge-tile', inside: 'lantern-glow-edge-pool' }],
@@ -328,7 +315,7 @@
       values: [
         { property: '--lantern-glow-x', read: ({ x, border }) => x + border[3], holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 2, onParts: ['lantern-glow-surface-pool', 'lantern-glow-edge-pool'] },
         { property: '--lantern-glow-y', read: ({ y, border }) => y + border[0], holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 2, onParts: ['lantern-glow-surface-pool', 'lantern-glow-edge-pool'] },
-        { property: '--lantern-glow-here', read: () => 1, band: 0.0001, digits: 5, feel: comes3, going: goes3, onParts: ['lantern-glow-surface-pool', 'lantern-glow-edge-pool'] },
+        { read: () => 1, band: 0.0001, digits: 5, feel: comes3, going: goes3 },
       ],
     },
     // In the sky, the swarm slides by 22 px and the starry sky by 6 px, against the pointer, across only.

@@ -125,11 +125,13 @@
       place.element.setAttribute('data-card-spotlight', '')
       place.parts = addParts(place.area, effect.parts)
     }
+    // How it comes and goes is in the stylesheet.
+    if ((place.element.getAttribute('data-card-spotlight') === 'on') !== place.isOn) place.element.setAttribute('data-card-spotlight', place.isOn ? 'on' : '')
     place.moves = false
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = follower.feel(follower, t)
-      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits))
+      if (value.property) for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits))
       if (moves) place.moves = true
     }
     showParts(place, effect.parts)
@@ -164,22 +166,6 @@
     for (const { part, whileOn } of all) if (whileOn) for (const element of parts?.get(part) ?? []) element.style.visibility = isOn || moves ? '' : 'hidden'
   }
 
-  // cubic-bezier(x1, y1, x2, y2): the time is found by Newton's method inside a shrinking bracket. Outside 0..1 it holds.
-  function bezier() {
-    const on = (a, b, s) => 3 * (1 - s) * s * ((1 - s) * a + s * b) + s ** 3
-    return (share) => {
-      let [low, high, s] = [0, 1, share]
-      for (let step = 0; step < 40; step++) {
-        const error = on(0.2, 0.2, s) - share
-        if (error > 0) high = s
-        else low = s
-        const next = s - error / (3 * (1 - s) ** 2 * 0.2 + 6 * (1 - s) * s * (0.2 - 0.2) + 3 * s * s * (1 - 0.2))
-        s = next > low && next < high ? next : (low + high) / 2
-      }
-      return on(0.7, 1, s)
-    }
-  }
-
   // Where elements lie, and since when that is known.
   const frames = new Map()
 
@@ -195,18 +181,17 @@
     return frame
   }
 
+  // What the stylesheet does by a transition: only whether that is still under way.
+  function lasting({ gap, since }, t, durationMs) {
+    return gap && t - since < durationMs ? { gap, speed: 0, moves: true } : rest
+  }
+
   const rest = { gap: 0, speed: 0, moves: false }
 
   // The elements that a value is written on.
   function targetsOf(place, { onParts }) {
     if (onParts) return onParts.flatMap((part) => place.parts?.get(part) ?? [])
     return [place.element]
-  }
-
-  // From where it is to the target in a given time, after a delay.
-  function timed({ gap, since }, t, durationMs) {
-    const share = (t - since) / durationMs
-    return gap && share < 1 ? { gap: gap * (1 - (share > 0 ? ease(share) : 0)), speed: 0, moves: true } : rest
   }
 
   // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
@@ -219,9 +204,8 @@
   }
 
   const soft = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.27 * 0.715, 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)) // settles in 416 ms, 4 % past the mark
-  const ease = bezier()
-  const comes = (follower, t) => timed(follower, t, 260)
-  const goes = (follower, t) => timed(follower, t, 700)
+  const comes = (follower, t) => lasting(follower, t, 260)
+  const goes = (follower, t) => lasting(follower, t, 700)
   const follows = (follower, t) => underdamped(follower, t, 2 * Math.PI * 3.4 * 0.9, 2 * Math.PI * 3.4 * Math.sqrt(1 - 0.9 ** 2)) // settles in 220 ms
 
   // Over each card, all is dark by 78 % in #0b1014 but for a pool of 140 px round the pointer, softened over 90 px; pressed, the pool is 70 % of that.
@@ -232,7 +216,7 @@
     values: [
       { property: '--card-spotlight-x', read: ({ x, width }) => x - width / 2, holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 2, onParts: ['card-spotlight-sheet'] },
       { property: '--card-spotlight-y', read: ({ y, height }) => y - height / 2, holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 2, onParts: ['card-spotlight-sheet'] },
-      { property: '--card-spotlight-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes, onParts: ['card-spotlight-dark'] },
+      { read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes },
       { property: '--card-spotlight-pressed', read: () => (pointer.buttons ? 1 : 0), band: 0.0001, digits: 5, feel: follows, onParts: ['card-spotlight-sheet', 'card-spotlight-dark'] },
     ],
   }

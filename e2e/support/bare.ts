@@ -8,6 +8,7 @@ import { writesOf } from '../../src/core/compile/writes'
 import { targetsOf, writeStylesheet } from '../../src/core/export/stylesheet'
 import { overlapsOf } from '../../src/core/page/overlaps'
 import { findIn, readTree } from '../../src/core/page/tree'
+import { comingsOf } from '../../src/core/rig/comings'
 import type { Names } from '../../src/core/rig/plan'
 import type { Rig } from '../../src/core/rig/rig'
 import { readRig } from '../../src/core/rig/schema'
@@ -34,10 +35,10 @@ export function rigFrom(area: object, channels: readonly object[], outputs: read
 }
 
 /** The stylesheet of rigs by name, as an export writes it for a page. */
-export function stylesheetOf(rigs: Readonly<Record<string, Rig>>, html = ''): string {
+export function stylesheetOf(rigs: Readonly<Record<string, Rig>>, html = '', hasScripts = false): string {
   const figures = Object.entries(rigs).map(([name, rig], index) => ({ number: index + 1, names: namesOf(name), rig, sentence: `${name}.` }))
   const tree = readTree(html)
-  return writeStylesheet(figures, overlapsOf(targetsOf(figures), (select) => findIn(tree, select)))
+  return writeStylesheet(figures, overlapsOf(targetsOf(figures), (select) => findIn(tree, select)), factsOf({ tree, lacksSheets: false, hasScripts }, figures))
 }
 
 const sourcesOf = (rigs: Readonly<Record<string, Rig>>) => Object.entries(rigs).map(([name, rig]) => ({ rig, names: namesOf(name) }))
@@ -45,10 +46,11 @@ const sourcesOf = (rigs: Readonly<Record<string, Rig>>) => Object.entries(rigs).
 /** The script of rigs by name for a page, one whose own scripts may change it if so asked. */
 export const scriptOf = (rigs: Readonly<Record<string, Rig>>, html: string, hasScripts = false): string => compile(sourcesOf(rigs), factsOf({ tree: readTree(html), lacksSheets: false, hasScripts }, sourcesOf(rigs)), fragments)
 
-export const withStyles = (html: string, rigs: Readonly<Record<string, Rig>>) => html.replace('</head>', () => `<style>${stylesheetOf(rigs, html)}</style></head>`)
+export const withStyles = (html: string, rigs: Readonly<Record<string, Rig>>, hasScripts = false) => html.replace('</head>', () => `<style>${stylesheetOf(rigs, html, hasScripts)}</style></head>`)
 
 interface Driven {
   frames: ((now: number) => void)[]
+  begun: Map<Animation, number>
   hear: (sample: Sample, hit: Element | null) => void
   end: () => void
 }
@@ -56,10 +58,10 @@ interface Staged { readonly stage: { readonly runScript: (text: string, around: 
 
 /** Opens a page that plays these rigs by a clock that stands until it is moved; in a shadow root of an element if so asked. */
 export async function drive(page: Page, html: string, rigs: Readonly<Record<string, Rig>>, { hasScripts = false }: { readonly hasScripts?: boolean } = {}) {
-  await page.setContent(withStyles(html, rigs))
+  await page.setContent(withStyles(html, rigs, hasScripts))
   await page.addScriptTag({ content: stageScript })
   await page.evaluate(({ text, writes }) => {
-    const driven: Driven = { frames: [], hear: () => undefined, end: () => undefined }
+    const driven: Driven = { frames: [], begun: new Map(), hear: () => undefined, end: () => undefined }
     const { stage } = window as unknown as Staged
     const running = stage.runScript(text, { root: document, nonce: '', requestFrame: (callback: (now: number) => void) => driven.frames.push(callback), elementFromPoint: (x: number, y: number) => document.elementFromPoint(x, y) })
     driven.hear = running.hear
@@ -69,11 +71,25 @@ export async function drive(page: Page, html: string, rigs: Readonly<Record<stri
     }
     Object.assign(window, { driven })
   }, { text: scriptOf(rigs, html, hasScripts), writes: writesOf(sourcesOf(rigs)) })
+  const facts = factsOf({ tree: readTree(html), lacksSheets: false, hasScripts }, sourcesOf(rigs))
   return {
-    /** Shows a frame at `t`. */
+    /** The channels that the stylesheet follows. */
+    byCss: comingsOf(sourcesOf(rigs), facts).flatMap((each) => each.map(({ id }) => id)),
+    /** Shows a frame at `t`; transitions go by that clock too. */
     frame: (t: number) =>
       page.evaluate((now) => {
-        for (const callback of (window as unknown as { driven: Driven }).driven.frames.splice(0)) callback(now)
+        const { driven } = window as unknown as { driven: Driven }
+        const keepTime = () => {
+          for (const each of document.getAnimations()) {
+            each.pause()
+            const begun = driven.begun.get(each) ?? now
+            driven.begun.set(each, begun)
+            each.currentTime = now - begun
+          }
+        }
+        keepTime()
+        for (const callback of driven.frames.splice(0)) callback(now)
+        keepTime()
       }, t),
     hear: (sample: Partial<Sample> & { readonly t: number }) => page.evaluate((each) => (window as unknown as { driven: Driven }).driven.hear(each as Sample, each.phase === 'leave' ? null : document.elementFromPoint(each.x, each.y)), { x: 0, y: 0, buttons: 0, pointerType: 'mouse', phase: 'move', ...sample }),
     detach: () => page.evaluate(() => (window as unknown as { driven: Driven }).driven.end()),
@@ -118,7 +134,7 @@ export async function playThrough(page: Page, html: string, rigs: Readonly<Recor
 
 /** Opens a page with the script of these rigs in it, as an export has it. */
 export async function playReal(page: Page, html: string, rigs: Readonly<Record<string, Rig>>, hasScripts = false): Promise<void> {
-  await page.setContent(withStyles(html, rigs))
+  await page.setContent(withStyles(html, rigs, hasScripts))
   await page.addScriptTag({ content: scriptOf(rigs, html, hasScripts) })
 }
 

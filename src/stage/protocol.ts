@@ -106,14 +106,15 @@ const cost = z.object({ boxes: z.number().int(), elements: z.number().int(), sha
 export type Cost = z.infer<typeof cost>
 
 /** What is known of the page: `PageFacts` of the compiler. */
-const facts = z.object({ ...(Object.fromEntries(factNames.map((name) => [name, z.boolean()])) as Record<FactName, z.ZodBoolean>), liesIn: z.array(z.tuple([z.string(), z.string()]).readonly()).readonly() })
+/** What there is to know of a page for its effects. */
+export const pageFactsSchema = z.object({ ...(Object.fromEntries(factNames.map((name) => [name, z.boolean()])) as Record<FactName, z.ZodBoolean>), liesIn: z.array(z.tuple([z.string(), z.string()]).readonly()).readonly() })
 
 export const fromStage = z.discriminatedUnion('type', [
   z.object({ type: z.literal('ready'), now: finite }),
   z.object({ type: z.literal('under'), elements: z.array(under), chosen: z.boolean(), adds: z.boolean() }),
   z.object({ type: z.literal('samples'), samples: z.array(sample) }),
   z.object({ type: z.literal('cost'), cost }),
-  z.object({ type: z.literal('facts'), key: z.string(), facts }),
+  z.object({ type: z.literal('facts'), key: z.string(), facts: pageFactsSchema }),
   /** The files that the page asks for, by hash. */
   z.object({ type: z.literal('needs'), hashes: z.array(z.string()) }),
   /** The ground of each match of a selector, as a CSS colour. */

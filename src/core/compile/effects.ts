@@ -1,5 +1,6 @@
 // How an effect is written in a script: for each area and each frame of reference of its rig, a table of values.
 import type { Names } from '../rig/plan'
+import { outputsOf, type Coming } from '../rig/comings'
 import { markOfOutput, nameOfArea, planRig } from '../rig/plan'
 import type { PlayedFigure, Write } from '../rig/played'
 import { selectOf } from '../rig/select'
@@ -56,8 +57,8 @@ export function measureFor(select: string, box: Area['box'], moved: readonly Mov
   return by.every(({ slides }) => slides) ? 'sliding' : 'leaning'
 }
 
-/** The tables of one effect of the page. */
-export function tablesOf({ rig, names, sentence }: Source, constants: Constants, hasBorders: boolean, measureOf: (select: string, box: Area['box']) => Measure, moved: readonly string[]): readonly EffectTable[] {
+/** The tables of one effect of the page; `comings` are the stylesheet's. */
+export function tablesOf({ rig, names, sentence }: Source, comings: readonly Coming[], constants: Constants, { hasBorders, hasOwnCode }: Facts, measureOf: (select: string, box: Area['box']) => Measure, moved: readonly string[]): readonly EffectTable[] {
   const figures = planRig(rig, names)
   return rig.areas.flatMap((area, index) => {
     const figure = figures[index]
@@ -68,13 +69,17 @@ export function tablesOf({ rig, names, sentence }: Source, constants: Constants,
       const isArea = of === 'area'
       const members = channels.map(({ id }) => rig.channels.find((channel) => channel.id === id)).filter((channel): channel is Channel => channel !== undefined)
       const around = { insets: isArea ? area.insets : undefined, isBetween: (isArea && (area.insets === undefined || area.of !== 'each')) || of === 'window', measure, hasBorders }
-      const written = channels.flatMap(({ id, writes, seenBy }) => withParts(writes.length > 0 ? writes : [bareWrite], names).map((each) => ({ id, ...each, seenBy })))
+      // What the stylesheet does is only followed where something hangs on when it is done.
+      const isDone = (id: string) => comings.some((coming) => coming.id === id)
+      const isAwaited = (id: string) => hasOwnCode || channels.some(({ seenBy }) => seenBy !== undefined && channels[seenBy]?.id === id) || rig.parts.some((part) => part.whileOn && part.area === area.id)
+      const written = channels.filter(({ id }) => !isDone(id) || isAwaited(id)).flatMap(({ id, writes, seenBy }) => withParts(writes.length > 0 && !isDone(id) ? writes : [bareWrite], names).map((each) => ({ id, ...each, seenBy })))
       const indexOf = (seenBy: number | undefined) => (seenBy === undefined ? -1 : written.findIndex(({ id }) => id === channels[seenBy]?.id))
       const values = written.flatMap(({ id, write, parts, seenBy }) => {
         const channel = members.find((each) => each.id === id)
-        return channel ? [writeChannel(channel, write, parts, indexOf(seenBy), around, constants)] : []
+        return channel ? [writeChannel(channel, write, parts, indexOf(seenBy), around, constants, isDone(channel.id))] : []
       })
-      return { fields: fieldsOf(rig, names, area, figure, of, n === 0, measure, values, moved), values, rig, sentence: index + n === 0 ? sentence : undefined }
+      const come = isArea ? comings.filter((coming) => coming.area === area.id) : []
+      return { fields: fieldsOf(rig, names, area, figure, of, n === 0, measure, values, moved, come), values, rig, sentence: index + n === 0 ? sentence : undefined }
     })
   })
 }
@@ -94,7 +99,7 @@ function withParts(writes: readonly Write[], { name }: Names): readonly { readon
 /** What nothing is written of is followed all the same, since others hang on it. */
 const bareWrite: Write = { property: '' }
 
-function fieldsOf(rig: Rig, names: Names, area: Area, figure: PlayedFigure, of: FrameOf, isFirst: boolean, measure: Measure, values: readonly Fields[], moved: readonly string[]): Fields {
+function fieldsOf(rig: Rig, names: Names, area: Area, figure: PlayedFigure, of: FrameOf, isFirst: boolean, measure: Measure, values: readonly Fields[], moved: readonly string[], comings: readonly Coming[]): Fields {
   const name = nameOfArea(names, rig, area.id)
   const fields = new Map<string, string>([['select', quote(area.of === 'window' ? ':root' : area.select)], ['name', quote(name)], ['mark', quote(`data-${name}`)]])
   const set = (field: string, isSo: boolean, text = 'true') => isSo && fields.set(field, text)
@@ -105,6 +110,9 @@ function fieldsOf(rig: Rig, names: Names, area: Area, figure: PlayedFigure, of: 
   set('findsAll', findsAll)
   set('stands', stands)
   set('keeps', findsAll || has('holds') || (isFirst && figure.parts !== undefined))
+  set('comes', comings.length > 0)
+  const within = [...new Set(comings.flatMap((coming) => outputsOf(rig, coming).flatMap(({ to }) => (typeof to === 'object' && 'within' in to ? [to.within] : []))))]
+  set('comesWithin', within.length > 0, quote(within.join(', ')))
   set('isGroup', area.of === 'group')
   set('isWindow', area.of === 'window')
   set('amongAll', area.among === 'all')

@@ -1,4 +1,5 @@
 // What a script is written from: tables of its effects, and what is known of it as a whole.
+import { comingsOf } from '../rig/comings'
 import { sharesEye } from '../rig/plan'
 import { partOf } from '../rig/rig'
 import { asOneSelector } from '../rig/select'
@@ -10,7 +11,7 @@ import { quote } from './literal'
 import type { Fields } from './values'
 
 /** Members of effects and of values that a script may ask for. */
-const effectMembers = ['select', 'name', 'mark', 'notForeign', 'findsAll', 'keeps', 'stands', 'isGroup', 'isWindow', 'amongAll', 'fellows', 'insets', 'bridge', 'measure', 'readsIn', 'readsInBox', 'readsInWindow', 'fine', 'taps', 'focuses', 'looks', 'parts'] as const
+const effectMembers = ['select', 'name', 'mark', 'notForeign', 'findsAll', 'comes', 'comesWithin', 'keeps', 'stands', 'isGroup', 'isWindow', 'amongAll', 'fellows', 'insets', 'bridge', 'measure', 'readsIn', 'readsInBox', 'readsInWindow', 'fine', 'taps', 'focuses', 'looks', 'parts'] as const
 const valueMembers = ['property', 'pose', 'curve', 'feel', 'going', 'band', 'leave', 'holds', 'seenBy', 'links', 'link', 'halfLifeMs', 'goingHalfLifeMs', 'due', 'isEndless', 'byLook', 'timing', 'start', 'digits', 'within', 'linked', 'onParts', 'as', 'tellsZone'] as const
 
 /** What is written by hand of a script, and what is known of its members: with stand-ins for numbers, since one that is dragged makes no other script. */
@@ -50,8 +51,9 @@ export function planScript(all: readonly Source[], known: Facts, leaving: Leavin
   const facts = allowing(known, leaving)
   const constants = new Constants()
   const moved = sources.flatMap(movedBy)
-  const tables = sources.flatMap((source) => tablesOf(source, constants, facts.hasBorders, (select, box) => measureFor(select, box, moved, facts), moved.map(({ select }) => select)))
-  const members = new Map([...givenOf(tables, sources, moved, facts), ['takesOff', String(leaving.takesOff === true)] as const, ...knownOf(tables)])
+  const comings = comingsOf(sources, facts)
+  const tables = sources.flatMap((source, i) => tablesOf(source, comings[i] ?? [], constants, facts, (select, box) => measureFor(select, box, moved, facts), moved.map(({ select }) => select)))
+  const members = new Map([...givenOf(tables, sources, constants, moved, facts), ['takesOff', String(leaving.takesOff === true)] as const, ...knownOf(tables)])
   const main = [...constants.lines, '', writeTables(tables, members), '', ...(members.get('hasFinds') === 'true' ? ['stand()'] : []), ...(members.get('watches') === 'true' ? ['watch()'] : []), 'listen()', ...(leaving.takesOff ? [`${handedOut}(takeOff)`] : []), ''].join('\n')
   const numbers: string[] = []
   const indexes = new Map<string, number>()
@@ -74,7 +76,7 @@ export function planScript(all: readonly Source[], known: Facts, leaving: Leavin
 export const withNumbers = (text: string, numbers: readonly string[]): string => text.replaceAll(/9876543(\d{5})/g, (_, index: string) => numbers[Number(index)] ?? '')
 
 /** What is known of the script as a whole. */
-function givenOf(tables: readonly EffectTable[], sources: readonly Source[], moved: readonly Moved[], { hasBorders, hasOwnStyles, hasTransitions, hasLateElements, hasOwnCode }: Facts): Fields {
+function givenOf(tables: readonly EffectTable[], sources: readonly Source[], constants: Constants, moved: readonly Moved[], { hasBorders, hasOwnStyles, hasTransitions, hasLateElements, hasOwnCode }: Facts): Fields {
   const some = (field: string) => tables.some(({ fields, values }) => fields.has(field) || values.some((value) => value.has(field)))
   const reads = (word: string) => tables.some(({ values }) => values.some((value) => [...value.values()].some((text) => text.includes(word))))
   const hasTouch = tables.some(({ fields }) => !fields.has('fine'))
@@ -90,6 +92,7 @@ function givenOf(tables: readonly EffectTable[], sources: readonly Source[], mov
     asksButtons: hasLooks || reads('pointer.buttons'),
     asksStood: hasLooks || reads('isStill'),
     hasUnwritten: tables.some(({ values }) => values.some((value) => !value.has('property'))),
+    hasTimed: constants.lines.some((line) => line.includes(' timed(')),
     hasFlows: some('due'),
     hasFinds: some('keeps'),
     hasBorders,

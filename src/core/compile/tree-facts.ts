@@ -4,7 +4,7 @@ import type { Document, Element } from 'domhandler'
 import { elementsOf, findIn, parentOf, textOf } from '../page/tree'
 import type { Source } from './effects'
 import type { Facts } from './facts'
-import { askedBy, readFacts, takeFacts, type Declarations, type PageRead } from './page-facts'
+import { askedBy, readFacts, takeFacts, type Declarations, type PageFacts, type PageRead } from './page-facts'
 
 /** The page as it is dressed: its HTML with all of its sheets in it, and what could not be had. */
 export interface Dressed {
@@ -15,7 +15,8 @@ export interface Dressed {
 }
 
 /** The facts about a page that matter to these effects; the worst where its sheets do not tell. */
-export const factsOf = (dressed: Dressed, sources: readonly Source[]): Facts => takeFacts(readFacts(pageOf(dressed))(askedBy(sources)))
+export const pageFactsOf = (dressed: Dressed, sources: readonly Source[]): PageFacts => readFacts(pageOf(dressed))(askedBy(sources))
+export const factsOf = (dressed: Dressed, sources: readonly Source[]): Facts => takeFacts(pageFactsOf(dressed, sources))
 
 function pageOf({ tree, lacksSheets, hasScripts }: Dressed): PageRead<Element> {
   const all = elementsOf(tree)

@@ -1,6 +1,8 @@
 // The stylesheet of an export: knobs on top, then what the page's own words do with the script's numbers.
 import { cssColour, colourOnCurve } from '../curve/colour'
 import { valueOnCurve } from '../curve/curve'
+import { worstFacts } from '../compile/facts'
+import { comingsOf, outputsOf, type Coming, type ComingFacts } from '../rig/comings'
 import { isPlain, markOfOutput, nameOfArea, planRig, propertyOfChannel, propertyOfKnob, propertyOfOutput, propertyOfOwn } from '../rig/plan'
 import { poseOf } from '../rig/play'
 import { partOf, type Output, type Rig } from '../rig/rig'
@@ -11,10 +13,12 @@ import type { Figure } from './plan'
 
 /**
  * Readable CSS for these figures, in their order. `overlaps` tells which selectors (of `targetsOf`) meet on some element:
- * there, what several figures give one property is composed.
+ * there, what several figures give one property is composed. `facts` tell what is known of the page: the same that its script is compiled
+ * for.
  */
-export function writeStylesheet(figures: readonly Figure[], overlaps: readonly (readonly string[])[] = []): string {
-  return [...writeNamed(figures), ...writeOwnProperties(figures), ...figures.map(writeFigure), ...writeMeetings(figures, overlaps)].join('\n')
+export function writeStylesheet(figures: readonly Figure[], overlaps: readonly (readonly string[])[] = [], facts: ComingFacts = worstFacts): string {
+  const comings = comingsOf(figures, facts)
+  return [...writeNamed(figures), ...writeOwnProperties(figures), ...figures.map((figure, i) => writeFigure(figure, comings[i] ?? [])), ...writeMeetings(figures, overlaps)].join('\n')
 }
 
 /** The named values that these figures share, once and on top. */
@@ -96,17 +100,17 @@ interface Bound {
   readonly mark: string
 }
 
-function writeFigure(figure: Figure): string {
+function writeFigure(figure: Figure, comings: readonly Coming[]): string {
   const { names, number, rig, sentence } = figure
-  const written = planRig(rig, names).flatMap(({ frames }) => frames.flatMap(({ channels }) => channels.flatMap(({ writes }) => writes.map(({ property }) => property))))
+  const written = planRig(rig, names).flatMap(({ frames }) => frames.flatMap(({ channels }) => channels.flatMap(({ id, writes }) => (comings.some((coming) => coming.id === id) ? [] : writes.map(({ property }) => property)))))
   const given = (id: string, own: string, note: string) => [`${propertyOfKnob(names, id)}: ${givenTo(figure, id, own)};`, note] as const
-  const knobs = [...rig.knobs.map((knob) => given(knob.id, writeKnob(names, knob), knob.note)), ...(rig.tokens ?? []).map(({ id, value, note }) => given(id, styleText(value), note))]
+  const knobs = [...rig.knobs.map((knob) => given(knob.id, writeKnob(names, knob), knob.note)), ...(rig.tokens ?? []).map(({ id, value, note }) => given(id, styleText(value), note)), ...comings.flatMap((coming) => writeTimes(figure, coming))]
   const width = Math.max(0, ...knobs.map(([declaration]) => declaration.length))
   const bearers = rig.rules.filter(({ bearsKnobs }) => bearsKnobs).map(({ select }) => styleText(select))
   const owners = [...new Set([...rig.areas.map(({ of, select }) => (of === 'window' ? ':root' : styleText(select))), ...bearers])]
-  const rules = writeRules(figure)
+  const rules = writeRules(figure, comings)
   return [
-    writeComment(`Figure ${number}. ${sentence} The script writes ${spoken([...new Set(written)])}.`),
+    writeComment(`Figure ${number}. ${sentence} ${written.length > 0 ? `The script writes ${spoken([...new Set(written)])}.` : 'The script says where the pointer is.'}`),
     ...writeRegistered(figure),
     ...(knobs.length > 0 ? [`${owners.join(',\n')} {`, ...knobs.map(([declaration, note]) => (note ? `  ${declaration.padEnd(width)}  /* ${commentText(note)} */` : `  ${declaration}`)), '}'] : []),
     ...writeNarrow(figure, owners),
@@ -139,7 +143,7 @@ function writeNarrow(figure: Figure, owners: readonly string[]): readonly string
 const knownIn = ({ rig }: Figure) => new Set([...rig.knobs, ...(rig.tokens ?? [])].map(({ id }) => id))
 
 /** All rules of a figure, by what they select. */
-function writeRules(figure: Figure): readonly string[] {
+function writeRules(figure: Figure, comings: readonly Coming[]): readonly string[] {
   const { rig, names } = figure
   const blocks = new Map<string, string[]>()
   // What one selector says stands in one block, where it is first met.
@@ -160,7 +164,50 @@ function writeRules(figure: Figure): readonly string[] {
     add(`.${names.name}-${id}`, [...writeDeclarations(rest, names), ...writeSlots(own, true).flatMap(({ lines: each }) => each)])
   }
   for (const same of grouped(boundOutputs(figure), ({ select, mark }) => `${select} ${mark}`).values()) add(guarded(same), writeSlots(same).flatMap(({ lines: each }) => each))
+  for (const coming of comings) for (const [select, declarations] of writeComing(figure, coming)) add(select, declarations)
   return [...blocks].flatMap(([select, declarations]) => [...`${select} {`.split('\n'), ...declarations.map((line) => `  ${line}`), '}'])
+}
+
+/** The property that holds how a channel comes or goes; of the only one the name says no more. */
+function propertyOfWay({ names, rig }: Figure, { id }: Coming, way: 'comes' | 'goes' | 'way'): string {
+  const isOnly = rig.channels.filter(({ signal }) => signal.of === 'inside').length === 1 && !rig.knobs.some((knob) => knob.id === way)
+  return `--${names.name}-${isOnly ? '' : `${id}-`}${way}`
+}
+
+const writeTime = ({ durationMs, delayMs, easing }: Coming['feel']) => `${cssNumber(durationMs)}ms ${easing}${delayMs === 0 ? '' : ` ${cssNumber(delayMs)}ms`}`
+
+/** How a channel comes and goes, for a designer to turn. */
+function writeTimes(figure: Figure, coming: Coming): readonly (readonly [declaration: string, note: string])[] {
+  const { feel, going = feel } = coming
+  return [[`${propertyOfWay(figure, coming, 'comes')}: ${writeTime(feel)};`, 'how it comes'], [`${propertyOfWay(figure, coming, 'goes')}: ${writeTime(going)};`, 'how it goes']]
+}
+
+/** What comes with the pointer and goes with it: the script says by a mark that it is there, and a transition does the rest. */
+function writeComing(figure: Figure, coming: Coming): readonly (readonly [select: string, declarations: readonly string[]])[] {
+  const { rig, names } = figure
+  const property = propertyOfChannel(names, coming.id)
+  const area = rig.areas.find(({ id }) => id === coming.area)
+  const ground = area?.of === 'window' ? ':root' : asOneSelector(styleText(area?.select ?? ''))
+  const mark = `data-${nameOfArea(names, rig, coming.area)}`
+  const shown = outputsOf(rig, coming)
+  const parts = [...new Set(shown.flatMap(({ to }) => partOf(to) ?? []))]
+  const within = [...new Set(shown.filter(({ to }) => typeof to === 'object' && 'within' in to).map((output) => styleText(selectOf(rig, output))))]
+  const isOnSelf = shown.some(({ to }) => to === 'self')
+  const on = `${ground}[${mark}="on"]`
+  const isThere = [...(isOnSelf ? [on] : []), ...within.map((select) => `${on} ${select.startsWith(`${ground} `) ? select.slice(ground.length + 1) : `:is(${select})`}`), ...parts.map((part) => on + pathOf(figure, part))]
+  return [
+    [[...(isOnSelf ? [`${ground}[${mark}]`] : []), ...within.map((select) => `${asOneSelector(select)}[${mark}]`), ...parts.map((part) => `.${names.name}-${part}`)].join(',\n'), [`transition: ${property} var(${propertyOfWay(figure, coming, 'way')}, var(${propertyOfWay(figure, coming, 'goes')}));`]],
+    [on, [`${propertyOfWay(figure, coming, 'way')}: var(${propertyOfWay(figure, coming, 'comes')});`]],
+    [isThere.join(',\n'), [`${property}: 1;`]],
+    // A part that has just been added begins as it goes.
+    ...(parts.length > 0 ? [[parts.map((part) => on + pathOf(figure, part)).join(',\n'), ['@starting-style {', `  ${property}: 0;`, '}']] as const] : []),
+  ]
+}
+
+/** Where a part lies in its area. */
+function pathOf(figure: Figure, part: string): string {
+  const inside = figure.rig.parts.find(({ id }) => id === part)?.inside
+  return `${inside === undefined ? '' : pathOf(figure, inside)} > .${figure.names.name}-${part}`
 }
 
 /** The classes of parts, a line each. */

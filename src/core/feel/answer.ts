@@ -9,7 +9,7 @@ const out: Motion = { gap: 0, speed: 0 }
 /** The way followed `ms` after the target jumped from 0 to 1: 0..1, and beyond where it goes past the mark. */
 export function wayOf(feel: Feel, ms: number): number {
   out.gap = out.speed = 0
-  laws[feel.kind].move(feel, { gap: -1, speed: 0 }, Math.max(0, ms), out)
+  laws[feel.kind].move(feel, { gap: -1, speed: 0, share: 1 }, Math.max(0, ms), out)
   return 1 + out.gap
 }
 

@@ -1,13 +1,15 @@
 // A follower: one value on its way to a target, in closed form from the last change of target.
 import type { Feel } from './feel'
-import type { Motion } from './law'
+import type { Beginning, Motion } from './law'
 import { laws } from './laws'
 
 /** Within this share of its range of the target, and staying there for ever, a follower rests. */
 export const restBand = 1e-4
 
 /** The state of a follower since its target last changed: what was missing then, and how fast that changed. */
-export interface Follower extends Motion {
+export interface Follower extends Beginning {
+  /** Where it came from: going back there, it takes its time for as much of the way as it has gone. */
+  from: number
   /** When that was, ms. */
   since: number
   target: number
@@ -18,7 +20,7 @@ export interface Follower extends Motion {
 
 /** A follower at rest at `value`. */
 export function followerAt(value: number): Follower {
-  return { since: 0, target: value, gap: 0, speed: 0, feel: { kind: 'direct' }, band: 0 }
+  return { since: 0, target: value, gap: 0, speed: 0, share: 1, from: value, feel: { kind: 'direct' }, band: 0 }
 }
 
 /** What is left of a motion; used again and again. */
@@ -40,7 +42,7 @@ export function rests(follower: Follower, t: number): boolean {
   const { since, gap, speed, feel, band } = follower
   moveLeft(follower, t)
   if (gap === 0 && speed === 0) return true
-  if (!laws[feel.kind].rests(feel, left, Math.max(0, t - since), band)) return false
+  if (!laws[feel.kind].rests(feel, left, Math.max(0, t - since), band, follower.share)) return false
   left.gap = left.speed = 0
   return true
 }
@@ -59,6 +61,7 @@ export function turnTo(follower: Follower, target: number, feel: Feel, range: nu
   if (isSame && follower.feel === feel) return
   if (isSame && rests(follower, t)) return
   moveLeft(follower, t)
+  shorten(follower, target)
   follower.gap = left.gap + follower.target - target
   follower.speed = left.speed
   follower.since = t
@@ -67,9 +70,20 @@ export function turnTo(follower: Follower, target: number, feel: Feel, range: nu
   follower.band = restBand * range
 }
 
+/**
+ * What turns back to where it came from, while `left` is missing, takes a share of its time only: the shortening of a reversed
+ * transition, as CSS Transitions (level 1, "faster reversing of interrupted transitions") has it.
+ */
+function shorten(follower: Follower, target: number): void {
+  const { gap, share, from } = follower
+  const isBack = left.gap !== 0 && gap !== 0 && target === from
+  follower.share = isBack ? Math.min(1, Math.abs((1 - left.gap / gap) * share + 1 - share)) : 1
+  follower.from = isBack ? follower.target : follower.target + left.gap
+}
+
 /** Puts the follower at rest at `value`: only where nobody sees it. */
 export function placeAt(follower: Follower, value: number): void {
-  follower.target = value
+  follower.target = follower.from = value
   follower.gap = 0
   follower.speed = 0
 }

@@ -1,4 +1,4 @@
-// Timed: from where it is to the target in a given time, after a delay.
+// Timed: from where it is to the target in a given time, after a delay; as CSS transitions do it.
 import { easingFor } from '../curve/easing'
 import type { Law } from './law'
 
@@ -11,9 +11,10 @@ export interface Timed {
 }
 
 export const timed: Law<Timed> = {
-  move: ({ durationMs, delayMs, easing }, { gap }, ms, out) => {
-    out.gap = ms < delayMs ? gap : ms < delayMs + durationMs ? gap * (1 - easingFor(easing)((ms - delayMs) / durationMs)) : 0
+  move: ({ durationMs, delayMs, easing }, { gap, share }, ms, out) => {
+    const wholeMs = durationMs * share
+    out.gap = ms < delayMs ? gap : ms < delayMs + wholeMs ? gap * (1 - easingFor(easing)((ms - delayMs) / wholeMs)) : 0
     out.speed = 0
   },
-  rests: ({ durationMs, delayMs }, _now, ms) => ms >= delayMs + durationMs,
+  rests: ({ durationMs, delayMs }, _now, ms, _band, share) => ms >= delayMs + durationMs * share,
 }

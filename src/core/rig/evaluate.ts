@@ -3,7 +3,7 @@ import { emptyFrame, frameOf, type Frame } from '../geometry/frame'
 import { holdsPoint, hullOf, type Box } from '../geometry/box'
 import type { Sample } from '../signal/sample'
 import { hear, hearAgain, newEngine, playUntil, type Engine } from './engine'
-import { beginPlay, channelValue, type Play } from './play'
+import { beginPlay, channelValue, showFrame, type Play } from './play'
 import { planRig } from './plan'
 import type { PlayedFigure } from './played'
 import type { Output, Rig } from './rig'
@@ -57,13 +57,14 @@ interface Setup {
 
 /**
  * The values at each of `times` (ms, rising) for a trace over boxes, which may change in time (in order of time, the first
- * one from the beginning). A moment before the first sample shows the away pose.
+ * one from the beginning). A moment before the first sample shows the away pose. `byCss` names channels that a stylesheet's
+ * transitions follow: the times are those of its frames then, with which they begin.
  */
-export function evaluate(rig: Rig, trace: readonly Sample[], boxes: Boxes | readonly BoxesAt[], times: readonly number[]): Evaluation {
+export function evaluate(rig: Rig, trace: readonly Sample[], boxes: Boxes | readonly BoxesAt[], times: readonly number[], byCss: readonly string[] = []): Evaluation {
   const scenery: readonly BoxesAt[] = 'window' in boxes ? [{ ...boxes, t: -Infinity }] : boxes
   const [first] = scenery
   if (!first) return { columns: [], moments: [] }
-  const setup = setUp(rig, first)
+  const setup = setUp(rig, first, byCss)
   const { engine } = setup
   const takesTouch = rig.areas.some(({ pointer }) => pointer === 'any')
   // A finger is not heard where nothing responds to it.
@@ -87,13 +88,14 @@ export function evaluate(rig: Rig, trace: readonly Sample[], boxes: Boxes | read
       }
     }
     playUntil(engine, t)
+    if (byCss.length > 0) for (const { places } of engine.scenes) for (const { plays } of places) for (const play of plays) showFrame(play, t)
     return { t, values: readings.map(({ read }) => read(t)) }
   })
   return { columns: readings.map(({ name }) => name), moments }
 }
 
-function setUp(rig: Rig, boxes: Boxes): Setup {
-  const figures = planRig(rig, { title: 'the rig', name: 'rig' })
+function setUp(rig: Rig, boxes: Boxes, byCss: readonly string[]): Setup {
+  const figures = planRig(rig, { title: 'the rig', name: 'rig' }).map((figure) => ({ ...figure, frames: figure.frames.map(({ of, channels }) => ({ of, channels: channels.map((channel) => (byCss.includes(channel.id) ? { ...channel, inFrames: true as const } : channel)) })) }))
   const frames: { frame: Frame; find: (boxes: Boxes) => Box | undefined }[] = []
   const frameFrom = (find: (boxes: Boxes) => Box | undefined): Frame => {
     const frame = emptyFrame()

@@ -12,13 +12,15 @@ import type { Timing } from './rig'
 import { chains } from './chains'
 
 /** What the followers need of a channel. */
-export type Followed = Pick<PlayedChannel, 'id' | 'signal' | 'away' | 'curve' | 'feel' | 'going' | 'timing' | 'chain' | 'group' | 'seenBy'>
+export type Followed = Pick<PlayedChannel, 'id' | 'signal' | 'away' | 'curve' | 'feel' | 'going' | 'timing' | 'chain' | 'group' | 'seenBy' | 'inFrames'>
 
 /** One channel while it is played. */
 export interface ChannelState extends Memory {
   reading: number
   readonly own: Follower
   readonly follower: Follower
+  /** Where it is heard at frames alone: what it turns to with the next one. */
+  next: { readonly target: number; readonly feel: Feel } | undefined
   /** Where it is a chain. */
   readonly chain: Chain | undefined
   /** How far its values go apart, by which rest is judged. */
@@ -56,7 +58,7 @@ export function beginPlay(channels: readonly Followed[], frame: Frame, presence:
     const value = start?.(index) ?? poseOf(channel)
     const span = spanOf(channel)
     const chain = channel.chain ? chains.begin(value, channel.chain, channel.feel, restBand * span) : undefined
-    return { reading: NaN, own: followerAt(0), follower: followerAt(value), chain, span }
+    return { reading: NaN, next: undefined, own: followerAt(0), follower: followerAt(value), chain, span }
   })
   const flowing = [...channels.keys()].filter((index) => Boolean(channels[index] && readers[channels[index].signal.of].due))
   return { channels, states, frame, presence, insets, zones: [], flowing }
@@ -70,8 +72,14 @@ export function turnChannel(channel: Followed, state: ChannelState, reading: num
   if (!Number.isNaN(start) && rests(state.follower, t)) placeAt(state.follower, shape(channel, start))
   state.reading = reading
   const target = shape(channel, reading)
-  if (state.chain) chains.turn(state.chain, target, feel, t)
+  if (channel.inFrames) state.next = { target, feel }
+  else if (state.chain) chains.turn(state.chain, target, feel, t)
   else turnTo(state.follower, target, feel, state.span, t)
+}
+
+/** Shows a frame at `t`: what is heard at frames alone turns now. */
+export function showFrame({ states }: Play, t: number): void {
+  for (const { next, follower, span } of states) if (next) turnTo(follower, next.target, next.feel, span, t)
 }
 
 /** Points `at` at the play's frame. */

@@ -18,6 +18,8 @@ export type PlayedChannel = Pick<Channel, 'signal' | 'away' | 'curve' | 'feel' |
   /** The index of the channel of its frame that tells whether it is seen. */
   readonly seenBy?: number | undefined
   readonly writes: readonly Write[]
+  /** It turns with frames alone, as a stylesheet's transition does. */
+  readonly inFrames?: true | undefined
 }
 
 /** The channels that are read in one frame of reference. */

@@ -7,8 +7,9 @@ import { gzippedSize, minifyScript } from '../../bundle/minify'
 import { writePage } from '../../bundle/page'
 import { compile, writeShape } from '../../core/compile/compile'
 import { keyOf, needsScript, planScript, withoutWords } from '../../core/compile/plan'
-import { factNames, type FactName, type Facts, type Leaving } from '../../core/compile/facts'
-import { factsOf } from '../../core/compile/tree-facts'
+import { allowing, factNames, type FactName, type Facts, type Leaving } from '../../core/compile/facts'
+import { takeFacts, type PageFacts } from '../../core/compile/page-facts'
+import { pageFactsOf } from '../../core/compile/tree-facts'
 import { planFigures, type Figure } from '../../core/export/plan'
 import { targetsOf, writeStylesheet } from '../../core/export/stylesheet'
 import { overlapsOf } from '../../core/page/overlaps'
@@ -72,6 +73,8 @@ export interface ScriptText {
   readonly readable: string
   readonly small: string
   readonly smallBytes: number
+  /** What it counts on, which its stylesheet counts on too. */
+  readonly facts: PageFacts
 }
 
 /** A script with stand-ins for its numbers, and the key of its shape. */
@@ -103,23 +106,27 @@ export const tasks = {
     const tree = readTree(task.html)
     const figures = planFigures(task.site, task.page.id)
     const overlaps = overlapsOf(targetsOf(figures), (select) => findIn(tree, select))
-    return writePage(task.html, writeStylesheet(figures, overlaps), compileFor(figures, task), task.site.script?.isModule)
+    const facts = takeFacts(factsFor(figures, task))
+    const { script } = task.site
+    return writePage(task.html, writeStylesheet(figures, overlaps, allowing(facts, script ?? {})), compile(figures, facts, scriptFragments(), script), script?.isModule)
   },
   script: (task: ExportTask): ScriptText => {
-    const readable = compileFor(planFigures(task.site, task.page.id, task.only), task)
+    const figures = planFigures(task.site, task.page.id, task.only)
+    const facts = factsFor(figures, task)
+    const readable = compile(figures, takeFacts(facts), scriptFragments(), task.site.script)
     const small = minifyScript(readable)
-    return { readable, small, smallBytes: gzippedSize(small) }
+    return { readable, small, smallBytes: gzippedSize(small), facts }
   },
   /** What the studio's own compiler would write for the page, by its shape. */
   shape: (task: ExportTask): WrittenShape | null => {
     const figures = planFigures(task.site, task.page.id)
     if (!figures.some(needsScript)) return null
-    const { shape } = planScript(withoutWords(figures), factsFor(figures, task), { allows: task.site.script?.allows })
+    const { shape } = planScript(withoutWords(figures), takeFacts(factsFor(figures, task)), { allows: task.site.script?.allows })
     return { key: keyOf(shape), text: writeShape(shape, scriptFragments()) }
   },
   costs: (task: ExportTask): readonly ScriptCost[] => {
     const figures = planFigures(task.site, task.page.id, task.only)
-    const facts = factsFor(figures, task)
+    const facts = takeFacts(factsFor(figures, task))
     const { script = {} } = task.site
     const weigh = (known: Facts, leaving: Leaving) => gzippedSize(minifyScript(compile(figures, known, scriptFragments(), leaving)))
     const wished = new Set(script.allows)
@@ -135,10 +142,7 @@ export const tasks = {
 }
 
 /** What is known of a page that is dressed so. */
-const factsFor = (figures: readonly Figure[], { dressed, lacksSheets, hasScripts }: ExportTask): Facts => factsOf({ tree: readTree(dressed), lacksSheets, hasScripts }, figures)
-
-/** The script of these effects for such a page. */
-const compileFor = (figures: readonly Figure[], task: ExportTask): string => compile(figures, factsFor(figures, task), scriptFragments(), task.site.script)
+const factsFor = (figures: readonly Figure[], { dressed, lacksSheets, hasScripts }: ExportTask): PageFacts => pageFactsOf({ tree: readTree(dressed), lacksSheets, hasScripts }, figures)
 
 const short = (path: string) => (path.length > 80 ? `…${path.slice(-79)}`.toWellFormed() : path)
 const isPage = (path: string) => /\.x?html?$/i.test(path)

@@ -2,6 +2,8 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { Check, Copy, Download } from 'lucide-react'
 import { useEffect, useMemo, useState } from 'react'
+import { allowing } from '../../core/compile/facts'
+import { takeFacts } from '../../core/compile/page-facts'
 import { planFigures } from '../../core/export/plan'
 import { writeStylesheet } from '../../core/export/stylesheet'
 import { usePage, useSelected, useSite, useStudio, useView } from '../context'
@@ -23,7 +25,8 @@ export function CodeDrawer() {
   const { effects, values, script: wished } = site
   const asked = useMemo(() => ({ siteId: store.id, page: page.id, only, effects, values, script: wished }), [store.id, page.id, only, effects, values, wished])
   const script = useScript(asked)
-  const stylesheet = useMemo(() => writeStylesheet(figures, overlaps), [figures, overlaps])
+  const facts = script.text?.facts
+  const stylesheet = useMemo(() => (facts ? writeStylesheet(figures, overlaps, allowing(takeFacts(facts), { allows: wished?.allows })) : ''), [figures, overlaps, facts, wished?.allows])
   const styleBytes = useGzipped(stylesheet)
   return (
     <Drawer label="Code" title="Code" actions={<ExportButton />}>

@@ -2,8 +2,9 @@
 import { useEffect, useState } from 'react'
 import * as z from 'zod'
 import type { Site } from '../../core/site/site'
+import { pageFactsSchema } from '../../stage/protocol'
 
-const scriptSchema = z.object({ readable: z.string(), small: z.string(), smallBytes: z.number() })
+const scriptSchema = z.object({ readable: z.string(), small: z.string(), smallBytes: z.number(), facts: pageFactsSchema })
 export type ScriptText = z.infer<typeof scriptSchema>
 
 /** A number that is dragged asks for no script of its own at every step, ms. */

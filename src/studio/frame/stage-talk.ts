@@ -2,7 +2,7 @@
 import { useEffect, useLayoutEffect, useMemo } from 'react'
 import { findKind, kinds } from '../../core/effect/kinds'
 import { planFigures } from '../../core/export/plan'
-import { targetsOf, writeStylesheet } from '../../core/export/stylesheet'
+import { targetsOf } from '../../core/export/stylesheet'
 import { playsOn, type Effect } from '../../core/site/site'
 import { withTies } from '../../core/site/ties'
 import { changeControl, notify, placePin, selectedEffect } from '../commands'
@@ -37,8 +37,7 @@ export function useStagePlay(link: StageLink, tried?: { readonly effect: string;
     const effects = triedEffect === undefined ? site.effects : site.effects.map((effect) => (effect.id === triedEffect ? { ...effect, settings: triedSettings, ties: undefined } : effect))
     const played = recipeTried || effects !== site.effects ? { ...site, effects: recipeTried ? [...effects, recipeTried] : effects } : site
     const figures = planFigures(played, page.id, only)
-    link.say({ type: 'dress', stylesheet: writeStylesheet(figures, overlaps) })
-    scripts.play(figures, site.script?.allows)
+    scripts.play(figures, overlaps, site.script?.allows)
   }, [studio, link, scripts, store.id, site, page.id, trial, pointing.pick, pointing.choice, pointing.typed, overlaps, only, triedEffect, triedSettings])
   // What may be touched next is written before it is, one after another, so that it plays at once.
   const isChoosing = pointing.stage === 'choosing'

@@ -61,7 +61,7 @@ export function RecipeSample({ kind, recipe, moving }: RecipeSampleProps) {
     const roles = Object.fromEntries(Object.entries(recipe.roles ?? {}).map(([id, { within }]) => [id, `${select} ${within}`]))
     const rig = shrinkLengths(kind.expand(recipe.settings, select, roles))
     const figures = [{ number: 1, names, rig, sentence: '' }]
-    root.innerHTML = `<style>${sampleCss}${writeStylesheet(figures)}</style>${html}`
+    root.innerHTML = `<style>${sampleCss}${writeStylesheet(figures, [], sampleFacts)}</style>${html}`
     const registered = new CSSStyleSheet()
     registered.replaceSync(registrationsOf(figures))
     document.adoptedStyleSheets.push(registered)

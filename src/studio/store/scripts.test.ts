@@ -58,7 +58,7 @@ function makeLink() {
 const sourceOf = (kind: string, changes: object = {}, select = '.card') => {
   const found = findKind(kind)
   if (!found) throw new Error(kind)
-  return { rig: found.expand({ ...(found.defaults as object), ...changes }, select, {}), names: { title: kind, name: `card-${kind}` }, sentence: 'What it does.' }
+  return { rig: found.expand({ ...(found.defaults as object), ...changes }, select, {}), names: { title: kind, name: `card-${kind}` }, sentence: 'What it does.', number: 1 }
 }
 const spring = (frequencyHz: number) => ({ follow: { kind: 'spring', frequencyHz, dampingRatio: 0.7 } })
 const texts = (said: readonly ToStage[]) => said.flatMap((message) => (message.type === 'play' ? [message.played.text] : []))
@@ -186,7 +186,7 @@ describe('scripts in the studio', () => {
     await settle()
     expect(texts(said)).toEqual(['from the server'])
     expect(FakeWorker.made).toHaveLength(0)
-    play.play([sourceOf('tilt')], ['hasOwnCode'])
+    play.play([sourceOf('tilt')], [], ['hasOwnCode'])
     await settle()
     expect(FakeWorker.made).toHaveLength(1)
   })

@@ -2,8 +2,10 @@
 import * as z from 'zod'
 import { keyOf, needsScript, planScript, withNumbers, withoutWords, type Shape } from '../../core/compile/plan'
 import { askedBy, takeFacts, type PageFacts } from '../../core/compile/page-facts'
-import { plainFacts, type FactName, type Facts } from '../../core/compile/facts'
+import { allowing, plainFacts, type FactName, type Facts } from '../../core/compile/facts'
 import { findKind } from '../../core/effect/kinds'
+import type { Figure } from '../../core/export/plan'
+import { writeStylesheet } from '../../core/export/stylesheet'
 import { doesStand, type Source } from '../../core/compile/effects'
 import { writesOf } from '../../core/compile/writes'
 import type { FromCompiler, ToCompiler } from '../../worker/protocol'
@@ -110,36 +112,55 @@ export function scriptFor(sources: readonly Source[], facts: Facts, allows: read
 const inputsOf = (sources: readonly Source[], allows: readonly FactName[]): string =>
   JSON.stringify([allows, sources.map(({ rig, names }) => [names, { ...rig, tokens: [], knobs: rig.knobs.map((knob) => ({ ...knob, value: 0 })) }, rig.areas.map((area) => doesStand(rig, area))])])
 
+/** What plays on a page: its figures, which of their selectors meet on some element, and what the designer allows for. */
+interface Playing {
+  readonly figures: readonly Figure[]
+  readonly overlaps: readonly (readonly string[])[]
+  readonly allows: readonly FactName[]
+}
+
 /** Plays effects on the page in one frame, whichever page comes into it. */
 export interface ScriptPlay {
-  readonly play: (sources: readonly Source[], allows?: readonly FactName[]) => void
+  readonly play: (figures: readonly Figure[], overlaps?: Playing['overlaps'], allows?: readonly FactName[]) => void
   /** Writes a script that may be played next. */
   readonly prepare: (sources: readonly Source[], allows?: readonly FactName[]) => Promise<unknown>
   readonly end: () => void
 }
 
 export function makeScriptPlay(link: StageLink, onFail: (error: unknown) => void): ScriptPlay {
-  const known = new Map<string, PageFacts>()
-  let playing: { readonly sources: readonly Source[]; readonly allows: readonly FactName[] } | undefined
+  const known = new Map<string, PageFacts | Promise<PageFacts>>()
+  let playing: Playing | undefined
   let round = 0
+  let dressed = 0
   /** What the script hangs on that plays, or is on its way. */
   let inputs = ''
   /** What there is to know of the page; asked of it once. */
   const factsFor = (sources: readonly Source[]): PageFacts | Promise<PageFacts> => {
     const about = askedBy(sources)
     const key = JSON.stringify(about)
-    return known.get(key) ?? link.ask({ type: 'facts', key, asked: about }, (answer) => (answer.type === 'facts' && answer.key === key ? answer.facts : undefined)).then((facts) => {
-      known.set(key, facts)
-      return facts
-    })
+    const asked = known.get(key)
+    if (asked) return asked
+    const coming = link.ask({ type: 'facts', key, asked: about }, (answer) => (answer.type === 'facts' && answer.key === key ? answer.facts : undefined))
+    const isStill = () => known.get(key) === coming
+    known.set(key, coming)
+    coming.then((facts) => isStill() && known.set(key, facts), () => isStill() && known.delete(key))
+    return coming
   }
   const textFor = (sources: readonly Source[], allows: readonly FactName[], isUrgent: boolean): string | Promise<string> => {
     const facts = factsFor(sources)
     return facts instanceof Promise ? facts.then((each) => scriptFor(sources, takeFacts(each), allows, isUrgent)) : scriptFor(sources, takeFacts(facts), allows, isUrgent)
   }
+  const dress = ({ figures, overlaps, allows }: Playing) => {
+    const mine = ++dressed
+    const say = (facts?: PageFacts) => mine === dressed && link.say({ type: 'dress', stylesheet: writeStylesheet(figures, overlaps, facts && allowing(takeFacts(facts), { allows })) })
+    const facts = factsFor(figures)
+    if (facts instanceof Promise) facts.then(say, () => say())
+    else say(facts)
+  }
   const show = () => {
     if (!playing) return
-    const { sources, allows } = playing
+    const { figures: sources, allows } = playing
+    dress(playing)
     const now = inputsOf(sources, allows)
     if (now === inputs) return
     inputs = now
@@ -159,13 +180,14 @@ export function makeScriptPlay(link: StageLink, onFail: (error: unknown) => void
     show()
   })
   return {
-    play: (sources, allows = []) => {
-      playing = { sources, allows }
+    play: (figures, overlaps = [], allows = []) => {
+      playing = { figures, overlaps, allows }
       show()
     },
     prepare: (sources, allows = []) => Promise.resolve(textFor(sources, allows, false)).catch(() => undefined),
     end: () => {
       round++
+      dressed++
       stop()
     },
   }

@@ -23,6 +23,8 @@ export const given = {
   asksStood: true,
   /** Some values are only followed, since others hang on them. */
   hasUnwritten: true,
+  /** Some values take a given time. */
+  hasTimed: true,
   /** Some values change between events; some effect has hover looks. */
   hasFlows: true,
   /** Some effect finds all its elements, or keeps their places. */

@@ -1,3 +1,5 @@
+import { given } from './given'
+import { shorten } from './timed'
 import type { Feel, Follower } from './types'
 
 /** Where a value is at t: at its target, once it is too near to be seen apart. */
@@ -10,6 +12,7 @@ export function valueAt(follower: Follower, t: number): number {
 export function turn(follower: Follower, target: number, feel: Feel, t: number): void {
   if (target !== follower.target || feel !== follower.feel) {
     const { gap, speed } = follower.feel(follower, t)
+    if (given.hasTimed) shorten(follower, target, gap)
     Object.assign(follower, { target, feel, since: t, gap: gap + follower.target - target, speed })
   }
 }

@@ -41,6 +41,9 @@ export interface Follower {
   feel: Feel
   /** How near the target is rest. */
   band: number
+  /** The share of its time that it takes, and where it came from. */
+  share?: number
+  from?: number
   /** The last reading. */
   reading?: number
   /** A follower of its own, for what takes its time before it is followed. */
@@ -150,6 +153,9 @@ export interface Effect {
   readonly notForeign: string
   /** All of its elements are found and measured, not only those under the pointer. */
   readonly findsAll?: boolean
+  /** It comes and goes by the stylesheet, by what its mark says; what of that is seen on elements within. */
+  readonly comes?: boolean
+  readonly comesWithin?: string
   /** Its places are kept once they rest: something of them would be lost. */
   readonly keeps?: boolean
   /** It is seen without the pointer. */

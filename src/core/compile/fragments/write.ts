@@ -28,12 +28,18 @@ function mark(effect: Effect, place: Place): void {
   if (given.hasOwn) keepOwn(place)
   place.element.setAttribute(effect.mark, '')
   if (given.hasOthers) for (const value of effect.values) if (!value.onParts) for (const target of targetsOf(effect, place, value)) target.setAttribute(effect.mark, '')
+  if (effect.comesWithin) for (const target of place.element.querySelectorAll<HTMLElement>(effect.comesWithin)) {
+    target.setAttribute(effect.mark, '')
+    if (given.takesOff) undone.push(() => target.removeAttribute(effect.mark))
+  }
   if (effect.parts) place.parts = addParts(place.area as HTMLElement, effect.parts)
 }
 
 /** Writes the values of a place at t; tells whether it goes on. */
 export function write(effect: Effect, place: Place, t: number): boolean {
   if (!place.element.hasAttribute(effect.mark)) mark(effect, place)
+  // How it comes and goes is in the stylesheet.
+  if (effect.comes && (place.element.getAttribute(effect.mark) === 'on') !== place.isOn) place.element.setAttribute(effect.mark, place.isOn ? 'on' : '')
   place.moves = false
   for (const follower of place.followers) {
     const { value } = follower
