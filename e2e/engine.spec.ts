@@ -1,5 +1,6 @@
 // What Chromium computes from the exported CSS is what the core says: for rigs of every sort of slot, moment by moment.
 import { tiltDefaults } from '../src/core/effect/tilt/settings'
+import { findKind } from '../src/core/effect/kinds'
 import { expandTilt } from '../src/core/effect/tilt/expand'
 import { evaluate } from '../src/core/rig/evaluate'
 import type { Rig } from '../src/core/rig/rig'
@@ -93,6 +94,49 @@ test('two figures on one element, each by a selector of its own, are composed by
   }
   await driven.detach()
   expect(await page.evaluate(() => document.querySelector('.a')?.outerHTML.replace(/ (data-\S+|style)="[^"]*"/g, ' LEFT'))).toBe('<div class="card a"><p>text</p></div>')
+})
+
+test('two figures that follow alike in the same elements do so once, and each is what the core says', async ({ page }) => {
+  const lean = expandTilt(tiltDefaults, '.card')
+  const [x, y] = lean.channels
+  const slide: Rig = { ...lean, channels: [{ ...x, id: 'across' }, { ...y, id: 'down' }] as Rig['channels'], knobs: [], outputs: [
+    { to: { within: 'p' }, slot: { on: 'transform', fn: 'translateX' }, base: 0, factor: 30, channel: 'across', strength: 1 },
+    { to: 'self', slot: { on: 'transform', fn: 'translateY' }, base: 0, factor: 12, channel: 'down', strength: 1 },
+    { to: 'self', slot: { on: 'opacity' }, base: 0.8, factor: 0.2, channel: 'across', strength: 1 },
+  ] }
+  const driven = await drive(page, html, { lean, slide })
+  const { columns, moments: expected } = evaluate(merged(lean, slide), trace, boxes, moments)
+  let next = 0
+  for (const { t, values } of expected) {
+    for (let sample = trace[next]; sample && sample.t <= t; sample = trace[++next]) await driven.hear(sample)
+    await driven.frame(t)
+    const channel = (id: string) => Number(values[columns.indexOf(`${id}[0]`)])
+    expect(await transformApart(page, await computed(page, '.a', 'transform'), transformOf({ ...merged(lean, slide), outputs: [...lean.outputs, ...slide.outputs].filter(({ to }) => to === 'self') }, channel)), `at ${t}`).toBeLessThan(2e-3)
+    expect(await transformApart(page, await computed(page, '.a p', 'transform'), `translateX(${30 * channel('across')}px)`), `at ${t}`).toBeLessThan(2e-2)
+    expect(Math.abs(Number(await computed(page, '.a', 'opacity')) - (0.8 + 0.2 * channel('across')) * 1)).toBeLessThan(1e-3)
+  }
+  expect(await page.evaluate(() => (document.querySelector('.a')?.outerHTML.match(/--[a-z-]+(?=:)|data-[a-z]+/g) ?? []).sort())).toEqual(['--lean-x', '--lean-x', '--lean-y', 'data-lean', 'data-lean'])
+  await driven.detach()
+  expect(await page.evaluate(() => document.querySelector('.a')?.outerHTML)).toBe('<div class="card a"><p>text</p></div>')
+})
+
+test('what comes and goes by the stylesheet does so from the first time on, on parts that have just been added, and turned round midway', async ({ page }) => {
+  const glow = findKind('glow')
+  const rig = glow?.expand(glow.defaults, '.card', {}) as Rig
+  const driven = await drive(page, html, { light: rig })
+  expect(driven.byCss).toEqual(['here'])
+  const turning = [at(10, 200, 200), at(100, 900, 600), at(150, 210, 200), at(400, 900, 600, 'leave')]
+  const frames = [16, 40, 90, 110, 140, 160, 200, 300, 410, 500, 900]
+  const { columns, moments: expected } = evaluate(rig, turning, boxes, frames, driven.byCss)
+  let next = 0
+  for (const { t, values } of expected) {
+    for (let sample = turning[next]; sample && sample.t <= t; sample = turning[++next]) await driven.hear(sample)
+    await driven.frame(t)
+    expect(Math.abs(Number(await computed(page, '.a .light-edge-pool', '--light-here')) - Number(values[columns.indexOf('here[0]')])), `at ${t}`).toBeLessThan(3e-4)
+  }
+  expect(await page.evaluate(() => document.querySelector('.a')?.outerHTML)).not.toContain('--light-here')
+  await driven.frame(9000)
+  expect(await driven.isAsleep()).toBe(true)
 })
 
 for (const [name, rig] of Object.entries(rigs)) {

@@ -90,7 +90,7 @@
   // Says on an element that an effect is at work on it: from now on its rules count.
   function mark(place) {
     place.element.setAttribute('data-card-drift', '')
-    for (const value of values) for (const target of targetsOf(place, value)) target.setAttribute('data-card-drift', '')
+    for (const target of place.element.querySelectorAll('.card .layer-1, .card .layer-2')) target.setAttribute('data-card-drift', '')
   }
 
   // Writes the values of a place at t; tells whether it goes on.
@@ -100,7 +100,7 @@
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = underdamped(follower, t)
-      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(4))
+      for (const target of place.element.querySelectorAll('.card .layer-1, .card .layer-2')) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(4))
       if (moves) place.moves = true
     }
     if (!place.moves && !place.isOn) places.delete(place.element)
@@ -127,12 +127,6 @@
     return frame
   }
 
-  // The elements that a value is written on.
-  function targetsOf(place, { within }) {
-    if (within) return place.element.querySelectorAll(within)
-    return [place.element]
-  }
-
   const decay = 2 * Math.PI * 2.27 * 0.715
   const swing = 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)
   // Settles in 416 ms, 4 % past the mark.
@@ -148,10 +142,8 @@
   // In each card, its first layer slides by 22 px and its second layer by 6 px, against the pointer, both ways.
   const places = new Map()
   const values = [
-    { property: '--card-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), within: '.card .layer-1' },
-    { property: '--card-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), within: '.card .layer-2' },
-    { property: '--card-drift-y', read: ({ y, height }) => Math.min(1, Math.max(-1, 2 * y / height - 1)), within: '.card .layer-1' },
-    { property: '--card-drift-y', read: ({ y, height }) => Math.min(1, Math.max(-1, 2 * y / height - 1)), within: '.card .layer-2' },
+    { property: '--card-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)) },
+    { property: '--card-drift-y', read: ({ y, height }) => Math.min(1, Math.max(-1, 2 * y / height - 1)) },
   ]
 
   // Hears what happens, for the next frame.

@@ -179,8 +179,8 @@
 
   // The elements that a value is written on.
   function targetsOf(place, { onParts }) {
-    if (onParts) return onParts.flatMap((part) => place.parts?.get(part) ?? [])
-    return [place.element]
+    if (!onParts) return [place.element]
+    return [...(onParts ? onParts.flatMap((part) => place.parts?.get(part) ?? []) : [])]
   }
 
   const decay = 2 * Math.PI * 2.27 * 0.715

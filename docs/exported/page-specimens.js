@@ -123,10 +123,7 @@
   function mark(effect, place) {
     keepOwn(place)
     place.element.setAttribute(effect.mark, '')
-    for (const value of effect.values) if (!value.onParts) for (const target of targetsOf(place, value)) target.setAttribute(effect.mark, '')
-    if (effect.comesWithin) for (const target of place.element.querySelectorAll(effect.comesWithin)) {
-      target.setAttribute(effect.mark, '')
-    }
+    for (const target of seenOn(effect, place)) target.setAttribute(effect.mark, '')
     if (effect.parts) place.parts = addParts(place.area, effect.parts)
   }
 
@@ -224,10 +221,10 @@
 
   // What the page itself gives an element of what effects drive, and its transitions: as text, by custom property.
   function readOwn(effect, place) {
-    return effect.values.flatMap((value) => (value.onParts ? [] : [...targetsOf(place, value)])).flatMap((target) => {
+    return seenOn(effect, place).flatMap((target) => {
       const style = getComputedStyle(target)
       const kept = ['transform', 'box-shadow'].map((property) => [`--own-${property}`, style.getPropertyValue(property)])
-      return [...kept.filter(([name, text]) => text !== 'none' && !target.style.getPropertyValue(name)), ...([])].map(([name, text]) => [target, name, text])
+      return kept.filter(([name, text]) => text !== 'none' && !target.style.getPropertyValue(name)).map(([name, text]) => [target, name, text])
     })
   }
 
@@ -239,11 +236,12 @@
   }
 
   // The elements that a value is written on.
-  function targetsOf(place, { within, onParts }) {
-    if (within) return place.element.querySelectorAll(within)
-    if (onParts) return onParts.flatMap((part) => place.parts?.get(part) ?? [])
-    return [place.element]
+  function targetsOf(place, { within, onParts, alsoSelf }) {
+    if (!within && !onParts) return [place.element]
+    return [...(alsoSelf ? [place.element] : []), ...(within ? place.element.querySelectorAll(within) : []), ...(onParts ? onParts.flatMap((part) => place.parts?.get(part) ?? []) : [])]
   }
+  // The elements that something of an effect is seen on, besides its parts.
+  const seenOn = (effect, place) => [...(effect.seenOnSelf ? [place.element] : []), ...(effect.seenWithin ? place.element.querySelectorAll(effect.seenWithin) : [])]
 
   const decay = 2 * Math.PI * 2.27 * 0.715
   const swing = 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)
@@ -268,15 +266,14 @@
       stands: true,
       keeps: true,
       comes: true,
-      comesWithin: '.plate .moth, .plate .shadow, .plate .label',
+      seenOnSelf: true,
       measure: leaning,
+      seenWithin: '.plate .moth, .plate .shadow, .plate .label',
       parts: [{ part: 'plate-tilt-glass', coversBorder: true }, { part: 'plate-tilt-sheen', inside: 'plate-tilt-glass' }],
       places: new Map(),
       values: [
-        { property: '--plate-tilt-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)) },
-        { property: '--plate-tilt-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), onParts: ['plate-tilt-sheen'] },
-        { property: '--plate-tilt-y', read: ({ y, height }) => Math.min(1, Math.max(-1, 2 * y / height - 1)) },
-        { property: '--plate-tilt-y', read: ({ y, height }) => Math.min(1, Math.max(-1, 2 * y / height - 1)), onParts: ['plate-tilt-sheen'] },
+        { property: '--plate-tilt-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), onParts: ['plate-tilt-sheen'], alsoSelf: true },
+        { property: '--plate-tilt-y', read: ({ y, height }) => Math.min(1, Math.max(-1, 2 * y / height - 1)), onParts: ['plate-tilt-sheen'], alsoSelf: true },
       ],
     },
     // In the sky, the swarm slides by 22 px and the starry sky by 6 px, against the pointer, across only.
@@ -286,10 +283,10 @@
       mark: 'data-sky-drift',
       notForeign: '.sky, .plate, .plate .moth, .plate .shadow, .plate .label, .sky .sky-near, .sky .sky-far',
       measure: plain,
+      seenWithin: '.sky-near, .sky-far',
       places: new Map(),
       values: [
-        { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), within: '.sky-near' },
-        { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), within: '.sky-far' },
+        { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), within: '.sky-near, .sky-far' },
       ],
     },
   ]

@@ -144,7 +144,7 @@
   // Says on an element that an effect is at work on it: from now on its rules count.
   function mark(effect, place) {
     place.element.setAttribute(effect.mark, '')
-    for (const value of effect.values) if (!value.onParts) for (const target of targetsOf(place, value)) target.setAttribute(effect.mark, '')
+    for (const target of effect.seenWithin ? place.element.querySelectorAll(effect.seenWithin) : []) target.setAttribute(effect.mark, '')
     if (effect.parts) place.parts = addParts(place.area, effect.parts)
   }
 
@@ -235,9 +235,8 @@
 
   // The elements that a value is written on.
   function targetsOf(place, { within, onParts }) {
-    if (within) return place.element.querySelectorAll(within)
-    if (onParts) return onParts.flatMap((part) => place.parts?.get(part) ?? [])
-    return [place.element]
+    if (!within && !onParts) return [place.element]
+    return [...(within ? place.element.querySelectorAll(within) : []), ...(onParts ? onParts.flatMap((part) => place.parts?.get(part) ?? []) : [])]
   }
 
   // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
@@ -324,10 +323,10 @@
       name: 'sky-drift',
       mark: 'data-sky-drift',
       notForeign: '.sky, .sky .sky-near, .sky .sky-far',
+      seenWithin: '.sky-near, .sky-far',
       places: new Map(),
       values: [
-        { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), band: 0.0002, digits: 4, feel: soft, within: '.sky-near' },
-        { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), band: 0.0002, digits: 4, feel: soft, within: '.sky-far' },
+        { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), band: 0.0002, digits: 4, feel: soft, within: '.sky-near, .sky-far' },
       ],
     },
   ]

@@ -190,8 +190,8 @@
 
   // The elements that a value is written on.
   function targetsOf(place, { onParts }) {
-    if (onParts) return onParts.flatMap((part) => place.parts?.get(part) ?? [])
-    return [place.element]
+    if (!onParts) return [place.element]
+    return [...(onParts ? onParts.flatMap((part) => place.parts?.get(part) ?? []) : [])]
   }
 
   // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.

@@ -5,6 +5,7 @@ import { readFragments } from '../../src/bundle/fragments'
 import { compile } from '../../src/core/compile/compile'
 import { factsOf } from '../../src/core/compile/tree-facts'
 import { writesOf } from '../../src/core/compile/writes'
+import { withShared } from '../../src/core/export/share'
 import { targetsOf, writeStylesheet } from '../../src/core/export/stylesheet'
 import { overlapsOf } from '../../src/core/page/overlaps'
 import { findIn, readTree } from '../../src/core/page/tree'
@@ -36,12 +37,12 @@ export function rigFrom(area: object, channels: readonly object[], outputs: read
 
 /** The stylesheet of rigs by name, as an export writes it for a page. */
 export function stylesheetOf(rigs: Readonly<Record<string, Rig>>, html = '', hasScripts = false): string {
-  const figures = Object.entries(rigs).map(([name, rig], index) => ({ number: index + 1, names: namesOf(name), rig, sentence: `${name}.` }))
+  const figures = sourcesOf(rigs)
   const tree = readTree(html)
   return writeStylesheet(figures, overlapsOf(targetsOf(figures), (select) => findIn(tree, select)), factsOf({ tree, lacksSheets: false, hasScripts }, figures))
 }
 
-const sourcesOf = (rigs: Readonly<Record<string, Rig>>) => Object.entries(rigs).map(([name, rig]) => ({ rig, names: namesOf(name) }))
+const sourcesOf = (rigs: Readonly<Record<string, Rig>>) => withShared(Object.entries(rigs).map(([name, rig], index) => ({ number: index + 1, names: namesOf(name), rig, sentence: `${name}.` })))
 
 /** The script of rigs by name for a page, one whose own scripts may change it if so asked. */
 export const scriptOf = (rigs: Readonly<Record<string, Rig>>, html: string, hasScripts = false): string => compile(sourcesOf(rigs), factsOf({ tree: readTree(html), lacksSheets: false, hasScripts }, sourcesOf(rigs)), fragments)

@@ -1,6 +1,6 @@
 // How an effect is written in a script: for each area and each frame of reference of its rig, a table of values.
 import type { Names } from '../rig/plan'
-import { outputsOf, type Coming } from '../rig/comings'
+import type { Coming } from '../rig/comings'
 import { markOfOutput, nameOfArea, planRig } from '../rig/plan'
 import type { PlayedFigure, Write } from '../rig/played'
 import { selectOf } from '../rig/select'
@@ -11,6 +11,7 @@ import { poseOf } from '../rig/play'
 import type { Facts } from './facts'
 import type { Constants } from './feels'
 import { number, quote } from './literal'
+import type { Targets } from './tables'
 import { writeChannel, type Fields } from './values'
 
 /** An effect of the page on its way into the script. */
@@ -21,11 +22,19 @@ export interface Source {
   readonly sentence?: string | undefined
 }
 
-/** An effect as a script holds it: its members, and those of its values. */
-export interface EffectTable {
+/** An effect on its way into a table: what is a list in it is joined where several effects are one. */
+export interface EffectDraft {
+  /** What the area goes by, and what it would if it shared nothing. */
+  readonly name: string
+  readonly ownName: string
+  /** In which frame of reference its values are read. */
+  readonly of: FrameOf
   readonly fields: Fields
-  readonly values: readonly Fields[]
-  readonly rig: Rig
+  readonly values: readonly { readonly fields: Fields; readonly on: Targets }[]
+  /** Where it is seen besides its parts, and the texts of these. */
+  readonly within: readonly string[]
+  readonly linked: readonly string[]
+  readonly parts: readonly string[]
   readonly sentence: string | undefined
 }
 
@@ -57,14 +66,14 @@ export function measureFor(select: string, box: Area['box'], moved: readonly Mov
   return by.every(({ slides }) => slides) ? 'sliding' : 'leaning'
 }
 
-/** The tables of one effect of the page; `comings` are the stylesheet's. */
-export function tablesOf({ rig, names, sentence }: Source, comings: readonly Coming[], constants: Constants, { hasBorders, hasOwnCode }: Facts, measureOf: (select: string, box: Area['box']) => Measure, moved: readonly string[]): readonly EffectTable[] {
+/** One effect of the page, by area and frame of reference; `comings` are the stylesheet's. */
+export function draftsOf({ rig, names, sentence }: Source, comings: readonly Coming[], constants: Constants, { hasBorders, hasOwnCode }: Facts, measureOf: (select: string, box: Area['box']) => Measure, moved: readonly string[]): readonly EffectDraft[] {
   const figures = planRig(rig, names)
   return rig.areas.flatMap((area, index) => {
     const figure = figures[index]
     if (!figure) return []
     const frames = figure.frames.length > 0 ? figure.frames : [{ of: 'area' as const, channels: [] }]
-    return frames.map(({ of, channels }, n): EffectTable => {
+    return frames.map(({ of, channels }, n): EffectDraft => {
       const measure = figure.sharesEye ? 'turned' : measureOf(typeof of === 'object' ? (Object.values(of)[0] ?? '') : area.select, area.box)
       const isArea = of === 'area'
       const members = channels.map(({ id }) => rig.channels.find((channel) => channel.id === id)).filter((channel): channel is Channel => channel !== undefined)
@@ -72,26 +81,39 @@ export function tablesOf({ rig, names, sentence }: Source, comings: readonly Com
       // What the stylesheet does is only followed where something hangs on when it is done.
       const isDone = (id: string) => comings.some((coming) => coming.id === id)
       const isAwaited = (id: string) => hasOwnCode || channels.some(({ seenBy }) => seenBy !== undefined && channels[seenBy]?.id === id) || rig.parts.some((part) => part.whileOn && part.area === area.id)
-      const written = channels.filter(({ id }) => !isDone(id) || isAwaited(id)).flatMap(({ id, writes, seenBy }) => withParts(writes.length > 0 && !isDone(id) ? writes : [bareWrite], names).map((each) => ({ id, ...each, seenBy })))
+      const written = channels.filter(({ id }) => !isDone(id) || isAwaited(id)).flatMap(({ id, writes, seenBy, chain }) => withTargets(writes.length > 0 && !isDone(id) ? writes : [bareWrite], names, chain !== undefined).map((each) => ({ id, ...each, seenBy })))
       const indexOf = (seenBy: number | undefined) => (seenBy === undefined ? -1 : written.findIndex(({ id }) => id === channels[seenBy]?.id))
-      const values = written.flatMap(({ id, write, parts, seenBy }) => {
+      const values = written.flatMap(({ id, write, on, seenBy }) => {
         const channel = members.find((each) => each.id === id)
-        return channel ? [writeChannel(channel, write, parts, indexOf(seenBy), around, constants, isDone(channel.id))] : []
+        return channel ? [{ fields: writeChannel(channel, write, indexOf(seenBy), around, constants, isDone(channel.id)), on }] : []
       })
       const come = isArea ? comings.filter((coming) => coming.area === area.id) : []
-      return { fields: fieldsOf(rig, names, area, figure, of, n === 0, measure, values, moved, come), values, rig, sentence: index + n === 0 ? sentence : undefined }
+      const seenOn = channels.flatMap(({ writes }) => writes.map(({ to }) => to))
+      return {
+        name: nameOfArea(names, rig, area.id),
+        ownName: nameOfArea({ ...names, shared: undefined }, rig, area.id),
+        of, values,
+        fields: fieldsOf(rig, names, area, figure, of, n === 0, measure, values.map((value) => value.fields), moved, come.length > 0, seenOn.includes(undefined)),
+        within: [...new Set(seenOn.flatMap((to) => (to && 'within' in to ? [to.within] : [])))],
+        linked: [...new Set(seenOn.flatMap((to) => (to && 'linked' in to ? [to.linked] : [])))],
+        parts: n === 0 ? (figure.parts ?? []).map((part) => writePart(part, names)) : [],
+        sentence: index + n === 0 ? sentence : undefined,
+      }
     })
   })
 }
 
-/** Writes with the classes of the parts that they are on; what is the same on several parts is written once, on all of them. */
-function withParts(writes: readonly Write[], { name }: Names): readonly { readonly write: Write; readonly parts: readonly string[] }[] {
-  const all: { readonly write: Write; readonly parts: string[] }[] = []
+/** Writes with what they are on: what is the same on several is written once, on all of them. */
+function withTargets(writes: readonly Write[], { name }: Names, isChain: boolean): readonly { readonly write: Write; readonly on: Targets }[] {
+  const all: { readonly write: Write; on: Targets }[] = []
   for (const write of writes) {
-    const part = partOf(write.to)
-    const same = part === undefined || write.link !== undefined ? undefined : all.find((each) => each.parts.length > 0 && each.write.property === write.property && each.write.link === undefined)
-    if (same && part !== undefined) same.parts.push(`${name}-${part}`)
-    else all.push({ write, parts: part === undefined ? [] : [`${name}-${part}`] })
+    const { to } = write
+    const part = partOf(to)
+    const on: Targets = { self: to === undefined, within: to && 'within' in to ? [to.within] : [], linked: to && 'linked' in to ? to.linked : undefined, parts: part === undefined ? [] : [`${name}-${part}`] }
+    // The links of a chain are each on an element of its own.
+    const same = on.linked !== undefined || write.link !== undefined ? undefined : all.find((each) => each.write.property === write.property && each.on.linked === undefined && each.write.link === undefined && (!isChain || (part !== undefined && each.on.parts.length > 0)))
+    if (same) same.on = { self: same.on.self || on.self, within: [...same.on.within, ...on.within], parts: [...same.on.parts, ...on.parts] }
+    else all.push({ write, on })
   }
   return all
 }
@@ -99,7 +121,7 @@ function withParts(writes: readonly Write[], { name }: Names): readonly { readon
 /** What nothing is written of is followed all the same, since others hang on it. */
 const bareWrite: Write = { property: '' }
 
-function fieldsOf(rig: Rig, names: Names, area: Area, figure: PlayedFigure, of: FrameOf, isFirst: boolean, measure: Measure, values: readonly Fields[], moved: readonly string[], comings: readonly Coming[]): Fields {
+function fieldsOf(rig: Rig, names: Names, area: Area, figure: PlayedFigure, of: FrameOf, isFirst: boolean, measure: Measure, values: readonly Fields[], moved: readonly string[], comes: boolean, onSelf: boolean): Fields {
   const name = nameOfArea(names, rig, area.id)
   const fields = new Map<string, string>([['select', quote(area.of === 'window' ? ':root' : area.select)], ['name', quote(name)], ['mark', quote(`data-${name}`)]])
   const set = (field: string, isSo: boolean, text = 'true') => isSo && fields.set(field, text)
@@ -110,9 +132,8 @@ function fieldsOf(rig: Rig, names: Names, area: Area, figure: PlayedFigure, of: 
   set('findsAll', findsAll)
   set('stands', stands)
   set('keeps', findsAll || has('holds') || (isFirst && figure.parts !== undefined))
-  set('comes', comings.length > 0)
-  const within = [...new Set(comings.flatMap((coming) => outputsOf(rig, coming).flatMap(({ to }) => (typeof to === 'object' && 'within' in to ? [to.within] : []))))]
-  set('comesWithin', within.length > 0, quote(within.join(', ')))
+  set('comes', comes)
+  set('seenOnSelf', onSelf)
   set('isGroup', area.of === 'group')
   set('isWindow', area.of === 'window')
   set('amongAll', area.among === 'all')
@@ -129,11 +150,12 @@ function fieldsOf(rig: Rig, names: Names, area: Area, figure: PlayedFigure, of: 
     const { goDelayMs, stillMs, atMostOne, keys } = area.looks
     fields.set('looks', `{ goDelayMs: ${number(goDelayMs)}${stillMs === undefined ? '' : `, stillMs: ${number(stillMs)}`}${atMostOne ? ', atMostOne: true' : ''}${keys ? ', keys: true' : ''} }`)
   }
-  if (isFirst && figure.parts) {
-    const parts = figure.parts.map(({ id, inside, count, whileOn, covers, holds }) => `{ part: ${quote(`${names.name}-${id}`)}${inside === undefined ? '' : `, inside: ${quote(`${names.name}-${inside}`)}`}${count === undefined ? '' : `, count: ${count}`}${whileOn ? ', whileOn: true' : ''}${covers ? ', coversBorder: true' : ''}${holds ? ', copies: true' : ''} }`)
-    fields.set('parts', `[${parts.join(', ')}]`)
-  }
   return fields
+}
+
+/** A part as a script holds it. */
+function writePart({ id, inside, count, whileOn, covers, holds }: NonNullable<PlayedFigure['parts']>[number], { name }: Names): string {
+  return `{ part: ${quote(`${name}-${id}`)}${inside === undefined ? '' : `, inside: ${quote(`${name}-${inside}`)}`}${count === undefined ? '' : `, count: ${count}`}${whileOn ? ', whileOn: true' : ''}${covers ? ', coversBorder: true' : ''}${holds ? ', copies: true' : ''} }`
 }
 
 const reachesOut = ({ insets }: Area) => insets !== undefined && Object.values(insets).some(({ value }) => value < 0)

@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { findKind } from '../effect/kinds'
 import { allowing, factNames, plainFacts, worstFacts } from './facts'
-import { keyOf, needsScript, planScript, withNumbers, withoutWords } from './plan'
+import { effectMembers, keyOf, needsScript, planScript, valueMembers, withNumbers, withoutWords } from './plan'
 import { writesOf } from './writes'
 
 const sourceOf = (kind: string, changes: object = {}, select = '.card') => {
@@ -42,6 +42,10 @@ describe('the shape of a script', () => {
     const still = { ...spring(3), rig: { ...spring(3).rig, channels: [], outputs: [], parts: [] } }
     expect([needsScript(spring(3)), needsScript(still), needsScript(sourceOf('glow'))]).toEqual([true, false, true])
     expect(planScript([still, spring(3)], plainFacts).shape).toEqual(planScript([spring(3)], plainFacts).shape)
+  })
+
+  it('asks for no member of effects by the name of one of values', () => {
+    expect(effectMembers.filter((name) => (valueMembers as readonly string[]).includes(name))).toEqual([])
   })
 
   it('tells what the script writes, by which it can be taken off again', () => {

@@ -4,15 +4,16 @@ import { sharesEye } from '../rig/plan'
 import { partOf } from '../rig/rig'
 import { asOneSelector } from '../rig/select'
 import { keptProperties, propertyOf } from '../rig/slot'
-import { measureFor, movedBy, tablesOf, type EffectTable, type Moved, type Source } from './effects'
+import { draftsOf, measureFor, movedBy, type Moved, type Source } from './effects'
 import { allowing, type Facts, type Leaving } from './facts'
 import { Constants } from './feels'
 import { quote } from './literal'
+import { joinTables, type EffectTable } from './tables'
 import type { Fields } from './values'
 
-/** Members of effects and of values that a script may ask for. */
-const effectMembers = ['select', 'name', 'mark', 'notForeign', 'findsAll', 'comes', 'comesWithin', 'keeps', 'stands', 'isGroup', 'isWindow', 'amongAll', 'fellows', 'insets', 'bridge', 'measure', 'readsIn', 'readsInBox', 'readsInWindow', 'fine', 'taps', 'focuses', 'looks', 'parts'] as const
-const valueMembers = ['property', 'pose', 'curve', 'feel', 'going', 'band', 'leave', 'holds', 'seenBy', 'links', 'link', 'halfLifeMs', 'goingHalfLifeMs', 'due', 'isEndless', 'byLook', 'timing', 'start', 'digits', 'within', 'linked', 'onParts', 'as', 'tellsZone'] as const
+/** Members of effects and of values that a script may ask for: by their names alone, so none is of both. */
+export const effectMembers = ['select', 'name', 'alsoNamed', 'mark', 'notForeign', 'findsAll', 'comes', 'seenOnSelf', 'seenWithin', 'seenLinked', 'keeps', 'stands', 'isGroup', 'isWindow', 'amongAll', 'fellows', 'insets', 'bridge', 'measure', 'readsIn', 'readsInBox', 'readsInWindow', 'fine', 'taps', 'focuses', 'looks', 'parts'] as const
+export const valueMembers = ['property', 'pose', 'curve', 'feel', 'going', 'band', 'leave', 'holds', 'seenBy', 'links', 'link', 'halfLifeMs', 'goingHalfLifeMs', 'due', 'isEndless', 'byLook', 'timing', 'start', 'digits', 'within', 'linked', 'onParts', 'alsoSelf', 'as', 'tellsZone'] as const
 
 /** What is written by hand of a script, and what is known of its members: with stand-ins for numbers, since one that is dragged makes no other script. */
 export interface Shape {
@@ -52,7 +53,7 @@ export function planScript(all: readonly Source[], known: Facts, leaving: Leavin
   const constants = new Constants()
   const moved = sources.flatMap(movedBy)
   const comings = comingsOf(sources, facts)
-  const tables = sources.flatMap((source, i) => tablesOf(source, comings[i] ?? [], constants, facts, (select, box) => measureFor(select, box, moved, facts), moved.map(({ select }) => select)))
+  const tables = joinTables(sources.flatMap((source, i) => draftsOf(source, comings[i] ?? [], constants, facts, (select, box) => measureFor(select, box, moved, facts), moved.map(({ select }) => select))))
   const members = new Map([...givenOf(tables, sources, constants, moved, facts), ['takesOff', String(leaving.takesOff === true)] as const, ...knownOf(tables)])
   const main = [...constants.lines, '', writeTables(tables, members), '', ...(members.get('hasFinds') === 'true' ? ['stand()'] : []), ...(members.get('watches') === 'true' ? ['watch()'] : []), 'listen()', ...(leaving.takesOff ? [`${handedOut}(takeOff)`] : []), ''].join('\n')
   const numbers: string[] = []
@@ -98,18 +99,18 @@ function givenOf(tables: readonly EffectTable[], sources: readonly Source[], con
     hasBorders,
     hasOwn: hasOwnStyles || hasTransitions,
     hasTransitions,
-    hasOthers: some('linked') || some('within') || some('isGroup'),
+    hasOthers: tables.some(({ fields }) => fields.has('seenLinked') || fields.has('seenWithin') || fields.has('isGroup')),
     watches: hasLateElements && some('stands'),
-    partsCopy: tables.some(({ rig }) => rig.parts.some(({ holds }) => holds)),
-    partsCover: hasBorders && tables.some(({ rig }) => rig.parts.some(({ covers }) => covers)),
-    partsCount: tables.some(({ rig }) => rig.parts.some(({ count }) => count !== undefined)),
-    hidesParts: tables.some(({ rig }) => rig.parts.some(({ whileOn }) => whileOn)),
+    partsCopy: sources.some(({ rig }) => rig.parts.some(({ holds }) => holds)),
+    partsCover: hasBorders && sources.some(({ rig }) => rig.parts.some(({ covers }) => covers)),
+    partsCount: sources.some(({ rig }) => rig.parts.some(({ count }) => count !== undefined)),
+    hidesParts: sources.some(({ rig }) => rig.parts.some(({ whileOn }) => whileOn)),
     hasStates: some('tellsZone'),
     sharesEye: sources.some(({ rig }) => sharesEye(rig)),
     tells: hasOwnCode,
   }
   const drives = [...new Set(sources.flatMap(({ rig }) => rig.outputs.filter(({ to }) => partOf(to) === undefined).map(({ slot }) => propertyOf(slot))))]
-  const written = tables.flatMap(({ values }) => values.filter((value) => !value.has('onParts')).flatMap((value) => value.get('property') ?? []))
+  const written = tables.flatMap(({ values }) => values.filter((value) => !value.has('onParts') || value.has('alsoSelf') || value.has('within')).flatMap((value) => value.get('property') ?? []))
   const list = (texts: readonly string[]) => `[${texts.join(', ')}]`
   const lists = {
     heard: list(heard.map(quote)),
@@ -155,7 +156,7 @@ function writeTables(tables: readonly EffectTable[], known: Fields): string {
     '  ],',
     '},',
   ]
-  const told = ({ sentence }: EffectTable) => (sentence === undefined ? [] : [`// ${sentence.replaceAll(/\s+/g, ' ').trim()}`])
+  const told = ({ sentences }: EffectTable) => sentences.map((sentence) => `// ${sentence.replaceAll(/\s+/g, ' ').trim()}`)
   const [only] = tables
   // Of one effect alone it is said before it, where it stays when the effect is taken out of its list.
   if (only && tables.length === 1) return [...told(only), 'const effects = [', ...write(only).map((line) => `  ${line}`), ']'].join('\n')

@@ -143,10 +143,10 @@ function stretchesOf<Value>(stops: readonly { readonly at: number; readonly valu
 }
 
 /**
- * The fields of a channel that is written as `write` says, or on all of these parts; `seenBy` is the index of the value that tells whether it is seen. What is a
+ * The fields of a channel that is written as `write` says; `seenBy` is the index of the value that tells whether it is seen. What is a
  * transition of the stylesheet is followed only by whether that is under way.
  */
-export function writeChannel(channel: Channel, write: Write, parts: readonly string[], seenBy: number, around: Surroundings, constants: Constants, isTransition = false): Fields {
+export function writeChannel(channel: Channel, write: Write, seenBy: number, around: Surroundings, constants: Constants, isTransition = false): Fields {
   const { signal, away, curve, feel, going, timing, chain } = channel
   const fields = new Map<string, string>([...(write.property === '' ? [] : [['property', quote(write.property)] as const]), ...writeSignal(signal, around, constants)])
   const pose = signal.of === 'look' ? signal.values.off : away.pose
@@ -172,9 +172,7 @@ export function writeChannel(channel: Channel, write: Write, parts: readonly str
     if (timing && timing.length > 0 && signal.of === 'look') fields.set('timing', `[${timing.map((each) => `[${quote(each.from)}, ${quote(each.to)}, ${writeFeel(each.feel, 'turns', constants)}]`).join(', ')}]`)
   }
   if (seenBy >= 0) fields.set('seenBy', String(seenBy))
-  const { to, curve: shown } = write
-  if (parts.length > 0) fields.set('onParts', `[${parts.map(quote).join(', ')}]`)
-  else if (to) fields.set('within' in to ? 'within' : 'linked', quote(Object.values(to)[0] ?? ''))
+  const { curve: shown } = write
   if (shown) fields.set('as', constants.name('shown', 'colours' in shown ? writeColours(shown, constants) : writeCurve(shown, constants)))
   return fields
 }

@@ -8,6 +8,7 @@ import { playsOn, type Effect, type Site } from '../site/site'
 import { withTies } from '../site/ties'
 import { cssNumber } from './css-value'
 import { namesOf, wordOf } from './names'
+import { withShared } from './share'
 
 /** One effect on its way out. */
 export interface Figure {
@@ -27,12 +28,12 @@ export interface Figure {
 export function planFigures(untied: Site, pageId?: string, only?: string): readonly Figure[] {
   const site = withTies(untied)
   const names = namesOf(site.effects)
-  return site.effects.flatMap((effect, index) => {
+  return withShared(site.effects.flatMap((effect, index) => {
     if (!playsOn(effect, pageId) || (only !== undefined && effect.id !== only)) return []
     const name = names[index] ?? 'figure'
     const rig = expandEffect(effect)
     return [{ number: index + 1, names: { title: `Figure ${index + 1}, ${name}`, name, roles: wordsOfRoles(effect, rig) }, rig, sentence: tellEffect(effect), own: effect.own, narrow: effect.narrow, named: namedIn(site, effect, rig) }]
-  })
+  }))
 }
 
 /** The word of the element that fills a role whose id is that of a knob: of `.plate .moth` it is `moth`, of `.sky .sky-near` in the figure `sky` it is `near`; no two are alike. */

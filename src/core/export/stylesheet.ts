@@ -37,7 +37,9 @@ function writeOwnProperties(figures: readonly Figure[]): readonly string[] {
 /** The properties that the script writes: numbers or colours that no element hands down, so that a change touches one element alone. */
 function writeRegistered({ rig, names }: Figure): readonly string[] {
   const written = planRig(rig, names).flatMap(({ frames }) => frames.flatMap(({ channels }) => channels.flatMap((channel) => channel.writes.map((write) => ({ channel, write })))))
-  const lines = written.map(({ channel, write: { property, curve } }) => {
+  // What a figure before it follows too is registered there.
+  const known = new Set(Object.values(names.shared?.channels ?? {}))
+  const lines = written.filter(({ write: { property } }) => !known.has(property)).map(({ channel, write: { property, curve } }) => {
     const syntax = curve && 'colours' in curve ? 'color' : 'number'
     return `@property ${property} { syntax: "<${syntax}>"; inherits: false; initial-value: ${awayValue(channel, curve)}; }`
   })
@@ -238,7 +240,7 @@ function writeMeetings(figures: readonly Figure[], overlaps: readonly (readonly 
 
 /** The rule for elements that all of these are written on, where all of these conditions hold. */
 function writeMeeting(bound: readonly Bound[], conditions: readonly string[]): readonly string[] {
-  const owners = (property: string) => new Set(bound.filter(({ output }) => propertyOf(output.slot) === property).map(({ mark, select }) => `${mark} ${select}`))
+  const owners = (property: string) => new Set(bound.filter(({ output }) => propertyOf(output.slot) === property).map(({ figure, mark, select }) => `${figure.number} ${mark} ${select}`))
   const shared = writeSlots(bound).filter(({ property }) => owners(property).size > 1)
   const meeting = bound.filter(({ output }) => shared.some(({ property }) => property === propertyOf(output.slot)))
   const isNew = conditions.every((condition) => meeting.some(({ figure }) => conditionsOf(figure).includes(condition)))

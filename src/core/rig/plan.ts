@@ -10,11 +10,13 @@ export interface Names {
   readonly name: string
   /** What knobs go by that are told by an element of the page: its word, by the id of its role. */
   readonly roles?: Readonly<Record<string, string>>
+  /** What it has in common with a figure before it, and goes by its names: areas, and the properties of channels. */
+  readonly shared?: { readonly areas: Readonly<Record<string, string>>; readonly channels: Readonly<Record<string, string>> } | undefined
 }
 
 /** The custom property that carries a channel's value, or that of one link of its chain. */
-export function propertyOfChannel({ name }: Names, channel: string, link?: number): string {
-  return `--${name}-${channel}${link === undefined ? '' : `-${link + 1}`}`
+export function propertyOfChannel({ name, shared }: Names, channel: string, link?: number): string {
+  return shared?.channels[channel] ?? `--${name}-${channel}${link === undefined ? '' : `-${link + 1}`}`
 }
 
 /** The custom property of a knob or a token. */
@@ -29,8 +31,8 @@ export function propertyOfOwn(property: string): string {
 }
 
 /** The name of an area of a figure in attributes and events. */
-export function nameOfArea({ name }: Names, rig: Rig, area: string): string {
-  return rig.areas[0]?.id === area ? name : `${name}-${area}`
+export function nameOfArea({ name, shared }: Names, rig: Rig, area: string): string {
+  return shared?.areas[area] ?? (rig.areas[0]?.id === area ? name : `${name}-${area}`)
 }
 
 /** The attribute by which the area that an output hangs on says that it plays. */

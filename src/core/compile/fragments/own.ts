@@ -1,11 +1,11 @@
 import { given } from './given'
 import { remember } from './off'
-import { targetsOf } from './targets'
+import { seenOn } from './targets'
 import type { Effect, Place } from './types'
 
 /** What the page itself gives an element of what effects drive, and its transitions: as text, by custom property. */
 export function readOwn(effect: Effect, place: Place): NonNullable<Place['own']> {
-  return effect.values.flatMap((value) => (value.onParts ? [] : [...targetsOf(effect, place, value)])).flatMap((target) => {
+  return seenOn(effect, place).flatMap((target) => {
     const style = getComputedStyle(target)
     const kept = given.ownProperties.map((property) => [`--own-${property}`, style.getPropertyValue(property)] as const)
     return [...kept.filter(([name, text]) => text !== 'none' && !target.style.getPropertyValue(name)), ...(given.hasTransitions ? quietTransitions(style, target) : [])].map(([name, text]) => [target, name, text] as const)

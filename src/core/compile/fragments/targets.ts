@@ -1,12 +1,20 @@
 import type { Effect, Place, Value } from './types'
 
 /** The elements that a value is written on. */
-export function targetsOf(effect: Effect, place: Place, { within, linked, onParts }: Value): Iterable<HTMLElement> {
-  if (within) return place.element.querySelectorAll<HTMLElement>(within)
+export function targetsOf(effect: Effect, place: Place, { within, linked, onParts, alsoSelf }: Value): Iterable<HTMLElement> {
   if (linked) return linkedTo(effect, place, linked)
-  if (onParts) return onParts.flatMap((part) => place.parts?.get(part) ?? [])
-  return effect.isGroup && !effect.readsIn ? document.querySelectorAll<HTMLElement>(effect.select) : [place.element as HTMLElement]
+  if (!within && !onParts) return selvesOf(effect, place)
+  return [...(alsoSelf ? selvesOf(effect, place) : []), ...(within ? place.element.querySelectorAll<HTMLElement>(within) : []), ...(onParts ? onParts.flatMap((part) => place.parts?.get(part) ?? []) : [])]
 }
+
+const selvesOf = (effect: Effect, place: Place): Iterable<HTMLElement> => (effect.isGroup && !effect.readsIn ? document.querySelectorAll<HTMLElement>(effect.select) : [place.element as HTMLElement])
+
+/** The elements that something of an effect is seen on, besides its parts. */
+export const seenOn = (effect: Effect, place: Place): readonly HTMLElement[] => [
+  ...(effect.seenOnSelf ? selvesOf(effect, place) : []),
+  ...(effect.seenWithin ? place.element.querySelectorAll<HTMLElement>(effect.seenWithin) : []),
+  ...(effect.seenLinked ? effect.seenLinked.flatMap((select) => linkedTo(effect, place, select)) : []),
+]
 
 /** The element that is in step with an area: the first with the first, the second with the second. */
 function linkedTo(effect: Effect, { area }: Place, select: string): readonly HTMLElement[] {

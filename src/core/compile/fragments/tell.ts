@@ -2,8 +2,10 @@ import { given } from './given'
 import type { Effect, Place } from './types'
 
 /** Tells the page's own code, by an event that bubbles from the element: card-tilt-on, -off, -settled. */
-function say({ name }: Effect, { area }: Place, what: string, detail?: number): void {
-  area.dispatchEvent(new CustomEvent(`${name}-${what}`, { bubbles: true, composed: true, detail }))
+function say(effect: Effect, { area }: Place, what: string, detail?: number): void {
+  const tellAs = (name: string) => area.dispatchEvent(new CustomEvent(`${name}-${what}`, { bubbles: true, composed: true, detail }))
+  tellAs(effect.name)
+  if (effect.alsoNamed) effect.alsoNamed.forEach(tellAs)
 }
 
 export function tell(effect: Effect, place: Place): void {

@@ -93,6 +93,7 @@ export interface Value {
   readonly within?: string
   readonly linked?: string
   readonly onParts?: readonly string[]
+  readonly alsoSelf?: boolean
   readonly as?: (value: number) => string | number
   /** It is a zone, which the page is told of. */
   readonly tellsZone?: boolean
@@ -146,6 +147,8 @@ export interface Effect {
   readonly select: string
   /** The name of its attribute and its events. */
   readonly name: string
+  /** Those of other effects that are one with it. */
+  readonly alsoNamed?: readonly string[]
   readonly mark: string
   readonly values: readonly Value[]
   readonly places: Map<Element, Place>
@@ -153,9 +156,12 @@ export interface Effect {
   readonly notForeign: string
   /** All of its elements are found and measured, not only those under the pointer. */
   readonly findsAll?: boolean
-  /** It comes and goes by the stylesheet, by what its mark says; what of that is seen on elements within. */
+  /** It comes and goes by the stylesheet, by what its mark says. */
   readonly comes?: boolean
-  readonly comesWithin?: string
+  /** It is seen on its elements themselves, on what within them, and which elements are linked to them. */
+  readonly seenOnSelf?: boolean
+  readonly seenWithin?: string
+  readonly seenLinked?: readonly string[]
   /** Its places are kept once they rest: something of them would be lost. */
   readonly keeps?: boolean
   /** It is seen without the pointer. */

@@ -4,7 +4,7 @@ import { given } from './given'
 import { keepOwn } from './own'
 import { undone } from './off'
 import { addParts, showParts } from './parts'
-import { targetsOf } from './targets'
+import { seenOn, targetsOf } from './targets'
 import { tell, tellSettled, tellStates } from './tell'
 import type { Effect, Place, Value, ValueFollower } from './types'
 
@@ -22,16 +22,14 @@ function writeChain(effect: Effect, place: Place, chain: ValueFollower, t: numbe
 /** Says on an element that an effect is at work on it: from now on its rules count. */
 function mark(effect: Effect, place: Place): void {
   if (given.takesOff) {
-    for (const value of effect.values) if (!value.onParts) for (const target of targetsOf(effect, place, value)) undone.push(() => target.removeAttribute(effect.mark), () => target.style.removeProperty(value.property))
-    undone.push(() => place.element.removeAttribute(effect.mark))
+    for (const target of [place.element as HTMLElement, ...seenOn(effect, place)]) undone.push(() => {
+      target.removeAttribute(effect.mark)
+      for (const { property } of effect.values) target.style.removeProperty(property)
+    })
   }
   if (given.hasOwn) keepOwn(place)
   place.element.setAttribute(effect.mark, '')
-  if (given.hasOthers) for (const value of effect.values) if (!value.onParts) for (const target of targetsOf(effect, place, value)) target.setAttribute(effect.mark, '')
-  if (effect.comesWithin) for (const target of place.element.querySelectorAll<HTMLElement>(effect.comesWithin)) {
-    target.setAttribute(effect.mark, '')
-    if (given.takesOff) undone.push(() => target.removeAttribute(effect.mark))
-  }
+  if (given.hasOthers) for (const target of seenOn(effect, place)) target.setAttribute(effect.mark, '')
   if (effect.parts) place.parts = addParts(place.area as HTMLElement, effect.parts)
 }
 

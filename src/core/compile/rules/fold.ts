@@ -63,6 +63,15 @@ function withoutKnownLists(tree: Tree, { id, init }: VariableDeclarator): readon
   return bindings.some((each) => !each) ? [] : bindings.flatMap((each) => (each?.uses ?? []).map((use) => replaced(tree, use, '0')))
 }
 
+const withoutBrackets = (node: AnyNode): AnyNode => (node.type === 'ParenthesizedExpression' ? withoutBrackets(node.expression) : node)
+const isEmptyList = (node: AnyNode): boolean => {
+  const list = withoutBrackets(node)
+  return list.type === 'ArrayExpression' && list.elements.length === 0
+}
+
+/** Whether an expression makes a new list. */
+const isMadeList = (node: AnyNode) => node.type === 'CallExpression' && node.callee.type === 'MemberExpression' && node.callee.property.type === 'Identifier' && /^(filter|map|flatMap|slice)$/.test(node.callee.property.name)
+
 /** Leaves out what can never be, and asks nothing whose answer is known. */
 export const foldConditions: Rule = (tree) => {
   const changes: Change[] = []
@@ -139,6 +148,16 @@ export const foldConditions: Rule = (tree) => {
       case 'ObjectExpression': {
         const [only] = node.properties
         if (node.properties.length === 1 && only?.type === 'SpreadElement') put(node, textOf(tree, only.argument))
+        break
+      }
+      case 'ArrayExpression': {
+        // Lists of nothing that are spread in a list.
+        const kept = node.elements.filter((each) => !(each?.type === 'SpreadElement' && isEmptyList(each.argument)))
+        const [only] = kept
+        const spread = kept.length === 1 && only?.type === 'SpreadElement' ? withoutBrackets(only.argument) : undefined
+        // One list that is spread in a list of nothing else is that list, where nobody can tell.
+        if (spread && (tree.parents.get(node)?.type === 'ForOfStatement' || isMadeList(spread))) put(node, textOf(tree, spread))
+        else if (kept.length < node.elements.length) put(node, `[${kept.map((each) => (each ? textOf(tree, each) : '')).join(', ')}]`)
         break
       }
       case 'BlockStatement': {

@@ -1,0 +1,75 @@
+// The tables of a script: effects that hear the pointer in the same areas are one, and what they follow alike is followed once.
+import type { EffectDraft } from './effects'
+import { quote } from './literal'
+import type { Fields } from './values'
+
+/** An effect as a script holds it: its members, and those of its values. */
+export interface EffectTable {
+  readonly fields: Fields
+  readonly values: readonly Fields[]
+  readonly sentences: readonly string[]
+}
+
+/** What a value is written on: the element itself, elements in it, one that is linked to it, parts by their classes. */
+export interface Targets {
+  readonly self: boolean
+  readonly within: readonly string[]
+  readonly linked?: string | undefined
+  readonly parts: readonly string[]
+}
+
+/** Members that are so where any of the effects has them. */
+const either = ['findsAll', 'stands', 'keeps', 'comes', 'seenOnSelf', 'focuses'] as const
+
+/** The tables of these effects, in their order: one for those that go by one name, in one frame of reference. */
+export function joinTables(drafts: readonly EffectDraft[]): readonly EffectTable[] {
+  const groups = new Map<string, EffectDraft[]>()
+  for (const draft of drafts) {
+    const key = JSON.stringify([draft.name, draft.of])
+    groups.set(key, [...(groups.get(key) ?? []), draft])
+  }
+  return [...groups.values()].map(tableOf)
+}
+
+function tableOf(same: readonly EffectDraft[]): EffectTable {
+  const fields = new Map(same[0]?.fields)
+  for (const member of either) if (same.some((each) => each.fields.has(member))) fields.set(member, 'true')
+  // Where one of them shares a vanishing point, its elements are found by the matrices that they have.
+  if (new Set(same.map((each) => each.fields.get('measure'))).size > 1) fields.set('measure', 'turned')
+  const joined = <Item>(listOf: (each: EffectDraft) => readonly Item[]) => [...new Set(same.flatMap(listOf))]
+  const [within, linked, parts] = [joined((each) => each.within), joined((each) => each.linked), joined((each) => each.parts)]
+  const others = joined(({ ownName, name }) => (ownName === name ? [] : [ownName]))
+  if (within.length > 0) fields.set('seenWithin', quote(within.join(', ')))
+  if (linked.length > 0) fields.set('seenLinked', `[${linked.map(quote).join(', ')}]`)
+  if (parts.length > 0) fields.set('parts', `[${parts.join(', ')}]`)
+  if (others.length > 0) fields.set('alsoNamed', `[${others.map(quote).join(', ')}]`)
+  return { fields, values: valuesOf(same), sentences: same.flatMap(({ sentence = '' }) => (sentence === '' ? [] : [sentence])) }
+}
+
+/** The values of all of them; what is the same in several is one, on all that it is seen on. */
+function valuesOf(same: readonly EffectDraft[]): readonly Fields[] {
+  const all: { fields: Fields; on: Targets; readonly key: string }[] = []
+  for (const { values } of same) {
+    const places: number[] = []
+    for (const { fields, on } of values) {
+      const seen = places[Number(fields.get('seenBy'))]
+      const own = seen === undefined ? fields : new Map([...fields, ['seenBy', String(seen)] as const])
+      const key = JSON.stringify([...own])
+      // Links of a chain, and what is in step with something else, are each on elements of their own.
+      const known = fields.has('property') && !fields.has('links') && on.linked === undefined ? all.findIndex((each) => each.key === key && each.on.linked === undefined) : -1
+      const other = all[known]
+      if (other) other.on = { self: other.on.self || on.self, within: [...other.on.within, ...on.within], parts: [...other.on.parts, ...on.parts] }
+      places.push(other ? known : all.push({ fields: own, on, key }) - 1)
+    }
+  }
+  return all.map(({ fields, on }) => withTargets(fields, on))
+}
+
+function withTargets(fields: Fields, { self, within, linked, parts }: Targets): Fields {
+  const all = new Map(fields)
+  if (linked !== undefined) all.set('linked', quote(linked))
+  if (within.length > 0) all.set('within', quote([...new Set(within)].join(', ')))
+  if (parts.length > 0) all.set('onParts', `[${[...new Set(parts)].map(quote).join(', ')}]`)
+  if (self && (within.length > 0 || parts.length > 0)) all.set('alsoSelf', 'true')
+  return all
+}

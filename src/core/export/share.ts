@@ -1,0 +1,47 @@
+// What figures of a page have in common: those that hear the pointer in the same elements go by one name, and follow once what they follow alike.
+import { nameOfArea, propertyOfChannel, type Names } from '../rig/plan'
+import type { Area, Channel, Rig } from '../rig/rig'
+
+interface Named {
+  readonly names: Names
+  readonly rig: Rig
+}
+
+/** What must be the same for two areas to be one: all but their ids, and when their figures play. */
+const keyOfArea = ({ rig: { media, finePointerOnly, notCalm } }: Named, area: Area): string => JSON.stringify([{ ...area, id: '' }, media ?? null, finePointerOnly ?? false, notCalm ?? false])
+
+/** A zone is told by an attribute of its area: two would be told by one. */
+const tellsZone = ({ channels }: Rig, area: Area) => channels.some((channel) => channel.area === area.id && (channel.signal.of === 'zone' || channel.signal.of === 'nearest'))
+
+/** What must be the same for two channels to be one; undefined for those that are followed apart: chains, what is seen by another, what comes and goes. */
+const keyOfChannel = (channel: Channel): string | undefined => (channel.chain !== undefined || channel.seenBy !== undefined || channel.signal.of === 'inside' ? undefined : JSON.stringify({ ...channel, id: '', area: '', group: isCalm(channel.group) }, (_, value: unknown) => value ?? undefined))
+
+/** Whether it goes on for visitors who prefer reduced motion: nothing else hangs on the group once a rig is made. */
+const isCalm = (group: Channel['group']) => group === 'light' || group === 'state'
+
+/** The figures with the names that they share. */
+export function withShared<Figure extends Named>(figures: readonly Figure[]): readonly Figure[] {
+  const areaNames = new Map<string, string>()
+  const properties = new Map<string, string>()
+  return figures.map((figure) => {
+    const { rig, names } = figure
+    const areas: Record<string, string> = {}
+    const channels: Record<string, string> = {}
+    for (const area of rig.areas) {
+      if (tellsZone(rig, area)) continue
+      const areaKey = keyOfArea(figure, area)
+      const known = areaNames.get(areaKey)
+      if (known === undefined) areaNames.set(areaKey, nameOfArea(names, rig, area.id))
+      else areas[area.id] = known
+      for (const channel of rig.channels.filter((each) => each.area === area.id)) {
+        const key = keyOfChannel(channel)
+        if (key === undefined) continue
+        const property = properties.get(areaKey + key)
+        // Of one figure each has a property of its own.
+        if (property === undefined) properties.set(areaKey + key, propertyOfChannel(names, channel.id))
+        else if (known !== undefined) channels[channel.id] = property
+      }
+    }
+    return Object.keys(areas).length === 0 ? figure : { ...figure, names: { ...names, shared: { areas, channels } } }
+  })
+}
