@@ -110,29 +110,25 @@
     if (!place.element.hasAttribute('data-card-fold')) {
       // Says on an element that an effect is at work on it: from now on its rules count.
       place.element.setAttribute('data-card-fold', '')
-      place.parts = addParts(place.area, effect.parts)
+      // Adds the parts of an effect to an element.
+      const host = place.area
+      const parts = effect.parts
+      const made = new Map()
+      if (getComputedStyle(host).position === 'static') {
+        host.style.position = 'relative'
+      }
+      for (const part of parts) {
+        const home = (part.inside && made.get(part.inside)) || host
+        for (let n = 0; n < (1); n++) made.set(part.part, addPart(host, home, part))
+      }
     }
     place.moves = false
     for (const follower of place.followers) {
-      const { value } = follower
       const { gap, moves } = underdamped(follower, t)
-      for (const target of targetsOf(place, value)) target.style.setProperty('--card-fold-x', (moves ? follower.target + gap : follower.target).toFixed(4))
+      for (const target of place.area.querySelectorAll(':scope > .card-fold-wall-1 > .card-fold-words-1, :scope > .card-fold-wall-2 > .card-fold-words-2')) target.style.setProperty('--card-fold-x', (moves ? follower.target + gap : follower.target).toFixed(4))
       if (moves) place.moves = true
     }
     return place.moves
-  }
-
-  // Adds the parts of an effect to an element.
-  function addParts(host, parts) {
-    const made = new Map()
-    if (getComputedStyle(host).position === 'static') {
-      host.style.position = 'relative'
-    }
-    for (const part of parts) {
-      const home = (part.inside && made.get(part.inside)?.[0]) || host
-      made.set(part.part, [addPart(host, home, part)])
-    }
-    return made
   }
 
   // Adds one part: seen only, never heard, clicked or focused.
@@ -177,12 +173,6 @@
     return frame
   }
 
-  // The elements that a value is written on.
-  function targetsOf(place, { onParts }) {
-    if (!onParts) return [place.element]
-    return [...(onParts ? onParts.flatMap((part) => place.parts?.get(part) ?? []) : [])]
-  }
-
   const decay = 2 * Math.PI * 2.27 * 0.715
   const swing = 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)
   // Settles in 416 ms, 4 % past the mark.
@@ -200,7 +190,7 @@
     parts: [{ part: 'card-fold-wall-1' }, { part: 'card-fold-words-1', inside: 'card-fold-wall-1', copies: true }, { part: 'card-fold-wall-2' }, { part: 'card-fold-words-2', inside: 'card-fold-wall-2', copies: true }, { part: 'card-fold-shade', inside: 'card-fold-wall-2' }],
     places: new Map(),
     values: [
-      { read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), onParts: ['card-fold-words-1', 'card-fold-words-2'] },
+      { read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)) },
     ],
   }
 

@@ -46,6 +46,7 @@
         const arrives = has && !place.isOn
         place.isOn = has
         turnPlace(place, pointer.time, arrives)
+        if (arrives || !has) place.comesUntil = pointer.time + ((has ? 180 : 420) ?? 0)
       }
     }
   }
@@ -79,8 +80,8 @@
   // Begins to follow the pointer in an element: everything lies at its pose.
   function begin(area, element = area) {
     const place = {
-      element, area, isOn: false, moves: false,
-      followers: effect.values.map((value) => ({ value, target: 0, since: 0, gap: 0, speed: 0, feel: value.feel, band: value.band })),
+      element, area, isOn: false, moves: false, comesUntil: 0,
+      followers: effect.values.map((value) => ({ value, target: 0, since: 0, gap: 0, speed: 0 })),
     }
     effect.places.set(element, place)
   }
@@ -97,24 +98,15 @@
 
   function turnValue(follower, at, arrives = false) {
     const { value } = follower
-    if (!at.place.isOn && value.holds) return
+    if (!at.place.isOn) return
     const reading = at.place.isOn ? value.read(at, follower) : 0
-    // What nobody sees begins where the pointer is.
-    const seen = value.seenBy === undefined ? undefined : at.place.followers[value.seenBy]
-    if (arrives && seen && !valueAt(seen, at.t)) Object.assign(follower, { target: reading, gap: 0, speed: 0 })
+    if (arrives && at.t >= at.place.comesUntil) Object.assign(follower, { target: reading, gap: 0, speed: 0 })
     // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
-    const feel = at.place.isOn ? value.feel : (value.going ?? value.feel)
     const t = at.t
-    if (reading !== follower.target || feel !== follower.feel) {
-      const { gap, speed } = follower.feel(follower, t)
-      Object.assign(follower, { target: reading, feel, since: t, gap: gap + follower.target - reading, speed })
+    if (reading !== follower.target) {
+      const { gap, speed } = underdamped(follower, t)
+      Object.assign(follower, { target: reading, since: t, gap: gap + follower.target - reading, speed })
     }
-  }
-
-  // Where a value is at t: at its target, once it is too near to be seen apart.
-  function valueAt(follower, t) {
-    const { gap, moves } = follower.feel(follower, t)
-    return moves ? follower.target + gap : follower.target
   }
 
   // Writes the values of a place at t; tells whether it goes on.
@@ -122,32 +114,30 @@
     if (!place.element.hasAttribute('data-card-glow')) {
       // Says on an element that an effect is at work on it: from now on its rules count.
       place.element.setAttribute('data-card-glow', '')
-      place.parts = addParts(place.area, effect.parts)
+      // Adds the parts of an effect to an element.
+      const host = place.area
+      const parts = effect.parts
+      const made = new Map()
+      if (getComputedStyle(host).position === 'static') {
+        host.style.position = 'relative'
+      }
+      for (const part of parts) {
+        const home = (part.inside && made.get(part.inside)) || host
+        for (let n = 0; n < (1); n++) made.set(part.part, addPart(home, part))
+      }
     }
     // How it comes and goes is in the stylesheet.
     if ((place.element.getAttribute('data-card-glow') === 'on') !== place.isOn) place.element.setAttribute('data-card-glow', place.isOn ? 'on' : '')
     place.moves = false
     for (const follower of place.followers) {
       const { value } = follower
-      const { gap, moves } = follower.feel(follower, t)
-      if (value.property) for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits))
+      const { gap, moves } = underdamped(follower, t)
+      for (const target of place.area.querySelectorAll(':scope > .card-glow-surface > .card-glow-surface-pool, :scope > .card-glow-edge > .card-glow-edge-pool')) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(3))
       if (moves) place.moves = true
     }
-    showParts(place, effect.parts)
+    if (t < place.comesUntil) place.moves = true
+    showParts(place)
     return place.moves
-  }
-
-  // Adds the parts of an effect to an element.
-  function addParts(host, parts) {
-    const made = new Map()
-    if (getComputedStyle(host).position === 'static') {
-      host.style.position = 'relative'
-    }
-    for (const part of parts) {
-      const home = (part.inside && made.get(part.inside)?.[0]) || host
-      made.set(part.part, [addPart(home, part)])
-    }
-    return made
   }
 
   // Adds one part: seen only, never heard, clicked or focused.
@@ -161,8 +151,8 @@
   }
 
   // What is seen only with the pointer is gone once all of it has come to rest: what nobody sees costs nothing.
-  function showParts({ parts, isOn, moves }, all) {
-    for (const { part, whileOn } of all) if (whileOn) for (const element of parts?.get(part) ?? []) element.style.visibility = isOn || moves ? '' : 'hidden'
+  function showParts({ area, isOn, moves }) {
+    for (const part of area.querySelectorAll(':scope > .card-glow-surface, :scope > .card-glow-edge')) part.style.visibility = isOn || moves ? '' : 'hidden'
   }
 
   // Where elements lie, and since when that is known.
@@ -180,42 +170,26 @@
     return frame
   }
 
-  // What the stylesheet does by a transition: only whether that is still under way.
-  function lasting({ gap, since }, t, durationMs) {
-    return gap && t - since < durationMs ? { gap, speed: 0, moves: true } : rest
-  }
-
-  const rest = { gap: 0, speed: 0, moves: false }
-
-  // The elements that a value is written on.
-  function targetsOf(place, { onParts }) {
-    if (!onParts) return [place.element]
-    return [...(onParts ? onParts.flatMap((part) => place.parts?.get(part) ?? []) : [])]
-  }
-
   const decay = 2 * Math.PI * 2.27 * 0.715
   const swing = 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)
   // Settles in 416 ms, 4 % past the mark.
   // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
-  function underdamped({ gap, speed, since, band }, t) {
+  function underdamped({ gap, speed, since }, t) {
     const s = (t - since) / 1000
     const fade = Math.exp(-decay * s)
     const push = (speed + decay * gap) / swing
     const [cos, sin] = [Math.cos(swing * s), Math.sin(swing * s)]
-    return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: fade * Math.hypot(gap, push) >= band }
+    return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: fade * Math.hypot(gap, push) >= 0.01 }
   }
-  const comes = (follower, t) => lasting(follower, t, 180)
-  const goes = (follower, t) => lasting(follower, t, 420)
 
   // Over each card, a light of #f2b866, 220 px wide, shows on the surface by 22 % and along the edge by 90 %, from 60 px away.
   const effect = {
     insets: () => [-60, -60, -60, -60],
-    parts: [{ part: 'card-glow-surface', whileOn: true }, { part: 'card-glow-surface-pool', inside: 'card-glow-surface' }, { part: 'card-glow-surface-tile', inside: 'card-glow-surface-pool' }, { part: 'card-glow-edge', whileOn: true }, { part: 'card-glow-edge-pool', inside: 'card-glow-edge' }, { part: 'card-glow-edge-tile', inside: 'card-glow-edge-pool' }],
+    parts: [{ part: 'card-glow-surface' }, { part: 'card-glow-surface-pool', inside: 'card-glow-surface' }, { part: 'card-glow-surface-tile', inside: 'card-glow-surface-pool' }, { part: 'card-glow-edge' }, { part: 'card-glow-edge-pool', inside: 'card-glow-edge' }, { part: 'card-glow-edge-tile', inside: 'card-glow-edge-pool' }],
     places: new Map(),
     values: [
-      { property: '--card-glow-x', read: ({ x }) => x, holds: true, band: 0.01, digits: 3, feel: underdamped, seenBy: 2, onParts: ['card-glow-surface-pool', 'card-glow-edge-pool'] },
-      { property: '--card-glow-y', read: ({ y }) => y, holds: true, band: 0.01, digits: 3, feel: underdamped, seenBy: 2, onParts: ['card-glow-surface-pool', 'card-glow-edge-pool'] },
-      { read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes },
+      { property: '--card-glow-x', read: ({ x }) => x },
+      { property: '--card-glow-y', read: ({ y }) => y },
     ],
   }
 

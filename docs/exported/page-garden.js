@@ -121,7 +121,19 @@
   function mark(effect, place) {
     place.element.setAttribute(effect.mark, '')
     for (const target of effect.seenWithin ? place.element.querySelectorAll(effect.seenWithin) : []) target.setAttribute(effect.mark, '')
-    if (effect.parts) place.parts = addParts(place.area, effect.parts)
+    if (effect.parts) {
+      // Adds the parts of an effect to an element.
+      const host = place.area
+      const parts = effect.parts
+      const made = new Map()
+      if (getComputedStyle(host).position === 'static') {
+        host.style.position = 'relative'
+      }
+      for (const part of parts) {
+        const home = (part.inside && made.get(part.inside)) || host
+        for (let n = 0; n < (1); n++) made.set(part.part, addPart(host, home, part))
+      }
+    }
   }
 
   // Writes the values of a place at t; tells whether it goes on.
@@ -136,19 +148,6 @@
     }
     if (!effect.keeps && !place.moves && !place.isOn) effect.places.delete(place.element)
     return place.moves
-  }
-
-  // Adds the parts of an effect to an element.
-  function addParts(host, parts) {
-    const made = new Map()
-    if (getComputedStyle(host).position === 'static') {
-      host.style.position = 'relative'
-    }
-    for (const part of parts) {
-      const home = (part.inside && made.get(part.inside)?.[0]) || host
-      made.set(part.part, [addPart(host, home, part)])
-    }
-    return made
   }
 
   // Adds one part: seen only, never heard, clicked or focused.
@@ -205,8 +204,7 @@
 
   // The elements that a value is written on.
   function targetsOf(place, { within, onParts }) {
-    if (!within && !onParts) return [place.element]
-    return [...(within ? place.element.querySelectorAll(within) : []), ...(onParts ? onParts.flatMap((part) => place.parts?.get(part) ?? []) : [])]
+    return [...(within ? place.element.querySelectorAll(within) : []), ...(onParts ? place.area.querySelectorAll(onParts) : [])]
   }
 
   const decay = 2 * Math.PI * 2.27 * 0.715
@@ -234,7 +232,7 @@
       parts: [{ part: 'motto-fold-wall-1' }, { part: 'motto-fold-words-1', inside: 'motto-fold-wall-1', copies: true }, { part: 'motto-fold-wall-2' }, { part: 'motto-fold-words-2', inside: 'motto-fold-wall-2', copies: true }, { part: 'motto-fold-shade', inside: 'motto-fold-wall-2' }],
       places: new Map(),
       values: [
-        { property: '--motto-fold-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), onParts: ['motto-fold-words-1', 'motto-fold-words-2'] },
+        { property: '--motto-fold-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), onParts: ':scope > .motto-fold-wall-1 > .motto-fold-words-1, :scope > .motto-fold-wall-2 > .motto-fold-words-2' },
       ],
     },
     // In the sky, the swarm slides by 22 px and the starry sky by 6 px, against the pointer, across only.

@@ -124,7 +124,19 @@
     keepOwn(place)
     place.element.setAttribute(effect.mark, '')
     for (const target of seenOn(effect, place)) target.setAttribute(effect.mark, '')
-    if (effect.parts) place.parts = addParts(place.area, effect.parts)
+    if (effect.parts) {
+      // Adds the parts of an effect to an element.
+      const host = place.area
+      const parts = effect.parts
+      const made = new Map()
+      if (getComputedStyle(host).position === 'static') {
+        host.style.position = 'relative'
+      }
+      for (const part of parts) {
+        const home = (part.inside && made.get(part.inside)) || host
+        for (let n = 0; n < (1); n++) made.set(part.part, addPart(host, home, part))
+      }
+    }
   }
 
   // Writes the values of a place at t; tells whether it goes on.
@@ -141,19 +153,6 @@
     }
     if (!effect.keeps && !place.moves && !place.isOn) effect.places.delete(place.element)
     return place.moves
-  }
-
-  // Adds the parts of an effect to an element.
-  function addParts(host, parts) {
-    const made = new Map()
-    if (getComputedStyle(host).position === 'static') {
-      host.style.position = 'relative'
-    }
-    for (const part of parts) {
-      const home = (part.inside && made.get(part.inside)?.[0]) || host
-      made.set(part.part, [addPart(host, home, part)])
-    }
-    return made
   }
 
   // Adds one part: seen only, never heard, clicked or focused.
@@ -236,9 +235,8 @@
   }
 
   // The elements that a value is written on.
-  function targetsOf(place, { within, onParts, alsoSelf }) {
-    if (!within && !onParts) return [place.element]
-    return [...(alsoSelf ? [place.element] : []), ...(within ? place.element.querySelectorAll(within) : []), ...(onParts ? onParts.flatMap((part) => place.parts?.get(part) ?? []) : [])]
+  function targetsOf(place, { onSelf, within, onParts }) {
+    return [...(onSelf ? [place.element] : []), ...(within ? place.element.querySelectorAll(within) : []), ...(onParts ? place.area.querySelectorAll(onParts) : [])]
   }
   // The elements that something of an effect is seen on, besides its parts.
   const seenOn = (effect, place) => [...(effect.seenOnSelf ? [place.element] : []), ...(effect.seenWithin ? place.element.querySelectorAll(effect.seenWithin) : [])]
@@ -265,15 +263,15 @@
       findsAll: true,
       stands: true,
       keeps: true,
-      comes: true,
       seenOnSelf: true,
       measure: leaning,
+      comes: true,
       seenWithin: '.plate .moth, .plate .shadow, .plate .label',
       parts: [{ part: 'plate-tilt-glass', coversBorder: true }, { part: 'plate-tilt-sheen', inside: 'plate-tilt-glass' }],
       places: new Map(),
       values: [
-        { property: '--plate-tilt-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), onParts: ['plate-tilt-sheen'], alsoSelf: true },
-        { property: '--plate-tilt-y', read: ({ y, height }) => Math.min(1, Math.max(-1, 2 * y / height - 1)), onParts: ['plate-tilt-sheen'], alsoSelf: true },
+        { property: '--plate-tilt-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), onSelf: true, onParts: ':scope > .plate-tilt-glass > .plate-tilt-sheen' },
+        { property: '--plate-tilt-y', read: ({ y, height }) => Math.min(1, Math.max(-1, 2 * y / height - 1)), onSelf: true, onParts: ':scope > .plate-tilt-glass > .plate-tilt-sheen' },
       ],
     },
     // In the sky, the swarm slides by 22 px and the starry sky by 6 px, against the pointer, across only.

@@ -99,6 +99,7 @@
         const at = { ...frame, x, y, t, place }
         place.moves = true
         for (const follower of place.followers) turnValue(follower, at, arrives)
+        if (effect.comesMs && (arrives || !has)) place.comesUntil = pointer.time + ((has ? effect.comesMs : effect.goesMs) ?? 0)
       }
     }
   }
@@ -114,7 +115,7 @@
   // Begins to follow the pointer in an element: everything lies at its pose.
   function begin(effect, area, element = area) {
     const place = {
-      element, area, isOn: false, moves: !!effect.stands,
+      element, area, isOn: false, moves: !!effect.stands, comesUntil: 0,
       followers: effect.values.map((value) => ({ value, target: 0, since: 0, gap: 0, speed: 0, feel: value.feel, band: value.band })),
     }
     effect.places.set(element, place)
@@ -124,28 +125,32 @@
     const { value } = follower
     if (!at.place.isOn && value.holds) return
     const reading = at.place.isOn ? value.read(at, follower) : 0
-    // What nobody sees begins where the pointer is.
-    const seen = value.seenBy === undefined ? undefined : at.place.followers[value.seenBy]
-    if (arrives && seen && !valueAt(seen, at.t)) Object.assign(follower, { target: reading, gap: 0, speed: 0 })
+    if (arrives && value.beginsUnseen && at.t >= at.place.comesUntil) Object.assign(follower, { target: reading, gap: 0, speed: 0 })
     // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
-    const feel = at.place.isOn ? value.feel : (value.going ?? value.feel)
+    const feel = value.feel
     const t = at.t
     if (reading !== follower.target || feel !== follower.feel) {
       const { gap, speed } = follower.feel(follower, t)
       Object.assign(follower, { target: reading, feel, since: t, gap: gap + follower.target - reading, speed })
     }
   }
-
-  // Where a value is at t: at its target, once it is too near to be seen apart.
-  function valueAt(follower, t) {
-    const { gap, moves } = follower.feel(follower, t)
-    return moves ? follower.target + gap : follower.target
-  }
   // Says on an element that an effect is at work on it: from now on its rules count.
   function mark(effect, place) {
     place.element.setAttribute(effect.mark, '')
     for (const target of effect.seenWithin ? place.element.querySelectorAll(effect.seenWithin) : []) target.setAttribute(effect.mark, '')
-    if (effect.parts) place.parts = addParts(place.area, effect.parts)
+    if (effect.parts) {
+      // Adds the parts of an effect to an element.
+      const host = place.area
+      const parts = effect.parts
+      const made = new Map()
+      if (getComputedStyle(host).position === 'static') {
+        host.style.position = 'relative'
+      }
+      for (const part of parts) {
+        const home = (part.inside && made.get(part.inside)) || host
+        for (let n = 0; n < (1); n++) made.set(part.part, addPart(host, home, part))
+      }
+    }
   }
 
   // Writes the values of a place at t; tells whether it goes on.
@@ -157,25 +162,13 @@
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = follower.feel(follower, t)
-      if (value.property) for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits))
+      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits))
       if (moves) place.moves = true
     }
-    if (effect.parts) showParts(place, effect.parts)
+    if (effect.comesMs && t < place.comesUntil) place.moves = true
+    if (effect.shownWhileOn) showParts(place, effect.shownWhileOn)
     if (!effect.keeps && !place.moves && !place.isOn) effect.places.delete(place.element)
     return place.moves
-  }
-
-  // Adds the parts of an effect to an element.
-  function addParts(host, parts) {
-    const made = new Map()
-    if (getComputedStyle(host).position === 'static') {
-      host.style.position = 'relative'
-    }
-    for (const part of parts) {
-      const home = (part.inside && made.get(part.inside)?.[0]) || host
-      made.set(part.part, [addPart(host, home, part)])
-    }
-    return made
   }
 
   // Adds one part: seen only, never heard, clicked or focused.
@@ -193,8 +186,8 @@
   }
 
   // What is seen only with the pointer is gone once all of it has come to rest: what nobody sees costs nothing.
-  function showParts({ parts, isOn, moves }, all) {
-    for (const { part, whileOn } of all) if (whileOn) for (const element of parts?.get(part) ?? []) element.style.visibility = isOn || moves ? '' : 'hidden'
+  function showParts({ area, isOn, moves }, parts) {
+    for (const part of area.querySelectorAll(parts)) part.style.visibility = isOn || moves ? '' : 'hidden'
   }
 
   // Where elements lie, and since when that is known.
@@ -226,17 +219,9 @@
     }
   }
 
-  // What the stylesheet does by a transition: only whether that is still under way.
-  function lasting({ gap, since }, t, durationMs) {
-    return gap && t - since < durationMs ? { gap, speed: 0, moves: true } : rest
-  }
-
-  const rest = { gap: 0, speed: 0, moves: false }
-
   // The elements that a value is written on.
   function targetsOf(place, { within, onParts }) {
-    if (!within && !onParts) return [place.element]
-    return [...(within ? place.element.querySelectorAll(within) : []), ...(onParts ? onParts.flatMap((part) => place.parts?.get(part) ?? []) : [])]
+    return [...(within ? place.element.querySelectorAll(within) : []), ...(onParts ? place.area.querySelectorAll(onParts) : [])]
   }
 
   // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
@@ -249,14 +234,8 @@
   }
 
   const follows = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.6 * 0.9, 2 * Math.PI * 2.6 * Math.sqrt(1 - 0.9 ** 2)) // settles in 288 ms
-  const comes = (follower, t) => lasting(follower, t, 260)
-  const goes = (follower, t) => lasting(follower, t, 700)
   const follows2 = (follower, t) => underdamped(follower, t, 2 * Math.PI * 3.4 * 0.9, 2 * Math.PI * 3.4 * Math.sqrt(1 - 0.9 ** 2)) // settles in 220 ms
   const soft = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.27 * 0.715, 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)) // settles in 416 ms, 4 % past the mark
-  const comes2 = (follower, t) => lasting(follower, t, 320)
-  const goes2 = (follower, t) => lasting(follower, t, 900)
-  const comes3 = (follower, t) => lasting(follower, t, 180)
-  const goes3 = (follower, t) => lasting(follower, t, 420)
 
   const effects = [
     // Over meadow and gate, all is dark by 90 % in #040d10 but for a pool of 110 px round the pointer, softened over 150 px; pressed, the pool is 70 % of that.
@@ -267,17 +246,19 @@
       notForeign: '.meadow, .gate, .sky .sky-near, .sky .sky-far',
       findsAll: true,
       keeps: true,
-      comes: true,
       amongAll: true,
       fellows: true,
       insets: () => [-260, -260, -260, -260],
-      parts: [{ part: 'gate-spotlight-dark', whileOn: true, coversBorder: true }, { part: 'gate-spotlight-sheet', inside: 'gate-spotlight-dark' }, { part: 'gate-spotlight-pool', inside: 'gate-spotlight-sheet' }, { part: 'gate-spotlight-above', inside: 'gate-spotlight-sheet' }, { part: 'gate-spotlight-below', inside: 'gate-spotlight-sheet' }, { part: 'gate-spotlight-before', inside: 'gate-spotlight-sheet' }, { part: 'gate-spotlight-after', inside: 'gate-spotlight-sheet' }],
+      comes: true,
+      comesMs: 260,
+      goesMs: 700,
+      parts: [{ part: 'gate-spotlight-dark', coversBorder: true }, { part: 'gate-spotlight-sheet', inside: 'gate-spotlight-dark' }, { part: 'gate-spotlight-pool', inside: 'gate-spotlight-sheet' }, { part: 'gate-spotlight-above', inside: 'gate-spotlight-sheet' }, { part: 'gate-spotlight-below', inside: 'gate-spotlight-sheet' }, { part: 'gate-spotlight-before', inside: 'gate-spotlight-sheet' }, { part: 'gate-spotlight-after', inside: 'gate-spotlight-sheet' }],
+      shownWhileOn: ':scope > .gate-spotlight-dark',
       places: new Map(),
       values: [
-        { property: '--gate-spotlight-x', read: ({ x, width }) => x - width / 2, holds: true, band: 0.01, digits: 3, feel: follows, seenBy: 2, onParts: ['gate-spotlight-sheet'] },
-        { property: '--gate-spotlight-y', read: ({ y, height }) => y - height / 2, holds: true, band: 0.01, digits: 3, feel: follows, seenBy: 2, onParts: ['gate-spotlight-sheet'] },
-        { read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes },
-        { property: '--gate-spotlight-pressed', read: () => (pointer.buttons ? 1 : 0), band: 0.0001, digits: 5, feel: follows2, onParts: ['gate-spotlight-sheet', 'gate-spotlight-dark'] },
+        { property: '--gate-spotlight-x', read: ({ x, width }) => x - width / 2, holds: true, band: 0.01, digits: 3, feel: follows, beginsUnseen: true, onParts: ':scope > .gate-spotlight-dark > .gate-spotlight-sheet' },
+        { property: '--gate-spotlight-y', read: ({ y, height }) => y - height / 2, holds: true, band: 0.01, digits: 3, feel: follows, beginsUnseen: true, onParts: ':scope > .gate-spotlight-dark > .gate-spotlight-sheet' },
+        { property: '--gate-spotlight-pressed', read: () => (pointer.buttons ? 1 : 0), band: 0.0001, digits: 5, feel: follows2, onParts: ':scope > .gate-spotlight-dark > .gate-spotlight-sheet, :scope > .gate-spotlight-dark' },
       ],
     },
     // Under the meadow lies a linear-gradient(180deg, #0f2c38 0%, #1d4a4b 55%, #2b5a49 100%) with 26 % of light grain, and under the pointer a light of #d8ecc0, 420 px wide and 34 % strong.
@@ -290,12 +271,13 @@
       stands: true,
       keeps: true,
       comes: true,
+      comesMs: 320,
+      goesMs: 900,
       parts: [{ part: 'meadow-grain-light-ground', coversBorder: true }, { part: 'meadow-grain-light-sheet', inside: 'meadow-grain-light-ground' }, { part: 'meadow-grain-light-light', inside: 'meadow-grain-light-sheet' }, { part: 'meadow-grain-light-specks', inside: 'meadow-grain-light-ground' }],
       places: new Map(),
       values: [
-        { property: '--meadow-grain-light-x', read: ({ x, width }) => x - width / 2, holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 2, onParts: ['meadow-grain-light-sheet'] },
-        { property: '--meadow-grain-light-y', read: ({ y, height }) => y - height / 2, holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 2, onParts: ['meadow-grain-light-sheet'] },
-        { read: () => 1, band: 0.0001, digits: 5, feel: comes2, going: goes2 },
+        { property: '--meadow-grain-light-x', read: ({ x, width }) => x - width / 2, holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .meadow-grain-light-ground > .meadow-grain-light-sheet' },
+        { property: '--meadow-grain-light-y', read: ({ y, height }) => y - height / 2, holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .meadow-grain-light-ground > .meadow-grain-light-sheet' },
       ],
     },
     // Over each lantern, a light of #f0c36d, 340 px wide, shows on the surface by 34 % and along the edge by 90 %, from 110 px away.
@@ -306,15 +288,17 @@
       notForeign: '.lantern, .sky .sky-near, .sky .sky-far',
       findsAll: true,
       keeps: true,
-      comes: true,
       amongAll: true,
       insets: () => [-110, -110, -110, -110],
-      parts: [{ part: 'lantern-glow-surface', whileOn: true, coversBorder: true }, { part: 'lantern-glow-surface-pool', inside: 'lantern-glow-surface' }, { part: 'lantern-glow-surface-tile', inside: 'lantern-glow-surface-pool' }, { part: 'lantern-glow-edge', whileOn: true, coversBorder: true }, { part: 'lantern-glow-edge-pool', inside: 'lantern-glow-edge' }, { part: 'lantern-glow-edge-tile', inside: 'lantern-glow-edge-pool' }],
+      comes: true,
+      comesMs: 180,
+      goesMs: 420,
+      parts: [{ part: 'lantern-glow-surface', coversBorder: true }, { part: 'lantern-glow-surface-pool', inside: 'lantern-glow-surface' }, { part: 'lantern-glow-surface-tile', inside: 'lantern-glow-surface-pool' }, { part: 'lantern-glow-edge', coversBorder: true }, { part: 'lantern-glow-edge-pool', inside: 'lantern-glow-edge' }, { part: 'lantern-glow-edge-tile', inside: 'lantern-glow-edge-pool' }],
+      shownWhileOn: ':scope > .lantern-glow-surface, :scope > .lantern-glow-edge',
       places: new Map(),
       values: [
-        { property: '--lantern-glow-x', read: ({ x, border }) => x + border[3], holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 2, onParts: ['lantern-glow-surface-pool', 'lantern-glow-edge-pool'] },
-        { property: '--lantern-glow-y', read: ({ y, border }) => y + border[0], holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 2, onParts: ['lantern-glow-surface-pool', 'lantern-glow-edge-pool'] },
-        { read: () => 1, band: 0.0001, digits: 5, feel: comes3, going: goes3 },
+        { property: '--lantern-glow-x', read: ({ x, border }) => x + border[3], holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .lantern-glow-surface > .lantern-glow-surface-pool, :scope > .lantern-glow-edge > .lantern-glow-edge-pool' },
+        { property: '--lantern-glow-y', read: ({ y, border }) => y + border[0], holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .lantern-glow-surface > .lantern-glow-surface-pool, :scope > .lantern-glow-edge > .lantern-glow-edge-pool' },
       ],
     },
     // In the sky, the swarm slides by 22 px and the starry sky by 6 px, against the pointer, across only.

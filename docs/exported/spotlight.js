@@ -23,8 +23,7 @@
     const t = Math.max(pointer.time, timeStamp)
     // After a scroll, and after a while, the page may lie elsewhere.
     if (!type.startsWith('pointer') || t - measured > 200 || t - pointer.time > 200) {
-      frames.clear()
-      measured = t
+      forgetFrames(t)
       findAll()
     }
     pointer.time = t
@@ -47,6 +46,7 @@
         const arrives = has && !place.isOn
         place.isOn = has
         turnPlace(place, pointer.time, arrives)
+        if (arrives || !has) place.comesUntil = pointer.time + ((has ? 260 : 700) ?? 0)
       }
     }
   }
@@ -80,7 +80,7 @@
   // Begins to follow the pointer in an element: everything lies at its pose.
   function begin(area, element = area) {
     const place = {
-      element, area, isOn: false, moves: false,
+      element, area, isOn: false, moves: false, comesUntil: 0,
       followers: effect.values.map((value) => ({ value, target: 0, since: 0, gap: 0, speed: 0, feel: value.feel, band: value.band })),
     }
     effect.places.set(element, place)
@@ -100,11 +100,9 @@
     const { value } = follower
     if (!at.place.isOn && value.holds) return
     const reading = at.place.isOn ? value.read(at, follower) : 0
-    // What nobody sees begins where the pointer is.
-    const seen = value.seenBy === undefined ? undefined : at.place.followers[value.seenBy]
-    if (arrives && seen && !valueAt(seen, at.t)) Object.assign(follower, { target: reading, gap: 0, speed: 0 })
+    if (arrives && value.beginsUnseen && at.t >= at.place.comesUntil) Object.assign(follower, { target: reading, gap: 0, speed: 0 })
     // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
-    const feel = at.place.isOn ? value.feel : (value.going ?? value.feel)
+    const feel = value.feel
     const t = at.t
     if (reading !== follower.target || feel !== follower.feel) {
       const { gap, speed } = follower.feel(follower, t)
@@ -112,18 +110,22 @@
     }
   }
 
-  // Where a value is at t: at its target, once it is too near to be seen apart.
-  function valueAt(follower, t) {
-    const { gap, moves } = follower.feel(follower, t)
-    return moves ? follower.target + gap : follower.target
-  }
-
   // Writes the values of a place at t; tells whether it goes on.
   function write(place, t) {
     if (!place.element.hasAttribute('data-card-spotlight')) {
       // Says on an element that an effect is at work on it: from now on its rules count.
       place.element.setAttribute('data-card-spotlight', '')
-      place.parts = addParts(place.area, effect.parts)
+      // Adds the parts of an effect to an element.
+      const host = place.area
+      const parts = effect.parts
+      const made = new Map()
+      if (getComputedStyle(host).position === 'static') {
+        host.style.position = 'relative'
+      }
+      for (const part of parts) {
+        const home = (part.inside && made.get(part.inside)) || host
+        for (let n = 0; n < (1); n++) made.set(part.part, addPart(home, part))
+      }
     }
     // How it comes and goes is in the stylesheet.
     if ((place.element.getAttribute('data-card-spotlight') === 'on') !== place.isOn) place.element.setAttribute('data-card-spotlight', place.isOn ? 'on' : '')
@@ -131,24 +133,12 @@
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = follower.feel(follower, t)
-      if (value.property) for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits))
+      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits))
       if (moves) place.moves = true
     }
-    showParts(place, effect.parts)
+    if (t < place.comesUntil) place.moves = true
+    showParts(place)
     return place.moves
-  }
-
-  // Adds the parts of an effect to an element.
-  function addParts(host, parts) {
-    const made = new Map()
-    if (getComputedStyle(host).position === 'static') {
-      host.style.position = 'relative'
-    }
-    for (const part of parts) {
-      const home = (part.inside && made.get(part.inside)?.[0]) || host
-      made.set(part.part, [addPart(home, part)])
-    }
-    return made
   }
 
   // Adds one part: seen only, never heard, clicked or focused.
@@ -162,14 +152,19 @@
   }
 
   // What is seen only with the pointer is gone once all of it has come to rest: what nobody sees costs nothing.
-  function showParts({ parts, isOn, moves }, all) {
-    for (const { part, whileOn } of all) if (whileOn) for (const element of parts?.get(part) ?? []) element.style.visibility = isOn || moves ? '' : 'hidden'
+  function showParts({ area, isOn, moves }) {
+    for (const part of area.querySelectorAll(':scope > .card-spotlight-dark')) part.style.visibility = isOn || moves ? '' : 'hidden'
   }
 
   // Where elements lie, and since when that is known.
   const frames = new Map()
 
   let measured = 0
+
+  function forgetFrames(t) {
+    frames.clear()
+    measured = t
+  }
 
   function frameOf(element) {
     const known = frames.get(element)
@@ -181,17 +176,9 @@
     return frame
   }
 
-  // What the stylesheet does by a transition: only whether that is still under way.
-  function lasting({ gap, since }, t, durationMs) {
-    return gap && t - since < durationMs ? { gap, speed: 0, moves: true } : rest
-  }
-
-  const rest = { gap: 0, speed: 0, moves: false }
-
   // The elements that a value is written on.
   function targetsOf(place, { onParts }) {
-    if (!onParts) return [place.element]
-    return [...(onParts ? onParts.flatMap((part) => place.parts?.get(part) ?? []) : [])]
+    return [...(onParts ? place.area.querySelectorAll(onParts) : [])]
   }
 
   // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
@@ -204,20 +191,17 @@
   }
 
   const soft = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.27 * 0.715, 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)) // settles in 416 ms, 4 % past the mark
-  const comes = (follower, t) => lasting(follower, t, 260)
-  const goes = (follower, t) => lasting(follower, t, 700)
   const follows = (follower, t) => underdamped(follower, t, 2 * Math.PI * 3.4 * 0.9, 2 * Math.PI * 3.4 * Math.sqrt(1 - 0.9 ** 2)) // settles in 220 ms
 
   // Over each card, all is dark by 78 % in #0b1014 but for a pool of 140 px round the pointer, softened over 90 px; pressed, the pool is 70 % of that.
   const effect = {
     insets: () => [-230, -230, -230, -230],
-    parts: [{ part: 'card-spotlight-dark', whileOn: true }, { part: 'card-spotlight-sheet', inside: 'card-spotlight-dark' }, { part: 'card-spotlight-pool', inside: 'card-spotlight-sheet' }, { part: 'card-spotlight-above', inside: 'card-spotlight-sheet' }, { part: 'card-spotlight-below', inside: 'card-spotlight-sheet' }, { part: 'card-spotlight-before', inside: 'card-spotlight-sheet' }, { part: 'card-spotlight-after', inside: 'card-spotlight-sheet' }],
+    parts: [{ part: 'card-spotlight-dark' }, { part: 'card-spotlight-sheet', inside: 'card-spotlight-dark' }, { part: 'card-spotlight-pool', inside: 'card-spotlight-sheet' }, { part: 'card-spotlight-above', inside: 'card-spotlight-sheet' }, { part: 'card-spotlight-below', inside: 'card-spotlight-sheet' }, { part: 'card-spotlight-before', inside: 'card-spotlight-sheet' }, { part: 'card-spotlight-after', inside: 'card-spotlight-sheet' }],
     places: new Map(),
     values: [
-      { property: '--card-spotlight-x', read: ({ x, width }) => x - width / 2, holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 2, onParts: ['card-spotlight-sheet'] },
-      { property: '--card-spotlight-y', read: ({ y, height }) => y - height / 2, holds: true, band: 0.01, digits: 3, feel: soft, seenBy: 2, onParts: ['card-spotlight-sheet'] },
-      { read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes },
-      { property: '--card-spotlight-pressed', read: () => (pointer.buttons ? 1 : 0), band: 0.0001, digits: 5, feel: follows, onParts: ['card-spotlight-sheet', 'card-spotlight-dark'] },
+      { property: '--card-spotlight-x', read: ({ x, width }) => x - width / 2, holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .card-spotlight-dark > .card-spotlight-sheet' },
+      { property: '--card-spotlight-y', read: ({ y, height }) => y - height / 2, holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .card-spotlight-dark > .card-spotlight-sheet' },
+      { property: '--card-spotlight-pressed', read: () => (pointer.buttons ? 1 : 0), band: 0.0001, digits: 5, feel: follows, onParts: ':scope > .card-spotlight-dark > .card-spotlight-sheet, :scope > .card-spotlight-dark' },
     ],
   }
 

@@ -21,7 +21,7 @@ const lifted = rigOf('tilt', { liftPx: 18, comeMs: 180, goMs: 320 })
 const idsOf = (rigs: readonly Rig[], facts: Facts = plainFacts) => comingsOf(rigs.map((rig) => ({ rig })), facts).map((each) => each.map(({ id }) => id))
 const changed = (change: Partial<Channel>): Rig => ({ ...lifted, channels: lifted.channels.map((channel) => (channel.id === 'here' ? { ...channel, ...change } : channel)) })
 
-describe('coming and going', () => {
+describe('coming and going', { timeout: 60_000 }, () => {
   it('is the stylesheet’s where nothing but time lies between there and not there', () => {
     expect(idsOf([lifted])).toEqual([['here']])
     const others: Partial<Channel>[] = [

@@ -17,7 +17,7 @@ const scriptOf = (...effects: Effect[]) => compile(figuresOf(...effects), plainF
 const tilt = effectOf('tilt', feel)
 const drift = effectOf('drift', { ...feel, back: null })
 
-describe('figures that hear the pointer in the same elements', () => {
+describe('figures that hear the pointer in the same elements', { timeout: 60_000 }, () => {
   it('are one effect of the script, and follow once what they follow alike', () => {
     const script = scriptOf(tilt, drift)
     expect(script.match(/property: '[^']*'/g)).toEqual(["property: '--card-tilt-x'", "property: '--card-tilt-y'"])

@@ -1,7 +1,7 @@
 // How an effect is written in a script: for each area and each frame of reference of its rig, a table of values.
 import type { Names } from '../rig/plan'
 import type { Coming } from '../rig/comings'
-import { markOfOutput, nameOfArea, planRig } from '../rig/plan'
+import { markOfOutput, nameOfArea, pathOfPart, planRig } from '../rig/plan'
 import type { PlayedFigure, Write } from '../rig/played'
 import { selectOf } from '../rig/select'
 import { partOf, type Area, type Channel, type FrameOf, type Output, type Rig } from '../rig/rig'
@@ -30,11 +30,16 @@ export interface EffectDraft {
   /** In which frame of reference its values are read. */
   readonly of: FrameOf
   readonly fields: Fields
+  /** How long it comes and goes by the stylesheet, ms; 0 where nothing hangs on when that is over. */
+  readonly comesMs?: number
+  readonly goesMs?: number
   readonly values: readonly { readonly fields: Fields; readonly on: Targets }[]
   /** Where it is seen besides its parts, and the texts of these. */
   readonly within: readonly string[]
   readonly linked: readonly string[]
   readonly parts: readonly string[]
+  /** Which of these are seen only with the pointer, by where they lie in their area. */
+  readonly shownWhileOn: readonly string[]
   readonly sentence: string | undefined
 }
 
@@ -78,14 +83,12 @@ export function draftsOf({ rig, names, sentence }: Source, comings: readonly Com
       const isArea = of === 'area'
       const members = channels.map(({ id }) => rig.channels.find((channel) => channel.id === id)).filter((channel): channel is Channel => channel !== undefined)
       const around = { insets: isArea ? area.insets : undefined, isBetween: (isArea && (area.insets === undefined || area.of !== 'each')) || of === 'window', measure, hasBorders }
-      // What the stylesheet does is only followed where something hangs on when it is done.
-      const isDone = (id: string) => comings.some((coming) => coming.id === id)
-      const isAwaited = (id: string) => hasOwnCode || channels.some(({ seenBy }) => seenBy !== undefined && channels[seenBy]?.id === id) || rig.parts.some((part) => part.whileOn && part.area === area.id)
-      const written = channels.filter(({ id }) => !isDone(id) || isAwaited(id)).flatMap(({ id, writes, seenBy, chain }) => withTargets(writes.length > 0 && !isDone(id) ? writes : [bareWrite], names, chain !== undefined).map((each) => ({ id, ...each, seenBy })))
-      const indexOf = (seenBy: number | undefined) => (seenBy === undefined ? -1 : written.findIndex(({ id }) => id === channels[seenBy]?.id))
+      const isDone = (id: string | undefined) => comings.some((coming) => coming.id === id)
+      const written = channels.filter(({ id }) => !isDone(id)).flatMap(({ id, writes, seenBy, chain }) => withTargets(writes.length > 0 ? writes : [bareWrite], rig, names, chain !== undefined).map((each) => ({ id, ...each, seenBy: seenBy === undefined ? undefined : channels[seenBy]?.id })))
+      const indexOf = (seenBy: string | undefined) => (isDone(seenBy) ? ('stylesheet' as const) : seenBy === undefined ? -1 : written.findIndex(({ id }) => id === seenBy))
       const values = written.flatMap(({ id, write, on, seenBy }) => {
         const channel = members.find((each) => each.id === id)
-        return channel ? [{ fields: writeChannel(channel, write, indexOf(seenBy), around, constants, isDone(channel.id)), on }] : []
+        return channel ? [{ fields: writeChannel(channel, write, indexOf(seenBy), around, constants), on }] : []
       })
       const come = isArea ? comings.filter((coming) => coming.area === area.id) : []
       const seenOn = channels.flatMap(({ writes }) => writes.map(({ to }) => to))
@@ -93,23 +96,32 @@ export function draftsOf({ rig, names, sentence }: Source, comings: readonly Com
         name: nameOfArea(names, rig, area.id),
         ownName: nameOfArea({ ...names, shared: undefined }, rig, area.id),
         of, values,
-        fields: fieldsOf(rig, names, area, figure, of, n === 0, measure, values.map((value) => value.fields), moved, come.length > 0, seenOn.includes(undefined)),
+        fields: fieldsOf(rig, names, area, figure, of, n === 0, measure, values.map((value) => value.fields), moved, seenOn.includes(undefined)),
+        ...timesOf(come, hasOwnCode || values.some((value) => value.fields.has('beginsUnseen')) || rig.parts.some((part) => part.whileOn && part.area === area.id)),
         within: [...new Set(seenOn.flatMap((to) => (to && 'within' in to ? [to.within] : [])))],
         linked: [...new Set(seenOn.flatMap((to) => (to && 'linked' in to ? [to.linked] : [])))],
         parts: n === 0 ? (figure.parts ?? []).map((part) => writePart(part, names)) : [],
+        shownWhileOn: n === 0 ? rig.parts.filter((part) => part.whileOn && part.area === area.id).map(({ id }) => `:scope${pathOfPart(rig, names, id)}`) : [],
         sentence: index + n === 0 ? sentence : undefined,
       }
     })
   })
 }
 
+/** How long the longest of these takes to come and to go, where something waits for that. */
+function timesOf(comings: readonly Coming[], isAwaited: boolean): Pick<EffectDraft, 'comesMs' | 'goesMs'> {
+  if (comings.length === 0) return {}
+  const longest = (feelOf: (coming: Coming) => Coming['feel']) => (isAwaited ? Math.max(...comings.map(feelOf).map(({ durationMs, delayMs }) => durationMs + delayMs)) : 0)
+  return { comesMs: longest(({ feel }) => feel), goesMs: longest(({ going, feel }) => going ?? feel) }
+}
+
 /** Writes with what they are on: what is the same on several is written once, on all of them. */
-function withTargets(writes: readonly Write[], { name }: Names, isChain: boolean): readonly { readonly write: Write; readonly on: Targets }[] {
+function withTargets(writes: readonly Write[], rig: Rig, names: Names, isChain: boolean): readonly { readonly write: Write; readonly on: Targets }[] {
   const all: { readonly write: Write; on: Targets }[] = []
   for (const write of writes) {
     const { to } = write
     const part = partOf(to)
-    const on: Targets = { self: to === undefined, within: to && 'within' in to ? [to.within] : [], linked: to && 'linked' in to ? to.linked : undefined, parts: part === undefined ? [] : [`${name}-${part}`] }
+    const on: Targets = { self: to === undefined, within: to && 'within' in to ? [to.within] : [], linked: to && 'linked' in to ? to.linked : undefined, parts: part === undefined ? [] : [`:scope${pathOfPart(rig, names, part)}`] }
     // The links of a chain are each on an element of its own.
     const same = on.linked !== undefined || write.link !== undefined ? undefined : all.find((each) => each.write.property === write.property && each.on.linked === undefined && each.write.link === undefined && (!isChain || (part !== undefined && each.on.parts.length > 0)))
     if (same) same.on = { self: same.on.self || on.self, within: [...same.on.within, ...on.within], parts: [...same.on.parts, ...on.parts] }
@@ -121,7 +133,7 @@ function withTargets(writes: readonly Write[], { name }: Names, isChain: boolean
 /** What nothing is written of is followed all the same, since others hang on it. */
 const bareWrite: Write = { property: '' }
 
-function fieldsOf(rig: Rig, names: Names, area: Area, figure: PlayedFigure, of: FrameOf, isFirst: boolean, measure: Measure, values: readonly Fields[], moved: readonly string[], comes: boolean, onSelf: boolean): Fields {
+function fieldsOf(rig: Rig, names: Names, area: Area, figure: PlayedFigure, of: FrameOf, isFirst: boolean, measure: Measure, values: readonly Fields[], moved: readonly string[], onSelf: boolean): Fields {
   const name = nameOfArea(names, rig, area.id)
   const fields = new Map<string, string>([['select', quote(area.of === 'window' ? ':root' : area.select)], ['name', quote(name)], ['mark', quote(`data-${name}`)]])
   const set = (field: string, isSo: boolean, text = 'true') => isSo && fields.set(field, text)
@@ -132,7 +144,6 @@ function fieldsOf(rig: Rig, names: Names, area: Area, figure: PlayedFigure, of: 
   set('findsAll', findsAll)
   set('stands', stands)
   set('keeps', findsAll || has('holds') || (isFirst && figure.parts !== undefined))
-  set('comes', comes)
   set('seenOnSelf', onSelf)
   set('isGroup', area.of === 'group')
   set('isWindow', area.of === 'window')
@@ -154,8 +165,8 @@ function fieldsOf(rig: Rig, names: Names, area: Area, figure: PlayedFigure, of: 
 }
 
 /** A part as a script holds it. */
-function writePart({ id, inside, count, whileOn, covers, holds }: NonNullable<PlayedFigure['parts']>[number], { name }: Names): string {
-  return `{ part: ${quote(`${name}-${id}`)}${inside === undefined ? '' : `, inside: ${quote(`${name}-${inside}`)}`}${count === undefined ? '' : `, count: ${count}`}${whileOn ? ', whileOn: true' : ''}${covers ? ', coversBorder: true' : ''}${holds ? ', copies: true' : ''} }`
+function writePart({ id, inside, count, covers, holds }: NonNullable<PlayedFigure['parts']>[number], { name }: Names): string {
+  return `{ part: ${quote(`${name}-${id}`)}${inside === undefined ? '' : `, inside: ${quote(`${name}-${inside}`)}`}${count === undefined ? '' : `, count: ${count}`}${covers ? ', coversBorder: true' : ''}${holds ? ', copies: true' : ''} }`
 }
 
 const reachesOut = ({ insets }: Area) => insets !== undefined && Object.values(insets).some(({ value }) => value < 0)

@@ -49,11 +49,6 @@ export function writeFeel(feel: Feel, wished: string, constants: Constants): str
   }
 }
 
-/** The expression of a feel that the stylesheet goes by: the script knows only for how long. */
-export function writeLasting(feel: Feel, wished: string, constants: Constants): string {
-  return feel.kind === 'timed' ? constants.name(wished, `(follower, t) => lasting(follower, t, ${number(feel.durationMs + feel.delayMs)})`) : writeFeel(feel, wished, constants)
-}
-
 function writeTimed({ durationMs, easing, delayMs }: Timed, wished: string, constants: Constants): string {
   const delay = delayMs === 0 ? '' : `, ${number(delayMs)}`
   if (durationMs === 0) return delayMs === 0 ? 'direct' : constants.name(wished, `(follower, t) => timed(follower, t, 1e-9, (share) => share${delay})`)

@@ -12,8 +12,8 @@ import { joinTables, type EffectTable } from './tables'
 import type { Fields } from './values'
 
 /** Members of effects and of values that a script may ask for: by their names alone, so none is of both. */
-export const effectMembers = ['select', 'name', 'alsoNamed', 'mark', 'notForeign', 'findsAll', 'comes', 'seenOnSelf', 'seenWithin', 'seenLinked', 'keeps', 'stands', 'isGroup', 'isWindow', 'amongAll', 'fellows', 'insets', 'bridge', 'measure', 'readsIn', 'readsInBox', 'readsInWindow', 'fine', 'taps', 'focuses', 'looks', 'parts'] as const
-export const valueMembers = ['property', 'pose', 'curve', 'feel', 'going', 'band', 'leave', 'holds', 'seenBy', 'links', 'link', 'halfLifeMs', 'goingHalfLifeMs', 'due', 'isEndless', 'byLook', 'timing', 'start', 'digits', 'within', 'linked', 'onParts', 'alsoSelf', 'as', 'tellsZone'] as const
+export const effectMembers = ['select', 'name', 'alsoNamed', 'mark', 'notForeign', 'findsAll', 'comes', 'comesMs', 'goesMs', 'seenOnSelf', 'seenWithin', 'seenLinked', 'keeps', 'stands', 'isGroup', 'isWindow', 'amongAll', 'fellows', 'insets', 'bridge', 'measure', 'readsIn', 'readsInBox', 'readsInWindow', 'fine', 'taps', 'focuses', 'looks', 'parts', 'shownWhileOn'] as const
+export const valueMembers = ['property', 'pose', 'curve', 'feel', 'going', 'band', 'leave', 'holds', 'seenBy', 'beginsUnseen', 'links', 'link', 'halfLifeMs', 'goingHalfLifeMs', 'due', 'isEndless', 'byLook', 'timing', 'start', 'digits', 'onSelf', 'within', 'linked', 'onParts', 'as', 'tellsZone'] as const
 
 /** What is written by hand of a script, and what is known of its members: with stand-ins for numbers, since one that is dragged makes no other script. */
 export interface Shape {
@@ -104,13 +104,12 @@ function givenOf(tables: readonly EffectTable[], sources: readonly Source[], con
     partsCopy: sources.some(({ rig }) => rig.parts.some(({ holds }) => holds)),
     partsCover: hasBorders && sources.some(({ rig }) => rig.parts.some(({ covers }) => covers)),
     partsCount: sources.some(({ rig }) => rig.parts.some(({ count }) => count !== undefined)),
-    hidesParts: sources.some(({ rig }) => rig.parts.some(({ whileOn }) => whileOn)),
     hasStates: some('tellsZone'),
     sharesEye: sources.some(({ rig }) => sharesEye(rig)),
     tells: hasOwnCode,
   }
   const drives = [...new Set(sources.flatMap(({ rig }) => rig.outputs.filter(({ to }) => partOf(to) === undefined).map(({ slot }) => propertyOf(slot))))]
-  const written = tables.flatMap(({ values }) => values.filter((value) => !value.has('onParts') || value.has('alsoSelf') || value.has('within')).flatMap((value) => value.get('property') ?? []))
+  const written = tables.flatMap(({ values }) => values.filter((value) => value.has('onSelf') || value.has('within') || value.has('linked')).flatMap((value) => value.get('property') ?? []))
   const list = (texts: readonly string[]) => `[${texts.join(', ')}]`
   const lists = {
     heard: list(heard.map(quote)),

@@ -1,6 +1,6 @@
 // The tables of a script: effects that hear the pointer in the same areas are one, and what they follow alike is followed once.
 import type { EffectDraft } from './effects'
-import { quote } from './literal'
+import { number, quote } from './literal'
 import type { Fields } from './values'
 
 /** An effect as a script holds it: its members, and those of its values. */
@@ -10,7 +10,7 @@ export interface EffectTable {
   readonly sentences: readonly string[]
 }
 
-/** What a value is written on: the element itself, elements in it, one that is linked to it, parts by their classes. */
+/** What a value is written on: the element itself, elements in it, one that is linked to it, parts by where they lie in their area. */
 export interface Targets {
   readonly self: boolean
   readonly within: readonly string[]
@@ -19,7 +19,7 @@ export interface Targets {
 }
 
 /** Members that are so where any of the effects has them. */
-const either = ['findsAll', 'stands', 'keeps', 'comes', 'seenOnSelf', 'focuses'] as const
+const either = ['findsAll', 'stands', 'keeps', 'seenOnSelf', 'focuses'] as const
 
 /** The tables of these effects, in their order: one for those that go by one name, in one frame of reference. */
 export function joinTables(drafts: readonly EffectDraft[]): readonly EffectTable[] {
@@ -39,9 +39,15 @@ function tableOf(same: readonly EffectDraft[]): EffectTable {
   const joined = <Item>(listOf: (each: EffectDraft) => readonly Item[]) => [...new Set(same.flatMap(listOf))]
   const [within, linked, parts] = [joined((each) => each.within), joined((each) => each.linked), joined((each) => each.parts)]
   const others = joined(({ ownName, name }) => (ownName === name ? [] : [ownName]))
+  if (same.some(({ comesMs }) => comesMs !== undefined)) fields.set('comes', 'true')
+  const longest = (msOf: (each: EffectDraft) => number | undefined) => Math.max(0, ...same.map((each) => msOf(each) ?? 0))
+  const [comesMs, goesMs] = [longest((each) => each.comesMs), longest((each) => each.goesMs)]
+  if (comesMs > 0) fields.set('comesMs', number(comesMs)).set('goesMs', number(goesMs))
   if (within.length > 0) fields.set('seenWithin', quote(within.join(', ')))
   if (linked.length > 0) fields.set('seenLinked', `[${linked.map(quote).join(', ')}]`)
   if (parts.length > 0) fields.set('parts', `[${parts.join(', ')}]`)
+  const shown = joined((each) => each.shownWhileOn)
+  if (shown.length > 0) fields.set('shownWhileOn', quote(shown.join(', ')))
   if (others.length > 0) fields.set('alsoNamed', `[${others.map(quote).join(', ')}]`)
   return { fields, values: valuesOf(same), sentences: same.flatMap(({ sentence = '' }) => (sentence === '' ? [] : [sentence])) }
 }
@@ -67,9 +73,9 @@ function valuesOf(same: readonly EffectDraft[]): readonly Fields[] {
 
 function withTargets(fields: Fields, { self, within, linked, parts }: Targets): Fields {
   const all = new Map(fields)
+  if (self) all.set('onSelf', 'true')
   if (linked !== undefined) all.set('linked', quote(linked))
   if (within.length > 0) all.set('within', quote([...new Set(within)].join(', ')))
-  if (parts.length > 0) all.set('onParts', `[${[...new Set(parts)].map(quote).join(', ')}]`)
-  if (self && (within.length > 0 || parts.length > 0)) all.set('alsoSelf', 'true')
+  if (parts.length > 0) all.set('onParts', quote([...new Set(parts)].join(', ')))
   return all
 }

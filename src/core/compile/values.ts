@@ -7,7 +7,7 @@ import { restBand } from '../feel/follower'
 import { spanOf } from '../rig/play'
 import type { Channel } from '../rig/rig'
 import type { Write } from '../rig/played'
-import { type Constants, writeEasing, writeFeel, writeLasting } from './feels'
+import { type Constants, writeEasing, writeFeel } from './feels'
 import { number, quote } from './literal'
 
 /** A member of a table, by its name: the source text of its value. */
@@ -143,10 +143,10 @@ function stretchesOf<Value>(stops: readonly { readonly at: number; readonly valu
 }
 
 /**
- * The fields of a channel that is written as `write` says; `seenBy` is the index of the value that tells whether it is seen. What is a
- * transition of the stylesheet is followed only by whether that is under way.
+ * The fields of a channel that is written as `write` says; `seenBy` is the index of the value that tells whether it is seen, or that the
+ * stylesheet makes it so.
  */
-export function writeChannel(channel: Channel, write: Write, seenBy: number, around: Surroundings, constants: Constants, isTransition = false): Fields {
+export function writeChannel(channel: Channel, write: Write, seenBy: number | 'stylesheet', around: Surroundings, constants: Constants): Fields {
   const { signal, away, curve, feel, going, timing, chain } = channel
   const fields = new Map<string, string>([...(write.property === '' ? [] : [['property', quote(write.property)] as const]), ...writeSignal(signal, around, constants)])
   const pose = signal.of === 'look' ? signal.values.off : away.pose
@@ -166,12 +166,12 @@ export function writeChannel(channel: Channel, write: Write, seenBy: number, aro
     if (write.link !== undefined) fields.set('link', String(write.link))
   } else {
     const isTimed = feel.kind === 'timed'
-    const asFeel = isTransition ? writeLasting : writeFeel
-    fields.set('feel', asFeel(feel, isTimed ? 'comes' : 'follows', constants))
-    if (going) fields.set('going', asFeel(going, going.kind === 'timed' ? 'goes' : 'returns', constants))
+    fields.set('feel', writeFeel(feel, isTimed ? 'comes' : 'follows', constants))
+    if (going) fields.set('going', writeFeel(going, going.kind === 'timed' ? 'goes' : 'returns', constants))
     if (timing && timing.length > 0 && signal.of === 'look') fields.set('timing', `[${timing.map((each) => `[${quote(each.from)}, ${quote(each.to)}, ${writeFeel(each.feel, 'turns', constants)}]`).join(', ')}]`)
   }
-  if (seenBy >= 0) fields.set('seenBy', String(seenBy))
+  if (seenBy === 'stylesheet') fields.set('beginsUnseen', 'true')
+  else if (seenBy >= 0) fields.set('seenBy', String(seenBy))
   const { curve: shown } = write
   if (shown) fields.set('as', constants.name('shown', 'colours' in shown ? writeColours(shown, constants) : writeCurve(shown, constants)))
   return fields

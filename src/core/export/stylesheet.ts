@@ -3,7 +3,7 @@ import { cssColour, colourOnCurve } from '../curve/colour'
 import { valueOnCurve } from '../curve/curve'
 import { worstFacts } from '../compile/facts'
 import { comingsOf, outputsOf, type Coming, type ComingFacts } from '../rig/comings'
-import { isPlain, markOfOutput, nameOfArea, planRig, propertyOfChannel, propertyOfKnob, propertyOfOutput, propertyOfOwn } from '../rig/plan'
+import { isPlain, markOfOutput, nameOfArea, pathOfPart, planRig, propertyOfChannel, propertyOfKnob, propertyOfOutput, propertyOfOwn } from '../rig/plan'
 import { poseOf } from '../rig/play'
 import { partOf, type Output, type Rig } from '../rig/rig'
 import { asOneSelector, selectOf } from '../rig/select'
@@ -196,20 +196,14 @@ function writeComing(figure: Figure, coming: Coming): readonly (readonly [select
   const within = [...new Set(shown.filter(({ to }) => typeof to === 'object' && 'within' in to).map((output) => styleText(selectOf(rig, output))))]
   const isOnSelf = shown.some(({ to }) => to === 'self')
   const on = `${ground}[${mark}="on"]`
-  const isThere = [...(isOnSelf ? [on] : []), ...within.map((select) => `${on} ${select.startsWith(`${ground} `) ? select.slice(ground.length + 1) : `:is(${select})`}`), ...parts.map((part) => on + pathOf(figure, part))]
+  const isThere = [...(isOnSelf ? [on] : []), ...within.map((select) => `${on} ${select.startsWith(`${ground} `) ? select.slice(ground.length + 1) : `:is(${select})`}`), ...parts.map((part) => on + pathOfPart(rig, names, part))]
   return [
     [[...(isOnSelf ? [`${ground}[${mark}]`] : []), ...within.map((select) => `${asOneSelector(select)}[${mark}]`), ...parts.map((part) => `.${names.name}-${part}`)].join(',\n'), [`transition: ${property} var(${propertyOfWay(figure, coming, 'way')}, var(${propertyOfWay(figure, coming, 'goes')}));`]],
     [on, [`${propertyOfWay(figure, coming, 'way')}: var(${propertyOfWay(figure, coming, 'comes')});`]],
     [isThere.join(',\n'), [`${property}: 1;`]],
     // A part that has just been added begins as it goes.
-    ...(parts.length > 0 ? [[parts.map((part) => on + pathOf(figure, part)).join(',\n'), ['@starting-style {', `  ${property}: 0;`, '}']] as const] : []),
+    ...(parts.length > 0 ? [[parts.map((part) => on + pathOfPart(rig, names, part)).join(',\n'), ['@starting-style {', `  ${property}: 0;`, '}']] as const] : []),
   ]
-}
-
-/** Where a part lies in its area. */
-function pathOf(figure: Figure, part: string): string {
-  const inside = figure.rig.parts.find(({ id }) => id === part)?.inside
-  return `${inside === undefined ? '' : pathOf(figure, inside)} > .${figure.names.name}-${part}`
 }
 
 /** The classes of parts, a line each. */

@@ -40,6 +40,12 @@ export function markOfOutput(names: Names, rig: Rig, output: Output): string {
   return `data-${nameOfArea(names, rig, areaOf(rig, output)?.id ?? '')}`
 }
 
+/** Where a part lies in its area, by classes. */
+export function pathOfPart(rig: Rig, names: Names, part: string): string {
+  const inside = rig.parts.find(({ id }) => id === part)?.inside
+  return `${inside === undefined ? '' : pathOfPart(rig, names, inside)} > .${names.name}-${part}`
+}
+
 /** The custom property that carries an output which CSS cannot work out by itself. */
 export function propertyOfOutput({ name }: Names, output: Output): string {
   return `--${name}-${output.channel ?? ''}-${slotName(output.slot).replace(/^--/, '')}${output.link === undefined ? '' : `-${output.link + 1}`}`

@@ -45,7 +45,6 @@ export const given = {
   sharesEye: true,
   /** What stands without the pointer may come later. */
   watches: true,
-  hidesParts: true,
   hasStates: true,
   /** Whether all of it can be taken off again. */
   takesOff: true,

@@ -42,4 +42,5 @@ function meetPlace(effect: Effect, place: Place, has: boolean): void {
   if (given.asksStood && (arrives || Math.hypot(pointer.x - place.stood.x, pointer.y - place.stood.y) >= 3)) place.stood = { x: pointer.x, y: pointer.y, t: pointer.time }
   if (effect.looks) followCauses(effect, place, pointer.time)
   turnPlace(effect, place, pointer.time, arrives)
+  if (effect.comesMs && (arrives || !has)) place.comesUntil = pointer.time + ((has ? effect.comesMs : effect.goesMs) ?? 0)
 }

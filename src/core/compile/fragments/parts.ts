@@ -4,17 +4,16 @@ import { remember, undone } from './off'
 import type { Part, Place } from './types'
 
 /** Adds the parts of an effect to an element. */
-export function addParts(host: HTMLElement, parts: readonly Part[]): Map<string, HTMLElement[]> {
-  const made = new Map<string, HTMLElement[]>()
+export function addParts(host: HTMLElement, parts: readonly Part[]): void {
+  const made = new Map<string, HTMLElement>()
   if (getComputedStyle(host).position === 'static') {
     if (given.takesOff) remember(host, 'position')
     host.style.position = 'relative'
   }
   for (const part of parts) {
-    const home = (part.inside && made.get(part.inside)?.[0]) || host
-    made.set(part.part, given.partsCount ? Array.from({ length: part.count ?? 1 }, () => addPart(host, home, part)) : [addPart(host, home, part)])
+    const home = (part.inside && made.get(part.inside)) || host
+    for (let n = 0; n < (given.partsCount ? (part.count ?? 1) : 1); n++) made.set(part.part, addPart(host, home, part))
   }
-  return made
 }
 
 /** Adds one part: seen only, never heard, clicked or focused. */
@@ -34,6 +33,6 @@ function addPart(host: HTMLElement, home: HTMLElement, { part, coversBorder, cop
 }
 
 /** What is seen only with the pointer is gone once all of it has come to rest: what nobody sees costs nothing. */
-export function showParts({ parts, isOn, moves }: Place, all: readonly Part[]): void {
-  for (const { part, whileOn } of all) if (whileOn) for (const element of parts?.get(part) ?? []) element.style.visibility = isOn || moves ? '' : 'hidden'
+export function showParts({ area, isOn, moves }: Place, parts: string): void {
+  for (const part of area.querySelectorAll<HTMLElement>(parts)) part.style.visibility = isOn || moves ? '' : 'hidden'
 }

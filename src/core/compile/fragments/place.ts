@@ -10,7 +10,7 @@ import type { At, Effect, Look, Place, Value, ValueFollower } from './types'
 /** Begins to follow the pointer in an element: everything lies at its pose. */
 export function begin(effect: Effect, area: Element, element = area): void {
   const place: Place = {
-    element, area, isOn: false, moves: !!effect.stands, focused: false,
+    element, area, isOn: false, moves: !!effect.stands, comesUntil: 0, focused: false,
     followers: effect.readsIn && element === area ? [] : effect.values.map((value) => newFollower(value)),
     stood: { x: 0, y: 0, t: 0 },
     look: newLook(),
@@ -47,6 +47,7 @@ export function turnValue(follower: ValueFollower, at: At, arrives = false): voi
   // What nobody sees begins where the pointer is.
   const seen = value.seenBy === undefined || value.links ? undefined : at.place.followers[value.seenBy]
   if (arrives && seen && !valueAt(seen, at.t)) Object.assign(follower, { target, gap: 0, speed: 0 })
+  if (arrives && value.beginsUnseen && at.t >= at.place.comesUntil) Object.assign(follower, { target, gap: 0, speed: 0 })
   if (value.start && !value.links && reading !== follower.reading && !follower.feel(follower, at.t).moves) {
     const start = value.start(at)
     if (start !== undefined) Object.assign(follower, { target: value.curve ? value.curve(start) : start, gap: 0, speed: 0 })

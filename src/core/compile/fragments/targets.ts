@@ -1,10 +1,9 @@
 import type { Effect, Place, Value } from './types'
 
 /** The elements that a value is written on. */
-export function targetsOf(effect: Effect, place: Place, { within, linked, onParts, alsoSelf }: Value): Iterable<HTMLElement> {
+export function targetsOf(effect: Effect, place: Place, { onSelf, within, linked, onParts }: Value): Iterable<HTMLElement> {
   if (linked) return linkedTo(effect, place, linked)
-  if (!within && !onParts) return selvesOf(effect, place)
-  return [...(alsoSelf ? selvesOf(effect, place) : []), ...(within ? place.element.querySelectorAll<HTMLElement>(within) : []), ...(onParts ? onParts.flatMap((part) => place.parts?.get(part) ?? []) : [])]
+  return [...(onSelf ? selvesOf(effect, place) : []), ...(within ? place.element.querySelectorAll<HTMLElement>(within) : []), ...(onParts ? place.area.querySelectorAll<HTMLElement>(onParts) : [])]
 }
 
 const selvesOf = (effect: Effect, place: Place): Iterable<HTMLElement> => (effect.isGroup && !effect.readsIn ? document.querySelectorAll<HTMLElement>(effect.select) : [place.element as HTMLElement])

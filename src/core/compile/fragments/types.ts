@@ -75,6 +75,8 @@ export interface Value {
   readonly holds?: boolean
   /** Which value tells whether this one is seen. */
   readonly seenBy?: number
+  /** It is seen by what the stylesheet does. */
+  readonly beginsUnseen?: boolean
   /** So many glides in a row, and which of them is written. */
   readonly links?: number
   readonly link?: number
@@ -89,11 +91,11 @@ export interface Value {
   readonly start?: (at: At) => number | undefined
   /** How many decimals are written. */
   readonly digits?: number
-  /** What it is written on, if not on the element itself; and how. */
+  /** What it is written on, and how. */
+  readonly onSelf?: boolean
   readonly within?: string
   readonly linked?: string
-  readonly onParts?: readonly string[]
-  readonly alsoSelf?: boolean
+  readonly onParts?: string
   readonly as?: (value: number) => string | number
   /** It is a zone, which the page is told of. */
   readonly tellsZone?: boolean
@@ -118,7 +120,8 @@ export interface Place {
   readonly followers: readonly ValueFollower[]
   isOn: boolean
   moves: boolean
-  parts?: Map<string, HTMLElement[]>
+  /** Until when the stylesheet makes it come or go. */
+  comesUntil: number
   /** What the page itself gives its elements: which, the property that keeps it, and the text. */
   own?: readonly (readonly [HTMLElement, string, string])[]
   /** Where the pointer has stood, within 3 px, and since when. */
@@ -138,7 +141,6 @@ export interface Part {
   readonly part: string
   readonly inside?: string
   readonly count?: number
-  readonly whileOn?: boolean
   readonly coversBorder?: boolean
   readonly copies?: boolean
 }
@@ -158,6 +160,9 @@ export interface Effect {
   readonly findsAll?: boolean
   /** It comes and goes by the stylesheet, by what its mark says. */
   readonly comes?: boolean
+  /** For how long, ms, where something waits for that. */
+  readonly comesMs?: number
+  readonly goesMs?: number
   /** It is seen on its elements themselves, on what within them, and which elements are linked to them. */
   readonly seenOnSelf?: boolean
   readonly seenWithin?: string
@@ -186,4 +191,6 @@ export interface Effect {
   readonly focuses?: boolean
   readonly looks?: { readonly goDelayMs: number; readonly stillMs?: number; readonly atMostOne?: boolean; readonly keys?: boolean }
   readonly parts?: readonly Part[]
+  /** Parts that are seen only with the pointer. */
+  readonly shownWhileOn?: string
 }

@@ -30,7 +30,7 @@ function mark(effect: Effect, place: Place): void {
   if (given.hasOwn) keepOwn(place)
   place.element.setAttribute(effect.mark, '')
   if (given.hasOthers) for (const target of seenOn(effect, place)) target.setAttribute(effect.mark, '')
-  if (effect.parts) place.parts = addParts(place.area as HTMLElement, effect.parts)
+  if (effect.parts) addParts(place.area as HTMLElement, effect.parts)
 }
 
 /** Writes the values of a place at t; tells whether it goes on. */
@@ -48,9 +48,10 @@ export function write(effect: Effect, place: Place, t: number): boolean {
       if (moves) place.moves = true
     }
   }
+  if (effect.comesMs && t < place.comesUntil) place.moves = true
   if (effect.looks && place.look.dueAt < Infinity) place.moves = true
   if (given.hasFlows && flowsOn(place, t)) place.moves = true
-  if (given.hidesParts && effect.parts) showParts(place, effect.parts)
+  if (effect.shownWhileOn) showParts(place, effect.shownWhileOn)
   if (effect.looks && place.element.getAttribute(effect.mark) !== place.look.shown) place.element.setAttribute(effect.mark, place.look.shown)
   if (given.hasStates) tellStates(effect, place)
   if (given.tells) {

@@ -1,5 +1,5 @@
 // Conditions whose answer is known.
-import type { AnyNode, BinaryExpression, VariableDeclarator } from 'acorn'
+import type { AnyNode, BinaryExpression, SpreadElement, VariableDeclarator } from 'acorn'
 import { isQuiet, isTruthy, knownOf, takesLeft } from '../static'
 import { innerText, replaced, statementRange, type Change, type Tree } from '../tree'
 import { inPlaceOf, isSimple, textOf, withoutStatement, type Rule } from './rule'
@@ -68,6 +68,9 @@ const isEmptyList = (node: AnyNode): boolean => {
   const list = withoutBrackets(node)
   return list.type === 'ArrayExpression' && list.elements.length === 0
 }
+
+/** Whether what stands in a list is one that is written out, spread. */
+const isSpreadList = (node: AnyNode | null): node is SpreadElement => node?.type === 'SpreadElement' && withoutBrackets(node.argument).type === 'ArrayExpression'
 
 /** Whether an expression makes a new list. */
 const isMadeList = (node: AnyNode) => node.type === 'CallExpression' && node.callee.type === 'MemberExpression' && node.callee.property.type === 'Identifier' && /^(filter|map|flatMap|slice)$/.test(node.callee.property.name)
@@ -157,7 +160,7 @@ export const foldConditions: Rule = (tree) => {
         const spread = kept.length === 1 && only?.type === 'SpreadElement' ? withoutBrackets(only.argument) : undefined
         // One list that is spread in a list of nothing else is that list, where nobody can tell.
         if (spread && (tree.parents.get(node)?.type === 'ForOfStatement' || isMadeList(spread))) put(node, textOf(tree, spread))
-        else if (kept.length < node.elements.length) put(node, `[${kept.map((each) => (each ? textOf(tree, each) : '')).join(', ')}]`)
+        else if (kept.length < node.elements.length || kept.some(isSpreadList)) put(node, `[${kept.map((each) => (each ? (isSpreadList(each) ? textOf(tree, withoutBrackets(each.argument)).slice(1, -1).trim() : textOf(tree, each)) : '')).join(', ')}]`)
         break
       }
       case 'BlockStatement': {
