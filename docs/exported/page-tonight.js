@@ -148,7 +148,7 @@
       }
       for (const part of parts) {
         const home = (part.inside && made.get(part.inside)) || host
-        for (let n = 0; n < (1); n++) made.set(part.part, addPart(host, home, part))
+        made.set(part.part, addPart(host, home, part))
       }
     }
   }

@@ -124,7 +124,7 @@
       }
       for (const part of parts) {
         const home = (part.inside && made.get(part.inside)) || host
-        for (let n = 0; n < (1); n++) made.set(part.part, addPart(home, part))
+        made.set(part.part, addPart(home, part))
       }
     }
     // How it comes and goes is in the stylesheet.

@@ -12,7 +12,8 @@ export function addParts(host: HTMLElement, parts: readonly Part[]): void {
   }
   for (const part of parts) {
     const home = (part.inside && made.get(part.inside)) || host
-    for (let n = 0; n < (given.partsCount ? (part.count ?? 1) : 1); n++) made.set(part.part, addPart(host, home, part))
+    made.set(part.part, addPart(host, home, part))
+    if (given.partsCount) for (let n = 1; n < (part.count ?? 1); n++) addPart(host, home, part)
   }
 }
 
