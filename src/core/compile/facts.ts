@@ -3,6 +3,8 @@
 export interface Facts {
   /** Elements of the effects may have borders, or round corners that count. */
   readonly hasBorders: boolean
+  /** The page may position them, so that what is added to them stands where they are. */
+  readonly hasPositions: boolean
   /** The page may itself turn or scale them, or what they lie in. */
   readonly hasTurns: boolean
   /** The page may give them transforms, filters, shadows or pictures of their own, which effects add to. */
@@ -18,7 +20,7 @@ export interface Facts {
 }
 
 /** What a script may count on, one by one. */
-export const factNames = ['hasBorders', 'hasTurns', 'hasOwnStyles', 'hasTransitions', 'hasLateElements', 'hasOwnCode'] as const
+export const factNames = ['hasBorders', 'hasPositions', 'hasTurns', 'hasOwnStyles', 'hasTransitions', 'hasLateElements', 'hasOwnCode'] as const
 export type FactName = (typeof factNames)[number]
 
 /** What a designer asks of the script besides. */
@@ -37,6 +39,7 @@ export const allowing = (facts: Facts, { allows = [] }: Leaving): Facts => ({ ..
 /** What a page may be of which nothing is known. */
 export const worstFacts: Facts = {
   hasBorders: true,
+  hasPositions: true,
   hasTurns: true,
   hasOwnStyles: true,
   hasTransitions: true,
@@ -46,4 +49,4 @@ export const worstFacts: Facts = {
 }
 
 /** A plain page: boxes that nothing but effects turns, and no styles that would meet theirs. */
-export const plainFacts: Facts = { ...worstFacts, hasBorders: false, hasTurns: false, hasOwnStyles: false, hasTransitions: false, hasLateElements: false, hasOwnCode: false }
+export const plainFacts: Facts = { ...worstFacts, hasBorders: false, hasPositions: false, hasTurns: false, hasOwnStyles: false, hasTransitions: false, hasLateElements: false, hasOwnCode: false }

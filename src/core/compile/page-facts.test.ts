@@ -9,7 +9,7 @@ const sourceFor = (select: string) => ({ rig: tilt?.expand(tilt.defaults, select
 const factsFor = (css: string, more: Partial<Parameters<typeof factsOf>[0]> = {}, body = '<main class="wrap"><article class="card">A</article><p class="note">B</p></main>', selects = ['.card']) =>
   factsOf({ tree: readTree(`<!doctype html><style>${css}</style><body>${body}</body>`), lacksSheets: false, hasScripts: false, ...more }, selects.map(sourceFor))
 
-const plain = { hasBorders: false, hasTurns: false, hasOwnStyles: false, hasTransitions: false, hasLateElements: false, hasOwnCode: false }
+const plain = { hasBorders: false, hasPositions: false, hasTurns: false, hasOwnStyles: false, hasTransitions: false, hasLateElements: false, hasOwnCode: false }
 
 describe('the facts about a page', () => {
   it.each([
@@ -23,6 +23,8 @@ describe('the facts about a page', () => {
     ['.card { transition: transform 0.3s }', { ...plain, hasTransitions: true }],
     ['.card { background: #fff; transform: none }', plain],
     ['.card { background: url(a.png) }', { ...plain, hasOwnStyles: true }],
+    ['.card { position: static }', plain],
+    ['.card:focus { position: sticky }', { ...plain, hasPositions: true }],
     ['.card { animation: come 1s } @keyframes come { from { transform: scale(0) } 50% { opacity: 1 } }', { ...plain, hasTurns: true, hasOwnStyles: true, hasTransitions: true }],
     ['.wrap { & .card { border: 1px solid } }', { ...plain, hasBorders: true }],
     ['.note:not(.card) { rotate: 2deg }', plain],

@@ -10,6 +10,7 @@ import { worstFacts, type Facts } from './facts'
 /** What matters, by the properties that do it. */
 const deeds = {
   border: /^(border(-(top|right|bottom|left|block|inline)(-(start|end))?)?(-(width|style))?|border-radius|border-(top|bottom)-(left|right)-radius|border-(start|end)-(start|end)-radius|all)$/,
+  position: /^(position|all)$/,
   turn: /^(transform|transform-origin|rotate|scale|zoom|perspective|perspective-origin|offset-path|offset|all)$/,
   own: /^(transform|filter|box-shadow|background|background-image|mask|mask-image|-webkit-mask|-webkit-mask-image|all)$/,
   transition: /^(transition|transition-duration|transition-delay|animation|animation-name|all)$/,
@@ -79,6 +80,7 @@ export function readFacts<Found extends object>(page: PageRead<Found>): (asked: 
     const writtenHere = written.flatMap(find)
     return {
       hasBorders: meets('border', readHere) || [...readHere].some((element) => bordered.has(page.nameOf(element))),
+      hasPositions: meets('position', readHere) || [...readHere].some((element) => page.nameOf(element) === 'dialog'),
       hasTurns: meets('turn', around),
       hasOwnStyles: meets('own', writtenHere),
       hasTransitions: meets('transition', writtenHere),
@@ -94,7 +96,7 @@ function withParents<Found extends object>(element: Found, page: PageRead<Found>
 
 /** The elements to which something of each sort is done, or may be once a state or a class comes. */
 function deedsOf<Found extends object>(page: PageRead<Found>): Readonly<Record<Deed, ReadonlySet<Found>>> {
-  const found: Record<Deed, Set<Found>> = { border: new Set(), turn: new Set(), own: new Set(), transition: new Set() }
+  const found: Record<Deed, Set<Found>> = { border: new Set(), position: new Set(), turn: new Set(), own: new Set(), transition: new Set() }
   const animated = deedsIn(page.animated)
   const add = (declarations: Declarations, elements: () => readonly Found[]) => {
     const isAnimated = declarations.some(([property, value]) => /^(animation|animation-name)$/.test(property) && !isNothing(property, value))
@@ -118,6 +120,7 @@ const deedsIn = (declarations: Declarations) => deedNames.filter((deed) => decla
 /** Declarations that only say that there is nothing: as they are written, or as a browser writes them out. */
 function isNothing(property: string, value: string): boolean {
   const text = value.trim().toLowerCase()
+  if (property === 'position') return /^(static|unset|initial)$/.test(text)
   if (property === 'background') return !/url|gradient|image|element|var|paint|cross-fade/.test(text)
   if (/^background-image|mask/.test(property)) return /^(none|initial|unset)$/.test(text)
   return /^(none|0|0px|0s|unset|initial|medium|0px 0px|0s 0s)$/.test(text) && !/^(transform-origin|all)$/.test(property)

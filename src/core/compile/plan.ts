@@ -77,7 +77,7 @@ export function planScript(all: readonly Source[], known: Facts, leaving: Leavin
 export const withNumbers = (text: string, numbers: readonly string[]): string => text.replaceAll(/9876543(\d{5})/g, (_, index: string) => numbers[Number(index)] ?? '')
 
 /** What is known of the script as a whole. */
-function givenOf(tables: readonly EffectTable[], sources: readonly Source[], constants: Constants, moved: readonly Moved[], { hasBorders, hasOwnStyles, hasTransitions, hasLateElements, hasOwnCode }: Facts): Fields {
+function givenOf(tables: readonly EffectTable[], sources: readonly Source[], constants: Constants, moved: readonly Moved[], { hasBorders, hasPositions, hasOwnStyles, hasTransitions, hasLateElements, hasOwnCode }: Facts): Fields {
   const some = (field: string) => tables.some(({ fields, values }) => fields.has(field) || values.some((value) => value.has(field)))
   const reads = (word: string) => tables.some(({ values }) => values.some((value) => [...value.values()].some((text) => text.includes(word))))
   const hasTouch = tables.some(({ fields }) => !fields.has('fine'))
@@ -96,7 +96,7 @@ function givenOf(tables: readonly EffectTable[], sources: readonly Source[], con
     hasTimed: constants.lines.some((line) => line.includes(' timed(')),
     hasFlows: some('due'),
     hasFinds: some('keeps'),
-    hasBorders,
+    hasBorders, hasPositions,
     hasOwn: hasOwnStyles || hasTransitions,
     hasTransitions,
     hasOthers: tables.some(({ fields }) => fields.has('seenLinked') || fields.has('seenWithin') || fields.has('isGroup')),

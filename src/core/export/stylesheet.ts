@@ -1,7 +1,7 @@
 // The stylesheet of an export: knobs on top, then what the page's own words do with the script's numbers.
 import { cssColour, colourOnCurve } from '../curve/colour'
 import { valueOnCurve } from '../curve/curve'
-import { worstFacts } from '../compile/facts'
+import { worstFacts, type Facts } from '../compile/facts'
 import { comingsOf, outputsOf, type Coming, type ComingFacts } from '../rig/comings'
 import { isPlain, markOfOutput, nameOfArea, pathOfPart, planRig, propertyOfChannel, propertyOfKnob, propertyOfOutput, propertyOfOwn } from '../rig/plan'
 import { poseOf } from '../rig/play'
@@ -16,10 +16,13 @@ import type { Figure } from './plan'
  * there, what several figures give one property is composed. `facts` tell what is known of the page: the same that its script is compiled
  * for.
  */
-export function writeStylesheet(figures: readonly Figure[], overlaps: readonly (readonly string[])[] = [], facts: ComingFacts = worstFacts): string {
+export function writeStylesheet(figures: readonly Figure[], overlaps: readonly (readonly string[])[] = [], facts: SheetFacts = worstFacts): string {
   const comings = comingsOf(figures, facts)
-  return [...writeNamed(figures), ...writeOwnProperties(figures), ...figures.map((figure, i) => writeFigure(figure, comings[i] ?? [])), ...writeMeetings(figures, overlaps)].join('\n')
+  return [...writeNamed(figures), ...writeOwnProperties(figures), ...figures.map((figure, i) => writeFigure(figure, comings[i] ?? [], facts)), ...writeMeetings(figures, overlaps)].join('\n')
 }
+
+/** What has to be known of a page for its stylesheet. */
+type SheetFacts = ComingFacts & Pick<Facts, 'hasPositions'>
 
 /** The named values that these figures share, once and on top. */
 function writeNamed(figures: readonly Figure[]): readonly string[] {
@@ -102,7 +105,7 @@ interface Bound {
   readonly mark: string
 }
 
-function writeFigure(figure: Figure, comings: readonly Coming[]): string {
+function writeFigure(figure: Figure, comings: readonly Coming[], facts: SheetFacts): string {
   const { names, number, rig, sentence } = figure
   const written = planRig(rig, names).flatMap(({ frames }) => frames.flatMap(({ channels }) => channels.flatMap(({ id, writes }) => (comings.some((coming) => coming.id === id) ? [] : writes.map(({ property }) => property)))))
   const given = (id: string, own: string, note: string) => [`${propertyOfKnob(names, id)}: ${givenTo(figure, id, own)};`, note] as const
@@ -110,7 +113,7 @@ function writeFigure(figure: Figure, comings: readonly Coming[]): string {
   const width = Math.max(0, ...knobs.map(([declaration]) => declaration.length))
   const bearers = rig.rules.filter(({ bearsKnobs }) => bearsKnobs).map(({ select }) => styleText(select))
   const owners = [...new Set([...rig.areas.map(({ of, select }) => (of === 'window' ? ':root' : styleText(select))), ...bearers])]
-  const rules = writeRules(figure, comings)
+  const rules = writeRules(figure, comings, facts)
   return [
     writeComment(`Figure ${number}. ${sentence} ${written.length > 0 ? `The script writes ${spoken([...new Set(written)])}.` : 'The script says where the pointer is.'}`),
     ...writeRegistered(figure),
@@ -145,7 +148,7 @@ function writeNarrow(figure: Figure, owners: readonly string[]): readonly string
 const knownIn = ({ rig }: Figure) => new Set([...rig.knobs, ...(rig.tokens ?? [])].map(({ id }) => id))
 
 /** All rules of a figure, by what they select. */
-function writeRules(figure: Figure, comings: readonly Coming[]): readonly string[] {
+function writeRules(figure: Figure, comings: readonly Coming[], { hasPositions }: SheetFacts): readonly string[] {
   const { rig, names } = figure
   const blocks = new Map<string, string[]>()
   // What one selector says stands in one block, where it is first met.
@@ -158,6 +161,8 @@ function writeRules(figure: Figure, comings: readonly Coming[]): readonly string
     add(mark ? asOneSelector(styleText(select)) + mark : styleText(select), writeDeclarations(css, names))
   }
   for (const { of, select, pointer, touch } of rig.areas) if (pointer === 'any' && of !== 'window') add(styleText(select), touchAction(touch))
+  // What is added to an element stands where that is; where the page may position it, the script looks.
+  for (const { id, of, select } of hasPositions ? [] : rig.areas) if (rig.parts.some(({ area }) => area === id)) add(`${of === 'window' ? ':root' : asOneSelector(styleText(select))}[data-${nameOfArea(names, rig, id)}]`, ['position: relative;'])
   const common = sharedCss(rig.parts)
   if (rig.parts.length > 0) add(listParts(figure, rig.parts), ['display: block;', 'pointer-events: none;', ...writeDeclarations(common, names)])
   for (const { id, css } of rig.parts) {

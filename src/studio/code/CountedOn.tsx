@@ -10,6 +10,7 @@ import type { AskedScript } from './script-text'
 /** How each entry is told: what it is, what is so without it, and what is so where the page itself has it. */
 const told: Readonly<Record<ScriptCost['what'], readonly [what: string, without: string, byPage: string]>> = {
   hasBorders: ['Borders and round corners', 'its elements have none', 'some elements have them'],
+  hasPositions: ['Positions of their own', 'its elements have none', 'some elements have them'],
   hasTurns: ['Turned or scaled by the page', 'neither its elements nor what they lie in', 'some elements are, or what they lie in'],
   hasOwnStyles: ['Transforms, filters, shadows and pictures of their own', 'none, nor by hover or a class that may come', 'some elements have them, or may come to'],
   hasTransitions: ['Transitions of their own', 'none that would make it lag', 'some would make it lag'],

@@ -28,7 +28,7 @@ class FakeWorker {
   }
 }
 
-const facts: PageFacts = { hasBorders: false, hasTurns: false, hasOwnStyles: false, hasTransitions: false, hasLateElements: false, hasOwnCode: false, liesIn: [] }
+const facts: PageFacts = { hasBorders: false, hasPositions: false, hasTurns: false, hasOwnStyles: false, hasTransitions: false, hasLateElements: false, hasOwnCode: false, liesIn: [] }
 
 /** A line to a page that tells these facts when it is asked. */
 function makeLink() {

@@ -16,6 +16,8 @@ export const given = {
   hasPath: true,
   /** Some element may have borders, or round corners that count. */
   hasBorders: true,
+  /** The page may position elements that parts are added to. */
+  hasPositions: true,
   /** The selectors of the elements that effects move. */
   moved: '.card',
   asksButtons: true,

@@ -6,7 +6,7 @@ import type { Part, Place } from './types'
 /** Adds the parts of an effect to an element. */
 export function addParts(host: HTMLElement, parts: readonly Part[]): void {
   const made = new Map<string, HTMLElement>()
-  if (getComputedStyle(host).position === 'static') {
+  if (given.hasPositions && getComputedStyle(host).position === 'static') {
     if (given.takesOff) remember(host, 'position')
     host.style.position = 'relative'
   }
