@@ -119,9 +119,6 @@
       const host = place.area
       const parts = effect.parts
       const made = new Map()
-      if (getComputedStyle(host).position === 'static') {
-        host.style.position = 'relative'
-      }
       for (const part of parts) {
         const home = (part.inside && made.get(part.inside)) || host
         made.set(part.part, addPart(home, part))
