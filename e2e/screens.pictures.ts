@@ -26,6 +26,7 @@ test('pictures of the main views', async ({ page, house }) => {
   await page.screenshot({ path: `${folder}/studio-corner.png` })
   await page.keyboard.press('c')
   await settle(page)
+  await page.getByRole('button', { name: /^Copy minified .*KB/ }).waitFor()
   await page.screenshot({ path: `${folder}/code.png` })
   await page.getByRole('button', { name: 'What this script counts on' }).click()
   await page.getByRole('list', { name: 'What this script counts on' }).waitFor()

@@ -12,6 +12,9 @@ import { Button } from '../theme/controls'
 import { CountedOn } from './CountedOn'
 import { gzippedBytes, useScript, type ScriptText } from './script-text'
 
+/** What stands where code will, for the moment that the page is read. */
+const coming = 'Written for this page in a moment …'
+
 export function CodeDrawer() {
   const { store } = useStudio()
   const site = useSite()
@@ -42,11 +45,11 @@ export function CodeDrawer() {
         <>
           <CopyRow stylesheet={stylesheet} script={script.text} isModule={wished?.isModule === true} />
           {/* While the list is read, the script is what it is about. */}
-          {!isListed && <CodeBlock title="Stylesheet" size={styleBytes === undefined ? '' : `${styleBytes} bytes gzipped`} text={stylesheet} share="0 1 auto" />}
+          {!isListed && <CodeBlock title="Stylesheet" size={styleBytes === undefined || !facts ? '' : `${styleBytes} bytes gzipped`} text={facts ? stylesheet : coming} share="0 1 auto" />}
           <CountedOn asked={asked} isOpen={isListed} onOpen={setListed} />
           {script.failure
             ? <Box px="14px" py="10px" fontSize="13px" color="soft" borderTop="1px solid" borderColor="hairline" aria-live="polite">{script.failure}</Box>
-            : <CodeBlock title="Script" size={script.text ? `${script.text.readable.split('\n').length - 1} lines` : ''} text={script.text?.readable ?? ''} share="1 1 0" />}
+            : <CodeBlock title="Script" size={script.text ? `${script.text.readable.split('\n').length - 1} lines` : ''} text={script.text?.readable ?? coming} share="1 1 0" />}
         </>
       )}
     </Drawer>
