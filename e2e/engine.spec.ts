@@ -2,7 +2,7 @@
 import { tiltDefaults } from '../src/core/effect/tilt/settings'
 import { findKind } from '../src/core/effect/kinds'
 import { expandTilt } from '../src/core/effect/tilt/expand'
-import { evaluate } from '../src/core/rig/evaluate'
+import { evaluate, type Moment } from '../src/core/rig/evaluate'
 import type { Rig } from '../src/core/rig/rig'
 import { transformOf } from '../src/core/rig/values'
 import type { Sample } from '../src/core/signal/sample'
@@ -45,6 +45,16 @@ const at = (t: number, x: number, y: number, phase: Sample['phase'] = 'move'): S
 const trace = [at(20, 130, 120), at(60, 390, 290), at(150, 250, 210), at(320, 520, 200), at(420, 500, 335), at(700, 900, 700), at(720, 390, 120), at(990, 400, 60, 'leave')]
 const moments = [16, 33, 70, 140, 220, 350, 430, 600, 715, 760, 900, 1010, 1200, 1500, 4000]
 
+/** Plays a trace to a page, and gives each moment once its frame is shown. */
+async function* playThem(driven: Awaited<ReturnType<typeof drive>>, samples: readonly Sample[], expected: readonly Moment[]) {
+  let next = 0
+  for (const moment of expected) {
+    for (let sample = samples[next]; sample && sample.t <= moment.t; sample = samples[++next]) await driven.hear(sample)
+    await driven.frame(moment.t)
+    yield moment
+  }
+}
+
 const numbersOf = (text: string) => [...text.matchAll(/-?\d+\.?\d*(?:e-?\d+)?/g)].map(Number)
 
 /** A rig that has all of both: what two figures on one element come to. */
@@ -72,10 +82,7 @@ test('two figures on one element, each by a selector of its own, are composed by
   const driven = await drive(page, own, { lean, drift, fade })
   const all = merged(merged(lean, drift), fade)
   const { columns, moments: expected } = evaluate(all, trace, boxes, moments, driven.byCss)
-  let next = 0
-  for (const { t, values } of expected) {
-    for (let sample = trace[next]; sample && sample.t <= t; sample = trace[++next]) await driven.hear(sample)
-    await driven.frame(t)
+  for await (const { t, values } of playThem(driven, trace, expected)) {
     const channel = (id: string) => Number(values[columns.indexOf(`${id}[0]`)])
     expect(await transformApart(page, await computed(page, '.a', 'transform'), `translateX(40px) ${transformOf(all, channel)}`), `at ${t}`).toBeLessThan(2e-3)
     const [far, down] = [channel('far'), channel('down')]
@@ -106,14 +113,11 @@ test('two figures that follow alike in the same elements do so once, and each is
   ] }
   const driven = await drive(page, html, { lean, slide })
   const { columns, moments: expected } = evaluate(merged(lean, slide), trace, boxes, moments)
-  let next = 0
-  for (const { t, values } of expected) {
-    for (let sample = trace[next]; sample && sample.t <= t; sample = trace[++next]) await driven.hear(sample)
-    await driven.frame(t)
+  for await (const { t, values } of playThem(driven, trace, expected)) {
     const channel = (id: string) => Number(values[columns.indexOf(`${id}[0]`)])
     expect(await transformApart(page, await computed(page, '.a', 'transform'), transformOf({ ...merged(lean, slide), outputs: [...lean.outputs, ...slide.outputs].filter(({ to }) => to === 'self') }, channel)), `at ${t}`).toBeLessThan(2e-3)
     expect(await transformApart(page, await computed(page, '.a p', 'transform'), `translateX(${30 * channel('across')}px)`), `at ${t}`).toBeLessThan(2e-2)
-    expect(Math.abs(Number(await computed(page, '.a', 'opacity')) - (0.8 + 0.2 * channel('across')) * 1)).toBeLessThan(1e-3)
+    expect(Math.abs(Number(await computed(page, '.a', 'opacity')) - (0.8 + 0.2 * channel('across')))).toBeLessThan(1e-3)
   }
   expect(await page.evaluate(() => (document.querySelector('.a')?.outerHTML.match(/--[a-z-]+(?=:)|data-[a-z]+/g) ?? []).sort())).toEqual(['--lean-x', '--lean-x', '--lean-y', 'data-lean', 'data-lean'])
   await driven.detach()
@@ -128,10 +132,7 @@ test('what comes and goes by the stylesheet does so from the first time on, on p
   const turning = [at(10, 200, 200), at(100, 900, 600), at(150, 210, 200), at(400, 900, 600, 'leave')]
   const frames = [16, 40, 90, 110, 140, 160, 200, 300, 410, 500, 900]
   const { columns, moments: expected } = evaluate(rig, turning, boxes, frames, driven.byCss)
-  let next = 0
-  for (const { t, values } of expected) {
-    for (let sample = turning[next]; sample && sample.t <= t; sample = turning[++next]) await driven.hear(sample)
-    await driven.frame(t)
+  for await (const { t, values } of playThem(driven, turning, expected)) {
     expect(Math.abs(Number(await computed(page, '.a .light-edge-pool', '--light-here')) - Number(values[columns.indexOf('here[0]')])), `at ${t}`).toBeLessThan(3e-4)
   }
   expect(await page.evaluate(() => document.querySelector('.a')?.outerHTML)).not.toContain('--light-here')
@@ -143,10 +144,7 @@ for (const [name, rig] of Object.entries(rigs)) {
   test(`what Chromium computes for "${name}" is what the core says, at ${moments.length} moments`, async ({ page }) => {
     const driven = await drive(page, html, { [name]: rig })
     const { columns, moments: expected } = evaluate(rig, trace, boxes, moments, driven.byCss)
-    let next = 0
-    for (const { t, values } of expected) {
-      for (let sample = trace[next]; sample && sample.t <= t; sample = trace[++next]) await driven.hear(sample)
-      await driven.frame(t)
+    for await (const { t, values } of playThem(driven, trace, expected)) {
       for (const [card, index] of [['.a', 0], ['.b', 1]] as const) {
         const value = (column: string) => values[columns.indexOf(`${column}[${index}]`)]
         if (rig.outputs.some(({ slot }) => slot.on === 'transform')) {

@@ -6,7 +6,7 @@ import { exportedScripts } from './exported'
 
 const root = new URL('..', import.meta.url).pathname
 
-it('the ten scripts in docs/exported are those that leave; npm run build writes them', () => {
+it('the ten scripts in docs/exported are those that leave; npm run build writes them', { timeout: 60_000 }, () => {
   const made = exportedScripts(root)
   expect(made.size).toBe(10)
   expect(readdirSync(join(root, 'docs/exported')).sort()).toEqual([...made.keys()].sort())

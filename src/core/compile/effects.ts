@@ -84,7 +84,7 @@ export function draftsOf({ rig, names, sentence }: Source, comings: readonly Com
       const members = channels.map(({ id }) => rig.channels.find((channel) => channel.id === id)).filter((channel): channel is Channel => channel !== undefined)
       const around = { insets: isArea ? area.insets : undefined, isBetween: (isArea && (area.insets === undefined || area.of !== 'each')) || of === 'window', measure, hasBorders }
       const isDone = (id: string | undefined) => comings.some((coming) => coming.id === id)
-      const written = channels.filter(({ id }) => !isDone(id)).flatMap(({ id, writes, seenBy, chain }) => withTargets(writes.length > 0 ? writes : [bareWrite], rig, names, chain !== undefined).map((each) => ({ id, ...each, seenBy: seenBy === undefined ? undefined : channels[seenBy]?.id })))
+      const written = channels.filter(({ id }) => !isDone(id)).flatMap(({ id, writes, seenBy }) => (writes.length > 0 ? writes : [bareWrite]).map((write) => ({ id, write, on: targetOf(write, rig, names), seenBy: seenBy === undefined ? undefined : channels[seenBy]?.id })))
       const indexOf = (seenBy: string | undefined) => (isDone(seenBy) ? ('stylesheet' as const) : seenBy === undefined ? -1 : written.findIndex(({ id }) => id === seenBy))
       const values = written.flatMap(({ id, write, on, seenBy }) => {
         const channel = members.find((each) => each.id === id)
@@ -115,19 +115,10 @@ function timesOf(comings: readonly Coming[], isAwaited: boolean): Pick<EffectDra
   return { comesMs: longest(({ feel }) => feel), goesMs: longest(({ going, feel }) => going ?? feel) }
 }
 
-/** Writes with what they are on: what is the same on several is written once, on all of them. */
-function withTargets(writes: readonly Write[], rig: Rig, names: Names, isChain: boolean): readonly { readonly write: Write; readonly on: Targets }[] {
-  const all: { readonly write: Write; on: Targets }[] = []
-  for (const write of writes) {
-    const { to } = write
-    const part = partOf(to)
-    const on: Targets = { self: to === undefined, within: to && 'within' in to ? [to.within] : [], linked: to && 'linked' in to ? to.linked : undefined, parts: part === undefined ? [] : [`:scope${pathOfPart(rig, names, part)}`] }
-    // The links of a chain are each on an element of its own.
-    const same = on.linked !== undefined || write.link !== undefined ? undefined : all.find((each) => each.write.property === write.property && each.on.linked === undefined && each.write.link === undefined && (!isChain || (part !== undefined && each.on.parts.length > 0)))
-    if (same) same.on = { self: same.on.self || on.self, within: [...same.on.within, ...on.within], parts: [...same.on.parts, ...on.parts] }
-    else all.push({ write, on })
-  }
-  return all
+/** What a write is on. */
+function targetOf({ to }: Write, rig: Rig, names: Names): Targets {
+  const part = partOf(to)
+  return { self: to === undefined, within: to && 'within' in to ? [to.within] : [], linked: to && 'linked' in to ? to.linked : undefined, parts: part === undefined ? [] : [`:scope${pathOfPart(rig, names, part)}`] }
 }
 
 /** What nothing is written of is followed all the same, since others hang on it. */

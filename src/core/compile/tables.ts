@@ -52,7 +52,7 @@ function tableOf(same: readonly EffectDraft[]): EffectTable {
   return { fields, values: valuesOf(same), sentences: same.flatMap(({ sentence = '' }) => (sentence === '' ? [] : [sentence])) }
 }
 
-/** The values of all of them; what is the same in several is one, on all that it is seen on. */
+/** The values of all of them; what is the same several times is one, on all that it is seen on. */
 function valuesOf(same: readonly EffectDraft[]): readonly Fields[] {
   const all: { fields: Fields; on: Targets; readonly key: string }[] = []
   for (const { values } of same) {
@@ -61,8 +61,7 @@ function valuesOf(same: readonly EffectDraft[]): readonly Fields[] {
       const seen = places[Number(fields.get('seenBy'))]
       const own = seen === undefined ? fields : new Map([...fields, ['seenBy', String(seen)] as const])
       const key = JSON.stringify([...own])
-      // Links of a chain, and what is in step with something else, are each on elements of their own.
-      const known = fields.has('property') && !fields.has('links') && on.linked === undefined ? all.findIndex((each) => each.key === key && each.on.linked === undefined) : -1
+      const known = fields.has('property') ? all.findIndex((each) => each.key === key && areJoined(fields, each.on, on)) : -1
       const other = all[known]
       if (other) other.on = { self: other.on.self || on.self, within: [...other.on.within, ...on.within], parts: [...other.on.parts, ...on.parts] }
       places.push(other ? known : all.push({ fields: own, on, key }) - 1)
@@ -70,6 +69,9 @@ function valuesOf(same: readonly EffectDraft[]): readonly Fields[] {
   }
   return all.map(({ fields, on }) => withTargets(fields, on))
 }
+
+/** Whether one value can be on all of these: what is in step with something else, and links of a chain but for those on parts, are each on elements of their own. */
+const areJoined = (fields: Fields, ...ons: readonly Targets[]) => ons.every(({ linked, parts }) => linked === undefined && (!fields.has('links') || (!fields.has('link') && parts.length > 0)))
 
 function withTargets(fields: Fields, { self, within, linked, parts }: Targets): Fields {
   const all = new Map(fields)

@@ -7,8 +7,8 @@ import { pageFactsSchema } from '../../stage/protocol'
 const scriptSchema = z.object({ readable: z.string(), small: z.string(), smallBytes: z.number(), facts: pageFactsSchema })
 export type ScriptText = z.infer<typeof scriptSchema>
 
-/** A number that is dragged asks for no script of its own at every step, ms. */
-const pauseMs = 120
+/** A number that is dragged asks for no script of its own at every step; what is read comes before what only weighs it, since one thread writes both. Times in ms. */
+const pauseMs = { text: 120, costs: 500 }
 
 /** Of what a script is asked for: the effects of a page, or one of them alone. */
 export interface AskedScript extends Pick<Site, 'effects' | 'values' | 'script'> {
@@ -28,7 +28,7 @@ export function askForScript({ siteId, ...asked }: AskedScript, what: 'text' | '
       if (!stop.signal.aborted) fail()
     }
   }
-  const timer = setTimeout(() => void load(), pauseMs)
+  const timer = setTimeout(() => void load(), pauseMs[what])
   return () => {
     clearTimeout(timer)
     stop.abort()

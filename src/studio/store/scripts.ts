@@ -1,7 +1,7 @@
 // The scripts that play on pages in the studio: those that are exported, written by a worker for what the page in its frame is.
 import * as z from 'zod'
 import { keyOf, needsScript, planScript, withNumbers, withoutWords, type Shape } from '../../core/compile/plan'
-import { askedBy, takeFacts, type PageFacts } from '../../core/compile/page-facts'
+import { askedBy, takeFacts, type Asked, type PageFacts } from '../../core/compile/page-facts'
 import { allowing, plainFacts, type FactName, type Facts } from '../../core/compile/facts'
 import { findKind } from '../../core/effect/kinds'
 import type { Figure } from '../../core/export/plan'
@@ -134,35 +134,38 @@ export function makeScriptPlay(link: StageLink, onFail: (error: unknown) => void
   let dressed = 0
   /** What the script hangs on that plays, or is on its way. */
   let inputs = ''
+  /** What of the page that hangs on, as it is asked. */
+  let about = JSON.stringify(askedBy([]))
   /** What there is to know of the page; asked of it once. */
-  const factsFor = (sources: readonly Source[]): PageFacts | Promise<PageFacts> => {
-    const about = askedBy(sources)
-    const key = JSON.stringify(about)
-    const asked = known.get(key)
-    if (asked) return asked
-    const coming = link.ask({ type: 'facts', key, asked: about }, (answer) => (answer.type === 'facts' && answer.key === key ? answer.facts : undefined))
+  const factsAbout = (key: string): PageFacts | Promise<PageFacts> => {
+    const told = known.get(key)
+    if (told) return told
+    const coming = link.ask({ type: 'facts', key, asked: JSON.parse(key) as Asked }, (answer) => (answer.type === 'facts' && answer.key === key ? answer.facts : undefined))
     const isStill = () => known.get(key) === coming
     known.set(key, coming)
     coming.then((facts) => isStill() && known.set(key, facts), () => isStill() && known.delete(key))
     return coming
   }
   const textFor = (sources: readonly Source[], allows: readonly FactName[], isUrgent: boolean): string | Promise<string> => {
-    const facts = factsFor(sources)
+    const facts = factsAbout(JSON.stringify(askedBy(sources)))
     return facts instanceof Promise ? facts.then((each) => scriptFor(sources, takeFacts(each), allows, isUrgent)) : scriptFor(sources, takeFacts(facts), allows, isUrgent)
   }
   const dress = ({ figures, overlaps, allows }: Playing) => {
     const mine = ++dressed
     const say = (facts?: PageFacts) => mine === dressed && link.say({ type: 'dress', stylesheet: writeStylesheet(figures, overlaps, facts && allowing(takeFacts(facts), { allows })) })
-    const facts = factsFor(figures)
+    const facts = factsAbout(about)
     if (facts instanceof Promise) facts.then(say, () => say())
     else say(facts)
   }
   const show = () => {
     if (!playing) return
     const { figures: sources, allows } = playing
-    dress(playing)
     const now = inputsOf(sources, allows)
-    if (now === inputs) return
+    const isSame = now === inputs
+    // While a knob is turned, the same is to be known of the page.
+    if (!isSame) about = JSON.stringify(askedBy(sources))
+    dress(playing)
+    if (isSame) return
     inputs = now
     const mine = ++round
     const say = (text: string) => mine === round && link.say({ type: 'play', played: { text, writes: writesOf(sources) } })
