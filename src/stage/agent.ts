@@ -151,7 +151,7 @@ function start(page: Document) {
         hand.setArea(message.figures.find(({ selected }) => selected)?.select ?? null)
         return overlay.showFigures(message.figures)
       case 'again':
-        return begin()
+        return begin(true)
       case 'point':
         return point(message.on)
       case 'outline':
@@ -208,12 +208,12 @@ function start(page: Document) {
     if (message.success) answer(message.data)
     else console.warn('The studio sent a message that the page does not know.', message.error.issues)
   })
-  const begin = () => {
-    say({ type: 'ready', now: performance.now() })
+  const begin = (isAgain: boolean) => {
+    say({ type: 'ready', now: performance.now(), isAgain })
     if (assets.needs.length > 0) say({ type: 'needs', hashes: [...assets.needs] })
     say({ type: 'unseen', numbers: [...findUnseen(page, numbers)] })
   }
-  begin()
+  begin(false)
 }
 
 if (document.readyState === 'loading') document.addEventListener('DOMContentLoaded', () => start(document))

@@ -110,7 +110,8 @@ export type Cost = z.infer<typeof cost>
 export const pageFactsSchema = z.object({ ...(Object.fromEntries(factNames.map((name) => [name, z.boolean()])) as Record<FactName, z.ZodBoolean>), liesIn: z.array(z.tuple([z.string(), z.string()]).readonly()).readonly() })
 
 export const fromStage = z.discriminatedUnion('type', [
-  z.object({ type: z.literal('ready'), now: finite }),
+  /** The page stands; `isAgain` where somebody who listens only now has asked. */
+  z.object({ type: z.literal('ready'), now: finite, isAgain: z.boolean() }),
   z.object({ type: z.literal('under'), elements: z.array(under), chosen: z.boolean(), adds: z.boolean() }),
   z.object({ type: z.literal('samples'), samples: z.array(sample) }),
   z.object({ type: z.literal('cost'), cost }),

@@ -31,9 +31,18 @@ export function planFigures(untied: Site, pageId?: string, only?: string): reado
   return withShared(site.effects.flatMap((effect, index) => {
     if (!playsOn(effect, pageId) || (only !== undefined && effect.id !== only)) return []
     const name = names[index] ?? 'figure'
-    const rig = expandEffect(effect)
-    return [{ number: index + 1, names: { title: `Figure ${index + 1}, ${name}`, name, roles: wordsOfRoles(effect, rig) }, rig, sentence: tellEffect(effect), own: effect.own, narrow: effect.narrow, named: namedIn(site, effect, rig) }]
+    const { rig, sentence } = madeOf(effect)
+    return [{ number: index + 1, names: { title: `Figure ${index + 1}, ${name}`, name, roles: wordsOfRoles(effect, rig) }, rig, sentence, own: effect.own, narrow: effect.narrow, named: namedIn(site, effect, rig) }]
   }))
+}
+
+const made = new WeakMap<Effect, Pick<Figure, 'rig' | 'sentence'>>()
+
+/** What hangs on an effect alone. The same effect gives the same answer: of twenty, one is made anew while a number is dragged. */
+function madeOf(effect: Effect): Pick<Figure, 'rig' | 'sentence'> {
+  const known = made.get(effect) ?? { rig: expandEffect(effect), sentence: tellEffect(effect) }
+  made.set(effect, known)
+  return known
 }
 
 /** The word of the element that fills a role whose id is that of a knob: of `.plate .moth` it is `moth`, of `.sky .sky-near` in the figure `sky` it is `near`; no two are alike. */
@@ -55,8 +64,9 @@ function wordsOfRoles({ select, roles = {} }: Effect, { knobs }: Rig): Readonly<
 
 /** Which knobs and tokens of an effect show a named value of the site as it stands, or a multiple of it. */
 function namedIn({ values = [] }: Site, effect: Effect, rig: Rig): NonNullable<Figure['named']> {
-  const controls = findKind(effect.kind)?.controls(effect.settings) ?? []
-  return Object.fromEntries(Object.entries(effect.ties ?? {}).flatMap(([id, { to, times }]) => {
+  const tied = Object.entries(effect.ties ?? {})
+  const controls = tied.length === 0 ? [] : (findKind(effect.kind)?.controls(effect.settings) ?? [])
+  return Object.fromEntries(tied.flatMap(([id, { to, times }]) => {
     const named = 'value' in to ? values.find((each) => each.id === to.value) : undefined
     const control = controls.find((each) => each.id === id)
     const knob = control?.kind === 'number' && control.knob !== undefined ? rig.knobs.find((each) => each.id === control.knob) : undefined
@@ -69,13 +79,14 @@ function namedIn({ values = [] }: Site, effect: Effect, rig: Rig): NonNullable<F
 export function tellEffect(effect: Effect): string {
   const kind = findKind(effect.kind)
   if (!kind) return effect.name
+  const controls = kind.controls(effect.settings)
   const word = (piece: Piece): string => {
     if (typeof piece === 'string') return piece
     if ('role' in piece) {
       const roles = kind.roles(effect.settings)
       return effect.roles?.[piece.role]?.noun ?? (piece.role === roles[0]?.id ? effect.noun : (roles.find(({ id }) => id === piece.role)?.title ?? piece.role))
     }
-    const control = kind.controls(effect.settings).find(({ id }) => id === piece.control)
+    const control = controls.find(({ id }) => id === piece.control)
     return control ? tellValue(control, effect.settings) : ''
   }
   return kind.sentence(effect.settings).map(word).join('')

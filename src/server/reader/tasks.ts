@@ -8,7 +8,7 @@ import { writePage } from '../../bundle/page'
 import { compile, writeShape } from '../../core/compile/compile'
 import { keyOf, needsScript, planScript, withoutWords } from '../../core/compile/plan'
 import { allowing, factNames, type FactName, type Facts, type Leaving } from '../../core/compile/facts'
-import { takeFacts, type PageFacts } from '../../core/compile/page-facts'
+import { askedBy, takeFacts, type Asked, type PageFacts } from '../../core/compile/page-facts'
 import { pageFactsOf } from '../../core/compile/tree-facts'
 import { planFigures, type Figure } from '../../core/export/plan'
 import { targetsOf, writeStylesheet } from '../../core/export/stylesheet'
@@ -77,10 +77,12 @@ export interface ScriptText {
   readonly facts: PageFacts
 }
 
-/** A script with stand-ins for its numbers, and the key of its shape. */
+/** A script with stand-ins for its numbers and the key of its shape; and what was asked of the page to write it, with the answer. */
 export interface WrittenShape {
   readonly key: string
   readonly text: string
+  readonly asked: Asked
+  readonly facts: PageFacts
 }
 
 /** What something in a script weighs, bytes of its small form gzipped: a fact that it allows for, or being taken off again; and whether it is in it. */
@@ -121,8 +123,9 @@ export const tasks = {
   shape: (task: ExportTask): WrittenShape | null => {
     const figures = planFigures(task.site, task.page.id)
     if (!figures.some(needsScript)) return null
-    const { shape } = planScript(withoutWords(figures), takeFacts(factsFor(figures, task)), { allows: task.site.script?.allows })
-    return { key: keyOf(shape), text: writeShape(shape, scriptFragments()) }
+    const facts = factsFor(figures, task)
+    const { shape } = planScript(withoutWords(figures), takeFacts(facts), { allows: task.site.script?.allows })
+    return { key: keyOf(shape), text: writeShape(shape, scriptFragments()), asked: askedBy(figures), facts }
   },
   costs: (task: ExportTask): readonly ScriptCost[] => {
     const figures = planFigures(task.site, task.page.id, task.only)

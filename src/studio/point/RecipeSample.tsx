@@ -52,6 +52,7 @@ export function RecipeSample({ kind, recipe, moving }: RecipeSampleProps) {
     if (host.current) sight.observe(host.current)
     return () => sight.disconnect()
   }, [])
+  const walk = useRef<((ms: number) => void) | null>(null)
   useEffect(() => {
     const element = host.current
     if (!element || !isSeen) return
@@ -68,35 +69,38 @@ export function RecipeSample({ kind, recipe, moving }: RecipeSampleProps) {
     const card = root.querySelector('.sample')
     let running: RunningScript | undefined
     let isShown = true
-    const begin = (text: string) => {
-      if (isShown) running = runScript(text, { root, nonce: scriptNonce(), requestFrame: (callback) => requestAnimationFrame(callback), elementFromPoint: () => card })
-    }
-    const walk = (ms: number, now: number) => {
-      if (!card) return
+    const walkTo = (ms: number) => {
+      if (!card || !running) return
       const { left, top, width, height } = element.getBoundingClientRect()
       const { x, y } = pointAt({ x: left, y: top, width, height }, placeOnWalk(ms))
-      running?.hear({ t: now, x, y, buttons: 0, pointerType: 'mouse', phase: 'move' }, card)
+      running.hear({ t: performance.now(), x, y, buttons: 0, pointerType: 'mouse', phase: 'move' }, card)
     }
-    // At rest it is shown as it lies a moment after the pointer came.
-    const begun = performance.now()
-    let handle = 0
     void Promise.resolve(scriptFor(figures, sampleFacts)).then((text) => {
-      begin(text)
-      walk(restingMs, performance.now())
+      if (!isShown) return
+      running = runScript(text, { root, nonce: scriptNonce(), requestFrame: (callback) => requestAnimationFrame(callback), elementFromPoint: () => card })
+      walk.current = walkTo
+      walkTo(restingMs)
     }, console.error)
-    if (moving && !matchMedia('(prefers-reduced-motion: reduce)').matches) {
-      handle = requestAnimationFrame(function step(now) {
-        walk(restingMs + now - begun, performance.now())
-        handle = requestAnimationFrame(step)
-      })
-    }
     return () => {
       isShown = false
-      cancelAnimationFrame(handle)
+      walk.current = null
       running?.end()
       document.adoptedStyleSheets = document.adoptedStyleSheets.filter((sheet) => sheet !== registered)
     }
-  }, [kind, recipe, moving, isSeen])
+  }, [kind, recipe, isSeen])
+  // At rest it is shown as it lies a moment after the pointer came; what is touched walks on from there.
+  useEffect(() => {
+    if (!moving || matchMedia('(prefers-reduced-motion: reduce)').matches) return
+    const begun = performance.now()
+    let handle = requestAnimationFrame(function step(now) {
+      walk.current?.(restingMs + now - begun)
+      handle = requestAnimationFrame(step)
+    })
+    return () => {
+      cancelAnimationFrame(handle)
+      walk.current?.(restingMs)
+    }
+  }, [moving])
   return <Box ref={host} aria-hidden="true" width="58px" height="76px" justifySelf="center" pointerEvents="none" />
 }
 

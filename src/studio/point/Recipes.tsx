@@ -1,7 +1,8 @@
 // The recipes: touching one plays it on the chosen element, choosing one keeps it.
 import { Box, Flex, Grid, chakra } from '@chakra-ui/react'
-import { families, kinds } from '../../core/effect/kinds'
-import { useRef } from 'react'
+import { families, kinds, type AnyKind } from '../../core/effect/kinds'
+import type { Recipe } from '../../core/effect/kind'
+import { memo, useRef } from 'react'
 import { addRecipe } from './commands'
 import { useStudio, useView } from '../context'
 import { Button } from '../theme/controls'
@@ -10,30 +11,43 @@ import { RecipeSample } from './RecipeSample'
 export function Recipes() {
   const studio = useStudio()
   const { trial } = useView('trial')
-  const firsts = useRef(new Map<string, HTMLElement>())
+  const list = useRef<HTMLDivElement>(null)
   const attempt = (name: string | null) => studio.view.update({ trial: name })
   return (
     <Flex as="section" aria-label="Recipes" px="14px" py="8px" direction="column" minWidth="0" minHeight="0" flex="1">
       <Flex fontSize="13px" color="soft" mb="4px" align="center" gap="2px">
         <Box flex="1" minWidth="0">Touch one to feel it on your page, click to keep it.</Box>
-        {families.map(({ id, words }) => <Button key={id} look="quiet" minHeight="24px" fontSize="13px" px="7px" onClick={() => firsts.current.get(id)?.scrollIntoView({ block: 'start' })}>{words}</Button>)}
+        {families.map(({ id, words }) => <Button key={id} look="quiet" minHeight="24px" fontSize="13px" px="7px" onClick={() => list.current?.querySelector(`[data-family="${id}"]`)?.scrollIntoView({ block: 'start' })}>{words}</Button>)}
       </Flex>
-      <Grid templateColumns="repeat(auto-fill, minmax(180px, 1fr))" gridAutoRows="max-content" gap="7px" minHeight="0" flex="1" overflowY="auto" alignContent="start" onMouseLeave={() => attempt(null)}>
-        {families.flatMap((family) => kinds.filter((kind) => kind.family === family.id).flatMap((kind, ofKind) => kind.recipes.map((recipe, i) => {
-            const name = `${kind.id}/${recipe.id}`
-            return (
-              <chakra.button key={name} type="button" ref={ofKind + i === 0 ? (element: HTMLButtonElement | null) => void (element && firsts.current.set(family.id, element)) : undefined} onMouseEnter={() => attempt(name)} onFocus={() => attempt(name)} onBlur={() => attempt(null)} onClick={() => addRecipe(studio, kind.id, recipe.id)}
-                minWidth="0" minHeight="80px" display="grid" gridTemplateColumns="58px 1fr" gap="9px" alignItems="center" textAlign="left" px="6px" py="1px" border="1px solid" borderColor={trial === name ? 'madder' : 'edge'} borderRadius="4px"
-                background="ground" color="ink" cursor="pointer" _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '2px' }}>
-                <RecipeSample kind={kind} recipe={recipe} moving={trial === name} />
-                <Box minWidth="0">
-                  <Box fontWeight="600" fontSize="14.5px" lineHeight="1.2">{recipe.title}</Box>
-                  <Box fontSize="12.5px" lineHeight="1.25" color="soft" mt="2px">{recipe.need}</Box>
-                </Box>
-              </chakra.button>
-            )
-        })))}
+      <Grid ref={list} templateColumns="repeat(auto-fill, minmax(180px, 1fr))" gridAutoRows="max-content" gap="7px" minHeight="0" flex="1" overflowY="auto" alignContent="start" onMouseLeave={() => attempt(null)}>
+        {families.flatMap((family) => kinds.filter((kind) => kind.family === family.id)).flatMap((kind) => kind.recipes.map((recipe) => (
+          <RecipeCard key={`${kind.id}/${recipe.id}`} kind={kind} recipe={recipe} isTried={trial === `${kind.id}/${recipe.id}`} />
+        )))}
       </Grid>
     </Flex>
   )
 }
+
+interface RecipeCardProps {
+  readonly kind: AnyKind
+  readonly recipe: Recipe<unknown>
+  readonly isTried: boolean
+}
+
+/** One recipe; what is touched is drawn afresh alone, so that it plays at once. */
+const RecipeCard = memo(function RecipeCard({ kind, recipe, isTried }: RecipeCardProps) {
+  const studio = useStudio()
+  const attempt = (name: string | null) => studio.view.update({ trial: name })
+  const name = `${kind.id}/${recipe.id}`
+  return (
+    <chakra.button type="button" data-family={kind.family} onMouseEnter={() => attempt(name)} onFocus={() => attempt(name)} onBlur={() => attempt(null)} onClick={() => addRecipe(studio, kind.id, recipe.id)}
+      minWidth="0" minHeight="80px" display="grid" gridTemplateColumns="58px 1fr" gap="9px" alignItems="center" textAlign="left" px="6px" py="1px" border="1px solid" borderColor={isTried ? 'madder' : 'edge'} borderRadius="4px"
+      background="ground" color="ink" cursor="pointer" _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '2px' }}>
+      <RecipeSample kind={kind} recipe={recipe} moving={isTried} />
+      <Box minWidth="0">
+        <Box fontWeight="600" fontSize="14.5px" lineHeight="1.2">{recipe.title}</Box>
+        <Box fontSize="12.5px" lineHeight="1.25" color="soft" mt="2px">{recipe.need}</Box>
+      </Box>
+    </chakra.button>
+  )
+})

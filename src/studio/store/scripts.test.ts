@@ -1,6 +1,7 @@
 // Scripts in the studio: who waits for the compiler, what asks nobody, and what is said to a page.
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import type { PageFacts } from '../../core/compile/page-facts'
+import { askedBy, takeFacts, type PageFacts } from '../../core/compile/page-facts'
+import { keyOf, planScript, withoutWords } from '../../core/compile/plan'
 import { findKind } from '../../core/effect/kinds'
 import type { FromStage, ToStage } from '../../stage/protocol'
 import type { FromCompiler, ToCompiler } from '../../worker/protocol'
@@ -52,13 +53,18 @@ function makeLink() {
       return () => listeners.delete(listener)
     },
   }
-  return { link, said, asked, ready: () => listeners.forEach((listener) => listener({ type: 'ready', now: 0 })) }
+  return { link, said, asked, ready: (isAgain = false) => listeners.forEach((listener) => listener({ type: 'ready', now: 0, isAgain })) }
 }
 
 const sourceOf = (kind: string, changes: object = {}, select = '.card') => {
   const found = findKind(kind)
   if (!found) throw new Error(kind)
   return { rig: found.expand({ ...(found.defaults as object), ...changes }, select, {}), names: { title: kind, name: `card-${kind}` }, sentence: 'What it does.', number: 1 }
+}
+/** What the server answers about a page with one tilt that has these facts. */
+function shapeFor(its: PageFacts) {
+  const sources = [sourceOf('tilt')]
+  return { key: keyOf(planScript(withoutWords(sources), takeFacts(its), { allows: [] }).shape), text: 'from the server', asked: askedBy(sources), facts: its }
 }
 const spring = (frequencyHz: number) => ({ follow: { kind: 'spring', frequencyHz, dampingRatio: 0.7 } })
 const texts = (said: readonly ToStage[]) => said.flatMap((message) => (message.type === 'play' ? [message.played.text] : []))
@@ -96,6 +102,10 @@ describe('scripts in the studio', () => {
     scripts.makeScriptPlay(link, () => undefined).play([sourceOf('tilt')])
     await settle()
     ready()
+    await settle()
+    expect(asked).toHaveLength(2)
+    // One that only says once more that it stands is the same page.
+    ready(true)
     await settle()
     expect(asked).toHaveLength(2)
     expect(worker().asked).toHaveLength(1)
@@ -175,10 +185,7 @@ describe('scripts in the studio', () => {
   })
 
   it('come from the server when a page opens, where its facts are the same', async () => {
-    const { planScript, keyOf, withoutWords } = await import('../../core/compile/plan')
-    const { takeFacts } = await import('../../core/compile/page-facts')
-    const key = keyOf(planScript(withoutWords([sourceOf('tilt')]), takeFacts(facts), { allows: [] }).shape)
-    vi.stubGlobal('fetch', () => Promise.resolve(Response.json({ key, text: 'from the server' })))
+    vi.stubGlobal('fetch', () => Promise.resolve(Response.json(shapeFor(facts))))
     const { link, said } = makeLink()
     scripts.foresee('site', 'page')
     const play = scripts.makeScriptPlay(link, () => undefined)
@@ -189,5 +196,23 @@ describe('scripts in the studio', () => {
     play.play([sourceOf('tilt')], [], ['hasOwnCode'])
     await settle()
     expect(FakeWorker.made).toHaveLength(1)
+  })
+
+  it('play by what the server foresees until the page tells its facts, and anew where these are others', async () => {
+    vi.stubGlobal('fetch', () => Promise.resolve(Response.json(shapeFor({ ...facts, hasBorders: true }))))
+    const { link, said } = makeLink()
+    let tell: () => void = () => undefined
+    const silent = new Promise<void>((resolve) => (tell = resolve))
+    scripts.foresee('site', 'page')
+    const play = scripts.makeScriptPlay({ ...link, ask: (message, take) => silent.then(() => link.ask(message, take)) }, () => undefined)
+    play.play([sourceOf('tilt')])
+    await settle()
+    expect(texts(said)).toEqual(['from the server'])
+    tell()
+    await settle()
+    worker().answer()
+    await settle()
+    expect(texts(said)).toHaveLength(2)
+    expect(texts(said)[1]).toContain('--card-tilt-x')
   })
 })

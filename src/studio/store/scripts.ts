@@ -10,6 +10,8 @@ import { doesStand, type Source } from '../../core/compile/effects'
 import { writesOf } from '../../core/compile/writes'
 import type { FromCompiler, ToCompiler } from '../../worker/protocol'
 import { whenIdle } from './idle'
+import { pageFactsSchema } from '../../stage/protocol'
+import { scriptAddress } from './script-address'
 import type { StageLink } from './stage-link'
 
 /** Scripts by their shapes, with stand-ins for numbers: a number that is dragged asks nobody. */
@@ -78,16 +80,24 @@ function withResolvers() {
   return { promise, resolve, reject }
 }
 
-const shapeSchema = z.object({ key: z.string(), text: z.string() }).nullable()
+const askedSchema = z.object({ read: z.array(z.string()), written: z.array(z.string()) })
+const shapeSchema = z.object({ key: z.string(), text: z.string(), asked: askedSchema, facts: pageFactsSchema }).nullable()
 
-/** What the server is writing meanwhile. */
-let coming: Promise<unknown> = Promise.resolve()
+/** What the server says of the page that opens: what was asked of it, and the facts that it found. */
+interface Foreseen {
+  readonly asked: string
+  readonly facts: PageFacts
+}
+
+/** What the server is writing meanwhile. It counts until a page has told its facts itself. */
+let coming: Promise<Foreseen | undefined> = Promise.resolve(undefined)
 
 /** The server writes the script of a page that opens, while the studio and its compiler are still being loaded. */
 export function foresee(siteId: string, pageId: string): void {
-  coming = fetch(`/api/sites/${siteId}/script?page=${pageId}`).then(async (response) => {
+  coming = fetch(scriptAddress(siteId, pageId)).then(async (response) => {
     const made = response.ok ? shapeSchema.parse(await response.json()) : null
     if (made) written.set(made.key, made.text)
+    return made ? { asked: JSON.stringify(made.asked), facts: made.facts } : undefined
   }).catch(() => undefined)
 }
 
@@ -136,15 +146,24 @@ export function makeScriptPlay(link: StageLink, onFail: (error: unknown) => void
   let inputs = ''
   /** What of the page that hangs on, as it is asked. */
   let about = JSON.stringify(askedBy([]))
-  /** What there is to know of the page; asked of it once. */
+  /** What there is to know of the page; asked of it once. What the server foresees plays until the page tells otherwise. */
   const factsAbout = (key: string): PageFacts | Promise<PageFacts> => {
-    const told = known.get(key)
-    if (told) return told
-    const coming = link.ask({ type: 'facts', key, asked: JSON.parse(key) as Asked }, (answer) => (answer.type === 'facts' && answer.key === key ? answer.facts : undefined))
-    const isStill = () => known.get(key) === coming
-    known.set(key, coming)
-    coming.then((facts) => isStill() && known.set(key, facts), () => isStill() && known.delete(key))
-    return coming
+    const already = known.get(key)
+    if (already) return already
+    const told = link.ask({ type: 'facts', key, asked: JSON.parse(key) as Asked }, (answer) => (answer.type === 'facts' && answer.key === key ? answer.facts : undefined))
+    const foreseen = coming.then((each) => (each?.asked === key ? each.facts : undefined))
+    const first = Promise.race([told, foreseen.then((facts) => facts ?? told)])
+    const isStill = () => known.get(key) === first
+    known.set(key, first)
+    const take = async (facts: PageFacts) => {
+      const before = await foreseen
+      coming = Promise.resolve(undefined)
+      if (!isStill()) return
+      known.set(key, facts)
+      if (before && JSON.stringify(before) !== JSON.stringify(facts)) playAnew()
+    }
+    told.then(take, () => isStill() && known.delete(key))
+    return first
   }
   const textFor = (sources: readonly Source[], allows: readonly FactName[], isUrgent: boolean): string | Promise<string> => {
     const facts = factsAbout(JSON.stringify(askedBy(sources)))
@@ -176,11 +195,15 @@ export function makeScriptPlay(link: StageLink, onFail: (error: unknown) => void
       if (mine === round) onFail(error)
     })
   }
-  const stop = link.listen(({ type }) => {
-    if (type !== 'ready') return
-    known.clear()
+  const playAnew = () => {
     inputs = ''
     show()
+  }
+  const stop = link.listen((message) => {
+    // One that stands since before anybody listened has been told everything.
+    if (message.type !== 'ready' || message.isAgain) return
+    known.clear()
+    playAnew()
   })
   return {
     play: (figures, overlaps = [], allows = []) => {

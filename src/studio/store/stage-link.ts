@@ -23,6 +23,8 @@ export interface StageLink {
 export function makeStageLink(): StageLink {
   let frame: HTMLIFrameElement | null = null
   let ready = false
+  /** Whether a page may be there that has not answered yet: it is told everything, and what it missed once more when it says that it stands. */
+  let greeted = false
   const waiting = new Map<ToStage['type'], ToStage>()
   const listeners = new Set<(message: FromStage) => void>()
   // The frame's origin is opaque, so no target origin can be named; the frame is ours and holds no secret.
@@ -32,15 +34,16 @@ export function makeStageLink(): StageLink {
     const message = fromStage.safeParse(event.data)
     if (!message.success) return console.warn('The page sent a message that the studio does not know.', message.error.issues)
     if (message.data.type === 'ready') {
+      // One that answers a greeting has heard what was said since.
+      if (!(greeted && message.data.isAgain)) for (const each of waiting.values()) post(each)
       ready = true
-      for (const each of waiting.values()) post(each)
     }
     for (const listener of listeners) listener(message.data)
   }
   const say: StageLink['say'] = (message) => {
     // What is said for the moment is not said again to whoever comes next.
     if (!momentary.has(message.type)) waiting.set(message.type, message)
-    if (ready) post(message)
+    if (ready || greeted) post(message)
   }
   /** The first message of which `take` makes something; undefined after so many ms. */
   const hearFirst = <Answer>(take: (message: FromStage) => Answer | undefined, mostMs: number) =>
@@ -70,17 +73,18 @@ export function makeStageLink(): StageLink {
       if (!ready) await hearFirst(({ type }) => type === 'ready' || undefined, mostMs)
     },
     greet: () => {
+      greeted = true
       post({ type: 'again' })
       for (const each of waiting.values()) post(each)
     },
     connect: (element) => {
       frame = element
-      ready = false
+      ready = greeted = false
       addEventListener('message', receive)
       return () => {
         removeEventListener('message', receive)
         frame = null
-        ready = false
+        ready = greeted = false
       }
     },
     listen: (listener) => {

@@ -1,7 +1,9 @@
 import { notFound } from 'next/navigation'
+import { preload } from 'react-dom'
 import { checkIdentifiers } from '@/server/identifiers'
 import { orProblem, Problem } from '@/server/problem'
 import { noSuchPage, readSite } from '@/server/sites'
+import { scriptAddress } from '@/studio/store/script-address'
 import { StudioScreen } from '@/studio/StudioScreen'
 import { Unavailable } from '@/studio/Unavailable'
 
@@ -22,5 +24,7 @@ async function open(params: Props['params']) {
   const { siteId, pageId } = checkIdentifiers(await params)
   const { site, revision } = await readSite(siteId)
   if (!site.pages.some(({ id }) => id === pageId)) throw noSuchPage()
+  // The script is written while the studio is still being loaded.
+  preload(scriptAddress(siteId, pageId), { as: 'fetch', crossOrigin: 'anonymous' })
   return { siteId, pageId, site, revision }
 }
