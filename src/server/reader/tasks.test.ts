@@ -15,7 +15,10 @@ function taskFor(script: Site['script'], change: Partial<ExportTask> = {}): Expo
 }
 const costOf = (task: ExportTask, what: string) => tasks.costs(task).find((cost) => cost.what === what)
 
-describe('what a script counts on', () => {
+/** Each weighing compiles the script a dozen times, ms. */
+const timeout = 60_000
+
+describe('what a script counts on', { timeout }, () => {
   it('is one entry for each fact and for taking off, in their order', () => {
     expect(tasks.costs(taskFor(undefined)).map(({ what }) => what)).toEqual([...factNames, 'takesOff'])
   })
@@ -41,7 +44,7 @@ describe('what a script counts on', () => {
   })
 })
 
-describe('the shape of a script', () => {
+describe('the shape of a script', { timeout }, () => {
   it('is one for whatever differs by numbers alone, and none where nothing is to be played', () => {
     const one = taskFor(undefined)
     const other: ExportTask = { ...one, site: { ...one.site, effects: one.site.effects.map((effect) => ({ ...effect, settings: { ...(effect.settings as object), acrossDeg: 17 } })) } }
