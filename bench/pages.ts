@@ -7,7 +7,7 @@ import { plainFacts, worstFacts, type Facts, type Leaving } from '../src/core/co
 import type { Figure } from '../src/core/export/plan'
 import { writeStylesheet } from '../src/core/export/stylesheet'
 import { findKind } from '../src/core/effect/kinds'
-import { readRig } from '../src/core/rig/schema'
+import { readRig } from '../src/core/rig/check'
 
 const here = new URL('.', import.meta.url).pathname
 const fragments = readFragments(`${here}..`)

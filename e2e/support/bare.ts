@@ -12,7 +12,7 @@ import { findIn, readTree } from '../../src/core/page/tree'
 import { comingsOf } from '../../src/core/rig/comings'
 import type { Names } from '../../src/core/rig/plan'
 import type { Rig } from '../../src/core/rig/rig'
-import { readRig } from '../../src/core/rig/schema'
+import { readRig } from '../../src/core/rig/check'
 import type { Sample } from '../../src/core/signal/sample'
 
 const fragments = readFragments('.')

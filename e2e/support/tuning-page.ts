@@ -1,5 +1,5 @@
 // A page with two rigs by hand on it, which between them have everything that can be drawn and dragged.
-import { readRig } from '../../src/core/rig/schema'
+import { readRig } from '../../src/core/rig/check'
 
 export const tuningPage = `<!doctype html>
 <html lang="en">

@@ -2,7 +2,8 @@
 import * as z from 'zod'
 import { factNames, type FactName } from '../core/compile/facts'
 import { lookNames } from '../core/look/look'
-import { sides } from '../core/rig/slot'
+import { sides } from '../core/rig/names'
+import { handleSchema } from '../core/rig/schema'
 import { phases, pointerTypes } from '../core/signal/sample'
 import { runNames } from '../core/trace/runs'
 
@@ -16,14 +17,15 @@ export type Played = z.infer<typeof played>
 
 /** A number of the word in hand as it is drawn on the page. `id` is its control; lengths in px or % of the area. */
 const valued = { id: z.string(), value: finite, least: finite, greatest: finite, unit: z.string() }
+const [inset, ring, softness, point, direction, zones] = handleSchema.options
 const shownHandle = z.discriminatedUnion('on', [
-  z.object({ on: z.literal('inset'), side: z.enum(sides), ...valued }),
-  z.object({ on: z.enum(['radius', 'diameter', 'reach']), ...valued }),
+  inset.extend(valued),
+  ring.extend(valued),
   /** The ring is `inner` px wide; the soft edge reaches so much further. */
-  z.object({ on: z.literal('softness'), inner: finite, ...valued }),
-  z.object({ on: z.literal('point'), axis: z.enum(['x', 'y']), from: finite, to: finite, ...valued }),
-  z.object({ on: z.literal('direction'), ...valued }),
-  z.object({ on: z.literal('zones'), along: z.enum(['columns', 'rows']), ...valued }),
+  softness.omit({ beyond: true }).extend({ inner: finite, ...valued }),
+  point.omit({ with: true }).extend(valued),
+  direction.extend(valued),
+  zones.extend(valued),
 ])
 export type ShownHandle = z.infer<typeof shownHandle>
 

@@ -1,20 +1,12 @@
 // Colours between stops, in OKLab or OKLCH (CSS Color Module Level 4, sections 9.2 and 12).
-import type { Stop } from './curve'
+import type { Described } from '../described'
+import type { colourCurveSchema, colourSchema } from '../rig/schema'
 import { easingFor } from './easing'
 
-/**
- * A colour in one of the two spaces: lightness 0..1; then a and b (about -0.4..0.4), or chroma 0..0.5 and hue in degrees;
- * then alpha 0..1.
- */
-export interface Colour {
-  readonly space: 'oklab' | 'oklch'
-  readonly values: readonly [number, number, number, number]
-}
+export type Colour = Described<typeof colourSchema>
 
 /** Colour stops in rising order of `at`, two at least, all in one space. Outside them the end colours hold. */
-export interface ColourCurve {
-  readonly colours: readonly Stop<Colour>[]
-}
+export type ColourCurve = Described<typeof colourCurveSchema>
 
 /** The colour at `x`: components with premultiplied alpha, the hue by the shorter way and not premultiplied. */
 export function colourOnCurve({ colours }: ColourCurve, x: number): Colour {

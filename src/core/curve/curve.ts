@@ -1,22 +1,11 @@
 // A curve: how a number becomes a value, by stops with easing between them.
+import type { Described } from '../described'
+import type { curveSchema } from '../rig/schema'
 import { easingFor } from './easing'
 
-/** A point of a curve. `easing` shapes the way from this stop to the next one (CSS text; `linear` when left out). */
-export interface Stop<Value = number> {
-  readonly at: number
-  readonly value: Value
-  readonly easing?: string | undefined
-}
-
-/**
- * Stops in rising order of `at`, two at least. Outside them the end values hold, or with `extend` the outermost
- * segments go on as straight lines. `step` rounds the value to whole steps of that size.
- */
-export interface Curve {
-  readonly stops: readonly Stop[]
-  readonly beyond?: 'clamp' | 'extend' | undefined
-  readonly step?: number | undefined
-}
+/** Stops in rising order of `at`, two at least. */
+export type Curve = Described<typeof curveSchema>
+export type Stop = Curve['stops'][number]
 
 /** The value of the curve at `x`. */
 export function valueOnCurve({ stops, beyond, step }: Curve, x: number): number {

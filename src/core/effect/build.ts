@@ -1,7 +1,8 @@
 // Short ways to write the members of a rig, with what most of them have in common.
 import type { Feel, Timed } from '../feel/feel'
 import type { Area, Channel, Output, Rig, Target } from '../rig/rig'
-import type { Slot, TransformFunction } from '../rig/slot'
+import type { TransformFunction } from '../rig/names'
+import type { Slot } from '../rig/slot'
 
 /** How what is only there with the pointer comes and goes. */
 export const comingFeel = (durationMs: number): Timed => ({ kind: 'timed', durationMs, easing: 'cubic-bezier(0.2, 0.7, 0.2, 1)', delayMs: 0 })

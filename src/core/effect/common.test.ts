@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { writeStylesheet } from '../export/stylesheet'
 import { planRig } from '../rig/plan'
-import { readRig } from '../rig/schema'
+import { readRig } from '../rig/check'
 import { knobValue, outputValue } from '../rig/values'
 import { slotName } from '../rig/slot'
 import type { Given } from './common'

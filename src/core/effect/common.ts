@@ -2,7 +2,7 @@
 import * as z from 'zod'
 import type { Insets } from '../geometry/insets'
 import type { Area, Rig } from '../rig/rig'
-import { sides } from '../rig/slot'
+import { sides } from '../rig/names'
 import type { Control, NumberControl } from './control'
 import type { Filled, Kind } from './kind'
 import { plainControls } from './plain-controls'

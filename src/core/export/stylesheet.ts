@@ -7,7 +7,8 @@ import { isPlain, markOfOutput, nameOfArea, pathOfPart, planRig, propertyOfChann
 import { poseOf } from '../rig/play'
 import { partOf, type Output, type Rig } from '../rig/rig'
 import { asOneSelector, selectOf } from '../rig/select'
-import { keptProperties, lawOf, propertyOf, sides, slotName, transformFunctions } from '../rig/slot'
+import { sides, transformFunctions } from '../rig/names'
+import { keptProperties, lawOf, propertyOf, slotName } from '../rig/slot'
 import { cssNumber, writeKnob, writeValue } from './css-value'
 import type { Figure } from './plan'
 

@@ -1,9 +1,9 @@
 // Direct: the value itself, at once.
+import type { Described } from '../described'
+import type { directSchema } from '../rig/schema'
 import type { Law } from './law'
 
-export interface Direct {
-  readonly kind: 'direct'
-}
+export type Direct = Described<typeof directSchema>
 
 export const direct: Law<Direct> = {
   move: (_feel, _from, _ms, out) => {

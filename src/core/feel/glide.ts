@@ -1,11 +1,9 @@
 // Glide: the gap halves again and again, in the same time each.
+import type { Described } from '../described'
+import type { glideSchema } from '../rig/schema'
 import type { Law } from './law'
 
-/** The gap halves every `halfLifeMs`, above 0. */
-export interface Glide {
-  readonly kind: 'glide'
-  readonly halfLifeMs: number
-}
+export type Glide = Described<typeof glideSchema>
 
 export const glide: Law<Glide> = {
   move: ({ halfLifeMs }, { gap }, ms, out) => {

@@ -1,12 +1,9 @@
 // A damped spring in closed form: x'' + 2 z w x' + w^2 (x - target) = 0, with w = 2 pi frequency.
+import type { Described } from '../described'
+import type { springSchema } from '../rig/schema'
 import type { Law, Motion } from './law'
 
-/** `frequencyHz`: undamped frequency in Hz, above 0. `dampingRatio`: 1 is critical, above 0. */
-export interface Spring {
-  readonly kind: 'spring'
-  readonly frequencyHz: number
-  readonly dampingRatio: number
-}
+export type Spring = Described<typeof springSchema>
 
 /** How fast a spring swings or parts in two decays: w * sqrt(|z^2 - 1|), per second. */
 export const splitOf = ({ frequencyHz, dampingRatio }: Spring) => 2 * Math.PI * frequencyHz * Math.sqrt(Math.abs(dampingRatio * dampingRatio - 1))

@@ -1,14 +1,10 @@
 // Timed: from where it is to the target in a given time, after a delay; as CSS transitions do it.
 import { easingFor } from '../curve/easing'
+import type { Described } from '../described'
+import type { timedSchema } from '../rig/schema'
 import type { Law } from './law'
 
-/** `durationMs` and `delayMs` from 0 on; `easing` as CSS text. */
-export interface Timed {
-  readonly kind: 'timed'
-  readonly durationMs: number
-  readonly easing: string
-  readonly delayMs: number
-}
+export type Timed = Described<typeof timedSchema>
 
 export const timed: Law<Timed> = {
   move: ({ durationMs, delayMs, easing }, { gap, share }, ms, out) => {

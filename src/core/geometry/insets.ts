@@ -1,17 +1,9 @@
 // Insets: how far inside (or, negative, outside) its edges a box counts.
+import type { Described } from '../described'
+import type { insetsSchema, lengthSchema } from '../rig/schema'
 
-/** A length along a side: px, or % of the box along the same axis. */
-export interface Length {
-  readonly value: number
-  readonly unit: 'px' | '%'
-}
-
-export interface Insets {
-  readonly top: Length
-  readonly right: Length
-  readonly bottom: Length
-  readonly left: Length
-}
+export type Length = Described<typeof lengthSchema>
+export type Insets = Described<typeof insetsSchema>
 
 /** How far inside one side lies, in px; `px` is the length of the box along the same axis. */
 export function insetOf(insets: Insets | undefined, side: keyof Insets, px: number): number {

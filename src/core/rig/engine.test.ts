@@ -8,7 +8,8 @@ import { readers } from '../signal/readers'
 import { between, glide, rig, spring, timed, trace } from './arbitrary'
 import { evaluate, type Boxes } from './evaluate'
 import type { Rig } from './rig'
-import { rigSchema, signalNames } from './schema'
+import { rigSchema } from './check'
+import { signalNames } from './schema'
 
 const boxes: Boxes = {
   window: { width: 1000, height: 700 },

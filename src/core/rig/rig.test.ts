@@ -6,7 +6,7 @@ import type { Sample } from '../signal/sample'
 import { evaluate } from './evaluate'
 import type { Rig } from './rig'
 import { clashesOf } from './clash'
-import { rigSchema } from './schema'
+import { rigSchema } from './check'
 import { transformOf } from './values'
 
 const box = { x: 100, y: 100, width: 200, height: 100 }

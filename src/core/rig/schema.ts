@@ -1,62 +1,109 @@
-// The checks that a rig passes at the border, with messages that name the place.
-import { selectorText, valueText, valueWithHoles } from './css-text'
+// The rig, described once: what is checked at the border, and what all types of it are read from (`rig.ts`, and beside each idea).
 import * as z from 'zod'
 import { parseEasing } from '../curve/easing'
 import { lookNames } from '../look/look'
-import { partOf, unitOfKnob, units, type Rig, type Unit } from './rig'
-import { filterFunctions, sides, slotName, transformFunctions, unitOf } from './slot'
+import { selectorText, valueText, valueWithHoles } from './css-text'
+import { filterFunctions, sides, transformFunctions, units } from './names'
 
 const number = (least: number, greatest: number) => z.number().min(least).max(greatest)
 const identifier = z.string().regex(/^[A-Za-z][A-Za-z0-9-]{0,39}$/, 'an identifier is a letter, then letters, digits and hyphens')
 const select = selectorText()
 const px = number(-1e6, 1e6)
+const axis = z.enum(['x', 'y'])
+
+// Feels: how a value follows its target in time.
 
 export const easingSchema = z.string().refine((text) => parseEasing(text) !== undefined, { error: 'is not an easing: use linear, linear(...), ease, ease-in, ease-out, ease-in-out, cubic-bezier(...) or steps(...)' })
 
+/** The value itself, at once. */
+export const directSchema = z.object({ kind: z.literal('direct') })
+
+/** The gap halves every so many ms. */
+export const glideSchema = z.object({ kind: z.literal('glide'), halfLifeMs: number(0.1, 60_000) })
+
+/** A damped spring, by what it would do without damping (Hz) and by how much it is damped (1: as fast as it can be without going past). */
 export const springSchema = z.object({ kind: z.literal('spring'), frequencyHz: number(0.05, 60), dampingRatio: number(0.05, 20) })
 
+/** From where it is to the target in a given time, after a delay; `easing` as CSS text. */
 export const timedSchema = z.object({ kind: z.literal('timed'), durationMs: number(0, 60_000), easing: easingSchema, delayMs: number(0, 60_000) })
 
-const glideSchema = z.object({ kind: z.literal('glide'), halfLifeMs: number(0.1, 60_000) })
+export const feelSchema = z.discriminatedUnion('kind', [directSchema, glideSchema, springSchema, timedSchema])
 
-export const feelSchema = z.discriminatedUnion('kind', [z.object({ kind: z.literal('direct') }), glideSchema, springSchema, timedSchema])
+// Curves: how a number becomes a value, by stops with easing between them.
 
 const rising = (stops: readonly { at: number }[]) => stops.every((stop, i) => i === 0 || stop.at > (stops[i - 1]?.at ?? -Infinity))
 const stopsOf = <Value extends z.ZodType>(value: Value) =>
   z
-    .array(z.object({ at: px, value, easing: easingSchema.optional() }))
+    .array(
+      z.object({
+        at: px,
+        value,
+        /** The way from this stop to the next one; `linear` when left out. */
+        easing: easingSchema.optional(),
+      }),
+    )
     .min(2, 'a curve needs two stops at least')
     .max(100)
     .refine(rising, { error: 'the stops of a curve rise from each to the next' })
     .readonly()
 
-export const curveSchema = z.object({ stops: stopsOf(px), beyond: z.enum(['clamp', 'extend']).optional(), step: z.number().positive().optional() })
+export const curveSchema = z.object({
+  stops: stopsOf(px),
+  /** Outside of the stops the end values hold (when left out), or the outermost segments go on as straight lines. */
+  beyond: z.enum(['clamp', 'extend']).optional(),
+  /** The value is rounded to whole steps of this size. */
+  step: z.number().positive().optional(),
+})
 
-const colourSchema = z.object({ space: z.enum(['oklab', 'oklch']), values: z.tuple([number(0, 1), number(-0.5, 0.5), z.number(), number(0, 1)]).readonly() })
+/** A colour: lightness 0..1; then a and b (about -0.4..0.4), or chroma 0..0.5 and hue in degrees; then alpha 0..1. */
+export const colourSchema = z.object({ space: z.enum(['oklab', 'oklch']), values: z.tuple([number(0, 1), number(-0.5, 0.5), z.number(), number(0, 1)]).readonly() })
+
 export const colourCurveSchema = z.object({
   colours: stopsOf(colourSchema).refine((stops) => stops.every(({ value }) => value.space === stops[0]?.value.space), { error: 'the colours of a curve are in one space' }),
 })
-export const anyCurveSchema = z.union([curveSchema, colourCurveSchema])
 
-const pose = z.union([px, z.tuple([px, px, px, px]).readonly()])
+// Signals: numbers read from the pointer in a frame of reference.
+
+/** One value, or one for each side: top, right, bottom, left. */
+export const poseSchema = z.union([px, z.tuple([px, px, px, px]).readonly()])
+
+/** A number for each look; those left out are as `off`. */
+export const lookValuesSchema = z.object({ off: px, on: px.optional(), pressed: px.optional(), still: px.optional() })
+
 const signalSchemas = [
+  /** 0..1 between the insets of the padding box; held at the ends, or running on. */
   z.object({ of: z.enum(['x', 'y', 'centredX', 'centredY']), beyond: z.enum(['clamp', 'extend']).optional() }),
+  /** px from the left or upper edge of the padding box, or from that of the border box, or from the middle. */
   z.object({ of: z.enum(['xPx', 'yPx']), from: z.enum(['padding', 'border', 'centre']).optional() }),
+  /**
+   * `angle`, `heading`: degrees clockwise from up, unwrapped: where the pointer is seen from the middle, or which way it moves. `speed`: px/s; it
+   * halves every 50 ms. `inside`, `pressed`, `focus`: 0 or 1.
+   */
   z.object({ of: z.enum(['angle', 'heading', 'speed', 'inside', 'pressed', 'focus']) }),
+  /** px from the middle, or from the edge of the border box: negative inside. */
   z.object({ of: z.literal('distance'), from: z.enum(['centre', 'edge']) }),
+  /** Which of columns x rows, row by row from 0. */
   z.object({ of: z.literal('zone'), columns: z.number().int().min(1).max(100), rows: z.number().int().min(1).max(100), hysteresisPx: number(0, 1000).optional() }),
+  /** Which of the elements that `among` matches is nearest. */
   z.object({ of: z.literal('nearest'), among: select, hysteresisPx: number(0, 1000).optional() }),
+  /** 1 once the pointer has travelled less than 3 px for so long. */
   z.object({ of: z.literal('still'), afterMs: number(1, 60_000) }),
+  /** 0 when the pointer is away, 1 when it is there, with times to come and to go. */
   z.object({ of: z.literal('here'), come: timedSchema, go: timedSchema }),
-  z.object({ of: z.enum(['entrySide', 'exitSide']), axis: z.enum(['x', 'y']).optional() }),
-  z.object({ of: z.literal('past'), axis: z.enum(['x', 'y']), lagMs: number(0, 2000) }),
+  /** Which side it came in or went out by: 0 top, 1 right, 2 bottom, 3 left; on one axis where given. */
+  z.object({ of: z.enum(['entrySide', 'exitSide']), axis: axis.optional() }),
+  /** px in the frame, as it was so long ago. */
+  z.object({ of: z.literal('past'), axis, lagMs: number(0, 2000) }),
+  /** 0..1 over each period of the trace's clock, while the pointer is there. */
   z.object({ of: z.literal('time'), periodMs: number(10, 3_600_000) }),
+  /** A number for each look of the match. */
   z.object({
     of: z.literal('look'),
-    values: z.object({ off: px, on: px.optional(), pressed: px.optional(), still: px.optional() }),
+    values: lookValuesSchema,
+    /** What any other match shows. */
     whose: z.literal('others').optional(),
-    enterFrom: pose.optional(),
-    leaveTo: pose.optional(),
+    enterFrom: poseSchema.optional(),
+    leaveTo: poseSchema.optional(),
   }),
 ] as const
 
@@ -66,228 +113,242 @@ export const signalNames: readonly string[] = signalSchemas.flatMap((schema) => 
   return of instanceof z.ZodLiteral ? [...of.values] : of.options
 })
 
-const signalSchema = z.discriminatedUnion('of', signalSchemas, {
+export const signalSchema = z.discriminatedUnion('of', signalSchemas, {
   error: ({ input }) => {
     const name = (input as { of?: unknown } | null | undefined)?.of
     return `there is no signal ${JSON.stringify(name) ?? 'without a name'}; signals are ${signalNames.join(', ')}`
   },
 })
 
-const length = z.object({ value: number(-10_000, 10_000), unit: z.enum(['px', '%']) })
-const insetsSchema = z.object({ top: length, right: length, bottom: length, left: length })
-const looksSchema = z.object({ goDelayMs: number(0, 60_000), stillMs: number(1, 60_000).optional(), atMostOne: z.boolean(), keys: z.boolean() })
+// Areas: where the pointer is read.
 
-const awaySchema = z.object({ kind: z.enum(['settle', 'hold', 'letGo']), pose: px })
-export const frameOfSchema = z.union([z.enum(['area', 'window']), z.object({ each: select }).strict(), z.object({ box: select }).strict()])
-const timingSchema = z.array(z.object({ from: z.enum([...lookNames, 'any']), to: z.enum(lookNames), feel: feelSchema })).max(20).readonly()
-const groupSchema = z.enum(['turn', 'travel', 'scale', 'light', 'state'])
-export const otherTargetSchema = z.union([z.object({ within: select }).strict(), z.object({ linked: select }).strict(), z.object({ part: identifier }).strict()])
-const targetSchema = z.union([z.literal('self'), otherTargetSchema])
+/** A length along a side: px, or % of the box along the same axis. */
+export const lengthSchema = z.object({ value: number(-10_000, 10_000), unit: z.enum(['px', '%']) })
 
-export const areaShape = z.object({
-  id: identifier,
-  of: z.enum(['each', 'group', 'window']),
-  select: z.union([z.literal(''), selectorText()]),
-  insets: insetsSchema.optional(),
-  box: z.enum(['still', 'live']),
-  among: z.enum(['one', 'all']),
-  beyond: z.literal('fellows').optional(),
-  bridge: select.optional(),
-  pointer: z.enum(['fine', 'any']),
-  touch: z.enum(['none', 'tap', 'drag-x', 'drag-y', 'drag']),
-  looks: looksSchema.optional(),
+export const insetsSchema = z.object({ top: lengthSchema, right: lengthSchema, bottom: lengthSchema, left: lengthSchema })
+
+/** The hover state machine of an area. Times in ms. */
+export const looksSchema = z.object({
+  /** How long it stays on after the last cause has gone. */
+  goDelayMs: number(0, 60_000),
+  /** After standing still for so long it shows `still`; never when left out. */
+  stillMs: number(1, 60_000).optional(),
+  /** At most one match is on; the latest cause wins. */
+  atMostOne: z.boolean(),
+  /** The keyboard's focus counts as a cause. */
+  keys: z.boolean(),
 })
-const areaSchema = areaShape.refine(({ of, select: text }) => of === 'window' || text !== '', { error: 'needs a selector', path: ['select'] })
 
-/** How a channel is followed. */
-export const followedShape = z.object({
+export const areaSchema = z
+  .object({
+    id: identifier,
+    /** Each element that `select` matches, all of them as one place, or the whole window (then nothing is selected). */
+    of: z.enum(['each', 'group', 'window']),
+    select: z.union([z.literal(''), selectorText()]),
+    /** How far inside its edges the area counts; negative: outside. */
+    insets: insetsSchema.optional(),
+    /** `still`: where it would lie if no effect moved it. `live`: where it is. */
+    box: z.enum(['still', 'live']),
+    /** Whether one match at most has the pointer, or all that hold it. */
+    among: z.enum(['one', 'all']),
+    /** Beyond its own box it counts only where the pointer is on another match: a light that goes over the border between two. */
+    beyond: z.literal('fellows').optional(),
+    /** More elements that count as the same place: inside the match, or anywhere for a group. */
+    bridge: select.optional(),
+    /** `fine`: a mouse or a pen only. `any`: a finger too. */
+    pointer: z.enum(['fine', 'any']),
+    /** What a finger does to it; the page scrolls along the axes that are left. */
+    touch: z.enum(['none', 'tap', 'drag-x', 'drag-y', 'drag']),
+    /** The hover looks of each match, where it has some. */
+    looks: looksSchema.optional(),
+  })
+  .refine(({ of, select: text }) => of === 'window' || text !== '', { error: 'needs a selector', path: ['select'] })
+
+// Channels: what follows the pointer.
+
+/**
+ * Where a channel lies when the pointer is not there: it settles at a pose (a number of the signal), holds what it had,
+ * or lets go: it holds, and the weight of its outputs goes to 0, so that the page's own style comes back.
+ */
+export const awaySchema = z.object({ kind: z.enum(['settle', 'hold', 'letGo']), pose: px })
+
+/** In whose coordinates the pointer is read: the area's, the window's, each element of a role's, or one box's. */
+export const frameOfSchema = z.union([z.enum(['area', 'window']), z.object({ each: select }).strict(), z.object({ box: select }).strict()])
+
+/** The feel of the way from one look to another. */
+export const timingSchema = z.object({ from: z.enum([...lookNames, 'any']), to: z.enum(lookNames), feel: feelSchema })
+
+/** One follower: a signal through a curve, following with one feel. */
+export const channelSchema = z.object({
   id: identifier,
+  area: identifier,
+  frame: frameOfSchema,
   signal: signalSchema,
   away: awaySchema,
   curve: curveSchema.optional(),
   feel: feelSchema,
+  /** The feel for the way to `away`. */
   going: feelSchema.optional(),
-  timing: timingSchema.optional(),
+  /** For looks: other feels for some pairs. */
+  timing: z.array(timingSchema).max(20).readonly().optional(),
+  /** The channel that tells whether this one is seen: while that is 0 it starts at the pointer, not where it was left. */
+  seenBy: identifier.optional(),
+  /** A chain of so many followers, each after the one before; the feel is a glide. */
   chain: z.number().int().min(1).max(60).optional(),
-  group: groupSchema,
+  /** What it moves; with reduced motion everything but `light` and `state` stays at its away pose. */
+  group: z.enum(['turn', 'travel', 'scale', 'light', 'state']),
 })
 
-const channelSchema = followedShape.extend({ area: identifier, frame: frameOfSchema, seenBy: identifier.optional() })
+// Outputs: what of an element they drive.
 
-const slotSchema = z.discriminatedUnion('on', [
+export const slotSchema = z.discriminatedUnion('on', [
+  /** Adds; scales multiply; a perspective stands alone. A translation may be in % of the element itself. */
   z.object({ on: z.literal('transform'), fn: z.enum(transformFunctions), unit: z.literal('%').optional() }),
+  /** Multiplies. */
   z.object({ on: z.literal('opacity') }),
+  /** Appends. */
   z.object({ on: z.literal('filter'), fn: z.enum(filterFunctions) }),
+  /** Cuts a side of the element; the larger one counts. */
   z.object({ on: z.literal('inset'), side: z.enum(sides) }),
+  /** Fills a hole of a layer. Shadows and backgrounds append, masks intersect; what fills one hole adds. */
   z.object({ on: z.enum(['shadow', 'background', 'mask']), layer: identifier, hole: identifier, unit: z.enum(units), neutral: px.optional() }),
+  /** Any CSS property or custom property: the last one wins, or they add, or multiply. */
   z.object({ on: z.literal('property'), name: z.string().regex(/^(--?)?[a-z][a-z0-9-]*$/i, 'is not the name of a CSS property'), unit: z.enum(units), law: z.enum(['replace', 'add', 'multiply']), neutral: px.optional() }),
 ])
 
-const outputSchema = z.object({
+/** Beside the frame's own element: some inside it, the elements in step with the matches, or a part. */
+const otherTargetSchema = z.union([z.object({ within: select }).strict(), z.object({ linked: select }).strict(), z.object({ part: identifier }).strict()])
+export const targetSchema = z.union([z.literal('self'), otherTargetSchema])
+
+/**
+ * One property of an element: `base + factor * knob * channel`, the channel through a curve of its own where there is
+ * one. Without a channel it stands still. Shown is `neutral + weight * strength * (value - neutral)`.
+ */
+export const outputSchema = z.object({
   to: targetSchema,
   slot: slotSchema,
   base: px,
   factor: px,
   knob: identifier.optional(),
   channel: identifier.optional(),
+  /** Which link of the channel's chain. */
   link: z.number().int().min(0).max(59).optional(),
-  curve: anyCurveSchema.optional(),
+  curve: z.union([curveSchema, colourCurveSchema]).optional(),
+  /** The channel that is its weight, 0..1. */
   weight: identifier.optional(),
   strength: number(0, 2),
 })
 
-const css = z.record(z.string().regex(/^(--?)?[a-z][a-z0-9-]*$/i, 'is not the name of a CSS property'), valueWithHoles(2000))
-const layerCss = valueWithHoles(2000, 'is not one CSS value with holes like {name}').min(1)
+// Knobs and tokens: what the designer may turn in the exported stylesheet, where each is a custom property.
 
-const tag = (start: string) => z.string().max(500).regex(new RegExp(`^<${start}[a-z][^<>]*>$`, 'i'), 'is not a tag')
-const roleSchema = z.object({
-  id: identifier,
-  title: z.string().min(1).max(60),
-  needs: z.enum(['yours', 'added', 'shell']),
-  shell: z.object({ open: tag(''), close: tag('/'), select, css: z.string().max(4000).regex(/^[^<]*$/, 'is no CSS') }).optional(),
-})
-
+/** How a number of an effect is drawn on the page, so that it can be dragged there. */
 export const handleSchema = z.discriminatedUnion('on', [
+  /** How far inside an edge of the area something counts. */
   z.object({ on: z.literal('inset'), side: z.enum(sides) }),
+  /** A ring round the pointer, of so many px; the same ring by its width; how far beyond its edges the area still counts, px. */
   z.object({ on: z.enum(['radius', 'diameter', 'reach']) }),
+  /** How much further than the ring of another number a soft edge reaches, px. */
   z.object({ on: z.literal('softness'), beyond: identifier }),
-  z.object({ on: z.literal('point'), axis: z.enum(['x', 'y']), with: identifier, from: px, to: px }),
+  /** One coordinate of a point on the area; `with` names the number of the other. `from` and `to` are the values at its two edges. */
+  z.object({ on: z.literal('point'), axis, with: identifier, from: px, to: px }),
+  /** An arrow from the middle of the area; degrees clockwise from up. */
   z.object({ on: z.literal('direction') }),
+  /** Into how many columns or rows the area is cut. */
   z.object({ on: z.literal('zones'), along: z.enum(['columns', 'rows']) }),
 ])
+
+export const knobSchema = z.object({
+  id: identifier,
+  value: z.number(),
+  unit: z.enum(units),
+  /** What it does, for the comment beside it. */
+  note: z.string().max(200),
+  /** It says how much of the effect is seen: the strength of the whole scales it. */
+  isAmount: z.boolean().optional(),
+  /** Another knob that it is a multiple of: then it is `value` times that one. */
+  times: identifier.optional(),
+  /** For rigs by hand: the least and greatest value that makes sense, and how it is drawn on the page. */
+  range: z.tuple([px, px]).readonly().refine(([least, greatest]) => least < greatest, { error: 'goes from the least to the greatest' }).optional(),
+  handle: handleSchema.optional(),
+})
+
+/** A colour, a gradient, a text or a picture: `{id}` in the rig's CSS stands for it. */
+export const tokenSchema = z.object({
+  id: identifier,
+  of: z.enum(['colour', 'gradient', 'text', 'picture']),
+  /** As CSS writes it. */
+  value: valueText(2000),
+  note: z.string().max(200),
+})
+
+// Roles, parts and rules: what an effect needs of a page, and adds to it.
+
+const tag = (start: string) => z.string().max(500).regex(new RegExp(`^<${start}[a-z][^<>]*>$`, 'i'), 'is not a tag')
+
+/** Markup that an element needs around it: its two tags, by what the page tells that it is there, and its CSS. */
+export const shellSchema = z.object({ open: tag(''), close: tag('/'), select, css: z.string().max(4000).regex(/^[^<]*$/, 'is no CSS') })
+
+/** What an element is to an effect; filled by pointing at it. */
+export const roleSchema = z.object({
+  id: identifier,
+  title: z.string().min(1).max(60),
+  /** Whether it works on elements of the page, is added at run time, or needs markup around it that the effect brings along. */
+  needs: z.enum(['yours', 'added', 'shell']),
+  shell: shellSchema.optional(),
+})
+
+const cssSchema = z.record(z.string().regex(/^(--?)?[a-z][a-z0-9-]*$/i, 'is not the name of a CSS property'), valueWithHoles(2000))
+
+/**
+ * A decorative element that the effect adds: to each match, inside it or inside another of its parts, or once for each
+ * link of a chain. It is hidden from assistive technology and takes no pointer events.
+ */
+export const partSchema = z.object({
+  id: identifier,
+  area: identifier,
+  inside: identifier.optional(),
+  count: z.number().int().min(1).max(60).optional(),
+  /** Seen only while the pointer is there, and until its values have come to rest: what nobody sees costs nothing. */
+  whileOn: z.boolean().optional(),
+  /** It covers the border of the match too; else it lies in the padding box. */
+  covers: z.literal('border').optional(),
+  /** It holds a copy of what the match holds, kept in step with it; nobody can select, focus or hear it. */
+  holds: z.literal('copy').optional(),
+  css: cssSchema,
+})
+
+/** Declarations that the effect brings along for the page's elements. */
+export const ruleSchema = z.object({
+  select,
+  css: cssSchema,
+  /** Only where the script is at work: without it the page stands as designed. `select` is then that of an area. */
+  whilePlayed: z.boolean().optional(),
+  /** The knobs and tokens stand on these elements too, which lie outside the areas. */
+  bearsKnobs: z.boolean().optional(),
+})
+
+/** One entry of a property that is a list: CSS with holes, `{name}`, which outputs on one target fill, or knobs and tokens of that id. */
+export const layerSchema = z.object({ id: identifier, css: valueWithHoles(2000, 'is not one CSS value with holes like {name}').min(1) })
 
 /** Widths of the window, as a media query says them. */
 export const mediaSchema = z.string().regex(/^\((min|max)-width: \d+px\)( and \(max-width: \d+px\))?$/, 'is not a width of the window')
 
-const rigShape = z.object({
+/** The rig, each member for itself: `check.ts` says what must be so among them. */
+export const rigShape = z.object({
   areas: z.array(areaSchema).min(1).max(20),
   channels: z.array(channelSchema).max(200),
-  knobs: z.array(z.object({ id: identifier, value: z.number(), unit: z.enum(units), note: z.string().max(200), isAmount: z.boolean().optional(), times: identifier.optional(), range: z.tuple([px, px]).readonly().refine(([least, greatest]) => least < greatest, { error: 'goes from the least to the greatest' }).optional(), handle: handleSchema.optional() })).max(200),
+  knobs: z.array(knobSchema).max(200),
   outputs: z.array(outputSchema).max(400),
-  parts: z.array(z.object({ id: identifier, area: identifier, inside: identifier.optional(), count: z.number().int().min(1).max(60).optional(), whileOn: z.boolean().optional(), covers: z.literal('border').optional(), holds: z.literal('copy').optional(), css })).max(100),
-  rules: z.array(z.object({ select, css, whilePlayed: z.boolean().optional(), bearsKnobs: z.boolean().optional() })).max(100),
-  layers: z.array(z.object({ id: identifier, css: layerCss })).max(100).optional(),
-  tokens: z.array(z.object({ id: identifier, of: z.enum(['colour', 'gradient', 'text', 'picture']), value: valueText(2000), note: z.string().max(200) })).max(100).optional(),
+  parts: z.array(partSchema).max(100),
+  rules: z.array(ruleSchema).max(100),
+  layers: z.array(layerSchema).max(100).optional(),
+  tokens: z.array(tokenSchema).max(100).optional(),
+  /** For rigs by hand: roles beside the effect's own; a selector names them `&id`, and the effect's own elements `&`. */
   roles: z.array(roleSchema).max(20).optional(),
+  /** Its rules count only where there is a mouse or a pen: what a finger could never lift would stay. */
   finePointerOnly: z.boolean().optional(),
+  /** It plays only where this media query of the window's width holds. */
   media: mediaSchema.optional(),
+  /** It does not play for visitors who prefer reduced motion. */
   notCalm: z.boolean().optional(),
 })
-
-/** Where something is wrong, and what. */
-type Report = (path: readonly (string | number)[], message: string) => void
-
-export const rigSchema = rigShape.superRefine((rig, context) => {
-  const report: Report = (path, message) => context.addIssue({ code: 'custom', path: [...path], message })
-  const given = <Item extends { id: string }>(items: readonly Item[]) => new Map(items.map((item) => [item.id, item]))
-  const [areas, channels, knobs, parts] = [given(rig.areas), given(rig.channels), given(rig.knobs), given(rig.parts)]
-  for (const list of ['areas', 'channels', 'knobs', 'parts', 'layers', 'tokens', 'roles'] as const) {
-    const items: readonly { id: string }[] = rig[list] ?? []
-    items.forEach(({ id }, i) => items.findIndex((each) => each.id === id) < i && report([list, i, 'id'], `"${id}" is used twice`))
-  }
-  const named = new Set([...rig.knobs, ...(rig.tokens ?? [])].map(({ id }) => id))
-  for (const list of ['parts', 'rules'] as const) {
-    rig[list].forEach(({ css: declarations }, i) => {
-      for (const [property, text] of Object.entries(declarations)) for (const [, id = ''] of text.matchAll(/\{([^}]*)\}/g)) if (!named.has(id)) report([list, i, 'css', property], `there is no knob or token "${id}"`)
-    })
-  }
-  rig.layers?.forEach(({ id, css: text }, i) => {
-    const filling = rig.outputs.filter(({ slot }) => 'layer' in slot && slot.layer === id)
-    const holes = new Set([...text.matchAll(/\{([^}]*)\}/g)].map(([, hole]) => hole))
-    const filled = new Set(filling.map(({ slot }) => ('hole' in slot ? slot.hole : '')))
-    for (const hole of holes) if (!filled.has(hole ?? '') && !named.has(hole ?? '')) report(['layers', i, 'css'], `nothing fills {${hole}}`)
-    for (const hole of filled) if (!holes.has(hole)) report(['layers', i, 'css'], `there is no hole {${hole}}`)
-    if (new Set(filling.map(({ slot, to }) => JSON.stringify([slot.on, to]))).size > 1) report(['layers', i], 'stands in one property of one target')
-  })
-  rig.channels.forEach((channel, i) => {
-    const area = areas.get(channel.area)
-    if (!area) report(['channels', i, 'area'], `there is no area "${channel.area}"`)
-    if (channel.signal.of === 'look' && area && !area.looks) report(['channels', i, 'signal'], `the area "${area.id}" has no looks`)
-    const seen = channel.seenBy === undefined ? undefined : channels.get(channel.seenBy)
-    if (channel.seenBy !== undefined && (!seen || seen.area !== channel.area || JSON.stringify(seen.frame) !== JSON.stringify(channel.frame))) {
-      report(['channels', i, 'seenBy'], `there is no channel "${channel.seenBy}" in the same area and frame`)
-    }
-    if (channel.chain !== undefined && (channel.feel.kind !== 'glide' || (channel.going && channel.going.kind !== 'glide'))) report(['channels', i, 'feel'], 'a chain follows by a glide')
-    if (channel.away.kind === 'letGo' && rig.outputs.some((output) => output.channel === channel.id && output.weight === undefined)) {
-      report(['channels', i, 'away'], 'an output of a channel that lets go needs a weight')
-    }
-  })
-  rig.knobs.forEach(({ id, times, handle }, i) => {
-    const other = handle?.on === 'softness' ? handle.beyond : handle?.on === 'point' ? handle.with : undefined
-    if (other !== undefined && !knobs.has(other)) report(['knobs', i, 'handle'], `there is no knob "${other}"`)
-    if (times !== undefined && !knobs.has(times)) report(['knobs', i, 'times'], `there is no knob "${times}"`)
-    const seen = new Set([id])
-    for (let next = times; next !== undefined; next = knobs.get(next)?.times) {
-      if (seen.has(next)) {
-        report(['knobs', i, 'times'], `"${id}" is a multiple of itself, by way of ${[...seen].slice(1).concat(id).map((each) => `"${each}"`).join(', ')}`)
-        break
-      }
-      seen.add(next)
-    }
-  })
-  rig.parts.forEach(({ area, inside, id }, i) => {
-    if (!areas.has(area)) report(['parts', i, 'area'], `there is no area "${area}"`)
-    if (inside !== undefined && rig.parts.findIndex((part) => part.id === inside) >= rig.parts.findIndex((part) => part.id === id)) report(['parts', i, 'inside'], `"${inside}" is no part that comes before it`)
-    if (inside !== undefined && !parts.has(inside)) report(['parts', i, 'inside'], `there is no part "${inside}"`)
-  })
-  rig.outputs.forEach((output, i) => {
-    const { knob, channel, weight, link, to, slot } = output
-    if (knob !== undefined && !knobs.has(knob)) report(['outputs', i, 'knob'], `there is no knob "${knob}"`)
-    for (const field of ['channel', 'weight'] as const) {
-      const id = output[field]
-      if (id !== undefined && !channels.has(id)) report(['outputs', i, field], `there is no channel "${id}"`)
-    }
-    const chain = channel === undefined ? undefined : channels.get(channel)?.chain
-    if (link !== undefined && link >= (chain ?? 0)) report(['outputs', i, 'link'], chain === undefined ? 'the channel is no chain' : `the chain has ${chain} links, counted from 0`)
-    const part = partOf(to)
-    if (part !== undefined && !parts.has(part)) report(['outputs', i, 'to'], `there is no part "${part}"`)
-    if ('layer' in slot && !given(rig.layers ?? []).has(slot.layer)) report(['outputs', i, 'slot', 'layer'], `there is no layer "${slot.layer}"`)
-    const twin = rig.outputs.find((other) => slotName(other.slot) === slotName(slot) && JSON.stringify(other.to) === JSON.stringify(to))
-    if (twin && unitOf(twin.slot) !== unitOf(slot)) report(['outputs', i, 'slot'], `${slotName(slot)} of one element is given in two units`)
-    if (weight !== undefined && channel !== undefined && channels.get(weight)?.area !== channels.get(channel)?.area) report(['outputs', i, 'weight'], 'a weight is read in the area of the channel')
-    if (slot.on === 'property' && !fitsProperty(slot.name, slot.unit)) report(['outputs', i, 'slot', 'unit'], `${slot.name} is not given in ${slot.unit === '' ? 'plain numbers' : slot.unit}`)
-    const unit = unitOfKnob(rig.knobs, knob)
-    if (unit !== undefined && unit !== '' && slotUnits(slot) && !slotUnits(slot)?.includes(unit)) report(['outputs', i, 'knob'], `the knob "${knob}" is in ${unit}, which does not fit ${slotName(slot)}`)
-  })
-})
-
-const lengths: readonly Unit[] = ['px', '%', 'em', 'rem', 'vw', 'vh']
-const angles: readonly Unit[] = ['deg', 'turn']
-
-/** The units that a slot takes; undefined where anything goes. */
-function slotUnits(slot: z.infer<typeof slotSchema>): readonly Unit[] | undefined {
-  switch (slot.on) {
-    case 'transform':
-      return /^(rotate|skew)/.test(slot.fn) ? angles : slot.fn.startsWith('scale') ? [''] : lengths
-    case 'filter':
-      return slot.fn === 'blur' ? lengths : slot.fn === 'hue-rotate' ? angles : ['']
-    case 'opacity':
-      return ['']
-    case 'inset':
-      return lengths
-    case 'property':
-      return slot.name.startsWith('--') ? undefined : [slot.unit]
-    case 'shadow':
-    case 'background':
-    case 'mask':
-      return [slot.unit]
-  }
-}
-
-const plainNumbers = /^(opacity|z-index|order|flex|flex-grow|flex-shrink|font-weight|line-height|scale|zoom|aspect-ratio|(fill|stroke|flood|stop)-opacity)$/
-const inTime = /(^|-)(duration|delay)$/
-const inAngles = /^(rotate|offset-rotate)$/
-const inLengths = /^(width|height|(min|max)-(width|height)|top|right|bottom|left|inset|gap|(row|column)-gap|margin|padding|(margin|padding)-.*|border-.*(width|radius)|border-radius|font-size|letter-spacing|word-spacing|text-indent|outline-(offset|width)|translate|perspective|stroke-width|text-underline-offset|text-decoration-thickness)$/
-
-/** Whether a property may be given in a unit; custom properties and those that are not listed take any. */
-function fitsProperty(name: string, unit: Unit): boolean {
-  if (plainNumbers.test(name)) return unit === '' || (name !== 'z-index' && name !== 'order' && unit === '%') || (name === 'line-height' && lengths.includes(unit))
-  if (inTime.test(name) && !name.startsWith('--')) return unit === 'ms' || unit === 's'
-  if (inAngles.test(name)) return angles.includes(unit)
-  return inLengths.test(name) ? lengths.includes(unit) : true
-}
-
-/** Reads a rig written by hand. Throws a ZodError whose first issue names the place. */
-export function readRig(value: unknown): Rig {
-  return rigSchema.parse(value)
-}

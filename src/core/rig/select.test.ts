@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { readRig } from './schema'
+import { readRig } from './check'
 import { areaOf, asOneSelector, selectOf, targetSelect } from './select'
 import { markOfOutput } from './plan'
 

@@ -1,26 +1,9 @@
 // Slots: what of an element a value may drive. Each has a neutral value and a law by which several values compose.
-import type { Unit } from './rig'
+import type { Described } from '../described'
+import type { Unit } from './names'
+import type { slotSchema } from './schema'
 
-/** The transform functions, in the order in which they are composed. */
-export const transformFunctions = ['translateX', 'translateY', 'perspective', 'translateZ', 'rotateX', 'rotateY', 'rotate', 'scale', 'scaleX', 'scaleY', 'skewX', 'skewY'] as const
-export type TransformFunction = (typeof transformFunctions)[number]
-
-export const filterFunctions = ['blur', 'brightness', 'contrast', 'saturate', 'grayscale', 'hue-rotate'] as const
-export type FilterFunction = (typeof filterFunctions)[number]
-
-export const sides = ['top', 'right', 'bottom', 'left'] as const
-
-export type Slot =
-  /** Adds; scales multiply; a perspective stands alone. A translation may be in % of the element itself. */
-  | { readonly on: 'transform'; readonly fn: TransformFunction; readonly unit?: '%' | undefined }
-  /** Multiplies. */
-  | { readonly on: 'opacity' }
-  /** Appends. */
-  | { readonly on: 'filter'; readonly fn: FilterFunction }
-  /** Cuts a side of the element; the larger one counts. */
-  | { readonly on: 'inset'; readonly side: (typeof sides)[number] }
-  /** Fills a hole of a layer. Shadows and backgrounds append, masks intersect; what fills one hole adds. */
-  | { readonly on: 'shadow' | 'background' | 'mask'; readonly layer: string; readonly hole: string; readonly unit: Unit; readonly neutral?: number | undefined }
+export type Slot = Described<typeof slotSchema>
   /** Any CSS property or custom property: the last one wins, or they add, or multiply. */
   | { readonly on: 'property'; readonly name: string; readonly unit: Unit; readonly law: 'replace' | 'add' | 'multiply'; readonly neutral?: number | undefined }
 

@@ -2,7 +2,8 @@
 import { colourOnCurve, cssColour } from '../curve/colour'
 import { valueOnCurve } from '../curve/curve'
 import type { Knob, Output, Rig } from './rig'
-import { composeValues, shownValue, slotName, transformFunctions, unitOf } from './slot'
+import { transformFunctions } from './names'
+import { composeValues, shownValue, slotName, unitOf } from './slot'
 
 /** The value of a channel (of one link of it) by id; undefined where it is not known. */
 export type ValueOf = (channel: string, link?: number) => number | undefined

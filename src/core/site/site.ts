@@ -3,7 +3,7 @@ import { factNames } from '../compile/facts'
 import * as z from 'zod'
 import { findKind } from '../effect/kinds'
 import { selectorText, valueText } from '../rig/css-text'
-import { units } from '../rig/rig'
+import { units } from '../rig/names'
 import { staysInside } from './path'
 
 export const siteFormat = 'glass-moth/1'

@@ -1,7 +1,8 @@
 // The element seen from above as it leans under a pointer at its right edge: where the edge goes, and where the eye is.
 import { Box, Flex } from '@chakra-ui/react'
 import type { Rig } from '../../core/rig/rig'
-import { slotName, type TransformFunction } from '../../core/rig/slot'
+import type { TransformFunction } from '../../core/rig/names'
+import { slotName } from '../../core/rig/slot'
 import { outputValue } from '../../core/rig/values'
 
 const half = 70

@@ -1,6 +1,6 @@
 // The gap between two edges over the whole travel of the pointer, in one window or over three widths.
 import { Box, Flex } from '@chakra-ui/react'
-import { sides } from '../../core/rig/slot'
+import { sides } from '../../core/rig/names'
 import { ActionMenu } from '../caption/ActionMenu'
 import { takeEdge, toggleGap } from '../frame/holding'
 import { useStudio, useView } from '../context'

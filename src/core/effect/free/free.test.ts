@@ -4,7 +4,7 @@ import { litRig, stackRig } from '../../../../e2e/support/tuning-page'
 import { planFigures } from '../../export/plan'
 import { writeStylesheet } from '../../export/stylesheet'
 import type { Rig } from '../../rig/rig'
-import { readRig, rigSchema } from '../../rig/schema'
+import { readRig, rigSchema } from '../../rig/check'
 import { tellValue } from '../tell'
 import { free } from '.'
 

@@ -1,6 +1,6 @@
 // Free: a rig written by hand. It is told by what it is made of, and each of its knobs, feels and curves is a word.
 import type { Rig } from '../../rig/rig'
-import { rigSchema } from '../../rig/schema'
+import { rigSchema } from '../../rig/check'
 import { asOneSelector } from '../../rig/select'
 import type { Slot } from '../../rig/slot'
 import type { Control, Piece } from '../control'

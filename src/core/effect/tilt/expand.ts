@@ -1,6 +1,7 @@
 // Tilt as a rig: two centred signals turn the card about its own axes; `inside` lifts and grows it.
 import type { Channel, Knob, Layer, Output, Part, Rig, Rule, Target, Token } from '../../rig/rig'
-import type { Slot, TransformFunction } from '../../rig/slot'
+import type { TransformFunction } from '../../rig/names'
+import type { Slot } from '../../rig/slot'
 import { areaOn, comingFeel, coverCss, fading, outputOn, rigOf, sliding, turning } from '../build'
 import { groundOf } from '../follow/expand'
 import type { Filled } from '../kind'

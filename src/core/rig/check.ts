@@ -1,0 +1,123 @@
+// What must be so among the members of a rig, with messages that name the place.
+import type { Unit } from './names'
+import { partOf, unitOfKnob, type Rig } from './rig'
+import { rigShape } from './schema'
+import { slotName, unitOf, type Slot } from './slot'
+
+/** Where something is wrong, and what. */
+type Report = (path: readonly (string | number)[], message: string) => void
+
+export const rigSchema = rigShape.superRefine((rig, context) => {
+  const report: Report = (path, message) => context.addIssue({ code: 'custom', path: [...path], message })
+  const given = <Item extends { id: string }>(items: readonly Item[]) => new Map(items.map((item) => [item.id, item]))
+  const [areas, channels, knobs, parts] = [given(rig.areas), given(rig.channels), given(rig.knobs), given(rig.parts)]
+  for (const list of ['areas', 'channels', 'knobs', 'parts', 'layers', 'tokens', 'roles'] as const) {
+    const items: readonly { id: string }[] = rig[list] ?? []
+    items.forEach(({ id }, i) => items.findIndex((each) => each.id === id) < i && report([list, i, 'id'], `"${id}" is used twice`))
+  }
+  const named = new Set([...rig.knobs, ...(rig.tokens ?? [])].map(({ id }) => id))
+  for (const list of ['parts', 'rules'] as const) {
+    rig[list].forEach(({ css: declarations }, i) => {
+      for (const [property, text] of Object.entries(declarations)) for (const [, id = ''] of text.matchAll(/\{([^}]*)\}/g)) if (!named.has(id)) report([list, i, 'css', property], `there is no knob or token "${id}"`)
+    })
+  }
+  rig.layers?.forEach(({ id, css: text }, i) => {
+    const filling = rig.outputs.filter(({ slot }) => 'layer' in slot && slot.layer === id)
+    const holes = new Set([...text.matchAll(/\{([^}]*)\}/g)].map(([, hole]) => hole))
+    const filled = new Set(filling.map(({ slot }) => ('hole' in slot ? slot.hole : '')))
+    for (const hole of holes) if (!filled.has(hole ?? '') && !named.has(hole ?? '')) report(['layers', i, 'css'], `nothing fills {${hole}}`)
+    for (const hole of filled) if (!holes.has(hole)) report(['layers', i, 'css'], `there is no hole {${hole}}`)
+    if (new Set(filling.map(({ slot, to }) => JSON.stringify([slot.on, to]))).size > 1) report(['layers', i], 'stands in one property of one target')
+  })
+  rig.channels.forEach((channel, i) => {
+    const area = areas.get(channel.area)
+    if (!area) report(['channels', i, 'area'], `there is no area "${channel.area}"`)
+    if (channel.signal.of === 'look' && area && !area.looks) report(['channels', i, 'signal'], `the area "${area.id}" has no looks`)
+    const seen = channel.seenBy === undefined ? undefined : channels.get(channel.seenBy)
+    if (channel.seenBy !== undefined && (!seen || seen.area !== channel.area || JSON.stringify(seen.frame) !== JSON.stringify(channel.frame))) {
+      report(['channels', i, 'seenBy'], `there is no channel "${channel.seenBy}" in the same area and frame`)
+    }
+    if (channel.chain !== undefined && (channel.feel.kind !== 'glide' || (channel.going && channel.going.kind !== 'glide'))) report(['channels', i, 'feel'], 'a chain follows by a glide')
+    if (channel.away.kind === 'letGo' && rig.outputs.some((output) => output.channel === channel.id && output.weight === undefined)) {
+      report(['channels', i, 'away'], 'an output of a channel that lets go needs a weight')
+    }
+  })
+  rig.knobs.forEach(({ id, times, handle }, i) => {
+    const other = handle?.on === 'softness' ? handle.beyond : handle?.on === 'point' ? handle.with : undefined
+    if (other !== undefined && !knobs.has(other)) report(['knobs', i, 'handle'], `there is no knob "${other}"`)
+    if (times !== undefined && !knobs.has(times)) report(['knobs', i, 'times'], `there is no knob "${times}"`)
+    const seen = new Set([id])
+    for (let next = times; next !== undefined; next = knobs.get(next)?.times) {
+      if (seen.has(next)) {
+        report(['knobs', i, 'times'], `"${id}" is a multiple of itself, by way of ${[...seen].slice(1).concat(id).map((each) => `"${each}"`).join(', ')}`)
+        break
+      }
+      seen.add(next)
+    }
+  })
+  rig.parts.forEach(({ area, inside, id }, i) => {
+    if (!areas.has(area)) report(['parts', i, 'area'], `there is no area "${area}"`)
+    if (inside !== undefined && rig.parts.findIndex((part) => part.id === inside) >= rig.parts.findIndex((part) => part.id === id)) report(['parts', i, 'inside'], `"${inside}" is no part that comes before it`)
+    if (inside !== undefined && !parts.has(inside)) report(['parts', i, 'inside'], `there is no part "${inside}"`)
+  })
+  rig.outputs.forEach((output, i) => {
+    const { knob, channel, weight, link, to, slot } = output
+    if (knob !== undefined && !knobs.has(knob)) report(['outputs', i, 'knob'], `there is no knob "${knob}"`)
+    for (const field of ['channel', 'weight'] as const) {
+      const id = output[field]
+      if (id !== undefined && !channels.has(id)) report(['outputs', i, field], `there is no channel "${id}"`)
+    }
+    const chain = channel === undefined ? undefined : channels.get(channel)?.chain
+    if (link !== undefined && link >= (chain ?? 0)) report(['outputs', i, 'link'], chain === undefined ? 'the channel is no chain' : `the chain has ${chain} links, counted from 0`)
+    const part = partOf(to)
+    if (part !== undefined && !parts.has(part)) report(['outputs', i, 'to'], `there is no part "${part}"`)
+    if ('layer' in slot && !given(rig.layers ?? []).has(slot.layer)) report(['outputs', i, 'slot', 'layer'], `there is no layer "${slot.layer}"`)
+    const twin = rig.outputs.find((other) => slotName(other.slot) === slotName(slot) && JSON.stringify(other.to) === JSON.stringify(to))
+    if (twin && unitOf(twin.slot) !== unitOf(slot)) report(['outputs', i, 'slot'], `${slotName(slot)} of one element is given in two units`)
+    if (weight !== undefined && channel !== undefined && channels.get(weight)?.area !== channels.get(channel)?.area) report(['outputs', i, 'weight'], 'a weight is read in the area of the channel')
+    if (slot.on === 'property' && !fitsProperty(slot.name, slot.unit)) report(['outputs', i, 'slot', 'unit'], `${slot.name} is not given in ${slot.unit === '' ? 'plain numbers' : slot.unit}`)
+    const unit = unitOfKnob(rig.knobs, knob)
+    if (unit !== undefined && unit !== '' && slotUnits(slot) && !slotUnits(slot)?.includes(unit)) report(['outputs', i, 'knob'], `the knob "${knob}" is in ${unit}, which does not fit ${slotName(slot)}`)
+  })
+})
+
+const lengths: readonly Unit[] = ['px', '%', 'em', 'rem', 'vw', 'vh']
+const angles: readonly Unit[] = ['deg', 'turn']
+
+/** The units that a slot takes; undefined where anything goes. */
+function slotUnits(slot: Slot): readonly Unit[] | undefined {
+  switch (slot.on) {
+    case 'transform':
+      return /^(rotate|skew)/.test(slot.fn) ? angles : slot.fn.startsWith('scale') ? [''] : lengths
+    case 'filter':
+      return slot.fn === 'blur' ? lengths : slot.fn === 'hue-rotate' ? angles : ['']
+    case 'opacity':
+      return ['']
+    case 'inset':
+      return lengths
+    case 'property':
+      return slot.name.startsWith('--') ? undefined : [slot.unit]
+    case 'shadow':
+    case 'background':
+    case 'mask':
+      return [slot.unit]
+  }
+}
+
+const plainNumbers = /^(opacity|z-index|order|flex|flex-grow|flex-shrink|font-weight|line-height|scale|zoom|aspect-ratio|(fill|stroke|flood|stop)-opacity)$/
+const inTime = /(^|-)(duration|delay)$/
+const inAngles = /^(rotate|offset-rotate)$/
+const inLengths = /^(width|height|(min|max)-(width|height)|top|right|bottom|left|inset|gap|(row|column)-gap|margin|padding|(margin|padding)-.*|border-.*(width|radius)|border-radius|font-size|letter-spacing|word-spacing|text-indent|outline-(offset|width)|translate|perspective|stroke-width|text-underline-offset|text-decoration-thickness)$/
+
+/** Whether a property may be given in a unit; custom properties and those that are not listed take any. */
+function fitsProperty(name: string, unit: Unit): boolean {
+  if (plainNumbers.test(name)) return unit === '' || (name !== 'z-index' && name !== 'order' && unit === '%') || (name === 'line-height' && lengths.includes(unit))
+  if (inTime.test(name) && !name.startsWith('--')) return unit === 'ms' || unit === 's'
+  if (inAngles.test(name)) return angles.includes(unit)
+  return inLengths.test(name) ? lengths.includes(unit) : true
+}
+
+/** Reads a rig written by hand. Throws a ZodError whose first issue names the place. */
+export function readRig(value: unknown): Rig {
+  return rigSchema.parse(value)
+}
