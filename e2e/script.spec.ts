@@ -67,6 +67,43 @@ test('a page with code of its own is told when an effect comes on, goes off and 
   await eventually(told).toEqual(['tilt-on one', 'tilt-settled one', 'tilt-off one', 'tilt-settled one'])
 })
 
+const zones = rigFrom({ select: '.card', pointer: 'fine' }, [
+  { id: 'column', signal: { of: 'zone', columns: 2, rows: 1 } },
+  { id: 'row', signal: { of: 'zone', columns: 1, rows: 4 } },
+  { id: 'lean', signal: { of: 'centredX' }, feel: spring },
+], [
+  { slot: { on: 'opacity' }, base: 1, factor: -0.1, channel: 'column' },
+  { slot: { on: 'transform', fn: 'translateX' }, factor: 2, channel: 'column' },
+  { slot: { on: 'transform', fn: 'translateY' }, factor: 2, channel: 'row' },
+  { slot: { on: 'transform', fn: 'rotate' }, factor: 2, channel: 'lean' },
+])
+
+test('of several zones in one area each is told for itself, and when it changes alone', async ({ page }) => {
+  await playReal(page, html, { cards: zones }, true)
+  await page.evaluate(() => {
+    const told: string[] = []
+    for (const name of ['cards-zone-column', 'cards-zone-row']) addEventListener(name, (event) => told.push(`${name} ${String((event as CustomEvent).detail)}`))
+    Object.assign(window, { told })
+  })
+  const told = () => page.evaluate(() => (window as unknown as { told: string[] }).told)
+  await page.mouse.move(230, 290)
+  await page.waitForTimeout(400)
+  expect(await told()).toEqual(['cards-zone-column 1', 'cards-zone-row 3'])
+  await page.mouse.move(230, 210)
+  await page.waitForTimeout(400)
+  expect(await told()).toEqual(['cards-zone-column 1', 'cards-zone-row 3', 'cards-zone-row 2'])
+  await expect(page.locator('.card').first()).toHaveAttribute('data-cards-zone-row', '2')
+})
+
+test('zones are taken off with the rest', async ({ page }) => {
+  const driven = await drive(page, html, { cards: zones })
+  await driven.hear({ t: 10, x: 230, y: 290 })
+  await driven.frame(600)
+  await expect(page.locator('[data-cards-zone-column="1"][data-cards-zone-row="3"]')).toHaveCount(1)
+  await driven.detach()
+  expect(await page.evaluate(() => [...document.querySelectorAll('.card')].flatMap((card) => card.getAttributeNames()))).not.toContain('data-cards-zone-row')
+})
+
 test('an effect that cannot be played is turned off and named once, and the others play on', async ({ page }) => {
   const named: string[] = []
   page.on('console', (message) => message.type() === 'error' && named.push(message.text()))

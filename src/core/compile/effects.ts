@@ -1,10 +1,9 @@
 // How an effect is written in a script: for each area and each frame of reference of its rig, a table of values.
 import type { Names } from '../rig/plan'
 import type { Coming } from '../rig/comings'
-import { markOfOutput, nameOfArea, pathOfPart, planRig } from '../rig/plan'
-import type { PlayedFigure, Write } from '../rig/played'
+import { markOfOutput, nameOfArea, pathOfPart, planRig, sharesEye, type AreaPlan, type Write } from '../rig/plan'
 import { selectOf } from '../rig/select'
-import { partOf, type Area, type Channel, type FrameOf, type Output, type Rig } from '../rig/rig'
+import { partOf, type Area, type Channel, type FrameOf, type Output, type Part, type Rig } from '../rig/rig'
 import { neutralOf, propertyOf } from '../rig/slot'
 import { outputValue } from '../rig/values'
 import { poseOf } from '../rig/play'
@@ -73,22 +72,22 @@ export function measureFor(select: string, box: Area['box'], moved: readonly Mov
 
 /** One effect of the page, by area and frame of reference; `comings` are the stylesheet's. */
 export function draftsOf({ rig, names, sentence }: Source, comings: readonly Coming[], constants: Constants, { hasBorders, hasOwnCode }: Facts, measureOf: (select: string, box: Area['box']) => Measure, moved: readonly string[]): readonly EffectDraft[] {
-  const figures = planRig(rig, names)
+  const plans = planRig(rig, names)
   return rig.areas.flatMap((area, index) => {
-    const figure = figures[index]
-    if (!figure) return []
-    const frames = figure.frames.length > 0 ? figure.frames : [{ of: 'area' as const, channels: [] }]
+    const plan = plans[index]
+    if (!plan) return []
+    const frames = plan.frames.length > 0 ? plan.frames : [{ of: 'area' as const, channels: [] }]
     return frames.map(({ of, channels }, n): EffectDraft => {
-      const measure = figure.sharesEye ? 'turned' : measureOf(typeof of === 'object' ? (Object.values(of)[0] ?? '') : area.select, area.box)
+      const measure = sharesEye(rig) ? 'turned' : measureOf(typeof of === 'object' ? (Object.values(of)[0] ?? '') : area.select, area.box)
       const isArea = of === 'area'
       const members = channels.map(({ id }) => rig.channels.find((channel) => channel.id === id)).filter((channel): channel is Channel => channel !== undefined)
       const around = { insets: isArea ? area.insets : undefined, isBetween: (isArea && (area.insets === undefined || area.of !== 'each')) || of === 'window', measure, hasBorders }
       const isDone = (id: string | undefined) => comings.some((coming) => coming.id === id)
-      const written = channels.filter(({ id }) => !isDone(id)).flatMap(({ id, writes, seenBy }) => (writes.length > 0 ? writes : [bareWrite]).map((write) => ({ id, write, on: targetOf(write, rig, names), seenBy: seenBy === undefined ? undefined : channels[seenBy]?.id })))
+      const written = channels.filter(({ id }) => !isDone(id)).flatMap(({ id, writes, seenBy, zone }) => (writes.length > 0 ? writes : [bareWrite]).map((write, n) => ({ id, write, zone: n === 0 ? zone : undefined, on: targetOf(write, rig, names), seenBy: seenBy === undefined ? undefined : channels[seenBy]?.id })))
       const indexOf = (seenBy: string | undefined) => (isDone(seenBy) ? ('stylesheet' as const) : seenBy === undefined ? -1 : written.findIndex(({ id }) => id === seenBy))
-      const values = written.flatMap(({ id, write, on, seenBy }) => {
+      const values = written.flatMap(({ id, write, on, seenBy, zone }) => {
         const channel = members.find((each) => each.id === id)
-        return channel ? [{ fields: writeChannel(channel, write, indexOf(seenBy), around, constants), on }] : []
+        return channel ? [{ fields: writeChannel(channel, write, indexOf(seenBy), { ...around, zone }, constants), on }] : []
       })
       const come = isArea ? comings.filter((coming) => coming.area === area.id) : []
       const seenOn = channels.flatMap(({ writes }) => writes.map(({ to }) => to))
@@ -96,11 +95,11 @@ export function draftsOf({ rig, names, sentence }: Source, comings: readonly Com
         name: nameOfArea(names, rig, area.id),
         ownName: nameOfArea({ ...names, shared: undefined }, rig, area.id),
         of, values,
-        fields: fieldsOf(rig, names, area, figure, of, n === 0, measure, values.map((value) => value.fields), moved, seenOn.includes(undefined)),
+        fields: fieldsOf(rig, names, area, plan, of, n === 0, measure, values.map((value) => value.fields), moved, seenOn.includes(undefined)),
         ...timesOf(come, hasOwnCode || values.some((value) => value.fields.has('beginsUnseen')) || rig.parts.some((part) => part.whileOn && part.area === area.id)),
         within: [...new Set(seenOn.flatMap((to) => (to && 'within' in to ? [to.within] : [])))],
         linked: [...new Set(seenOn.flatMap((to) => (to && 'linked' in to ? [to.linked] : [])))],
-        parts: n === 0 ? (figure.parts ?? []).map((part) => writePart(part, names)) : [],
+        parts: n === 0 ? plan.parts.map((part) => writePart(part, names)) : [],
         shownWhileOn: n === 0 ? rig.parts.filter((part) => part.whileOn && part.area === area.id).map(({ id }) => `:scope${pathOfPart(rig, names, id)}`) : [],
         sentence: index + n === 0 ? sentence : undefined,
       }
@@ -124,7 +123,7 @@ function targetOf({ to }: Write, rig: Rig, names: Names): Targets {
 /** What nothing is written of is followed all the same, since others hang on it. */
 const bareWrite: Write = { property: '' }
 
-function fieldsOf(rig: Rig, names: Names, area: Area, figure: PlayedFigure, of: FrameOf, isFirst: boolean, measure: Measure, values: readonly Fields[], moved: readonly string[], onSelf: boolean): Fields {
+function fieldsOf(rig: Rig, names: Names, area: Area, plan: AreaPlan, of: FrameOf, isFirst: boolean, measure: Measure, values: readonly Fields[], moved: readonly string[], onSelf: boolean): Fields {
   const name = nameOfArea(names, rig, area.id)
   const fields = new Map<string, string>([['select', quote(area.of === 'window' ? ':root' : area.select)], ['name', quote(name)], ['mark', quote(`data-${name}`)]])
   const set = (field: string, isSo: boolean, text = 'true') => isSo && fields.set(field, text)
@@ -134,7 +133,7 @@ function fieldsOf(rig: Rig, names: Names, area: Area, figure: PlayedFigure, of: 
   fields.set('notForeign', quote(area.of === 'window' ? '*' : [...new Set([area.select, ...(area.bridge === undefined ? [] : [area.bridge]), ...moved])].join(', ')))
   set('findsAll', findsAll)
   set('stands', stands)
-  set('keeps', findsAll || has('holds') || (isFirst && figure.parts !== undefined))
+  set('keeps', findsAll || has('holds') || (isFirst && plan.parts.length > 0))
   set('seenOnSelf', onSelf)
   set('isGroup', area.of === 'group')
   set('isWindow', area.of === 'window')
@@ -156,7 +155,7 @@ function fieldsOf(rig: Rig, names: Names, area: Area, figure: PlayedFigure, of: 
 }
 
 /** A part as a script holds it. */
-function writePart({ id, inside, count, covers, holds }: NonNullable<PlayedFigure['parts']>[number], { name }: Names): string {
+function writePart({ id, inside, count, covers, holds }: Part, { name }: Names): string {
   return `{ part: ${quote(`${name}-${id}`)}${inside === undefined ? '' : `, inside: ${quote(`${name}-${inside}`)}`}${count === undefined ? '' : `, count: ${count}`}${covers ? ', coversBorder: true' : ''}${holds ? ', copies: true' : ''} }`
 }
 

@@ -13,7 +13,7 @@ import type { Fields } from './values'
 
 /** Members of effects and of values that a script may ask for: by their names alone, so none is of both. */
 export const effectMembers = ['select', 'name', 'alsoNamed', 'mark', 'notForeign', 'findsAll', 'comes', 'comesMs', 'goesMs', 'seenOnSelf', 'seenWithin', 'seenLinked', 'keeps', 'stands', 'isGroup', 'isWindow', 'amongAll', 'fellows', 'insets', 'bridge', 'measure', 'readsIn', 'readsInBox', 'readsInWindow', 'fine', 'taps', 'focuses', 'looks', 'parts', 'shownWhileOn'] as const
-export const valueMembers = ['property', 'pose', 'curve', 'feel', 'going', 'band', 'leave', 'holds', 'seenBy', 'beginsUnseen', 'links', 'link', 'halfLifeMs', 'goingHalfLifeMs', 'due', 'isEndless', 'byLook', 'timing', 'start', 'digits', 'onSelf', 'within', 'linked', 'onParts', 'as', 'tellsZone'] as const
+export const valueMembers = ['property', 'pose', 'curve', 'feel', 'going', 'band', 'leave', 'holds', 'seenBy', 'beginsUnseen', 'links', 'link', 'halfLifeMs', 'goingHalfLifeMs', 'due', 'isEndless', 'byLook', 'timing', 'start', 'digits', 'onSelf', 'within', 'linked', 'onParts', 'as', 'zone'] as const
 
 /** What is written by hand of a script, and what is known of its members: with stand-ins for numbers, since one that is dragged makes no other script. */
 export interface Shape {
@@ -104,7 +104,7 @@ function givenOf(tables: readonly EffectTable[], sources: readonly Source[], con
     partsCopy: sources.some(({ rig }) => rig.parts.some(({ holds }) => holds)),
     partsCover: hasBorders && sources.some(({ rig }) => rig.parts.some(({ covers }) => covers)),
     partsCount: sources.some(({ rig }) => rig.parts.some(({ count }) => count !== undefined)),
-    hasStates: some('tellsZone'),
+    hasZones: some('zone'),
     sharesEye: sources.some(({ rig }) => sharesEye(rig)),
     tells: hasOwnCode,
   }

@@ -6,7 +6,7 @@ import type { Pose, Signal } from '../signal/signal'
 import { restBand } from '../feel/follower'
 import { spanOf } from '../rig/play'
 import type { Channel } from '../rig/rig'
-import type { Write } from '../rig/played'
+import type { Write } from '../rig/plan'
 import { type Constants, writeEasing, writeFeel } from './feels'
 import { number, quote } from './literal'
 
@@ -21,6 +21,8 @@ interface Surroundings {
   readonly isBetween: boolean
   readonly measure: string
   readonly hasBorders: boolean
+  /** How the page is told of a zone. */
+  readonly zone?: string | undefined
 }
 
 type Of<Name extends Signal['of']> = Extract<Signal, { of: Name }>
@@ -55,6 +57,7 @@ const writePose = (pose: Pose, side: string): string => (typeof pose === 'number
 /** What each signal is in a script: how it is read, what it is while the pointer is away, when it changes by itself. */
 export function writeSignal(signal: Signal, around: Surroundings, constants: Constants): Fields {
   const fields = (read: string, more: Readonly<Record<string, string>> = {}): Fields => new Map(Object.entries({ read, ...more }))
+  const told: Readonly<Record<string, string>> = around.zone === undefined ? {} : { zone: quote(around.zone) }
   switch (signal.of) {
     case 'x':
     case 'y':
@@ -75,10 +78,10 @@ export function writeSignal(signal: Signal, around: Surroundings, constants: Con
     case 'zone': {
       const { insets } = around
       const four = `[${inset(insets, 'top', 'height')}, ${inset(insets, 'right', 'width')}, ${inset(insets, 'bottom', 'height')}, ${inset(insets, 'left', 'width')}]`
-      return fields(`(at, follower) => zoneOf(at, follower, ${signal.columns}, ${signal.rows}, ${number(signal.hysteresisPx ?? 0)}, ${four})`, { tellsZone: 'true' })
+      return fields(`(at, follower) => zoneOf(at, follower, ${signal.columns}, ${signal.rows}, ${number(signal.hysteresisPx ?? 0)}, ${four})`, told)
     }
     case 'nearest':
-      return fields(`(at, follower) => nearestOf(follower, ${quote(signal.among)}, ${number(signal.hysteresisPx ?? 0)}, ${around.measure})`, { tellsZone: 'true' })
+      return fields(`(at, follower) => nearestOf(follower, ${quote(signal.among)}, ${number(signal.hysteresisPx ?? 0)}, ${around.measure})`, told)
     case 'inside':
       return fields('() => 1')
     case 'pressed':

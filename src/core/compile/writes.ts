@@ -16,10 +16,10 @@ export function writesOf(sources: readonly Source[]): readonly Written[] {
     const mark = `data-${name}`
     return [{ name: mark, select: ground }, ...frames.flatMap(({ of, channels }) => {
       const frame = typeof of === 'object' && 'each' in of ? of.each : ground
-      return channels.flatMap(({ writes }) => writes.flatMap(({ property, to }) => {
+      return channels.flatMap(({ zone, writes }) => [...(zone === undefined ? [] : [{ name: `${mark}-${zone}`, select: frame }]), ...writes.flatMap(({ property, to }) => {
         const select = targetSelect(frame, to ?? 'self')
-        return [property, mark, ...Object.values(own ?? {})].map((each) => ({ name: each, select }))
-      }))
+        return [property, mark, ...Object.values(own)].map((each) => ({ name: each, select }))
+      })])
     })]
   }))
   return [...new Map(all.map((each) => [JSON.stringify([each.name, each.select]), each])).values()]

@@ -4,8 +4,7 @@ import { holdsPoint, hullOf, type Box } from '../geometry/box'
 import type { Sample } from '../signal/sample'
 import { hear, hearAgain, newEngine, playUntil, type Engine } from './engine'
 import { beginPlay, channelValue, showFrame, type Play } from './play'
-import { planRig } from './plan'
-import type { PlayedFigure } from './played'
+import { planRig, type AreaPlan } from './plan'
 import type { Output, Rig } from './rig'
 import { newPlace, newPresence, newScene, type Place } from './place'
 import { outputValue } from './values'
@@ -50,7 +49,7 @@ export function missingBoxes(rig: Rig, boxes: Boxes): string | undefined {
 /** A rig with its places over boxes, ready to be played through. */
 interface Setup {
   readonly engine: Engine
-  readonly figures: readonly PlayedFigure[]
+  readonly figures: readonly AreaPlan[]
   /** Each frame with where it is read from, for boxes that change. */
   readonly frames: readonly { readonly frame: Frame; readonly find: (boxes: Boxes) => Box | undefined }[]
 }
@@ -118,7 +117,7 @@ function moveFrames({ frames }: Setup, boxes: Boxes): void {
 
 const windowBox = ({ window }: Boxes): Box => ({ x: 0, y: 0, ...window })
 
-function placesOf(figure: PlayedFigure, boxes: Boxes, frameFrom: (find: (boxes: Boxes) => Box | undefined) => Frame): readonly Place[] {
+function placesOf(figure: AreaPlan, boxes: Boxes, frameFrom: (find: (boxes: Boxes) => Box | undefined) => Frame): readonly Place[] {
   const { area } = figure
   const matches = boxes.elements[area.select] ?? []
   const box = (index: number) => (at: Boxes) => at.elements[area.select]?.[index]

@@ -3,7 +3,7 @@ import { holdsLocal, toFrame, type Frame } from '../geometry/frame'
 import { newLook } from '../look/look'
 import type { At, Presence } from '../signal/reader'
 import { leavePlay, meetPlay, type Play } from './play'
-import type { PlayedFigure } from './played'
+import type { AreaPlan } from './plan'
 
 /** A place: one match of an area, or the whole of a group or the window. */
 export interface Place {
@@ -17,7 +17,7 @@ export interface Place {
 }
 
 export interface Scene {
-  readonly figure: PlayedFigure
+  readonly figure: AreaPlan
   places: readonly Place[]
   /** The place that has the pointer, or had it last, as an index; -1 for none. */
   holder: number
@@ -26,7 +26,7 @@ export interface Scene {
 }
 
 /** A figure before the pointer came, without places yet. */
-export function newScene(figure: PlayedFigure): Scene {
+export function newScene(figure: AreaPlan): Scene {
   return { figure, places: [], holder: -1, awake: [] }
 }
 

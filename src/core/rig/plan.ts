@@ -1,8 +1,7 @@
-// From a rig to what is played of it: one figure for each of its areas.
-import { partOf, type Channel, type Output, type Rig } from './rig'
+// What there is to a rig, area by area, and the names that all of it has on a page.
+import { partOf, type Area, type Channel, type FrameOf, type Output, type Part, type Rig, type Target } from './rig'
 import { areaOf } from './select'
 import { keptProperties, propertyOf, slotName } from './slot'
-import type { PlayedChannel, PlayedFigure, PlayedFrame, Write } from './played'
 
 /** The names that a rig's properties have on a page. */
 export interface Names {
@@ -51,6 +50,14 @@ export function propertyOfOutput({ name }: Names, output: Output): string {
   return `--${name}-${output.channel ?? ''}-${slotName(output.slot).replace(/^--/, '')}${output.link === undefined ? '' : `-${output.link + 1}`}`
 }
 
+const isZone = ({ signal }: Channel) => signal.of === 'zone' || signal.of === 'nearest'
+
+/** The name by which the page is told of a zone, in an attribute of its area and in an event: `zone`, or `zone-{channel}` for each where an area has several; undefined for other channels. */
+export function nameOfZone({ channels }: Rig, channel: Channel): string | undefined {
+  if (!isZone(channel)) return undefined
+  return channels.filter((each) => each.area === channel.area && isZone(each)).length > 1 ? `zone-${channel.id}` : 'zone'
+}
+
 /** Whether CSS can say a curve: colours or numbers between two stops, on a straight line, without steps. */
 export function isPlain({ curve }: Output): boolean {
   if (!curve) return true
@@ -61,37 +68,63 @@ export function isPlain({ curve }: Output): boolean {
 /** Whether the elements of a rig share a vanishing point with what stands beside them. */
 export const sharesEye = ({ rules }: Rig) => rules.some(({ css }) => 'perspective' in css)
 
-/** What is played of a rig: a figure for each area, in order. */
-export function planRig(rig: Rig, names: Names): readonly PlayedFigure[] {
+/** A custom property that is written, and on what; through a curve where CSS cannot say it. */
+export interface Write {
+  readonly property: string
+  readonly to?: Exclude<Target, 'self'> | undefined
+  readonly curve?: Output['curve']
+  readonly link?: number | undefined
+}
+
+export type ChannelPlan = Omit<Channel, 'area' | 'frame' | 'seenBy'> & {
+  /** The index of the channel of its frame that tells whether it is seen. */
+  readonly seenBy?: number | undefined
+  readonly writes: readonly Write[]
+  /** How the page is told of it, where it is a zone. */
+  readonly zone?: string | undefined
+  /** It turns with frames alone, as a stylesheet's transition does. */
+  readonly inFrames?: true | undefined
+}
+
+/** The channels that are read in one frame of reference. */
+export interface FramePlan {
+  readonly of: FrameOf
+  readonly channels: readonly ChannelPlan[]
+}
+
+/** What there is to an area: where it is read, what follows there, and what is added there. */
+export interface AreaPlan {
+  /** Its name in attributes and events. */
+  readonly name: string
+  readonly area: Area
+  readonly frames: readonly FramePlan[]
+  readonly parts: readonly Part[]
+  /** The custom properties that keep what the page itself gives an element, by the property that it gives. */
+  readonly own: Readonly<Record<string, string>>
+}
+
+/** What there is to each area of a rig, in order. */
+export function planRig(rig: Rig, names: Names): readonly AreaPlan[] {
   const drives = [...new Set(rig.outputs.filter(({ to }) => partOf(to) === undefined).map(({ slot }) => propertyOf(slot)))]
-  const kept = drives.filter((property) => property in keptProperties)
+  const own = Object.fromEntries(drives.filter((property) => property in keptProperties).map((property) => [property, propertyOfOwn(property)]))
   return rig.areas.map((area) => {
-    const channels = rig.channels.filter((channel) => channel.area === area.id)
     const frames = new Map<string, Channel[]>()
-    for (const channel of channels) {
+    for (const channel of rig.channels.filter((each) => each.area === area.id)) {
       const key = JSON.stringify(channel.frame)
       frames.set(key, [...(frames.get(key) ?? []), channel])
     }
-    const parts = rig.parts.filter((part) => part.area === area.id)
-    const { of, select, insets, box, among, beyond, bridge, pointer, looks } = area
     return {
-      title: names.title,
       name: nameOfArea(names, rig, area.id),
-      area: { of, select, insets, box, among, beyond, bridge, pointer, looks, touch: area.touch === 'tap' ? ('tap' as const) : undefined },
-      frames: [...frames.values()].map((members): PlayedFrame => ({ of: members[0]?.frame ?? 'area', channels: members.map((channel) => playedChannel(rig, names, channel, members)) })),
-      own: kept.length > 0 ? Object.fromEntries(kept.map((property) => [property, propertyOfOwn(property)])) : undefined,
-      parts: parts.length > 0 ? parts.map(({ id, inside, count, whileOn, covers, holds }) => ({ id, inside, count, whileOn, covers, holds, className: `${names.name}-${id}` })) : undefined,
-      drives,
-      marksArea: rig.rules.some((rule) => rule.whilePlayed && rule.select === select) || undefined,
-      sharesEye: sharesEye(rig) || undefined,
-      media: rig.media,
-      notCalm: rig.notCalm ? true : undefined,
+      area,
+      frames: [...frames.values()].map((members) => ({ of: members[0]?.frame ?? 'area', channels: members.map((channel) => planChannel(rig, names, channel, members)) })),
+      parts: rig.parts.filter((part) => part.area === area.id),
+      own,
     }
   })
 }
 
-function playedChannel(rig: Rig, names: Names, channel: Channel, members: readonly Channel[]): PlayedChannel {
-  const { id, signal, away, curve, feel, going, timing, chain, group, seenBy } = channel
+function planChannel(rig: Rig, names: Names, channel: Channel, members: readonly Channel[]): ChannelPlan {
+  const { id, seenBy } = channel
   const writes: Write[] = []
   const write = (property: string, { to }: Output, more: Omit<Write, 'property' | 'to'>) => {
     const target = to === 'self' ? undefined : to
@@ -103,5 +136,5 @@ function playedChannel(rig: Rig, names: Names, channel: Channel, members: readon
     if (output.weight === id) write(propertyOfChannel(names, id), output, {})
   }
   const seen = members.findIndex((member) => member.id === seenBy)
-  return { id, signal, away, curve, feel, going, timing, chain, group, seenBy: seen < 0 ? undefined : seen, writes }
+  return { ...channel, seenBy: seen < 0 ? undefined : seen, writes, zone: nameOfZone(rig, channel) }
 }

@@ -7,12 +7,12 @@ import { toFrame, type Frame } from '../geometry/frame'
 import type { Insets } from '../geometry/insets'
 import type { At, Memory, Presence } from '../signal/reader'
 import { readers } from '../signal/readers'
-import type { PlayedChannel } from './played'
+import type { ChannelPlan } from './plan'
 import type { Timing } from './rig'
 import { chains } from './chains'
 
 /** What the followers need of a channel. */
-export type Followed = Pick<PlayedChannel, 'id' | 'signal' | 'away' | 'curve' | 'feel' | 'going' | 'timing' | 'chain' | 'group' | 'seenBy' | 'inFrames'>
+export type Followed = Pick<ChannelPlan, 'id' | 'signal' | 'away' | 'curve' | 'feel' | 'going' | 'timing' | 'chain' | 'group' | 'seenBy' | 'inFrames'>
 
 /** One channel while it is played. */
 export interface ChannelState extends Memory {

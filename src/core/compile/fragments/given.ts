@@ -47,7 +47,7 @@ export const given = {
   sharesEye: true,
   /** What stands without the pointer may come later. */
   watches: true,
-  hasStates: true,
+  hasZones: true,
   /** Whether all of it can be taken off again. */
   takesOff: true,
   /** Whether effects tell the page's own code what happens. */

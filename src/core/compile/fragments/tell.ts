@@ -1,4 +1,5 @@
 import { given } from './given'
+import { undone } from './off'
 import type { Effect, Place } from './types'
 
 /** Tells the page's own code, by an event that bubbles from the element: card-tilt-on, -off, -settled. */
@@ -24,11 +25,16 @@ export function tellSettled(effect: Effect, place: Place): void {
   place.framesMoving = 0
 }
 
-/** Tells the zone that the pointer is in by an attribute that the stylesheet can use. */
-export function tellStates(effect: Effect, place: Place): void {
-  for (const { value, reading } of place.followers) if (value.tellsZone && reading !== undefined && reading !== place.zoneTold) {
-    place.zoneTold = reading
-    place.element.setAttribute(`${effect.mark}-zone`, String(reading))
-    if (given.tells) say(effect, place, 'zone', reading)
+/** Tells the zones that the pointer is in, by attributes that the stylesheet can use. */
+export function tellZones(effect: Effect, place: Place): void {
+  for (const follower of place.followers) {
+    const { value, reading, told } = follower
+    if (value.zone && reading !== undefined && reading !== told) {
+      const attribute = `${effect.mark}-${value.zone}`
+      if (given.takesOff && told === undefined) undone.push(() => place.element.removeAttribute(attribute))
+      follower.told = reading
+      place.element.setAttribute(attribute, String(reading))
+      if (given.tells) say(effect, place, value.zone, reading)
+    }
   }
 }

@@ -44,8 +44,9 @@ export interface Follower {
   /** The share of its time that it takes, and where it came from. */
   share?: number
   from?: number
-  /** The last reading. */
+  /** The last reading, and the last one that the page was told of. */
   reading?: number
+  told?: number
   /** A follower of its own, for what takes its time before it is followed. */
   own?: Follower
   /** The values of the links, where it is a chain: what each is missing. */
@@ -97,8 +98,8 @@ export interface Value {
   readonly linked?: string
   readonly onParts?: string
   readonly as?: (value: number) => string | number
-  /** It is a zone, which the page is told of. */
-  readonly tellsZone?: boolean
+  /** It is a zone, which the page is told of by this name. */
+  readonly zone?: string
 }
 
 export type LookName = 'off' | 'on' | 'pressed' | 'still'
@@ -133,7 +134,6 @@ export interface Place {
   look: Look
   told?: boolean
   lookTold?: string
-  zoneTold?: number
   framesMoving?: number
 }
 

@@ -5,7 +5,7 @@ import { keepOwn } from './own'
 import { undone } from './off'
 import { addParts, showParts } from './parts'
 import { seenOn, targetsOf } from './targets'
-import { tell, tellSettled, tellStates } from './tell'
+import { tell, tellSettled, tellZones } from './tell'
 import type { Effect, Place, Value, ValueFollower } from './types'
 
 const set = (target: HTMLElement, value: Value, shown: number) => target.style.setProperty(value.property, value.as ? String(value.as(shown)) : shown.toFixed(value.digits))
@@ -53,7 +53,7 @@ export function write(effect: Effect, place: Place, t: number): boolean {
   if (given.hasFlows && flowsOn(place, t)) place.moves = true
   if (effect.shownWhileOn) showParts(place, effect.shownWhileOn)
   if (effect.looks && place.element.getAttribute(effect.mark) !== place.look.shown) place.element.setAttribute(effect.mark, place.look.shown)
-  if (given.hasStates) tellStates(effect, place)
+  if (given.hasZones) tellZones(effect, place)
   if (given.tells) {
     tell(effect, place)
     if (!place.moves) tellSettled(effect, place)
