@@ -99,7 +99,7 @@ test('the drawing tells the answer to a flick, and the sentence keeps it when th
   await page.goto(await house.addSite('flick', cardsPage, [tiltOnCards()]))
   await stageOf(page)
   await expect(page.getByRole('img', { name: /^After a flick: settles in 416 milliseconds, 4 % past the mark; behind a hand at 1000 px a second it lags 100 px/ })).toBeVisible()
-  await page.getByRole('spinbutton', { name: 'The way past the mark' }).focus()
+  await page.getByRole('spinbutton', { name: 'Overshoot' }).focus()
   await page.keyboard.type('20')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('img', { name: /^After a flick: settles in 416 milliseconds, 20 % past the mark/ })).toBeVisible()

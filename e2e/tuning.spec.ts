@@ -173,7 +173,7 @@ test('a feel is chosen among five dots that follow the pointer, each in its own 
   await page.evaluate(() => navigator.clipboard.writeText('cubic-bezier(0.2, 0.7, 0.2, 1)'))
   await page.getByRole('button', { name: 'How it follows: heavily' }).focus()
   await page.keyboard.press('Control+v')
-  await expect(page.getByRole('button', { name: 'How it follows: in its own way' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'How it follows: custom' })).toBeVisible()
 })
 
 test('a number is tied to another and to a named value, which is changed once for all and is one property in the export', async ({ page, house }) => {

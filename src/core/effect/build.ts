@@ -2,6 +2,7 @@
 import type { Feel, Timed } from '../feel/feel'
 import type { Area, Channel, Output, Rig, Target } from '../rig/rig'
 import type { TransformFunction } from '../rig/names'
+import { asOneSelector } from '../rig/select'
 import type { Slot } from '../rig/slot'
 
 /** How what is only there with the pointer comes and goes. */
@@ -44,6 +45,9 @@ export function ridingSheet(area: string, part: string, follow: Feel, pin: { rea
     outputs: axes.map((axis) => outputOn({ part }, sliding(axis === 'x' ? 'X' : 'Y', pin ? '%' : undefined), { factor: pin ? 50 : 1, channel: axis })),
   }
 }
+
+/** What elements stand in, where nothing was pointed at for it. */
+export const groundOf = (select: string) => `:has(> ${asOneSelector(select)})`
 
 /** A rig with what is not given left empty. */
 export const rigOf = (given: Partial<Rig> & Pick<Rig, 'areas'>): Rig => ({ channels: [], knobs: [], outputs: [], parts: [], rules: [], ...given })

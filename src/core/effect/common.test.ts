@@ -13,7 +13,7 @@ const rolesOf = (kind: AnyKind) => Object.fromEntries(kind.roles(kind.defaults).
 const rigOf = (id: string, common: Given) => kindOf(id).expand({ ...(kindOf(id).defaults as object), ...common }, '.own', rolesOf(kindOf(id)))
 const names = { title: 'Figure 1, own', name: 'own' }
 const sheetOf = (rig: ReturnType<typeof rigOf>, more = {}) => writeStylesheet([{ number: 1, names, rig, sentence: 'It is so.', ...more }])
-const own = kinds.filter(({ areasByHand }) => !areasByHand)
+const own = kinds.filter(({ lacks }) => !lacks?.includes('touch'))
 
 /** What every output shows with the pointer at the lower right corner. */
 const shown = (rig: ReturnType<typeof rigOf>) => rig.outputs.map((output) => [slotName(output.slot), outputValue(rig, output, () => 1)] as const)

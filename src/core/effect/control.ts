@@ -13,11 +13,16 @@ interface ControlOf<S, Value> {
   readonly title: string
   /** Which drawing belongs to this word. */
   readonly drawing: Drawing
+  /** Among which rows it stands, where the caption may not tell it. */
+  readonly row?: ControlRow | undefined
   /** The control whose value that drawing shows, where it is not this one. */
   readonly draws?: string | undefined
   readonly read: (settings: S) => Value
   readonly write: (settings: S, value: Value) => S
 }
+
+/** `more`: less used words. `exact`: exact numbers of what has a word. `common`: how strong, where and for whom, which all kinds have. */
+export type ControlRow = 'more' | 'exact' | 'common'
 
 /** A number that can be dragged, stepped and typed. Ranges are inclusive, in the control's own unit. */
 export interface NumberControl<S> extends ControlOf<S, number> {
@@ -30,6 +35,8 @@ export interface NumberControl<S> extends ControlOf<S, number> {
   readonly handle?: Handle | 'pin' | undefined
   /** The knob of the rig that it turns, where it is one. */
   readonly knob?: string | undefined
+  /** So many of it are 1 of that knob; as they are when left out. */
+  readonly per?: number | undefined
   /** For a number in %: what a hundred of it is. */
   readonly percentOf?: PercentOf | undefined
 }
@@ -63,6 +70,8 @@ export interface CurveControl<S> extends ControlOf<S, Curve> {
 /** A colour as CSS writes it. */
 export interface ColourControl<S> extends ControlOf<S, string> {
   readonly kind: 'colour'
+  /** The token of the rig that it sets. */
+  readonly token?: string | undefined
   /** A whole background will do as well: gradients, pictures. */
   readonly takesBackgrounds?: boolean | undefined
 }
@@ -70,6 +79,7 @@ export interface ColourControl<S> extends ControlOf<S, string> {
 /** A gradient with stops, as CSS writes it. */
 export interface GradientControl<S> extends ControlOf<S, string> {
   readonly kind: 'gradient'
+  readonly token?: string | undefined
 }
 
 export type Control<S> = NumberControl<S> | ChoiceControl<S> | FeelControl<S> | CurveControl<S> | ColourControl<S> | GradientControl<S>

@@ -14,10 +14,12 @@ export interface FeelWords {
   readonly title: string
   readonly timeTitle: string
   readonly drawing: 'flick' | 'return'
+  /** What stands behind the titles of its numbers, where there are others of these names. */
+  readonly when?: string
 }
 
 /** Five controls that tune one feel of the settings. */
-export function feelControls<S>({ ids: [feelId, timeId, pastId, frequencyId, dampingId], title, timeTitle, drawing }: FeelWords, read: (settings: S) => Feel, write: (settings: S, feel: Feel) => S): readonly Control<S>[] {
+export function feelControls<S>({ ids: [feelId, timeId, pastId, frequencyId, dampingId], title, timeTitle, drawing, when = '' }: FeelWords, read: (settings: S) => Feel, write: (settings: S, feel: Feel) => S): readonly Control<S>[] {
   const number = (id: string, each: Omit<NumberControl<S>, 'kind' | 'id' | 'drawing' | 'draws'>): NumberControl<S> => ({ kind: 'number', id, drawing, draws: feelId, ...each })
   const springOf = (settings: S): Spring => {
     const feel = read(settings)
@@ -29,19 +31,11 @@ export function feelControls<S>({ ids: [feelId, timeId, pastId, frequencyId, dam
   return [
     feel,
     number(timeId, { title: timeTitle, unit: 'ms', ...settleRange, step: 10, read: (settings) => answerOfFeel(read(settings)).settleMs, write: (settings, ms) => write(settings, withSettleTime(read(settings), ms)) }),
-    number(pastId, { title: 'The way past the mark', unit: '%', ...pastRange, step: 1, percentOf: { words: 'the way' }, read: (settings) => answerOfFeel(read(settings)).overshoot * 100, write: (settings, percent) => write(settings, withOvershoot(read(settings), percent / 100)) }),
-    number(frequencyId, { title: 'The frequency', unit: 'Hz', least: 0.1, greatest: 20, step: 0.05, read: (settings) => springOf(settings).frequencyHz, write: (settings, frequencyHz) => write(settings, { ...springOf(settings), frequencyHz }) }),
-    number(dampingId, { title: 'The damping ratio', unit: '', least: 0.15, greatest: 4, step: 0.05, read: (settings) => springOf(settings).dampingRatio, write: (settings, dampingRatio) => write(settings, { ...springOf(settings), dampingRatio }) }),
+    number(pastId, { title: `Overshoot${when}`, unit: '%', ...pastRange, step: 1, percentOf: { words: 'the way' }, read: (settings) => answerOfFeel(read(settings)).overshoot * 100, write: (settings, percent) => write(settings, withOvershoot(read(settings), percent / 100)) }),
+    number(frequencyId, { title: `The frequency${when}`, unit: 'Hz', least: 0.1, greatest: 20, step: 0.05, read: (settings) => springOf(settings).frequencyHz, write: (settings, frequencyHz) => write(settings, { ...springOf(settings), frequencyHz }) }),
+    number(dampingId, { title: `The damping ratio${when}`, unit: '', least: 0.15, greatest: 4, step: 0.05, read: (settings) => springOf(settings).dampingRatio, write: (settings, dampingRatio) => write(settings, { ...springOf(settings), dampingRatio }) }),
   ]
 }
 
-/** The controls of how a kind follows. */
-export const followingControls = <S extends { readonly follow: Feel }>(title: string): readonly Control<S>[] =>
-  feelControls<S>({ ids: ['follow', 'followMs', 'pastPercent', 'frequencyHz', 'dampingRatio'], title, timeTitle: 'The time to follow', drawing: 'flick' }, ({ follow }) => follow, (settings, follow) => ({ ...settings, follow }))
-
 /** How something follows, as a line of time says it: its time only where it takes any. */
 export const followingPieces = ({ follow }: { readonly follow: Feel }): readonly Piece[] => ['Follows ', { control: 'follow' }, ...(follow.kind === 'direct' ? [] : [', in ', { control: 'followMs' }])]
-
-/** The controls of how it goes back, which is as it follows until it is said otherwise. */
-export const returnControls = <S extends { readonly follow: Feel; readonly back: Feel | null }>(title: string): readonly Control<S>[] =>
-  feelControls<S>({ ids: ['back', 'backMs', 'backPastPercent', 'backFrequencyHz', 'backDampingRatio'], title, timeTitle: 'The time to go back', drawing: 'return' }, ({ back, follow }) => back ?? follow, (settings, back) => ({ ...settings, back }))

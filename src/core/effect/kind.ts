@@ -53,8 +53,6 @@ export interface Kind<S> {
   readonly sentence: (settings: S) => readonly Piece[]
   /** The line of time beneath it. */
   readonly time: (settings: S) => readonly Piece[]
-  /** Less used controls, then the exact ones, by id. */
-  readonly rows: (settings: S) => { readonly more: readonly string[]; readonly exact: readonly string[] }
   /** What it does for a finger, a keyboard, reduced motion and without script. */
   readonly answers: { readonly touch: string; readonly keyboard: string; readonly reducedMotion: string; readonly noScript: string }
   /** The same settings with the direction turned. */
@@ -66,6 +64,6 @@ export interface Kind<S> {
   readonly feels: (settings: S) => Feels
   /** `strength` is how many times as strong as designed it will be shown, 0..2, for what has to have room for it. */
   readonly expand: (settings: S, select: string, roles?: Filled, strength?: number) => Rig
-  /** Its areas are written by hand: insets and fingers are a matter of theirs. */
-  readonly areasByHand?: true
+  /** What of that which all kinds have in common is a matter of its own settings. */
+  readonly lacks?: readonly ('strength' | 'insets' | 'touch')[]
 }

@@ -75,7 +75,7 @@ export function poseByHand<S>(kind: Pick<AnyKind, 'expand' | 'controls'>, settin
   let posed = settings
   for (const control of kind.controls(settings)) {
     const value = control.kind === 'number' && control.knob !== undefined ? knobs.get(control.knob) : undefined
-    if (control.kind === 'number' && value !== undefined) posed = control.write(posed, heldNumber(control, Number(value.toFixed(1)))) as S
+    if (control.kind === 'number' && value !== undefined) posed = control.write(posed, heldNumber(control, Number((value * (control.per ?? 1)).toFixed(1)))) as S
   }
   return posed
 }

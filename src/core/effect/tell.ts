@@ -3,7 +3,7 @@ import { nameOfFeel } from '../feel/named'
 import { formatNumber, type Control } from './control'
 
 /** The word of a feel that is none of the five. */
-export const ownFeelWords = 'in its own way'
+export const ownFeelWords = 'custom'
 
 /** The value of a control in words, as a sentence has it. */
 export function tellValue<S>(control: Control<S>, settings: S): string {

@@ -69,9 +69,10 @@ function namedIn({ values = [] }: Site, effect: Effect, rig: Rig): NonNullable<F
   return Object.fromEntries(tied.flatMap(([id, { to, times }]) => {
     const named = 'value' in to ? values.find((each) => each.id === to.value) : undefined
     const control = controls.find((each) => each.id === id)
-    const knob = control?.kind === 'number' && control.knob !== undefined ? rig.knobs.find((each) => each.id === control.knob) : undefined
+    const knob = control?.kind === 'number' && control.per === undefined ? rig.knobs.find((each) => each.id === control.knob) : undefined
     if (named && knob && typeof named.value === 'number' && knob.unit === named.unit && knob.value === named.value * times) return [[knob.id, { name: named.name, css: `${cssNumber(named.value)}${named.unit}`, times }]]
-    return named && typeof named.value === 'string' && rig.tokens?.some((token) => token.id === id && token.value === named.value) ? [[id, { name: named.name, css: named.value, times: 1 }]] : []
+    const token = control?.kind === 'colour' || control?.kind === 'gradient' ? rig.tokens?.find((each) => each.id === control.token) : undefined
+    return named && typeof named.value === 'string' && token?.value === named.value ? [[token.id, { name: named.name, css: named.value, times: 1 }]] : []
   }))
 }
 

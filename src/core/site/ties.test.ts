@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { tiltDefaults, type TiltSettings } from '../effect/tilt/settings'
-import { findKind } from '../effect/kinds'
+import { findKind, kinds } from '../effect/kinds'
 import { planFigures } from '../export/plan'
 import { writeStylesheet } from '../export/stylesheet'
 import type { Effect, Site, Tie } from './site'
@@ -51,5 +51,14 @@ describe('ties', () => {
     expect(css.match(/--slope: 12deg;/g)).toHaveLength(1)
     expect(css).toContain('-lean: var(--slope);')
     expect(css).toContain('-lean: calc(0.5 * var(--slope));')
+  })
+
+  const coloured = kinds.flatMap((kind) => kind.controls(kind.defaults).flatMap((control) => (control.kind === 'colour' && control.token !== undefined ? [[kind.id, control.id, control.token, kind, control] as const] : [])))
+  it.each(coloured)('to a named colour by the %s’s %s are that name in the stylesheet', (_, id, token, kind, control) => {
+    const settings = control.write({ ...(kind.defaults as object), ...(kind.id === 'tilt' ? { sheenPercent: 20, shadowPx: 9 } : {}) }, 'rebeccapurple') as unknown
+    const made = site([{ ...effect('a'), kind: kind.id, settings, ties: { [id]: { to: { value: 'v' }, times: 1 } } }], [{ id: 'v', name: 'ink', value: 'rebeccapurple', unit: '' }])
+    const css = writeStylesheet(planFigures(made, 'site'))
+    expect(css).toContain('--ink: rebeccapurple;')
+    expect(css).toContain(`-${token}: var(--ink);`)
   })
 })

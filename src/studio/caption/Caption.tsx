@@ -2,7 +2,7 @@
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { ChevronDown, ChevronUp } from 'lucide-react'
 import { Fragment, useState, type ReactNode } from 'react'
-import type { Control, Piece } from '../../core/effect/control'
+import type { Control, ControlRow, Piece } from '../../core/effect/control'
 import { findKind, type AnyKind } from '../../core/effect/kinds'
 import type { Effect } from '../../core/site/site'
 import { withTies } from '../../core/site/ties'
@@ -57,7 +57,8 @@ function CaptionOf({ effect, number, kind }: CaptionOfProps) {
   const { view } = useStudio()
   const { rowsOpen: open, touched } = useView('rowsOpen', 'touched')
   const controls = kind.controls(effect.settings)
-  const rows = kind.rows(effect.settings)
+  const idsIn = (row: ControlRow) => controls.filter((control) => control.row === row).map(({ id }) => id)
+  const exact = idsIn('exact')
   const answers = kind.answersOf(effect.settings)
   const setOpen = (rowsOpen: boolean) => view.update({ rowsOpen })
   const inHand = controls.find(({ id }) => id === touched)
@@ -93,14 +94,14 @@ function CaptionOf({ effect, number, kind }: CaptionOfProps) {
           <NameField effect={effect} />
           <RoleRows effect={effect} kind={kind} />
           <OwnRow effect={effect} />
-          <Rows title="More of it" ids={rows.more} word={word} controls={controls} />
+          <Rows title="More of it" ids={idsIn('more')} word={word} controls={controls} />
           <SelectorField effect={effect} />
           <PagesField effect={effect} />
-          <Fold title="How strong, where, for whom">
-            <Rows title="How strong, where, for whom" ids={kind.commonRows(effect.settings)} word={word} controls={controls} />
+          <Fold title="Strength, area, visitors">
+            <Rows title="Strength, area, visitors" ids={idsIn('common')} word={word} controls={controls} />
             <NarrowRow effect={effect} />
           </Fold>
-          {rows.exact.length > 0 && <Fold title="Exact numbers"><Rows title="Exact numbers" ids={rows.exact} word={word} controls={controls} /></Fold>}
+          {exact.length > 0 && <Fold title="Exact numbers"><Rows title="Exact numbers" ids={exact} word={word} controls={controls} /></Fold>}
           <NamedValues />
           <Box fontSize="13px" color="soft" mt="4px">{answers.touch} With reduced motion: {answers.reducedMotion.charAt(0).toLowerCase() + answers.reducedMotion.slice(1)}</Box>
         </Box>

@@ -2,7 +2,9 @@
 import type { Channel, Knob, Output, Rig } from '../../rig/rig'
 import { areaOn, channelsIn, comingFeel, outputOn, rigOf, sliding, turning } from '../build'
 import type { Filled } from '../kind'
-import type { DriftSettings } from './settings'
+import { driftParameters, unitOf, type DriftSettings } from './settings'
+
+const { knob } = driftParameters
 
 /** Boxes up to so many times as long as wide are filled by a layer that turns. */
 const longest = 1.8
@@ -18,7 +20,7 @@ function fillingScale(percent: number, turnDeg: number): number {
 
 /** The rig of a drift in the elements that `select` matches; layers that nobody has pointed at yet are left out. */
 export function expandDrift(settings: DriftSettings, select: string, roles: Filled = {}, strength = 1): Rig {
-  const { layers, unit, way, axes, turnDeg, scalePercent, kept, follow, back, away, pose } = settings
+  const { layers, way, axes, turnDeg, scalePercent, kept, follow, back, away, pose } = settings
   const channel = channelsIn('ground')
   const filled = layers.flatMap((layer) => (roles[layer.id] === undefined ? [] : [{ ...layer, select: roles[layer.id] ?? '' }]))
   const sign = way === 'with' ? 1 : -1
@@ -28,10 +30,10 @@ export function expandDrift(settings: DriftSettings, select: string, roles: Fill
   const place = (id: 'x' | 'y'): Channel => channel(id, { of: id === 'x' ? 'centredX' : 'centredY' }, 'travel', follow, { away: { kind: away, pose: pose[id] }, going: back ?? undefined })
   const channels: Channel[] = [...(hasAcross || turnDeg > 0 ? [place('x')] : []), ...(hasDown ? [place('y')] : [])]
   if (scalePercent > 0) channels.push(channel('here', { of: 'inside' }, 'scale', comingFeel(320), { going: comingFeel(520) }))
-  const knobs: Knob[] = filled.map(({ id, amount }) => ({ id, value: amount, unit: isEnlarged ? '%' : unit, note: `how far {${id}} slides`, isAmount: true }))
-  if (turnDeg > 0) knobs.push({ id: 'turn', value: turnDeg, unit: 'deg', note: 'how far the layers turn at the left and right edge', isAmount: true })
-  if (scalePercent > 0) knobs.push({ id: 'grow', value: scalePercent / 100, unit: '', note: 'how much the layers grow, as a share of their size', isAmount: true })
-  const slot = (axis: 'X' | 'Y') => sliding(axis, isEnlarged || unit === '%' ? '%' : undefined)
+  const knobs: Knob[] = filled.map(({ id, amount }) => ({ id, value: amount, unit: unitOf(settings), note: `how far {${id}} slides`, isAmount: true }))
+  if (turnDeg > 0) knobs.push(knob(settings, 'turnDeg'))
+  if (scalePercent > 0) knobs.push(knob(settings, 'scalePercent'))
+  const slot = (axis: 'X' | 'Y') => sliding(axis, unitOf(settings) === '%' ? '%' : undefined)
   const outputs: Output[] = filled.flatMap(({ id, amount, select: within }) => {
     const to = { within }
     return [

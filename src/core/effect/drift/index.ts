@@ -3,8 +3,8 @@ import { comingFeel } from '../build'
 import type { Kind } from '../kind'
 import { layerRoles, withLayer, withoutLayer } from '../layers'
 import { expandDrift } from './expand'
-import { driftDefaults, driftSettings, type DriftLayer, type DriftSettings } from './settings'
-import { driftControls, driftSentence, driftTime } from './words'
+import { driftDefaults, driftParameters, driftSettings, type DriftLayer, type DriftSettings } from './settings'
+import { driftSentence, driftTime } from './words'
 
 const guessed = { 'layer-1': { within: '> :nth-child(2)', noun: 'what comes second' }, 'layer-2': { within: '> :nth-child(1)', noun: 'what comes first' } }
 
@@ -21,7 +21,7 @@ export const drift: Kind<DriftSettings> = {
     add: (settings) => withLayer<DriftLayer, DriftSettings>(settings, (last, id) => ({ id, amount: Math.round((last?.amount ?? 44) / 2) })),
     remove: withoutLayer,
   },
-  controls: driftControls,
+  controls: driftParameters.controls,
   recipes: [
     { id: 'near-and-far', title: 'Near and far', need: 'What is near slips further from the pointer than what is far.', settings: driftDefaults, roles: guessed },
     { id: 'window', title: 'Through a window', need: 'A picture slides behind its frame, and no edge of it shows.', settings: { ...driftDefaults, layers: [{ id: 'layer-1', amount: 6 }], kept: 'enlarged', unit: '%' }, roles: { 'layer-1': { within: '> :nth-child(1)', noun: 'what comes first' } } },
@@ -29,7 +29,6 @@ export const drift: Kind<DriftSettings> = {
   ],
   sentence: driftSentence,
   time: driftTime,
-  rows: ({ layers }) => ({ more: [...layers.slice(2).map(({ id }) => id), 'kept', 'unit', 'turnDeg', 'scalePercent', 'pin-x', 'pin-y', 'pastPercent', 'back', 'backMs'], exact: ['frequencyHz', 'dampingRatio'] }),
   answers: {
     touch: 'By finger the layers lie as when away.',
     keyboard: 'It shows nothing that a keyboard would miss.',

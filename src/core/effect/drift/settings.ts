@@ -1,40 +1,31 @@
-// Drift: its settings, with units and ranges, and its defaults.
-import * as z from 'zod'
-import { feelSchema } from '../../rig/schema'
+// Drift: its settings.
 import { softSpring } from '../build'
-import { layerId, mostLayers } from '../layers'
-import { poseSchema, within } from '../settings'
+import { away, choice, described, following, layers, number, percent, pinned, returning, type Layer, type SettingsOf } from '../parameters'
 
-export const ranges = {
-  amount: { least: 0, greatest: 300 },
-  turn: { least: 0, greatest: 45 },
-  scale: { least: 0, greatest: 50 },
-} as const
+/** Enlarged layers slide by shares of themselves. */
+const unitOf = ({ unit, kept }: { readonly unit?: unknown; readonly kept?: unknown }) => (kept === 'enlarged' || unit === '%' ? '%' : 'px')
 
-const layerSchema = z.object({ id: layerId, amount: within(ranges.amount) })
-
-export const driftSettings = z.object({
-  /** How far each layer slides at the edges, in `unit`. */
-  layers: z.array(layerSchema).max(mostLayers).readonly(),
-  /** px, or % of the layer itself. */
-  unit: z.enum(['px', '%']),
-  way: z.enum(['against', 'with']),
-  axes: z.enum(['both', 'across', 'up-down']),
-  /** How far every layer turns at the left and right edge, degrees, and grows while the pointer is there, %. */
-  turnDeg: within(ranges.turn),
-  scalePercent: within(ranges.scale),
-  /** Layers may leave the box, are cut at it, or are enlarged so that no edge of theirs shows in it. */
-  kept: z.enum(['free', 'cut', 'enlarged']),
-  follow: feelSchema,
-  back: feelSchema.nullable(),
-  away: z.enum(['settle', 'hold']),
-  pose: poseSchema,
-})
-
-export type DriftSettings = z.infer<typeof driftSettings>
-export type DriftLayer = z.infer<typeof layerSchema>
-
-export const driftDefaults: DriftSettings = {
-  layers: [{ id: 'layer-1', amount: 22 }, { id: 'layer-2', amount: 6 }], unit: 'px', way: 'against', axes: 'both', turnDeg: 0, scalePercent: 0, kept: 'free',
-  follow: softSpring, back: null, away: 'settle', pose: { x: 0, y: 0 },
+const parameters = {
+  /** How far each slides at the edges, in `unit`. */
+  layers: layers('amount', {
+    title: 'Distance', unit: 'px', least: 0, greatest: 300, step: 1, drawing: 'depths', inCaption: 2,
+    varies: (settings) => (unitOf(settings) === '%' ? { unit: '%', greatest: 100, percentOf: { words: 'its own size' } } : {}),
+  }, [{ id: 'layer-1', amount: 22 }, { id: 'layer-2', amount: 6 }]),
+  way: choice({ title: 'The layers slide', from: 'against', options: { against: 'against the pointer', with: 'with the pointer' } }),
+  axes: choice({ title: 'They slide', from: 'both', options: { both: 'both ways', across: 'across only', 'up-down': 'up and down only' } }),
+  /** They may leave the box, are cut at it, or are enlarged so that no edge of theirs shows in it. */
+  kept: choice({ title: 'The layers', from: 'free', options: { free: 'may leave the box', cut: 'are cut at the box', enlarged: 'are enlarged to fill the box' }, row: 'more' }),
+  unit: choice({ title: 'Unit', from: 'px', options: { px: 'px', '%': '% of each layer' }, row: 'more' }),
+  turnDeg: number({ title: 'They turn by', from: 0, unit: 'deg', least: 0, greatest: 45, step: 1, row: 'more', knob: { id: 'turn', note: 'how far the layers turn at the left and right edge', isAmount: true } }),
+  scalePercent: percent({ title: 'They grow by', from: 0, greatest: 50, row: 'more', percentOf: { words: 'their own size' }, knob: { id: 'grow', note: 'how much the layers grow, as a share of their size', per: 100, isAmount: true } }),
+  away: away('they lie as designed', 'they wait at the pin', 'they stay as they were left'),
+  pose: pinned('the box', 'settle'),
+  follow: following('How they follow', softSpring),
+  back: returning('How they go back'),
 }
+
+export type DriftSettings = SettingsOf<typeof parameters>
+export type DriftLayer = Layer<'amount'>
+export const driftParameters = described(parameters)
+export const { settings: driftSettings, defaults: driftDefaults } = driftParameters
+export { unitOf }

@@ -1,7 +1,9 @@
 // Fold as a rig: two walls that meet at a corner, each a box that cuts off a copy of the heading; both copies slide alike.
 import type { Part, Rig } from '../../rig/rig'
 import { areaOn, channelsIn, outputOn, rigOf, sliding, turning } from '../build'
-import type { FoldSettings } from './settings'
+import { foldParameters, type FoldSettings } from './settings'
+
+const { knob, token } = foldParameters
 
 /** A wall from one share of the heading to the corner, or from the corner on, wide enough for words that slide out. */
 const wallCss = { position: 'absolute', top: '0', bottom: '0', overflow: 'clip', 'box-sizing': 'border-box', padding: 'inherit', 'border-radius': '0', background: '{ground}', 'user-select': 'none', '-webkit-text-fill-color': 'currentcolor' }
@@ -13,7 +15,7 @@ const second = '(1 - {corner} + {travel})'
 
 /** The rig of a fold of the headings that `select` matches. */
 export function expandFold(settings: FoldSettings, select: string): Rig {
-  const { cornerPercent, angleDeg, corner, shadePercent, shade, ground, travelPercent, way, follow, back, away, pose } = settings
+  const { corner, shadePercent, way, follow, back, away, pose } = settings
   const channel = channelsIn('heading')
   const lean = corner === 'outer' ? 1 : -1
   const sign = way === 'with' ? 1 : -1
@@ -22,12 +24,7 @@ export function expandFold(settings: FoldSettings, select: string): Rig {
   return rigOf({
     areas: [areaOn('heading', select)],
     channels: [channel('x', { of: 'centredX' }, 'travel', follow, { away: { kind: away, pose: pose.x }, going: back ?? undefined })],
-    knobs: [
-      { id: 'corner', value: cornerPercent / 100, unit: '', note: 'where the corner stands, as a share of the heading' },
-      { id: 'angle', value: angleDeg, unit: 'deg', note: 'how far each wall is skewed', isAmount: true },
-      { id: 'travel', value: travelPercent / 100, unit: '', note: 'how far the words slide at either edge, as a share of the heading', isAmount: true },
-      ...(shadePercent > 0 ? [{ id: 'dark', value: shadePercent / 100, unit: '' as const, note: 'how dark the second wall is', isAmount: true }] : []),
-    ],
+    knobs: [knob(settings, 'cornerPercent'), knob(settings, 'angleDeg'), knob(settings, 'travelPercent'), ...(shadePercent > 0 ? [knob(settings, 'shadePercent')] : [])],
     outputs: [
       outputOn({ part: 'wall-1' }, turning('skewY'), { factor: -lean, knob: 'angle' }),
       outputOn({ part: 'wall-2' }, turning('skewY'), { factor: lean, knob: 'angle' }),
@@ -43,9 +40,6 @@ export function expandFold(settings: FoldSettings, select: string): Rig {
     ],
     // The heading itself keeps its place, is read out and can be selected; what is seen of it are the walls.
     rules: [{ select, whilePlayed: true, css: { '-webkit-text-fill-color': 'transparent' } }],
-    tokens: [
-      ...(shadePercent > 0 ? [{ id: 'shade', of: 'colour' as const, value: shade, note: 'the colour of the shade' }] : []),
-      { id: 'ground', of: 'colour', value: ground, note: 'what both walls are made of' },
-    ],
+    tokens: [...(shadePercent > 0 ? [token(settings, 'shade')] : []), token(settings, 'ground')],
   })
 }

@@ -2,8 +2,8 @@
 import { comingFeel } from '../build'
 import type { Kind } from '../kind'
 import { expandFold } from './expand'
-import { foldDefaults, foldSettings, type FoldSettings } from './settings'
-import { foldControls, foldSentence, foldTime } from './words'
+import { foldDefaults, foldParameters, foldSettings, type FoldSettings } from './settings'
+import { foldSentence, foldTime } from './words'
 
 export const fold: Kind<FoldSettings> = {
   id: 'fold',
@@ -13,7 +13,7 @@ export const fold: Kind<FoldSettings> = {
   settings: foldSettings,
   defaults: foldDefaults,
   roles: () => [{ id: 'heading', title: 'heading', needs: 'yours' }],
-  controls: () => foldControls,
+  controls: foldParameters.controls,
   recipes: [
     { id: 'round-the-corner', title: 'Round the corner', need: 'Words run round the corner of a wall, one side in shade.', settings: foldDefaults },
     { id: 'book', title: 'Open book', need: 'Two pages that fall away to a fold in the middle.', settings: { ...foldDefaults, cornerPercent: 50, angleDeg: 12, corner: 'inner', shadePercent: 14, travelPercent: 5 } },
@@ -21,7 +21,6 @@ export const fold: Kind<FoldSettings> = {
   ],
   sentence: foldSentence,
   time: foldTime,
-  rows: () => ({ more: ['corner', 'shade', 'ground', 'pin-x', 'pastPercent', 'back', 'backMs'], exact: ['frequencyHz', 'dampingRatio'] }),
   answers: {
     touch: 'By finger the words stand as when away, round the corner.',
     keyboard: 'It shows nothing that a keyboard would miss; the heading is read out once.',

@@ -1,38 +1,26 @@
-// Fold: its settings, with units and ranges, and its defaults.
-import * as z from 'zod'
-import { feelSchema } from '../../rig/schema'
+// Fold: its settings.
 import { softSpring } from '../build'
-import { cssValueSchema, percentRange, poseSchema, within } from '../settings'
+import { away, choice, colour, described, following, number, percent, pinned, returning, type SettingsOf } from '../parameters'
 
-export const ranges = {
-  corner: { least: 5, greatest: 95 },
-  angle: { least: 0, greatest: 45 },
-  travel: { least: 0, greatest: 60 },
-} as const
+const ofTheHeading = { words: 'the width of the heading', length: 'width' } as const
 
-export const foldSettings = z.object({
-  /** Where the corner stands, % of the heading from its left edge. */
-  cornerPercent: within(ranges.corner),
-  /** How far each wall is skewed, degrees. */
-  angleDeg: within(ranges.angle),
-  /** Toward the eye or away from it. */
-  corner: z.enum(['outer', 'inner']),
-  /** How dark the second wall is, %, and with what; what both walls are made of. */
-  shadePercent: within(percentRange),
-  shade: cssValueSchema,
-  ground: cssValueSchema,
-  /** How far the words slide at either edge, % of the heading. */
-  travelPercent: within(ranges.travel),
-  way: z.enum(['against', 'with']),
-  follow: feelSchema,
-  back: feelSchema.nullable(),
-  away: z.enum(['settle', 'hold']),
-  pose: poseSchema,
-})
-
-export type FoldSettings = z.infer<typeof foldSettings>
-
-export const foldDefaults: FoldSettings = {
-  cornerPercent: 42, angleDeg: 26, corner: 'outer', shadePercent: 30, shade: '#10140f', ground: 'transparent', travelPercent: 12, way: 'against',
-  follow: softSpring, back: null, away: 'settle', pose: { x: 0, y: 0 },
+const parameters = {
+  /** From the left edge of the heading. */
+  cornerPercent: percent({ title: 'Where the corner stands', from: 42, least: 5, greatest: 95, percentOf: ofTheHeading, knob: { id: 'corner', note: 'where the corner stands, as a share of the heading', per: 100 } }),
+  angleDeg: number({ title: 'The slant of the walls', from: 26, unit: 'deg', least: 0, greatest: 45, step: 1, knob: { id: 'angle', note: 'how far each wall is skewed', isAmount: true } }),
+  corner: choice({ title: 'The corner comes', from: 'outer', options: { outer: 'toward you', inner: 'away from you' }, row: 'more' }),
+  shadePercent: percent({ title: 'The shade on the second wall', from: 30, percentOf: { words: 'full shade' }, knob: { id: 'dark', note: 'how dark the second wall is', per: 100, isAmount: true } }),
+  shade: colour({ title: 'The colour of the shade', from: '#10140f', row: 'more', token: { id: 'shade', note: 'the colour of the shade' } }),
+  ground: colour({ title: 'The walls are of', from: 'transparent', takesBackgrounds: true, row: 'more', token: { id: 'ground', note: 'what both walls are made of' } }),
+  /** How far the words slide at either edge. */
+  travelPercent: percent({ title: 'The way the words slide', from: 12, greatest: 60, percentOf: ofTheHeading, knob: { id: 'travel', note: 'how far the words slide at either edge, as a share of the heading', per: 100, isAmount: true } }),
+  way: choice({ title: 'The words slide', from: 'against', options: { against: 'against the pointer', with: 'with the pointer' } }),
+  away: away('the words stand in the middle', 'they wait at the pin', 'they stay as they were left'),
+  pose: pinned('the heading', 'settle', { axes: ['x'] }),
+  follow: following('How the words follow', softSpring),
+  back: returning('How they go back'),
 }
+
+export type FoldSettings = SettingsOf<typeof parameters>
+export const foldParameters = described(parameters)
+export const { settings: foldSettings, defaults: foldDefaults } = foldParameters

@@ -1,16 +1,14 @@
 // Follow as a rig: the way from the middle of the mover, where it stands, to the pointer is what it is moved by.
 import { lagOf } from '../../feel/answer'
 import type { Channel, Knob, Output, Rig } from '../../rig/rig'
-import { asOneSelector } from '../../rig/select'
-import { areaOn, channelsIn, comingFeel, outputOn, rigOf, sliding, turning } from '../build'
+import { areaOn, channelsIn, comingFeel, groundOf, outputOn, rigOf, sliding, turning } from '../build'
 import type { Filled } from '../kind'
-import type { FollowSettings } from './settings'
+import { followParameters, type FollowSettings } from './settings'
+
+const { knob } = followParameters
 
 /** The lean is told for this speed, px/s. */
 const leanSpeed = 1000
-
-/** The ground of movers for which none was pointed at: what they stand in. */
-export const groundOf = (select: string) => `:has(> ${asOneSelector(select)})`
 
 /** Whether a path leads anywhere but straight on. */
 const bends = ({ path }: FollowSettings) => path.stops.some(({ value }) => value !== 0)
@@ -35,14 +33,14 @@ export function expandFollow(settings: FollowSettings, select: string, roles: Fi
   if (hasDown) place('y', upDownPx)
   const needsHere = offsetXPx !== 0 || offsetYPx !== 0 || turns === 'heading'
   if (needsHere) channels.push(channel('here', { of: 'inside' }, 'travel', comingFeel(comeMs), { going: comingFeel(goMs), frame: { each: select }, ...(away === 'stays' ? { away: { kind: 'hold', pose: 0 } } : {}) }))
-  const offset = (axis: 'X' | 'Y', px: number) => {
-    if (px === 0) return
-    const id = axis === 'X' ? 'beside' : 'below'
-    knobs.push({ id, value: px, unit: 'px', note: axis === 'X' ? 'how far it rides to the right of the pointer' : 'how far it rides below the pointer' })
-    outputs.push(outputOn('self', sliding(axis), { knob: id, channel: 'here' }))
+  const offset = (axis: 'X' | 'Y') => {
+    const beside = knob(settings, `offset${axis}Px`)
+    if (beside.value === 0) return
+    knobs.push(beside)
+    outputs.push(outputOn('self', sliding(axis), { knob: beside.id, channel: 'here' }))
   }
-  offset('X', offsetXPx)
-  offset('Y', offsetYPx)
+  offset('X')
+  offset('Y')
   if (bends(settings)) {
     // Where along the ground the pointer is, is read in the ground itself.
     const weight = channel('along', { of: 'inside' }, 'travel', comingFeel(comeMs), { going: comingFeel(goMs), ...(away === 'stays' ? { away: { kind: 'hold', pose: 0 } } : {}) })
@@ -53,7 +51,7 @@ export function expandFollow(settings: FollowSettings, select: string, roles: Fi
   const lagPx = lagOf(follow, leanSpeed)
   if (leanDeg > 0 && lagPx > 0) {
     // By how far it is behind the pointer: a spring that follows a steady hand lags in proportion to its speed.
-    knobs.push({ id: 'lean', value: leanDeg, unit: 'deg', note: 'how far it leans when the pointer is fast' })
+    knobs.push(knob(settings, 'leanDeg'))
     channels.push({ ...channel('ahead', { of: axis === 'x' ? 'xPx' : 'yPx', from: 'centre' }, 'turn', { kind: 'glide', halfLifeMs: 25 }, inMover), curve: limited(axis === 'x' ? acrossPx : upDownPx) })
     outputs.push(outputOn('self', turning('rotate'), { factor: 1 / lagPx, knob: 'lean', channel: 'ahead' }), outputOn('self', turning('rotate'), { factor: -1 / lagPx, knob: 'lean', channel: axis }))
   }

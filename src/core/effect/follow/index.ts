@@ -2,8 +2,8 @@
 import { comingFeel } from '../build'
 import type { Kind } from '../kind'
 import { expandFollow } from './expand'
-import { followDefaults, followSettings, type FollowSettings } from './settings'
-import { followControls, followSentence, followTime } from './words'
+import { followDefaults, followParameters, followSettings, type FollowSettings } from './settings'
+import { followSentence, followTime } from './words'
 
 export const follow: Kind<FollowSettings> = {
   id: 'follow',
@@ -13,7 +13,7 @@ export const follow: Kind<FollowSettings> = {
   settings: followSettings,
   defaults: followDefaults,
   roles: () => [{ id: 'mover', title: 'mover', needs: 'yours' }, { id: 'ground', title: 'what it stands in', needs: 'yours' }],
-  controls: () => followControls,
+  controls: followParameters.controls,
   recipes: [
     { id: 'come-along', title: 'Come along', need: 'It rides on the pointer inside what it stands in, and goes home again.', settings: followDefaults },
     { id: 'on-a-rail', title: 'On a rail', need: 'It goes across with the pointer on a bowed path of its own.', settings: { ...followDefaults, axes: 'across', path: { stops: [{ at: 0, value: 26, easing: 'ease-in-out' }, { at: 0.5, value: -26, easing: 'ease-in-out' }, { at: 1, value: 26 }] } } },
@@ -21,7 +21,6 @@ export const follow: Kind<FollowSettings> = {
   ],
   sentence: followSentence,
   time: followTime,
-  rows: ({ axes }) => ({ more: [...(axes === 'both' ? [] : [axes === 'across' ? 'upDownPx' : 'acrossPx']), 'offsetXPx', 'offsetYPx', 'path', 'turns', 'comeMs', 'goMs', 'pastPercent'], exact: ['frequencyHz', 'dampingRatio'] }),
   answers: {
     touch: 'By finger it stays at home, so that the page scrolls as ever.',
     keyboard: 'It shows nothing that a keyboard would miss.',

@@ -1,39 +1,28 @@
-// Follow: its settings, with units and ranges, and its defaults.
-import * as z from 'zod'
-import { curveSchema, feelSchema } from '../../rig/schema'
-import { timeRange, within } from '../settings'
+// Follow: its settings.
+import { choice, curve, described, following, number, time, type SettingsOf } from '../parameters'
 
-export const ranges = {
-  limit: { least: 0, greatest: 2000 },
-  offset: { least: -400, greatest: 400 },
-  lean: { least: 0, greatest: 45 },
-} as const
+/** A limit along one axis is told in the caption where the mover goes along it. */
+const limit = (title: string, other: string) => number({ title, from: 600, unit: 'px', least: 0, greatest: 2000, step: 10, varies: ({ axes }) => (axes === other ? { row: 'more' } : {}) })
 
-export const followSettings = z.object({
-  axes: z.enum(['both', 'across', 'up-down']),
-  /** How far it may go from where it stands, px. */
-  acrossPx: within(ranges.limit),
-  upDownPx: within(ranges.limit),
-  /** Where it rides beside the pointer, px. */
-  offsetXPx: within(ranges.offset),
-  offsetYPx: within(ranges.offset),
+const parameters = {
+  axes: choice({ title: 'It goes', from: 'both', options: { both: 'wherever the pointer goes', across: 'across with the pointer', 'up-down': 'up and down with the pointer' } }),
+  /** How far it may go from where it stands. */
+  acrossPx: limit('Across, at most', 'up-down'),
+  upDownPx: limit('Up and down, at most', 'across'),
+  /** Where it rides beside the pointer. */
+  offsetXPx: number({ title: 'To the right of the pointer', from: 0, unit: 'px', least: -400, greatest: 400, step: 2, row: 'more', knob: { id: 'beside', note: 'how far it rides to the right of the pointer' } }),
+  offsetYPx: number({ title: 'Below the pointer', from: 0, unit: 'px', least: -400, greatest: 400, step: 2, row: 'more', knob: { id: 'below', note: 'how far it rides below the pointer' } }),
   /** px up and down by where the pointer is across the ground (0..1). */
-  path: curveSchema,
-  /** How far it leans at 1000 px a second, degrees. */
-  leanDeg: within(ranges.lean),
-  turns: z.enum(['no', 'heading']),
-  away: z.enum(['home', 'stays']),
-  comeMs: within(timeRange),
-  goMs: within(timeRange),
-  follow: feelSchema,
-})
-
-export type FollowSettings = z.infer<typeof followSettings>
-
-export const straight: FollowSettings['path'] = { stops: [{ at: 0, value: 0 }, { at: 1, value: 0 }] }
-
-export const followDefaults: FollowSettings = {
-  axes: 'both', acrossPx: 600, upDownPx: 600, offsetXPx: 0, offsetYPx: 0, path: straight, leanDeg: 0, turns: 'no', away: 'home', comeMs: 160, goMs: 320,
+  path: curve({ title: 'Its path', from: { stops: [{ at: 0, value: 0 }, { at: 1, value: 0 }] }, unit: 'px', across: { title: 'run', unit: '', from: 0, to: 1 }, row: 'more' }),
+  leanDeg: number({ title: 'Lean at 1000 px/s', from: 0, unit: 'deg', least: 0, greatest: 45, step: 1, knob: { id: 'lean', note: 'how far it leans when the pointer is fast' } }),
+  turns: choice({ title: 'Face direction', from: 'no', options: { no: 'no', heading: 'where the pointer heads' }, row: 'more' }),
+  away: choice({ title: 'When away', from: 'home', options: { home: 'it goes home', stays: 'it stays where it was left' }, drawing: 'flick', draws: 'follow' }),
+  comeMs: time('The time to come', 160, { row: 'more' }),
+  goMs: time('The time to go', 320, { row: 'more' }),
   // Critically damped: it settles in 260 ms and never goes past the mark.
-  follow: { kind: 'spring', frequencyHz: 3.571, dampingRatio: 1 },
+  follow: following('How it follows', { kind: 'spring', frequencyHz: 3.571, dampingRatio: 1 }),
 }
+
+export type FollowSettings = SettingsOf<typeof parameters>
+export const followParameters = described(parameters)
+export const { settings: followSettings, defaults: followDefaults } = followParameters

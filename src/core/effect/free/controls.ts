@@ -45,7 +45,7 @@ function knobControl(knob: Knob, at: number, rig: Rig): FreeControl {
 function tokenControl(token: NonNullable<Rig['tokens']>[number], at: number): FreeControl[] {
   if (token.of !== 'colour' && token.of !== 'gradient') return []
   return [{
-    kind: token.of, id: token.id, title: sentenceCase(token.note || token.id), drawing: token.of === 'gradient' ? 'gradient' : 'none',
+    kind: token.of, id: token.id, token: token.id, title: sentenceCase(token.note || token.id), drawing: token.of === 'gradient' ? 'gradient' : 'none',
     read: ({ tokens }) => tokens?.[at]?.value ?? '',
     write: (settings, value) => ({ ...settings, tokens: changed(settings.tokens ?? [], at, { value }) }),
   }]

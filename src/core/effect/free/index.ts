@@ -76,7 +76,10 @@ export const free: Kind<Rig> = {
   settings: rigSchema,
   defaults: { areas: [{ id: 'area', of: 'each', select: 'body', box: 'live', among: 'one', pointer: 'any', touch: 'none' }], channels: [], knobs: [], outputs: [], parts: [], rules: [] },
   roles: ({ roles }) => [{ id: 'element', title: 'element', needs: 'yours' }, ...(roles ?? [])],
-  controls: freeControls,
+  controls: (rig) => {
+    const shown = new Set(mainWords(rig).map(({ id }) => id))
+    return freeControls(rig).map((control): typeof control => (shown.has(control.id) ? control : { ...control, row: /-(frequency|damping|past)$/.test(control.id) ? 'exact' : 'more' }))
+  },
   recipes: freeRecipes,
   sentence: (rig) => {
     const { channels, outputs, roles = [] } = rig
@@ -90,12 +93,6 @@ export const free: Kind<Rig> = {
     const [first] = rig.channels.filter(({ chain, signal }) => chain === undefined && signal.of !== 'look')
     if (!first) return []
     return first.feel.kind === 'direct' ? ['Follows ', { control: `${first.id}-feel` }, '.'] : ['Follows ', { control: `${first.id}-feel` }, ', in ', { control: `${first.id}-feel-time` }, '.']
-  },
-  rows: (rig) => {
-    const shown = new Set(mainWords(rig).map(({ id }) => id))
-    const rest = freeControls(rig).map(({ id }) => id).filter((id) => !shown.has(id))
-    const isExact = (id: string) => /-(frequency|damping|past)$/.test(id)
-    return { more: rest.filter((id) => !isExact(id)), exact: rest.filter(isExact) }
   },
   answers: {
     touch: 'As each of its areas says.',
@@ -113,5 +110,5 @@ export const free: Kind<Rig> = {
     return { follow, back, come: follow, go: back }
   },
   expand: (rig, select, filled = {}) => fillRoles(rig, select, filled),
-  areasByHand: true,
+  lacks: ['strength', 'insets', 'touch'],
 }

@@ -1,7 +1,9 @@
 // Glow as a rig: tiles of light that follow the pointer inside each card, one in its surface and one in a ring along its edge.
 import type { Channel, Knob, Output, Part, Rig, Rule } from '../../rig/rig'
 import { areaOn, channelsIn, comingFeel, coverCss, fading, insetsOf, outputOn, rigOf, sliding, turning } from '../build'
-import type { GlowSettings } from './settings'
+import { glowParameters, type GlowSettings } from './settings'
+
+const { knob, token } = glowParameters
 
 /** What of a ring is seen: all but what lies inside its padding. */
 const ringMask = 'linear-gradient(#000 0 0) content-box exclude, linear-gradient(#000 0 0)'
@@ -13,7 +15,7 @@ const tileCss = (strength: string) => ({ position: 'absolute', left: 'calc({size
 
 /** The rig of a glow on the elements that `select` matches. One pointer lights them all, each in its own px. */
 export function expandGlow(settings: GlowSettings, select: string): Rig {
-  const { sizePx, surfacePercent, edgePx, edgePercent, reachPx, lies, shrinkPercent, turnS, arcDeg, comeMs, goMs, follow, colour } = settings
+  const { surfacePercent, edgePx, edgePercent, reachPx, lies, shrinkPercent, turnS, comeMs, goMs, follow } = settings
   const channel = channelsIn('card')
   const hasSurface = surfacePercent > 0
   const hasEdge = edgePx > 0 && edgePercent > 0
@@ -29,7 +31,7 @@ export function expandGlow(settings: GlowSettings, select: string): Rig {
   if (shrinks || hasTurn) channels.push(channel('on', { of: 'distance', from: 'edge' }, 'scale', comingFeel(comeMs), { going: comingFeel(goMs), curve: { stops: [{ at: -1, value: 1 }, { at: 0, value: 0 }] } }))
   if (hasTurn) channels.push(channel('turn', { of: 'time', periodMs: turnS * 1000 }, 'travel', { kind: 'direct' }, { away: { kind: 'hold', pose: 0 } }))
 
-  const knobs: Knob[] = [{ id: 'size', value: sizePx, unit: 'px', note: 'how wide the light is' }]
+  const knobs: Knob[] = [knob(settings, 'sizePx')]
   const parts: Part[] = []
   const outputs: Output[] = []
   const rules: Rule[] = []
@@ -43,31 +45,31 @@ export function expandGlow(settings: GlowSettings, select: string): Rig {
     outputs.push(outputOn(to, sliding('X'), { channel: 'x' }), outputOn(to, sliding('Y'), { channel: 'y' }), outputOn(to, fading, { channel: 'here' }))
   }
   if (hasSurface) {
-    knobs.push({ id: 'surface', value: surfacePercent, unit: '%', note: 'how strong it is on the surface', isAmount: true })
+    knobs.push(knob(settings, 'surfacePercent'))
     lit('surface', 'surface', { ...coverCss, ...(lies === 'under' ? { 'z-index': '-1' } : {}) })
     // What lies under the content stays over the card's own ground.
     if (lies === 'under') rules.push({ select, whilePlayed: true, css: { isolation: 'isolate' } })
   }
   const ringCss = { position: 'absolute', inset: '0', padding: '{line}', 'border-radius': 'inherit', overflow: 'clip', mask: ringMask }
-  if (hasEdge || hasTurn) knobs.push({ id: 'line', value: Math.max(edgePx, hasTurn ? 1 : 0), unit: 'px', note: 'how wide the line along the edge is' })
+  if (hasEdge || hasTurn) knobs.push(knob(settings, 'edgePx', { value: Math.max(edgePx, hasTurn ? 1 : 0) }))
   if (hasEdge) {
-    knobs.push({ id: 'edge', value: edgePercent, unit: '%', note: 'how strong it is along the edge', isAmount: true })
+    knobs.push(knob(settings, 'edgePercent'))
     lit('edge', 'edge', ringCss)
   }
   if (hasTurn) {
-    knobs.push({ id: 'arc', value: arcDeg, unit: 'deg', note: 'how long the light is that runs along the edge' })
+    knobs.push(knob(settings, 'arcDeg'))
     parts.push({ id: 'round', area: 'card', whileOn: true, covers: 'border', css: ringCss })
     // Wide enough to cover a card of three to one while it turns.
     parts.push({ id: 'runner', area: 'card', inside: 'round', css: { position: 'absolute', left: '-100%', top: '50%', width: '300%', 'aspect-ratio': '1', translate: '0 -50%', background: 'conic-gradient(transparent, {light} {arc}, transparent 0)' } })
     outputs.push(outputOn({ part: 'runner' }, turning('rotate'), { factor: 360, channel: 'turn' }), outputOn({ part: 'runner' }, fading, { channel: 'on' }))
   }
   if (shrinks) {
-    knobs.push({ id: 'shrink', value: shrinkPercent / 100, unit: '', note: 'how much the card shrinks, as a share of its size', isAmount: true })
+    knobs.push(knob(settings, 'shrinkPercent'))
     outputs.push(outputOn('self', turning('scale'), { base: 1, factor: -1, knob: 'shrink', channel: 'on' }))
   }
   return rigOf({
     areas: [areaOn('card', select, { box: shrinks ? 'still' : 'live', among: 'all', insets: insetsOf(-reachPx) })],
     channels, knobs, outputs, parts, rules,
-    tokens: [{ id: 'light', of: 'colour', value: colour, note: 'the colour of the light' }],
+    tokens: [token(settings, 'colour')],
   })
 }

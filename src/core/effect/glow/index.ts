@@ -2,8 +2,8 @@
 import { comingFeel } from '../build'
 import type { Kind } from '../kind'
 import { expandGlow } from './expand'
-import { glowDefaults, glowSettings, type GlowSettings } from './settings'
-import { glowControls, glowSentence, glowTime } from './words'
+import { glowDefaults, glowParameters, glowSettings, type GlowSettings } from './settings'
+import { glowSentence, glowTime } from './words'
 
 export const glow: Kind<GlowSettings> = {
   id: 'glow',
@@ -13,16 +13,15 @@ export const glow: Kind<GlowSettings> = {
   settings: glowSettings,
   defaults: glowDefaults,
   roles: () => [{ id: 'card', title: 'card', needs: 'yours' }],
-  controls: () => glowControls,
+  controls: glowParameters.controls,
   recipes: [
     { id: 'near-the-lamp', title: 'Near the lamp', need: 'Cards lit on their face and edge, neighbours too.', settings: glowDefaults },
     { id: 'edges-alone', title: 'Edges alone', need: 'Only the rims of the cards light up, from a good way off.', settings: { ...glowDefaults, surfacePercent: 0, edgePx: 2, reachPx: 140, sizePx: 320, colour: '#7fb7a4' } },
     { id: 'breath', title: 'Warm breath', need: 'A wide, slow warmth over what the card holds; it draws in a little.', settings: { ...glowDefaults, lies: 'over', sizePx: 460, surfacePercent: 34, edgePercent: 0, shrinkPercent: 2, comeMs: 420, goMs: 900, follow: { kind: 'spring', frequencyHz: 1.1, dampingRatio: 1 } } },
-    { id: 'firefly', title: 'Firefly', need: 'A small light runs round the edge while you are there.', settings: { ...glowDefaults, surfacePercent: 12, edgePercent: 0, turnS: 4, arcDeg: 60, edgePx: 2, reachPx: 0, colour: '#c9d86a' } },
+    { id: 'firefly', title: 'Running spark', need: 'A small light runs round the edge while you are there.', settings: { ...glowDefaults, surfacePercent: 12, edgePercent: 0, turnS: 4, arcDeg: 60, edgePx: 2, reachPx: 0, colour: '#c9d86a' } },
   ],
   sentence: glowSentence,
   time: glowTime,
-  rows: () => ({ more: ['edgePx', 'lies', 'shrinkPercent', 'turnS', 'arcDeg', 'pastPercent'], exact: ['frequencyHz', 'dampingRatio'] }),
   answers: {
     touch: 'By finger nothing is lit, and the page scrolls as ever.',
     keyboard: 'It shows nothing that a keyboard would miss.',
@@ -34,4 +33,6 @@ export const glow: Kind<GlowSettings> = {
   withAwayPlace: (settings) => settings,
   feels: ({ follow, comeMs, goMs }) => ({ follow, back: follow, come: comingFeel(comeMs), go: comingFeel(goMs) }),
   expand: expandGlow,
+  // Its area reaches as far as its light.
+  lacks: ['insets'],
 }

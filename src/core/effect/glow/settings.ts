@@ -1,42 +1,26 @@
-// Glow: its settings, with units and ranges, and its defaults.
-import * as z from 'zod'
-import { feelSchema } from '../../rig/schema'
+// Glow: its settings.
 import { softSpring } from '../build'
-import { cssValueSchema, percentRange, timeRange, within } from '../settings'
+import { choice, colour, described, following, number, percent, time, type SettingsOf } from '../parameters'
 
-export const ranges = {
-  size: { least: 20, greatest: 1200 },
-  edge: { least: 0, greatest: 12 },
-  reach: { least: 0, greatest: 400 },
-  shrink: { least: 0, greatest: 30 },
-  round: { least: 0, greatest: 30 },
-  arc: { least: 10, greatest: 180 },
-} as const
-
-export const glowSettings = z.object({
-  colour: cssValueSchema,
-  /** Diameter of the light, px, and its strength on the surface, %. */
-  sizePx: within(ranges.size),
-  surfacePercent: within(percentRange),
-  /** The line along the edge: its width, px, its strength, %, and how far beyond the card the pointer still lights it, px. */
-  edgePx: within(ranges.edge),
-  edgePercent: within(percentRange),
-  reachPx: within(ranges.reach),
-  /** Whether the surface is lit under what the card holds, or over it. */
-  lies: z.enum(['under', 'over']),
-  /** By how much the card shrinks while the pointer is on it, %. */
-  shrinkPercent: within(ranges.shrink),
-  /** A light that runs along the edge while the pointer is there: seconds a turn (0 is none), and how long it is, degrees. */
-  turnS: within(ranges.round),
-  arcDeg: within(ranges.arc),
-  comeMs: within(timeRange),
-  goMs: within(timeRange),
-  follow: feelSchema,
-})
-
-export type GlowSettings = z.infer<typeof glowSettings>
-
-export const glowDefaults: GlowSettings = {
-  colour: '#f2b866', sizePx: 220, surfacePercent: 22, edgePx: 1.5, edgePercent: 90, reachPx: 60, lies: 'under',
-  shrinkPercent: 0, turnS: 0, arcDeg: 70, comeMs: 180, goMs: 420, follow: softSpring,
+const parameters = {
+  colour: colour({ title: 'The colour of the light', from: '#f2b866', token: { id: 'light', note: 'the colour of the light' } }),
+  sizePx: number({ title: 'The width of the light', from: 220, unit: 'px', least: 20, greatest: 1200, step: 10, handle: { on: 'diameter' }, knob: { id: 'size', note: 'how wide the light is' } }),
+  surfacePercent: percent({ title: 'Its strength on the surface', from: 22, percentOf: { words: 'full strength' }, knob: { id: 'surface', note: 'how strong it is on the surface', isAmount: true } }),
+  edgePx: number({ title: 'The line along the edge', from: 1.5, unit: 'px', least: 0, greatest: 12, step: 0.5, row: 'more', knob: { id: 'line', note: 'how wide the line along the edge is' } }),
+  edgePercent: percent({ title: 'The strength along the edge', from: 90, percentOf: { words: 'full strength' }, knob: { id: 'edge', note: 'how strong it is along the edge', isAmount: true } }),
+  /** How far beyond the card the pointer still lights it. */
+  reachPx: number({ title: 'The reach beyond the card', from: 60, unit: 'px', least: 0, greatest: 400, step: 5, handle: { on: 'reach' } }),
+  lies: choice({ title: 'The light on the surface', from: 'under', options: { under: 'lies under what is on the card', over: 'lies over it' }, row: 'more' }),
+  /** While the pointer is on it. */
+  shrinkPercent: percent({ title: 'The card shrinks by', from: 0, greatest: 30, row: 'more', percentOf: { words: 'its own size' }, knob: { id: 'shrink', note: 'how much the card shrinks, as a share of its size', per: 100, isAmount: true } }),
+  /** Seconds a turn; 0 is no such light. */
+  turnS: number({ title: 'A light runs round in', from: 0, unit: 's', least: 0, greatest: 30, step: 0.5, row: 'more' }),
+  arcDeg: number({ title: 'The length of that light', from: 70, unit: 'deg', least: 10, greatest: 180, step: 5, row: 'more', knob: { id: 'arc', note: 'how long the light is that runs along the edge' } }),
+  comeMs: time('The time to come', 180),
+  goMs: time('The time to go', 420),
+  follow: following('How the light follows', softSpring),
 }
+
+export type GlowSettings = SettingsOf<typeof parameters>
+export const glowParameters = described(parameters)
+export const { settings: glowSettings, defaults: glowDefaults } = glowParameters

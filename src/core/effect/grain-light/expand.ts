@@ -2,7 +2,9 @@
 import type { Rig } from '../../rig/rig'
 import { areaOn, channelsIn, comingFeel, coverCss, fading, outputOn, ridingSheet, rigOf } from '../build'
 import { noiseTilePx, noiseUrl } from './noise'
-import type { GrainLightSettings } from './settings'
+import { grainLightParameters, type GrainLightSettings } from './settings'
+
+const { knob, token } = grainLightParameters
 
 const falloffs: Readonly<Record<GrainLightSettings['falloff'], string>> = {
   soft: 'radial-gradient(closest-side, {light}, color-mix(in oklab, {light} 42%, transparent) 40%, color-mix(in oklab, {light} 12%, transparent) 72%, transparent)',
@@ -11,17 +13,13 @@ const falloffs: Readonly<Record<GrainLightSettings['falloff'], string>> = {
 
 /** The rig of a grain light on the grounds that `select` matches. */
 export function expandGrainLight(settings: GrainLightSettings, select: string): Rig {
-  const { gradient, grainPercent, radiusPx, lightPercent, colour, falloff, away, pose, comeMs, goMs, follow } = settings
+  const { falloff, away, pose, comeMs, goMs, follow } = settings
   const sheet = ridingSheet('ground', 'sheet', follow, away === 'pinned' ? pose : undefined, away === 'out' ? 'here' : undefined)
   const shines = away === 'out' ? { channel: 'here' } : {}
   return rigOf({
     areas: [areaOn('ground', select, { box: 'live' })],
     channels: [...sheet.channels, ...(away === 'out' ? [channelsIn('ground')('here', { of: 'inside' }, 'light', comingFeel(comeMs), { going: comingFeel(goMs) })] : [])],
-    knobs: [
-      { id: 'radius', value: radiusPx, unit: 'px', note: 'radius of the light' },
-      { id: 'strength', value: lightPercent / 100, unit: '', note: 'how strong the light is', isAmount: true },
-      { id: 'grain', value: grainPercent / 100, unit: '', note: 'how much the grain shows' },
-    ],
+    knobs: [knob(settings, 'radiusPx'), knob(settings, 'lightPercent'), knob(settings, 'grainPercent')],
     outputs: [...sheet.outputs, outputOn({ part: 'light' }, fading, { knob: 'strength', ...shines })],
     parts: [
       { id: 'ground', area: 'ground', covers: 'border', css: { ...coverCss, 'z-index': '-1', background: '{gradient}' } },
@@ -30,9 +28,6 @@ export function expandGrainLight(settings: GrainLightSettings, select: string): 
       { id: 'specks', area: 'ground', inside: 'ground', css: { position: 'absolute', inset: '0', 'will-change': 'transform', opacity: '{grain}', background: `${noiseUrl(settings)} 0 0 / ${noiseTilePx}px` } },
     ],
     rules: [{ select, whilePlayed: true, css: { isolation: 'isolate' } }],
-    tokens: [
-      { id: 'gradient', of: 'gradient', value: gradient, note: 'the ground' },
-      { id: 'light', of: 'colour', value: colour, note: 'the colour of the light' },
-    ],
+    tokens: [token(settings, 'gradient'), token(settings, 'colour')],
   })
 }

@@ -2,8 +2,8 @@
 import { comingFeel } from '../build'
 import type { Kind } from '../kind'
 import { expandGrainLight } from './expand'
-import { grainLightDefaults, grainLightSettings, type GrainLightSettings } from './settings'
-import { grainLightControls, grainLightSentence, grainLightTime } from './words'
+import { grainLightDefaults, grainLightParameters, grainLightSettings, type GrainLightSettings } from './settings'
+import { grainLightSentence, grainLightTime } from './words'
 
 export const grainLight: Kind<GrainLightSettings> = {
   id: 'grain-light',
@@ -13,7 +13,7 @@ export const grainLight: Kind<GrainLightSettings> = {
   settings: grainLightSettings,
   defaults: grainLightDefaults,
   roles: () => [{ id: 'ground', title: 'ground', needs: 'yours' }],
-  controls: () => grainLightControls,
+  controls: grainLightParameters.controls,
   recipes: [
     { id: 'dusk-wall', title: 'Dusk on plaster', need: 'A grainy evening ground with a warm light under the pointer.', settings: grainLightDefaults },
     { id: 'paper-noon', title: 'Paper at noon', need: 'Pale and finely specked; the light is a little brighter paper.', settings: { ...grainLightDefaults, gradient: 'linear-gradient(180deg, #e7e2d4 0%, #d5d3c4 100%)', speckle: 'dark', grainPercent: 22, fineness: 1.1, colour: '#fffbee', lightPercent: 70, radiusPx: 420 } },
@@ -21,7 +21,6 @@ export const grainLight: Kind<GrainLightSettings> = {
   ],
   sentence: grainLightSentence,
   time: grainLightTime,
-  rows: () => ({ more: ['fineness', 'detail', 'seed', 'falloff', 'pin-x', 'pin-y', 'pastPercent'], exact: ['frequencyHz', 'dampingRatio'] }),
   answers: {
     touch: 'By finger the ground is there, and the light as when away.',
     keyboard: 'It shows nothing that a keyboard would miss.',

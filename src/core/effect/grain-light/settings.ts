@@ -1,40 +1,27 @@
-// Grain light: its settings, with units and ranges, and its defaults.
-import * as z from 'zod'
+// Grain light: its settings.
 import { readGradient } from '../../curve/gradient'
-import { feelSchema } from '../../rig/schema'
 import { softSpring } from '../build'
-import { cssValueSchema, percentRange, poseSchema, timeRange, within } from '../settings'
+import { choice, colour, described, following, gradient, number, percent, pinned, time, type SettingsOf } from '../parameters'
 
-export const ranges = {
-  fineness: { least: 0.1, greatest: 2 },
-  detail: { least: 1, greatest: 5 },
-  seed: { least: 0, greatest: 999 },
-  radius: { least: 40, greatest: 2000 },
-} as const
-
-export const grainLightSettings = z.object({
-  gradient: cssValueSchema.refine((css) => readGradient(css) !== undefined, { error: 'is not a gradient of CSS with its stops' }),
+const parameters = {
+  gradient: gradient({ title: 'The ground', from: 'linear-gradient(155deg, #22303a 0%, #3b4a41 55%, #6d5a3c 100%)', isOne: (css) => readGradient(css) !== undefined, token: { id: 'gradient', note: 'the ground' } }),
   /** Specks a px (the base frequency of the noise), and octaves of detail. */
-  fineness: within(ranges.fineness),
-  detail: within(ranges.detail).int(),
-  grainPercent: within(percentRange),
-  speckle: z.enum(['light', 'dark']),
-  seed: within(ranges.seed).int(),
-  /** The light: radius, px, and strength, %. */
-  radiusPx: within(ranges.radius),
-  lightPercent: within(percentRange),
-  colour: cssValueSchema,
-  falloff: z.enum(['soft', 'even']),
-  away: z.enum(['out', 'pinned', 'stays']),
-  pose: poseSchema,
-  comeMs: within(timeRange),
-  goMs: within(timeRange),
-  follow: feelSchema,
-})
-
-export type GrainLightSettings = z.infer<typeof grainLightSettings>
-
-export const grainLightDefaults: GrainLightSettings = {
-  gradient: 'linear-gradient(155deg, #22303a 0%, #3b4a41 55%, #6d5a3c 100%)', fineness: 0.8, detail: 2, grainPercent: 34, speckle: 'light', seed: 7,
-  radiusPx: 360, lightPercent: 36, colour: '#ffd9a0', falloff: 'soft', away: 'out', pose: { x: 0, y: 0 }, comeMs: 320, goMs: 900, follow: softSpring,
+  fineness: number({ title: 'The grain, coarse to fine', from: 0.8, unit: '', least: 0.1, greatest: 2, step: 0.05, row: 'more' }),
+  detail: number({ title: 'Its detail', from: 2, unit: '', least: 1, greatest: 5, step: 1, isWhole: true, row: 'more' }),
+  grainPercent: percent({ title: 'How much the grain shows', from: 34, percentOf: { words: 'full strength' }, knob: { id: 'grain', note: 'how much the grain shows', per: 100 } }),
+  speckle: choice({ title: 'The specks are', from: 'light', options: { light: 'light', dark: 'dark' } }),
+  seed: number({ title: 'Random seed', from: 7, unit: '', least: 0, greatest: 999, step: 1, isWhole: true, row: 'more' }),
+  radiusPx: number({ title: 'The radius of the light', from: 360, unit: 'px', least: 40, greatest: 2000, step: 10, handle: { on: 'radius' }, knob: { id: 'radius', note: 'radius of the light' } }),
+  lightPercent: percent({ title: 'The strength of the light', from: 36, percentOf: { words: 'full strength' }, knob: { id: 'strength', note: 'how strong the light is', per: 100, isAmount: true } }),
+  colour: colour({ title: 'The colour of the light', from: '#ffd9a0', token: { id: 'light', note: 'the colour of the light' } }),
+  falloff: choice({ title: 'The light falls off', from: 'soft', options: { soft: 'softly, like a lamp', even: 'evenly, like a cone' }, row: 'more' }),
+  away: choice({ title: 'When away', from: 'out', options: { out: 'the light goes out', pinned: 'it waits at the pin', stays: 'it stays where it was left' }, handle: 'pin' }),
+  pose: pinned('the ground', 'pinned'),
+  comeMs: time('The time to come', 320),
+  goMs: time('The time to go', 900),
+  follow: following('How the light follows', softSpring),
 }
+
+export type GrainLightSettings = SettingsOf<typeof parameters>
+export const grainLightParameters = described(parameters)
+export const { settings: grainLightSettings, defaults: grainLightDefaults } = grainLightParameters

@@ -1,7 +1,9 @@
 // Spotlight as a rig: a pool tile and four solid sides that move as one sheet inside a clip, dark as a whole.
 import type { Knob, Part, Rig } from '../../rig/rig'
 import { areaOn, channelsIn, comingFeel, coverCss, fading, insetsOf, outputOn, ridingSheet, rigOf, turning } from '../build'
-import type { SpotlightSettings } from './settings'
+import { spotlightParameters, type SpotlightSettings } from './settings'
+
+const { knob, token } = spotlightParameters
 
 /** From the middle of the sheet to the rim of the pool; the sides overlap it a little, so that no seam shows. */
 const rim = '({clear} + {soft})'
@@ -18,18 +20,14 @@ const pools: Readonly<Record<SpotlightSettings['shape'], Part['css']>> = {
 
 /** The rig of a spotlight on the grounds that `select` matches. */
 export function expandSpotlight(settings: SpotlightSettings, select: string): Rig {
-  const { clearPx, softPx, darknessPercent, tint, shape, pressedPercent, pressedDarkerPercent, away, pose, comeMs, goMs, follow } = settings
+  const { clearPx, softPx, shape, pressedPercent, pressedDarkerPercent, away, pose, comeMs, goMs, follow } = settings
   const channel = channelsIn('ground')
   const isPinned = away === 'pinned'
   const come = comingFeel(comeMs)
   const go = comingFeel(goMs)
   // A parked pool lies at a share of the ground; else it stays where it was while the light goes.
   const sheet = ridingSheet('ground', 'sheet', follow, isPinned ? pose : undefined, 'here')
-  const knobs: Knob[] = [
-    { id: 'clear', value: clearPx, unit: 'px', note: 'radius of what is clear' },
-    { id: 'soft', value: softPx, unit: 'px', note: 'how much further the soft edge goes' },
-    { id: 'darkness', value: darknessPercent / 100, unit: '', note: 'how dark the rest is', isAmount: true },
-  ]
+  const knobs: Knob[] = [knob(settings, 'clearPx'), knob(settings, 'softPx'), knob(settings, 'darknessPercent')]
   const channels = [...sheet.channels, channel('here', { of: 'inside' }, 'light', come, { going: go })]
   const dark = { on: 'property', name: 'opacity', unit: '', law: 'add' } as const
   // Dark while the pointer is there; parked and all dark at all times.
@@ -41,7 +39,7 @@ export function expandSpotlight(settings: SpotlightSettings, select: string): Ri
     outputs.push(outputOn({ part: 'sheet' }, turning('scale'), { base: 1, factor: -1, knob: 'narrower', channel: 'pressed' }))
   }
   if (pressedDarkerPercent > 0) {
-    knobs.push({ id: 'darker', value: pressedDarkerPercent / 100, unit: '', note: 'how much darker it is while pressed', isAmount: true })
+    knobs.push(knob(settings, 'pressedDarkerPercent'))
     outputs.push(outputOn({ part: 'dark' }, dark, { knob: 'darker', channel: 'pressed', ...weight }))
   }
   if (shape === 'wide') outputs.push(outputOn({ part: 'sheet' }, turning('scaleX'), { base: 1.6, factor: 0 }))
@@ -66,7 +64,7 @@ export function expandSpotlight(settings: SpotlightSettings, select: string): Ri
       ...sides,
     ],
     rules: [{ select, whilePlayed: true, css: { isolation: 'isolate' } }],
-    tokens: [{ id: 'tint', of: 'colour', value: tint, note: 'the colour of the dark' }],
+    tokens: [token(settings, 'tint')],
     // A finger could not lift a dark that stays.
     finePointerOnly: away === 'lit' ? undefined : true,
   })

@@ -2,8 +2,8 @@
 import { comingFeel } from '../build'
 import type { Kind } from '../kind'
 import { expandSpotlight } from './expand'
-import { spotlightDefaults, spotlightSettings, type SpotlightSettings } from './settings'
-import { spotlightControls, spotlightSentence, spotlightTime } from './words'
+import { spotlightDefaults, spotlightParameters, spotlightSettings, type SpotlightSettings } from './settings'
+import { spotlightSentence, spotlightTime } from './words'
 
 export const spotlight: Kind<SpotlightSettings> = {
   id: 'spotlight',
@@ -13,7 +13,7 @@ export const spotlight: Kind<SpotlightSettings> = {
   settings: spotlightSettings,
   defaults: spotlightDefaults,
   roles: () => [{ id: 'ground', title: 'ground', needs: 'yours' }],
-  controls: () => spotlightControls,
+  controls: spotlightParameters.controls,
   recipes: [
     { id: 'hand-lamp', title: 'Hand lamp', need: 'Dark but for a pool of light where you point; lit again when you go.', settings: spotlightDefaults },
     { id: 'narrow-beam', title: 'Narrow beam', need: 'A small, sharp light for a picture; it narrows while you press.', settings: { ...spotlightDefaults, clearPx: 90, softPx: 34, darknessPercent: 88, pressedPercent: 55, follow: { kind: 'spring', frequencyHz: 4.6, dampingRatio: 1 } } },
@@ -22,7 +22,6 @@ export const spotlight: Kind<SpotlightSettings> = {
   ],
   sentence: spotlightSentence,
   time: spotlightTime,
-  rows: () => ({ more: ['shape', 'pressedDarkerPercent', 'pin-x', 'pin-y', 'pastPercent'], exact: ['frequencyHz', 'dampingRatio'] }),
   answers: {
     touch: 'By finger all is lit, and can be read.',
     keyboard: 'Without a pointer on it all is as when away.',
@@ -34,4 +33,6 @@ export const spotlight: Kind<SpotlightSettings> = {
   withAwayPlace: (settings, pose) => ({ ...settings, away: 'pinned', pose }),
   feels: ({ follow, comeMs, goMs }) => ({ follow, back: follow, come: comingFeel(comeMs), go: comingFeel(goMs) }),
   expand: expandSpotlight,
+  // Its area reaches as far as its pool.
+  lacks: ['insets'],
 }

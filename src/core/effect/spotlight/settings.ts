@@ -1,37 +1,24 @@
-// Spotlight: its settings, with units and ranges, and its defaults.
-import * as z from 'zod'
-import { feelSchema } from '../../rig/schema'
+// Spotlight: its settings.
 import { softSpring } from '../build'
-import { cssValueSchema, percentRange, poseSchema, timeRange, within } from '../settings'
+import { choice, colour, described, following, number, percent, pinned, time, type SettingsOf } from '../parameters'
 
-export const ranges = {
-  clear: { least: 0, greatest: 1200 },
-  soft: { least: 0, greatest: 1200 },
-  pressed: { least: 30, greatest: 150 },
-  darker: { least: 0, greatest: 60 },
-} as const
-
-export const spotlightSettings = z.object({
-  /** Radius of what is clear, and how much further the soft edge goes, px: always from the pointer. */
-  clearPx: within(ranges.clear),
-  softPx: within(ranges.soft),
-  darknessPercent: within(percentRange),
-  tint: cssValueSchema,
-  shape: z.enum(['round', 'wide', 'square']),
-  /** How large the pool is while the button is down, % of itself, and by how many more % it is dark then. */
-  pressedPercent: within(ranges.pressed),
-  pressedDarkerPercent: within(ranges.darker),
-  /** Lit when the pointer is away, a pool parked at the pin, or all dark. */
-  away: z.enum(['lit', 'pinned', 'dark']),
-  pose: poseSchema,
-  comeMs: within(timeRange),
-  goMs: within(timeRange),
-  follow: feelSchema,
-})
-
-export type SpotlightSettings = z.infer<typeof spotlightSettings>
-
-export const spotlightDefaults: SpotlightSettings = {
-  clearPx: 140, softPx: 90, darknessPercent: 78, tint: '#0b1014', shape: 'round', pressedPercent: 70, pressedDarkerPercent: 10,
-  away: 'lit', pose: { x: 0, y: 0 }, comeMs: 260, goMs: 700, follow: softSpring,
+const parameters = {
+  /** Radius of what is clear, and how much further the soft edge goes: always from the pointer. */
+  clearPx: number({ title: 'The clear pool', from: 140, unit: 'px', least: 0, greatest: 1200, step: 10, handle: { on: 'radius' }, knob: { id: 'clear', note: 'radius of what is clear' } }),
+  softPx: number({ title: 'Its soft edge', from: 90, unit: 'px', least: 0, greatest: 1200, step: 10, handle: { on: 'softness', beyond: 'clearPx' }, knob: { id: 'soft', note: 'how much further the soft edge goes' } }),
+  darknessPercent: percent({ title: 'The darkness', from: 78, percentOf: { words: 'full dark' }, knob: { id: 'darkness', note: 'how dark the rest is', per: 100, isAmount: true } }),
+  tint: colour({ title: 'The colour of the dark', from: '#0b1014', token: { id: 'tint', note: 'the colour of the dark' } }),
+  shape: choice({ title: 'The pool is', from: 'round', options: { round: 'round', wide: 'wider than high', square: 'a soft square' }, row: 'more' }),
+  /** How large the pool is while the button is down, and by how many more % it is dark then. */
+  pressedPercent: percent({ title: 'Pressed, the pool is', from: 70, least: 30, greatest: 150, step: 5, percentOf: { words: 'the pool' } }),
+  pressedDarkerPercent: percent({ title: 'Pressed, it is darker by', from: 10, greatest: 60, row: 'more', percentOf: { words: 'full dark' }, knob: { id: 'darker', note: 'how much darker it is while pressed', per: 100, isAmount: true } }),
+  away: choice({ title: 'When away', from: 'lit', options: { lit: 'all is lit', pinned: 'the pool waits at the pin', dark: 'all is dark' }, handle: 'pin' }),
+  pose: pinned('the ground', 'pinned'),
+  comeMs: time('The time to come', 260),
+  goMs: time('The time to go', 700),
+  follow: following('How the light follows', softSpring),
 }
+
+export type SpotlightSettings = SettingsOf<typeof parameters>
+export const spotlightParameters = described(parameters)
+export const { settings: spotlightSettings, defaults: spotlightDefaults } = spotlightParameters

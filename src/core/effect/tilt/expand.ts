@@ -2,10 +2,11 @@
 import type { Channel, Knob, Layer, Output, Part, Rig, Rule, Target, Token } from '../../rig/rig'
 import type { TransformFunction } from '../../rig/names'
 import type { Slot } from '../../rig/slot'
-import { areaOn, comingFeel, coverCss, fading, outputOn, rigOf, sliding, turning } from '../build'
-import { groundOf } from '../follow/expand'
+import { areaOn, comingFeel, coverCss, fading, groundOf, outputOn, rigOf, sliding, turning } from '../build'
 import type { Filled } from '../kind'
-import type { TiltLayer, TiltSettings } from './settings'
+import { tiltParameters, type TiltLayer, type TiltSettings } from './settings'
+
+const { knob, token } = tiltParameters
 
 /** What a rig is made of, to be added to. */
 interface Made {
@@ -34,14 +35,9 @@ export function expandTilt(settings: TiltSettings, select: string, roles: Filled
     going: settings.back ?? undefined,
     group: 'turn',
   })
-  const upDownKnob = settings.linked ? 'lean' : 'lean-up-down'
-  const knobs: Knob[] = [
-    settings.linked
-      ? { id: 'lean', value: settings.acrossDeg, unit: 'deg', note: 'how far it leans at its edges', isAmount: true }
-      : { id: 'lean', value: settings.acrossDeg, unit: 'deg', note: 'how far it leans at its left and right edge', isAmount: true },
-  ]
-  if (!settings.linked) knobs.push({ id: upDownKnob, value: settings.upDownDeg, unit: 'deg', note: 'how far it leans at its upper and lower edge', isAmount: true })
-  knobs.push({ id: 'eye', value: settings.eyePx, unit: 'px', note: 'how far away the eye is; nearer looks deeper' })
+  const knobs: Knob[] = settings.linked ? [knob(settings, 'acrossDeg')] : [knob(settings, 'acrossDeg', { note: 'how far it leans at its left and right edge' }), knob(settings, 'upDownDeg')]
+  const upDownKnob = knobs.at(-1)?.id ?? ''
+  knobs.push(knob(settings, 'eyePx'))
   const output = (fn: TransformFunction, factor: number, knob: string, channel?: string, base = 0): Output => ({
     to: 'self',
     slot: { on: 'transform', fn },
@@ -71,11 +67,11 @@ export function expandTilt(settings: TiltSettings, select: string, roles: Filled
     })
   }
   if (settings.liftPx > 0) {
-    knobs.push({ id: 'lift', value: settings.liftPx, unit: 'px', note: 'how far it comes toward you', isAmount: true })
+    knobs.push(knob(settings, 'liftPx'))
     outputs.push(output('translateZ', 1, 'lift', 'here'))
   }
   if (settings.growPercent > 0) {
-    knobs.push({ id: 'grow', value: settings.growPercent / 100, unit: '', note: 'how much it grows, as a share of its size', isAmount: true })
+    knobs.push(knob(settings, 'growPercent'))
     outputs.push(output('scale', 1, 'grow', 'here', 1))
   }
   const made: Made = { channels, knobs, outputs, parts: [], rules: [], tokens: [], layers: [] }
@@ -115,13 +111,13 @@ function slideLayer({ knobs, outputs }: Made, { acrossDeg, upDownDeg, linked, ey
 
 /** A soft light on the card that goes with the lean or against it, cut at the card's corners. */
 function addSheen({ parts, outputs, knobs, tokens }: Made, settings: TiltSettings, stays: boolean): void {
-  const { sheenPercent, sheenSizePercent, sheenTravelPercent, sheenSoftPercent, sheenWay, sheenShape, sheenColour, sheenBlend } = settings
+  const { sheenSizePercent, sheenSoftPercent, sheenWay, sheenShape, sheenBlend } = settings
   const sign = sheenWay === 'opposite' ? -1 : 1
   /** How much of the sheen is at full strength, % of it. */
   const core = Number((0.7 * (100 - sheenSoftPercent)).toFixed(2))
   const ground = sheenShape === 'round' ? `radial-gradient(closest-side, {sheen-colour} ${core}%, transparent)` : `linear-gradient(105deg, transparent 12%, {sheen-colour} ${50 - core / 3}% ${50 + core / 3}%, transparent 88%)`
-  knobs.push({ id: 'sheen', value: sheenPercent / 100, unit: '', note: 'how strong the sheen is', isAmount: true }, { id: 'sheen-way', value: sheenTravelPercent, unit: '%', note: 'how far it goes, of its own size' })
-  tokens.push({ id: 'sheen-colour', of: 'colour', value: sheenColour, note: 'the colour of the sheen' })
+  knobs.push(knob(settings, 'sheenPercent'), knob(settings, 'sheenTravelPercent'))
+  tokens.push(token(settings, 'sheenColour'))
   const inset = `${Number(((100 - sheenSizePercent) / 2).toFixed(2))}%`
   parts.push(
     { id: 'glass', area: 'card', covers: 'border', css: { ...coverCss, ...(sheenBlend === 'normal' ? {} : { 'mix-blend-mode': sheenBlend }) } },
@@ -136,10 +132,10 @@ function addSheen({ parts, outputs, knobs, tokens }: Made, settings: TiltSetting
 }
 
 /** A shadow that falls away from the pointer, exactly behind the card while it is away. */
-function addShadow({ outputs, knobs, tokens, layers }: Made, { shadowPx, shadowSoftPx, shadowColour }: TiltSettings): void {
+function addShadow({ outputs, knobs, tokens, layers }: Made, settings: TiltSettings): void {
   const hole = (name: string): Slot => ({ on: 'shadow', layer: 'shadow', hole: name, unit: 'px' })
-  knobs.push({ id: 'shadow', value: shadowPx, unit: 'px', note: 'how far the shadow goes', isAmount: true }, { id: 'shadow-soft', value: shadowSoftPx, unit: 'px', note: 'how soft it is' })
-  tokens.push({ id: 'shadow-colour', of: 'colour', value: shadowColour, note: 'the colour of the shadow' })
+  knobs.push(knob(settings, 'shadowPx'), knob(settings, 'shadowSoftPx'))
+  tokens.push(token(settings, 'shadowColour'))
   layers.push({ id: 'shadow', css: '{across} {down} {blur} {shadow-colour}' })
   outputs.push(
     outputOn('self', hole('across'), { factor: -1, knob: 'shadow', channel: 'x', weight: 'here' }),

@@ -3,8 +3,8 @@ import type { Kind } from '../kind'
 import { comingFeel } from '../build'
 import { layerRoles, withLayer, withoutLayer } from '../layers'
 import { expandTilt } from './expand'
-import { heightRange, tiltDefaults, tiltSettings, type TiltLayer, type TiltSettings } from './settings'
-import { tiltControls, tiltSentence, tiltTime } from './words'
+import { tiltDefaults, tiltParameters, tiltSettings, type TiltLayer, type TiltSettings } from './settings'
+import { tiltSentence, tiltTime } from './words'
 
 export const tilt: Kind<TiltSettings> = {
   id: 'tilt',
@@ -16,11 +16,11 @@ export const tilt: Kind<TiltSettings> = {
   roles: (settings) => [{ id: 'card', title: 'card', needs: 'yours' }, ...layerRoles(settings)],
   moreRoles: {
     noun: 'layer',
-    add: (settings) => withLayer<TiltLayer, TiltSettings>(settings, (last, id) => ({ id, heightPx: last ? Math.min(heightRange.greatest, last.heightPx + 18) : 36 })),
+    add: (settings) => withLayer<TiltLayer, TiltSettings>(settings, (last, id) => ({ id, heightPx: last ? Math.min(300, last.heightPx + 18) : 36 })),
     remove: withoutLayer,
   },
   onFlat: (settings) => (settings.layers.length > 0 ? { ...settings, layersRise: 'card' } : settings),
-  controls: tiltControls,
+  controls: tiltParameters.controls,
   recipes: [
     { id: 'give-way', title: 'Give way', need: 'The edge you touch sinks, like a plate on a pin.', settings: tiltDefaults },
     {
@@ -51,10 +51,6 @@ export const tilt: Kind<TiltSettings> = {
   ],
   sentence: tiltSentence,
   time: tiltTime,
-  rows: ({ layers }) => ({
-    more: [...layers.slice(1).map(({ id }) => id), 'layersRise', 'linked', 'vanishing', 'back', 'backMs', 'liftPx', 'growPercent', 'sheenPercent', 'sheenSizePercent', 'sheenSoftPercent', 'sheenTravelPercent', 'sheenShape', 'sheenColour', 'sheenBlend', 'shadowPx', 'shadowSoftPx', 'shadowColour', 'pin-x', 'pin-y'],
-    exact: ['frequencyHz', 'dampingRatio'],
-  }),
   answers: {
     touch: 'By finger it lies as when away, so that the page scrolls as ever.',
     keyboard: 'It shows nothing that a keyboard would miss.',

@@ -1,91 +1,47 @@
-// Tilt: its settings, with units and ranges, and its defaults.
-import * as z from 'zod'
-import { feelSchema } from '../../rig/schema'
-import { layerId, mostLayers } from '../layers'
-import { cssValueSchema, percentRange, poseSchema, timeRange, within } from '../settings'
+// Tilt: its settings.
+import { softSpring } from '../build'
+import { away, choice, colour, described, flag, following, layers, number, percent, pinned, returning, time, type Layer, type SettingsOf } from '../parameters'
 
-export const angleRange = { least: 0, greatest: 45 } as const
-export const eyeRange = { least: 200, greatest: 3000 } as const
-export const liftRange = { least: 0, greatest: 300 } as const
-export const growRange = { least: 0, greatest: 50 } as const
-export const heightRange = { least: -300, greatest: 300 } as const
-export const sheenRanges = { size: { least: 10, greatest: 300 }, travel: { least: 0, greatest: 150 } } as const
-export const shadowRanges = { travel: { least: 0, greatest: 120 }, soft: { least: 0, greatest: 200 } } as const
-
-const layerSchema = z.object({ id: layerId, heightPx: within(heightRange) })
-
-export const tiltSettings = z.object({
-  /** Degrees at the left and right edge, and at the upper and lower one. */
-  acrossDeg: within(angleRange),
-  upDownDeg: within(angleRange),
-  /** One angle for both: `upDownDeg` is then not used. */
-  linked: z.boolean(),
-  /** What the edge under the pointer does. */
-  edge: z.enum(['sinks', 'rises']),
-  /** Distance of the eye, px. */
-  eyePx: within(eyeRange),
-  /** How far it comes toward the eye while the pointer is there, px. */
-  liftPx: within(liftRange),
-  /** By how much it grows while the pointer is there, %. */
-  growPercent: within(growRange),
-  /** How long lift and growth take to come and to go, ms. */
-  comeMs: within(timeRange),
-  goMs: within(timeRange),
-  follow: feelSchema,
-  /** The feel of the way back to the away pose; the same as `follow` when null. */
-  back: feelSchema.nullable(),
-  away: z.enum(['settle', 'hold']),
-  pose: poseSchema,
-  /** The vanishing point: its own, at its middle, or one that it shares with what stands beside it. */
-  vanishing: z.enum(['own', 'shared']).default('own'),
-  /** What floats above the card, and how high, px; below it where the height is negative. */
-  layers: z.array(layerSchema).max(mostLayers).readonly().default([]),
+const parameters = {
+  edge: choice({ title: 'The edge under the pointer', from: 'sinks', options: { sinks: 'sinks', rises: 'rises' }, drawing: 'above' }),
+  /** At the left and right edge, and at the upper and lower one. */
+  acrossDeg: number({ title: 'The angle', from: 9, unit: 'deg', least: 0, greatest: 45, step: 1, drawing: 'above', knob: { id: 'lean', note: 'how far it leans at its edges', isAmount: true } }),
+  upDownDeg: number({ title: 'The angle up-down', from: 9, unit: 'deg', least: 0, greatest: 45, step: 1, drawing: 'above', knob: { id: 'lean-up-down', note: 'how far it leans at its upper and lower edge', isAmount: true } }),
+  eyePx: number({ title: 'Perspective', from: 820, unit: 'px', least: 200, greatest: 3000, step: 20, drawing: 'above', knob: { id: 'eye', note: 'how far away the eye is; nearer looks deeper' } }),
   /** In one space with the card, or by sliding on it: for cards that cut off or filter what they hold, which presses it flat. */
-  layersRise: z.enum(['space', 'card']).default('space'),
-  /** The sheen: its strength, %; its size and travel, % of the card; how soft it is, %. */
-  sheenPercent: within(percentRange).default(0),
-  sheenSizePercent: within(sheenRanges.size).default(110),
-  sheenTravelPercent: within(sheenRanges.travel).default(60),
-  sheenSoftPercent: within(percentRange).default(80),
-  sheenWay: z.enum(['opposite', 'along']).default('opposite'),
-  sheenShape: z.enum(['round', 'band']).default('round'),
-  sheenColour: cssValueSchema.default('#ffffff'),
-  sheenBlend: z.enum(['normal', 'screen', 'soft-light', 'overlay']).default('normal'),
-  /** How far the shadow goes away from the pointer, px (0 is none), how soft it is, px, and its colour. */
-  shadowPx: within(shadowRanges.travel).default(0),
-  shadowSoftPx: within(shadowRanges.soft).default(28),
-  shadowColour: cssValueSchema.default('rgb(16 18 22 / 0.34)'),
-})
-
-export type TiltSettings = z.infer<typeof tiltSettings>
-export type TiltLayer = z.infer<typeof layerSchema>
-
-export const tiltDefaults: TiltSettings = {
-  acrossDeg: 9,
-  upDownDeg: 9,
-  linked: true,
-  edge: 'sinks',
-  eyePx: 820,
-  liftPx: 0,
-  growPercent: 0,
-  comeMs: 180,
-  goMs: 320,
-  follow: { kind: 'spring', frequencyHz: 2.27, dampingRatio: 0.715 },
-  back: null,
-  away: 'settle',
-  pose: { x: 0, y: 0 },
-  vanishing: 'own',
-  layers: [],
-  layersRise: 'space',
-  sheenPercent: 0,
-  sheenSizePercent: 110,
-  sheenTravelPercent: 60,
-  sheenSoftPercent: 80,
-  sheenWay: 'opposite',
-  sheenShape: 'round',
-  sheenColour: '#ffffff',
-  sheenBlend: 'normal',
-  shadowPx: 0,
-  shadowSoftPx: 28,
-  shadowColour: 'rgb(16 18 22 / 0.34)',
+  layers: layers('heightPx', { title: 'Its height', unit: 'px', least: -300, greatest: 300, step: 2, drawing: 'depths', inCaption: 1 }, []),
+  layersRise: choice({ title: 'The layers rise', from: 'space', options: { space: 'in space, and look larger', card: 'by sliding on the card' }, drawing: 'depths', row: 'more' }),
+  /** One angle for both: `upDownDeg` is then not used. */
+  linked: flag({ title: 'Across and up-down', from: true, yes: { value: 'one', words: 'share one angle' }, no: { value: 'two', words: 'have their own angles' }, drawing: 'above', row: 'more' }),
+  vanishing: choice({ title: 'The vanishing point', from: 'own', options: { own: 'is each card’s own', shared: 'is shared by the row' }, drawing: 'above', row: 'more' }),
+  /** Without `back` it goes back as it follows. */
+  follow: following('How it follows', softSpring, 'caption'),
+  back: returning('How it goes back'),
+  liftPx: number({ title: 'The lift', from: 0, unit: 'px', least: 0, greatest: 300, step: 2, drawing: 'above', row: 'more', knob: { id: 'lift', note: 'how far it comes toward you', isAmount: true } }),
+  growPercent: percent({ title: 'Scale', from: 0, greatest: 50, drawing: 'above', row: 'more', percentOf: { words: 'its own size' }, knob: { id: 'grow', note: 'how much it grows, as a share of its size', per: 100, isAmount: true } }),
+  sheenPercent: percent({ title: 'The sheen', from: 0, row: 'more', percentOf: { words: 'full strength' }, knob: { id: 'sheen', note: 'how strong the sheen is', per: 100, isAmount: true } }),
+  sheenWay: choice({ title: 'The sheen goes', from: 'opposite', options: { opposite: 'against the pointer', along: 'with the pointer' } }),
+  sheenSizePercent: percent({ title: 'The size of the sheen', from: 110, least: 10, greatest: 300, step: 5, row: 'more', percentOf: { words: 'the width of the card', length: 'width' } }),
+  sheenSoftPercent: percent({ title: 'How soft it is', from: 80, step: 5, row: 'more', percentOf: { words: 'its own radius' } }),
+  sheenTravelPercent: percent({
+    title: 'How far the sheen goes', from: 60, greatest: 150, step: 5, row: 'more', knob: { id: 'sheen-way', note: 'how far it goes, of its own size' },
+    varies: ({ sheenSizePercent }) => ({ percentOf: { words: 'its own width', length: 'width', times: Number(sheenSizePercent) / 100 } }),
+  }),
+  sheenShape: choice({ title: 'The sheen is', from: 'round', options: { round: 'round', band: 'a slanting band' }, row: 'more' }),
+  sheenColour: colour({ title: 'The colour of the sheen', from: '#ffffff', row: 'more', token: { id: 'sheen-colour', note: 'the colour of the sheen' } }),
+  sheenBlend: choice({ title: 'The blend of the sheen', from: 'normal', options: { normal: 'normal', screen: 'screen', 'soft-light': 'soft light', overlay: 'overlay' }, row: 'more' }),
+  /** 0 is none. */
+  shadowPx: number({ title: 'The shadow falls', from: 0, unit: 'px', least: 0, greatest: 120, step: 1, row: 'more', knob: { id: 'shadow', note: 'how far the shadow goes', isAmount: true } }),
+  shadowSoftPx: number({ title: 'How soft the shadow is', from: 28, unit: 'px', least: 0, greatest: 200, step: 2, row: 'more', knob: { id: 'shadow-soft', note: 'how soft it is' } }),
+  shadowColour: colour({ title: 'The colour of the shadow', from: 'rgb(16 18 22 / 0.34)', row: 'more', token: { id: 'shadow-colour', note: 'the colour of the shadow' } }),
+  /** What is there with the pointer alone: lift, scale, sheen, shadow. */
+  comeMs: time('The time to come', 180, { step: 10 }),
+  goMs: time('The time to go', 320, { step: 10 }),
+  away: away('it lies flat', 'it waits at the pin', 'it stays as it was left'),
+  pose: pinned('the card', 'settle', { drawing: 'above' }),
 }
+
+export type TiltSettings = SettingsOf<typeof parameters>
+export type TiltLayer = Layer<'heightPx'>
+export const tiltParameters = described(parameters)
+export const { settings: tiltSettings, defaults: tiltDefaults } = tiltParameters

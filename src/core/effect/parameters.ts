@@ -1,0 +1,218 @@
+// Parameters: a setting of a kind, described once. Its check, what it is from the start, its word in the caption and the knob or token
+// that it becomes are read from there, and the table of its page in the docs (`settings-table.ts`).
+import * as z from 'zod'
+import type { Feel } from '../feel/feel'
+import type { Knob, Token } from '../rig/rig'
+import { curveSchema, feelSchema } from '../rig/schema'
+import { awayChoice } from './away'
+import type { ChoiceControl, ColourControl, Control, ControlRow, CurveControl, Drawing, GradientControl, NumberControl } from './control'
+import { feelControls, type FeelWords } from './feel-controls'
+import { layerId, layerTitle, mostLayers } from './layers'
+import { pinControls } from './pin-controls'
+import { cssValueSchema, poseSchema } from './settings'
+
+/** Settings of any kind, by key. */
+type Settings = Readonly<Record<string, unknown>>
+
+/** The knob of a rig that a number becomes. */
+export interface BecomesKnob extends Pick<Knob, 'id' | 'note' | 'isAmount'> {
+  /** So many of it are 1 of the knob, which then has no unit: 5 % are 0.05. */
+  readonly per?: number
+}
+
+/** The token of a rig that a colour or a gradient becomes. */
+export type BecomesToken = Pick<Token, 'id' | 'note'>
+
+export interface Parameter<Value> {
+  readonly schema: z.ZodType<Value>
+  /** What it is from the start. */
+  readonly from: Value
+  /** Its words in a caption, `key` being its own name among the settings. */
+  readonly controls: (key: string, settings: Settings) => readonly Control<Settings>[]
+  readonly knob?: BecomesKnob | undefined
+  readonly token?: (BecomesToken & Pick<Token, 'of'>) | undefined
+}
+
+/** Of a control what a parameter gives: all but how it is read and written. */
+type Words<C> = Omit<C, 'kind' | 'id' | 'read' | 'write' | 'drawing' | 'knob' | 'token'> & { readonly drawing?: Drawing }
+
+interface NumberGiven extends Words<NumberControl<Settings>> {
+  readonly from: number
+  readonly isWhole?: boolean
+  /** What its word goes by, where that is not its key. */
+  readonly id?: string
+  readonly knob?: BecomesKnob
+  /** What of it hangs on other settings. */
+  readonly varies?: (settings: Settings) => Partial<Words<NumberControl<Settings>>>
+}
+
+/** A number with its unit, its range (inclusive) and its step. */
+export function number({ from, isWhole, id, knob, varies, ...words }: NumberGiven): Parameter<number> {
+  const within = z.number().min(words.least).max(words.greatest)
+  return {
+    schema: isWhole ? within.int() : within, from, knob,
+    controls: (key, settings) => [{
+      kind: 'number', id: id ?? key, drawing: 'none', knob: knob?.id, per: knob?.per, ...words, ...varies?.(settings),
+      read: (each) => Number(each[key]),
+      write: (each, value) => ({ ...each, [key]: isWhole ? Math.round(value) : value }),
+    }],
+  }
+}
+
+export const percent = (given: Omit<NumberGiven, 'unit' | 'least' | 'greatest' | 'step'> & Partial<Pick<NumberGiven, 'least' | 'greatest' | 'step'>>) => number({ unit: '%', least: 0, greatest: 100, step: 1, ...given })
+
+/** How long something takes to come or to go, ms. */
+export const time = (title: string, from: number, more: Partial<NumberGiven> = {}) => number({ title, from, unit: 'ms', least: 0, greatest: 5000, step: 20, drawing: 'strip', ...more })
+
+interface ChoiceGiven<Value extends string> extends Omit<Words<ChoiceControl<Settings>>, 'options'> {
+  readonly from: NoInfer<Value>
+  /** The words of each value, in order. */
+  readonly options: Readonly<Record<Value, string>>
+}
+
+export function choice<Value extends string>({ from, options, ...words }: ChoiceGiven<Value>): Parameter<Value> {
+  const values = Object.keys(options) as Value[]
+  return {
+    schema: z.enum(values as [Value, ...Value[]]) as unknown as z.ZodType<Value>, from,
+    controls: (key) => [{
+      kind: 'choice', id: key, drawing: 'none', ...words, options: values.map((value) => ({ value, words: options[value] })),
+      read: (settings) => String(settings[key]),
+      write: (settings, value) => (value in options ? { ...settings, [key]: value } : settings),
+    }],
+  }
+}
+
+/** A choice between two words, kept as true and false. */
+export function flag({ from, yes, no, ...words }: Omit<Words<ChoiceControl<Settings>>, 'options'> & { readonly from: boolean; readonly yes: ChoiceControl<Settings>['options'][number]; readonly no: ChoiceControl<Settings>['options'][number] }): Parameter<boolean> {
+  return {
+    schema: z.boolean(), from,
+    controls: (key) => [{
+      kind: 'choice', id: key, drawing: 'none', ...words, options: [yes, no],
+      read: (settings) => (settings[key] ? yes : no).value,
+      write: (settings, value) => ({ ...settings, [key]: value === yes.value }),
+    }],
+  }
+}
+
+interface ColourGiven extends Words<ColourControl<Settings>> {
+  readonly from: string
+  readonly token: BecomesToken
+}
+
+const readText = (key: string) => (settings: Settings) => String(settings[key])
+const writeText = (key: string) => (settings: Settings, value: string) => ({ ...settings, [key]: value })
+
+export function colour({ from, token, ...words }: ColourGiven): Parameter<string> {
+  return { schema: cssValueSchema, from, token: { ...token, of: 'colour' }, controls: (key) => [{ kind: 'colour', id: key, drawing: 'none', token: token.id, ...words, read: readText(key), write: writeText(key) }] }
+}
+
+/** A gradient with stops; `isOne` tells whether a text is one. */
+export function gradient({ from, token, isOne, ...words }: Words<GradientControl<Settings>> & Omit<ColourGiven, 'takesBackgrounds'> & { readonly isOne: (css: string) => boolean }): Parameter<string> {
+  return {
+    schema: cssValueSchema.refine(isOne, { error: 'is not a gradient of CSS with its stops' }), from, token: { ...token, of: 'gradient' },
+    controls: (key) => [{ kind: 'gradient', id: key, drawing: 'gradient', token: token.id, ...words, read: readText(key), write: writeText(key) }],
+  }
+}
+
+type Curve = z.infer<typeof curveSchema>
+
+export function curve({ from, ...words }: Words<CurveControl<Settings>> & { readonly from: Curve }): Parameter<Curve> {
+  return { schema: curveSchema, from, controls: (key) => [{ kind: 'curve', id: key, drawing: 'curve', ...words, read: (settings) => settings[key] as Curve, write: (settings, value) => ({ ...settings, [key]: value }) }] }
+}
+
+/** The ids of a feel's controls: how it follows, and how it goes back. */
+const followIds = ['followMs', 'pastPercent', 'frequencyHz', 'dampingRatio'] as const
+const backIds = ['backMs', 'backPastPercent', 'backFrequencyHz', 'backDampingRatio'] as const
+
+type FeelRows = Partial<Record<(typeof followIds | typeof backIds)[number] | 'feel', ControlRow>>
+
+const withRows = (controls: readonly Control<Settings>[], rows: FeelRows): readonly Control<Settings>[] => controls.map((control, i) => ({ ...control, row: rows[(i === 0 ? 'feel' : control.id) as keyof FeelRows] }))
+
+/** How it follows: the feel, its time, its overshoot (among the rows unless it is said otherwise) and its exact numbers. */
+export function following(title: string, from: Feel, overshoot: 'row' | 'caption' = 'row'): Parameter<Feel> {
+  const words = (key: string): FeelWords => ({ ids: [key, ...followIds], title, timeTitle: 'The time to follow', drawing: 'flick' })
+  const rows: FeelRows = { ...(overshoot === 'row' ? { pastPercent: 'more' } : {}), frequencyHz: 'exact', dampingRatio: 'exact' }
+  return { schema: feelSchema as z.ZodType<Feel>, from, controls: (key) => withRows(feelControls<Settings>(words(key), (settings) => settings[key] as Feel, (settings, feel) => ({ ...settings, [key]: feel })), rows) }
+}
+
+/** How it goes back, which is as it follows (the setting `follow`) until it is said otherwise. */
+export function returning(title: string): Parameter<Feel | null> {
+  const words = (key: string): FeelWords => ({ ids: [key, ...backIds], title, timeTitle: 'The time to go back', drawing: 'return', when: ', going back' })
+  return { schema: feelSchema.nullable() as z.ZodType<Feel | null>, from: null, controls: (key) => withRows(feelControls<Settings>(words(key), (settings) => (settings[key] ?? settings.follow) as Feel, (settings, feel) => ({ ...settings, [key]: feel })), { feel: 'more', backMs: 'more' }) }
+}
+
+/** Where it lies when the pointer is away: in the middle, at the pin, or where it was left. The pin is the setting `pose`. */
+export function away(middle: string, pin: string, left: string): Parameter<'settle' | 'hold'> {
+  return { schema: z.enum(['settle', 'hold']), from: 'settle', controls: () => [awayChoice(middle, pin, left) as unknown as Control<Settings>] }
+}
+
+type Place = z.infer<typeof poseSchema>
+
+/** The pin on `of`; moving it makes the setting `away` what waits there. */
+export function pinned(of: string, waits: string, { axes = ['x', 'y'], drawing = 'none' }: { readonly axes?: readonly ('x' | 'y')[]; readonly drawing?: Drawing } = {}): Parameter<Place> {
+  const controls = pinControls<{ readonly pose: Place }>((settings) => ({ ...settings, away: waits }), of).filter((_, i) => axes.includes(i === 0 ? 'x' : 'y'))
+  return { schema: poseSchema, from: { x: 0, y: 0 }, controls: () => controls.map((control) => ({ ...control, drawing, row: 'more' }) as unknown as Control<Settings>) }
+}
+
+/** Layers with a number each; `inCaption` of them are told there. */
+export function layers<Key extends string>(key: Key, { inCaption, varies, ...words }: Omit<NumberGiven, 'from' | 'isWhole' | 'id' | 'knob'> & { readonly inCaption: number }, from: readonly Layer<Key>[]): Parameter<readonly Layer<Key>[]> {
+  const layer = z.object({ id: layerId, [key]: z.number().min(words.least).max(words.greatest) }) as unknown as z.ZodType<Layer<Key>>
+  const listOf = (settings: Settings, name: string) => settings[name] as readonly Layer<Key>[]
+  return {
+    schema: z.array(layer).max(mostLayers).readonly() as unknown as z.ZodType<readonly Layer<Key>[]>, from,
+    controls: (name, settings) => listOf(settings, name).map(({ id }, index, { length }) => ({
+      kind: 'number', id, drawing: 'none', knob: id, row: index < inCaption ? undefined : 'more', ...words, ...varies?.(settings), title: length === 1 ? words.title : `${words.title}, ${layerTitle(index)}`,
+      read: (each) => listOf(each, name).find((one) => one.id === id)?.[key] ?? 0,
+      write: (each, value) => ({ ...each, [name]: listOf(each, name).map((one) => (one.id === id ? { ...one, [key]: value } : one)) }),
+    })),
+  }
+}
+
+export type Layer<Key extends string> = { readonly id: string } & { readonly [key in Key]: number }
+
+// eslint-disable-next-line @typescript-eslint/no-explicit-any -- parameters of all sorts stand in one table
+type Parameters = Readonly<Record<string, Parameter<any>>>
+
+/** The settings that parameters describe. */
+export type SettingsOf<P extends Parameters> = { -readonly [Key in keyof P]: P[Key] extends Parameter<infer Value> ? Value : never }
+
+/** What is read from a table of parameters. */
+export interface DescribedSettings<S> {
+  /** What is missing is as it is from the start. */
+  readonly settings: z.ZodType<S>
+  /** What is missing stays so. */
+  readonly sparse: z.ZodType<Partial<S>>
+  readonly defaults: S
+  readonly controls: (settings: S) => readonly Control<S>[]
+  /** The knob, or the token, that a setting becomes. */
+  readonly knob: (settings: S, key: keyof S & string, more?: Partial<Knob>) => Knob
+  readonly token: (settings: S, key: keyof S & string) => Token
+}
+
+export function described<P extends Parameters>(parameters: P): DescribedSettings<SettingsOf<P>> {
+  type S = SettingsOf<P>
+  const entries = Object.entries(parameters)
+  const of = (key: string): Parameter<unknown> => {
+    const parameter = parameters[key]
+    if (!parameter) throw new Error(`There is no setting "${key}".`)
+    return parameter as Parameter<unknown>
+  }
+  return {
+    settings: z.object(Object.fromEntries(entries.map(([key, { schema, from }]) => [key, schema.default(from)]))) as unknown as z.ZodType<S>,
+    sparse: z.object(Object.fromEntries(entries.map(([key, { schema }]) => [key, schema.optional()]))) as unknown as z.ZodType<Partial<S>>,
+    defaults: Object.fromEntries(entries.map(([key, { from }]) => [key, from as unknown])) as S,
+    controls: (settings) => entries.flatMap(([key, parameter]) => parameter.controls(key, settings as Settings)) as unknown as readonly Control<S>[],
+    knob: (settings, key, more) => {
+      const { knob } = of(key)
+      if (!knob) throw new Error(`The setting "${key}" becomes no knob.`)
+      const { per = 1, ...told } = knob
+      const control = of(key).controls(key, settings as Settings)[0]
+      return { ...told, value: Number(settings[key]) / per, unit: per === 1 && control?.kind === 'number' && control.unit !== 'Hz' ? control.unit : '', ...more }
+    },
+    token: (settings, key) => {
+      const { token } = of(key)
+      if (!token) throw new Error(`The setting "${key}" becomes no token.`)
+      return { ...token, value: String(settings[key]) }
+    },
+  }
+}
