@@ -63,7 +63,7 @@ export interface FeelControl<S> extends ControlOf<S, Feel> {
 /** A curve whose stops are dragged. Its numbers on both axes have units and a range that the drawing shows at least. */
 export interface CurveControl<S> extends ControlOf<S, Curve> {
   readonly kind: 'curve'
-  readonly across: { readonly title: string; readonly unit: Unit; readonly from: number; readonly to: number }
+  readonly across: { readonly title: string; readonly unit: Unit; readonly from: number; readonly to: number; /** What the pointer gives it is read by this channel. */ readonly channel: string }
   readonly unit: Unit
 }
 
@@ -86,10 +86,10 @@ export type Control<S> = NumberControl<S> | ChoiceControl<S> | FeelControl<S> | 
 
 /**
  * `flick`: the answer to a flick in time. `return`: the way back. `strip`: coming above, going mirrored beneath.
- * `above`: the element as it leans, seen from above. `depths`: layers at their heights, seen from the side.
+ * `depths`: numbers of that drawing at their heights, seen from the side. `sketch`: what the kind draws itself.
  * `curve`, `gradient`: stops to be dragged. `none`: nothing that a drawing could tell.
  */
-export type Drawing = 'flick' | 'return' | 'strip' | 'above' | 'depths' | 'curve' | 'gradient' | 'none'
+export type Drawing = 'flick' | 'return' | 'strip' | 'sketch' | 'depths' | 'curve' | 'gradient' | 'none'
 
 /** A piece of a sentence: plain words, the noun of a role, or the live word of a control. */
 export type Piece = string | { readonly role: string } | { readonly control: string }

@@ -4,6 +4,9 @@ import type { Feel } from '../feel/feel'
 import type { Place } from '../geometry/place'
 import type { Rig, Role } from '../rig/rig'
 import type { Control, Piece } from './control'
+import type { Family } from './families'
+import type { Sample } from './samples'
+import type { Sketch } from './sketch'
 
 /** Which elements fill the roles of an effect beside its own, as selectors by the role's id. */
 export type Filled = Readonly<Record<string, string>>
@@ -37,9 +40,10 @@ export interface Feels {
 export interface Kind<S> {
   readonly id: string
   readonly title: string
-  /** Under which heading its recipes stand, and what they are shown on. */
-  readonly family: 'depth' | 'light' | 'free'
-  readonly sample: 'card' | 'heading' | 'mover'
+  /** Under which heading its recipes stand, and what they are shown on: `forSample` gives the settings that suit something so small. */
+  readonly family: Family
+  readonly sample: Sample
+  readonly forSample?: (settings: S) => S
   readonly settings: z.ZodType<S>
   readonly defaults: S
   /** Its roles for these settings; the first is what the effect itself is about. */
@@ -49,6 +53,8 @@ export interface Kind<S> {
   readonly onFlat?: (settings: S) => S
   readonly controls: (settings: S) => readonly Control<S>[]
   readonly recipes: readonly Recipe<S>[]
+  /** A drawing of its own, for controls whose drawing is `sketch`. */
+  readonly sketch?: (settings: S) => Sketch
   /** The effect told as a sentence, made from its settings. */
   readonly sentence: (settings: S) => readonly Piece[]
   /** The line of time beneath it. */

@@ -51,6 +51,12 @@ describe.each(all)('$name', ({ kind, settings }) => {
     if (posed !== settings) expect(kind.awayPlace(posed)).toEqual({ x: -0.4, y: 0.7 })
   })
 
+  it('fits a sample a quarter as large, within its own ranges', () => {
+    const small: unknown = kind.forSample?.(settings) ?? settings
+    expect(kind.settings.safeParse(small).success).toBe(true)
+    expect(() => readRig(rigOf(kind, small))).not.toThrow()
+  })
+
   it('is itself again when it is turned twice', () => {
     expect(kind.turned(kind.turned(settings))).toEqual(settings)
   })
@@ -62,6 +68,17 @@ describe.each(all)('$name', ({ kind, settings }) => {
     const written = new Set(rig.outputs.flatMap(({ to }) => (typeof to === 'object' && 'part' in to ? [to.part] : [])))
     for (const { id, css } of rig.parts) expect(Object.keys(css).length > 0 || written.has(id), id).toBe(true)
   })
+})
+
+it('of all kinds, what is drawn as the kind itself draws it has such a drawing, and curves are read by channels that there are', () => {
+  for (const { kind, settings } of all) {
+    const controls = kind.controls(settings)
+    expect(controls.some(({ drawing }) => drawing === 'sketch') && !kind.sketch, kind.id).toBe(false)
+    for (const control of controls) {
+      if (control.kind !== 'curve' || kind.id !== 'free') continue
+      expect(rigOf(kind, settings).channels.map(({ id }) => id)).toContain(control.across.channel)
+    }
+  }
 })
 
 describe('kinds with roles of which there may be several', () => {

@@ -19,8 +19,8 @@ export type AnyKind = WholeKind<any>
 
 export const kinds: readonly AnyKind[] = [wholeKind(tilt), wholeKind(drift), wholeKind(fold), wholeKind(follow), wholeKind(spotlight), wholeKind(glow), wholeKind(grainLight), wholeKind(free)]
 
-/** The headings under which recipes stand, in order. */
-export const families = [{ id: 'depth', words: 'Depth' }, { id: 'light', words: 'Light' }, { id: 'free', words: 'From signals up' }] as const
+/** The headings under which recipes stand, in the order of the kinds. */
+export const families = [...new Set(kinds.map(({ family }) => family))]
 
 /** The kind with this id, or undefined. */
 export function findKind(id: string): AnyKind | undefined {

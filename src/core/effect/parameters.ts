@@ -31,6 +31,8 @@ export interface Parameter<Value> {
   readonly controls: (key: string, settings: Settings) => readonly Control<Settings>[]
   readonly knob?: BecomesKnob | undefined
   readonly token?: (BecomesToken & Pick<Token, 'of'>) | undefined
+  /** What it is in a sample of a recipe, which is a quarter as large as a card. */
+  readonly forSample?: ((value: Value, settings: Settings) => Value) | undefined
 }
 
 /** Of a control what a parameter gives: all but how it is read and written. */
@@ -39,18 +41,24 @@ type Words<C> = Omit<C, 'kind' | 'id' | 'read' | 'write' | 'drawing' | 'knob' | 
 interface NumberGiven extends Words<NumberControl<Settings>> {
   readonly from: number
   readonly isWhole?: boolean
+  /** So many times as much of it is right in a sample of a recipe, a quarter as large as a card; within its range. */
+  readonly inSample?: number
   /** What its word goes by, where that is not its key. */
   readonly id?: string
   readonly knob?: BecomesKnob
   /** What of it hangs on other settings. */
-  readonly varies?: (settings: Settings) => Partial<Words<NumberControl<Settings>>>
+  readonly varies?: (settings: Settings) => Partial<Words<NumberControl<Settings>> & { readonly inSample: number }>
 }
 
 /** A number with its unit, its range (inclusive) and its step. */
-export function number({ from, isWhole, id, knob, varies, ...words }: NumberGiven): Parameter<number> {
+/** What is right in a sample. */
+const sampled = (value: number, { inSample = 1, least, greatest }: Pick<NumberGiven, 'inSample' | 'least' | 'greatest'>) => Math.min(greatest, Math.max(Math.min(least, value), value * inSample))
+
+export function number({ from, isWhole, id, inSample, knob, varies, ...words }: NumberGiven): Parameter<number> {
   const within = z.number().min(words.least).max(words.greatest)
   return {
     schema: isWhole ? within.int() : within, from, knob,
+    forSample: (value, settings) => sampled(value, { ...words, inSample, ...varies?.(settings) }),
     controls: (key, settings) => [{
       kind: 'number', id: id ?? key, drawing: 'none', knob: knob?.id, per: knob?.per, ...words, ...varies?.(settings),
       read: (each) => Number(each[key]),
@@ -155,11 +163,12 @@ export function pinned(of: string, waits: string, { axes = ['x', 'y'], drawing =
 }
 
 /** Layers with a number each; `inCaption` of them are told there. */
-export function layers<Key extends string>(key: Key, { inCaption, varies, ...words }: Omit<NumberGiven, 'from' | 'isWhole' | 'id' | 'knob'> & { readonly inCaption: number }, from: readonly Layer<Key>[]): Parameter<readonly Layer<Key>[]> {
+export function layers<Key extends string>(key: Key, { inCaption, inSample, varies, ...words }: Omit<NumberGiven, 'from' | 'isWhole' | 'id' | 'knob'> & { readonly inCaption: number }, from: readonly Layer<Key>[]): Parameter<readonly Layer<Key>[]> {
   const layer = z.object({ id: layerId, [key]: z.number().min(words.least).max(words.greatest) }) as unknown as z.ZodType<Layer<Key>>
   const listOf = (settings: Settings, name: string) => settings[name] as readonly Layer<Key>[]
   return {
     schema: z.array(layer).max(mostLayers).readonly() as unknown as z.ZodType<readonly Layer<Key>[]>, from,
+    forSample: (all, settings) => all.map((one) => ({ ...one, [key]: sampled(one[key], { ...words, inSample, ...varies?.(settings) }) })),
     controls: (name, settings) => listOf(settings, name).map(({ id }, index, { length }) => ({
       kind: 'number', id, drawing: 'none', knob: id, row: index < inCaption ? undefined : 'more', ...words, ...varies?.(settings), title: length === 1 ? words.title : `${words.title}, ${layerTitle(index)}`,
       read: (each) => listOf(each, name).find((one) => one.id === id)?.[key] ?? 0,
@@ -184,6 +193,8 @@ export interface DescribedSettings<S> {
   readonly sparse: z.ZodType<Partial<S>>
   readonly defaults: S
   readonly controls: (settings: S) => readonly Control<S>[]
+  /** The settings as they are right in a sample of a recipe. */
+  readonly forSample: (settings: S) => S
   /** The knob, or the token, that a setting becomes. */
   readonly knob: (settings: S, key: keyof S & string, more?: Partial<Knob>) => Knob
   readonly token: (settings: S, key: keyof S & string) => Token
@@ -202,6 +213,7 @@ export function described<P extends Parameters>(parameters: P): DescribedSetting
     sparse: z.object(Object.fromEntries(entries.map(([key, { schema }]) => [key, schema.optional()]))) as unknown as z.ZodType<Partial<S>>,
     defaults: Object.fromEntries(entries.map(([key, { from }]) => [key, from as unknown])) as S,
     controls: (settings) => entries.flatMap(([key, parameter]) => parameter.controls(key, settings as Settings)) as unknown as readonly Control<S>[],
+    forSample: (settings) => ({ ...settings, ...Object.fromEntries(entries.flatMap(([key, { forSample }]) => (forSample ? [[key, forSample(settings[key], settings as Settings) as unknown]] : []))) }),
     knob: (settings, key, more) => {
       const { knob } = of(key)
       if (!knob) throw new Error(`The setting "${key}" becomes no knob.`)

@@ -8,7 +8,6 @@ import { withTies } from '../../core/site/ties'
 import type { Effect } from '../../core/site/site'
 import { changeControl } from '../commands'
 import { useSelected, useSite, useStudio, useView } from '../context'
-import { AboveDrawing } from './AboveDrawing'
 import { CurveDrawing } from './CurveDrawing'
 import { DepthsDrawing } from './DepthsDrawing'
 import { FeelDots } from './FeelDots'
@@ -16,6 +15,7 @@ import { FlickDrawing } from './FlickDrawing'
 import { GradientDrawing } from './GradientDrawing'
 import { GapDrawing } from '../gap/GapDrawing'
 import type { Present } from './present'
+import { SketchDrawing } from './SketchDrawing'
 import { StripDrawing } from './StripDrawing'
 
 export function DrawingPane() {
@@ -42,8 +42,8 @@ function DrawingOf({ kind, effect, touched }: { readonly kind: AnyKind; readonly
   if (!control || !drawn) return null
   if (control.kind === 'feel' && touched !== null) return <FeelDots title={control.title} feel={control.read(effect.settings)} onChoose={(feel) => change(control, feel)} />
   switch (control.drawing) {
-    case 'above':
-      return <AboveDrawing rig={kind.expand(effect.settings, effect.select)} />
+    case 'sketch':
+      return kind.sketch ? <SketchDrawing sketch={kind.sketch(effect.settings)} /> : null
     case 'strip':
       return <StripDrawing come={feels.come} go={feels.go} />
     case 'depths':
@@ -73,7 +73,7 @@ function LiveCurve({ control, effect, kind, onChange }: LiveCurveProps) {
   const rig = useMemo(() => kind.expand(effect.settings, effect.select), [kind, effect.settings, effect.select])
   const input = ({ sample }: Present) => {
     const size = view.hand.areaSize
-    return sample?.place && liveInput(rig, control.across.title, sample.place, size)
+    return sample?.place && liveInput(rig, control.across.channel, sample.place, size)
   }
   return <CurveDrawing control={control} curve={control.read(effect.settings)} onChange={onChange} input={input} />
 }

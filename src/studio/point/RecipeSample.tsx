@@ -1,12 +1,11 @@
 // A recipe's living sample: a small card that answers the built-in walk, played by the script that would be exported, in a shadow root.
 import { Box } from '@chakra-ui/react'
 import { useEffect, useRef, useState } from 'react'
-import type { Kind, Recipe } from '../../core/effect/kind'
+import type { Recipe } from '../../core/effect/kind'
 import type { AnyKind } from '../../core/effect/kinds'
 import { plainFacts } from '../../core/compile/facts'
 import { registrationsOf, writeStylesheet } from '../../core/export/stylesheet'
 import { pointAt } from '../../core/geometry/place'
-import type { Rig } from '../../core/rig/rig'
 import { placeOnWalk } from '../../core/trace/walk'
 import { runScript, type RunningScript } from '../../play/run-script'
 import { scriptFor } from '../store/scripts'
@@ -18,21 +17,6 @@ interface RecipeSampleProps {
   readonly recipe: Recipe<unknown>
   readonly moving: boolean
 }
-
-/** What is shown: a card with a picture, a title and a line; a word as large as there is room; something small that can go about. */
-const samplesHtml: Readonly<Record<Kind<unknown>['sample'], { readonly html: string; readonly select: string }>> = {
-  card: { html: '<div class="sample"><div class="picture"></div><div class="title"></div><div class="line"></div></div>', select: '.sample' },
-  heading: { html: '<div class="sample word">Moth</div>', select: '.sample' },
-  mover: { html: '<div class="sample"><div class="mover"></div></div>', select: '.mover' },
-}
-const sampleCss = `
-  .sample { box-sizing: border-box; width: 58px; height: 76px; padding: 7px; border: 1px solid var(--gm-edge); border-radius: 3px; background-color: var(--gm-sheet); color: var(--gm-ink); }
-  .picture { height: 34px; border-radius: 2px; background: linear-gradient(135deg, #c98b5a, #6f8f7a); }
-  .title { height: 3px; width: 72%; margin-top: 8px; background: var(--gm-ink); }
-  .word { border: 0; background: none; padding: 22px 0; font: 600 23px/1.3 Georgia, serif; letter-spacing: -0.04em; }
-  .mover { width: 14px; height: 14px; margin: 22px 14px; border-radius: 7px; background: linear-gradient(135deg, #c98b5a, #6f8f7a); }
-  .line { height: 2px; width: 90%; margin-top: 5px; background: var(--gm-edge); }
-`
 
 /** The sample card has a border, and nothing else that would matter. */
 const sampleFacts = { ...plainFacts, hasBorders: true }
@@ -58,11 +42,12 @@ export function RecipeSample({ kind, recipe, moving }: RecipeSampleProps) {
     if (!element || !isSeen) return
     const root = element.shadowRoot ?? element.attachShadow({ mode: 'open' })
     const names = { title: 'A sample', name: `sample-${++samples}` }
-    const { html, select } = samplesHtml[kind.sample]
+    const { html, css, select } = kind.sample
     const roles = Object.fromEntries(Object.entries(recipe.roles ?? {}).map(([id, { within }]) => [id, `${select} ${within}`]))
-    const rig = shrinkLengths(kind.expand(recipe.settings, select, roles))
+    const settings: unknown = kind.forSample ? kind.forSample(recipe.settings) : recipe.settings
+    const rig = kind.expand(settings, select, roles)
     const figures = [{ number: 1, names, rig, sentence: '' }]
-    root.innerHTML = `<style>${sampleCss}${writeStylesheet(figures, [], sampleFacts)}</style>${html}`
+    root.innerHTML = `<style>${css}${writeStylesheet(figures, [], sampleFacts)}</style>${html}`
     const registered = new CSSStyleSheet()
     registered.replaceSync(registrationsOf(figures))
     document.adoptedStyleSheets.push(registered)
@@ -102,10 +87,4 @@ export function RecipeSample({ kind, recipe, moving }: RecipeSampleProps) {
     }
   }, [moving])
   return <Box ref={host} aria-hidden="true" width="58px" height="76px" justifySelf="center" pointerEvents="none" />
-}
-
-/** The same rig for a card a quarter as large, turning twice as far so that it can be seen. */
-function shrinkLengths(rig: Rig): Rig {
-  const scale = (unit: string) => (unit === 'px' ? 0.3 : unit === 'deg' ? 2 : 1)
-  return { ...rig, knobs: rig.knobs.map((knob) => ({ ...knob, value: knob.value * scale(knob.unit) })) }
 }

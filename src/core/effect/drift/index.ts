@@ -1,5 +1,7 @@
 // Drift: layers slide with or against the pointer, each by its own amount.
 import { comingFeel } from '../build'
+import { depth } from '../families'
+import { cardSample } from '../samples'
 import type { Kind } from '../kind'
 import { layerRoles, withLayer, withoutLayer } from '../layers'
 import { expandDrift } from './expand'
@@ -11,8 +13,8 @@ const guessed = { 'layer-1': { within: '> :nth-child(2)', noun: 'what comes seco
 export const drift: Kind<DriftSettings> = {
   id: 'drift',
   title: 'Drift',
-  family: 'depth',
-  sample: 'card',
+  family: depth,
+  sample: cardSample,
   settings: driftSettings,
   defaults: driftDefaults,
   roles: (settings) => [{ id: 'ground', title: 'box', needs: 'yours' }, ...layerRoles(settings)],
@@ -22,6 +24,7 @@ export const drift: Kind<DriftSettings> = {
     remove: withoutLayer,
   },
   controls: driftParameters.controls,
+  forSample: driftParameters.forSample,
   recipes: [
     { id: 'near-and-far', title: 'Near and far', need: 'What is near slips further from the pointer than what is far.', settings: driftDefaults, roles: guessed },
     { id: 'window', title: 'Through a window', need: 'A picture slides behind its frame, and no edge of it shows.', settings: { ...driftDefaults, layers: [{ id: 'layer-1', amount: 6 }], kept: 'enlarged', unit: '%' }, roles: { 'layer-1': { within: '> :nth-child(1)', noun: 'what comes first' } } },

@@ -1,5 +1,7 @@
 // Fold: a heading goes round a vertical corner between two walls.
 import { comingFeel } from '../build'
+import { depth } from '../families'
+import { headingSample } from '../samples'
 import type { Kind } from '../kind'
 import { expandFold } from './expand'
 import { foldDefaults, foldParameters, foldSettings, type FoldSettings } from './settings'
@@ -8,12 +10,13 @@ import { foldSentence, foldTime } from './words'
 export const fold: Kind<FoldSettings> = {
   id: 'fold',
   title: 'Fold',
-  family: 'depth',
-  sample: 'heading',
+  family: depth,
+  sample: headingSample,
   settings: foldSettings,
   defaults: foldDefaults,
   roles: () => [{ id: 'heading', title: 'heading', needs: 'yours' }],
   controls: foldParameters.controls,
+  forSample: foldParameters.forSample,
   recipes: [
     { id: 'round-the-corner', title: 'Round the corner', need: 'Words run round the corner of a wall, one side in shade.', settings: foldDefaults },
     { id: 'book', title: 'Open book', need: 'Two pages that fall away to a fold in the middle.', settings: { ...foldDefaults, cornerPercent: 50, angleDeg: 12, corner: 'inner', shadePercent: 14, travelPercent: 5 } },

@@ -1,5 +1,7 @@
 // Follow: an element rides the pointer inside an area.
 import { comingFeel } from '../build'
+import { depth } from '../families'
+import { moverSample } from '../samples'
 import type { Kind } from '../kind'
 import { expandFollow } from './expand'
 import { followDefaults, followParameters, followSettings, type FollowSettings } from './settings'
@@ -8,12 +10,13 @@ import { followSentence, followTime } from './words'
 export const follow: Kind<FollowSettings> = {
   id: 'follow',
   title: 'Follow',
-  family: 'depth',
-  sample: 'mover',
+  family: depth,
+  sample: moverSample,
   settings: followSettings,
   defaults: followDefaults,
   roles: () => [{ id: 'mover', title: 'mover', needs: 'yours' }, { id: 'ground', title: 'what it stands in', needs: 'yours' }],
   controls: followParameters.controls,
+  forSample: followParameters.forSample,
   recipes: [
     { id: 'come-along', title: 'Come along', need: 'It rides on the pointer inside what it stands in, and goes home again.', settings: followDefaults },
     { id: 'on-a-rail', title: 'On a rail', need: 'It goes across with the pointer on a bowed path of its own.', settings: { ...followDefaults, axes: 'across', path: { stops: [{ at: 0, value: 26, easing: 'ease-in-out' }, { at: 0.5, value: -26, easing: 'ease-in-out' }, { at: 1, value: 26 }] } } },

@@ -30,10 +30,9 @@ function knobControl(knob: Knob, at: number, rig: Rig): FreeControl {
   const unit = unitOfKnob(rig.knobs, knob.id) ?? ''
   const range = knob.range ?? usual[unit] ?? [-100, 100]
   const output = rig.outputs.find((each) => each.knob === knob.id)
-  const turns = output?.slot.on === 'transform' && output.slot.fn.startsWith('rotate')
   const curved = rig.channels.find(({ id, curve }) => id === output?.channel && curve)
   const follows = rig.channels.find((channel) => channel.id === output?.channel && isFollowing(channel))
-  const drawing: Drawing = liftsBy(knob.id, rig) ? 'depths' : curved ? 'curve' : turns ? 'above' : follows ? 'flick' : 'none'
+  const drawing: Drawing = liftsBy(knob.id, rig) ? 'depths' : curved ? 'curve' :  follows ? 'flick' : 'none'
   return {
     kind: 'number', id: knob.id, title: sentenceCase(knob.note || knob.id), unit, least: range[0], greatest: range[1], step: stepFor(range), drawing, knob: knob.id, handle: knob.handle,
     draws: curved ? `${curved.id}-curve` : drawing === 'flick' && follows ? `${follows.id}-feel` : undefined,
@@ -83,7 +82,7 @@ function spanOf({ signal, curve }: Channel): readonly [number, number] {
 }
 
 function curveControl(id: string, title: string, across: string, unit: Unit, read: (rig: Rig) => Curve, write: (rig: Rig, curve: Curve) => Rig, [from, to]: readonly [number, number]): FreeControl {
-  return { kind: 'curve', id, title, drawing: 'curve', unit, across: { title: across, unit: '', from, to }, read, write }
+  return { kind: 'curve', id, title, drawing: 'curve', unit, across: { title: across, channel: across, unit: '', from, to }, read, write }
 }
 
 function outputControls(output: Output, at: number, rig: Rig): FreeControl[] {

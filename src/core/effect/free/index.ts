@@ -4,6 +4,8 @@ import { rigSchema } from '../../rig/check'
 import { asOneSelector } from '../../rig/select'
 import type { Slot } from '../../rig/slot'
 import type { Control, Piece } from '../control'
+import { custom } from '../families'
+import { cardSample } from '../samples'
 import type { Filled, Kind } from '../kind'
 import { freeControls } from './controls'
 import { freeRecipes } from './recipes'
@@ -68,11 +70,17 @@ function slotWords(slot: Slot): string {
 
 const unique = (names: readonly string[]) => [...new Set(names)]
 
+/** The same rig for a card a quarter as large, turning twice as far so that it can be seen: by the units of its knobs, which is all that is known of them. */
+function shrunk(rig: Rig): Rig {
+  const scale = (unit: string) => (unit === 'px' ? 0.3 : unit === 'deg' ? 2 : 1)
+  return { ...rig, knobs: rig.knobs.map((knob) => ({ ...knob, value: knob.value * scale(knob.unit) })) }
+}
+
 export const free: Kind<Rig> = {
   id: 'free',
   title: 'Free',
-  family: 'free',
-  sample: 'card',
+  family: custom,
+  sample: cardSample,
   settings: rigSchema,
   defaults: { areas: [{ id: 'area', of: 'each', select: 'body', box: 'live', among: 'one', pointer: 'any', touch: 'none' }], channels: [], knobs: [], outputs: [], parts: [], rules: [] },
   roles: ({ roles }) => [{ id: 'element', title: 'element', needs: 'yours' }, ...(roles ?? [])],
@@ -80,6 +88,7 @@ export const free: Kind<Rig> = {
     const shown = new Set(mainWords(rig).map(({ id }) => id))
     return freeControls(rig).map((control): typeof control => (shown.has(control.id) ? control : { ...control, row: /-(frequency|damping|past)$/.test(control.id) ? 'exact' : 'more' }))
   },
+  forSample: shrunk,
   recipes: freeRecipes,
   sentence: (rig) => {
     const { channels, outputs, roles = [] } = rig

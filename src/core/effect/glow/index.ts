@@ -1,5 +1,7 @@
 // Glow: coloured light at the pointer, on the surface and along the edge of every card in reach.
 import { comingFeel } from '../build'
+import { light } from '../families'
+import { cardSample } from '../samples'
 import type { Kind } from '../kind'
 import { expandGlow } from './expand'
 import { glowDefaults, glowParameters, glowSettings, type GlowSettings } from './settings'
@@ -8,12 +10,13 @@ import { glowSentence, glowTime } from './words'
 export const glow: Kind<GlowSettings> = {
   id: 'glow',
   title: 'Glow',
-  family: 'light',
-  sample: 'card',
+  family: light,
+  sample: cardSample,
   settings: glowSettings,
   defaults: glowDefaults,
   roles: () => [{ id: 'card', title: 'card', needs: 'yours' }],
   controls: glowParameters.controls,
+  forSample: glowParameters.forSample,
   recipes: [
     { id: 'near-the-lamp', title: 'Near the lamp', need: 'Cards lit on their face and edge, neighbours too.', settings: glowDefaults },
     { id: 'edges-alone', title: 'Edges alone', need: 'Only the rims of the cards light up, from a good way off.', settings: { ...glowDefaults, surfacePercent: 0, edgePx: 2, reachPx: 140, sizePx: 320, colour: '#7fb7a4' } },

@@ -4,12 +4,12 @@ import { choice, colour, described, following, number, percent, time, type Setti
 
 const parameters = {
   colour: colour({ title: 'The colour of the light', from: '#f2b866', token: { id: 'light', note: 'the colour of the light' } }),
-  sizePx: number({ title: 'The width of the light', from: 220, unit: 'px', least: 20, greatest: 1200, step: 10, handle: { on: 'diameter' }, knob: { id: 'size', note: 'how wide the light is' } }),
+  sizePx: number({ title: 'The width of the light', from: 220, inSample: 0.3, unit: 'px', least: 20, greatest: 1200, step: 10, handle: { on: 'diameter' }, knob: { id: 'size', note: 'how wide the light is' } }),
   surfacePercent: percent({ title: 'Its strength on the surface', from: 22, percentOf: { words: 'full strength' }, knob: { id: 'surface', note: 'how strong it is on the surface', isAmount: true } }),
-  edgePx: number({ title: 'The line along the edge', from: 1.5, unit: 'px', least: 0, greatest: 12, step: 0.5, row: 'more', knob: { id: 'line', note: 'how wide the line along the edge is' } }),
+  edgePx: number({ title: 'The line along the edge', from: 1.5, inSample: 0.6, unit: 'px', least: 0, greatest: 12, step: 0.5, row: 'more', knob: { id: 'line', note: 'how wide the line along the edge is' } }),
   edgePercent: percent({ title: 'The strength along the edge', from: 90, percentOf: { words: 'full strength' }, knob: { id: 'edge', note: 'how strong it is along the edge', isAmount: true } }),
   /** How far beyond the card the pointer still lights it. */
-  reachPx: number({ title: 'The reach beyond the card', from: 60, unit: 'px', least: 0, greatest: 400, step: 5, handle: { on: 'reach' } }),
+  reachPx: number({ title: 'The reach beyond the card', from: 60, inSample: 0.3, unit: 'px', least: 0, greatest: 400, step: 5, handle: { on: 'reach' } }),
   lies: choice({ title: 'The light on the surface', from: 'under', options: { under: 'lies under what is on the card', over: 'lies over it' }, row: 'more' }),
   /** While the pointer is on it. */
   shrinkPercent: percent({ title: 'The card shrinks by', from: 0, greatest: 30, row: 'more', percentOf: { words: 'its own size' }, knob: { id: 'shrink', note: 'how much the card shrinks, as a share of its size', per: 100, isAmount: true } }),

@@ -1,5 +1,7 @@
 // Grain light: a grainy gradient with a light that follows the pointer.
 import { comingFeel } from '../build'
+import { light } from '../families'
+import { cardSample } from '../samples'
 import type { Kind } from '../kind'
 import { expandGrainLight } from './expand'
 import { grainLightDefaults, grainLightParameters, grainLightSettings, type GrainLightSettings } from './settings'
@@ -8,12 +10,13 @@ import { grainLightSentence, grainLightTime } from './words'
 export const grainLight: Kind<GrainLightSettings> = {
   id: 'grain-light',
   title: 'Grain light',
-  family: 'light',
-  sample: 'card',
+  family: light,
+  sample: cardSample,
   settings: grainLightSettings,
   defaults: grainLightDefaults,
   roles: () => [{ id: 'ground', title: 'ground', needs: 'yours' }],
   controls: grainLightParameters.controls,
+  forSample: grainLightParameters.forSample,
   recipes: [
     { id: 'dusk-wall', title: 'Dusk on plaster', need: 'A grainy evening ground with a warm light under the pointer.', settings: grainLightDefaults },
     { id: 'paper-noon', title: 'Paper at noon', need: 'Pale and finely specked; the light is a little brighter paper.', settings: { ...grainLightDefaults, gradient: 'linear-gradient(180deg, #e7e2d4 0%, #d5d3c4 100%)', speckle: 'dark', grainPercent: 22, fineness: 1.1, colour: '#fffbee', lightPercent: 70, radiusPx: 420 } },

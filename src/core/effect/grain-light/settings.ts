@@ -11,7 +11,7 @@ const parameters = {
   grainPercent: percent({ title: 'How much the grain shows', from: 34, percentOf: { words: 'full strength' }, knob: { id: 'grain', note: 'how much the grain shows', per: 100 } }),
   speckle: choice({ title: 'The specks are', from: 'light', options: { light: 'light', dark: 'dark' } }),
   seed: number({ title: 'Random seed', from: 7, unit: '', least: 0, greatest: 999, step: 1, isWhole: true, row: 'more' }),
-  radiusPx: number({ title: 'The radius of the light', from: 360, unit: 'px', least: 40, greatest: 2000, step: 10, handle: { on: 'radius' }, knob: { id: 'radius', note: 'radius of the light' } }),
+  radiusPx: number({ title: 'The radius of the light', from: 360, inSample: 0.3, unit: 'px', least: 40, greatest: 2000, step: 10, handle: { on: 'radius' }, knob: { id: 'radius', note: 'radius of the light' } }),
   lightPercent: percent({ title: 'The strength of the light', from: 36, percentOf: { words: 'full strength' }, knob: { id: 'strength', note: 'how strong the light is', per: 100, isAmount: true } }),
   colour: colour({ title: 'The colour of the light', from: '#ffd9a0', token: { id: 'light', note: 'the colour of the light' } }),
   falloff: choice({ title: 'The light falls off', from: 'soft', options: { soft: 'softly, like a lamp', even: 'evenly, like a cone' }, row: 'more' }),

@@ -1,5 +1,7 @@
 // Spotlight: dark but for a pool of light round the pointer.
 import { comingFeel } from '../build'
+import { light } from '../families'
+import { cardSample } from '../samples'
 import type { Kind } from '../kind'
 import { expandSpotlight } from './expand'
 import { spotlightDefaults, spotlightParameters, spotlightSettings, type SpotlightSettings } from './settings'
@@ -8,12 +10,13 @@ import { spotlightSentence, spotlightTime } from './words'
 export const spotlight: Kind<SpotlightSettings> = {
   id: 'spotlight',
   title: 'Spotlight',
-  family: 'light',
-  sample: 'card',
+  family: light,
+  sample: cardSample,
   settings: spotlightSettings,
   defaults: spotlightDefaults,
   roles: () => [{ id: 'ground', title: 'ground', needs: 'yours' }],
   controls: spotlightParameters.controls,
+  forSample: spotlightParameters.forSample,
   recipes: [
     { id: 'hand-lamp', title: 'Hand lamp', need: 'Dark but for a pool of light where you point; lit again when you go.', settings: spotlightDefaults },
     { id: 'narrow-beam', title: 'Narrow beam', need: 'A small, sharp light for a picture; it narrows while you press.', settings: { ...spotlightDefaults, clearPx: 90, softPx: 34, darknessPercent: 88, pressedPercent: 55, follow: { kind: 'spring', frequencyHz: 4.6, dampingRatio: 1 } } },

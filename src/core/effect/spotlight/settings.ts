@@ -4,8 +4,8 @@ import { choice, colour, described, following, number, percent, pinned, time, ty
 
 const parameters = {
   /** Radius of what is clear, and how much further the soft edge goes: always from the pointer. */
-  clearPx: number({ title: 'The clear pool', from: 140, unit: 'px', least: 0, greatest: 1200, step: 10, handle: { on: 'radius' }, knob: { id: 'clear', note: 'radius of what is clear' } }),
-  softPx: number({ title: 'Its soft edge', from: 90, unit: 'px', least: 0, greatest: 1200, step: 10, handle: { on: 'softness', beyond: 'clearPx' }, knob: { id: 'soft', note: 'how much further the soft edge goes' } }),
+  clearPx: number({ title: 'The clear pool', from: 140, inSample: 0.3, unit: 'px', least: 0, greatest: 1200, step: 10, handle: { on: 'radius' }, knob: { id: 'clear', note: 'radius of what is clear' } }),
+  softPx: number({ title: 'Its soft edge', from: 90, inSample: 0.3, unit: 'px', least: 0, greatest: 1200, step: 10, handle: { on: 'softness', beyond: 'clearPx' }, knob: { id: 'soft', note: 'how much further the soft edge goes' } }),
   darknessPercent: percent({ title: 'The darkness', from: 78, percentOf: { words: 'full dark' }, knob: { id: 'darkness', note: 'how dark the rest is', per: 100, isAmount: true } }),
   tint: colour({ title: 'The colour of the dark', from: '#0b1014', token: { id: 'tint', note: 'the colour of the dark' } }),
   shape: choice({ title: 'The pool is', from: 'round', options: { round: 'round', wide: 'wider than high', square: 'a soft square' }, row: 'more' }),

@@ -1,16 +1,19 @@
 // Tilt: a card leans as if hinged at its centre.
+import { depth } from '../families'
+import { cardSample } from '../samples'
 import type { Kind } from '../kind'
 import { comingFeel } from '../build'
 import { layerRoles, withLayer, withoutLayer } from '../layers'
 import { expandTilt } from './expand'
 import { tiltDefaults, tiltParameters, tiltSettings, type TiltLayer, type TiltSettings } from './settings'
+import { tiltSketch } from './sketch'
 import { tiltSentence, tiltTime } from './words'
 
 export const tilt: Kind<TiltSettings> = {
   id: 'tilt',
   title: 'Tilt',
-  family: 'depth',
-  sample: 'card',
+  family: depth,
+  sample: cardSample,
   settings: tiltSettings,
   defaults: tiltDefaults,
   roles: (settings) => [{ id: 'card', title: 'card', needs: 'yours' }, ...layerRoles(settings)],
@@ -21,6 +24,7 @@ export const tilt: Kind<TiltSettings> = {
   },
   onFlat: (settings) => (settings.layers.length > 0 ? { ...settings, layersRise: 'card' } : settings),
   controls: tiltParameters.controls,
+  forSample: tiltParameters.forSample,
   recipes: [
     { id: 'give-way', title: 'Give way', need: 'The edge you touch sinks, like a plate on a pin.', settings: tiltDefaults },
     {
@@ -49,6 +53,7 @@ export const tilt: Kind<TiltSettings> = {
       settings: { ...tiltDefaults, acrossDeg: 10, sheenPercent: 30, shadowPx: 10, liftPx: 10 },
     },
   ],
+  sketch: tiltSketch,
   sentence: tiltSentence,
   time: tiltTime,
   answers: {

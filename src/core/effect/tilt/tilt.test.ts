@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { formatNumber, parseNumber, stepNumber, type NumberControl } from '../control'
 import { tilt } from '.'
 import { tiltDefaults, tiltParameters, tiltSettings, type TiltSettings } from './settings'
+import { tiltSketch } from './sketch'
 import { tiltSentence } from './words'
 
 const tiltControls = tiltParameters.controls(tiltDefaults)
@@ -95,6 +96,16 @@ describe('the words of a tilt', () => {
     expect(away.read(away.write(posed, 'flat'))).toBe('flat')
     expect(tilt.awayPlace(away.write(posed, 'hold'))).toBeUndefined()
     expect(away.read(tilt.withAwayPlace(away.write(posed, 'hold'), { x: 0.2, y: 0 }))).toBe('pose')
+  })
+})
+
+describe('the drawing of a tilt', () => {
+  const thick = (settings: Partial<TiltSettings>) => tiltSketch({ ...tiltDefaults, ...settings }).marks.flatMap((mark) => (mark.draw === 'line' && mark.how === 'thick' ? [mark.to] : []))[0]
+  it('has the edge under the pointer away from the eye where it sinks, toward it where it rises, and nearer where it is lifted', () => {
+    expect(thick({})?.y).toBeLessThan(58)
+    expect(thick({ edge: 'rises' })?.y).toBeGreaterThan(58)
+    expect(thick({ liftPx: 50 })?.y).toBeCloseTo((thick({})?.y ?? 0) + 6, 9)
+    expect(tiltSketch(tiltDefaults).words).toBe('The edge under the pointer sinks by 9°.')
   })
 })
 

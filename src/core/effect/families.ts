@@ -1,0 +1,9 @@
+// The headings under which recipes stand. A kind names its own.
+export interface Family {
+  readonly title: string
+}
+
+export const depth: Family = { title: 'Depth' }
+export const light: Family = { title: 'Light' }
+/** Rigs by hand. */
+export const custom: Family = { title: 'Custom' }
