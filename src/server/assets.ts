@@ -1,7 +1,7 @@
 // Files that come with pages, in the database by the SHA-256 of their bytes; and the pages' sources beside them.
 import { createHash } from 'node:crypto'
 import type { ResultSetHeader, RowDataPacket } from 'mysql2/promise'
-import { withDatabase } from './database'
+import { inTransaction, withDatabase } from './database'
 import { largestFile } from './import-limits'
 import { Problem } from './problem'
 
@@ -9,9 +9,14 @@ import { Problem } from './problem'
 const touchAsset = 'UPDATE assets SET kept_at = CURRENT_TIMESTAMP(3) WHERE hash = ?'
 const insertAsset = 'INSERT INTO assets (hash, type, size, bytes) VALUES (?, ?, ?, ?) ON DUPLICATE KEY UPDATE kept_at = CURRENT_TIMESTAMP(3)'
 const selectAsset = 'SELECT type, bytes FROM assets WHERE hash = ?'
-const selectDocuments = 'SELECT document FROM sites UNION ALL SELECT document FROM site_revisions UNION ALL SELECT document FROM templates'
-const selectOldAssets = 'SELECT hash FROM assets WHERE kept_at < ?'
-const selectOldSources = 'SELECT hash FROM page_sources WHERE kept_at < ?'
+const selectUnread = 'SELECT site_id, revision FROM site_revisions WHERE files_read_at IS NULL OR files_read_at <> saved_at'
+const selectVersionForUpdate = 'SELECT document FROM site_revisions WHERE site_id = ? AND revision = ? FOR UPDATE'
+const deleteNamed = 'DELETE FROM revision_files WHERE site_id = ? AND revision = ?'
+const insertNamed = 'INSERT INTO revision_files (site_id, revision, hash) VALUES ?'
+const updateRead = 'UPDATE site_revisions SET files_read_at = saved_at WHERE site_id = ? AND revision = ?'
+const selectDocuments = 'SELECT document FROM sites UNION ALL SELECT document FROM templates'
+const selectOldAssets = 'SELECT hash FROM assets a WHERE kept_at < ? AND NOT EXISTS (SELECT 1 FROM revision_files f WHERE f.hash = a.hash)'
+const selectOldSources = 'SELECT hash FROM page_sources p WHERE kept_at < ? AND NOT EXISTS (SELECT 1 FROM revision_files f WHERE f.hash = p.hash)'
 const deleteAsset = 'DELETE FROM assets WHERE hash IN (?)'
 const deleteSource = 'DELETE FROM page_sources WHERE hash IN (?)'
 
@@ -42,11 +47,30 @@ export async function readAsset(hash: string): Promise<Asset> {
   return { type: String(row.type), bytes: row.bytes as Buffer }
 }
 
+const hashesIn = (document: unknown) => new Set((typeof document === 'string' ? document : JSON.stringify(document)).match(/[0-9a-f]{64}/g) ?? [])
+
+/** Writes down which files and sources the versions name that were saved since this was done last. Gives how many these were. */
+export async function noteNamedFiles(): Promise<number> {
+  const [unread] = await withDatabase((db) => db.query<RowDataPacket[]>(selectUnread))
+  for (const { site_id: id, revision } of unread) {
+    await inTransaction(async (db) => {
+      const [[version]] = await db.query<RowDataPacket[]>(selectVersionForUpdate, [id, revision])
+      if (!version) return
+      const named = [...hashesIn(version.document)].map((hash) => [String(id), Number(revision), hash])
+      await db.query(deleteNamed, [id, revision])
+      if (named.length > 0) await db.query(insertNamed, [named])
+      await db.query(updateRead, [id, revision])
+    })
+  }
+  return unread.length
+}
+
 /** Drops files and sources that no site and no version names and that were kept last before a day (YYYY-MM-DD): what was brought and never used. */
 export async function dropOrphans(before: string): Promise<number> {
+  await noteNamedFiles()
   return withDatabase(async (db) => {
     const [documents] = await db.query<RowDataPacket[]>(selectDocuments)
-    const named = new Set(documents.flatMap(({ document }) => (typeof document === 'string' ? document : JSON.stringify(document)).match(/[0-9a-f]{64}/g) ?? []))
+    const named = new Set(documents.flatMap(({ document }) => [...hashesIn(document)]))
     let dropped = 0
     for (const [select, remove] of [[selectOldAssets, deleteAsset], [selectOldSources, deleteSource]] as const) {
       const [rows] = await db.query<RowDataPacket[]>(select, [before])
@@ -55,6 +79,6 @@ export async function dropOrphans(before: string): Promise<number> {
       dropped += orphans.length
     }
     return dropped
-    // All that is kept is read; that may take its time.
+    // All sites are read as they are now; that may take its time.
   }, 120_000)
 }

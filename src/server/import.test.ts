@@ -1,15 +1,16 @@
 import { zipSync, strToU8 } from 'fflate'
+import type { RowDataPacket } from 'mysql2/promise'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { siteSchema, type Site } from '../core/site/site'
-import { dropOrphans, hashOf, keepAsset, readAsset } from './assets'
+import { dropOrphans, hashOf, keepAsset, noteNamedFiles, readAsset } from './assets'
 import { pool } from './database'
 import { nameOfType, typeOf } from './file-types'
 import { importFiles } from './import'
 import { largestFile } from './import-limits'
 import { migrate } from './migrate'
 import { changeSite } from './saving'
-import { createSite, readSource } from './sites'
+import { createSite, readSource, renewSite } from './sites'
 import { unzip } from './unzip'
 
 const bytes = (text: string) => new TextEncoder().encode(text)
@@ -122,5 +123,23 @@ describe('what nobody names any more', () => {
     expect((await readAsset(kept ?? '')).type).toBe('text/plain')
     expect((await readAsset(young ?? '')).type).toBe('text/plain')
     await expect(readAsset(lost ?? '')).rejects.toThrow(/not kept here/)
+  })
+
+  it('is known of each version without reading it again, until it is saved anew or goes', async () => {
+    const [first, second] = await Promise.all(['one', 'two'].map((text) => keepAsset(bytes(text), 'text/plain')))
+    const withFile = (hash = ''): Site => siteSchema.parse({ format: 'glass-moth/1', name: 'A site', pages: [{ id: 'p', name: 'P', source: 'e'.repeat(64), bundle: 'b' }], effects: [], bundles: [{ id: 'b', files: [{ path: 'a', hash, type: 'text/plain', size: 4 }] }] })
+    const namedBy = async () => {
+      const [rows] = await pool().query<RowDataPacket[]>("SELECT revision, hash FROM revision_files WHERE site_id = 'named' AND hash <> ? ORDER BY revision", ['e'.repeat(64)])
+      return rows.map(({ revision, hash }) => [Number(revision), String(hash)])
+    }
+    await createSite('named', 1, withFile(first))
+    expect(await noteNamedFiles()).toBeGreaterThan(0)
+    expect(await namedBy()).toEqual([[1, first]])
+    expect(await noteNamedFiles()).toBe(0)
+    await renewSite('named', withFile(second))
+    expect(await noteNamedFiles()).toBe(1)
+    expect(await namedBy()).toEqual([[1, second]])
+    await pool().query("DELETE FROM sites WHERE id = 'named'")
+    expect(await namedBy()).toEqual([])
   })
 })

@@ -8,7 +8,7 @@ import { inTransaction, pool } from './database'
 import { migrate } from './migrate'
 import { Problem } from './problem'
 import { saveEdits } from './saving'
-import { createSite, keepSource, listSites, readPage, readSite } from './sites'
+import { createSite, keepSource, listSites, readPage, readSite, setRemoved } from './sites'
 import { restoreReadable } from './versions'
 
 const html = '<!doctype html><p>Grüße \u{1F98B}</p>'
@@ -57,6 +57,20 @@ describe('a site in the database', () => {
     expect(await keepSource(html)).toBe(site.pages[0]?.source)
     const [rows] = await pool().query<RowDataPacket[]>('SELECT COUNT(*) AS count FROM page_sources WHERE hash = ?', [site.pages[0]?.source])
     expect(Number(rows[0]?.count)).toBe(1)
+  })
+
+  it('is read for the list of home when it has changed, and by an index where it is looked for by order or by age', async () => {
+    await createSite('read-once', 5, named('As it was'))
+    const before = (await listSites()).find(({ id }) => id === 'read-once')
+    expect((await listSites()).find(({ id }) => id === 'read-once')).toBe(before)
+    await pool().query("UPDATE sites SET document = JSON_SET(document, '$.name', 'By hand') WHERE id = 'read-once'")
+    expect((await listSites()).find(({ id }) => id === 'read-once')).toMatchObject({ site: { name: 'By hand' } })
+    await setRemoved('read-once', true)
+    expect((await listSites()).map(({ id }) => id)).not.toContain('read-once')
+    for (const [sql, key] of [['SELECT id FROM sites WHERE removed_at IS NULL ORDER BY position, name, id', 'sites_in_order'], ["SELECT hash FROM assets WHERE kept_at < '2000-01-01'", 'assets_by_age'], ["SELECT hash FROM page_sources WHERE kept_at < '2000-01-01'", 'page_sources_by_age']] as const) {
+      const [[plan]] = await pool().query<RowDataPacket[]>(`EXPLAIN ${sql}`)
+      expect(plan?.key, sql).toBe(key)
+    }
   })
 
   it('is listed in the order of home', async () => {

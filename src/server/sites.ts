@@ -9,7 +9,8 @@ import { hashOf } from './assets'
 import { inTransaction, withDatabase } from './database'
 import { Problem } from './problem'
 
-const selectSites = 'SELECT id, name, revision, document FROM sites WHERE removed_at IS NULL ORDER BY position, name, id'
+const selectSums = 'SELECT id, revision, MD5(document) AS sum FROM sites WHERE removed_at IS NULL ORDER BY position, name, id'
+const selectDocuments = 'SELECT id, name, revision, document FROM sites WHERE id IN (?)'
 const selectRemoved = 'SELECT id, name, UNIX_TIMESTAMP(removed_at) * 1000 AS removed_at FROM sites WHERE removed_at IS NOT NULL ORDER BY removed_at DESC'
 const updateRemoved = 'UPDATE sites SET removed_at = IF(?, CURRENT_TIMESTAMP(3), NULL) WHERE id = ?'
 const selectLastPosition = 'SELECT MAX(position) AS position FROM sites'
@@ -17,7 +18,7 @@ const selectSite = 'SELECT id, name, revision, document FROM sites WHERE id = ?'
 const selectSumForUpdate = 'SELECT revision, MD5(document) AS sum FROM sites WHERE id = ? FOR UPDATE'
 const updateSite = 'UPDATE sites SET name = ?, document = ?, revision = ?, saved_at = CURRENT_TIMESTAMP(3) WHERE id = ?'
 const insertSite = 'INSERT INTO sites (id, name, position, revision, document) VALUES (?, ?, ?, 1, ?)'
-const updateRevision = 'UPDATE site_revisions SET document = ? WHERE site_id = ? AND revision = 1'
+const updateRevision = 'UPDATE site_revisions SET document = ?, saved_at = CURRENT_TIMESTAMP(3) WHERE site_id = ? AND revision = 1'
 const insertRevision = "INSERT INTO site_revisions (site_id, revision, document, done) VALUES (?, 1, ?, 'Beginning')"
 // What is kept again counts from now.
 const insertSource = 'INSERT INTO page_sources (hash, html) VALUES (?, ?) ON DUPLICATE KEY UPDATE kept_at = CURRENT_TIMESTAMP(3)'
@@ -59,9 +60,23 @@ function readRow(row: RowDataPacket): StoredSite | UnreadableSite {
 
 /** All sites in the order of home; one that cannot be read is among them, with the reason. */
 export async function listSites(): Promise<readonly (StoredSite | UnreadableSite)[]> {
-  const [rows] = await withDatabase((db) => db.query<RowDataPacket[]>(selectSites))
-  return rows.map(readRow)
+  return withDatabase(async (db) => {
+    const [sums] = await db.query<RowDataPacket[]>(selectSums)
+    const isKnown = ({ id, revision, sum }: RowDataPacket) => listed.get(String(id))?.key === `${String(revision)} ${String(sum)}`
+    const changed = sums.filter((row) => !isKnown(row))
+    const [rows] = changed.length === 0 ? [[]] : await db.query<RowDataPacket[]>(selectDocuments, [changed.map(({ id }) => String(id))])
+    const read = new Map(rows.map((row) => [String(row.id), readRow(row)]))
+    const kept = new Map(sums.flatMap(({ id, revision, sum }) => {
+      const stored = read.get(String(id)) ?? listed.get(String(id))?.stored
+      return stored ? [[String(id), { key: `${String(revision)} ${String(sum)}`, stored }] as const] : []
+    }))
+    listed = kept
+    return [...kept.values()].map(({ stored }) => stored)
+  })
 }
+
+/** The sites as they were listed last: one that is the same by its revision and the sum of its text is not read again. */
+let listed: ReadonlyMap<string, { readonly key: string; readonly stored: StoredSite | UnreadableSite }> = new Map()
 
 /** The sites that were removed and can be brought back, the last one first; times as ISO 8601. */
 export async function listRemoved(): Promise<readonly { readonly id: string; readonly name: string; readonly removedAt: string }[]> {

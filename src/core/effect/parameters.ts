@@ -187,7 +187,6 @@ export type SettingsOf<P extends Parameters> = { -readonly [Key in keyof P]: P[K
 
 /** What is read from a table of parameters. */
 export interface DescribedSettings<S> {
-  /** What is missing is as it is from the start. */
   readonly settings: z.ZodType<S>
   /** What is missing stays so. */
   readonly sparse: z.ZodType<Partial<S>>
@@ -200,7 +199,8 @@ export interface DescribedSettings<S> {
   readonly token: (settings: S, key: keyof S & string) => Token
 }
 
-export function described<P extends Parameters>(parameters: P): DescribedSettings<SettingsOf<P>> {
+/** Reads all from a table of parameters. `later` are those that came when there were documents without them: there they are as from the start. */
+export function described<P extends Parameters>(parameters: P, later: readonly (keyof P & string)[] = []): DescribedSettings<SettingsOf<P>> {
   type S = SettingsOf<P>
   const entries = Object.entries(parameters)
   const of = (key: string): Parameter<unknown> => {
@@ -209,7 +209,7 @@ export function described<P extends Parameters>(parameters: P): DescribedSetting
     return parameter as Parameter<unknown>
   }
   return {
-    settings: z.object(Object.fromEntries(entries.map(([key, { schema, from }]) => [key, schema.default(from)]))) as unknown as z.ZodType<S>,
+    settings: z.object(Object.fromEntries(entries.map(([key, { schema, from }]) => [key, later.includes(key) ? schema.default(from) : schema]))) as unknown as z.ZodType<S>,
     sparse: z.object(Object.fromEntries(entries.map(([key, { schema }]) => [key, schema.optional()]))) as unknown as z.ZodType<Partial<S>>,
     defaults: Object.fromEntries(entries.map(([key, { from }]) => [key, from as unknown])) as S,
     controls: (settings) => entries.flatMap(([key, parameter]) => parameter.controls(key, settings as Settings)) as unknown as readonly Control<S>[],

@@ -43,5 +43,5 @@ const parameters = {
 
 export type TiltSettings = SettingsOf<typeof parameters>
 export type TiltLayer = Layer<'heightPx'>
-export const tiltParameters = described(parameters)
+export const tiltParameters = described(parameters, ['layers', 'layersRise', 'vanishing', 'sheenPercent', 'sheenWay', 'sheenSizePercent', 'sheenSoftPercent', 'sheenTravelPercent', 'sheenShape', 'sheenColour', 'sheenBlend', 'shadowPx', 'shadowSoftPx', 'shadowColour'])
 export const { settings: tiltSettings, defaults: tiltDefaults } = tiltParameters
