@@ -15,7 +15,7 @@ const fragments = readFragments(`${here}..`)
 /** A rig of `bench/rigs` as a figure; `select` replaces `.card` in it. */
 export function figureOf(name: string, number = 1, select = '.card'): Figure {
   const text = readFileSync(`${here}rigs/${name}.json`, 'utf8').replaceAll('".card"', JSON.stringify(select))
-  return { number, names: { title: `Figure ${number}, ${name}`, name: number === 1 ? name : `${name}-${number}` }, rig: readRig(JSON.parse(text)), sentence: `The rig ${name}.` }
+  return { number, names: { title: `Effect ${number}, ${name}`, name: number === 1 ? name : `${name}-${number}` }, rig: readRig(JSON.parse(text)), sentence: `The rig ${name}.` }
 }
 
 /** An effect of a kind as a figure: as it is from the start, with changes. */
@@ -23,7 +23,7 @@ export function kindFigure(kind: string, changes: object = {}, select = '.card',
   const found = findKind(kind)
   if (!found) throw new Error(`There is no kind "${kind}".`)
   const rig = found.expand({ ...(found.defaults as object), ...changes }, select, Object.fromEntries(found.roles(found.defaults).slice(1).map(({ id }) => [id, `${select} h2`])))
-  return { number, names: { title: `Figure ${number}, ${kind}`, name: `${kind}-${number}` }, rig, sentence: `The kind ${kind}.` }
+  return { number, names: { title: `Effect ${number}, ${kind}`, name: `${kind}-${number}` }, rig, sentence: `The kind ${kind}.` }
 }
 
 /** Stylesheet and script of figures as they leave for a plain page, or for one of which this is known. */

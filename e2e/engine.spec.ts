@@ -187,7 +187,7 @@ test('a rig written by hand plays in the studio and in its export, with the numb
   }
   await page.goto(url)
   const frame = await stageOf(page)
-  await expect(page.getByRole('region', { name: 'Caption of figure 1' })).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Caption of effect 1' })).toBeVisible()
   await frame.evaluate(() => addEventListener('pointermove', (event) => Object.assign(window, { seen: { x: event.clientX, y: event.clientY } }), true))
   await movePointer(page, 340, 160)
   const seen = await frame.evaluate(() => (window as unknown as { seen: { x: number; y: number } }).seen)

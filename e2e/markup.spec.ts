@@ -154,7 +154,7 @@ test('four cards glow in colours of their own, read from their backgrounds and s
   const colourOf = (where: Frame | Page, index: number) => where.evaluate((at) => getComputedStyle(document.querySelectorAll('.card')[at] as Element).getPropertyValue('--card-free-light-colour').trim(), index)
   await eventually(() => colourOf(stage, 0)).toBe('rgb(255 214 140 / 0.4)')
   await page.getByRole('button', { name: 'More' }).click()
-  const each = page.getByRole('group', { name: 'Each its own' })
+  const each = page.getByRole('group', { name: 'Per element' })
   await expect(each.getByRole('button', { name: /^8, .*like the others/ })).toBeVisible()
   await each.getByRole('button', { name: 'Read it from each: from …' }).click()
   await page.getByRole('menuitem', { name: 'its background' }).click()
@@ -214,7 +214,7 @@ test('the page is visited as a finger, with reduced motion, without script, and 
   await page.goto(await house.addSite('visit', html, [tiltOnCards()]))
   let stage = await stageOf(page)
   const visit = async (name: RegExp) => {
-    await page.getByRole('button', { name: /^Visit as/ }).click()
+    await page.getByRole('button', { name: /^Preview as/ }).click()
     await page.getByRole('menuitem', { name }).click()
   }
   const outline = () => stage.evaluate(() => getComputedStyle(document.querySelector('.card') as Element).outlineWidth)

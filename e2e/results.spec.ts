@@ -96,7 +96,7 @@ test('cards that glow at the pointer, surface and edge, each in its own colour, 
   await hand.clickOn(/all 6 like it/)
   await hand.clickOn(/^Near the lamp/)
   await hand.clickOn('More')
-  await hand.clickOn('A hue for each')
+  await hand.clickOn('Spread hues')
   expect(hand.count()).toBeLessThanOrEqual(5)
 
   const alone = await openExport(page, exported, info.outputPath('page.html'))

@@ -55,7 +55,7 @@ test('the ring, its soft edge, insets and a direction are dragged on the page, o
 test('a vanishing point has one grip for both numbers, zones are cut finer, and layers are moved in the side view', async ({ page, house }) => {
   await page.goto(await house.addSite('handles-2', tuningPage, tuningEffects))
   const frame = await stageOf(page)
-  await page.getByRole('button', { name: 'Figure 2: Two sheets' }).click()
+  await page.getByRole('button', { name: 'Effect 2: Two sheets' }).click()
   await restAt(page, 940, 300)
   await page.getByRole('button', { name: 'More' }).click()
   await number(page, 'Vanishing point down').focus()
@@ -102,7 +102,7 @@ test('a curve has its stops dragged, added, removed and shaped, and a gradient t
   await page.keyboard.press('Escape')
   await eventually(styleOf(frame, '.lit h1', 'background-image')).toContain('rgb(77, 107, 87)')
 
-  await page.getByRole('button', { name: 'Figure 2: Two sheets' }).click()
+  await page.getByRole('button', { name: 'Effect 2: Two sheets' }).click()
   await restAt(page, 940, 300)
   await page.getByRole('button', { name: 'More' }).click()
   await page.getByRole('button', { name: /^What lift comes to/ }).click()
@@ -192,7 +192,7 @@ test('a number is tied to another and to a named value, which is changed once fo
   await expect(number(page, 'The angle up-down')).toHaveAttribute('aria-valuenow', '7')
   await page.getByRole('button', { name: /^What the angle is tied to/ }).click()
   await page.getByRole('menuitem', { name: 'a new named value' }).click()
-  await page.getByRole('button', { name: 'Figure 2: Second' }).click()
+  await page.getByRole('button', { name: 'Effect 2: Second' }).click()
   await number(page, 'The angle').focus()
   await page.getByRole('button', { name: /^What the angle is tied to/ }).click()
   await page.getByRole('menuitem', { name: 'across-deg' }).click()
@@ -240,9 +240,9 @@ test('the page behaves under the ghost as under a pointer, and looks are held by
   await page.waitForTimeout(300)
   expect(await lean()).toBeLessThan(-6)
   await page.keyboard.press('Escape')
-  await page.getByRole('button', { name: 'Hold the pointer' }).click()
+  await page.getByRole('button', { name: 'Hold state' }).click()
   await page.getByRole('menuitem', { name: /^standing still/ }).click()
-  await expect(page.getByRole('button', { name: 'Hold the pointer' })).toHaveAttribute('data-state-on', '')
+  await expect(page.getByRole('button', { name: 'Hold state' })).toHaveAttribute('data-state-on', '')
   await page.keyboard.press('l')
   const exported = await (await page.request.get(`${house.address}/export/hover/page`)).text()
   expect(exported).toContain('.card:hover')
@@ -266,8 +266,8 @@ test('a card is posed by hand: its angle follows, and off the midlines it is ask
   await restAt(page, x + width - 20, y + 20)
   await page.keyboard.press('h')
   await dragOnPage(page, [x + 100, y + 80], [x + 120, y + 60])
-  await expect(page.getByText('It is so because of')).toBeVisible()
-  await page.getByRole('button', { name: 'where the pointer is across' }).click()
+  await expect(page.getByText('Adjust')).toBeVisible()
+  await page.getByRole('button', { name: 'horizontal' }).click()
   await expect(number(page, 'The angle up-down')).toHaveAttribute('aria-valuenow', '8')
   expect(Number(await number(page, 'The angle').getAttribute('aria-valuenow'))).toBeGreaterThan(11)
   await page.getByRole('button', { name: 'how far up or down it is' }).click()
@@ -288,7 +288,7 @@ test('the edges of a gap are chosen by key as well', async ({ page, house }) => 
     for (let i = 0; i < 40 && (await item.getAttribute('data-highlighted')) === null; i++) await page.keyboard.press('ArrowDown')
     await page.keyboard.press('Enter')
   }
-  await expect(drawing.getByRole('img', { name: /^The gap over the travel: at 1280 px/ })).toBeVisible()
+  await expect(drawing.getByRole('img', { name: /^The distance over the travel: at 1280 px/ })).toBeVisible()
 })
 
 test('the gap between two edges is measured over the whole travel, and over three widths', async ({ page, house }) => {
@@ -302,7 +302,7 @@ test('the gap between two edges is measured over the whole travel, and over thre
     await page.mouse.click(at.x, at.y)
   }
   const drawing = page.getByRole('region', { name: 'Drawing' })
-  const told = drawing.getByRole('img', { name: /^The gap over the travel: at 1280 px/ })
+  const told = drawing.getByRole('img', { name: /^The distance over the travel: at 1280 px/ })
   await expect(told).toBeVisible()
   const [, least = '', most = ''] = /at 1280 px (\S+) to (\S+) px/.exec((await told.getAttribute('aria-label')) ?? '') ?? []
   // Flat, the cards are 50 px apart; leaning, the edge that sinks draws back and the one that rises comes out.
@@ -320,5 +320,5 @@ test('the gap between two edges is measured over the whole travel, and over thre
   await page.getByRole('button', { name: 'Over three widths' }).click()
   await expect(drawing.getByText(/1280: .* · 820: .* · 390: /)).toBeVisible()
   await page.keyboard.press('Escape')
-  await expect(drawing.getByRole('heading', { name: 'Gap' })).toHaveCount(0)
+  await expect(drawing.getByRole('heading', { name: 'Distance' })).toHaveCount(0)
 })

@@ -1,5 +1,5 @@
 // npm test: installs what the tests need, then runs everything, and ends in one line of sums.
-import { spawnSync } from 'node:child_process'
+import { spawn } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { buildWhenNeeded } from './build.mjs'
@@ -9,26 +9,35 @@ import { runCommand, say } from './say.mjs'
 const results = join(root, 'test-results')
 const sums = { passed: 0, failed: 0 }
 
-/** Runs a program of node_modules in the project's folder, its output in sight; gives whether it succeeded. */
-function run(program, args) {
-  const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' }
-  return spawnSync(process.execPath, [join(root, 'node_modules', program), ...args], { cwd: root, env, stdio: ['ignore', 'inherit', 'inherit'] }).status === 0
+/** Runs a program of node_modules in the project's folder; gives whether it succeeded, and what it said. `live` is an environment for one whose words are to be seen as it goes. */
+function run(program, args, live) {
+  const env = { ...process.env, ...live, NEXT_TELEMETRY_DISABLED: '1', FORCE_COLOR: process.stdout.isTTY ? '1' : '0' }
+  const child = spawn(process.execPath, [join(root, 'node_modules', program), ...args], { cwd: root, env, stdio: ['ignore', 'pipe', 'pipe'] })
+  let said = ''
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => (live ? process.stdout.write(part) : (said += part)))
+  return new Promise((resolve) => {
+    child.on('error', (error) => resolve({ succeeded: false, said: `${said}${error.message}\n` }))
+    child.on('close', (code) => resolve({ succeeded: code === 0, said }))
+  })
 }
 
+/** Says what a step came to, all at once: several run side by side. */
+const tell = (title, said) => console.log(`\n${title}${said === '' ? '' : `\n${said.trimEnd()}`}`)
+
 /** A step that passes or fails as one. */
-function check(title, work) {
-  console.log(`\n${title}`)
-  const passed = work()
-  sums[passed ? 'passed' : 'failed'] += 1
-  return passed
+async function check(title, work) {
+  const { succeeded, said } = await work()
+  tell(`${title}: ${succeeded ? 'passed' : 'failed'}`, said)
+  sums[succeeded ? 'passed' : 'failed'] += 1
+  return succeeded
 }
 
 /** A runner that leaves its counts in a JSON file; one that fails without naming a failed test counts as one failure. */
-function count(title, work, file, read) {
-  console.log(`\n${title}`)
+async function count(title, work, file, read) {
   const path = join(results, file)
   rmSync(path, { force: true })
-  const succeeded = work(path)
+  const { succeeded, said } = await work(path)
+  tell(title, said)
   const { passed, failed } = existsSync(path) ? read(JSON.parse(readFileSync(path, 'utf8'))) : { passed: 0, failed: 0 }
   sums.passed += passed
   sums.failed += succeeded ? failed : Math.max(1, failed)
@@ -40,6 +49,14 @@ const vitest = (project) =>
     failed: report.numFailedTests + report.numPendingTests,
   }))
 
+/** Browser tests of a project, told as they go. */
+const browser = (project, title) => {
+  console.log(`\n${title}`)
+  const file = `e2e-${project}.json`
+  const args = ['test', '--project', project, ...(project === 'alone' ? ['--workers', '1'] : [])]
+  return count(`${title}: all of them`, () => run('@playwright/test/cli.js', args, { E2E_RESULTS: file }), file, ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky + stats.skipped }))
+}
+
 await runCommand(async () => {
   console.log('Glass Moth: all tests')
   checkNode()
@@ -48,21 +65,23 @@ await runCommand(async () => {
   installChromium()
   mkdirSync(results, { recursive: true })
 
-  check('Types', () => run('typescript/bin/tsc', ['--noEmit']))
-  check('Lint', () => run('eslint/bin/eslint.js', ['.', '--max-warnings=0']))
-  vitest('unit')
-  vitest('database')
-  const built = check('Build', () => {
+  say('Types and lint run beside the tests that need no browser; each is told when it is over.')
+  const inTurn = async () => {
+    await check('Types', () => run('typescript/bin/tsc', ['--noEmit']))
+    await check('Lint', () => run('eslint/bin/eslint.js', ['.', '--max-warnings=0']))
+  }
+  await Promise.all([inTurn(), vitest('unit').then(() => vitest('database'))])
+  const built = await check('Build', async () => {
     try {
       buildWhenNeeded()
-      return true
+      return { succeeded: true, said: '' }
     } catch (error) {
-      say(error.message)
-      return false
+      return { succeeded: false, said: error.message }
     }
   })
   if (built) {
-    count('Tests: browser', () => run('@playwright/test/cli.js', ['test']), 'e2e.json', ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky + stats.skipped }))
+    await browser('beside', 'Tests: browser, two at a time')
+    await browser('alone', 'Tests: browser, by the clock, one at a time')
   }
   if (sums.failed > 0) process.exitCode = 1
   console.log(`\n${sums.passed} passed, ${sums.failed} failed`)

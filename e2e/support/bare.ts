@@ -20,7 +20,7 @@ const fragments = readFragments('.')
 /** What runs scripts in the studio, as one script that defines `stage`. */
 const stageScript = buildSync({ stdin: { contents: "export { runScript } from './src/play/run-script'\nexport { takeOff } from './src/play/take-off'", resolveDir: '.', loader: 'ts' }, bundle: true, write: false, format: 'iife', globalName: 'stage', target: 'es2022' }).outputFiles[0]?.text ?? ''
 
-export const namesOf = (name: string): Names => ({ title: `Figure ${name}`, name })
+export const namesOf = (name: string): Names => ({ title: `Effect ${name}`, name })
 
 /** A rig of channels in one area, with the usual things filled in; checked at the border. */
 export function rigFrom(area: object, channels: readonly object[], outputs: readonly object[], more: Partial<Rig> = {}): Rig {

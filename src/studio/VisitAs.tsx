@@ -30,7 +30,7 @@ export function VisitAs() {
     <Flex align="center" gap="4px" fontSize="13px" color="soft" whiteSpace="nowrap">
       <Menu.Root onSelect={({ value }) => choose(value)} positioning={{ placement: 'bottom-end', gutter: 4 }} lazyMount unmountOnExit>
         <Menu.Trigger asChild>
-          <Button look="quiet" fontSize="13px" fontWeight="400" aria-label={`Visit as: ${words}`} title="Visit the page as someone else">Visit as {words} <span aria-hidden="true" style={{ fontSize: '0.62em' }}>▾</span></Button>
+          <Button look="quiet" fontSize="13px" fontWeight="400" aria-label={`Preview as: ${words}`} title="Preview the page as someone else">Preview as {words} <span aria-hidden="true" style={{ fontSize: '0.62em' }}>▾</span></Button>
         </Menu.Trigger>
         <Portal>
           <Menu.Positioner>

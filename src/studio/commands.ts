@@ -33,7 +33,7 @@ export function turnDirection(studio: Studio): void {
   const kind = effect && findKind(effect.kind)
   if (!effect || !kind) return
   const turned: unknown = kind.turned(effect.settings)
-  if (turned === effect.settings) return notify(studio, 'This figure has no direction that could be turned.')
+  if (turned === effect.settings) return notify(studio, 'This effect has no direction that could be turned.')
   changeSettings(studio, effect, turned, 'Turning the direction')
 }
 
@@ -94,7 +94,7 @@ export function keepTry(studio: Studio): void {
   const effect = selectedEffect(studio)
   if (!effect) return
   const tries = effect.tries ?? []
-  if (tries.length >= 40) return notify(studio, 'Forty tries are kept of this figure; remove one first.')
+  if (tries.length >= 40) return notify(studio, 'Forty tries are kept of this effect; remove one first.')
   studio.store.edit({ do: 'change', id: effect.id, to: { tries: [...tries, { id: nanoid(8), name: `Try ${tries.length + 1}`, settings: withTies(studio.store.history.get().site).effects.find(({ id }) => id === effect.id)?.settings ?? effect.settings }] } }, 'Keeping a try')
   studio.view.update({ drawer: 'tries' })
 }

@@ -11,7 +11,7 @@ import { posedKnobs } from './pose'
 const kindOf = (id: string): AnyKind => findKind(id) ?? (() => { throw new Error(id) })()
 const rolesOf = (kind: AnyKind) => Object.fromEntries(kind.roles(kind.defaults).slice(1).map(({ id }) => [id, `.${id}`]))
 const rigOf = (id: string, common: Given) => kindOf(id).expand({ ...(kindOf(id).defaults as object), ...common }, '.own', rolesOf(kindOf(id)))
-const names = { title: 'Figure 1, own', name: 'own' }
+const names = { title: 'Effect 1, own', name: 'own' }
 const sheetOf = (rig: ReturnType<typeof rigOf>, more = {}) => writeStylesheet([{ number: 1, names, rig, sentence: 'It is so.', ...more }])
 const own = kinds.filter(({ lacks }) => !lacks?.includes('touch'))
 

@@ -40,7 +40,7 @@ describe('the stylesheet', () => {
   it('has its knobs on top and says what they do', () => {
     expect(stylesheetOf(effect())).toBe(`@property --own-transform { syntax: "*"; inherits: false; }
 
-/* Figure 1. Over each plate, the edge under the pointer sinks by 9°, with a
+/* Effect 1. Over each plate, the edge under the pointer sinks by 9°, with a
    perspective of 820 px. The script writes --plate-tilt-x and
    --plate-tilt-y. */
 @property --plate-tilt-x { syntax: "<number>"; inherits: false; initial-value: 0; }

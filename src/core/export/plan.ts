@@ -24,15 +24,25 @@ export interface Figure {
   readonly named?: Readonly<Record<string, { readonly name: string; readonly css: string; readonly times: number }>>
 }
 
-/** The figures of a site that play, or of one of its pages; `only` leaves out all but one effect. */
-export function planFigures(untied: Site, pageId?: string, only?: string): readonly Figure[] {
-  const site = withTies(untied)
+const planned = new WeakMap<Site, Map<string, readonly Figure[]>>()
+
+/** The figures of a site that play, or of one of its pages; `only` leaves out all but one effect. The same site gives the same answer, to whoever asks. */
+export function planFigures(site: Site, pageId?: string, only?: string): readonly Figure[] {
+  const known = planned.get(site) ?? new Map<string, readonly Figure[]>()
+  planned.set(site, known)
+  const key = JSON.stringify([pageId, only])
+  const figures = known.get(key) ?? makeFigures(withTies(site), pageId, only)
+  known.set(key, figures)
+  return figures
+}
+
+function makeFigures(site: Site, pageId?: string, only?: string): readonly Figure[] {
   const names = namesOf(site.effects)
   return withShared(site.effects.flatMap((effect, index) => {
     if (!playsOn(effect, pageId) || (only !== undefined && effect.id !== only)) return []
     const name = names[index] ?? 'figure'
     const { rig, sentence } = madeOf(effect)
-    return [{ number: index + 1, names: { title: `Figure ${index + 1}, ${name}`, name, roles: wordsOfRoles(effect, rig) }, rig, sentence, own: effect.own, narrow: effect.narrow, named: namedIn(site, effect, rig) }]
+    return [{ number: index + 1, names: { title: `Effect ${index + 1}, ${name}`, name, roles: wordsOfRoles(effect, rig) }, rig, sentence, own: effect.own, narrow: effect.narrow, named: namedIn(site, effect, rig) }]
   }))
 }
 

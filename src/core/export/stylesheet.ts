@@ -29,7 +29,7 @@ type SheetFacts = ComingFacts & Pick<Facts, 'hasPositions'>
 function writeNamed(figures: readonly Figure[]): readonly string[] {
   const named = new Map(figures.flatMap(({ named: each = {} }) => Object.values(each).map(({ name, css }) => [name, css] as const)))
   if (named.size === 0) return []
-  return [[writeComment('Values that the figures share.'), ':root {', ...[...named].map(([name, css]) => `  --${name}: ${styleText(css)};`), '}', ''].join('\n')]
+  return [[writeComment('Values that the effects share.'), ':root {', ...[...named].map(([name, css]) => `  --${name}: ${styleText(css)};`), '}', ''].join('\n')]
 }
 
 /** The properties that keep what the page itself gives elements: nobody inherits them. */
@@ -116,7 +116,7 @@ function writeFigure(figure: Figure, comings: readonly Coming[], facts: SheetFac
   const owners = [...new Set([...rig.areas.map(({ of, select }) => (of === 'window' ? ':root' : styleText(select))), ...bearers])]
   const rules = writeRules(figure, comings, facts)
   return [
-    writeComment(`Figure ${number}. ${sentence} ${written.length > 0 ? `The script writes ${spoken([...new Set(written)])}.` : 'The script says where the pointer is.'}`),
+    writeComment(`Effect ${number}. ${sentence} ${written.length > 0 ? `The script writes ${spoken([...new Set(written)])}.` : 'The script says where the pointer is.'}`),
     ...writeRegistered(figure),
     ...(knobs.length > 0 ? [`${owners.join(',\n')} {`, ...knobs.map(([declaration, note]) => (note ? `  ${declaration.padEnd(width)}  /* ${commentText(note)} */` : `  ${declaration}`)), '}'] : []),
     ...writeNarrow(figure, owners),
@@ -248,7 +248,7 @@ function writeMeeting(bound: readonly Bound[], conditions: readonly string[]): r
   const numbers = [...new Set(meeting.map(({ figure }) => String(figure.number)))]
   const selector = guarded(meeting).split('\n').map((line) => `  ${line}`).join('\n')
   const declarations = shared.flatMap(({ lines: each }) => each.map((line) => `    ${line}`))
-  const words = numbers.length > 1 ? `Figures ${spoken(numbers)} meet here: their values are composed.` : `Figure ${numbers[0] ?? ''} meets itself here: its values are composed.`
+  const words = numbers.length > 1 ? `Effects ${spoken(numbers)} meet here: their values are composed.` : `Effect ${numbers[0] ?? ''} meets itself here: its values are composed.`
   return [[writeComment(words), `@media ${['screen', '(forced-colors: none)', ...conditions].join(' and ')} {`, `${selector} {`, ...declarations, '  }', '}', ''].join('\n')]
 }
 

@@ -41,7 +41,7 @@ describe('ties', () => {
   it('are told in words', () => {
     const made = site([effect('a'), effect('b')], [{ id: 'v', name: 'slope', value: 12, unit: 'deg' }])
     expect(tellTie(made, { to: { value: 'v' }, times: 1 }, 'a')).toBe('the same as slope')
-    expect(tellTie(made, { to: { effect: 'b', control: 'acrossDeg' }, times: 0.5 }, 'a')).toBe('half of the angle of figure 2')
+    expect(tellTie(made, { to: { effect: 'b', control: 'acrossDeg' }, times: 0.5 }, 'a')).toBe('half of the angle of effect 2')
     expect(tellTie(made, { to: { effect: 'x', control: 'y' }, times: 3 }, 'a')).toBe('3 times a number that is gone')
   })
 

@@ -84,7 +84,7 @@ export function tiesFor(site: Site, effect: Effect, control: Control<unknown>): 
   const others = site.effects.flatMap((each, index) =>
     controlsOf(each).filter((other) => fits(other) && !(each.id === effect.id && other.id === control.id) && !isCircle(site, effect.id, control.id, { to: { effect: each.id, control: other.id }, times: 1 })).map((other) => ({
       to: { effect: each.id, control: other.id },
-      words: each.id === effect.id ? other.title.toLowerCase() : `${other.title.toLowerCase()} of figure ${index + 1}`,
+      words: each.id === effect.id ? other.title.toLowerCase() : `${other.title.toLowerCase()} of effect ${index + 1}`,
     })),
   )
   return [...named, ...others]
@@ -97,5 +97,5 @@ export function tellTie(site: Site, { to, times }: Tie, own: string): string {
   const at = site.effects.findIndex(({ id }) => id === to.effect)
   const effect = site.effects[at]
   const title = effect && controlsOf(effect).find(({ id }) => id === to.control)?.title.toLowerCase()
-  return title === undefined ? `${factor} a number that is gone` : `${factor} ${title}${to.effect === own ? '' : ` of figure ${at + 1}`}`
+  return title === undefined ? `${factor} a number that is gone` : `${factor} ${title}${to.effect === own ? '' : ` of effect ${at + 1}`}`
 }

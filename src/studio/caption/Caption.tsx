@@ -39,8 +39,8 @@ function EmptyCaption({ hasEffects }: { readonly hasEffects: boolean }) {
   return (
     <Flex as="section" aria-label="Caption" align="center" gap="16px" px="22px" height="100%">
       <Button look="act" onClick={() => startPointing(studio)}>Point at something ({keyNames.point})</Button>
-      <Button onClick={() => toggleDrawer(studio, 'pages')}>Bring a page of your own ({keyNames.pages})</Button>
-      <Box fontSize="17px">{hasEffects ? 'Or choose a figure at the left to tune it.' : 'Choose an element of the page, and what the pointer does to it.'}</Box>
+      <Button onClick={() => toggleDrawer(studio, 'pages')}>Import page ({keyNames.pages})</Button>
+      <Box fontSize="17px">{hasEffects ? 'Or choose an effect at the left to tune it.' : 'Choose an element of the page, and what the pointer does to it.'}</Box>
     </Flex>
   )
 }
@@ -75,7 +75,7 @@ function CaptionOf({ effect, number, kind }: CaptionOfProps) {
       return role ? <NounWord key={index} effect={effect} role={role} isMain={role.id === roles[0]?.id} /> : null
     })
   return (
-    <Flex as="section" aria-label={`Caption of figure ${number}`} direction="column" px="16px" pt="7px" pb="5px" height="100%" minHeight="0" overflowY="auto" position="relative">
+    <Flex as="section" aria-label={`Caption of effect ${number}`} direction="column" px="16px" pt="7px" pb="5px" height="100%" minHeight="0" overflowY="auto" position="relative">
       <Flex gap="12px" align="baseline">
         <Box fontSize="22px" fontWeight="600" lineHeight="1" color="ink" flex="none" aria-hidden="true">{number}</Box>
         <Box minWidth="0">

@@ -34,13 +34,13 @@ export function CaptionKeys({ effect, open, onOpen, children }: CaptionKeysProps
   const icon = { size: 14, 'aria-hidden': true } as const
   return (
     <Flex gap="2px" pl="23px" mt="auto" flex="none" wrap="wrap" align="center">
-      {findKind(effect.kind)?.turned(effect.settings) !== effect.settings && <Button {...small} onClick={() => turnDirection(studio)} title={`Turn the direction (${keyNames.turn})`}><ArrowUpDown {...icon} /> Turn it round</Button>}
-      <Button {...small} aria-pressed={walking} onClick={() => toggleWalk(studio)} title={`A stand-in pointer walks over it (${keyNames.walk})`}><Footprints {...icon} /> Walk</Button>
-      <ActionMenu label="Hold the pointer" isOn={held !== null || fastened} options={[...looks.map(({ look, words }) => ({ value: look, words, isCurrent: held === look })), { value: 'fasten', words: `fastened where it stands (${keyNames.fasten})`, isCurrent: fastened }]}
-        onChoose={(value) => (value === 'fasten' ? toggleFastened(studio) : holdLook(studio, value as Look))}><Hand {...icon} /> Hold</ActionMenu>
-      <Button {...small} onClick={() => leavePage(studio)} title={`The pointer leaves the page for real (${keyNames.leave})`}><LogOut {...icon} /> Leave</Button>
+      {findKind(effect.kind)?.turned(effect.settings) !== effect.settings && <Button {...small} onClick={() => turnDirection(studio)} title={`Reverse the direction (${keyNames.turn})`}><ArrowUpDown {...icon} /> Reverse direction</Button>}
+      <Button {...small} aria-pressed={walking} onClick={() => toggleWalk(studio)} title={`A stand-in pointer plays a path over it (${keyNames.walk})`}><Footprints {...icon} /> Play a path</Button>
+      <ActionMenu label="Hold state" isOn={held !== null || fastened} options={[...looks.map(({ look, words }) => ({ value: look, words, isCurrent: held === look })), { value: 'fasten', words: `fastened where it stands (${keyNames.fasten})`, isCurrent: fastened }]}
+        onChoose={(value) => (value === 'fasten' ? toggleFastened(studio) : holdLook(studio, value as Look))}><Hand {...icon} /> Hold state</ActionMenu>
+      <Button {...small} onClick={() => leavePage(studio)} title={`The pointer leaves the page for real (${keyNames.leave})`}><LogOut {...icon} /> Pointer out</Button>
       <Button {...small} aria-pressed={posing !== null} onClick={() => togglePosing(studio)} title={`Fasten the pointer and drag the element to where it should be there (${keyNames.pose})`}><Move {...icon} /> Pose by hand</Button>
-      <Button {...small} aria-pressed={gap !== null} onClick={() => toggleGap(studio)} title={`Measure the gap between two edges (${keyNames.gap})`}><Ruler {...icon} /> Gap</Button>
+      <Button {...small} aria-pressed={gap !== null} onClick={() => toggleGap(studio)} title={`Measure the distance between two edges (${keyNames.gap})`}><Ruler {...icon} /> Distance</Button>
       <Button {...small} aria-pressed={drawer === 'tries'} onClick={() => toggleDrawer(studio, 'tries')} title={`Kept tries, to go back to and to compare (${keyNames.tries})`}><SplitSquareHorizontal {...icon} /> Tries{effect.tries && effect.tries.length > 0 ? ` ${effect.tries.length}` : ''}</Button>
       <Button {...small} aria-pressed={effect.isOff === true} onClick={() => toggleOff(studio, effect)} title={`Off: it plays nowhere and is not exported (${keyNames.off})`}><Power {...icon} /> Off</Button>
       <Button {...small} aria-pressed={onlyThis} onClick={() => studio.view.update({ onlyThis: !onlyThis })} title={`Only this one plays (${keyNames.only})`}><Focus {...icon} /> Only this</Button>

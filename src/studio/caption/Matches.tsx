@@ -17,9 +17,9 @@ export function Matches({ effect }: { readonly effect: Effect }) {
   const elsewhere = pages.filter(({ id }) => id !== page.id && (counts.get(effect.select)?.[id] ?? 0) > 0).map(({ id, name }) => `${counts.get(effect.select)?.[id] ?? 0} on ${name}`)
   if (count === 0 && elsewhere.length > 0) return <Box role="status" fontSize="13.5px" color="soft" pl="30px" lineHeight="1.4">Nothing on this page; {elsewhere.join(', ')}.</Box>
   const words =
-    count === 0 ? `Nothing on this page matches ${effect.select}. Point at the element again, or mend the selector under More.`
-    : count === null ? `${effect.select} is no selector that a browser can read. Point at the element again, or mend it under More.`
-    : later ? `Figure ${later.number} sets the ${later.clashes.join(' and the ')} of some of these elements too, and the later figure counts there. All else adds up.`
+    count === 0 ? `Nothing on this page matches ${effect.select}. Point at the element again, or fix the selector under More.`
+    : count === null ? `${effect.select} is no selector that a browser can read. Point at the element again, or fix it under More.`
+    : later ? `Effect ${later.number} sets the ${later.clashes.join(' and the ')} of some of these elements too, and the later effect counts there. All else adds up.`
     : undefined
   return words ? <Box role="status" fontSize="13.5px" fontWeight="600" pl="30px" lineHeight="1.4">⚠ {words}</Box> : null
 }

@@ -14,7 +14,7 @@ interface NounWordProps {
   readonly isMain: boolean
 }
 
-const needs = { yours: 'works on yours', added: 'added at run time', shell: 'needs a shell' } as const
+const needs = { yours: 'uses elements of your page', added: 'added at run time', shell: 'needs a shell' } as const
 
 export function NounWord({ effect, role, isMain }: NounWordProps) {
   const studio = useStudio()

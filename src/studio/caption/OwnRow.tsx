@@ -29,7 +29,7 @@ export function OwnRow({ effect }: { readonly effect: Effect }) {
     const rest = Object.fromEntries(Object.entries(effect.own ?? {}).filter(([id]) => id !== thing.id))
     const isEmpty = Object.keys(next.values).length === 0
     const changed = isEmpty ? rest : { ...rest, [thing.id]: next }
-    studio.store.edit({ do: 'change', id: effect.id, to: { own: Object.keys(changed).length > 0 ? changed : undefined } }, 'Each its own')
+    studio.store.edit({ do: 'change', id: effect.id, to: { own: Object.keys(changed).length > 0 ? changed : undefined } }, 'Per element')
   }
   const readFrom = (from: NonNullable<Own['from']>) => {
     const values = Object.fromEntries(all.flatMap((match, index) => {
@@ -42,8 +42,8 @@ export function OwnRow({ effect }: { readonly effect: Effect }) {
   }
   const match = at === null ? undefined : all[at]
   return (
-    <Flex align="center" gap="8px" minHeight="30px" fontSize="14px" wrap="wrap" role="group" aria-label="Each its own">
-      <Box color="soft" flex="none">Each its own</Box>
+    <Flex align="center" gap="8px" minHeight="30px" fontSize="14px" wrap="wrap" role="group" aria-label="Per element">
+      <Box color="soft" flex="none">Per element</Box>
       <WordMenu label="What each has of its own" words={thing.words} options={things.map(({ id, words }) => ({ value: id, words, isCurrent: id === thing.id }))} onTouch={() => undefined} onChange={setChosen} />
       <Flex gap="3px" wrap="wrap">
         {all.slice(0, most).map((each, index) => <Dot key={each.select} match={each} index={index} thing={thing} value={own.values[each.select]} isChosen={at === index} onChoose={() => setAt(at === index ? null : index)} />)}
@@ -57,8 +57,8 @@ export function OwnRow({ effect }: { readonly effect: Effect }) {
       {thing.of === 'colour' && <Button look="quiet" minHeight="25px" fontSize="13px" title="From the colour of all, round the circle of hues" onClick={() => {
         const hues = huesFrom(thing.value, all.length)
         write({ values: Object.fromEntries(all.flatMap(({ select }, i) => (hues[i] === undefined ? [] : [[select, hues[i]]]))) })
-      }}>A hue for each</Button>}
-      {Object.keys(own.values).length > 0 && <Button look="quiet" minHeight="25px" fontSize="13px" onClick={() => write({ values: {} })}>All alike again</Button>}
+      }}>Spread hues</Button>}
+      {Object.keys(own.values).length > 0 && <Button look="quiet" minHeight="25px" fontSize="13px" onClick={() => write({ values: {} })}>Reset</Button>}
     </Flex>
   )
 }

@@ -6,8 +6,8 @@ import { useStudio, useView } from '../context'
 import { Button } from '../theme/controls'
 
 const reasons: readonly { readonly because: Because; readonly words: string }[] = [
-  { because: 'across', words: 'where the pointer is across' },
-  { because: 'up-down', words: 'how far up or down it is' },
+  { because: 'across', words: 'horizontal' },
+  { because: 'up-down', words: 'vertical' },
   { because: 'both', words: 'both' },
 ]
 
@@ -19,7 +19,7 @@ export function PosingRow() {
     <Flex pl="30px" gap="6px" align="center" fontSize="14px" role="group" aria-label="Posing by hand">
       {posing.asks ? (
         <>
-          <Box>It is so because of</Box>
+          <Box>Adjust</Box>
           {reasons.map(({ because, words }) => <Button key={because} minHeight="25px" fontSize="13px" aria-pressed={posing.because === because} onClick={() => poseBecause(studio, because)}>{words}</Button>)}
         </>
       ) : (

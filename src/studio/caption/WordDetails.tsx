@@ -55,10 +55,10 @@ function TieWords({ control, effect }: WordDetailsProps) {
   const current = tie && targets.find(({ to }) => keyOf(to) === keyOf(tie.to))
   return (
     <Flex align="center" gap="5px" minWidth="0">
-      <Box>It is</Box>
+      <Box>Linked to</Box>
       {tie && control.kind === 'number' && <WordMenu label="How it is tied" words={tieFactors.find(({ times }) => times === tie.times)?.words ?? `${tie.times} times`} options={tieFactors.map(({ times, words }) => ({ value: String(times), words, isCurrent: times === tie.times }))} onTouch={() => undefined} onChange={(times) => write({ ...tie, times: Number(times) })} />}
-      <WordMenu label={`What ${control.title.toLowerCase()} is tied to`} words={tie ? (current?.words ?? 'something that is gone') : 'on its own'}
-        options={[{ value: '', words: 'on its own', isCurrent: !tie }, ...targets.map(({ to, words }) => ({ value: keyOf(to), words, isCurrent: current?.words === words })), { value: 'new', words: 'a new named value', isCurrent: false }]} onTouch={() => undefined}
+      <WordMenu label={`What ${control.title.toLowerCase()} is tied to`} words={tie ? (current?.words ?? 'something that is gone') : 'nothing'}
+        options={[{ value: '', words: 'nothing', isCurrent: !tie }, ...targets.map(({ to, words }) => ({ value: keyOf(to), words, isCurrent: current?.words === words })), { value: 'new', words: 'a new named value', isCurrent: false }]} onTouch={() => undefined}
         onChange={(key) => (key === 'new' ? name() : write(key === '' ? undefined : targets.flatMap(({ to }) => (keyOf(to) === key ? [{ to, times: tie?.times ?? 1 }] : []))[0]))} />
     </Flex>
   )

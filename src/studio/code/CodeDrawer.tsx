@@ -35,12 +35,12 @@ export function CodeDrawer() {
     <Drawer label="Code" title="Code" actions={<ExportButton />}>
       {selected && (
         <Flex px="14px" pt="8px" gap="4px" role="group" aria-label="The code of what">
-          <Button look="quiet" minHeight="26px" fontSize="13px" aria-pressed={!isOne} onClick={() => setOne(false)}>All figures of this page</Button>
-          <Button look="quiet" minHeight="26px" fontSize="13px" aria-pressed={isOne} onClick={() => setOne(true)}>Figure {selected.number} alone</Button>
+          <Button look="quiet" minHeight="26px" fontSize="13px" aria-pressed={!isOne} onClick={() => setOne(false)}>All effects of this page</Button>
+          <Button look="quiet" minHeight="26px" fontSize="13px" aria-pressed={isOne} onClick={() => setOne(true)}>Effect {selected.number} alone</Button>
         </Flex>
       )}
       {figures.length === 0 ? (
-        <Box p="20px" color="soft">{only === undefined ? 'There is no code yet: nothing on this page answers the pointer.' : 'This figure is off, or not for this page.'}</Box>
+        <Box p="20px" color="soft">{only === undefined ? 'There is no code yet: nothing on this page responds to the pointer.' : 'This effect is off, or not for this page.'}</Box>
       ) : (
         <>
           <CopyRow stylesheet={stylesheet} script={script.text} isModule={wished?.isModule === true} />

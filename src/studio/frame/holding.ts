@@ -26,7 +26,7 @@ export function toggleFastened({ link, view }: Studio): void {
 export function togglePosing(studio: Studio): void {
   const { link, view } = studio
   const effect = selectedEffect(studio)
-  if (effect && !view.get().posing && !isPosable(expandEffect(effect))) return notify(studio, 'Nothing of this figure can be posed by dragging: it needs a number that turns or moves with where the pointer is.')
+  if (effect && !view.get().posing && !isPosable(expandEffect(effect))) return notify(studio, 'Nothing of this effect can be posed by dragging: it needs a number that turns or moves with where the pointer is.')
   const posing = view.get().posing || !effect ? null : { because: 'both' as const, asks: false }
   view.update({ posing, fastened: posing !== null, held: null, walking: false })
   link.say({ type: 'pose', select: posing && effect ? effect.select : null })

@@ -15,7 +15,7 @@ const short = (value: number) => `${Number(value.toFixed(Math.abs(value) < 10 ? 
 /** The widest gap and the deepest overlap among these, in words. */
 function spanWords(values: readonly number[]): string {
   const known = values.filter(Number.isFinite)
-  if (known.length === 0) return 'no gap that can be measured: one edge is upright, the other level'
+  if (known.length === 0) return 'no distance that can be measured: one edge is upright, the other level'
   const [least, greatest] = [Math.min(...known), Math.max(...known)]
   if (greatest - least < 0.05) return `${short(greatest)} px all the way`
   return `${short(least)} to ${short(greatest)} px`
@@ -36,12 +36,12 @@ export function GapDrawing({ gap }: { readonly gap: Gap }) {
     studio.view.update({ windows: windows.length === 1 ? threeWindows : [visitor] })
   }
   return (
-    <DrawingFrame title="Gap" words={first ? spanWords([...first.across, ...first.down]) : ''}>
+    <DrawingFrame title="Distance" words={first ? spanWords([...first.across, ...first.down]) : ''}>
       {!first ? (
         <Flex flex="1" align="center" color="soft" fontSize="14px">{edges.length === 0 ? 'Click the first of two edges that should meet.' : edges.length === 1 ? 'Now the edge that it should meet.' : 'Measuring over the whole travel …'}</Flex>
       ) : (
         <>
-          <LineChart label={`The gap over the travel: ${measures.map(({ width, across, down }) => `at ${width} px ${spanWords([...across, ...down])}`).join('; ')}`} lines={lines} across={[0, 100]} down={[least * 1.15, greatest * 1.15]} marks={levelAt(0)}
+          <LineChart label={`The distance over the travel: ${measures.map(({ width, across, down }) => `at ${width} px ${spanWords([...across, ...down])}`).join('; ')}`} lines={lines} across={[0, 100]} down={[least * 1.15, greatest * 1.15]} marks={levelAt(0)}
             present={({ sample }) => ({ point: sample?.place ? { x: (sample.place.x + 1) * 50, y: valueAt(first.across, (sample.place.x + 1) / 2) } : null, moves: false })} />
           {measures.length > 1 && <Box fontSize="12px" color="soft">{measures.map(({ width, across, down }) => `${width}: ${spanWords([...across, ...down])}`).join(' · ')}</Box>}
         </>

@@ -82,7 +82,7 @@ export function HomeScreen({ sites, unreadable, removed, templates }: HomeScreen
         <Flex as="header" align="center" gap="12px" py="26px">
           <Mark />
           <Box as="h1" fontSize="22px" fontWeight="600">Glass Moth</Box>
-          <Box color="soft" flex="1">Elements of a page that answer the pointer.</Box>
+          <Box color="soft" flex="1">Elements of a page that respond to the pointer.</Box>
           <Field type="search" aria-label="Search sites and pages" placeholder="Search" width="190px" value={sought} onChange={(event) => setSought(event.target.value)} />
           <NewSiteMenu templates={templates} onBegin={(how) => void begin(how)} onFiles={(given) => void bring(given)} />
         </Flex>
@@ -101,7 +101,7 @@ export function HomeScreen({ sites, unreadable, removed, templates }: HomeScreen
             <Box as="section" key={site.id} aria-label={site.name} borderTop="1px solid" borderColor="edge" pt="12px" pb="34px" minWidth="0">
               <Flex align="center" gap="6px" mb="12px">
                 <SiteName key={site.name} site={site} onName={(name) => void act(() => changeSite(site.id, { name }))} />
-                <Box fontSize="14px" color="soft" whiteSpace="nowrap" flex="1">{count(site.pages.length, 'page')}, {count(site.figures, 'figure')}</Box>
+                <Box fontSize="14px" color="soft" whiteSpace="nowrap" flex="1">{count(site.pages.length, 'page')}, {count(site.figures, 'effect')}</Box>
                 <Button look="quiet" px="4px" aria-label={`Export ${site.name}`} title="Export: all pages with their effects and files, as a ZIP" asChild><a href={`/export/${site.id}`} download><Download size={15} aria-hidden="true" /></a></Button>
                 <Button look="quiet" px="4px" aria-label={`Copy ${site.name}`} title="Copy" onClick={() => void act(async () => void (await newSite({ copyOf: site.id })))}><Copy size={15} aria-hidden="true" /></Button>
                 <Button look="quiet" px="4px" aria-label={`Remove ${site.name}`} title={`Remove; it can be brought back for ${binDays} days`} onClick={() => void act(() => changeSite(site.id, { removed: true }))}><Trash2 size={15} aria-hidden="true" /></Button>

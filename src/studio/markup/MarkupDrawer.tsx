@@ -86,8 +86,8 @@ function EditedFile({ sheet }: { readonly sheet: SiteFile | undefined }) {
       <Box ref={room} flex="1" minHeight="0" overflow="hidden" borderTop="1px solid" borderColor="hairline" css={{ '& .cm-editor': { height: '100%' } }} />
       <Flex align="center" gap="10px" px="14px" py="8px" borderTop="1px solid" borderColor="hairline" fontSize="13px">
         <Box flex="1" role="status" color="soft">{problems === 0 ? '' : `${problems} ${problems === 1 ? 'place' : 'places'} a browser has to guess at, marked at the left.`}</Box>
-        <Button onClick={() => editor.current?.setText(kept.current)} disabled={!isDirty}>Give up changes</Button>
-        <Button look="act" onClick={() => void take()} disabled={!isDirty} title="Ctrl S">Take changes</Button>
+        <Button onClick={() => editor.current?.setText(kept.current)} disabled={!isDirty}>Discard</Button>
+        <Button look="act" onClick={() => void take()} disabled={!isDirty} title="Ctrl S">Apply</Button>
       </Flex>
     </>
   )

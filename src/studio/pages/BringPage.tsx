@@ -55,7 +55,7 @@ export function BringPage() {
           target.value = ''
         }} />
         <chakra.label fontSize="13px" display="flex" gap="6px" alignItems="center">
-          <input type="checkbox" checked={replaces} onChange={({ target }) => setReplaces(target.checked)} /> It is a newer version of the page seen now
+          <input type="checkbox" checked={replaces} onChange={({ target }) => setReplaces(target.checked)} /> It is a newer version of the page that is open now
         </chakra.label>
       </Flex>
       {refusal && <Box role="alert" fontSize="14px" fontWeight="600">⚠ {refusal}</Box>}
@@ -71,7 +71,7 @@ function LostEffects({ lost, onFound }: { readonly lost: readonly Lost[]; readon
   const { store } = useStudio()
   return (
     <Box role="alert" fontSize="14px">
-      <Box fontWeight="600">⚠ {lost.length === 1 ? 'One figure does' : `${lost.length} figures do`} not find their elements here.</Box>
+      <Box fontWeight="600">⚠ {lost.length === 1 ? 'One effect does' : `${lost.length} effects do`} not find their elements here.</Box>
       {lost.map(({ effect, name, select, candidates }) => (
         <Box key={effect} mt="6px">
           {name}, on <Box as="span" fontFamily="mono" fontSize="12px">{select}</Box>: {candidates.length === 0 ? 'nothing here is like them. Point at the elements again.' : 'perhaps'}
@@ -105,7 +105,7 @@ function Paste({ onBring }: { readonly onBring: (files: readonly Brought[]) => v
     <Flex direction="column" gap="6px">
       <chakra.textarea {...areaLook} aria-label="HTML of a page" placeholder="HTML" spellCheck={false} value={html} onChange={(event) => setHtml(event.target.value)} />
       <chakra.textarea {...areaLook} aria-label="CSS of the page" placeholder="CSS, if it is apart" spellCheck={false} value={css} onChange={(event) => setCss(event.target.value)} />
-      <Button alignSelf="flex-start" disabled={html.trim() === ''} onClick={bring}>Bring what is pasted</Button>
+      <Button alignSelf="flex-start" disabled={html.trim() === ''} onClick={bring}>Import pasted HTML</Button>
     </Flex>
   )
 }

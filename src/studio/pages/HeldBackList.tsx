@@ -90,7 +90,7 @@ function HeldRow({ held }: { readonly held: Held }) {
       )}
       {canBeGiven(held) && (
         <>
-          <Button minHeight="26px" fontSize="13px" flex="none" onClick={() => input.current?.click()}>Give the file …</Button>
+          <Button minHeight="26px" fontSize="13px" flex="none" onClick={() => input.current?.click()}>Provide file …</Button>
           <input ref={input} type="file" hidden aria-label={`A file for ${held.address ?? ''}`} onChange={({ target }) => void give(target.files?.[0])} />
         </>
       )}

@@ -20,8 +20,8 @@ export function PagesDrawer() {
         <ol>
           {pages.map((page, index) => <PageRow key={page.id} page={page} isFirst={index === 0} isLast={index === pages.length - 1} />)}
         </ol>
-        <Part title="Bring pages"><BringPage /></Part>
-        <Part title="Held back on this page"><HeldBackList /></Part>
+        <Part title="Import pages"><BringPage /></Part>
+        <Part title="Not loaded here"><HeldBackList /></Part>
         {bin.length > 0 && (
           <Part title={`Removed, kept for ${binDays} days`}>
             {bin.map(({ page, removedAt }) => (
@@ -54,7 +54,7 @@ function PageRow({ page, isFirst, isLast }: { readonly page: Page; readonly isFi
   return (
     <Flex as="li" align="center" gap="3px" minHeight="34px" borderBottom="1px solid" borderColor="hairline">
       <NamedField label={`Name of the page ${page.name}`} value={page.name} maxLength={120} flex="1" minWidth="0" minHeight="27px" fontWeight={isSeen ? '600' : '400'} borderColor="transparent" background="transparent" _hover={{ borderColor: 'hairline' }} onTake={(name) => renamePage(studio, page, name)} />
-      {isSeen ? <Box fontSize="13px" color="soft" px="8px">seen now</Box> : <Button minHeight="26px" fontSize="13px" onClick={() => openPage(studio, page.id)}>See</Button>}
+      {isSeen ? <Box fontSize="13px" color="soft" px="8px">open now</Box> : <Button minHeight="26px" fontSize="13px" onClick={() => openPage(studio, page.id)}>Open</Button>}
       <Button {...small} aria-label={`Move ${page.name} up`} title="Up" disabled={isFirst} onClick={() => movePage(studio, page, -1)}><ArrowUp size={15} aria-hidden="true" /></Button>
       <Button {...small} aria-label={`Move ${page.name} down`} title="Down" disabled={isLast} onClick={() => movePage(studio, page, 1)}><ArrowDown size={15} aria-hidden="true" /></Button>
       <Button {...small} aria-label={`Copy ${page.name}`} title="Copy" onClick={() => copyPage(studio, page)}><Copy size={15} aria-hidden="true" /></Button>

@@ -15,7 +15,7 @@ const wordsOf = ({ how, count }: Choice, noun: string): string => {
     case 'class':
       return `all ${count} like it`
     case 'structure':
-      return `all ${count} in such a place`
+      return `all ${count} at this position`
     case 'repeat':
       return `the one like it in each, ${count}`
     case 'picture':

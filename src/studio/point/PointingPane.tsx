@@ -32,7 +32,7 @@ export function PointingPane() {
   )
 }
 
-const hints = { new: 'Click what should answer the pointer, or what you want to change.', role: 'Click what should be the', move: 'Click where it should go.' } as const
+const hints = { new: 'Click what should respond to the pointer, or what you want to change.', role: 'Click what should be the', move: 'Click where it should go.' } as const
 
 function LookingHint() {
   const studio = useStudio()

@@ -25,7 +25,7 @@ export function PresetList() {
   return (
     <Box as="section" aria-label="Presets" px="14px" py="8px" fontSize="14px" overflowY="auto" minHeight="0" flex="1">
       {refusal && <Box role="alert" fontWeight="600">⚠ {refusal}</Box>}
-      {presets?.length === 0 && <Box color="soft">None yet. Under More, a figure is saved as a preset, together with the markup it needs.</Box>}
+      {presets?.length === 0 && <Box color="soft">None yet. Under More, an effect is saved as a preset, together with the markup it needs.</Box>}
       {presets?.map(({ id, preset }) => (
         <Flex key={id} align="center" gap="8px" minHeight="36px" borderBottom="1px solid" borderColor="hairline" role="group" aria-label={preset.name}>
           <Box minWidth="0" flex="1">

@@ -29,7 +29,7 @@ export async function savePreset(studio: Studio, effect: Effect): Promise<void> 
   try {
     const page = pageOf(studio)
     const [first] = await studio.search.ask({ ask: 'matches', page: page.id, select: effect.select })
-    if (!first) throw new Error('Nothing on this page is meant by this figure; go to a page that has its element, and save it there.')
+    if (!first) throw new Error('Nothing on this page is meant by this effect; go to a page that has its element, and save it there.')
     const source = await studio.search.source(page.source)
     const now = withTies(studio.store.history.get().site).effects.find(({ id }) => id === effect.id) ?? effect
     const preset = makePreset(source, first.number, now, await studio.link.ask({ type: 'lift', number: first.number }, (message) => (message.type === 'lifted' && message.number === first.number ? message.css : undefined)))

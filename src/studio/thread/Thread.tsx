@@ -87,7 +87,7 @@ export function Thread() {
   const isStretch = stretch !== null && Math.abs(stretch[1] - stretch[0]) >= leastMs
   return (
     <Grid as="footer" aria-label="The pointer's thread" templateColumns="minmax(0, 1fr) auto 296px" borderTop="1px solid" borderColor="edge" background="ground" alignItems="stretch">
-      <Box position="relative" minHeight="0" role="slider" tabIndex={0} aria-label="The pointer’s last twelve seconds" aria-valuemin={-threadMs / 1000} aria-valuemax={0} aria-valuenow={stretch ? (stretch[1] - (thread.stood()?.at ?? stretch[1])) / 1000 : 0} aria-valuetext={stretch ? `${(((thread.stood()?.at ?? stretch[1]) - stretch[1]) / 1000).toFixed(1)} s ago` : 'now'} title="Drag along it, and the ghost walks it again" cursor="ew-resize" touchAction="none" _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '-2px' }}
+      <Box position="relative" minHeight="0" role="slider" tabIndex={0} aria-label="The pointer’s last twelve seconds" aria-valuemin={-threadMs / 1000} aria-valuemax={0} aria-valuenow={stretch ? (stretch[1] - (thread.stood()?.at ?? stretch[1])) / 1000 : 0} aria-valuetext={stretch ? `${(((thread.stood()?.at ?? stretch[1]) - stretch[1]) / 1000).toFixed(1)} s ago` : 'now'} title="Drag along it, and the stand-in pointer plays it again" cursor="ew-resize" touchAction="none" _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '-2px' }}
         onPointerDown={(event) => {
           if (thread.samples.length === 0 || event.button !== 0) return
           event.currentTarget.setPointerCapture(event.pointerId)
@@ -118,12 +118,12 @@ export function Thread() {
       <Flex align="center" gap="3px" px="6px" borderLeft="1px solid" borderColor="hairline">
         {isStretch && (
           <>
-            <Button look="quiet" minHeight="26px" fontSize="13px" onClick={() => playTrace(studio, samplesIn(thread.stood()?.samples ?? [], stretch))}>Walk it again</Button>
+            <Button look="quiet" minHeight="26px" fontSize="13px" onClick={() => playTrace(studio, samplesIn(thread.stood()?.samples ?? [], stretch))}>Replay</Button>
             <Button look="quiet" minHeight="26px" fontSize="13px" onClick={() => {
               keepStretch(studio, samplesIn(thread.stood()?.samples ?? [], stretch))
               show(null)
             }}>Keep it</Button>
-            <Button look="quiet" minHeight="26px" fontSize="13px" onClick={() => show(null)}>Run on</Button>
+            <Button look="quiet" minHeight="26px" fontSize="13px" onClick={() => show(null)}>Back to live</Button>
           </>
         )}
         <RunMenu />
@@ -153,14 +153,14 @@ function RunMenu() {
   const { traces = [] } = useSite()
   const selected = useSelected()
   return (
-    <ActionMenu label="Runs and traces" options={[...(selected ? runNames.map((name) => ({ value: `run:${name}`, words: runs[name].words })) : []), ...traces.map(({ id, name }) => ({ value: id, words: `${name} (kept)` })), { value: 'manage', words: 'traces: names, files in and out …' }]}
+    <ActionMenu label="Test paths and traces" options={[...(selected ? runNames.map((name) => ({ value: `run:${name}`, words: runs[name].words })) : []), ...traces.map(({ id, name }) => ({ value: id, words: `${name} (kept)` })), { value: 'manage', words: 'traces: names, files in and out …' }]}
       onChoose={(value) => {
         if (value === 'manage') return studio.view.update({ drawer: 'tries' })
         if (value.startsWith('run:')) return playRun(studio, value.slice(4) as RunName)
         const kept = traces.find(({ id }) => id === value)
         if (kept) playTrace(studio, kept)
       }}>
-      <Route size={14} aria-hidden="true" /> Runs
+      <Route size={14} aria-hidden="true" /> Test paths
     </ActionMenu>
   )
 }

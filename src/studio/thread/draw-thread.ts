@@ -78,10 +78,10 @@ export function drawThread(surface: HTMLCanvasElement, samples: readonly ThreadS
 /** The present moment in words: where the pointer is in its area, whose it is, and what the effect does. */
 export function sayPresent(samples: readonly ThreadSample[], now: number, times: Times): string {
   const sample = samples.at(-1)
-  if (!sample) return 'The pointer has not come yet.'
+  if (!sample) return 'No pointer yet.'
   const phase = phasesOf(samples, now, times).at(-1)?.phase ?? 'away'
   if (sample.phase === 'away') return `The pointer is gone, ${phase}`
-  const who = { hand: 'pointer', ghost: 'ghost', walk: 'walking', run: 'a run' }[sample.by]
+  const who = { hand: 'pointer', ghost: 'stand-in pointer', walk: 'path', run: 'test path' }[sample.by]
   if (!sample.place) return `${who} outside, ${phase}`
   const share = (value: number) => ((value + 1) / 2).toFixed(2)
   return `x ${share(sample.place.x)}  y ${share(sample.place.y)}  ${who}, ${phase}`

@@ -25,10 +25,10 @@ interface Answers {
 
 const rows: readonly { readonly key: keyof TraceNumbers; readonly words: string; readonly tell: (value: number) => string }[] = [
   { key: 'settleMs', words: 'settles after', tell: (value) => `${Math.round(value)} ms` },
-  { key: 'overshoot', words: 'past the mark', tell: (value) => `${(value * 100).toFixed(1)} %` },
+  { key: 'overshoot', words: 'overshoot', tell: (value) => `${(value * 100).toFixed(1)} %` },
   { key: 'greatestLag', words: 'greatest lag', tell: (value) => `${(value * 100).toFixed(0)} % of the way` },
   { key: 'jumps', words: 'jumps', tell: String },
-  { key: 'leftovers', words: 'left over', tell: (value) => (value === 0 ? 'nothing' : `${value} values`) },
+  { key: 'leftovers', words: 'not back at rest', tell: (value) => (value === 0 ? 'nothing' : `${value} values`) },
 ]
 
 export function ComparePart({ effect }: { readonly effect: Effect }) {
@@ -52,7 +52,7 @@ export function ComparePart({ effect }: { readonly effect: Effect }) {
     const boxes: Boxes = await studio.link.ask({ type: 'boxes', selects: [...new Set([effect.select, ...selectorsOf(one), ...selectorsOf(other)])] }, (message) => (message.type === 'boxes' ? message : undefined))
     const box = boxes.elements[effect.select]?.find(({ y, height }) => y + height > 0 && y < boxes.window.height)
     const kept = site.traces?.find(({ id }) => id === choice.trace)
-    if (!box) return notify(studio, 'Nothing that this figure means is in sight; scroll to it first.')
+    if (!box) return notify(studio, 'Nothing that this effect means is in sight; scroll to it first.')
     const trace = kept ? readTrace(kept.csv) : makeRun(choice.trace.slice(4) as RunName, box, boxes.window)
     const [a, b] = await Promise.all([one, other].map((rig) => studio.search.ask({ ask: 'trace', rig, trace, boxes })))
     if (a && b) setAnswers({ of: key, one: a, other: b, trace })
@@ -65,8 +65,8 @@ export function ComparePart({ effect }: { readonly effect: Effect }) {
   const beyond = shown ? 0.1 + Math.max(shown.one.numbers.overshoot, shown.other.numbers.overshoot) : 0
   const farthest = shown ? farthestLine(shown) : 0
   return (
-    <Box as="section" aria-label="Two under one trace">
-      <Box as="h3" fontWeight="600" mb="4px">Two under one trace</Box>
+    <Box as="section" aria-label="Compare">
+      <Box as="h3" fontWeight="600" mb="4px">Compare</Box>
       <Flex gap="6px" wrap="wrap" align="center">
         <WordMenu label="The one" words={wordsOf(states, choice.one)} options={states.map((each) => ({ ...each, isCurrent: each.value === choice.one }))} onTouch={() => undefined} onChange={(one) => setChoice({ ...choice, one })} />
         <Box>beside</Box>
@@ -88,7 +88,7 @@ export function ComparePart({ effect }: { readonly effect: Effect }) {
           </Box>
           <Grid role="table" aria-label="The numbers of both" templateColumns="1.2fr 1fr 1fr" fontSize="13px" rowGap="2px" mt="5px">
             <Box role="row" display="contents">
-              <Box role="columnheader" color="soft">in ms along</Box>
+              <Box role="columnheader" color="soft">Result</Box>
               <Box role="columnheader" fontWeight="600" color="madder" truncate>{wordsOf(states, choice.one)}</Box>
               <Box role="columnheader" fontWeight="600" color="violet" truncate>{wordsOf(states, choice.other)}</Box>
             </Box>

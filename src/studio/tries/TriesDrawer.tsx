@@ -19,7 +19,7 @@ export function TriesDrawer() {
   return (
     <Drawer label="Tries" title="Tries and traces" width="420px">
       <Box overflowY="auto" px="14px" py="10px" display="flex" flexDirection="column" gap="16px" fontSize="14px">
-        {selected ? <TryList effect={selected.effect} number={selected.number} /> : <Box color="soft">Choose a figure, to keep tries of it.</Box>}
+        {selected ? <TryList effect={selected.effect} number={selected.number} /> : <Box color="soft">Choose an effect, to keep tries of it.</Box>}
         {selected && (selected.effect.tries?.length ?? 0) > 0 && <ComparePart effect={selected.effect} />}
         <TraceList />
       </Box>
@@ -35,10 +35,10 @@ function TryList({ effect, number }: { readonly effect: Effect; readonly number:
   const { tries = [] } = effect
   const write = (next: readonly Try[], words: string) => store.edit({ do: 'change', id: effect.id, to: { tries: next.length > 0 ? [...next] : undefined } }, words)
   return (
-    <Box as="section" aria-label="Tries of this figure">
+    <Box as="section" aria-label="Tries of this effect">
       <Flex align="center" mb="4px">
-        <Box as="h3" fontWeight="600" flex="1">Tries of figure {number}</Box>
-        <Button minHeight="26px" fontSize="13px" onClick={() => keepTry(studio)} title={keyNames.keepTry}>Keep what it is now</Button>
+        <Box as="h3" fontWeight="600" flex="1">Tries of effect {number}</Box>
+        <Button minHeight="26px" fontSize="13px" onClick={() => keepTry(studio)} title={keyNames.keepTry}>Save current</Button>
       </Flex>
       {tries.length === 0 && <Box color="soft">None yet. Keep a good one before you go on tuning: you can always come back to it.</Box>}
       {tries.map((each) => (
@@ -84,7 +84,7 @@ function TraceList() {
       {traces.map((each) => (
         <Flex key={each.id} align="center" gap="3px" minHeight="34px" borderBottom="1px solid" borderColor="hairline">
           <NamedField label={`Name of ${each.name}`} value={each.name} maxLength={120} flex="1" minWidth="0" onTake={(name) => write(traces.map((other) => (other === each ? { ...each, name } : other)), 'Renaming a trace')} />
-          <Button {...small} aria-label={`Walk ${each.name}`} title="Walk it" onClick={() => playTrace(studio, each)}><Play size={14} aria-hidden="true" /></Button>
+          <Button {...small} aria-label={`Replay ${each.name}`} title="Replay it" onClick={() => playTrace(studio, each)}><Play size={14} aria-hidden="true" /></Button>
           <Button {...small} onClick={() => giveTraceFile(each, 'csv')}>CSV</Button>
           <Button {...small} onClick={() => giveTraceFile(each, 'json')}>JSON</Button>
           <Button {...small} aria-label={`Remove ${each.name}`} onClick={() => write(traces.filter((other) => other !== each), 'Removing a trace')}><Trash2 size={14} aria-hidden="true" /></Button>
