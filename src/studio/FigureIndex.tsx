@@ -4,7 +4,7 @@ import { ArrowDown, ArrowUp, Crosshair, Trash2 } from 'lucide-react'
 import { moveEffect, removeEffect } from './commands'
 import { startPointing, stopPointing } from './point/commands'
 import { usePage, useSite, useStudio, useView } from './context'
-import { keyNames } from './keys'
+import { keyOf } from './registry'
 import { Button } from './theme/controls'
 
 export function FigureIndex() {
@@ -19,7 +19,7 @@ export function FigureIndex() {
       onMouseEnter={() => effects.length > 0 && studio.view.update({ indexOpen: true })} onMouseLeave={() => studio.view.update({ indexOpen: false })}
       onFocus={(event) => event.target.matches(':focus-visible') && studio.view.update({ indexOpen: effects.length > 0 })} onBlur={() => studio.view.update({ indexOpen: false })}>
       <Button look="quiet" aria-pressed={isPointing} onClick={() => (isPointing ? stopPointing(studio) : startPointing(studio))} justifyContent="flex-start" flexShrink={0}
-        aria-label={isPointing ? 'Stop pointing' : 'Point at something on the page'} title={`Point at something on the page (${keyNames.point})`}>
+        aria-label={isPointing ? 'Stop pointing' : 'Point at something on the page'} title={`Point at something on the page (${keyOf('point')})`}>
         <Crosshair size={18} aria-hidden="true" style={{ flex: 'none' }} />
         {indexOpen && <span>Point at something</span>}
       </Button>

@@ -3,7 +3,7 @@ import { Box, Flex } from '@chakra-ui/react'
 import { Code, History, Keyboard, PencilLine, Redo2, Undo2 } from 'lucide-react'
 import { toggleDrawer } from './commands'
 import { useStudio, useView } from './context'
-import { keyNames } from './keys'
+import { keyOf } from './registry'
 import { HomeLink } from './HomeLink'
 import { Mark } from './Mark'
 import { PageMenu } from './pages/PageMenu'
@@ -31,22 +31,22 @@ export function TopBar() {
       </Flex>
       <Box flex="1" />
       <VisitAs />
-      <Button look="quiet" onClick={store.undo} disabled={!undone} aria-label={undone ? `Undo: ${undone}` : 'Nothing to undo'} title={undone ? `Undo: ${undone} (${keyNames.undo})` : undefined}>
+      <Button look="quiet" onClick={store.undo} disabled={!undone} aria-label={undone ? `Undo: ${undone}` : 'Nothing to undo'} title={undone ? `Undo: ${undone} (${keyOf('undo')})` : undefined}>
         <Undo2 size={16} aria-hidden="true" />
       </Button>
-      <Button look="quiet" onClick={store.redo} disabled={!redone} aria-label={redone ? `Redo: ${redone}` : 'Nothing to redo'} title={redone ? `Redo: ${redone} (${keyNames.redo})` : undefined}>
+      <Button look="quiet" onClick={store.redo} disabled={!redone} aria-label={redone ? `Redo: ${redone}` : 'Nothing to redo'} title={redone ? `Redo: ${redone} (${keyOf('redo')})` : undefined}>
         <Redo2 size={16} aria-hidden="true" />
       </Button>
       <Button look="quiet" aria-pressed={drawer === 'revisions'} aria-label="History" onClick={() => toggleDrawer(studio, 'revisions')} title="History: earlier versions of this site">
         <History size={16} aria-hidden="true" />
       </Button>
-      <Button look="quiet" aria-pressed={drawer === 'keys'} aria-label="The sheet of keys" onClick={() => toggleDrawer(studio, 'keys')} title={`The sheet of keys (${keyNames.sheet})`}>
+      <Button look="quiet" aria-pressed={drawer === 'keys'} aria-label="The sheet of keys" onClick={() => toggleDrawer(studio, 'keys')} title={`The sheet of keys (${keyOf('sheet')})`}>
         <Keyboard size={16} aria-hidden="true" />
       </Button>
-      <Button look="quiet" aria-pressed={drawer === 'markup'} onClick={() => toggleDrawer(studio, 'markup')} title={`The markup of the page (${keyNames.markup})`}>
+      <Button look="quiet" aria-pressed={drawer === 'markup'} onClick={() => toggleDrawer(studio, 'markup')} title={`The markup of the page (${keyOf('markup')})`}>
         <PencilLine size={16} aria-hidden="true" /> Markup
       </Button>
-      <Button look="quiet" aria-pressed={drawer === 'code'} onClick={() => toggleDrawer(studio, 'code')} title={`The code (${keyNames.code})`}>
+      <Button look="quiet" aria-pressed={drawer === 'code'} onClick={() => toggleDrawer(studio, 'code')} title={`The code (${keyOf('code')})`}>
         <Code size={16} aria-hidden="true" /> Code
       </Button>
     </Flex>

@@ -1,13 +1,11 @@
 // The studio's keys, in one place: what the page forwards and what the studio hears itself go the same way.
 import { tinykeys } from 'tinykeys'
-import { keepTry, selectBeside, selectedEffect, toggleDrawer, toggleOff, turnDirection } from './commands'
+import { selectedEffect } from './commands'
 import { pasteEffect, textOfEffect } from './effect-text'
-import { holdLook, leavePage, toggleFastened, toggleGap, togglePosing, toggleWalk } from './frame/holding'
-import { addAnother, choosePicked, startPointing, stopPointing, walkTree } from './point/commands'
+import { changeMode } from './frame/holding'
+import { choosePicked, stopPointing, walkTree } from './point/commands'
 import type { Studio } from './context'
-
-/** The keys as they are named on buttons. */
-export const keyNames = { point: 'P', turn: 'T', code: 'C', markup: 'M', pages: 'G', another: 'A', next: 'N', before: 'Shift N', off: 'O', only: 'Shift O', bare: 'B', sheet: '?', walk: 'W', leave: 'L', fasten: 'F', pose: 'H', gap: 'J', tries: 'Y', keepTry: 'Shift Y', holdOff: '1', holdOn: '2', holdPressed: '3', holdStill: '4', undo: 'Ctrl Z', redo: 'Ctrl Shift Z' } as const
+import { codesOf, commands } from './registry'
 
 function isTyping(event: Event): boolean {
   const target = event.target
@@ -26,7 +24,7 @@ export function listenToKeys(studio: Studio): () => void {
     event.preventDefault()
     act()
   }
-  const { store, view } = studio
+  const { view } = studio
   /** While looking, the arrows walk the tree of the page: up to what is around, down into it, left and right beside it. */
   const climbing = (to: Parameters<typeof walkTree>[1]) => (event: KeyboardEvent) => {
     if (view.get().pointing.stage !== 'looking' || isTyping(event)) return
@@ -49,36 +47,7 @@ export function listenToKeys(studio: Studio): () => void {
   document.addEventListener('copy', copy)
   document.addEventListener('paste', paste)
   const stop = tinykeys(window, {
-    KeyP: when(() => (view.get().pointing.stage === 'no' ? startPointing(studio) : stopPointing(studio))),
-    KeyT: when(() => turnDirection(studio)),
-    KeyC: when(() => toggleDrawer(studio, 'code')),
-    KeyM: when(() => toggleDrawer(studio, 'markup')),
-    KeyG: when(() => toggleDrawer(studio, 'pages')),
-    KeyO: when(() => {
-      const effect = selectedEffect(studio)
-      if (effect) toggleOff(studio, effect)
-    }),
-    'Shift+KeyO': when(() => view.update({ onlyThis: !view.get().onlyThis })),
-    KeyN: when(() => selectBeside(studio, 1)),
-    'Shift+KeyN': when(() => selectBeside(studio, -1)),
-    KeyB: when(() => studio.link.say({ type: 'bare', on: true })),
-    '?': when(() => toggleDrawer(studio, 'keys')),
-    'Shift+?': when(() => toggleDrawer(studio, 'keys')),
-    KeyA: when(() => view.get().pointing.stage === 'choosing' && addAnother(studio)),
-    KeyW: when(() => toggleWalk(studio)),
-    KeyL: when(() => leavePage(studio)),
-    KeyF: when(() => toggleFastened(studio)),
-    KeyH: when(() => togglePosing(studio)),
-    KeyJ: when(() => toggleGap(studio)),
-    KeyY: when(() => toggleDrawer(studio, 'tries')),
-    'Shift+KeyY': when(() => keepTry(studio)),
-    Digit1: when(() => holdLook(studio, 'off')),
-    Digit2: when(() => holdLook(studio, 'on')),
-    Digit3: when(() => holdLook(studio, 'pressed')),
-    Digit4: when(() => holdLook(studio, 'still')),
-    '$mod+KeyZ': when(store.undo),
-    '$mod+Shift+KeyZ': when(store.redo),
-    '$mod+KeyY': when(store.redo),
+    ...Object.fromEntries(commands.flatMap((command) => codesOf(command).map((code) => [code, when(() => command.run(studio))]))),
     ArrowUp: climbing('parent'),
     ArrowDown: climbing('child'),
     ArrowLeft: climbing('previous'),
@@ -89,12 +58,8 @@ export function listenToKeys(studio: Studio): () => void {
       void choosePicked(studio)
     },
     Escape: () => {
-      const { pointing, posing, gap, held, fastened } = view.get()
-      if (pointing.stage !== 'no') stopPointing(studio)
-      else if (posing) togglePosing(studio)
-      else if (gap) toggleGap(studio)
-      else if (held) holdLook(studio, held)
-      else if (fastened) toggleFastened(studio)
+      if (view.get().pointing.stage !== 'no') stopPointing(studio)
+      else changeMode(studio, { type: 'escape' })
     },
   })
   return () => {

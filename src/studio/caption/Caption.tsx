@@ -9,7 +9,7 @@ import { withTies } from '../../core/site/ties'
 import { toggleDrawer } from '../commands'
 import { addRole, startPointing } from '../point/commands'
 import { useSelected, useSite, useStudio, useView } from '../context'
-import { keyNames } from '../keys'
+import { keyOf } from '../registry'
 import { Button } from '../theme/controls'
 import { CaptionKeys } from './CaptionKeys'
 import { ControlWord } from './ControlWord'
@@ -38,8 +38,8 @@ function EmptyCaption({ hasEffects }: { readonly hasEffects: boolean }) {
   const studio = useStudio()
   return (
     <Flex as="section" aria-label="Caption" align="center" gap="16px" px="22px" height="100%">
-      <Button look="act" onClick={() => startPointing(studio)}>Point at something ({keyNames.point})</Button>
-      <Button onClick={() => toggleDrawer(studio, 'pages')}>Import page ({keyNames.pages})</Button>
+      <Button look="act" onClick={() => startPointing(studio)}>Point at something ({keyOf('point')})</Button>
+      <Button onClick={() => toggleDrawer(studio, 'pages')}>Import page ({keyOf('pages')})</Button>
       <Box fontSize="17px">{hasEffects ? 'Or choose an effect at the left to tune it.' : 'Choose an element of the page, and what the pointer does to it.'}</Box>
     </Flex>
   )

@@ -13,8 +13,8 @@ const reasons: readonly { readonly because: Because; readonly words: string }[] 
 
 export function PosingRow() {
   const studio = useStudio()
-  const { posing } = useView('posing')
-  if (!posing) return null
+  const { mode: posing } = useView('mode')
+  if (posing.is !== 'posing') return null
   return (
     <Flex pl="30px" gap="6px" align="center" fontSize="14px" role="group" aria-label="Posing by hand">
       {posing.asks ? (

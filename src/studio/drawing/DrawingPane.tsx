@@ -21,7 +21,8 @@ import { StripDrawing } from './StripDrawing'
 export function DrawingPane() {
   const selected = useSelected()
   const site = useSite()
-  const { touched, gap } = useView('touched', 'gap')
+  const { touched, mode } = useView('touched', 'mode')
+  const gap = mode.is === 'measuring' ? mode : null
   const effect = selected && withTies(site).effects.find(({ id }) => id === selected.effect.id)
   const kind = effect && findKind(effect.kind)
   if (!gap && (!effect || !kind)) return <Box borderLeft="1px solid" borderColor="hairline" />

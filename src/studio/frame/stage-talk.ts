@@ -6,7 +6,7 @@ import { targetsOf } from '../../core/export/stylesheet'
 import { playsOn, type Effect } from '../../core/site/site'
 import { withTies } from '../../core/site/ties'
 import { changeControl, notify, placePin, selectedEffect } from '../commands'
-import { poseSelected, takeEdge } from './holding'
+import { changeMode, poseSelected, takeEdge } from './holding'
 import { chosenTarget, climb, recipeEffect } from '../point/commands'
 import { pageOf, usePage, useSelected, useSite, useStudio, useView, type Studio } from '../context'
 import { editMarkup } from '../markup/commands'
@@ -17,7 +17,6 @@ import { whenIdle } from '../store/idle'
 import { makeScriptPlay } from '../store/scripts'
 import type { StageLink } from '../store/stage-link'
 import { newGesture } from '../store/site-store'
-import type { Gap } from '../store/view-store'
 
 /** Keeps one frame in step: what plays in it, as whom it is visited, and the files it asks for. */
 export function useStagePlay(link: StageLink, tried?: { readonly effect: string; readonly settings: unknown }): void {
@@ -67,13 +66,13 @@ export function useStageTalk(): void {
   const { link, store, search, view } = studio
   const site = useSite()
   const page = usePage()
-  const { selected, pointing, trial, walking, touched, posing, gap, comparison } = useView('selected', 'pointing', 'trial', 'walking', 'touched', 'posing', 'gap', 'comparison')
+  const { selected, pointing, trial, touched, mode: { is: mode }, comparison } = useView('selected', 'pointing', 'trial', 'touched', 'mode', 'comparison')
   useStagePlay(link, useTry(comparison?.one))
 
   // What the stand-in pointer walks over: what a recipe is tried on, or the selected effect for as long as a walk is on.
   const triedSelect = trial === null ? undefined : chosenTarget(studio)?.select
   const select = site.effects.find(({ id }) => id === selected)?.select
-  const walked = triedSelect ?? (walking ? select : undefined) ?? null
+  const walked = triedSelect ?? (mode === 'playing' ? select : undefined) ?? null
   useEffect(() => link.say({ type: 'walk', select: walked }), [link, walked])
 
   // What is drawn on the page.
@@ -82,11 +81,11 @@ export function useStageTalk(): void {
       if (!playsOn(effect, page.id)) return []
       const isSelected = effect.id === selected && pointing.stage === 'no'
       const shown = { number: index + 1, select: effect.select, selected: isSelected }
-      return [isSelected && !posing && !gap && !comparison ? { ...shown, ...drawnFor(withTies(site).effects[index] ?? effect, touched) } : shown]
+      return [isSelected && mode !== 'posing' && mode !== 'measuring' && !comparison ? { ...shown, ...drawnFor(withTies(site).effects[index] ?? effect, touched) } : shown]
     })
     if (triedSelect !== undefined) figures.push({ select: triedSelect, selected: true })
     link.say({ type: 'show', figures })
-  }, [link, site, page.id, selected, triedSelect, pointing.stage, touched, posing, gap, comparison])
+  }, [link, site, page.id, selected, triedSelect, pointing.stage, touched, mode, comparison])
 
   // Asked when a selector or a page changes, not at every step of a number that is dragged.
   const sources = site.pages.map(({ source }) => source).join()
@@ -146,25 +145,20 @@ export function useTry(name: string | undefined): { readonly effect: string; rea
 /** Measures the gap that is being looked at in another window too. */
 export function useGapOver(link: StageLink): void {
   const studio = useStudio()
-  const { gap } = useView('gap')
-  const edges = gap?.edges
+  const { mode } = useView('mode')
+  const edges = mode.is === 'measuring' ? mode.edges : undefined
   useEffect(() => {
     if (edges?.length !== 2) return
     let isCurrent = true
     void link.whenReady(8000).then(() => isCurrent && link.say({ type: 'gap', edges: [...edges], measures: true, select: selectedEffect(studio)?.select }))
     const stop = link.listen((message) => {
-      const { gap: now } = studio.view.get()
-      if (message.type === 'gaps' && now) studio.view.update({ gap: withMeasure(now, message) })
+      if (message.type === 'gaps') changeMode(studio, { type: 'measured', measure: message })
     })
     return () => {
       isCurrent = false
       stop()
     }
   }, [studio, link, edges])
-}
-
-function withMeasure(gap: Gap, measure: Gap['measures'][number]): Gap {
-  return { ...gap, measures: [...gap.measures.filter(({ width }) => width !== measure.width), measure].sort((a, b) => b.width - a.width) }
 }
 
 /** What of an effect is drawn on the page for the word in hand: its pin, or its handles. */
@@ -195,7 +189,7 @@ function listenToStage(studio: Studio): () => void {
         clockOffset = performance.now() - message.now
         return
       case 'samples':
-        if (view.get().walking && tookOver(thread.samples.at(-1), message.samples)) view.update({ walking: false })
+        if (tookOver(thread.samples.at(-1), message.samples)) changeMode(studio, { type: 'stop playing' })
         view.hand.areaSize = message.samples.findLast(({ size }) => size)?.size ?? view.hand.areaSize
         view.hand.isOnPage = message.samples.some(({ by, phase }) => by === 'hand' && phase === 'here')
         // The index is not always told that the pointer went from it into the page.
@@ -234,10 +228,8 @@ function listenToStage(studio: Studio): () => void {
         return poseSelected(studio, message.place, message, message.last)
       case 'edge':
         return takeEdge(studio, message.edge)
-      case 'gaps': {
-        const { gap } = view.get()
-        return gap ? view.update({ gap: withMeasure(gap, message) }) : undefined
-      }
+      case 'gaps':
+        return changeMode(studio, { type: 'measured', measure: message })
       case 'key':
         window.dispatchEvent(new KeyboardEvent('keydown', { ...message, bubbles: true, cancelable: true }))
         return

@@ -6,7 +6,7 @@ import { takeEdge, toggleGap } from '../frame/holding'
 import { useStudio, useView } from '../context'
 import { DrawingFrame } from '../drawing/DrawingFrame'
 import { levelAt, LineChart, type Line } from '../drawing/LineChart'
-import type { Gap } from '../store/view-store'
+import type { Measuring } from '../store/pointer-mode'
 import { Button } from '../theme/controls'
 import { threeWindows, visitor } from '../visitor'
 
@@ -21,7 +21,7 @@ function spanWords(values: readonly number[]): string {
   return `${short(least)} to ${short(greatest)} px`
 }
 
-export function GapDrawing({ gap }: { readonly gap: Gap }) {
+export function GapDrawing({ gap }: { readonly gap: Measuring }) {
   const studio = useStudio()
   const { windows } = useView('windows')
   const { edges, measures } = gap

@@ -2,7 +2,7 @@
 import { Box, Menu, Portal } from '@chakra-ui/react'
 import { toggleDrawer } from '../commands'
 import { usePage, useSite, useStudio } from '../context'
-import { keyNames } from '../keys'
+import { keyOf } from '../registry'
 import { Button } from '../theme/controls'
 import { openPage } from './commands'
 
@@ -23,7 +23,7 @@ export function PageMenu() {
           <Menu.Content>
             {pages.map(({ id, name }) => <Menu.Item key={id} value={id} data-current={id === page.id ? '' : undefined}><Box as="span" truncate maxWidth="360px">{name}</Box></Menu.Item>)}
             <Menu.Separator />
-            <Menu.Item value="pages">Import, arrange and fix pages … ({keyNames.pages})</Menu.Item>
+            <Menu.Item value="pages">Import, arrange and fix pages … ({keyOf('pages')})</Menu.Item>
           </Menu.Content>
         </Menu.Positioner>
       </Portal>

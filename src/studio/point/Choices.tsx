@@ -5,7 +5,7 @@ import type { Choice } from '../../core/page/candidates'
 import { canRead } from '../caption/SelectorField'
 import { addAnother } from './commands'
 import { usePage, useSite, useStudio, useView } from '../context'
-import { keyNames } from '../keys'
+import { keyOf } from '../registry'
 import { Button, Field } from '../theme/controls'
 
 const wordsOf = ({ how, count }: Choice, noun: string): string => {
@@ -53,7 +53,7 @@ export function Choices() {
         )
       })}
       <TypedSelector key={rung.number} />
-      {pointing.goal.for !== 'move' && <Button look="quiet" alignSelf="flex-start" minHeight="25px" fontSize="13px" onClick={() => addAnother(studio)} title="These, and others in another place">And also … ({keyNames.another})</Button>}
+      {pointing.goal.for !== 'move' && <Button look="quiet" alignSelf="flex-start" minHeight="25px" fontSize="13px" onClick={() => addAnother(studio)} title="These, and others in another place">And also … ({keyOf('another')})</Button>}
       {pointing.also.length > 0 && <Box fontSize="13px" color="soft">With {pointing.also.join(', ')}</Box>}
     </Flex>
   )

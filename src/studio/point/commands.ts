@@ -8,12 +8,15 @@ import type { Effect } from '../../core/site/site'
 import type { Under } from '../../stage/protocol'
 import { changeSettings, notify } from '../commands'
 import { pageOf, type Studio } from '../context'
+import { changeMode } from '../frame/holding'
 import { notPointing, type Goal, type LadderRung } from '../store/view-store'
 
-export function startPointing({ link, view }: Studio, goal: Goal = { for: 'new' }): void {
+export function startPointing(studio: Studio, goal: Goal = { for: 'new' }): void {
+  const { link, view } = studio
   // At once, and not only with the next picture of the screen: the very next click is meant for the page.
   link.say({ type: 'point', on: true })
-  view.update({ pointing: { ...notPointing, stage: 'looking', goal }, trial: null, walking: false, touched: null, notice: null })
+  view.update({ pointing: { ...notPointing, stage: 'looking', goal }, trial: null, touched: null, notice: null })
+  changeMode(studio, { type: 'stop playing' })
 }
 
 export function stopPointing({ view }: Studio): void {

@@ -1,10 +1,9 @@
 // What the screen shows beside the document: what is selected, pointed at, tried.
-import type { Look } from '../../core/look/look'
-import type { Because } from '../../core/effect/pose'
-import type { Edge, RunSample, Under, Visitor } from '../../stage/protocol'
+import type { RunSample, Under, Visitor } from '../../stage/protocol'
 import type { Match, Rung } from '../../worker/protocol'
 import { visitor as usualWindow, type WindowSize } from '../visitor'
 import { observable, type Observable } from './observable'
+import { realPointer, type PointerMode } from './pointer-mode'
 
 /** A rung of the ladder as it lies under the pointer. */
 export interface LadderRung extends Rung {
@@ -31,12 +30,6 @@ export interface Pointing {
 
 /** What stands beside the page and narrows it. */
 export type Drawer = 'code' | 'markup' | 'pages' | 'revisions' | 'keys' | 'tries'
-
-/** Two edges that should meet, and how far apart they are along the pointer's travel, by the width of the window. */
-export interface Gap {
-  readonly edges: readonly Edge[]
-  readonly measures: readonly { readonly width: number; readonly across: readonly number[]; readonly down: readonly number[] }[]
-}
 
 /** Two states of the selected effect under one trace: tries by id, or the present settings; a kept trace or a built-in run. */
 export interface Comparison {
@@ -66,7 +59,6 @@ export interface View {
   readonly indexOpen: boolean
   /** Whether the caption shows its less used rows. */
   readonly rowsOpen: boolean
-  readonly walking: boolean
   /** As whom the page is visited, and in which windows: one, or several side by side. */
   readonly visitor: Visitor | 'noscript'
   readonly windows: readonly WindowSize[]
@@ -82,12 +74,8 @@ export interface View {
   readonly unseen: readonly number[]
   /** The colours that the page uses most. */
   readonly colours: readonly string[]
-  /** A look that is held, and whether the ghost is fastened where it stands. */
-  readonly held: Look | null
-  readonly fastened: boolean
-  /** Posing by hand, and because of what the numbers change; with where the pointer is fastened, once something was dragged. */
-  readonly posing: { readonly because: Because; readonly asks: boolean } | null
-  readonly gap: Gap | null
+  /** Whose the pointer of the page is. */
+  readonly mode: PointerMode
   readonly comparison: Comparison | null
   /** A sentence for the moment, such as where a link would go. */
   readonly notice: string | null
@@ -103,7 +91,7 @@ export interface ViewStore extends Observable<View> {
 
 export function makeViewStore(page: string, selected: string | null): ViewStore {
   const view = observable<View>({
-    page, selected, touched: null, pointing: notPointing, onlyThis: false, trial: null, drawer: null, indexOpen: false, rowsOpen: false, walking: false, visitor: 'mouse', windows: [usualWindow], counts: new Map(), overlaps: [], described: null, matches: null, unseen: [], colours: [], held: null, fastened: false, posing: null, gap: null, comparison: null, notice: null,
+    page, selected, touched: null, pointing: notPointing, onlyThis: false, trial: null, drawer: null, indexOpen: false, rowsOpen: false, visitor: 'mouse', windows: [usualWindow], counts: new Map(), overlaps: [], described: null, matches: null, unseen: [], colours: [], mode: realPointer, comparison: null, notice: null,
   })
   return { ...view, hand: { isOnPage: false, areaSize: { width: 0, height: 0 } }, update: (change) => view.set({ ...view.get(), ...change }) }
 }

@@ -12,6 +12,7 @@ import { WordMenu } from '../caption/ChoiceWord'
 import { notify } from '../commands'
 import { useSite, useStudio, useView } from '../context'
 import { LineChart, type Line } from '../drawing/LineChart'
+import { letGo } from '../frame/holding'
 import { presentTry, type Comparison } from '../store/view-store'
 import { Button } from '../theme/controls'
 import { runSamples } from '../thread/commands'
@@ -57,7 +58,8 @@ export function ComparePart({ effect }: { readonly effect: Effect }) {
     const [a, b] = await Promise.all([one, other].map((rig) => studio.search.ask({ ask: 'trace', rig, trace, boxes })))
     if (a && b) setAnswers({ of: key, one: a, other: b, trace })
     // Side by side on the page, under the same trace.
-    studio.view.update({ comparison: { ...choice, run: runSamples(trace) }, held: null, fastened: false, walking: false })
+    studio.view.update({ comparison: { ...choice, run: runSamples(trace) } })
+    letGo(studio)
   }
   const shown = answers?.of === key ? answers : null
   const differs = (row: (typeof rows)[number]) => shown && row.tell(shown.one.numbers[row.key]) !== row.tell(shown.other.numbers[row.key])

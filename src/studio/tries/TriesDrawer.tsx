@@ -6,7 +6,7 @@ import type { Effect, KeptTrace, Try } from '../../core/site/site'
 import { keepTry } from '../commands'
 import { useSelected, useSite, useStudio, useView } from '../context'
 import { Drawer } from '../Drawer'
-import { keyNames } from '../keys'
+import { keyOf } from '../registry'
 import { presentTry } from '../store/view-store'
 import { newGesture } from '../store/site-store'
 import { Button } from '../theme/controls'
@@ -38,7 +38,7 @@ function TryList({ effect, number }: { readonly effect: Effect; readonly number:
     <Box as="section" aria-label="Tries of this effect">
       <Flex align="center" mb="4px">
         <Box as="h3" fontWeight="600" flex="1">Tries of effect {number}</Box>
-        <Button minHeight="26px" fontSize="13px" onClick={() => keepTry(studio)} title={keyNames.keepTry}>Save current</Button>
+        <Button minHeight="26px" fontSize="13px" onClick={() => keepTry(studio)} title={keyOf('keepTry')}>Save current</Button>
       </Flex>
       {tries.length === 0 && <Box color="soft">None yet. Keep a good one before you go on tuning: you can always come back to it.</Box>}
       {tries.map((each) => (
