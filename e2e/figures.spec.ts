@@ -17,7 +17,7 @@ test('two figures on one card add up; one is turned off, or plays alone, and wha
   await expect(page.getByRole('status').getByText('· saved')).toBeVisible()
   const exported = await (await page.request.get(`${house.address}/export/adding/page`)).text()
   expect(exported).not.toContain('acrossDeg: 9')
-  expect(exported.match(/Figure \d\. /g)).toEqual(['Effect 2. '])
+  expect(exported.match(/Effect \d\. /g)).toEqual(['Effect 2. '])
   await page.keyboard.press('o')
   await page.keyboard.press('Shift+O')
   await movePointer(page, 60 + 236, 180, 2)
@@ -31,7 +31,7 @@ test('two figures on one card add up; one is turned off, or plays alone, and wha
 test('a figure is renamed, doubled and moved in the order, each with words for what is undone', async ({ page, house }) => {
   await page.goto(await house.addSite('order', cardsPage, both))
   await stageOf(page)
-  const figures = () => page.getByRole('navigation', { name: 'Effects' }).getByRole('button', { name: /^Figure \d/ }).evaluateAll((buttons) => buttons.map((button) => button.getAttribute('aria-label')))
+  const figures = () => page.getByRole('navigation', { name: 'Effects' }).getByRole('button', { name: /^Effect \d/ }).evaluateAll((buttons) => buttons.map((button) => button.getAttribute('aria-label')))
   await page.getByRole('button', { name: 'More' }).click()
   await page.getByLabel('Name', { exact: true }).fill('All of them')
   await page.keyboard.press('Enter')

@@ -23,7 +23,7 @@ test('a newcomer has working code for a tilt of all eight cards in at most eight
   await hand.drag('The angle', 30)
   await hand.key('c')
   await expect(page.getByText(/\d+ lines/)).toBeVisible()
-  await hand.clickOn('Copy all, as one snippet')
+  await hand.clickOn('Copy code')
   await expect(page.getByText('Copied')).toBeVisible()
 
   const snippet = await page.evaluate(() => navigator.clipboard.readText())

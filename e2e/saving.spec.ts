@@ -24,7 +24,7 @@ test('two windows of one browser see each other’s edits at once; undo takes ba
   const second = await context.newPage()
   await open(page, url)
   await open(second, url)
-  const eyeOf = (each: Page) => each.getByRole('spinbutton', { name: /eye|distance/i }).first()
+  const eyeOf = (each: Page) => each.getByRole('spinbutton', { name: /perspective/i }).first()
   await type(page, '12')
   await expect(angleOf(second)).toHaveAttribute('aria-valuetext', '12°', { timeout: 1000 })
   await type(second, '900', eyeOf(second))

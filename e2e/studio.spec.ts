@@ -62,7 +62,7 @@ test('the ghost stays on the card when the hand goes to the controls, and the ca
   await page.mouse.move(box.x + box.width / 2 + 40, box.y + box.height / 2, { steps: 3 })
   await page.mouse.up()
   await eventually(() => lean(frame)).toBeCloseTo(17 * 0.8, 1)
-  await expect(page.getByRole('contentinfo', { name: "The pointer's thread" })).toContainText('x 0.90 y 0.50 ghost, on')
+  await expect(page.getByRole('contentinfo', { name: "The pointer's thread" })).toContainText('x 0.90 y 0.50 stand-in pointer, on')
 
   // One key turns the direction, and the words with it.
   await page.keyboard.press('t')

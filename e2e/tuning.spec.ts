@@ -270,7 +270,7 @@ test('a card is posed by hand: its angle follows, and off the midlines it is ask
   await page.getByRole('button', { name: 'horizontal' }).click()
   await expect(number(page, 'The angle up-down')).toHaveAttribute('aria-valuenow', '8')
   expect(Number(await number(page, 'The angle').getAttribute('aria-valuenow'))).toBeGreaterThan(11)
-  await page.getByRole('button', { name: 'how far up or down it is' }).click()
+  await page.getByRole('button', { name: 'vertical' }).click()
   await expect(number(page, 'The angle')).toHaveAttribute('aria-valuenow', '8')
 })
 

@@ -254,7 +254,7 @@
   }
 
   const effects = [
-    // Over each plate, the edge under the pointer sinks by 10°, with a perspective of 820 px, lifted by 18 px; the moth floats 42 px above it, and 2 more; a sheen of 26 % goes against the pointer.
+    // Over each plate, the edge under the pointer sinks by 10°, seen from 820 px, lifted by 18 px; the moth floats 42 px above it, and 2 more; a sheen of 26 % goes against the pointer.
     {
       select: '.plate',
       name: 'plate-tilt',

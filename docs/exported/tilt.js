@@ -145,7 +145,7 @@
     return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: fade * Math.hypot(gap, push) >= 0.0002 }
   }
 
-  // Over each card, the edge under the pointer sinks by 9°, with a perspective of 820 px.
+  // Over each card, the edge under the pointer sinks by 9°, seen from 820 px.
   const places = new Map()
   const values = [
     { property: '--card-tilt-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)) },

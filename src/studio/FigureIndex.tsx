@@ -1,4 +1,4 @@
-// The index of figures at the left edge: a number each; it opens to names over the page.
+// The index of effects at the left edge: a number each; it opens to names over the page.
 import { Box, Flex } from '@chakra-ui/react'
 import { ArrowDown, ArrowUp, Crosshair, Trash2 } from 'lucide-react'
 import { moveEffect, removeEffect } from './commands'
@@ -6,6 +6,8 @@ import { startPointing, stopPointing } from './point/commands'
 import { usePage, useSite, useStudio, useView } from './context'
 import { keyOf } from './registry'
 import { Button } from './theme/controls'
+
+const matchesHere = (count: number) => `${count} ${count === 1 ? 'match' : 'matches'} here`
 
 export function FigureIndex() {
   const studio = useStudio()
@@ -15,7 +17,7 @@ export function FigureIndex() {
   const isPointing = pointing.stage !== 'no'
   return (
     <Flex as="nav" aria-label="Effects" direction="column" align="stretch" borderRight="1px solid" borderColor="hairline" background="sheet" py="6px" px="5px" gap="4px" position="relative" zIndex="5"
-      width={indexOpen ? '312px' : '44px'} boxShadow={indexOpen ? '10px 0 24px -18px #000' : undefined} overflowY="auto"
+      width={indexOpen ? '372px' : '44px'} boxShadow={indexOpen ? '10px 0 24px -18px #000' : undefined} overflowY="auto"
       onMouseEnter={() => effects.length > 0 && studio.view.update({ indexOpen: true })} onMouseLeave={() => studio.view.update({ indexOpen: false })}
       onFocus={(event) => event.target.matches(':focus-visible') && studio.view.update({ indexOpen: effects.length > 0 })} onBlur={() => studio.view.update({ indexOpen: false })}>
       <Button look="quiet" aria-pressed={isPointing} onClick={() => (isPointing ? stopPointing(studio) : startPointing(studio))} justifyContent="flex-start" flexShrink={0}
@@ -25,11 +27,11 @@ export function FigureIndex() {
       </Button>
       {effects.map((effect, index) => (
         <Flex key={effect.id} gap="2px" flexShrink={0}>
-          <Button look="quiet" flex="1" minWidth="0" justifyContent="flex-start" fontWeight="600" aria-pressed={effect.id === selected} aria-label={`Effect ${index + 1}: ${effect.name}`} title={effect.name}
+          <Button look="quiet" flex="1" minWidth="0" justifyContent="flex-start" fontWeight="600" aria-pressed={effect.id === selected} aria-label={`Effect ${index + 1}: ${effect.name}${effect.isOff ? ', off' : ''}`} title={effect.name}
             onClick={() => studio.view.update({ selected: effect.id, touched: null })}>
             <Box as="span" width="18px" textAlign="center" flex="none" textDecoration={effect.isOff ? 'line-through' : undefined}>{index + 1}</Box>
             {indexOpen && <Box as="span" fontWeight="500" truncate color={effect.isOff ? 'soft' : undefined}>{effect.name}{effect.isOff ? ', off' : ''}</Box>}
-            {indexOpen && <Box as="span" fontWeight="400" color="soft" fontSize="13px" ml="auto">{counts.get(effect.select)?.[page.id] ?? 0}</Box>}
+            {indexOpen && <Box as="span" fontWeight="400" color="soft" fontSize="13px" ml="auto" flex="none">{matchesHere(counts.get(effect.select)?.[page.id] ?? 0)}</Box>}
           </Button>
           {indexOpen && (
             <>

@@ -40,9 +40,8 @@ describe('the stylesheet', () => {
   it('has its knobs on top and says what they do', () => {
     expect(stylesheetOf(effect())).toBe(`@property --own-transform { syntax: "*"; inherits: false; }
 
-/* Effect 1. Over each plate, the edge under the pointer sinks by 9°, with a
-   perspective of 820 px. The script writes --plate-tilt-x and
-   --plate-tilt-y. */
+/* Effect 1. Over each plate, the edge under the pointer sinks by 9°, seen
+   from 820 px. The script writes --plate-tilt-x and --plate-tilt-y. */
 @property --plate-tilt-x { syntax: "<number>"; inherits: false; initial-value: 0; }
 @property --plate-tilt-y { syntax: "<number>"; inherits: false; initial-value: 0; }
 .row > .plate {
@@ -82,6 +81,6 @@ describe('the stylesheet', () => {
 
 describe('the sentence in plain text', () => {
   it('is made from the settings', () => {
-    expect(tellEffect(effect({}, { edge: 'rises', acrossDeg: 12, liftPx: 20 })).replaceAll('\u202f', ' ')).toBe('Over each plate, the edge under the pointer rises by 12°, with a perspective of 820 px, lifted by 20 px.')
+    expect(tellEffect(effect({}, { edge: 'rises', acrossDeg: 12, liftPx: 20 })).replaceAll('\u202f', ' ')).toBe('Over each plate, the edge under the pointer rises by 12°, seen from 820 px, lifted by 20 px.')
   })
 })

@@ -19,7 +19,7 @@ interface CaptionKeysProps {
 
 const icons = { turn: ArrowUpDown, walk: Footprints, leave: LogOut, pose: Move, gap: Ruler, tries: SplitSquareHorizontal, off: Power, only: Focus } as const
 const icon = { size: 14, 'aria-hidden': true } as const
-const small = { look: 'quiet', minHeight: '25px', fontSize: '13px', color: 'soft', px: '6px' } as const
+const small = { look: 'quiet', minHeight: '25px', fontSize: '13px', color: 'soft', px: '4px' } as const
 
 /** What the menu of holding has, in order. */
 const holds = ['holdOff', 'holdOn', 'holdPressed', 'holdStill', 'fasten'] as const

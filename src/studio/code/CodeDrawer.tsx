@@ -79,7 +79,7 @@ function CopyRow({ stylesheet, script, isModule }: { readonly stylesheet: string
   const readableBytes = useGzipped(readable)
   return (
     <Flex gap="8px" px="14px" py="8px" wrap="wrap">
-      <CopyButton look="act" words="Copy all, as one snippet" text={both} />
+      <CopyButton look="act" words="Copy code" text={both} />
       <CopyButton words="Copy CSS" text={stylesheet} />
       <CopyButton words="Copy script" text={readable} bytes={readableBytes} />
       <CopyButton words="Copy minified" text={small} bytes={smallBytes} />

@@ -1,4 +1,4 @@
-// Bringing a page: dropped, chosen, pasted, or saved from the designer's own browser by a snippet.
+// Bringing a page: dropped, chosen, pasted, or saved from the designer's own browser by the page saver.
 import { Box, Flex, chakra } from '@chakra-ui/react'
 import { useRef, useState, type DragEvent } from 'react'
 import { notify } from '../commands'
@@ -110,7 +110,7 @@ function Paste({ onBring }: { readonly onBring: (files: readonly Brought[]) => v
   )
 }
 
-/** The snippet for the designer's own browser. */
+/** The page saver, for the designer's own browser. */
 function Snippet() {
   const studio = useStudio()
   const [copied, setCopied] = useState(false)
@@ -122,12 +122,12 @@ function Snippet() {
       setCopied(true)
       setTimeout(() => setCopied(false), 2500)
     } catch {
-      notify(studio, 'The snippet could not be copied; the browser or the server refused.')
+      notify(studio, 'The page saver could not be copied; the browser or the server refused.')
     }
   }
   return (
     <Flex gap="10px" align="center" fontSize="13px">
-      <Button minHeight="27px" fontSize="13px" flex="none" aria-live="polite" onClick={() => void copy()}>{copied ? 'Copied' : 'Copy the snippet'}</Button>
+      <Button minHeight="27px" fontSize="13px" flex="none" aria-live="polite" onClick={() => void copy()}>{copied ? 'Copied' : 'Copy page saver'}</Button>
       <Box color="soft">For a page that is built while it loads: run it in your browser’s console on a page of yours. It saves the page as it stands, as one file, and sends nothing anywhere.</Box>
     </Flex>
   )

@@ -48,7 +48,7 @@ export function Choices() {
             display="flex" alignItems="baseline" gap="8px" flex="none" px="9px" minHeight="27px" borderRadius="4px" border="1px solid" borderColor={isChosen ? 'madder' : 'transparent'} background="transparent" color="ink" textAlign="left" cursor="pointer" _hover={{ background: 'press' }} _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '-2px' }}>
             <Box as="span" fontSize="14px" lineHeight="25px" flex="none" fontWeight={isChosen ? '600' : undefined}>{wordsOf(choice, rung.noun)}{pages.length > 1 && <Box as="span" color="soft" fontWeight="400">{elsewhere(choice.counts, page.id)}</Box>}</Box>
             <Box as="span" flex="1" minWidth="0" truncate textAlign="right" fontFamily="mono" fontSize="12px" color="soft" title={choice.select}>{choice.select}</Box>
-            <Box as="span" flex="none" fontFamily="mono" fontSize="12px" color="soft" title="Specificity: ids, classes, types">{choice.specificity.join('·')}</Box>
+            <Box as="span" flex="none" fontFamily="mono" fontSize="12px" color="soft" title={`Specificity ${choice.specificity.join(',')}`}>{choice.specificity.join(',')}</Box>
           </chakra.button>
         )
       })}

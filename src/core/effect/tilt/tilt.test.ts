@@ -63,7 +63,7 @@ describe('the words of a tilt', () => {
   it('say what is so: two angles, the lift', () => {
     const words = (settings: TiltSettings) => tiltSentence(settings).filter((piece) => typeof piece === 'string').join('_')
     expect(words(tiltDefaults)).not.toContain('across')
-    expect(words({ ...tiltDefaults, linked: false, liftPx: 8 })).toContain(' across and _ up-down_, with a perspective of _, lifted by ')
+    expect(words({ ...tiltDefaults, linked: false, liftPx: 8 })).toContain(' across and _ up-down_, seen from _, lifted by ')
   })
 
   it('turn with the direction', () => {

@@ -5,7 +5,7 @@ import type { TiltSettings } from './settings'
 export function tiltSentence({ linked: isLinked, liftPx, layers, sheenPercent }: TiltSettings): readonly Piece[] {
   const pieces: Piece[] = ['Over ', { role: 'card' }, ', the edge under the pointer ', { control: 'edge' }, ' by ', { control: 'acrossDeg' }]
   if (!isLinked) pieces.push(' across and ', { control: 'upDownDeg' }, ' up-down')
-  pieces.push(', with a perspective of ', { control: 'eyePx' })
+  pieces.push(', seen from ', { control: 'eyePx' })
   if (liftPx > 0) pieces.push(', lifted by ', { control: 'liftPx' })
   const [first] = layers
   if (first) pieces.push('; ', { role: first.id }, ' floats ', { control: first.id }, ' above it', ...(layers.length > 1 ? [`, and ${layers.length - 1} more`] : []))
