@@ -1,3 +1,3 @@
 import base from './playwright.config'
 
-export default { ...base, projects: undefined, workers: 1, testMatch: '**/*.pictures.ts', reporter: 'list' }
+export default { ...base, testMatch: '**/*.pictures.ts', reporter: 'list' }

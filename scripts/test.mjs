@@ -9,12 +9,12 @@ import { runCommand, say } from './say.mjs'
 const results = join(root, 'test-results')
 const sums = { passed: 0, failed: 0 }
 
-/** Runs a program of node_modules in the project's folder; gives whether it succeeded, and what it said. `live` is an environment for one whose words are to be seen as it goes. */
-function run(program, args, live) {
-  const env = { ...process.env, ...live, NEXT_TELEMETRY_DISABLED: '1', FORCE_COLOR: process.stdout.isTTY ? '1' : '0' }
+/** Runs a program of node_modules in the project's folder; gives whether it succeeded, and what it said: at once where that is to be seen as it goes. */
+function run(program, args, { isLive = false } = {}) {
+  const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1', FORCE_COLOR: process.stdout.isTTY ? '1' : '0' }
   const child = spawn(process.execPath, [join(root, 'node_modules', program), ...args], { cwd: root, env, stdio: ['ignore', 'pipe', 'pipe'] })
   let said = ''
-  for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => (live ? process.stdout.write(part) : (said += part)))
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => (isLive ? process.stdout.write(part) : (said += part)))
   return new Promise((resolve) => {
     child.on('error', (error) => resolve({ succeeded: false, said: `${said}${error.message}\n` }))
     child.on('close', (code) => resolve({ succeeded: code === 0, said }))
@@ -49,14 +49,6 @@ const vitest = (project) =>
     failed: report.numFailedTests + report.numPendingTests,
   }))
 
-/** Browser tests of a project, told as they go. */
-const browser = (project, title) => {
-  console.log(`\n${title}`)
-  const file = `e2e-${project}.json`
-  const args = ['test', '--project', project, ...(project === 'alone' ? ['--workers', '1'] : [])]
-  return count(`${title}: all of them`, () => run('@playwright/test/cli.js', args, { E2E_RESULTS: file }), file, ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky + stats.skipped }))
-}
-
 await runCommand(async () => {
   console.log('Glass Moth: all tests')
   checkNode()
@@ -80,8 +72,9 @@ await runCommand(async () => {
     }
   })
   if (built) {
-    await browser('beside', 'Tests: browser, two at a time')
-    await browser('alone', 'Tests: browser, by the clock, one at a time')
+    const title = 'Tests: browser'
+    console.log(`\n${title}`)
+    await count(`${title}, all of them`, () => run('@playwright/test/cli.js', ['test'], { isLive: true }), 'e2e.json', ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky + stats.skipped }))
   }
   if (sums.failed > 0) process.exitCode = 1
   console.log(`\n${sums.passed} passed, ${sums.failed} failed`)
