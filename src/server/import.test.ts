@@ -139,6 +139,9 @@ describe('what nobody names any more', () => {
     await renewSite('named', withFile(second))
     expect(await noteNamedFiles()).toBe(1)
     expect(await namedBy()).toEqual([[1, second]])
+    // A version that goes on under another number keeps what it names.
+    await pool().query("UPDATE site_revisions SET revision = 7 WHERE site_id = 'named'")
+    expect(await namedBy()).toEqual([[7, second]])
     await pool().query("DELETE FROM sites WHERE id = 'named'")
     expect(await namedBy()).toEqual([])
   })

@@ -10,12 +10,12 @@ import { inTransaction, withDatabase } from './database'
 import { Problem } from './problem'
 
 const selectSums = 'SELECT id, revision, MD5(document) AS sum FROM sites WHERE removed_at IS NULL ORDER BY position, name, id'
-const selectDocuments = 'SELECT id, name, revision, document FROM sites WHERE id IN (?)'
+const selectDocuments = 'SELECT id, name, revision, document, MD5(document) AS sum FROM sites WHERE id IN (?)'
 const selectRemoved = 'SELECT id, name, UNIX_TIMESTAMP(removed_at) * 1000 AS removed_at FROM sites WHERE removed_at IS NOT NULL ORDER BY removed_at DESC'
 const updateRemoved = 'UPDATE sites SET removed_at = IF(?, CURRENT_TIMESTAMP(3), NULL) WHERE id = ?'
 const selectLastPosition = 'SELECT MAX(position) AS position FROM sites'
 const selectSite = 'SELECT id, name, revision, document FROM sites WHERE id = ?'
-const selectSumForUpdate = 'SELECT revision, MD5(document) AS sum FROM sites WHERE id = ? FOR UPDATE'
+const selectSumForUpdate = 'SELECT id, revision, MD5(document) AS sum FROM sites WHERE id = ? FOR UPDATE'
 const updateSite = 'UPDATE sites SET name = ?, document = ?, revision = ?, saved_at = CURRENT_TIMESTAMP(3) WHERE id = ?'
 const insertSite = 'INSERT INTO sites (id, name, position, revision, document) VALUES (?, ?, ?, 1, ?)'
 const updateRevision = 'UPDATE site_revisions SET document = ?, saved_at = CURRENT_TIMESTAMP(3) WHERE site_id = ? AND revision = 1'
@@ -62,21 +62,15 @@ function readRow(row: RowDataPacket): StoredSite | UnreadableSite {
 export async function listSites(): Promise<readonly (StoredSite | UnreadableSite)[]> {
   return withDatabase(async (db) => {
     const [sums] = await db.query<RowDataPacket[]>(selectSums)
-    const isKnown = ({ id, revision, sum }: RowDataPacket) => listed.get(String(id))?.key === `${String(revision)} ${String(sum)}`
-    const changed = sums.filter((row) => !isKnown(row))
+    const changed = sums.filter((row) => !knownAs(row))
     const [rows] = changed.length === 0 ? [[]] : await db.query<RowDataPacket[]>(selectDocuments, [changed.map(({ id }) => String(id))])
-    const read = new Map(rows.map((row) => [String(row.id), readRow(row)]))
-    const kept = new Map(sums.flatMap(({ id, revision, sum }) => {
-      const stored = read.get(String(id)) ?? listed.get(String(id))?.stored
-      return stored ? [[String(id), { key: `${String(revision)} ${String(sum)}`, stored }] as const] : []
-    }))
-    listed = kept
-    return [...kept.values()].map(({ stored }) => stored)
+    const read = new Map(rows.map((row) => [String(row.id), row]))
+    return sums.flatMap((sum) => {
+      const row = read.get(String(sum.id))
+      return knownAs(sum) ?? (row ? remember(readRow(row), String(row.sum)) : [])
+    })
   })
 }
-
-/** The sites as they were listed last: one that is the same by its revision and the sum of its text is not read again. */
-let listed: ReadonlyMap<string, { readonly key: string; readonly stored: StoredSite | UnreadableSite }> = new Map()
 
 /** The sites that were removed and can be brought back, the last one first; times as ISO 8601. */
 export async function listRemoved(): Promise<readonly { readonly id: string; readonly name: string; readonly removedAt: string }[]> {
@@ -112,26 +106,32 @@ export async function readSite(id: string): Promise<StoredSite> {
   return siteOfRow(rows[0])
 }
 
-/** Sites that were saved last, as they were read: a save that follows need not read the whole document again. By the sum of its text, so that nobody else's writing is missed. */
-const recent = new Map<string, { readonly sum: string; readonly stored: StoredSite }>()
-const mostRecent = 40
+/** Sites as they were read or saved last: what is the same by its revision and the sum of its text need not be read again, so that nobody else's writing is missed. */
+const recent = new Map<string, { readonly sum: string; readonly stored: StoredSite | UnreadableSite }>()
+const mostRecent = 400
 
-function remember(stored: StoredSite, sum: string): void {
+/** The site of a row (id, revision, sum) as it is known. */
+function knownAs({ id, revision, sum }: RowDataPacket): StoredSite | UnreadableSite | undefined {
+  const known = recent.get(String(id))
+  return known && known.sum === String(sum) && known.stored.revision === Number(revision) ? known.stored : undefined
+}
+
+function remember<Stored extends StoredSite | UnreadableSite>(stored: Stored, sum: string): Stored {
+  if ('site' in stored) rememberChecked(stored.site)
   recent.delete(stored.id)
-  recent.set(stored.id, { sum, stored: { ...stored, site: rememberChecked(stored.site) } })
+  recent.set(stored.id, { sum, stored })
   for (const oldest of recent.keys()) if (recent.size > mostRecent) recent.delete(oldest)
+  return stored
 }
 
 /** One site, held until the end of the transaction. Throws as `readSite` does. */
 export async function holdSite(db: PoolConnection, id: string): Promise<StoredSite> {
   const [[held]] = await db.query<RowDataPacket[]>(selectSumForUpdate, [id])
   if (!held) throw noSuchSite()
-  const known = recent.get(id)
-  if (known && known.sum === String(held.sum) && known.stored.revision === Number(held.revision)) return known.stored
+  const known = knownAs(held)
+  if (known && 'site' in known) return known
   const [rows] = await db.query<RowDataPacket[]>(selectSite, [id])
-  const stored = siteOfRow(rows[0])
-  remember(stored, String(held.sum))
-  return stored
+  return remember(siteOfRow(rows[0]), String(held.sum))
 }
 
 /** Writes a site down under a new revision, within a transaction. Gives the document's text. */

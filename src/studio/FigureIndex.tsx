@@ -30,7 +30,8 @@ export function FigureIndex() {
           <Button look="quiet" flex="1" minWidth="0" justifyContent="flex-start" fontWeight="600" aria-pressed={effect.id === selected} aria-label={`Effect ${index + 1}: ${effect.name}${effect.isOff ? ', off' : ''}`} title={effect.name}
             onClick={() => studio.view.update({ selected: effect.id, touched: null })}>
             <Box as="span" width="18px" textAlign="center" flex="none" textDecoration={effect.isOff ? 'line-through' : undefined}>{index + 1}</Box>
-            {indexOpen && <Box as="span" fontWeight="500" truncate color={effect.isOff ? 'soft' : undefined}>{effect.name}{effect.isOff ? ', off' : ''}</Box>}
+            {indexOpen && <Box as="span" fontWeight="500" truncate color={effect.isOff ? 'soft' : undefined}>{effect.name}</Box>}
+            {indexOpen && effect.isOff && <Box as="span" fontWeight="500" color="soft" ml="-8px" flex="none">, off</Box>}
             {indexOpen && <Box as="span" fontWeight="400" color="soft" fontSize="13px" ml="auto" flex="none">{matchesHere(counts.get(effect.select)?.[page.id] ?? 0)}</Box>}
           </Button>
           {indexOpen && (

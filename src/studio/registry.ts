@@ -30,7 +30,7 @@ export const groups = ['Everywhere', 'The selected effect', 'While pointing'] as
 export type Group = (typeof groups)[number]
 
 const hold = (id: string, key: string, look: Look, label: string): Command => ({
-  id, group: 'The selected effect', key, codes: [`Digit${key}`], label, words: `hold it: ${label}; the same key lets go`, isOn: ({ mode }) => mode.is === 'held' && mode.look === look, run: (studio) => holdLook(studio, look),
+  id, group: 'The selected effect', key, codes: [`Digit${key}`], label, words: `hold state: ${label}, or let go`, isOn: ({ mode }) => mode.is === 'held' && mode.look === look, run: (studio) => holdLook(studio, look),
 })
 
 const all = [
@@ -43,7 +43,7 @@ const all = [
   { id: 'redo', group: 'Everywhere', key: 'Ctrl Shift Z', codes: ['$mod+Shift+KeyZ', '$mod+KeyY'], words: 'redo', run: ({ store }) => store.redo() },
   { id: 'sheet', group: 'Everywhere', key: '?', codes: ['?', 'Shift+?'], words: 'this sheet', run: (studio) => toggleDrawer(studio, 'keys') },
   { id: 'next', group: 'The selected effect', key: 'N', words: 'the next effect', run: (studio) => selectBeside(studio, 1) },
-  { id: 'before', group: 'The selected effect', key: 'Shift N', words: 'the one before', run: (studio) => selectBeside(studio, -1) },
+  { id: 'before', group: 'The selected effect', key: 'Shift N', words: 'the effect before', run: (studio) => selectBeside(studio, -1) },
   { id: 'turn', group: 'The selected effect', key: 'T', label: 'Reverse direction', hint: 'Reverse the direction', words: 'reverse the direction', run: turnDirection },
   { id: 'walk', group: 'The selected effect', key: 'W', label: 'Play a path', hint: 'A stand-in pointer plays a path over it', words: 'the stand-in pointer plays a path over it, or stops', isOn: ({ mode }) => mode.is === 'playing', run: toggleWalk },
   { id: 'leave', group: 'The selected effect', key: 'L', label: 'Pointer out', hint: 'The pointer leaves the page for real', words: 'pointer out: it leaves the page for real', run: leavePage },

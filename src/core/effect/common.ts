@@ -54,23 +54,19 @@ const full = <S extends Given>(settings: S): S & Common => ({ ...common.defaults
 /** Settings without what is common and as it is from the start. */
 const thin = (settings: object): object => Object.fromEntries(Object.entries(settings).filter(([key, value]) => !isCommon(key) || value !== common.defaults[key]))
 
-/** What a kind has of all this. */
-interface Takes {
-  readonly strength: boolean
-  readonly insets: boolean
-  readonly finger: boolean
-}
+/** What of all this a kind may lack. */
+type Lacks = NonNullable<Kind<unknown>['lacks']>
 
 /** Of the common settings those that a kind has, and that matter as they are. */
-function commonControls(settings: Common, takes: Takes): readonly Control<Common>[] {
+function commonControls(settings: Common, lacks: Lacks): readonly Control<Common>[] {
   const { windows } = settings
   const isLeftOut: Readonly<Record<string, boolean>> = {
-    strengthPercent: !takes.strength,
-    finger: !takes.finger,
+    strengthPercent: lacks.includes('strength'),
+    finger: lacks.includes('touch'),
     fromWidthPx: windows === 'any' || windows === 'narrow',
     toWidthPx: windows === 'any' || windows === 'wide',
   }
-  return common.controls(settings).filter(({ id }) => !(isLeftOut[id] ?? (id.startsWith('inset') && !takes.insets)))
+  return common.controls(settings).filter(({ id }) => !(isLeftOut[id] ?? (id.startsWith('inset') && lacks.includes('insets'))))
 }
 
 /** The widths of windows in which it plays, as a media query; undefined for all. */
@@ -98,11 +94,11 @@ const fingerWords: Readonly<Record<Exclude<Common['finger'], 'rest'>, string>> =
 const strengthKnob = 'amount'
 
 /** The rig with what is common to all kinds, as far as the kind has it. */
-function withCommon(rig: Rig, settings: Common, takes: Takes): Rig {
+function withCommon(rig: Rig, settings: Common, lacks: Lacks): Rig {
   const { finger, strengthPercent, calm } = settings
   const [first, ...rest] = rig.areas
-  const insets = takes.insets ? insetsGiven(settings) : undefined
-  const answersFinger = takes.finger && finger !== 'rest'
+  const insets = lacks.includes('insets') ? undefined : insetsGiven(settings)
+  const answersFinger = !lacks.includes('touch') && finger !== 'rest'
   const touched = (area: Area): Area => (answersFinger ? { ...area, pointer: 'any', touch: finger } : area)
   const isScaled = strengthPercent !== 100 && rig.knobs.some(({ isAmount }) => isAmount)
   return {
@@ -125,9 +121,8 @@ export interface WholeKind<S> extends Kind<S> {
 
 /** The same kind with the settings, controls and rig that all kinds have in common. */
 export function wholeKind<S extends object>(kind: Kind<S>): WholeKind<S & Given> {
-  const has = (what: NonNullable<Kind<S>['lacks']>[number]) => !kind.lacks?.includes(what)
-  const takes: Takes = { strength: has('strength'), insets: has('insets'), finger: has('touch') }
-  const commonOf = (settings: Given) => commonControls(full(settings), takes).map(sparse)
+  const { lacks = [] } = kind
+  const commonOf = (settings: Given) => commonControls(full(settings), lacks).map(sparse)
   return {
     ...kind,
     settings: z.intersection(kind.settings, common.sparse),
@@ -137,8 +132,8 @@ export function wholeKind<S extends object>(kind: Kind<S>): WholeKind<S & Given>
       return { ...kind.answers, touch: finger === 'rest' ? kind.answers.touch : fingerWords[finger], reducedMotion: calm === 'off' ? 'It does not play.' : kind.answers.reducedMotion }
     },
     expand: (settings, select, roles) => {
-      const common = full<Given>(settings)
-      return withCommon(kind.expand(settings, select, roles, common.strengthPercent / 100), common, takes)
+      const whole = full<Given>(settings)
+      return withCommon(kind.expand(settings, select, roles, whole.strengthPercent / 100), whole, lacks)
     },
   } as WholeKind<S & Given>
 }

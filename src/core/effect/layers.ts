@@ -1,7 +1,6 @@
 // Layers of a kind: elements inside its own, each with a number of its own, pointed at one by one.
 import * as z from 'zod'
 import type { Role } from '../rig/rig'
-import type { NumberControl } from './control'
 
 /** More than so many layers nobody tells apart. */
 export const mostLayers = 20
@@ -22,17 +21,6 @@ const nth = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 
 export const layerTitle = (index: number) => `${nth[index] ?? `${index + 1}th`} layer`
 
 export const layerRoles = <L extends Layer>({ layers }: Layered<L>): readonly Role[] => layers.map(({ id }, index) => ({ id, title: layers.length === 1 ? 'layer' : layerTitle(index), needs: 'yours' }))
-
-/** One number control for each layer. */
-export const layerControls = <L extends Layer, S extends Layered<L>>({ layers }: S, given: Omit<NumberControl<S>, 'kind' | 'id' | 'title' | 'read' | 'write'> & { readonly title: string }, read: (layer: L) => number, write: (layer: L, value: number) => L): readonly NumberControl<S>[] =>
-  layers.map(({ id }, index) => ({
-    ...given, kind: 'number', id, title: layers.length === 1 ? given.title : `${given.title}, ${layerTitle(index)}`, knob: id,
-    read: (settings) => {
-      const layer = settings.layers.find((each) => each.id === id)
-      return layer ? read(layer) : 0
-    },
-    write: (settings, value) => ({ ...settings, layers: settings.layers.map((each) => (each.id === id ? write(each, value) : each)) }),
-  }))
 
 /** The settings with one layer more, like the last one but changed by `next`; as they were where there are enough. */
 export function withLayer<L extends Layer, S extends Layered<L>>(settings: S, next: (last: L | undefined, id: string) => L): S {

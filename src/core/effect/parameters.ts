@@ -1,5 +1,5 @@
 // Parameters: a setting of a kind, described once. Its check, what it is from the start, its word in the caption and the knob or token
-// that it becomes are read from there, and the table of its page in the docs (`settings-table.ts`).
+// that it becomes are read from there, and the table of its page in the docs.
 import * as z from 'zod'
 import type { Feel } from '../feel/feel'
 import type { Knob, Token } from '../rig/rig'
@@ -29,7 +29,7 @@ export interface Parameter<Value> {
   readonly from: Value
   /** Its words in a caption, `key` being its own name among the settings. */
   readonly controls: (key: string, settings: Settings) => readonly Control<Settings>[]
-  readonly knob?: BecomesKnob | undefined
+  readonly knob?: (BecomesKnob & Pick<Knob, 'unit'>) | undefined
   readonly token?: (BecomesToken & Pick<Token, 'of'>) | undefined
   /** What it is in a sample of a recipe, which is a quarter as large as a card. */
   readonly forSample?: ((value: Value, settings: Settings) => Value) | undefined
@@ -50,27 +50,33 @@ interface NumberGiven extends Words<NumberControl<Settings>> {
   readonly varies?: (settings: Settings) => Partial<Words<NumberControl<Settings>> & { readonly inSample: number }>
 }
 
-/** A number with its unit, its range (inclusive) and its step. */
+/** Writes a setting of this key. */
+const writing = (key: string) => (settings: Settings, value: unknown): Settings => ({ ...settings, [key]: value })
+
 /** What is right in a sample. */
 const sampled = (value: number, { inSample = 1, least, greatest }: Pick<NumberGiven, 'inSample' | 'least' | 'greatest'>) => Math.min(greatest, Math.max(Math.min(least, value), value * inSample))
 
+/** A number with its unit, its range (inclusive) and its step. */
 export function number({ from, isWhole, id, inSample, knob, varies, ...words }: NumberGiven): Parameter<number> {
   const within = z.number().min(words.least).max(words.greatest)
   return {
-    schema: isWhole ? within.int() : within, from, knob,
+    schema: isWhole ? within.int() : within, from,
+    knob: knob && { ...knob, unit: knob.per !== undefined || words.unit === 'Hz' ? '' : words.unit },
     forSample: (value, settings) => sampled(value, { ...words, inSample, ...varies?.(settings) }),
     controls: (key, settings) => [{
       kind: 'number', id: id ?? key, drawing: 'none', knob: knob?.id, per: knob?.per, ...words, ...varies?.(settings),
       read: (each) => Number(each[key]),
-      write: (each, value) => ({ ...each, [key]: isWhole ? Math.round(value) : value }),
+      write: (each, value) => writing(key)(each, isWhole ? Math.round(value) : value),
     }],
   }
 }
 
 export const percent = (given: Omit<NumberGiven, 'unit' | 'least' | 'greatest' | 'step'> & Partial<Pick<NumberGiven, 'least' | 'greatest' | 'step'>>) => number({ unit: '%', least: 0, greatest: 100, step: 1, ...given })
 
-/** How long something takes to come or to go, ms. */
-export const time = (title: string, from: number, more: Partial<NumberGiven> = {}) => number({ title, from, unit: 'ms', least: 0, greatest: 5000, step: 20, drawing: 'strip', ...more })
+/** How long it takes to come, and to go, ms. */
+const time = (title: string) => (from: number, more: Partial<NumberGiven> = {}) => number({ title, from, unit: 'ms', least: 0, greatest: 5000, step: 20, drawing: 'strip', ...more })
+export const coming = time('The time to come')
+export const going = time('The time to go')
 
 interface ChoiceGiven<Value extends string> extends Omit<Words<ChoiceControl<Settings>>, 'options'> {
   readonly from: NoInfer<Value>
@@ -85,7 +91,7 @@ export function choice<Value extends string>({ from, options, ...words }: Choice
     controls: (key) => [{
       kind: 'choice', id: key, drawing: 'none', ...words, options: values.map((value) => ({ value, words: options[value] })),
       read: (settings) => String(settings[key]),
-      write: (settings, value) => (value in options ? { ...settings, [key]: value } : settings),
+      write: (settings, value) => (value in options ? writing(key)(settings, value) : settings),
     }],
   }
 }
@@ -97,7 +103,7 @@ export function flag({ from, yes, no, ...words }: Omit<Words<ChoiceControl<Setti
     controls: (key) => [{
       kind: 'choice', id: key, drawing: 'none', ...words, options: [yes, no],
       read: (settings) => (settings[key] ? yes : no).value,
-      write: (settings, value) => ({ ...settings, [key]: value === yes.value }),
+      write: (settings, value) => writing(key)(settings, value === yes.value),
     }],
   }
 }
@@ -108,46 +114,41 @@ interface ColourGiven extends Words<ColourControl<Settings>> {
 }
 
 const readText = (key: string) => (settings: Settings) => String(settings[key])
-const writeText = (key: string) => (settings: Settings, value: string) => ({ ...settings, [key]: value })
 
 export function colour({ from, token, ...words }: ColourGiven): Parameter<string> {
-  return { schema: cssValueSchema, from, token: { ...token, of: 'colour' }, controls: (key) => [{ kind: 'colour', id: key, drawing: 'none', token: token.id, ...words, read: readText(key), write: writeText(key) }] }
+  return { schema: cssValueSchema, from, token: { ...token, of: 'colour' }, controls: (key) => [{ kind: 'colour', id: key, drawing: 'none', token: token.id, ...words, read: readText(key), write: writing(key) }] }
 }
 
 /** A gradient with stops; `isOne` tells whether a text is one. */
 export function gradient({ from, token, isOne, ...words }: Words<GradientControl<Settings>> & Omit<ColourGiven, 'takesBackgrounds'> & { readonly isOne: (css: string) => boolean }): Parameter<string> {
   return {
     schema: cssValueSchema.refine(isOne, { error: 'is not a gradient of CSS with its stops' }), from, token: { ...token, of: 'gradient' },
-    controls: (key) => [{ kind: 'gradient', id: key, drawing: 'gradient', token: token.id, ...words, read: readText(key), write: writeText(key) }],
+    controls: (key) => [{ kind: 'gradient', id: key, drawing: 'gradient', token: token.id, ...words, read: readText(key), write: writing(key) }],
   }
 }
 
 type Curve = z.infer<typeof curveSchema>
 
 export function curve({ from, ...words }: Words<CurveControl<Settings>> & { readonly from: Curve }): Parameter<Curve> {
-  return { schema: curveSchema, from, controls: (key) => [{ kind: 'curve', id: key, drawing: 'curve', ...words, read: (settings) => settings[key] as Curve, write: (settings, value) => ({ ...settings, [key]: value }) }] }
+  return { schema: curveSchema, from, controls: (key) => [{ kind: 'curve', id: key, drawing: 'curve', ...words, read: (settings) => settings[key] as Curve, write: writing(key) }] }
 }
 
 /** The ids of a feel's controls: how it follows, and how it goes back. */
 const followIds = ['followMs', 'pastPercent', 'frequencyHz', 'dampingRatio'] as const
 const backIds = ['backMs', 'backPastPercent', 'backFrequencyHz', 'backDampingRatio'] as const
 
-type FeelRows = Partial<Record<(typeof followIds | typeof backIds)[number] | 'feel', ControlRow>>
-
-const withRows = (controls: readonly Control<Settings>[], rows: FeelRows): readonly Control<Settings>[] => controls.map((control, i) => ({ ...control, row: rows[(i === 0 ? 'feel' : control.id) as keyof FeelRows] }))
-
-/** How it follows: the feel, its time, its overshoot (among the rows unless it is said otherwise) and its exact numbers. */
-export function following(title: string, from: Feel, overshoot: 'row' | 'caption' = 'row'): Parameter<Feel> {
-  const words = (key: string): FeelWords => ({ ids: [key, ...followIds], title, timeTitle: 'The time to follow', drawing: 'flick' })
-  const rows: FeelRows = { ...(overshoot === 'row' ? { pastPercent: 'more' } : {}), frequencyHz: 'exact', dampingRatio: 'exact' }
-  return { schema: feelSchema as z.ZodType<Feel>, from, controls: (key) => withRows(feelControls<Settings>(words(key), (settings) => settings[key] as Feel, (settings, feel) => ({ ...settings, [key]: feel })), rows) }
+/** A feel among the settings: its word, its time, its overshoot, its frequency and its damping ratio, each with its row. */
+function feel<Value extends Feel | null>(from: Value, words: FeelWords, rows: readonly (ControlRow | undefined)[], schema: z.ZodType, read: (settings: Settings) => Feel): Parameter<Value> {
+  return { schema: schema as z.ZodType<Value>, from, controls: (key) => feelControls<Settings>(words, read, writing(key)).map((control, i) => ({ ...control, row: rows[i] })) }
 }
 
-/** How it goes back, which is as it follows (the setting `follow`) until it is said otherwise. */
-export function returning(title: string): Parameter<Feel | null> {
-  const words = (key: string): FeelWords => ({ ids: [key, ...backIds], title, timeTitle: 'The time to go back', drawing: 'return', when: ', going back' })
-  return { schema: feelSchema.nullable() as z.ZodType<Feel | null>, from: null, controls: (key) => withRows(feelControls<Settings>(words(key), (settings) => (settings[key] ?? settings.follow) as Feel, (settings, feel) => ({ ...settings, [key]: feel })), { feel: 'more', backMs: 'more' }) }
-}
+/** How it follows, the setting `follow`; its overshoot stands among the rows unless it is said otherwise. */
+export const following = (title: string, from: Feel, overshoot: 'row' | 'caption' = 'row'): Parameter<Feel> =>
+  feel(from, { ids: ['follow', ...followIds], title, timeTitle: 'The time to follow', drawing: 'flick' }, [undefined, undefined, overshoot === 'row' ? 'more' : undefined, 'exact', 'exact'], feelSchema, ({ follow }) => follow as Feel)
+
+/** How it goes back, the setting `back`: as it follows until it is said otherwise. */
+export const returning = (title: string): Parameter<Feel | null> =>
+  feel<Feel | null>(null, { ids: ['back', ...backIds], title, timeTitle: 'The time to go back', drawing: 'return', when: ', going back' }, ['more', 'more'], feelSchema.nullable(), ({ back, follow }) => (back ?? follow) as Feel)
 
 /** Where it lies when the pointer is away: in the middle, at the pin, or where it was left. The pin is the setting `pose`. */
 export function away(middle: string, pin: string, left: string): Parameter<'settle' | 'hold'> {
@@ -218,8 +219,7 @@ export function described<P extends Parameters>(parameters: P, later: readonly (
       const { knob } = of(key)
       if (!knob) throw new Error(`The setting "${key}" becomes no knob.`)
       const { per = 1, ...told } = knob
-      const control = of(key).controls(key, settings as Settings)[0]
-      return { ...told, value: Number(settings[key]) / per, unit: per === 1 && control?.kind === 'number' && control.unit !== 'Hz' ? control.unit : '', ...more }
+      return { ...told, value: Number(settings[key]) / per, ...more }
     },
     token: (settings, key) => {
       const { token } = of(key)

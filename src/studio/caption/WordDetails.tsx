@@ -56,8 +56,8 @@ function TieWords({ control, effect }: WordDetailsProps) {
   return (
     <Flex align="center" gap="5px" minWidth="0">
       <Box>Linked to</Box>
-      {tie && control.kind === 'number' && <WordMenu label="How it is tied" words={tieFactors.find(({ times }) => times === tie.times)?.words ?? `${tie.times} times`} options={tieFactors.map(({ times, words }) => ({ value: String(times), words, isCurrent: times === tie.times }))} onTouch={() => undefined} onChange={(times) => write({ ...tie, times: Number(times) })} />}
-      <WordMenu label={`What ${control.title.toLowerCase()} is tied to`} words={tie ? (current?.words ?? 'something that is gone') : 'nothing'}
+      {tie && control.kind === 'number' && <WordMenu label="How it is linked" words={tieFactors.find(({ times }) => times === tie.times)?.words ?? `${tie.times} times`} options={tieFactors.map(({ times, words }) => ({ value: String(times), words, isCurrent: times === tie.times }))} onTouch={() => undefined} onChange={(times) => write({ ...tie, times: Number(times) })} />}
+      <WordMenu label={`What ${control.title.toLowerCase()} is linked to`} words={tie ? (current?.words ?? 'something that is gone') : 'nothing'}
         options={[{ value: '', words: 'nothing', isCurrent: !tie }, ...targets.map(({ to, words }) => ({ value: keyOf(to), words, isCurrent: current?.words === words })), { value: 'new', words: 'a new named value', isCurrent: false }]} onTouch={() => undefined}
         onChange={(key) => (key === 'new' ? name() : write(key === '' ? undefined : targets.flatMap(({ to }) => (keyOf(to) === key ? [{ to, times: tie?.times ?? 1 }] : []))[0]))} />
     </Flex>

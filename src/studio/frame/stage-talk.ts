@@ -189,7 +189,7 @@ function listenToStage(studio: Studio): () => void {
         clockOffset = performance.now() - message.now
         return
       case 'samples':
-        if (tookOver(thread.samples.at(-1), message.samples)) changeMode(studio, { type: 'stop playing' })
+        if (view.get().mode.is === 'playing' && tookOver(thread.samples.at(-1), message.samples)) changeMode(studio, { type: 'stop playing' })
         view.hand.areaSize = message.samples.findLast(({ size }) => size)?.size ?? view.hand.areaSize
         view.hand.isOnPage = message.samples.some(({ by, phase }) => by === 'hand' && phase === 'here')
         // The index is not always told that the pointer went from it into the page.

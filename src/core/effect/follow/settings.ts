@@ -1,5 +1,5 @@
 // Follow: its settings.
-import { choice, curve, described, following, number, time, type SettingsOf } from '../parameters'
+import { choice, coming, curve, described, following, going, number, type SettingsOf } from '../parameters'
 
 /** A limit along one axis is told in the caption where the mover goes along it. */
 const limit = (title: string, other: string) => number({ title, from: 600, inSample: 0.3, unit: 'px', least: 0, greatest: 2000, step: 10, varies: ({ axes }) => (axes === other ? { row: 'more' } : {}) })
@@ -17,8 +17,8 @@ const parameters = {
   leanDeg: number({ title: 'Lean at 1000 px/s', from: 0, inSample: 2, unit: 'deg', least: 0, greatest: 45, step: 1, knob: { id: 'lean', note: 'how far it leans when the pointer is fast' } }),
   turns: choice({ title: 'Face direction', from: 'no', options: { no: 'no', heading: 'where the pointer heads' }, row: 'more' }),
   away: choice({ title: 'When away', from: 'home', options: { home: 'it goes home', stays: 'it stays where it was left' }, drawing: 'flick', draws: 'follow' }),
-  comeMs: time('The time to come', 160, { row: 'more' }),
-  goMs: time('The time to go', 320, { row: 'more' }),
+  comeMs: coming(160, { row: 'more' }),
+  goMs: going(320, { row: 'more' }),
   // Critically damped: it settles in 260 ms and never goes past the mark.
   follow: following('How it follows', { kind: 'spring', frequencyHz: 3.571, dampingRatio: 1 }),
 }

@@ -1,7 +1,7 @@
 // Grain light: its settings.
 import { readGradient } from '../../curve/gradient'
 import { softSpring } from '../build'
-import { choice, colour, described, following, gradient, number, percent, pinned, time, type SettingsOf } from '../parameters'
+import { choice, colour, coming, described, following, going, gradient, number, percent, pinned, type SettingsOf } from '../parameters'
 
 const parameters = {
   gradient: gradient({ title: 'The ground', from: 'linear-gradient(155deg, #22303a 0%, #3b4a41 55%, #6d5a3c 100%)', isOne: (css) => readGradient(css) !== undefined, token: { id: 'gradient', note: 'the ground' } }),
@@ -17,8 +17,8 @@ const parameters = {
   falloff: choice({ title: 'The light falls off', from: 'soft', options: { soft: 'softly, like a lamp', even: 'evenly, like a cone' }, row: 'more' }),
   away: choice({ title: 'When away', from: 'out', options: { out: 'the light goes out', pinned: 'it waits at the pin', stays: 'it stays where it was left' }, handle: 'pin' }),
   pose: pinned('the ground', 'pinned'),
-  comeMs: time('The time to come', 320),
-  goMs: time('The time to go', 900),
+  comeMs: coming(320),
+  goMs: going(900),
   follow: following('How the light follows', softSpring),
 }
 

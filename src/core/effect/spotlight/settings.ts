@@ -1,6 +1,6 @@
 // Spotlight: its settings.
 import { softSpring } from '../build'
-import { choice, colour, described, following, number, percent, pinned, time, type SettingsOf } from '../parameters'
+import { choice, colour, coming, described, following, going, number, percent, pinned, type SettingsOf } from '../parameters'
 
 const parameters = {
   /** Radius of what is clear, and how much further the soft edge goes: always from the pointer. */
@@ -14,8 +14,8 @@ const parameters = {
   pressedDarkerPercent: percent({ title: 'Pressed, it is darker by', from: 10, greatest: 60, row: 'more', percentOf: { words: 'full dark' }, knob: { id: 'darker', note: 'how much darker it is while pressed', per: 100, isAmount: true } }),
   away: choice({ title: 'When away', from: 'lit', options: { lit: 'all is lit', pinned: 'the pool waits at the pin', dark: 'all is dark' }, handle: 'pin' }),
   pose: pinned('the ground', 'pinned'),
-  comeMs: time('The time to come', 260),
-  goMs: time('The time to go', 700),
+  comeMs: coming(260),
+  goMs: going(700),
   follow: following('How the light follows', softSpring),
 }
 

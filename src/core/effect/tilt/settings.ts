@@ -1,6 +1,6 @@
 // Tilt: its settings.
 import { softSpring } from '../build'
-import { away, choice, colour, described, flag, following, layers, number, percent, pinned, returning, time, type Layer, type SettingsOf } from '../parameters'
+import { away, choice, colour, coming, described, flag, following, going, layers, number, percent, pinned, returning, type Layer, type SettingsOf } from '../parameters'
 
 const parameters = {
   edge: choice({ title: 'The edge under the pointer', from: 'sinks', options: { sinks: 'sinks', rises: 'rises' }, drawing: 'sketch' }),
@@ -35,8 +35,8 @@ const parameters = {
   shadowSoftPx: number({ title: 'How soft the shadow is', from: 28, inSample: 0.3, unit: 'px', least: 0, greatest: 200, step: 2, row: 'more', knob: { id: 'shadow-soft', note: 'how soft it is' } }),
   shadowColour: colour({ title: 'The colour of the shadow', from: 'rgb(16 18 22 / 0.34)', row: 'more', token: { id: 'shadow-colour', note: 'the colour of the shadow' } }),
   /** What is there with the pointer alone: lift, scale, sheen, shadow. */
-  comeMs: time('The time to come', 180, { step: 10 }),
-  goMs: time('The time to go', 320, { step: 10 }),
+  comeMs: coming(180, { step: 10 }),
+  goMs: going(320, { step: 10 }),
   away: away('it lies flat', 'it waits at the pin', 'it stays as it was left'),
   pose: pinned('the card', 'settle', { drawing: 'sketch' }),
 }
