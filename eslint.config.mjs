@@ -25,12 +25,14 @@ const zones = folders.flatMap((folder) =>
     .flatMap((other) => {
       const allowed = mayImport[folder].filter((each) => each === other || each.startsWith(`${other}/`))
       if (allowed.includes(other)) return []
-      return [{
-        target: `./src/${folder}`,
-        from: `./src/${other}`,
-        except: allowed.map((each) => `./${each.slice(other.length + 1)}`),
-        message: `src/${folder} may import only ${mayImport[folder].join(', ') || 'itself'} (docs/ARCHITECTURE.md).`,
-      }]
+      return [
+        {
+          target: `./src/${folder}`,
+          from: `./src/${other}`,
+          except: allowed.map((each) => `./${each.slice(other.length + 1)}`),
+          message: `src/${folder} may import only ${mayImport[folder].join(', ') || 'itself'} (docs/ARCHITECTURE.md).`,
+        },
+      ]
     }),
 )
 
@@ -39,10 +41,15 @@ export default tseslint.config(
   { linterOptions: { reportUnusedDisableDirectives: 'error' } },
   {
     files: ['**/*.{ts,tsx}'],
-    extends: [tseslint.configs.strict],
+    extends: [tseslint.configs.strict, tseslint.configs.recommendedTypeChecked],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
     plugins: { 'import-x': importX, 'react-hooks': reactHooks },
     // Without the parser the rule about circles reads no module, and so finds none.
-    settings: { 'import-x/resolver-next': [createTypeScriptImportResolver()], 'import-x/extensions': ['.ts', '.tsx', '.mts'], 'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx', '.mts'] } },
+    settings: {
+      'import-x/resolver-next': [createTypeScriptImportResolver()],
+      'import-x/extensions': ['.ts', '.tsx', '.mts'],
+      'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx', '.mts'] },
+    },
     rules: {
       'import-x/no-restricted-paths': ['error', { zones }],
       'import-x/no-cycle': 'error',
@@ -57,8 +64,26 @@ export default tseslint.config(
     // What scripts are compiled from runs on pages.
     ignores: ['src/core/**/*.test.ts', 'src/core/compile/fragments/**'],
     rules: {
-      'no-restricted-globals': ['error', ...['window', 'document', 'performance', 'Date', 'setTimeout', 'setInterval', 'requestAnimationFrame', 'process', 'fetch', 'navigator', 'localStorage'].map((name) => ({ name, message: 'The core knows no DOM, no Node and no clock.' }))],
-      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'The core is a pure function of what it is given.' }],
+      'no-restricted-globals': [
+        'error',
+        ...[
+          'window',
+          'document',
+          'performance',
+          'Date',
+          'setTimeout',
+          'setInterval',
+          'requestAnimationFrame',
+          'process',
+          'fetch',
+          'navigator',
+          'localStorage',
+        ].map((name) => ({ name, message: 'The core knows no DOM, no Node and no clock.' })),
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'The core is a pure function of what it is given.' },
+      ],
       'no-restricted-imports': ['error', { patterns: ['node:*', 'react', 'next/*', '@chakra-ui/*'] }],
     },
   },

@@ -1,6 +1,14 @@
 import { defineConfig } from '@playwright/test'
 
-const chromium = ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', '--disable-quic']
+const chromium = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--no-first-run',
+  '--disable-quic',
+]
 
 export default defineConfig({
   testDir: 'e2e',

@@ -5,7 +5,15 @@ export default defineConfig({
     setupFiles: ['vitest.setup.ts'],
     projects: [
       { extends: true, test: { name: 'unit', include: ['src/**/*.test.{ts,tsx}', 'scripts/**/*.test.ts'], exclude: ['src/server/**'] } },
-      { extends: true, test: { name: 'database', include: ['src/server/**/*.test.ts'], globalSetup: ['src/server/test-database.ts'], fileParallelism: false } },
+      {
+        extends: true,
+        test: {
+          name: 'database',
+          include: ['src/server/**/*.test.ts'],
+          globalSetup: ['src/server/test-database.ts'],
+          fileParallelism: false,
+        },
+      },
     ],
   },
 })

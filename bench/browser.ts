@@ -1,7 +1,16 @@
 // Chromium under measurement: real input events, and the browser's own counters.
 import { chromium, type Browser, type CDPSession, type Page } from '@playwright/test'
 
-const args = ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', '--disable-quic', '--enable-precise-memory-info']
+const args = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--no-first-run',
+  '--disable-quic',
+  '--enable-precise-memory-info',
+]
 
 export const openBrowser = (): Promise<Browser> => chromium.launch({ executablePath: '/usr/bin/chromium', args })
 
@@ -36,7 +45,15 @@ export async function openBench(browser: Browser, html: string): Promise<Bench> 
     const of = (name: string) => metrics.find((each) => each.name === name)?.value ?? NaN
     const seconds = (name: string) => of(name) * 1000
     const cpu = processInfo.reduce((sum, { cpuTime }) => sum + cpuTime, 0) * 1000
-    return { task: seconds('TaskDuration'), script: seconds('ScriptDuration'), style: seconds('RecalcStyleDuration'), layout: seconds('LayoutDuration'), styleCount: of('RecalcStyleCount'), layoutCount: of('LayoutCount'), cpu }
+    return {
+      task: seconds('TaskDuration'),
+      script: seconds('ScriptDuration'),
+      style: seconds('RecalcStyleDuration'),
+      layout: seconds('LayoutDuration'),
+      styleCount: of('RecalcStyleCount'),
+      layoutCount: of('LayoutCount'),
+      cpu,
+    }
   }
   return {
     page,
@@ -68,11 +85,23 @@ export const pause = (page: Page, ms: number): Promise<void> => page.waitForTime
 export function median(values: readonly number[]): number {
   const sorted = [...values].sort((a, b) => a - b)
   const middle = sorted.length / 2
-  return sorted.length === 0 ? NaN : sorted.length % 2 ? (sorted[Math.floor(middle)] ?? NaN) : ((sorted[middle - 1] ?? NaN) + (sorted[middle] ?? NaN)) / 2
+  return sorted.length === 0
+    ? NaN
+    : sorted.length % 2
+      ? (sorted[Math.floor(middle)] ?? NaN)
+      : ((sorted[middle - 1] ?? NaN) + (sorted[middle] ?? NaN)) / 2
 }
 
 /** The medians of several costs. */
 export function medianCost(costs: readonly Cost[]): Cost {
   const of = (name: keyof Cost) => median(costs.map((cost) => cost[name]))
-  return { task: of('task'), script: of('script'), style: of('style'), layout: of('layout'), styleCount: of('styleCount'), layoutCount: of('layoutCount'), cpu: of('cpu') }
+  return {
+    task: of('task'),
+    script: of('script'),
+    style: of('style'),
+    layout: of('layout'),
+    styleCount: of('styleCount'),
+    layoutCount: of('layoutCount'),
+    cpu: of('cpu'),
+  }
 }

@@ -23,7 +23,13 @@ export interface Report {
 const here = new URL('.', import.meta.url).pathname
 
 /** Costs of several pages, each measured once a round, so that what else the machine does falls on all of them alike. */
-async function measure(browser: Browser, pages: Readonly<Record<string, string>>, moves: number, rounds: number, { between, height }: { readonly between?: (bench: Bench) => Promise<void>; readonly height?: number } = {}): Promise<Readonly<Record<string, Cost>>> {
+async function measure(
+  browser: Browser,
+  pages: Readonly<Record<string, string>>,
+  moves: number,
+  rounds: number,
+  { between, height }: { readonly between?: (bench: Bench) => Promise<void>; readonly height?: number } = {},
+): Promise<Readonly<Record<string, Cost>>> {
   const costs: Record<string, Cost[]> = {}
   for (let round = 0; round < rounds; round++) {
     for (const [name, html] of Object.entries(pages)) {
@@ -46,7 +52,10 @@ function costTable(costs: Readonly<Record<string, Cost>>, moves: number): readon
   return [
     '| per move | task ms | script ms | style ms | layout ms | style recalculations | CPU of all processes ms |',
     '|---|---:|---:|---:|---:|---:|---:|',
-    ...Object.entries(costs).map(([name, cost]) => `| ${name} | ${cell(cost.task)} | ${cell(cost.script)} | ${cell(cost.style)} | ${cell(cost.layout)} | ${cell(cost.styleCount)} | ${cell(cost.cpu)} |`),
+    ...Object.entries(costs).map(
+      ([name, cost]) =>
+        `| ${name} | ${cell(cost.task)} | ${cell(cost.script)} | ${cell(cost.style)} | ${cell(cost.layout)} | ${cell(cost.styleCount)} | ${cell(cost.cpu)} |`,
+    ),
   ]
 }
 
@@ -56,7 +65,18 @@ const plainGlow = { edgePx: 0, reachPx: 110, sizePx: 220, surfacePercent: 40, li
 /** A grid of cards lit by one pointer. */
 export async function compareGrid(browser: Browser, count: number, moves = 300, rounds = 3): Promise<Report> {
   const page = (source: { readonly css: string; readonly js: string }) => gridPage({ count, sizePx: 90, gapPx: 12 }, source)
-  const costs = await measure(browser, { '(a) usual': page(byHand('glow-usual')), "(a') once a frame": page(byHand('glow-frames')), '(b) ours': page(exported([kindFigure('glow', plainGlow)])), "(b') ours, with edges and a soft spring": page(exported([kindFigure('glow')])), '(c) floor': page(byHand('glow-floor')) }, moves, rounds)
+  const costs = await measure(
+    browser,
+    {
+      '(a) usual': page(byHand('glow-usual')),
+      "(a') once a frame": page(byHand('glow-frames')),
+      '(b) ours': page(exported([kindFigure('glow', plainGlow)])),
+      "(b') ours, with edges and a soft spring": page(exported([kindFigure('glow')])),
+      '(c) floor': page(byHand('glow-floor')),
+    },
+    moves,
+    rounds,
+  )
   const of = (name: string) => costs[name] ?? medianCost([])
   const [usual, frames, ours, floor] = [of('(a) usual'), of("(a') once a frame"), of('(b) ours'), of('(c) floor')]
   return {
@@ -77,7 +97,9 @@ export async function compareGrid(browser: Browser, count: number, moves = 300, 
 export async function comparePageSize(browser: Browser, moves = 200, rounds = 3): Promise<Report> {
   const page = (others: number) => gridPage({ count: 12, others, sizePx: 90, gapPx: 12 }, exported([kindFigure('glow', plainGlow)]))
   const sizes = [100, 1000, 5000] as const
-  const costs = await measure(browser, Object.fromEntries(sizes.map((size) => [`${size} elements`, page(size - 50)])), moves, rounds, { height: 100 })
+  const costs = await measure(browser, Object.fromEntries(sizes.map((size) => [`${size} elements`, page(size - 50)])), moves, rounds, {
+    height: 100,
+  })
   const of = (size: number) => costs[`${size} elements`] ?? medianCost([])
   return {
     title: `The same 12 cards on pages of 100, 1,000 and 5,000 elements, ${moves} moves`,
@@ -111,7 +133,16 @@ export async function compareGrain(browser: Browser, moves = 300, rounds = 3): P
     const { css, js } = exported([kindFigure('grain-light', { follow: { kind: 'direct' }, ...changes }, '.ground')])
     return `<!doctype html><meta charset="utf-8"><title>bench</title><style>body{margin:0} .ground{height:720px;color:#fff}${css}${more}</style><section class="ground">Grain</section><script>{\n${js}\n}</script>`
   }
-  const costs = await measure(browser, { 'without grain': page({}, '.grain-light-1-specks { background: none !important }'), 'with grain': page({}), 'with the finest grain of five octaves': page({ fineness: 2, detail: 5 }) }, moves, rounds)
+  const costs = await measure(
+    browser,
+    {
+      'without grain': page({}, '.grain-light-1-specks { background: none !important }'),
+      'with grain': page({}),
+      'with the finest grain of five octaves': page({ fineness: 2, detail: 5 }),
+    },
+    moves,
+    rounds,
+  )
   const of = (name: string) => costs[name] ?? medianCost([])
   const [without, plain, finest] = [of('without grain'), of('with grain'), of('with the finest grain of five octaves')]
   return {
@@ -127,10 +158,15 @@ export async function compareGrain(browser: Browser, moves = 300, rounds = 3): P
 /** One tilting card with smoothing. */
 export async function compareTilt(browser: Browser, moves = 300, rounds = 3): Promise<Report> {
   const counting = `<script>window.asked = 0; for (const name of ['requestAnimationFrame', 'setTimeout', 'setInterval']) { const own = window[name].bind(window); window[name] = (...given) => (window.asked++, own(...given)) }</script>`
-  const page = (source: { readonly css: string; readonly js: string }) => gridPage({ count: 1, sizePx: 500 }, source).replace('<script>', `${counting}<script>`)
+  const page = (source: { readonly css: string; readonly js: string }) =>
+    gridPage({ count: 1, sizePx: 500 }, source).replace('<script>', `${counting}<script>`)
   const idle: Record<string, number> = {}
   const names = ['(a) usual', '(b) ours', '(c) floor'] as const
-  const pages = { '(a) usual': page(byHand('tilt-usual')), '(b) ours': page(exported([figureOf('lean')])), '(c) floor': page(byHand('tilt-floor')) }
+  const pages = {
+    '(a) usual': page(byHand('tilt-usual')),
+    '(b) ours': page(exported([figureOf('lean')])),
+    '(c) floor': page(byHand('tilt-floor')),
+  }
   let turn = 0
   const between = async ({ page: open }: Bench) => {
     await pause(open, 1500)
@@ -197,7 +233,11 @@ export async function compareMixed(browser: Browser, moves = 10_000): Promise<Re
     ],
     aims: [
       { words: 'forced layouts after warm-up', measured: forced, most: 0 },
-      { words: 'forced layouts that the count misses where they are known to be (0 is none missed)', measured: forcedByHand > 0 ? 0 : 1, most: 0 },
+      {
+        words: 'forced layouts that the count misses where they are known to be (0 is none missed)',
+        measured: forcedByHand > 0 ? 0 : 1,
+        most: 0,
+      },
       { words: 'heap grown, KB', measured: grown / 1024, most: 50 },
       { words: 'figures that failed', measured: failures.length, most: 0 },
     ],
@@ -229,7 +269,11 @@ interface TraceEvent {
 function countForced(events: readonly TraceEvent[]): number {
   const whole = events.filter(({ ph }) => ph === 'X')
   const scripts = whole.filter(({ name }) => name === 'FunctionCall' || name === 'FireAnimationFrame' || name === 'EventDispatch')
-  return whole.filter(({ name, ts, tid }) => (name === 'Layout' || name === 'UpdateLayoutTree') && scripts.some((script) => script.tid === tid && ts > script.ts && ts < script.ts + (script.dur ?? 0))).length
+  return whole.filter(
+    ({ name, ts, tid }) =>
+      (name === 'Layout' || name === 'UpdateLayoutTree') &&
+      scripts.some((script) => script.tid === tid && ts > script.ts && ts < script.ts + (script.dur ?? 0)),
+  ).length
 }
 
 /** Whether the frame after an input event carries the `direct` value. */
@@ -252,12 +296,18 @@ export async function compareInputToPaint(browser: Browser, moves = 300): Promis
   await pause(bench.page, 100)
   const { hits, moves: heard } = await bench.page.evaluate(() => (window as unknown as { seen: { hits: number; moves: number } }).seen)
   await bench.page.close()
-  return { title: `Input to paint, ${heard} moves`, lines: [`The frame after the event carried the pointer's own place in ${hits} of ${heard} moves.`], aims: [{ words: 'moves that the next frame missed, of 100', measured: (100 * (heard - hits)) / heard, most: 1 }] }
+  return {
+    title: `Input to paint, ${heard} moves`,
+    lines: [`The frame after the event carried the pointer's own place in ${hits} of ${heard} moves.`],
+    aims: [{ words: 'moves that the next frame missed, of 100', measured: (100 * (heard - hits)) / heard, most: 1 }],
+  }
 }
 
 /** Mapping steps in a worker of the browser. */
 export async function compareEvaluation(browser: Browser, rounds = 5): Promise<Report> {
-  const source = buildSync({ entryPoints: [`${here}evaluation.ts`], bundle: true, write: false, format: 'iife', target: 'es2022' }).outputFiles[0]?.text ?? ''
+  const source =
+    buildSync({ entryPoints: [`${here}evaluation.ts`], bundle: true, write: false, format: 'iife', target: 'es2022' }).outputFiles[0]
+      ?.text ?? ''
   const page = await browser.newPage()
   const times = await page.evaluate(
     async ([code, count]) => {
@@ -281,7 +331,9 @@ export async function compareEvaluation(browser: Browser, rounds = 5): Promise<R
   const steps = 10_000 * 30
   return {
     title: 'Evaluation: a trace of 10 s at 1000 Hz through 30 mappings, in a worker',
-    lines: [`${ms.toFixed(0)} ms, ${((steps / ms) * 1e-3).toFixed(2)} million mapping steps a second on one core (median of ${rounds} rounds).`],
+    lines: [
+      `${ms.toFixed(0)} ms, ${((steps / ms) * 1e-3).toFixed(2)} million mapping steps a second on one core (median of ${rounds} rounds).`,
+    ],
     aims: [
       { words: 'ms for the trace', measured: ms, most: 300 },
       { words: 'ms for a million steps', measured: (ms / steps) * 1e6, most: 500 },
@@ -291,7 +343,9 @@ export async function compareEvaluation(browser: Browser, rounds = 5): Promise<R
 
 /** What choosing could mean, for everything under a pointer on a page of 5,000 elements: our worker beside the browser's own walk. */
 export async function compareSearch(browser: Browser, rounds = 9): Promise<Report> {
-  const source = buildSync({ entryPoints: [`${here}search.ts`], bundle: true, write: false, format: 'iife', target: 'es2022' }).outputFiles[0]?.text ?? ''
+  const source =
+    buildSync({ entryPoints: [`${here}search.ts`], bundle: true, write: false, format: 'iife', target: 'es2022' }).outputFiles[0]?.text ??
+    ''
   const html = searchedPage()
   const page = await browser.newPage()
   await page.setContent(html)
@@ -333,7 +387,8 @@ export async function compareSearch(browser: Browser, rounds = 9): Promise<Repor
 
 /** Nested wrappers, repeats, generated and lasting classes: 5,000 elements. */
 function searchedPage(): string {
-  const card = (n: number) => `<article class="card c${n.toString(36)}x9"><div class="inner"><figure class="picture"><img alt=""></figure><div class="copy"><h3><span>t</span></h3><p>a</p><p class="last">b</p></div></div></article>`
+  const card = (n: number) =>
+    `<article class="card c${n.toString(36)}x9"><div class="inner"><figure class="picture"><img alt=""></figure><div class="copy"><h3><span>t</span></h3><p>a</p><p class="last">b</p></div></div></article>`
   return `<!doctype html><main>${Array.from({ length: 10 }, (_, s) => `<section class="part part-${s}"><div class="wrap"><div class="grid">${Array.from({ length: 55 }, (__, n) => card(s * 55 + n)).join('')}</div></div></section>`).join('')}</main>`
 }
 
@@ -349,7 +404,9 @@ export function compareSizes(): Report {
   const most = gzippedSize(scriptAtMost([kindFigure('tilt')]))
   const all = gzippedSize(scriptOf(seven))
   const free = gzippedSize(scriptOf(every))
-  const hand: Readonly<Record<string, number>> = Object.fromEntries(['tilt', 'glow', 'spotlight', 'seven'].map((name) => [name, gzippedSize(handOf(`hand-${name}`))]))
+  const hand: Readonly<Record<string, number>> = Object.fromEntries(
+    ['tilt', 'glow', 'spotlight', 'seven'].map((name) => [name, gzippedSize(handOf(`hand-${name}`))]),
+  )
   return {
     title: 'Size, minified and gzipped, with data',
     lines: [
@@ -385,7 +442,10 @@ export async function compareToggling(browser: Browser, seconds = 4): Promise<Re
     const rounds: Cost[] = []
     for (let round = 0; round < 3; round++) {
       const bench = await openBench(browser, gridPage({ count: 100, others: 10 }, { css, js: `${js}\n${busy}` }))
-      await moveAlong(bench, [[100, 100], [140, 120]])
+      await moveAlong(bench, [
+        [100, 100],
+        [140, 120],
+      ])
       await pause(bench.page, 1200)
       rounds.push(await bench.cost(() => pause(bench.page, seconds * 1000)))
       await bench.page.close()
@@ -396,16 +456,20 @@ export async function compareToggling(browser: Browser, seconds = 4): Promise<Re
   const ours = (name: string) => Math.max(0, ((costs[name]?.script ?? NaN) - bare) / seconds)
   return {
     title: 'A page that changes a class 20 times a second, 100 cards, the pointer at rest',
-    lines: ['| in each second | script ms | style ms |', '|---|---:|---:|', ...Object.entries(costs).map(([name, { script, style }]) => `| ${name} | ${(script / seconds).toFixed(2)} | ${(style / seconds).toFixed(2)} |`)],
-    aims: [
-      { words: 'script of ours in each second, ms', measured: ours('tilt'), most: 2 },
+    lines: [
+      '| in each second | script ms | style ms |',
+      '|---|---:|---:|',
+      ...Object.entries(costs).map(
+        ([name, { script, style }]) => `| ${name} | ${(script / seconds).toFixed(2)} | ${(style / seconds).toFixed(2)} |`,
+      ),
     ],
+    aims: [{ words: 'script of ours in each second, ms', measured: ours('tilt'), most: 2 }],
   }
 }
 
 /** An aim in words, with what came of it. */
 export function tellAim({ words, measured, most }: Aim): string {
-  const shown = (value: number) => (Number.isInteger(value) ? String(value) : value < 0.5 && value > 0 ? `1/${(1 / value).toFixed(1)}` : value.toFixed(2))
+  const shown = (value: number) =>
+    Number.isInteger(value) ? String(value) : value < 0.5 && value > 0 ? `1/${(1 / value).toFixed(1)}` : value.toFixed(2)
   return `${measured <= most ? 'reached' : 'MISSED'}: ${words} ${shown(measured)} (aim: at most ${shown(most)})`
 }
-

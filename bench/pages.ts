@@ -15,26 +15,46 @@ const fragments = readFragments(`${here}..`)
 /** A rig of `bench/rigs` as a figure; `select` replaces `.card` in it. */
 export function figureOf(name: string, number = 1, select = '.card'): Figure {
   const text = readFileSync(`${here}rigs/${name}.json`, 'utf8').replaceAll('".card"', JSON.stringify(select))
-  return { number, names: { title: `Effect ${number}, ${name}`, name: number === 1 ? name : `${name}-${number}` }, rig: readRig(JSON.parse(text)), sentence: `The rig ${name}.` }
+  return {
+    number,
+    names: { title: `Effect ${number}, ${name}`, name: number === 1 ? name : `${name}-${number}` },
+    rig: readRig(JSON.parse(text)),
+    sentence: `The rig ${name}.`,
+  }
 }
 
 /** An effect of a kind as a figure: as it is from the start, with changes. */
 export function kindFigure(kind: string, changes: object = {}, select = '.card', number = 1): Figure {
   const found = findKind(kind)
   if (!found) throw new Error(`There is no kind "${kind}".`)
-  const rig = found.expand({ ...(found.defaults as object), ...changes }, select, Object.fromEntries(found.roles(found.defaults).slice(1).map(({ id }) => [id, `${select} h2`])))
+  const rig = found.expand(
+    { ...(found.defaults as object), ...changes },
+    select,
+    Object.fromEntries(
+      found
+        .roles(found.defaults)
+        .slice(1)
+        .map(({ id }) => [id, `${select} h2`]),
+    ),
+  )
   return { number, names: { title: `Effect ${number}, ${kind}`, name: `${kind}-${number}` }, rig, sentence: `The kind ${kind}.` }
 }
 
 /** Stylesheet and script of figures as they leave for a plain page, or for one of which this is known. */
-export const exported = (figures: readonly Figure[], facts: Facts = plainFacts): { readonly css: string; readonly js: string } => ({ css: writeStylesheet(figures, [], facts), js: compile(figures, facts, fragments) })
+export const exported = (figures: readonly Figure[], facts: Facts = plainFacts): { readonly css: string; readonly js: string } => ({
+  css: writeStylesheet(figures, [], facts),
+  js: compile(figures, facts, fragments),
+})
 
 /** A page with scripts of its own, which may bring elements and listen. */
 export const busyFacts: Facts = { ...plainFacts, hasLateElements: true, hasOwnCode: true }
 
 /** A script that was written by hand. */
 export const byHand = (name: string): { readonly css: string; readonly js: string } => ({
-  css: name === 'glow-floor' ? '.light { visibility: hidden; position: absolute; inset: 0; overflow: clip; border-radius: inherit; pointer-events: none } .pool { position: absolute; left: -110px; top: -110px; width: 220px; height: 220px; transform: translate(-300px, -300px); background: radial-gradient(closest-side, rgb(255 214 140 / 0.4), transparent) }' : '',
+  css:
+    name === 'glow-floor'
+      ? '.light { visibility: hidden; position: absolute; inset: 0; overflow: clip; border-radius: inherit; pointer-events: none } .pool { position: absolute; left: -110px; top: -110px; width: 220px; height: 220px; transform: translate(-300px, -300px); background: radial-gradient(closest-side, rgb(255 214 140 / 0.4), transparent) }'
+      : '',
   js: readFileSync(`${here}baselines/${name}.js`, 'utf8'),
 })
 
@@ -45,7 +65,8 @@ export const readable = (figures: readonly Figure[]): string => compile(figures,
 export const scriptOf = (figures: readonly Figure[]): string => minifyScript(readable(figures))
 
 /** A script with all that it may have to allow for, and that can be asked of it; minified. */
-export const scriptAtMost = (figures: readonly Figure[], leaving: Leaving = { takesOff: true }): string => minifyScript(compile(figures, worstFacts, fragments, leaving))
+export const scriptAtMost = (figures: readonly Figure[], leaving: Leaving = { takesOff: true }): string =>
+  minifyScript(compile(figures, worstFacts, fragments, leaving))
 
 /** A script that a good hand wrote for the same, minified. */
 export const handOf = (name: string): string => minifyScript(byHand(name).js)
@@ -59,7 +80,10 @@ interface Grid {
 }
 
 /** A page with a grid of cards in the window of 1280 x 720. */
-export function gridPage({ count, others = 0, sizePx = 60, gapPx = 4 }: Grid, { css, js }: { readonly css: string; readonly js: string }): string {
+export function gridPage(
+  { count, others = 0, sizePx = 60, gapPx = 4 }: Grid,
+  { css, js }: { readonly css: string; readonly js: string },
+): string {
   const cards = Array.from({ length: count }, (_, i) => `<div class="card c${i}"><h2>${i}</h2><p>text</p></div>`).join('')
   return `<!doctype html><meta charset="utf-8"><title>bench</title><style>
     body { margin: 0; background: #23262b; color: #ccc; font: 11px sans-serif }

@@ -5,7 +5,21 @@ import { cpus, totalmem } from 'node:os'
 import type { Browser } from '@playwright/test'
 import { openBrowser } from './browser'
 import { openHouse } from '../e2e/support/house'
-import { compareEvaluation, compareGrain, compareGrid, compareInputToPaint, compareMixed, comparePageSize, compareSearch, compareToggling, compareSizes, compareSpotlight, compareTilt, tellAim, type Report } from './comparisons'
+import {
+  compareEvaluation,
+  compareGrain,
+  compareGrid,
+  compareInputToPaint,
+  compareMixed,
+  comparePageSize,
+  compareSearch,
+  compareToggling,
+  compareSizes,
+  compareSpotlight,
+  compareTilt,
+  tellAim,
+  type Report,
+} from './comparisons'
 import { compareStudio } from './studio'
 
 /** The comparisons in the order of the file, by the names that the command line takes. */
@@ -38,14 +52,26 @@ const marked = (name: string) => `<!-- ${name} -->`
 /** The text of each part as the file has it now. */
 function partsBefore(): ReadonlyMap<string, string> {
   const text = existsSync(file) ? readFileSync(file, 'utf8') : ''
-  return new Map(Object.keys(parts).flatMap((name) => {
-    const [, from] = text.split(`${marked(name)}\n`)
-    return from === undefined ? [] : [[name, from.split(/^(?:<!-- |## Why)/m)[0] ?? '']]
-  }))
+  return new Map(
+    Object.keys(parts).flatMap((name) => {
+      const [, from] = text.split(`${marked(name)}\n`)
+      return from === undefined ? [] : [[name, from.split(/^(?:<!-- |## Why)/m)[0] ?? '']]
+    }),
+  )
 }
 
 function tell({ title, lines, aims }: Report, name: string): string {
-  return [`## ${title}`, '', ...lines, '', ...aims.map((aim) => `* ${tellAim(aim)}`), '', `(\`npm run bench -- ${name}\` runs this alone.)`, '', ''].join('\n')
+  return [
+    `## ${title}`,
+    '',
+    ...lines,
+    '',
+    ...aims.map((aim) => `* ${tellAim(aim)}`),
+    '',
+    `(\`npm run bench -- ${name}\` runs this alone.)`,
+    '',
+    '',
+  ].join('\n')
 }
 
 const asked = process.argv.slice(2)
@@ -65,7 +91,15 @@ for (const [name, compare] of Object.entries(parts)) {
   told.set(name, text)
 }
 await browser.close()
-const head = ['# What it costs', '', 'Written by `npm run bench`. Each comparison runs side by side in one run, with real input events and the counters of the browser itself; figures are medians of several rounds. The ratios are what counts; times are those of one machine:', '', machine, '', ''].join('\n')
+const head = [
+  '# What it costs',
+  '',
+  'Written by `npm run bench`. Each comparison runs side by side in one run, with real input events and the counters of the browser itself; figures are medians of several rounds. The ratios are what counts; times are those of one machine:',
+  '',
+  machine,
+  '',
+  '',
+].join('\n')
 const why = [
   '## Why aims are missed',
   '',
@@ -74,5 +108,12 @@ const why = [
   '* Size: the hand-written models know one effect, and write what it needs where it is needed. Ours are put together from parts that know any number: a place has a list of followers where the model has `x` and `y`, elements are asked which of them has the pointer where the model asks its one card, and what is measured is kept in a map. That is 0.4 KB and 80 lines for one tilt; it is why seven kinds are 1.2 KB more than the model for them, and not seven times 0.4 (docs/decisions/018-the-studio-plays-what-leaves.md). What a rig by hand can use beside that (looks, chains, zones, curves of colour) has no model.',
   '',
 ].join('\n')
-writeFileSync(file, head + Object.keys(parts).flatMap((name) => (told.has(name) ? [`${marked(name)}\n${told.get(name) ?? ''}`] : [])).join('') + why)
+writeFileSync(
+  file,
+  head +
+    Object.keys(parts)
+      .flatMap((name) => (told.has(name) ? [`${marked(name)}\n${told.get(name) ?? ''}`] : []))
+      .join('') +
+    why,
+)
 console.log('Written to bench/RESULTS.md.')

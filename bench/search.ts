@@ -15,7 +15,11 @@ addEventListener('message', ({ data }: MessageEvent<string | null>) => {
   // Twelve neighbours in the middle of the page: pictures, texts and all that wraps them.
   const middle = Math.floor(elementsOf(pages.get('page')?.tree ?? readTree('')).length / 2)
   const begun = performance.now()
-  const rungs = answerQuestion(pages, { ask: 'rungs', page: 'page', numbers: Array.from({ length: 12 }, (_, i) => middle + i) }) as readonly Rung[]
+  const rungs = answerQuestion(pages, {
+    ask: 'rungs',
+    page: 'page',
+    numbers: Array.from({ length: 12 }, (_, i) => middle + i),
+  }) as readonly Rung[]
   const ms = performance.now() - begun
   postMessage({ ms, selects: rungs.flatMap(({ choices }) => choices.map(({ select }) => select)) })
 })

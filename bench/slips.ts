@@ -142,7 +142,9 @@ const rows = slips.map(([name, text, slip]) => {
 })
 const missed = rows.filter(({ caught }) => !caught)
 const code = (text: string) => (text === '' ? 'nothing' : `\`${text.replaceAll('|', '\\|')}\``)
-writeFileSync(`${root}bench/SLIPS.md`, `# Slips
+writeFileSync(
+  `${root}bench/SLIPS.md`,
+  `# Slips
 
 ${rows.length} slips, planted one at a time in what scripts are compiled from; ${rows.length - missed.length} are caught by random rigs played against
 evaluate(), within ${tries * 4} cases (\`npx tsx bench/slips.ts\`). \`npm test\` plays 2,000.
@@ -150,5 +152,6 @@ evaluate(), within ${tries * 4} cases (\`npx tsx bench/slips.ts\`). \`npm test\`
 | in | instead of | stood | caught after | by |
 |---|---|---|---:|---|
 ${rows.map(({ name, text, slip, caught }) => `| ${name} | ${code(text)} | ${code(slip)} | ${caught ? caught.after : '**not**'} | ${caught?.how ?? ''} |`).join('\n')}
-`)
+`,
+)
 console.log(`${rows.length} slips, ${missed.length} not caught`)

@@ -15,7 +15,14 @@ const html = `<!doctype html><html lang="en"><head><title>Twenty</title><style>
   .card { height: 76px; padding: 4px; background: #e4e7e1 }
 </style></head><body>${Array.from({ length: 170 }, (_, i) => `<article class="card sort-${i % count}"><h3>Card ${i}</h3><p>Some <b>words</b> in it</p><a href="#x">a link</a></article>`).join('')}</body></html>`
 
-const effects = Array.from({ length: count }, (_, i) => ({ id: `e${i}`, kind: 'tilt', name: `Lean ${i}`, select: `.sort-${i}`, noun: 'each card', settings: { ...tiltDefaults, acrossDeg: 9 } }))
+const effects = Array.from({ length: count }, (_, i) => ({
+  id: `e${i}`,
+  kind: 'tilt',
+  name: `Lean ${i}`,
+  select: `.sort-${i}`,
+  noun: 'each card',
+  settings: { ...tiltDefaults, acrossDeg: 9 },
+}))
 
 /** What is noted in the window of the studio and in that of the page, on one clock (ms since 1970). */
 interface Noted {
@@ -35,11 +42,24 @@ async function note(page: Page): Promise<void> {
     Object.assign(window, { noted })
     const now = () => performance.timeOrigin + performance.now()
     if (window.top === window) {
-      Object.assign(window, { __REACT_DEVTOOLS_GLOBAL_HOOK__: { supportsFiber: true, checkDCE: () => undefined, inject: () => 1, onCommitFiberRoot: () => noted.commits++, onCommitFiberUnmount: () => undefined } })
+      Object.assign(window, {
+        __REACT_DEVTOOLS_GLOBAL_HOOK__: {
+          supportsFiber: true,
+          checkDCE: () => undefined,
+          inject: () => 1,
+          onCommitFiberRoot: () => noted.commits++,
+          onCommitFiberUnmount: () => undefined,
+        },
+      })
       // After React has heard the step: what the word says then.
       addEventListener('pointermove', () => {
         const t = now()
-        queueMicrotask(() => noted.steps.push({ t, value: Number(document.querySelector('[role=spinbutton][aria-label="The angle"]')?.getAttribute('aria-valuenow')) }))
+        queueMicrotask(() =>
+          noted.steps.push({
+            t,
+            value: Number(document.querySelector('[role=spinbutton][aria-label="The angle"]')?.getAttribute('aria-valuenow')),
+          }),
+        )
       })
     } else {
       const look = () => {
@@ -89,7 +109,8 @@ export async function framesToShow(browser: Browser, house: House, steps = 100):
   const told = await page.evaluate(() => (window as unknown as { noted: Noted }).noted.steps)
   const frames = await frameOf(page).evaluate(() => (window as unknown as { noted: Noted }).noted.frames)
   await page.close()
-  if (told.length < steps * 0.9 || frames.length === 0) throw new Error(`Only ${told.length} of ${steps} steps were noted, and ${frames.length} frames.`)
+  if (told.length < steps * 0.9 || frames.length === 0)
+    throw new Error(`Only ${told.length} of ${steps} steps were noted, and ${frames.length} frames.`)
   let before = NaN
   return told.flatMap(({ t }, i) => {
     // What the step came to is what the page shows next that is new.
@@ -126,7 +147,9 @@ export async function commitsOfMoves(browser: Browser, house: House, moves = 200
 async function timesToOpen(browser: Browser, house: House, rounds = 5): Promise<{ readonly ours: number; readonly bare: number }> {
   const address = await house.addSite('bench-open', html, effects.slice(0, 1))
   const [row] = await house.query('SELECT document FROM sites WHERE id = ?', ['bench-open'])
-  const site = (typeof row?.document === 'string' ? JSON.parse(row.document) : row?.document) as { pages: { id: string; name: string; source: string }[] }
+  const site = (typeof row?.document === 'string' ? JSON.parse(row.document) : row?.document) as {
+    pages: { id: string; name: string; source: string }[]
+  }
   for (let i = 1; i < 10; i++) {
     const other = html.replaceAll('Card ', `Tile ${i} `)
     const source = createHash('sha256').update(other).digest('hex')
@@ -183,13 +206,20 @@ async function timesToTry(browser: Browser, house: House, recipes = 8): Promise<
     addEventListener('message', ({ data }: MessageEvent<{ type?: string }>) => {
       if (data.type === 'play') noted.plays.push(now())
     })
-    addEventListener('pointerover', ({ target }) => (target as Element).closest('section[aria-label="Recipes"] button') && noted.touched.push(now()), true)
+    addEventListener(
+      'pointerover',
+      ({ target }) => (target as Element).closest('section[aria-label="Recipes"] button') && noted.touched.push(now()),
+      true,
+    )
   })
   await page.goto(await house.addSite('bench-try', cardsPage))
   const frame = await stageOf(page)
   await page.keyboard.press('p')
   await clickOnPage(page, frame, '.card:nth-child(2) h2')
-  const buttons = page.getByRole('region', { name: 'Recipes' }).getByRole('button').filter({ has: page.locator('div') })
+  const buttons = page
+    .getByRole('region', { name: 'Recipes' })
+    .getByRole('button')
+    .filter({ has: page.locator('div') })
   await buttons.first().waitFor()
   // A designer looks before touching.
   await page.waitForTimeout(6000)

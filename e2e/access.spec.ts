@@ -8,7 +8,11 @@ import { tuningEffects, tuningPage } from './support/tuning-page'
 /** What axe finds in the studio itself; the designer's page in its frame is not ours to judge. */
 async function findings(page: Page): Promise<string[]> {
   // Its other mode opens a second page to sum up, and leaves the frame of this one asleep in a headless browser.
-  const { violations } = await new AxeBuilder({ page }).setLegacyMode(true).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).exclude('iframe').analyze()
+  const { violations } = await new AxeBuilder({ page })
+    .setLegacyMode(true)
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .exclude('iframe')
+    .analyze()
   return violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`)
 }
 
@@ -37,7 +41,10 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.getByRole('group', { name: 'What to do with it' }).getByRole('button', { name: 'Markup' }).click()
     expect(await findings(page)).toEqual([])
     await page.keyboard.press('Escape')
-    for (const [key, name] of [['g', 'Pages'], ['m', 'Markup']] as const) {
+    for (const [key, name] of [
+      ['g', 'Pages'],
+      ['m', 'Markup'],
+    ] as const) {
       await page.keyboard.press(key)
       await expect(page.getByRole('complementary', { name })).toBeVisible()
       if (name === 'Markup') await expect(page.getByRole('textbox', { name: 'HTML of the page' })).toBeVisible()
@@ -62,9 +69,15 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.emulateMedia({ colorScheme })
     await page.goto(await house.addSite(`access-tuning-${colorScheme}`, tuningPage, tuningEffects))
     const frame = await stageOf(page)
-    await page.getByRole('button', { name: /^How x follows|^How it follows/ }).first().click()
+    await page
+      .getByRole('button', { name: /^How x follows|^How it follows/ })
+      .first()
+      .click()
     expect(await findings(page)).toEqual([])
-    await page.getByRole('button', { name: /^Wash over the wall/ }).first().click()
+    await page
+      .getByRole('button', { name: /^Wash over the wall/ })
+      .first()
+      .click()
     expect(await findings(page)).toEqual([])
     await page.getByRole('button', { name: /^Colour of stop/ }).click()
     await expect(page.getByText('On this page')).toBeVisible()
@@ -93,7 +106,10 @@ for (const colorScheme of ['light', 'dark'] as const) {
   })
 }
 
-test('the newcomer finds everything by keyboard: the first stop is a way to point, and a menu opens and closes', async ({ page, house }) => {
+test('the newcomer finds everything by keyboard: the first stop is a way to point, and a menu opens and closes', async ({
+  page,
+  house,
+}) => {
   await page.goto(await house.addSite('keyboard', cardsPage, [tiltOnCards()]))
   await stageOf(page)
   const away = page.getByRole('button', { name: 'When away: it lies flat' })

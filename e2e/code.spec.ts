@@ -6,7 +6,10 @@ import { cardBox, cardsPage, leanOf, stageOf, tiltOnCards } from './support/stag
 /** What a script counts on is weighed by compiling it a dozen times, ms. */
 const weighMs = 20_000
 
-test('what the script counts on is one list with what each entry weighs; what is asked of it is in the script, in the export, and undone in one step', async ({ page, house }, info) => {
+test('what the script counts on is one list with what each entry weighs; what is asked of it is in the script, in the export, and undone in one step', async ({
+  page,
+  house,
+}, info) => {
   const url = await house.addSite('counts', cardsPage, [tiltOnCards()])
   await page.goto(url)
   await stageOf(page)
@@ -19,7 +22,9 @@ test('what the script counts on is one list with what each entry weighs; what is
   await expect(list.getByRole('listitem')).toHaveCount(9, { timeout: weighMs })
   // The cards have borders, so the script allows for them and cannot do without.
   await expect(list.getByRole('checkbox', { name: /^Borders/ })).toBeDisabled()
-  await expect(list.getByRole('listitem').filter({ hasText: 'Transitions of their own' })).toContainText(/\+\d+ bytes/, { timeout: weighMs })
+  await expect(list.getByRole('listitem').filter({ hasText: 'Transitions of their own' })).toContainText(/\+\d+ bytes/, {
+    timeout: weighMs,
+  })
   const before = await bytesOf()
   await list.getByRole('checkbox', { name: /^Taking it all off/ }).click()
   await expect(script).toContainText('const takeOff = (() => {')
@@ -39,7 +44,13 @@ test('what the script counts on is one list with what each entry weighs; what is
   await page.mouse.move(card.x + 230, card.y + 80)
   await eventually(() => leanOf(page, '.card', 1).then(({ rotateY }) => rotateY)).toBeGreaterThan(7)
   await page.evaluate('takeOff()')
-  expect(await page.evaluate(() => [...document.querySelectorAll('.card')].map((each) => each.outerHTML.replace(' style=""', '')).filter((html) => /style|data-/.test(html)))).toEqual([])
+  expect(
+    await page.evaluate(() =>
+      [...document.querySelectorAll('.card')]
+        .map((each) => each.outerHTML.replace(' style=""', ''))
+        .filter((html) => /style|data-/.test(html)),
+    ),
+  ).toEqual([])
   await page.mouse.move(card.x + 20, card.y + 20)
   await page.waitForTimeout(150)
   expect(await page.locator('[data-card-tilt]').count()).toBe(0)
@@ -85,7 +96,11 @@ test('as a module it plays by itself, and takes all of it off again', async ({ p
   // The page without its script, with the module that was read in the studio: what imports it can take it off.
   await page.setContent(readFileSync(file, 'utf8').replace(/<script type="module">[^]*?<\/script>/, ''))
   await page.mouse.move(card.x + 20, card.y + 20)
-  await page.evaluate(async (module) => Object.assign(window, await import(URL.createObjectURL(new Blob([module], { type: 'text/javascript' })))), text)
+  await page.evaluate(
+    async (module) =>
+      void Object.assign(window, (await import(URL.createObjectURL(new Blob([module], { type: 'text/javascript' })))) as object),
+    text,
+  )
   await page.mouse.move(card.x + 230, card.y + 80)
   await eventually(lean).toBeGreaterThan(7)
   await page.evaluate('takeOff()')

@@ -7,15 +7,29 @@ import { cardBox, cardsPage, leanOf, movePointer, onScreen, readLean, stageOf, t
 
 const html = `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Common</title><style>body{margin:0;height:1400px} .c{position:absolute;left:100px;top:100px;width:200px;height:160px;background:#dcd;touch-action:auto} .g{position:absolute;left:360px;top:100px;width:200px;height:160px;background:#222}</style></head><body><article class="c">A card</article><section class="g">A ground</section></body></html>`
 
-const lean = (page: Page, select = '.c') => page.locator(select).evaluate((element) => getComputedStyle(element).transform).then(readLean)
+const lean = (page: Page, select = '.c') =>
+  page
+    .locator(select)
+    .evaluate((element) => getComputedStyle(element).transform)
+    .then(readLean)
 
 test('half as strong is half the angle, and twice as strong can be more than everything', async ({ page }, info) => {
-  await openAlone(page, html, [effectOf('tilt', '.c', settingsOf('tilt', { strengthPercent: 50 })), effectOf('glow', '.g', settingsOf('glow', { strengthPercent: 200 }))], info.outputPath('page.html'))
+  await openAlone(
+    page,
+    html,
+    [
+      effectOf('tilt', '.c', settingsOf('tilt', { strengthPercent: 50 })),
+      effectOf('glow', '.g', settingsOf('glow', { strengthPercent: 200 })),
+    ],
+    info.outputPath('page.html'),
+  )
   await page.mouse.move(300, 180, { steps: 6 })
   await eventually(async () => (await lean(page)).rotateY).toBeCloseTo(4.5, 2)
   await page.mouse.move(460, 180)
   // 44 % on the surface; along the edge 90 % twice is all there can be.
-  await eventually(() => page.locator('.g-glow-edge-tile').evaluate((element) => getComputedStyle(element).backgroundImage)).toMatch(/radial-gradient/)
+  await eventually(() => page.locator('.g-glow-edge-tile').evaluate((element) => getComputedStyle(element).backgroundImage)).toMatch(
+    /radial-gradient/,
+  )
   expect(await page.locator('.g-glow-surface-tile').evaluate((element) => getComputedStyle(element).backgroundImage)).toMatch(/0\.44/)
 })
 
@@ -29,7 +43,12 @@ test('the pointer counts inside the insets only, and all of the lean lies betwee
 })
 
 test('it plays in wide windows alone: in narrow ones the page is as it was designed, and then it comes back', async ({ page }, info) => {
-  await openAlone(page, html, [effectOf('tilt', '.c', settingsOf('tilt', { windows: 'wide', fromWidthPx: 800, sheenPercent: 40 }))], info.outputPath('page.html'))
+  await openAlone(
+    page,
+    html,
+    [effectOf('tilt', '.c', settingsOf('tilt', { windows: 'wide', fromWidthPx: 800, sheenPercent: 40 }))],
+    info.outputPath('page.html'),
+  )
   await page.mouse.move(300, 180, { steps: 6 })
   await eventually(async () => (await lean(page)).rotateY).toBeCloseTo(9, 1)
   await page.setViewportSize({ width: 700, height: 720 })
@@ -45,7 +64,10 @@ test('it plays in wide windows alone: in narrow ones the page is as it was desig
 test('with reduced motion it does not play, where that is said', async ({ browser }, info) => {
   const file = info.outputPath('page.html')
   writeFileSync(file, exportAlone(html, [effectOf('glow', '.g', settingsOf('glow', { calm: 'off' }))]))
-  for (const [reducedMotion, parts] of [['reduce', 0], ['no-preference', 1]] as const) {
+  for (const [reducedMotion, parts] of [
+    ['reduce', 0],
+    ['no-preference', 1],
+  ] as const) {
     const context = await browser.newContext({ reducedMotion })
     const page = await context.newPage()
     await page.goto(`file://${file}`)
@@ -62,7 +84,8 @@ test('by finger a card answers a drag across, and lies flat once it is let go', 
   const page = await context.newPage()
   await page.goto(`file://${file}`)
   const touch = await context.newCDPSession(page)
-  const say = (type: 'touchStart' | 'touchMove' | 'touchEnd', x?: number) => touch.send('Input.dispatchTouchEvent', { type, touchPoints: x === undefined ? [] : [{ x, y: 180 }] })
+  const say = (type: 'touchStart' | 'touchMove' | 'touchEnd', x?: number) =>
+    touch.send('Input.dispatchTouchEvent', { type, touchPoints: x === undefined ? [] : [{ x, y: 180 }] })
   await say('touchStart', 200)
   for (const x of [220, 250, 280, 298]) await say('touchMove', x)
   await eventually(async () => (await lean(page)).rotateY).toBeGreaterThan(8)
@@ -73,7 +96,12 @@ test('by finger a card answers a drag across, and lies flat once it is let go', 
 })
 
 test('in narrow windows other numbers hold', async ({ page }, info) => {
-  await openAlone(page, html, [effectOf('tilt', '.c', settingsOf('tilt'), { narrow: { upToPx: 800, values: { lean: '3deg' } } })], info.outputPath('page.html'))
+  await openAlone(
+    page,
+    html,
+    [effectOf('tilt', '.c', settingsOf('tilt'), { narrow: { upToPx: 800, values: { lean: '3deg' } } })],
+    info.outputPath('page.html'),
+  )
   await page.mouse.move(300, 180, { steps: 6 })
   await eventually(async () => (await lean(page)).rotateY).toBeCloseTo(9, 1)
   await page.setViewportSize({ width: 640, height: 720 })
@@ -81,7 +109,10 @@ test('in narrow windows other numbers hold', async ({ page }, info) => {
   await eventually(async () => (await lean(page)).rotateY).toBeCloseTo(3, 1)
 })
 
-test('all of it is set in the rows: strength, an inset dragged on the page, a finger, and other numbers in narrow windows', async ({ page, house }) => {
+test('all of it is set in the rows: strength, an inset dragged on the page, a finger, and other numbers in narrow windows', async ({
+  page,
+  house,
+}) => {
   await page.goto(await house.addSite('common', cardsPage, [tiltOnCards()]))
   const frame = await stageOf(page)
   await page.getByRole('button', { name: 'More' }).click()

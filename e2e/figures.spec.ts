@@ -2,7 +2,10 @@
 import { eventually, expect, test } from './support/house'
 import { cardsPage, clickOnPage, countOfEffect, leanOf, movePointer, stageOf, tiltOnCards } from './support/stage'
 
-const both = [tiltOnCards(), { ...tiltOnCards({ acrossDeg: 4 }), id: 'second', name: 'First card only', select: '.card:nth-child(1)', noun: 'this card' }]
+const both = [
+  tiltOnCards(),
+  { ...tiltOnCards({ acrossDeg: 4 }), id: 'second', name: 'First card only', select: '.card:nth-child(1)', noun: 'this card' },
+]
 
 test('two figures on one card add up; one is turned off, or plays alone, and what is off is not exported', async ({ page, house }) => {
   await page.goto(await house.addSite('adding', cardsPage, both))
@@ -31,7 +34,11 @@ test('two figures on one card add up; one is turned off, or plays alone, and wha
 test('a figure is renamed, doubled and moved in the order, each with words for what is undone', async ({ page, house }) => {
   await page.goto(await house.addSite('order', cardsPage, both))
   await stageOf(page)
-  const figures = () => page.getByRole('navigation', { name: 'Effects' }).getByRole('button', { name: /^Effect \d/ }).evaluateAll((buttons) => buttons.map((button) => button.getAttribute('aria-label')))
+  const figures = () =>
+    page
+      .getByRole('navigation', { name: 'Effects' })
+      .getByRole('button', { name: /^Effect \d/ })
+      .evaluateAll((buttons) => buttons.map((button) => button.getAttribute('aria-label')))
   await page.getByRole('button', { name: 'More' }).click()
   await page.getByLabel('Name', { exact: true }).fill('All of them')
   await page.keyboard.press('Enter')
@@ -52,12 +59,19 @@ test('an effect is copied as text and pasted on an element of another site', asy
   await stageOf(page)
   await page.getByRole('region', { name: 'Caption of effect 1' }).click({ position: { x: 5, y: 90 } })
   await page.keyboard.press('Control+c')
-  expect(JSON.parse(await page.evaluate(() => navigator.clipboard.readText()))).toMatchObject({ format: 'glass-moth-effect/1', effect: { kind: 'tilt', settings: { acrossDeg: 17 } } })
+  expect(JSON.parse(await page.evaluate(() => navigator.clipboard.readText()))).toMatchObject({
+    format: 'glass-moth-effect/1',
+    effect: { kind: 'tilt', settings: { acrossDeg: 17 } },
+  })
   await page.goto(await house.addSite('to', cardsPage.replaceAll('class="card"', 'class="tile"').replaceAll('.card', '.tile')))
   const stage = await stageOf(page)
   await page.keyboard.press('p')
   await clickOnPage(page, stage, '.tile:nth-child(2) h2')
-  await page.getByRole('region', { name: 'Which elements' }).getByRole('button', { name: /^all 8 like it/ }).first().click()
+  await page
+    .getByRole('region', { name: 'Which elements' })
+    .getByRole('button', { name: /^all 8 like it/ })
+    .first()
+    .click()
   await page.keyboard.press('Control+v')
   await expect(page.getByRole('spinbutton', { name: 'The angle', exact: true })).toHaveAttribute('aria-valuetext', '17°')
   await eventually(() => countOfEffect(stage)).toBe(8)
@@ -67,7 +81,11 @@ test('a number takes sums and what is pasted from CSS', async ({ page, house }) 
   await page.goto(await house.addSite('sums', cardsPage, [tiltOnCards()]))
   await stageOf(page)
   const angle = page.getByRole('spinbutton', { name: 'The angle', exact: true })
-  for (const [typed, shown] of [['2 * (3 + 4)', '14°'], ['0.05turn', '18°'], ['rotateY(7deg)', '7°']] as const) {
+  for (const [typed, shown] of [
+    ['2 * (3 + 4)', '14°'],
+    ['0.05turn', '18°'],
+    ['rotateY(7deg)', '7°'],
+  ] as const) {
     await angle.focus()
     await page.keyboard.press('Enter')
     await page.keyboard.press('Control+a')
@@ -77,13 +95,19 @@ test('a number takes sums and what is pasted from CSS', async ({ page, house }) 
   }
 })
 
-test('while B is held the page is seen bare, and as it was before when it is let go; a question mark opens the sheet of keys', async ({ page, house }) => {
-  await page.goto(await house.addSite('bare', cardsPage.replace('</style>', '.card:nth-child(2) { opacity: 0; filter: blur(9px) }</style>')))
+test('while B is held the page is seen bare, and as it was before when it is let go; a question mark opens the sheet of keys', async ({
+  page,
+  house,
+}) => {
+  await page.goto(
+    await house.addSite('bare', cardsPage.replace('</style>', '.card:nth-child(2) { opacity: 0; filter: blur(9px) }</style>')),
+  )
   const stage = await stageOf(page)
-  const second = () => stage.evaluate(() => {
-    const { opacity, filter } = getComputedStyle(document.querySelectorAll('.card')[1] as Element)
-    return `${opacity} ${filter}`
-  })
+  const second = () =>
+    stage.evaluate(() => {
+      const { opacity, filter } = getComputedStyle(document.querySelectorAll('.card')[1] as Element)
+      return `${opacity} ${filter}`
+    })
   await page.keyboard.down('b')
   await eventually(second).toBe('1 none')
   await page.keyboard.up('b')
@@ -92,11 +116,18 @@ test('while B is held the page is seen bare, and as it was before when it is let
   await expect(page.getByRole('complementary', { name: 'Keys' }).getByText('this sheet')).toBeVisible()
 })
 
-test('figures are gone through by key, the code is that of one or of all, and single letters can be turned off', async ({ page, house }) => {
+test('figures are gone through by key, the code is that of one or of all, and single letters can be turned off', async ({
+  page,
+  house,
+}) => {
   await page.goto(await house.addSite('through', cardsPage, both))
   await stageOf(page)
   const caption = (number: number) => page.getByRole('region', { name: `Caption of effect ${number}` })
-  for (const [key, number] of [['n', 2], ['n', 1], ['Shift+N', 2]] as const) {
+  for (const [key, number] of [
+    ['n', 2],
+    ['n', 1],
+    ['Shift+N', 2],
+  ] as const) {
     await page.keyboard.press(key)
     await expect(caption(number)).toBeVisible()
   }
@@ -126,7 +157,7 @@ test('what a move costs is told in counts', async ({ page, house }) => {
   await stageOf(page)
   await movePointer(page, 120, 150, 2)
   await movePointer(page, 260, 220, 12)
-  const told = page.getByRole('contentinfo', { name: 'The pointer\'s thread' }).getByText(/^a move: /)
+  const told = page.getByRole('contentinfo', { name: "The pointer's thread" }).getByText(/^a move: /)
   // One card follows the pointer: it is read and written, and takes up so much of the window.
   await expect(told).toHaveText(/^a move: \d+ boxes? read, 1 written, [3-8] % drawn$/)
 })

@@ -61,7 +61,10 @@ test('a site begins with a page of the designer’s own, and what cannot be read
 test('a picture of a page wakes under the pointer', async ({ page, house }) => {
   await page.goto(house.address)
   await page.goto(house.address)
-  const card = page.getByRole('region', { name: 'Vesper Hollow', exact: true }).first().getByRole('link', { name: /The collection/ })
+  const card = page
+    .getByRole('region', { name: 'Vesper Hollow', exact: true })
+    .first()
+    .getByRole('link', { name: /The collection/ })
   await card.scrollIntoViewIfNeeded()
   const box = await card.boundingBox()
   if (!box) throw new Error('There is no picture.')
@@ -69,13 +72,27 @@ test('a picture of a page wakes under the pointer', async ({ page, house }) => {
   await eventually(() => shown() !== undefined).toBe(true)
   await shown()?.waitForSelector('glass-moth-overlay', { state: 'attached' })
   const scale = 574 / 1280
-  const plate = await shown()?.locator('.plate').first().evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
+  const plate = await shown()
+    ?.locator('.plate')
+    .first()
+    .evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
   if (!plate) throw new Error('There is no plate.')
   // The picture is loaded, and its figures come, while the pointer goes over it.
   await eventually(async () => {
-    await page.mouse.move(box.x + (plate.x + plate.width * 0.95) * scale, box.y + (plate.y + plate.height * (0.4 + Math.random() * 0.2)) * scale)
-    return shown()?.locator('.plate').first().evaluate((element) => Math.abs(new DOMMatrix(getComputedStyle(element).transform).m13))
+    await page.mouse.move(
+      box.x + (plate.x + plate.width * 0.95) * scale,
+      box.y + (plate.y + plate.height * (0.4 + Math.random() * 0.2)) * scale,
+    )
+    return shown()
+      ?.locator('.plate')
+      .first()
+      .evaluate((element) => Math.abs(new DOMMatrix(getComputedStyle(element).transform).m13))
   }).toBeGreaterThan(0.1)
   await page.mouse.move(5, 5)
-  await eventually(() => shown()?.locator('.plate').first().evaluate((element) => Math.abs(new DOMMatrix(getComputedStyle(element).transform).m13))).toBeLessThan(0.001)
+  await eventually(() =>
+    shown()
+      ?.locator('.plate')
+      .first()
+      .evaluate((element) => Math.abs(new DOMMatrix(getComputedStyle(element).transform).m13)),
+  ).toBeLessThan(0.001)
 })

@@ -8,7 +8,8 @@ import { clickOnPage, movePointer, readLean, stageOf } from './support/stage'
 
 const role = (select: string) => ({ select, noun: 'a layer' })
 
-const place = (x: number, y: number, width: number, height: number) => `position: absolute; left: ${x}px; top: ${y}px; width: ${width}px; height: ${height}px`
+const place = (x: number, y: number, width: number, height: number) =>
+  `position: absolute; left: ${x}px; top: ${y}px; width: ${width}px; height: ${height}px`
 
 const html = `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><title>Kinds</title>
@@ -36,11 +37,20 @@ const effects = [
   effectOf('drift', '.d', settingsOf('drift'), { roles: { 'layer-1': role('.near'), 'layer-2': role('.far') } }),
   effectOf('follow', '.m', settingsOf('follow')),
   effectOf('fold', '.h', settingsOf('fold')),
-  effectOf('tilt', '.c', settingsOf('tilt', { layers: [{ id: 'layer-1', heightPx: 36 }], sheenPercent: 18, shadowPx: 10, shadowSoftPx: 20 }), { roles: { 'layer-1': role('.top') } }),
+  effectOf(
+    'tilt',
+    '.c',
+    settingsOf('tilt', { layers: [{ id: 'layer-1', heightPx: 36 }], sheenPercent: 18, shadowPx: 10, shadowSoftPx: 20 }),
+    { roles: { 'layer-1': role('.top') } },
+  ),
 ]
 
 type Surface = Page | Frame
-const styleOf = (surface: Surface, select: string, property: string, index = 0) => surface.locator(select).nth(index).evaluate((element, name) => getComputedStyle(element).getPropertyValue(name), property)
+const styleOf = (surface: Surface, select: string, property: string, index = 0) =>
+  surface
+    .locator(select)
+    .nth(index)
+    .evaluate((element, name) => getComputedStyle(element).getPropertyValue(name), property)
 const shiftOf = async (surface: Surface, select: string, index = 0) => {
   const text = await styleOf(surface, select, 'transform', index)
   return text === 'none' ? [0, 0] : surface.evaluate((matrix) => [new DOMMatrix(matrix).m41, new DOMMatrix(matrix).m42], text)
@@ -53,7 +63,10 @@ const near = async (read: () => Promise<number[]>, wanted: readonly number[], to
 }
 
 for (const where of ['studio', 'export'] as const) {
-  test(`in the ${where}, every kind of depth and light shows the right numbers at given pointer positions, and none of them away`, async ({ page, house }, info) => {
+  test(`in the ${where}, every kind of depth and light shows the right numbers at given pointer positions, and none of them away`, async ({
+    page,
+    house,
+  }, info) => {
     let surface: Surface = page
     let move = (x: number, y: number) => page.mouse.move(x, y)
     if (where === 'studio') {
@@ -91,15 +104,19 @@ for (const where of ['studio', 'export'] as const) {
     for (const words of ['.h-fold-words-1', '.h-fold-words-2']) await near(() => shiftOf(surface, words), [0.06 * 580, 0], tolerance)
     await near(() => shiftOf(surface, '.m'), [0, 0])
     await move(245, 525)
-    await near(async () => {
-      const { rotateX, rotateY } = readLean(await styleOf(surface, '.c', 'transform'))
-      return [rotateX, rotateY]
-    }, [4.5, 4.5], tolerance / 10)
+    await near(
+      async () => {
+        const { rotateX, rotateY } = readLean(await styleOf(surface, '.c', 'transform'))
+        return [rotateX, rotateY]
+      },
+      [4.5, 4.5],
+      tolerance / 10,
+    )
     await near(async () => [Number(/matrix3d\((.*)\)/.exec(await styleOf(surface, '.top', 'transform'))?.[1]?.split(',')[14])], [36], 0.01)
     await eventually(() => styleOf(surface, '.c', 'box-shadow')).toMatch(/px -?\d/)
     await near(() => shiftOf(surface, '.h-fold-words-1'), [0, 0])
     await move(700, 600)
-    await near(async () => Object.values(readLean(await styleOf(surface, '.c', 'transform'))), [0, 0, 0], 0.01)
+    await near(async () => Object.values({ ...readLean(await styleOf(surface, '.c', 'transform')) }), [0, 0, 0], 0.01)
     await eventually(() => styleOf(surface, '.c-tilt-sheen', 'opacity')).toBe('0')
   })
 }
@@ -132,7 +149,9 @@ test('a fast sweep, a scroll under the pointer and an element removed under it l
   expect(failures).toEqual([])
 })
 
-test('by finger all can be read and nothing is caught; with reduced motion light alone answers; without script the page stands as designed', async ({ browser }, info) => {
+test('by finger all can be read and nothing is caught; with reduced motion light alone answers; without script the page stands as designed', async ({
+  browser,
+}, info) => {
   const file = info.outputPath('page.html')
   writeFileSync(file, exportAlone(html, effects))
   const open = async (options: Parameters<typeof browser.newContext>[0]) => {
@@ -141,7 +160,13 @@ test('by finger all can be read and nothing is caught; with reduced motion light
     return page
   }
   const finger = await open({ hasTouch: true })
-  for (const [x, y] of [[210, 70], [560, 100], [500, 300], [245, 525]] as const) await finger.touchscreen.tap(x, y)
+  for (const [x, y] of [
+    [210, 70],
+    [560, 100],
+    [500, 300],
+    [245, 525],
+  ] as const)
+    await finger.touchscreen.tap(x, y)
   await finger.waitForTimeout(300)
   expect(await finger.locator('.s-spotlight-dark').count()).toBe(0)
   expect(await shiftOf(finger, '.m')).toEqual([0, 0])
@@ -167,7 +192,10 @@ test('by finger all can be read and nothing is caught; with reduced motion light
 test('dark that stays is only for those who have a mouse or a pen', async ({ browser }, info) => {
   const file = info.outputPath('page.html')
   writeFileSync(file, exportAlone(html, [effectOf('spotlight', '.s', settingsOf('spotlight', { away: 'dark' }))]))
-  for (const [options, display] of [[{}, 'block'], [{ hasTouch: true, isMobile: true }, 'none']] as const) {
+  for (const [options, display] of [
+    [{}, 'block'],
+    [{ hasTouch: true, isMobile: true }, 'none'],
+  ] as const) {
     const page = await (await browser.newContext(options)).newPage()
     await page.goto(`file://${file}`)
     expect(await styleOf(page, '.s-spotlight-dark', 'display')).toBe(display)
@@ -178,7 +206,12 @@ test('dark that stays is only for those who have a mouse or a pen', async ({ bro
 test('text stays selectable and links can be clicked on a leaning card, in the dark, and under glass', async ({ page }, info) => {
   const source = `<!doctype html><title>Links</title><style>body{margin:0} .c{position:absolute;left:100px;top:100px;width:400px;height:240px;background:#eee;font-size:30px} .s{position:absolute;left:600px;top:100px;width:400px;height:240px;background:#cdc;font-size:30px}</style>
     <article class="c"><p>Some words to select</p><a id="one" href="#one">one</a></article><section class="s"><p>Words in the dark</p><a id="two" href="#two">two</a></section>`
-  await openAlone(page, source, [effectOf('tilt', '.c', settingsOf('tilt', { sheenPercent: 30, acrossDeg: 14 })), effectOf('spotlight', '.s', settingsOf('spotlight'))], info.outputPath('page.html'))
+  await openAlone(
+    page,
+    source,
+    [effectOf('tilt', '.c', settingsOf('tilt', { sheenPercent: 30, acrossDeg: 14 })), effectOf('spotlight', '.s', settingsOf('spotlight'))],
+    info.outputPath('page.html'),
+  )
   for (const id of ['one', 'two']) {
     await page.locator(`#${id}`).click()
     expect(new URL(page.url()).hash).toBe(`#${id}`)
@@ -189,53 +222,116 @@ test('text stays selectable and links can be clicked on a leaning card, in the d
   }
 })
 
-test('a card whose pointer stands on the edge that leans away does not flicker, and keeps a transform of its own', async ({ page }, info) => {
+test('a card whose pointer stands on the edge that leans away does not flicker, and keeps a transform of its own', async ({
+  page,
+}, info) => {
   const source = `<!doctype html><title>Own</title><style>body{margin:0} .row{display:flex;gap:40px;padding:120px} .c{width:240px;height:200px;background:#eee;transform:rotate(4deg);overflow:hidden}</style><div class="row"><article class="c">1</article><article class="c">2</article><article class="c">3</article></div>`
-  await openAlone(page, source, [effectOf('tilt', '.c', settingsOf('tilt', { acrossDeg: 20, vanishing: 'shared', eyePx: 500 }))], info.outputPath('page.html'))
+  await openAlone(
+    page,
+    source,
+    [effectOf('tilt', '.c', settingsOf('tilt', { acrossDeg: 20, vanishing: 'shared', eyePx: 500 }))],
+    info.outputPath('page.html'),
+  )
   expect(await styleOf(page, '.row', 'perspective')).toBe('500px')
-  expect(await page.evaluate((text) => Math.round((Math.atan2(new DOMMatrix(text).m12, new DOMMatrix(text).m11) * 180) / Math.PI), await styleOf(page, '.c', 'transform'))).toBe(4)
+  expect(
+    await page.evaluate(
+      (text) => Math.round((Math.atan2(new DOMMatrix(text).m12, new DOMMatrix(text).m11) * 180) / Math.PI),
+      await styleOf(page, '.c', 'transform'),
+    ),
+  ).toBe(4)
   const turns: number[] = []
   // Along the right edge of the first card, which stands left of the row's vanishing point.
   await page.mouse.move(350, 200)
   for (let i = 0; i < 40; i++) {
     await page.mouse.move(352 + (i % 2), 200 + i)
     await page.waitForTimeout(16)
-    turns.push(Number(await page.locator('.c').first().evaluate((element) => element.style.getPropertyValue([...element.style].find((name) => /-x$/.test(name)) ?? ''))))
+    turns.push(
+      Number(
+        await page
+          .locator('.c')
+          .first()
+          .evaluate((element) => element.style.getPropertyValue([...element.style].find((name) => /-x$/.test(name)) ?? '')),
+      ),
+    )
   }
   // It comes, and then it stays.
   expect(Math.min(...turns.slice(-15))).toBeGreaterThan(0.8)
 })
 
-test('what floats above a card stands in one space with it, and on a card that cuts off what sticks out it is seen in the same place', async ({ page }, info) => {
+test('what floats above a card stands in one space with it, and on a card that cuts off what sticks out it is seen in the same place', async ({
+  page,
+}, info) => {
   // The left edge of the title, 160 px left of the hinge and 60 px above the card, turned and seen from 820 px.
   const turn = (20 * 199 * Math.PI) / 200 / 180
-  const seenAt = (x: number, z: number) => ((x * Math.cos(turn) + z * Math.sin(turn)) * 820) / (820 + x * Math.sin(turn) - z * Math.cos(turn))
-  for (const [layersRise, overflow, wanted, tolerance] of [['space', 'visible', seenAt(-160, 60), 0.5], ['card', 'hidden', seenAt(-160 + (60 * Math.sin((20 * Math.PI) / 180) * 820) / 760, 0), 0.5]] as const) {
+  const seenAt = (x: number, z: number) =>
+    ((x * Math.cos(turn) + z * Math.sin(turn)) * 820) / (820 + x * Math.sin(turn) - z * Math.cos(turn))
+  for (const [layersRise, overflow, wanted, tolerance] of [
+    ['space', 'visible', seenAt(-160, 60), 0.5],
+    ['card', 'hidden', seenAt(-160 + (60 * Math.sin((20 * Math.PI) / 180) * 820) / 760, 0), 0.5],
+  ] as const) {
     const source = `<!doctype html><title>Cut</title><style>body{margin:0} .c{position:absolute;left:300px;top:200px;width:400px;height:300px;background:#eee;overflow:${overflow};border-radius:20px} h2{position:absolute;left:40px;top:120px;width:100px;height:60px;margin:0}</style><article class="c"><h2>Title</h2></article>`
-    await openAlone(page, source, [effectOf('tilt', '.c', settingsOf('tilt', { acrossDeg: 20, layersRise, layers: [{ id: 'layer-1', heightPx: 60 }] }), { roles: { 'layer-1': role('.c h2') } })], info.outputPath('page.html'))
+    await openAlone(
+      page,
+      source,
+      [
+        effectOf('tilt', '.c', settingsOf('tilt', { acrossDeg: 20, layersRise, layers: [{ id: 'layer-1', heightPx: 60 }] }), {
+          roles: { 'layer-1': role('.c h2') },
+        }),
+      ],
+      info.outputPath('page.html'),
+    )
     await page.mouse.move(699, 350)
     await eventually(async () => readLean(await styleOf(page, '.c', 'transform')).rotateY).toBeCloseTo((turn * 180) / Math.PI, 2)
-    await eventually(async () => Math.abs((await page.locator('h2').evaluate((element) => element.getBoundingClientRect().x)) - (500 + wanted))).toBeLessThan(tolerance)
+    await eventually(async () =>
+      Math.abs((await page.locator('h2').evaluate((element) => element.getBoundingClientRect().x)) - (500 + wanted)),
+    ).toBeLessThan(tolerance)
   }
 })
 
-test('layers that are enlarged to fill their box show no edge, wherever the pointer is, and those that are cut stay inside it', async ({ page }, info) => {
+test('layers that are enlarged to fill their box show no edge, wherever the pointer is, and those that are cut stay inside it', async ({
+  page,
+}, info) => {
   const source = `<!doctype html><title>Kept</title><style>body{margin:0} .d{position:absolute;left:100px;top:100px;width:400px;height:300px;background:red} .d>div{position:absolute;inset:0;background:#258}</style><section class="d"><div></div></section>`
-  await openAlone(page, source, [effectOf('drift', '.d', settingsOf('drift', { layers: [{ id: 'layer-1', amount: 8 }], kept: 'enlarged', turnDeg: 6, follow: { kind: 'direct' } }), { roles: { 'layer-1': role('.d > div') } })], info.outputPath('page.html'))
+  await openAlone(
+    page,
+    source,
+    [
+      effectOf(
+        'drift',
+        '.d',
+        settingsOf('drift', { layers: [{ id: 'layer-1', amount: 8 }], kept: 'enlarged', turnDeg: 6, follow: { kind: 'direct' } }),
+        { roles: { 'layer-1': role('.d > div') } },
+      ),
+    ],
+    info.outputPath('page.html'),
+  )
   expect(await styleOf(page, '.d', 'overflow')).toBe('clip')
-  for (const [x, y] of [[101, 101], [499, 101], [499, 399], [300, 250], [101, 399]] as const) {
+  for (const [x, y] of [
+    [101, 101],
+    [499, 101],
+    [499, 399],
+    [300, 250],
+    [101, 399],
+  ] as const) {
     await page.mouse.move(x, y)
-    await near(async () => {
-      const [slide = 0] = await shiftOf(page, '.d > div')
-      return [slide]
-    }, [-0.08 * 400 * ((x - 300) / 200)], 0.2)
-    const shades = await page.evaluate(async (data) => {
-      const bitmap = await createImageBitmap(await (await fetch(`data:image/png;base64,${data}`)).blob())
-      const ink = new OffscreenCanvas(bitmap.width, bitmap.height).getContext('2d')
-      ink?.drawImage(bitmap, 0, 0)
-      const { data: px = [] } = ink?.getImageData(0, 0, bitmap.width, bitmap.height) ?? {}
-      return px.length > 0 && [...px].every((value, i) => i % 4 !== 0 || value < 120)
-    }, (await page.screenshot({ clip: { x: 100, y: 100, width: 400, height: 300 } })).toString('base64'))
+    await near(
+      async () => {
+        const [slide = 0] = await shiftOf(page, '.d > div')
+        return [slide]
+      },
+      [-0.08 * 400 * ((x - 300) / 200)],
+      0.2,
+    )
+    const shades = await page.evaluate(
+      async (data) => {
+        const bitmap = await createImageBitmap(await (await fetch(`data:image/png;base64,${data}`)).blob())
+        const ink = new OffscreenCanvas(bitmap.width, bitmap.height).getContext('2d')
+        ink?.drawImage(bitmap, 0, 0)
+        const { data: px = [] } = ink?.getImageData(0, 0, bitmap.width, bitmap.height) ?? {}
+        return px.length > 0 && [...px].every((value, i) => i % 4 !== 0 || value < 120)
+      },
+      (await page.screenshot({ clip: { x: 100, y: 100, width: 400, height: 300 } })).toString('base64'),
+    )
     expect(shades).toBe(true)
   }
 })
@@ -244,11 +340,12 @@ test('every recipe plays on the chosen element when it is touched, and leaves th
   await page.goto(await house.addSite('touched', html))
   const frame = await stageOf(page)
   // The declarations of a style attribute are the same in the end; its spelling may be the browser's own.
-  const bodyNow = () => frame.evaluate(() => {
-    const copy = document.body.cloneNode(true) as HTMLElement
-    for (const each of copy.querySelectorAll<HTMLElement>('[style]')) each.setAttribute('style', each.style.cssText)
-    return copy.innerHTML
-  })
+  const bodyNow = () =>
+    frame.evaluate(() => {
+      const copy = document.body.cloneNode(true) as HTMLElement
+      for (const each of copy.querySelectorAll<HTMLElement>('[style]')) each.setAttribute('style', each.style.cssText)
+      return copy.innerHTML
+    })
   const before = await bodyNow()
   await page.keyboard.press('p')
   await clickOnPage(page, frame, '.d', 0.9, 0.9)

@@ -24,7 +24,13 @@ interface Place {
 }
 
 async function watchPointer(surface: Page | Frame): Promise<() => Promise<{ x: number; y: number }>> {
-  await surface.evaluate(() => addEventListener('pointermove', (event) => document.documentElement.setAttribute('data-seen', JSON.stringify({ x: event.clientX, y: event.clientY })), true))
+  await surface.evaluate(() =>
+    addEventListener(
+      'pointermove',
+      (event) => document.documentElement.setAttribute('data-seen', JSON.stringify({ x: event.clientX, y: event.clientY })),
+      true,
+    ),
+  )
   return async () => JSON.parse((await surface.locator('html').getAttribute('data-seen')) ?? 'null') as { x: number; y: number }
 }
 
@@ -59,7 +65,10 @@ const ninePoints = [0.002, 0.5, 0.998].flatMap((u) => [0.002, 0.5, 0.998].map((v
 for (const surface of ['studio', 'export'] as const) {
   const open = (page: Page, url: string, file: string) => (surface === 'studio' ? inStudio(page, url) : inExport(page, url, file))
 
-  test(`in the ${surface}, a card at rest leans by the angle times where the pointer is, at nine points, and lies flat when away`, async ({ page, house }, info) => {
+  test(`in the ${surface}, a card at rest leans by the angle times where the pointer is, at nine points, and lies flat when away`, async ({
+    page,
+    house,
+  }, info) => {
     const url = await house.addSite(`nine-${surface}`, cardsPage, [tiltOnCards()])
     const { surface: where, move } = await open(page, url, info.outputPath('page.html'))
     for (const [u, v] of ninePoints) {
@@ -72,19 +81,25 @@ for (const surface of ['studio', 'export'] as const) {
     }
     // The page itself, between the cards.
     await move(card.x + card.width + 25, 40)
-    await eventually(async () => Math.hypot(...Object.values(await leanOf(where, '.card', 1)))).toBeLessThan(tolerance)
+    await eventually(async () => Math.hypot(...Object.values({ ...(await leanOf(where, '.card', 1)) }))).toBeLessThan(tolerance)
   })
 
   test(`in the ${surface}, the lean 40, 120 and 300 ms after a jump is the spring's own`, async ({ page, house }, info) => {
     const url = await house.addSite(`jump-${surface}`, cardsPage, [tiltOnCards()])
     await page.clock.install({ time: 1_000_000 })
     // The given clock tells the time at which an event is asked for its own; a browser, when it happened.
-    await page.addInitScript(() => addEventListener('pointermove', (event) => Object.defineProperty(event, 'timeStamp', { value: event.timeStamp }), true))
+    await page.addInitScript(() =>
+      addEventListener('pointermove', (event) => Object.defineProperty(event, 'timeStamp', { value: event.timeStamp }), true),
+    )
     const { surface: where, move } = await open(page, url, info.outputPath('page.html'))
     await page.clock.runFor(1000)
     let paused = 1_010_000
     // The given clock shows a frame every 16 ms; each jump happens where a frame falls on the moment that is asked for.
-    for (const [after, phase] of [[40, 8], [120, 8], [300, 4]] as const) {
+    for (const [after, phase] of [
+      [40, 8],
+      [120, 8],
+      [300, 4],
+    ] as const) {
       await move(centre.x, centre.y)
       await page.clock.runFor(3000)
       paused += 10_000
@@ -106,10 +121,18 @@ for (const surface of ['studio', 'export'] as const) {
 test('at the very edges and corners of the exported page the lean is exactly the angle', async ({ page, house }, info) => {
   const url = await house.addSite('corners', cardsPage, [tiltOnCards()])
   const { surface } = await inExport(page, url, info.outputPath('page.html'))
-  for (const [x, y, rotateX, rotateY] of [[card.x, centre.y, 0, -9], [card.x + card.width, centre.y, 0, 9], [card.x, card.y, 9, -9], [card.x + card.width, card.y + card.height, -9, 9], [centre.x, centre.y, 0, 0]] as const) {
+  for (const [x, y, rotateX, rotateY] of [
+    [card.x, centre.y, 0, -9],
+    [card.x + card.width, centre.y, 0, 9],
+    [card.x, card.y, 9, -9],
+    [card.x + card.width, card.y + card.height, -9, 9],
+    [centre.x, centre.y, 0, 0],
+  ] as const) {
     await page.mouse.move(centre.x, centre.y)
     await page.mouse.move(x, y)
-    await eventually(() => leanOf(surface, '.card', 1).then((lean) => Math.hypot(lean.rotateX - rotateX, lean.rotateY - rotateY))).toBeLessThan(tolerance)
+    await eventually(() =>
+      leanOf(surface, '.card', 1).then((lean) => Math.hypot(lean.rotateX - rotateX, lean.rotateY - rotateY)),
+    ).toBeLessThan(tolerance)
   }
 })
 
@@ -119,7 +142,9 @@ test('with the pointer still on an edge that leans away the card does not flicke
   await page.mouse.move(card.x + card.width - 1, card.y + 1)
   await eventually(() => leanOf(surface, '.card', 1).then(({ rotateY }) => rotateY)).toBeGreaterThan(29)
   // Where the card was, there is now a band that belongs to what lies behind it.
-  expect(await page.evaluate(([x = 0, y = 0]) => document.elementFromPoint(x, y)?.className, [card.x + card.width - 1, card.y + 1])).not.toBe('card')
+  expect(
+    await page.evaluate(([x = 0, y = 0]) => document.elementFromPoint(x, y)?.className, [card.x + card.width - 1, card.y + 1]),
+  ).not.toBe('card')
   for (let i = 0; i < 12; i++) {
     await page.mouse.move(card.x + card.width - 1 - (i % 2), card.y + 1)
     await page.waitForTimeout(40)
@@ -139,7 +164,9 @@ test('the exported file asks no network for anything, keeps every byte of the pa
   expect(got.suggestedFilename()).toBe('a-page.html')
   await got.saveAs(file)
   const text = readFileSync(file, 'utf8')
-  expect(text.replace(/<style>\n@property[\s\S]*?<\/style>\n/, '').replace(/<script>\n\(\(\) => \{[\s\S]*?<\/script>\n/, '')).toBe(cardsPage)
+  expect(text.replace(/<style>\n@property[\s\S]*?<\/style>\n/, '').replace(/<script>\n\(\(\) => \{[\s\S]*?<\/script>\n/, '')).toBe(
+    cardsPage,
+  )
   // In a page of its own: the studio may still be loading what it needs later.
   const own = await page.context().newPage()
   const requests: string[] = []
@@ -158,14 +185,19 @@ test('the exported file asks no network for anything, keeps every byte of the pa
 test('scrolling under a standing pointer, a removed card and one that comes later: nothing sticks', async ({ page, house }, info) => {
   const url = await house.addSite('moving', cardsPage, [tiltOnCards()])
   const { surface } = await inExport(page, url, info.outputPath('page.html'))
-  const isFlat = (index: number) => eventually(() => leanOf(surface, '.card', index).then((lean) => Math.hypot(lean.rotateX, lean.rotateY))).toBeLessThan(tolerance)
+  const isFlat = (index: number) =>
+    eventually(() => leanOf(surface, '.card', index).then((lean) => Math.hypot(lean.rotateX, lean.rotateY))).toBeLessThan(tolerance)
   await page.mouse.move(card.x + 20, card.y + 20)
   await eventually(() => leanOf(surface, '.card', 1).then(({ rotateY }) => rotateY)).toBeLessThan(-6)
   await page.evaluate(() => scrollTo(0, 240))
   await isFlat(1)
   await eventually(() => leanOf(surface, '.card', 5).then(({ rotateY }) => rotateY)).toBeLessThan(-6)
   await page.evaluate(() => document.querySelectorAll('.card')[5]?.remove())
-  await page.evaluate(() => document.querySelector('.row')?.insertAdjacentHTML('beforeend', '<article class="card late" style="left: 640px; top: 340px">late</article>'))
+  await page.evaluate(() =>
+    document
+      .querySelector('.row')
+      ?.insertAdjacentHTML('beforeend', '<article class="card late" style="left: 640px; top: 340px">late</article>'),
+  )
   await page.mouse.move(640 + 235, 340 - 240 + 80)
   await eventually(() => leanOf(surface, '.late', 0).then(({ rotateY }) => rotateY)).toBeGreaterThan(8)
   for (const index of [0, 1, 2, 3, 4, 5]) await isFlat(index)
@@ -191,14 +223,20 @@ test('a page that prefers reduced motion stands still, and a finger scrolls as e
 
 test('a page of another site with the same names plays beside it', async ({ page, house }, info) => {
   const first = await house.addSite('beside-a', cardsPage, [tiltOnCards()])
-  const second = await house.addSite('beside-b', cardsPage.replaceAll('"card"', '"plate"').replaceAll('.card', '.plate'), [{ ...tiltOnCards(), select: '.plate', noun: 'each plate' }])
+  const second = await house.addSite('beside-b', cardsPage.replaceAll('"card"', '"plate"').replaceAll('.card', '.plate'), [
+    { ...tiltOnCards(), select: '.plate', noun: 'each plate' },
+  ])
   const files = [info.outputPath('a.html'), info.outputPath('b.html')] as const
   await inExport(page, first, files[0])
   await inExport(page, second, files[1])
   const [a, b] = files.map((file) => readFileSync(file, 'utf8')) as [string, string]
-  const added = (text: string) => `${/<style>\n@property[\s\S]*?<\/style>/.exec(text)?.[0]}${/<script>\n\(\(\) => \{[\s\S]*?<\/script>/.exec(text)?.[0]}`
+  const added = (text: string) =>
+    `${/<style>\n@property[\s\S]*?<\/style>/.exec(text)?.[0]}${/<script>\n\(\(\) => \{[\s\S]*?<\/script>/.exec(text)?.[0]}`
   const both = info.outputPath('both.html')
-  writeFileSync(both, `${a.replace('</body>', '<article class="plate" style="position: absolute; left: 60px; top: 700px; width: 240px; height: 160px">plate</article></body>')}${added(b)}`)
+  writeFileSync(
+    both,
+    `${a.replace('</body>', '<article class="plate" style="position: absolute; left: 60px; top: 700px; width: 240px; height: 160px">plate</article></body>')}${added(b)}`,
+  )
   await page.goto(`file://${both}`)
   await page.setViewportSize({ width: 1280, height: 1000 })
   await page.mouse.move(60 + 230, 780)

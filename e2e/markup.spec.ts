@@ -5,7 +5,10 @@ import { eventually, expect, test, type House } from './support/house'
 import { cardsPage, clickOnPage, countOfEffect, leanOf, movePointer, onScreen, stageOf, tiltOnCards } from './support/stage'
 
 const sourceOf = async (house: House, site: string) => {
-  const [row] = await house.query('SELECT html FROM page_sources WHERE hash = (SELECT JSON_VALUE(document, ?) FROM sites WHERE id = ?)', ['$.pages[0].source', site])
+  const [row] = await house.query('SELECT html FROM page_sources WHERE hash = (SELECT JSON_VALUE(document, ?) FROM sites WHERE id = ?)', [
+    '$.pages[0].source',
+    site,
+  ])
   return String(row?.html)
 }
 
@@ -38,7 +41,10 @@ async function chooseRung(page: Page, select: string, rung: RegExp): Promise<voi
   await page.getByRole('region', { name: 'Under the pointer' }).getByRole('button', { name: rung }).click()
 }
 
-test('starters, copies, wrappers and attributes are put into the source as clean lines, and undone to the byte', async ({ page, house }) => {
+test('starters, copies, wrappers and attributes are put into the source as clean lines, and undone to the byte', async ({
+  page,
+  house,
+}) => {
   await page.goto(await house.addSite('build', pretty))
   await chooseRung(page, '.words', /div\.plot/)
   await page.getByRole('group', { name: 'What to do with it' }).getByRole('button', { name: 'Markup' }).click()
@@ -52,7 +58,9 @@ test('starters, copies, wrappers and attributes are put into the source as clean
   await chooseRung(page, '.plot:nth-of-type(2)', /div\.plot/)
   await page.getByRole('group', { name: 'What to do with it' }).getByRole('button', { name: 'Markup' }).click()
   await page.getByRole('button', { name: 'Wrap', exact: true }).click()
-  await eventually(() => sourceOf(house, 'build')).toContain('    <div class="wrap">\n      <div class="plot">\n        <p>Second words</p>\n      </div>\n    </div>\n')
+  await eventually(() => sourceOf(house, 'build')).toContain(
+    '    <div class="wrap">\n      <div class="plot">\n        <p>Second words</p>\n      </div>\n    </div>\n',
+  )
 
   await chooseRung(page, '.wrap .plot', /div\.plot/)
   await page.getByRole('group', { name: 'What to do with it' }).getByRole('button', { name: 'Markup' }).click()
@@ -77,7 +85,10 @@ test('a text is edited on the page by a double click, and an element is moved by
   await eventually(() => sourceOf(house, 'words')).toContain('<p class="words">Better &amp; shorter</p>')
   await eventually(async () => {
     stage = await stageOf(page)
-    return stage.locator('.words').textContent().catch(() => '')
+    return stage
+      .locator('.words')
+      .textContent()
+      .catch(() => '')
   }).toBe('Better & shorter')
 
   await chooseRung(page, '.words', /p\.words/)
@@ -86,10 +97,15 @@ test('a text is edited on the page by a double click, and an element is moved by
   await clickOnPage(page, await stageOf(page), '.plot:nth-of-type(2) p')
   await page.getByRole('region', { name: 'Under the pointer' }).getByRole('button', { name: /^p p/ }).click()
   await page.getByRole('region', { name: 'Move it' }).getByRole('button', { name: 'after it' }).click()
-  await eventually(() => sourceOf(house, 'words')).toContain('      <p>Second words</p>\n      <p class="words">Better &amp; shorter</p>\n    </div>')
+  await eventually(() => sourceOf(house, 'words')).toContain(
+    '      <p>Second words</p>\n      <p class="words">Better &amp; shorter</p>\n    </div>',
+  )
 })
 
-test('the markup drawer edits the source in a proper editor, marks faults in place, and takes changes when told to', async ({ page, house }) => {
+test('the markup drawer edits the source in a proper editor, marks faults in place, and takes changes when told to', async ({
+  page,
+  house,
+}) => {
   await page.goto(await house.addSite('drawer', pretty))
   await stageOf(page)
   await page.keyboard.press('m')
@@ -118,7 +134,11 @@ test('the ladder is climbed by keys, and a typed selector says what it matches',
   await expect(choices.getByRole('button', { name: /^all 2 like it/ })).toContainText('.plot')
   await expect(choices.getByRole('button', { name: /alone/ })).toContainText('.plot:nth-child(2)')
   const typed = choices.getByRole('textbox', { name: 'or by selector' })
-  for (const [text, words] of [['.plot > p', '2 on this page.'], ['.gone', 'Nothing on this page matches.'], ['p[', 'This is no CSS selector.']] as const) {
+  for (const [text, words] of [
+    ['.plot > p', '2 on this page.'],
+    ['.gone', 'Nothing on this page matches.'],
+    ['p[', 'This is no CSS selector.'],
+  ] as const) {
     await typed.fill(text)
     await expect(choices.getByRole('status')).toHaveText(words)
   }
@@ -133,25 +153,57 @@ test('the ladder is climbed by keys, and a typed selector says what it matches',
 })
 
 test('a picture is replaced by one of the designer’s own, in one step of undo', async ({ page, house }) => {
-  const html = pretty.replace('<p>Second words</p>', '<img class="view" src="gone.png" srcset="gone.png 2x" alt="" width="120" height="80">')
+  const html = pretty.replace(
+    '<p>Second words</p>',
+    '<img class="view" src="gone.png" srcset="gone.png 2x" alt="" width="120" height="80">',
+  )
   await page.goto(await house.addSite('picture', html))
   await chooseRung(page, '.view', /img\.view/)
   await page.getByRole('group', { name: 'What to do with it' }).getByRole('button', { name: 'Markup' }).click()
-  await page.getByLabel('A picture to put there').setInputFiles({ name: 'my view.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="12" height="8"/>') })
-  await eventually(() => sourceOf(house, 'picture')).toMatch(/<img class="view" src="[0-9a-f]{8}-my-view\.svg" alt="" width="120" height="80">/)
-  await eventually(async () => (await stageOf(page)).locator('.view').evaluate((element) => (element as HTMLImageElement).naturalWidth).catch(() => 0)).toBe(12)
+  await page
+    .getByLabel('A picture to put there')
+    .setInputFiles({
+      name: 'my view.svg',
+      mimeType: 'image/svg+xml',
+      buffer: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="12" height="8"/>'),
+    })
+  await eventually(() => sourceOf(house, 'picture')).toMatch(
+    /<img class="view" src="[0-9a-f]{8}-my-view\.svg" alt="" width="120" height="80">/,
+  )
+  await eventually(async () =>
+    (await stageOf(page))
+      .locator('.view')
+      .evaluate((element) => (element as HTMLImageElement).naturalWidth)
+      .catch(() => 0),
+  ).toBe(12)
   await page.getByRole('button', { name: 'Undo: Replacing a picture' }).click()
   await eventually(() => sourceOf(house, 'picture')).toBe(html)
 })
 
-test('four cards glow in colours of their own, read from their backgrounds and set by hand, in the studio, after a reload and in the export', async ({ page, house, browser }) => {
+test('four cards glow in colours of their own, read from their backgrounds and set by hand, in the studio, after a reload and in the export', async ({
+  page,
+  house,
+  browser,
+}) => {
   const glow = { ...(JSON.parse(readFileSync('bench/rigs/glow.json', 'utf8')) as object) }
   const settings = JSON.parse(JSON.stringify(glow).replaceAll('".card"', '"&"')) as unknown
-  const html = cardsPage.replace('</style>', '.card:nth-child(1) { background: rgb(10, 20, 30) } .card:nth-child(2) { background: rgb(40, 50, 60) }</style>')
-  const url = await house.addSite('glow', html, [{ id: 'glow', kind: 'free', name: 'Cards glow', select: '.card', noun: 'each card', settings }])
+  const html = cardsPage.replace(
+    '</style>',
+    '.card:nth-child(1) { background: rgb(10, 20, 30) } .card:nth-child(2) { background: rgb(40, 50, 60) }</style>',
+  )
+  const url = await house.addSite('glow', html, [
+    { id: 'glow', kind: 'free', name: 'Cards glow', select: '.card', noun: 'each card', settings },
+  ])
   await page.goto(url)
   let stage = await stageOf(page)
-  const colourOf = (where: Frame | Page, index: number) => where.evaluate((at) => getComputedStyle(document.querySelectorAll('.card')[at] as Element).getPropertyValue('--card-free-light-colour').trim(), index)
+  const colourOf = (where: Frame | Page, index: number) =>
+    where.evaluate(
+      (at) =>
+        getComputedStyle(document.querySelectorAll('.card')[at] as Element)
+          .getPropertyValue('--card-free-light-colour')
+          .trim(),
+      index,
+    )
   await eventually(() => colourOf(stage, 0)).toBe('rgb(255 214 140 / 0.4)')
   await page.getByRole('button', { name: 'More' }).click()
   const each = page.getByRole('group', { name: 'Per element' })
@@ -174,17 +226,48 @@ test('four cards glow in colours of their own, read from their backgrounds and s
   await own.setContent(exported)
   expect([await colourOf(own, 0), await colourOf(own, 1), await colourOf(own, 2)]).toEqual(['rgb(10, 20, 30)', 'rgb(40, 50, 60)', 'tomato'])
   await own.mouse.move(60 + 120, 180, { steps: 3 })
-  await eventually(() => own.evaluate(() => getComputedStyle(document.querySelector('.card-free-pool') as Element).backgroundImage)).toContain('rgb(10, 20, 30)')
+  await eventually(() =>
+    own.evaluate(() => getComputedStyle(document.querySelector('.card-free-pool') as Element).backgroundImage),
+  ).toContain('rgb(10, 20, 30)')
   await own.context().close()
 })
 
 const roleRig = {
-  id: 'follow', kind: 'free', name: 'Tag follows', select: '.plot', noun: 'each plot',
+  id: 'follow',
+  kind: 'free',
+  name: 'Tag follows',
+  select: '.plot',
+  noun: 'each plot',
   settings: {
     areas: [{ id: 'plot', of: 'each', select: '&', box: 'still', among: 'one', pointer: 'fine', touch: 'none' }],
-    channels: [{ id: 'x', area: 'plot', frame: 'area', signal: { of: 'xPx' }, away: { kind: 'settle', pose: 0 }, feel: { kind: 'direct' }, group: 'travel' }],
-    knobs: [], outputs: [{ to: { within: '&tag' }, slot: { on: 'transform', fn: 'translateX' }, base: 0, factor: 1, channel: 'x', strength: 1 }], parts: [], rules: [],
-    roles: [{ id: 'tag', title: 'tag', needs: 'shell', shell: { open: '<span class="tag-frame">', close: '</span>', select: '.tag-frame', css: '.tag-frame { display: block; overflow: clip; }\n' } }],
+    channels: [
+      {
+        id: 'x',
+        area: 'plot',
+        frame: 'area',
+        signal: { of: 'xPx' },
+        away: { kind: 'settle', pose: 0 },
+        feel: { kind: 'direct' },
+        group: 'travel',
+      },
+    ],
+    knobs: [],
+    outputs: [{ to: { within: '&tag' }, slot: { on: 'transform', fn: 'translateX' }, base: 0, factor: 1, channel: 'x', strength: 1 }],
+    parts: [],
+    rules: [],
+    roles: [
+      {
+        id: 'tag',
+        title: 'tag',
+        needs: 'shell',
+        shell: {
+          open: '<span class="tag-frame">',
+          close: '</span>',
+          select: '.tag-frame',
+          css: '.tag-frame { display: block; overflow: clip; }\n',
+        },
+      },
+    ],
   },
 }
 
@@ -194,23 +277,36 @@ test('a role is filled by pointing, and the shell that it needs is shown as a ch
   await page.getByRole('button', { name: /^Which elements are the tag \(needs a shell\): tag$/ }).click()
   await page.getByRole('menuitem', { name: 'point at something' }).click()
   await clickOnPage(page, await stageOf(page), '.words')
-  await page.getByRole('region', { name: 'Under the pointer' }).getByRole('button', { name: /p\.words/ }).click()
+  await page
+    .getByRole('region', { name: 'Under the pointer' })
+    .getByRole('button', { name: /p\.words/ })
+    .click()
   await page.getByRole('button', { name: 'Take these' }).click()
   await expect(page.getByText('The tag needs an element around it.')).toBeVisible()
   await page.getByRole('button', { name: 'Show the change' }).click()
   await expect(page.getByLabel('What changes in the markup')).toContainText('+      <span class="tag-frame">')
   await page.getByRole('button', { name: 'Put it there' }).click()
-  await eventually(() => sourceOf(house, 'roles')).toContain('      <span class="tag-frame">\n        <p class="words">First words</p>\n      </span>')
+  await eventually(() => sourceOf(house, 'roles')).toContain(
+    '      <span class="tag-frame">\n        <p class="words">First words</p>\n      </span>',
+  )
   await expect(page.getByText('needs an element around it')).toHaveCount(0)
   await eventually(async () => {
     const stage = await stageOf(page)
     await movePointer(page, 140, 100, 2)
-    return stage.locator('.words').evaluate((element) => new DOMMatrix(getComputedStyle(element).transform).e).catch(() => 0)
+    return stage
+      .locator('.words')
+      .evaluate((element) => new DOMMatrix(getComputedStyle(element).transform).e)
+      .catch(() => 0)
   }).toBeCloseTo(140 - 48, 0)
 })
 
 test('the page is visited as a finger, with reduced motion, without script, and at other widths', async ({ page, house }) => {
-  const html = cardsPage.replace('</style>', '.card { outline: 0 solid red } @media (hover: none) { .card { outline-width: 3px } } @media (prefers-reduced-motion: reduce) { .card { outline-width: 5px } }</style>').replace('</body>', '<noscript><p class="bare">no script</p></noscript></body>')
+  const html = cardsPage
+    .replace(
+      '</style>',
+      '.card { outline: 0 solid red } @media (hover: none) { .card { outline-width: 3px } } @media (prefers-reduced-motion: reduce) { .card { outline-width: 5px } }</style>',
+    )
+    .replace('</body>', '<noscript><p class="bare">no script</p></noscript></body>')
   await page.goto(await house.addSite('visit', html, [tiltOnCards()]))
   let stage = await stageOf(page)
   const visit = async (name: RegExp) => {
@@ -250,7 +346,14 @@ test('the page is visited as a finger, with reduced motion, without script, and 
   await visit(/^three widths/)
   await expect(page.locator('iframe')).toHaveCount(3)
   const first = page.locator('iframe').first()
-  await eventually(() => Promise.all(page.frames().slice(1).map((frame) => frame.locator('glass-moth-overlay').count()))).toEqual([1, 1, 1])
+  await eventually(() =>
+    Promise.all(
+      page
+        .frames()
+        .slice(1)
+        .map((frame) => frame.locator('glass-moth-overlay').count()),
+    ),
+  ).toEqual([1, 1, 1])
   const box = await first.boundingBox()
   if (!box) throw new Error('The first window is not on the screen.')
   const scale = box.width / 1280
@@ -263,6 +366,9 @@ test('the page is visited as a finger, with reduced motion, without script, and 
   await visit(/^no script/)
   await eventually(async () => {
     stage = page.frames().find((frame) => frame.url().includes('visit=noscript')) ?? stage
-    return stage.locator('.bare').innerText().catch(() => '')
+    return stage
+      .locator('.bare')
+      .innerText()
+      .catch(() => '')
   }).toBe('no script')
 })

@@ -10,7 +10,10 @@ test('a newcomer has working code for a tilt of all eight cards in at most eight
   await expect(page.getByText('Choose an element of the page, and what the pointer does to it.')).toBeVisible()
   const frame = await stageOf(page)
   const screen = await page.locator('iframe').boundingBox()
-  const card = await frame.locator('.card').nth(2).evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
+  const card = await frame
+    .locator('.card')
+    .nth(2)
+    .evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
   if (!screen) throw new Error('The frame is not on the screen.')
   const scale = screen.width / 1280
 
@@ -32,7 +35,9 @@ test('a newcomer has working code for a tilt of all eight cards in at most eight
 
   // The snippet, pasted at the end of a page of the newcomer's own, leans its cards.
   const other = await (await browser.newContext()).newPage()
-  await other.setContent(`<!doctype html><style>body { margin: 0 } .card { position: absolute; left: 100px; top: 100px; width: 200px; height: 200px }</style><div class="card">mine</div>${snippet}`)
+  await other.setContent(
+    `<!doctype html><style>body { margin: 0 } .card { position: absolute; left: 100px; top: 100px; width: 200px; height: 200px }</style><div class="card">mine</div>${snippet}`,
+  )
   await other.mouse.move(300, 200, { steps: 5 })
   await expect.poll(() => leanOf(other, '.card', 0).then(({ rotateY }) => rotateY)).toBeCloseTo(15, 2)
   await other.context().close()

@@ -69,7 +69,10 @@ async function expectLean(own: Page, select: string, least = 6, index = 1): Prom
   await eventually(() => leanOf(own, select, index).then(({ rotateY }) => rotateY)).toBeGreaterThan(least)
 }
 
-test('a page written by hand comes in as a ZIP with its sheets and pictures, and carries an effect out again, every other byte as it was', async ({ page, house }) => {
+test('a page written by hand comes in as a ZIP with its sheets and pictures, and carries an effect out again, every other byte as it was', async ({
+  page,
+  house,
+}) => {
   await page.goto(await house.addSite('hand', cardsPage))
   await stageOf(page)
   await openPages(page)
@@ -90,15 +93,27 @@ test('a page written by hand comes in as a ZIP with its sheets and pictures, and
   expect(html.replace(/<style>\n[\s\S]*?<\/style>\n|<script>\n[\s\S]*?<\/script>\n/g, '')).toBe(handWritten().html)
 })
 
-test('a page of a builder comes in as files; what is hidden until a script is shown in one act, and each has a colour of its own from an attribute', async ({ page, house }) => {
+test('a page of a builder comes in as files; what is hidden until a script is shown in one act, and each has a colour of its own from an attribute', async ({
+  page,
+  house,
+}) => {
   await page.goto(await house.addSite('builder', cardsPage))
   await stageOf(page)
   const drawer = await openPages(page)
-  await bringFiles(page, Object.entries(filesOf(builderMade())).map(([name, text]) => ({ name, text })))
+  await bringFiles(
+    page,
+    Object.entries(filesOf(builderMade())).map(([name, text]) => ({ name, text })),
+  )
   await expect(drawer.getByText('2 scripts do not run.').or(drawer.getByText('A script does not run.').first()).first()).toBeVisible()
   await expect(drawer.getByText('https://example.org/boot.js')).toBeVisible()
   let stage = await stageOf(page)
-  expect(await stage.evaluate(() => getComputedStyle(document.querySelector('h1') as Element).opacity + getComputedStyle(document.querySelector('.hidden-until') as Element).opacity)).toBe('10')
+  expect(
+    await stage.evaluate(
+      () =>
+        getComputedStyle(document.querySelector('h1') as Element).opacity +
+        getComputedStyle(document.querySelector('.hidden-until') as Element).opacity,
+    ),
+  ).toBe('10')
   await drawer.getByRole('button', { name: 'Show them here' }).click()
   await expect(drawer.getByText('Shown here, though the page hides it')).toBeVisible()
   await eventually(async () => {
@@ -116,8 +131,14 @@ test('a page of a builder comes in as files; what is hidden until a script is sh
     const lasting = (await choices.getByRole('button').allInnerTexts()).filter((text) => !text.startsWith('this'))
     for (const text of lasting) expect(text).not.toMatch(/\.e\w*\d/)
   }
-  await page.getByRole('region', { name: 'Under the pointer' }).getByRole('button', { name: /div\.widget\./ }).click()
-  await choices.getByRole('button', { name: /all 24 like it/ }).first().click()
+  await page
+    .getByRole('region', { name: 'Under the pointer' })
+    .getByRole('button', { name: /div\.widget\./ })
+    .click()
+  await choices
+    .getByRole('button', { name: /all 24 like it/ })
+    .first()
+    .click()
   await page.getByRole('button', { name: /^Give way/ }).click()
   // The lean of each by an attribute of its own.
   await page.getByRole('button', { name: 'More' }).click()
@@ -134,7 +155,10 @@ test('a page of a builder comes in as files; what is hidden until a script is sh
   await expectLean(own, '.widget-card', 0, 3)
 })
 
-test('a page in utility classes comes in by pasting, is pointed at by its structure, and carries an effect out again', async ({ page, house }) => {
+test('a page in utility classes comes in by pasting, is pointed at by its structure, and carries an effect out again', async ({
+  page,
+  house,
+}) => {
   await page.goto(await house.addSite('utility', cardsPage))
   await stageOf(page)
   const drawer = await openPages(page)
@@ -153,7 +177,8 @@ test('pages are renamed, moved, copied, removed and brought back, and all of it 
   await page.goto(await house.addSite('many', cardsPage))
   await stageOf(page)
   const drawer = await openPages(page)
-  const names = async () => Promise.all((await drawer.getByRole('textbox', { name: /^Name of the page/ }).all()).map((field) => field.inputValue()))
+  const names = async () =>
+    Promise.all((await drawer.getByRole('textbox', { name: /^Name of the page/ }).all()).map((field) => field.inputValue()))
   await drawer.getByRole('button', { name: 'Copy A page' }).click()
   await drawer.getByLabel('Name of the page A page, copy').fill('Second')
   await page.keyboard.press('Enter')
@@ -177,7 +202,9 @@ test('a newer version finds its elements again, and names what is lost with what
   await stageOf(page)
   const drawer = await openPages(page)
   await drawer.getByLabel('It is a newer version of the page that is open now').check()
-  await bringFiles(page, [{ name: 'index.html', text: cardsPage.replaceAll('class="card"', 'class="plaque"').replaceAll('.card', '.plaque') }])
+  await bringFiles(page, [
+    { name: 'index.html', text: cardsPage.replaceAll('class="card"', 'class="plaque"').replaceAll('.card', '.plaque') },
+  ])
   await expect(drawer.getByText('One effect does not find their elements here.')).toBeVisible()
   await drawer.getByRole('button', { name: '.plaque, 8' }).click()
   const stage = await stageOf(page)
@@ -187,7 +214,8 @@ test('a newer version finds its elements again, and names what is lost with what
 const hugeHtml = () => `<p>${'x'.repeat(50 * 1024 * 1024)}`
 const bomb = () => Buffer.from(zipSync({ 'index.html': new TextEncoder().encode('<p>x'), 'zeros.bin': new Uint8Array(13 * 1024 * 1024) }))
 const outsideZip = () => Buffer.from(zipSync({ '../../evil.html': new TextEncoder().encode('<p>x') }))
-const crowded = () => Buffer.from(zipSync(Object.fromEntries(Array.from({ length: 100_000 }, (_, i) => [`f${i}`, new Uint8Array()])), { level: 0 }))
+const crowded = () =>
+  Buffer.from(zipSync(Object.fromEntries(Array.from({ length: 100_000 }, (_, i) => [`f${i}`, new Uint8Array()])), { level: 0 }))
 
 for (const [what, name, make, words] of [
   ['50 MB of HTML', 'big.html', () => Buffer.from(hugeHtml()), /"big\.html" has 50\.0 MB; a page may have 4\./],
@@ -195,9 +223,19 @@ for (const [what, name, make, words] of [
   ['a ZIP with names that lead out of it', 'out.zip', outsideZip, /would lie outside of it\./],
   ['a ZIP with 100,000 files', 'crowd.zip', crowded, /The ZIP holds more than 3000 files\./],
   ['a broken ZIP', 'broken.zip', () => Buffer.from('PK\u0003\u0004 nothing of the sort'), /The ZIP is broken/],
-  ['a picture that is called HTML', 'page.html', () => Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0, 0, 0, 13]), /"page\.html" is called HTML, but is really a picture \(PNG\)\./],
+  [
+    'a picture that is called HTML',
+    'page.html',
+    () => Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0, 0, 0, 13]),
+    /"page\.html" is called HTML, but is really a picture \(PNG\)\./,
+  ],
   ['an empty page', 'empty.html', () => Buffer.from(''), /"empty\.html" is empty\.|nothing in what you brought/],
-  ['a picture alone', 'only.svg', () => Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"/>'), /There is no HTML file in what you brought\./],
+  [
+    'a picture alone',
+    'only.svg',
+    () => Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"/>'),
+    /There is no HTML file in what you brought\./,
+  ],
 ] as const) {
   test(`${what} is refused in a sentence, and nothing of it stays`, async ({ page, house }) => {
     test.setTimeout(90_000)
@@ -212,31 +250,58 @@ for (const [what, name, make, words] of [
   })
 }
 
-test('odd pages are taken as far as is sensible: broken markup, another encoding, a sheet with faults, missing files, a long name, 20,000 elements', async ({ page, house }) => {
+test('odd pages are taken as far as is sensible: broken markup, another encoding, a sheet with faults, missing files, a long name, 20,000 elements', async ({
+  page,
+  house,
+}) => {
   test.setTimeout(120_000)
   await page.goto(await house.addSite('odd', cardsPage))
   await stageOf(page)
   const drawer = await openPages(page)
-  const latin = Buffer.from('<html><head><meta charset="windows-1252"><title>Caf\xe9</title></head><body><p class="p">na\xefve</p></body></html>', 'latin1')
+  const latin = Buffer.from(
+    '<html><head><meta charset="windows-1252"><title>Caf\xe9</title></head><body><p class="p">na\xefve</p></body></html>',
+    'latin1',
+  )
   await bringFiles(page, [{ name: 'latin.html', text: latin }])
   await expect(page.getByRole('button', { name: 'Page: Café' })).toBeVisible()
-  await eventually(async () => (await stageOf(page)).evaluate(() => document.querySelector('.p')?.textContent).catch(() => '')).toBe('naïve')
+  await eventually(async () => (await stageOf(page)).evaluate(() => document.querySelector('.p')?.textContent).catch(() => '')).toBe(
+    'naïve',
+  )
 
-  await bringFiles(page, [{ name: 'broken.html', text: '<title>Broken</title><div><p>one<div></p><table><b>two</table></span><img src="gone.png"><style>.x { colr red; } @nonsense; .y { color: rgb(1, 2, 3) }</style><p class="y">three' }])
+  await bringFiles(page, [
+    {
+      name: 'broken.html',
+      text: '<title>Broken</title><div><p>one<div></p><table><b>two</table></span><img src="gone.png"><style>.x { colr red; } @nonsense; .y { color: rgb(1, 2, 3) }</style><p class="y">three',
+    },
+  ])
   await expect(page.getByRole('button', { name: 'Page: Broken' })).toBeVisible()
   await expect(drawer.getByText('A picture did not come along: its place is empty.')).toBeVisible()
-  await eventually(async () => (await stageOf(page)).evaluate(() => getComputedStyle(document.querySelector('.y') as Element).color).catch(() => '')).toBe('rgb(1, 2, 3)')
+  await eventually(async () =>
+    (await stageOf(page)).evaluate(() => getComputedStyle(document.querySelector('.y') as Element).color).catch(() => ''),
+  ).toBe('rgb(1, 2, 3)')
 
   await bringFiles(page, [{ name: 'long.html', text: `<title>${'name '.repeat(100)}</title><p>x` }])
   await expect(page.getByRole('button', { name: /^Page: name name .*…$/ })).toBeVisible()
 
-  await bringFiles(page, [{ name: 'large.html', text: `<title>Large</title><main>${'<section class="part"><p class="line">x</p></section>'.repeat(10_000)}</main>` }])
+  await bringFiles(page, [
+    {
+      name: 'large.html',
+      text: `<title>Large</title><main>${'<section class="part"><p class="line">x</p></section>'.repeat(10_000)}</main>`,
+    },
+  ])
   await expect(page.getByRole('button', { name: 'Page: Large' })).toBeVisible({ timeout: 20_000 })
-  await eventually(async () => (await stageOf(page)).evaluate(() => document.querySelectorAll('*').length).catch(() => 0)).toBeGreaterThan(20_000)
+  await eventually(async () => (await stageOf(page)).evaluate(() => document.querySelectorAll('*').length).catch(() => 0)).toBeGreaterThan(
+    20_000,
+  )
   await page.keyboard.press('g')
   await page.keyboard.press('p')
   await clickOnPage(page, await stageOf(page), '.line >> nth=0')
-  await expect(page.getByRole('region', { name: 'Which elements' }).getByRole('button', { name: /all 10000 like it/ }).first()).toBeVisible({ timeout: 20_000 })
+  await expect(
+    page
+      .getByRole('region', { name: 'Which elements' })
+      .getByRole('button', { name: /all 10000 like it/ })
+      .first(),
+  ).toBeVisible({ timeout: 20_000 })
 })
 
 test('a page is dropped with a picture that holds a script: the picture is seen, and the script runs nowhere', async ({ page, house }) => {
@@ -248,10 +313,23 @@ test('a page is dropped with a picture that holds a script: the picture is seen,
     Object.assign(window, { told })
     addEventListener('message', ({ data }) => data === 'deed' && told.push(data))
     const transfer = new DataTransfer()
-    transfer.items.add(new File(['<title>Dropped</title><img src="a.svg"><object data="a.svg"></object><embed src="a.svg"><p class="p">x'], 'index.html', { type: 'text/html' }))
-    transfer.items.add(new File(['<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9" onload="top.postMessage(\'deed\',\'*\')"><script>top.postMessage("deed","*")</script></svg>'], 'a.svg', { type: 'image/svg+xml' }))
+    transfer.items.add(
+      new File(['<title>Dropped</title><img src="a.svg"><object data="a.svg"></object><embed src="a.svg"><p class="p">x'], 'index.html', {
+        type: 'text/html',
+      }),
+    )
+    transfer.items.add(
+      new File(
+        [
+          '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9" onload="top.postMessage(\'deed\',\'*\')"><script>top.postMessage("deed","*")</script></svg>',
+        ],
+        'a.svg',
+        { type: 'image/svg+xml' },
+      ),
+    )
     const target = [...document.querySelectorAll('div')].findLast((each) => each.textContent.startsWith('Drop an HTML file'))?.parentElement
-    for (const type of ['dragover', 'drop']) target?.dispatchEvent(new DragEvent(type, { bubbles: true, cancelable: true, dataTransfer: transfer }))
+    for (const type of ['dragover', 'drop'])
+      target?.dispatchEvent(new DragEvent(type, { bubbles: true, cancelable: true, dataTransfer: transfer }))
   })
   await expect(page.getByRole('button', { name: 'Page: Dropped' })).toBeVisible()
   await eventually(async () => (await stageOf(page)).evaluate(() => document.images[0]?.naturalWidth).catch(() => 0)).toBe(9)
@@ -261,20 +339,33 @@ test('a page is dropped with a picture that holds a script: the picture is seen,
 })
 
 test('a stylesheet elsewhere is named with what it leaves bare, and a file given for it is used', async ({ page, house }) => {
-  await page.goto(await house.addSite('given', '<title>Given</title><link rel="stylesheet" href="https://example.org/far.css"><p class="p">x'))
+  await page.goto(
+    await house.addSite('given', '<title>Given</title><link rel="stylesheet" href="https://example.org/far.css"><p class="p">x'),
+  )
   await stageOf(page)
   const drawer = await openPages(page)
   await expect(drawer.getByText('A stylesheet is elsewhere and is not loaded: what it styles stands bare.')).toBeVisible()
-  await drawer.getByLabel('A file for https://example.org/far.css').setInputFiles({ name: 'far.css', mimeType: 'text/css', buffer: Buffer.from('.p { color: rgb(4, 5, 6) }') })
-  await eventually(async () => (await stageOf(page)).evaluate(() => getComputedStyle(document.querySelector('.p') as Element).color).catch(() => '')).toBe('rgb(4, 5, 6)')
+  await drawer
+    .getByLabel('A file for https://example.org/far.css')
+    .setInputFiles({ name: 'far.css', mimeType: 'text/css', buffer: Buffer.from('.p { color: rgb(4, 5, 6) }') })
+  await eventually(async () =>
+    (await stageOf(page)).evaluate(() => getComputedStyle(document.querySelector('.p') as Element).color).catch(() => ''),
+  ).toBe('rgb(4, 5, 6)')
   await expect(drawer.getByText('Nothing: the page is here as a whole.')).toBeVisible()
 })
 
-test('the snippet saves a page as it is rendered, with its styles and pictures inside, as one file that can be brought in', async ({ page, house }) => {
+test('the snippet saves a page as it is rendered, with its styles and pictures inside, as one file that can be brought in', async ({
+  page,
+  house,
+}) => {
   const source = await (await page.request.get(`${house.address}/api/snippet`)).text()
   await page.route('http://made-up.test/**', (route) => {
     const path = new URL(route.request().url()).pathname
-    if (path === '/') return route.fulfill({ contentType: 'text/html', body: '<!doctype html><title>Rendered</title><link rel="stylesheet" href="a.css"><body onclick="x()"><img src="p.svg" srcset="p.svg 2x"><script>document.body.insertAdjacentHTML("beforeend", "<p class=late>made by script</p>")</script></body>' })
+    if (path === '/')
+      return route.fulfill({
+        contentType: 'text/html',
+        body: '<!doctype html><title>Rendered</title><link rel="stylesheet" href="a.css"><body onclick="x()"><img src="p.svg" srcset="p.svg 2x"><script>document.body.insertAdjacentHTML("beforeend", "<p class=late>made by script</p>")</script></body>',
+      })
     if (path === '/a.css') return route.fulfill({ contentType: 'text/css', body: '.late { color: rgb(9, 8, 7); background: url(p.svg) }' })
     return route.fulfill({ contentType: 'image/svg+xml', body: '<svg xmlns="http://www.w3.org/2000/svg" width="4" height="4"/>' })
   })
@@ -286,6 +377,8 @@ test('the snippet saves a page as it is rendered, with its styles and pictures i
   expect(saved).toContain('made by script')
   expect(saved.match(/data:image\/svg\+xml/g)?.length).toBeGreaterThanOrEqual(2)
   await page.setContent(saved)
-  expect(await page.evaluate(() => [getComputedStyle(document.querySelector('.late') as Element).color, document.images[0]?.naturalWidth])).toEqual(['rgb(9, 8, 7)', 4])
+  expect(
+    await page.evaluate(() => [getComputedStyle(document.querySelector('.late') as Element).color, document.images[0]?.naturalWidth]),
+  ).toEqual(['rgb(9, 8, 7)', 4])
   expect(strFromU8(Buffer.from(saved)).startsWith('<!doctype html>')).toBe(true)
 })

@@ -41,15 +41,26 @@ test('a card that leans and waits in a chosen pose, in three acts', async ({ pag
   await eventually(async () => (await leanOf(alone, '.card', 0)).rotateY).toBeCloseTo(-0.7 * 9, 1)
 })
 
-const opacityOf = (page: Page, select: string) => page.locator(select).first().evaluate((element) => Number(getComputedStyle(element).opacity))
-const boxOf = (page: Page, select: string, index = 0) => page.locator(select).nth(index).evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
+const opacityOf = (page: Page, select: string) =>
+  page
+    .locator(select)
+    .first()
+    .evaluate((element) => Number(getComputedStyle(element).opacity))
+const boxOf = (page: Page, select: string, index = 0) =>
+  page
+    .locator(select)
+    .nth(index)
+    .evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
 /** The middle of a tile, from the middle of the pointer's place, px. */
 const missOf = async (page: Page, select: string, x: number, y: number) => {
   const box = await boxOf(page, select)
   return Math.hypot(box.x + box.width / 2 - x, box.y + box.height / 2 - y)
 }
 
-test('a section is dark but for light round the pointer, and in the next one the darkness fades away, in three acts', async ({ page, house }, info) => {
+test('a section is dark but for light round the pointer, and in the next one the darkness fades away, in three acts', async ({
+  page,
+  house,
+}, info) => {
   const hand = countingHand(page)
   const { frame, exported } = await openStarters(page, house, 'text', 'picture-grid')
   await hand.pointAt(frame, '.text-block p')
@@ -83,7 +94,9 @@ test('a whole window of grainy gradient with a soft light under the pointer, in 
   const alone = await openExport(page, exported, info.outputPath('page.html'))
   const ground = await boxOf(alone, '.hero-grain-light-ground')
   expect([ground.width, ground.height]).toEqual([1280, 800])
-  expect(await alone.locator('.hero-grain-light-ground').evaluate((element) => getComputedStyle(element).backgroundImage)).toContain('linear-gradient(155deg')
+  expect(await alone.locator('.hero-grain-light-ground').evaluate((element) => getComputedStyle(element).backgroundImage)).toContain(
+    'linear-gradient(155deg',
+  )
   await alone.mouse.move(333, 222)
   await eventually(() => missOf(alone, '.hero-grain-light-light', 333, 222)).toBeLessThan(1)
   await eventually(() => opacityOf(alone, '.hero-grain-light-light')).toBeCloseTo(0.36, 3)
@@ -100,7 +113,9 @@ test('cards that glow at the pointer, surface and edge, each in its own colour, 
   expect(hand.count()).toBeLessThanOrEqual(5)
 
   const alone = await openExport(page, exported, info.outputPath('page.html'))
-  const colours = await alone.locator('.grid-card').evaluateAll((cards) => cards.map((card) => getComputedStyle(card).getPropertyValue('--grid-card-glow-light')))
+  const colours = await alone
+    .locator('.grid-card')
+    .evaluateAll((cards) => cards.map((card) => getComputedStyle(card).getPropertyValue('--grid-card-glow-light')))
   expect(new Set(colours).size).toBe(6)
   const box = await boxOf(alone, '.grid-card', 0)
   await alone.mouse.move(box.right - 20, box.bottom - 20)
@@ -122,7 +137,12 @@ test('a grid of dark cards lit by one pointer, neighbours’ edges too, in three
   const box = await boxOf(alone, '.dark-card', 4)
   const at = { x: box.right - 12, y: box.bottom - 12 }
   await alone.mouse.move(at.x, at.y)
-  const lit = () => alone.locator('.dark-card').evaluateAll((cards) => cards.map((card) => [...card.querySelectorAll('.dark-card-glow-edge-pool')].some((tile) => getComputedStyle(tile).opacity === '1')))
+  const lit = () =>
+    alone
+      .locator('.dark-card')
+      .evaluateAll((cards) =>
+        cards.map((card) => [...card.querySelectorAll('.dark-card-glow-edge-pool')].some((tile) => getComputedStyle(tile).opacity === '1')),
+      )
   // The card itself, the one beside it, the one below it, and the one at its corner.
   await eventually(lit).toEqual([false, false, false, false, true, true, false, true, true])
   for (const index of [4, 5, 7, 8]) {
@@ -133,7 +153,10 @@ test('a grid of dark cards lit by one pointer, neighbours’ edges too, in three
   }
 })
 
-test('a large heading round a corner, sliding with the pointer, in two shades, right on phones too, in two acts', async ({ page, house }, info) => {
+test('a large heading round a corner, sliding with the pointer, in two shades, right on phones too, in two acts', async ({
+  page,
+  house,
+}, info) => {
   const hand = countingHand(page)
   const { frame, exported } = await openStarter(page, house, 'heading')
   await hand.pointAt(frame, '.large-heading')
@@ -146,16 +169,21 @@ test('a large heading round a corner, sliding with the pointer, in two shades, r
     const box = await boxOf(alone, '.large-heading')
     await alone.mouse.move(box.x + box.width * 0.999, box.y + box.height / 2)
     await eventually(() => slideOf(alone, '.large-heading-fold-words-1')).toBeCloseTo(-0.12 * box.width, 0)
-    await eventually(async () => (await slideOf(alone, '.large-heading-fold-words-2')) - (await slideOf(alone, '.large-heading-fold-words-1'))).toBeCloseTo(0, 1)
+    await eventually(
+      async () => (await slideOf(alone, '.large-heading-fold-words-2')) - (await slideOf(alone, '.large-heading-fold-words-1')),
+    ).toBeCloseTo(0, 1)
     // The walls meet at the corner: where the first one ends, the second begins.
-    const [first, second] = await Promise.all(['.large-heading-fold-wall-1', '.large-heading-fold-wall-2'].map((wall) => boxOf(alone, wall)))
+    const [first, second] = await Promise.all(
+      ['.large-heading-fold-wall-1', '.large-heading-fold-wall-2'].map((wall) => boxOf(alone, wall)),
+    )
     expect(Math.abs((first?.right ?? 0) - (second?.left ?? 1))).toBeLessThan(0.1)
     expect(Math.abs((first?.right ?? 0) - box.x - 0.42 * box.width)).toBeLessThan(0.1)
   }
   expect(await opacityOf(alone, '.large-heading-fold-shade')).toBeCloseTo(0.3, 3)
 })
 
-const slideOf = (page: Page, select: string) => page.locator(select).evaluate((element) => new DOMMatrix(getComputedStyle(element).transform).m41)
+const slideOf = (page: Page, select: string) =>
+  page.locator(select).evaluate((element) => new DOMMatrix(getComputedStyle(element).transform).m41)
 
 test('a picture in the dark with a spotlight that narrows while pressed, in three acts', async ({ page, house }, info) => {
   const hand = countingHand(page)
@@ -196,7 +224,12 @@ test('a picture card that leans, its title floating above it, in two acts', asyn
   // The card clips what it holds and so is drawn flat: the title slides on it as one 36 px above it is seen to, from 820 px.
   const seen = 36 * Math.sin((11 * Math.PI) / 180) * (820 / (820 - 36))
   await eventually(() => slideOf(alone, title)).toBeCloseTo(seen * share, 1)
-  expect(await alone.locator('.picture-card').first().evaluate((element) => getComputedStyle(element).overflow)).toBe('clip')
+  expect(
+    await alone
+      .locator('.picture-card')
+      .first()
+      .evaluate((element) => getComputedStyle(element).overflow),
+  ).toBe('clip')
 })
 
 test('a card that leans with a sheen against the lean, and waits in a chosen pose, in three acts', async ({ page, house }, info) => {

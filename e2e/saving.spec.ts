@@ -37,7 +37,11 @@ test('two windows of one browser see each other’s edits at once; undo takes ba
   }
   await expect(saved(page)).toBeVisible()
   await expect(saved(second)).toBeVisible()
-  const [row] = await house.query('SELECT JSON_VALUE(document, ?) AS angle, JSON_VALUE(document, ?) AS eye FROM sites WHERE id = ?', ['$.effects[0].settings.acrossDeg', '$.effects[0].settings.eyePx', 'windows'])
+  const [row] = await house.query('SELECT JSON_VALUE(document, ?) AS angle, JSON_VALUE(document, ?) AS eye FROM sites WHERE id = ?', [
+    '$.effects[0].settings.acrossDeg',
+    '$.effects[0].settings.eyePx',
+    'windows',
+  ])
   expect(row).toEqual({ angle: '12', eye: '900' })
 })
 
@@ -55,7 +59,10 @@ test('two people: edits come within two seconds, and where both changed the same
   await type(page, '5')
   await expect(saved(page)).toBeVisible()
   await other.unroute('**/api/sites/**')
-  for (const each of [page, other]) await expect(each.getByRole('alert').filter({ hasText: 'was changed in two windows at once: 40° counts, the other one set 5°.' })).toBeVisible({ timeout: 8000 })
+  for (const each of [page, other])
+    await expect(
+      each.getByRole('alert').filter({ hasText: 'was changed in two windows at once: 40° counts, the other one set 5°.' }),
+    ).toBeVisible({ timeout: 8000 })
   await expect(angleOf(page)).toHaveAttribute('aria-valuetext', '40°')
   await page.getByRole('alert').getByRole('button', { name: 'Use 5°' }).click()
   for (const each of [page, other]) await expect(angleOf(each)).toHaveAttribute('aria-valuetext', '5°', { timeout: 3000 })
@@ -64,7 +71,10 @@ test('two people: edits come within two seconds, and where both changed the same
 
 test('the history tells what was done; a version is looked at, named, and brought back whole or by effect', async ({ page, house }) => {
   const url = await house.addSite('history', cardsPage, [tiltOnCards()])
-  await house.query("INSERT INTO site_revisions (site_id, revision, document, done) SELECT id, revision, document, 'Beginning' FROM sites WHERE id = ?", ['history'])
+  await house.query(
+    "INSERT INTO site_revisions (site_id, revision, document, done) SELECT id, revision, document, 'Beginning' FROM sites WHERE id = ?",
+    ['history'],
+  )
   await open(page, url)
   await type(page, '30')
   await expect(saved(page)).toBeVisible()
@@ -88,12 +98,20 @@ test('the history tells what was done; a version is looked at, named, and brough
 
 test('a site that cannot be read leaves home as it is, and comes back from its last readable version', async ({ page, house }) => {
   await house.addSite('unreadable', cardsPage, [tiltOnCards()])
-  await house.query("INSERT INTO site_revisions (site_id, revision, document) SELECT id, revision, document FROM sites WHERE id = ?", ['unreadable'])
-  await house.query("UPDATE sites SET revision = 2, document = JSON_SET(document, '$.effects[0].kind', 'wobble') WHERE id = ?", ['unreadable'])
+  await house.query('INSERT INTO site_revisions (site_id, revision, document) SELECT id, revision, document FROM sites WHERE id = ?', [
+    'unreadable',
+  ])
+  await house.query("UPDATE sites SET revision = 2, document = JSON_SET(document, '$.effects[0].kind', 'wobble') WHERE id = ?", [
+    'unreadable',
+  ])
   await page.goto(house.address)
   await page.goto(house.address)
   const card = page.getByRole('region', { name: 'Site unreadable' })
-  await expect(card.getByText('This site cannot be read. At effects.0.kind: there is no kind of effect called "wobble". Nothing of it was changed or deleted.')).toBeVisible()
+  await expect(
+    card.getByText(
+      'This site cannot be read. At effects.0.kind: there is no kind of effect called "wobble". Nothing of it was changed or deleted.',
+    ),
+  ).toBeVisible()
   await expect(page.getByRole('region', { name: 'Vesper Hollow' })).toBeVisible()
   await page.goto(`${house.address}/studio/unreadable/page`)
   await expect(page.getByRole('heading', { name: 'This site cannot be read' })).toBeVisible()
@@ -106,16 +124,33 @@ test('a browser that is killed loses no edit that is older than a moment, and re
   test.setTimeout(120_000)
   const url = await house.addSite('killed', cardsPage, [tiltOnCards()])
   const profile = mkdtempSync(join(tmpdir(), 'glass-moth-profile-'))
-  const args = ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', '--disable-quic']
-  const launch = () => chromium.launchPersistentContext(profile, { executablePath: '/usr/bin/chromium', args, viewport: { width: 1280, height: 800 } })
+  const args = [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--no-first-run',
+    '--disable-quic',
+  ]
+  const launch = () =>
+    chromium.launchPersistentContext(profile, { executablePath: '/usr/bin/chromium', args, viewport: { width: 1280, height: 800 } })
   const kill = async (context: BrowserContext) => {
     // By its profile: the browser's own process and all that it started.
     const { processesWith } = await import('../scripts/programs.mjs')
     for (const { pid } of processesWith(`--user-data-dir=${profile}`)) process.kill(pid, 'SIGKILL')
     await context.close().catch(() => undefined)
   }
-  const angleSaved = async () => Number((await house.query('SELECT JSON_VALUE(document, ?) AS angle FROM sites WHERE id = ?', ['$.effects[0].settings.acrossDeg', 'killed']))[0]?.angle)
-  for (const [first, last] of [[11, 12], [13, 14]] as const) {
+  const angleSaved = async () =>
+    Number(
+      (
+        await house.query('SELECT JSON_VALUE(document, ?) AS angle FROM sites WHERE id = ?', ['$.effects[0].settings.acrossDeg', 'killed'])
+      )[0]?.angle,
+    )
+  for (const [first, last] of [
+    [11, 12],
+    [13, 14],
+  ] as const) {
     const context = await launch()
     const page = context.pages()[0] ?? (await context.newPage())
     await open(page, url)

@@ -11,7 +11,10 @@ const demo = '/studio/vesper-hollow/specimens'
 /** A point of an element of the page, as shares of its box. */
 async function pointIn(page: Page, select: string, index: number, u: number, v: number): Promise<[number, number]> {
   const frame = await stageOf(page)
-  const box = await frame.locator(select).nth(index).evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
+  const box = await frame
+    .locator(select)
+    .nth(index)
+    .evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
   return [box.x + u * box.width, box.y + v * box.height]
 }
 
@@ -48,11 +51,18 @@ test('pictures of the main views', async ({ page, house }) => {
   await settle(page)
   await page.screenshot({ path: `${folder}/history.png` })
 
-  for (const [name, path, index, select, nth, u, v] of [['after-dark', 'tonight', 1, '.meadow', 0, 0.52, 0.74], ['lanterns', 'tonight', 3, '.lantern', 5, 0.03, 0.04], ['wall', 'garden', 4, '.motto', 0, 0.75, 0.5]] as const) {
+  for (const [name, path, index, select, nth, u, v] of [
+    ['after-dark', 'tonight', 1, '.meadow', 0, 0.52, 0.74],
+    ['lanterns', 'tonight', 3, '.lantern', 5, 0.03, 0.04],
+    ['wall', 'garden', 4, '.motto', 0, 0.75, 0.5],
+  ] as const) {
     await page.goto(`${house.address}/studio/vesper-hollow/${path}`)
     const frame = await stageOf(page)
     await page.getByRole('button', { name: new RegExp(`^Effect ${index + 1}:`) }).click()
-    await frame.locator(select).nth(nth).evaluate((element) => element.scrollIntoView({ block: 'center' }))
+    await frame
+      .locator(select)
+      .nth(nth)
+      .evaluate((element) => element.scrollIntoView({ block: 'center' }))
     await settle(page)
     await movePointer(page, ...(await pointIn(page, select, nth, u, v)), 6)
     await settle(page)
@@ -124,7 +134,10 @@ test('pictures of the main views', async ({ page, house }) => {
   await settle(page)
   await page.mouse.move(1000, 690, { steps: 3 })
   await page.keyboard.press('Shift+Y')
-  await page.getByRole('button', { name: /^How it follows/ }).first().click()
+  await page
+    .getByRole('button', { name: /^How it follows/ })
+    .first()
+    .click()
   await page.getByRole('button', { name: 'springy' }).click()
   await page.getByRole('button', { name: 'Compare' }).click()
   await page.waitForTimeout(2500)

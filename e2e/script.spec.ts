@@ -5,11 +5,19 @@ import { eventually, expect, test } from './support/house'
 import { leanOf } from './support/stage'
 
 const spring = { kind: 'spring', frequencyHz: 4, dampingRatio: 1 }
-const tilt = (select = '.card', pose = 0) => rigFrom({ select, pointer: 'fine' }, [{ id: 'x', signal: { of: 'centredX' }, away: { kind: 'settle', pose }, feel: spring, group: 'turn' }, { id: 'y', signal: { of: 'centredY' }, feel: spring, group: 'turn' }], [
-  { slot: { on: 'transform', fn: 'perspective' }, base: 800 },
-  { slot: { on: 'transform', fn: 'rotateX' }, factor: -9, channel: 'y' },
-  { slot: { on: 'transform', fn: 'rotateY' }, factor: 9, channel: 'x' },
-])
+const tilt = (select = '.card', pose = 0) =>
+  rigFrom(
+    { select, pointer: 'fine' },
+    [
+      { id: 'x', signal: { of: 'centredX' }, away: { kind: 'settle', pose }, feel: spring, group: 'turn' },
+      { id: 'y', signal: { of: 'centredY' }, feel: spring, group: 'turn' },
+    ],
+    [
+      { slot: { on: 'transform', fn: 'perspective' }, base: 800 },
+      { slot: { on: 'transform', fn: 'rotateX' }, factor: -9, channel: 'y' },
+      { slot: { on: 'transform', fn: 'rotateY' }, factor: 9, channel: 'x' },
+    ],
+  )
 
 const html = `<!doctype html><html><head><style>
   body { margin: 0 }
@@ -19,20 +27,26 @@ const html = `<!doctype html><html><head><style>
 </style></head><body><div class="card">one</div><div class="card" style="color: red">two</div><div class="card" style="">three</div></body></html>`
 
 /** Counts the frames that are asked for from now on. */
-const countFrames = (page: Page) => page.evaluate(() => {
-  const own = requestAnimationFrame.bind(window)
-  window.requestAnimationFrame = (callback) => {
-    ;(window as unknown as { asked: number }).asked = ((window as unknown as { asked?: number }).asked ?? 0) + 1
-    return own(callback)
-  }
-})
+const countFrames = (page: Page) =>
+  page.evaluate(() => {
+    const own = requestAnimationFrame.bind(window)
+    window.requestAnimationFrame = (callback) => {
+      ;(window as unknown as { asked: number }).asked = ((window as unknown as { asked?: number }).asked ?? 0) + 1
+      return own(callback)
+    }
+  })
 const framesOf = (page: Page) => page.evaluate(() => (window as unknown as { asked?: number }).asked ?? 0)
 const styles = (page: Page) => page.evaluate(() => [...document.querySelectorAll('.card')].map((card) => card.getAttribute('style')))
 const turn = (page: Page, index: number) => leanOf(page, '.card', index).then(({ rotateY }) => rotateY)
 
 test('taking it off leaves every element and the document as they were found', async ({ page }) => {
   const driven = await drive(page, html, { tilt: tilt() })
-  for (const [t, x] of [[10, 60], [20, 310], [30, 560]] as const) await driven.hear({ t, x, y: 150 })
+  for (const [t, x] of [
+    [10, 60],
+    [20, 310],
+    [30, 560],
+  ] as const)
+    await driven.hear({ t, x, y: 150 })
   await driven.frame(900)
   expect(await turn(page, 2)).toBeLessThan(-7)
   await driven.detach()
@@ -56,7 +70,8 @@ test('a page with code of its own is told when an effect comes on, goes off and 
   await playReal(page, html, { tilt: tilt() }, true)
   await page.evaluate(() => {
     const told: string[] = []
-    for (const name of ['tilt-on', 'tilt-off', 'tilt-settled']) addEventListener(name, ({ target }) => told.push(`${name} ${(target as Element).textContent}`))
+    for (const name of ['tilt-on', 'tilt-off', 'tilt-settled'])
+      addEventListener(name, ({ target }) => told.push(`${name} ${(target as Element).textContent}`))
     Object.assign(window, { told })
   })
   const told = () => page.evaluate(() => (window as unknown as { told: string[] }).told)
@@ -67,22 +82,27 @@ test('a page with code of its own is told when an effect comes on, goes off and 
   await eventually(told).toEqual(['tilt-on one', 'tilt-settled one', 'tilt-off one', 'tilt-settled one'])
 })
 
-const zones = rigFrom({ select: '.card', pointer: 'fine' }, [
-  { id: 'column', signal: { of: 'zone', columns: 2, rows: 1 } },
-  { id: 'row', signal: { of: 'zone', columns: 1, rows: 4 } },
-  { id: 'lean', signal: { of: 'centredX' }, feel: spring },
-], [
-  { slot: { on: 'opacity' }, base: 1, factor: -0.1, channel: 'column' },
-  { slot: { on: 'transform', fn: 'translateX' }, factor: 2, channel: 'column' },
-  { slot: { on: 'transform', fn: 'translateY' }, factor: 2, channel: 'row' },
-  { slot: { on: 'transform', fn: 'rotate' }, factor: 2, channel: 'lean' },
-])
+const zones = rigFrom(
+  { select: '.card', pointer: 'fine' },
+  [
+    { id: 'column', signal: { of: 'zone', columns: 2, rows: 1 } },
+    { id: 'row', signal: { of: 'zone', columns: 1, rows: 4 } },
+    { id: 'lean', signal: { of: 'centredX' }, feel: spring },
+  ],
+  [
+    { slot: { on: 'opacity' }, base: 1, factor: -0.1, channel: 'column' },
+    { slot: { on: 'transform', fn: 'translateX' }, factor: 2, channel: 'column' },
+    { slot: { on: 'transform', fn: 'translateY' }, factor: 2, channel: 'row' },
+    { slot: { on: 'transform', fn: 'rotate' }, factor: 2, channel: 'lean' },
+  ],
+)
 
 test('of several zones in one area each is told for itself, and when it changes alone', async ({ page }) => {
   await playReal(page, html, { cards: zones }, true)
   await page.evaluate(() => {
     const told: string[] = []
-    for (const name of ['cards-zone-column', 'cards-zone-row']) addEventListener(name, (event) => told.push(`${name} ${String((event as CustomEvent).detail)}`))
+    for (const name of ['cards-zone-column', 'cards-zone-row'])
+      addEventListener(name, (event) => told.push(`${name} ${String((event as CustomEvent).detail)}`))
     Object.assign(window, { told })
   })
   const told = () => page.evaluate(() => (window as unknown as { told: string[] }).told)
@@ -101,7 +121,9 @@ test('zones are taken off with the rest', async ({ page }) => {
   await driven.frame(600)
   await expect(page.locator('[data-cards-zone-column="1"][data-cards-zone-row="3"]')).toHaveCount(1)
   await driven.detach()
-  expect(await page.evaluate(() => [...document.querySelectorAll('.card')].flatMap((card) => card.getAttributeNames()))).not.toContain('data-cards-zone-row')
+  expect(await page.evaluate(() => [...document.querySelectorAll('.card')].flatMap((card) => card.getAttributeNames()))).not.toContain(
+    'data-cards-zone-row',
+  )
 })
 
 test('an effect that cannot be played is turned off and named once, and the others play on', async ({ page }) => {
@@ -118,7 +140,11 @@ test('an effect that cannot be played is turned off and named once, and the othe
 })
 
 test('what lies on top of a card takes the pointer, unless it is part of it', async ({ page }) => {
-  await playReal(page, html.replace('</body>', '<div class="cover">a notice</div></body>').replace('three</div>', '<button>inside</button></div>'), { tilt: tilt() })
+  await playReal(
+    page,
+    html.replace('</body>', '<div class="cover">a notice</div></body>').replace('three</div>', '<button>inside</button></div>'),
+    { tilt: tilt() },
+  )
   await page.mouse.move(740, 250)
   await eventually(() => turn(page, 2)).toBeGreaterThan(8)
   await page.mouse.move(740, 120)
@@ -150,8 +176,24 @@ test('it works under a strict content security policy, where trusted types are a
   page.on('console', (message) => /Content Security Policy|TrustedScript/.test(message.text()) && violations.push(message.text()))
   await page.route('http://strict.test/**', (route) => {
     const address = route.request().url()
-    const body = address.endsWith('.js') ? scriptOf({ tilt: tilt() }, html) : withStyles(html, { tilt: tilt() }).replaceAll('<style>', '<style nonce="s">').replace(/ style="[^"]*"/g, '').replace('</body>', '<script src="/script.js"></script></body>')
-    void route.fulfill(address.endsWith('.js') ? { contentType: 'text/javascript', body } : { contentType: 'text/html', headers: { 'content-security-policy': "default-src 'none'; script-src 'self'; style-src 'nonce-s'; require-trusted-types-for 'script'; trusted-types 'none'" }, body })
+    const body = address.endsWith('.js')
+      ? scriptOf({ tilt: tilt() }, html)
+      : withStyles(html, { tilt: tilt() })
+          .replaceAll('<style>', '<style nonce="s">')
+          .replace(/ style="[^"]*"/g, '')
+          .replace('</body>', '<script src="/script.js"></script></body>')
+    void route.fulfill(
+      address.endsWith('.js')
+        ? { contentType: 'text/javascript', body }
+        : {
+            contentType: 'text/html',
+            headers: {
+              'content-security-policy':
+                "default-src 'none'; script-src 'self'; style-src 'nonce-s'; require-trusted-types-for 'script'; trusted-types 'none'",
+            },
+            body,
+          },
+    )
   })
   await page.goto('http://strict.test/')
   await page.mouse.move(240, 190)
@@ -163,7 +205,10 @@ test('it works on a page that froze what scripts build on, has names like ours, 
   const failed: string[] = []
   page.on('pageerror', ({ message }) => failed.push(message))
   await page.setContent(withStyles(html, { tilt: tilt() }))
-  await page.addScriptTag({ content: 'var events = "of the page", effects = 7, pointer = null, frame = 3; function draw() { throw new Error("the page\'s own") } for (const each of [Object, Array, Map, Element, Event]) Object.freeze(each.prototype); const own = requestAnimationFrame; window.requestAnimationFrame = function (callback) { return own.call(window, (now) => callback(now)) }' })
+  await page.addScriptTag({
+    content:
+      'var events = "of the page", effects = 7, pointer = null, frame = 3; function draw() { throw new Error("the page\'s own") } for (const each of [Object, Array, Map, Element, Event]) Object.freeze(each.prototype); const own = requestAnimationFrame; window.requestAnimationFrame = function (callback) { return own.call(window, (now) => callback(now)) }',
+  })
   await page.addScriptTag({ content: scriptOf({ tilt: tilt() }, html) })
   await page.mouse.move(240, 190)
   await eventually(() => turn(page, 0)).toBeCloseTo(8.1, 3)

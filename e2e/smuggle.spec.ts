@@ -29,24 +29,31 @@ async function openOutside(): Promise<Outside> {
   return { address, visits, close: () => server.close() }
 }
 
-const pageOf = (number: number, outside: string) => `<!doctype html>${ways[number]?.html(`top.postMessage('deed:${number}','*')`, `${outside}/visit/${number}`) ?? ''}`
+const pageOf = (number: number, outside: string) =>
+  `<!doctype html>${ways[number]?.html(`top.postMessage('deed:${number}','*')`, `${outside}/visit/${number}`) ?? ''}`
 
 /** Puts a frame for each address into an empty page, and does in each what its way asks of a visitor. Gives the deeds that were told. */
 async function tryAll(page: Page, addressOf: (number: number) => string, sandbox: string | undefined): Promise<Set<number>> {
   const deeds = new Set<number>()
   await page.exposeFunction('noteDeed', (deed: number) => deeds.add(deed))
   for (let from = 0; from < ways.length; from += 12) {
-    await page.evaluate(([addresses, rules]) => {
-      document.body.replaceChildren()
-      window.onmessage = ({ data }) => typeof data === 'string' && data.startsWith('deed:') && (window as unknown as { noteDeed: (deed: number) => void }).noteDeed(Number(data.slice(5)))
-      for (const address of addresses) {
-        const frame = document.createElement('iframe')
-        Object.assign(frame.style, { width: '240px', height: '140px' })
-        if (rules !== null) frame.setAttribute('sandbox', rules)
-        frame.src = address
-        document.body.append(frame)
-      }
-    }, [ways.slice(from, from + 12).map((_, i) => addressOf(from + i)), sandbox ?? null] as const)
+    await page.evaluate(
+      ([addresses, rules]) => {
+        document.body.replaceChildren()
+        window.onmessage = ({ data }) =>
+          typeof data === 'string' &&
+          data.startsWith('deed:') &&
+          (window as unknown as { noteDeed: (deed: number) => void }).noteDeed(Number(data.slice(5)))
+        for (const address of addresses) {
+          const frame = document.createElement('iframe')
+          Object.assign(frame.style, { width: '240px', height: '140px' })
+          if (rules !== null) frame.setAttribute('sandbox', rules)
+          frame.src = address
+          document.body.append(frame)
+        }
+      },
+      [ways.slice(from, from + 12).map((_, i) => addressOf(from + i)), sandbox ?? null] as const,
+    )
     const elements = await page.locator('body > iframe').elementHandles()
     for (const [i, element] of elements.entries()) {
       const { act } = ways[from + i] ?? {}
@@ -65,7 +72,11 @@ async function doAct(frame: Frame, act: 'click' | 'hover'): Promise<void> {
   await (act === 'click' ? go.click({ timeout: 3000, force: true }) : go.hover({ timeout: 3000, force: true })).catch(() => undefined)
 }
 
-test(`${ways.length} ways to run code, load from elsewhere or lead away: all of them work where nothing holds them, none does in the studio`, async ({ page, house, browser }) => {
+test(`${ways.length} ways to run code, load from elsewhere or lead away: all of them work where nothing holds them, none does in the studio`, async ({
+  page,
+  house,
+  browser,
+}) => {
   test.setTimeout(240_000)
   expect(ways.length).toBeGreaterThanOrEqual(60)
   const outside = await openOutside()
@@ -91,12 +102,22 @@ test(`${ways.length} ways to run code, load from elsewhere or lead away: all of 
 })
 
 test('elements that are named after what the agent asks for take nothing away from it', async ({ page, house, browser }) => {
-  const named = clobbering.map((name) => `<img name="${name}" alt="" src="data:image/gif;base64,R0lGODlhAQABAAAAACH5BAEKAAEALAAAAAABAAEAAAICTAEAOw==">`).join('')
-  const html = cardsPage.replace('</body>', `${named}<form><input name="getBoundingClientRect"><input name="textContent"><input name="children"></form></body>`)
+  const named = clobbering
+    .map((name) => `<img name="${name}" alt="" src="data:image/gif;base64,R0lGODlhAQABAAAAACH5BAEKAAEALAAAAAABAAEAAAICTAEAOw==">`)
+    .join('')
+  const html = cardsPage.replace(
+    '</body>',
+    `${named}<form><input name="getBoundingClientRect"><input name="textContent"><input name="children"></form></body>`,
+  )
   // Without protection the names do stand in the way.
   const open = await (await browser.newContext()).newPage()
   await open.setContent(html)
-  expect(await open.evaluate((names) => names.filter((name) => !((document as unknown as Record<string, unknown>)[name] instanceof HTMLImageElement)), [...clobbering])).toEqual([])
+  expect(
+    await open.evaluate(
+      (names) => names.filter((name) => !((document as unknown as Record<string, unknown>)[name] instanceof HTMLImageElement)),
+      [...clobbering],
+    ),
+  ).toEqual([])
   await open.context().close()
 
   await page.goto(await house.addSite('clobbered', html, [tiltOnCards()]))

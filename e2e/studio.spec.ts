@@ -13,11 +13,18 @@ async function pointAt(page: Page, u: number, v: number): Promise<void> {
   await page.mouse.click(x, y)
 }
 
-const styleOf = (frame: Frame, index: number) => frame.locator('.card').nth(index).evaluate((element) => ({ transform: getComputedStyle(element).transform, attribute: element.getAttribute('style') }))
+const styleOf = (frame: Frame, index: number) =>
+  frame
+    .locator('.card')
+    .nth(index)
+    .evaluate((element) => ({ transform: getComputedStyle(element).transform, attribute: element.getAttribute('style') }))
 const lean = (frame: Frame, index = 1) => leanOf(frame, '.card', index).then(({ rotateY }) => rotateY)
 const angle = (page: Page) => page.getByRole('spinbutton', { name: 'The angle', exact: true })
 
-test('pointing shows the ladder with how many each choice matches, and a touched recipe plays on the card and leaves no trace', async ({ page, house }) => {
+test('pointing shows the ladder with how many each choice matches, and a touched recipe plays on the card and leaves no trace', async ({
+  page,
+  house,
+}) => {
   await page.goto(await house.addSite('pointing', cardsPage))
   const frame = await stageOf(page)
   const before = await styleOf(frame, 1)
@@ -98,7 +105,11 @@ test('arrow keys step a number, coarse with Shift and fine with Alt, also from i
 test('the drawing tells the answer to a flick, and the sentence keeps it when the time is changed', async ({ page, house }) => {
   await page.goto(await house.addSite('flick', cardsPage, [tiltOnCards()]))
   await stageOf(page)
-  await expect(page.getByRole('img', { name: /^After a flick: settles in 416 milliseconds, 4 % past the mark; behind a hand at 1000 px a second it lags 100 px/ })).toBeVisible()
+  await expect(
+    page.getByRole('img', {
+      name: /^After a flick: settles in 416 milliseconds, 4 % past the mark; behind a hand at 1000 px a second it lags 100 px/,
+    }),
+  ).toBeVisible()
   await page.getByRole('spinbutton', { name: 'Overshoot' }).focus()
   await page.keyboard.type('20')
   await page.keyboard.press('Enter')
@@ -140,7 +151,10 @@ test('everything is there after a reload of the browser, and after a stop and st
   await house.restartAll()
   await page.goto(url)
   await expect(angle(page)).toHaveAttribute('aria-valuetext', '23°')
-  const [row] = await house.query('SELECT revision, JSON_VALUE(document, ?) AS angle FROM sites WHERE id = ?', ['$.effects[0].settings.acrossDeg', 'kept'])
+  const [row] = await house.query('SELECT revision, JSON_VALUE(document, ?) AS angle FROM sites WHERE id = ?', [
+    '$.effects[0].settings.acrossDeg',
+    'kept',
+  ])
   expect(row).toEqual({ revision: 2, angle: '23' })
   expect(await house.query('SELECT revision FROM site_revisions WHERE site_id = ?', ['kept'])).toEqual([{ revision: 2 }])
 })

@@ -69,7 +69,11 @@ test('a damaged data folder is moved aside by the next start, and the newest bac
     const { id } = await makeSite(damaged, 2)
     await damaged.stop()
     // The backup of the day was made when it started; another one has the new site.
-    expect(spawnSync(process.execPath, ['scripts/backup.mjs', join(damaged.data, 'backups', 'z-later.glass-moth-backup')], { env: { ...process.env, GLASS_MOTH_DATA: damaged.data } }).status).toBe(0)
+    expect(
+      spawnSync(process.execPath, ['scripts/backup.mjs', join(damaged.data, 'backups', 'z-later.glass-moth-backup')], {
+        env: { ...process.env, GLASS_MOTH_DATA: damaged.data },
+      }).status,
+    ).toBe(0)
     rmSync(join(damaged.data, 'data', 'mysql', 'plugin.frm'))
     expect(await damaged.start()).toBe(true)
     expect((await readServer(damaged.address, id)).site.effects).toHaveLength(2)
@@ -83,7 +87,10 @@ test('a start that is stopped by Ctrl-C at any moment ends all that it started',
   const folder = mkdtempSync(join(tmpdir(), 'gm-ctrl-c-'))
   for (const afterMs of [150, 500, 900, 1600, 2600, 4000]) {
     const data = join(folder, String(afterMs))
-    const child = spawn(process.execPath, ['scripts/start.mjs'], { stdio: 'ignore', env: { ...process.env, PORT: String(await freePort()), GLASS_MOTH_DATA: data } })
+    const child = spawn(process.execPath, ['scripts/start.mjs'], {
+      stdio: 'ignore',
+      env: { ...process.env, PORT: String(await freePort()), GLASS_MOTH_DATA: data },
+    })
     await pause(afterMs)
     child.kill('SIGINT')
     await new Promise((resolve) => child.once('exit', resolve))

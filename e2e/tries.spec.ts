@@ -6,7 +6,10 @@ import { cardsPage, clickOnPage, leanOf, movePointer, stageOf, tiltOnCards } fro
 
 const number = (page: Page, name: string) => page.getByRole('spinbutton', { name, exact: true })
 
-test('the ghost walks the thread again where it is dragged along, and a stretch is kept as a trace, in and out as a file', async ({ page, house }) => {
+test('the ghost walks the thread again where it is dragged along, and a stretch is kept as a trace, in and out as a file', async ({
+  page,
+  house,
+}) => {
   await page.goto(await house.addSite('thread', cardsPage, [tiltOnCards()]))
   const frame = await stageOf(page)
   const lean = () => leanOf(frame, '.card', 0).then(({ rotateY }) => rotateY)
@@ -64,7 +67,14 @@ for (const name of ['a flick', 'a scroll under it', 'leaving the window']) {
   test(`a built-in run says what it is for, moves the cards and leaves nothing behind: ${name}`, async ({ page, house }) => {
     await page.goto(await house.addSite('runs', cardsPage, [tiltOnCards()]))
     const frame = await stageOf(page)
-    const leans = async () => Math.max(...(await Promise.all(Array.from({ length: 8 }, (_, i) => leanOf(frame, '.card', i).then(({ rotateX, rotateY }) => Math.abs(rotateX) + Math.abs(rotateY))))))
+    const leans = async () =>
+      Math.max(
+        ...(await Promise.all(
+          Array.from({ length: 8 }, (_, i) =>
+            leanOf(frame, '.card', i).then(({ rotateX, rotateY }) => Math.abs(rotateX) + Math.abs(rotateY)),
+          ),
+        )),
+      )
     // The most that any card leaned is noted in the page, so that nothing is missed between two looks.
     await frame.evaluate(() => {
       const noted = Object.assign(window, { most: 0 })
@@ -112,7 +122,12 @@ test('tries are kept, tried on, gone back to, and two of them compared under one
   await page.getByRole('button', { name: 'Compare' }).click()
   const table = page.getByRole('table', { name: 'The numbers of both' })
   await expect(table).toBeVisible()
-  const cells = async (row: string) => table.getByRole('row').filter({ has: page.getByRole('rowheader', { name: row }) }).getByRole('cell').allTextContents()
+  const cells = async (row: string) =>
+    table
+      .getByRole('row')
+      .filter({ has: page.getByRole('rowheader', { name: row }) })
+      .getByRole('cell')
+      .allTextContents()
   const [calm = '', springy = ''] = await cells('settles after')
   expect(parseFloat(springy)).toBeGreaterThan(parseFloat(calm) + 100)
   expect((await cells('overshoot')).map(parseFloat)).toEqual([expect.closeTo(4, 0), expect.closeTo(28, 0)])
@@ -132,7 +147,11 @@ test('tries are kept, tried on, gone back to, and two of them compared under one
 })
 
 test('a figure is saved with its markup as a preset, and used on another site with other content', async ({ page, house }) => {
-  await page.goto(await house.addSite('preset-from', cardsPage.replace('</style>', '.card h2 { color: rgb(120, 30, 90) }</style>'), [tiltOnCards({ acrossDeg: 21 })]))
+  await page.goto(
+    await house.addSite('preset-from', cardsPage.replace('</style>', '.card h2 { color: rgb(120, 30, 90) }</style>'), [
+      tiltOnCards({ acrossDeg: 21 }),
+    ]),
+  )
   await stageOf(page)
   await page.getByRole('button', { name: 'More' }).click()
   await page.getByLabel('Name', { exact: true }).fill('Slanted card')
@@ -140,7 +159,12 @@ test('a figure is saved with its markup as a preset, and used on another site wi
   await page.getByRole('button', { name: 'Save as a preset' }).click()
   await expect(page.getByText('Slanted card is kept as a preset', { exact: false })).toBeVisible()
 
-  await page.goto(await house.addSite('preset-to', '<!doctype html>\n<html lang="en"><head><title>Other</title></head>\n<body>\n  <main style="padding: 40px">\n    <p class="intro">An introduction of some length.</p>\n  </main>\n</body></html>'))
+  await page.goto(
+    await house.addSite(
+      'preset-to',
+      '<!doctype html>\n<html lang="en"><head><title>Other</title></head>\n<body>\n  <main style="padding: 40px">\n    <p class="intro">An introduction of some length.</p>\n  </main>\n</body></html>',
+    ),
+  )
   const frame = await stageOf(page)
   await page.keyboard.press('p')
   await clickOnPage(page, frame, '.intro')
@@ -149,7 +173,9 @@ test('a figure is saved with its markup as a preset, and used on another site wi
   await expect(page.getByRole('button', { name: 'Effect 1: Slanted card' })).toBeVisible()
   const placed = await stageOf(page)
   await expect(placed.locator('.preset-slanted-card')).toHaveCount(1)
-  await eventually(() => placed.locator('.preset-slanted-card h2').evaluate((title) => getComputedStyle(title).color)).toBe('rgb(120, 30, 90)')
+  await eventually(() => placed.locator('.preset-slanted-card h2').evaluate((title) => getComputedStyle(title).color)).toBe(
+    'rgb(120, 30, 90)',
+  )
   // Once more, for other content: the figure that is there does for both.
   await page.keyboard.press('p')
   await clickOnPage(page, placed, '.intro')

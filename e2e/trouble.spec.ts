@@ -4,7 +4,13 @@ import { eventually, expect, test } from './support/house'
 import { cardsPage, clickOnPage, leanOf, movePointer, stageOf, tiltOnCards } from './support/stage'
 import { hostileDeeds, hostilePage } from './support/hostile'
 
-for (const [typed, sentence] of [['forty', 'The angle is a number or a sum, from 0° to 45°. It stays at 9°.'], ['1e9', 'The angle goes from 0° to 45°. It stays at 9°.'], ['', 'The angle is a number or a sum, from 0° to 45°. It stays at 9°.'], ['12 px', 'The angle is given in deg: 0° to 45°. It stays at 9°.'], ['-3', 'The angle goes from 0° to 45°. It stays at 9°.']] as const) {
+for (const [typed, sentence] of [
+  ['forty', 'The angle is a number or a sum, from 0° to 45°. It stays at 9°.'],
+  ['1e9', 'The angle goes from 0° to 45°. It stays at 9°.'],
+  ['', 'The angle is a number or a sum, from 0° to 45°. It stays at 9°.'],
+  ['12 px', 'The angle is given in deg: 0° to 45°. It stays at 9°.'],
+  ['-3', 'The angle goes from 0° to 45°. It stays at 9°.'],
+] as const) {
   test(`"${typed}" for an angle is refused in place, and the old value stays`, async ({ page, house }) => {
     await page.goto(await house.addSite('nonsense', cardsPage, [tiltOnCards()]))
     await stageOf(page)
@@ -49,7 +55,10 @@ test('a page that does not exist is a proper screen with the way home', async ({
   await expect(page.getByRole('heading', { name: 'Glass Moth' })).toBeVisible()
 })
 
-test('while the database is stopped edits are kept in the browser, through a reload, and are saved when it comes back', async ({ page, house }) => {
+test('while the database is stopped edits are kept in the browser, through a reload, and are saved when it comes back', async ({
+  page,
+  house,
+}) => {
   const url = await house.addSite('offline', cardsPage, [tiltOnCards()])
   await page.goto(url)
   await stageOf(page)
@@ -58,7 +67,9 @@ test('while the database is stopped edits are kept in the browser, through a rel
   await angle.focus()
   await page.keyboard.type('31')
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('alert').filter({ hasText: 'The database does not answer. Your edits are kept in this browser, not yet saved' })).toBeVisible()
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'The database does not answer. Your edits are kept in this browser, not yet saved' }),
+  ).toBeVisible()
   expect((await page.request.get(`${house.address}/api/health`)).status()).toBe(503)
   await page.goto(url)
   await expect(page.getByRole('heading', { name: 'The database does not answer' })).toBeVisible()
@@ -75,7 +86,10 @@ test('while the database is stopped edits are kept in the browser, through a rel
   await page.keyboard.press('ArrowUp')
   await house.startDatabase()
   await expect(page.getByRole('status').getByText('· saved')).toBeVisible({ timeout: 15_000 })
-  const [row] = await house.query('SELECT JSON_VALUE(document, ?) AS angle FROM sites WHERE id = ?', ['$.effects[0].settings.acrossDeg', 'offline'])
+  const [row] = await house.query('SELECT JSON_VALUE(document, ?) AS angle FROM sites WHERE id = ?', [
+    '$.effects[0].settings.acrossDeg',
+    'offline',
+  ])
   expect(row?.angle).toBe('33')
 })
 
@@ -90,7 +104,11 @@ async function listen(answer: (path: string) => { readonly type: string; readonl
   return { address: `http://127.0.0.1:${typeof bound === 'object' && bound ? bound.port : 0}`, close: () => server.close() }
 }
 
-test('a hostile page runs nothing and reaches nothing in the studio, though each of its deeds is real', async ({ page, house, browser }) => {
+test('a hostile page runs nothing and reaches nothing in the studio, though each of its deeds is real', async ({
+  page,
+  house,
+  browser,
+}) => {
   // An address on loopback that notes who comes, and one that shows the page with nothing to hold it.
   const visits: string[] = []
   const outside = await listen((path) => {
@@ -98,13 +116,24 @@ test('a hostile page runs nothing and reaches nothing in the studio, though each
     return { type: 'text/javascript', body: '' }
   })
   const html = hostilePage(outside.address)
-  const unprotected = await listen((path) => ({ type: 'text/html', body: path === '/page' ? html : '<!doctype html><body><iframe src="/page" width="900" height="500"></iframe>' }))
+  const unprotected = await listen((path) => ({
+    type: 'text/html',
+    body: path === '/page' ? html : '<!doctype html><body><iframe src="/page" width="900" height="500"></iframe>',
+  }))
 
   // First without protection: every deed must happen, else it proves nothing.
   const open = await (await browser.newContext()).newPage()
   const done = new Set<string>()
   await open.exposeFunction('noteDeed', (deed: string) => done.add(deed))
-  await open.addInitScript(() => addEventListener('message', (event) => typeof event.data === 'string' && event.data.startsWith('deed:') && (window as unknown as { noteDeed: (deed: string) => void }).noteDeed(event.data.slice(5))))
+  await open.addInitScript(() =>
+    addEventListener(
+      'message',
+      (event) =>
+        typeof event.data === 'string' &&
+        event.data.startsWith('deed:') &&
+        (window as unknown as { noteDeed: (deed: string) => void }).noteDeed(event.data.slice(5)),
+    ),
+  )
   await open.goto(unprotected.address)
   const frame = open.frameLocator('iframe')
   await frame.locator('#handler').click()
@@ -119,7 +148,12 @@ test('a hostile page runs nothing and reaches nothing in the studio, though each
   visits.length = 0
   const deeds: string[] = []
   await page.exposeFunction('noteDeed', (deed: string) => deeds.push(deed))
-  await page.addInitScript(() => addEventListener('message', (event) => typeof event.data === 'string' && (window as unknown as { noteDeed: (deed: string) => void }).noteDeed(event.data)))
+  await page.addInitScript(() =>
+    addEventListener(
+      'message',
+      (event) => typeof event.data === 'string' && (window as unknown as { noteDeed: (deed: string) => void }).noteDeed(event.data),
+    ),
+  )
   await page.goto(await house.addSite('hostile', html, [tiltOnCards()]))
   const stage = await stageOf(page)
   for (const id of ['#handler', '#script-link', '#submit', '#link']) await clickOnPage(page, stage, id)
@@ -136,7 +170,8 @@ test('a hostile page runs nothing and reaches nothing in the studio, though each
 })
 
 test('foreign hosts and origins are refused, null among them', async ({ page, house }) => {
-  const ask = (headers: Record<string, string>) => page.request.get(`${house.address}/api/sites/starters`, { headers }).then((response) => response.status())
+  const ask = (headers: Record<string, string>) =>
+    page.request.get(`${house.address}/api/sites/starters`, { headers }).then((response) => response.status())
   expect(await ask({})).toBe(200)
   expect(await ask({ origin: house.address })).toBe(200)
   expect(await ask({ origin: 'null' })).toBe(403)
@@ -147,7 +182,10 @@ test('foreign hosts and origins are refused, null among them', async ({ page, ho
 
 test('whatever is asked for, the answer is a problem with a sentence', async ({ page, house }) => {
   const ask = async (method: string, path: string, data?: string) => {
-    const response = await page.request.fetch(house.address + path, { method, ...(data === undefined ? {} : { data: Buffer.from(data), headers: { 'content-type': 'application/json' } }) })
+    const response = await page.request.fetch(house.address + path, {
+      method,
+      ...(data === undefined ? {} : { data: Buffer.from(data), headers: { 'content-type': 'application/json' } }),
+    })
     return [response.status(), response.headers()['content-type'], typeof ((await response.json()) as { detail: unknown }).detail]
   }
   const problem = (status: number) => [status, 'application/problem+json', 'string']

@@ -13,7 +13,11 @@ async function dragOnPage(page: Page, from: readonly [number, number], to: reado
   await page.mouse.up()
 }
 
-const styleOf = (frame: Frame, select: string, property: string) => () => frame.locator(select).first().evaluate((element, name) => getComputedStyle(element).getPropertyValue(name), property)
+const styleOf = (frame: Frame, select: string, property: string) => () =>
+  frame
+    .locator(select)
+    .first()
+    .evaluate((element, name) => getComputedStyle(element).getPropertyValue(name), property)
 const number = (page: Page, name: string) => page.getByRole('spinbutton', { name, exact: true })
 
 /** Rests the pointer on the page, and takes the hand to the controls. */
@@ -23,7 +27,10 @@ async function restAt(page: Page, x: number, y: number): Promise<void> {
   await page.mouse.move(1100, 690, { steps: 4 })
 }
 
-test('the ring, its soft edge, insets and a direction are dragged on the page, only while their word is in hand', async ({ page, house }) => {
+test('the ring, its soft edge, insets and a direction are dragged on the page, only while their word is in hand', async ({
+  page,
+  house,
+}) => {
   await page.goto(await house.addSite('handles', tuningPage, tuningEffects))
   const frame = await stageOf(page)
   await restAt(page, 300, 300)
@@ -52,7 +59,10 @@ test('the ring, its soft edge, insets and a direction are dragged on the page, o
   await expect(number(page, 'Inset at the left')).toHaveAttribute('aria-valuenow', '20')
 })
 
-test('a vanishing point has one grip for both numbers, zones are cut finer, and layers are moved in the side view', async ({ page, house }) => {
+test('a vanishing point has one grip for both numbers, zones are cut finer, and layers are moved in the side view', async ({
+  page,
+  house,
+}) => {
   await page.goto(await house.addSite('handles-2', tuningPage, tuningEffects))
   const frame = await stageOf(page)
   await page.getByRole('button', { name: 'Effect 2: Two sheets' }).click()
@@ -142,15 +152,18 @@ test('a feel is chosen among five dots that follow the pointer, each in its own 
   const places = () => lanes.locator('[data-dot]').evaluateAll((dots) => dots.map((dot) => parseFloat((dot as HTMLElement).style.left)))
   const [, , , , before = 0] = await places()
   // Where the dots are is looked at from within, as soon as the crisp one is well under way.
-  const apart = lanes.evaluate((element) => new Promise<number[]>((resolve) => {
-    const from = [...element.querySelectorAll<HTMLElement>('[data-dot]')].map((dot) => dot.style.left)
-    const look = () => {
-      const now = [...element.querySelectorAll<HTMLElement>('[data-dot]')].map((dot) => dot.style.left)
-      if (parseFloat(now[0] ?? '') > parseFloat(from[0] ?? '') + 10) resolve(now.map(parseFloat))
-      else requestAnimationFrame(look)
-    }
-    look()
-  }))
+  const apart = lanes.evaluate(
+    (element) =>
+      new Promise<number[]>((resolve) => {
+        const from = [...element.querySelectorAll<HTMLElement>('[data-dot]')].map((dot) => dot.style.left)
+        const look = () => {
+          const now = [...element.querySelectorAll<HTMLElement>('[data-dot]')].map((dot) => dot.style.left)
+          if (parseFloat(now[0] ?? '') > parseFloat(from[0] ?? '') + 10) resolve(now.map(parseFloat))
+          else requestAnimationFrame(look)
+        }
+        look()
+      }),
+  )
   await page.mouse.move(box.x + box.width - 30, box.y + 40)
   const [crisp = 0, , heavy = 0, , atOnce = 0] = await apart
   expect(atOnce).toBeGreaterThan(before + 30)
@@ -176,8 +189,16 @@ test('a feel is chosen among five dots that follow the pointer, each in its own 
   await expect(page.getByRole('button', { name: 'How it follows: custom' })).toBeVisible()
 })
 
-test('a number is tied to another and to a named value, which is changed once for all and is one property in the export', async ({ page, house }) => {
-  await page.goto(await house.addSite('ties', cardsPage, [tiltOnCards({ linked: false, acrossDeg: 12, upDownDeg: 5 }), { ...tiltOnCards({ acrossDeg: 3 }), id: 'second', name: 'Second', select: '.card:nth-child(2)' }]))
+test('a number is tied to another and to a named value, which is changed once for all and is one property in the export', async ({
+  page,
+  house,
+}) => {
+  await page.goto(
+    await house.addSite('ties', cardsPage, [
+      tiltOnCards({ linked: false, acrossDeg: 12, upDownDeg: 5 }),
+      { ...tiltOnCards({ acrossDeg: 3 }), id: 'second', name: 'Second', select: '.card:nth-child(2)' },
+    ]),
+  )
   await stageOf(page)
   await number(page, 'The angle up-down').focus()
   await page.getByRole('button', { name: /^What the angle up-down is linked to/ }).click()
@@ -212,8 +233,14 @@ test('a number is tied to another and to a named value, which is changed once fo
   await expect(page.getByText('used 1 time', { exact: true })).toBeVisible()
 })
 
-test('the page behaves under the ghost as under a pointer, and looks are held by key; nothing of it is exported', async ({ page, house }) => {
-  const html = cardsPage.replace('</style>', '.card:hover { background: rgb(10, 200, 30) } .card:active { background: rgb(200, 10, 30) }</style>')
+test('the page behaves under the ghost as under a pointer, and looks are held by key; nothing of it is exported', async ({
+  page,
+  house,
+}) => {
+  const html = cardsPage.replace(
+    '</style>',
+    '.card:hover { background: rgb(10, 200, 30) } .card:active { background: rgb(200, 10, 30) }</style>',
+  )
   await page.goto(await house.addSite('hover', html, [tiltOnCards()]))
   const frame = await stageOf(page)
   const ground = styleOf(frame, '.card', 'background-color')
@@ -279,7 +306,10 @@ test('the edges of a gap are chosen by key as well', async ({ page, house }) => 
   await stageOf(page)
   await page.keyboard.press('j')
   const drawing = page.getByRole('region', { name: 'Drawing' })
-  for (const [step, name] of [['Click the first of two edges that should meet.', 'right edge of 1'], ['Now the edge that it should meet.', 'left edge of 2']] as const) {
+  for (const [step, name] of [
+    ['Click the first of two edges that should meet.', 'right edge of 1'],
+    ['Now the edge that it should meet.', 'left edge of 2'],
+  ] as const) {
     await expect(drawing.getByText(step)).toBeVisible()
     await drawing.getByRole('button', { name: 'An edge by its name' }).focus()
     await page.keyboard.press('Enter')
@@ -297,7 +327,10 @@ test('the gap between two edges is measured over the whole travel, and over thre
   await restAt(page, 180, 180)
   await page.keyboard.press('j')
   const [one, two] = [cardBox(0), cardBox(1)]
-  for (const [x, y] of [[one.x + one.width - 3, one.y + 130], [two.x + 3, two.y + 130]] as const) {
+  for (const [x, y] of [
+    [one.x + one.width - 3, one.y + 130],
+    [two.x + 3, two.y + 130],
+  ] as const) {
     const at = await onScreen(page, x, y)
     await page.mouse.click(at.x, at.y)
   }

@@ -14,7 +14,10 @@ const place = mkdtempSync(join(tmpdir(), 'glass-moth-data-'))
 const folder = join(place, 'database')
 const file = join(place, 'all.glass-moth-backup')
 const run = (script: string, ...args: string[]) => {
-  const { status, stdout, stderr } = spawnSync(process.execPath, [join(import.meta.dirname, script), ...args], { encoding: 'utf8', env: { ...process.env, GLASS_MOTH_DATA: folder } })
+  const { status, stdout, stderr } = spawnSync(process.execPath, [join(import.meta.dirname, script), ...args], {
+    encoding: 'utf8',
+    env: { ...process.env, GLASS_MOTH_DATA: folder },
+  })
   return { status, output: stdout + stderr }
 }
 const ask = async (connection: Connection, sql: string) => {
@@ -50,7 +53,7 @@ describe('a backup', () => {
     await database.stop()
   }, 60_000)
 
-  it('that is damaged moves nothing; a good one moves what was there aside', async () => {
+  it('that is damaged moves nothing; a good one moves what was there aside', () => {
     const broken = join(place, 'broken')
     writeFileSync(broken, 'not a backup')
     expect(run('restore.mjs', broken)).toMatchObject({ status: 1, output: expect.stringContaining('is no backup of Glass Moth') as string })

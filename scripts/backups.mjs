@@ -14,7 +14,9 @@ export const backupName = (why) => `${new Date().toISOString().replace(/[:.]/g, 
 
 const listed = (folder) => {
   try {
-    return readdirSync(folder).filter((name) => name.endsWith('.glass-moth-backup')).sort()
+    return readdirSync(folder)
+      .filter((name) => name.endsWith('.glass-moth-backup'))
+      .sort()
   } catch {
     return []
   }
@@ -29,7 +31,9 @@ export function newestBackup(folder) {
 /** Makes a daily backup unless there is one, and lets go of those that are more than seven. Gives whether one was made. */
 export function backUpOnce(folder, connection) {
   mkdirSync(folder, { recursive: true, mode: 0o700 })
-  const newest = listed(folder).filter((name) => name.includes('-daily')).at(-1)
+  const newest = listed(folder)
+    .filter((name) => name.includes('-daily'))
+    .at(-1)
   // Whichever way a clock has jumped, a day apart is a day apart.
   if (newest !== undefined && Math.abs(Date.now() - statSync(join(folder, newest)).mtimeMs) < day) return false
   const { status, output } = runWithDatabase('scripts/backup-from.ts', [join(folder, backupName('daily'))], connection)
@@ -37,7 +41,11 @@ export function backUpOnce(folder, connection) {
     say(`The daily backup could not be made. ${output}`)
     return false
   }
-  for (const why of ['-daily', '-before-update']) for (const name of listed(folder).filter((each) => each.includes(why)).slice(0, -kept)) rmSync(join(folder, name))
+  for (const why of ['-daily', '-before-update'])
+    for (const name of listed(folder)
+      .filter((each) => each.includes(why))
+      .slice(0, -kept))
+      rmSync(join(folder, name))
   return true
 }
 

@@ -9,5 +9,14 @@ export function buildReader(root: string): void {
   const out = join(root, 'build')
   mkdirSync(out, { recursive: true })
   writeFileSync(join(out, 'fragments.json'), JSON.stringify(readFragments(root)))
-  buildSync({ entryPoints: [join(root, 'src/server/reader/thread.ts')], outfile: join(out, 'reader.mjs'), bundle: true, platform: 'node', target: 'node20', format: 'esm', packages: 'external', logLevel: 'warning' })
+  buildSync({
+    entryPoints: [join(root, 'src/server/reader/thread.ts')],
+    outfile: join(out, 'reader.mjs'),
+    bundle: true,
+    platform: 'node',
+    target: 'node20',
+    format: 'esm',
+    packages: 'external',
+    logLevel: 'warning',
+  })
 }

@@ -9,7 +9,23 @@ import { writeSettingsPages } from './settings-docs'
 const root = new URL('..', import.meta.url).pathname
 const out = join(root, 'build')
 buildReader(root)
-buildSync({ entryPoints: [join(root, 'src/stage/agent.ts')], outfile: join(out, 'stage.js'), bundle: true, minify: true, format: 'iife', target: 'es2022', legalComments: 'none' })
-buildSync({ entryPoints: [join(root, 'src/snippet/save-page.ts')], outfile: join(out, 'snippet.js'), bundle: true, minify: true, format: 'iife', target: 'es2022', legalComments: 'none' })
+buildSync({
+  entryPoints: [join(root, 'src/stage/agent.ts')],
+  outfile: join(out, 'stage.js'),
+  bundle: true,
+  minify: true,
+  format: 'iife',
+  target: 'es2022',
+  legalComments: 'none',
+})
+buildSync({
+  entryPoints: [join(root, 'src/snippet/save-page.ts')],
+  outfile: join(out, 'snippet.js'),
+  bundle: true,
+  minify: true,
+  format: 'iife',
+  target: 'es2022',
+  legalComments: 'none',
+})
 writeExported(root)
 writeSettingsPages(root)

@@ -29,7 +29,9 @@ describe('a program that is missing', () => {
 
   it('is named with the command that installs it when we may not', async () => {
     vi.spyOn(process, 'getuid').mockReturnValue(1000)
-    expect(await obstacleOf(() => installProgram(program))).toBe('MariaDB is missing and only an administrator may install it. Run: sudo apt-get install -y --no-install-recommends mariadb-server-core')
+    expect(await obstacleOf(() => installProgram(program))).toBe(
+      'MariaDB is missing and only an administrator may install it. Run: sudo apt-get install -y --no-install-recommends mariadb-server-core',
+    )
   })
 
   it('is used from the first place where it is', () => {
@@ -38,7 +40,12 @@ describe('a program that is missing', () => {
 })
 
 describe('what the system says no to', () => {
-  it.each([['ENOSPC', 'The disk is full: /data. Make some room on it; nothing that was saved is lost.'], ['EROFS', 'This cannot be written: /data. Check the rights of the folder.'], ['EACCES', 'This cannot be written: /data. Check the rights of the folder.'], ['EPIPE', undefined]])('is one sentence that names the cause: %s', (code, words) => {
+  it.each([
+    ['ENOSPC', 'The disk is full: /data. Make some room on it; nothing that was saved is lost.'],
+    ['EROFS', 'This cannot be written: /data. Check the rights of the folder.'],
+    ['EACCES', 'This cannot be written: /data. Check the rights of the folder.'],
+    ['EPIPE', undefined],
+  ])('is one sentence that names the cause: %s', (code, words) => {
     expect(sentenceOf(Object.assign(new Error(), { code, path: '/data' }))).toBe(words)
   })
 })
@@ -48,7 +55,9 @@ describe('a port', () => {
     const server = createServer()
     await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
     const { port } = server.address() as AddressInfo
-    expect(await obstacleOf(() => checkPort(port))).toBe(`Port ${port} is taken, perhaps by a studio that already runs. Choose another: PORT=${port + 1} npm start`)
+    expect(await obstacleOf(() => checkPort(port))).toBe(
+      `Port ${port} is taken, perhaps by a studio that already runs. Choose another: PORT=${port + 1} npm start`,
+    )
     await new Promise((resolve) => server.close(resolve))
     await checkPort(port)
   })
@@ -68,19 +77,36 @@ describe('a database', () => {
   const program = installMariaDb()
   /** Asks as root, by the socket, with the password that only the folder's owner can read. */
   const askAsRoot = async (sql: string): Promise<Record<string, unknown>[]> => {
-    const connection = await createConnection({ socketPath: join(folder, 'mariadb.sock'), user: 'root', password: readFileSync(join(folder, 'password'), 'utf8') })
+    const connection = await createConnection({
+      socketPath: join(folder, 'mariadb.sock'),
+      user: 'root',
+      password: readFileSync(join(folder, 'password'), 'utf8'),
+    })
     const [rows] = await connection.query(sql)
     await connection.end()
     return rows as Record<string, unknown>[]
   }
   /** A start command that is on its way in a process of its own. */
-  const startElsewhere = () => spawn(process.execPath, ['--input-type=module', '-e', `const { startDatabase } = await import(${JSON.stringify(join(import.meta.dirname, 'database.mjs'))}); await startDatabase({ program: ${JSON.stringify(program)}, folder: ${JSON.stringify(folder)} }); console.log('answers'); setInterval(() => undefined, 1000)`], { stdio: ['ignore', 'pipe', 'ignore'] })
+  const startElsewhere = () =>
+    spawn(
+      process.execPath,
+      [
+        '--input-type=module',
+        '-e',
+        `const { startDatabase } = await import(${JSON.stringify(join(import.meta.dirname, 'database.mjs'))}); await startDatabase({ program: ${JSON.stringify(program)}, folder: ${JSON.stringify(folder)} }); console.log('answers'); setInterval(() => undefined, 1000)`,
+      ],
+      { stdio: ['ignore', 'pipe', 'ignore'] },
+    )
   const hasEnded = (child: ChildProcess) => new Promise((resolve) => child.once('exit', resolve))
 
   it('has no account that is open, nor one that reads files; its own sees its own data alone', async () => {
     const database = await startDatabase({ program, folder })
-    const accounts = await askAsRoot("SELECT User, Host, JSON_VALUE(Priv, '$.authentication_string') AS secret, JSON_VALUE(Priv, '$.account_locked') AS locked FROM mysql.global_priv")
-    expect(accounts.filter(({ secret, locked }) => !(typeof secret === 'string' && secret.length > 20) && locked !== '1' && locked !== 'true')).toEqual([])
+    const accounts = await askAsRoot(
+      "SELECT User, Host, JSON_VALUE(Priv, '$.authentication_string') AS secret, JSON_VALUE(Priv, '$.account_locked') AS locked FROM mysql.global_priv",
+    )
+    expect(
+      accounts.filter(({ secret, locked }) => !(typeof secret === 'string' && secret.length > 20) && locked !== '1' && locked !== 'true'),
+    ).toEqual([])
     expect(accounts.map(({ User }) => User)).not.toContain('')
     expect(accounts.filter(({ User, Host }) => User === 'root' && Host !== 'localhost')).toEqual([])
     const [settings] = await askAsRoot('SELECT @@secure_file_priv AS files, @@skip_networking AS alone, @@local_infile AS uploads')
@@ -90,7 +116,9 @@ describe('a database', () => {
     await expect(connection.query("SELECT 1 INTO OUTFILE '/tmp/glass-moth-out'")).rejects.toThrow(/FILE privilege/)
     await expect(connection.query('SELECT * FROM mysql.global_priv')).rejects.toMatchObject({ code: 'ER_TABLEACCESS_DENIED_ERROR' })
     await connection.end()
-    await expect(createConnection({ socketPath: join(folder, 'mariadb.sock'), user: 'root' })).rejects.toMatchObject({ code: 'ER_ACCESS_DENIED_ERROR' })
+    await expect(createConnection({ socketPath: join(folder, 'mariadb.sock'), user: 'root' })).rejects.toMatchObject({
+      code: 'ER_ACCESS_DENIED_ERROR',
+    })
     await database.stop()
   }, 60_000)
 
@@ -111,32 +139,42 @@ describe('a database', () => {
     await first.stop()
     writeFileSync(join(folder, 'data', 'ibdata1'), 'this is no data')
     const message = await obstacleOf(() => startDatabase({ program, folder }))
-    expect(message).toMatch(/^The database will not start: \S.*\. The whole log is .*mariadb\.log\. To go back to a backup, run: npm run restore -- FILE/)
+    expect(message).toMatch(
+      /^The database will not start: \S.*\. The whole log is .*mariadb\.log\. To go back to a backup, run: npm run restore -- FILE/,
+    )
     expect(readFileSync(join(folder, 'data', 'ibdata1'), 'utf8')).toBe('this is no data')
   }, 60_000)
 
   it('whose program ends at once is an obstacle, not a crash', async () => {
     expect(await obstacleOf(() => startDatabase({ program: '/bin/false', folder }))).toMatch(/^The database folder could not be made/)
-    expect(await obstacleOf(() => startDatabase({ program: '/nowhere/mariadbd', folder }))).toMatch(/^The database folder could not be made/)
+    expect(await obstacleOf(() => startDatabase({ program: '/nowhere/mariadbd', folder }))).toMatch(
+      /^The database folder could not be made/,
+    )
   })
 
-  it.each([120, 500, 1500, 4000])('starts again after a start command that was killed after %s ms', async (afterMs) => {
-    const child = startElsewhere()
-    await new Promise((resolve) => setTimeout(resolve, afterMs))
-    child.kill('SIGKILL')
-    await hasEnded(child)
-    const database = await startDatabase({ program, folder })
-    // One server, and it is ours.
-    expect(processesWith(`--datadir=${folder}/`)).toHaveLength(1)
-    await database.stop()
-    expect(processesWith(`--datadir=${folder}/`)).toEqual([])
-    expect(readdirSync(folder).filter((name) => name.startsWith('data.making-'))).toEqual([])
-  }, 60_000)
+  it.each([120, 500, 1500, 4000])(
+    'starts again after a start command that was killed after %s ms',
+    async (afterMs) => {
+      const child = startElsewhere()
+      await new Promise((resolve) => setTimeout(resolve, afterMs))
+      child.kill('SIGKILL')
+      await hasEnded(child)
+      const database = await startDatabase({ program, folder })
+      // One server, and it is ours.
+      expect(processesWith(`--datadir=${folder}/`)).toHaveLength(1)
+      await database.stop()
+      expect(processesWith(`--datadir=${folder}/`)).toEqual([])
+      expect(readdirSync(folder).filter((name) => name.startsWith('data.making-'))).toEqual([])
+    },
+    60_000,
+  )
 
   it('of a studio that runs is left alone, and that is said', async () => {
     const child = startElsewhere()
     await new Promise((resolve) => child.stdout.once('data', resolve))
-    expect(await obstacleOf(() => startDatabase({ program, folder }))).toBe(`A studio already runs with this data (process ${child.pid}). Stop it first; two cannot share one database.`)
+    expect(await obstacleOf(() => startDatabase({ program, folder }))).toBe(
+      `A studio already runs with this data (process ${child.pid}). Stop it first; two cannot share one database.`,
+    )
     child.kill('SIGKILL')
     await hasEnded(child)
     const database = await startDatabase({ program, folder })
@@ -151,7 +189,8 @@ describe('a database', () => {
     const connection = await createConnection(database.connection)
     expect((await connection.query('SELECT 1 AS one'))[0]).toEqual([{ one: 1 }])
     await connection.end()
-    for (const user of ['root', 'glass_moth', '']) await expect(createConnection({ host: '127.0.0.1', port: port ?? 0, user })).rejects.toMatchObject({ code: 'ER_ACCESS_DENIED_ERROR' })
+    for (const user of ['root', 'glass_moth', ''])
+      await expect(createConnection({ host: '127.0.0.1', port: port ?? 0, user })).rejects.toMatchObject({ code: 'ER_ACCESS_DENIED_ERROR' })
     await database.stop()
   }, 60_000)
 

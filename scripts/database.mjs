@@ -4,12 +4,27 @@ import { randomBytes } from 'node:crypto'
 import { chmodSync, existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { join, resolve } from 'node:path'
-import { dropRecord, endOrphan, endProgram, isRunning, otherSupervisor, processesWith, readRecord, recordOf, writeRecord } from './programs.mjs'
+import {
+  dropRecord,
+  endOrphan,
+  endProgram,
+  isRunning,
+  otherSupervisor,
+  processesWith,
+  readRecord,
+  recordOf,
+  writeRecord,
+} from './programs.mjs'
 import { Obstacle, say } from './say.mjs'
 
 const databaseName = 'glass_moth'
 const account = 'glass_moth'
-const systemTables = ['mysql_system_tables.sql', 'mysql_performance_tables.sql', 'mysql_system_tables_data.sql', 'maria_add_gis_sp_bootstrap.sql']
+const systemTables = [
+  'mysql_system_tables.sql',
+  'mysql_performance_tables.sql',
+  'mysql_system_tables_data.sql',
+  'maria_add_gis_sp_bootstrap.sql',
+]
 
 /** A TCP port on loopback that nobody listens on at this moment. */
 export function freePort() {
@@ -28,7 +43,15 @@ const asRoot = () => (process.getuid?.() === 0 ? ['--user=root'] : [])
 function lastErrorLine(logFile) {
   if (!existsSync(logFile)) return 'it left no log'
   const lines = readFileSync(logFile, 'utf8').trim().split('\n')
-  return [...lines].reverse().find((line) => line.includes('[ERROR]'))?.replace(/^.*\[ERROR\] /, '').replace(/\.$/, '') ?? lines.at(-1) ?? 'it left no log'
+  return (
+    [...lines]
+      .reverse()
+      .find((line) => line.includes('[ERROR]'))
+      ?.replace(/^.*\[ERROR\] /, '')
+      .replace(/\.$/, '') ??
+    lines.at(-1) ??
+    'it left no log'
+  )
 }
 
 /** Where the parts of a database folder are. */
@@ -71,8 +94,16 @@ async function createDataFolder(program, folder, watch) {
   const making = join(folder, `data.making-${process.pid}`)
   mkdirSync(making, { recursive: true, mode: 0o700 })
   const share = '/usr/share/mysql'
-  const statements = ['CREATE DATABASE IF NOT EXISTS mysql;', 'USE mysql;', 'SET @auth_root_socket=NULL;', ...systemTables.map((file) => readFileSync(join(share, file), 'utf8'))]
-  const child = spawn(program, ['--no-defaults', '--bootstrap', `--datadir=${making}`, `--log-error=${log}`, ...asRoot()], { stdio: ['pipe', 'ignore', 'ignore'], detached: true })
+  const statements = [
+    'CREATE DATABASE IF NOT EXISTS mysql;',
+    'USE mysql;',
+    'SET @auth_root_socket=NULL;',
+    ...systemTables.map((file) => readFileSync(join(share, file), 'utf8')),
+  ]
+  const child = spawn(program, ['--no-defaults', '--bootstrap', `--datadir=${making}`, `--log-error=${log}`, ...asRoot()], {
+    stdio: ['pipe', 'ignore', 'ignore'],
+    detached: true,
+  })
   watch(child)
   const ended = new Promise((resolve) => {
     child.once('error', () => resolve(-1))
@@ -147,7 +178,9 @@ async function connectionFor(folder, port) {
 
 // A socket of a short name stands in the data folder, where the server is at home.
 const listening = ({ socketPath, port }) =>
-  socketPath === undefined ? ['--bind-address=127.0.0.1', `--port=${port}`, '--socket=mariadb.sock'] : ['--skip-networking', `--socket=${socketPath}`]
+  socketPath === undefined
+    ? ['--bind-address=127.0.0.1', `--port=${port}`, '--socket=mariadb.sock']
+    : ['--skip-networking', `--socket=${socketPath}`]
 
 async function waitUntilItAnswers(connection, child, logFile) {
   const { createConnection } = await import('mysql2/promise')
@@ -166,14 +199,17 @@ async function waitUntilItAnswers(connection, child, logFile) {
       await new Promise((resolve) => setTimeout(resolve, 60))
     }
   }
-  throw new Obstacle(`The database will not start: ${lastErrorLine(logFile)}. The whole log is ${logFile}. To go back to a backup, run: npm run restore -- FILE (the folder as it is now is moved aside, not deleted)`)
+  throw new Obstacle(
+    `The database will not start: ${lastErrorLine(logFile)}. The whole log is ${logFile}. To go back to a backup, run: npm run restore -- FILE (the folder as it is now is moved aside, not deleted)`,
+  )
 }
 
 /** Ends what an earlier run left behind in a database folder. Throws an Obstacle where that run still goes on. */
 async function endLeftovers(folder) {
   const { running } = placesIn(folder)
   const other = otherSupervisor(folder)
-  if (other !== undefined) throw new Obstacle(`A studio already runs with this data (process ${other}). Stop it first; two cannot share one database.`)
+  if (other !== undefined)
+    throw new Obstacle(`A studio already runs with this data (process ${other}). Stop it first; two cannot share one database.`)
   const left = [...processesWith(`--datadir=${folder}/`), readRecord(running)?.database].filter(isRunning)
   if (left.length > 0) say('A database of an earlier run was left behind. Ending it.')
   for (const orphan of left) await endOrphan(orphan)
@@ -201,7 +237,8 @@ export async function startDatabase({ program, folder: given, port, onExit, onSp
   // Written down before it answers: whoever comes next finds it.
   const watch = (child) => {
     current = child
-    if (child.pid !== undefined) writeRecord(running, { supervisor: recordOf(process.pid), database: recordOf(child.pid), port: connection.port })
+    if (child.pid !== undefined)
+      writeRecord(running, { supervisor: recordOf(process.pid), database: recordOf(child.pid), port: connection.port })
   }
   const orStopped = () => {
     if (asked) throw new Obstacle('Stopped before the database was there.')
@@ -216,9 +253,19 @@ export async function startDatabase({ program, folder: given, port, onExit, onSp
   const child = spawn(
     program,
     [
-      '--no-defaults', `--datadir=${data}`, `--init-file=${writeAccounts(folder, connection.password)}`, `--log-error=${log}`,
-      `--pid-file=${join(data, 'mariadb.pid')}`, ...listening(connection), '--skip-name-resolve', '--skip-log-bin',
-      `--secure-file-priv=${noFiles}`, '--local-infile=0', '--max-allowed-packet=32M', '--innodb-buffer-pool-size=64M', ...asRoot(),
+      '--no-defaults',
+      `--datadir=${data}`,
+      `--init-file=${writeAccounts(folder, connection.password)}`,
+      `--log-error=${log}`,
+      `--pid-file=${join(data, 'mariadb.pid')}`,
+      ...listening(connection),
+      '--skip-name-resolve',
+      '--skip-log-bin',
+      `--secure-file-priv=${noFiles}`,
+      '--local-infile=0',
+      '--max-allowed-packet=32M',
+      '--innodb-buffer-pool-size=64M',
+      ...asRoot(),
     ],
     // A process group of its own: Ctrl-C in the terminal reaches us, and we end the server in order.
     { stdio: 'ignore', detached: true },

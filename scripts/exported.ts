@@ -14,22 +14,55 @@ import { siteSchema, type Effect } from '../src/core/site/site'
 const page = { id: 'p', name: 'A page', source: '0'.repeat(64) }
 
 /** An effect of a kind on cards of a plain page, as it is from the start. */
-function effectOf({ id, roles, defaults }: (typeof kinds)[number]): Pick<Effect, 'id' | 'kind' | 'name' | 'select' | 'noun' | 'roles' | 'settings'> {
-  const others = Object.fromEntries(roles(defaults).slice(1).map((role) => [role.id, { select: `.card .${role.id}`, noun: `its ${role.title}` }]))
+function effectOf({
+  id,
+  roles,
+  defaults,
+}: (typeof kinds)[number]): Pick<Effect, 'id' | 'kind' | 'name' | 'select' | 'noun' | 'roles' | 'settings'> {
+  const others = Object.fromEntries(
+    roles(defaults)
+      .slice(1)
+      .map((role) => [role.id, { select: `.card .${role.id}`, noun: `its ${role.title}` }]),
+  )
   return { id, kind: id, name: id, select: '.card', noun: 'each card', roles: others, settings: defaults }
 }
 
 /** The scripts by the names of their files. */
 export function exportedScripts(root: string): ReadonlyMap<string, string> {
   const fragments = readFragments(root)
-  const ofKinds = kinds.filter(({ id }) => id !== 'free').map((kind) => [`${kind.id}.js`, compile(planFigures(siteSchema.parse({ format: 'glass-moth/1', name: 'A site', pages: [page], effects: [effectOf(kind)] })), plainFacts, fragments)] as const)
+  const ofKinds = kinds
+    .filter(({ id }) => id !== 'free')
+    .map(
+      (kind) =>
+        [
+          `${kind.id}.js`,
+          compile(
+            planFigures(siteSchema.parse({ format: 'glass-moth/1', name: 'A site', pages: [page], effects: [effectOf(kind)] })),
+            plainFacts,
+            fragments,
+          ),
+        ] as const,
+    )
   const demo = newSites().find(({ effects }) => effects.length > 0)
-  const ofPages = demo?.pages.map(({ id, html }) => {
-    const site = siteSchema.parse({ format: 'glass-moth/1', name: demo.name, pages: demo.pages.map((each) => ({ id: each.id, name: each.name, source: page.source })), effects: demo.effects })
-    const figures = planFigures(site, id)
-    const tree = readTree(html)
-    return [`page-${id}.js`, compile(figures, factsOf({ tree, lacksSheets: false, hasScripts: elementsOf(tree).some((element) => element.name === 'script') }, figures), fragments)] as const
-  }) ?? []
+  const ofPages =
+    demo?.pages.map(({ id, html }) => {
+      const site = siteSchema.parse({
+        format: 'glass-moth/1',
+        name: demo.name,
+        pages: demo.pages.map((each) => ({ id: each.id, name: each.name, source: page.source })),
+        effects: demo.effects,
+      })
+      const figures = planFigures(site, id)
+      const tree = readTree(html)
+      return [
+        `page-${id}.js`,
+        compile(
+          figures,
+          factsOf({ tree, lacksSheets: false, hasScripts: elementsOf(tree).some((element) => element.name === 'script') }, figures),
+          fragments,
+        ),
+      ] as const
+    }) ?? []
   return new Map([...ofKinds, ...ofPages])
 }
 

@@ -6,12 +6,18 @@ import { join } from 'node:path'
 import { root } from './install.mjs'
 
 const rounds = Number(process.argv[2] ?? 20)
-const tests = readdirSync(join(root, 'src'), { recursive: true }).map(String).filter((file) => file.endsWith('.test.ts') && readFileSync(join(root, 'src', file), 'utf8').includes("'fast-check'"))
+const tests = readdirSync(join(root, 'src'), { recursive: true })
+  .map(String)
+  .filter((file) => file.endsWith('.test.ts') && readFileSync(join(root, 'src', file), 'utf8').includes("'fast-check'"))
 
 for (let round = 1; round <= rounds; round++) {
   const seed = Math.floor(Math.random() * 2 ** 31)
   console.log(`Round ${round} of ${rounds}, seed ${seed}`)
-  const { status } = spawnSync(process.execPath, [join(root, 'node_modules/vitest/vitest.mjs'), 'run', '--project', 'unit', '--reporter=dot', ...tests], { cwd: root, stdio: 'inherit', env: { ...process.env, GLASS_MOTH_FUZZ: String(seed) } })
+  const { status } = spawnSync(
+    process.execPath,
+    [join(root, 'node_modules/vitest/vitest.mjs'), 'run', '--project', 'unit', '--reporter=dot', ...tests],
+    { cwd: root, stdio: 'inherit', env: { ...process.env, GLASS_MOTH_FUZZ: String(seed) } },
+  )
   if (status !== 0) {
     console.log(`Something was found with seed ${seed}. Again: GLASS_MOTH_FUZZ=${seed} npm run unit`)
     process.exit(1)

@@ -11,7 +11,9 @@ export const root = new URL('..', import.meta.url).pathname
 export function checkNode() {
   const [major = 0, minor = 0] = process.versions.node.split('.').map(Number)
   if (major < 20 || (major === 20 && minor < 19)) {
-    throw new Obstacle(`Glass Moth needs Node 20.19 or newer; this is ${process.versions.node}. Install a newer Node and run the command again.`)
+    throw new Obstacle(
+      `Glass Moth needs Node 20.19 or newer; this is ${process.versions.node}. Install a newer Node and run the command again.`,
+    )
   }
 }
 
@@ -20,12 +22,18 @@ export function checkNode() {
  * refuses a lock file that leaves out optional packages of other platforms, which some registries do not serve.
  */
 export function installPackages() {
-  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex')
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex')
   const stamp = join(root, 'node_modules', '.glass-moth-lock')
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return
   say('Installing npm packages (about a minute the first time).')
-  const result = spawnSync('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] })
-  if (result.status !== 0) throw new Obstacle('The npm packages could not be installed. Check that the npm registry can be reached, then run the command again.')
+  const result = spawnSync('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error'], {
+    cwd: root,
+    stdio: ['ignore', 'inherit', 'inherit'],
+  })
+  if (result.status !== 0)
+    throw new Obstacle('The npm packages could not be installed. Check that the npm registry can be reached, then run the command again.')
   writeFileSync(stamp, lock)
 }
 
@@ -63,5 +71,4 @@ export function installProgram({ title, places, debianPackage }) {
 export const installMariaDb = () =>
   installProgram({ title: 'MariaDB', places: ['/usr/sbin/mariadbd', '/usr/local/sbin/mariadbd'], debianPackage: 'mariadb-server-core' })
 
-export const installChromium = () =>
-  installProgram({ title: 'Chromium', places: ['/usr/bin/chromium'], debianPackage: 'chromium' })
+export const installChromium = () => installProgram({ title: 'Chromium', places: ['/usr/bin/chromium'], debianPackage: 'chromium' })

@@ -30,7 +30,7 @@ export async function keep(name, { running, isStopping }, startIt) {
     }
   }
   const startAgain = async () => {
-    for (let last = ''; !isStopping(); ) {
+    for (let last = ''; !isStopping();) {
       try {
         await start()
         return say(`The ${name} is back.`)

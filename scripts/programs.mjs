@@ -23,7 +23,9 @@ export function endProgram(child) {
 function beginningOf(pid) {
   try {
     if (existsSync('/proc/self/stat')) {
-      const fields = readFileSync(`/proc/${pid}/stat`, 'utf8').replace(/^.*\) /s, '').split(' ')
+      const fields = readFileSync(`/proc/${pid}/stat`, 'utf8')
+        .replace(/^.*\) /s, '')
+        .split(' ')
       // A zombie has ended; it only waits for its parent to hear of it.
       return fields[0] === 'Z' ? undefined : fields[19]
     }
@@ -59,13 +61,20 @@ export const dropRecord = (file) => rmSync(file, { force: true })
 /** The processes whose command line has an argument that begins so; none where the system does not tell. */
 export function processesWith(argument) {
   if (!existsSync('/proc/self/cmdline')) return []
-  return readdirSync('/proc').filter((name) => /^\d+$/.test(name) && Number(name) !== process.pid).flatMap((name) => {
-    try {
-      return readFileSync(`/proc/${name}/cmdline`, 'utf8').split('\0').some((each) => each.startsWith(argument)) ? [recordOf(Number(name))] : []
-    } catch {
-      return []
-    }
-  }).filter(isRunning)
+  return readdirSync('/proc')
+    .filter((name) => /^\d+$/.test(name) && Number(name) !== process.pid)
+    .flatMap((name) => {
+      try {
+        return readFileSync(`/proc/${name}/cmdline`, 'utf8')
+          .split('\0')
+          .some((each) => each.startsWith(argument))
+          ? [recordOf(Number(name))]
+          : []
+      } catch {
+        return []
+      }
+    })
+    .filter(isRunning)
 }
 
 /** Ends a process of an earlier run: asked first, killed when it does not hear. */

@@ -11,10 +11,12 @@ export class Obstacle extends Error {}
 /** What the system said no to, as a sentence; undefined for any other error. */
 export function sentenceOf(error) {
   const place = error.path === undefined ? '' : `: ${error.path}`
-  if (error.code === 'ENOSPC' || error.code === 'EDQUOT') return `The disk is full${place}. Make some room on it; nothing that was saved is lost.`
+  if (error.code === 'ENOSPC' || error.code === 'EDQUOT')
+    return `The disk is full${place}. Make some room on it; nothing that was saved is lost.`
   // A folder that cannot be made on a disk that is read-only is told as one that is missing.
   const isUnmade = error.code === 'ENOENT' && error.syscall === 'mkdir'
-  if (isUnmade || error.code === 'EROFS' || error.code === 'EACCES' || error.code === 'EPERM') return `This cannot be written${place}. Check the rights of the folder.`
+  if (isUnmade || error.code === 'EROFS' || error.code === 'EACCES' || error.code === 'EPERM')
+    return `This cannot be written${place}. Check the rights of the folder.`
   return undefined
 }
 

@@ -27,10 +27,17 @@ export async function endLeftStudios() {
 
 /** Throws an Obstacle where somebody already listens on this port. */
 export async function checkPort(port) {
-  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Obstacle(`PORT must be a whole number from 1 to 65535, and is "${process.env.PORT}".`)
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    throw new Obstacle(`PORT must be a whole number from 1 to 65535, and is "${process.env.PORT}".`)
   await new Promise((resolve, reject) => {
     const probe = createServer()
-    probe.once('error', () => reject(new Obstacle(`Port ${port} is taken, perhaps by a studio that already runs. Choose another: PORT=${port === 65535 ? port - 1 : port + 1} npm start`)))
+    probe.once('error', () =>
+      reject(
+        new Obstacle(
+          `Port ${port} is taken, perhaps by a studio that already runs. Choose another: PORT=${port === 65535 ? port - 1 : port + 1} npm start`,
+        ),
+      ),
+    )
     probe.listen(port, '127.0.0.1', () => probe.close(() => resolve()))
   })
 }
@@ -38,7 +45,11 @@ export async function checkPort(port) {
 /** Runs one of our TypeScript commands with the database of `connection`. Gives its exit code and what it said. */
 export function runWithDatabase(script, args, connection) {
   const env = { ...process.env, ...databaseEnvironment(connection) }
-  const { status, stdout, stderr } = spawnSync(process.execPath, [join(root, 'node_modules/tsx/dist/cli.mjs'), join(root, script), ...args], { cwd: root, env, encoding: 'utf8', maxBuffer: 1 << 26 })
+  const { status, stdout, stderr } = spawnSync(
+    process.execPath,
+    [join(root, 'node_modules/tsx/dist/cli.mjs'), join(root, script), ...args],
+    { cwd: root, env, encoding: 'utf8', maxBuffer: 1 << 26 },
+  )
   return { status, output: `${stdout}${stderr}`.trim() }
 }
 
@@ -52,8 +63,19 @@ export function loadDemo(connection, backups) {
 export async function startStudio({ port, connection, onExit, onSpawn }) {
   mkdirSync(home, { recursive: true })
   const log = openSync(join(home, 'studio.log'), 'a')
-  const env = { ...process.env, ...databaseEnvironment(connection), NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production', GLASS_MOTH_PORT: String(port) }
-  const child = spawn(process.execPath, [join(root, 'scripts/studio-server.mjs')], { cwd: root, env, stdio: ['ignore', log, log], detached: true })
+  const env = {
+    ...process.env,
+    ...databaseEnvironment(connection),
+    NEXT_TELEMETRY_DISABLED: '1',
+    NODE_ENV: 'production',
+    GLASS_MOTH_PORT: String(port),
+  }
+  const child = spawn(process.execPath, [join(root, 'scripts/studio-server.mjs')], {
+    cwd: root,
+    env,
+    stdio: ['ignore', log, log],
+    detached: true,
+  })
   if (child.pid !== undefined) writeRecord(recordFile(port), { supervisor: recordOf(process.pid), studio: recordOf(child.pid) })
   let asked = false
   let answers = false

@@ -24,12 +24,16 @@ function rangeOf<S>(control: Control<S>): string {
 }
 
 function tableOf<S>(controls: readonly Control<S>[], settings: S): string {
-  const rows = controls.map((control) => `| ${control.title} | ${control.kind === 'number' ? control.unit : ''} | ${rangeOf(control)} | ${control.kind === 'number' ? formatNumber(control.read(settings), control.unit) : tellValue(control, settings)} |`)
+  const rows = controls.map(
+    (control) =>
+      `| ${control.title} | ${control.kind === 'number' ? control.unit : ''} | ${rangeOf(control)} | ${control.kind === 'number' ? formatNumber(control.read(settings), control.unit) : tellValue(control, settings)} |`,
+  )
   return ['| setting | unit | range | at first |', '|---|---|---|---|', ...rows].join('\n').replaceAll('\u202f', ' ')
 }
 
 /** The settings of a kind from the start, with a layer where it may have some. */
-const startOf = ({ defaults, roles, moreRoles }: AnyKind): unknown => (moreRoles && roles(defaults).length === 1 ? moreRoles.add(defaults) : defaults)
+const startOf = ({ defaults, roles, moreRoles }: AnyKind): unknown =>
+  moreRoles && roles(defaults).length === 1 ? moreRoles.add(defaults) : defaults
 
 /** A page with its table of settings as it is now. */
 const withTable = (text: string, table: string) => text.replace(/^\| setting \|.*\n(\|.*\n)*/m, () => `${table}\n`)
@@ -40,11 +44,23 @@ export function settingsPages(root: string): ReadonlyMap<string, string> {
   const own = kinds.filter(({ id }) => id !== 'free')
   const ofKinds = own.map((kind) => {
     const settings = startOf(kind)
-    return [`${kind.id}.md`, tableOf(kind.controls(settings).filter(({ row }) => row !== 'common'), settings)] as const
+    return [
+      `${kind.id}.md`,
+      tableOf(
+        kind.controls(settings).filter(({ row }) => row !== 'common'),
+        settings,
+      ),
+    ] as const
   })
   const common = own.slice(0, 1).map((kind) => {
     const settings = { ...(kind.defaults as object), windows: 'between' }
-    return ['README.md', tableOf(kind.controls(settings).filter(({ row }) => row === 'common'), settings)] as const
+    return [
+      'README.md',
+      tableOf(
+        kind.controls(settings).filter(({ row }) => row === 'common'),
+        settings,
+      ),
+    ] as const
   })
   return new Map([...ofKinds, ...common].map(([name, table]) => [name, withTable(read(name), table)]))
 }

@@ -21,10 +21,11 @@ const stopAll = (code) => {
   })()
   return stopping
 }
-for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => {
-  if (!stopping) say('Stopping the studio and its database.')
-  void stopAll(0)
-})
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
+  process.on(signal, () => {
+    if (!stopping) say('Stopping the studio and its database.')
+    void stopAll(0)
+  })
 
 await runCommand(async () => {
   console.log('\nGlass Moth')
@@ -49,7 +50,8 @@ await runCommand(async () => {
       say(`Restoring the newest backup, ${backup}.`)
       const { status, output } = runWithDatabase('scripts/restore-into.ts', [backup], connection)
       if (status !== 0) throw new Obstacle(output)
-    } else if (movedTo !== undefined) say('There is no backup in the data folder. One that you keep elsewhere is restored by: npm run restore -- FILE')
+    } else if (movedTo !== undefined)
+      say('There is no backup in the data folder. One that you keep elsewhere is restored by: npm run restore -- FILE')
     say('Preparing the database, the starters and the demo site.')
     loadDemo(connection, backupsFolder)
     buildWhenNeeded()

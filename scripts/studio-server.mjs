@@ -7,7 +7,9 @@ const methods = ['GET', 'HEAD', 'POST', 'PUT', 'PATCH', 'DELETE', 'OPTIONS']
 
 /** Answers with a problem (RFC 9457). */
 function refuse(response, status, title, detail, headers = {}) {
-  response.writeHead(status, { 'content-type': 'application/problem+json', 'cache-control': 'no-store', ...headers }).end(JSON.stringify({ type: 'about:blank', title, status, detail }))
+  response
+    .writeHead(status, { 'content-type': 'application/problem+json', 'cache-control': 'no-store', ...headers })
+    .end(JSON.stringify({ type: 'about:blank', title, status, detail }))
 }
 
 /** Whether an address is not written as addresses are. */
@@ -36,22 +38,44 @@ await app.prepare()
 const handle = app.getRequestHandler()
 
 const server = createServer((request, response) => {
-  if (!methods.includes(request.method)) return refuse(response, 405, 'Not possible here', `This studio does not answer ${request.method}.`, { allow: methods.join(', ') })
-  if (isUnreadable(request.url)) return refuse(response, 400, 'The address cannot be read', 'This address is not written as addresses are. Home lists the sites that exist.')
+  if (!methods.includes(request.method))
+    return refuse(response, 405, 'Not possible here', `This studio does not answer ${request.method}.`, { allow: methods.join(', ') })
+  if (isUnreadable(request.url))
+    return refuse(
+      response,
+      400,
+      'The address cannot be read',
+      'This address is not written as addresses are. Home lists the sites that exist.',
+    )
   explainEmptyAnswers(response)
   handle(request, response).catch(() => {
-    if (!response.headersSent) refuse(response, 500, 'Something went wrong', 'The studio met an error that it did not expect. Its log says more; trying again may help.')
+    if (!response.headersSent)
+      refuse(
+        response,
+        500,
+        'Something went wrong',
+        'The studio met an error that it did not expect. Its log says more; trying again may help.',
+      )
   })
 })
 // A request that is none is told so in the same manner.
 server.on('clientError', (_, socket) => {
-  const body = JSON.stringify({ type: 'about:blank', title: 'The request cannot be read', status: 400, detail: 'This is no request that a browser makes.' })
-  if (socket.writable) socket.end(`HTTP/1.1 400 Bad Request\r\ncontent-type: application/problem+json\r\ncontent-length: ${Buffer.byteLength(body)}\r\nconnection: close\r\n\r\n${body}`)
+  const body = JSON.stringify({
+    type: 'about:blank',
+    title: 'The request cannot be read',
+    status: 400,
+    detail: 'This is no request that a browser makes.',
+  })
+  if (socket.writable)
+    socket.end(
+      `HTTP/1.1 400 Bad Request\r\ncontent-type: application/problem+json\r\ncontent-length: ${Buffer.byteLength(body)}\r\nconnection: close\r\n\r\n${body}`,
+    )
 })
 server.listen(port, '127.0.0.1')
 
-for (const signal of ['SIGTERM', 'SIGINT']) process.on(signal, () => {
-  // What is under way may end; windows that only listen for news are let go.
-  server.close(() => process.exit(0))
-  setTimeout(() => server.closeAllConnections(), 1500).unref()
-})
+for (const signal of ['SIGTERM', 'SIGINT'])
+  process.on(signal, () => {
+    // What is under way may end; windows that only listen for news are let go.
+    server.close(() => process.exit(0))
+    setTimeout(() => server.closeAllConnections(), 1500).unref()
+  })

@@ -12,7 +12,11 @@ const sums = { passed: 0, failed: 0 }
 /** Runs a program of node_modules in the project's folder; gives whether it succeeded, and what it said: at once where that is to be seen as it goes. */
 function run(program, args, { isLive = false } = {}) {
   const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1', FORCE_COLOR: process.stdout.isTTY ? '1' : '0' }
-  const child = spawn(process.execPath, [join(root, 'node_modules', program), ...args], { cwd: root, env, stdio: ['ignore', 'pipe', 'pipe'] })
+  const child = spawn(process.execPath, [join(root, 'node_modules', program), ...args], {
+    cwd: root,
+    env,
+    stdio: ['ignore', 'pipe', 'pipe'],
+  })
   let said = ''
   for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => (isLive ? process.stdout.write(part) : (said += part)))
   return new Promise((resolve) => {
@@ -44,10 +48,12 @@ async function count(title, work, file, read) {
 }
 
 const vitest = (project) =>
-  count(`Tests: ${project}`, (path) => run('vitest/vitest.mjs', ['run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${path}`]), `${project}.json`, (report) => ({
-    passed: report.numPassedTests,
-    failed: report.numFailedTests + report.numPendingTests,
-  }))
+  count(
+    `Tests: ${project}`,
+    (path) => run('vitest/vitest.mjs', ['run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${path}`]),
+    `${project}.json`,
+    (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests + report.numPendingTests }),
+  )
 
 await runCommand(async () => {
   console.log('Glass Moth: all tests')
@@ -57,9 +63,10 @@ await runCommand(async () => {
   installChromium()
   mkdirSync(results, { recursive: true })
 
-  say('Types and lint run beside the tests that need no browser; each is told when it is over.')
+  say('Types, layout and lint run beside the tests that need no browser; each is told when it is over.')
   const inTurn = async () => {
     await check('Types', () => run('typescript/bin/tsc', ['--noEmit']))
+    await check('Layout', () => run('prettier/bin/prettier.cjs', ['--check', '.', '--log-level', 'warn']))
     await check('Lint', () => run('eslint/bin/eslint.js', ['.', '--max-warnings=0']))
   }
   await Promise.all([inTurn(), vitest('unit').then(() => vitest('database'))])
@@ -74,7 +81,12 @@ await runCommand(async () => {
   if (built) {
     const title = 'Tests: browser'
     console.log(`\n${title}`)
-    await count(`${title}, all of them`, () => run('@playwright/test/cli.js', ['test'], { isLive: true }), 'e2e.json', ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky + stats.skipped }))
+    await count(
+      `${title}, all of them`,
+      () => run('@playwright/test/cli.js', ['test'], { isLive: true }),
+      'e2e.json',
+      ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky + stats.skipped }),
+    )
   }
   if (sums.failed > 0) process.exitCode = 1
   console.log(`\n${sums.passed} passed, ${sums.failed} failed`)

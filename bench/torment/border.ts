@@ -5,6 +5,7 @@ import { createServer } from 'node:http'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { Script } from 'node:vm'
 import { tiltDefaults } from '../../src/core/effect/tilt/settings'
 import { readFragments } from '../../src/bundle/fragments'
 import { compile } from '../../src/core/compile/compile'
@@ -33,12 +34,28 @@ export async function openOrdinary({ address }: TormentHouse): Promise<void> {
   form.append('file', new Blob(['<!doctype html><title>x</title><p class="card">x</p>']))
   form.append('paths', JSON.stringify(['index.html']))
   const imported: unknown = await (await ask(`${address}/api/import`, { method: 'POST', body: form })).json()
-  const { siteId, pageId } = (await (await ask(`${address}/api/sites`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(imported) })).json()) as { siteId: string; pageId: string }
-  for (const path of [`/frame/${siteId}/${pageId}`, `/export/${siteId}/${pageId}`, `/export/${siteId}`, `/studio/${siteId}/${pageId}`, '/', `/api/sites/${siteId}/state`]) await (await ask(address + path)).arrayBuffer()
+  const { siteId, pageId } = (await (
+    await ask(`${address}/api/sites`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(imported) })
+  ).json()) as { siteId: string; pageId: string }
+  for (const path of [
+    `/frame/${siteId}/${pageId}`,
+    `/export/${siteId}/${pageId}`,
+    `/export/${siteId}`,
+    `/studio/${siteId}/${pageId}`,
+    '/',
+    `/api/sites/${siteId}/state`,
+  ])
+    await (await ask(address + path)).arrayBuffer()
 }
 
 /** Sends hostile imports, and opens the studio's copy of what was taken. */
-export async function hostileImports({ address }: TormentHouse, count: number, random: () => number, elsewhere: string, from = 0): Promise<ImportsResult> {
+export async function hostileImports(
+  { address }: TormentHouse,
+  count: number,
+  random: () => number,
+  elsewhere: string,
+  from = 0,
+): Promise<ImportsResult> {
   const result = { imports: 0, taken: 0, failed: [] as string[], slowestMs: 0, slowest: '', sites: [] as string[] }
   for (let i = 0; i < count; i++) {
     const { name, files } = hostileImport(i + from, random, elsewhere)
@@ -53,7 +70,9 @@ export async function hostileImports({ address }: TormentHouse, count: number, r
       if (response.status >= 500) result.failed.push(`${name}: ${response.status}`)
       if (response.ok) {
         result.taken += 1
-        const made = (await (await ask(`${address}/api/sites`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })).json()) as { siteId?: string; pageId?: string }
+        const made = (await (
+          await ask(`${address}/api/sites`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
+        ).json()) as { siteId?: string; pageId?: string }
         if (made.siteId === undefined) continue
         const path = `${made.siteId}/${made.pageId ?? ''}`
         result.sites.push(path)
@@ -89,11 +108,25 @@ export async function openSmuggling({ address }: TormentHouse, count: number, ra
   await new Promise<void>((resolve) => outside.listen(0, '127.0.0.1', resolve))
   const bound = outside.address()
   const there = `http://127.0.0.1:${typeof bound === 'object' && bound ? bound.port : 0}`
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', '--disable-quic', `--log-net-log=${netLog}`] })
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--no-first-run',
+      '--disable-quic',
+      `--log-net-log=${netLog}`,
+    ],
+  })
   const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
   let scriptsRun = 0
   await page.exposeFunction('noteDeed', () => (scriptsRun += 1))
-  await page.addInitScript(() => addEventListener('message', ({ data }) => data === 'deed' && (window as unknown as { noteDeed: () => void }).noteDeed()))
+  await page.addInitScript(() =>
+    addEventListener('message', ({ data }) => data === 'deed' && (window as unknown as { noteDeed: () => void }).noteDeed()),
+  )
   for (let i = 0; i < count; i++) {
     // One half by address, where a server listens; the other by names, which would have to be looked up.
     const target = i % 2 === 0 ? `${there}/x` : `http://smuggled-${i}.example.test/x`
@@ -102,7 +135,9 @@ export async function openSmuggling({ address }: TormentHouse, count: number, ra
     form.append('file', new Blob([html]))
     form.append('paths', JSON.stringify(['a.html']))
     const imported: unknown = await (await ask(`${address}/api/import`, { method: 'POST', body: form })).json()
-    const made = (await (await ask(`${address}/api/sites`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(imported) })).json()) as { siteId: string; pageId: string }
+    const made = (await (
+      await ask(`${address}/api/sites`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(imported) })
+    ).json()) as { siteId: string; pageId: string }
     await page.goto(`${address}/studio/${made.siteId}/${made.pageId}`)
     await page.mouse.move(300 + (i % 7) * 40, 200)
     await page.mouse.click(340, 240)
@@ -124,19 +159,66 @@ export interface RequestsResult {
 /** Sends requests that are mostly nonsense. */
 export async function nonsenseRequests({ address }: TormentHouse, count: number, random: () => number): Promise<RequestsResult> {
   const parts = ['starters', 'nobody', '..', '%2e%2e', '%E0%A4%A', '%00', 'a'.repeat(300), '<x>', '0', '-1', '{}', 'page', '\u{1F98B}']
-  const paths = ['/api/sites', '/api/sites/A', '/api/sites/A/edits', '/api/sites/A/state', '/api/sites/A/revisions', '/api/sites/A/revisions/B', '/api/sites/A/restore', '/api/sources', '/api/sources/A', '/api/assets', '/api/assets/A', '/api/import', '/api/presets', '/api/presets/A', '/api/player', '/api/snippet', '/api/held/A/B', '/api/A/B', '/api/health']
-  const bodies = ['', '{', '[]', 'null', '{"a":1}', '"x"', '{"window":"w","revision":1,"entries":[{"number":1,"words":"","gesture":"","patch":[{"do":"set","at":["__proto__","x"],"to":1}]}]}', '{"window":"w","revision":1,"entries":[{"number":1,"words":"","gesture":"","patch":[{"do":"set","at":[],"to":null}]}]}', '{"name":"\\ud83d"}', '{"name":7}', JSON.stringify({ a: 'x'.repeat(100_000) }), '['.repeat(20_000)]
+  const paths = [
+    '/api/sites',
+    '/api/sites/A',
+    '/api/sites/A/edits',
+    '/api/sites/A/state',
+    '/api/sites/A/revisions',
+    '/api/sites/A/revisions/B',
+    '/api/sites/A/restore',
+    '/api/sources',
+    '/api/sources/A',
+    '/api/assets',
+    '/api/assets/A',
+    '/api/import',
+    '/api/presets',
+    '/api/presets/A',
+    '/api/player',
+    '/api/snippet',
+    '/api/held/A/B',
+    '/api/A/B',
+    '/api/health',
+  ]
+  const bodies = [
+    '',
+    '{',
+    '[]',
+    'null',
+    '{"a":1}',
+    '"x"',
+    '{"window":"w","revision":1,"entries":[{"number":1,"words":"","gesture":"","patch":[{"do":"set","at":["__proto__","x"],"to":1}]}]}',
+    '{"window":"w","revision":1,"entries":[{"number":1,"words":"","gesture":"","patch":[{"do":"set","at":[],"to":null}]}]}',
+    '{"name":"\\ud83d"}',
+    '{"name":7}',
+    JSON.stringify({ a: 'x'.repeat(100_000) }),
+    '['.repeat(20_000),
+  ]
   const wrong: string[] = []
   for (let i = 0; i < count; i++) {
-    const path = pick(random, paths).replace('A', () => pick(random, parts)).replace('B', () => pick(random, parts)) + (random() < 0.2 ? '?windows=%ff&needs=x' : '')
+    const path =
+      pick(random, paths)
+        .replace('A', () => pick(random, parts))
+        .replace('B', () => pick(random, parts)) + (random() < 0.2 ? '?windows=%ff&needs=x' : '')
     const method = pick(random, ['GET', 'POST', 'PUT', 'PATCH', 'DELETE', 'OPTIONS'])
     const body = method === 'GET' ? undefined : pick(random, bodies)
     const headers = { 'content-type': pick(random, ['application/json', 'text/plain', 'multipart/form-data; boundary=x', 'x']) }
     try {
-      const response = await ask(new URL(address).origin + path, { method, ...(body === undefined ? {} : { body, headers }), redirect: 'manual', signal: AbortSignal.timeout(10_000) })
+      const response = await ask(new URL(address).origin + path, {
+        method,
+        ...(body === undefined ? {} : { body, headers }),
+        redirect: 'manual',
+        signal: AbortSignal.timeout(10_000),
+      })
       const type = response.headers.get('content-type') ?? ''
       const text = await response.text()
-      if (response.status >= 500 || (response.status >= 400 && new URL(response.url).pathname.startsWith('/api/') && (type !== 'application/problem+json' || !text.includes('"detail"')))) wrong.push(`${method} ${path.slice(0, 80)}: ${response.status} ${type}`)
+      if (
+        response.status >= 500 ||
+        (response.status >= 400 &&
+          new URL(response.url).pathname.startsWith('/api/') &&
+          (type !== 'application/problem+json' || !text.includes('"detail"')))
+      )
+        wrong.push(`${method} ${path.slice(0, 80)}: ${response.status} ${type}`)
     } catch (error) {
       wrong.push(`${method} ${path.slice(0, 80)}: ${error instanceof Error ? error.message : String(error)}`)
     }
@@ -151,17 +233,68 @@ export interface MutationsResult {
 }
 
 const fragments = readFragments(new URL('../..', import.meta.url).pathname)
-const payloads = ['} html{background:url(http://inj.test)} x{', '.card{} html{background:url(http://inj.test)} .card', '</style><script>inj()</script>', '*/ html{background:url(http://inj.test)} /*', '"; html{background:url(http://inj.test)}', "')} html{background:url(http://inj.test)} x{y:('", '\\', '"', "'", '(', ')', '[', '{', '}', '/*', '*/', '<!--', '-->', '@import "http://inj.test";', '\n} html{background:url(http://inj.test)}', '\u2028inj()', '`${inj()}`', "';inj();'", '</script><script>inj()</script>', 'url(', 'a\0b', '\\}', '"\n} html{background:url(http://inj.test)}']
+const payloads = [
+  '} html{background:url(http://inj.test)} x{',
+  '.card{} html{background:url(http://inj.test)} .card',
+  '</style><script>inj()</script>',
+  '*/ html{background:url(http://inj.test)} /*',
+  '"; html{background:url(http://inj.test)}',
+  "')} html{background:url(http://inj.test)} x{y:('",
+  '\\',
+  '"',
+  "'",
+  '(',
+  ')',
+  '[',
+  '{',
+  '}',
+  '/*',
+  '*/',
+  '<!--',
+  '-->',
+  '@import "http://inj.test";',
+  '\n} html{background:url(http://inj.test)}',
+  '\u2028inj()',
+  '`${inj()}`',
+  "';inj();'",
+  '</script><script>inj()</script>',
+  'url(',
+  'a\0b',
+  '\\}',
+  '"\n} html{background:url(http://inj.test)}',
+]
 
 /** Puts what would leave its place into every string of a document, and looks at what an export makes of those that are accepted. */
 export function exportMutations(count: number, random: () => number): MutationsResult {
   const base: Site = siteSchema.parse({
-    format: 'glass-moth/1', name: 'A site', pages: [{ id: 'p', name: 'A page', source: 'a'.repeat(64), path: 'index.html', shown: ['.x'] }],
+    format: 'glass-moth/1',
+    name: 'A site',
+    pages: [{ id: 'p', name: 'A page', source: 'a'.repeat(64), path: 'index.html', shown: ['.x'] }],
     bundles: [{ id: 'b', files: [{ path: 'a.css', hash: 'b'.repeat(64), type: 'text/css', size: 3 }] }],
-    values: [{ id: 'v', name: 'slope', value: 12, unit: 'deg' }, { id: 'c', name: 'lamp', value: '#fff', unit: '' }],
+    values: [
+      { id: 'v', name: 'slope', value: 12, unit: 'deg' },
+      { id: 'c', name: 'lamp', value: '#fff', unit: '' },
+    ],
     effects: [
-      { id: 'e', kind: 'tilt', name: 'Lean', select: '.card', noun: 'each card', settings: { ...tiltDefaults, liftPx: 4 }, own: { lean: { values: { '.card:nth-child(2)': '4deg' } } }, ties: { acrossDeg: { to: { value: 'v' }, times: 1 } } },
-      { id: 'g', kind: 'glow', name: 'Glow', select: '.card, .plate > b', noun: 'each card', settings: {} , narrow: { upToPx: 600, values: { radius: '90px' } } },
+      {
+        id: 'e',
+        kind: 'tilt',
+        name: 'Lean',
+        select: '.card',
+        noun: 'each card',
+        settings: { ...tiltDefaults, liftPx: 4 },
+        own: { lean: { values: { '.card:nth-child(2)': '4deg' } } },
+        ties: { acrossDeg: { to: { value: 'v' }, times: 1 } },
+      },
+      {
+        id: 'g',
+        kind: 'glow',
+        name: 'Glow',
+        select: '.card, .plate > b',
+        noun: 'each card',
+        settings: {},
+        narrow: { upToPx: 600, values: { radius: '90px' } },
+      },
       { id: 's', kind: 'spotlight', name: 'Light', select: '#ground', noun: 'the ground', settings: {} },
     ].map((effect) => ({ ...effect, settings: { ...defaultsOf(effect.kind), ...effect.settings } })),
   })
@@ -198,7 +331,7 @@ function hasInjection(css: string, html: string, script: string): boolean {
   if (elements.filter((name) => name === 'script').length !== 1 || elements.filter((name) => name === 'style').length !== 1) return true
   try {
     // It is read, not run: a script that cannot be read was broken open.
-    new Function(script)
+    new Script(script)
   } catch {
     return true
   }

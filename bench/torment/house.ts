@@ -11,7 +11,8 @@ const root = new URL('../..', import.meta.url).pathname
 export const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
 
 /** Asks over a connection of its own: one that was kept open may have been closed while we were busy. */
-export const ask = (address: string, init: RequestInit = {}): Promise<Response> => fetch(address, { ...init, headers: { ...(init.headers as Record<string, string> | undefined), connection: 'close' } })
+export const ask = (address: string, init: RequestInit = {}): Promise<Response> =>
+  fetch(address, { ...init, headers: { ...(init.headers as Record<string, string> | undefined), connection: 'close' } })
 
 /** One of a list, by chance. */
 export const pick = <T>(random: () => number, list: readonly T[]): T => list[Math.floor(random() * list.length)] as T
@@ -45,7 +46,7 @@ export async function openTormentHouse(): Promise<TormentHouse> {
   let command: ChildProcess | undefined
   const record = (file: string, key: string): number | undefined => {
     try {
-      return ((JSON.parse(readFileSync(file, 'utf8')) as Record<string, { pid?: number }>)[key])?.pid
+      return (JSON.parse(readFileSync(file, 'utf8')) as Record<string, { pid?: number }>)[key]?.pid
     } catch {
       return undefined
     }
@@ -60,21 +61,33 @@ export async function openTormentHouse(): Promise<TormentHouse> {
     }
     return false
   }
-  const hasEnded = (child: ChildProcess | undefined) => (!child || child.exitCode !== null || child.signalCode !== null ? Promise.resolve() : new Promise<void>((resolve) => child.once('exit', () => resolve())))
+  const hasEnded = (child: ChildProcess | undefined) =>
+    !child || child.exitCode !== null || child.signalCode !== null
+      ? Promise.resolve()
+      : new Promise<void>((resolve) => child.once('exit', () => resolve()))
   const start = async () => {
     await hasEnded(command)
-    const env = { ...process.env, PORT: String(port), GLASS_MOTH_DATA: data, GLASS_MOTH_WATCH: watch, GLASS_MOTH_LOG: 'warn', NODE_OPTIONS: `--import ${join(root, 'bench/torment/watch.mjs')}` }
+    const env = {
+      ...process.env,
+      PORT: String(port),
+      GLASS_MOTH_DATA: data,
+      GLASS_MOTH_WATCH: watch,
+      GLASS_MOTH_LOG: 'warn',
+      NODE_OPTIONS: `--import ${join(root, 'bench/torment/watch.mjs')}`,
+    }
     command = spawn(process.execPath, [join(root, 'scripts/start.mjs')], { cwd: root, env, stdio: 'ignore' })
     const child = command
     // One that was left behind may still answer; ours has written itself down.
     const isOurs = async () => {
-      for (const end = Date.now() + 90_000; Date.now() < end; await pause(50)) if (record(studioRecord, 'supervisor') === child.pid) return answers(90_000)
+      for (const end = Date.now() + 90_000; Date.now() < end; await pause(50))
+        if (record(studioRecord, 'supervisor') === child.pid) return answers(90_000)
       return false
     }
     return Promise.race([isOurs(), hasEnded(child).then(() => false)])
   }
   const kill: TormentHouse['kill'] = (what, signal = 'SIGKILL') => {
-    const pid = what === 'start' ? command?.pid : what === 'server' ? record(studioRecord, 'studio') : record(join(data, 'running.json'), 'database')
+    const pid =
+      what === 'start' ? command?.pid : what === 'server' ? record(studioRecord, 'studio') : record(join(data, 'running.json'), 'database')
     try {
       if (pid === undefined) return false
       process.kill(pid, signal)
@@ -96,8 +109,14 @@ export async function openTormentHouse(): Promise<TormentHouse> {
     stop,
     beginWatch: () => writeFileSync(join(watch, 'begin'), ''),
     watched: () => {
-      const all = readdirSync(watch).filter((file) => file.endsWith('.json')).map((file) => JSON.parse(readFileSync(join(watch, file), 'utf8')) as ReturnType<TormentHouse['watched']>)
-      return { longestBlockMs: Math.max(0, ...all.map((each) => each.longestBlockMs)), baseMb: Math.min(...all.map((each) => each.baseMb)), greatestMb: Math.max(0, ...all.map((each) => each.greatestMb)) }
+      const all = readdirSync(watch)
+        .filter((file) => file.endsWith('.json'))
+        .map((file) => JSON.parse(readFileSync(join(watch, file), 'utf8')) as ReturnType<TormentHouse['watched']>)
+      return {
+        longestBlockMs: Math.max(0, ...all.map((each) => each.longestBlockMs)),
+        baseMb: Math.min(...all.map((each) => each.baseMb)),
+        greatestMb: Math.max(0, ...all.map((each) => each.greatestMb)),
+      }
     },
     leftovers: () => [
       ...processesWith(`--datadir=${data}`).map(({ pid }) => `database process ${pid}`),

@@ -26,10 +26,15 @@ export interface KillsResult {
 }
 
 const nothing: KillsResult = { kills: 0, edits: 0, lost: 0, reverted: 0, notComeBack: 0, failedStarts: 0 }
-export const sum = (one: KillsResult, other: KillsResult): KillsResult => Object.fromEntries(Object.entries(one).map(([key, value]) => [key, value + other[key as keyof KillsResult]])) as unknown as KillsResult
+export const sum = (one: KillsResult, other: KillsResult): KillsResult =>
+  Object.fromEntries(Object.entries(one).map(([key, value]) => [key, value + other[key as keyof KillsResult]])) as unknown as KillsResult
 
 /** Two windows write without a pause while parts of the studio are killed. */
-export async function killUnderEdits(house: TormentHouse, victims: readonly (readonly Part[])[], random: () => number): Promise<KillsResult> {
+export async function killUnderEdits(
+  house: TormentHouse,
+  victims: readonly (readonly Part[])[],
+  random: () => number,
+): Promise<KillsResult> {
   pointAt(house)
   const { id, ...start } = await makeSite(house, 2)
   const stores = [openWindow(id, start), openWindow(id, start)]
@@ -39,7 +44,9 @@ export async function killUnderEdits(house: TormentHouse, victims: readonly (rea
   const edit = (who: number) => stores[who]?.edit({ do: 'change', id: `e${who}`, to: { name: `n ${++counter}` } }, 'Counting')
   const numberOf = (site: Site, who: number) => Number(site.effects.find((effect) => effect.id === `e${who}`)?.name.replace(/\D+/g, ''))
   for (const together of victims) {
-    const acknowledged = [0, 1].map((who) => (stores[who]?.saver.saving.get().state === 'saved' ? numberOf(stores[who].history.get().site, who) : -1))
+    const acknowledged = [0, 1].map((who) =>
+      stores[who]?.saver.saving.get().state === 'saved' ? numberOf(stores[who].history.get().site, who) : -1,
+    )
     const killAt = Math.floor(random() * 30)
     for (let i = 0; i < 40; i++) {
       edit(i % 2)
@@ -56,7 +63,10 @@ export async function killUnderEdits(house: TormentHouse, victims: readonly (rea
     const { site } = await readServer(house.address, id)
     for (const who of [0, 1]) {
       const [now, shown] = [numberOf(site, who), numberOf(stores[who]?.history.get().site ?? site, who)]
-      if (now !== shown || now < (acknowledged[who] ?? 0)) console.log(`  After ${together.join(' and ')}: the server has ${now}, the window shows ${shown}, saved was ${acknowledged[who] ?? 0}.`)
+      if (now !== shown || now < (acknowledged[who] ?? 0))
+        console.log(
+          `  After ${together.join(' and ')}: the server has ${now}, the window shows ${shown}, saved was ${acknowledged[who] ?? 0}.`,
+        )
       if (now < (acknowledged[who] ?? 0)) result = { ...result, reverted: result.reverted + 1 }
       if (now !== shown) result = { ...result, lost: result.lost + 1 }
     }
@@ -73,19 +83,31 @@ export async function killStarts(count: number, during: 'bootstrap' | 'migration
   for (let i = 0; i < count; i++) {
     const folder = mkdtempSync(join(tmpdir(), 'gm-start-'))
     const runAndKill = async (code: string, afterMs: number, env: Record<string, string> = {}) => {
-      const child = spawn(process.execPath, ['--import', 'tsx', '--input-type=module', '-e', code], { cwd: root, stdio: 'ignore', env: { ...process.env, ...env } })
+      const child = spawn(process.execPath, ['--import', 'tsx', '--input-type=module', '-e', code], {
+        cwd: root,
+        stdio: 'ignore',
+        env: { ...process.env, ...env },
+      })
       await pause(afterMs)
       if (child.exitCode === null && child.kill('SIGKILL')) result = { ...result, kills: result.kills + 1 }
-      await new Promise<void>((resolve) => (child.exitCode !== null || child.signalCode !== null ? resolve() : child.once('exit', () => resolve())))
+      await new Promise<void>((resolve) =>
+        child.exitCode !== null || child.signalCode !== null ? resolve() : child.once('exit', () => resolve()),
+      )
     }
     try {
       if (during === 'bootstrap') {
-        await runAndKill(`const { startDatabase } = await import(${JSON.stringify(join(root, 'scripts/database.mjs'))}); await startDatabase({ program: ${JSON.stringify(program)}, folder: ${JSON.stringify(folder)} }); setInterval(() => undefined, 1000)`, 250 + random() * 900)
+        await runAndKill(
+          `const { startDatabase } = await import(${JSON.stringify(join(root, 'scripts/database.mjs'))}); await startDatabase({ program: ${JSON.stringify(program)}, folder: ${JSON.stringify(folder)} }); setInterval(() => undefined, 1000)`,
+          250 + random() * 900,
+        )
         const database = await startDatabase({ program, folder })
         await database.stop()
       } else {
         const database = await startDatabase({ program, folder })
-        await runAndKill(`process.env.GLASS_MOTH_DB = ${JSON.stringify(JSON.stringify(database.connection))}; const { migrate } = await import(${JSON.stringify(join(root, 'src/server/migrate.ts'))}); await migrate(${JSON.stringify(join(root, 'src/server/migrations'))}); process.exit(0)`, 500 + random() * 700)
+        await runAndKill(
+          `process.env.GLASS_MOTH_DB = ${JSON.stringify(JSON.stringify(database.connection))}; const { migrate } = await import(${JSON.stringify(join(root, 'src/server/migrate.ts'))}); await migrate(${JSON.stringify(join(root, 'src/server/migrations'))}); process.exit(0)`,
+          500 + random() * 700,
+        )
         const { status } = runWithDatabase('scripts/load-demo.ts', [], database.connection)
         if (status !== 0) result = { ...result, failedStarts: result.failedStarts + 1 }
         await database.stop()
@@ -99,7 +121,15 @@ export async function killStarts(count: number, during: 'bootstrap' | 'migration
   return result
 }
 
-const chromiumArguments = ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', '--disable-quic']
+const chromiumArguments = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--no-first-run',
+  '--disable-quic',
+]
 
 /** A browser that is killed in the middle of editing; opened again, it shows the last edit that was older than a moment, and the server has it. */
 export async function killBrowsers(house: TormentHouse, count: number, random: () => number, also: boolean): Promise<KillsResult> {
@@ -107,7 +137,12 @@ export async function killBrowsers(house: TormentHouse, count: number, random: (
   const { id, site } = await makeSite(house, 1)
   const url = `${house.address}/studio/${id}/${site.pages[0]?.id ?? ''}`
   const profile = mkdtempSync(join(tmpdir(), 'gm-profile-'))
-  const launch = () => chromium.launchPersistentContext(profile, { executablePath: '/usr/bin/chromium', args: chromiumArguments, viewport: { width: 1280, height: 800 } })
+  const launch = () =>
+    chromium.launchPersistentContext(profile, {
+      executablePath: '/usr/bin/chromium',
+      args: chromiumArguments,
+      viewport: { width: 1280, height: 800 },
+    })
   const kill = async (context: BrowserContext) => {
     for (const { pid } of processesWith(`--user-data-dir=${profile}`)) process.kill(pid, 'SIGKILL')
     await context.close().catch(() => undefined)

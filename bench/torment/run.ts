@@ -23,7 +23,11 @@ let missed = 0
 const row = (what: string, measured: number, aim: number, unit = '') => {
   const isMissed = measured > aim
   if (isMissed) missed += 1
-  rows.push([what, `${Number.isInteger(measured) ? measured : measured.toFixed(1)}${unit}${isMissed ? ' (missed)' : ''}`, aim === 0 ? '0' : `at most ${aim}${unit}`])
+  rows.push([
+    what,
+    `${Number.isInteger(measured) ? measured : measured.toFixed(1)}${unit}${isMissed ? ' (missed)' : ''}`,
+    aim === 0 ? '0' : `at most ${aim}${unit}`,
+  ])
   say(`${what}: ${measured.toFixed(unit === '' ? 0 : 1)}${unit}${isMissed ? ', missed' : ''}`)
 }
 
@@ -44,7 +48,18 @@ try {
   say('Two writers ...')
   const writers = await twoWriters(house, scale(500, 60), random)
   say('Kills under edits ...')
-  let kills = await killUnderEdits(house, [...many(scale(45, 1), ['server'] as const), ...many(scale(45, 1), ['database'] as const), ...many(scale(8, 1), ['server', 'database'] as const), ...many(scale(16, 1), ['start'] as const), ...many(scale(6, 0), ['start', 'database'] as const), ...many(scale(6, 0), ['start', 'server'] as const)], random)
+  let kills = await killUnderEdits(
+    house,
+    [
+      ...many(scale(45, 1), ['server'] as const),
+      ...many(scale(45, 1), ['database'] as const),
+      ...many(scale(8, 1), ['server', 'database'] as const),
+      ...many(scale(16, 1), ['start'] as const),
+      ...many(scale(6, 0), ['start', 'database'] as const),
+      ...many(scale(6, 0), ['start', 'server'] as const),
+    ],
+    random,
+  )
   say('Kills of browsers ...')
   kills = sum(kills, await killBrowsers(house, scale(22, 1), random, false))
   kills = sum(kills, await killBrowsers(house, scale(6, 0), random, true))

@@ -15,12 +15,29 @@ export function pointAt({ address }: TormentHouse): void {
   globalThis.fetch = (input, init) => (typeof input === 'string' && input.startsWith('/') ? ask(address + input, init) : send(input, init))
 }
 
-export async function makeSite({ address }: TormentHouse, effects: number): Promise<{ readonly id: string; readonly site: Site; readonly revision: number }> {
-  const made = (await (await ask(`${address}/api/sites`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ starter: 'card-grid' }) })).json()) as { siteId: string }
+export async function makeSite(
+  { address }: TormentHouse,
+  effects: number,
+): Promise<{ readonly id: string; readonly site: Site; readonly revision: number }> {
+  const made = (await (
+    await ask(`${address}/api/sites`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ starter: 'card-grid' }),
+    })
+  ).json()) as { siteId: string }
   const id = made.siteId
   const { site, revision } = await readServer(address, id)
   const store = makeSiteStore({ id, site, revision, window: nanoid(16), join: () => ({ tell: () => undefined, end: () => undefined }) })
-  for (let i = 0; i < effects; i++) store.edit({ do: 'add', at: i, effect: { id: `e${i}`, kind: 'tilt', name: `Effect ${i}`, select: '.grid-card', noun: 'each card', settings: tiltDefaults } }, 'Adding')
+  for (let i = 0; i < effects; i++)
+    store.edit(
+      {
+        do: 'add',
+        at: i,
+        effect: { id: `e${i}`, kind: 'tilt', name: `Effect ${i}`, select: '.grid-card', noun: 'each card', settings: tiltDefaults },
+      },
+      'Adding',
+    )
   await store.saver.settle()
   return { id, ...(await readServer(address, id)) }
 }
@@ -32,7 +49,14 @@ export async function readServer(address: string, id: string): Promise<{ readonl
 
 /** A window's store; what it tells, nobody hears but the server. */
 export const openWindow = (id: string, { site, revision }: { readonly site: Site; readonly revision: number }): SiteStore =>
-  makeSiteStore({ id, site, revision, window: nanoid(16), log: openEditLog(id), join: () => ({ tell: () => undefined, end: () => undefined }) })
+  makeSiteStore({
+    id,
+    site,
+    revision,
+    window: nanoid(16),
+    log: openEditLog(id),
+    join: () => ({ tell: () => undefined, end: () => undefined }),
+  })
 
 /** Brings all edits of some windows to the server. Gives whether that was possible in so many ms. */
 export async function settleAll(stores: readonly SiteStore[], mostMs: number): Promise<boolean> {
@@ -59,7 +83,8 @@ export async function twoWriters(house: TormentHouse, count: number, random: () 
   const { id, ...start } = await makeSite(house, 6)
   const stores = [openWindow(id, start), openWindow(id, start)]
   let [edits, undone, reverted] = [0, 0, 0]
-  const ownOf = (site: Site, who: number) => site.effects.filter((_, i) => i % 3 === who).map(({ name, settings }) => [name, (settings as typeof tiltDefaults).acrossDeg] as const)
+  const ownOf = (site: Site, who: number) =>
+    site.effects.filter((_, i) => i % 3 === who).map(({ name, settings }) => [name, (settings as typeof tiltDefaults).acrossDeg] as const)
   for (let i = 0; i < count; i++) {
     for (const [who, store] of stores.entries()) {
       const before = store.history.get()
@@ -70,7 +95,17 @@ export async function twoWriters(house: TormentHouse, count: number, random: () 
       } else {
         const index = random() < 0.2 ? pick(random, [2, 5]) : pick(random, [who, who + 3])
         const effect = before.site.effects[index]
-        if (effect) store.edit(random() < 0.5 ? { do: 'change', id: effect.id, to: { name: `${who} ${i}` } } : { do: 'change', id: effect.id, to: { settings: { ...(effect.settings as typeof tiltDefaults), acrossDeg: Math.floor(random() * 40) } } }, 'An edit')
+        if (effect)
+          store.edit(
+            random() < 0.5
+              ? { do: 'change', id: effect.id, to: { name: `${who} ${i}` } }
+              : {
+                  do: 'change',
+                  id: effect.id,
+                  to: { settings: { ...(effect.settings as typeof tiltDefaults), acrossDeg: Math.floor(random() * 40) } },
+                },
+            'An edit',
+          )
         edits += 1
       }
       // What the other one alone changes is never changed by an undo of ours.
@@ -82,7 +117,9 @@ export async function twoWriters(house: TormentHouse, count: number, random: () 
   await settleAll(stores, 60_000)
   await Promise.all(stores.map((store) => store.saver.refresh()))
   const { site } = await readServer(house.address, id)
-  const lost = mine.filter((values, who) => !isSame(values, ownOf(site, who))).length + stores.filter((store) => !isSame(store.history.get().site, site)).length
+  const lost =
+    mine.filter((values, who) => !isSame(values, ownOf(site, who))).length +
+    stores.filter((store) => !isSame(store.history.get().site, site)).length
   for (const store of stores) store.saver.end()
   return { edits, undone, lost, reverted }
 }

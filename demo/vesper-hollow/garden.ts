@@ -4,7 +4,11 @@ import { flowers, grass } from './meadow'
 import { seededRandom } from './random'
 
 /** What the wall is made of, and its own colour in shade. */
-export const wall = { stone: 'repeating-linear-gradient(rgb(36 44 28 / 0.2) 0 2px, transparent 2px 61px), repeating-linear-gradient(90deg, rgb(36 44 28 / 0.14) 0 2px, transparent 2px 148px), linear-gradient(#828b68, #6b7455)', shade: '#1f2c1e' } as const
+export const wall = {
+  stone:
+    'repeating-linear-gradient(rgb(36 44 28 / 0.2) 0 2px, transparent 2px 61px), repeating-linear-gradient(90deg, rgb(36 44 28 / 0.14) 0 2px, transparent 2px 148px), linear-gradient(#828b68, #6b7455)',
+  shade: '#1f2c1e',
+} as const
 
 const n = (value: number) => Number(value.toFixed(1))
 
@@ -23,8 +27,13 @@ function ivy(random: () => number, x: number, y: number, long: number): string {
 /** What lies behind the wall: the sky after dark, a moon, and the trees of the mill. */
 function drawBehind(): string {
   const random = seededRandom(57)
-  const stars = Array.from({ length: 150 }, () => `<circle cx="${n(random() * 1280)}" cy="${n(random() * 420)}" r="${n(0.4 + random() * 1.1)}" opacity="${n(0.2 + random() * 0.7)}"/>`).join('')
-  const tree = (x: number, foot: number, tall: number) => `<path d="M${x - 9} ${foot}L${x - 5} ${n(foot - tall * 0.5)}H${x + 5}L${x + 9} ${foot}Z"/>${Array.from({ length: 11 }, (_, i) => `<circle cx="${n(x + (i / 10 - 0.5) * tall * 0.6)}" cy="${n(foot - tall * (0.5 + 0.3 * Math.sin((i / 10) * Math.PI) + 0.1 * random()))}" r="${n(tall * (0.11 + 0.07 * random()))}"/>`).join('')}`
+  const stars = Array.from(
+    { length: 150 },
+    () =>
+      `<circle cx="${n(random() * 1280)}" cy="${n(random() * 420)}" r="${n(0.4 + random() * 1.1)}" opacity="${n(0.2 + random() * 0.7)}"/>`,
+  ).join('')
+  const tree = (x: number, foot: number, tall: number) =>
+    `<path d="M${x - 9} ${foot}L${x - 5} ${n(foot - tall * 0.5)}H${x + 5}L${x + 9} ${foot}Z"/>${Array.from({ length: 11 }, (_, i) => `<circle cx="${n(x + (i / 10 - 0.5) * tall * 0.6)}" cy="${n(foot - tall * (0.5 + 0.3 * Math.sin((i / 10) * Math.PI) + 0.1 * random()))}" r="${n(tall * (0.11 + 0.07 * random()))}"/>`).join('')}`
   return `<svg class="behind" viewBox="0 0 1280 760" preserveAspectRatio="xMidYMid slice" aria-hidden="true">
       <defs><radialGradient id="moon-light"><stop offset="0" stop-color="#f7efcf" stop-opacity=".5"/><stop offset="1" stop-color="#f7efcf" stop-opacity="0"/></radialGradient></defs>
       <g fill="#f7efcf">${stars}</g>
@@ -76,7 +85,11 @@ const styles = `
 `
 
 export function gardenPage(): string {
-  return pageOf('The garden', 'The garden', styles, `
+  return pageOf(
+    'The garden',
+    'The garden',
+    styles,
+    `
     <section class="corner">
       ${drawBehind()}
       <h1 class="motto">What opens after dark is worth the walk</h1>
@@ -87,5 +100,6 @@ export function gardenPage(): string {
       <div><h3>The wall</h3><p>Four hundred paces round, built from the stones of the old mill. The motto was cut by the first warden, who could not stop at the corner.</p></div>
       <div><h3>The beds</h3><p>Five of them, planted by the hour at which they open. The last one opens for an hour a year, and we ring the bell.</p></div>
       <div><h3>The ditch</h3><p>Not a path. It belongs to the marsh lanterns and to the mist, and it keeps your shoes.</p></div>
-    </section>`)
+    </section>`,
+  )
 }

@@ -39,9 +39,21 @@ const grey: Palette = { ground: '#e8dcb8', shade: '#57492f', band: '#b39b66', ma
 /** The night over the name of the garden: stars far away, moths near by. */
 function sky(): string {
   const random = seededRandom(11)
-  const stars = Array.from({ length: 90 }, () => `<circle cx="${(random() * 1400).toFixed(0)}" cy="${(random() * 96).toFixed(0)}" r="${(0.4 + random() * 0.9).toFixed(1)}" opacity="${(0.25 + random() * 0.6).toFixed(2)}"/>`).join('')
+  const stars = Array.from(
+    { length: 90 },
+    () =>
+      `<circle cx="${(random() * 1400).toFixed(0)}" cy="${(random() * 96).toFixed(0)}" r="${(0.4 + random() * 0.9).toFixed(1)}" opacity="${(0.25 + random() * 0.6).toFixed(2)}"/>`,
+  ).join('')
   const hills = 'M0 104V78Q160 58 330 74T660 66T1000 76T1400 62V104Z'
-  const moths = [[420, 46, 0.2, -22], [566, 70, 0.13, 18], [742, 30, 0.16, 30], [318, 24, 0.1, -40], [1030, 84, 0.12, 8]].map(([x, y, scale, turn]) => `<use href="#sky-moth" transform="translate(${x} ${y}) rotate(${turn}) scale(${scale})"/>`).join('')
+  const moths = [
+    [420, 46, 0.2, -22],
+    [566, 70, 0.13, 18],
+    [742, 30, 0.16, 30],
+    [318, 24, 0.1, -40],
+    [1030, 84, 0.12, 8],
+  ]
+    .map(([x, y, scale, turn]) => `<use href="#sky-moth" transform="translate(${x} ${y}) rotate(${turn}) scale(${scale})"/>`)
+    .join('')
   return `<svg class="sky-far" viewBox="0 0 1400 104" preserveAspectRatio="xMidYMid slice" aria-hidden="true"><g fill="#f7efcf">${stars}</g><path d="${hills}" fill="#0f2620"/></svg>
     <svg class="sky-near" viewBox="0 0 1400 104" preserveAspectRatio="xMidYMid slice" aria-hidden="true"><defs><g id="sky-moth">${drawWings('sky', { reach: 1, point: 0.4, tail: 0, eyespots: false, palette: grey, seed: 5 })}</g></defs>${moths}</svg>`
 }

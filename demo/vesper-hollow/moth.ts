@@ -33,7 +33,9 @@ const mix = (a: Point, b: Point, share: number): Point => ({ x: a.x + (b.x - a.x
 
 /** A point on a cubic Bezier. */
 function onBezier([a, b, c, d]: readonly [Point, Point, Point, Point], t: number): Point {
-  const ab = mix(a, b, t), bc = mix(b, c, t), cd = mix(c, d, t)
+  const ab = mix(a, b, t),
+    bc = mix(b, c, t),
+    cd = mix(c, d, t)
   return mix(mix(ab, bc, t), mix(bc, cd, t), t)
 }
 
@@ -73,7 +75,12 @@ function bandPath({ root, margin }: Wing, share: number, wave: number, waves: nu
   return `M${points.map(at).join('L')}`
 }
 
-function drawWing(id: string, wing: Wing, { palette, seed }: MothShape, eyespot: { t: number; share: number; size: number } | undefined): string {
+function drawWing(
+  id: string,
+  wing: Wing,
+  { palette, seed }: MothShape,
+  eyespot: { t: number; share: number; size: number } | undefined,
+): string {
   const random = seededRandom(seed + id.length * 977)
   const { root, margin, outline } = wing
   const veins = Array.from({ length: 9 }, (_, i) => {
@@ -97,10 +104,19 @@ function drawWing(id: string, wing: Wing, { palette, seed }: MothShape, eyespot:
     return `<circle cx="${n(x)}" cy="${n(y)}" r="1.5"/>`
   }).join('')
   const spot = eyespot ? mix(root, onBezier(margin, eyespot.t), eyespot.share) : undefined
-  const eye = spot && eyespot
-    ? [[1, palette.shade], [0.84, palette.mark], [0.62, palette.shade], [0.46, palette.pale], [0.3, '#16140f']].map(([size, fill]) => `<circle cx="${n(spot.x)}" cy="${n(spot.y)}" r="${n(Number(size) * eyespot.size)}" fill="${fill}"/>`).join('') +
-      `<circle cx="${n(spot.x - eyespot.size * 0.16)}" cy="${n(spot.y - eyespot.size * 0.2)}" r="${n(eyespot.size * 0.1)}" fill="#fff" opacity=".85"/>`
-    : ''
+  const eye =
+    spot && eyespot
+      ? [
+          [1, palette.shade],
+          [0.84, palette.mark],
+          [0.62, palette.shade],
+          [0.46, palette.pale],
+          [0.3, '#16140f'],
+        ]
+          .map(([size, fill]) => `<circle cx="${n(spot.x)}" cy="${n(spot.y)}" r="${n(Number(size) * eyespot.size)}" fill="${fill}"/>`)
+          .join('') +
+        `<circle cx="${n(spot.x - eyespot.size * 0.16)}" cy="${n(spot.y - eyespot.size * 0.2)}" r="${n(eyespot.size * 0.1)}" fill="#fff" opacity=".85"/>`
+      : ''
   return `
   <clipPath id="${id}"><path d="${outline}"/></clipPath>
   <path d="${fringe}" stroke="${palette.pale}" stroke-width=".8" opacity=".75"/>
@@ -156,7 +172,15 @@ export function drawBody({ seed, palette }: MothShape): string {
   }).join('')
   const antenna = Array.from({ length: 22 }, (_, i) => {
     const t = (i + 1) / 23
-    const { x, y } = onBezier([{ x: 1.5, y: -24 }, { x: 8, y: -42 }, { x: 22, y: -52 }, { x: 34, y: -50 }], t)
+    const { x, y } = onBezier(
+      [
+        { x: 1.5, y: -24 },
+        { x: 8, y: -42 },
+        { x: 22, y: -52 },
+        { x: 34, y: -50 },
+      ],
+      t,
+    )
     const barb = 5.2 * Math.sin(Math.PI * Math.min(1, t * 1.1))
     return `M${n(x)} ${n(y)}l${n(-barb * 0.5)} ${n(-barb)}M${n(x)} ${n(y)}l${n(barb * 0.75)} ${n(barb * 0.6)}`
   }).join('')

@@ -12,22 +12,70 @@ interface Species {
 }
 
 const species: readonly Species[] = [
-  { name: 'Lampwright', latin: 'Vespera lucerna', hour: '21:40', note: 'First to the gate lantern, last to leave it.', shape: { reach: 1, point: 0.3, tail: 0, eyespots: true },
-    palette: { ground: '#b98a4a', shade: '#4a3219', band: '#8a5e2c', mark: '#e0b265', pale: '#f2dfb4', fur: '#d8b984' } },
-  { name: 'Orchard Veil', latin: 'Pomona tenuis', hour: '22:05', note: 'Rests on pear bark and is not seen there.', shape: { reach: 0.96, point: 0, tail: 0, eyespots: false },
-    palette: { ground: '#a9b39a', shade: '#46503f', band: '#7c8a6c', mark: '#d9d3ae', pale: '#eef0df', fur: '#c9cdb4' } },
-  { name: 'Thistle Ember', latin: 'Cinera cardui', hour: '22:20', note: 'Drinks at thistles while they still hold the day.', shape: { reach: 1.02, point: 0.8, tail: 0, eyespots: false },
-    palette: { ground: '#7d4a33', shade: '#2f1b14', band: '#a3552f', mark: '#e39a4e', pale: '#f0cf9d', fur: '#c48a5b' } },
-  { name: 'Moon Sail', latin: 'Hollowia selene', hour: '23:10', note: 'Four nights of flying, and no mouth to eat with.', shape: { reach: 1.02, point: 0.5, tail: 1, eyespots: true },
-    palette: { ground: '#bcd0a6', shade: '#56704f', band: '#9dbb8b', mark: '#e6dc9a', pale: '#f4f6dd', fur: '#eef0d8' } },
-  { name: 'Ivy Sovereign', latin: 'Hederina regia', hour: '23:25', note: 'Found on the north wall, always alone.', shape: { reach: 1.04, point: 0.55, tail: 0.25, eyespots: true },
-    palette: { ground: '#4f6650', shade: '#1b2a20', band: '#36503d', mark: '#b6a45c', pale: '#dcd9ab', fur: '#8f9f78' } },
-  { name: 'Ash Quill', latin: 'Penna cineris', hour: '23:50', note: 'Folds itself to a twig at the first touch.', shape: { reach: 0.98, point: 1, tail: 0, eyespots: false },
-    palette: { ground: '#8f8f88', shade: '#36362f', band: '#66665e', mark: '#c9c2a8', pale: '#ecebe0', fur: '#b9b7a8' } },
-  { name: 'Marsh Lantern', latin: 'Palustra ignis', hour: '00:15', note: 'Comes over the wall with the mist from the ditch.', shape: { reach: 0.97, point: 0.2, tail: 0.1, eyespots: true },
-    palette: { ground: '#5b6f6c', shade: '#1d2b2c', band: '#3f5554', mark: '#d4b25a', pale: '#e7ddb0', fur: '#a8ab91' } },
-  { name: 'Last Candle', latin: 'Vespera ultima', hour: '01:30', note: 'When it settles, the wardens put out the lights.', shape: { reach: 0.99, point: 0.4, tail: 0.55, eyespots: false },
-    palette: { ground: '#d8c49a', shade: '#6a5230', band: '#b99a62', mark: '#9a6a34', pale: '#f8eed2', fur: '#efe0b9' } },
+  {
+    name: 'Lampwright',
+    latin: 'Vespera lucerna',
+    hour: '21:40',
+    note: 'First to the gate lantern, last to leave it.',
+    shape: { reach: 1, point: 0.3, tail: 0, eyespots: true },
+    palette: { ground: '#b98a4a', shade: '#4a3219', band: '#8a5e2c', mark: '#e0b265', pale: '#f2dfb4', fur: '#d8b984' },
+  },
+  {
+    name: 'Orchard Veil',
+    latin: 'Pomona tenuis',
+    hour: '22:05',
+    note: 'Rests on pear bark and is not seen there.',
+    shape: { reach: 0.96, point: 0, tail: 0, eyespots: false },
+    palette: { ground: '#a9b39a', shade: '#46503f', band: '#7c8a6c', mark: '#d9d3ae', pale: '#eef0df', fur: '#c9cdb4' },
+  },
+  {
+    name: 'Thistle Ember',
+    latin: 'Cinera cardui',
+    hour: '22:20',
+    note: 'Drinks at thistles while they still hold the day.',
+    shape: { reach: 1.02, point: 0.8, tail: 0, eyespots: false },
+    palette: { ground: '#7d4a33', shade: '#2f1b14', band: '#a3552f', mark: '#e39a4e', pale: '#f0cf9d', fur: '#c48a5b' },
+  },
+  {
+    name: 'Moon Sail',
+    latin: 'Hollowia selene',
+    hour: '23:10',
+    note: 'Four nights of flying, and no mouth to eat with.',
+    shape: { reach: 1.02, point: 0.5, tail: 1, eyespots: true },
+    palette: { ground: '#bcd0a6', shade: '#56704f', band: '#9dbb8b', mark: '#e6dc9a', pale: '#f4f6dd', fur: '#eef0d8' },
+  },
+  {
+    name: 'Ivy Sovereign',
+    latin: 'Hederina regia',
+    hour: '23:25',
+    note: 'Found on the north wall, always alone.',
+    shape: { reach: 1.04, point: 0.55, tail: 0.25, eyespots: true },
+    palette: { ground: '#4f6650', shade: '#1b2a20', band: '#36503d', mark: '#b6a45c', pale: '#dcd9ab', fur: '#8f9f78' },
+  },
+  {
+    name: 'Ash Quill',
+    latin: 'Penna cineris',
+    hour: '23:50',
+    note: 'Folds itself to a twig at the first touch.',
+    shape: { reach: 0.98, point: 1, tail: 0, eyespots: false },
+    palette: { ground: '#8f8f88', shade: '#36362f', band: '#66665e', mark: '#c9c2a8', pale: '#ecebe0', fur: '#b9b7a8' },
+  },
+  {
+    name: 'Marsh Lantern',
+    latin: 'Palustra ignis',
+    hour: '00:15',
+    note: 'Comes over the wall with the mist from the ditch.',
+    shape: { reach: 0.97, point: 0.2, tail: 0.1, eyespots: true },
+    palette: { ground: '#5b6f6c', shade: '#1d2b2c', band: '#3f5554', mark: '#d4b25a', pale: '#e7ddb0', fur: '#a8ab91' },
+  },
+  {
+    name: 'Last Candle',
+    latin: 'Vespera ultima',
+    hour: '01:30',
+    note: 'When it settles, the wardens put out the lights.',
+    shape: { reach: 0.99, point: 0.4, tail: 0.55, eyespots: false },
+    palette: { ground: '#d8c49a', shade: '#6a5230', band: '#b99a62', mark: '#9a6a34', pale: '#f8eed2', fur: '#efe0b9' },
+  },
 ]
 
 function plate(each: Species, index: number): string {
@@ -70,11 +118,16 @@ const styles = `
 
 /** The page of the collection. */
 export function specimensPage(): string {
-  return pageOf('The collection', 'Specimens', styles, `
+  return pageOf(
+    'The collection',
+    'Specimens',
+    styles,
+    `
     <section class="opening">
       <h1>Specimens</h1>
       <p>Eight moths that come to our lamps between dusk and the last bell. Each was drawn from life, on the night it first came, and let go again.</p>
     </section>
     <section class="plates">${species.map(plate).join('')}
-    </section>`)
+    </section>`,
+  )
 }

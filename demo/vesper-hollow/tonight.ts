@@ -47,7 +47,11 @@ const styles = `
 `
 
 export function tonightPage(): string {
-  return pageOf('Tonight', 'Tonight', styles, `
+  return pageOf(
+    'Tonight',
+    'Tonight',
+    styles,
+    `
     <section class="meadow">
       ${drawMeadow()}
       <div class="meadow-words">
@@ -67,5 +71,6 @@ export function tonightPage(): string {
       <p>Twelve of them, each named after the flower it lights and glazed in its colour. Carry one for the evening; it knows its way back.</p>
     </section>
     <section class="lanterns">${lanterns.map(lantern).join('')}
-    </section>`)
+    </section>`,
+  )
 }

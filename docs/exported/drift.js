@@ -39,7 +39,9 @@
     const hit = over?.closest('.card')
     if (hit && !places.has(hit)) begin(hit)
     const all = [...places.values()]
-    const holding = over ? all.filter(({ element }) => hasPointer(frameOf(element)) && (over.contains(element) || over.closest('.card, .card .layer-1, .card .layer-2') !== null)) : []
+    const holding = over
+      ? all.filter(({ element }) => hasPointer(frameOf(element)) && (over.contains(element) || over.closest('.card, .card .layer-1, .card .layer-2') !== null))
+      : []
     // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
     const first = holding.findLast(({ element }) => element.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1)
     for (const place of all) {
@@ -54,14 +56,24 @@
   // Whether the pointer is on an element, between insets. Browsers lay out in 64ths of a px.
   function hasPointer({ toFrame, width, height }) {
     const { x, y } = toFrame.transformPoint(pointer)
-    return x >= -1 / 64 && x <= width + 1 / 64 && y >= -1 / 64 && y <= height + 1 / 64
+    return (
+      x >= -1 / 64 && x <= width + 1 / 64 && y >= -1 / 64 && y <= height + 1 / 64
+    )
   }
 
   // Begins to follow the pointer in an element: everything lies at its pose.
   function begin(area) {
     const place = {
-      element: area, isOn: false, moves: false,
-      followers: values.map((value) => ({ value, target: 0, since: 0, gap: 0, speed: 0 })),
+      element: area,
+      isOn: false,
+      moves: false,
+      followers: values.map((value) => ({
+      value,
+      target: 0,
+      since: 0,
+      gap: 0,
+      speed: 0,
+    })),
     }
     places.set(area, place)
   }
@@ -76,7 +88,11 @@
     for (const follower of place.followers) {
       const { value } = follower
       const reading = at.place.isOn ? value.read(at, follower) : 0
-      turn(follower, reading, at.t)
+      turn(
+          follower,
+          reading,
+          at.t,
+        )
     }
   }
 
@@ -87,6 +103,7 @@
       Object.assign(follower, { target, since: t, gap: gap + follower.target - target, speed })
     }
   }
+
   // Says on an element that an effect is at work on it: from now on its rules count.
   function mark(place) {
     place.element.setAttribute('data-card-drift', '')
@@ -136,7 +153,11 @@
     const fade = Math.exp(-decay * s)
     const push = (speed + decay * gap) / swing
     const [cos, sin] = [Math.cos(swing * s), Math.sin(swing * s)]
-    return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: fade * Math.hypot(gap, push) >= 0.0002 }
+    return {
+      gap: fade * (gap * cos + push * sin),
+      speed: fade * (speed * cos - (decay * push + swing * gap) * sin),
+      moves: fade * Math.hypot(gap, push) >= 0.0002,
+    }
   }
 
   // In each card, its first layer slides by 22 px and its second layer by 6 px, against the pointer, both ways.
@@ -147,14 +168,19 @@
   ]
 
   // Hears what happens, for the next frame.
-  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointercancel', 'scroll', 'resize']) addEventListener(type, (event) => {
-    const { relatedTarget, pointerType } = event
-    // On its way from one element to another the pointer is not gone.
-    if (type === 'pointerout' && relatedTarget) return
-    // A finger scrolls the page.
-    if (pointerType === 'touch') return
-    // A fast mouse moves more than once a frame.
-    events.push(...(event.getCoalescedEvents?.().slice(0, -1) ?? []), event)
-    wake()
-  }, { passive: true, capture: true })
+  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointercancel', 'scroll', 'resize'])
+    addEventListener(
+      type,
+      (event) => {
+        const { relatedTarget, pointerType } = event
+        // On its way from one element to another the pointer is not gone.
+        if (type === 'pointerout' && relatedTarget) return
+        // A finger scrolls the page.
+        if (pointerType === 'touch') return
+        // A fast mouse moves more than once a frame.
+        events.push(...(event.getCoalescedEvents?.().slice(0, -1) ?? []), event)
+        wake()
+      },
+      { passive: true, capture: true },
+    )
 })()

@@ -23,8 +23,7 @@
     const t = Math.max(pointer.time, timeStamp)
     // After a scroll, and after a while, the page may lie elsewhere.
     if (!type.startsWith('pointer') || t - measured > 200 || t - pointer.time > 200) {
-      frames.clear()
-      measured = t
+      forgetFrames(t)
       findAll()
     }
     pointer.time = t
@@ -39,7 +38,9 @@
     // Takes the pointer to the elements of an effect that have it, and away from those that had it.
     const over = pointer.over
     const all = [...effect.places.values()]
-    const holding = over ? all.filter(({ area }) => hasPointer(frameOf(area)) && (over.contains(area) || over.closest('.card') !== null)) : []
+    const holding = over
+      ? all.filter(({ area }) => hasPointer(frameOf(area)) && (over.contains(area) || over.closest('.card') !== null))
+      : []
     // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
     const first = holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1)
     for (const place of all) {
@@ -53,14 +54,17 @@
 
   // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
   function findAll() {
-    const areas = new Set([...document.querySelectorAll('.card')])
-    for (const [element, place] of effect.places) if (!element.isConnected || !areas.has(place.area)) {
-      effect.places.delete(element)
-      element.removeAttribute('data-card-fold')
-    }
+    const areas = new Set(
+      [...document.querySelectorAll('.card')],
+    )
+    for (const [element, place] of effect.places)
+      if (!element.isConnected || !areas.has(place.area)) {
+        effect.places.delete(element)
+        element.removeAttribute('data-card-fold')
+      }
     for (const area of areas) {
-      if (!effect.places.has(area)) begin(area, area)
-    }
+        if (!effect.places.has(area)) begin(area, area)
+      }
   }
 
   function standIn(t) {
@@ -71,14 +75,25 @@
   // Whether the pointer is on an element, between insets. Browsers lay out in 64ths of a px.
   function hasPointer({ toFrame, width, height }) {
     const { x, y } = toFrame.transformPoint(pointer)
-    return x >= -1 / 64 && x <= width + 1 / 64 && y >= -1 / 64 && y <= height + 1 / 64
+    return (
+      x >= -1 / 64 && x <= width + 1 / 64 && y >= -1 / 64 && y <= height + 1 / 64
+    )
   }
 
   // Begins to follow the pointer in an element: everything lies at its pose.
   function begin(area, element = area) {
     const place = {
-      element, area, isOn: false, moves: true,
-      followers: effect.values.map((value) => ({ value, target: 0, since: 0, gap: 0, speed: 0 })),
+      element,
+      area,
+      isOn: false,
+      moves: true,
+      followers: effect.values.map((value) => ({
+      value,
+      target: 0,
+      since: 0,
+      gap: 0,
+      speed: 0,
+    })),
     }
     effect.places.set(element, place)
   }
@@ -93,7 +108,11 @@
     for (const follower of place.followers) {
       const { value } = follower
       const reading = at.place.isOn ? value.read(at, follower) : 0
-      turn(follower, reading, at.t)
+      turn(
+          follower,
+          reading,
+          at.t,
+        )
     }
   }
 
@@ -160,6 +179,11 @@
 
   let measured = 0
 
+  function forgetFrames(t) {
+    frames.clear()
+    measured = t
+  }
+
   function frameOf(element) {
     const known = frames.get(element)
     if (known) return known
@@ -179,7 +203,11 @@
     const fade = Math.exp(-decay * s)
     const push = (speed + decay * gap) / swing
     const [cos, sin] = [Math.cos(swing * s), Math.sin(swing * s)]
-    return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: fade * Math.hypot(gap, push) >= 0.0002 }
+    return {
+      gap: fade * (gap * cos + push * sin),
+      speed: fade * (speed * cos - (decay * push + swing * gap) * sin),
+      moves: fade * Math.hypot(gap, push) >= 0.0002,
+    }
   }
 
   // A corner at 42 % folds each card, its walls slanted by 26° and the second one in 30 % shade; the words slide by 12 % against the pointer.
@@ -194,14 +222,19 @@
   // What is seen without the pointer stands from the start.
   standIn(pointer.time)
   // Hears what happens, for the next frame.
-  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointercancel', 'scroll', 'resize']) addEventListener(type, (event) => {
-    const { relatedTarget, pointerType } = event
-    // On its way from one element to another the pointer is not gone.
-    if (type === 'pointerout' && relatedTarget) return
-    // A finger scrolls the page.
-    if (pointerType === 'touch') return
-    // A fast mouse moves more than once a frame.
-    events.push(...(event.getCoalescedEvents?.().slice(0, -1) ?? []), event)
-    wake()
-  }, { passive: true, capture: true })
+  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointercancel', 'scroll', 'resize'])
+    addEventListener(
+      type,
+      (event) => {
+        const { relatedTarget, pointerType } = event
+        // On its way from one element to another the pointer is not gone.
+        if (type === 'pointerout' && relatedTarget) return
+        // A finger scrolls the page.
+        if (pointerType === 'touch') return
+        // A fast mouse moves more than once a frame.
+        events.push(...(event.getCoalescedEvents?.().slice(0, -1) ?? []), event)
+        wake()
+      },
+      { passive: true, capture: true },
+    )
 })()

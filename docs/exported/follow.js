@@ -23,8 +23,7 @@
     const t = Math.max(pointer.time, timeStamp)
     // After a scroll, and after a while, the page may lie elsewhere.
     if (!type.startsWith('pointer') || t - measured > 200 || t - pointer.time > 200) {
-      frames.clear()
-      measured = t
+      forgetFrames(t)
       findAll()
     }
     pointer.time = t
@@ -39,7 +38,9 @@
     // Takes the pointer to the elements of an effect that have it, and away from those that had it.
     const over = pointer.over
     const all = [...places.values()]
-    const holding = over ? all.filter(({ area }) => hasPointer(frameOf(area)) && (over.contains(area) || over.closest('.card .ground, .card') !== null)) : []
+    const holding = over
+      ? all.filter(({ area }) => hasPointer(frameOf(area)) && (over.contains(area) || over.closest('.card .ground, .card') !== null))
+      : []
     // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
     const first = holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1)
     for (const place of all) {
@@ -53,30 +54,44 @@
 
   // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
   function findAll() {
-    const areas = new Set([...document.querySelectorAll('.card .ground')])
-    for (const [element, place] of places) if (!element.isConnected || !areas.has(place.area)) {
-      places.delete(element)
-      element.removeAttribute('data-card-follow')
-    }
+    const areas = new Set(
+      [...document.querySelectorAll('.card .ground')],
+    )
+    for (const [element, place] of places)
+      if (!element.isConnected || !areas.has(place.area)) {
+        places.delete(element)
+        element.removeAttribute('data-card-follow')
+      }
     for (const area of areas) {
-      const elements = [...area.querySelectorAll('.card')]
-      // One in which there is nothing to read has the pointer all the same.
-      if (elements.length === 0) elements.push(area)
-      for (const element of elements) if (!places.has(element)) begin(area, element)
-    }
+        const elements = [...area.querySelectorAll('.card')]
+        // One in which there is nothing to read has the pointer all the same.
+        if (elements.length === 0) elements.push(area)
+        for (const element of elements) if (!places.has(element)) begin(area, element)
+      }
   }
 
   // Whether the pointer is on an element, between insets. Browsers lay out in 64ths of a px.
   function hasPointer({ toFrame, width, height }) {
     const { x, y } = toFrame.transformPoint(pointer)
-    return x >= -1 / 64 && x <= width + 1 / 64 && y >= -1 / 64 && y <= height + 1 / 64
+    return (
+      x >= -1 / 64 && x <= width + 1 / 64 && y >= -1 / 64 && y <= height + 1 / 64
+    )
   }
 
   // Begins to follow the pointer in an element: everything lies at its pose.
   function begin(area, element = area) {
     const place = {
-      element, area, isOn: false, moves: false,
-      followers: element === area ? [] : values.map((value) => ({ value, target: limited ? limited(0) : 0, since: 0, gap: 0, speed: 0 })),
+      element,
+      area,
+      isOn: false,
+      moves: false,
+      followers: element === area ? [] : values.map((value) => ({
+      value,
+      target: limited ? limited(0) : 0,
+      since: 0,
+      gap: 0,
+      speed: 0,
+    })),
     }
     places.set(element, place)
   }
@@ -94,7 +109,11 @@
       const { value } = follower
       const reading = at.place.isOn ? value.read(at, follower) : 0
       const target = limited ? limited(reading) : reading
-      turn(follower, target, at.t)
+      turn(
+          follower,
+          target,
+          at.t,
+        )
     }
   }
 
@@ -129,13 +148,22 @@
     const s = (t - since) / 1000
     const fade = Math.exp(-decay * s)
     const push = speed + decay * gap
-    return { gap: fade * (gap + push * s), speed: fade * (speed - decay * push * s), moves: fade * (Math.abs(gap) + Math.abs(push) * (s + 1 / decay)) >= 0.12 }
+    return {
+      gap: fade * (gap + push * s),
+      speed: fade * (speed - decay * push * s),
+      moves: fade * (Math.abs(gap) + Math.abs(push) * (s + 1 / decay)) >= 0.12,
+    }
   }
 
   // Where elements lie, and since when that is known.
   const frames = new Map()
 
   let measured = 0
+
+  function forgetFrames(t) {
+    frames.clear()
+    measured = t
+  }
 
   function frameOf(element) {
     const known = frames.get(element)
@@ -160,14 +188,19 @@
   // What is seen without the pointer stands from the start.
   findAll()
   // Hears what happens, for the next frame.
-  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointercancel', 'scroll', 'resize']) addEventListener(type, (event) => {
-    const { relatedTarget, pointerType } = event
-    // On its way from one element to another the pointer is not gone.
-    if (type === 'pointerout' && relatedTarget) return
-    // A finger scrolls the page.
-    if (pointerType === 'touch') return
-    // A fast mouse moves more than once a frame.
-    events.push(...(event.getCoalescedEvents?.().slice(0, -1) ?? []), event)
-    wake()
-  }, { passive: true, capture: true })
+  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointercancel', 'scroll', 'resize'])
+    addEventListener(
+      type,
+      (event) => {
+        const { relatedTarget, pointerType } = event
+        // On its way from one element to another the pointer is not gone.
+        if (type === 'pointerout' && relatedTarget) return
+        // A finger scrolls the page.
+        if (pointerType === 'touch') return
+        // A fast mouse moves more than once a frame.
+        events.push(...(event.getCoalescedEvents?.().slice(0, -1) ?? []), event)
+        wake()
+      },
+      { passive: true, capture: true },
+    )
 })()

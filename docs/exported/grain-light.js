@@ -23,7 +23,8 @@
     const t = Math.max(pointer.time, timeStamp)
     // After a scroll, and after a while, the page may lie elsewhere.
     if (!type.startsWith('pointer') || t - measured > 200 || t - pointer.time > 200) {
-      forgetFrames(t)
+      frames.clear()
+      measured = t
       findAll()
     }
     pointer.time = t
@@ -38,30 +39,30 @@
     // Takes the pointer to the elements of an effect that have it, and away from those that had it.
     const over = pointer.over
     const all = [...effect.places.values()]
-    const holding = over ? all.filter(({ area }) => hasPointer(frameOf(area)) && (over.contains(area) || over.closest('.card') !== null)) : []
+    const holding = over
+      ? all.filter(({ area }) => hasPointer(frameOf(area)) && (over.contains(area) || over.closest('.card') !== null))
+      : []
     // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
     const first = holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1)
     for (const place of all) {
       const has = place.area === first?.area
-      if (has || place.isOn) {
-        const arrives = has && !place.isOn
-        place.isOn = has
-        turnPlace(place, pointer.time, arrives)
-        if (arrives || !has) place.comesUntil = pointer.time + ((has ? 320 : 900) ?? 0)
-      }
+      if (has || place.isOn) meetPlace(place, has)
     }
   }
 
   // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
   function findAll() {
-    const areas = new Set([...document.querySelectorAll('.card')])
-    for (const [element, place] of effect.places) if (!element.isConnected || !areas.has(place.area)) {
-      effect.places.delete(element)
-      element.removeAttribute('data-card-grain-light')
-    }
+    const areas = new Set(
+      [...document.querySelectorAll('.card')],
+    )
+    for (const [element, place] of effect.places)
+      if (!element.isConnected || !areas.has(place.area)) {
+        effect.places.delete(element)
+        element.removeAttribute('data-card-grain-light')
+      }
     for (const area of areas) {
-      if (!effect.places.has(area)) begin(area, area)
-    }
+        if (!effect.places.has(area)) begin(area, area)
+      }
   }
 
   function standIn(t) {
@@ -69,29 +70,45 @@
     for (const place of effect.places.values()) if (place.moves && write(place, t)) wake()
   }
 
-  // Whether the pointer is on an element, between insets. Browsers lay out in 64ths of a px.
-  function hasPointer({ toFrame, width, height }) {
-    const { x, y } = toFrame.transformPoint(pointer)
-    return x >= -1 / 64 && x <= width + 1 / 64 && y >= -1 / 64 && y <= height + 1 / 64
-  }
-
-  // Begins to follow the pointer in an element: everything lies at its pose.
-  function begin(area, element = area) {
-    const place = {
-      element, area, isOn: false, moves: true, comesUntil: 0,
-      followers: effect.values.map((value) => ({ value, target: 0, since: 0, gap: 0, speed: 0 })),
-    }
-    effect.places.set(element, place)
-  }
-
-  // Turns all that follows the pointer in a place to where it should be now.
-  function turnPlace(place, t, arrives) {
+  function meetPlace(place, has) {
+    const arrives = has && !place.isOn
+    place.isOn = has
+    // Turns all that follows the pointer in a place to where it should be now.
+    const t = pointer.time
     // The pointer as an element sees it.
     const frame = frameOf(place.area)
     const { x, y } = frame.toFrame.transformPoint(pointer)
     const at = { ...frame, x, y, t, place }
     place.moves = true
     for (const follower of place.followers) turnValue(follower, at, arrives)
+    if (arrives || !has) place.comesUntil = pointer.time + ((has ? 320 : 900) ?? 0)
+  }
+
+  // Whether the pointer is on an element, between insets. Browsers lay out in 64ths of a px.
+  function hasPointer({ toFrame, width, height }) {
+    const { x, y } = toFrame.transformPoint(pointer)
+    return (
+      x >= -1 / 64 && x <= width + 1 / 64 && y >= -1 / 64 && y <= height + 1 / 64
+    )
+  }
+
+  // Begins to follow the pointer in an element: everything lies at its pose.
+  function begin(area, element = area) {
+    const place = {
+      element,
+      area,
+      isOn: false,
+      moves: true,
+      comesUntil: 0,
+      followers: effect.values.map((value) => ({
+      value,
+      target: 0,
+      since: 0,
+      gap: 0,
+      speed: 0,
+    })),
+    }
+    effect.places.set(element, place)
   }
 
   function turnValue(follower, at, arrives = false) {
@@ -122,7 +139,8 @@
       }
     }
     // How it comes and goes is in the stylesheet.
-    if ((place.element.getAttribute('data-card-grain-light') === 'on') !== place.isOn) place.element.setAttribute('data-card-grain-light', place.isOn ? 'on' : '')
+    if ((place.element.getAttribute('data-card-grain-light') === 'on') !== place.isOn)
+      place.element.setAttribute('data-card-grain-light', place.isOn ? 'on' : '')
     place.moves = false
     for (const follower of place.followers) {
       const { value } = follower
@@ -149,11 +167,6 @@
 
   let measured = 0
 
-  function forgetFrames(t) {
-    frames.clear()
-    measured = t
-  }
-
   function frameOf(element) {
     const known = frames.get(element)
     if (known) return known
@@ -173,7 +186,11 @@
     const fade = Math.exp(-decay * s)
     const push = (speed + decay * gap) / swing
     const [cos, sin] = [Math.cos(swing * s), Math.sin(swing * s)]
-    return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: fade * Math.hypot(gap, push) >= 0.01 }
+    return {
+      gap: fade * (gap * cos + push * sin),
+      speed: fade * (speed * cos - (decay * push + swing * gap) * sin),
+      moves: fade * Math.hypot(gap, push) >= 0.01,
+    }
   }
 
   // Under each card lies a linear-gradient(155deg, #22303a 0%, #3b4a41 55%, #6d5a3c 100%) with 34 % of light grain, and under the pointer a light of #ffd9a0, 360 px wide and 36 % strong.
@@ -189,14 +206,19 @@
   // What is seen without the pointer stands from the start.
   standIn(pointer.time)
   // Hears what happens, for the next frame.
-  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointercancel', 'scroll', 'resize']) addEventListener(type, (event) => {
-    const { relatedTarget, pointerType } = event
-    // On its way from one element to another the pointer is not gone.
-    if (type === 'pointerout' && relatedTarget) return
-    // A finger scrolls the page.
-    if (pointerType === 'touch') return
-    // A fast mouse moves more than once a frame.
-    events.push(...(event.getCoalescedEvents?.().slice(0, -1) ?? []), event)
-    wake()
-  }, { passive: true, capture: true })
+  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointercancel', 'scroll', 'resize'])
+    addEventListener(
+      type,
+      (event) => {
+        const { relatedTarget, pointerType } = event
+        // On its way from one element to another the pointer is not gone.
+        if (type === 'pointerout' && relatedTarget) return
+        // A finger scrolls the page.
+        if (pointerType === 'touch') return
+        // A fast mouse moves more than once a frame.
+        events.push(...(event.getCoalescedEvents?.().slice(0, -1) ?? []), event)
+        wake()
+      },
+      { passive: true, capture: true },
+    )
 })()

@@ -49,14 +49,18 @@
 
   // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
   function findAll(effect) {
-    const areas = new Set([...document.querySelectorAll(effect.select)])
-    for (const [element, place] of effect.places) if (!element.isConnected || !areas.has(place.area)) {
-      effect.places.delete(element)
-      element.removeAttribute(effect.mark)
-    }
-    if (effect.findsAll) for (const area of areas) {
-      if (!effect.places.has(area)) begin(effect, area, area)
-    }
+    const areas = new Set(
+      [...document.querySelectorAll(effect.select)],
+    )
+    for (const [element, place] of effect.places)
+      if (!element.isConnected || !areas.has(place.area)) {
+        effect.places.delete(element)
+        element.removeAttribute(effect.mark)
+      }
+    if (effect.findsAll)
+      for (const area of areas) {
+        if (!effect.places.has(area)) begin(effect, area, area)
+      }
   }
 
   function standIn(effect, t) {
@@ -72,7 +76,9 @@
       if (hit && !effect.places.has(hit)) begin(effect, hit)
     }
     const all = [...effect.places.values()]
-    const holding = over ? all.filter(({ area }) => hasPointer(frameOf(area)) && (over.contains(area) || over.closest(effect.notForeign) !== null)) : []
+    const holding = over
+      ? all.filter(({ area }) => hasPointer(frameOf(area)) && (over.contains(area) || over.closest(effect.notForeign) !== null))
+      : []
     // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
     const first = holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1)
     for (const place of all) {
@@ -86,11 +92,7 @@
         const { x, y } = frame.toFrame.transformPoint(pointer)
         const at = { ...frame, x, y, t, place }
         place.moves = true
-        for (const follower of place.followers) {
-          const { value } = follower
-          const reading = at.place.isOn ? value.read(at, follower) : 0
-          turn(follower, reading, at.t)
-        }
+        for (const follower of place.followers) turnValue(follower, at)
       }
     }
   }
@@ -98,25 +100,40 @@
   // Whether the pointer is on an element, between insets. Browsers lay out in 64ths of a px.
   function hasPointer({ toFrame, width, height }) {
     const { x, y } = toFrame.transformPoint(pointer)
-    return x >= -1 / 64 && x <= width + 1 / 64 && y >= -1 / 64 && y <= height + 1 / 64
+    return (
+      x >= -1 / 64 && x <= width + 1 / 64 && y >= -1 / 64 && y <= height + 1 / 64
+    )
   }
 
   // Begins to follow the pointer in an element: everything lies at its pose.
   function begin(effect, area, element = area) {
     const place = {
-      element, area, isOn: false, moves: !!effect.stands,
-      followers: effect.values.map((value) => ({ value, target: 0, since: 0, gap: 0, speed: 0 })),
+      element,
+      area,
+      isOn: false,
+      moves: !!effect.stands,
+      followers: effect.values.map((value) => ({
+      value,
+      target: 0,
+      since: 0,
+      gap: 0,
+      speed: 0,
+    })),
     }
     effect.places.set(element, place)
   }
 
-  // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
-  function turn(follower, target, t) {
-    if (target !== follower.target) {
+  function turnValue(follower, at) {
+    const { value } = follower
+    const reading = at.place.isOn ? value.read(at, follower) : 0
+    // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
+    const t = at.t
+    if (reading !== follower.target) {
       const { gap, speed } = underdamped(follower, t)
-      Object.assign(follower, { target, since: t, gap: gap + follower.target - target, speed })
+      Object.assign(follower, { target: reading, since: t, gap: gap + follower.target - reading, speed })
     }
   }
+
   // Says on an element that an effect is at work on it: from now on its rules count.
   function mark(effect, place) {
     place.element.setAttribute(effect.mark, '')
@@ -216,7 +233,11 @@
     const fade = Math.exp(-decay * s)
     const push = (speed + decay * gap) / swing
     const [cos, sin] = [Math.cos(swing * s), Math.sin(swing * s)]
-    return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: fade * Math.hypot(gap, push) >= 0.0002 }
+    return {
+      gap: fade * (gap * cos + push * sin),
+      speed: fade * (speed * cos - (decay * push + swing * gap) * sin),
+      moves: fade * Math.hypot(gap, push) >= 0.0002,
+    }
   }
 
   const effects = [
@@ -254,14 +275,19 @@
     guarded(effect, standIn, pointer.time)
   }
   // Hears what happens, for the next frame.
-  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointercancel', 'scroll', 'resize']) addEventListener(type, (event) => {
-    const { relatedTarget, pointerType } = event
-    // On its way from one element to another the pointer is not gone.
-    if (type === 'pointerout' && relatedTarget) return
-    // A finger scrolls the page.
-    if (pointerType === 'touch') return
-    // A fast mouse moves more than once a frame.
-    events.push(...(event.getCoalescedEvents?.().slice(0, -1) ?? []), event)
-    wake()
-  }, { passive: true, capture: true })
+  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointercancel', 'scroll', 'resize'])
+    addEventListener(
+      type,
+      (event) => {
+        const { relatedTarget, pointerType } = event
+        // On its way from one element to another the pointer is not gone.
+        if (type === 'pointerout' && relatedTarget) return
+        // A finger scrolls the page.
+        if (pointerType === 'touch') return
+        // A fast mouse moves more than once a frame.
+        events.push(...(event.getCoalescedEvents?.().slice(0, -1) ?? []), event)
+        wake()
+      },
+      { passive: true, capture: true },
+    )
 })()

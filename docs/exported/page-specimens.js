@@ -49,14 +49,18 @@
 
   // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
   function findAll(effect) {
-    const areas = new Set([...document.querySelectorAll(effect.select)])
-    for (const [element, place] of effect.places) if (!element.isConnected || !areas.has(place.area)) {
-      effect.places.delete(element)
-      element.removeAttribute(effect.mark)
-    }
-    if (effect.findsAll) for (const area of areas) {
-      if (!effect.places.has(area)) begin(effect, area, area)
-    }
+    const areas = new Set(
+      [...document.querySelectorAll(effect.select)],
+    )
+    for (const [element, place] of effect.places)
+      if (!element.isConnected || !areas.has(place.area)) {
+        effect.places.delete(element)
+        element.removeAttribute(effect.mark)
+      }
+    if (effect.findsAll)
+      for (const area of areas) {
+        if (!effect.places.has(area)) begin(effect, area, area)
+      }
   }
 
   function standIn(effect, t) {
@@ -72,7 +76,9 @@
       if (hit && !effect.places.has(hit)) begin(effect, hit)
     }
     const all = [...effect.places.values()]
-    const holding = over ? all.filter(({ area }) => hasPointer(frameOf(area, effect.measure)) && (over.contains(area) || over.closest(effect.notForeign) !== null)) : []
+    const holding = over
+      ? all.filter(({ area }) => hasPointer(frameOf(area, effect.measure)) && (over.contains(area) || over.closest(effect.notForeign) !== null))
+      : []
     // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
     const first = holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1)
     for (const place of all) {
@@ -86,11 +92,7 @@
         const { x, y } = frame.toFrame.transformPoint(pointer)
         const at = { ...frame, x, y, t, place }
         place.moves = true
-        for (const follower of place.followers) {
-          const { value } = follower
-          const reading = at.place.isOn ? value.read(at, follower) : 0
-          turn(follower, reading, at.t)
-        }
+        for (const follower of place.followers) turnValue(follower, at)
       }
     }
   }
@@ -99,26 +101,41 @@
   function hasPointer({ toFrame, width, height, border }) {
     const { x, y } = toFrame.transformPoint(pointer)
     const [top, right, bottom, left] = border
-    return x >= -left - 1 / 64 && x <= width + right + 1 / 64 && y >= -top - 1 / 64 && y <= height + bottom + 1 / 64
+    return (
+      x >= -left - 1 / 64 && x <= width + right + 1 / 64 && y >= -top - 1 / 64 && y <= height + bottom + 1 / 64
+    )
   }
 
   // Begins to follow the pointer in an element: everything lies at its pose.
   function begin(effect, area, element = area) {
     const place = {
-      element, area, isOn: false, moves: !!effect.stands,
-      followers: effect.values.map((value) => ({ value, target: 0, since: 0, gap: 0, speed: 0 })),
+      element,
+      area,
+      isOn: false,
+      moves: !!effect.stands,
+      followers: effect.values.map((value) => ({
+      value,
+      target: 0,
+      since: 0,
+      gap: 0,
+      speed: 0,
+    })),
     }
     effect.places.set(element, place)
     place.own = readOwn(effect, place)
   }
 
-  // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
-  function turn(follower, target, t) {
-    if (target !== follower.target) {
+  function turnValue(follower, at) {
+    const { value } = follower
+    const reading = at.place.isOn ? value.read(at, follower) : 0
+    // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
+    const t = at.t
+    if (reading !== follower.target) {
       const { gap, speed } = underdamped(follower, t)
-      Object.assign(follower, { target, since: t, gap: gap + follower.target - target, speed })
+      Object.assign(follower, { target: reading, since: t, gap: gap + follower.target - reading, speed })
     }
   }
+
   // Says on an element that an effect is at work on it: from now on its rules count.
   function mark(effect, place) {
     keepOwn(place)
@@ -143,7 +160,8 @@
   function write(effect, place, t) {
     if (!place.element.hasAttribute(effect.mark)) mark(effect, place)
     // How it comes and goes is in the stylesheet.
-    if (effect.comes && (place.element.getAttribute(effect.mark) === 'on') !== place.isOn) place.element.setAttribute(effect.mark, place.isOn ? 'on' : '')
+    if (effect.comes && (place.element.getAttribute(effect.mark) === 'on') !== place.isOn)
+      place.element.setAttribute(effect.mark, place.isOn ? 'on' : '')
     place.moves = false
     for (const follower of place.followers) {
       const { value } = follower
@@ -191,11 +209,22 @@
       console.error(`${effect.name} was turned off:`, error)
     }
   }
+
   // A padding box: what takes a point of the window to the upper left corner of the border box, and the size of that, without the borders.
   function paddingBox(toBox, width, height, element) {
     const style = getComputedStyle(element)
-    const border = [parseFloat(style.borderTopWidth) || 0, parseFloat(style.borderRightWidth) || 0, parseFloat(style.borderBottomWidth) || 0, parseFloat(style.borderLeftWidth) || 0]
-    return { toFrame: new DOMMatrix([1, 0, 0, 1, -border[3], -border[0]]).multiply(toBox), width: width - border[1] - border[3], height: height - border[0] - border[2], border }
+    const border = [
+    parseFloat(style.borderTopWidth) || 0,
+    parseFloat(style.borderRightWidth) || 0,
+    parseFloat(style.borderBottomWidth) || 0,
+    parseFloat(style.borderLeftWidth) || 0,
+  ]
+    return {
+      toFrame: new DOMMatrix([1, 0, 0, 1, -border[3], -border[0]]).multiply(toBox),
+      width: width - border[1] - border[3],
+      height: height - border[0] - border[2],
+      border,
+    }
   }
 
   // Where an element lies that nothing turns or moves.
@@ -213,8 +242,10 @@
     const [xs, ys] = [corners.map(({ x, w }) => x / w), corners.map(({ y, w }) => y / w)]
     const hull = { left: Math.min(...xs), top: Math.min(...ys), right: Math.max(...xs), bottom: Math.max(...ys) }
     const box = element.getBoundingClientRect()
-    const toBox = new DOMMatrix().translate(width / 2 + hull.left, height / 2 + hull.top)
-      .scale((hull.right - hull.left) / box.width, (hull.bottom - hull.top) / box.height).translate(-box.x, -box.y)
+    const toBox = new DOMMatrix()
+      .translate(width / 2 + hull.left, height / 2 + hull.top)
+      .scale((hull.right - hull.left) / box.width, (hull.bottom - hull.top) / box.height)
+      .translate(-box.x, -box.y)
     return paddingBox(toBox, width, height, element)
   }
 
@@ -236,8 +267,13 @@
 
   // The elements that a value is written on.
   function targetsOf(place, { onSelf, within, onParts }) {
-    return [...(onSelf ? [place.element] : []), ...(within ? place.element.querySelectorAll(within) : []), ...(onParts ? place.area.querySelectorAll(onParts) : [])]
+    return [
+      ...(onSelf ? [place.element] : []),
+      ...(within ? place.element.querySelectorAll(within) : []),
+      ...(onParts ? place.area.querySelectorAll(onParts) : []),
+    ]
   }
+
   // The elements that something of an effect is seen on, besides its parts.
   const seenOn = (effect, place) => [...(effect.seenOnSelf ? [place.element] : []), ...(effect.seenWithin ? place.element.querySelectorAll(effect.seenWithin) : [])]
 
@@ -250,7 +286,11 @@
     const fade = Math.exp(-decay * s)
     const push = (speed + decay * gap) / swing
     const [cos, sin] = [Math.cos(swing * s), Math.sin(swing * s)]
-    return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: fade * Math.hypot(gap, push) >= 0.0002 }
+    return {
+      gap: fade * (gap * cos + push * sin),
+      speed: fade * (speed * cos - (decay * push + swing * gap) * sin),
+      moves: fade * Math.hypot(gap, push) >= 0.0002,
+    }
   }
 
   const effects = [
@@ -294,14 +334,19 @@
     guarded(effect, standIn, pointer.time)
   }
   // Hears what happens, for the next frame.
-  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointercancel', 'scroll', 'resize']) addEventListener(type, (event) => {
-    const { relatedTarget, pointerType } = event
-    // On its way from one element to another the pointer is not gone.
-    if (type === 'pointerout' && relatedTarget) return
-    // A finger scrolls the page.
-    if (pointerType === 'touch') return
-    // A fast mouse moves more than once a frame.
-    events.push(...(event.getCoalescedEvents?.().slice(0, -1) ?? []), event)
-    wake()
-  }, { passive: true, capture: true })
+  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointercancel', 'scroll', 'resize'])
+    addEventListener(
+      type,
+      (event) => {
+        const { relatedTarget, pointerType } = event
+        // On its way from one element to another the pointer is not gone.
+        if (type === 'pointerout' && relatedTarget) return
+        // A finger scrolls the page.
+        if (pointerType === 'touch') return
+        // A fast mouse moves more than once a frame.
+        events.push(...(event.getCoalescedEvents?.().slice(0, -1) ?? []), event)
+        wake()
+      },
+      { passive: true, capture: true },
+    )
 })()

@@ -50,14 +50,18 @@
 
   // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
   function findAll(effect) {
-    const areas = new Set([...document.querySelectorAll(effect.select)])
-    for (const [element, place] of effect.places) if (!element.isConnected || !areas.has(place.area)) {
-      effect.places.delete(element)
-      element.removeAttribute(effect.mark)
-    }
-    if (effect.findsAll) for (const area of areas) {
-      if (!effect.places.has(area)) begin(effect, area, area)
-    }
+    const areas = new Set(
+      [...document.querySelectorAll(effect.select)],
+    )
+    for (const [element, place] of effect.places)
+      if (!element.isConnected || !areas.has(place.area)) {
+        effect.places.delete(element)
+        element.removeAttribute(effect.mark)
+      }
+    if (effect.findsAll)
+      for (const area of areas) {
+        if (!effect.places.has(area)) begin(effect, area, area)
+      }
   }
 
   function standIn(effect, t) {
@@ -83,9 +87,13 @@
       if (hit && !effect.places.has(hit)) begin(effect, hit)
     }
     const all = [...effect.places.values()]
-    const holding = over ? all.filter(({ area }) => hasPointer(frameOf(area), effect.insets) && (effect.amongAll ? isMet(effect, over, area) : isClear(effect, over, area))) : []
+    const holding = over
+      ? all.filter(({ area }) => hasPointer(frameOf(area), effect.insets) && (effect.amongAll ? isMet(effect, over, area) : isClear(effect, over, area)))
+      : []
     // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
-    const first = effect.amongAll ? undefined : (holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1))
+    const first = effect.amongAll
+      ? undefined
+      : (holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1))
     for (const place of all) {
       const has = effect.amongAll ? holding.includes(place) : place.area === first?.area
       if (has || place.isOn) {
@@ -109,14 +117,28 @@
     const { x, y } = toFrame.transformPoint(pointer)
     const [top, right, bottom, left] = border
     const [above = 0, after = 0, below = 0, before = 0] = insets ? insets(left + width + right, top + height + bottom) : [0, 0, 0, 0]
-    return x >= before - left - 1 / 64 && x <= width + right - after + 1 / 64 && y >= above - top - 1 / 64 && y <= height + bottom - below + 1 / 64
+    return (
+      x >= before - left - 1 / 64 && x <= width + right - after + 1 / 64 && y >= above - top - 1 / 64 && y <= height + bottom - below + 1 / 64
+    )
   }
 
   // Begins to follow the pointer in an element: everything lies at its pose.
   function begin(effect, area, element = area) {
     const place = {
-      element, area, isOn: false, moves: !!effect.stands, comesUntil: 0,
-      followers: effect.values.map((value) => ({ value, target: 0, since: 0, gap: 0, speed: 0, feel: value.feel, band: value.band })),
+      element,
+      area,
+      isOn: false,
+      moves: !!effect.stands,
+      comesUntil: 0,
+      followers: effect.values.map((value) => ({
+      value,
+      target: 0,
+      since: 0,
+      gap: 0,
+      speed: 0,
+      feel: value.feel,
+      band: value.band,
+    })),
     }
     effect.places.set(element, place)
   }
@@ -134,6 +156,7 @@
       Object.assign(follower, { target: reading, feel, since: t, gap: gap + follower.target - reading, speed })
     }
   }
+
   // Says on an element that an effect is at work on it: from now on its rules count.
   function mark(effect, place) {
     place.element.setAttribute(effect.mark, '')
@@ -157,7 +180,8 @@
   function write(effect, place, t) {
     if (!place.element.hasAttribute(effect.mark)) mark(effect, place)
     // How it comes and goes is in the stylesheet.
-    if (effect.comes && (place.element.getAttribute(effect.mark) === 'on') !== place.isOn) place.element.setAttribute(effect.mark, place.isOn ? 'on' : '')
+    if (effect.comes && (place.element.getAttribute(effect.mark) === 'on') !== place.isOn)
+      place.element.setAttribute(effect.mark, place.isOn ? 'on' : '')
     place.moves = false
     for (const follower of place.followers) {
       const { value } = follower
@@ -203,8 +227,18 @@
     // A padding box: what takes a point of the window to the upper left corner of the border box, and the size of that, without the borders.
     const toBox = new DOMMatrix([1, 0, 0, 1, -left, -top])
     const style = getComputedStyle(element)
-    const border = [parseFloat(style.borderTopWidth) || 0, parseFloat(style.borderRightWidth) || 0, parseFloat(style.borderBottomWidth) || 0, parseFloat(style.borderLeftWidth) || 0]
-    const frame = { toFrame: new DOMMatrix([1, 0, 0, 1, -border[3], -border[0]]).multiply(toBox), width: width - border[1] - border[3], height: height - border[0] - border[2], border }
+    const border = [
+    parseFloat(style.borderTopWidth) || 0,
+    parseFloat(style.borderRightWidth) || 0,
+    parseFloat(style.borderBottomWidth) || 0,
+    parseFloat(style.borderLeftWidth) || 0,
+    ]
+    const frame = {
+      toFrame: new DOMMatrix([1, 0, 0, 1, -border[3], -border[0]]).multiply(toBox),
+      width: width - border[1] - border[3],
+      height: height - border[0] - border[2],
+      border,
+    }
     frames.set(element, frame)
     return frame
   }
@@ -230,7 +264,11 @@
     const fade = Math.exp(-decay * s)
     const push = (speed + decay * gap) / swing
     const [cos, sin] = [Math.cos(swing * s), Math.sin(swing * s)]
-    return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: fade * Math.hypot(gap, push) >= band }
+    return {
+      gap: fade * (gap * cos + push * sin),
+      speed: fade * (speed * cos - (decay * push + swing * gap) * sin),
+      moves: fade * Math.hypot(gap, push) >= band,
+    }
   }
 
   const follows = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.6 * 0.9, 2 * Math.PI * 2.6 * Math.sqrt(1 - 0.9 ** 2)) // settles in 288 ms
@@ -320,14 +358,19 @@
     guarded(effect, standIn, pointer.time)
   }
   // Hears what happens, for the next frame.
-  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointerdown', 'pointerup', 'pointercancel', 'scroll', 'resize']) addEventListener(type, (event) => {
-    const { relatedTarget, pointerType } = event
-    // On its way from one element to another the pointer is not gone.
-    if (type === 'pointerout' && relatedTarget) return
-    // A finger scrolls the page.
-    if (pointerType === 'touch') return
-    // A fast mouse moves more than once a frame.
-    events.push(...(event.getCoalescedEvents?.().slice(0, -1) ?? []), event)
-    wake()
-  }, { passive: true, capture: true })
+  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointerdown', 'pointerup', 'pointercancel', 'scroll', 'resize'])
+    addEventListener(
+      type,
+      (event) => {
+        const { relatedTarget, pointerType } = event
+        // On its way from one element to another the pointer is not gone.
+        if (type === 'pointerout' && relatedTarget) return
+        // A finger scrolls the page.
+        if (pointerType === 'touch') return
+        // A fast mouse moves more than once a frame.
+        events.push(...(event.getCoalescedEvents?.().slice(0, -1) ?? []), event)
+        wake()
+      },
+      { passive: true, capture: true },
+    )
 })()

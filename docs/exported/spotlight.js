@@ -39,7 +39,9 @@
     // Takes the pointer to the elements of an effect that have it, and away from those that had it.
     const over = pointer.over
     const all = [...effect.places.values()]
-    const holding = over ? all.filter(({ area }) => hasPointer(frameOf(area), effect.insets) && isMet(over, area)) : []
+    const holding = over
+      ? all.filter(({ area }) => hasPointer(frameOf(area), effect.insets) && isMet(over, area))
+      : []
     for (const place of all) {
       const has = holding.includes(place)
       if (has || place.isOn) {
@@ -53,14 +55,17 @@
 
   // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
   function findAll() {
-    const areas = new Set([...document.querySelectorAll('.card')])
-    for (const [element, place] of effect.places) if (!element.isConnected || !areas.has(place.area)) {
-      effect.places.delete(element)
-      element.removeAttribute('data-card-spotlight')
-    }
+    const areas = new Set(
+      [...document.querySelectorAll('.card')],
+    )
+    for (const [element, place] of effect.places)
+      if (!element.isConnected || !areas.has(place.area)) {
+        effect.places.delete(element)
+        element.removeAttribute('data-card-spotlight')
+      }
     for (const area of areas) {
-      if (!effect.places.has(area)) begin(area, area)
-    }
+        if (!effect.places.has(area)) begin(area, area)
+      }
   }
 
   // Where it lies on top of an element nothing foreign may be there; beyond its edges nothing can.
@@ -74,14 +79,28 @@
   function hasPointer({ toFrame, width, height }, insets) {
     const { x, y } = toFrame.transformPoint(pointer)
     const [above = 0, after = 0, below = 0, before = 0] = insets ? insets(width, height) : [0, 0, 0, 0]
-    return x >= before - 1 / 64 && x <= width - after + 1 / 64 && y >= above - 1 / 64 && y <= height - below + 1 / 64
+    return (
+      x >= before - 1 / 64 && x <= width - after + 1 / 64 && y >= above - 1 / 64 && y <= height - below + 1 / 64
+    )
   }
 
   // Begins to follow the pointer in an element: everything lies at its pose.
   function begin(area, element = area) {
     const place = {
-      element, area, isOn: false, moves: false, comesUntil: 0,
-      followers: effect.values.map((value) => ({ value, target: 0, since: 0, gap: 0, speed: 0, feel: value.feel, band: value.band })),
+      element,
+      area,
+      isOn: false,
+      moves: false,
+      comesUntil: 0,
+      followers: effect.values.map((value) => ({
+      value,
+      target: 0,
+      since: 0,
+      gap: 0,
+      speed: 0,
+      feel: value.feel,
+      band: value.band,
+    })),
     }
     effect.places.set(element, place)
   }
@@ -125,7 +144,8 @@
       }
     }
     // How it comes and goes is in the stylesheet.
-    if ((place.element.getAttribute('data-card-spotlight') === 'on') !== place.isOn) place.element.setAttribute('data-card-spotlight', place.isOn ? 'on' : '')
+    if ((place.element.getAttribute('data-card-spotlight') === 'on') !== place.isOn)
+      place.element.setAttribute('data-card-spotlight', place.isOn ? 'on' : '')
     place.moves = false
     for (const follower of place.followers) {
       const { value } = follower
@@ -184,7 +204,11 @@
     const fade = Math.exp(-decay * s)
     const push = (speed + decay * gap) / swing
     const [cos, sin] = [Math.cos(swing * s), Math.sin(swing * s)]
-    return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: fade * Math.hypot(gap, push) >= band }
+    return {
+      gap: fade * (gap * cos + push * sin),
+      speed: fade * (speed * cos - (decay * push + swing * gap) * sin),
+      moves: fade * Math.hypot(gap, push) >= band,
+    }
   }
 
   const soft = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.27 * 0.715, 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)) // settles in 416 ms, 4 % past the mark
@@ -205,14 +229,19 @@
   // What is seen without the pointer stands from the start.
   findAll()
   // Hears what happens, for the next frame.
-  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointerdown', 'pointerup', 'pointercancel', 'scroll', 'resize']) addEventListener(type, (event) => {
-    const { relatedTarget, pointerType } = event
-    // On its way from one element to another the pointer is not gone.
-    if (type === 'pointerout' && relatedTarget) return
-    // A finger scrolls the page.
-    if (pointerType === 'touch') return
-    // A fast mouse moves more than once a frame.
-    events.push(...(event.getCoalescedEvents?.().slice(0, -1) ?? []), event)
-    wake()
-  }, { passive: true, capture: true })
+  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointerdown', 'pointerup', 'pointercancel', 'scroll', 'resize'])
+    addEventListener(
+      type,
+      (event) => {
+        const { relatedTarget, pointerType } = event
+        // On its way from one element to another the pointer is not gone.
+        if (type === 'pointerout' && relatedTarget) return
+        // A finger scrolls the page.
+        if (pointerType === 'touch') return
+        // A fast mouse moves more than once a frame.
+        events.push(...(event.getCoalescedEvents?.().slice(0, -1) ?? []), event)
+        wake()
+      },
+      { passive: true, capture: true },
+    )
 })()

@@ -75,14 +75,21 @@ export function countingHand(page: Page): Hand {
 
 /** The middle of an element of the page, in the page's own px. */
 export async function middleOf(frame: Frame | Page, select: string): Promise<Point> {
-  return frame.locator(select).first().evaluate((element) => {
-    const { x, y, width, height } = element.getBoundingClientRect()
-    return { x: x + width / 2, y: y + height / 2 }
-  })
+  return frame
+    .locator(select)
+    .first()
+    .evaluate((element) => {
+      const { x, y, width, height } = element.getBoundingClientRect()
+      return { x: x + width / 2, y: y + height / 2 }
+    })
 }
 
 /** Begins a site from a starter and opens it. Gives the frame and where the page's export is. */
-export async function openStarter(page: Page, house: House, starter: string): Promise<{ readonly frame: Frame; readonly exported: string }> {
+export async function openStarter(
+  page: Page,
+  house: House,
+  starter: string,
+): Promise<{ readonly frame: Frame; readonly exported: string }> {
   const { origin } = new URL(house.address)
   const answer = await page.request.post(`${origin}/api/sites`, { data: { starter }, headers: { origin } })
   expect(answer.ok()).toBe(true)
@@ -92,7 +99,11 @@ export async function openStarter(page: Page, house: House, starter: string): Pr
 }
 
 /** A page on which these starters stand one below the other, opened in the studio. */
-export async function openStarters(page: Page, house: House, ...ids: readonly string[]): Promise<{ readonly frame: Frame; readonly exported: string }> {
+export async function openStarters(
+  page: Page,
+  house: House,
+  ...ids: readonly string[]
+): Promise<{ readonly frame: Frame; readonly exported: string }> {
   const chosen = ids.map((id) => starters.find((each) => each.id === id) ?? fail(`There is no starter "${id}".`))
   const siteId = `with-${ids.join('-')}`
   const html = `<!doctype html>\n<html lang="en">\n<head><meta charset="utf-8"><title>Starters</title><style>* { box-sizing: border-box } body { margin: 0; font: 16px/1.5 system-ui, sans-serif }\n${chosen.map(({ css }) => css).join('')}</style></head>\n<body>\n${chosen.map((each) => each.html).join('')}</body>\n</html>\n`

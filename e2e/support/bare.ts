@@ -18,7 +18,19 @@ import type { Sample } from '../../src/core/signal/sample'
 const fragments = readFragments('.')
 
 /** What runs scripts in the studio, as one script that defines `stage`. */
-const stageScript = buildSync({ stdin: { contents: "export { runScript } from './src/play/run-script'\nexport { takeOff } from './src/play/take-off'", resolveDir: '.', loader: 'ts' }, bundle: true, write: false, format: 'iife', globalName: 'stage', target: 'es2022' }).outputFiles[0]?.text ?? ''
+const stageScript =
+  buildSync({
+    stdin: {
+      contents: "export { runScript } from './src/play/run-script'\nexport { takeOff } from './src/play/take-off'",
+      resolveDir: '.',
+      loader: 'ts',
+    },
+    bundle: true,
+    write: false,
+    format: 'iife',
+    globalName: 'stage',
+    target: 'es2022',
+  }).outputFiles[0]?.text ?? ''
 
 export const namesOf = (name: string): Names => ({ title: `Effect ${name}`, name })
 
@@ -26,7 +38,14 @@ export const namesOf = (name: string): Names => ({ title: `Effect ${name}`, name
 export function rigFrom(area: object, channels: readonly object[], outputs: readonly object[], more: Partial<Rig> = {}): Rig {
   return readRig({
     areas: [{ id: 'area', of: 'each', select: '.card', box: 'still', among: 'one', pointer: 'any', touch: 'none', ...area }],
-    channels: channels.map((channel) => ({ area: 'area', frame: 'area', away: { kind: 'settle', pose: 0 }, feel: { kind: 'direct' }, group: 'light', ...channel })),
+    channels: channels.map((channel) => ({
+      area: 'area',
+      frame: 'area',
+      away: { kind: 'settle', pose: 0 },
+      feel: { kind: 'direct' },
+      group: 'light',
+      ...channel,
+    })),
     knobs: [],
     outputs: outputs.map((output) => ({ to: 'self', base: 0, factor: 1, strength: 1, ...output })),
     parts: [],
@@ -39,15 +58,22 @@ export function rigFrom(area: object, channels: readonly object[], outputs: read
 export function stylesheetOf(rigs: Readonly<Record<string, Rig>>, html = '', hasScripts = false): string {
   const figures = sourcesOf(rigs)
   const tree = readTree(html)
-  return writeStylesheet(figures, overlapsOf(targetsOf(figures), (select) => findIn(tree, select)), factsOf({ tree, lacksSheets: false, hasScripts }, figures))
+  return writeStylesheet(
+    figures,
+    overlapsOf(targetsOf(figures), (select) => findIn(tree, select)),
+    factsOf({ tree, lacksSheets: false, hasScripts }, figures),
+  )
 }
 
-const sourcesOf = (rigs: Readonly<Record<string, Rig>>) => withShared(Object.entries(rigs).map(([name, rig], index) => ({ number: index + 1, names: namesOf(name), rig, sentence: `${name}.` })))
+const sourcesOf = (rigs: Readonly<Record<string, Rig>>) =>
+  withShared(Object.entries(rigs).map(([name, rig], index) => ({ number: index + 1, names: namesOf(name), rig, sentence: `${name}.` })))
 
 /** The script of rigs by name for a page, one whose own scripts may change it if so asked. */
-export const scriptOf = (rigs: Readonly<Record<string, Rig>>, html: string, hasScripts = false): string => compile(sourcesOf(rigs), factsOf({ tree: readTree(html), lacksSheets: false, hasScripts }, sourcesOf(rigs)), fragments)
+export const scriptOf = (rigs: Readonly<Record<string, Rig>>, html: string, hasScripts = false): string =>
+  compile(sourcesOf(rigs), factsOf({ tree: readTree(html), lacksSheets: false, hasScripts }, sourcesOf(rigs)), fragments)
 
-export const withStyles = (html: string, rigs: Readonly<Record<string, Rig>>, hasScripts = false) => html.replace('</head>', () => `<style>${stylesheetOf(rigs, html, hasScripts)}</style></head>`)
+export const withStyles = (html: string, rigs: Readonly<Record<string, Rig>>, hasScripts = false) =>
+  html.replace('</head>', () => `<style>${stylesheetOf(rigs, html, hasScripts)}</style></head>`)
 
 interface Driven {
   frames: ((now: number) => void)[]
@@ -55,23 +81,41 @@ interface Driven {
   hear: (sample: Sample, hit: Element | null) => void
   end: () => void
 }
-interface Staged { readonly stage: { readonly runScript: (text: string, around: object) => Pick<Driven, 'hear' | 'end'>; readonly takeOff: (page: Document, before: readonly unknown[], after: readonly unknown[]) => void } }
+interface Staged {
+  readonly stage: {
+    readonly runScript: (text: string, around: object) => Pick<Driven, 'hear' | 'end'>
+    readonly takeOff: (page: Document, before: readonly unknown[], after: readonly unknown[]) => void
+  }
+}
 
 /** Opens a page that plays these rigs by a clock that stands until it is moved; in a shadow root of an element if so asked. */
-export async function drive(page: Page, html: string, rigs: Readonly<Record<string, Rig>>, { hasScripts = false }: { readonly hasScripts?: boolean } = {}) {
+export async function drive(
+  page: Page,
+  html: string,
+  rigs: Readonly<Record<string, Rig>>,
+  { hasScripts = false }: { readonly hasScripts?: boolean } = {},
+) {
   await page.setContent(withStyles(html, rigs, hasScripts))
   await page.addScriptTag({ content: stageScript })
-  await page.evaluate(({ text, writes }) => {
-    const driven: Driven = { frames: [], begun: new Map(), hear: () => undefined, end: () => undefined }
-    const { stage } = window as unknown as Staged
-    const running = stage.runScript(text, { root: document, nonce: '', requestFrame: (callback: (now: number) => void) => driven.frames.push(callback), elementFromPoint: (x: number, y: number) => document.elementFromPoint(x, y) })
-    driven.hear = running.hear
-    driven.end = () => {
-      running.end()
-      stage.takeOff(document, writes, [])
-    }
-    Object.assign(window, { driven })
-  }, { text: scriptOf(rigs, html, hasScripts), writes: writesOf(sourcesOf(rigs)) })
+  await page.evaluate(
+    ({ text, writes }) => {
+      const driven: Driven = { frames: [], begun: new Map(), hear: () => undefined, end: () => undefined }
+      const { stage } = window as unknown as Staged
+      const running = stage.runScript(text, {
+        root: document,
+        nonce: '',
+        requestFrame: (callback: (now: number) => void) => driven.frames.push(callback),
+        elementFromPoint: (x: number, y: number) => document.elementFromPoint(x, y),
+      })
+      driven.hear = running.hear
+      driven.end = () => {
+        running.end()
+        stage.takeOff(document, writes, [])
+      }
+      Object.assign(window, { driven })
+    },
+    { text: scriptOf(rigs, html, hasScripts), writes: writesOf(sourcesOf(rigs)) },
+  )
   const facts = factsOf({ tree: readTree(html), lacksSheets: false, hasScripts }, sourcesOf(rigs))
   return {
     /** The channels that the stylesheet follows. */
@@ -92,45 +136,77 @@ export async function drive(page: Page, html: string, rigs: Readonly<Record<stri
         for (const callback of driven.frames.splice(0)) callback(now)
         keepTime()
       }, t),
-    hear: (sample: Partial<Sample> & { readonly t: number }) => page.evaluate((each) => (window as unknown as { driven: Driven }).driven.hear(each as Sample, each.phase === 'leave' ? null : document.elementFromPoint(each.x, each.y)), { x: 0, y: 0, buttons: 0, pointerType: 'mouse', phase: 'move', ...sample }),
+    hear: (sample: Partial<Sample> & { readonly t: number }) =>
+      page.evaluate(
+        (each) =>
+          (window as unknown as { driven: Driven }).driven.hear(
+            each as Sample,
+            each.phase === 'leave' ? null : document.elementFromPoint(each.x, each.y),
+          ),
+        { x: 0, y: 0, buttons: 0, pointerType: 'mouse', phase: 'move', ...sample },
+      ),
     detach: () => page.evaluate(() => (window as unknown as { driven: Driven }).driven.end()),
     isAsleep: () => page.evaluate(() => (window as unknown as { driven: Driven }).driven.frames.length === 0),
   }
 }
 
 /** Reads computed values of an element. */
-export const computed = (page: Page, select: string, name: string) => page.evaluate(([selector = '', property = '']) => getComputedStyle(document.querySelector(selector) as Element).getPropertyValue(property), [select, name])
+export const computed = (page: Page, select: string, name: string) =>
+  page.evaluate(
+    ([selector = '', property = '']) => getComputedStyle(document.querySelector(selector) as Element).getPropertyValue(property),
+    [select, name],
+  )
 
 /** The greatest difference between two transforms, member by member of their matrices. */
 export const transformApart = (page: Page, one: string, other: string) =>
-  page.evaluate(([a = '', b = '']) => {
-    const [first, second] = [new DOMMatrix(a).toFloat64Array(), new DOMMatrix(b).toFloat64Array()]
-    return Math.max(...[...first].map((value, i) => Math.abs(value - (second[i] ?? NaN))))
-  }, [one, other])
-
+  page.evaluate(
+    ([a = '', b = '']) => {
+      const [first, second] = [new DOMMatrix(a).toFloat64Array(), new DOMMatrix(b).toFloat64Array()]
+      return Math.max(...[...first].map((value, i) => Math.abs(value - (second[i] ?? NaN))))
+    },
+    [one, other],
+  )
 
 /**
  * Plays a trace to rigs by a clock that jumps from frame to frame, and gives what was written by then of some properties: for each frame
  * and property, on each match of a selector or in it, as text.
  */
-export async function playThrough(page: Page, html: string, rigs: Readonly<Record<string, Rig>>, trace: readonly Sample[], frames: readonly number[], asked: readonly { readonly select: string; readonly property: string }[]): Promise<readonly (readonly (readonly string[])[])[]> {
+export async function playThrough(
+  page: Page,
+  html: string,
+  rigs: Readonly<Record<string, Rig>>,
+  trace: readonly Sample[],
+  frames: readonly number[],
+  asked: readonly { readonly select: string; readonly property: string }[],
+): Promise<readonly (readonly (readonly string[])[])[]> {
   await page.setContent(withStyles(html, rigs))
   await page.addScriptTag({ content: stageScript })
-  return page.evaluate(([text, samples, times, properties]) => {
-    const due: ((now: number) => void)[] = []
-    const running = (window as unknown as Staged).stage.runScript(text, { root: document, nonce: '', requestFrame: (callback: (now: number) => void) => due.push(callback), elementFromPoint: (x: number, y: number) => document.elementFromPoint(x, y) })
-    let next = 0
-    return times.map((t) => {
-      for (let sample = samples[next]; sample && sample.t <= t; sample = samples[++next]) running.hear(sample, sample.phase === 'leave' || sample.phase === 'cancel' ? null : document.elementFromPoint(sample.x, sample.y))
-      for (const callback of due.splice(0)) callback(t)
-      return properties.map(({ select, property }) => {
-        const readIn = (element: HTMLElement) => element.style.getPropertyValue(property) || (element.querySelector<HTMLElement>(`[style*="${property}:"]`)?.style.getPropertyValue(property) ?? '')
-        const texts = [...document.querySelectorAll<HTMLElement>(select)].map(readIn)
-        // What is read in one place may be written in another.
-        return texts.some((each) => each !== '') ? texts : [readIn(document.documentElement)]
+  return page.evaluate(
+    ([text, samples, times, properties]) => {
+      const due: ((now: number) => void)[] = []
+      const running = (window as unknown as Staged).stage.runScript(text, {
+        root: document,
+        nonce: '',
+        requestFrame: (callback: (now: number) => void) => due.push(callback),
+        elementFromPoint: (x: number, y: number) => document.elementFromPoint(x, y),
       })
-    })
-  }, [scriptOf(rigs, html), trace, frames, asked] as const)
+      let next = 0
+      return times.map((t) => {
+        for (let sample = samples[next]; sample && sample.t <= t; sample = samples[++next])
+          running.hear(sample, sample.phase === 'leave' || sample.phase === 'cancel' ? null : document.elementFromPoint(sample.x, sample.y))
+        for (const callback of due.splice(0)) callback(t)
+        return properties.map(({ select, property }) => {
+          const readIn = (element: HTMLElement) =>
+            element.style.getPropertyValue(property) ||
+            (element.querySelector<HTMLElement>(`[style*="${property}:"]`)?.style.getPropertyValue(property) ?? '')
+          const texts = [...document.querySelectorAll<HTMLElement>(select)].map(readIn)
+          // What is read in one place may be written in another.
+          return texts.some((each) => each !== '') ? texts : [readIn(document.documentElement)]
+        })
+      })
+    },
+    [scriptOf(rigs, html), trace, frames, asked] as const,
+  )
 }
 
 /** Opens a page with the script of these rigs in it, as an export has it. */
@@ -142,14 +218,31 @@ export async function playReal(page: Page, html: string, rigs: Readonly<Record<s
 /** Runs a script in the shadow root of an element, by the real pointer. */
 export async function playInShadow(page: Page, host: string, text: string): Promise<void> {
   await page.addScriptTag({ content: stageScript })
-  await page.evaluate(([select = '', script = '']) => {
-    const root = document.querySelector(select)?.shadowRoot as ShadowRoot
-    const { runScript } = (window as unknown as Staged).stage
-    const running = runScript(script, { root, nonce: '', requestFrame: (callback: (now: number) => void) => requestAnimationFrame(callback), elementFromPoint: (x: number, y: number) => root.elementFromPoint(x, y) })
-    addEventListener('pointermove', ({ timeStamp, clientX, clientY }) => running.hear({ t: timeStamp, x: clientX, y: clientY, buttons: 0, pointerType: 'mouse', phase: 'move' }, root.elementFromPoint(clientX, clientY)))
-    Object.assign(window, { driven: running })
-  }, [host, text])
+  await page.evaluate(
+    ([select = '', script = '']) => {
+      const root = document.querySelector(select)?.shadowRoot as ShadowRoot
+      const { runScript } = (window as unknown as Staged).stage
+      const running = runScript(script, {
+        root,
+        nonce: '',
+        requestFrame: (callback: (now: number) => void) => requestAnimationFrame(callback),
+        elementFromPoint: (x: number, y: number) => root.elementFromPoint(x, y),
+      })
+      addEventListener('pointermove', ({ timeStamp, clientX, clientY }) =>
+        running.hear(
+          { t: timeStamp, x: clientX, y: clientY, buttons: 0, pointerType: 'mouse', phase: 'move' },
+          root.elementFromPoint(clientX, clientY),
+        ),
+      )
+      Object.assign(window, { driven: running })
+    },
+    [host, text],
+  )
 }
 
 /** A number that was written on an element. */
-export const written = (page: Page, select: string, property: string) => page.evaluate(([selector = '', name = '']) => Number((document.querySelector(selector) as HTMLElement).style.getPropertyValue(name)), [select, property])
+export const written = (page: Page, select: string, property: string) =>
+  page.evaluate(
+    ([selector = '', name = '']) => Number((document.querySelector(selector) as HTMLElement).style.getPropertyValue(name)),
+    [select, property],
+  )

@@ -61,7 +61,12 @@ export async function openHouse(): Promise<House & { close: () => Promise<void> 
     query,
     addSite: async (id, html, effects = []) => {
       const source = createHash('sha256').update(html).digest('hex')
-      const document = JSON.stringify({ format: 'glass-moth/1', name: `Site ${id}`, pages: [{ id: 'page', name: 'A page', source }], effects })
+      const document = JSON.stringify({
+        format: 'glass-moth/1',
+        name: `Site ${id}`,
+        pages: [{ id: 'page', name: 'A page', source }],
+        effects,
+      })
       await query('INSERT IGNORE INTO page_sources (hash, html) VALUES (?, ?)', [source, html])
       await query('REPLACE INTO sites (id, name, position, revision, document) VALUES (?, ?, 9, 1, ?)', [id, `Site ${id}`, document])
       return `${studio.address}/studio/${id}/page`

@@ -9,14 +9,18 @@ export interface MadePage {
   readonly pictures: Readonly<Record<string, string>>
 }
 
-const words = 'amber basin cedar drift ember fallow garnet hollow island juniper kestrel lantern meadow nettle orchard pebble quarry reed saffron thicket umber valley willow yarrow zephyr'.split(' ')
+const words =
+  'amber basin cedar drift ember fallow garnet hollow island juniper kestrel lantern meadow nettle orchard pebble quarry reed saffron thicket umber valley willow yarrow zephyr'.split(
+    ' ',
+  )
 const word = (n: number) => words[n % words.length] ?? ''
 const sentence = (n: number, length = 14) => {
   const text = Array.from({ length }, (_, i) => word(n * 7 + i * 3 + ((n * i) % 5))).join(' ')
   return `${text.charAt(0).toUpperCase()}${text.slice(1)}.`
 }
 const many = (count: number, write: (n: number) => string) => Array.from({ length: count }, (_, i) => write(i)).join('\n')
-const picture = (n: number, width = 320, height = 200) => `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}"><rect width="${width}" height="${height}" fill="hsl(${n * 37} 30% 70%)"/><circle cx="${width / 2}" cy="${height / 2}" r="${height / 3}" fill="hsl(${n * 37 + 40} 35% 50%)"/></svg>`
+const picture = (n: number, width = 320, height = 200) =>
+  `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}"><rect width="${width}" height="${height}" fill="hsl(${n * 37} 30% 70%)"/><circle cx="${width / 2}" cy="${height / 2}" r="${height / 3}" fill="hsl(${n * 37 + 40} 35% 50%)"/></svg>`
 
 /** A page as somebody writes it who likes to: plain elements, a class where one is needed, rules sorted by hand. */
 export function handWritten(): MadePage {
@@ -36,12 +40,15 @@ export function handWritten(): MadePage {
   <main>
     <section class="boats">
       <h2>Boats of this year</h2>
-${many(24, (n) => `      <article class="boat">
+${many(
+  24,
+  (n) => `      <article class="boat">
         <a class="boat-picture" href="#boat-${n}"><img src="pictures/${n % 4}.svg" alt="The ${word(n)}"></a>
         <h3>The ${word(n)}</h3>
         <p>${sentence(n)}</p>
         <dl><dt>Length</dt><dd>${5 + (n % 9)} m</dd><dt>Wood</dt><dd>${word(n + 5)}</dd></dl>
-      </article>`)}
+      </article>`,
+)}
     </section>
     <aside class="letters"><h2>Letters</h2>
 ${many(12, (n) => `      <blockquote><p>${sentence(n + 30, 22)}</p><cite>${word(n)} ${word(n + 9)}</cite></blockquote>`)}
@@ -53,27 +60,41 @@ ${many(12, (n) => `      <blockquote><p>${sentence(n + 30, 22)}</p><cite>${word(
 `
   const base = `/* Plain things first. */\n* { box-sizing: border-box }\nbody { margin: 0; font: 17px/1.5 serif; color: #2b2a27; background: #f7f5ef }\nmain { max-width: 1180px; margin: 0 auto }\nh2 { font-weight: 400 }\n${many(210, (n) => `.note-${word(n)}-${n} { color: hsl(${n * 3} 20% 40%); margin: ${n % 7}px ${n % 5}px; padding: ${n % 3}em }`)}\n`
   const boats = `@import "print.css" print;\n.masthead { display: flex; justify-content: space-between; padding: 20px 40px; background: url("../pictures/0.svg") right/120px no-repeat }\n.masthead ul { display: flex; gap: 18px; list-style: none }\n.boats { display: grid; grid-template-columns: repeat(4, 1fr); gap: 24px }\n.boats h2 { grid-column: 1 / -1; margin: 24px 0 0 }\n.boat { background: #fff; padding: 14px; border: 1px solid #ddd6c6 }\n.boat img { display: block; width: 100% }\n.boat:hover h3 { text-decoration: underline }\n${many(190, (n) => `.boat-${n} dt { width: ${n}px; letter-spacing: ${n % 4}px; border-bottom: ${n % 3}px solid #${String(100 + n)} }`)}\n`
-  return { html, sheets: { 'css/base.css': base, 'css/boats.css': boats, 'css/print.css': 'aside { display: none }' }, pictures: Object.fromEntries([0, 1, 2, 3].map((n) => [`pictures/${n}.svg`, picture(n)])) }
+  return {
+    html,
+    sheets: { 'css/base.css': base, 'css/boats.css': boats, 'css/print.css': 'aside { display: none }' },
+    pictures: Object.fromEntries([0, 1, 2, 3].map((n) => [`pictures/${n}.svg`, picture(n)])),
+  }
 }
 
 /** A page as a builder puts it together: wrappers in wrappers, names that change with every build, styles inline. */
 export function builderMade(): MadePage {
   const name = (n: number) => `e${(n * 7919 + 104729).toString(36)}`
-  const wrap = (n: number, inner: string) => `<div class="block ${name(n)} block-row"><div class="block-inner"><div class="col ${name(n + 1)}"><div class="col-inner">${inner}</div></div></div></div>`
-  const card = (n: number) => `<div class="widget ${name(n * 3)} widget-card" data-id="${name(n)}" data-tone="hsl(${n * 45} 60% 60%)"><div class="widget-inner"><div class="media ${name(n + 500)}"><figure><img src="${n % 4}.svg" alt=""></figure></div><div class="body"><div class="headline"><h3><span>${word(n)} ${word(n + 3)}</span></h3></div><div class="copy"><p>${sentence(n)}</p></div></div></div></div>`
+  const wrap = (n: number, inner: string) =>
+    `<div class="block ${name(n)} block-row"><div class="block-inner"><div class="col ${name(n + 1)}"><div class="col-inner">${inner}</div></div></div></div>`
+  const card = (n: number) =>
+    `<div class="widget ${name(n * 3)} widget-card" data-id="${name(n)}" data-tone="hsl(${n * 45} 60% 60%)"><div class="widget-inner"><div class="media ${name(n + 500)}"><figure><img src="${n % 4}.svg" alt=""></figure></div><div class="body"><div class="headline"><h3><span>${word(n)} ${word(n + 3)}</span></h3></div><div class="copy"><p>${sentence(n)}</p></div></div></div></div>`
   const html = `<!doctype html><html><head><meta charset="utf-8"><title>Studio Nettle</title><link rel='stylesheet' href='frame.css'><link rel='stylesheet' href='page-118.css'><script>window.boot = 1</script></head><body class="page page-118 ${name(1)}">
 ${wrap(10, `<div class="headline hidden-until"><h1>We make quiet places</h1></div>`)}
 ${many(3, (row) => wrap(row * 20 + 30, `<div class="cards">${many(8, (n) => card(row * 8 + n))}</div>`))}
 ${wrap(900, `<div class="copy">${many(10, (n) => `<p>${sentence(n + 60, 18)}</p>`)}</div>`)}
 <script src="https://example.org/boot.js"></script></body></html>`
   const frame = `.block-inner{max-width:1200px;margin:0 auto;padding:20px}.cards{display:grid;grid-template-columns:repeat(4,1fr);gap:20px}.widget-card{background:#fff;border-radius:8px;overflow:hidden;box-shadow:0 2px 8px #0002}.media img{display:block;width:100%}.hidden-until{opacity:0}body{margin:0;background:#ecebe8;font:16px sans-serif}${many(240, (n) => `.${name(n)}{padding:${n % 9}px;margin-top:${n % 4}px}`)}`
-  const pageSheet = many(300, (n) => `.page-118 .${name(n + 40)} .col-inner{border-top:${n % 2}px solid #${String(200 + n)};letter-spacing:${n % 3}px}`)
-  return { html, sheets: { 'frame.css': frame, 'page-118.css': pageSheet }, pictures: Object.fromEntries([0, 1, 2, 3].map((n) => [`${n}.svg`, picture(n + 4)])) }
+  const pageSheet = many(
+    300,
+    (n) => `.page-118 .${name(n + 40)} .col-inner{border-top:${n % 2}px solid #${String(200 + n)};letter-spacing:${n % 3}px}`,
+  )
+  return {
+    html,
+    sheets: { 'frame.css': frame, 'page-118.css': pageSheet },
+    pictures: Object.fromEntries([0, 1, 2, 3].map((n) => [`${n}.svg`, picture(n + 4)])),
+  }
 }
 
 /** A page dressed in utility classes, which say how everything looks and nothing of what it is. */
 export function utilityDressed(): MadePage {
-  const card = (n: number) => `<li class="flex flex-col gap-3 p-4 rounded-lg bg-white shadow md:w-1/2"><div class="relative overflow-hidden rounded-md"><div class="w-full h-32 bg-slate-300"></div></div><div class="flex items-center justify-between"><h3 class="text-lg font-bold">${word(n)}</h3><span class="text-sm text-gray-500">${n + 3} km</span></div><p class="text-sm leading-6">${sentence(n)}</p><a href="#${n}" class="inline-flex items-center px-3 py-2 text-sm"><svg viewBox="0 0 9 9" width="9" height="9"><path d="M0 0l9 4.5L0 9z"/></svg><span>Go there</span></a></li>`
+  const card = (n: number) =>
+    `<li class="flex flex-col gap-3 p-4 rounded-lg bg-white shadow md:w-1/2"><div class="relative overflow-hidden rounded-md"><div class="w-full h-32 bg-slate-300"></div></div><div class="flex items-center justify-between"><h3 class="text-lg font-bold">${word(n)}</h3><span class="text-sm text-gray-500">${n + 3} km</span></div><p class="text-sm leading-6">${sentence(n)}</p><a href="#${n}" class="inline-flex items-center px-3 py-2 text-sm"><svg viewBox="0 0 9 9" width="9" height="9"><path d="M0 0l9 4.5L0 9z"/></svg><span>Go there</span></a></li>`
   const html = `<!doctype html>
 <html lang="en"><head><title>Paths of the hollow</title>
 <style>body { font-family: sans-serif; color: #26313d } a { color: inherit }</style></head>

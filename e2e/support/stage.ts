@@ -13,11 +13,30 @@ export const cardBox = (index: number) => ({ x: 60 + (index % 4) * 290, y: 100 +
 
 /** The settings of a tilt as the studio has them from the start, with changes. */
 export const tiltSettings = (changes: Readonly<Record<string, unknown>> = {}) => ({
-  acrossDeg: 9, upDownDeg: 9, linked: true, edge: 'sinks', eyePx: 820, liftPx: 0, growPercent: 0, comeMs: 180, goMs: 320,
-  follow: { kind: 'spring', frequencyHz: 2.27, dampingRatio: 0.715 }, back: null, away: 'settle', pose: { x: 0, y: 0 }, ...changes,
+  acrossDeg: 9,
+  upDownDeg: 9,
+  linked: true,
+  edge: 'sinks',
+  eyePx: 820,
+  liftPx: 0,
+  growPercent: 0,
+  comeMs: 180,
+  goMs: 320,
+  follow: { kind: 'spring', frequencyHz: 2.27, dampingRatio: 0.715 },
+  back: null,
+  away: 'settle',
+  pose: { x: 0, y: 0 },
+  ...changes,
 })
 
-export const tiltOnCards = (changes: Readonly<Record<string, unknown>> = {}) => ({ id: 'lean', kind: 'tilt', name: 'Cards give way', select: '.card', noun: 'each card', settings: tiltSettings(changes) })
+export const tiltOnCards = (changes: Readonly<Record<string, unknown>> = {}) => ({
+  id: 'lean',
+  kind: 'tilt',
+  name: 'Cards give way',
+  select: '.card',
+  noun: 'each card',
+  settings: tiltSettings(changes),
+})
 
 /** The frame in which the page is alive, once its agent has started and the studio answers. */
 export async function stageOf(page: Page): Promise<Frame> {
@@ -47,18 +66,26 @@ export async function onScreen(page: Page, x: number, y: number): Promise<{ x: n
 /** Waits until the plate has taken its size: it grows and shrinks with what stands around it. */
 export async function standsStill(page: Page): Promise<void> {
   let before = ''
-  await expect.poll(async () => {
-    const now = JSON.stringify(await page.locator('iframe').first().boundingBox())
-    const isSame = now === before
-    before = now
-    return isSame
-  }, { intervals: [60] }).toBe(true)
+  await expect
+    .poll(
+      async () => {
+        const now = JSON.stringify(await page.locator('iframe').first().boundingBox())
+        const isSame = now === before
+        before = now
+        return isSame
+      },
+      { intervals: [60] },
+    )
+    .toBe(true)
 }
 
 /** Clicks an element of the page in the frame, with the real pointer: its middle, or where shares of its box say. */
 export async function clickOnPage(page: Page, frame: Frame, select: string, u = 0.5, v = 0.5): Promise<void> {
   await standsStill(page)
-  const box = await frame.locator(select).first().evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
+  const box = await frame
+    .locator(select)
+    .first()
+    .evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
   const { x, y } = await onScreen(page, box.x + box.width * u, box.y + box.height * v)
   await page.mouse.click(x, y)
 }
@@ -71,7 +98,10 @@ export interface Lean {
 }
 
 export async function leanOf(frame: Frame | Page, select: string, index: number): Promise<Lean> {
-  const text = await frame.locator(select).nth(index).evaluate((element) => getComputedStyle(element).transform)
+  const text = await frame
+    .locator(select)
+    .nth(index)
+    .evaluate((element) => getComputedStyle(element).transform)
   return readLean(text)
 }
 
@@ -93,9 +123,12 @@ export function readLean(transform: string): Lean {
 }
 
 /** How many elements the knobs of the first effect are given to. */
-export const countOfEffect = (stage: Frame | Page) => stage.evaluate(() => {
-  const rules = [...document.styleSheets].flatMap((sheet) => [...sheet.cssRules]).filter((rule): rule is CSSStyleRule => rule instanceof CSSStyleRule)
-  // Ours come behind the page's own.
-  const own = rules.findLast(({ style }) => style.length > 0 && [...style].every((name) => name.startsWith('--')))
-  return own ? document.querySelectorAll(own.selectorText).length : 0
-})
+export const countOfEffect = (stage: Frame | Page) =>
+  stage.evaluate(() => {
+    const rules = [...document.styleSheets]
+      .flatMap((sheet) => [...sheet.cssRules])
+      .filter((rule): rule is CSSStyleRule => rule instanceof CSSStyleRule)
+    // Ours come behind the page's own.
+    const own = rules.findLast(({ style }) => style.length > 0 && [...style].every((name) => name.startsWith('--')))
+    return own ? document.querySelectorAll(own.selectorText).length : 0
+  })

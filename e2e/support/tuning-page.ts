@@ -28,7 +28,18 @@ const lampHole = (hole: string) => ({ on: 'background' as const, layer: 'lamp', 
 
 /** A light with a ring, a soft edge, insets, a direction and a gradient. */
 export const litRig = readRig({
-  areas: [{ id: 'wall', of: 'each', select: '&', box: 'still', among: 'one', pointer: 'fine', touch: 'none', insets: { top: inset, right: inset, bottom: inset, left: inset } }],
+  areas: [
+    {
+      id: 'wall',
+      of: 'each',
+      select: '&',
+      box: 'still',
+      among: 'one',
+      pointer: 'fine',
+      touch: 'none',
+      insets: { top: inset, right: inset, bottom: inset, left: inset },
+    },
+  ],
   channels: [
     { id: 'x', area: 'wall', frame: 'area', signal: { of: 'xPx' }, away: settle, feel: soft, group: 'light' },
     { id: 'y', area: 'wall', frame: 'area', signal: { of: 'yPx' }, away: settle, feel: soft, group: 'light' },
@@ -38,10 +49,11 @@ export const litRig = readRig({
     { id: 'edge', value: 60, unit: 'px', note: 'soft edge beyond it', range: [0, 300], handle: { on: 'softness', beyond: 'clear' } },
     { id: 'slant', value: 30, unit: 'deg', note: 'slant of the wash', range: [-180, 180], handle: { on: 'direction' } },
   ],
-  tokens: [{ id: 'wash', of: 'gradient', value: 'linear-gradient(90deg, #c9703d 0%, #00000000 100%)', note: 'wash over the wall' }, { id: 'tint', of: 'colour', value: '#ffd48a', note: 'tint of the light' }],
-  layers: [
-    { id: 'lamp', css: 'radial-gradient(circle at {x} {y}, {tint} {clear}, transparent calc({clear} + {edge}))' },
+  tokens: [
+    { id: 'wash', of: 'gradient', value: 'linear-gradient(90deg, #c9703d 0%, #00000000 100%)', note: 'wash over the wall' },
+    { id: 'tint', of: 'colour', value: '#ffd48a', note: 'tint of the light' },
   ],
+  layers: [{ id: 'lamp', css: 'radial-gradient(circle at {x} {y}, {tint} {clear}, transparent calc({clear} + {edge}))' }],
   outputs: [
     { to: 'self', slot: lampHole('x'), base: 0, factor: 1, channel: 'x', strength: 1 },
     { to: 'self', slot: lampHole('y'), base: 0, factor: 1, channel: 'y', strength: 1 },
@@ -54,19 +66,64 @@ export const litRig = readRig({
 export const stackRig = readRig({
   areas: [{ id: 'stack', of: 'each', select: '&', box: 'still', among: 'one', pointer: 'fine', touch: 'none' }],
   channels: [
-    { id: 'lift', area: 'stack', frame: 'area', signal: { of: 'centredX' }, away: { kind: 'settle', pose: -1 }, curve: { stops: [{ at: -1, value: 0 }, { at: 0, value: 1, easing: 'ease-out' }, { at: 1, value: 0.4 }] }, feel: soft, group: 'travel' },
+    {
+      id: 'lift',
+      area: 'stack',
+      frame: 'area',
+      signal: { of: 'centredX' },
+      away: { kind: 'settle', pose: -1 },
+      curve: {
+        stops: [
+          { at: -1, value: 0 },
+          { at: 0, value: 1, easing: 'ease-out' },
+          { at: 1, value: 0.4 },
+        ],
+      },
+      feel: soft,
+      group: 'travel',
+    },
     { id: 'turn', area: 'stack', frame: 'area', signal: { of: 'centredX' }, away: settle, feel: soft, group: 'turn' },
-    { id: 'pick', area: 'stack', frame: 'area', signal: { of: 'zone', columns: 3, rows: 1 }, away: { kind: 'hold', pose: 0 }, feel: { kind: 'direct' }, group: 'state' },
+    {
+      id: 'pick',
+      area: 'stack',
+      frame: 'area',
+      signal: { of: 'zone', columns: 3, rows: 1 },
+      away: { kind: 'hold', pose: 0 },
+      feel: { kind: 'direct' },
+      group: 'state',
+    },
   ],
   knobs: [
     { id: 'near', value: 70, unit: 'px', note: 'height of the near sheet', range: [0, 300] },
     { id: 'far', value: 20, unit: 'px', note: 'height of the far sheet', range: [0, 300] },
-    { id: 'van-x', value: 50, unit: '%', note: 'vanishing point across', range: [0, 100], handle: { on: 'point', axis: 'x', with: 'van-y', from: 0, to: 100 } },
-    { id: 'van-y', value: 50, unit: '%', note: 'vanishing point down', range: [0, 100], handle: { on: 'point', axis: 'y', with: 'van-x', from: 0, to: 100 } },
+    {
+      id: 'van-x',
+      value: 50,
+      unit: '%',
+      note: 'vanishing point across',
+      range: [0, 100],
+      handle: { on: 'point', axis: 'x', with: 'van-y', from: 0, to: 100 },
+    },
+    {
+      id: 'van-y',
+      value: 50,
+      unit: '%',
+      note: 'vanishing point down',
+      range: [0, 100],
+      handle: { on: 'point', axis: 'y', with: 'van-x', from: 0, to: 100 },
+    },
     { id: 'swing', value: 8, unit: 'deg', note: 'swing of the near sheet', range: [0, 45] },
   ],
   outputs: [
-    { to: { within: '.near' }, slot: { on: 'transform', fn: 'translateZ' }, base: 0, factor: 1, knob: 'near', channel: 'lift', strength: 1 },
+    {
+      to: { within: '.near' },
+      slot: { on: 'transform', fn: 'translateZ' },
+      base: 0,
+      factor: 1,
+      knob: 'near',
+      channel: 'lift',
+      strength: 1,
+    },
     { to: { within: '.near' }, slot: { on: 'transform', fn: 'rotateY' }, base: 0, factor: 1, knob: 'swing', channel: 'turn', strength: 1 },
     { to: { within: '.far' }, slot: { on: 'transform', fn: 'translateZ' }, base: 0, factor: 1, knob: 'far', channel: 'lift', strength: 1 },
     { to: 'self', slot: { on: 'property', name: '--picked', unit: '', law: 'replace' }, base: 0, factor: 1, channel: 'pick', strength: 1 },

@@ -10,7 +10,18 @@ export default async function Home() {
   const listed = await orProblem(Promise.all([listSites(), listRemoved(), listTemplates()]))
   if (listed instanceof Problem) return <Unavailable title={listed.title} detail={listed.detail} />
   const [sites, removed, templates] = listed
-  const cards = sites.flatMap((stored) => ('site' in stored ? [{ id: stored.id, name: stored.site.name, figures: stored.site.effects.length, pages: stored.site.pages.map(({ id, name }) => ({ id, name })) }] : []))
+  const cards = sites.flatMap((stored) =>
+    'site' in stored
+      ? [
+          {
+            id: stored.id,
+            name: stored.site.name,
+            figures: stored.site.effects.length,
+            pages: stored.site.pages.map(({ id, name }) => ({ id, name })),
+          },
+        ]
+      : [],
+  )
   const unreadable = sites.flatMap((stored) => ('site' in stored ? [] : [{ id: stored.id, name: stored.name, reason: stored.reason }]))
   return <HomeScreen removed={removed} templates={[...templates]} sites={cards} unreadable={unreadable} />
 }

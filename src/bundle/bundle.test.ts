@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs'
+import { Script } from 'node:vm'
 import { Linter } from 'eslint'
 import ts from 'typescript'
 import { describe, expect, it } from 'vitest'
@@ -20,44 +21,109 @@ const budgets = { tilt: 1530, tiltAtWorst: 2660, kind: 2050, seven: 3675 }
 const named = (name: string) => ({ title: name, name })
 /** An effect as it is from the start; one by hand, which has nothing then, as its first recipe has it. */
 const rigOf = ({ id, expand, roles, defaults, recipes }: AnyKind, select = '.card') => {
-  const settings = id === 'free' ? recipes[0]?.settings : defaults
-  return { rig: expand(settings, select, Object.fromEntries(roles(settings).slice(1).map((role) => [role.id, `${select} .${role.id}`]))), names: named(id), sentence: `What ${id} does.` }
+  const settings: unknown = id === 'free' ? recipes[0]?.settings : defaults
+  return {
+    rig: expand(
+      settings,
+      select,
+      Object.fromEntries(
+        roles(settings)
+          .slice(1)
+          .map((role) => [role.id, `${select} .${role.id}`]),
+      ),
+    ),
+    names: named(id),
+    sentence: `What ${id} does.`,
+  }
 }
 const seven = kinds.filter(({ id }) => id !== 'free').map((kind) => rigOf(kind, `.${kind.id}`))
 const tilt = seven.filter(({ names }) => names.name === 'tilt')
 const scripts = [
-  ...kinds.flatMap((kind) => [plainFacts, worstFacts].map((facts) => ({ of: `${kind.id}, ${facts === worstFacts ? 'at worst' : 'plain'}`, script: compile([rigOf(kind)], facts, fragments) }))),
+  ...kinds.flatMap((kind) =>
+    [plainFacts, worstFacts].map((facts) => ({
+      of: `${kind.id}, ${facts === worstFacts ? 'at worst' : 'plain'}`,
+      script: compile([rigOf(kind)], facts, fragments),
+    })),
+  ),
   { of: 'seven kinds, at worst', script: compile(seven, worstFacts, fragments) },
 ]
 const weigh = (script: string) => gzippedSize(minifyScript(script))
 
 /** What TypeScript finds wrong with scripts; with `codes`, of these errors alone. */
 function problemsIn(script: string, codes?: readonly number[]): readonly string[] {
-  const options: ts.CompilerOptions = { allowJs: true, checkJs: true, noEmit: true, noUnusedLocals: true, noUnusedParameters: true, allowUnreachableCode: false, target: ts.ScriptTarget.ES2023, lib: ['lib.es2023.d.ts', 'lib.dom.d.ts', 'lib.dom.iterable.d.ts'], types: [] }
+  const options: ts.CompilerOptions = {
+    allowJs: true,
+    checkJs: true,
+    noEmit: true,
+    noUnusedLocals: true,
+    noUnusedParameters: true,
+    allowUnreachableCode: false,
+    target: ts.ScriptTarget.ES2023,
+    lib: ['lib.es2023.d.ts', 'lib.dom.d.ts', 'lib.dom.iterable.d.ts'],
+    types: [],
+  }
   const host = ts.createCompilerHost(options)
   const own = host.getSourceFile.bind(host)
-  host.getSourceFile = (name, ...rest) => (name === 'script.js' ? ts.createSourceFile(name, script, ts.ScriptTarget.ES2023) : own(name, ...rest))
+  host.getSourceFile = (name, ...rest) =>
+    name === 'script.js' ? ts.createSourceFile(name, script, ts.ScriptTarget.ES2023) : own(name, ...rest)
   const program = ts.createProgram(['script.js'], options, host)
-  return program.getSemanticDiagnostics().filter(({ code }) => !codes || codes.includes(code)).map(({ messageText, start = 0 }) => `${ts.flattenDiagnosticMessageText(messageText, ' ')} (${script.slice(start, start + 60).split('\n')[0]})`)
+  return program
+    .getSemanticDiagnostics()
+    .filter(({ code }) => !codes || codes.includes(code))
+    .map(
+      ({ messageText, start = 0 }) =>
+        `${ts.flattenDiagnosticMessageText(messageText, ' ')} (${script.slice(start, start + 60).split('\n')[0]})`,
+    )
 }
 /** What our lint of exported code finds: what nobody uses or reaches, names within names, functions of forty lines. */
 function faultsIn(script: string): readonly string[] {
   const rules: Linter.RulesRecord = {
-    'no-unused-vars': 'error', 'no-unused-expressions': ['error', { allowShortCircuit: false }], 'no-shadow': 'error', 'no-unreachable': 'error', 'no-constant-condition': 'error', 'no-constant-binary-expression': 'error', 'no-dupe-else-if': 'error', 'no-empty': 'error', 'no-empty-pattern': 'error', 'no-extra-boolean-cast': 'error', 'no-self-assign': 'error', 'no-self-compare': 'error', 'no-useless-return': 'error', 'no-useless-rename': 'error', 'no-lonely-if': 'error', 'no-else-return': 'error', 'no-var': 'error', 'prefer-const': ['error', { destructuring: 'all' }], 'object-shorthand': 'error', eqeqeq: 'error', 'no-eval': 'error', 'no-implied-eval': 'error', 'no-new-func': 'error', 'max-depth': ['error', 5],
+    'no-unused-vars': 'error',
+    'no-unused-expressions': ['error', { allowShortCircuit: false }],
+    'no-shadow': 'error',
+    'no-unreachable': 'error',
+    'no-constant-condition': 'error',
+    'no-constant-binary-expression': 'error',
+    'no-dupe-else-if': 'error',
+    'no-empty': 'error',
+    'no-empty-pattern': 'error',
+    'no-extra-boolean-cast': 'error',
+    'no-self-assign': 'error',
+    'no-self-compare': 'error',
+    'no-useless-return': 'error',
+    'no-useless-rename': 'error',
+    'no-lonely-if': 'error',
+    'no-else-return': 'error',
+    'no-var': 'error',
+    'prefer-const': ['error', { destructuring: 'all' }],
+    'object-shorthand': 'error',
+    eqeqeq: 'error',
+    'no-eval': 'error',
+    'no-implied-eval': 'error',
+    'no-new-func': 'error',
+    'max-depth': ['error', 5],
   }
   const body = script.replace(/^(const takeOff = )?\(\(\) => \{\n/, '').replace(/\n\}\)\(\)\n$/, '')
-  const found = new Linter().verify(body, [{ languageOptions: { ecmaVersion: 2023, sourceType: 'script', parserOptions: { ecmaFeatures: { globalReturn: true } } }, rules: { ...rules, 'max-lines-per-function': ['error', { max: 40, skipComments: false, skipBlankLines: false }] } }])
+  const found = new Linter().verify(body, [
+    {
+      languageOptions: { ecmaVersion: 2023, sourceType: 'script', parserOptions: { ecmaFeatures: { globalReturn: true } } },
+      rules: { ...rules, 'max-lines-per-function': ['error', { max: 40, skipComments: false, skipBlankLines: false }] },
+    },
+  ])
   return found.map(({ ruleId, message, line }) => `${ruleId ?? ''}: ${message} (${body.split('\n')[line - 1]?.trim() ?? ''})`)
 }
 const undefinedName = [2304, 2552, 18004]
 const unused = [6133, 6192, 6196, 6198, 7027]
 
 describe('a compiled script', () => {
-  it.each(scripts)('of $of is an expression of its own that defines nothing global, and cannot end the element that it stands in', ({ script }) => {
-    expect(script).toMatch(/^\(\(\) => \{\n/)
-    expect(script).not.toMatch(/given\.|\bimport\b|\bexport\b/)
-    expect(() => new Function(script)).not.toThrow()
-  })
+  it.each(scripts)(
+    'of $of is an expression of its own that defines nothing global, and cannot end the element that it stands in',
+    ({ script }) => {
+      expect(script).toMatch(/^\(\(\) => \{\n/)
+      expect(script).not.toMatch(/given\.|\bimport\b|\bexport\b/)
+      expect(() => new Script(script)).not.toThrow()
+    },
+  )
 
   it('uses no name that it does not define, and defines none that it does not use', () => {
     expect(problemsIn('const a = () => b', undefinedName)).toHaveLength(1)
@@ -70,11 +136,15 @@ describe('a compiled script', () => {
       compile(seven, { ...plainFacts, [name]: true }, fragments),
       compile(seven, { ...worstFacts, [name]: false }, fragments),
     ])
-    const leaving = [{ takesOff: true as const }, { isModule: true as const }, { takesOff: true as const, isModule: true as const }].map((each) => compile(seven, worstFacts, fragments, each))
+    const leaving = [{ takesOff: true as const }, { isModule: true as const }, { takesOff: true as const, isModule: true as const }].map(
+      (each) => compile(seven, worstFacts, fragments, each),
+    )
     expect(leaving[0]).toMatch(/^const takeOff = \(\(\) => \{\n[\s\S]*\n {2}return takeOff\n\}\)\(\)\n$/)
     expect(leaving[2]).toMatch(/\nexport \{ takeOff \}\n$/)
     expect(leaving[1]).not.toMatch(/^\(\(\)|takeOff/)
-    expect([...made, ...leaving.map((script) => script.replace('export { takeOff }', 'takeOff()'))].flatMap((script) => faultsIn(script))).toEqual([])
+    expect(
+      [...made, ...leaving.map((script) => script.replace('export { takeOff }', 'takeOff()'))].flatMap((script) => faultsIn(script)),
+    ).toEqual([])
     const all = [...made, leaving[0]?.replace('const takeOff = ', '') ?? ''].map((script) => script.replace(/\n$/, ';\n'))
     expect(problemsIn(all.join('\n'), [...undefinedName, ...unused])).toEqual([])
   }, 240_000)
@@ -103,7 +173,16 @@ describe('a compiled script', () => {
   it('is the same with other numbers, but for these', () => {
     const [one] = tilt
     if (!one) throw new Error('There is no tilt.')
-    const softer = { ...one, rig: { ...one.rig, channels: one.rig.channels.map((channel) => ({ ...channel, feel: { kind: 'spring' as const, frequencyHz: 1.31, dampingRatio: 0.642 } })) } }
+    const softer = {
+      ...one,
+      rig: {
+        ...one.rig,
+        channels: one.rig.channels.map((channel) => ({
+          ...channel,
+          feel: { kind: 'spring' as const, frequencyHz: 1.31, dampingRatio: 0.642 },
+        })),
+      },
+    }
     const bare = (script: string) => script.replaceAll(/\d+\.\d+|settles in[^\n]*|Settles in[^\n]*|const \w+ =/g, '')
     expect(bare(compile([softer], plainFacts, fragments))).toBe(bare(compile(tilt, plainFacts, fragments)))
     expect(compile([softer], plainFacts, fragments)).toContain('1.31 * 0.642')
@@ -112,7 +191,15 @@ describe('a compiled script', () => {
   it.each([
     ['one tilt', compile(tilt, plainFacts, fragments), budgets.tilt],
     ['one tilt on a page of which nothing is known', compile(tilt, worstFacts, fragments), budgets.tiltAtWorst],
-    ['any one kind', compile(seven.filter(({ names }) => names.name === 'spotlight'), plainFacts, fragments), budgets.kind],
+    [
+      'any one kind',
+      compile(
+        seven.filter(({ names }) => names.name === 'spotlight'),
+        plainFacts,
+        fragments,
+      ),
+      budgets.kind,
+    ],
     ['seven kinds on a page', compile(seven, plainFacts, fragments), budgets.seven],
   ])('of %s keeps its budget', (name, script, budget) => {
     const bytes = weigh(script)
@@ -133,19 +220,71 @@ describe('what an export asks of a browser', () => {
   })
 
   it('is told there: each at-rule and function of the stylesheet', () => {
-    const output = (slot: Slot, more: Partial<Output> = {}): Output => ({ to: 'self', slot, base: 1, factor: 2, channel: 'x', strength: 1, ...more })
+    const output = (slot: Slot, more: Partial<Output> = {}): Output => ({
+      to: 'self',
+      slot,
+      base: 1,
+      factor: 2,
+      channel: 'x',
+      strength: 1,
+      ...more,
+    })
     const rig: Rig = {
       areas: [{ id: 'a', of: 'each', select: '.a', box: 'still', among: 'one', pointer: 'any', touch: 'drag' }],
-      channels: [{ id: 'x', area: 'a', frame: 'area', signal: { of: 'x' }, away: { kind: 'settle', pose: 0 }, feel: { kind: 'direct' }, group: 'light' }, { id: 'here', area: 'a', frame: 'area', signal: { of: 'inside' }, away: { kind: 'settle', pose: 0 }, feel: { kind: 'timed', durationMs: 180, easing: 'cubic-bezier(0.2, 0.7, 0.2, 1)', delayMs: 0 }, going: { kind: 'timed', durationMs: 320, easing: 'linear(0, 0.7 30%, 1)', delayMs: 40 }, group: 'light' }],
+      channels: [
+        {
+          id: 'x',
+          area: 'a',
+          frame: 'area',
+          signal: { of: 'x' },
+          away: { kind: 'settle', pose: 0 },
+          feel: { kind: 'direct' },
+          group: 'light',
+        },
+        {
+          id: 'here',
+          area: 'a',
+          frame: 'area',
+          signal: { of: 'inside' },
+          away: { kind: 'settle', pose: 0 },
+          feel: { kind: 'timed', durationMs: 180, easing: 'cubic-bezier(0.2, 0.7, 0.2, 1)', delayMs: 0 },
+          going: { kind: 'timed', durationMs: 320, easing: 'linear(0, 0.7 30%, 1)', delayMs: 40 },
+          group: 'light',
+        },
+      ],
       knobs: [],
       outputs: [
         { to: { part: 'p' }, slot: { on: 'opacity' }, base: 0, factor: 1, channel: 'here', strength: 1 },
-        ...(['translateX', 'translateY', 'perspective', 'translateZ', 'rotateX', 'rotateY', 'rotate', 'scale', 'scaleY', 'skewX'] as const).map((fn) => output({ on: 'transform', fn })),
+        ...(
+          ['translateX', 'translateY', 'perspective', 'translateZ', 'rotateX', 'rotateY', 'rotate', 'scale', 'scaleY', 'skewX'] as const
+        ).map((fn) => output({ on: 'transform', fn })),
         output({ on: 'filter', fn: 'blur' }),
         output({ on: 'filter', fn: 'saturate' }),
         output({ on: 'inset', side: 'top' }),
-        output({ on: 'opacity' }, { curve: { stops: [{ at: 0, value: 0 }, { at: 1, value: 1 }] } }),
-        ...(['oklch', 'oklab'] as const).map((space) => output({ on: 'property', name: `--${space}`, unit: '', law: 'replace' }, { curve: { colours: [{ at: 0, value: { space, values: [0, 0, 0, 1] } }, { at: 1, value: { space, values: [1, 0, 0, 1] } }] } })),
+        output(
+          { on: 'opacity' },
+          {
+            curve: {
+              stops: [
+                { at: 0, value: 0 },
+                { at: 1, value: 1 },
+              ],
+            },
+          },
+        ),
+        ...(['oklch', 'oklab'] as const).map((space) =>
+          output(
+            { on: 'property', name: `--${space}`, unit: '', law: 'replace' },
+            {
+              curve: {
+                colours: [
+                  { at: 0, value: { space, values: [0, 0, 0, 1] } },
+                  { at: 1, value: { space, values: [1, 0, 0, 1] } },
+                ],
+              },
+            },
+          ),
+        ),
       ],
       parts: [{ id: 'p', area: 'a', css: {} }],
       rules: [],
@@ -160,7 +299,10 @@ describe('what an export asks of a browser', () => {
 
 describe('a page with its effects', () => {
   it.each([
-    ['<!doctype html>\n<html>\n<head><title>t</title>\n</head>\n<body class=x>\n<p>text\n</body>\n</html>\n', /<title>t<\/title>\n<style>\ncss<\/style>\n<\/head>[\s\S]*<p>text\n<script>\njs<\/script>\n<\/body>/],
+    [
+      '<!doctype html>\n<html>\n<head><title>t</title>\n</head>\n<body class=x>\n<p>text\n</body>\n</html>\n',
+      /<title>t<\/title>\n<style>\ncss<\/style>\n<\/head>[\s\S]*<p>text\n<script>\njs<\/script>\n<\/body>/,
+    ],
     ['<p>no head, no body', /^<style>\ncss<\/style>\n<p>no head, no body<script>\njs<\/script>\n$/],
     ['<title>t</title><body><p>x', /<style>\ncss<\/style>\n<body><p>x<script>\njs<\/script>\n$/],
     ['', /^<style>\ncss<\/style>\n<script>\njs<\/script>\n$/],
@@ -172,6 +314,8 @@ describe('a page with its effects', () => {
 
   it('is not misled by tags inside comments and scripts', () => {
     const source = '<html><head><!-- </head> --><script>"</body>"</script></head><body>a</body></html>'
-    expect(writePage(source, 'css', 'js')).toBe('<html><head><!-- </head> --><script>"</body>"</script><style>\ncss</style>\n</head><body>a<script>\njs</script>\n</body></html>')
+    expect(writePage(source, 'css', 'js')).toBe(
+      '<html><head><!-- </head> --><script>"</body>"</script><style>\ncss</style>\n</head><body>a<script>\njs</script>\n</body></html>',
+    )
   })
 })

@@ -16,21 +16,53 @@ const rigOf = (kind: string, changes: object = {}, select = '.card'): Rig => {
   if (!found) throw new Error(kind)
   return found.expand({ ...(found.defaults as object), ...changes }, select, {})
 }
-const figureOf = (rig: Rig, name = 'card-tilt', number = 1): Figure => ({ number, names: { title: name, name }, rig, sentence: 'What it does.' })
+const figureOf = (rig: Rig, name = 'card-tilt', number = 1): Figure => ({
+  number,
+  names: { title: name, name },
+  rig,
+  sentence: 'What it does.',
+})
 const lifted = rigOf('tilt', { liftPx: 18, comeMs: 180, goMs: 320 })
-const idsOf = (rigs: readonly Rig[], facts: Facts = plainFacts) => comingsOf(rigs.map((rig) => ({ rig })), facts).map((each) => each.map(({ id }) => id))
-const changed = (change: Partial<Channel>): Rig => ({ ...lifted, channels: lifted.channels.map((channel) => (channel.id === 'here' ? { ...channel, ...change } : channel)) })
+const idsOf = (rigs: readonly Rig[], facts: Facts = plainFacts) =>
+  comingsOf(
+    rigs.map((rig) => ({ rig })),
+    facts,
+  ).map((each) => each.map(({ id }) => id))
+const changed = (change: Partial<Channel>): Rig => ({
+  ...lifted,
+  channels: lifted.channels.map((channel) => (channel.id === 'here' ? { ...channel, ...change } : channel)),
+})
 
 describe('coming and going', { timeout: 60_000 }, () => {
   it('is the stylesheet’s where nothing but time lies between there and not there', () => {
     expect(idsOf([lifted])).toEqual([['here']])
     const others: Partial<Channel>[] = [
-      { away: { kind: 'hold', pose: 0 } }, { away: { kind: 'settle', pose: 0.5 } }, { signal: { of: 'pressed' } }, { frame: 'window' },
-      { feel: { kind: 'spring', frequencyHz: 2, dampingRatio: 0.7 } }, { going: { kind: 'glide', halfLifeMs: 80 } }, { curve: { stops: [{ at: 0, value: 0 }, { at: 1, value: 2 }] } },
+      { away: { kind: 'hold', pose: 0 } },
+      { away: { kind: 'settle', pose: 0.5 } },
+      { signal: { of: 'pressed' } },
+      { frame: 'window' },
+      { feel: { kind: 'spring', frequencyHz: 2, dampingRatio: 0.7 } },
+      { going: { kind: 'glide', halfLifeMs: 80 } },
+      {
+        curve: {
+          stops: [
+            { at: 0, value: 0 },
+            { at: 1, value: 2 },
+          ],
+        },
+      },
     ]
     for (const change of others) expect(idsOf([changed(change)]), JSON.stringify(change)).toEqual([[]])
-    const stepped = { stops: [{ at: 0, value: 0 }, { at: 0.5, value: 3 }, { at: 1, value: 4 }] }
-    expect(idsOf([{ ...lifted, outputs: lifted.outputs.map((output) => (output.channel === 'here' ? { ...output, curve: stepped } : output)) }])).toEqual([[]])
+    const stepped = {
+      stops: [
+        { at: 0, value: 0 },
+        { at: 0.5, value: 3 },
+        { at: 1, value: 4 },
+      ],
+    }
+    expect(
+      idsOf([{ ...lifted, outputs: lifted.outputs.map((output) => (output.channel === 'here' ? { ...output, curve: stepped } : output)) }]),
+    ).toEqual([[]])
   })
 
   it('is the script’s where the page may have transitions of its own on the elements; on parts nothing is in the way', () => {
@@ -57,7 +89,9 @@ describe('coming and going', { timeout: 60_000 }, () => {
     expect(css.replaceAll(/\s+/g, ' ')).toContain('The script writes --card-tilt-x and --card-tilt-y. */')
     expect(css).not.toContain('@starting-style')
     const glow = writeStylesheet([figureOf(rigOf('glow'), 'card-glow')], [], plainFacts)
-    expect(glow).toMatch(/\.card\[data-card-glow="on"\] > \.card-glow-edge > \.card-glow-edge-pool \{\s+--card-glow-here: 1;\s+@starting-style \{\s+--card-glow-here: 0;/)
+    expect(glow).toMatch(
+      /\.card\[data-card-glow="on"\] > \.card-glow-edge > \.card-glow-edge-pool \{\s+--card-glow-here: 1;\s+@starting-style \{\s+--card-glow-here: 0;/,
+    )
     // On a page of which nothing is known the script has it.
     expect(writeStylesheet([figureOf(lifted)])).not.toContain('transition')
   })

@@ -14,20 +14,42 @@ import { makePage } from './stand-in-page'
 const names = { title: 'the rig', name: 'rig' }
 
 /** Cards that do not lie on one another, with what lies in them, and zones anywhere. */
-const boxes: fc.Arbitrary<Boxes> = fc.tuple(fc.array(fc.tuple(between(0, 30), between(60, 300), between(80, 210), between(40, 260)), { minLength: 1, maxLength: 4 }), between(0.1, 0.8)).map(([cards, share]) => {
-  const made = cards.map(([dx, y, width, height], i) => ({ x: 20 + i * 250 + dx, y, width, height }))
-  return {
-    window: { width: 1000, height: 700 },
-    elements: {
-      '.card': made,
-      '.layer': made.slice(0, 2).map(({ x, y, width, height }) => ({ x: x + share * 0.5 * width, y: y + 4, width: share * 0.5 * width, height: height / 2 })),
-      '.zone': [{ x: 0, y: 0, width: 300, height: 700 }, { x: 400, y: 0, width: 600, height: 300 }, { x: 400, y: 400, width: 600, height: 300 }],
-    },
-  }
-})
+const boxes: fc.Arbitrary<Boxes> = fc
+  .tuple(
+    fc.array(fc.tuple(between(0, 30), between(60, 300), between(80, 210), between(40, 260)), { minLength: 1, maxLength: 4 }),
+    between(0.1, 0.8),
+  )
+  .map(([cards, share]) => {
+    const made = cards.map(([dx, y, width, height], i) => ({ x: 20 + i * 250 + dx, y, width, height }))
+    return {
+      window: { width: 1000, height: 700 },
+      elements: {
+        '.card': made,
+        '.layer': made
+          .slice(0, 2)
+          .map(({ x, y, width, height }) => ({ x: x + share * 0.5 * width, y: y + 4, width: share * 0.5 * width, height: height / 2 })),
+        '.zone': [
+          { x: 0, y: 0, width: 300, height: 700 },
+          { x: 400, y: 0, width: 600, height: 300 },
+          { x: 400, y: 400, width: 600, height: 300 },
+        ],
+      },
+    }
+  })
 
 /** The same with what is shown of it: each channel on the element that it is read in, of a chain a link. */
-const shown = (rig: Rig): Rig => ({ ...rig, outputs: rig.channels.map(({ id, chain }) => ({ to: 'self', slot: { on: 'property', name: `--${id}`, unit: '', law: 'replace' }, base: 0, factor: 1, channel: id, link: chain === undefined ? undefined : chain - 1, strength: 1 })) })
+const shown = (rig: Rig): Rig => ({
+  ...rig,
+  outputs: rig.channels.map(({ id, chain }) => ({
+    to: 'self',
+    slot: { on: 'property', name: `--${id}`, unit: '', law: 'replace' },
+    base: 0,
+    factor: 1,
+    channel: id,
+    link: chain === undefined ? undefined : chain - 1,
+    strength: 1,
+  })),
+})
 
 /** The trace as a page has it: what only scrolls is of the pointer that moved last, among those that are heard. */
 function asOnPage(rig: Rig, trace: readonly Sample[]): readonly Sample[] {
@@ -35,7 +57,8 @@ function asOnPage(rig: Rig, trace: readonly Sample[]): readonly Sample[] {
   let pointerType: Sample['pointerType'] = 'mouse'
   return trace.map((sample) => {
     if (sample.phase === 'scroll') return { ...sample, pointerType }
-    if (sample.phase !== 'focus' && sample.phase !== 'blur' && (takesTouch || sample.pointerType !== 'touch')) pointerType = sample.pointerType
+    if (sample.phase !== 'focus' && sample.phase !== 'blur' && (takesTouch || sample.pointerType !== 'touch'))
+      pointerType = sample.pointerType
     return sample
   })
 }
@@ -50,13 +73,22 @@ export interface Difference {
 }
 
 /** How many samples are heard before each frame, and what time it shows: every third one hears moves that are up to 6 ms newer than itself. */
-function heardBy(rig: Rig, trace: readonly Sample[], frames: readonly number[]): readonly { readonly now: number; readonly count: number; readonly shown: number }[] {
+function heardBy(
+  rig: Rig,
+  trace: readonly Sample[],
+  frames: readonly number[],
+): readonly { readonly now: number; readonly count: number; readonly shown: number }[] {
   const takesTouch = rig.areas.some(({ pointer }) => pointer === 'any')
   let [count, shown] = [0, 0]
   return frames.map((now, k) => {
     while ((trace[count]?.t ?? Infinity) <= now) count++
     shown = Math.max(shown, now)
-    for (let sample = trace[count]; k % 3 === 0 && sample?.phase === 'move' && sample.t <= now + 6 && (takesTouch || sample.pointerType !== 'touch'); sample = trace[++count]) shown = Math.max(shown, sample.t)
+    for (
+      let sample = trace[count];
+      k % 3 === 0 && sample?.phase === 'move' && sample.t <= now + 6 && (takesTouch || sample.pointerType !== 'touch');
+      sample = trace[++count]
+    )
+      shown = Math.max(shown, sample.t)
     return { now, count, shown }
   })
 }
@@ -66,7 +98,12 @@ function differ(rig: Rig, at: Boxes, trace: readonly Sample[], frames: readonly 
   const page = makePage(at, '.card', '.layer')
   page.play(compile([{ rig, names }], plainFacts, fragments))
   const heard = heardBy(rig, trace, frames)
-  const { columns, moments } = evaluate(rig, trace, at, heard.map(({ shown }) => shown))
+  const { columns, moments } = evaluate(
+    rig,
+    trace,
+    at,
+    heard.map(({ shown }) => shown),
+  )
   let worst = 0
   let told = ''
   let next = 0
@@ -88,7 +125,13 @@ function differ(rig: Rig, at: Boxes, trace: readonly Sample[], frames: readonly 
       const { frame, id, chain } = channel
       const link = chain === undefined ? undefined : chain - 1
       const isEach = typeof frame === 'object' && 'each' in frame
-      const elements = isEach ? page.outers.flatMap((card) => page.others.filter(({ selects, parent }) => selects[0] === '.layer' && parent === card)) : rig.areas[0]?.of === 'window' ? [] : rig.areas[0]?.of === 'group' ? page.outers.slice(0, 1) : page.outers
+      const elements = isEach
+        ? page.outers.flatMap((card) => page.others.filter(({ selects, parent }) => selects[0] === '.layer' && parent === card))
+        : rig.areas[0]?.of === 'window'
+          ? []
+          : rig.areas[0]?.of === 'group'
+            ? page.outers.slice(0, 1)
+            : page.outers
       elements.forEach(({ values: written }, n) => {
         const column = columns.indexOf(`${id}${link === undefined ? '' : `.${link + 1}`}[${n}]`)
         const text = written.get(propertyOfChannel(names, id, link))
@@ -118,13 +161,22 @@ const framesOf = ([hz, jitter]: readonly [number, readonly number[]], until: num
 /** The trace with the pointer gone and the focus with it at its end: then everything comes to rest. */
 function endedTrace(trace: readonly Sample[]): readonly Sample[] {
   const t = (trace.at(-1)?.t ?? 0) + 30
-  return [...trace, { t, x: 0, y: 0, buttons: 0, pointerType: 'mouse', phase: 'leave' }, { t: t + 1, x: 0, y: 0, buttons: 0, pointerType: 'mouse', phase: 'blur' }]
+  return [
+    ...trace,
+    { t, x: 0, y: 0, buttons: 0, pointerType: 'mouse', phase: 'leave' },
+    { t: t + 1, x: 0, y: 0, buttons: 0, pointerType: 'mouse', phase: 'blur' },
+  ]
 }
 
 /** A rig, and some ways to play it: those without a liking for zeros, at which nothing would move. */
-export const cases = (count: number) => fc.tuple(fc.oneof(rig, fc.noBias(rig)).map(shown), fc.array(fc.tuple(fc.noBias(boxes), fc.noBias(trace), fc.noBias(screen)), { minLength: count, maxLength: count }))
+export const cases = (count: number) =>
+  fc.tuple(
+    fc.oneof(rig, fc.noBias(rig)).map(shown),
+    fc.array(fc.tuple(fc.noBias(boxes), fc.noBias(trace), fc.noBias(screen)), { minLength: count, maxLength: count }),
+  )
 
 type Played = readonly [Boxes, readonly Sample[], readonly [number, readonly number[]]]
 
 /** By how much the script and evaluate() differ for one of them. */
-export const differenceOf = (made: Rig, [at, samples, hz]: Played, fragments: readonly Fragment[]): Difference => differ(made, at, asOnPage(made, endedTrace(samples)), framesOf(hz, (samples.at(-1)?.t ?? 0) + 400), fragments)
+export const differenceOf = (made: Rig, [at, samples, hz]: Played, fragments: readonly Fragment[]): Difference =>
+  differ(made, at, asOnPage(made, endedTrace(samples)), framesOf(hz, (samples.at(-1)?.t ?? 0) + 400), fragments)

@@ -7,7 +7,13 @@ import { readFragments } from './fragments'
 
 const fragments = readFragments(new URL('../..', import.meta.url).pathname)
 
-const seen = { signals: new Map<string, number>(), feels: new Map<string, number>(), areas: new Map<string, number>(), frames: new Map<string, number>(), cases: 0 }
+const seen = {
+  signals: new Map<string, number>(),
+  feels: new Map<string, number>(),
+  areas: new Map<string, number>(),
+  frames: new Map<string, number>(),
+  cases: 0,
+}
 const count = (map: Map<string, number>, key: string) => map.set(key, (map.get(key) ?? 0) + 1)
 
 describe('the compiled script', () => {

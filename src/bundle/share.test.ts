@@ -10,7 +10,16 @@ import { planFigures } from '../core/export/plan'
 import { writeStylesheet } from '../core/export/stylesheet'
 
 const fragments = readFragments(new URL('../..', import.meta.url).pathname)
-const effectOf = (kind: string, changes: object = {}, select = '.card'): Effect => ({ id: kind, kind, name: kind, select, noun: 'each card', settings: { ...(findKind(kind)?.defaults as object), ...changes }, ...(kind === 'drift' ? { roles: { 'layer-1': { select: `${select} h2`, noun: 'the title' } } } : {}) }) as unknown as Effect
+const effectOf = (kind: string, changes: object = {}, select = '.card'): Effect =>
+  ({
+    id: kind,
+    kind,
+    name: kind,
+    select,
+    noun: 'each card',
+    settings: { ...(findKind(kind)?.defaults as object), ...changes },
+    ...(kind === 'drift' ? { roles: { 'layer-1': { select: `${select} h2`, noun: 'the title' } } } : {}),
+  })
 const feel = { follow: { kind: 'spring', frequencyHz: 2.5, dampingRatio: 0.7 } }
 const figuresOf = (...effects: Effect[]) => planFigures({ format: 'glass-moth/1', name: 'A site', pages: [], effects } as never)
 const scriptOf = (...effects: Effect[]) => compile(figuresOf(...effects), plainFacts, fragments)
@@ -27,7 +36,9 @@ describe('figures that hear the pointer in the same elements', { timeout: 60_000
     expect(script).toContain('// Over each card')
     expect(script).toContain('// In each card')
     const both = scriptOf(tilt, effectOf('drift', { follow: { kind: 'glide', halfLifeMs: 80 }, back: null }))
-    expect(both.match(/property: '[^']*'/g)).toEqual(['--card-tilt-x', '--card-tilt-y', '--card-drift-x', '--card-drift-y'].map((name) => `property: '${name}'`))
+    expect(both.match(/property: '[^']*'/g)).toEqual(
+      ['--card-tilt-x', '--card-tilt-y', '--card-drift-x', '--card-drift-y'].map((name) => `property: '${name}'`),
+    )
     expect(both.match(/new Map\(\)/g)).toHaveLength(2)
   })
 
@@ -38,7 +49,11 @@ describe('figures that hear the pointer in the same elements', { timeout: 60_000
     expect(css).not.toMatch(/--card-drift-[xy]\b/)
     // What only one of them has is its own.
     expect(css).toContain('--card-drift-')
-    expect(writesOf(figuresOf(tilt, drift)).filter(({ select }) => select === '.card h2').map(({ name }) => name)).toEqual(expect.arrayContaining(['--card-tilt-x', 'data-card-tilt']))
+    expect(
+      writesOf(figuresOf(tilt, drift))
+        .filter(({ select }) => select === '.card h2')
+        .map(({ name }) => name),
+    ).toEqual(expect.arrayContaining(['--card-tilt-x', 'data-card-tilt']))
   })
 
   it('go on by names of their own where they are alone, play at other times, or hear other elements', () => {
@@ -51,6 +66,8 @@ describe('figures that hear the pointer in the same elements', { timeout: 60_000
   })
 
   it('tell the page’s own code by all of their names', () => {
-    expect(compile(figuresOf(tilt, drift), { ...plainFacts, hasOwnCode: true }, fragments)).toMatch(/for \(const name of \[?'card-drift'|'card-drift'/)
+    expect(compile(figuresOf(tilt, drift), { ...plainFacts, hasOwnCode: true }, fragments)).toMatch(
+      /for \(const name of \[?'card-drift'|'card-drift'/,
+    )
   })
 })

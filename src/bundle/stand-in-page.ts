@@ -35,7 +35,18 @@ export interface StandIn {
   readonly values: Map<string, string>
 }
 
-const stylesOf = { transform: 'none', position: 'relative', borderTopWidth: '0px', borderRightWidth: '0px', borderBottomWidth: '0px', borderLeftWidth: '0px', borderTopLeftRadius: '0px', borderTopRightRadius: '0px', borderBottomRightRadius: '0px', borderBottomLeftRadius: '0px' }
+const stylesOf = {
+  transform: 'none',
+  position: 'relative',
+  borderTopWidth: '0px',
+  borderRightWidth: '0px',
+  borderBottomWidth: '0px',
+  borderLeftWidth: '0px',
+  borderTopLeftRadius: '0px',
+  borderTopRightRadius: '0px',
+  borderBottomRightRadius: '0px',
+  borderBottomLeftRadius: '0px',
+}
 
 /**
  * A page with these boxes, by selector; those of `inner` lie in an element of `outer`, as evaluate() has it: in the first that holds their
@@ -43,13 +54,22 @@ const stylesOf = { transform: 'none', position: 'relative', borderTopWidth: '0px
  */
 export function makePage(boxes: Boxes, outer = '', inner = '') {
   const whole: StandIn = { selects: [':root'], box: () => ({ x: 0, y: 0, ...boxes.window }), parent: undefined, values: new Map() }
-  const make = (select: string, index: number, parent: StandIn): StandIn => ({ selects: [select], box: () => boxes.elements[select]?.[index] ?? { x: 0, y: 0, width: 0, height: 0 }, parent, values: new Map() })
+  const make = (select: string, index: number, parent: StandIn): StandIn => ({
+    selects: [select],
+    box: () => boxes.elements[select]?.[index] ?? { x: 0, y: 0, width: 0, height: 0 },
+    parent,
+    values: new Map(),
+  })
   const outers = (boxes.elements[outer] ?? []).map((_, i) => make(outer, i, whole))
-  const home = ({ x, y, width, height }: Box) => outers.find((each) => holdsPoint(each.box(), x + width / 2, y + height / 2)) ?? outers[0] ?? whole
-  const others = Object.keys(boxes.elements).filter((select) => select !== outer).flatMap((select) => (boxes.elements[select] ?? []).map((box, i) => make(select, i, select === inner ? home(box) : whole)))
+  const home = ({ x, y, width, height }: Box) =>
+    outers.find((each) => holdsPoint(each.box(), x + width / 2, y + height / 2)) ?? outers[0] ?? whole
+  const others = Object.keys(boxes.elements)
+    .filter((select) => select !== outer)
+    .flatMap((select) => (boxes.elements[select] ?? []).map((box, i) => make(select, i, select === inner ? home(box) : whole)))
   const elements = [...outers, ...others]
   const faces = new Map<StandIn, object>()
-  const lies = (element: StandIn, within: StandIn): boolean => element === within || (element.parent !== undefined && lies(element.parent, within))
+  const lies = (element: StandIn, within: StandIn): boolean =>
+    element === within || (element.parent !== undefined && lies(element.parent, within))
   const matches = (element: StandIn, select: string) => select === '*' || select.split(', ').some((each) => element.selects.includes(each))
   const standInOf = (face: object) => [...faces].find(([, each]) => each === face)?.[0]
   const faceOf = (element: StandIn): object => {
@@ -57,16 +77,27 @@ export function makePage(boxes: Boxes, outer = '', inner = '') {
     if (known) return known
     const face = {
       isConnected: true,
-      style: { setProperty: (name: string, value: string) => element.values.set(name, value), removeProperty: (name: string) => element.values.delete(name) },
+      style: {
+        setProperty: (name: string, value: string) => element.values.set(name, value),
+        removeProperty: (name: string) => element.values.delete(name),
+      },
       dataset: {},
       getBoundingClientRect: () => {
         const { x, y, width, height } = element.box()
         return { x, y, width, height, left: x, top: y, right: x + width, bottom: y + height }
       },
-      get offsetWidth() { return element.box().width },
-      get offsetHeight() { return element.box().height },
-      get clientWidth() { return element.box().width },
-      get clientHeight() { return element.box().height },
+      get offsetWidth() {
+        return element.box().width
+      },
+      get offsetHeight() {
+        return element.box().height
+      },
+      get clientWidth() {
+        return element.box().width
+      },
+      get clientHeight() {
+        return element.box().height
+      },
       removeAttribute: (name: string) => element.values.delete(name),
       hasAttribute: (name: string) => element.values.has(name),
       getAttribute: (name: string) => element.values.get(name) ?? null,
@@ -81,7 +112,8 @@ export function makePage(boxes: Boxes, outer = '', inner = '') {
         return null
       },
       matches: (select: string) => select === ':focus-visible' || matches(element, select),
-      querySelectorAll: (select: string) => elements.filter((each) => each !== element && lies(each, element) && matches(each, select)).map(faceOf),
+      querySelectorAll: (select: string) =>
+        elements.filter((each) => each !== element && lies(each, element) && matches(each, select)).map(faceOf),
     }
     faces.set(element, face)
     return face
@@ -97,16 +129,45 @@ export function makePage(boxes: Boxes, outer = '', inner = '') {
   let listeners: ((event: object) => void)[] = []
   let asked: ((now: number) => void)[] = []
   const globals = {
-    document, DOMMatrix: Matrix, Math, Map, Set, Object, Infinity, NaN, console,
-    addEventListener: (type: string, listener: (event: { type: string }) => void) => listeners.push((event) => (event as { type: string }).type === type && listener(event as { type: string })),
+    document,
+    DOMMatrix: Matrix,
+    Math,
+    Map,
+    Set,
+    Object,
+    Infinity,
+    NaN,
+    console,
+    addEventListener: (type: string, listener: (event: { type: string }) => void) =>
+      listeners.push((event) => (event as { type: string }).type === type && listener(event as { type: string })),
     requestAnimationFrame: (callback: (now: number) => void) => asked.push(callback),
     getComputedStyle: () => stylesOf,
   }
-  const typeOf: Readonly<Record<Sample['phase'], string>> = { move: 'pointermove', down: 'pointerdown', up: 'pointerup', leave: 'pointerout', cancel: 'pointercancel', focus: 'focusin', blur: 'focusout', scroll: 'scroll' }
-  const eventOf = (sample: Sample, target: object) => ({ type: typeOf[sample.phase], timeStamp: sample.t, clientX: sample.x, clientY: sample.y, target, relatedTarget: null, buttons: sample.buttons, pointerType: typeOf[sample.phase].startsWith('pointer') ? sample.pointerType : undefined, isPrimary: true })
+  const typeOf: Readonly<Record<Sample['phase'], string>> = {
+    move: 'pointermove',
+    down: 'pointerdown',
+    up: 'pointerup',
+    leave: 'pointerout',
+    cancel: 'pointercancel',
+    focus: 'focusin',
+    blur: 'focusout',
+    scroll: 'scroll',
+  }
+  const eventOf = (sample: Sample, target: object) => ({
+    type: typeOf[sample.phase],
+    timeStamp: sample.t,
+    clientX: sample.x,
+    clientY: sample.y,
+    target,
+    relatedTarget: null,
+    buttons: sample.buttons,
+    pointerType: typeOf[sample.phase].startsWith('pointer') ? sample.pointerType : undefined,
+    isPrimary: true,
+  })
   return {
-    outers, others,
-    play: (script: string) => vm.runInNewContext(script, globals),
+    outers,
+    others,
+    play: (script: string): unknown => vm.runInNewContext(script, globals),
     /** Hears samples as one event: the moves among them are coalesced, and all are told to have hit what the last one hit. */
     hear: (samples: readonly Sample[]) => {
       const last = samples.at(-1)

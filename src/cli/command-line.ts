@@ -5,7 +5,11 @@ import { simulate, simulateUsage } from './simulate'
 const commands: Readonly<Record<string, (words: readonly string[]) => string>> = { simulate }
 
 /** Runs a command line; gives its exit code: 0 done, 1 a failed conversion, 2 wrong use. */
-export function runCommandLine([name = '', ...words]: readonly string[], say: (line: string) => void, complain: (line: string) => void): number {
+export function runCommandLine(
+  [name = '', ...words]: readonly string[],
+  say: (line: string) => void,
+  complain: (line: string) => void,
+): number {
   try {
     const command = commands[name]
     if (!command) throw new Misuse(`Usage: ${simulateUsage}`)

@@ -11,22 +11,53 @@ beforeEach(() => {
   here = folder()
   writeFileSync(path('site.json'), JSON.stringify(site))
   writeFileSync(path('trace.csv'), 't,x,y,buttons\n0,400,300,0\n100,500,250,0\n')
-  writeFileSync(path('boxes.json'), JSON.stringify({ window: { width: 1280, height: 720 }, elements: { '.card': [{ x: 300, y: 200, width: 200, height: 100 }, { x: 600, y: 200, width: 200, height: 100 }] } }))
+  writeFileSync(
+    path('boxes.json'),
+    JSON.stringify({
+      window: { width: 1280, height: 720 },
+      elements: {
+        '.card': [
+          { x: 300, y: 200, width: 200, height: 100 },
+          { x: 600, y: 200, width: 200, height: 100 },
+        ],
+      },
+    }),
+  )
 })
 afterEach(() => rmSync(here, { recursive: true }))
 
 const path = (name: string) => join(here, name)
-const effect = { id: 'a', kind: 'tilt', name: 'Lean', select: '.card', noun: 'each card', settings: { ...tiltDefaults, follow: { kind: 'spring', frequencyHz: 2, dampingRatio: 1 } } }
+const effect = {
+  id: 'a',
+  kind: 'tilt',
+  name: 'Lean',
+  select: '.card',
+  noun: 'each card',
+  settings: { ...tiltDefaults, follow: { kind: 'spring', frequencyHz: 2, dampingRatio: 1 } },
+}
 const site = { format: 'glass-moth/1', name: 'A site', pages: [{ id: 'p', name: 'A page', source: 'a'.repeat(64) }], effects: [effect] }
 
 function run(...words: readonly string[]) {
   const said: string[] = []
   const complained: string[] = []
-  const code = runCommandLine(words, (line) => said.push(line), (line) => complained.push(line))
+  const code = runCommandLine(
+    words,
+    (line) => said.push(line),
+    (line) => complained.push(line),
+  )
   return { code, said, complained }
 }
 
-const given = () => ['simulate', path('site.json'), '--trace', path('trace.csv'), '--boxes', path('boxes.json'), '--out', path('values.csv')]
+const given = () => [
+  'simulate',
+  path('site.json'),
+  '--trace',
+  path('trace.csv'),
+  '--boxes',
+  path('boxes.json'),
+  '--out',
+  path('values.csv'),
+]
 
 /** The table that was written: names, and lines of numbers. */
 function table() {
@@ -36,9 +67,23 @@ function table() {
 
 describe('glass-moth simulate', () => {
   it('writes a column for each value and a line for each moment', () => {
-    expect(run(...given(), '--at', '0,100,250')).toEqual({ code: 0, said: [`3 moments of 8 values in ${path('values.csv')}.`], complained: [] })
+    expect(run(...given(), '--at', '0,100,250')).toEqual({
+      code: 0,
+      said: [`3 moments of 8 values in ${path('values.csv')}.`],
+      complained: [],
+    })
     const { names, lines } = table()
-    expect(names).toEqual(['t', 'card-tilt.x[0]', 'card-tilt.y[0]', 'card-tilt.rotateX[0]', 'card-tilt.rotateY[0]', 'card-tilt.x[1]', 'card-tilt.y[1]', 'card-tilt.rotateX[1]', 'card-tilt.rotateY[1]'])
+    expect(names).toEqual([
+      't',
+      'card-tilt.x[0]',
+      'card-tilt.y[0]',
+      'card-tilt.rotateX[0]',
+      'card-tilt.rotateY[0]',
+      'card-tilt.x[1]',
+      'card-tilt.y[1]',
+      'card-tilt.rotateX[1]',
+      'card-tilt.rotateY[1]',
+    ])
     // The pointer jumped from the middle of the lower edge to the right edge: both follow by a critically damped spring.
     const w = 4 * Math.PI
     const way = (ms: number) => 1 - Math.exp(-w * (ms / 1000)) * (1 + w * (ms / 1000))
@@ -69,11 +114,42 @@ describe('glass-moth simulate', () => {
   })
 
   it('names the place where a rig is wrong', () => {
-    writeFileSync(path('site.json'), JSON.stringify({ ...site, effects: [{ ...effect, kind: 'free', settings: { areas: [{ id: 'a', of: 'each', select: '.card', box: 'still', among: 'one', pointer: 'fine', touch: 'none' }], channels: [{ id: 'x', area: 'a', frame: 'area', signal: { of: 'mood' }, away: { kind: 'hold', pose: 0 }, feel: { kind: 'direct' }, group: 'turn' }], knobs: [], outputs: [], parts: [], rules: [] } }] }))
+    writeFileSync(
+      path('site.json'),
+      JSON.stringify({
+        ...site,
+        effects: [
+          {
+            ...effect,
+            kind: 'free',
+            settings: {
+              areas: [{ id: 'a', of: 'each', select: '.card', box: 'still', among: 'one', pointer: 'fine', touch: 'none' }],
+              channels: [
+                {
+                  id: 'x',
+                  area: 'a',
+                  frame: 'area',
+                  signal: { of: 'mood' },
+                  away: { kind: 'hold', pose: 0 },
+                  feel: { kind: 'direct' },
+                  group: 'turn',
+                },
+              ],
+              knobs: [],
+              outputs: [],
+              parts: [],
+              rules: [],
+            },
+          },
+        ],
+      }),
+    )
     const { code, complained } = run(...given())
     expect(code).toBe(1)
     expect(complained).toHaveLength(1)
-    expect(complained[0]).toMatch(/site\.json is not valid\. At effects\.0\.settings\.channels\.0\.signal(\.of)?: there is no signal "mood"/)
+    expect(complained[0]).toMatch(
+      /site\.json is not valid\. At effects\.0\.settings\.channels\.0\.signal(\.of)?: there is no signal "mood"/,
+    )
   })
 
   it.each([
@@ -84,8 +160,18 @@ describe('glass-moth simulate', () => {
     ['frames and moments at once', () => [...given(), '--fps', '2', '--at', '3'], 2, /^Give either/],
     ['moments that fall', () => [...given(), '--at', '5,3'], 2, /rise/],
     ['a rate that is none', () => [...given(), '--fps', 'fast'], 2, /1 to 1000/],
-    ['a file that is not there', () => ['simulate', path('none.json'), '--trace', path('trace.csv'), '--out', path('o.csv')], 1, /there is no file/],
-    ['a site that is no JSON', () => ['simulate', path('trace.csv'), '--trace', path('trace.csv'), '--out', path('o.csv')], 1, /is not JSON/],
+    [
+      'a file that is not there',
+      () => ['simulate', path('none.json'), '--trace', path('trace.csv'), '--out', path('o.csv')],
+      1,
+      /there is no file/,
+    ],
+    [
+      'a site that is no JSON',
+      () => ['simulate', path('trace.csv'), '--trace', path('trace.csv'), '--out', path('o.csv')],
+      1,
+      /is not JSON/,
+    ],
   ])('answers %s with one line and its code', (_, words, code, message) => {
     const answer = run(...words())
     expect(answer.code).toBe(code)

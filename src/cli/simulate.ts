@@ -11,7 +11,8 @@ import { siteSchema } from '../core/site/site'
 import { readTrace } from '../core/trace/csv'
 import { Misuse, readArguments } from './arguments'
 
-export const simulateUsage = 'glass-moth simulate SITE.json --trace TRACE.csv [--fps N | --at T1,T2,...] [--boxes BOXES.json] --out VALUES.csv'
+export const simulateUsage =
+  'glass-moth simulate SITE.json --trace TRACE.csv [--fps N | --at T1,T2,...] [--boxes BOXES.json] --out VALUES.csv'
 
 /** A table of values: a name for each column, and a line for each moment. */
 interface Table {
@@ -48,7 +49,13 @@ function readFile<Value>(what: string, path: string, read: (text: string) => Val
     return read(text)
   } catch (error) {
     if (error instanceof SyntaxError) throw new Error(`The ${what} ${path} is not JSON: ${error.message}.`)
-    throw new Error(error instanceof z.ZodError ? `The ${what} ${path} is not valid. ${describeIssues(error)}` : error instanceof Error ? error.message : String(error))
+    throw new Error(
+      error instanceof z.ZodError
+        ? `The ${what} ${path} is not valid. ${describeIssues(error)}`
+        : error instanceof Error
+          ? error.message
+          : String(error),
+    )
   }
 }
 
@@ -56,7 +63,8 @@ function readFile<Value>(what: string, path: string, read: (text: string) => Val
 function readTimes(trace: readonly Sample[], fps = '60', at?: string): readonly number[] {
   if (at !== undefined) {
     const times = at.split(',').map((text) => (text.trim() === '' ? NaN : Number(text)))
-    if (!times.every(Number.isFinite) || times.some((t, i) => t < (times[i - 1] ?? -Infinity))) throw new Misuse('--at takes times in ms that rise, joined by commas.')
+    if (!times.every(Number.isFinite) || times.some((t, i) => t < (times[i - 1] ?? -Infinity)))
+      throw new Misuse('--at takes times in ms that rise, joined by commas.')
     return times
   }
   const rate = Number(fps)

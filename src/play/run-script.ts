@@ -21,7 +21,16 @@ export interface RunningScript {
 
 type Listener = (event: object) => void
 
-const typeOf: Readonly<Record<Sample['phase'], string>> = { move: 'pointermove', down: 'pointerdown', up: 'pointerup', leave: 'pointerout', cancel: 'pointercancel', focus: 'focusin', blur: 'focusout', scroll: 'scroll' }
+const typeOf: Readonly<Record<Sample['phase'], string>> = {
+  move: 'pointermove',
+  down: 'pointerdown',
+  up: 'pointerup',
+  leave: 'pointerout',
+  cancel: 'pointercancel',
+  focus: 'focusin',
+  blur: 'focusout',
+  scroll: 'scroll',
+}
 
 /** What a script may set in a style that is no value of its own. */
 const settled = ['transition-property', 'transition-duration', 'transition-delay', 'position'] as const
@@ -75,7 +84,17 @@ export function runScript(text: string, { root, nonce, requestFrame, elementFrom
   return {
     hear: ({ t, x, y, buttons, pointerType, phase }, hit) => {
       const type = typeOf[phase]
-      const event = { type, timeStamp: t, clientX: x, clientY: y, target: hit ?? page.documentElement, relatedTarget: null, buttons, pointerType: type.startsWith('pointer') ? pointerType : undefined, isPrimary: true }
+      const event = {
+        type,
+        timeStamp: t,
+        clientX: x,
+        clientY: y,
+        target: hit ?? page.documentElement,
+        relatedTarget: null,
+        buttons,
+        pointerType: type.startsWith('pointer') ? pointerType : undefined,
+        isPrimary: true,
+      }
       for (const listener of listeners.get(type) ?? []) listener(event)
     },
     end: () => {
@@ -103,6 +122,8 @@ function restore(element: Element, before: string): void {
   if (!(element instanceof HTMLElement || element instanceof SVGElement)) return
   const old = element.ownerDocument.createElement('i').style
   old.cssText = before
-  for (const property of settled) if (element.style.getPropertyValue(property) !== old.getPropertyValue(property)) element.style.setProperty(property, old.getPropertyValue(property))
+  for (const property of settled)
+    if (element.style.getPropertyValue(property) !== old.getPropertyValue(property))
+      element.style.setProperty(property, old.getPropertyValue(property))
   if (element.getAttribute('style') === '') element.removeAttribute('style')
 }

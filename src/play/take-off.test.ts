@@ -11,7 +11,9 @@ const bodyWith = (html: string) => {
 
 describe('taking off', () => {
   it('takes values and attributes, and an attribute of style that holds nothing any more', () => {
-    const now = bodyWith('<p class="a" style="--a-x: 1;" data-a="">one</p><p class="a" style="color: red; --a-x: 0.5;" data-a="on" data-own="">two</p>')
+    const now = bodyWith(
+      '<p class="a" style="--a-x: 1;" data-a="">one</p><p class="a" style="color: red; --a-x: 0.5;" data-a="on" data-own="">two</p>',
+    )
     takeOff(document, [written('--a-x', '.a'), written('data-a', '.a')], [])
     expect(now()).toBe('<p class="a">one</p><p class="a" style="color: red;" data-own="">two</p>')
   })

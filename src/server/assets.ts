@@ -7,7 +7,8 @@ import { Problem } from './problem'
 
 // What is kept again counts from now; its bytes are there already.
 const touchAsset = 'UPDATE assets SET kept_at = CURRENT_TIMESTAMP(3) WHERE hash = ?'
-const insertAsset = 'INSERT INTO assets (hash, type, size, bytes) VALUES (?, ?, ?, ?) ON DUPLICATE KEY UPDATE kept_at = CURRENT_TIMESTAMP(3)'
+const insertAsset =
+  'INSERT INTO assets (hash, type, size, bytes) VALUES (?, ?, ?, ?) ON DUPLICATE KEY UPDATE kept_at = CURRENT_TIMESTAMP(3)'
 const selectAsset = 'SELECT type, bytes FROM assets WHERE hash = ?'
 const selectUnread = 'SELECT site_id, revision FROM site_revisions WHERE files_read_at IS NULL OR files_read_at <> saved_at'
 const selectVersionForUpdate = 'SELECT document FROM site_revisions WHERE site_id = ? AND revision = ? FOR UPDATE'
@@ -16,7 +17,8 @@ const insertNamed = 'INSERT INTO revision_files (site_id, revision, hash) VALUES
 const updateRead = 'UPDATE site_revisions SET files_read_at = saved_at WHERE site_id = ? AND revision = ?'
 const selectDocuments = 'SELECT document FROM sites UNION ALL SELECT document FROM templates'
 const selectOldAssets = 'SELECT hash FROM assets a WHERE kept_at < ? AND NOT EXISTS (SELECT 1 FROM revision_files f WHERE f.hash = a.hash)'
-const selectOldSources = 'SELECT hash FROM page_sources p WHERE kept_at < ? AND NOT EXISTS (SELECT 1 FROM revision_files f WHERE f.hash = p.hash)'
+const selectOldSources =
+  'SELECT hash FROM page_sources p WHERE kept_at < ? AND NOT EXISTS (SELECT 1 FROM revision_files f WHERE f.hash = p.hash)'
 const deleteAsset = 'DELETE FROM assets WHERE hash IN (?)'
 const deleteSource = 'DELETE FROM page_sources WHERE hash IN (?)'
 
@@ -29,12 +31,18 @@ export const hashOf = (bytes: Uint8Array | string) => createHash('sha256').updat
 
 /** Keeps a file and gives the hash by which documents name it; `known` where that was worked out already. Throws a 413 Problem for one that is too large. */
 export async function keepAsset(bytes: Uint8Array, type: string, known?: string): Promise<string> {
-  if (bytes.length > largestFile) throw new Problem(413, 'The file is too large', `A file may have ${largestFile / 1024 / 1024} MB at most; this one has ${(bytes.length / 1024 / 1024).toFixed(1)}.`)
+  if (bytes.length > largestFile)
+    throw new Problem(
+      413,
+      'The file is too large',
+      `A file may have ${largestFile / 1024 / 1024} MB at most; this one has ${(bytes.length / 1024 / 1024).toFixed(1)}.`,
+    )
   const hash = known ?? hashOf(bytes)
   await withDatabase(async (db) => {
     const [{ affectedRows }] = await db.query<ResultSetHeader>(touchAsset, [hash])
     // Sent as bytes, not as text of a statement.
-    if (affectedRows === 0) await db.execute(insertAsset, [hash, type, bytes.length, Buffer.from(bytes.buffer, bytes.byteOffset, bytes.length)])
+    if (affectedRows === 0)
+      await db.execute(insertAsset, [hash, type, bytes.length, Buffer.from(bytes.buffer, bytes.byteOffset, bytes.length)])
   })
   return hash
 }
@@ -47,7 +55,8 @@ export async function readAsset(hash: string): Promise<Asset> {
   return { type: String(row.type), bytes: row.bytes as Buffer }
 }
 
-const hashesIn = (document: unknown) => new Set((typeof document === 'string' ? document : JSON.stringify(document)).match(/[0-9a-f]{64}/g) ?? [])
+const hashesIn = (document: unknown) =>
+  new Set((typeof document === 'string' ? document : JSON.stringify(document)).match(/[0-9a-f]{64}/g) ?? [])
 
 /** Writes down which files and sources the versions name that were saved since this was done last. Gives how many these were. */
 export async function noteNamedFiles(): Promise<number> {
@@ -72,7 +81,10 @@ export async function dropOrphans(before: string): Promise<number> {
     const [documents] = await db.query<RowDataPacket[]>(selectDocuments)
     const named = new Set(documents.flatMap(({ document }) => [...hashesIn(document)]))
     let dropped = 0
-    for (const [select, remove] of [[selectOldAssets, deleteAsset], [selectOldSources, deleteSource]] as const) {
+    for (const [select, remove] of [
+      [selectOldAssets, deleteAsset],
+      [selectOldSources, deleteSource],
+    ] as const) {
       const [rows] = await db.query<RowDataPacket[]>(select, [before])
       const orphans = rows.map(({ hash }) => String(hash)).filter((hash) => !named.has(hash))
       if (orphans.length > 0) await db.query(remove, [orphans])

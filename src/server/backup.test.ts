@@ -20,7 +20,12 @@ let asset = ''
 beforeAll(async () => {
   await migrate(folder)
   asset = await keepAsset(picture, 'image/png')
-  await createSite('backed-up', 0, { format: 'glass-moth/1', name: 'Grüße \u{1F98B}', pages: [{ id: 'p', name: 'P', source: await keepSource('<p>kept</p>') }], effects: [] })
+  await createSite('backed-up', 0, {
+    format: 'glass-moth/1',
+    name: 'Grüße \u{1F98B}',
+    pages: [{ id: 'p', name: 'P', source: await keepSource('<p>kept</p>') }],
+    effects: [],
+  })
   await changeSite('backed-up', 'Renaming', (site) => ({ ...site, name: 'Second' }))
   await writeBackup(file)
 })
@@ -33,7 +38,12 @@ describe('a backup', () => {
   it('brings back all that there was: sites, versions, pages, bytes of files, and nothing that came later', async () => {
     await changeSite('backed-up', 'Renaming', (site) => ({ ...site, name: 'Third' }))
     await pool().query('DELETE FROM assets')
-    await createSite('later', 0, { format: 'glass-moth/1', name: 'Later', pages: [{ id: 'p', name: 'P', source: 'a'.repeat(64) }], effects: [] })
+    await createSite('later', 0, {
+      format: 'glass-moth/1',
+      name: 'Later',
+      pages: [{ id: 'p', name: 'P', source: 'a'.repeat(64) }],
+      effects: [],
+    })
     const { rows } = await restoreBackup(file, folder)
     expect(rows).toBeGreaterThan(3)
     expect((await readSite('backed-up')).site.name).toBe('Second')

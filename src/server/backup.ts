@@ -14,7 +14,12 @@ import { ledger, migrationsIn } from './migrate'
 
 export const backupFormat = 'glass-moth-backup/1'
 
-const headSchema = z.object({ format: z.literal(backupFormat), madeAt: z.string(), schema: z.array(z.string()), tables: z.record(z.string(), z.array(z.string())) })
+const headSchema = z.object({
+  format: z.literal(backupFormat),
+  madeAt: z.string(),
+  schema: z.array(z.string()),
+  tables: z.record(z.string(), z.array(z.string())),
+})
 const cellSchema = z.union([z.string(), z.number(), z.null(), z.object({ base64: z.string() }).strict()])
 const rowSchema = z.tuple([z.string(), z.array(cellSchema)])
 const footSchema = z.object({ rows: z.number().int(), sha256: z.string() })
@@ -107,7 +112,8 @@ export async function checkBackup(file: string): Promise<z.infer<typeof headSche
     foot = undefined
   }
   if (!head || !foot?.success) throw new BackupError(`${file} is cut off: its end is missing. Nothing was changed.`)
-  if (foot.data.rows !== lines - 2 || foot.data.sha256 !== hash.digest('hex')) throw new BackupError(`${file} is damaged: its check sum does not match. Nothing was changed.`)
+  if (foot.data.rows !== lines - 2 || foot.data.sha256 !== hash.digest('hex'))
+    throw new BackupError(`${file} is damaged: its check sum does not match. Nothing was changed.`)
   return head
 }
 
@@ -121,7 +127,8 @@ const beyond = 1_000_000
 export async function restoreBackup(file: string, migrationsFolder: string): Promise<{ readonly madeAt: string; readonly rows: number }> {
   const head = await checkBackup(file)
   const known = new Set(migrationsIn(migrationsFolder))
-  if (head.schema.some((name) => !known.has(name))) throw new BackupError(`${file} was made by a newer version of Glass Moth. Update first, then restore it. Nothing was changed.`)
+  if (head.schema.some((name) => !known.has(name)))
+    throw new BackupError(`${file} was made by a newer version of Glass Moth. Update first, then restore it. Nothing was changed.`)
   const db = await pool().getConnection()
   try {
     await db.query('SET SESSION FOREIGN_KEY_CHECKS = 0')
@@ -135,7 +142,11 @@ export async function restoreBackup(file: string, migrationsFolder: string): Pro
       const [name, cells] = row.data
       const columns = head.tables[name]
       if (!columns || !present.includes(name)) continue
-      await db.query('INSERT INTO ?? (??) VALUES (?)', [name, columns, cells.map((cell) => (typeof cell === 'object' && cell !== null ? Buffer.from(cell.base64, 'base64') : cell))])
+      await db.query('INSERT INTO ?? (??) VALUES (?)', [
+        name,
+        columns,
+        cells.map((cell) => (typeof cell === 'object' && cell !== null ? Buffer.from(cell.base64, 'base64') : cell)),
+      ])
       rows += 1
     }
     // Windows that are still open know later revisions; what was restored is newer than all of them.

@@ -7,7 +7,11 @@ const longest = 9_000_000
 
 /** The JSON of a request. Throws a Problem: 413 for more than 9 MB, counted while it comes in; 400 for what is no JSON. */
 export async function readBody(request: Request): Promise<unknown> {
-  const text = await readText(request, longest, () => new Problem(413, 'Too much at once', 'This is more than a site holds (4 MB of settings), and was not saved.'))
+  const text = await readText(
+    request,
+    longest,
+    () => new Problem(413, 'Too much at once', 'This is more than a site holds (4 MB of settings), and was not saved.'),
+  )
   try {
     return readJson(text)
   } catch {

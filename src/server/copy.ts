@@ -18,7 +18,16 @@ const longest = 4_000_000
 export async function copyPage(site: Site, page: Page, html: string, nonce: string | undefined): Promise<StudioCopy> {
   const files = filesOf(site, page)
   const key = JSON.stringify([page.source, page.path, page.shown, nonce === undefined, files.map(({ path, hash }) => [path, hash])])
-  const copy = kept.get(key) ?? (await read('copy', { html, path: page.path ?? 'index.html', files, sheets: await readSheets(files), shown: page.shown ?? [], nonce: nonce === undefined ? undefined : standIn }))
+  const copy =
+    kept.get(key) ??
+    (await read('copy', {
+      html,
+      path: page.path ?? 'index.html',
+      files,
+      sheets: await readSheets(files),
+      shown: page.shown ?? [],
+      nonce: nonce === undefined ? undefined : standIn,
+    }))
   // The one that was asked for last is forgotten last.
   kept.delete(key)
   kept.set(key, copy)

@@ -5,7 +5,14 @@ import { createPool, type Pool, type PoolConnection } from 'mysql2/promise'
 import * as z from 'zod'
 import { databaseDown, databaseLocked, diskFull, diskReadOnly } from './problem'
 
-const settingsSchema = z.object({ socketPath: z.string().optional(), host: z.string().optional(), port: z.number().optional(), user: z.string(), password: z.string(), database: z.string() })
+const settingsSchema = z.object({
+  socketPath: z.string().optional(),
+  host: z.string().optional(),
+  port: z.number().optional(),
+  user: z.string(),
+  password: z.string(),
+  database: z.string(),
+})
 
 // Next bundles each route for itself, so the pool hangs on the process.
 const shared = globalThis as typeof globalThis & { glassMothPool?: Pool }
@@ -30,14 +37,25 @@ export function pool(): Pool {
   return shared.glassMothPool
 }
 
-const lost = new Set(['ECONNREFUSED', 'ECONNRESET', 'ETIMEDOUT', 'EPIPE', 'ENOENT', 'PROTOCOL_CONNECTION_LOST', 'ER_SERVER_SHUTDOWN', 'ER_NORMAL_SHUTDOWN', 'ER_CONNECTION_KILLED'])
+const lost = new Set([
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'ETIMEDOUT',
+  'EPIPE',
+  'ENOENT',
+  'PROTOCOL_CONNECTION_LOST',
+  'ER_SERVER_SHUTDOWN',
+  'ER_NORMAL_SHUTDOWN',
+  'ER_CONNECTION_KILLED',
+])
 const inTheWay = new Set(['ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT', 'ER_CHECKREAD'])
 const full = new Set(['ER_DISK_FULL', 'ER_RECORD_FILE_FULL', 'ER_TEMP_FILE_WRITE_FAILURE'])
 const unwritable = new Set(['ER_OPEN_AS_READONLY', 'ER_CANT_CREATE_FILE', 'ER_READ_ONLY_MODE', 'ER_OPTION_PREVENTS_STATEMENT'])
 
 const codeOf = (error: unknown) => (error instanceof Error && 'code' in error ? String(error.code) : '')
 /** What the system said below the database, as its messages quote it: "errno: 28 "No space left on device"". */
-const systemSays = (error: unknown, errno: number) => error instanceof Error && new RegExp(`(errno:?|Errcode:|error) ${errno}\\b`, 'i').test(error.message)
+const systemSays = (error: unknown, errno: number) =>
+  error instanceof Error && new RegExp(`(errno:?|Errcode:|error) ${errno}\\b`, 'i').test(error.message)
 
 /** With less the database stops, bytes. */
 const leastRoom = 4 * 1024 * 1024
@@ -60,7 +78,8 @@ export function toldProblem(error: unknown): unknown {
   if (full.has(code) || systemSays(error, 28)) return diskFull()
   if (unwritable.has(code) || systemSays(error, 30) || systemSays(error, 13)) return diskReadOnly()
   if (inTheWay.has(code)) return databaseLocked()
-  if (error === late || lost.has(code) || (error instanceof Error && 'fatal' in error && error.fatal === true)) return isDiskFull() ? diskFull() : databaseDown()
+  if (error === late || lost.has(code) || (error instanceof Error && 'fatal' in error && error.fatal === true))
+    return isDiskFull() ? diskFull() : databaseDown()
   return error
 }
 
@@ -85,7 +104,11 @@ export async function withDatabase<T>(work: (db: PoolConnection) => Promise<T>, 
     let isLate = false
     // One that comes too late goes back at once.
     const db = await withPatience(waiting, () => (isLate = true)).catch((error: unknown) => {
-      if (isLate) void waiting.then((each) => each.release(), () => undefined)
+      if (isLate)
+        void waiting.then(
+          (each) => each.release(),
+          () => undefined,
+        )
       throw error
     })
     let isHanging = false

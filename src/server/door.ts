@@ -16,7 +16,8 @@ export function refuseCaller({ host, origin, fetchSite, isNavigation }: Caller, 
   const hosts = [`127.0.0.1:${port}`, `localhost:${port}`]
   if (host === null || !hosts.includes(host)) return 'This studio answers on 127.0.0.1 only.'
   if (origin !== null && origin !== `http://${host}`) return 'This studio answers its own pages only.'
-  if (fetchSite !== null && fetchSite !== 'same-origin' && fetchSite !== 'none' && !isNavigation) return 'This studio answers its own pages only.'
+  if (fetchSite !== null && fetchSite !== 'same-origin' && fetchSite !== 'none' && !isNavigation)
+    return 'This studio answers its own pages only.'
   return undefined
 }
 
@@ -29,7 +30,8 @@ export const callerOf = ({ headers, method }: Pick<Request, 'headers' | 'method'
 })
 
 /** The port that callers must name. */
-export const portOf = ({ headers }: Pick<Request, 'headers'>): string => process.env.GLASS_MOTH_PORT ?? headers.get('host')?.split(':')[1] ?? ''
+export const portOf = ({ headers }: Pick<Request, 'headers'>): string =>
+  process.env.GLASS_MOTH_PORT ?? headers.get('host')?.split(':')[1] ?? ''
 
 /** The policy of the studio's own pages. Frames are the page route's alone. */
 export function studioPolicy(nonce: string, host: string): string {

@@ -13,7 +13,13 @@ interface Packed {
 
 /** A name that every file system takes. */
 export function fileNameOf(name: string): string {
-  return name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '').slice(0, 60) || 'page'
+  return (
+    name
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '')
+      .slice(0, 60) || 'page'
+  )
 }
 
 /** A mark by which a browser reads the page as UTF-8, whatever its own words say of another encoding. */
@@ -22,17 +28,25 @@ const mark = '\ufeff'
 /** Files by their paths, each with its bytes to itself, so that they can be handed over. */
 type Entries = Record<string, Uint8Array<ArrayBuffer>>
 
-const packAll = (entries: Entries) => read('pack', entries, Object.values(entries).map(({ buffer }) => buffer))
+const packAll = (entries: Entries) =>
+  read(
+    'pack',
+    entries,
+    Object.values(entries).map(({ buffer }) => buffer),
+  )
 
 const pathOf = (page: Page) => page.path ?? 'index.html'
-const textOf = (html: string, page: Page, files: readonly SiteFile[]) => new Uint8Array(Buffer.from((files.some(({ path }) => path === pathOf(page)) && !html.startsWith(mark) ? mark : '') + html, 'utf8'))
+const textOf = (html: string, page: Page, files: readonly SiteFile[]) =>
+  new Uint8Array(Buffer.from((files.some(({ path }) => path === pathOf(page)) && !html.startsWith(mark) ? mark : '') + html, 'utf8'))
 /** The files that stand beside pages: not their own bytes, nor what is elsewhere. */
-const besides = (files: readonly SiteFile[], pages: readonly Page[]) => files.filter(({ path }) => !pages.some((page) => pathOf(page) === path) && !/^[a-z]+:/i.test(path))
+const besides = (files: readonly SiteFile[], pages: readonly Page[]) =>
+  files.filter(({ path }) => !pages.some((page) => pathOf(page) === path) && !/^[a-z]+:/i.test(path))
 
 /** The files of a bundle as entries of an archive, in a folder. */
 async function entriesOf(files: readonly SiteFile[], folder: string): Promise<Entries> {
   const entries: Entries = {}
-  for (const { path, hash, size } of files) entries[folder + path] = size > 0 ? new Uint8Array((await readAsset(hash)).bytes) : new Uint8Array()
+  for (const { path, hash, size } of files)
+    entries[folder + path] = size > 0 ? new Uint8Array((await readAsset(hash)).bytes) : new Uint8Array()
   return entries
 }
 

@@ -20,7 +20,8 @@ export function framePolicy(nonce: string): string {
 }
 
 /** The policy of a page as a visitor without script has it. */
-export const scriptlessPolicy = "sandbox; default-src 'none'; style-src 'unsafe-inline'; img-src data:; media-src data:; font-src data:; base-uri 'none'; form-action 'none'; frame-ancestors 'self'"
+export const scriptlessPolicy =
+  "sandbox; default-src 'none'; style-src 'unsafe-inline'; img-src data:; media-src data:; font-src data:; base-uri 'none'; form-action 'none'; frame-ancestors 'self'"
 
 /** The studio's copy of a page with the agent where it left the place for it; the agent is told what sorts of things were held back. */
 export function withAgent({ html, heldBack }: StudioCopy, agent: string, nonce: string): string {
@@ -31,6 +32,20 @@ export function withAgent({ html, heldBack }: StudioCopy, agent: string, nonce: 
 /** The studio's copy with its files put in as `data:`, for a frame where no agent is. */
 export async function withFiles(copy: string, read: (hash: string) => Promise<Asset>): Promise<string> {
   const hashes = [...new Set([...copy.matchAll(placeholderPattern)].map(([, hash = '']) => hash))]
-  const texts = new Map(await Promise.all(hashes.map(async (hash) => [hash, await read(hash).then(({ type, bytes }) => `data:${type};base64,${bytes.toString('base64')}`).catch(() => 'data:,')] as const)))
-  return copy.replaceAll(new RegExp(`${mediaAttribute}=`, 'g'), 'src=').replace(placeholderPattern, (_, hash: string) => texts.get(hash) ?? 'data:,')
+  const texts = new Map(
+    await Promise.all(
+      hashes.map(
+        async (hash) =>
+          [
+            hash,
+            await read(hash)
+              .then(({ type, bytes }) => `data:${type};base64,${bytes.toString('base64')}`)
+              .catch(() => 'data:,'),
+          ] as const,
+      ),
+    ),
+  )
+  return copy
+    .replaceAll(new RegExp(`${mediaAttribute}=`, 'g'), 'src=')
+    .replace(placeholderPattern, (_, hash: string) => texts.get(hash) ?? 'data:,')
 }

@@ -28,7 +28,8 @@ export async function markToday(): Promise<string | undefined> {
   })
 }
 
-const daysBefore = (day: string, days: number) => new Date(Date.parse(`${day}T00:00:00Z`) - days * 24 * 3600 * 1000).toISOString().slice(0, 10)
+const daysBefore = (day: string, days: number) =>
+  new Date(Date.parse(`${day}T00:00:00Z`) - days * 24 * 3600 * 1000).toISOString().slice(0, 10)
 
 /** The site without pages that were put into the bin before a day (YYYY-MM-DD). */
 export function withoutOldBin(site: Site, before: string): Site {

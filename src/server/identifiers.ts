@@ -7,7 +7,8 @@ const identifier = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/)
 /** Checks the parts of an address; throws a 404 Problem for one that no site or page can have. */
 export function checkIdentifiers<T extends Readonly<Record<string, string>>>(params: T): T {
   for (const value of Object.values(params)) {
-    if (!identifier.safeParse(value).success) throw new Problem(404, 'No such address', 'There is nothing at this address. Home lists the sites that exist.')
+    if (!identifier.safeParse(value).success)
+      throw new Problem(404, 'No such address', 'There is nothing at this address. Home lists the sites that exist.')
   }
   return params
 }

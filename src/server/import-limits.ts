@@ -4,4 +4,11 @@ import { pageLimits } from '../core/page/tree'
 /** The largest file that is kept, bytes. */
 export const largestFile = 12 * 1024 * 1024
 
-export const importLimits = { files: 3000, totalBytes: 60 * 1024 * 1024, fileBytes: largestFile, htmlBytes: 4 * 1024 * 1024, pages: 50, elements: pageLimits.elements } as const
+export const importLimits = {
+  files: 3000,
+  totalBytes: 60 * 1024 * 1024,
+  fileBytes: largestFile,
+  htmlBytes: 4 * 1024 * 1024,
+  pages: 50,
+  elements: pageLimits.elements,
+} as const

@@ -18,15 +18,25 @@ const file = (path: string, text: string) => ({ path, bytes: bytes(text) })
 const limits = { files: 5, totalBytes: 1000, fileBytes: 400 }
 /** An archive with one byte of its first file changed. */
 const flipped = (archive: Uint8Array) => archive.map((byte, i) => (i === 30 + 5 + 2 ? byte ^ 1 : byte))
-const zip = (entries: Readonly<Record<string, string>>) => zipSync(Object.fromEntries(Object.entries(entries).map(([path, text]) => [path, strToU8(text)])))
+const zip = (entries: Readonly<Record<string, string>>) =>
+  zipSync(Object.fromEntries(Object.entries(entries).map(([path, text]) => [path, strToU8(text)])))
 
 beforeAll(() => migrate(join(import.meta.dirname, 'migrations')))
 afterAll(() => pool().end())
 
 describe('what is brought', () => {
   it('becomes pages, the front page first, and a bundle of what came with them', async () => {
-    const { pages, bundle } = await importFiles([file('site/z/deep.html', '<title>Deep</title>'), file('site/about.html', '<p>no title'), file('site/index.html', '<title> The   front </title>'), file('site/css/a.css', 'a {}')])
-    expect(pages.map(({ name, path }) => [name, path])).toEqual([['The front', 'index.html'], ['about', 'about.html'], ['Deep', 'z/deep.html']])
+    const { pages, bundle } = await importFiles([
+      file('site/z/deep.html', '<title>Deep</title>'),
+      file('site/about.html', '<p>no title'),
+      file('site/index.html', '<title> The   front </title>'),
+      file('site/css/a.css', 'a {}'),
+    ])
+    expect(pages.map(({ name, path }) => [name, path])).toEqual([
+      ['The front', 'index.html'],
+      ['about', 'about.html'],
+      ['Deep', 'z/deep.html'],
+    ])
     expect(bundle?.files).toEqual([{ path: 'css/a.css', type: 'text/css', size: 4, hash: hashOf('a {}') }])
     expect(new Set(pages.map((page) => page.bundle))).toEqual(new Set([bundle?.id]))
     expect(await readSource(pages[1]?.source ?? '')).toBe('<p>no title')
@@ -43,15 +53,31 @@ describe('what is brought', () => {
   it.each([
     ['nothing', [], /nothing in what you brought/],
     ['no page', [file('a.css', 'a {}')], /no HTML file/],
-    ['a picture called HTML', [file('a.html', '\u0089PNG'), { path: 'b.html', bytes: Uint8Array.of(0xff, 0xd8, 0xff, 0xe0) }], /"b.html" is called HTML, but is really a picture \(JPEG\)/],
+    [
+      'a picture called HTML',
+      [file('a.html', '\u0089PNG'), { path: 'b.html', bytes: Uint8Array.of(0xff, 0xd8, 0xff, 0xe0) }],
+      /"b.html" is called HTML, but is really a picture \(JPEG\)/,
+    ],
     ['bytes that no text has', [file('a.html', 'x\0y')], /holds bytes that no text has/],
     ['too many pages', Array.from({ length: 51 }, (_, i) => file(`${i}.html`, 'x')), /51 HTML files were brought; 50 are taken/],
-    ...['replacement', 'iso-2022-kr', 'hz-gb-2312'].map((encoding): [string, ReturnType<typeof file>[], RegExp] => [`a page in ${encoding}`, [file('a.html', `<meta charset="${encoding}"><p>x`)], /which no browser reads/]),
+    ...['replacement', 'iso-2022-kr', 'hz-gb-2312'].map((encoding): [string, ReturnType<typeof file>[], RegExp] => [
+      `a page in ${encoding}`,
+      [file('a.html', `<meta charset="${encoding}"><p>x`)],
+      /which no browser reads/,
+    ]),
     ['a page nested without end', [file('a.html', '<div>'.repeat(5001))], /is nested deeper than 512 elements/],
     ['tables in tables', [file('a.html', '<table><tr><td>'.repeat(5000))], /is nested deeper than 512 elements/],
-    ['an element of countless attributes', [file('a.html', `<p ${Array.from({ length: 300_000 }, (_, i) => `a${i}`).join(' ')}>`)], /element of 300000 attributes/],
+    [
+      'an element of countless attributes',
+      [file('a.html', `<p ${Array.from({ length: 300_000 }, (_, i) => `a${i}`).join(' ')}>`)],
+      /element of 300000 attributes/,
+    ],
     ['a path that leads out', [file('index.html', '<p>'), file('x/../../y.css', 'a {}')], /would lie outside/],
-    ['archives that are too much together', Array.from({ length: 8 }, (_, i) => ({ path: `${i}.zip`, bytes: zipSync({ [`${i}.bin`]: new Uint8Array(11_000_000) }) })), /more than \d+ MB/],
+    [
+      'archives that are too much together',
+      Array.from({ length: 8 }, (_, i) => ({ path: `${i}.zip`, bytes: zipSync({ [`${i}.bin`]: new Uint8Array(11_000_000) }) })),
+      /more than \d+ MB/,
+    ],
     ['a page of too many elements', [file('a.html', '<b></b>'.repeat(40_001))], /"a\.html" has more than 40000 elements/],
   ])('is refused as a whole for %s', async (_, files, words) => {
     const count = async () => (await pool().query('SELECT (SELECT COUNT(*) FROM assets) AS a, (SELECT COUNT(*) FROM page_sources) AS s'))[0]
@@ -74,7 +100,11 @@ describe('an archive', () => {
     ['a name from the root', zip({ '/etc/a': 'x' }), /would lie outside/],
     ['a name on a drive', zip({ 'C:\\a': 'x' }), /would lie outside/],
     ['a byte that was flipped', flipped(zip({ 'a.txt': 'x'.repeat(90) })), /broken at "a\.txt"/],
-    ['a byte that was flipped in a file that is not packed', flipped(zipSync({ 'b.txt': [strToU8('plain text'), { level: 0 }] })), /broken at "b\.txt"/],
+    [
+      'a byte that was flipped in a file that is not packed',
+      flipped(zipSync({ 'b.txt': [strToU8('plain text'), { level: 0 }] })),
+      /broken at "b\.txt"/,
+    ],
     ['a directory that was cut off', zip({ a: 'x' }).subarray(0, -30), /broken/],
     ['nonsense', bytes('PK\u0003\u0004 and so on'), /broken/],
     ['nothing', zip({}), /broken or holds nothing/],
@@ -110,7 +140,13 @@ describe('a file', () => {
 describe('what nobody names any more', () => {
   it('is dropped when it is a day old; what a site or an earlier state of it names stays', async () => {
     const [kept, lost, young] = await Promise.all(['kept', 'lost', 'young'].map((text) => keepAsset(bytes(text), 'text/plain')))
-    const site: Site = siteSchema.parse({ format: 'glass-moth/1', name: 'A site', pages: [{ id: 'p', name: 'P', source: 'e'.repeat(64), bundle: 'b' }], effects: [], bundles: [{ id: 'b', files: [{ path: 'a', hash: kept, type: 'text/plain', size: 4 }] }] })
+    const site: Site = siteSchema.parse({
+      format: 'glass-moth/1',
+      name: 'A site',
+      pages: [{ id: 'p', name: 'P', source: 'e'.repeat(64), bundle: 'b' }],
+      effects: [],
+      bundles: [{ id: 'b', files: [{ path: 'a', hash: kept, type: 'text/plain', size: 4 }] }],
+    })
     await createSite('orphans', 1, site)
     await changeSite('orphans', 'Dropping files', (now) => ({ ...now, bundles: [] }))
     await pool().query('UPDATE assets SET kept_at = CURRENT_TIMESTAMP(3) - INTERVAL 3 DAY WHERE hash IN (?)', [[kept, lost]])
@@ -127,9 +163,19 @@ describe('what nobody names any more', () => {
 
   it('is known of each version without reading it again, until it is saved anew or goes', async () => {
     const [first, second] = await Promise.all(['one', 'two'].map((text) => keepAsset(bytes(text), 'text/plain')))
-    const withFile = (hash = ''): Site => siteSchema.parse({ format: 'glass-moth/1', name: 'A site', pages: [{ id: 'p', name: 'P', source: 'e'.repeat(64), bundle: 'b' }], effects: [], bundles: [{ id: 'b', files: [{ path: 'a', hash, type: 'text/plain', size: 4 }] }] })
+    const withFile = (hash = ''): Site =>
+      siteSchema.parse({
+        format: 'glass-moth/1',
+        name: 'A site',
+        pages: [{ id: 'p', name: 'P', source: 'e'.repeat(64), bundle: 'b' }],
+        effects: [],
+        bundles: [{ id: 'b', files: [{ path: 'a', hash, type: 'text/plain', size: 4 }] }],
+      })
     const namedBy = async () => {
-      const [rows] = await pool().query<RowDataPacket[]>("SELECT revision, hash FROM revision_files WHERE site_id = 'named' AND hash <> ? ORDER BY revision", ['e'.repeat(64)])
+      const [rows] = await pool().query<RowDataPacket[]>(
+        "SELECT revision, hash FROM revision_files WHERE site_id = 'named' AND hash <> ? ORDER BY revision",
+        ['e'.repeat(64)],
+      )
       return rows.map(({ revision, hash }) => [Number(revision), String(hash)])
     }
     await createSite('named', 1, withFile(first))

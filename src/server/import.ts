@@ -25,7 +25,8 @@ export async function importFiles(given: readonly Unpacked[]): Promise<Imported>
   for (const file of files) kept.push(await keepFile(file))
   const bundle = kept.length > 0 ? { id: nanoid(10), files: kept } : undefined
   const described: Page[] = []
-  for (const { path, name, html } of pages) described.push({ id: nanoid(10), name, source: await keepSource(html), path, ...(bundle ? { bundle: bundle.id } : {}) })
+  for (const { path, name, html } of pages)
+    described.push({ id: nanoid(10), name, source: await keepSource(html), path, ...(bundle ? { bundle: bundle.id } : {}) })
   return { pages: described, bundle }
 }
 

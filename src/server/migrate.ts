@@ -14,10 +14,17 @@ const lock = "SELECT GET_LOCK('glass_moth_migrations', 60) AS got"
 const unlock = "DO RELEASE_LOCK('glass_moth_migrations')"
 
 /** The migrations of a folder by name, in order. */
-export const migrationsIn = (folder: string): readonly string[] => readdirSync(folder).filter((file) => /^\d{3}_.*\.sql$/.test(file)).sort()
+export const migrationsIn = (folder: string): readonly string[] =>
+  readdirSync(folder)
+    .filter((file) => /^\d{3}_.*\.sql$/.test(file))
+    .sort()
 
 /** The statements of a migration. */
-export const statementsOf = (text: string): readonly string[] => text.replace(/^--.*$/gm, '').split(/;\s*$/m).filter((statement) => statement.trim() !== '')
+export const statementsOf = (text: string): readonly string[] =>
+  text
+    .replace(/^--.*$/gm, '')
+    .split(/;\s*$/m)
+    .filter((statement) => statement.trim() !== '')
 
 /**
  * Applies the migrations in `folder` that were not applied yet, and gives their names. `beforeFirst` runs before anything is

@@ -17,13 +17,16 @@ afterAll(() => pool().end())
 const listed = async () => (await listSites()).map(({ id }) => id)
 
 describe('a new site', () => {
-  it.each(starters.map(({ id, title }) => [id, title] as const))('begins with the starter %s, as a page without a fault', async (starter, title) => {
-    const { siteId, pageId } = await newSiteFrom({ starter })
-    const { html, site } = await readPage(siteId, pageId)
-    expect([site.name, site.effects]).toEqual([title, []])
-    expect(htmlProblems(html)).toEqual([])
-    expect((await listed()).at(-1)).toBe(siteId)
-  })
+  it.each(starters.map(({ id, title }) => [id, title] as const))(
+    'begins with the starter %s, as a page without a fault',
+    async (starter, title) => {
+      const { siteId, pageId } = await newSiteFrom({ starter })
+      const { html, site } = await readPage(siteId, pageId)
+      expect([site.name, site.effects]).toEqual([title, []])
+      expect(htmlProblems(html)).toEqual([])
+      expect((await listed()).at(-1)).toBe(siteId)
+    },
+  )
 
   it('begins from a template, as that was handed out, whatever became of the site that was there first', async () => {
     const source = await keepSource('<p class="lamp">A lamp</p>')
@@ -38,7 +41,12 @@ describe('a new site', () => {
   })
 
   it('that is handed out is renewed where nobody has changed it, and left alone where somebody has', async () => {
-    const site = (name: string): Site => ({ format: siteFormat, name, pages: [{ id: 'one', name: 'One', source: 'a'.repeat(64) }], effects: [] })
+    const site = (name: string): Site => ({
+      format: siteFormat,
+      name,
+      pages: [{ id: 'one', name: 'One', source: 'a'.repeat(64) }],
+      effects: [],
+    })
     expect(await createSite('handed-out', 1, site('First'))).toBe(true)
     await renewSite('handed-out', site('Renewed'))
     expect((await readSite('handed-out')).site.name).toBe('Renewed')

@@ -8,7 +8,11 @@ import { Problem } from './problem'
 import { addSite, keepSource, readSite } from './sites'
 import { readTemplate } from './templates'
 
-export type Beginning = { readonly starter: string } | { readonly template: string } | { readonly copyOf: string } | { readonly pages: readonly Page[]; readonly bundle?: Bundle | undefined }
+export type Beginning =
+  | { readonly starter: string }
+  | { readonly template: string }
+  | { readonly copyOf: string }
+  | { readonly pages: readonly Page[]; readonly bundle?: Bundle | undefined }
 
 /** The names of a new site and its page in addresses. */
 export interface NewSite {
@@ -43,10 +47,25 @@ async function siteFrom(beginning: Beginning): Promise<Site> {
   if ('template' in beginning) return readTemplate(beginning.template)
   if ('pages' in beginning) {
     const { pages, bundle } = beginning
-    return { format: siteFormat, name: cutText(pages[0]?.name ?? 'A site', 120), pages: [...pages], effects: [], ...(bundle ? { bundles: [bundle] } : {}) }
+    return {
+      format: siteFormat,
+      name: cutText(pages[0]?.name ?? 'A site', 120),
+      pages: [...pages],
+      effects: [],
+      ...(bundle ? { bundles: [bundle] } : {}),
+    }
   }
   const starter = starters.find(({ id }) => id === beginning.starter)
   if (!starter) throw new Problem(422, 'No such starter', 'There is no starter of this name.')
-  const html = `${plainPage(starter.title)}${starter.html.trimEnd().split('\n').map((line) => `  ${line}`).join('\n')}\n</body>\n</html>\n`
-  return { format: siteFormat, name: starter.title, pages: [{ id: nanoid(10), name: starter.title, source: await keepSource(addCss(html, starter.css)) }], effects: [] }
+  const html = `${plainPage(starter.title)}${starter.html
+    .trimEnd()
+    .split('\n')
+    .map((line) => `  ${line}`)
+    .join('\n')}\n</body>\n</html>\n`
+  return {
+    format: siteFormat,
+    name: starter.title,
+    pages: [{ id: nanoid(10), name: starter.title, source: await keepSource(addCss(html, starter.css)) }],
+    effects: [],
+  }
 }

@@ -10,7 +10,13 @@ import { Problem } from './problem'
 beforeAll(() => migrate(join(import.meta.dirname, 'migrations')))
 afterAll(() => pool().end())
 
-const preset: Preset = { format: 'glass-moth-preset/1', name: 'Leaning \u{1F98B}', effect: { id: 'preset', kind: 'tilt', name: 'Leaning', select: '.preset-leaning', noun: 'each card', settings: tiltDefaults }, markup: '<article class="preset-leaning">Grüße</article>', css: '.preset-leaning { color: teal }' }
+const preset: Preset = {
+  format: 'glass-moth-preset/1',
+  name: 'Leaning \u{1F98B}',
+  effect: { id: 'preset', kind: 'tilt', name: 'Leaning', select: '.preset-leaning', noun: 'each card', settings: tiltDefaults },
+  markup: '<article class="preset-leaning">Grüße</article>',
+  css: '.preset-leaning { color: teal }',
+}
 
 describe('presets in the database', () => {
   it('are kept as they are, listed by name, and removed', async () => {
@@ -22,7 +28,12 @@ describe('presets in the database', () => {
     await expect(removePreset(id)).rejects.toMatchObject({ status: 404 })
   })
 
-  it.each([[{ ...preset, name: ' ' }, 'needs a name'], [{ ...preset, css: '</style>' }, 'is no CSS'], [{ ...preset, effect: { ...preset.effect, settings: {} } }, 'settings'], [null, 'Should be a group of fields']])('are refused in a sentence: %#', async (document, words) => {
+  it.each([
+    [{ ...preset, name: ' ' }, 'needs a name'],
+    [{ ...preset, css: '</style>' }, 'is no CSS'],
+    [{ ...preset, effect: { ...preset.effect, settings: {} } }, 'settings'],
+    [null, 'Should be a group of fields'],
+  ])('are refused in a sentence: %#', async (document, words) => {
     const error: unknown = await keepPreset(document).catch((caught: unknown) => caught)
     expect(error).toBeInstanceOf(Problem)
     expect((error as Problem).detail).toContain(words)

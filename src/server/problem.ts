@@ -16,7 +16,8 @@ export class Problem extends Error {
 export const databaseDown = () => new Problem(503, 'The database does not answer', 'The database does not answer.')
 export const databaseLocked = () => new Problem(503, 'The database is busy', 'The database is busy with something else.')
 export const diskFull = () => new Problem(507, 'The disk is full', 'The disk that holds the studio’s data is full. Make some room on it.')
-export const diskReadOnly = () => new Problem(507, 'The data folder cannot be written', 'The folder that holds the studio’s data cannot be written to. Check its rights.')
+export const diskReadOnly = () =>
+  new Problem(507, 'The data folder cannot be written', 'The folder that holds the studio’s data cannot be written to. Check its rights.')
 
 /** The Problem of an error; one that nobody expected is logged and told without its inside. */
 export function problemOf(error: unknown): Problem {
@@ -25,14 +26,21 @@ export function problemOf(error: unknown): Problem {
     return error
   }
   log.error({ err: error }, 'unexpected error')
-  return new Problem(500, 'Something went wrong', 'The studio’s server met an error that it did not expect. Its log says more; trying again may help.')
+  return new Problem(
+    500,
+    'Something went wrong',
+    'The studio’s server met an error that it did not expect. Its log says more; trying again may help.',
+  )
 }
 
 /** The response for a Problem. */
 export function problemResponse(error: unknown): Response {
   const { title, status, detail, extra } = problemOf(error)
   const body = { type: 'about:blank', title, status, detail, ...extra }
-  return new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store' } })
+  return new Response(JSON.stringify(body), {
+    status,
+    headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store' },
+  })
 }
 
 /** Runs a route's work; what it throws becomes a problem. */
@@ -53,7 +61,15 @@ export async function answerPage(work: () => Promise<Response>): Promise<Respons
   } catch (error) {
     const { title, status, detail } = problemOf(error)
     const html = `<!doctype html><html lang="en"><meta charset="utf-8"><title>${escape(title)}</title><style>body{font:17px/1.5 system-ui,sans-serif;margin:22vh auto 0;max-width:34em;padding:0 24px;color:#23262b;background:#fafbf9}@media (prefers-color-scheme:dark){body{color:#e6e9e4;background:#1b1e22}}h1{font-size:24px}</style><h1>${escape(title)}</h1><p>${escape(detail)}</p></html>`
-    return new Response(html, { status, headers: { 'content-type': 'text/html; charset=utf-8', 'content-security-policy': "sandbox; default-src 'none'; style-src 'unsafe-inline'; frame-ancestors 'self'", 'x-content-type-options': 'nosniff', 'cache-control': 'no-store' } })
+    return new Response(html, {
+      status,
+      headers: {
+        'content-type': 'text/html; charset=utf-8',
+        'content-security-policy': "sandbox; default-src 'none'; style-src 'unsafe-inline'; frame-ancestors 'self'",
+        'x-content-type-options': 'nosniff',
+        'cache-control': 'no-store',
+      },
+    })
   }
 }
 

@@ -13,13 +13,17 @@ import { Problem } from './problem'
 import { holdSite, siteOfRow, writeSite, type StoredSite } from './sites'
 
 const selectLast = 'SELECT last_number FROM site_windows WHERE site_id = ? AND window_id = ? FOR UPDATE'
-const replaceLast = 'INSERT INTO site_windows (site_id, window_id, last_number) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE last_number = VALUES(last_number), saved_at = CURRENT_TIMESTAMP(3)'
-const selectNewest = 'SELECT revision, UNIX_TIMESTAMP(began_at) * 1000 AS began_at, UNIX_TIMESTAMP(saved_at) * 1000 AS saved_at, window_id, name, done, UNIX_TIMESTAMP(CURRENT_TIMESTAMP(3)) * 1000 AS now FROM site_revisions WHERE site_id = ? ORDER BY revision DESC LIMIT 1'
-const updateVersion = 'UPDATE site_revisions SET revision = ?, document = ?, done = ?, saved_at = CURRENT_TIMESTAMP(3) WHERE site_id = ? AND revision = ?'
+const replaceLast =
+  'INSERT INTO site_windows (site_id, window_id, last_number) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE last_number = VALUES(last_number), saved_at = CURRENT_TIMESTAMP(3)'
+const selectNewest =
+  'SELECT revision, UNIX_TIMESTAMP(began_at) * 1000 AS began_at, UNIX_TIMESTAMP(saved_at) * 1000 AS saved_at, window_id, name, done, UNIX_TIMESTAMP(CURRENT_TIMESTAMP(3)) * 1000 AS now FROM site_revisions WHERE site_id = ? ORDER BY revision DESC LIMIT 1'
+const updateVersion =
+  'UPDATE site_revisions SET revision = ?, document = ?, done = ?, saved_at = CURRENT_TIMESTAMP(3) WHERE site_id = ? AND revision = ?'
 const insertVersion = 'INSERT INTO site_revisions (site_id, revision, document, window_id, done) VALUES (?, ?, ?, ?, ?)'
 const selectAges = 'SELECT revision, UNIX_TIMESTAMP(saved_at) * 1000 AS saved_at, name FROM site_revisions WHERE site_id = ?'
 const deleteVersions = 'DELETE FROM site_revisions WHERE site_id = ? AND revision IN (?)'
-const selectState = 'SELECT s.id, s.name, s.revision, s.document, w.window_id, w.last_number FROM sites s LEFT JOIN site_windows w ON w.site_id = s.id AND w.window_id IN (?) WHERE s.id = ?'
+const selectState =
+  'SELECT s.id, s.name, s.revision, s.document, w.window_id, w.last_number FROM sites s LEFT JOIN site_windows w ON w.site_id = s.id AND w.window_id IN (?) WHERE s.id = ?'
 
 const windowSchema = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/)
 const editsSchema = z.object({ window: windowSchema, revision: z.number().int().min(0), entries: z.array(entrySchema).min(1).max(200) })
@@ -49,7 +53,16 @@ export async function saveEdits(id: string, sent: unknown): Promise<Saved> {
     }
     if (taken.last > Number(row?.last_number ?? 0)) await db.query(replaceLast, [id, window, taken.last])
     const isAsExpected = stored.revision === known && taken.isAsSent && taken.clashes.length === 0 && taken.done.length === entries.length
-    return { saved: { revision: next.revision, last: taken.last, site: isAsExpected ? undefined : next.site, clashes: taken.clashes, refusals: taken.refusals }, clashes: taken.clashes }
+    return {
+      saved: {
+        revision: next.revision,
+        last: taken.last,
+        site: isAsExpected ? undefined : next.site,
+        clashes: taken.clashes,
+        refusals: taken.refusals,
+      },
+      clashes: taken.clashes,
+    }
   })
   tellNews({ site: id, revision: saved.revision, window, last: saved.last, clashes })
   return saved
@@ -80,19 +93,48 @@ interface Work {
 async function keepVersion(db: PoolConnection, { id, revision }: StoredSite, text: string, { window, done, isApart }: Work): Promise<void> {
   const [[last]] = await db.query<RowDataPacket[]>(selectNewest, [id])
   const now = Number(last?.now ?? 0)
-  if (last && !isApart && goesOn({ beganAt: Number(last.began_at), savedAt: Number(last.saved_at), window: last.window_id === null ? null : String(last.window_id), name: last.name === null ? null : String(last.name) }, window, now)) {
+  if (
+    last &&
+    !isApart &&
+    goesOn(
+      {
+        beganAt: Number(last.began_at),
+        savedAt: Number(last.saved_at),
+        window: last.window_id === null ? null : String(last.window_id),
+        name: last.name === null ? null : String(last.name),
+      },
+      window,
+      now,
+    )
+  ) {
     await db.query(updateVersion, [revision, text, tellDone(String(last.done), done), id, last.revision])
     return
   }
   await db.query(insertVersion, [id, revision, text, window, tellDone('', done)])
   const [ages] = await db.query<RowDataPacket[]>(selectAges, [id])
-  const old = versionsToDrop(ages.map((each) => ({ revision: Number(each.revision), savedAt: Number(each.saved_at), name: each.name === null ? null : String(each.name) })), now)
+  const old = versionsToDrop(
+    ages.map((each) => ({
+      revision: Number(each.revision),
+      savedAt: Number(each.saved_at),
+      name: each.name === null ? null : String(each.name),
+    })),
+    now,
+  )
   if (old.length > 0) await db.query(deleteVersions, [id, old])
 }
 
 /** A site with the last number that is saved of each of these windows, all of one moment. Throws a Problem: 404 when there is none, 409 when it cannot be read. */
-export async function readState(id: string, windows: readonly string[]): Promise<{ readonly revision: number; readonly site: Site; readonly lasts: Readonly<Record<string, number>> }> {
+export async function readState(
+  id: string,
+  windows: readonly string[],
+): Promise<{ readonly revision: number; readonly site: Site; readonly lasts: Readonly<Record<string, number>> }> {
   const [rows] = await withDatabase((db) => db.query<RowDataPacket[]>(selectState, [windows.length > 0 ? windows : [''], id]))
   const { revision, site } = siteOfRow(rows[0])
-  return { revision, site, lasts: Object.fromEntries(rows.flatMap(({ window_id: window, last_number: last }) => (window === null ? [] : [[String(window), Number(last)]]))) }
+  return {
+    revision,
+    site,
+    lasts: Object.fromEntries(
+      rows.flatMap(({ window_id: window, last_number: last }) => (window === null ? [] : [[String(window), Number(last)]])),
+    ),
+  }
 }

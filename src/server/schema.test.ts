@@ -25,7 +25,9 @@ const load = async (sql: string) => {
   db.destroy()
 }
 const shape = async () => {
-  const [columns] = await pool().query<RowDataPacket[]>('SELECT table_name, column_name, column_type, is_nullable FROM information_schema.columns WHERE table_schema = DATABASE() ORDER BY 1, 2')
+  const [columns] = await pool().query<RowDataPacket[]>(
+    'SELECT table_name, column_name, column_type, is_nullable FROM information_schema.columns WHERE table_schema = DATABASE() ORDER BY 1, 2',
+  )
   return columns.map((column) => Object.values(column).join(' '))
 }
 
@@ -49,7 +51,8 @@ describe('migrations', () => {
       const statements = statementsOf(readFileSync(join(folder, cut), 'utf8'))
       for (let done = 1; done <= statements.length; done++) {
         await clear()
-        for (const file of migrationsIn(folder).filter((name) => name < cut)) for (const statement of statementsOf(readFileSync(join(folder, file), 'utf8'))) await pool().query(statement)
+        for (const file of migrationsIn(folder).filter((name) => name < cut))
+          for (const statement of statementsOf(readFileSync(join(folder, file), 'utf8'))) await pool().query(statement)
         for (const statement of statements.slice(0, done)) await pool().query(statement)
         await migrate(folder)
         expect(await shape()).toEqual(whole)
@@ -62,15 +65,19 @@ describe('migrations', () => {
     expect(done.map(({ length }) => length).sort()).toEqual([0, migrationsIn(folder).length])
   })
 
-  it.each(readdirSync(dumps).map((file) => [file]))('bring a database of an earlier time (%s) to now, with all that it held', async (file) => {
-    await load(readFileSync(join(dumps, file), 'utf8'))
-    let backups = 0
-    await migrate(folder, () => Promise.resolve(void (backups += 1)))
-    expect(backups).toBe(1)
-    const { site, html } = await readPage('kept', 'page')
-    expect([site.name, site.effects[0]?.kind, html.includes('A card')]).toEqual(['Kept site', 'tilt', true])
-    expect((await listVersions('kept')).map(({ revision }) => revision)).toEqual([2, 1])
-    if (file >= 'after-002') expect((await readAsset('9a4487ccbedf68e53bfd4feff149a0fb4e7c47af7ebcdd80db1984dc5cf5abdf')).bytes.toString()).toBe('a {}')
-    if (file >= 'after-003') expect((await listRemoved()).map(({ name }) => name)).toEqual(['Removed site'])
-  })
+  it.each(readdirSync(dumps).map((file) => [file]))(
+    'bring a database of an earlier time (%s) to now, with all that it held',
+    async (file) => {
+      await load(readFileSync(join(dumps, file), 'utf8'))
+      let backups = 0
+      await migrate(folder, () => Promise.resolve(void (backups += 1)))
+      expect(backups).toBe(1)
+      const { site, html } = await readPage('kept', 'page')
+      expect([site.name, site.effects[0]?.kind, html.includes('A card')]).toEqual(['Kept site', 'tilt', true])
+      expect((await listVersions('kept')).map(({ revision }) => revision)).toEqual([2, 1])
+      if (file >= 'after-002')
+        expect((await readAsset('9a4487ccbedf68e53bfd4feff149a0fb4e7c47af7ebcdd80db1984dc5cf5abdf')).bytes.toString()).toBe('a {}')
+      if (file >= 'after-003') expect((await listRemoved()).map(({ name }) => name)).toEqual(['Removed site'])
+    },
+  )
 })

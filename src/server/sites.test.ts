@@ -23,7 +23,12 @@ const problemOf = async (work: Promise<unknown>): Promise<Problem> => {
 
 beforeAll(async () => {
   await migrate(join(import.meta.dirname, 'migrations'))
-  site = { format: 'glass-moth/1', name: 'A site', pages: [{ id: 'p', name: 'A page', source: await keepSource(html) }], effects: [{ id: 'e', kind: 'tilt', name: 'Lean', select: '.card', noun: 'each card', settings: tiltDefaults }] }
+  site = {
+    format: 'glass-moth/1',
+    name: 'A site',
+    pages: [{ id: 'p', name: 'A page', source: await keepSource(html) }],
+    effects: [{ id: 'e', kind: 'tilt', name: 'Lean', select: '.card', noun: 'each card', settings: tiltDefaults }],
+  }
 })
 
 afterAll(() => pool().end())
@@ -39,7 +44,12 @@ describe('a site in the database', () => {
     await createSite('broken', 0, named('Whole'))
     await pool().query("UPDATE sites SET document = JSON_SET(document, '$.effects[0].kind', 'wobble'), revision = 2 WHERE id = 'broken'")
     const listed = await listSites()
-    expect(listed.find(({ id }) => id === 'broken')).toEqual({ id: 'broken', revision: 2, name: 'Whole', reason: 'At effects.0.kind: there is no kind of effect called "wobble".' })
+    expect(listed.find(({ id }) => id === 'broken')).toEqual({
+      id: 'broken',
+      revision: 2,
+      name: 'Whole',
+      reason: 'At effects.0.kind: there is no kind of effect called "wobble".',
+    })
     expect(listed.filter((each) => 'site' in each).length).toBeGreaterThan(0)
     expect(await problemOf(readSite('broken'))).toMatchObject({ status: 409, title: 'This site cannot be read' })
     await restoreReadable('broken')
@@ -47,7 +57,13 @@ describe('a site in the database', () => {
   })
 
   it('is told apart from one that does not exist', async () => {
-    const problems = await Promise.all([readSite('nobody'), saveEdits('nobody', { window: 'w', revision: 1, entries: [{ number: 1, words: '', gesture: '', patch: [] }] }), readPage('once', 'no-page')].map(problemOf))
+    const problems = await Promise.all(
+      [
+        readSite('nobody'),
+        saveEdits('nobody', { window: 'w', revision: 1, entries: [{ number: 1, words: '', gesture: '', patch: [] }] }),
+        readPage('once', 'no-page'),
+      ].map(problemOf),
+    )
     expect(problems.map(({ status }) => status)).toEqual([404, 404, 404])
   })
 
@@ -67,7 +83,11 @@ describe('a site in the database', () => {
     expect((await listSites()).find(({ id }) => id === 'read-once')).toMatchObject({ site: { name: 'By hand' } })
     await setRemoved('read-once', true)
     expect((await listSites()).map(({ id }) => id)).not.toContain('read-once')
-    for (const [sql, key] of [['SELECT id FROM sites WHERE removed_at IS NULL ORDER BY position, name, id', 'sites_in_order'], ["SELECT hash FROM assets WHERE kept_at < '2000-01-01'", 'assets_by_age'], ["SELECT hash FROM page_sources WHERE kept_at < '2000-01-01'", 'page_sources_by_age']] as const) {
+    for (const [sql, key] of [
+      ['SELECT id FROM sites WHERE removed_at IS NULL ORDER BY position, name, id', 'sites_in_order'],
+      ["SELECT hash FROM assets WHERE kept_at < '2000-01-01'", 'assets_by_age'],
+      ["SELECT hash FROM page_sources WHERE kept_at < '2000-01-01'", 'page_sources_by_age'],
+    ] as const) {
       const [[plan]] = await pool().query<RowDataPacket[]>(`EXPLAIN ${sql}`)
       expect(plan?.key, sql).toBe(key)
     }
@@ -80,10 +100,12 @@ describe('a site in the database', () => {
 
   it('is left as it was when something fails halfway', async () => {
     await createSite('halfway', 0, site)
-    await expect(inTransaction(async (db) => {
-      await db.query("UPDATE sites SET name = 'Half' WHERE id = 'halfway'")
-      throw new Error('halfway')
-    })).rejects.toThrow('halfway')
+    await expect(
+      inTransaction(async (db) => {
+        await db.query("UPDATE sites SET name = 'Half' WHERE id = 'halfway'")
+        throw new Error('halfway')
+      }),
+    ).rejects.toThrow('halfway')
     const [rows] = await pool().query<RowDataPacket[]>("SELECT name FROM sites WHERE id = 'halfway'")
     expect(rows[0]?.name).toBe('A site')
   })

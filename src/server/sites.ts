@@ -11,7 +11,8 @@ import { Problem } from './problem'
 
 const selectSums = 'SELECT id, revision, MD5(document) AS sum FROM sites WHERE removed_at IS NULL ORDER BY position, name, id'
 const selectDocuments = 'SELECT id, name, revision, document, MD5(document) AS sum FROM sites WHERE id IN (?)'
-const selectRemoved = 'SELECT id, name, UNIX_TIMESTAMP(removed_at) * 1000 AS removed_at FROM sites WHERE removed_at IS NOT NULL ORDER BY removed_at DESC'
+const selectRemoved =
+  'SELECT id, name, UNIX_TIMESTAMP(removed_at) * 1000 AS removed_at FROM sites WHERE removed_at IS NOT NULL ORDER BY removed_at DESC'
 const updateRemoved = 'UPDATE sites SET removed_at = IF(?, CURRENT_TIMESTAMP(3), NULL) WHERE id = ?'
 const selectLastPosition = 'SELECT MAX(position) AS position FROM sites'
 const selectSite = 'SELECT id, name, revision, document FROM sites WHERE id = ?'
@@ -39,8 +40,10 @@ export interface UnreadableSite {
   readonly reason: string
 }
 
-export const noSuchPage = () => new Problem(404, 'No such page', 'This page does not exist, or does not exist any more. Home lists those that do.')
-export const noSuchSite = () => new Problem(404, 'No such site', 'This site does not exist, or does not exist any more. Home lists those that do.')
+export const noSuchPage = () =>
+  new Problem(404, 'No such page', 'This page does not exist, or does not exist any more. Home lists those that do.')
+export const noSuchSite = () =>
+  new Problem(404, 'No such site', 'This site does not exist, or does not exist any more. Home lists those that do.')
 
 /** A document from the database, checked; or why it cannot be read. */
 export function readDocument(value: unknown): { readonly site: Site } | { readonly reason: string } {
@@ -97,7 +100,11 @@ export const siteOfRow = (row: RowDataPacket | undefined): StoredSite => {
   if (!row) throw noSuchSite()
   const stored = readRow(row)
   if ('site' in stored) return stored
-  throw new Problem(409, 'This site cannot be read', `The document of “${stored.name}” cannot be read. ${stored.reason} Nothing of it was changed or deleted; home can bring back its last readable version.`)
+  throw new Problem(
+    409,
+    'This site cannot be read',
+    `The document of “${stored.name}” cannot be read. ${stored.reason} Nothing of it was changed or deleted; home can bring back its last readable version.`,
+  )
 }
 
 /** One site. Throws a Problem: 404 when there is none with this id, 409 when it cannot be read. */

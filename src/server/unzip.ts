@@ -25,7 +25,14 @@ interface Entry {
 }
 
 const megabytes = (bytes: number) => Math.round(bytes / 1024 / 1024)
-const broken = (at?: string) => new Problem(422, 'The ZIP cannot be read', at === undefined ? 'The ZIP is broken or packed in a way that is not known here. Pack it again, or bring the folder.' : `The ZIP is broken at "${at.slice(0, 80).toWellFormed()}". Pack it again, or bring the folder.`)
+const broken = (at?: string) =>
+  new Problem(
+    422,
+    'The ZIP cannot be read',
+    at === undefined
+      ? 'The ZIP is broken or packed in a way that is not known here. Pack it again, or bring the folder.'
+      : `The ZIP is broken at "${at.slice(0, 80).toWellFormed()}". Pack it again, or bring the folder.`,
+  )
 
 /** Lengths and signatures of the parts of an archive. */
 const endSize = 22
@@ -47,28 +54,47 @@ export function unzip(archive: Uint8Array, limits: Limits): readonly Unpacked[] 
   if (entries.length === 0) throw new Problem(422, 'The ZIP cannot be read', 'The ZIP is broken or holds nothing.')
   let total = 0
   return entries.flatMap((entry) => {
-    if (!staysInside(entry.name)) throw new Problem(422, 'The ZIP is not safe', `The ZIP has a file named "${entry.name.slice(0, 80).toWellFormed()}", which would lie outside of it.`)
+    if (!staysInside(entry.name))
+      throw new Problem(
+        422,
+        'The ZIP is not safe',
+        `The ZIP has a file named "${entry.name.slice(0, 80).toWellFormed()}", which would lie outside of it.`,
+      )
     if (entry.name.endsWith('/') || isClutter(entry.name)) return []
     const unpacked = unpack(bytes, entry, limits)
     total += unpacked.length
-    if (total > limits.totalBytes) throw new Problem(413, 'The ZIP is too large', `The ZIP unpacks to more than ${megabytes(limits.totalBytes)} MB.`)
+    if (total > limits.totalBytes)
+      throw new Problem(413, 'The ZIP is too large', `The ZIP unpacks to more than ${megabytes(limits.totalBytes)} MB.`)
     return [{ path: entry.name.replaceAll('\\', '/'), bytes: unpacked }]
   })
 }
 
 /** The entries of the directory at an archive's end. */
 function readEntries(bytes: Buffer, limits: Limits): readonly Entry[] {
-  const end = bytes.subarray(Math.max(0, bytes.length - endSize - longestRemark)).lastIndexOf(Buffer.from([0x50, 0x4b, 5, 6])) + Math.max(0, bytes.length - endSize - longestRemark)
+  const end =
+    bytes.subarray(Math.max(0, bytes.length - endSize - longestRemark)).lastIndexOf(Buffer.from([0x50, 0x4b, 5, 6])) +
+    Math.max(0, bytes.length - endSize - longestRemark)
   if (end + endSize > bytes.length || end < 0 || bytes.readUInt32LE(end) !== endSignature) throw broken()
   const count = bytes.readUInt16LE(end + 10)
   if (count > limits.files) throw new Problem(413, 'Too many files', `The ZIP holds more than ${limits.files} files.`)
   const entries: Entry[] = []
-  for (let at = bytes.readUInt32LE(end + 16); entries.length < count; ) {
+  for (let at = bytes.readUInt32LE(end + 16); entries.length < count;) {
     if (at + entrySize > end || bytes.readUInt32LE(at) !== entrySignature) throw broken()
-    const [nameLength, extraLength, remarkLength] = [28, 30, 32].map((offset) => bytes.readUInt16LE(at + offset)) as [number, number, number]
+    const [nameLength, extraLength, remarkLength] = [28, 30, 32].map((offset) => bytes.readUInt16LE(at + offset)) as [
+      number,
+      number,
+      number,
+    ]
     const flags = bytes.readUInt16LE(at + 8)
     const name = bytes.subarray(at + entrySize, at + entrySize + nameLength)
-    entries.push({ name: name.toString((flags & 0x800) === 0 && !isUtf8(name) ? 'latin1' : 'utf8'), method: bytes.readUInt16LE(at + 10), isLocked: (flags & 1) !== 0, sum: bytes.readUInt32LE(at + 16), packedSize: bytes.readUInt32LE(at + 20), at: bytes.readUInt32LE(at + 42) })
+    entries.push({
+      name: name.toString((flags & 0x800) === 0 && !isUtf8(name) ? 'latin1' : 'utf8'),
+      method: bytes.readUInt16LE(at + 10),
+      isLocked: (flags & 1) !== 0,
+      sum: bytes.readUInt32LE(at + 16),
+      packedSize: bytes.readUInt32LE(at + 20),
+      at: bytes.readUInt32LE(at + 42),
+    })
     at += entrySize + nameLength + extraLength + remarkLength
   }
   return entries
@@ -97,7 +123,12 @@ function inflate(packed: Uint8Array, name: string, limits: Limits): Uint8Array {
   }
 }
 
-const tooLarge = (name: string, limits: Limits) => new Problem(413, 'A file is too large', `"${name.slice(0, 80).toWellFormed()}" in the ZIP has more than ${megabytes(limits.fileBytes)} MB.`)
+const tooLarge = (name: string, limits: Limits) =>
+  new Problem(
+    413,
+    'A file is too large',
+    `"${name.slice(0, 80).toWellFormed()}" in the ZIP has more than ${megabytes(limits.fileBytes)} MB.`,
+  )
 
 /** What systems put into archives beside the files. */
 const isClutter = (name: string) => /(^|\/)(__MACOSX|\.DS_Store|Thumbs\.db|\.git)(\/|$)/.test(name)

@@ -25,7 +25,10 @@ export async function readUpload(request: Request, totalBytes: number): Promise<
   let total = 0
   let refusal: Problem | undefined
   try {
-    const form = busboy({ headers: Object.fromEntries(request.headers), limits: { files: importLimits.files + 1, fields: 4, fieldSize: longestList } })
+    const form = busboy({
+      headers: Object.fromEntries(request.headers),
+      limits: { files: importLimits.files + 1, fields: 4, fieldSize: longestList },
+    })
     form.on('field', (name, value) => {
       if (name === 'paths') list = value
     })
@@ -34,7 +37,11 @@ export async function readUpload(request: Request, totalBytes: number): Promise<
       stream.on('data', (part: Buffer) => {
         total += part.length
         if (total > totalBytes) {
-          refusal ??= new Problem(413, 'Too much at once', `More than ${totalBytes / 1024 / 1024} MB were brought; that is the most that is taken at once.`)
+          refusal ??= new Problem(
+            413,
+            'Too much at once',
+            `More than ${totalBytes / 1024 / 1024} MB were brought; that is the most that is taken at once.`,
+          )
           form.destroy(refusal)
         } else parts.push(part)
       })

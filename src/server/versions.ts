@@ -6,12 +6,14 @@ import { inTransaction, withDatabase } from './database'
 import { Problem } from './problem'
 import { noSuchSite, readDocument, writeSite } from './sites'
 
-const selectVersions = 'SELECT revision, UNIX_TIMESTAMP(saved_at) * 1000 AS saved_at, done, name FROM site_revisions WHERE site_id = ? ORDER BY revision DESC'
+const selectVersions =
+  'SELECT revision, UNIX_TIMESTAMP(saved_at) * 1000 AS saved_at, done, name FROM site_revisions WHERE site_id = ? ORDER BY revision DESC'
 const selectVersion = 'SELECT document FROM site_revisions WHERE site_id = ? AND revision = ?'
 const updateName = 'UPDATE site_revisions SET name = ? WHERE site_id = ? AND revision = ?'
 const selectRevision = 'SELECT revision FROM sites WHERE id = ? FOR UPDATE'
 const selectDocuments = 'SELECT revision, document FROM site_revisions WHERE site_id = ? ORDER BY revision DESC'
-const insertVersion = "INSERT INTO site_revisions (site_id, revision, document, done) VALUES (?, ?, ?, 'Restoring the last readable version')"
+const insertVersion =
+  "INSERT INTO site_revisions (site_id, revision, document, done) VALUES (?, ?, ?, 'Restoring the last readable version')"
 
 export interface ListedVersion {
   readonly revision: number
@@ -27,7 +29,12 @@ const noSuchVersion = () => new Problem(404, 'No such version', 'This version is
 /** The versions of a site that are kept, newest first. */
 export async function listVersions(id: string): Promise<readonly ListedVersion[]> {
   const [rows] = await withDatabase((db) => db.query<RowDataPacket[]>(selectVersions, [id]))
-  return rows.map(({ revision, saved_at: at, done, name }) => ({ revision: Number(revision), savedAt: new Date(Number(at)).toISOString(), done: String(done), name: name === null ? null : String(name) }))
+  return rows.map(({ revision, saved_at: at, done, name }) => ({
+    revision: Number(revision),
+    savedAt: new Date(Number(at)).toISOString(),
+    done: String(done),
+    name: name === null ? null : String(name),
+  }))
 }
 
 /** One version. Throws a Problem: 404 when it is not kept any more, 409 when it cannot be read. */

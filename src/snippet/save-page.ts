@@ -7,8 +7,12 @@ export async function savedPage(page: Document): Promise<string> {
   const originals = [page.documentElement, ...page.documentElement.querySelectorAll('*')]
   const copies = [copy, ...copy.querySelectorAll('*')]
   await Promise.all(originals.map((element, i) => settle(element, copies[i] ?? copy)))
-  for (const element of copy.querySelectorAll('script, noscript, link[rel~="stylesheet"], link[rel~="preload"], link[rel~="modulepreload"], link[rel~="prefetch"], base')) element.remove()
-  for (const element of [copy, ...copy.querySelectorAll('*')]) for (const { name } of [...element.attributes]) if (/^on/i.test(name)) element.removeAttribute(name)
+  for (const element of copy.querySelectorAll(
+    'script, noscript, link[rel~="stylesheet"], link[rel~="preload"], link[rel~="modulepreload"], link[rel~="prefetch"], base',
+  ))
+    element.remove()
+  for (const element of [copy, ...copy.querySelectorAll('*')])
+    for (const { name } of [...element.attributes]) if (/^on/i.test(name)) element.removeAttribute(name)
   const head = copy.querySelector('head') ?? copy
   for (const text of await sheetTexts(page)) {
     const style = page.createElement('style')
@@ -53,26 +57,36 @@ async function settle(element: Element, copy: Element): Promise<void> {
 /** The rules of all sheets as they are now, those that a script put there included. */
 async function sheetTexts(page: Document): Promise<readonly string[]> {
   const sheets = [...page.styleSheets, ...page.adoptedStyleSheets]
-  return Promise.all(sheets.map(async (sheet) => {
-    const base = sheet.href ?? page.baseURI
-    const media = sheet.media.mediaText
-    let text: string
-    try {
-      text = [...sheet.cssRules].map((rule) => rule.cssText).join('\n')
-    } catch {
-      // A sheet from elsewhere tells its rules to nobody, but may be fetched.
-      text = sheet.href ? await fetch(sheet.href).then((response) => response.text()).catch(() => `@import url("${sheet.href ?? ''}");`) : ''
-    }
-    const inside = await withPictures(text, base)
-    return media && media !== 'all' ? `@media ${media} {\n${inside}\n}` : inside
-  }))
+  return Promise.all(
+    sheets.map(async (sheet) => {
+      const base = sheet.href ?? page.baseURI
+      const media = sheet.media.mediaText
+      let text: string
+      try {
+        text = [...sheet.cssRules].map((rule) => rule.cssText).join('\n')
+      } catch {
+        // A sheet from elsewhere tells its rules to nobody, but may be fetched.
+        text = sheet.href
+          ? await fetch(sheet.href)
+              .then((response) => response.text())
+              .catch(() => `@import url("${sheet.href ?? ''}");`)
+          : ''
+      }
+      const inside = await withPictures(text, base)
+      return media && media !== 'all' ? `@media ${media} {\n${inside}\n}` : inside
+    }),
+  )
 }
 
 /** CSS with the files that it names inside. */
 async function withPictures(css: string, base: string): Promise<string> {
-  const addresses = [...new Set([...css.matchAll(/url\(\s*(["']?)([^"')]+)\1\s*\)/g)].map(([, , address = '']) => address))].filter((address) => !/^(data:|#)/.test(address))
+  const addresses = [...new Set([...css.matchAll(/url\(\s*(["']?)([^"')]+)\1\s*\)/g)].map(([, , address = '']) => address))].filter(
+    (address) => !/^(data:|#)/.test(address),
+  )
   const inside = new Map(await Promise.all(addresses.map(async (address) => [address, await asData(new URL(address, base).href)] as const)))
-  return css.replace(/url\(\s*(["']?)([^"')]+)\1\s*\)/g, (whole, _, address: string) => (inside.get(address) ? `url("${inside.get(address) ?? ''}")` : whole))
+  return css.replace(/url\(\s*(["']?)([^"')]+)\1\s*\)/g, (whole, _, address: string) =>
+    inside.get(address) ? `url("${inside.get(address) ?? ''}")` : whole,
+  )
 }
 
 /** A file as a `data:` address; undefined where the browser may not read it. */
@@ -97,7 +111,12 @@ async function asData(address: string): Promise<string | undefined> {
 async function save(): Promise<void> {
   const link = document.createElement('a')
   link.href = URL.createObjectURL(new Blob([await savedPage(document)], { type: 'text/html' }))
-  link.download = `${document.title.replace(/[^\w -]+/g, '').trim().slice(0, 60) || 'page'}.html`
+  link.download = `${
+    document.title
+      .replace(/[^\w -]+/g, '')
+      .trim()
+      .slice(0, 60) || 'page'
+  }.html`
   link.click()
   URL.revokeObjectURL(link.href)
 }

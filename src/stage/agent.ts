@@ -71,7 +71,13 @@ function start(page: Document) {
     },
   })
 
-  const host = makeHost(page, nonce, hand, countCosts(page, (cost) => say({ type: 'cost', cost })), hover.follow)
+  const host = makeHost(
+    page,
+    nonce,
+    hand,
+    countCosts(page, (cost) => say({ type: 'cost', cost })),
+    hover.follow,
+  )
   const edges = chooseEdges(page, numbers, overlay, (edge) => say({ type: 'edge', edge }))
   const pose = makePose(page, hand, (x, y, place, last) => say({ type: 'posed', x, y, place, last }))
 
@@ -122,7 +128,9 @@ function start(page: Document) {
 
   /** Walks a built-in run over the first match in sight, to what belongs to it if that is named. */
   const testRun = (run: RunName, select: string, note?: string) => {
-    const inSight = (findAll(page, select) ?? []).map((element) => stillBoxOf(element)).find(({ y, height }) => y + height > 0 && y < innerHeight)
+    const inSight = (findAll(page, select) ?? [])
+      .map((element) => stillBoxOf(element))
+      .find(({ y, height }) => y + height > 0 && y < innerHeight)
     const beside = note === undefined ? undefined : findAll(page, note)?.[0]
     if (inSight) hand.run(makeRun(run, inSight, { width: innerWidth, height: innerHeight }, beside && stillBoxOf(beside)))
   }
@@ -133,7 +141,13 @@ function start(page: Document) {
 
   // The page's own sheets stay as they came, so they are read once, when first asked about.
   let readOnce: ((asked: Asked) => PageFacts) | undefined
-  const factsFor = (asked: Asked) => (readOnce ??= readFacts(readPage(page, (sheet) => host.sheets().includes(sheet), { lacksSheets: held.includes('sheet'), hasScripts: held.includes('script') || held.includes('handler') })))(asked)
+  const factsFor = (asked: Asked) =>
+    (readOnce ??= readFacts(
+      readPage(page, (sheet) => host.sheets().includes(sheet), {
+        lacksSheets: held.includes('sheet'),
+        hasScripts: held.includes('script') || held.includes('handler'),
+      }),
+    ))(asked)
   const look = (select: string) => say({ type: 'looks', select, grounds: (findAll(page, select) ?? []).map(groundOf) })
   const answer = (message: ToStage) => {
     switch (message.type) {
@@ -186,9 +200,21 @@ function start(page: Document) {
       case 'pose':
         return pose(message.select)
       case 'flat':
-        return say({ type: 'flat', by: findAll(page, message.select)?.map(flattenedBy).find((by) => by !== null) ?? null })
+        return say({
+          type: 'flat',
+          by:
+            findAll(page, message.select)
+              ?.map(flattenedBy)
+              .find((by) => by !== null) ?? null,
+        })
       case 'boxes':
-        return say({ type: 'boxes', window: { width: innerWidth, height: innerHeight }, elements: Object.fromEntries(message.selects.map((select) => [select, (findAll(page, select) ?? []).slice(0, 400).map((element) => stillBoxOf(element))])) })
+        return say({
+          type: 'boxes',
+          window: { width: innerWidth, height: innerHeight },
+          elements: Object.fromEntries(
+            message.selects.map((select) => [select, (findAll(page, select) ?? []).slice(0, 400).map((element) => stillBoxOf(element))]),
+          ),
+        })
       case 'edges':
         return edges(message.on)
       case 'gap':
@@ -196,7 +222,9 @@ function start(page: Document) {
         return gap.watch(message.edges, message.measures ? message.select : undefined)
       case 'lift': {
         const element = numbers.at(message.number)
-        return element && say({ type: 'lifted', number: message.number, css: liftCss(page, element, (sheet) => host.sheets().includes(sheet)) })
+        return (
+          element && say({ type: 'lifted', number: message.number, css: liftCss(page, element, (sheet) => host.sheets().includes(sheet)) })
+        )
       }
       case 'leave':
         return message.to === 'away' ? hand.leave() : hand.leaveForControls()

@@ -12,14 +12,23 @@ const px = (text: string) => parseFloat(text) || 0
  */
 export function stillBoxOf(element: Element, of: 'border' | 'padding' = 'border'): Box {
   const style = getComputedStyle(element)
-  const [upper, right, lower, before] = [style.borderTopWidth, style.borderRightWidth, style.borderBottomWidth, style.borderLeftWidth].map(px) as [number, number, number, number]
+  const [upper, right, lower, before] = [style.borderTopWidth, style.borderRightWidth, style.borderBottomWidth, style.borderLeftWidth].map(
+    px,
+  ) as [number, number, number, number]
   const isBorderBox = style.boxSizing === 'border-box'
   const width = parseFloat(style.width) + (isBorderBox ? 0 : before + right + px(style.paddingLeft) + px(style.paddingRight))
   const height = parseFloat(style.height) + (isBorderBox ? 0 : upper + lower + px(style.paddingTop) + px(style.paddingBottom))
   const hull = element.getBoundingClientRect()
   const own = turnAround(element)
   const [originX = '0', originY = '0'] = style.transformOrigin.split(' ')
-  const plane: Plane = { width, height, matrix: new DOMMatrix(style.transform), originX: parseFloat(originX), originY: parseFloat(originY), own: { a: own.a, b: own.b, c: own.c, d: own.d, e: 0, f: 0 } }
+  const plane: Plane = {
+    width,
+    height,
+    matrix: new DOMMatrix(style.transform),
+    originX: parseFloat(originX),
+    originY: parseFloat(originY),
+    own: { a: own.a, b: own.b, c: own.c, d: own.d, e: 0, f: 0 },
+  }
   locate(plane, hull)
   const { a, b, c, d, e, f } = plane.own
   const middle = { x: (a * width + c * height) / 2 + e, y: (b * width + d * height) / 2 + f }
@@ -28,7 +37,12 @@ export function stillBoxOf(element: Element, of: 'border' | 'padding' = 'border'
   const [across, down] = [Math.hypot(a, b), Math.hypot(c, d)]
   const border = { x: middle.x - (width * across) / 2, y: middle.y - (height * down) / 2, width: width * across, height: height * down }
   if (of === 'border') return border
-  return { x: border.x + before * across, y: border.y + upper * down, width: border.width - (before + right) * across, height: border.height - (upper + lower) * down }
+  return {
+    x: border.x + before * across,
+    y: border.y + upper * down,
+    width: border.width - (before + right) * across,
+    height: border.height - (upper + lower) * down,
+  }
 }
 
 /** How the page turns and scales an element and what it lies in; what stands in the element's own `transform` apart, since that is of our effects. */

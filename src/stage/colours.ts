@@ -20,5 +20,8 @@ export function coloursOf(page: Document): string[] {
     if ([...element.childNodes].some((node) => node.nodeType === Node.TEXT_NODE && node.textContent?.trim())) note(style.color, size / 3)
     if (style.borderTopStyle !== 'none' && style.borderTopWidth !== '0px') note(style.borderTopColor, size / 10)
   }
-  return [...weights].sort(([, a], [, b]) => b - a).slice(0, most).map(([css]) => css)
+  return [...weights]
+    .sort(([, a], [, b]) => b - a)
+    .slice(0, most)
+    .map(([css]) => css)
 }

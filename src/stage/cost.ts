@@ -34,7 +34,8 @@ export function shareOfWindow(elements: Iterable<Element>, width: number, height
       bottom = Math.min(bottom, box.bottom)
     }
     if (right <= left || bottom <= top) continue
-    for (let y = Math.floor(cellOf(top, height)); y < cellOf(bottom, height); y++) for (let x = Math.floor(cellOf(left, width)); x < cellOf(right, width); x++) hit.add(y * cells + x)
+    for (let y = Math.floor(cellOf(top, height)); y < cellOf(bottom, height); y++)
+      for (let x = Math.floor(cellOf(left, width)); x < cellOf(right, width); x++) hit.add(y * cells + x)
   }
   return hit.size / cells ** 2
 }
@@ -43,11 +44,11 @@ export function shareOfWindow(elements: Iterable<Element>, width: number, height
 export function countCosts(page: Document, report: (cost: Cost) => void): Counted {
   let boxes = 0
   let isCounting = false
-  const { getBoundingClientRect } = Element.prototype
+  const measure = Object.getOwnPropertyDescriptor(Element.prototype, 'getBoundingClientRect')?.value as Element['getBoundingClientRect']
   // The page's own scripts do not run here, so nobody else minds.
   Element.prototype.getBoundingClientRect = function () {
     if (isCounting) boxes++
-    return getBoundingClientRect.call(this)
+    return measure.call(this)
   }
   const written = new MutationObserver(() => undefined)
   written.observe(page, { subtree: true, attributes: true, attributeFilter: ['style'] })
@@ -56,7 +57,15 @@ export function countCosts(page: Document, report: (cost: Cost) => void): Counte
   const tell = () => {
     timer = undefined
     const { elements } = most
-    report({ boxes: most.boxes, elements: elements.size, share: shareOfWindow([...elements].filter((element) => element.isConnected), innerWidth, innerHeight) })
+    report({
+      boxes: most.boxes,
+      elements: elements.size,
+      share: shareOfWindow(
+        [...elements].filter((element) => element.isConnected),
+        innerWidth,
+        innerHeight,
+      ),
+    })
     most = { boxes: 0, elements: new Set() }
   }
   return (callback) => (now) => {

@@ -15,18 +15,24 @@ export function chooseEdges(page: Document, numbers: Numbers, overlay: Overlay, 
     }
     return null
   }
-  page.addEventListener('pointermove', ({ clientX, clientY }) => isChoosing && overlay.showEdges(chosen, edgeAt(clientX, clientY)), { passive: true })
-  page.addEventListener('click', (event) => {
-    if (!isChoosing) return
-    event.preventDefault()
-    event.stopPropagation()
-    const edge = edgeAt(event.clientX, event.clientY)
-    if (!edge) return
-    chosen = [...chosen, edge].slice(-2)
-    onEdge(edge)
-    if (chosen.length === 2) isChoosing = false
-    overlay.showEdges(chosen, null)
-  }, { capture: true })
+  page.addEventListener('pointermove', ({ clientX, clientY }) => isChoosing && overlay.showEdges(chosen, edgeAt(clientX, clientY)), {
+    passive: true,
+  })
+  page.addEventListener(
+    'click',
+    (event) => {
+      if (!isChoosing) return
+      event.preventDefault()
+      event.stopPropagation()
+      const edge = edgeAt(event.clientX, event.clientY)
+      if (!edge) return
+      chosen = [...chosen, edge].slice(-2)
+      onEdge(edge)
+      if (chosen.length === 2) isChoosing = false
+      overlay.showEdges(chosen, null)
+    },
+    { capture: true },
+  )
   return (isOn) => {
     if (isOn) chosen = []
     isChoosing = isOn

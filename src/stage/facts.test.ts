@@ -9,7 +9,9 @@ import { readTree } from '../core/page/tree'
 import { readPage } from './facts'
 
 const tilt = findKind('tilt')
-const sources = tilt ? ['.card', '.note'].map((select) => ({ rig: tilt.expand(tilt.defaults, select, {}), names: { title: select, name: select.slice(1) } })) : []
+const sources = tilt
+  ? ['.card', '.note'].map((select) => ({ rig: tilt.expand(tilt.defaults, select, {}), names: { title: select, name: select.slice(1) } }))
+  : []
 const body = '<main class="wrap"><article class="card" style="color: red">A</article><p class="note">B</p></main>'
 
 function factsInFrame(css: string, hasScripts = false, lacksSheets = false) {
@@ -38,7 +40,10 @@ describe('the facts in the frame', () => {
   ])('of %j are those of the server', (css) => {
     for (const hasScripts of [false, true]) {
       const inFrame = factsInFrame(css, hasScripts)
-      const ofServer = factsOf({ tree: readTree(`<!doctype html><style>${css}</style><body>${body}</body>`), lacksSheets: false, hasScripts }, sources)
+      const ofServer = factsOf(
+        { tree: readTree(`<!doctype html><style>${css}</style><body>${body}</body>`), lacksSheets: false, hasScripts },
+        sources,
+      )
       for (const name of factNames) expect(`${name} ${inFrame[name]}`).toBe(`${name} ${ofServer[name]}`)
     }
   })
@@ -46,7 +51,13 @@ describe('the facts in the frame', () => {
   it('tell what lies in what, and take the worst where a sheet was held back', () => {
     expect(factsInFrame('').liesIn).toContainEqual(['.card', '.card'])
     expect(factsInFrame('').liesIn).not.toContainEqual(['.note', '.card'])
-    expect(factsInFrame('', false, true)).toMatchObject({ hasBorders: true, hasTurns: true, hasOwnStyles: true, hasTransitions: true, hasOwnCode: false })
+    expect(factsInFrame('', false, true)).toMatchObject({
+      hasBorders: true,
+      hasTurns: true,
+      hasOwnStyles: true,
+      hasTransitions: true,
+      hasOwnCode: false,
+    })
   })
 
   it('are read once: what is asked afterwards asks the page for no rule again', () => {
@@ -54,10 +65,13 @@ describe('the facts in the frame', () => {
     document.body.innerHTML = body
     const found: string[] = []
     const page = readPage(document, () => false, { hasScripts: false, lacksSheets: false })
-    const factsFor = readFacts({ ...page, find: (select) => {
-      found.push(select)
-      return page.find(select)
-    } })
+    const factsFor = readFacts({
+      ...page,
+      find: (select) => {
+        found.push(select)
+        return page.find(select)
+      },
+    })
     const ofRules = found.length
     expect(ofRules).toBeGreaterThan(0)
     expect(factsFor({ read: ['.card'], written: [] })).toMatchObject({ hasBorders: true })
@@ -69,6 +83,8 @@ describe('the facts in the frame', () => {
     document.head.innerHTML = '<style>.card { transform: rotate(3deg) }</style>'
     document.body.innerHTML = body.replace('color: red', '--card-tilt-x: 0.4')
     const [own] = document.styleSheets
-    expect(readFacts(readPage(document, (sheet) => sheet === own, { hasScripts: false, lacksSheets: false }))(askedBy(sources))).toMatchObject({ hasTurns: false, hasOwnStyles: false })
+    expect(
+      readFacts(readPage(document, (sheet) => sheet === own, { hasScripts: false, lacksSheets: false }))(askedBy(sources)),
+    ).toMatchObject({ hasTurns: false, hasOwnStyles: false })
   })
 })

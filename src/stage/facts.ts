@@ -28,7 +28,8 @@ export function readPage(page: Document, isOurs: (sheet: CSSStyleSheet) => boole
     classes: () => new Set(all.flatMap((element) => [...element.classList])),
     parentOf: ({ parentElement }) => parentElement,
     nameOf: ({ localName }) => localName,
-    rules, animated,
+    rules,
+    animated,
     inline: all.flatMap((element) => (element.hasAttribute('style') ? [{ element, declarations: declarationsOf(element.style) }] : [])),
     ...held,
   }
@@ -36,5 +37,7 @@ export function readPage(page: Document, isOurs: (sheet: CSSStyleSheet) => boole
 
 function declarationsOf(style: CSSStyleDeclaration): Declarations {
   // Our own effects write custom properties, and transitions behind those of the page.
-  return Array.from(style).filter((property) => !property.startsWith('--')).map((property) => [property, style.getPropertyValue(property)] as const)
+  return Array.from(style)
+    .filter((property) => !property.startsWith('--'))
+    .map((property) => [property, style.getPropertyValue(property)] as const)
 }

@@ -63,7 +63,12 @@ export interface GapWatch {
 }
 
 /** Measures the gap that is looked at, once the page plays and whenever what it plays has changed. */
-export function watchGap(page: Document, { measure, plays }: Pick<Host, 'measure' | 'plays'>, numbers: Numbers, tell: (measured: Measured) => void): GapWatch {
+export function watchGap(
+  page: Document,
+  { measure, plays }: Pick<Host, 'measure' | 'plays'>,
+  numbers: Numbers,
+  tell: (measured: Measured) => void,
+): GapWatch {
   let watched: { readonly edges: readonly [Edge, Edge]; readonly select: string } | undefined
   let waiting: ReturnType<typeof setTimeout> | undefined
   const look = () => {
@@ -94,7 +99,13 @@ interface Measured {
  * The gap between two edges for a pointer at even places along the middle of the area, across and then down, each time
  * once all has settled. `run` runs the script, by a clock that is kept here.
  */
-function measureGap(page: Document, run: (requestFrame: Surroundings['requestFrame']) => RunningScript, numbers: Numbers, edges: readonly [Edge, Edge], select: string): Measured | undefined {
+function measureGap(
+  page: Document,
+  run: (requestFrame: Surroundings['requestFrame']) => RunningScript,
+  numbers: Numbers,
+  edges: readonly [Edge, Edge],
+  select: string,
+): Measured | undefined {
   const [one, other] = edges.map(({ number }) => numbers.at(number))
   const area = findAll(page, select)?.find((each) => each.contains(one ?? null) || one?.contains(each)) ?? findAll(page, select)?.[0]
   if (!one || !other || !area) return undefined

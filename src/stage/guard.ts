@@ -4,7 +4,9 @@
 export function guardPage(page: Document, onLink: (href: string) => void): void {
   const stop = (event: Event) => event.preventDefault()
   const followed = (event: Event) => {
-    const link = event.composedPath().find((node): node is Element => node instanceof Element && (node.localName === 'a' || node.localName === 'area'))
+    const link = event
+      .composedPath()
+      .find((node): node is Element => node instanceof Element && (node.localName === 'a' || node.localName === 'area'))
     if (!link) return
     event.preventDefault()
     onLink(link.getAttribute('href') ?? link.getAttribute('xlink:href') ?? '')

@@ -104,7 +104,11 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, o
     if (sample.buttons !== 0) told.buttons = sample.buttons
     if (met && area !== null) {
       const box = stillBoxOf(met, 'padding')
-      Object.assign(told, { place: placeIn(box, sample.x, sample.y), index: findAll(page, area)?.findIndex((each) => each === met), size: { width: box.width, height: box.height } })
+      Object.assign(told, {
+        place: placeIn(box, sample.x, sample.y),
+        index: findAll(page, area)?.findIndex((each) => each === met),
+        size: { width: box.width, height: box.height },
+      })
     }
     onSample(told)
   }
@@ -193,7 +197,12 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, o
     if (look === null) return leaveForControls()
     if (look === 'off' || !point) return leave()
     stand(point.x, point.y, 'ghost')
-    if (look === 'pressed') tell({ t: performance.now(), x: point.x, y: point.y, buttons: 1, pointerType: 'mouse', phase: 'down' }, 'ghost', hitAt(point.x, point.y))
+    if (look === 'pressed')
+      tell(
+        { t: performance.now(), x: point.x, y: point.y, buttons: 1, pointerType: 'mouse', phase: 'down' },
+        'ghost',
+        hitAt(point.x, point.y),
+      )
   }
   const stepRun = () => {
     if (!running) return

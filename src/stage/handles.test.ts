@@ -10,7 +10,10 @@ const valued = { id: 'a', least: -1000, greatest: 1000, unit: 'px' }
 
 describe('a handle on the page', () => {
   const handles: readonly ShownHandle[] = [
-    ...(['top', 'right', 'bottom', 'left'] as const).flatMap((side): ShownHandle[] => [{ on: 'inset', side, ...valued, value: 30 }, { on: 'inset', side, ...valued, unit: '%', value: 20 }]),
+    ...(['top', 'right', 'bottom', 'left'] as const).flatMap((side): ShownHandle[] => [
+      { on: 'inset', side, ...valued, value: 30 },
+      { on: 'inset', side, ...valued, unit: '%', value: 20 },
+    ]),
     { on: 'radius', ...valued, value: 90 },
     { on: 'softness', inner: 40, ...valued, value: 25 },
     { on: 'direction', ...valued, unit: 'deg', value: 60 },
@@ -25,11 +28,18 @@ describe('a handle on the page', () => {
   })
 
   it('stays in range wherever it is dragged', () => {
-    fc.assert(fc.property(fc.constantFrom(...handles), fc.integer({ min: -5000, max: 5000 }), fc.integer({ min: -5000, max: 5000 }), (handle, x, y) => {
-      const value = valueAt({ ...handle, least: 2, greatest: 50 }, ground, { x, y })
-      expect(value).toBeGreaterThanOrEqual(2)
-      expect(value).toBeLessThanOrEqual(50)
-    }))
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...handles),
+        fc.integer({ min: -5000, max: 5000 }),
+        fc.integer({ min: -5000, max: 5000 }),
+        (handle, x, y) => {
+          const value = valueAt({ ...handle, least: 2, greatest: 50 }, ground, { x, y })
+          expect(value).toBeGreaterThanOrEqual(2)
+          expect(value).toBeLessThanOrEqual(50)
+        },
+      ),
+    )
   })
 
   it('catches a point by the middle, and a direction by eighths of a turn', () => {
@@ -51,7 +61,9 @@ describe('the gap between two edges', () => {
 
 describe('rules for states under the ghost', () => {
   it('follow a mark that weighs the same, and nothing else changes', () => {
-    expect(markedSelector('.card:hover > a:active, li:not(:hover)')).toBe('.card[data-glass-moth-hover] > a[data-glass-moth-active], li:not([data-glass-moth-hover])')
+    expect(markedSelector('.card:hover > a:active, li:not(:hover)')).toBe(
+      '.card[data-glass-moth-hover] > a[data-glass-moth-active], li:not([data-glass-moth-hover])',
+    )
     expect(markedSelector('.hover:focus-visible, a:hover-like')).toBe('.hover:focus-visible, a:hover-like')
   })
 })

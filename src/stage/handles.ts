@@ -52,15 +52,21 @@ export function gripOf(handle: ShownHandle, handles: readonly ShownHandle[], { b
     }
     case 'direction': {
       const reach = Math.min(box.width, box.height) * 0.4
-      return { x: box.x + box.width / 2 + reach * Math.sin((value * Math.PI) / 180), y: box.y + box.height / 2 - reach * Math.cos((value * Math.PI) / 180) }
+      return {
+        x: box.x + box.width / 2 + reach * Math.sin((value * Math.PI) / 180),
+        y: box.y + box.height / 2 - reach * Math.cos((value * Math.PI) / 180),
+      }
     }
     case 'zones':
-      return handle.along === 'columns' ? { x: box.x + box.width / value, y: box.y + box.height - 12 } : { x: box.x + 12, y: box.y + box.height / value }
+      return handle.along === 'columns'
+        ? { x: box.x + box.width / value, y: box.y + box.height - 12 }
+        : { x: box.x + 12, y: box.y + box.height / value }
   }
 }
 
 /** The radius of the ring of a handle, px. */
-const ringOf = (handle: ShownHandle) => (handle.on === 'softness' ? handle.inner + handle.value : handle.on === 'diameter' ? handle.value / 2 : handle.value)
+const ringOf = (handle: ShownHandle) =>
+  handle.on === 'softness' ? handle.inner + handle.value : handle.on === 'diameter' ? handle.value / 2 : handle.value
 
 type Inset = Extract<ShownHandle, { on: 'inset' }>
 
@@ -106,7 +112,13 @@ export function valueAt(handle: ShownHandle, { box, middle }: Ground, { x, y }: 
 const unitWords = (value: number, unit: string) => `${value}${unit === 'deg' ? '°' : unit ? `\u202f${unit}` : ''}`
 
 /** Draws handles into `layer`. `onDrag` hears each new number; while one is dragged `draw` is not to be called. */
-export function drawHandles(layer: Element, handles: readonly ShownHandle[], ground: Ground, onDrag: (id: string, value: number, last: boolean) => void, setDragging: (isOn: boolean) => void): void {
+export function drawHandles(
+  layer: Element,
+  handles: readonly ShownHandle[],
+  ground: Ground,
+  onDrag: (id: string, value: number, last: boolean) => void,
+  setDragging: (isOn: boolean) => void,
+): void {
   const page = layer.ownerDocument
   const add = (className: string, style: Readonly<Record<string, string>>) => {
     const element = layer.appendChild(page.createElement('div'))
@@ -123,31 +135,67 @@ export function drawHandles(layer: Element, handles: readonly ShownHandle[], gro
       const grip = gripOf(handle, shown, ground)
       switch (handle.on) {
         case 'inset': {
-          drawn.push(add('line', isUpright(handle) ? { left: px(grip.x), top: px(box.y), height: px(box.height), borderLeftWidth: '1.5px' } : { left: px(box.x), top: px(grip.y), width: px(box.width), borderTopWidth: '1.5px' }))
+          drawn.push(
+            add(
+              'line',
+              isUpright(handle)
+                ? { left: px(grip.x), top: px(box.y), height: px(box.height), borderLeftWidth: '1.5px' }
+                : { left: px(box.x), top: px(grip.y), width: px(box.width), borderTopWidth: '1.5px' },
+            ),
+          )
           break
         }
         case 'radius':
         case 'diameter':
         case 'softness': {
           const radius = ringOf(handle)
-          drawn.push(add(handle.on === 'softness' ? 'ring soft' : 'ring', { left: px(middle.x), top: px(middle.y), width: px(2 * radius), height: px(2 * radius) }))
+          drawn.push(
+            add(handle.on === 'softness' ? 'ring soft' : 'ring', {
+              left: px(middle.x),
+              top: px(middle.y),
+              width: px(2 * radius),
+              height: px(2 * radius),
+            }),
+          )
           break
         }
         case 'reach':
-          drawn.push(add('line', { left: px(box.x - handle.value), top: px(box.y - handle.value), width: px(box.width + 2 * handle.value), height: px(box.height + 2 * handle.value), borderWidth: '1.5px' }))
+          drawn.push(
+            add('line', {
+              left: px(box.x - handle.value),
+              top: px(box.y - handle.value),
+              width: px(box.width + 2 * handle.value),
+              height: px(box.height + 2 * handle.value),
+              borderWidth: '1.5px',
+            }),
+          )
           break
         case 'point':
           drawn.push(add('cross', { left: px(grip.x), top: px(grip.y) }))
           break
         case 'direction': {
           const from = { x: box.x + box.width / 2, y: box.y + box.height / 2 }
-          drawn.push(add('arrow', { left: px(from.x), top: px(from.y - 1), width: px(Math.hypot(grip.x - from.x, grip.y - from.y)), transform: `rotate(${handle.value - 90}deg)` }))
+          drawn.push(
+            add('arrow', {
+              left: px(from.x),
+              top: px(from.y - 1),
+              width: px(Math.hypot(grip.x - from.x, grip.y - from.y)),
+              transform: `rotate(${handle.value - 90}deg)`,
+            }),
+          )
           break
         }
         case 'zones':
           for (let i = 1; i < handle.value; i++) {
             const share = i / handle.value
-            drawn.push(add('line', handle.along === 'columns' ? { left: px(box.x + share * box.width), top: px(box.y), height: px(box.height), borderLeftWidth: '1.5px' } : { left: px(box.x), top: px(box.y + share * box.height), width: px(box.width), borderTopWidth: '1.5px' }))
+            drawn.push(
+              add(
+                'line',
+                handle.along === 'columns'
+                  ? { left: px(box.x + share * box.width), top: px(box.y), height: px(box.height), borderLeftWidth: '1.5px' }
+                  : { left: px(box.x), top: px(box.y + share * box.height), width: px(box.width), borderTopWidth: '1.5px' },
+              ),
+            )
           }
       }
     }
@@ -165,7 +213,13 @@ export function drawHandles(layer: Element, handles: readonly ShownHandle[], gro
       const { x, y } = gripOf(now, shown, ground)
       Object.assign(grip.style, { left: px(x), top: px(y) })
       Object.assign(told.style, { left: px(x), top: px(y) })
-      told.textContent = handle.on === 'point' ? shown.filter(({ on }) => on === 'point').map((each) => unitWords(each.value, each.unit)).join(', ') : unitWords(now.value, now.unit)
+      told.textContent =
+        handle.on === 'point'
+          ? shown
+              .filter(({ on }) => on === 'point')
+              .map((each) => unitWords(each.value, each.unit))
+              .join(', ')
+          : unitWords(now.value, now.unit)
     }
     put()
     grip.dataset.handle = handle.id
@@ -179,7 +233,13 @@ export function drawHandles(layer: Element, handles: readonly ShownHandle[], gro
         const at = { x: event.clientX, y: event.clientY }
         for (const each of moved) {
           const value = valueAt(each, ground, at)
-          shown = shown.map((other) => (other.id === each.id ? { ...other, value } : other.on === 'softness' && each.on === 'radius' ? { ...other, inner: value } : other))
+          shown = shown.map((other) =>
+            other.id === each.id
+              ? { ...other, value }
+              : other.on === 'softness' && each.on === 'radius'
+                ? { ...other, inner: value }
+                : other,
+          )
           onDrag(each.id, value, event.type === 'pointerup')
         }
         shape(shown)
@@ -187,10 +247,14 @@ export function drawHandles(layer: Element, handles: readonly ShownHandle[], gro
       }
       grip.addEventListener('pointermove', dragged)
       grip.addEventListener('pointerup', dragged, { once: true })
-      grip.addEventListener('lostpointercapture', () => {
-        grip.removeEventListener('pointermove', dragged)
-        setDragging(false)
-      }, { once: true })
+      grip.addEventListener(
+        'lostpointercapture',
+        () => {
+          grip.removeEventListener('pointermove', dragged)
+          setDragging(false)
+        },
+        { once: true },
+      )
     })
   }
 }

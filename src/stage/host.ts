@@ -22,7 +22,8 @@ export function makeHost(page: Document, nonce: string, hand: Hand, counted: Cou
   const style = page.createElement('style')
   let playing: Played | undefined
   let running: RunningScript | undefined
-  const run = (requestFrame: Surroundings['requestFrame']) => runScript(playing?.text ?? '', { root: page, nonce, elementFromPoint: hand.hitAt, requestFrame })
+  const run = (requestFrame: Surroundings['requestFrame']) =>
+    runScript(playing?.text ?? '', { root: page, nonce, elementFromPoint: hand.hitAt, requestFrame })
   const begin = () => {
     if (!playing?.text) return
     const begun = run((callback) => requestAnimationFrame(counted(callback)))

@@ -20,7 +20,8 @@ export function makeHover(page: Document): Hover {
   let pressed = false
   const walk = (rules: CSSRuleList) => {
     for (const rule of rules) {
-      if (rule instanceof CSSStyleRule && /:(hover|active)(?![\w-])/.test(rule.selectorText)) rule.selectorText = markedSelector(rule.selectorText)
+      if (rule instanceof CSSStyleRule && /:(hover|active)(?![\w-])/.test(rule.selectorText))
+        rule.selectorText = markedSelector(rule.selectorText)
       if ('cssRules' in rule) walk(rule.cssRules as CSSRuleList)
     }
   }

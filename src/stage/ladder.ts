@@ -19,12 +19,14 @@ export function elementsUnder(page: Document, numbers: Numbers, x: number, y: nu
     }
   }
   if (withHidden) for (const element of hiddenUnder(page, x, y)) if (!found.has(element)) found.set(element, 'hidden')
-  return [...found].flatMap(([element, how]) => {
-    const number = numbers.of(element)
-    if (number === undefined) return []
-    const { width, height } = element.getBoundingClientRect()
-    return [{ number, how, width, height }]
-  }).slice(0, most)
+  return [...found]
+    .flatMap(([element, how]) => {
+      const number = numbers.of(element)
+      if (number === undefined) return []
+      const { width, height } = element.getBoundingClientRect()
+      return [{ number, how, width, height }]
+    })
+    .slice(0, most)
 }
 
 /** Inside an SVG the drawing as a whole is meant. */

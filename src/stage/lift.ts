@@ -6,7 +6,13 @@ export function liftCss(page: Document, root: Element, isOurs: (sheet: CSSStyleS
   const names = new Set<string>()
   const matches = (select: string) => {
     // What a state or a generated part hangs on is there all the same.
-    const plain = select.replace(/::?(before|after|first-line|first-letter|placeholder|marker|selection|hover|active|focus|focus-visible|focus-within)(?![\w-])/g, '').replace(/\[data-glass-moth-(hover|active)\]/g, '').replace(/(^|[\s>+~(,])(?=$|[\s>+~),])/g, '$1*')
+    const plain = select
+      .replace(
+        /::?(before|after|first-line|first-letter|placeholder|marker|selection|hover|active|focus|focus-visible|focus-within)(?![\w-])/g,
+        '',
+      )
+      .replace(/\[data-glass-moth-(hover|active)\]/g, '')
+      .replace(/(^|[\s>+~(,])(?=$|[\s>+~),])/g, '$1*')
     try {
       return elements.some((element) => element.matches(plain))
     } catch {
@@ -30,6 +36,10 @@ export function liftCss(page: Document, root: Element, isOurs: (sheet: CSSStyleS
   const rules = [...page.styleSheets].filter((sheet) => !isOurs(sheet)).flatMap((sheet) => walk(sheet.cssRules))
   for (const rule of rules) for (const [, name] of rule.matchAll(/var\(\s*(--[\w-]+)/g)) if (name) names.add(name)
   const style = getComputedStyle(root)
-  const values = [...names].map((name) => [name, style.getPropertyValue(name).trim()] as const).filter(([name, value]) => value !== '' && !rules.some((rule) => new RegExp(`${name}\\s*:`).test(rule)))
-  return [...(values.length > 0 ? [`:root {\n${values.map(([name, value]) => `  ${name}: ${value};`).join('\n')}\n}`] : []), ...rules].join('\n')
+  const values = [...names]
+    .map((name) => [name, style.getPropertyValue(name).trim()] as const)
+    .filter(([name, value]) => value !== '' && !rules.some((rule) => new RegExp(`${name}\\s*:`).test(rule)))
+  return [...(values.length > 0 ? [`:root {\n${values.map(([name, value]) => `  ${name}: ${value};`).join('\n')}\n}`] : []), ...rules].join(
+    '\n',
+  )
 }

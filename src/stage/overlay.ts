@@ -97,7 +97,12 @@ export function makeOverlay(page: Document, numbers: Numbers, { onPin, onHandle 
   const addEdge = ({ isUpright, at, from, to }: EdgeLine, isLoud: boolean) => {
     const serif = drawing.appendChild(page.createElement('div'))
     serif.className = isLoud ? 'edge loud' : 'edge'
-    Object.assign(serif.style, isUpright ? { left: `${at - 1}px`, top: `${from}px`, width: '2px', height: `${to - from}px` } : { left: `${from}px`, top: `${at - 1}px`, width: `${to - from}px`, height: '2px' })
+    Object.assign(
+      serif.style,
+      isUpright
+        ? { left: `${at - 1}px`, top: `${from}px`, width: '2px', height: `${to - from}px` }
+        : { left: `${from}px`, top: `${at - 1}px`, width: `${to - from}px`, height: '2px' },
+    )
   }
   /** The two edges as short serifs, and the slit between them hatched. */
   const addGap = () => {
@@ -109,12 +114,18 @@ export function makeOverlay(page: Document, numbers: Numbers, { onPin, onHandle 
     if (!one || !other) return
     const from = Math.max(one.from, other.from)
     const to = Math.max(from + 24, Math.min(one.to, other.to))
-    for (const each of [one, other]) addEdge({ ...each, from: Math.max(each.from, (from + to) / 2 - 26), to: Math.min(each.to, (from + to) / 2 + 26) }, false)
+    for (const each of [one, other])
+      addEdge({ ...each, from: Math.max(each.from, (from + to) / 2 - 26), to: Math.min(each.to, (from + to) / 2 + 26) }, false)
     if (one.isUpright !== other.isUpright) return
     const slit = drawing.appendChild(page.createElement('div'))
     slit.className = 'slit'
     const [near, size] = [Math.min(one.at, other.at), Math.abs(one.at - other.at)]
-    Object.assign(slit.style, one.isUpright ? { left: `${near}px`, top: `${from}px`, width: `${size}px`, height: `${to - from}px` } : { left: `${from}px`, top: `${near}px`, width: `${to - from}px`, height: `${size}px` })
+    Object.assign(
+      slit.style,
+      one.isUpright
+        ? { left: `${near}px`, top: `${from}px`, width: `${size}px`, height: `${to - from}px` }
+        : { left: `${from}px`, top: `${near}px`, width: `${to - from}px`, height: `${size}px` },
+    )
   }
   const addPin = (box: Box, pin: Place) => {
     const handle = drawing.appendChild(page.createElement('div'))
@@ -136,17 +147,24 @@ export function makeOverlay(page: Document, numbers: Numbers, { onPin, onHandle 
       handle.addEventListener('pointermove', dragged)
       handle.addEventListener('pointerup', dragged, { once: true })
       dragging = true
-      handle.addEventListener('lostpointercapture', () => {
-        dragging = false
-        draw()
-      }, { once: true })
+      handle.addEventListener(
+        'lostpointercapture',
+        () => {
+          dragging = false
+          draw()
+        },
+        { once: true },
+      )
     })
   }
   let dragging = false
   const draw = () => {
     if (dragging) return
     drawing.replaceChildren()
-    host.toggleAttribute(handlesMark, figures.some(({ selected, handles = [] }) => selected && handles.length > 0))
+    host.toggleAttribute(
+      handlesMark,
+      figures.some(({ selected, handles = [] }) => selected && handles.length > 0),
+    )
     const numbered = new Map<Element, number>()
     for (const figure of figures) {
       const matches = findAll(page, figure.select) ?? []
@@ -168,11 +186,13 @@ export function makeOverlay(page: Document, numbers: Numbers, { onPin, onHandle 
           if (!isOn) draw()
         })
       }
-      if (figure.selected && figure.pin) addPin(stillBoxOf((seen.find(({ element }) => element === met) ?? first).element, 'padding'), figure.pin)
+      if (figure.selected && figure.pin)
+        addPin(stillBoxOf((seen.find(({ element }) => element === met) ?? first).element, 'padding'), figure.pin)
     }
     addGap()
     const one = typeof outlined === 'number' ? numbers.at(outlined) : undefined
-    for (const element of one ? [one] : typeof outlined === 'string' ? (findAll(page, outlined) ?? []) : []) addTicks(stillBoxOf(element), 'ticks')
+    for (const element of one ? [one] : typeof outlined === 'string' ? (findAll(page, outlined) ?? []) : [])
+      addTicks(stillBoxOf(element), 'ticks')
   }
   addEventListener('scroll', draw, { passive: true, capture: true })
   new ResizeObserver(draw).observe(page.documentElement)
@@ -202,7 +222,8 @@ export function makeOverlay(page: Document, numbers: Numbers, { onPin, onHandle 
       const isMoved = at?.x !== ghostAt?.x || at?.y !== ghostAt?.y
       ghostAt = at
       // Rings stand round the pointer, and so go with it.
-      if (isMoved && (edges.length > 0 || figures.some(({ handles }) => handles?.some(({ on }) => on === 'radius' || on === 'softness')))) draw()
+      if (isMoved && (edges.length > 0 || figures.some(({ handles }) => handles?.some(({ on }) => on === 'radius' || on === 'softness'))))
+        draw()
       ghost.hidden = at === null
       if (at) ghost.style.transform = `translate(${at.x}px, ${at.y}px)`
     },

@@ -30,7 +30,8 @@ export function pointerOf(page: Document, feed: (sample: Sample, hit?: Element |
   const led = (event: PointerEvent) => {
     lead = event.pointerId
     // What happened since the last frame, each with its own time, where the browser keeps it.
-    if (event.type === 'pointermove') for (const each of event.getCoalescedEvents?.() ?? []) if (each.timeStamp < event.timeStamp) take(each)
+    if (event.type === 'pointermove')
+      for (const each of event.getCoalescedEvents?.() ?? []) if (each.timeStamp < event.timeStamp) take(each)
     take(event)
   }
   /** What lies under the pointer changed. Where the pointer moved, its own event comes next; where it stands, none does. */

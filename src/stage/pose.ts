@@ -4,7 +4,11 @@ import { findAll } from '../play/find'
 import type { Hand } from './hand'
 
 /** Gives a function that begins posing what a selector matches, or ends it. */
-export function makePose(page: Document, hand: Hand, onDrag: (x: number, y: number, place: Place, last: boolean) => void): (select: string | null) => void {
+export function makePose(
+  page: Document,
+  hand: Hand,
+  onDrag: (x: number, y: number, place: Place, last: boolean) => void,
+): (select: string | null) => void {
   let posed: string | null = null
   let from: { readonly x: number; readonly y: number; readonly place: Place } | null = null
   const tell = (event: PointerEvent, last: boolean) => {
@@ -13,19 +17,28 @@ export function makePose(page: Document, hand: Hand, onDrag: (x: number, y: numb
     event.stopPropagation()
     onDrag(event.clientX - from.x, event.clientY - from.y, from.place, last)
   }
-  page.addEventListener('pointerdown', (event) => {
-    const isOn = posed !== null && (findAll(page, posed) ?? []).some((element) => event.target instanceof Element && element.contains(event.target))
-    const at = isOn ? hand.place() : undefined
-    if (!at) return
-    event.preventDefault()
-    event.stopPropagation()
-    from = { x: event.clientX, y: event.clientY, place: snapped(at.place) }
-  }, { capture: true })
+  page.addEventListener(
+    'pointerdown',
+    (event) => {
+      const isOn =
+        posed !== null && (findAll(page, posed) ?? []).some((element) => event.target instanceof Element && element.contains(event.target))
+      const at = isOn ? hand.place() : undefined
+      if (!at) return
+      event.preventDefault()
+      event.stopPropagation()
+      from = { x: event.clientX, y: event.clientY, place: snapped(at.place) }
+    },
+    { capture: true },
+  )
   page.addEventListener('pointermove', (event) => tell(event, false), { capture: true })
-  page.addEventListener('pointerup', (event) => {
-    tell(event, true)
-    from = null
-  }, { capture: true })
+  page.addEventListener(
+    'pointerup',
+    (event) => {
+      tell(event, true)
+      from = null
+    },
+    { capture: true },
+  )
   return (select) => {
     posed = select
     hand.fasten(select !== null)

@@ -30,7 +30,13 @@ const shownHandle = z.discriminatedUnion('on', [
 export type ShownHandle = z.infer<typeof shownHandle>
 
 /** A figure as it is drawn on the page: its number (none while it is only tried), whether it is the selected one, its pin and handles. */
-const shownFigure = z.object({ number: z.number().int().optional(), select: selector, selected: z.boolean(), pin: place.optional(), handles: z.array(shownHandle).optional() })
+const shownFigure = z.object({
+  number: z.number().int().optional(),
+  select: selector,
+  selected: z.boolean(),
+  pin: place.optional(),
+  handles: z.array(shownHandle).optional(),
+})
 export type ShownFigure = z.infer<typeof shownFigure>
 
 /** An edge of an element, by its number in the source. */
@@ -38,7 +44,15 @@ const edge = z.object({ number: z.number().int(), side: z.enum(sides) })
 export type Edge = z.infer<typeof edge>
 
 /** A sample of a trace as it travels: time, place, buttons, phase, type of pointer; for a page that scrolls, how far. */
-const runSample = z.object({ t: finite, x: finite, y: finite, buttons: finite, phase: z.enum(phases), pointerType: z.enum(pointerTypes), scrollY: finite.optional() })
+const runSample = z.object({
+  t: finite,
+  x: finite,
+  y: finite,
+  buttons: finite,
+  phase: z.enum(phases),
+  pointerType: z.enum(pointerTypes),
+  scrollY: finite.optional(),
+})
 export type RunSample = z.infer<typeof runSample>
 
 export const toStage = z.discriminatedUnion('type', [
@@ -47,7 +61,11 @@ export const toStage = z.discriminatedUnion('type', [
   /** Their script. */
   z.object({ type: z.literal('play'), played }),
   /** Asks what the page does to elements that effects read, and that they write on. */
-  z.object({ type: z.literal('facts'), key: z.string(), asked: z.object({ read: z.array(z.string()).readonly(), written: z.array(z.string()).readonly() }) }),
+  z.object({
+    type: z.literal('facts'),
+    key: z.string(),
+    asked: z.object({ read: z.array(z.string()).readonly(), written: z.array(z.string()).readonly() }),
+  }),
   z.object({ type: z.literal('show'), figures: z.array(shownFigure) }),
   /** Somebody listens only now: what was said at the beginning is said again. */
   z.object({ type: z.literal('again') }),
@@ -100,7 +118,17 @@ export type Visitor = Extract<ToStage, { type: 'visit' }>['visitor']
 const under = z.object({ number: z.number().int(), how: z.enum(['seen', 'wraps', 'covered', 'hidden']), width: finite, height: finite })
 export type Under = z.infer<typeof under>
 
-const sample = z.object({ t: finite, x: finite, y: finite, by: z.enum(['hand', 'ghost', 'walk', 'run']), phase: z.enum(['here', 'away']), place: place.optional(), index: z.number().int().optional(), buttons: finite.optional(), size: z.object({ width: finite, height: finite }).optional() })
+const sample = z.object({
+  t: finite,
+  x: finite,
+  y: finite,
+  by: z.enum(['hand', 'ghost', 'walk', 'run']),
+  phase: z.enum(['here', 'away']),
+  place: place.optional(),
+  index: z.number().int().optional(),
+  buttons: finite.optional(),
+  size: z.object({ width: finite, height: finite }).optional(),
+})
 export type ThreadSample = z.infer<typeof sample>
 
 /** What a move costs at most: boxes read, elements written, and the share of the window (0..1) that is drawn anew. */
@@ -109,7 +137,10 @@ export type Cost = z.infer<typeof cost>
 
 /** What is known of the page: `PageFacts` of the compiler. */
 /** What there is to know of a page for its effects. */
-export const pageFactsSchema = z.object({ ...(Object.fromEntries(factNames.map((name) => [name, z.boolean()])) as Record<FactName, z.ZodBoolean>), liesIn: z.array(z.tuple([z.string(), z.string()]).readonly()).readonly() })
+export const pageFactsSchema = z.object({
+  ...(Object.fromEntries(factNames.map((name) => [name, z.boolean()])) as Record<FactName, z.ZodBoolean>),
+  liesIn: z.array(z.tuple([z.string(), z.string()]).readonly()).readonly(),
+})
 
 export const fromStage = z.discriminatedUnion('type', [
   /** The page stands; `isAgain` where somebody who listens only now has asked. */
@@ -131,12 +162,24 @@ export const fromStage = z.discriminatedUnion('type', [
   /** How far what is posed was dragged, px, and where the pointer is fastened. */
   z.object({ type: z.literal('posed'), x: finite, y: finite, place, last: z.boolean() }),
   z.object({ type: z.literal('flat'), by: z.string().nullable() }),
-  z.object({ type: z.literal('boxes'), window: z.object({ width: finite, height: finite }), elements: z.record(z.string(), z.array(z.object({ x: finite, y: finite, width: finite, height: finite }))) }),
+  z.object({
+    type: z.literal('boxes'),
+    window: z.object({ width: finite, height: finite }),
+    elements: z.record(z.string(), z.array(z.object({ x: finite, y: finite, width: finite, height: finite }))),
+  }),
   z.object({ type: z.literal('edge'), edge }),
   /** The gap between the two edges, px (negative where they overlap), by where the pointer is along the travel, 0..1. */
   z.object({ type: z.literal('gaps'), width: finite, across: z.array(finite), down: z.array(finite) }),
   z.object({ type: z.literal('lifted'), number: z.number().int(), css: z.string() }),
-  z.object({ type: z.literal('key'), key: z.string(), code: z.string(), ctrlKey: z.boolean(), shiftKey: z.boolean(), altKey: z.boolean(), metaKey: z.boolean() }),
+  z.object({
+    type: z.literal('key'),
+    key: z.string(),
+    code: z.string(),
+    ctrlKey: z.boolean(),
+    shiftKey: z.boolean(),
+    altKey: z.boolean(),
+    metaKey: z.boolean(),
+  }),
   /** The key of the bare view went up while the page had the focus. */
   z.object({ type: z.literal('keyup'), code: z.string() }),
   z.object({ type: z.literal('link'), href: z.string() }),

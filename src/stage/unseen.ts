@@ -13,7 +13,12 @@ export function findUnseen(page: Document, numbers: Numbers): readonly number[] 
     if (opacity === '0' || visibility === 'hidden') {
       const number = numbers.of(element)
       const { width, height } = element.getBoundingClientRect()
-      if (number !== undefined && width * height > 400 && (element.textContent.trim() !== '' || element.querySelector('img, svg, video') || element.matches('img, video'))) found.push(number)
+      if (
+        number !== undefined &&
+        width * height > 400 &&
+        (element.textContent.trim() !== '' || element.querySelector('img, svg, video') || element.matches('img, video'))
+      )
+        found.push(number)
       return
     }
     for (const child of element.children) look(child)

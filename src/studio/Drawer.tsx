@@ -17,11 +17,24 @@ interface DrawerProps {
 export function Drawer({ label, title, width = '580px', actions, children }: DrawerProps) {
   const { view } = useStudio()
   return (
-    <Flex as="aside" aria-label={label} direction="column" width={width} minHeight="0" borderLeft="1px solid" borderColor="edge" background="sheet">
+    <Flex
+      as="aside"
+      aria-label={label}
+      direction="column"
+      width={width}
+      minHeight="0"
+      borderLeft="1px solid"
+      borderColor="edge"
+      background="sheet"
+    >
       <Flex align="center" gap="8px" px="14px" py="8px" borderBottom="1px solid" borderColor="hairline">
-        <Box as="h2" fontSize="15px" fontWeight="600" flex="1">{title}</Box>
+        <Box as="h2" fontSize="15px" fontWeight="600" flex="1">
+          {title}
+        </Box>
         {actions}
-        <Button look="quiet" aria-label={`Close the ${label.toLowerCase()}`} onClick={() => view.update({ drawer: null })}><X size={16} aria-hidden="true" /></Button>
+        <Button look="quiet" aria-label={`Close the ${label.toLowerCase()}`} onClick={() => view.update({ drawer: null })}>
+          <X size={16} aria-hidden="true" />
+        </Button>
       </Flex>
       {children}
     </Flex>

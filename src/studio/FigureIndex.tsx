@@ -16,28 +16,93 @@ export function FigureIndex() {
   const { selected, pointing, indexOpen, counts } = useView('selected', 'pointing', 'indexOpen', 'counts')
   const isPointing = pointing.stage !== 'no'
   return (
-    <Flex as="nav" aria-label="Effects" direction="column" align="stretch" borderRight="1px solid" borderColor="hairline" background="sheet" py="6px" px="5px" gap="4px" position="relative" zIndex="5"
-      width={indexOpen ? '372px' : '44px'} boxShadow={indexOpen ? '10px 0 24px -18px #000' : undefined} overflowY="auto"
-      onMouseEnter={() => effects.length > 0 && studio.view.update({ indexOpen: true })} onMouseLeave={() => studio.view.update({ indexOpen: false })}
-      onFocus={(event) => event.target.matches(':focus-visible') && studio.view.update({ indexOpen: effects.length > 0 })} onBlur={() => studio.view.update({ indexOpen: false })}>
-      <Button look="quiet" aria-pressed={isPointing} onClick={() => (isPointing ? stopPointing(studio) : startPointing(studio))} justifyContent="flex-start" flexShrink={0}
-        aria-label={isPointing ? 'Stop pointing' : 'Point at something on the page'} title={`Point at something on the page (${keyOf('point')})`}>
+    <Flex
+      as="nav"
+      aria-label="Effects"
+      direction="column"
+      align="stretch"
+      borderRight="1px solid"
+      borderColor="hairline"
+      background="sheet"
+      py="6px"
+      px="5px"
+      gap="4px"
+      position="relative"
+      zIndex="5"
+      width={indexOpen ? '372px' : '44px'}
+      boxShadow={indexOpen ? '10px 0 24px -18px #000' : undefined}
+      overflowY="auto"
+      onMouseEnter={() => effects.length > 0 && studio.view.update({ indexOpen: true })}
+      onMouseLeave={() => studio.view.update({ indexOpen: false })}
+      onFocus={(event) => event.target.matches(':focus-visible') && studio.view.update({ indexOpen: effects.length > 0 })}
+      onBlur={() => studio.view.update({ indexOpen: false })}
+    >
+      <Button
+        look="quiet"
+        aria-pressed={isPointing}
+        onClick={() => (isPointing ? stopPointing(studio) : startPointing(studio))}
+        justifyContent="flex-start"
+        flexShrink={0}
+        aria-label={isPointing ? 'Stop pointing' : 'Point at something on the page'}
+        title={`Point at something on the page (${keyOf('point')})`}
+      >
         <Crosshair size={18} aria-hidden="true" style={{ flex: 'none' }} />
         {indexOpen && <span>Point at something</span>}
       </Button>
       {effects.map((effect, index) => (
         <Flex key={effect.id} gap="2px" flexShrink={0}>
-          <Button look="quiet" flex="1" minWidth="0" justifyContent="flex-start" fontWeight="600" aria-pressed={effect.id === selected} aria-label={`Effect ${index + 1}: ${effect.name}${effect.isOff ? ', off' : ''}`} title={effect.name}
-            onClick={() => studio.view.update({ selected: effect.id, touched: null })}>
-            <Box as="span" width="18px" textAlign="center" flex="none" textDecoration={effect.isOff ? 'line-through' : undefined}>{index + 1}</Box>
-            {indexOpen && <Box as="span" fontWeight="500" truncate color={effect.isOff ? 'soft' : undefined}>{effect.name}</Box>}
-            {indexOpen && effect.isOff && <Box as="span" fontWeight="500" color="soft" ml="-8px" flex="none">, off</Box>}
-            {indexOpen && <Box as="span" fontWeight="400" color="soft" fontSize="13px" ml="auto" flex="none">{matchesHere(counts.get(effect.select)?.[page.id] ?? 0)}</Box>}
+          <Button
+            look="quiet"
+            flex="1"
+            minWidth="0"
+            justifyContent="flex-start"
+            fontWeight="600"
+            aria-pressed={effect.id === selected}
+            aria-label={`Effect ${index + 1}: ${effect.name}${effect.isOff ? ', off' : ''}`}
+            title={effect.name}
+            onClick={() => studio.view.update({ selected: effect.id, touched: null })}
+          >
+            <Box as="span" width="18px" textAlign="center" flex="none" textDecoration={effect.isOff ? 'line-through' : undefined}>
+              {index + 1}
+            </Box>
+            {indexOpen && (
+              <Box as="span" fontWeight="500" truncate color={effect.isOff ? 'soft' : undefined}>
+                {effect.name}
+              </Box>
+            )}
+            {indexOpen && effect.isOff && (
+              <Box as="span" fontWeight="500" color="soft" ml="-8px" flex="none">
+                , off
+              </Box>
+            )}
+            {indexOpen && (
+              <Box as="span" fontWeight="400" color="soft" fontSize="13px" ml="auto" flex="none">
+                {matchesHere(counts.get(effect.select)?.[page.id] ?? 0)}
+              </Box>
+            )}
           </Button>
           {indexOpen && (
             <>
-              <Button look="quiet" px="2px" aria-label={`Move effect ${index + 1} up`} title="Up" disabled={index === 0} onClick={() => moveEffect(studio, effect, -1)}><ArrowUp size={14} aria-hidden="true" /></Button>
-              <Button look="quiet" px="2px" aria-label={`Move effect ${index + 1} down`} title="Down" disabled={index === effects.length - 1} onClick={() => moveEffect(studio, effect, 1)}><ArrowDown size={14} aria-hidden="true" /></Button>
+              <Button
+                look="quiet"
+                px="2px"
+                aria-label={`Move effect ${index + 1} up`}
+                title="Up"
+                disabled={index === 0}
+                onClick={() => moveEffect(studio, effect, -1)}
+              >
+                <ArrowUp size={14} aria-hidden="true" />
+              </Button>
+              <Button
+                look="quiet"
+                px="2px"
+                aria-label={`Move effect ${index + 1} down`}
+                title="Down"
+                disabled={index === effects.length - 1}
+                onClick={() => moveEffect(studio, effect, 1)}
+              >
+                <ArrowDown size={14} aria-hidden="true" />
+              </Button>
             </>
           )}
           {indexOpen && (

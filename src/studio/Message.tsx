@@ -14,10 +14,20 @@ export function Message({ title, detail, onRetry }: MessageProps) {
   return (
     <Box as="main" maxWidth="560px" mx="auto" pt="22vh" px="24px">
       <Mark />
-      <Box as="h1" fontSize="26px" fontWeight="600" mt="18px">{title}</Box>
-      <Box mt="8px" mb="22px" color="soft" fontSize="17px">{detail}</Box>
-      {onRetry && <Button look="act" mr="10px" onClick={onRetry}>Try again</Button>}
-      <Button asChild><a href="/">Home: all sites</a></Button>
+      <Box as="h1" fontSize="26px" fontWeight="600" mt="18px">
+        {title}
+      </Box>
+      <Box mt="8px" mb="22px" color="soft" fontSize="17px">
+        {detail}
+      </Box>
+      {onRetry && (
+        <Button look="act" mr="10px" onClick={onRetry}>
+          Try again
+        </Button>
+      )}
+      <Button asChild>
+        <a href="/">Home: all sites</a>
+      </Button>
     </Box>
   )
 }

@@ -22,23 +22,52 @@ export function SaveNotices() {
       {saving.state === 'offline' && <Notice words={saving.detail} />}
       {lines.slice(0, most).map(({ sentence, act }) => (
         <Notice key={sentence} words={sentence}>
-          {act && <Button onClick={() => {
-            store.edit(act.edit, act.title)
-            close()
-          }}>{act.title}</Button>}
-          <Button look="act" onClick={close}>OK</Button>
+          {act && (
+            <Button
+              onClick={() => {
+                store.edit(act.edit, act.title)
+                close()
+              }}
+            >
+              {act.title}
+            </Button>
+          )}
+          <Button look="act" onClick={close}>
+            OK
+          </Button>
         </Notice>
       ))}
-      {lines.length > most && <Notice words={`And ${lines.length - most} more; the history has all of it.`}><Button look="act" onClick={close}>OK</Button></Notice>}
+      {lines.length > most && (
+        <Notice words={`And ${lines.length - most} more; the history has all of it.`}>
+          <Button look="act" onClick={close}>
+            OK
+          </Button>
+        </Notice>
+      )}
     </Flex>
   )
 }
 
 function Notice({ words, children }: { readonly words: string; readonly children?: ReactNode }) {
   return (
-    <Flex role="alert" align="center" gap="12px" px="14px" py="9px" background="sheet" border="1px solid" borderColor="ink" borderRadius="4px" boxShadow="0 12px 28px -18px #000">
-      <Box fontWeight="700" aria-hidden="true">⚠</Box>
-      <Box flex="1" fontSize="14px">{words}</Box>
+    <Flex
+      role="alert"
+      align="center"
+      gap="12px"
+      px="14px"
+      py="9px"
+      background="sheet"
+      border="1px solid"
+      borderColor="ink"
+      borderRadius="4px"
+      boxShadow="0 12px 28px -18px #000"
+    >
+      <Box fontWeight="700" aria-hidden="true">
+        ⚠
+      </Box>
+      <Box flex="1" fontSize="14px">
+        {words}
+      </Box>
       {children}
     </Flex>
   )

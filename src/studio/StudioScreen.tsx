@@ -37,7 +37,14 @@ interface StudioScreenProps {
 }
 
 /** Storage for the server's rendering, where the browser's is not there. */
-const noStorage = { getItem: () => null, setItem: () => undefined, removeItem: () => undefined, clear: () => undefined, key: () => null, length: 0 }
+const noStorage = {
+  getItem: () => null,
+  setItem: () => undefined,
+  removeItem: () => undefined,
+  clear: () => undefined,
+  key: () => null,
+  length: 0,
+}
 
 export function StudioScreen({ siteId, pageId, site, revision }: StudioScreenProps) {
   const studio = useMemo<Studio | null>(() => {
@@ -64,10 +71,13 @@ export function StudioScreen({ siteId, pageId, site, revision }: StudioScreenPro
       if (!hasEnded) disconnect = studio.store.connect()
     })
     const stopKeys = listenToKeys(studio)
-    void studio.link.whenReady(4000).then(() => whenIdle(2000)).then(() => {
-      warmCompiler()
-      return loadPointing()
-    })
+    void studio.link
+      .whenReady(4000)
+      .then(() => whenIdle(2000))
+      .then(() => {
+        warmCompiler()
+        return loadPointing()
+      })
     return () => {
       hasEnded = true
       stopKeys()
@@ -101,7 +111,13 @@ function Regions() {
   const foot = pointing.stage === 'choosing' ? 264 : rowsOpen && pointing.stage === 'no' ? 290 : 156
   return (
     // Whoever waits for the studio waits for its controls too.
-    <Grid data-answers={isWhole ? '' : undefined} height="100vh" minWidth="960px" templateRows={`40px minmax(0, 1fr) ${foot}px 40px`} overflow="hidden">
+    <Grid
+      data-answers={isWhole ? '' : undefined}
+      height="100vh"
+      minWidth="960px"
+      templateRows={`40px minmax(0, 1fr) ${foot}px 40px`}
+      overflow="hidden"
+    >
       {isWhole ? <TopBar /> : <Box background="sheet" borderBottom="1px solid" borderColor="edge" />}
       <Grid templateColumns="44px minmax(0, 1fr) auto" minHeight="0" position="relative">
         {isWhole ? <FigureIndex /> : <Box background="sheet" borderRight="1px solid" borderColor="hairline" />}

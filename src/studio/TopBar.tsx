@@ -24,29 +24,67 @@ export function TopBar() {
         <Mark />
       </HomeLink>
       <Flex align="center" gap="8px" minWidth="0" ml="6px">
-        <Box as="h1" fontSize="15px" fontWeight="600" truncate>{history.site.name}</Box>
-        <Box color="soft" aria-hidden="true">/</Box>
+        <Box as="h1" fontSize="15px" fontWeight="600" truncate>
+          {history.site.name}
+        </Box>
+        <Box color="soft" aria-hidden="true">
+          /
+        </Box>
         <PageMenu />
         <SaveWords />
       </Flex>
       <Box flex="1" />
       <VisitAs />
-      <Button look="quiet" onClick={store.undo} disabled={!undone} aria-label={undone ? `Undo: ${undone}` : 'Nothing to undo'} title={undone ? `Undo: ${undone} (${keyOf('undo')})` : undefined}>
+      <Button
+        look="quiet"
+        onClick={store.undo}
+        disabled={!undone}
+        aria-label={undone ? `Undo: ${undone}` : 'Nothing to undo'}
+        title={undone ? `Undo: ${undone} (${keyOf('undo')})` : undefined}
+      >
         <Undo2 size={16} aria-hidden="true" />
       </Button>
-      <Button look="quiet" onClick={store.redo} disabled={!redone} aria-label={redone ? `Redo: ${redone}` : 'Nothing to redo'} title={redone ? `Redo: ${redone} (${keyOf('redo')})` : undefined}>
+      <Button
+        look="quiet"
+        onClick={store.redo}
+        disabled={!redone}
+        aria-label={redone ? `Redo: ${redone}` : 'Nothing to redo'}
+        title={redone ? `Redo: ${redone} (${keyOf('redo')})` : undefined}
+      >
         <Redo2 size={16} aria-hidden="true" />
       </Button>
-      <Button look="quiet" aria-pressed={drawer === 'revisions'} aria-label="History" onClick={() => toggleDrawer(studio, 'revisions')} title="History: earlier versions of this site">
+      <Button
+        look="quiet"
+        aria-pressed={drawer === 'revisions'}
+        aria-label="History"
+        onClick={() => toggleDrawer(studio, 'revisions')}
+        title="History: earlier versions of this site"
+      >
         <History size={16} aria-hidden="true" />
       </Button>
-      <Button look="quiet" aria-pressed={drawer === 'keys'} aria-label="The sheet of keys" onClick={() => toggleDrawer(studio, 'keys')} title={`The sheet of keys (${keyOf('sheet')})`}>
+      <Button
+        look="quiet"
+        aria-pressed={drawer === 'keys'}
+        aria-label="The sheet of keys"
+        onClick={() => toggleDrawer(studio, 'keys')}
+        title={`The sheet of keys (${keyOf('sheet')})`}
+      >
         <Keyboard size={16} aria-hidden="true" />
       </Button>
-      <Button look="quiet" aria-pressed={drawer === 'markup'} onClick={() => toggleDrawer(studio, 'markup')} title={`The markup of the page (${keyOf('markup')})`}>
+      <Button
+        look="quiet"
+        aria-pressed={drawer === 'markup'}
+        onClick={() => toggleDrawer(studio, 'markup')}
+        title={`The markup of the page (${keyOf('markup')})`}
+      >
         <PencilLine size={16} aria-hidden="true" /> Markup
       </Button>
-      <Button look="quiet" aria-pressed={drawer === 'code'} onClick={() => toggleDrawer(studio, 'code')} title={`The code (${keyOf('code')})`}>
+      <Button
+        look="quiet"
+        aria-pressed={drawer === 'code'}
+        onClick={() => toggleDrawer(studio, 'code')}
+        title={`The code (${keyOf('code')})`}
+      >
         <Code size={16} aria-hidden="true" /> Code
       </Button>
     </Flex>
@@ -59,7 +97,14 @@ function SaveWords() {
   const words = { saved: 'saved', saving: 'saving', offline: 'not saved yet, kept in this browser' }[saving.state]
   const isBad = saving.state === 'offline'
   return (
-    <Box role="status" fontSize="13px" color={isBad ? 'ink' : 'soft'} fontWeight={isBad ? '600' : undefined} whiteSpace="nowrap" title={'detail' in saving ? saving.detail : undefined}>
+    <Box
+      role="status"
+      fontSize="13px"
+      color={isBad ? 'ink' : 'soft'}
+      fontWeight={isBad ? '600' : undefined}
+      whiteSpace="nowrap"
+      title={'detail' in saving ? saving.detail : undefined}
+    >
       {isBad ? '⚠ ' : '· '}
       {words}
     </Box>

@@ -30,22 +30,46 @@ export function VisitAs() {
     <Flex align="center" gap="4px" fontSize="13px" color="soft" whiteSpace="nowrap">
       <Menu.Root onSelect={({ value }) => choose(value)} positioning={{ placement: 'bottom-end', gutter: 4 }} lazyMount unmountOnExit>
         <Menu.Trigger asChild>
-          <Button look="quiet" fontSize="13px" fontWeight="400" aria-label={`Preview as: ${words}`} title="Preview the page as someone else">Preview as {words} <span aria-hidden="true" style={{ fontSize: '0.62em' }}>▾</span></Button>
+          <Button
+            look="quiet"
+            fontSize="13px"
+            fontWeight="400"
+            aria-label={`Preview as: ${words}`}
+            title="Preview the page as someone else"
+          >
+            Preview as {words}{' '}
+            <span aria-hidden="true" style={{ fontSize: '0.62em' }}>
+              ▾
+            </span>
+          </Button>
         </Menu.Trigger>
         <Portal>
           <Menu.Positioner>
             <Menu.Content>
               {visitors.map(({ value, words: name, note }) => (
-                <Menu.Item key={value} value={value} data-current={value === visitor ? '' : undefined}>{name} <Box as="span" color="soft" fontSize="13px" ml="6px">{note}</Box></Menu.Item>
+                <Menu.Item key={value} value={value} data-current={value === visitor ? '' : undefined}>
+                  {name}{' '}
+                  <Box as="span" color="soft" fontSize="13px" ml="6px">
+                    {note}
+                  </Box>
+                </Menu.Item>
               ))}
               <Menu.Separator />
-              {usualWindows.map(({ words: name, width, height }) => <Menu.Item key={name} value={name} data-current={windows.length === 1 && size.width === width ? '' : undefined}>{name}, {width} × {height}</Menu.Item>)}
-              <Menu.Item value="three" data-current={windows.length > 1 ? '' : undefined}>three widths side by side</Menu.Item>
+              {usualWindows.map(({ words: name, width, height }) => (
+                <Menu.Item key={name} value={name} data-current={windows.length === 1 && size.width === width ? '' : undefined}>
+                  {name}, {width} × {height}
+                </Menu.Item>
+              ))}
+              <Menu.Item value="three" data-current={windows.length > 1 ? '' : undefined}>
+                three widths side by side
+              </Menu.Item>
             </Menu.Content>
           </Menu.Positioner>
         </Portal>
       </Menu.Root>
-      {windows.length === 1 && <WidthField key={size.width} width={size.width} onWidth={(width) => view.update({ windows: [{ ...size, width }] })} />}
+      {windows.length === 1 && (
+        <WidthField key={size.width} width={size.width} onWidth={(width) => view.update({ windows: [{ ...size, width }] })} />
+      )}
     </Flex>
   )
 }
@@ -55,12 +79,26 @@ function WidthField({ width, onWidth }: { readonly width: number; readonly onWid
   const typed = Number(text)
   const isGood = Number.isInteger(typed) && typed >= narrowest && typed <= widest
   return (
-    <chakra.form onSubmit={(event) => {
-      event.preventDefault()
-      if (isGood) onWidth(typed)
-    }}>
-      <Field aria-label={`Width of the visitor’s window, ${narrowest} to ${widest} px`} title={isGood ? 'Width of the visitor’s window, px' : `A whole number from ${narrowest} to ${widest}`} aria-invalid={!isGood} inputMode="numeric" value={text} onChange={(event) => setText(event.target.value)} onBlur={() => (isGood ? onWidth(typed) : setText(String(width)))}
-        width="52px" minHeight="25px" px="5px" fontSize="13px" textAlign="right" />
+    <chakra.form
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (isGood) onWidth(typed)
+      }}
+    >
+      <Field
+        aria-label={`Width of the visitor’s window, ${narrowest} to ${widest} px`}
+        title={isGood ? 'Width of the visitor’s window, px' : `A whole number from ${narrowest} to ${widest}`}
+        aria-invalid={!isGood}
+        inputMode="numeric"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        onBlur={() => (isGood ? onWidth(typed) : setText(String(width)))}
+        width="52px"
+        minHeight="25px"
+        px="5px"
+        fontSize="13px"
+        textAlign="right"
+      />
     </chakra.form>
   )
 }

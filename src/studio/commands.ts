@@ -22,9 +22,16 @@ export function changeSettings({ store }: Studio, effect: Effect, settings: unkn
 export function changeControl({ store }: Studio, effect: Effect, control: Control<unknown>, value: unknown, gesture?: string): void {
   const now = store.history.get().site.effects.find(({ id }) => id === effect.id)
   if (!now) return
-  const present = findKind(now.kind)?.controls(now.settings).find(({ id }) => id === control.id) ?? control
+  const present =
+    findKind(now.kind)
+      ?.controls(now.settings)
+      .find(({ id }) => id === control.id) ?? control
   const settings = (present.write as (settings: unknown, value: unknown) => unknown)(now.settings, value)
-  store.edit({ do: 'change', id: effect.id, to: { settings, ...(now.ties?.[control.id] ? { ties: withTie(now.ties, control.id) } : {}) } }, control.title, gesture)
+  store.edit(
+    { do: 'change', id: effect.id, to: { settings, ...(now.ties?.[control.id] ? { ties: withTie(now.ties, control.id) } : {}) } },
+    control.title,
+    gesture,
+  )
 }
 
 /** Turns the direction of the selected effect. */
@@ -65,7 +72,10 @@ export function notify({ view }: Studio, notice: string): void {
 
 /** Turns an effect off, or on again. */
 export function toggleOff({ store }: Studio, effect: Effect): void {
-  store.edit({ do: 'change', id: effect.id, to: { isOff: effect.isOff ? undefined : true } }, `Turning ${effect.name} ${effect.isOff ? 'on' : 'off'}`)
+  store.edit(
+    { do: 'change', id: effect.id, to: { isOff: effect.isOff ? undefined : true } },
+    `Turning ${effect.name} ${effect.isOff ? 'on' : 'off'}`,
+  )
 }
 
 /** Puts a copy of an effect behind it, and selects the copy. */
@@ -95,6 +105,22 @@ export function keepTry(studio: Studio): void {
   if (!effect) return
   const tries = effect.tries ?? []
   if (tries.length >= 40) return notify(studio, 'Forty tries are kept of this effect; remove one first.')
-  studio.store.edit({ do: 'change', id: effect.id, to: { tries: [...tries, { id: nanoid(8), name: `Try ${tries.length + 1}`, settings: withTies(studio.store.history.get().site).effects.find(({ id }) => id === effect.id)?.settings ?? effect.settings }] } }, 'Keeping a try')
+  studio.store.edit(
+    {
+      do: 'change',
+      id: effect.id,
+      to: {
+        tries: [
+          ...tries,
+          {
+            id: nanoid(8),
+            name: `Try ${tries.length + 1}`,
+            settings: withTies(studio.store.history.get().site).effects.find(({ id }) => id === effect.id)?.settings ?? effect.settings,
+          },
+        ],
+      },
+    },
+    'Keeping a try',
+  )
   studio.view.update({ drawer: 'tries' })
 }

@@ -25,13 +25,21 @@ export function pasteEffect(studio: Studio, text: string): boolean {
   }
   const pasted = pastedSchema.safeParse(read)
   if (!pasted.success) {
-    if (typeof read === 'object' && read !== null && 'format' in read && read.format === effectText) notify(studio, `This effect cannot be pasted. ${describeIssues(pasted.error)}`)
+    if (typeof read === 'object' && read !== null && 'format' in read && read.format === effectText)
+      notify(studio, `This effect cannot be pasted. ${describeIssues(pasted.error)}`)
     return false
   }
   const { store, view } = studio
   // Roles, pages and what each had of its own belong to where it comes from.
   const { kind, name, select, noun, narrow, settings } = pasted.data.effect
-  const effect: Effect = { id: nanoid(10), kind, name, settings, ...(narrow ? { narrow } : {}), ...(view.get().pointing.stage === 'choosing' ? chosenTarget(studio) ?? { select, noun } : { select, noun }) }
+  const effect: Effect = {
+    id: nanoid(10),
+    kind,
+    name,
+    settings,
+    ...(narrow ? { narrow } : {}),
+    ...(view.get().pointing.stage === 'choosing' ? (chosenTarget(studio) ?? { select, noun }) : { select, noun }),
+  }
   store.edit({ do: 'add', effect, at: store.history.get().site.effects.length }, `Pasting ${name}`)
   view.update({ selected: effect.id, pointing: notPointing, trial: null })
   return true

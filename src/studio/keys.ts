@@ -9,7 +9,11 @@ import { codesOf, commands } from './registry'
 
 function isTyping(event: Event): boolean {
   const target = event.target
-  return target instanceof HTMLElement && ((target.matches('input, textarea, select') && !target.matches('input:is([type=checkbox], [type=radio], [type=button])')) || target.isContentEditable)
+  return (
+    target instanceof HTMLElement &&
+    ((target.matches('input, textarea, select') && !target.matches('input:is([type=checkbox], [type=radio], [type=button])')) ||
+      target.isContentEditable)
+  )
 }
 
 /** Whether a key belongs to a button or a link that has the focus. */
@@ -41,7 +45,8 @@ export function listenToKeys(studio: Studio): () => void {
   const paste = (event: ClipboardEvent) => {
     if (!isTyping(event) && pasteEffect(studio, event.clipboardData?.getData('text') ?? '')) event.preventDefault()
   }
-  const unbare = (event: Event) => (!(event instanceof KeyboardEvent) || event.code === 'KeyB') && studio.link.say({ type: 'bare', on: false })
+  const unbare = (event: Event) =>
+    (!(event instanceof KeyboardEvent) || event.code === 'KeyB') && studio.link.say({ type: 'bare', on: false })
   window.addEventListener('keyup', unbare)
   window.addEventListener('blur', unbare)
   document.addEventListener('copy', copy)

@@ -11,7 +11,9 @@ describe('the commands of the studio', () => {
   })
 
   it('are told by the codes of their letters, with what is held besides', () => {
-    expect([codesOf(commandOf('turn')), codesOf(commandOf('before')), codesOf(commandOf('holdStill')), codesOf(commandOf('redo'))]).toEqual([['KeyT'], ['Shift+KeyN'], ['Digit4'], ['$mod+Shift+KeyZ', '$mod+KeyY']])
+    expect([codesOf(commandOf('turn')), codesOf(commandOf('before')), codesOf(commandOf('holdStill')), codesOf(commandOf('redo'))]).toEqual(
+      [['KeyT'], ['Shift+KeyN'], ['Digit4'], ['$mod+Shift+KeyZ', '$mod+KeyY']],
+    )
   })
 
   it('stand on the sheet, in a group that there is, with words of their own', () => {

@@ -16,7 +16,11 @@ export const usualWindows: readonly (WindowSize & { readonly words: string })[] 
 ]
 
 /** Three at once, to compare. */
-export const threeWindows: readonly WindowSize[] = [{ width: 1280, height: 844 }, { width: 820, height: 844 }, { width: 390, height: 844 }]
+export const threeWindows: readonly WindowSize[] = [
+  { width: 1280, height: 844 },
+  { width: 820, height: 844 },
+  { width: 390, height: 844 },
+]
 
 export const narrowest = 240
 export const widest = 3840

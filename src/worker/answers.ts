@@ -56,5 +56,15 @@ function wayFrom(site: SiteIndex, { page: id, number, to }: Extract<Question, { 
 
 function matchesOn(site: SiteIndex, id: string, select: string): readonly Match[] {
   const page = site.get(id)
-  return (page && findIn(page.tree, select)?.map((element) => ({ number: page.numbers.get(element) ?? -1, select: writeSelector(onlyThis(page, element)), words: textOf(element).slice(0, 200), picture: (element.name === 'img' ? element : elementsOf(element).find(({ name }) => name === 'img'))?.attribs.src ?? '', attributes: { ...element.attribs } }))) ?? []
+  return (
+    (page &&
+      findIn(page.tree, select)?.map((element) => ({
+        number: page.numbers.get(element) ?? -1,
+        select: writeSelector(onlyThis(page, element)),
+        words: textOf(element).slice(0, 200),
+        picture: (element.name === 'img' ? element : elementsOf(element).find(({ name }) => name === 'img'))?.attribs.src ?? '',
+        attributes: { ...element.attribs },
+      }))) ??
+    []
+  )
 }

@@ -46,7 +46,10 @@ export interface Answers {
 export type Answer<Ask extends Question['ask']> = Answers[Ask]
 
 /** Pages are told to the worker; questions are answered in the order in which they came. */
-export type ToWorker = { readonly tell: 'page'; readonly page: string; readonly html: string } | { readonly tell: 'gone'; readonly page: string } | { readonly id: number; readonly question: Question }
+export type ToWorker =
+  | { readonly tell: 'page'; readonly page: string; readonly html: string }
+  | { readonly tell: 'gone'; readonly page: string }
+  | { readonly id: number; readonly question: Question }
 
 export interface FromWorker {
   readonly id: number

@@ -59,7 +59,11 @@ export function movedBy({ rig, names }: Source): readonly Moved[] {
   const moves = rig.outputs.filter(({ to, slot }) => partOf(to) === undefined && moving.includes(propertyOf(slot)))
   const slides = ({ slot }: Output) => slot.on === 'transform' && slot.fn.startsWith('translate') && slot.fn !== 'translateZ'
   const selects = new Map(moves.map((output) => [selectOf(rig, output), output]))
-  return [...selects].map(([select, output]) => ({ select, slides: moves.every((each) => selectOf(rig, each) !== select || slides(each)), mark: markOfOutput(names, rig, output) }))
+  return [...selects].map(([select, output]) => ({
+    select,
+    slides: moves.every((each) => selectOf(rig, each) !== select || slides(each)),
+    mark: markOfOutput(names, rig, output),
+  }))
 }
 
 /** How elements that this selects are found out to lie, in spite of what effects do to them. */
@@ -71,7 +75,14 @@ export function measureFor(select: string, box: Area['box'], moved: readonly Mov
 }
 
 /** One effect of the page, by area and frame of reference; `comings` are the stylesheet's. */
-export function draftsOf({ rig, names, sentence }: Source, comings: readonly Coming[], constants: Constants, { hasBorders, hasOwnCode }: Facts, measureOf: (select: string, box: Area['box']) => Measure, moved: readonly string[]): readonly EffectDraft[] {
+export function draftsOf(
+  { rig, names, sentence }: Source,
+  comings: readonly Coming[],
+  constants: Constants,
+  { hasBorders, hasOwnCode }: Facts,
+  measureOf: (select: string, box: Area['box']) => Measure,
+  moved: readonly string[],
+): readonly EffectDraft[] {
   const plans = planRig(rig, names)
   return rig.areas.flatMap((area, index) => {
     const plan = plans[index]
@@ -80,11 +91,29 @@ export function draftsOf({ rig, names, sentence }: Source, comings: readonly Com
     return frames.map(({ of, channels }, n): EffectDraft => {
       const measure = sharesEye(rig) ? 'turned' : measureOf(typeof of === 'object' ? (Object.values(of)[0] ?? '') : area.select, area.box)
       const isArea = of === 'area'
-      const members = channels.map(({ id }) => rig.channels.find((channel) => channel.id === id)).filter((channel): channel is Channel => channel !== undefined)
-      const around = { insets: isArea ? area.insets : undefined, isBetween: (isArea && (area.insets === undefined || area.of !== 'each')) || of === 'window', measure, hasBorders }
+      const members = channels
+        .map(({ id }) => rig.channels.find((channel) => channel.id === id))
+        .filter((channel): channel is Channel => channel !== undefined)
+      const around = {
+        insets: isArea ? area.insets : undefined,
+        isBetween: (isArea && (area.insets === undefined || area.of !== 'each')) || of === 'window',
+        measure,
+        hasBorders,
+      }
       const isDone = (id: string | undefined) => comings.some((coming) => coming.id === id)
-      const written = channels.filter(({ id }) => !isDone(id)).flatMap(({ id, writes, seenBy, zone }) => (writes.length > 0 ? writes : [bareWrite]).map((write, n) => ({ id, write, zone: n === 0 ? zone : undefined, on: targetOf(write, rig, names), seenBy: seenBy === undefined ? undefined : channels[seenBy]?.id })))
-      const indexOf = (seenBy: string | undefined) => (isDone(seenBy) ? ('stylesheet' as const) : seenBy === undefined ? -1 : written.findIndex(({ id }) => id === seenBy))
+      const written = channels
+        .filter(({ id }) => !isDone(id))
+        .flatMap(({ id, writes, seenBy, zone }) =>
+          (writes.length > 0 ? writes : [bareWrite]).map((write, n) => ({
+            id,
+            write,
+            zone: n === 0 ? zone : undefined,
+            on: targetOf(write, rig, names),
+            seenBy: seenBy === undefined ? undefined : channels[seenBy]?.id,
+          })),
+        )
+      const indexOf = (seenBy: string | undefined) =>
+        isDone(seenBy) ? ('stylesheet' as const) : seenBy === undefined ? -1 : written.findIndex(({ id }) => id === seenBy)
       const values = written.flatMap(({ id, write, on, seenBy, zone }) => {
         const channel = members.find((each) => each.id === id)
         return channel ? [{ fields: writeChannel(channel, write, indexOf(seenBy), { ...around, zone }, constants), on }] : []
@@ -94,13 +123,33 @@ export function draftsOf({ rig, names, sentence }: Source, comings: readonly Com
       return {
         name: nameOfArea(names, rig, area.id),
         ownName: nameOfArea({ ...names, shared: undefined }, rig, area.id),
-        of, values,
-        fields: fieldsOf(rig, names, area, plan, of, n === 0, measure, values.map((value) => value.fields), moved, seenOn.includes(undefined)),
-        ...timesOf(come, hasOwnCode || values.some((value) => value.fields.has('beginsUnseen')) || rig.parts.some((part) => part.whileOn && part.area === area.id)),
+        of,
+        values,
+        fields: fieldsOf(
+          rig,
+          names,
+          area,
+          plan,
+          of,
+          n === 0,
+          measure,
+          values.map((value) => value.fields),
+          moved,
+          seenOn.includes(undefined),
+        ),
+        ...timesOf(
+          come,
+          hasOwnCode ||
+            values.some((value) => value.fields.has('beginsUnseen')) ||
+            rig.parts.some((part) => part.whileOn && part.area === area.id),
+        ),
         within: [...new Set(seenOn.flatMap((to) => (to && 'within' in to ? [to.within] : [])))],
         linked: [...new Set(seenOn.flatMap((to) => (to && 'linked' in to ? [to.linked] : [])))],
         parts: n === 0 ? plan.parts.map((part) => writePart(part, names)) : [],
-        shownWhileOn: n === 0 ? rig.parts.filter((part) => part.whileOn && part.area === area.id).map(({ id }) => `:scope${pathOfPart(rig, names, id)}`) : [],
+        shownWhileOn:
+          n === 0
+            ? rig.parts.filter((part) => part.whileOn && part.area === area.id).map(({ id }) => `:scope${pathOfPart(rig, names, id)}`)
+            : [],
         sentence: index + n === 0 ? sentence : undefined,
       }
     })
@@ -110,27 +159,63 @@ export function draftsOf({ rig, names, sentence }: Source, comings: readonly Com
 /** How long the longest of these takes to come and to go, where something waits for that. */
 function timesOf(comings: readonly Coming[], isAwaited: boolean): Pick<EffectDraft, 'comesMs' | 'goesMs'> {
   if (comings.length === 0) return {}
-  const longest = (feelOf: (coming: Coming) => Coming['feel']) => (isAwaited ? Math.max(...comings.map(feelOf).map(({ durationMs, delayMs }) => durationMs + delayMs)) : 0)
+  const longest = (feelOf: (coming: Coming) => Coming['feel']) =>
+    isAwaited ? Math.max(...comings.map(feelOf).map(({ durationMs, delayMs }) => durationMs + delayMs)) : 0
   return { comesMs: longest(({ feel }) => feel), goesMs: longest(({ going, feel }) => going ?? feel) }
 }
 
 /** What a write is on. */
 function targetOf({ to }: Write, rig: Rig, names: Names): Targets {
   const part = partOf(to)
-  return { self: to === undefined, within: to && 'within' in to ? [to.within] : [], linked: to && 'linked' in to ? to.linked : undefined, parts: part === undefined ? [] : [`:scope${pathOfPart(rig, names, part)}`] }
+  return {
+    self: to === undefined,
+    within: to && 'within' in to ? [to.within] : [],
+    linked: to && 'linked' in to ? to.linked : undefined,
+    parts: part === undefined ? [] : [`:scope${pathOfPart(rig, names, part)}`],
+  }
 }
 
 /** What nothing is written of is followed all the same, since others hang on it. */
 const bareWrite: Write = { property: '' }
 
-function fieldsOf(rig: Rig, names: Names, area: Area, plan: AreaPlan, of: FrameOf, isFirst: boolean, measure: Measure, values: readonly Fields[], moved: readonly string[], onSelf: boolean): Fields {
+function fieldsOf(
+  rig: Rig,
+  names: Names,
+  area: Area,
+  plan: AreaPlan,
+  of: FrameOf,
+  isFirst: boolean,
+  measure: Measure,
+  values: readonly Fields[],
+  moved: readonly string[],
+  onSelf: boolean,
+): Fields {
   const name = nameOfArea(names, rig, area.id)
-  const fields = new Map<string, string>([['select', quote(area.of === 'window' ? ':root' : area.select)], ['name', quote(name)], ['mark', quote(`data-${name}`)]])
+  const fields = new Map<string, string>([
+    ['select', quote(area.of === 'window' ? ':root' : area.select)],
+    ['name', quote(name)],
+    ['mark', quote(`data-${name}`)],
+  ])
   const set = (field: string, isSo: boolean, text = 'true') => isSo && fields.set(field, text)
   const stands = isFirst && doesStand(rig, area)
   const has = (field: string) => values.some((value) => value.has(field))
-  const findsAll = stands || area.of !== 'each' || area.among === 'all' || of !== 'area' || area.looks !== undefined || has('due') || reachesOut(area) || area.bridge !== undefined || area.touch === 'tap' || rig.channels.some(({ signal }) => signal.of === 'focus')
-  fields.set('notForeign', quote(area.of === 'window' ? '*' : [...new Set([area.select, ...(area.bridge === undefined ? [] : [area.bridge]), ...moved])].join(', ')))
+  const findsAll =
+    stands ||
+    area.of !== 'each' ||
+    area.among === 'all' ||
+    of !== 'area' ||
+    area.looks !== undefined ||
+    has('due') ||
+    reachesOut(area) ||
+    area.bridge !== undefined ||
+    area.touch === 'tap' ||
+    rig.channels.some(({ signal }) => signal.of === 'focus')
+  fields.set(
+    'notForeign',
+    quote(
+      area.of === 'window' ? '*' : [...new Set([area.select, ...(area.bridge === undefined ? [] : [area.bridge]), ...moved])].join(', '),
+    ),
+  )
   set('findsAll', findsAll)
   set('stands', stands)
   set('keeps', findsAll || has('holds') || (isFirst && plan.parts.length > 0))
@@ -149,7 +234,10 @@ function fieldsOf(rig: Rig, names: Names, area: Area, plan: AreaPlan, of: FrameO
   fields.set('measure', measure)
   if (area.looks) {
     const { goDelayMs, stillMs, atMostOne, keys } = area.looks
-    fields.set('looks', `{ goDelayMs: ${number(goDelayMs)}${stillMs === undefined ? '' : `, stillMs: ${number(stillMs)}`}${atMostOne ? ', atMostOne: true' : ''}${keys ? ', keys: true' : ''} }`)
+    fields.set(
+      'looks',
+      `{ goDelayMs: ${number(goDelayMs)}${stillMs === undefined ? '' : `, stillMs: ${number(stillMs)}`}${atMostOne ? ', atMostOne: true' : ''}${keys ? ', keys: true' : ''} }`,
+    )
   }
   return fields
 }
@@ -162,7 +250,8 @@ function writePart({ id, inside, count, covers, holds }: Part, { name }: Names):
 const reachesOut = ({ insets }: Area) => insets !== undefined && Object.values(insets).some(({ value }) => value < 0)
 
 function insetsOf(insets: NonNullable<Area['insets']>): string {
-  const side = (name: keyof typeof insets, length: string) => (insets[name].unit === 'px' ? number(insets[name].value) : `${number(insets[name].value / 100)} * ${length}`)
+  const side = (name: keyof typeof insets, length: string) =>
+    insets[name].unit === 'px' ? number(insets[name].value) : `${number(insets[name].value / 100)} * ${length}`
   return `(width, height) => [${side('top', 'height')}, ${side('right', 'width')}, ${side('bottom', 'height')}, ${side('left', 'width')}]`
 }
 
@@ -170,7 +259,9 @@ function insetsOf(insets: NonNullable<Area['insets']>): string {
 export function doesStand(rig: Rig, area: Area): boolean {
   if (rig.parts.some((part) => part.area === area.id && !part.whileOn && part.inside === undefined)) return true
   const channelOf = (id: string | undefined) => rig.channels.find((channel) => channel.id === id)
-  const ofArea = rig.outputs.filter((output) => partOf(output.to) === undefined && (channelOf(output.channel ?? output.weight)?.area ?? rig.areas[0]?.id) === area.id)
+  const ofArea = rig.outputs.filter(
+    (output) => partOf(output.to) === undefined && (channelOf(output.channel ?? output.weight)?.area ?? rig.areas[0]?.id) === area.id,
+  )
   return ofArea.some((output) => {
     if (propertyOf(output.slot).startsWith('--') || (output.slot.on === 'transform' && output.slot.fn === 'perspective')) return false
     const shown = outputValue(rig, output, (id) => {

@@ -20,7 +20,15 @@ export interface Facts {
 }
 
 /** What a script may count on, one by one. */
-export const factNames = ['hasBorders', 'hasPositions', 'hasTurns', 'hasOwnStyles', 'hasTransitions', 'hasLateElements', 'hasOwnCode'] as const
+export const factNames = [
+  'hasBorders',
+  'hasPositions',
+  'hasTurns',
+  'hasOwnStyles',
+  'hasTransitions',
+  'hasLateElements',
+  'hasOwnCode',
+] as const
 export type FactName = (typeof factNames)[number]
 
 /** What a designer asks of the script besides. */
@@ -34,7 +42,10 @@ export interface Leaving {
 }
 
 /** The facts with what is to be allowed for all the same. */
-export const allowing = (facts: Facts, { allows = [] }: Leaving): Facts => ({ ...facts, ...Object.fromEntries(allows.map((name) => [name, true])) })
+export const allowing = (facts: Facts, { allows = [] }: Leaving): Facts => ({
+  ...facts,
+  ...Object.fromEntries(allows.map((name) => [name, true])),
+})
 
 /** What a page may be of which nothing is known. */
 export const worstFacts: Facts = {
@@ -49,4 +60,13 @@ export const worstFacts: Facts = {
 }
 
 /** A plain page: boxes that nothing but effects turns, and no styles that would meet theirs. */
-export const plainFacts: Facts = { ...worstFacts, hasBorders: false, hasPositions: false, hasTurns: false, hasOwnStyles: false, hasTransitions: false, hasLateElements: false, hasOwnCode: false }
+export const plainFacts: Facts = {
+  ...worstFacts,
+  hasBorders: false,
+  hasPositions: false,
+  hasTurns: false,
+  hasOwnStyles: false,
+  hasTransitions: false,
+  hasLateElements: false,
+  hasOwnCode: false,
+}

@@ -32,7 +32,11 @@ export function writeFeel(feel: Feel, wished: string, constants: Constants): str
     case 'direct':
       return 'direct'
     case 'glide':
-      return constants.name(wished, `${from} glide(follower, t, ${number(feel.halfLifeMs)})`, `what is missing halves every ${number(feel.halfLifeMs)} ms`)
+      return constants.name(
+        wished,
+        `${from} glide(follower, t, ${number(feel.halfLifeMs)})`,
+        `what is missing halves every ${number(feel.halfLifeMs)} ms`,
+      )
     case 'timed':
       return writeTimed(feel, wished, constants)
     case 'spring': {
@@ -51,7 +55,8 @@ export function writeFeel(feel: Feel, wished: string, constants: Constants): str
 
 function writeTimed({ durationMs, easing, delayMs }: Timed, wished: string, constants: Constants): string {
   const delay = delayMs === 0 ? '' : `, ${number(delayMs)}`
-  if (durationMs === 0) return delayMs === 0 ? 'direct' : constants.name(wished, `(follower, t) => timed(follower, t, 1e-9, (share) => share${delay})`)
+  if (durationMs === 0)
+    return delayMs === 0 ? 'direct' : constants.name(wished, `(follower, t) => timed(follower, t, 1e-9, (share) => share${delay})`)
   return constants.name(wished, `(follower, t) => timed(follower, t, ${number(durationMs)}, ${writeEasing(easing, constants)}${delay})`)
 }
 
@@ -64,7 +69,10 @@ export function writeEasing(text: string, constants: Constants): string {
     case 'bezier':
       return constants.name('ease', `bezier(${form.points.map(number).join(', ')})`, text.includes('(') ? '' : text.trim())
     case 'points':
-      return constants.name('ease', `linearPoints(${form.points.inputs.map((input, i) => `[${number(input)}, ${number(form.points.outputs[i] ?? 0)}]`).join(', ')})`)
+      return constants.name(
+        'ease',
+        `linearPoints(${form.points.inputs.map((input, i) => `[${number(input)}, ${number(form.points.outputs[i] ?? 0)}]`).join(', ')})`,
+      )
     case 'steps': {
       const { jumps, early } = jumpsOf(form.count, form.jump)
       return constants.name('ease', `steps(${form.count}, ${jumps}, ${early})`)

@@ -14,7 +14,7 @@ export interface Fragment {
 
 /** All changes of some rules, until none is left. */
 function settled(text: string, rules: readonly Rule[]): string {
-  for (let tree = readTree(text); ; ) {
+  for (let tree = readTree(text); ;) {
     const changes = rules.flatMap((rule) => rule(tree))
     if (changes.length === 0) return tree.text
     tree = readTree(withChanges(tree, changes))
@@ -24,12 +24,18 @@ function settled(text: string, rules: readonly Rule[]): string {
 /** The names that a text uses and does not declare. */
 export function namesUsed(text: string): readonly string[] {
   const { nodes, bindingOf, parents } = readTree(text)
-  return [...new Set(nodes.flatMap((node) => {
-    if (node.type !== 'Identifier' || bindingOf.has(node)) return []
-    const parent = parents.get(node)
-    const isKey = (parent?.type === 'Property' && parent.key === node && !parent.computed) || (parent?.type === 'MemberExpression' && parent.property === node && !parent.computed)
-    return isKey ? [] : [node.name]
-  }))]
+  return [
+    ...new Set(
+      nodes.flatMap((node) => {
+        if (node.type !== 'Identifier' || bindingOf.has(node)) return []
+        const parent = parents.get(node)
+        const isKey =
+          (parent?.type === 'Property' && parent.key === node && !parent.computed) ||
+          (parent?.type === 'MemberExpression' && parent.property === node && !parent.computed)
+        return isKey ? [] : [node.name]
+      }),
+    ),
+  ]
 }
 
 /**
@@ -49,5 +55,11 @@ export function joinFragments(fragments: readonly Fragment[], main: string, know
   const own = settled(main, [foldConditions])
   namesUsed(own).forEach(take)
   const kept = fragments.filter((fragment) => taken.has(fragment))
-  return [...kept.map((fragment, i) => `${taken.get(fragment) ?? ''}\n${kept[i + 1]?.file === fragment.file && !/\n|^\/\//.test(taken.get(fragment) ?? '') ? '' : '\n'}`), own].join('')
+  return [
+    ...kept.map(
+      (fragment, i) =>
+        `${taken.get(fragment) ?? ''}\n${kept[i + 1]?.file === fragment.file && !/\n|^\/\//.test(taken.get(fragment) ?? '') ? '' : '\n'}`,
+    ),
+    own,
+  ].join('')
 }

@@ -1,5 +1,5 @@
 // What a page's own sheets and attributes do to elements, as far as it matters to a script: by rules and elements, wherever they come from.
-import { parse, SelectorType, stringify, type Selector } from 'css-what'
+import { AttributeAction, parse, SelectorType, stringify, type Selector } from 'css-what'
 import { liesInBy } from '../page/overlaps'
 import { selectorsOf } from '../rig/evaluate'
 import { partOf } from '../rig/rig'
@@ -9,7 +9,8 @@ import { worstFacts, type Facts } from './facts'
 
 /** What matters, by the properties that do it. */
 const deeds = {
-  border: /^(border(-(top|right|bottom|left|block|inline)(-(start|end))?)?(-(width|style))?|border-radius|border-(top|bottom)-(left|right)-radius|border-(start|end)-(start|end)-radius|all)$/,
+  border:
+    /^(border(-(top|right|bottom|left|block|inline)(-(start|end))?)?(-(width|style))?|border-radius|border-(top|bottom)-(left|right)-radius|border-(start|end)-(start|end)-radius|all)$/,
   position: /^(position|all)$/,
   turn: /^(transform|transform-origin|rotate|scale|zoom|perspective|perspective-origin|offset-path|offset|all)$/,
   own: /^(transform|filter|box-shadow|background|background-image|mask|mask-image|-webkit-mask|-webkit-mask-image|all)$/,
@@ -53,7 +54,11 @@ export interface Asked {
 /** What there is to know for these effects. */
 export const askedBy = (sources: readonly Source[]): Asked => ({
   read: [...new Set(sources.flatMap(({ rig }) => selectorsOf(rig)))],
-  written: [...new Set(sources.flatMap(({ rig }) => rig.outputs.filter(({ to }) => partOf(to) === undefined).map((output) => selectOf(rig, output))))],
+  written: [
+    ...new Set(
+      sources.flatMap(({ rig }) => rig.outputs.filter(({ to }) => partOf(to) === undefined).map((output) => selectOf(rig, output))),
+    ),
+  ],
 })
 
 /** Facts as they travel: of `liesIn` the pairs that are so. */
@@ -61,7 +66,10 @@ export interface PageFacts extends Omit<Facts, 'liesIn'> {
   readonly liesIn: readonly (readonly [inner: string, outer: string])[]
 }
 
-export const takeFacts = ({ liesIn, ...facts }: PageFacts): Facts => ({ ...facts, liesIn: (inner, outer) => liesIn.some(([one, other]) => one === inner && other === outer) })
+export const takeFacts = ({ liesIn, ...facts }: PageFacts): Facts => ({
+  ...facts,
+  liesIn: (inner, outer) => liesIn.some(([one, other]) => one === inner && other === outer),
+})
 
 /** Reads a page once, and tells the facts about it that matter where this is asked; the worst where its sheets do not tell. */
 export function readFacts<Found extends object>(page: PageRead<Found>): (asked: Asked) => PageFacts {
@@ -99,7 +107,9 @@ function deedsOf<Found extends object>(page: PageRead<Found>): Readonly<Record<D
   const found: Record<Deed, Set<Found>> = { border: new Set(), position: new Set(), turn: new Set(), own: new Set(), transition: new Set() }
   const animated = deedsIn(page.animated)
   const add = (declarations: Declarations, elements: () => readonly Found[]) => {
-    const isAnimated = declarations.some(([property, value]) => /^(animation|animation-name)$/.test(property) && !isNothing(property, value))
+    const isAnimated = declarations.some(
+      ([property, value]) => /^(animation|animation-name)$/.test(property) && !isNothing(property, value),
+    )
     const done = [...deedsIn(declarations), ...(isAnimated ? animated : [])]
     const which = done.length > 0 ? elements() : []
     for (const deed of done) for (const element of which) found[deed].add(element)
@@ -115,7 +125,8 @@ function deedsOf<Found extends object>(page: PageRead<Found>): Readonly<Record<D
   return found
 }
 
-const deedsIn = (declarations: Declarations) => deedNames.filter((deed) => declarations.some(([property, value]) => deeds[deed].test(property) && !isNothing(property, value)))
+const deedsIn = (declarations: Declarations) =>
+  deedNames.filter((deed) => declarations.some(([property, value]) => deeds[deed].test(property) && !isNothing(property, value)))
 
 /** Declarations that only say that there is nothing: as they are written, or as a browser writes them out. */
 function isNothing(property: string, value: string): boolean {
@@ -126,7 +137,8 @@ function isNothing(property: string, value: string): boolean {
   return /^(none|0|0px|0s|unset|initial|medium|0px 0px|0s 0s)$/.test(text) && !/^(transform-origin|all)$/.test(property)
 }
 
-const momentary = /^(hover|active|focus|focus-visible|focus-within|target|visited|checked|disabled|enabled|valid|invalid|user-valid|user-invalid|placeholder-shown|open|popover-open|fullscreen|autofill|indeterminate|default|in-range|out-of-range|required|optional|read-only|read-write|defined)$/
+const momentary =
+  /^(hover|active|focus|focus-visible|focus-within|target|visited|checked|disabled|enabled|valid|invalid|user-valid|user-invalid|placeholder-shown|open|popover-open|fullscreen|autofill|indeterminate|default|in-range|out-of-range|required|optional|read-only|read-write|defined)$/
 
 /**
  * The most that a selector may come to match: without pseudo-classes of a moment, and without classes that no element has now, where
@@ -139,14 +151,29 @@ export function atMost(select: string, classes?: ReadonlySet<string>): string {
   } catch {
     return '*'
   }
-  const mayGo = (step: Selector) => (step.type === 'pseudo' && momentary.test(step.name)) || (step.type === 'attribute' && (/^data-glass-moth-/.test(step.name) || (classes !== undefined && step.name === 'class' && step.action === 'element' && !classes.has(step.value))))
-  const kept = selectors.filter((steps) => !steps.some(({ type }) => type === 'pseudo-element')).map((steps) => steps.flatMap((step, i): Selector[] => {
-    if (!mayGo(step)) return [step]
-    // Where it was all that stood between two combinators, anything may stand.
-    const isSimple = (other: Selector | undefined) => other !== undefined && !combinators.has(other.type)
-    return isSimple(steps[i - 1]) || isSimple(steps[i + 1]) ? [] : [{ type: SelectorType.Universal, namespace: null }]
-  }))
+  const mayGo = (step: Selector) =>
+    (step.type === SelectorType.Pseudo && momentary.test(step.name)) ||
+    (step.type === SelectorType.Attribute &&
+      (/^data-glass-moth-/.test(step.name) ||
+        (classes !== undefined && step.name === 'class' && step.action === AttributeAction.Element && !classes.has(step.value))))
+  const kept = selectors
+    .filter((steps) => !steps.some(({ type }) => type === SelectorType.PseudoElement))
+    .map((steps) =>
+      steps.flatMap((step, i): Selector[] => {
+        if (!mayGo(step)) return [step]
+        // Where it was all that stood between two combinators, anything may stand.
+        const isSimple = (other: Selector | undefined) => other !== undefined && !combinators.has(other.type)
+        return isSimple(steps[i - 1]) || isSimple(steps[i + 1]) ? [] : [{ type: SelectorType.Universal, namespace: null }]
+      }),
+    )
   return kept.map((steps) => (steps.length === 0 ? '*' : stringify([steps]))).join(', ')
 }
 
-const combinators = new Set<string>(['descendant', 'child', 'adjacent', 'sibling', 'parent', 'column-combinator'])
+const combinators = new Set([
+  SelectorType.Descendant,
+  SelectorType.Child,
+  SelectorType.Adjacent,
+  SelectorType.Sibling,
+  SelectorType.Parent,
+  SelectorType.ColumnCombinator,
+])

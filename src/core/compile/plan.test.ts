@@ -8,7 +8,11 @@ import { writesOf } from './writes'
 const sourceOf = (kind: string, changes: object = {}, select = '.card') => {
   const found = findKind(kind)
   if (!found) throw new Error(kind)
-  return { rig: found.expand({ ...(found.defaults as object), ...changes }, select, {}), names: { title: kind, name: `card-${kind}` }, sentence: `It leans by ${JSON.stringify(changes)}.` }
+  return {
+    rig: found.expand({ ...(found.defaults as object), ...changes }, select, {}),
+    names: { title: kind, name: `card-${kind}` },
+    sentence: `It leans by ${JSON.stringify(changes)}.`,
+  }
 }
 const spring = (frequencyHz: number, dampingRatio = 0.7) => sourceOf('tilt', { follow: { kind: 'spring', frequencyHz, dampingRatio } })
 const keyFor = (...sources: readonly ReturnType<typeof sourceOf>[]) => keyOf(planScript(withoutWords(sources), plainFacts).shape)
@@ -31,11 +35,16 @@ describe('the shape of a script', () => {
   })
 
   it('knows what a designer allows for, and what is asked of the script', () => {
-    expect(factNames.filter((name) => allowing(plainFacts, { allows: ['hasTurns', 'hasOwnCode'] })[name])).toEqual(['hasTurns', 'hasOwnCode'])
+    expect(factNames.filter((name) => allowing(plainFacts, { allows: ['hasTurns', 'hasOwnCode'] })[name])).toEqual([
+      'hasTurns',
+      'hasOwnCode',
+    ])
     expect(factNames.every((name) => allowing(worstFacts, {})[name])).toBe(true)
     expect(planScript([spring(3)], plainFacts, { takesOff: true }).shape.main).toContain('handOut(takeOff)')
     expect(planScript([spring(3)], plainFacts, { isModule: true }).shape.isModule).toBe(true)
-    expect(keyOf(planScript([spring(3)], plainFacts, { allows: ['hasTransitions'] }).shape)).not.toBe(keyOf(planScript([spring(3)], plainFacts).shape))
+    expect(keyOf(planScript([spring(3)], plainFacts, { allows: ['hasTransitions'] }).shape)).not.toBe(
+      keyOf(planScript([spring(3)], plainFacts).shape),
+    )
   })
 
   it('is about effects that ask for a script alone', () => {
@@ -49,8 +58,23 @@ describe('the shape of a script', () => {
   })
 
   it('tells what the script writes, by which it can be taken off again', () => {
-    expect(writesOf([sourceOf('tilt')])).toEqual(expect.arrayContaining([{ name: 'data-card-tilt', select: '.card' }, { name: '--card-tilt-x', select: '.card' }, { name: '--own-transform', select: '.card' }]))
-    const drift = { ...sourceOf('drift'), rig: findKind('drift')?.expand(findKind('drift')?.defaults, '.card', { 'layer-1': '.card .near', 'layer-2': '.card .far' }) ?? sourceOf('drift').rig }
-    expect(writesOf([drift]).filter(({ select }) => select === '.card .near').map(({ name }) => name)).toContain('data-card-drift')
+    expect(writesOf([sourceOf('tilt')])).toEqual(
+      expect.arrayContaining([
+        { name: 'data-card-tilt', select: '.card' },
+        { name: '--card-tilt-x', select: '.card' },
+        { name: '--own-transform', select: '.card' },
+      ]),
+    )
+    const drift = {
+      ...sourceOf('drift'),
+      rig:
+        findKind('drift')?.expand(findKind('drift')?.defaults, '.card', { 'layer-1': '.card .near', 'layer-2': '.card .far' }) ??
+        sourceOf('drift').rig,
+    }
+    expect(
+      writesOf([drift])
+        .filter(({ select }) => select === '.card .near')
+        .map(({ name }) => name),
+    ).toContain('data-card-drift')
   })
 })

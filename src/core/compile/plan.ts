@@ -12,8 +12,66 @@ import { joinTables, type EffectTable } from './tables'
 import type { Fields } from './values'
 
 /** Members of effects and of values that a script may ask for: by their names alone, so none is of both. */
-export const effectMembers = ['select', 'name', 'alsoNamed', 'mark', 'notForeign', 'findsAll', 'comes', 'comesMs', 'goesMs', 'seenOnSelf', 'seenWithin', 'seenLinked', 'keeps', 'stands', 'isGroup', 'isWindow', 'amongAll', 'fellows', 'insets', 'bridge', 'measure', 'readsIn', 'readsInBox', 'readsInWindow', 'fine', 'taps', 'focuses', 'looks', 'parts', 'shownWhileOn'] as const
-export const valueMembers = ['property', 'pose', 'curve', 'feel', 'going', 'band', 'leave', 'holds', 'seenBy', 'beginsUnseen', 'links', 'link', 'halfLifeMs', 'goingHalfLifeMs', 'due', 'isEndless', 'byLook', 'timing', 'start', 'digits', 'onSelf', 'within', 'linked', 'onParts', 'as', 'zone'] as const
+export const effectMembers = [
+  'select',
+  'name',
+  'alsoNamed',
+  'mark',
+  'notForeign',
+  'findsAll',
+  'comes',
+  'comesMs',
+  'goesMs',
+  'seenOnSelf',
+  'seenWithin',
+  'seenLinked',
+  'keeps',
+  'stands',
+  'isGroup',
+  'isWindow',
+  'amongAll',
+  'fellows',
+  'insets',
+  'bridge',
+  'measure',
+  'readsIn',
+  'readsInBox',
+  'readsInWindow',
+  'fine',
+  'taps',
+  'focuses',
+  'looks',
+  'parts',
+  'shownWhileOn',
+] as const
+export const valueMembers = [
+  'property',
+  'pose',
+  'curve',
+  'feel',
+  'going',
+  'band',
+  'leave',
+  'holds',
+  'seenBy',
+  'beginsUnseen',
+  'links',
+  'link',
+  'halfLifeMs',
+  'goingHalfLifeMs',
+  'due',
+  'isEndless',
+  'byLook',
+  'timing',
+  'start',
+  'digits',
+  'onSelf',
+  'within',
+  'linked',
+  'onParts',
+  'as',
+  'zone',
+] as const
 
 /** What is written by hand of a script, and what is known of its members: with stand-ins for numbers, since one that is dragged makes no other script. */
 export interface Shape {
@@ -44,7 +102,8 @@ const carried = /(?<![\w.])(\d+\.\d+|\d{2,}|[3-9])(?![\w.])/g
 const standIn = (index: number) => `9876543${String(index).padStart(5, '0')}`
 
 /** Whether an effect asks for a script at all: one whose rules are all that there is leaves none. */
-export const needsScript = ({ rig }: Source): boolean => rig.channels.length > 0 || rig.parts.length > 0 || rig.areas.some(({ looks }) => looks !== undefined)
+export const needsScript = ({ rig }: Source): boolean =>
+  rig.channels.length > 0 || rig.parts.length > 0 || rig.areas.some(({ looks }) => looks !== undefined)
 
 /** What these effects ask for on a page of which this is known, as a designer wants it. */
 export function planScript(all: readonly Source[], known: Facts, leaving: Leaving = {}): ScriptPlan {
@@ -53,38 +112,91 @@ export function planScript(all: readonly Source[], known: Facts, leaving: Leavin
   const constants = new Constants()
   const moved = sources.flatMap(movedBy)
   const comings = comingsOf(sources, facts)
-  const tables = joinTables(sources.flatMap((source, i) => draftsOf(source, comings[i] ?? [], constants, facts, (select, box) => measureFor(select, box, moved, facts), moved.map(({ select }) => select))))
-  const members = new Map([...givenOf(tables, sources, constants, moved, facts), ['takesOff', String(leaving.takesOff === true)] as const, ...knownOf(tables)])
-  const main = [...constants.lines, '', writeTables(tables, members), '', ...(members.get('hasFinds') === 'true' ? ['stand()'] : []), ...(members.get('watches') === 'true' ? ['watch()'] : []), 'listen()', ...(leaving.takesOff ? [`${handedOut}(takeOff)`] : []), ''].join('\n')
+  const tables = joinTables(
+    sources.flatMap((source, i) =>
+      draftsOf(
+        source,
+        comings[i] ?? [],
+        constants,
+        facts,
+        (select, box) => measureFor(select, box, moved, facts),
+        moved.map(({ select }) => select),
+      ),
+    ),
+  )
+  const members = new Map([
+    ...givenOf(tables, sources, constants, moved, facts),
+    ['takesOff', String(leaving.takesOff === true)] as const,
+    ...knownOf(tables),
+  ])
+  const main = [
+    ...constants.lines,
+    '',
+    writeTables(tables, members),
+    '',
+    ...(members.get('hasFinds') === 'true' ? ['stand()'] : []),
+    ...(members.get('watches') === 'true' ? ['watch()'] : []),
+    'listen()',
+    ...(leaving.takesOff ? [`${handedOut}(takeOff)`] : []),
+    '',
+  ].join('\n')
   const numbers: string[] = []
   const indexes = new Map<string, number>()
-  const maskCode = (text: string) => text.replaceAll(carried, (value) => {
-    const index = indexes.get(value) ?? numbers.push(value) - 1
-    indexes.set(value, index)
-    return standIn(index)
-  })
+  const maskCode = (text: string) =>
+    text.replaceAll(carried, (value) => {
+      const index = indexes.get(value) ?? numbers.push(value) - 1
+      indexes.set(value, index)
+      return standIn(index)
+    })
   // What is told in a comment has nothing to do with what happens to be as much.
   const maskComment = (text: string) => text.replaceAll(/(?<![\w.])\d+(?:\.\d+)?(?![\w.])/g, (value) => standIn(numbers.push(value) - 1))
-  const mask = (text: string) => text.split('\n').map((line) => {
-    const [, code = '', comment = ''] = /^((?:[^/']|'[^'\n]*'|\/(?!\/))*)(.*)$/.exec(line) ?? []
-    return maskCode(code) + maskComment(comment)
-  }).join('\n')
-  const shape = { main: mask(main), takesOff: leaving.takesOff === true, isModule: leaving.isModule === true, known: [...members].map(([name, text]) => [name, mask(text)] as const) }
+  const mask = (text: string) =>
+    text
+      .split('\n')
+      .map((line) => {
+        const [, code = '', comment = ''] = /^((?:[^/']|'[^'\n]*'|\/(?!\/))*)(.*)$/.exec(line) ?? []
+        return maskCode(code) + maskComment(comment)
+      })
+      .join('\n')
+  const shape = {
+    main: mask(main),
+    takesOff: leaving.takesOff === true,
+    isModule: leaving.isModule === true,
+    known: [...members].map(([name, text]) => [name, mask(text)] as const),
+  }
   return { shape, numbers }
 }
 
 /** A script that was written with stand-ins, with the numbers in their places. */
-export const withNumbers = (text: string, numbers: readonly string[]): string => text.replaceAll(/9876543(\d{5})/g, (_, index: string) => numbers[Number(index)] ?? '')
+export const withNumbers = (text: string, numbers: readonly string[]): string =>
+  text.replaceAll(/9876543(\d{5})/g, (_, index: string) => numbers[Number(index)] ?? '')
 
 /** What is known of the script as a whole. */
-function givenOf(tables: readonly EffectTable[], sources: readonly Source[], constants: Constants, moved: readonly Moved[], { hasBorders, hasPositions, hasOwnStyles, hasTransitions, hasLateElements, hasOwnCode }: Facts): Fields {
+function givenOf(
+  tables: readonly EffectTable[],
+  sources: readonly Source[],
+  constants: Constants,
+  moved: readonly Moved[],
+  { hasBorders, hasPositions, hasOwnStyles, hasTransitions, hasLateElements, hasOwnCode }: Facts,
+): Fields {
   const some = (field: string) => tables.some(({ fields, values }) => fields.has(field) || values.some((value) => value.has(field)))
-  const reads = (word: string) => tables.some(({ values }) => values.some((value) => [...value.values()].some((text) => text.includes(word))))
+  const reads = (word: string) =>
+    tables.some(({ values }) => values.some((value) => [...value.values()].some((text) => text.includes(word))))
   const hasTouch = tables.some(({ fields }) => !fields.has('fine'))
   const hasLooks = some('looks')
-  const heard = ['pointermove', 'pointerover', 'pointerout', ...(hasLooks || some('taps') || reads('pointer.buttons') ? ['pointerdown', 'pointerup'] : hasTouch ? ['pointerup'] : []), 'pointercancel', ...(some('focuses') ? ['focusin', 'focusout'] : []), 'scroll', 'resize']
+  const heard = [
+    'pointermove',
+    'pointerover',
+    'pointerout',
+    ...(hasLooks || some('taps') || reads('pointer.buttons') ? ['pointerdown', 'pointerup'] : hasTouch ? ['pointerup'] : []),
+    'pointercancel',
+    ...(some('focuses') ? ['focusin', 'focusout'] : []),
+    'scroll',
+    'resize',
+  ]
   const facts = {
-    hasTouch, hasLooks,
+    hasTouch,
+    hasLooks,
     hasMany: tables.length > 1,
     hasFocus: some('focuses'),
     hasTaps: some('taps'),
@@ -96,7 +208,8 @@ function givenOf(tables: readonly EffectTable[], sources: readonly Source[], con
     hasTimed: constants.lines.some((line) => line.includes(' timed(')),
     hasFlows: some('due'),
     hasFinds: some('keeps'),
-    hasBorders, hasPositions,
+    hasBorders,
+    hasPositions,
     hasOwn: hasOwnStyles || hasTransitions,
     hasTransitions,
     hasOthers: tables.some(({ fields }) => fields.has('seenLinked') || fields.has('seenWithin') || fields.has('isGroup')),
@@ -108,8 +221,14 @@ function givenOf(tables: readonly EffectTable[], sources: readonly Source[], con
     sharesEye: sources.some(({ rig }) => sharesEye(rig)),
     tells: hasOwnCode,
   }
-  const drives = [...new Set(sources.flatMap(({ rig }) => rig.outputs.filter(({ to }) => partOf(to) === undefined).map(({ slot }) => propertyOf(slot))))]
-  const written = tables.flatMap(({ values }) => values.filter((value) => value.has('onSelf') || value.has('within') || value.has('linked')).flatMap((value) => value.get('property') ?? []))
+  const drives = [
+    ...new Set(sources.flatMap(({ rig }) => rig.outputs.filter(({ to }) => partOf(to) === undefined).map(({ slot }) => propertyOf(slot)))),
+  ]
+  const written = tables.flatMap(({ values }) =>
+    values
+      .filter((value) => value.has('onSelf') || value.has('within') || value.has('linked'))
+      .flatMap((value) => value.get('property') ?? []),
+  )
   const list = (texts: readonly string[]) => `[${texts.join(', ')}]`
   const lists = {
     heard: list(heard.map(quote)),
@@ -132,7 +251,10 @@ function knownOf(tables: readonly EffectTable[]): Fields {
       if (texts.size <= 1 && /^[\w$.-]+$|^'[^'\n]*'$/.test(text)) known.set(member, text)
     }
   }
-  note(effectMembers, tables.map(({ fields }) => fields))
+  note(
+    effectMembers,
+    tables.map(({ fields }) => fields),
+  )
   note(valueMembers, values)
   // A value that is followed has these of its own too: they may become others.
   const has = (member: string) => values.some((value) => value.has(member))
@@ -143,7 +265,8 @@ function knownOf(tables: readonly EffectTable[]): Fields {
   return known
 }
 
-const writeFields = (fields: Fields, known: Fields) => [...fields].filter(([name]) => !known.has(name)).map(([name, text]) => `${name}: ${text}`)
+const writeFields = (fields: Fields, known: Fields) =>
+  [...fields].filter(([name]) => !known.has(name)).map(([name, text]) => `${name}: ${text}`)
 
 function writeTables(tables: readonly EffectTable[], known: Fields): string {
   const write = ({ fields, values }: EffectTable) => [

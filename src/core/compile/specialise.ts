@@ -12,9 +12,55 @@ import { readTree, withChanges } from './tree'
 const mostRounds = 400
 
 /** Members that are read without being named: by the browser, or as one of several looks. */
-const platform = new Set(['off', 'on', 'pressed', 'still', 'going', 'come', 'go', 'press', 'release', 'rest', 'move', 'due', 'dismiss', 'passive', 'capture', 'subtree', 'childList', 'characterData', 'attributes', 'attributeFilter', 'bubbles', 'composed', 'detail', 'x', 'y', 'length'])
+const platform = new Set([
+  'off',
+  'on',
+  'pressed',
+  'still',
+  'going',
+  'come',
+  'go',
+  'press',
+  'release',
+  'rest',
+  'move',
+  'due',
+  'dismiss',
+  'passive',
+  'capture',
+  'subtree',
+  'childList',
+  'characterData',
+  'attributes',
+  'attributeFilter',
+  'bubbles',
+  'composed',
+  'detail',
+  'x',
+  'y',
+  'length',
+])
 
-const rules: readonly Rule[] = [foldConditions, prune(platform), dropEmptyPatterns, inlineConstants, dropArguments, settleParameters, dropAliases, takeOnlyEffect, askNoMembers, inlineExpressions, unrollSingles, splitObjects, inlineOnce, mergeMembers(platform), flattenCalls, shortenMembers, dropBrackets, keepConstant]
+const rules: readonly Rule[] = [
+  foldConditions,
+  prune(platform),
+  dropEmptyPatterns,
+  inlineConstants,
+  dropArguments,
+  settleParameters,
+  dropAliases,
+  takeOnlyEffect,
+  askNoMembers,
+  inlineExpressions,
+  unrollSingles,
+  splitObjects,
+  inlineOnce,
+  mergeMembers(platform),
+  flattenCalls,
+  shortenMembers,
+  dropBrackets,
+  keepConstant,
+]
 
 /** The script without what nobody uses. Comments stay with what they are about. Throws a SyntaxError where the text is no script. */
 export function specialise(text: string): string {
@@ -36,4 +82,10 @@ function firstChanges(tree: ReturnType<typeof readTree>): ReturnType<Rule> {
 }
 
 /** One empty line at most, and none at the edge of a block. */
-const tidied = (text: string) => text.replace(/\n{3,}/g, '\n\n').replace(/\{\n\n/g, '{\n').replace(/\n\n( *\})/g, '\n$1').replace(/[ \t]+$/gm, '').trim()
+const tidied = (text: string) =>
+  text
+    .replace(/\n{3,}/g, '\n\n')
+    .replace(/\{\n\n/g, '{\n')
+    .replace(/\n\n( *\})/g, '\n$1')
+    .replace(/[ \t]+$/gm, '')
+    .trim()

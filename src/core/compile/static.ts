@@ -8,7 +8,9 @@ export type Known = { readonly value: string | number | boolean | null | undefin
 export function knownOf(node: AnyNode): Known | undefined {
   switch (node.type) {
     case 'Literal':
-      return typeof node.value === 'string' || typeof node.value === 'number' || typeof node.value === 'boolean' || node.value === null ? { value: node.value } : undefined
+      return typeof node.value === 'string' || typeof node.value === 'number' || typeof node.value === 'boolean' || node.value === null
+        ? { value: node.value }
+        : undefined
     case 'Identifier':
       return node.name === 'undefined' ? { value: undefined } : node.name === 'Infinity' ? { value: Infinity } : undefined
     case 'ArrowFunctionExpression':
@@ -27,7 +29,13 @@ export function knownOf(node: AnyNode): Known | undefined {
     }
     case 'BinaryExpression': {
       if (node.left.type === 'PrivateIdentifier') return undefined
-      if ((node.operator === '===' || node.operator === '!==') && node.left.type === 'Identifier' && node.right.type === 'Identifier' && node.left.name === node.right.name) return { value: node.operator === '===' }
+      if (
+        (node.operator === '===' || node.operator === '!==') &&
+        node.left.type === 'Identifier' &&
+        node.right.type === 'Identifier' &&
+        node.left.name === node.right.name
+      )
+        return { value: node.operator === '===' }
       const [one, other] = [knownOf(node.left), knownOf(node.right)]
       if (!one || !other || !('value' in one) || !('value' in other)) return undefined
       if (node.operator === '===') return { value: one.value === other.value }
@@ -52,7 +60,36 @@ export function takesLeft(operator: '&&' | '||' | '??', left: Known): boolean {
 }
 
 /** Calls that leave no trace, by the name of the function or the method. */
-const quietCalls = new Set(['Number', 'String', 'Boolean', 'parseFloat', 'bezier', 'steps', 'linearPoints', 'abs', 'min', 'max', 'hypot', 'exp', 'sqrt', 'floor', 'round', 'getComputedStyle', 'getBoundingClientRect', 'querySelectorAll', 'querySelector', 'closest', 'contains', 'fill', 'frameOfBox', 'newLook', 'startsWith', 'has', 'get', 'transformPoint'])
+const quietCalls = new Set([
+  'Number',
+  'String',
+  'Boolean',
+  'parseFloat',
+  'bezier',
+  'steps',
+  'linearPoints',
+  'abs',
+  'min',
+  'max',
+  'hypot',
+  'exp',
+  'sqrt',
+  'floor',
+  'round',
+  'getComputedStyle',
+  'getBoundingClientRect',
+  'querySelectorAll',
+  'querySelector',
+  'closest',
+  'contains',
+  'fill',
+  'frameOfBox',
+  'newLook',
+  'startsWith',
+  'has',
+  'get',
+  'transformPoint',
+])
 const quietClasses = new Set(['Map', 'Set', 'Array', 'DOMMatrix'])
 
 /** Whether an expression may be left out where nobody needs what it gives. */
@@ -87,7 +124,12 @@ export function isQuiet(node: AnyNode | null | undefined): boolean {
       return node.callee.type === 'Identifier' && quietClasses.has(node.callee.name) && node.arguments.every(isQuiet)
     case 'CallExpression': {
       const { callee } = node
-      const name = callee.type === 'Identifier' ? callee.name : callee.type === 'MemberExpression' && callee.property.type === 'Identifier' ? callee.property.name : ''
+      const name =
+        callee.type === 'Identifier'
+          ? callee.name
+          : callee.type === 'MemberExpression' && callee.property.type === 'Identifier'
+            ? callee.property.name
+            : ''
       return quietCalls.has(name) && isQuiet(callee) && node.arguments.every(isQuiet)
     }
     default:

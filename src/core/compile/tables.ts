@@ -63,7 +63,8 @@ function valuesOf(same: readonly EffectDraft[]): readonly Fields[] {
       const key = JSON.stringify([...own])
       const known = fields.has('property') ? all.findIndex((each) => each.key === key && areJoined(fields, each.on, on)) : -1
       const other = all[known]
-      if (other) other.on = { self: other.on.self || on.self, within: [...other.on.within, ...on.within], parts: [...other.on.parts, ...on.parts] }
+      if (other)
+        other.on = { self: other.on.self || on.self, within: [...other.on.within, ...on.within], parts: [...other.on.parts, ...on.parts] }
       places.push(other ? known : all.push({ fields: own, on, key }) - 1)
     }
   }
@@ -71,7 +72,8 @@ function valuesOf(same: readonly EffectDraft[]): readonly Fields[] {
 }
 
 /** Whether one value can be on all of these: what is in step with something else, and links of a chain but for those on parts, are each on elements of their own. */
-const areJoined = (fields: Fields, ...ons: readonly Targets[]) => ons.every(({ linked, parts }) => linked === undefined && (!fields.has('links') || (!fields.has('link') && parts.length > 0)))
+const areJoined = (fields: Fields, ...ons: readonly Targets[]) =>
+  ons.every(({ linked, parts }) => linked === undefined && (!fields.has('links') || (!fields.has('link') && parts.length > 0)))
 
 function withTargets(fields: Fields, { self, within, linked, parts }: Targets): Fields {
   const all = new Map(fields)

@@ -22,23 +22,31 @@ function pageOf({ tree, lacksSheets, hasScripts }: Dressed): PageRead<Element> {
   const all = elementsOf(tree)
   const rules: PageRead<Element>['rules'][number][] = []
   const animated: (readonly [string, string])[] = []
-  for (const element of all) if (element.name === 'style') walk(parse(textOf(element), { parseValue: false }), {
-    visit: 'Rule',
-    enter(this: { readonly atrule?: { readonly name: string } | null }, { prelude, block }) {
-      // What a frame of an animation says is of whatever has the animation.
-      if (/keyframes$/i.test(this.atrule?.name ?? '')) animated.push(...declarationsIn(block))
-      else rules.push({ select: generate(prelude), declarations: declarationsIn(block) })
-    },
-  })
+  for (const element of all)
+    if (element.name === 'style')
+      walk(parse(textOf(element), { parseValue: false }), {
+        visit: 'Rule',
+        enter(this: { readonly atrule?: { readonly name: string } | null }, { prelude, block }) {
+          // What a frame of an animation says is of whatever has the animation.
+          if (/keyframes$/i.test(this.atrule?.name ?? '')) animated.push(...declarationsIn(block))
+          else rules.push({ select: generate(prelude), declarations: declarationsIn(block) })
+        },
+      })
   return {
     all: () => all,
     find: (select) => findIn(tree, select),
     classes: () => new Set(all.flatMap(({ attribs }) => (attribs.class ?? '').split(/\s+/))),
     parentOf: (element) => parentOf(element) ?? null,
     nameOf: ({ name }) => name,
-    rules, animated,
-    inline: all.flatMap((element) => (element.attribs.style === undefined ? [] : [{ element, declarations: declarationsIn(parse(element.attribs.style, { context: 'declarationList', parseValue: false })) }])),
-    lacksSheets, hasScripts,
+    rules,
+    animated,
+    inline: all.flatMap((element) =>
+      element.attribs.style === undefined
+        ? []
+        : [{ element, declarations: declarationsIn(parse(element.attribs.style, { context: 'declarationList', parseValue: false })) }],
+    ),
+    lacksSheets,
+    hasScripts,
   }
 }
 

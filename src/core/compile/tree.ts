@@ -112,7 +112,9 @@ export function readTree(given: string | readonly string[]): Tree {
       case 'Identifier':
         return declare(scope, pattern, declaration, kind)
       case 'ObjectPattern':
-        return pattern.properties.forEach((property) => declarePattern(property.type === 'RestElement' ? property.argument : property.value, scope, declaration, kind))
+        return pattern.properties.forEach((property) =>
+          declarePattern(property.type === 'RestElement' ? property.argument : property.value, scope, declaration, kind),
+        )
       case 'ArrayPattern':
         return pattern.elements.forEach((element) => element && declarePattern(element, scope, declaration, kind))
       case 'AssignmentPattern':
@@ -127,7 +129,8 @@ export function readTree(given: string | readonly string[]): Tree {
   const declareAll = (statements: readonly AnyNode[], scope: Scope) => {
     for (const statement of statements) {
       if (statement.type === 'FunctionDeclaration' && statement.id) declare(scope, statement.id, statement, 'function')
-      if (statement.type === 'VariableDeclaration') for (const each of statement.declarations) declarePattern(each.id, scope, each, statement.kind === 'const' ? 'const' : 'let')
+      if (statement.type === 'VariableDeclaration')
+        for (const each of statement.declarations) declarePattern(each.id, scope, each, statement.kind === 'const' ? 'const' : 'let')
     }
   }
   const visit = (node: AnyNode, parent: AnyNode | undefined, scope: Scope): void => {
@@ -231,11 +234,24 @@ export function innerText(text: string, block: AnyNode, by = 2): string {
 export const outdent = (text: string, by: number) => text.replaceAll(`\n${' '.repeat(by)}`, '\n')
 
 /** What takes some members out of a list, with the commas that they leave behind. */
-export function withoutMembers(text: string, members: readonly (AnyNode | null)[], isGone: (member: AnyNode) => boolean): readonly Change[] {
+export function withoutMembers(
+  text: string,
+  members: readonly (AnyNode | null)[],
+  isGone: (member: AnyNode) => boolean,
+): readonly Change[] {
   const all = members.filter((member): member is AnyNode => member !== null)
   const firstKept = all.findIndex((member) => !isGone(member))
   const last = all.at(-1)
   if (!last || !all.some(isGone)) return []
-  if (firstKept < 0) return [{ from: all[0]?.start ?? last.start, to: last.end + (/^\s*,/.exec(text.slice(last.end))?.[0].length ?? 0), text: '' }]
-  return all.flatMap((member, i) => (!isGone(member) ? [] : [i < firstKept ? { from: member.start, to: all[i + 1]?.start ?? member.end, text: '' } : { from: all[i - 1]?.end ?? member.start, to: member.end, text: '' }]))
+  if (firstKept < 0)
+    return [{ from: all[0]?.start ?? last.start, to: last.end + (/^\s*,/.exec(text.slice(last.end))?.[0].length ?? 0), text: '' }]
+  return all.flatMap((member, i) =>
+    !isGone(member)
+      ? []
+      : [
+          i < firstKept
+            ? { from: member.start, to: all[i + 1]?.start ?? member.end, text: '' }
+            : { from: all[i - 1]?.end ?? member.start, to: member.end, text: '' },
+        ],
+  )
 }

@@ -40,7 +40,9 @@ function writePosition({ of, beyond }: Of<'x' | 'y' | 'centredX' | 'centredY'>, 
     const share = isCentred ? `2 * ${point} / ${length} - 1` : `${point} / ${length}`
     return `({ ${point}, ${length} }) => ${beyond === 'extend' ? share : `limited(${share}, ${isCentred ? -1 : 0}, 1)`}`
   }
-  const between = insets ? `, ${isAcross ? `${inset(insets, 'left', 'width')}, ${inset(insets, 'right', 'width')}` : `${inset(insets, 'top', 'height')}, ${inset(insets, 'bottom', 'height')}`}` : ''
+  const between = insets
+    ? `, ${isAcross ? `${inset(insets, 'left', 'width')}, ${inset(insets, 'right', 'width')}` : `${inset(insets, 'top', 'height')}, ${inset(insets, 'bottom', 'height')}`}`
+    : ''
   const share = `${isAcross ? 'shareX' : 'shareY'}(at${between})`
   const kept = beyond === 'extend' ? share : `limited(${share}, 0, 1)`
   return `(at) => ${isCentred ? `2 * ${kept} - 1` : kept}`
@@ -52,7 +54,8 @@ function writePx({ of, from }: Of<'xPx' | 'yPx'>, { hasBorders }: Surroundings):
   return from === 'border' && hasBorders ? `({ ${point}, border }) => ${point} + border[${side}]` : `({ ${point} }) => ${point}`
 }
 
-const writePose = (pose: Pose, side: string): string => (typeof pose === 'number' ? number(pose) : `[${pose.map(number).join(', ')}][place.${side}[0]]`)
+const writePose = (pose: Pose, side: string): string =>
+  typeof pose === 'number' ? number(pose) : `[${pose.map(number).join(', ')}][place.${side}[0]]`
 
 /** What each signal is in a script: how it is read, what it is while the pointer is away, when it changes by itself. */
 export function writeSignal(signal: Signal, around: Surroundings, constants: Constants): Fields {
@@ -78,10 +81,16 @@ export function writeSignal(signal: Signal, around: Surroundings, constants: Con
     case 'zone': {
       const { insets } = around
       const four = `[${inset(insets, 'top', 'height')}, ${inset(insets, 'right', 'width')}, ${inset(insets, 'bottom', 'height')}, ${inset(insets, 'left', 'width')}]`
-      return fields(`(at, follower) => zoneOf(at, follower, ${signal.columns}, ${signal.rows}, ${number(signal.hysteresisPx ?? 0)}, ${four})`, told)
+      return fields(
+        `(at, follower) => zoneOf(at, follower, ${signal.columns}, ${signal.rows}, ${number(signal.hysteresisPx ?? 0)}, ${four})`,
+        told,
+      )
     }
     case 'nearest':
-      return fields(`(at, follower) => nearestOf(follower, ${quote(signal.among)}, ${number(signal.hysteresisPx ?? 0)}, ${around.measure})`, told)
+      return fields(
+        `(at, follower) => nearestOf(follower, ${quote(signal.among)}, ${number(signal.hysteresisPx ?? 0)}, ${around.measure})`,
+        told,
+      )
     case 'inside':
       return fields('() => 1')
     case 'pressed':
@@ -92,7 +101,10 @@ export function writeSignal(signal: Signal, around: Surroundings, constants: Con
       return fields(`(at) => isStill(at, ${number(signal.afterMs)})`, { due: `(at) => stillDue(at, ${number(signal.afterMs)})` })
     case 'here': {
       const [come, go] = [writeFeel(signal.come, 'comes', constants), writeFeel(signal.go, 'goes', constants)]
-      return fields(`(at, follower) => hereNow(at, follower, 1, ${come})`, { leave: `(at, follower) => hereNow(at, follower, 0, ${go})`, due: '({ t }, follower) => hereDue(t, follower)' })
+      return fields(`(at, follower) => hereNow(at, follower, 1, ${come})`, {
+        leave: `(at, follower) => hereNow(at, follower, 0, ${go})`,
+        due: '({ t }, follower) => hereDue(t, follower)',
+      })
     }
     case 'entrySide':
     case 'exitSide': {
@@ -107,10 +119,18 @@ export function writeSignal(signal: Signal, around: Surroundings, constants: Con
     }
     case 'look': {
       const { off, ...others } = signal.values
-      const values = `{ ${Object.entries(others).flatMap(([name, value]) => (value === undefined ? [] : [`${name}: ${number(value)}`])).join(', ')} }`
+      const values = `{ ${Object.entries(others)
+        .flatMap(([name, value]) => (value === undefined ? [] : [`${name}: ${number(value)}`]))
+        .join(', ')} }`
       const look = signal.whose === 'others' ? 'others' : 'place.look'
-      const read = signal.leaveTo === undefined ? `({ place, others }) => lookValue(${values}, ${number(off)}, ${look})` : `({ place, others }) => leftTo(${values}, ${number(off)}, ${look}, ${writePose(signal.leaveTo, 'exit')})`
-      const start: Readonly<Record<string, string>> = signal.enterFrom !== undefined && signal.whose === undefined ? { start: `({ place }) => cameFrom(place, ${writePose(signal.enterFrom, 'entry')})` } : {}
+      const read =
+        signal.leaveTo === undefined
+          ? `({ place, others }) => lookValue(${values}, ${number(off)}, ${look})`
+          : `({ place, others }) => leftTo(${values}, ${number(off)}, ${look}, ${writePose(signal.leaveTo, 'exit')})`
+      const start: Readonly<Record<string, string>> =
+        signal.enterFrom !== undefined && signal.whose === undefined
+          ? { start: `({ place }) => cameFrom(place, ${writePose(signal.enterFrom, 'entry')})` }
+          : {}
       return fields(read, { leave: read, byLook: 'true', ...start })
     }
   }
@@ -136,7 +156,11 @@ export function writeColours({ colours }: ColourCurve, constants: Constants): st
   return `(x) => colourAt(${quote(colours[0]?.value.space ?? 'oklab')}, [${stretchesOf(colours, ({ values }) => `[${values.map(number).join(', ')}]`, constants).join(', ')}], x)`
 }
 
-function stretchesOf<Value>(stops: readonly { readonly at: number; readonly value: Value; readonly easing?: string | undefined }[], write: (value: Value) => string, constants: Constants): readonly string[] {
+function stretchesOf<Value>(
+  stops: readonly { readonly at: number; readonly value: Value; readonly easing?: string | undefined }[],
+  write: (value: Value) => string,
+  constants: Constants,
+): readonly string[] {
   return stops.slice(1).map((to, i) => {
     const from = stops[i]
     if (!from) return ''
@@ -149,9 +173,18 @@ function stretchesOf<Value>(stops: readonly { readonly at: number; readonly valu
  * The fields of a channel that is written as `write` says; `seenBy` is the index of the value that tells whether it is seen, or that the
  * stylesheet makes it so.
  */
-export function writeChannel(channel: Channel, write: Write, seenBy: number | 'stylesheet', around: Surroundings, constants: Constants): Fields {
+export function writeChannel(
+  channel: Channel,
+  write: Write,
+  seenBy: number | 'stylesheet',
+  around: Surroundings,
+  constants: Constants,
+): Fields {
   const { signal, away, curve, feel, going, timing, chain } = channel
-  const fields = new Map<string, string>([...(write.property === '' ? [] : [['property', quote(write.property)] as const]), ...writeSignal(signal, around, constants)])
+  const fields = new Map<string, string>([
+    ...(write.property === '' ? [] : [['property', quote(write.property)] as const]),
+    ...writeSignal(signal, around, constants),
+  ])
   const pose = signal.of === 'look' ? signal.values.off : away.pose
   fields.set('pose', number(pose))
   if (curve) fields.set('curve', constants.name('bend', writeCurve(curve, constants)))
@@ -171,7 +204,11 @@ export function writeChannel(channel: Channel, write: Write, seenBy: number | 's
     const isTimed = feel.kind === 'timed'
     fields.set('feel', writeFeel(feel, isTimed ? 'comes' : 'follows', constants))
     if (going) fields.set('going', writeFeel(going, going.kind === 'timed' ? 'goes' : 'returns', constants))
-    if (timing && timing.length > 0 && signal.of === 'look') fields.set('timing', `[${timing.map((each) => `[${quote(each.from)}, ${quote(each.to)}, ${writeFeel(each.feel, 'turns', constants)}]`).join(', ')}]`)
+    if (timing && timing.length > 0 && signal.of === 'look')
+      fields.set(
+        'timing',
+        `[${timing.map((each) => `[${quote(each.from)}, ${quote(each.to)}, ${writeFeel(each.feel, 'turns', constants)}]`).join(', ')}]`,
+      )
   }
   if (seenBy === 'stylesheet') fields.set('beginsUnseen', 'true')
   else if (seenBy >= 0) fields.set('seenBy', String(seenBy))

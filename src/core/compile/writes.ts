@@ -11,16 +11,24 @@ export interface Written {
 
 /** The properties and attributes that these effects write on elements of the page, and on which. */
 export function writesOf(sources: readonly Source[]): readonly Written[] {
-  const all = sources.flatMap(({ rig, names }) => planRig(rig, names).flatMap(({ name, area, frames, own }) => {
-    const ground = area.of === 'window' ? ':root' : area.select
-    const mark = `data-${name}`
-    return [{ name: mark, select: ground }, ...frames.flatMap(({ of, channels }) => {
-      const frame = typeof of === 'object' && 'each' in of ? of.each : ground
-      return channels.flatMap(({ zone, writes }) => [...(zone === undefined ? [] : [{ name: `${mark}-${zone}`, select: frame }]), ...writes.flatMap(({ property, to }) => {
-        const select = targetSelect(frame, to ?? 'self')
-        return [property, mark, ...Object.values(own)].map((each) => ({ name: each, select }))
-      })])
-    })]
-  }))
+  const all = sources.flatMap(({ rig, names }) =>
+    planRig(rig, names).flatMap(({ name, area, frames, own }) => {
+      const ground = area.of === 'window' ? ':root' : area.select
+      const mark = `data-${name}`
+      return [
+        { name: mark, select: ground },
+        ...frames.flatMap(({ of, channels }) => {
+          const frame = typeof of === 'object' && 'each' in of ? of.each : ground
+          return channels.flatMap(({ zone, writes }) => [
+            ...(zone === undefined ? [] : [{ name: `${mark}-${zone}`, select: frame }]),
+            ...writes.flatMap(({ property, to }) => {
+              const select = targetSelect(frame, to ?? 'self')
+              return [property, mark, ...Object.values(own)].map((each) => ({ name: each, select }))
+            }),
+          ])
+        }),
+      ]
+    }),
+  )
   return [...new Map(all.map((each) => [JSON.stringify([each.name, each.select]), each])).values()]
 }

@@ -20,9 +20,14 @@ export function colourOnCurve({ colours }: ColourCurve, x: number): Colour {
 }
 
 /** The mixture of two colours of one space; `share` 0 is the first, 1 the second. */
-export function mixColours({ space, values: [l1, a1, b1, alpha1] }: Colour, { values: [l2, a2, b2, alpha2] }: Colour, share: number): Colour {
+export function mixColours(
+  { space, values: [l1, a1, b1, alpha1] }: Colour,
+  { values: [l2, a2, b2, alpha2] }: Colour,
+  share: number,
+): Colour {
   const alpha = alpha1 + (alpha2 - alpha1) * share
-  const mixed = (one: number, two: number) => (alpha === 0 ? one + (two - one) * share : (one * alpha1 * (1 - share) + two * alpha2 * share) / alpha)
+  const mixed = (one: number, two: number) =>
+    alpha === 0 ? one + (two - one) * share : (one * alpha1 * (1 - share) + two * alpha2 * share) / alpha
   const turn = ((((b2 - b1) % 360) + 540) % 360) - 180
   return { space, values: [mixed(l1, l2), mixed(a1, a2), space === 'oklch' ? b1 + turn * share : mixed(b1, b2), alpha] }
 }

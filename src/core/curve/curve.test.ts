@@ -6,11 +6,14 @@ import { parseEasing } from './easing'
 import reference from './fixtures/easing.json'
 
 describe('cubic-bezier()', () => {
-  it.each(reference.cases.map(({ points, values }) => [points.join(', '), points, values] as const))('gives the reference values for %s', (_, points, values) => {
-    const [x1 = 0, y1 = 0, x2 = 0, y2 = 0] = points
-    const ease = cubicBezier(x1, y1, x2, y2)
-    values.forEach((value, i) => expect(Math.abs(ease(i / (values.length - 1)) - value)).toBeLessThan(reference.tolerance))
-  })
+  it.each(reference.cases.map(({ points, values }) => [points.join(', '), points, values] as const))(
+    'gives the reference values for %s',
+    (_, points, values) => {
+      const [x1 = 0, y1 = 0, x2 = 0, y2 = 0] = points
+      const ease = cubicBezier(x1, y1, x2, y2)
+      values.forEach((value, i) => expect(Math.abs(ease(i / (values.length - 1)) - value)).toBeLessThan(reference.tolerance))
+    },
+  )
 
   it('goes on along its tangents outside 0..1', () => {
     const ease = cubicBezier(0.25, 0.5, 0.75, 0.25)
@@ -25,9 +28,12 @@ describe('cubic-bezier()', () => {
 })
 
 describe('an easing text', () => {
-  it.each(['cubic-bezier(0.25, 0.1, 0.25)', 'cubic-bezier(2, 0, 0, 1)', 'cubic-bezier(a, b, c, d)', 'cubic-bezier(0,,0,1)', 'bounce', ''])('that is none is refused: "%s"', (text) => {
-    expect(parseEasing(text)).toBeUndefined()
-  })
+  it.each(['cubic-bezier(0.25, 0.1, 0.25)', 'cubic-bezier(2, 0, 0, 1)', 'cubic-bezier(a, b, c, d)', 'cubic-bezier(0,,0,1)', 'bounce', ''])(
+    'that is none is refused: "%s"',
+    (text) => {
+      expect(parseEasing(text)).toBeUndefined()
+    },
+  )
 
   it('may be a keyword, in any case and with space around it', () => {
     expect(parseEasing(' Ease-In-Out ')?.(0.5)).toBeCloseTo(0.5, 9)
@@ -65,7 +71,16 @@ describe('steps(...)', () => {
     expect([0, 0.3, 0.5, 0.8, 1].map((input) => parseEasing(text)?.(input))).toEqual(values)
   })
 
-  it.each(['steps(0)', 'steps(1, jump-none)', 'steps(2.5)', 'steps(3, both)', 'linear(0)', 'linear(0, a)', 'linear(20% 0.5 30%, 1)', 'linear(0, 1 10% 20% 30%)'])('is refused where it says nothing: "%s"', (text) => {
+  it.each([
+    'steps(0)',
+    'steps(1, jump-none)',
+    'steps(2.5)',
+    'steps(3, both)',
+    'linear(0)',
+    'linear(0, a)',
+    'linear(20% 0.5 30%, 1)',
+    'linear(0, 1 10% 20% 30%)',
+  ])('is refused where it says nothing: "%s"', (text) => {
     expect(parseEasing(text)).toBeUndefined()
   })
 })
@@ -82,7 +97,12 @@ describe('a colour', () => {
   })
 
   it('is held at the ends of its stops, and is written as CSS writes it', () => {
-    const curve = { colours: [{ at: 0, value: red }, { at: 1, value: violet }] }
+    const curve = {
+      colours: [
+        { at: 0, value: red },
+        { at: 1, value: violet },
+      ],
+    }
     expect(cssColour(colourOnCurve(curve, -3))).toBe('oklch(0.6 0.2 20)')
     expect(cssColour(colourOnCurve(curve, 9))).toBe('oklch(0.4 0.1 -50 / 0.5)')
   })
@@ -90,13 +110,23 @@ describe('a colour', () => {
 
 describe('a curve', () => {
   it('runs on along its outermost segments when asked, and in whole steps', () => {
-    const stops = [{ at: 0, value: 0 }, { at: 1, value: 10, easing: 'ease' }, { at: 2, value: 14 }]
+    const stops = [
+      { at: 0, value: 0 },
+      { at: 1, value: 10, easing: 'ease' },
+      { at: 2, value: 14 },
+    ]
     expect(valueOnCurve({ stops, beyond: 'extend' }, -1)).toBe(-10)
     expect(valueOnCurve({ stops, beyond: 'extend' }, 4)).toBe(22)
     expect(valueOnCurve({ stops, step: 4 }, 0.55)).toBe(4)
   })
 
-  const curve = { stops: [{ at: -1, value: 10, easing: 'ease-in' }, { at: 0, value: 20 }, { at: 2, value: 0 }] }
+  const curve = {
+    stops: [
+      { at: -1, value: 10, easing: 'ease-in' },
+      { at: 0, value: 20 },
+      { at: 2, value: 0 },
+    ],
+  }
 
   it('holds its end values outside its stops', () => {
     expect(valueOnCurve(curve, -5)).toBe(10)

@@ -4,15 +4,28 @@ import { valueOnCurve, type Curve } from './curve'
 import { addStop, moveStop, removeStop, shapeSpan } from './edit-curve'
 import { addGradientStop, changeGradientStop, readGradient, removeGradientStop, writeGradient } from './gradient'
 
-const curve: Curve = { stops: [{ at: 0, value: 0, easing: 'ease-in' }, { at: 0.5, value: 2 }, { at: 1, value: 1 }] }
+const curve: Curve = {
+  stops: [
+    { at: 0, value: 0, easing: 'ease-in' },
+    { at: 0.5, value: 2 },
+    { at: 1, value: 1 },
+  ],
+}
 
 describe('a curve changed by hand', () => {
   it('keeps its stops in rising order, wherever one is dragged', () => {
-    fc.assert(fc.property(fc.nat(2), fc.double({ min: -5, max: 5, noNaN: true }), fc.double({ min: -5, max: 5, noNaN: true }), (index, at, value) => {
-      const { stops } = moveStop(curve, index, { at, value })
-      expect(stops[index]?.value).toBe(value)
-      stops.forEach((stop, i) => expect(stop.at).toBeGreaterThan(stops[i - 1]?.at ?? -Infinity))
-    }))
+    fc.assert(
+      fc.property(
+        fc.nat(2),
+        fc.double({ min: -5, max: 5, noNaN: true }),
+        fc.double({ min: -5, max: 5, noNaN: true }),
+        (index, at, value) => {
+          const { stops } = moveStop(curve, index, { at, value })
+          expect(stops[index]?.value).toBe(value)
+          stops.forEach((stop, i) => expect(stop.at).toBeGreaterThan(stops[i - 1]?.at ?? -Infinity))
+        },
+      ),
+    )
   })
 
   it('is the same line with one more stop on a straight span', () => {
@@ -44,7 +57,14 @@ describe('a gradient', () => {
     expect(read && readGradient(writeGradient(read))).toEqual(read)
   })
 
-  it.each(['red', 'linear-gradient(red)', 'linear-gradient(red, 30%, blue)', 'repeating-linear-gradient(red, blue)', 'linear-gradient(red 10px, blue)', 'linear-gradient(red 10% 20%, blue)'])('is left as it is written: %s', (text) => {
+  it.each([
+    'red',
+    'linear-gradient(red)',
+    'linear-gradient(red, 30%, blue)',
+    'repeating-linear-gradient(red, blue)',
+    'linear-gradient(red 10px, blue)',
+    'linear-gradient(red 10% 20%, blue)',
+  ])('is left as it is written: %s', (text) => {
     expect(readGradient(text)).toBeUndefined()
   })
 

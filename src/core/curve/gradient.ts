@@ -38,7 +38,12 @@ export function readGradient(text: string): Gradient | undefined {
     const isTurn = type.toLowerCase() === 'conic' && /deg$/.test(part)
     return { colour, at: at === undefined ? NaN : Number(at) / (isTurn ? 3.6 : 1) }
   })
-  if (type === '' || stops.length < 2 || stops.some(({ colour }) => colour === '' || /^[\d.]+(%|px)?$/.test(colour) || /\s-?[\d.]+[a-z%]*$/i.test(colour))) return undefined
+  if (
+    type === '' ||
+    stops.length < 2 ||
+    stops.some(({ colour }) => colour === '' || /^[\d.]+(%|px)?$/.test(colour) || /\s-?[\d.]+[a-z%]*$/i.test(colour))
+  )
+    return undefined
   return { type: type.toLowerCase() as Gradient['type'], shape, stops: spread(stops) }
 }
 
@@ -70,7 +75,10 @@ export function changeGradientStop(gradient: Gradient, index: number, to: Partia
 
 /** The gradient with one more stop, in the colour of the one before it. */
 export function addGradientStop(gradient: Gradient, at: number): { readonly gradient: Gradient; readonly at: number } {
-  const before = Math.max(0, gradient.stops.findLastIndex((stop) => stop.at <= at))
+  const before = Math.max(
+    0,
+    gradient.stops.findLastIndex((stop) => stop.at <= at),
+  )
   const stop: GradientStop = { colour: gradient.stops[before]?.colour ?? 'transparent', at }
   return { gradient: { ...gradient, stops: gradient.stops.toSpliced(before + 1, 0, stop) }, at: before + 1 }
 }

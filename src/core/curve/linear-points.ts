@@ -37,7 +37,10 @@ export function readLinearPoints(parts: readonly string[]): LinearPoints | undef
 }
 
 /** The easing along the segments between points. Outside the ends the outermost segments go on. */
-export const throughPoints = ({ inputs, outputs }: LinearPoints): Easing => (progress) => onSegments(inputs, outputs, progress)
+export const throughPoints =
+  ({ inputs, outputs }: LinearPoints): Easing =>
+  (progress) =>
+    onSegments(inputs, outputs, progress)
 
 /** Fills runs of NaN evenly between the numbers around them. */
 function spreadEvenly(inputs: number[]): void {

@@ -31,7 +31,13 @@ export type Fault = 'nonsense' | 'unit'
 export function readSum(text: string, unit: Unit): number | Fault {
   if (text.length > longestSum) return 'nonsense'
   const known = factors[unit] ?? { '': 1, [unit]: 1 }
-  const tokens = text.trim().replaceAll('\u2212', '-').replace(/(\d),(\d)/g, '$1.$2').replace(/^(calc|translate[XYZ]?|rotate[XYZ]?|scale[XY]?|skew[XY]?|perspective|blur)(?=\()/i, '').match(/(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?|[a-z%\u00b0]+|[-+*/()]|\S/gi) ?? []
+  const tokens =
+    text
+      .trim()
+      .replaceAll('\u2212', '-')
+      .replace(/(\d),(\d)/g, '$1.$2')
+      .replace(/^(calc|translate[XYZ]?|rotate[XYZ]?|scale[XY]?|skew[XY]?|perspective|blur)(?=\()/i, '')
+      .match(/(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?|[a-z%\u00b0]+|[-+*/()]|\S/gi) ?? []
   let at = 0
   let fault: Fault | undefined
   const fail = (why: Fault): Term => {

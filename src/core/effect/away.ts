@@ -14,8 +14,17 @@ const isMiddle = ({ pose }: Away) => pose.x === 0 && pose.y === 0
 /** The choice between the three, in the words of a kind. */
 export function awayChoice<S extends Away>(middle: string, pin: string, left: string): ChoiceControl<S> {
   return {
-    kind: 'choice', id: 'away', title: 'When away', drawing: 'return', draws: 'back', handle: 'pin',
-    options: [{ value: 'flat', words: middle }, { value: 'pose', words: pin }, { value: 'hold', words: left }],
+    kind: 'choice',
+    id: 'away',
+    title: 'When away',
+    drawing: 'return',
+    draws: 'back',
+    handle: 'pin',
+    options: [
+      { value: 'flat', words: middle },
+      { value: 'pose', words: pin },
+      { value: 'hold', words: left },
+    ],
     read: (settings) => (settings.away === 'hold' ? 'hold' : isMiddle(settings) ? 'flat' : 'pose'),
     write: (settings, value) => {
       if (value === 'hold') return { ...settings, away: 'hold' }

@@ -8,15 +8,27 @@ import type { Given } from './common'
 import { kinds, findKind, type AnyKind } from './kinds'
 import { posedKnobs } from './pose'
 
-const kindOf = (id: string): AnyKind => findKind(id) ?? (() => { throw new Error(id) })()
-const rolesOf = (kind: AnyKind) => Object.fromEntries(kind.roles(kind.defaults).slice(1).map(({ id }) => [id, `.${id}`]))
-const rigOf = (id: string, common: Given) => kindOf(id).expand({ ...(kindOf(id).defaults as object), ...common }, '.own', rolesOf(kindOf(id)))
+const kindOf = (id: string): AnyKind =>
+  findKind(id) ??
+  (() => {
+    throw new Error(id)
+  })()
+const rolesOf = (kind: AnyKind) =>
+  Object.fromEntries(
+    kind
+      .roles(kind.defaults)
+      .slice(1)
+      .map(({ id }) => [id, `.${id}`]),
+  )
+const rigOf = (id: string, common: Given) =>
+  kindOf(id).expand({ ...(kindOf(id).defaults as object), ...common }, '.own', rolesOf(kindOf(id)))
 const names = { title: 'Effect 1, own', name: 'own' }
 const sheetOf = (rig: ReturnType<typeof rigOf>, more = {}) => writeStylesheet([{ number: 1, names, rig, sentence: 'It is so.', ...more }])
 const own = kinds.filter(({ lacks }) => !lacks?.includes('touch'))
 
 /** What every output shows with the pointer at the lower right corner. */
-const shown = (rig: ReturnType<typeof rigOf>) => rig.outputs.map((output) => [slotName(output.slot), outputValue(rig, output, () => 1)] as const)
+const shown = (rig: ReturnType<typeof rigOf>) =>
+  rig.outputs.map((output) => [slotName(output.slot), outputValue(rig, output, () => 1)] as const)
 
 describe('the strength of the whole', () => {
   it.each(own.map(({ id }) => id))('of %s leaves it as designed at 100 %%, and answers nothing at 0 %%', (id) => {
@@ -36,19 +48,26 @@ describe('the strength of the whole', () => {
     expect(css).toMatch(/--own-amount: 0\.5;.*\n\s*--own-lean: calc\(9deg \* var\(--own-amount\)\);/)
     expect(css).toContain('.own:nth-child(2) { --own-lean: calc(20deg * var(--own-amount)); }')
     expect(css).toContain('--own-eye: 820px;')
-    expect(sheetOf(rig, { named: { lean: { name: 'turn', css: '3deg', times: 3 } } })).toContain('--own-lean: calc(3 * var(--turn) * var(--own-amount));')
+    expect(sheetOf(rig, { named: { lean: { name: 'turn', css: '3deg', times: 3 } } })).toContain(
+      '--own-lean: calc(3 * var(--turn) * var(--own-amount));',
+    )
     expect(sheetOf(rigOf('tilt', {}))).not.toContain('amount')
   })
 
   it('is allowed for when a card is posed by hand', () => {
-    const lean = (strengthPercent: number) => posedKnobs(rigOf('tilt', { strengthPercent }), { x: 1, y: 0 }, { x: 50, y: 0 }, 'both').get('lean') ?? 0
+    const lean = (strengthPercent: number) =>
+      posedKnobs(rigOf('tilt', { strengthPercent }), { x: 1, y: 0 }, { x: 50, y: 0 }, 'both').get('lean') ?? 0
     expect(lean(100)).toBeCloseTo(9 + 10, 6)
     expect(lean(50)).toBeCloseTo(9 + 20, 6)
     expect(posedKnobs(rigOf('tilt', { strengthPercent: 0 }), { x: 1, y: 0 }, { x: 50, y: 0 }, 'both').size).toBe(0)
   })
 
   it('makes layers that fill their box as much larger as they slide further', () => {
-    const enlarged = (strengthPercent: number) => Number(Object.fromEntries(shown(rigOf('drift', { strengthPercent, kept: 'enlarged', layers: [{ id: 'layer-1', amount: 10 }] } as Given))).scale)
+    const enlarged = (strengthPercent: number) =>
+      Number(
+        Object.fromEntries(shown(rigOf('drift', { strengthPercent, kept: 'enlarged', layers: [{ id: 'layer-1', amount: 10 }] } as Given)))
+          .scale,
+      )
     expect(enlarged(100)).toBeCloseTo(1.2, 3)
     expect(enlarged(200)).toBeCloseTo(1.4, 3)
   })
@@ -56,20 +75,35 @@ describe('the strength of the whole', () => {
 
 describe('where the pointer is read', () => {
   it('is inside the insets of the area, in px or in %, and never so far in that nothing is left', () => {
-    expect(rigOf('tilt', { insetLeft: 20, insetTop: -10 }).areas[0]?.insets).toEqual({ top: { value: -10, unit: 'px' }, right: { value: 0, unit: 'px' }, bottom: { value: 0, unit: 'px' }, left: { value: 20, unit: 'px' } })
-    expect(rigOf('tilt', { insetUnit: '%', insetLeft: 300, insetRight: 300 }).areas[0]?.insets).toMatchObject({ left: { value: 49, unit: '%' }, right: { value: 49 } })
+    expect(rigOf('tilt', { insetLeft: 20, insetTop: -10 }).areas[0]?.insets).toEqual({
+      top: { value: -10, unit: 'px' },
+      right: { value: 0, unit: 'px' },
+      bottom: { value: 0, unit: 'px' },
+      left: { value: 20, unit: 'px' },
+    })
+    expect(rigOf('tilt', { insetUnit: '%', insetLeft: 300, insetRight: 300 }).areas[0]?.insets).toMatchObject({
+      left: { value: 49, unit: '%' },
+      right: { value: 49 },
+    })
     expect(rigOf('tilt', {}).areas[0]?.insets).toBeUndefined()
   })
 
   it('is a matter of the kind where its areas have insets of their own', () => {
-    const words = (id: string) => kindOf(id).controls(kindOf(id).defaults).map((control) => control.id)
+    const words = (id: string) =>
+      kindOf(id)
+        .controls(kindOf(id).defaults)
+        .map((control) => control.id)
     expect(words('tilt')).toContain('inset-left')
     for (const id of ['glow', 'spotlight', 'free']) expect(words(id)).not.toContain('inset-left')
   })
 })
 
 describe('for whom it plays', () => {
-  it.each([[{ windows: 'wide', fromWidthPx: 900 }, '(min-width: 900px)'], [{ windows: 'narrow', toWidthPx: 600 }, '(max-width: 600px)'], [{ windows: 'between', fromWidthPx: 600, toWidthPx: 900 }, '(min-width: 600px) and (max-width: 900px)']] as const)('in windows as %j says', (common, media) => {
+  it.each([
+    [{ windows: 'wide', fromWidthPx: 900 }, '(min-width: 900px)'],
+    [{ windows: 'narrow', toWidthPx: 600 }, '(max-width: 600px)'],
+    [{ windows: 'between', fromWidthPx: 600, toWidthPx: 900 }, '(min-width: 600px) and (max-width: 900px)'],
+  ] as const)('in windows as %j says', (common, media) => {
     const rig = rigOf('tilt', common)
     expect(sheetOf(rig)).toContain(`@media screen and (forced-colors: none) and ${media} {`)
     expect(rig.media).toBe(media)
@@ -102,7 +136,10 @@ describe('for whom it plays', () => {
 })
 
 it('in narrow windows some numbers are otherwise, under the others and over those of single cards', () => {
-  const css = sheetOf(rigOf('tilt', {}), { narrow: { upToPx: 600, values: { lean: '4deg', gone: '1px' } }, own: { lean: { values: { '.own:first-child': '20deg' } } } })
+  const css = sheetOf(rigOf('tilt', {}), {
+    narrow: { upToPx: 600, values: { lean: '4deg', gone: '1px' } },
+    own: { lean: { values: { '.own:first-child': '20deg' } } },
+  })
   expect(css).toContain('@media (max-width: 600px) {\n  .own {\n    --own-lean: 4deg;\n  }\n}\n.own:first-child')
   expect(css).not.toContain('gone')
 })

@@ -15,8 +15,15 @@ const insetKeys = { top: 'insetTop', right: 'insetRight', bottom: 'insetBottom',
 const inset = (side: keyof typeof insetKeys) => {
   const length = side === 'left' || side === 'right' ? 'width' : 'height'
   return number({
-    title: `Inset ${side}`, id: `inset-${side}`, from: 0, unit: 'px', ...insetRange.px, step: 2, handle: { on: 'inset', side },
-    varies: ({ insetUnit }) => (insetUnit === '%' ? { unit: '%', ...insetRange['%'], step: 1, percentOf: { words: `the ${length} of the area`, length } } : {}),
+    title: `Inset ${side}`,
+    id: `inset-${side}`,
+    from: 0,
+    unit: 'px',
+    ...insetRange.px,
+    step: 2,
+    handle: { on: 'inset', side },
+    varies: ({ insetUnit }) =>
+      insetUnit === '%' ? { unit: '%', ...insetRange['%'], step: 1, percentOf: { words: `the ${length} of the area`, length } } : {},
   })
 }
 
@@ -25,11 +32,19 @@ const width = (title: string) => number({ title, from: 900, unit: 'px', least: 2
 const parameters = {
   /** How strong all of it is. */
   strengthPercent: percent({ title: 'Strength', from: 100, greatest: 200, step: 5, percentOf: { words: 'what was designed' } }),
-  finger: choice({ title: 'Touch', from: 'rest', options: { rest: 'no response', 'drag-x': 'a drag across', 'drag-y': 'a drag up and down', drag: 'any drag' } }),
+  finger: choice({
+    title: 'Touch',
+    from: 'rest',
+    options: { rest: 'no response', 'drag-x': 'a drag across', 'drag-y': 'a drag up and down', drag: 'any drag' },
+  }),
   /** What it is for visitors who prefer reduced motion: what travels and turns at rest, or nothing at all. */
   calm: choice({ title: 'Reduced motion', from: 'still', options: { still: 'stop movement', off: 'do not play' } }),
   /** In how wide windows it plays, and from and up to which width. */
-  windows: choice({ title: 'Window width', from: 'any', options: { any: 'any', wide: 'from a width on', narrow: 'up to a width', between: 'between two widths' } }),
+  windows: choice({
+    title: 'Window width',
+    from: 'any',
+    options: { any: 'any', wide: 'from a width on', narrow: 'up to a width', between: 'between two widths' },
+  }),
   fromWidthPx: width('From a width of'),
   toWidthPx: width('Up to a width of'),
   /** How far inside the edges of its area the pointer is read; outside where it is negative. */
@@ -52,7 +67,8 @@ const isCommon = (key: string): key is keyof Common => key in common.defaults
 const full = <S extends Given>(settings: S): S & Common => ({ ...common.defaults, ...settings })
 
 /** Settings without what is common and as it is from the start. */
-const thin = (settings: object): object => Object.fromEntries(Object.entries(settings).filter(([key, value]) => !isCommon(key) || value !== common.defaults[key]))
+const thin = (settings: object): object =>
+  Object.fromEntries(Object.entries(settings).filter(([key, value]) => !isCommon(key) || value !== common.defaults[key]))
 
 /** What of all this a kind may lack. */
 type Lacks = NonNullable<Kind<unknown>['lacks']>
@@ -105,7 +121,10 @@ function withCommon(rig: Rig, settings: Common, lacks: Lacks): Rig {
     ...rig,
     areas: first ? [touched(insets ? { ...first, insets } : first), ...rest.map(touched)] : rig.areas,
     knobs: isScaled
-      ? [{ id: strengthKnob, value: strengthPercent / 100, unit: '', note: 'how strong all of it is' }, ...rig.knobs.map((knob) => (knob.isAmount && knob.times === undefined ? { ...knob, times: strengthKnob } : knob))]
+      ? [
+          { id: strengthKnob, value: strengthPercent / 100, unit: '', note: 'how strong all of it is' },
+          ...rig.knobs.map((knob) => (knob.isAmount && knob.times === undefined ? { ...knob, times: strengthKnob } : knob)),
+        ]
       : rig.knobs,
     media: mediaOf(settings) ?? rig.media,
     notCalm: calm === 'off' ? true : rig.notCalm,
@@ -129,7 +148,11 @@ export function wholeKind<S extends object>(kind: Kind<S>): WholeKind<S & Given>
     controls: (settings) => [...kind.controls(settings), ...commonOf(settings)],
     answersOf: (settings) => {
       const { finger, calm } = full<Given>(settings)
-      return { ...kind.answers, touch: finger === 'rest' ? kind.answers.touch : fingerWords[finger], reducedMotion: calm === 'off' ? 'It does not play.' : kind.answers.reducedMotion }
+      return {
+        ...kind.answers,
+        touch: finger === 'rest' ? kind.answers.touch : fingerWords[finger],
+        reducedMotion: calm === 'off' ? 'It does not play.' : kind.answers.reducedMotion,
+      }
     },
     expand: (settings, select, roles) => {
       const whole = full<Given>(settings)
@@ -140,4 +163,9 @@ export function wholeKind<S extends object>(kind: Kind<S>): WholeKind<S & Given>
 
 /** A control of the common settings for those of an effect: what is as it is from the start is not written down. */
 const sparse = (control: Control<Common>): Control<Given> =>
-  ({ ...control, row: 'common', read: (settings: Given) => control.read(full(settings)), write: (settings: Given, value: never) => thin(control.write(full(settings), value)) }) as Control<Given>
+  ({
+    ...control,
+    row: 'common',
+    read: (settings: Given) => control.read(full(settings)),
+    write: (settings: Given, value: never) => thin(control.write(full(settings), value)),
+  }) as Control<Given>

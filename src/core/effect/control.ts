@@ -63,7 +63,13 @@ export interface FeelControl<S> extends ControlOf<S, Feel> {
 /** A curve whose stops are dragged. Its numbers on both axes have units and a range that the drawing shows at least. */
 export interface CurveControl<S> extends ControlOf<S, Curve> {
   readonly kind: 'curve'
-  readonly across: { readonly title: string; readonly unit: Unit; readonly from: number; readonly to: number; /** What the pointer gives it is read by this channel. */ readonly channel: string }
+  readonly across: {
+    readonly title: string
+    readonly unit: Unit
+    readonly from: number
+    readonly to: number
+    /** What the pointer gives it is read by this channel. */ readonly channel: string
+  }
   readonly unit: Unit
 }
 

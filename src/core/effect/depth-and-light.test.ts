@@ -20,7 +20,14 @@ import { expandSpotlight } from './spotlight/expand'
 import { tiltDefaults } from './tilt/settings'
 import { expandTilt } from './tilt/expand'
 
-const sample = (t: number, x: number, y: number, buttons = 0, phase: Sample['phase'] = 'move'): Sample => ({ t, x, y, buttons, pointerType: 'mouse', phase })
+const sample = (t: number, x: number, y: number, buttons = 0, phase: Sample['phase'] = 'move'): Sample => ({
+  t,
+  x,
+  y,
+  buttons,
+  pointerType: 'mouse',
+  phase,
+})
 
 /** The values of a rig, by column, long after a trace. */
 function settled(rig: Rig, elements: Readonly<Record<string, readonly Box[]>>, ...trace: readonly Sample[]): Record<string, number> {
@@ -33,7 +40,12 @@ const card: Box = { x: 100, y: 100, width: 200, height: 100 }
 describe('a drift', () => {
   const rig = expandDrift(driftDefaults, '.box', { 'layer-1': '.near', 'layer-2': '.far' })
 
-  it.each([[300, 200, -22, -6], [100, 100, 22, 6], [200, 150, 0, 0], [900, 900, 0, 0]])('with the pointer at %i, %i slides its layers by %i and %i px', (x, y, near, far) => {
+  it.each([
+    [300, 200, -22, -6],
+    [100, 100, 22, 6],
+    [200, 150, 0, 0],
+    [900, 900, 0, 0],
+  ])('with the pointer at %i, %i slides its layers by %i and %i px', (x, y, near, far) => {
     const values = settled(rig, { '.box': [card] }, sample(0, x, y))
     for (const axis of ['X', 'Y']) {
       expect(values[`.near translate${axis}[0]`]).toBeCloseTo(near, 3)
@@ -42,11 +54,16 @@ describe('a drift', () => {
   })
 
   it('leaves out layers that nobody has pointed at', () => {
-    expect(expandDrift(driftDefaults, '.box', { 'layer-2': '.far' }).outputs.map(({ to }) => to)).toEqual([{ within: '.far' }, { within: '.far' }])
+    expect(expandDrift(driftDefaults, '.box', { 'layer-2': '.far' }).outputs.map(({ to }) => to)).toEqual([
+      { within: '.far' },
+      { within: '.far' },
+    ])
   })
 
   it('enlarges a layer by as much as it slides to either side', () => {
-    const enlarged = expandDrift({ ...driftDefaults, layers: [{ id: 'layer-1', amount: 6 }], kept: 'enlarged' }, '.box', { 'layer-1': '.near' })
+    const enlarged = expandDrift({ ...driftDefaults, layers: [{ id: 'layer-1', amount: 6 }], kept: 'enlarged' }, '.box', {
+      'layer-1': '.near',
+    })
     expect(enlarged.outputs.find(({ slot }) => slot.on === 'transform' && slot.fn === 'scale')?.base).toBeCloseTo(1.12)
     expect(enlarged.rules).toEqual([{ select: '.box', whilePlayed: true, css: { overflow: 'clip' } }])
   })
@@ -70,7 +87,20 @@ describe('a follow', () => {
   })
 
   it('rides on its path, and not once it is home', () => {
-    const bowed = expandFollow({ ...followDefaults, axes: 'across', path: { stops: [{ at: 0, value: 20 }, { at: 1, value: -20 }] } }, '.lamp', { ground: '.ground' })
+    const bowed = expandFollow(
+      {
+        ...followDefaults,
+        axes: 'across',
+        path: {
+          stops: [
+            { at: 0, value: 20 },
+            { at: 1, value: -20 },
+          ],
+        },
+      },
+      '.lamp',
+      { ground: '.ground' },
+    )
     expect(settled(bowed, boxes, sample(0, 250, 120))['.lamp translateY[0]']).toBeCloseTo(-10, 3)
     expect(settled(bowed, boxes, sample(0, 250, 120), sample(500, 900, 700))['.lamp translateY[0]']).toBeCloseTo(0, 3)
   })
@@ -86,8 +116,14 @@ describe('a follow', () => {
     const wide: Box = { x: 0, y: 0, width: 1280, height: 720 }
     const leaning = expandFollow({ ...followDefaults, leanDeg: 12, acrossPx: 2000 }, '.lamp', { ground: '.ground' })
     const run = Array.from({ length: 200 }, (_, i) => sample(i * 5, 100 + i * 5, 300))
-    const { columns, moments } = evaluate(leaning, run, { window: { width: 1280, height: 720 }, elements: { '.ground': [wide], '.lamp': [mover] } }, [995, 9000])
-    const sum = (index: number) => columns.flatMap((name, i) => (name === 'rotate[0]' ? [Number(moments[index]?.values[i])] : [])).reduce((all, each) => all + each, 0)
+    const { columns, moments } = evaluate(
+      leaning,
+      run,
+      { window: { width: 1280, height: 720 }, elements: { '.ground': [wide], '.lamp': [mover] } },
+      [995, 9000],
+    )
+    const sum = (index: number) =>
+      columns.flatMap((name, i) => (name === 'rotate[0]' ? [Number(moments[index]?.values[i])] : [])).reduce((all, each) => all + each, 0)
     // The glide that smooths the pointer takes its own 36 ms off.
     expect(sum(0)).toBeGreaterThan(5)
     expect(sum(0)).toBeLessThan(12.5)
@@ -96,7 +132,12 @@ describe('a follow', () => {
 })
 
 describe('a spotlight', () => {
-  const two = { '.ground': [{ x: 0, y: 0, width: 1000, height: 400 }, { x: 0, y: 400, width: 1000, height: 400 }] }
+  const two = {
+    '.ground': [
+      { x: 0, y: 0, width: 1000, height: 400 },
+      { x: 0, y: 400, width: 1000, height: 400 },
+    ],
+  }
 
   it('is lit while the pointer is away, and dark in the ground that has it', () => {
     const rig = expandSpotlight(spotlightDefaults, '.ground')
@@ -144,13 +185,21 @@ describe('a glow', () => {
 
   it('makes no part for what is not asked for', () => {
     expect(expandGlow({ ...glowDefaults, surfacePercent: 0, edgePx: 0 }, '.card').parts).toEqual([])
-    expect(expandGlow({ ...glowDefaults, edgePercent: 0 }, '.card').parts.map(({ id }) => id)).toEqual(['surface', 'surface-pool', 'surface-tile'])
+    expect(expandGlow({ ...glowDefaults, edgePercent: 0 }, '.card').parts.map(({ id }) => id)).toEqual([
+      'surface',
+      'surface-pool',
+      'surface-tile',
+    ])
   })
 })
 
 describe('a grain light', () => {
   it('lies under the pointer, counted from the middle of the ground', () => {
-    expect(settled(expandGrainLight(grainLightDefaults, '.ground'), { '.ground': [card] }, sample(0, 290, 120))).toMatchObject({ 'x[0]': 90, 'y[0]': -30, 'here[0]': 1 })
+    expect(settled(expandGrainLight(grainLightDefaults, '.ground'), { '.ground': [card] }, sample(0, 290, 120))).toMatchObject({
+      'x[0]': 90,
+      'y[0]': -30,
+      'here[0]': 1,
+    })
   })
 
   it('draws its noise as one picture whose edges meet, the same for the same throw', () => {
@@ -170,7 +219,10 @@ describe('a fold', () => {
   })
 
   it('slants its walls opposite ways', () => {
-    const slants = (corner: 'outer' | 'inner') => expandFold({ ...foldDefaults, corner }, '.motto').outputs.flatMap(({ slot, factor }) => (slot.on === 'transform' && slot.fn === 'skewY' ? [factor] : []))
+    const slants = (corner: 'outer' | 'inner') =>
+      expandFold({ ...foldDefaults, corner }, '.motto').outputs.flatMap(({ slot, factor }) =>
+        slot.on === 'transform' && slot.fn === 'skewY' ? [factor] : [],
+      )
     expect(slants('outer')).toEqual([-1, 1])
     expect(slants('inner')).toEqual([1, -1])
   })
@@ -185,12 +237,18 @@ describe('a tilt with more to it', () => {
   })
 
   it('keeps them raised where it waits in a pose', () => {
-    const rig = expandTilt({ ...tiltDefaults, pose: { x: 1, y: 0 }, layers: [{ id: 'layer-1', heightPx: 36 }] }, '.card', { 'layer-1': '.card h3' })
+    const rig = expandTilt({ ...tiltDefaults, pose: { x: 1, y: 0 }, layers: [{ id: 'layer-1', heightPx: 36 }] }, '.card', {
+      'layer-1': '.card h3',
+    })
     expect(rig.outputs.find(({ knob }) => knob === 'layer-1')?.channel).toBeUndefined()
   })
 
   it('sends its sheen against the lean, and its shadow away from the pointer', () => {
-    const values = settled(expandTilt({ ...tiltDefaults, sheenPercent: 18, shadowPx: 10 }, '.card'), { '.card': [card] }, sample(0, 300, 150))
+    const values = settled(
+      expandTilt({ ...tiltDefaults, sheenPercent: 18, shadowPx: 10 }, '.card'),
+      { '.card': [card] },
+      sample(0, 300, 150),
+    )
     expect(values['sheen translateX[0]']).toBeCloseTo(-60, 3)
     expect(values['shadow-across[0]']).toBeCloseTo(-10, 3)
     expect(values['rotateY[0]']).toBeCloseTo(9, 3)
@@ -205,9 +263,14 @@ describe('a tilt with more to it', () => {
 
 describe('nonsense', () => {
   it.each([
-    [glowSettings, { ...glowDefaults, sizePx: NaN }], [glowSettings, { ...glowDefaults, colour: 'red; } body { display: none' }], [glowSettings, { ...glowDefaults, reachPx: -4 }],
-    [grainLightSettings, { ...grainLightDefaults, gradient: 'much' }], [grainLightSettings, { ...grainLightDefaults, detail: 2.5 }], [grainLightSettings, { ...grainLightDefaults, colour: '' }],
-    [foldSettings, { ...foldDefaults, cornerPercent: 400 }], [foldSettings, { ...foldDefaults, ground: '</style><script>' }],
+    [glowSettings, { ...glowDefaults, sizePx: NaN }],
+    [glowSettings, { ...glowDefaults, colour: 'red; } body { display: none' }],
+    [glowSettings, { ...glowDefaults, reachPx: -4 }],
+    [grainLightSettings, { ...grainLightDefaults, gradient: 'much' }],
+    [grainLightSettings, { ...grainLightDefaults, detail: 2.5 }],
+    [grainLightSettings, { ...grainLightDefaults, colour: '' }],
+    [foldSettings, { ...foldDefaults, cornerPercent: 400 }],
+    [foldSettings, { ...foldDefaults, ground: '</style><script>' }],
   ] as const)('is refused', (schema, settings) => {
     expect(schema.safeParse(settings).success).toBe(false)
   })

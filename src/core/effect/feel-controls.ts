@@ -19,8 +19,18 @@ export interface FeelWords {
 }
 
 /** Five controls that tune one feel of the settings. */
-export function feelControls<S>({ ids: [feelId, timeId, pastId, frequencyId, dampingId], title, timeTitle, drawing, when = '' }: FeelWords, read: (settings: S) => Feel, write: (settings: S, feel: Feel) => S): readonly Control<S>[] {
-  const number = (id: string, each: Omit<NumberControl<S>, 'kind' | 'id' | 'drawing' | 'draws'>): NumberControl<S> => ({ kind: 'number', id, drawing, draws: feelId, ...each })
+export function feelControls<S>(
+  { ids: [feelId, timeId, pastId, frequencyId, dampingId], title, timeTitle, drawing, when = '' }: FeelWords,
+  read: (settings: S) => Feel,
+  write: (settings: S, feel: Feel) => S,
+): readonly Control<S>[] {
+  const number = (id: string, each: Omit<NumberControl<S>, 'kind' | 'id' | 'drawing' | 'draws'>): NumberControl<S> => ({
+    kind: 'number',
+    id,
+    drawing,
+    draws: feelId,
+    ...each,
+  })
   const springOf = (settings: S): Spring => {
     const feel = read(settings)
     if (feel.kind === 'spring') return feel
@@ -30,12 +40,47 @@ export function feelControls<S>({ ids: [feelId, timeId, pastId, frequencyId, dam
   const feel: FeelControl<S> = { kind: 'feel', id: feelId, title, drawing, read, write }
   return [
     feel,
-    number(timeId, { title: timeTitle, unit: 'ms', ...settleRange, step: 10, read: (settings) => answerOfFeel(read(settings)).settleMs, write: (settings, ms) => write(settings, withSettleTime(read(settings), ms)) }),
-    number(pastId, { title: `Overshoot${when}`, unit: '%', ...pastRange, step: 1, percentOf: { words: 'the way' }, read: (settings) => answerOfFeel(read(settings)).overshoot * 100, write: (settings, percent) => write(settings, withOvershoot(read(settings), percent / 100)) }),
-    number(frequencyId, { title: `The frequency${when}`, unit: 'Hz', least: 0.1, greatest: 20, step: 0.05, read: (settings) => springOf(settings).frequencyHz, write: (settings, frequencyHz) => write(settings, { ...springOf(settings), frequencyHz }) }),
-    number(dampingId, { title: `The damping ratio${when}`, unit: '', least: 0.15, greatest: 4, step: 0.05, read: (settings) => springOf(settings).dampingRatio, write: (settings, dampingRatio) => write(settings, { ...springOf(settings), dampingRatio }) }),
+    number(timeId, {
+      title: timeTitle,
+      unit: 'ms',
+      ...settleRange,
+      step: 10,
+      read: (settings) => answerOfFeel(read(settings)).settleMs,
+      write: (settings, ms) => write(settings, withSettleTime(read(settings), ms)),
+    }),
+    number(pastId, {
+      title: `Overshoot${when}`,
+      unit: '%',
+      ...pastRange,
+      step: 1,
+      percentOf: { words: 'the way' },
+      read: (settings) => answerOfFeel(read(settings)).overshoot * 100,
+      write: (settings, percent) => write(settings, withOvershoot(read(settings), percent / 100)),
+    }),
+    number(frequencyId, {
+      title: `The frequency${when}`,
+      unit: 'Hz',
+      least: 0.1,
+      greatest: 20,
+      step: 0.05,
+      read: (settings) => springOf(settings).frequencyHz,
+      write: (settings, frequencyHz) => write(settings, { ...springOf(settings), frequencyHz }),
+    }),
+    number(dampingId, {
+      title: `The damping ratio${when}`,
+      unit: '',
+      least: 0.15,
+      greatest: 4,
+      step: 0.05,
+      read: (settings) => springOf(settings).dampingRatio,
+      write: (settings, dampingRatio) => write(settings, { ...springOf(settings), dampingRatio }),
+    }),
   ]
 }
 
 /** How something follows, as a line of time says it: its time only where it takes any. */
-export const followingPieces = ({ follow }: { readonly follow: Feel }): readonly Piece[] => ['Follows ', { control: 'follow' }, ...(follow.kind === 'direct' ? [] : [', in ', { control: 'followMs' }])]
+export const followingPieces = ({ follow }: { readonly follow: Feel }): readonly Piece[] => [
+  'Follows ',
+  { control: 'follow' },
+  ...(follow.kind === 'direct' ? [] : [', in ', { control: 'followMs' }]),
+]

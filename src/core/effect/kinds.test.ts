@@ -9,10 +9,21 @@ import type { Sample } from '../signal/sample'
 import { kinds, type AnyKind } from './kinds'
 
 const at = (t: number, x: number, y: number): Sample => ({ t, x, y, buttons: 0, pointerType: 'mouse', phase: 'move' })
-const rolesOf = (kind: AnyKind, settings: unknown) => Object.fromEntries(kind.roles(settings).slice(1).map(({ id }) => [id, `.${id}`]))
+const rolesOf = (kind: AnyKind, settings: unknown) =>
+  Object.fromEntries(
+    kind
+      .roles(settings)
+      .slice(1)
+      .map(({ id }) => [id, `.${id}`]),
+  )
 const rigOf = (kind: AnyKind, settings: unknown) => kind.expand(settings, '.own', rolesOf(kind, settings))
-const boxesOf = (rig: Rig, box: Box) => ({ window: { width: 1280, height: 720 }, elements: Object.fromEntries(selectorsOf(rig).map((select) => [select, [box]])) })
-const recipes = kinds.flatMap((kind) => kind.recipes.map((recipe) => ({ name: `${kind.id}, ${recipe.id}`, kind, settings: recipe.settings as unknown })))
+const boxesOf = (rig: Rig, box: Box) => ({
+  window: { width: 1280, height: 720 },
+  elements: Object.fromEntries(selectorsOf(rig).map((select) => [select, [box]])),
+})
+const recipes = kinds.flatMap((kind) =>
+  kind.recipes.map((recipe) => ({ name: `${kind.id}, ${recipe.id}`, kind, settings: recipe.settings as unknown })),
+)
 const all = [...recipes, ...kinds.map((kind) => ({ name: `${kind.id}, from the start`, kind, settings: kind.defaults as unknown }))]
 
 const box: Box = { x: 100, y: 100, width: 300, height: 200 }
@@ -26,21 +37,43 @@ describe.each(all)('$name', ({ kind, settings }) => {
     expect(kind.expand(settings, '.own', rolesOf(kind, settings))).toEqual(rig)
   })
 
-  it.each([['as large as a card', box], ['of no size', { ...box, width: 0, height: 0 }], ['as large as a wall', { x: -5000, y: -5000, width: 1e6, height: 1e6 }]])('gives finite numbers in a box %s, at its corners, its middle and outside', (_, size) => {
-    const points = [[size.x, size.y], [size.x + size.width, size.y + size.height], [size.x + size.width / 2, size.y + size.height / 2], [-900, -900]] as const
-    const { moments } = evaluate(rig, points.map(([x, y], i) => at(i * 300, x, y)), boxesOf(rig, size), [0, 10, 310, 620, 930, 4000])
+  it.each([
+    ['as large as a card', box],
+    ['of no size', { ...box, width: 0, height: 0 }],
+    ['as large as a wall', { x: -5000, y: -5000, width: 1e6, height: 1e6 }],
+  ])('gives finite numbers in a box %s, at its corners, its middle and outside', (_, size) => {
+    const points = [
+      [size.x, size.y],
+      [size.x + size.width, size.y + size.height],
+      [size.x + size.width / 2, size.y + size.height / 2],
+      [-900, -900],
+    ] as const
+    const { moments } = evaluate(
+      rig,
+      points.map(([x, y], i) => at(i * 300, x, y)),
+      boxesOf(rig, size),
+      [0, 10, 310, 620, 930, 4000],
+    )
     for (const { values } of moments) for (const value of values) if (typeof value === 'number') expect(Number.isFinite(value)).toBe(true)
   })
 
   it('is told by controls and roles that there are', () => {
     const ids = new Set(kind.controls(settings).map(({ id }) => id))
     const roles = new Set(kind.roles(settings).map(({ id }) => id))
-    for (const piece of [...kind.sentence(settings), ...kind.time(settings)]) if (typeof piece === 'object') expect('control' in piece ? ids.has(piece.control) : roles.has(piece.role)).toBe(true)
+    for (const piece of [...kind.sentence(settings), ...kind.time(settings)])
+      if (typeof piece === 'object') expect('control' in piece ? ids.has(piece.control) : roles.has(piece.role)).toBe(true)
   })
 
   it('stays within its checks at both ends of every number, and with every choice, feel and pin', () => {
     for (const control of kind.controls(settings)) {
-      const changed: unknown[] = control.kind === 'number' ? [control.least, control.greatest].map((value) => control.write(settings, value) as unknown) : control.kind === 'choice' ? control.options.map(({ value }) => control.write(settings, value) as unknown) : control.kind === 'feel' ? namedFeels.map(({ feel }) => control.write(settings, feel) as unknown) : []
+      const changed: unknown[] =
+        control.kind === 'number'
+          ? [control.least, control.greatest].map((value) => control.write(settings, value) as unknown)
+          : control.kind === 'choice'
+            ? control.options.map(({ value }) => control.write(settings, value) as unknown)
+            : control.kind === 'feel'
+              ? namedFeels.map(({ feel }) => control.write(settings, feel) as unknown)
+              : []
       for (const each of changed) {
         expect(kind.settings.safeParse(each).success, control.id).toBe(true)
         expect(() => readRig(rigOf(kind, each)), control.id).not.toThrow()
@@ -63,7 +96,8 @@ describe.each(all)('$name', ({ kind, settings }) => {
 
   it('writes no knob, token or part that its rig does not use', () => {
     const used = JSON.stringify([rig.outputs, rig.parts, rig.rules, rig.layers, rig.knobs.map(({ times }) => times)])
-    for (const { id } of rig.knobs) expect(used.includes(`"knob":"${id}"`) || used.includes(`{${id}}`) || used.includes(`"${id}"`), id).toBe(true)
+    for (const { id } of rig.knobs)
+      expect(used.includes(`"knob":"${id}"`) || used.includes(`{${id}}`) || used.includes(`"${id}"`), id).toBe(true)
     for (const { id } of rig.tokens ?? []) expect(used, id).toContain(`{${id}}`)
     const written = new Set(rig.outputs.flatMap(({ to }) => (typeof to === 'object' && 'part' in to ? [to.part] : [])))
     for (const { id, css } of rig.parts) expect(Object.keys(css).length > 0 || written.has(id), id).toBe(true)
@@ -82,16 +116,19 @@ it('of all kinds, what is drawn as the kind itself draws it has such a drawing, 
 })
 
 describe('kinds with roles of which there may be several', () => {
-  it.each(kinds.filter(({ moreRoles }) => moreRoles).map((kind) => [kind.id, kind] as const))('%s takes them up to twenty and lets them go', (_, kind) => {
-    let settings: unknown = kind.defaults
-    for (let i = 0; i < 30; i++) settings = kind.moreRoles?.add(settings)
-    expect(kind.roles(settings)).toHaveLength(21)
-    expect(kind.settings.safeParse(settings).success).toBe(true)
-    expect(() => readRig(rigOf(kind, settings))).not.toThrow()
-    const last = kind.roles(settings).at(-1)?.id ?? ''
-    const fewer: unknown = kind.moreRoles?.remove(settings, last)
-    expect(kind.roles(fewer).map(({ id }) => id)).not.toContain(last)
-    // A new one never takes the place of one that was pointed at.
-    expect(new Set(kind.roles(kind.moreRoles?.add(fewer)).map(({ id }) => id)).size).toBe(21)
-  })
+  it.each(kinds.filter(({ moreRoles }) => moreRoles).map((kind) => [kind.id, kind] as const))(
+    '%s takes them up to twenty and lets them go',
+    (_, kind) => {
+      let settings: unknown = kind.defaults
+      for (let i = 0; i < 30; i++) settings = kind.moreRoles?.add(settings)
+      expect(kind.roles(settings)).toHaveLength(21)
+      expect(kind.settings.safeParse(settings).success).toBe(true)
+      expect(() => readRig(rigOf(kind, settings))).not.toThrow()
+      const last = kind.roles(settings).at(-1)?.id ?? ''
+      const fewer: unknown = kind.moreRoles?.remove(settings, last)
+      expect(kind.roles(fewer).map(({ id }) => id)).not.toContain(last)
+      // A new one never takes the place of one that was pointed at.
+      expect(new Set(kind.roles(kind.moreRoles?.add(fewer)).map(({ id }) => id)).size).toBe(21)
+    },
+  )
 })

@@ -17,7 +17,16 @@ import { tilt } from './tilt'
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- one list holds kinds with different settings
 export type AnyKind = WholeKind<any>
 
-export const kinds: readonly AnyKind[] = [wholeKind(tilt), wholeKind(drift), wholeKind(fold), wholeKind(follow), wholeKind(spotlight), wholeKind(glow), wholeKind(grainLight), wholeKind(free)]
+export const kinds: readonly AnyKind[] = [
+  wholeKind(tilt),
+  wholeKind(drift),
+  wholeKind(fold),
+  wholeKind(follow),
+  wholeKind(spotlight),
+  wholeKind(glow),
+  wholeKind(grainLight),
+  wholeKind(free),
+]
 
 /** The headings under which recipes stand, in the order of the kinds. */
 export const families = [...new Set(kinds.map(({ family }) => family))]
@@ -41,6 +50,7 @@ export function expandEffect(effect: Expandable): Rig {
   if (!kind) throw new Error(`There is no kind of effect called "${effect.kind}".`)
   const { roles = {} } = effect
   const rig = kind.expand(effect.settings, effect.select, Object.fromEntries(Object.entries(roles).map(([id, { select }]) => [id, select])))
-  const told = (knob: Knob): Knob => (knob.note.includes('{') ? { ...knob, note: knob.note.replace(/\{([a-z0-9-]+)\}/g, (_, id: string) => roles[id]?.noun ?? 'it') } : knob)
+  const told = (knob: Knob): Knob =>
+    knob.note.includes('{') ? { ...knob, note: knob.note.replace(/\{([a-z0-9-]+)\}/g, (_, id: string) => roles[id]?.noun ?? 'it') } : knob
   return { ...rig, knobs: rig.knobs.map(told) }
 }

@@ -51,30 +51,47 @@ interface NumberGiven extends Words<NumberControl<Settings>> {
 }
 
 /** Writes a setting of this key. */
-const writing = (key: string) => (settings: Settings, value: unknown): Settings => ({ ...settings, [key]: value })
+const writing =
+  (key: string) =>
+  (settings: Settings, value: unknown): Settings => ({ ...settings, [key]: value })
 
 /** What is right in a sample. */
-const sampled = (value: number, { inSample = 1, least, greatest }: Pick<NumberGiven, 'inSample' | 'least' | 'greatest'>) => Math.min(greatest, Math.max(Math.min(least, value), value * inSample))
+const sampled = (value: number, { inSample = 1, least, greatest }: Pick<NumberGiven, 'inSample' | 'least' | 'greatest'>) =>
+  Math.min(greatest, Math.max(Math.min(least, value), value * inSample))
 
 /** A number with its unit, its range (inclusive) and its step. */
 export function number({ from, isWhole, id, inSample, knob, varies, ...words }: NumberGiven): Parameter<number> {
   const within = z.number().min(words.least).max(words.greatest)
   return {
-    schema: isWhole ? within.int() : within, from,
+    schema: isWhole ? within.int() : within,
+    from,
     knob: knob && { ...knob, unit: knob.per !== undefined || words.unit === 'Hz' ? '' : words.unit },
     forSample: (value, settings) => sampled(value, { ...words, inSample, ...varies?.(settings) }),
-    controls: (key, settings) => [{
-      kind: 'number', id: id ?? key, drawing: 'none', knob: knob?.id, per: knob?.per, ...words, ...varies?.(settings),
-      read: (each) => Number(each[key]),
-      write: (each, value) => writing(key)(each, isWhole ? Math.round(value) : value),
-    }],
+    controls: (key, settings) => [
+      {
+        kind: 'number',
+        id: id ?? key,
+        drawing: 'none',
+        knob: knob?.id,
+        per: knob?.per,
+        ...words,
+        ...varies?.(settings),
+        read: (each) => Number(each[key]),
+        write: (each, value) => writing(key)(each, isWhole ? Math.round(value) : value),
+      },
+    ],
   }
 }
 
-export const percent = (given: Omit<NumberGiven, 'unit' | 'least' | 'greatest' | 'step'> & Partial<Pick<NumberGiven, 'least' | 'greatest' | 'step'>>) => number({ unit: '%', least: 0, greatest: 100, step: 1, ...given })
+export const percent = (
+  given: Omit<NumberGiven, 'unit' | 'least' | 'greatest' | 'step'> & Partial<Pick<NumberGiven, 'least' | 'greatest' | 'step'>>,
+) => number({ unit: '%', least: 0, greatest: 100, step: 1, ...given })
 
 /** How long it takes to come, and to go, ms. */
-const time = (title: string) => (from: number, more: Partial<NumberGiven> = {}) => number({ title, from, unit: 'ms', least: 0, greatest: 5000, step: 20, drawing: 'strip', ...more })
+const time =
+  (title: string) =>
+  (from: number, more: Partial<NumberGiven> = {}) =>
+    number({ title, from, unit: 'ms', least: 0, greatest: 5000, step: 20, drawing: 'strip', ...more })
 export const coming = time('The time to come')
 export const going = time('The time to go')
 
@@ -87,24 +104,47 @@ interface ChoiceGiven<Value extends string> extends Omit<Words<ChoiceControl<Set
 export function choice<Value extends string>({ from, options, ...words }: ChoiceGiven<Value>): Parameter<Value> {
   const values = Object.keys(options) as Value[]
   return {
-    schema: z.enum(values as [Value, ...Value[]]) as unknown as z.ZodType<Value>, from,
-    controls: (key) => [{
-      kind: 'choice', id: key, drawing: 'none', ...words, options: values.map((value) => ({ value, words: options[value] })),
-      read: (settings) => String(settings[key]),
-      write: (settings, value) => (value in options ? writing(key)(settings, value) : settings),
-    }],
+    schema: z.enum(values as [Value, ...Value[]]),
+    from,
+    controls: (key) => [
+      {
+        kind: 'choice',
+        id: key,
+        drawing: 'none',
+        ...words,
+        options: values.map((value) => ({ value, words: options[value] })),
+        read: (settings) => String(settings[key]),
+        write: (settings, value) => (value in options ? writing(key)(settings, value) : settings),
+      },
+    ],
   }
 }
 
 /** A choice between two words, kept as true and false. */
-export function flag({ from, yes, no, ...words }: Omit<Words<ChoiceControl<Settings>>, 'options'> & { readonly from: boolean; readonly yes: ChoiceControl<Settings>['options'][number]; readonly no: ChoiceControl<Settings>['options'][number] }): Parameter<boolean> {
+export function flag({
+  from,
+  yes,
+  no,
+  ...words
+}: Omit<Words<ChoiceControl<Settings>>, 'options'> & {
+  readonly from: boolean
+  readonly yes: ChoiceControl<Settings>['options'][number]
+  readonly no: ChoiceControl<Settings>['options'][number]
+}): Parameter<boolean> {
   return {
-    schema: z.boolean(), from,
-    controls: (key) => [{
-      kind: 'choice', id: key, drawing: 'none', ...words, options: [yes, no],
-      read: (settings) => (settings[key] ? yes : no).value,
-      write: (settings, value) => writing(key)(settings, value === yes.value),
-    }],
+    schema: z.boolean(),
+    from,
+    controls: (key) => [
+      {
+        kind: 'choice',
+        id: key,
+        drawing: 'none',
+        ...words,
+        options: [yes, no],
+        read: (settings) => (settings[key] ? yes : no).value,
+        write: (settings, value) => writing(key)(settings, value === yes.value),
+      },
+    ],
   }
 }
 
@@ -116,21 +156,42 @@ interface ColourGiven extends Words<ColourControl<Settings>> {
 const readText = (key: string) => (settings: Settings) => String(settings[key])
 
 export function colour({ from, token, ...words }: ColourGiven): Parameter<string> {
-  return { schema: cssValueSchema, from, token: { ...token, of: 'colour' }, controls: (key) => [{ kind: 'colour', id: key, drawing: 'none', token: token.id, ...words, read: readText(key), write: writing(key) }] }
+  return {
+    schema: cssValueSchema,
+    from,
+    token: { ...token, of: 'colour' },
+    controls: (key) => [{ kind: 'colour', id: key, drawing: 'none', token: token.id, ...words, read: readText(key), write: writing(key) }],
+  }
 }
 
 /** A gradient with stops; `isOne` tells whether a text is one. */
-export function gradient({ from, token, isOne, ...words }: Words<GradientControl<Settings>> & Omit<ColourGiven, 'takesBackgrounds'> & { readonly isOne: (css: string) => boolean }): Parameter<string> {
+export function gradient({
+  from,
+  token,
+  isOne,
+  ...words
+}: Words<GradientControl<Settings>> &
+  Omit<ColourGiven, 'takesBackgrounds'> & { readonly isOne: (css: string) => boolean }): Parameter<string> {
   return {
-    schema: cssValueSchema.refine(isOne, { error: 'is not a gradient of CSS with its stops' }), from, token: { ...token, of: 'gradient' },
-    controls: (key) => [{ kind: 'gradient', id: key, drawing: 'gradient', token: token.id, ...words, read: readText(key), write: writing(key) }],
+    schema: cssValueSchema.refine(isOne, { error: 'is not a gradient of CSS with its stops' }),
+    from,
+    token: { ...token, of: 'gradient' },
+    controls: (key) => [
+      { kind: 'gradient', id: key, drawing: 'gradient', token: token.id, ...words, read: readText(key), write: writing(key) },
+    ],
   }
 }
 
 type Curve = z.infer<typeof curveSchema>
 
 export function curve({ from, ...words }: Words<CurveControl<Settings>> & { readonly from: Curve }): Parameter<Curve> {
-  return { schema: curveSchema, from, controls: (key) => [{ kind: 'curve', id: key, drawing: 'curve', ...words, read: (settings) => settings[key] as Curve, write: writing(key) }] }
+  return {
+    schema: curveSchema,
+    from,
+    controls: (key) => [
+      { kind: 'curve', id: key, drawing: 'curve', ...words, read: (settings) => settings[key] as Curve, write: writing(key) },
+    ],
+  }
 }
 
 /** The ids of a feel's controls: how it follows, and how it goes back. */
@@ -138,43 +199,92 @@ const followIds = ['followMs', 'pastPercent', 'frequencyHz', 'dampingRatio'] as 
 const backIds = ['backMs', 'backPastPercent', 'backFrequencyHz', 'backDampingRatio'] as const
 
 /** A feel among the settings: its word, its time, its overshoot, its frequency and its damping ratio, each with its row. */
-function feel<Value extends Feel | null>(from: Value, words: FeelWords, rows: readonly (ControlRow | undefined)[], schema: z.ZodType, read: (settings: Settings) => Feel): Parameter<Value> {
-  return { schema: schema as z.ZodType<Value>, from, controls: (key) => feelControls<Settings>(words, read, writing(key)).map((control, i) => ({ ...control, row: rows[i] })) }
+function feel<Value extends Feel | null>(
+  from: Value,
+  words: FeelWords,
+  rows: readonly (ControlRow | undefined)[],
+  schema: z.ZodType,
+  read: (settings: Settings) => Feel,
+): Parameter<Value> {
+  return {
+    schema: schema as z.ZodType<Value>,
+    from,
+    controls: (key) => feelControls<Settings>(words, read, writing(key)).map((control, i) => ({ ...control, row: rows[i] })),
+  }
 }
 
 /** How it follows, the setting `follow`; its overshoot stands among the rows unless it is said otherwise. */
 export const following = (title: string, from: Feel, overshoot: 'row' | 'caption' = 'row'): Parameter<Feel> =>
-  feel(from, { ids: ['follow', ...followIds], title, timeTitle: 'The time to follow', drawing: 'flick' }, [undefined, undefined, overshoot === 'row' ? 'more' : undefined, 'exact', 'exact'], feelSchema, ({ follow }) => follow as Feel)
+  feel(
+    from,
+    { ids: ['follow', ...followIds], title, timeTitle: 'The time to follow', drawing: 'flick' },
+    [undefined, undefined, overshoot === 'row' ? 'more' : undefined, 'exact', 'exact'],
+    feelSchema,
+    ({ follow }) => follow as Feel,
+  )
 
 /** How it goes back, the setting `back`: as it follows until it is said otherwise. */
 export const returning = (title: string): Parameter<Feel | null> =>
-  feel<Feel | null>(null, { ids: ['back', ...backIds], title, timeTitle: 'The time to go back', drawing: 'return', when: ', going back' }, ['more', 'more'], feelSchema.nullable(), ({ back, follow }) => (back ?? follow) as Feel)
+  feel<Feel | null>(
+    null,
+    { ids: ['back', ...backIds], title, timeTitle: 'The time to go back', drawing: 'return', when: ', going back' },
+    ['more', 'more'],
+    feelSchema.nullable(),
+    ({ back, follow }) => (back ?? follow) as Feel,
+  )
 
 /** Where it lies when the pointer is away: in the middle, at the pin, or where it was left. The pin is the setting `pose`. */
 export function away(middle: string, pin: string, left: string): Parameter<'settle' | 'hold'> {
-  return { schema: z.enum(['settle', 'hold']), from: 'settle', controls: () => [awayChoice(middle, pin, left) as unknown as Control<Settings>] }
+  return {
+    schema: z.enum(['settle', 'hold']),
+    from: 'settle',
+    controls: () => [awayChoice(middle, pin, left) as unknown as Control<Settings>],
+  }
 }
 
 type Place = z.infer<typeof poseSchema>
 
 /** The pin on `of`; moving it makes the setting `away` what waits there. */
-export function pinned(of: string, waits: string, { axes = ['x', 'y'], drawing = 'none' }: { readonly axes?: readonly ('x' | 'y')[]; readonly drawing?: Drawing } = {}): Parameter<Place> {
-  const controls = pinControls<{ readonly pose: Place }>((settings) => ({ ...settings, away: waits }), of).filter((_, i) => axes.includes(i === 0 ? 'x' : 'y'))
-  return { schema: poseSchema, from: { x: 0, y: 0 }, controls: () => controls.map((control) => ({ ...control, drawing, row: 'more' }) as unknown as Control<Settings>) }
+export function pinned(
+  of: string,
+  waits: string,
+  { axes = ['x', 'y'], drawing = 'none' }: { readonly axes?: readonly ('x' | 'y')[]; readonly drawing?: Drawing } = {},
+): Parameter<Place> {
+  const controls = pinControls<{ readonly pose: Place }>((settings) => ({ ...settings, away: waits }), of).filter((_, i) =>
+    axes.includes(i === 0 ? 'x' : 'y'),
+  )
+  return {
+    schema: poseSchema,
+    from: { x: 0, y: 0 },
+    controls: () => controls.map((control) => ({ ...control, drawing, row: 'more' }) as unknown as Control<Settings>),
+  }
 }
 
 /** Layers with a number each; `inCaption` of them are told there. */
-export function layers<Key extends string>(key: Key, { inCaption, inSample, varies, ...words }: Omit<NumberGiven, 'from' | 'isWhole' | 'id' | 'knob'> & { readonly inCaption: number }, from: readonly Layer<Key>[]): Parameter<readonly Layer<Key>[]> {
+export function layers<Key extends string>(
+  key: Key,
+  { inCaption, inSample, varies, ...words }: Omit<NumberGiven, 'from' | 'isWhole' | 'id' | 'knob'> & { readonly inCaption: number },
+  from: readonly Layer<Key>[],
+): Parameter<readonly Layer<Key>[]> {
   const layer = z.object({ id: layerId, [key]: z.number().min(words.least).max(words.greatest) }) as unknown as z.ZodType<Layer<Key>>
   const listOf = (settings: Settings, name: string) => settings[name] as readonly Layer<Key>[]
   return {
-    schema: z.array(layer).max(mostLayers).readonly() as unknown as z.ZodType<readonly Layer<Key>[]>, from,
+    schema: z.array(layer).max(mostLayers).readonly(),
+    from,
     forSample: (all, settings) => all.map((one) => ({ ...one, [key]: sampled(one[key], { ...words, inSample, ...varies?.(settings) }) })),
-    controls: (name, settings) => listOf(settings, name).map(({ id }, index, { length }) => ({
-      kind: 'number', id, drawing: 'none', knob: id, row: index < inCaption ? undefined : 'more', ...words, ...varies?.(settings), title: length === 1 ? words.title : `${words.title}, ${layerTitle(index)}`,
-      read: (each) => listOf(each, name).find((one) => one.id === id)?.[key] ?? 0,
-      write: (each, value) => ({ ...each, [name]: listOf(each, name).map((one) => (one.id === id ? { ...one, [key]: value } : one)) }),
-    })),
+    controls: (name, settings) =>
+      listOf(settings, name).map(({ id }, index, { length }) => ({
+        kind: 'number',
+        id,
+        drawing: 'none',
+        knob: id,
+        row: index < inCaption ? undefined : 'more',
+        ...words,
+        ...varies?.(settings),
+        title: length === 1 ? words.title : `${words.title}, ${layerTitle(index)}`,
+        read: (each) => listOf(each, name).find((one) => one.id === id)?.[key] ?? 0,
+        write: (each, value) => ({ ...each, [name]: listOf(each, name).map((one) => (one.id === id ? { ...one, [key]: value } : one)) }),
+      })),
   }
 }
 
@@ -201,7 +311,10 @@ export interface DescribedSettings<S> {
 }
 
 /** Reads all from a table of parameters. `later` are those that came when there were documents without them: there they are as from the start. */
-export function described<P extends Parameters>(parameters: P, later: readonly (keyof P & string)[] = []): DescribedSettings<SettingsOf<P>> {
+export function described<P extends Parameters>(
+  parameters: P,
+  later: readonly (keyof P & string)[] = [],
+): DescribedSettings<SettingsOf<P>> {
   type S = SettingsOf<P>
   const entries = Object.entries(parameters)
   const of = (key: string): Parameter<unknown> => {
@@ -210,11 +323,19 @@ export function described<P extends Parameters>(parameters: P, later: readonly (
     return parameter as Parameter<unknown>
   }
   return {
-    settings: z.object(Object.fromEntries(entries.map(([key, { schema, from }]) => [key, later.includes(key) ? schema.default(from) : schema]))) as unknown as z.ZodType<S>,
+    settings: z.object(
+      Object.fromEntries(entries.map(([key, { schema, from }]) => [key, later.includes(key) ? schema.default(from) : schema])),
+    ) as unknown as z.ZodType<S>,
     sparse: z.object(Object.fromEntries(entries.map(([key, { schema }]) => [key, schema.optional()]))) as unknown as z.ZodType<Partial<S>>,
     defaults: Object.fromEntries(entries.map(([key, { from }]) => [key, from as unknown])) as S,
-    controls: (settings) => entries.flatMap(([key, parameter]) => parameter.controls(key, settings as Settings)) as unknown as readonly Control<S>[],
-    forSample: (settings) => ({ ...settings, ...Object.fromEntries(entries.flatMap(([key, { forSample }]) => (forSample ? [[key, forSample(settings[key], settings as Settings) as unknown]] : []))) }),
+    controls: (settings) =>
+      entries.flatMap(([key, parameter]) => parameter.controls(key, settings as Settings)) as unknown as readonly Control<S>[],
+    forSample: (settings) => ({
+      ...settings,
+      ...Object.fromEntries(
+        entries.flatMap(([key, { forSample }]) => (forSample ? [[key, forSample(settings[key], settings as Settings) as unknown]] : [])),
+      ),
+    }),
     knob: (settings, key, more) => {
       const { knob } = of(key)
       if (!knob) throw new Error(`The setting "${key}" becomes no knob.`)

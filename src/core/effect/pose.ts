@@ -31,7 +31,8 @@ function pull(output: Output, drag: { readonly x: number; readonly y: number }):
   }
 }
 
-const axisOf = ({ of }: Signal): 'across' | 'up-down' | undefined => (of === 'centredX' || of === 'x' || of === 'xPx' ? 'across' : of === 'centredY' || of === 'y' || of === 'yPx' ? 'up-down' : undefined)
+const axisOf = ({ of }: Signal): 'across' | 'up-down' | undefined =>
+  of === 'centredX' || of === 'x' || of === 'xPx' ? 'across' : of === 'centredY' || of === 'y' || of === 'yPx' ? 'up-down' : undefined
 
 /** Whether it has to be asked because of what: off both midlines, where a number for each axis moves with the drag. */
 export function asksBecause(rig: Rig, place: Place): boolean {
@@ -40,7 +41,8 @@ export function asksBecause(rig: Rig, place: Place): boolean {
 }
 
 /** Whether anything of a rig can be posed by dragging. */
-export const isPosable = (rig: Rig): boolean => posable(rig, { x: 1, y: 1 }, 'both').some(({ output }) => pull(output, { x: 1, y: 1 }) !== 0)
+export const isPosable = (rig: Rig): boolean =>
+  posable(rig, { x: 1, y: 1 }, 'both').some(({ output }) => pull(output, { x: 1, y: 1 }) !== 0)
 
 /** The outputs that a drag can pose here: those with a knob and a reading that is not nothing. */
 function posable({ channels, outputs }: Rig, place: Place, because: Because) {
@@ -48,7 +50,16 @@ function posable({ channels, outputs }: Rig, place: Place, because: Because) {
     const channel = channels.find(({ id }) => id === output.channel)
     const axis = channel && axisOf(channel.signal)
     const reading = axis === 'across' ? place.x : place.y
-    if (!channel || !axis || output.knob === undefined || output.curve || channel.curve || !channel.signal.of.startsWith('centred') || Math.abs(reading) < 1e-3) return []
+    if (
+      !channel ||
+      !axis ||
+      output.knob === undefined ||
+      output.curve ||
+      channel.curve ||
+      !channel.signal.of.startsWith('centred') ||
+      Math.abs(reading) < 1e-3
+    )
+      return []
     return because === 'both' || because === axis ? [{ output, axis, reading, knob: output.knob }] : []
   })
 }
@@ -57,7 +68,12 @@ function posable({ channels, outputs }: Rig, place: Place, because: Because) {
  * The knobs of a rig after a drag (px) with the pointer at a place of its area: each so that what is dragged lies where the
  * hand took it. A knob that several outputs share takes the mean of what they ask for.
  */
-export function posedKnobs(rig: Rig, place: Place, drag: { readonly x: number; readonly y: number }, because: Because): ReadonlyMap<string, number> {
+export function posedKnobs(
+  rig: Rig,
+  place: Place,
+  drag: { readonly x: number; readonly y: number },
+  because: Because,
+): ReadonlyMap<string, number> {
   const asked = new Map<string, number[]>()
   for (const { output, reading, knob } of posable(rig, place, because)) {
     const moved = pull(output, drag)
@@ -70,12 +86,19 @@ export function posedKnobs(rig: Rig, place: Place, drag: { readonly x: number; r
 }
 
 /** The settings of an effect after such a drag, each number held in its range. */
-export function poseByHand<S>(kind: Pick<AnyKind, 'expand' | 'controls'>, settings: S, place: Place, drag: { readonly x: number; readonly y: number }, because: Because): S {
-  const knobs = posedKnobs(kind.expand(settings, '&') as Rig, place, drag, because)
+export function poseByHand<S>(
+  kind: Pick<AnyKind, 'expand' | 'controls'>,
+  settings: S,
+  place: Place,
+  drag: { readonly x: number; readonly y: number },
+  because: Because,
+): S {
+  const knobs = posedKnobs(kind.expand(settings, '&'), place, drag, because)
   let posed = settings
   for (const control of kind.controls(settings)) {
     const value = control.kind === 'number' && control.knob !== undefined ? knobs.get(control.knob) : undefined
-    if (control.kind === 'number' && value !== undefined) posed = control.write(posed, heldNumber(control, Number((value * (control.per ?? 1)).toFixed(1)))) as S
+    if (control.kind === 'number' && value !== undefined)
+      posed = control.write(posed, heldNumber(control, Number((value * (control.per ?? 1)).toFixed(1)))) as S
   }
   return posed
 }

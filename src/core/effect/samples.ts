@@ -7,7 +7,8 @@ export interface Sample {
   readonly select: string
 }
 
-const boxCss = 'box-sizing: border-box; width: 58px; height: 76px; padding: 7px; border: 1px solid var(--gm-edge); border-radius: 3px; background-color: var(--gm-sheet); color: var(--gm-ink);'
+const boxCss =
+  'box-sizing: border-box; width: 58px; height: 76px; padding: 7px; border: 1px solid var(--gm-edge); border-radius: 3px; background-color: var(--gm-sheet); color: var(--gm-ink);'
 const picture = 'linear-gradient(135deg, #c98b5a, #6f8f7a)'
 
 /** A card with a picture, a title and a line. */

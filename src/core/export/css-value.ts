@@ -12,13 +12,19 @@ export function writeValue(rig: Rig, names: Names, output: Output): string {
   const given = rig.knobs.find(({ id }) => id === knob)
   const hasUnit = (unitOfKnob(rig.knobs, knob) ?? '') !== ''
   const factors = given ? [`var(${propertyOfKnob(names, given.id)})`] : []
-  if (channel !== undefined) factors.push(isPlain(output) ? writeRange(output, read(rig, names, channel, output.link)) : `var(${propertyOfOutput(names, output)}, 0)`)
+  if (channel !== undefined)
+    factors.push(
+      isPlain(output) ? writeRange(output, read(rig, names, channel, output.link)) : `var(${propertyOfOutput(names, output)}, 0)`,
+    )
   // The unit comes from the knob, or else from the factor.
   if (!hasUnit && unit !== '') factors.unshift(`${cssNumber(factor)}${unit}`)
   else if (factor !== 1 || factors.length === 0) factors.unshift(cssNumber(factor))
   const product = factors.join(' * ')
   const value = base === 0 ? product : plus(`${cssNumber(base)}${unit}`, product)
-  const shown = weight === undefined && strength === 1 ? value : weigh(value, base !== 0, neutralOf(slot), weight === undefined ? undefined : read(rig, names, weight), strength)
+  const shown =
+    weight === undefined && strength === 1
+      ? value
+      : weigh(value, base !== 0, neutralOf(slot), weight === undefined ? undefined : read(rig, names, weight), strength)
   return limitsOf(slot)[0] === 0 && slot.on !== 'opacity' && slot.on !== 'transform' ? `max(0${unit}, ${shown})` : shown
 }
 

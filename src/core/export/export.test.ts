@@ -5,35 +5,92 @@ import { namesOf, wordOf } from './names'
 import { planFigures, tellEffect } from './plan'
 import { writeStylesheet } from './stylesheet'
 
-const effect = (change: Partial<Effect> = {}, settings: Partial<TiltSettings> = {}): Effect => ({ id: 'a', kind: 'tilt', name: 'Lean', select: '.row > .plate', noun: 'each plate', settings: { ...tiltDefaults, ...settings }, ...change })
-const site = (...effects: Effect[]): Site => ({ format: 'glass-moth/1', name: 'A site', pages: [{ id: 'p', name: 'A page', source: 'a'.repeat(64) }], effects })
+const effect = (change: Partial<Effect> = {}, settings: Partial<TiltSettings> = {}): Effect => ({
+  id: 'a',
+  kind: 'tilt',
+  name: 'Lean',
+  select: '.row > .plate',
+  noun: 'each plate',
+  settings: { ...tiltDefaults, ...settings },
+  ...change,
+})
+const site = (...effects: Effect[]): Site => ({
+  format: 'glass-moth/1',
+  name: 'A site',
+  pages: [{ id: 'p', name: 'A page', source: 'a'.repeat(64) }],
+  effects,
+})
 const stylesheetOf = (...effects: Effect[]) => writeStylesheet(planFigures(site(...effects), 'vesper-hollow'))
 
 describe('names', () => {
-  it.each([['.plate', 'plate'], ['.row > .Plate:nth-of-type(3)', 'plate'], ['#hero', 'hero'], ['main article', 'article'], ['a[href^="/x"]:hover', 'a'], ['.card__media--big', 'card-media-big'], ['.-2x', 'figure-2x'], ['*', 'figure'], ['.a, .b', 'b']])('come from the page: %s is about "%s"', (select, word) => {
+  it.each([
+    ['.plate', 'plate'],
+    ['.row > .Plate:nth-of-type(3)', 'plate'],
+    ['#hero', 'hero'],
+    ['main article', 'article'],
+    ['a[href^="/x"]:hover', 'a'],
+    ['.card__media--big', 'card-media-big'],
+    ['.-2x', 'figure-2x'],
+    ['*', 'figure'],
+    ['.a, .b', 'b'],
+  ])('come from the page: %s is about "%s"', (select, word) => {
     expect(wordOf(select)).toBe(word)
   })
 
   it('are told apart by numbers', () => {
-    expect(namesOf([effect(), effect({ select: '.plate' }), effect({ select: '#plate' })])).toEqual(['plate-tilt', 'plate-tilt-2', 'plate-tilt-3'])
-    expect(namesOf([{ select: '.plate', kind: 'glow' }, { select: '.plate', kind: 'tilt' }, { select: '.card-glow', kind: 'glow' }, { select: '.fold', kind: 'fold' }])).toEqual(['plate-glow', 'plate-tilt', 'card-glow', 'fold'])
+    expect(namesOf([effect(), effect({ select: '.plate' }), effect({ select: '#plate' })])).toEqual([
+      'plate-tilt',
+      'plate-tilt-2',
+      'plate-tilt-3',
+    ])
+    expect(
+      namesOf([
+        { select: '.plate', kind: 'glow' },
+        { select: '.plate', kind: 'tilt' },
+        { select: '.card-glow', kind: 'glow' },
+        { select: '.fold', kind: 'fold' },
+      ]),
+    ).toEqual(['plate-glow', 'plate-tilt', 'card-glow', 'fold'])
   })
 })
 
 describe('the stylesheet', () => {
   it('calls what is told by an element by its word, and says its noun', () => {
-    const roles = { 'layer-1': { select: '.plate .moth', noun: 'the moth' }, 'layer-2': { select: '.plate .plate-shadow', noun: 'its shadow' } }
-    const css = stylesheetOf(effect({ roles }, { layers: [{ id: 'layer-1', heightPx: 42 }, { id: 'layer-2', heightPx: 4 }], shadowPx: 9 }))
+    const roles = {
+      'layer-1': { select: '.plate .moth', noun: 'the moth' },
+      'layer-2': { select: '.plate .plate-shadow', noun: 'its shadow' },
+    }
+    const css = stylesheetOf(
+      effect(
+        { roles },
+        {
+          layers: [
+            { id: 'layer-1', heightPx: 42 },
+            { id: 'layer-2', heightPx: 4 },
+          ],
+          shadowPx: 9,
+        },
+      ),
+    )
     expect(css).toMatch(/--plate-tilt-moth: 42px; +\/\* how high the moth floats \*\//)
     expect(css).toMatch(/--plate-tilt-shadow-2: 4px; +\/\* how high its shadow floats \*\//)
     expect(css).toContain('translateZ(calc(var(--plate-tilt-shadow-2) * ')
     expect(css).not.toContain('layer-')
     // What only stands somewhere has no word.
-    expect(stylesheetOf(effect({ roles: { 'layer-1': { select: '.plate > :nth-child(2)', noun: 'what comes second' } } }, { layers: [{ id: 'layer-1', heightPx: 42 }] }))).toContain('--plate-tilt-layer-1: 42px;')
+    expect(
+      stylesheetOf(
+        effect(
+          { roles: { 'layer-1': { select: '.plate > :nth-child(2)', noun: 'what comes second' } } },
+          { layers: [{ id: 'layer-1', heightPx: 42 }] },
+        ),
+      ),
+    ).toContain('--plate-tilt-layer-1: 42px;')
   })
 
   it('says in one block what one selector says', () => {
-    const css = stylesheetOf(effect({ roles: { 'layer-1': { select: '.plate .moth', noun: 'the moth' } } }, { layers: [{ id: 'layer-1', heightPx: 42 }] }))
+    const css = stylesheetOf(
+      effect({ roles: { 'layer-1': { select: '.plate .moth', noun: 'the moth' } } }, { layers: [{ id: 'layer-1', heightPx: 42 }] }),
+    )
     expect(css.match(/^ {2}\.row > \.plate\[data-plate-tilt\] \{$/gm)).toHaveLength(1)
   })
 
@@ -64,12 +121,16 @@ describe('the stylesheet', () => {
   })
 
   it('lies at the away pose until the script comes', () => {
-    expect(stylesheetOf(effect({}, { pose: { x: -0.5, y: 0.25 } }))).toMatch(/--plate-tilt-x \{[^}]*initial-value: -0\.5; \}\n@property --plate-tilt-y \{[^}]*initial-value: 0\.25; \}/)
+    expect(stylesheetOf(effect({}, { pose: { x: -0.5, y: 0.25 } }))).toMatch(
+      /--plate-tilt-x \{[^}]*initial-value: -0\.5; \}\n@property --plate-tilt-y \{[^}]*initial-value: 0\.25; \}/,
+    )
   })
 
   it('grows from 1 and is lifted before it turns', () => {
     const text = stylesheetOf(effect({}, { liftPx: 24, growPercent: 4 }))
-    expect(text).toMatch(/perspective[\s\S]*translateZ\(calc\(var\(--plate-tilt-lift\) \* var\(--plate-tilt-here\)\)\)[\s\S]*rotateX[\s\S]*rotateY[\s\S]*scale\(calc\(1 \+ var\(--plate-tilt-grow\) \* var\(--plate-tilt-here\)\)\)/)
+    expect(text).toMatch(
+      /perspective[\s\S]*translateZ\(calc\(var\(--plate-tilt-lift\) \* var\(--plate-tilt-here\)\)\)[\s\S]*rotateX[\s\S]*rotateY[\s\S]*scale\(calc\(1 \+ var\(--plate-tilt-grow\) \* var\(--plate-tilt-here\)\)\)/,
+    )
   })
 
   it('cannot be broken out of by a selector or a noun', () => {
@@ -81,6 +142,8 @@ describe('the stylesheet', () => {
 
 describe('the sentence in plain text', () => {
   it('is made from the settings', () => {
-    expect(tellEffect(effect({}, { edge: 'rises', acrossDeg: 12, liftPx: 20 })).replaceAll('\u202f', ' ')).toBe('Over each plate, the edge under the pointer rises by 12°, seen from 820 px, lifted by 20 px.')
+    expect(tellEffect(effect({}, { edge: 'rises', acrossDeg: 12, liftPx: 20 })).replaceAll('\u202f', ' ')).toBe(
+      'Over each plate, the edge under the pointer rises by 12°, seen from 820 px, lifted by 20 px.',
+    )
   })
 })

@@ -9,7 +9,10 @@ export function wordOf(select: string): string {
   const last = select.split(/[\s>+~,]+/).at(-1) ?? ''
   const bare = last.replace(/:[\w-]+(\([^)]*\))?/g, '').replace(/\[[^\]]*\]/g, '')
   const name = /\.((?:\\.|[\w-])+)/.exec(bare)?.[1] ?? /#((?:\\.|[\w-])+)/.exec(bare)?.[1] ?? /^[a-z][\w-]*/i.exec(bare)?.[0] ?? 'figure'
-  const word = name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '')
+  const word = name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
   return /^[a-z]/.test(word) ? word : `figure-${word}`.replace(/-$/, '')
 }
 

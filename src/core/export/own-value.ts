@@ -13,12 +13,19 @@ export function textOfString(css: string): string {
 }
 
 /** A value as it is typed or read from an element; undefined where it is none of its kind. `isColour` tells what a browser takes for one. */
-export function writeOwnValue(of: Token['of'] | 'amount', typed: string, unit: string, isColour: (text: string) => boolean): string | undefined {
+export function writeOwnValue(
+  of: Token['of'] | 'amount',
+  typed: string,
+  unit: string,
+  isColour: (text: string) => boolean,
+): string | undefined {
   const text = typed.trim()
   switch (of) {
     case 'amount': {
       const number = /^(-?\d*\.?\d+)\s*([a-z%]*)$/i.exec(text)
-      return number && (number[2] === '' || number[2] === unit) && Number.isFinite(Number(number[1])) ? `${Number(number[1])}${unit}` : undefined
+      return number && (number[2] === '' || number[2] === unit) && Number.isFinite(Number(number[1]))
+        ? `${Number(number[1])}${unit}`
+        : undefined
     }
     case 'gradient':
       return /^(repeating-)?(linear|radial|conic)-gradient\([^{};<]*\)$/i.test(text) ? text : undefined

@@ -38,12 +38,24 @@ export function planFigures(site: Site, pageId?: string, only?: string): readonl
 
 function makeFigures(site: Site, pageId?: string, only?: string): readonly Figure[] {
   const names = namesOf(site.effects)
-  return withShared(site.effects.flatMap((effect, index) => {
-    if (!playsOn(effect, pageId) || (only !== undefined && effect.id !== only)) return []
-    const name = names[index] ?? 'figure'
-    const { rig, sentence } = madeOf(effect)
-    return [{ number: index + 1, names: { title: `Effect ${index + 1}, ${name}`, name, roles: wordsOfRoles(effect, rig) }, rig, sentence, own: effect.own, narrow: effect.narrow, named: namedIn(site, effect, rig) }]
-  }))
+  return withShared(
+    site.effects.flatMap((effect, index) => {
+      if (!playsOn(effect, pageId) || (only !== undefined && effect.id !== only)) return []
+      const name = names[index] ?? 'figure'
+      const { rig, sentence } = madeOf(effect)
+      return [
+        {
+          number: index + 1,
+          names: { title: `Effect ${index + 1}, ${name}`, name, roles: wordsOfRoles(effect, rig) },
+          rig,
+          sentence,
+          own: effect.own,
+          narrow: effect.narrow,
+          named: namedIn(site, effect, rig),
+        },
+      ]
+    }),
+  )
 }
 
 const made = new WeakMap<Effect, Pick<Figure, 'rig' | 'sentence'>>()
@@ -63,27 +75,35 @@ function wordsOfRoles({ select, roles = {} }: Effect, { knobs }: Rig): Readonly<
   const hasWord = (role: string) => /(^|[\s>+~])[^\s>+~:[*][^\s>+~]*$/.test(roles[role]?.select ?? '')
   const told = Object.keys(roles).filter((role) => isTold(role) && hasWord(role))
   const taken = new Set(knobs.map(({ id }) => id))
-  return Object.fromEntries(told.map((role) => {
-    const whole = wordOf(roles[role]?.select ?? '')
-    const word = whole.startsWith(`${figure}-`) ? whole.slice(figure.length + 1) : whole
-    const free = [word, ...Array.from({ length: told.length + 1 }, (_, i) => `${word}-${i + 2}`)].find((each) => !taken.has(each)) ?? role
-    taken.add(free)
-    return [role, free]
-  }))
+  return Object.fromEntries(
+    told.map((role) => {
+      const whole = wordOf(roles[role]?.select ?? '')
+      const word = whole.startsWith(`${figure}-`) ? whole.slice(figure.length + 1) : whole
+      const free = [word, ...Array.from({ length: told.length + 1 }, (_, i) => `${word}-${i + 2}`)].find((each) => !taken.has(each)) ?? role
+      taken.add(free)
+      return [role, free]
+    }),
+  )
 }
 
 /** Which knobs and tokens of an effect show a named value of the site as it stands, or a multiple of it. */
 function namedIn({ values = [] }: Site, effect: Effect, rig: Rig): NonNullable<Figure['named']> {
   const tied = Object.entries(effect.ties ?? {})
   const controls = tied.length === 0 ? [] : (findKind(effect.kind)?.controls(effect.settings) ?? [])
-  return Object.fromEntries(tied.flatMap(([id, { to, times }]) => {
-    const named = 'value' in to ? values.find((each) => each.id === to.value) : undefined
-    const control = controls.find((each) => each.id === id)
-    const knob = control?.kind === 'number' && control.per === undefined ? rig.knobs.find((each) => each.id === control.knob) : undefined
-    if (named && knob && typeof named.value === 'number' && knob.unit === named.unit && knob.value === named.value * times) return [[knob.id, { name: named.name, css: `${cssNumber(named.value)}${named.unit}`, times }]]
-    const token = control?.kind === 'colour' || control?.kind === 'gradient' ? rig.tokens?.find((each) => each.id === control.token) : undefined
-    return named && typeof named.value === 'string' && token?.value === named.value ? [[token.id, { name: named.name, css: named.value, times: 1 }]] : []
-  }))
+  return Object.fromEntries(
+    tied.flatMap(([id, { to, times }]) => {
+      const named = 'value' in to ? values.find((each) => each.id === to.value) : undefined
+      const control = controls.find((each) => each.id === id)
+      const knob = control?.kind === 'number' && control.per === undefined ? rig.knobs.find((each) => each.id === control.knob) : undefined
+      if (named && knob && typeof named.value === 'number' && knob.unit === named.unit && knob.value === named.value * times)
+        return [[knob.id, { name: named.name, css: `${cssNumber(named.value)}${named.unit}`, times }]]
+      const token =
+        control?.kind === 'colour' || control?.kind === 'gradient' ? rig.tokens?.find((each) => each.id === control.token) : undefined
+      return named && typeof named.value === 'string' && token?.value === named.value
+        ? [[token.id, { name: named.name, css: named.value, times: 1 }]]
+        : []
+    }),
+  )
 }
 
 /** The effect's sentence in plain text. */
@@ -95,7 +115,10 @@ export function tellEffect(effect: Effect): string {
     if (typeof piece === 'string') return piece
     if ('role' in piece) {
       const roles = kind.roles(effect.settings)
-      return effect.roles?.[piece.role]?.noun ?? (piece.role === roles[0]?.id ? effect.noun : (roles.find(({ id }) => id === piece.role)?.title ?? piece.role))
+      return (
+        effect.roles?.[piece.role]?.noun ??
+        (piece.role === roles[0]?.id ? effect.noun : (roles.find(({ id }) => id === piece.role)?.title ?? piece.role))
+      )
     }
     const control = controls.find(({ id }) => id === piece.control)
     return control ? tellValue(control, effect.settings) : ''

@@ -8,13 +8,18 @@ interface Named {
 }
 
 /** What must be the same for two areas to be one: all but their ids, and when their figures play. */
-const keyOfArea = ({ rig: { media, finePointerOnly, notCalm } }: Named, area: Area): string => JSON.stringify([{ ...area, id: '' }, media ?? null, finePointerOnly ?? false, notCalm ?? false])
+const keyOfArea = ({ rig: { media, finePointerOnly, notCalm } }: Named, area: Area): string =>
+  JSON.stringify([{ ...area, id: '' }, media ?? null, finePointerOnly ?? false, notCalm ?? false])
 
 /** A zone is told by an attribute of its area: two would be told by one. */
-const tellsZone = ({ channels }: Rig, area: Area) => channels.some((channel) => channel.area === area.id && (channel.signal.of === 'zone' || channel.signal.of === 'nearest'))
+const tellsZone = ({ channels }: Rig, area: Area) =>
+  channels.some((channel) => channel.area === area.id && (channel.signal.of === 'zone' || channel.signal.of === 'nearest'))
 
 /** What must be the same for two channels to be one; undefined for those that are followed apart: chains, what is seen by another, what comes and goes. */
-const keyOfChannel = (channel: Channel): string | undefined => (channel.chain !== undefined || channel.seenBy !== undefined || channel.signal.of === 'inside' ? undefined : JSON.stringify({ ...channel, id: '', area: '', group: isCalm(channel.group) }, (_, value: unknown) => value ?? undefined))
+const keyOfChannel = (channel: Channel): string | undefined =>
+  channel.chain !== undefined || channel.seenBy !== undefined || channel.signal.of === 'inside'
+    ? undefined
+    : JSON.stringify({ ...channel, id: '', area: '', group: isCalm(channel.group) }, (_, value: unknown) => value ?? undefined)
 
 /** Whether it goes on for visitors who prefer reduced motion: nothing else hangs on the group once a rig is made. */
 const isCalm = (group: Channel['group']) => group === 'light' || group === 'state'

@@ -3,7 +3,17 @@ import { cssColour, colourOnCurve } from '../curve/colour'
 import { valueOnCurve } from '../curve/curve'
 import { worstFacts, type Facts } from '../compile/facts'
 import { comingsOf, outputsOf, type Coming, type ComingFacts } from '../rig/comings'
-import { isPlain, markOfOutput, nameOfArea, pathOfPart, planRig, propertyOfChannel, propertyOfKnob, propertyOfOutput, propertyOfOwn } from '../rig/plan'
+import {
+  isPlain,
+  markOfOutput,
+  nameOfArea,
+  pathOfPart,
+  planRig,
+  propertyOfChannel,
+  propertyOfKnob,
+  propertyOfOutput,
+  propertyOfOwn,
+} from '../rig/plan'
 import { poseOf } from '../rig/play'
 import { partOf, type Output, type Rig } from '../rig/rig'
 import { asOneSelector, selectOf } from '../rig/select'
@@ -17,9 +27,18 @@ import type { Figure } from './plan'
  * there, what several figures give one property is composed. `facts` tell what is known of the page: the same that its script is compiled
  * for.
  */
-export function writeStylesheet(figures: readonly Figure[], overlaps: readonly (readonly string[])[] = [], facts: SheetFacts = worstFacts): string {
+export function writeStylesheet(
+  figures: readonly Figure[],
+  overlaps: readonly (readonly string[])[] = [],
+  facts: SheetFacts = worstFacts,
+): string {
   const comings = comingsOf(figures, facts)
-  return [...writeNamed(figures), ...writeOwnProperties(figures), ...figures.map((figure, i) => writeFigure(figure, comings[i] ?? [], facts)), ...writeMeetings(figures, overlaps)].join('\n')
+  return [
+    ...writeNamed(figures),
+    ...writeOwnProperties(figures),
+    ...figures.map((figure, i) => writeFigure(figure, comings[i] ?? [], facts)),
+    ...writeMeetings(figures, overlaps),
+  ].join('\n')
 }
 
 /** What has to be known of a page for its stylesheet. */
@@ -29,24 +48,44 @@ type SheetFacts = ComingFacts & Pick<Facts, 'hasPositions'>
 function writeNamed(figures: readonly Figure[]): readonly string[] {
   const named = new Map(figures.flatMap(({ named: each = {} }) => Object.values(each).map(({ name, css }) => [name, css] as const)))
   if (named.size === 0) return []
-  return [[writeComment('Values that the effects share.'), ':root {', ...[...named].map(([name, css]) => `  --${name}: ${styleText(css)};`), '}', ''].join('\n')]
+  return [
+    [
+      writeComment('Values that the effects share.'),
+      ':root {',
+      ...[...named].map(([name, css]) => `  --${name}: ${styleText(css)};`),
+      '}',
+      '',
+    ].join('\n'),
+  ]
 }
 
 /** The properties that keep what the page itself gives elements: nobody inherits them. */
 function writeOwnProperties(figures: readonly Figure[]): readonly string[] {
-  const kept = new Set(figures.flatMap((figure) => boundOutputs(figure).map(({ output }) => propertyOf(output.slot)).filter((property) => property in keptProperties)))
-  return kept.size === 0 ? [] : [[...[...kept].map((property) => `@property ${propertyOfOwn(property)} { syntax: "*"; inherits: false; }`), ''].join('\n')]
+  const kept = new Set(
+    figures.flatMap((figure) =>
+      boundOutputs(figure)
+        .map(({ output }) => propertyOf(output.slot))
+        .filter((property) => property in keptProperties),
+    ),
+  )
+  return kept.size === 0
+    ? []
+    : [[...[...kept].map((property) => `@property ${propertyOfOwn(property)} { syntax: "*"; inherits: false; }`), ''].join('\n')]
 }
 
 /** The properties that the script writes: numbers or colours that no element hands down, so that a change touches one element alone. */
 function writeRegistered({ rig, names }: Figure): readonly string[] {
-  const written = planRig(rig, names).flatMap(({ frames }) => frames.flatMap(({ channels }) => channels.flatMap((channel) => channel.writes.map((write) => ({ channel, write })))))
+  const written = planRig(rig, names).flatMap(({ frames }) =>
+    frames.flatMap(({ channels }) => channels.flatMap((channel) => channel.writes.map((write) => ({ channel, write })))),
+  )
   // What a figure before it follows too is registered there.
   const known = new Set(Object.values(names.shared?.channels ?? {}))
-  const lines = written.filter(({ write: { property } }) => !known.has(property)).map(({ channel, write: { property, curve } }) => {
-    const syntax = curve && 'colours' in curve ? 'color' : 'number'
-    return `@property ${property} { syntax: "<${syntax}>"; inherits: false; initial-value: ${awayValue(channel, curve)}; }`
-  })
+  const lines = written
+    .filter(({ write: { property } }) => !known.has(property))
+    .map(({ channel, write: { property, curve } }) => {
+      const syntax = curve && 'colours' in curve ? 'color' : 'number'
+      return `@property ${property} { syntax: "<${syntax}>"; inherits: false; initial-value: ${awayValue(channel, curve)}; }`
+    })
   return [...new Set(lines)]
 }
 
@@ -64,18 +103,29 @@ function writeCalm(figure: Figure): readonly string[] {
   const { rig, names } = figure
   const bySelect = new Map<string, Set<string>>()
   for (const output of rig.outputs) {
-    const frozen = [output.channel, output.weight].map((id) => rig.channels.find((channel) => channel.id === id)).filter((channel) => channel && channel.group !== 'light' && channel.group !== 'state')
+    const frozen = [output.channel, output.weight]
+      .map((id) => rig.channels.find((channel) => channel.id === id))
+      .filter((channel) => channel && channel.group !== 'light' && channel.group !== 'state')
     const part = partOf(output.to)
     const select = part === undefined ? guarded([boundOf(figure, output)]) : `.${names.name}-${part}`
     for (const channel of frozen) {
       if (!channel) continue
       const plain = isPlain(output) || channel.id !== output.channel
-      const property = plain ? propertyOfChannel(names, channel.id, channel.id === output.channel ? output.link : undefined) : propertyOfOutput(names, output)
-      bySelect.set(select, (bySelect.get(select) ?? new Set()).add(`${property}: ${awayValue(channel, plain ? undefined : output.curve)} !important;`))
+      const property = plain
+        ? propertyOfChannel(names, channel.id, channel.id === output.channel ? output.link : undefined)
+        : propertyOfOutput(names, output)
+      bySelect.set(
+        select,
+        (bySelect.get(select) ?? new Set()).add(`${property}: ${awayValue(channel, plain ? undefined : output.curve)} !important;`),
+      )
     }
   }
   if (bySelect.size === 0 || rig.notCalm) return []
-  return ['@media (prefers-reduced-motion: reduce) {', ...[...bySelect].flatMap(([select, lines]) => [`  ${select.replaceAll('\n', '\n  ')} { ${[...lines].join(' ')} }`]), '}']
+  return [
+    '@media (prefers-reduced-motion: reduce) {',
+    ...[...bySelect].flatMap(([select, lines]) => [`  ${select.replaceAll('\n', '\n  ')} { ${[...lines].join(' ')} }`]),
+    '}',
+  ]
 }
 
 /** What a knob or a token is given: a named value, or a value of its own. */
@@ -108,22 +158,44 @@ interface Bound {
 
 function writeFigure(figure: Figure, comings: readonly Coming[], facts: SheetFacts): string {
   const { names, number, rig, sentence } = figure
-  const written = planRig(rig, names).flatMap(({ frames }) => frames.flatMap(({ channels }) => channels.flatMap(({ id, writes }) => (comings.some((coming) => coming.id === id) ? [] : writes.map(({ property }) => property)))))
+  const written = planRig(rig, names).flatMap(({ frames }) =>
+    frames.flatMap(({ channels }) =>
+      channels.flatMap(({ id, writes }) => (comings.some((coming) => coming.id === id) ? [] : writes.map(({ property }) => property))),
+    ),
+  )
   const given = (id: string, own: string, note: string) => [`${propertyOfKnob(names, id)}: ${givenTo(figure, id, own)};`, note] as const
-  const knobs = [...rig.knobs.map((knob) => given(knob.id, writeKnob(names, knob), knob.note)), ...(rig.tokens ?? []).map(({ id, value, note }) => given(id, styleText(value), note)), ...comings.flatMap((coming) => writeTimes(figure, coming))]
+  const knobs = [
+    ...rig.knobs.map((knob) => given(knob.id, writeKnob(names, knob), knob.note)),
+    ...(rig.tokens ?? []).map(({ id, value, note }) => given(id, styleText(value), note)),
+    ...comings.flatMap((coming) => writeTimes(figure, coming)),
+  ]
   const width = Math.max(0, ...knobs.map(([declaration]) => declaration.length))
   const bearers = rig.rules.filter(({ bearsKnobs }) => bearsKnobs).map(({ select }) => styleText(select))
   const owners = [...new Set([...rig.areas.map(({ of, select }) => (of === 'window' ? ':root' : styleText(select))), ...bearers])]
   const rules = writeRules(figure, comings, facts)
   return [
-    writeComment(`Effect ${number}. ${sentence} ${written.length > 0 ? `The script writes ${spoken([...new Set(written)])}.` : 'The script says where the pointer is.'}`),
+    writeComment(
+      `Effect ${number}. ${sentence} ${written.length > 0 ? `The script writes ${spoken([...new Set(written)])}.` : 'The script says where the pointer is.'}`,
+    ),
     ...writeRegistered(figure),
-    ...(knobs.length > 0 ? [`${owners.join(',\n')} {`, ...knobs.map(([declaration, note]) => (note ? `  ${declaration.padEnd(width)}  /* ${commentText(note)} */` : `  ${declaration}`)), '}'] : []),
+    ...(knobs.length > 0
+      ? [
+          `${owners.join(',\n')} {`,
+          ...knobs.map(([declaration, note]) => (note ? `  ${declaration.padEnd(width)}  /* ${commentText(note)} */` : `  ${declaration}`)),
+          '}',
+        ]
+      : []),
     ...writeNarrow(figure, owners),
     ...writeOwn(figure),
     ...(rig.parts.length > 0 ? [`${listParts(figure, rig.parts)} { display: none; }`] : []),
     // In print, and with a visitor's own few colours, the page is as it was designed.
-    ...(rules.length > 0 ? [`@media ${['screen', '(forced-colors: none)', ...conditionsOf(figure)].join(' and ')} {`, ...rules.map((line) => (line ? `  ${line}` : line)), '}'] : []),
+    ...(rules.length > 0
+      ? [
+          `@media ${['screen', '(forced-colors: none)', ...conditionsOf(figure)].join(' and ')} {`,
+          ...rules.map((line) => (line ? `  ${line}` : line)),
+          '}',
+        ]
+      : []),
     ...writeCalm(figure),
     '',
   ].join('\n')
@@ -133,7 +205,17 @@ function writeFigure(figure: Figure, comings: readonly Coming[], facts: SheetFac
 function writeOwn(figure: Figure): readonly string[] {
   const { names, own = {} } = figure
   const known = knownIn(figure)
-  const bySelect = grouped(Object.entries(own).filter(([id]) => known.has(id)).flatMap(([id, { values }]) => Object.entries(values).map(([select, value]) => ({ select, line: `${propertyOfKnob(names, id)}: ${multiplied(figure, id, styleText(value))};` }))), ({ select }) => select)
+  const bySelect = grouped(
+    Object.entries(own)
+      .filter(([id]) => known.has(id))
+      .flatMap(([id, { values }]) =>
+        Object.entries(values).map(([select, value]) => ({
+          select,
+          line: `${propertyOfKnob(names, id)}: ${multiplied(figure, id, styleText(value))};`,
+        })),
+      ),
+    ({ select }) => select,
+  )
   return [...bySelect].map(([select, lines]) => `${styleText(select)} { ${lines.map(({ line }) => line).join(' ')} }`)
 }
 
@@ -141,7 +223,9 @@ function writeOwn(figure: Figure): readonly string[] {
 function writeNarrow(figure: Figure, owners: readonly string[]): readonly string[] {
   const { names, narrow } = figure
   const known = knownIn(figure)
-  const lines = Object.entries(narrow?.values ?? {}).filter(([id]) => known.has(id)).map(([id, value]) => `    ${propertyOfKnob(names, id)}: ${multiplied(figure, id, styleText(value))};`)
+  const lines = Object.entries(narrow?.values ?? {})
+    .filter(([id]) => known.has(id))
+    .map(([id, value]) => `    ${propertyOfKnob(names, id)}: ${multiplied(figure, id, styleText(value))};`)
   return lines.length === 0 ? [] : [`@media (max-width: ${narrow?.upToPx ?? 0}px) {`, `  ${owners.join(',\n  ')} {`, ...lines, '  }', '}']
 }
 
@@ -161,17 +245,25 @@ function writeRules(figure: Figure, comings: readonly Coming[], { hasPositions }
     const mark = whilePlayed && area ? `[data-${nameOfArea(names, rig, area.id)}]` : ''
     add(mark ? asOneSelector(styleText(select)) + mark : styleText(select), writeDeclarations(css, names))
   }
-  for (const { of, select, pointer, touch } of rig.areas) if (pointer === 'any' && of !== 'window') add(styleText(select), touchAction(touch))
+  for (const { of, select, pointer, touch } of rig.areas)
+    if (pointer === 'any' && of !== 'window') add(styleText(select), touchAction(touch))
   // What is added to an element stands where that is; where the page may position it, the script looks.
-  for (const { id, of, select } of hasPositions ? [] : rig.areas) if (rig.parts.some(({ area }) => area === id)) add(`${of === 'window' ? ':root' : asOneSelector(styleText(select))}[data-${nameOfArea(names, rig, id)}]`, ['position: relative;'])
+  for (const { id, of, select } of hasPositions ? [] : rig.areas)
+    if (rig.parts.some(({ area }) => area === id))
+      add(`${of === 'window' ? ':root' : asOneSelector(styleText(select))}[data-${nameOfArea(names, rig, id)}]`, ['position: relative;'])
   const common = sharedCss(rig.parts)
-  if (rig.parts.length > 0) add(listParts(figure, rig.parts), ['display: block;', 'pointer-events: none;', ...writeDeclarations(common, names)])
+  if (rig.parts.length > 0)
+    add(listParts(figure, rig.parts), ['display: block;', 'pointer-events: none;', ...writeDeclarations(common, names)])
   for (const { id, css } of rig.parts) {
     const own = rig.outputs.filter(({ to }) => partOf(to) === id).map((output) => ({ figure, output, select: '', mark: '' }))
     const rest = Object.fromEntries(Object.entries(css).filter(([property]) => !(property in common)))
     add(`.${names.name}-${id}`, [...writeDeclarations(rest, names), ...writeSlots(own, true).flatMap(({ lines: each }) => each)])
   }
-  for (const same of grouped(boundOutputs(figure), ({ select, mark }) => `${select} ${mark}`).values()) add(guarded(same), writeSlots(same).flatMap(({ lines: each }) => each))
+  for (const same of grouped(boundOutputs(figure), ({ select, mark }) => `${select} ${mark}`).values())
+    add(
+      guarded(same),
+      writeSlots(same).flatMap(({ lines: each }) => each),
+    )
   for (const coming of comings) for (const [select, declarations] of writeComing(figure, coming)) add(select, declarations)
   return [...blocks].flatMap(([select, declarations]) => [...`${select} {`.split('\n'), ...declarations.map((line) => `  ${line}`), '}'])
 }
@@ -182,12 +274,16 @@ function propertyOfWay({ names, rig }: Figure, { id }: Coming, way: 'comes' | 'g
   return `--${names.name}-${isOnly ? '' : `${id}-`}${way}`
 }
 
-const writeTime = ({ durationMs, delayMs, easing }: Coming['feel']) => `${cssNumber(durationMs)}ms ${easing}${delayMs === 0 ? '' : ` ${cssNumber(delayMs)}ms`}`
+const writeTime = ({ durationMs, delayMs, easing }: Coming['feel']) =>
+  `${cssNumber(durationMs)}ms ${easing}${delayMs === 0 ? '' : ` ${cssNumber(delayMs)}ms`}`
 
 /** How a channel comes and goes, for a designer to turn. */
 function writeTimes(figure: Figure, coming: Coming): readonly (readonly [declaration: string, note: string])[] {
   const { feel, going = feel } = coming
-  return [[`${propertyOfWay(figure, coming, 'comes')}: ${writeTime(feel)};`, 'how it comes'], [`${propertyOfWay(figure, coming, 'goes')}: ${writeTime(going)};`, 'how it goes']]
+  return [
+    [`${propertyOfWay(figure, coming, 'comes')}: ${writeTime(feel)};`, 'how it comes'],
+    [`${propertyOfWay(figure, coming, 'goes')}: ${writeTime(going)};`, 'how it goes'],
+  ]
 }
 
 /** What comes with the pointer and goes with it: the script says by a mark that it is there, and a transition does the rest. */
@@ -199,16 +295,31 @@ function writeComing(figure: Figure, coming: Coming): readonly (readonly [select
   const mark = `data-${nameOfArea(names, rig, coming.area)}`
   const shown = outputsOf(rig, coming)
   const parts = [...new Set(shown.flatMap(({ to }) => partOf(to) ?? []))]
-  const within = [...new Set(shown.filter(({ to }) => typeof to === 'object' && 'within' in to).map((output) => styleText(selectOf(rig, output))))]
+  const within = [
+    ...new Set(shown.filter(({ to }) => typeof to === 'object' && 'within' in to).map((output) => styleText(selectOf(rig, output)))),
+  ]
   const isOnSelf = shown.some(({ to }) => to === 'self')
   const on = `${ground}[${mark}="on"]`
-  const isThere = [...(isOnSelf ? [on] : []), ...within.map((select) => `${on} ${select.startsWith(`${ground} `) ? select.slice(ground.length + 1) : `:is(${select})`}`), ...parts.map((part) => on + pathOfPart(rig, names, part))]
+  const isThere = [
+    ...(isOnSelf ? [on] : []),
+    ...within.map((select) => `${on} ${select.startsWith(`${ground} `) ? select.slice(ground.length + 1) : `:is(${select})`}`),
+    ...parts.map((part) => on + pathOfPart(rig, names, part)),
+  ]
   return [
-    [[...(isOnSelf ? [`${ground}[${mark}]`] : []), ...within.map((select) => `${asOneSelector(select)}[${mark}]`), ...parts.map((part) => `.${names.name}-${part}`)].join(',\n'), [`transition: ${property} var(${propertyOfWay(figure, coming, 'way')}, var(${propertyOfWay(figure, coming, 'goes')}));`]],
+    [
+      [
+        ...(isOnSelf ? [`${ground}[${mark}]`] : []),
+        ...within.map((select) => `${asOneSelector(select)}[${mark}]`),
+        ...parts.map((part) => `.${names.name}-${part}`),
+      ].join(',\n'),
+      [`transition: ${property} var(${propertyOfWay(figure, coming, 'way')}, var(${propertyOfWay(figure, coming, 'goes')}));`],
+    ],
     [on, [`${propertyOfWay(figure, coming, 'way')}: var(${propertyOfWay(figure, coming, 'comes')});`]],
     [isThere.join(',\n'), [`${property}: 1;`]],
     // A part that has just been added begins as it goes.
-    ...(parts.length > 0 ? [[parts.map((part) => on + pathOfPart(rig, names, part)).join(',\n'), ['@starting-style {', `  ${property}: 0;`, '}']] as const] : []),
+    ...(parts.length > 0
+      ? [[parts.map((part) => on + pathOfPart(rig, names, part)).join(',\n'), ['@starting-style {', `  ${property}: 0;`, '}']] as const]
+      : []),
   ]
 }
 
@@ -217,7 +328,9 @@ const listParts = ({ names }: Figure, parts: Rig['parts']) => parts.map(({ id })
 
 /** The declarations that all parts have. */
 function sharedCss([first, ...rest]: Rig['parts']): Readonly<Record<string, string>> {
-  return Object.fromEntries(Object.entries(first?.css ?? {}).filter(([property, value]) => rest.every(({ css }) => css[property] === value)))
+  return Object.fromEntries(
+    Object.entries(first?.css ?? {}).filter(([property, value]) => rest.every(({ css }) => css[property] === value)),
+  )
 }
 
 /** What a figure writes on elements of the page. */
@@ -225,7 +338,12 @@ function boundOutputs(figure: Figure): readonly Bound[] {
   return figure.rig.outputs.filter(({ to }) => partOf(to) === undefined).map((output) => boundOf(figure, output))
 }
 
-const boundOf = (figure: Figure, output: Output): Bound => ({ figure, output, select: styleText(selectOf(figure.rig, output)), mark: markOfOutput(figure.names, figure.rig, output) })
+const boundOf = (figure: Figure, output: Output): Bound => ({
+  figure,
+  output,
+  select: styleText(selectOf(figure.rig, output)),
+  mark: markOfOutput(figure.names, figure.rig, output),
+})
 
 /** Rules for elements on which several figures meet, for the properties that more than one of them drives. */
 function writeMeetings(figures: readonly Figure[], overlaps: readonly (readonly string[])[]): readonly string[] {
@@ -234,31 +352,64 @@ function writeMeetings(figures: readonly Figure[], overlaps: readonly (readonly 
   return [...sets.values()].flatMap((set) => {
     const bound = all.filter(({ select }) => set.includes(select))
     // Those that play under a condition meet the others under it alone.
-    return subsetsOf([...new Set(bound.flatMap(({ figure }) => conditionsOf(figure)))]).flatMap((conditions) => writeMeeting(bound.filter(({ figure }) => conditionsOf(figure).every((each) => conditions.includes(each))), conditions))
+    return subsetsOf([...new Set(bound.flatMap(({ figure }) => conditionsOf(figure)))]).flatMap((conditions) =>
+      writeMeeting(
+        bound.filter(({ figure }) => conditionsOf(figure).every((each) => conditions.includes(each))),
+        conditions,
+      ),
+    )
   })
 }
 
 /** The rule for elements that all of these are written on, where all of these conditions hold. */
 function writeMeeting(bound: readonly Bound[], conditions: readonly string[]): readonly string[] {
-  const owners = (property: string) => new Set(bound.filter(({ output }) => propertyOf(output.slot) === property).map(({ figure, mark, select }) => `${figure.number} ${mark} ${select}`))
+  const owners = (property: string) =>
+    new Set(
+      bound
+        .filter(({ output }) => propertyOf(output.slot) === property)
+        .map(({ figure, mark, select }) => `${figure.number} ${mark} ${select}`),
+    )
   const shared = writeSlots(bound).filter(({ property }) => owners(property).size > 1)
   const meeting = bound.filter(({ output }) => shared.some(({ property }) => property === propertyOf(output.slot)))
   const isNew = conditions.every((condition) => meeting.some(({ figure }) => conditionsOf(figure).includes(condition)))
   if (shared.length === 0 || !isNew) return []
   const numbers = [...new Set(meeting.map(({ figure }) => String(figure.number)))]
-  const selector = guarded(meeting).split('\n').map((line) => `  ${line}`).join('\n')
+  const selector = guarded(meeting)
+    .split('\n')
+    .map((line) => `  ${line}`)
+    .join('\n')
   const declarations = shared.flatMap(({ lines: each }) => each.map((line) => `    ${line}`))
-  const words = numbers.length > 1 ? `Effects ${spoken(numbers)} meet here: their values are composed.` : `Effect ${numbers[0] ?? ''} meets itself here: its values are composed.`
-  return [[writeComment(words), `@media ${['screen', '(forced-colors: none)', ...conditions].join(' and ')} {`, `${selector} {`, ...declarations, '  }', '}', ''].join('\n')]
+  const words =
+    numbers.length > 1
+      ? `Effects ${spoken(numbers)} meet here: their values are composed.`
+      : `Effect ${numbers[0] ?? ''} meets itself here: its values are composed.`
+  return [
+    [
+      writeComment(words),
+      `@media ${['screen', '(forced-colors: none)', ...conditions].join(' and ')} {`,
+      `${selector} {`,
+      ...declarations,
+      '  }',
+      '}',
+      '',
+    ].join('\n'),
+  ]
 }
 
 /** Under which conditions of the browser a figure plays, besides those that all have. */
-const conditionsOf = ({ rig }: Figure): readonly string[] => [...(rig.finePointerOnly ? ['(any-pointer: fine)'] : []), ...(rig.notCalm ? ['(prefers-reduced-motion: no-preference)'] : []), ...(rig.media === undefined ? [] : [rig.media])]
+const conditionsOf = ({ rig }: Figure): readonly string[] => [
+  ...(rig.finePointerOnly ? ['(any-pointer: fine)'] : []),
+  ...(rig.notCalm ? ['(prefers-reduced-motion: no-preference)'] : []),
+  ...(rig.media === undefined ? [] : [rig.media]),
+]
 
 /** All subsets of some conditions, the smaller ones first; of more than four only none and all. */
 function subsetsOf(conditions: readonly string[]): readonly (readonly string[])[] {
   if (conditions.length > 4) return [[], conditions]
-  const subsets = conditions.reduce<readonly (readonly string[])[]>((sets, condition) => [...sets, ...sets.map((set) => [...set, condition])], [[]])
+  const subsets = conditions.reduce<readonly (readonly string[])[]>(
+    (sets, condition) => [...sets, ...sets.map((set) => [...set, condition])],
+    [[]],
+  )
   return [...subsets].sort((one, other) => one.length - other.length)
 }
 
@@ -271,7 +422,9 @@ function grouped<Item>(items: readonly Item[], keyOf: (item: Item) => string): M
 
 /** Declarations as a rig has them; `{id}` is a knob or a token. */
 function writeDeclarations(css: Readonly<Record<string, string>>, names: Figure['names']): readonly string[] {
-  return Object.entries(css).map(([name, value]) => `${name}: ${styleText(value).replace(/\{([^}]*)\}/g, (_, id: string) => `var(${propertyOfKnob(names, id)})`)};`)
+  return Object.entries(css).map(
+    ([name, value]) => `${name}: ${styleText(value).replace(/\{([^}]*)\}/g, (_, id: string) => `var(${propertyOfKnob(names, id)})`)};`,
+  )
 }
 
 /**
@@ -295,24 +448,43 @@ function touchAction(touch: Rig['areas'][number]['touch']): readonly string[] {
 function writeSlots(bound: readonly Bound[], isPart = false): readonly { readonly property: string; readonly lines: readonly string[] }[] {
   const bySlot = grouped(bound, ({ output }) => slotName(output.slot))
   const write = ({ figure, output }: Bound) => writeValue(figure.rig, figure.names, output)
-  const join = (name: string) => joinValues(bySlot.get(name)?.map(write) ?? [], joints[lawOf(bySlot.get(name)?.[0]?.output.slot ?? { on: 'opacity' })])
+  const join = (name: string) =>
+    joinValues(bySlot.get(name)?.map(write) ?? [], joints[lawOf(bySlot.get(name)?.[0]?.output.slot ?? { on: 'opacity' })])
   return [...grouped(bound, ({ output }) => propertyOf(output.slot))].map(([property, same]) => {
     const [first] = same
     // What the page itself gives the element comes first.
-    const kept = first && !isPart && property in keptProperties ? [`var(${propertyOfOwn(property)},${keptProperties[property] ? ` ${keptProperties[property]}` : ''})`] : []
+    const kept =
+      first && !isPart && property in keptProperties
+        ? [`var(${propertyOfOwn(property)},${keptProperties[property] ? ` ${keptProperties[property]}` : ''})`]
+        : []
     switch (first?.output.slot.on) {
       case 'transform': {
         const functions = transformFunctions.filter((fn) => bySlot.has(fn)).map((fn) => `${fn}(${join(fn)})`)
         return { property, lines: ['transform:', ...endLast([...kept, ...functions].map((each) => `  ${each}`))] }
       }
       case 'filter':
-        return { property, lines: [`filter: ${[...kept, ...same.map((each) => `${slotName(each.output.slot)}(${joinValues([write(each)], '+')})`)].join(' ')};`] }
+        return {
+          property,
+          lines: [
+            `filter: ${[...kept, ...same.map((each) => `${slotName(each.output.slot)}(${joinValues([write(each)], '+')})`)].join(' ')};`,
+          ],
+        }
       case 'inset':
-        return { property, lines: [`clip-path: inset(${sides.map((side) => (bySlot.has(`inset-${side}`) ? join(`inset-${side}`) : '0')).join(' ')});`] }
+        return {
+          property,
+          lines: [`clip-path: inset(${sides.map((side) => (bySlot.has(`inset-${side}`) ? join(`inset-${side}`) : '0')).join(' ')});`],
+        }
       case 'shadow':
       case 'background':
       case 'mask':
-        return { property, lines: [`${property}:`, ...endLast([...kept, ...writeLayers(same)].flatMap((each, i, all) => `  ${each}${i < all.length - 1 ? ',' : ''}`.split('\n'))), ...(property === 'mask-image' ? ['mask-composite: intersect;'] : [])] }
+        return {
+          property,
+          lines: [
+            `${property}:`,
+            ...endLast([...kept, ...writeLayers(same)].flatMap((each, i, all) => `  ${each}${i < all.length - 1 ? ',' : ''}`.split('\n'))),
+            ...(property === 'mask-image' ? ['mask-composite: intersect;'] : []),
+          ],
+        }
       default:
         return { property, lines: first ? [`${property}: ${join(slotName(first.output.slot))};`] : [] }
     }
@@ -328,7 +500,12 @@ function writeLayers(bound: readonly Bound[]): readonly string[] {
     const fill = (hole: string) => {
       const filling = same.filter(({ output }) => 'hole' in output.slot && output.slot.hole === hole)
       // What no value fills is a knob or a token.
-      return filling.length === 0 && same[0] ? `var(${propertyOfKnob(same[0].figure.names, hole)})` : joinValues(filling.map(({ figure, output }) => writeValue(figure.rig, figure.names, output)), '+')
+      return filling.length === 0 && same[0]
+        ? `var(${propertyOfKnob(same[0].figure.names, hole)})`
+        : joinValues(
+            filling.map(({ figure, output }) => writeValue(figure.rig, figure.names, output)),
+            '+',
+          )
     }
     const text = styleText(layer?.css ?? 'none')
     const filled = text.replace(/\{([^}]*)\}/g, (_, hole: string) => fill(hole))
@@ -344,7 +521,10 @@ const joints = { add: '+', multiply: '*', greatest: ',', last: '' } as const
 function joinValues(values: readonly string[], by: (typeof joints)[keyof typeof joints]): string {
   const only = values.at(-1) ?? '0'
   if (by === ',' && values.length > 1) return `max(${values.join(', ')})`
-  const text = values.length < 2 || by === '' ? only : values.map((value) => (/^[\w-]+\([^()]*(\([^()]*\)[^()]*)*\)$|^[\w.-]+$/.test(value) ? value : `(${value})`)).join(` ${by} `)
+  const text =
+    values.length < 2 || by === ''
+      ? only
+      : values.map((value) => (/^[\w-]+\([^()]*(\([^()]*\)[^()]*)*\)$|^[\w.-]+$/.test(value) ? value : `(${value})`)).join(` ${by} `)
   return isSingle(text) ? text : `calc(${text})`
 }
 
@@ -390,4 +570,3 @@ function styleText(text: string): string {
 function spoken(words: readonly string[]): string {
   return words.length < 2 ? (words[0] ?? 'nothing') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`
 }
-

@@ -10,7 +10,8 @@ describe('the answer of a feel to a flick', () => {
   it('settles where its own law says: within 2 % from then on', () => {
     for (const feel of [glide, timed, ...namedFeels.map((named) => named.feel)]) {
       const { settleMs } = answerOfFeel(feel)
-      for (const later of [0, 10, 100, 1000]) expect(Math.abs(1 - wayOf(feel, settleMs + 0.01 + later)), feel.kind).toBeLessThanOrEqual(0.02001)
+      for (const later of [0, 10, 100, 1000])
+        expect(Math.abs(1 - wayOf(feel, settleMs + 0.01 + later)), feel.kind).toBeLessThanOrEqual(0.02001)
     }
   })
 
@@ -22,7 +23,11 @@ describe('the answer of a feel to a flick', () => {
 
   it('goes past the mark as far as it is said to', () => {
     const most = (feel: Feel) => Math.max(...Array.from({ length: 4000 }, (_, ms) => wayOf(feel, ms))) - 1
-    for (const feel of [...namedFeels.map((named) => named.feel), { kind: 'timed', durationMs: 400, easing: 'cubic-bezier(0.2, 1.5, 0.4, 1)', delayMs: 0 } as const]) expect(answerOfFeel(feel).overshoot).toBeCloseTo(most(feel), 2)
+    for (const feel of [
+      ...namedFeels.map((named) => named.feel),
+      { kind: 'timed', durationMs: 400, easing: 'cubic-bezier(0.2, 1.5, 0.4, 1)', delayMs: 0 } as const,
+    ])
+      expect(answerOfFeel(feel).overshoot).toBeCloseTo(most(feel), 2)
   })
 
   it('lags behind a steady hand by what a ramp leaves in the end', () => {
@@ -40,8 +45,14 @@ describe('the answer of a feel to a flick', () => {
     expect(answerOfFeel(slower).settleMs).toBeCloseTo(900, 3)
     expect(answerOfFeel(withSettleTime(glide, 700)).settleMs).toBeCloseTo(700, 6)
     expect(answerOfFeel(withSettleTime(timed, 700)).settleMs).toBe(700)
-    expect(answerOfFeel(withSettleTime({ kind: 'direct' }, 500))).toMatchObject({ settleMs: expect.closeTo(500, 3) as number, overshoot: 0 })
-    expect(answerOfFeel(withOvershoot(slower, 0.2))).toEqual({ settleMs: expect.closeTo(900, 3) as number, overshoot: expect.closeTo(0.2, 6) as number })
+    expect(answerOfFeel(withSettleTime({ kind: 'direct' }, 500))).toMatchObject({
+      settleMs: expect.closeTo(500, 3) as number,
+      overshoot: 0,
+    })
+    expect(answerOfFeel(withOvershoot(slower, 0.2))).toEqual({
+      settleMs: expect.closeTo(900, 3) as number,
+      overshoot: expect.closeTo(0.2, 6) as number,
+    })
   })
 })
 

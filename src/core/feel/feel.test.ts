@@ -14,21 +14,28 @@ function readFeel({ kind, frequency = NaN, dampingRatio = NaN, halfLife = NaN }:
   return kind === 'spring' ? { kind, frequencyHz: frequency, dampingRatio } : { kind: 'glide', halfLifeMs: halfLife }
 }
 
-const springs = fc.record({ kind: fc.constant('spring' as const), frequencyHz: fc.double({ min: 0.2, max: 15, noNaN: true }), dampingRatio: fc.double({ min: 0.1, max: 4, noNaN: true }) })
+const springs = fc.record({
+  kind: fc.constant('spring' as const),
+  frequencyHz: fc.double({ min: 0.2, max: 15, noNaN: true }),
+  dampingRatio: fc.double({ min: 0.1, max: 4, noNaN: true }),
+})
 const gaps = fc.double({ min: -2, max: 2, noNaN: true }).filter((gap) => Math.abs(gap) > 1e-3)
 const speeds = fc.double({ min: -80, max: 80, noNaN: true })
 
 describe('a follower', () => {
-  it.each(feelReference.cases.map((each) => [JSON.stringify(each.feel), each] as const))('follows sampled targets like the reference: %s', (_, { feel, start, steps, probes }) => {
-    expect(probes.length).toBeGreaterThan(5)
-    for (const { t, value } of probes) {
-      const follower = followerAt(start)
-      const law = readFeel(feel)
-      // A range of 1e-9 keeps the follower from resting early: the reference knows no rest.
-      for (const [at = 0, target = 0] of steps) if (at <= t) turnTo(follower, target, law, 1e-9, at)
-      expect(Math.abs(valueAt(follower, t) - value)).toBeLessThan(feelReference.tolerance)
-    }
-  })
+  it.each(feelReference.cases.map((each) => [JSON.stringify(each.feel), each] as const))(
+    'follows sampled targets like the reference: %s',
+    (_, { feel, start, steps, probes }) => {
+      expect(probes.length).toBeGreaterThan(5)
+      for (const { t, value } of probes) {
+        const follower = followerAt(start)
+        const law = readFeel(feel)
+        // A range of 1e-9 keeps the follower from resting early: the reference knows no rest.
+        for (const [at = 0, target = 0] of steps) if (at <= t) turnTo(follower, target, law, 1e-9, at)
+        expect(Math.abs(valueAt(follower, t) - value)).toBeLessThan(feelReference.tolerance)
+      }
+    },
+  )
 
   it('takes the target exactly from its rest on, and lies within the band of rest by then', () => {
     const follower = followerAt(0)
@@ -43,7 +50,12 @@ describe('a follower', () => {
   })
 
   it('never jumps when it is turned round midway, whatever the feels before and after: not by more than the band of rest', () => {
-    const timed = fc.record({ kind: fc.constant('timed' as const), durationMs: fc.double({ min: 1, max: 900, noNaN: true }), easing: fc.constantFrom('linear', 'ease', 'cubic-bezier(0.2, 1.6, 0.3, 1)'), delayMs: fc.constantFrom(0, 40) })
+    const timed = fc.record({
+      kind: fc.constant('timed' as const),
+      durationMs: fc.double({ min: 1, max: 900, noNaN: true }),
+      easing: fc.constantFrom('linear', 'ease', 'cubic-bezier(0.2, 1.6, 0.3, 1)'),
+      delayMs: fc.constantFrom(0, 40),
+    })
     const glide = fc.record({ kind: fc.constant('glide' as const), halfLifeMs: fc.double({ min: 1, max: 500, noNaN: true }) })
     const feels = fc.oneof(springs, timed, glide)
     fc.assert(
@@ -85,7 +97,11 @@ describe('a chain', () => {
   it('is what its links are one after the other, through changes of target', () => {
     const glide = { kind: 'glide', halfLifeMs: 40 } as const
     const chain = chainAt(0, 5, glide, 1e-9)
-    const targets = [[0, 1], [60, -0.5], [90, 2]] as const
+    const targets = [
+      [0, 1],
+      [60, -0.5],
+      [90, 2],
+    ] as const
     for (const [t, target] of targets) turnChainTo(chain, target, glide, t)
     const expected = stepped(40, 5, targets, 150)
     expected.forEach((value, k) => expect(Math.abs(valueOfLink(chain, k, 150) - value)).toBeLessThan(2e-3))
@@ -105,11 +121,14 @@ describe('a chain', () => {
 })
 
 describe('a spring', () => {
-  it.each(settleReference.cases)('of $frequency Hz and ratio $dampingRatio settles and overshoots like the reference', ({ frequency, dampingRatio, settle2pctMs, overshoot }) => {
-    const answer = answerOf({ kind: 'spring', frequencyHz: frequency, dampingRatio })
-    expect(Math.abs(answer.settleMs - settle2pctMs)).toBeLessThan(settleReference.toleranceMs)
-    expect(Math.abs(answer.overshoot - overshoot)).toBeLessThan(settleReference.toleranceOvershoot)
-  })
+  it.each(settleReference.cases)(
+    'of $frequency Hz and ratio $dampingRatio settles and overshoots like the reference',
+    ({ frequency, dampingRatio, settle2pctMs, overshoot }) => {
+      const answer = answerOf({ kind: 'spring', frequencyHz: frequency, dampingRatio })
+      expect(Math.abs(answer.settleMs - settle2pctMs)).toBeLessThan(settleReference.toleranceMs)
+      expect(Math.abs(answer.overshoot - overshoot)).toBeLessThan(settleReference.toleranceOvershoot)
+    },
+  )
 
   it('rests at the last crossing of the band: outside it just before, inside it ever after', () => {
     fc.assert(
@@ -120,7 +139,8 @@ describe('a spring', () => {
         expect(Math.max(...after)).toBeLessThanOrEqual(band * (1 + 1e-6))
         if (rest > 0.01) expect(Math.abs(springGap(spring, gap, speed, rest - 1e-3 * Math.min(1, rest)))).toBeGreaterThan(band * (1 - 1e-3))
         // The question asked on every frame has the same answer.
-        const restsAfter = (ms: number) => springRests(spring, { gap: springGap(spring, gap, speed, ms), speed: springSpeed(spring, gap, speed, ms) }, band)
+        const restsAfter = (ms: number) =>
+          springRests(spring, { gap: springGap(spring, gap, speed, ms), speed: springSpeed(spring, gap, speed, ms) }, band)
         expect(restsAfter(rest * (1 + 1e-6) + 1e-6)).toBe(true)
         if (rest > 0.01) expect(restsAfter(rest * (1 - 1e-6) - 1e-6)).toBe(false)
       }),

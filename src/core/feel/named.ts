@@ -18,7 +18,8 @@ export const namedFeels: readonly NamedFeel[] = [
 /** The named feel that this one is, if it is one of the five. */
 export function nameOfFeel(feel: Feel): NamedFeel | undefined {
   return namedFeels.find((named) => {
-    if (named.feel.kind === 'spring' && feel.kind === 'spring') return Math.abs(named.feel.frequencyHz - feel.frequencyHz) < 1e-6 && Math.abs(named.feel.dampingRatio - feel.dampingRatio) < 1e-6
+    if (named.feel.kind === 'spring' && feel.kind === 'spring')
+      return Math.abs(named.feel.frequencyHz - feel.frequencyHz) < 1e-6 && Math.abs(named.feel.dampingRatio - feel.dampingRatio) < 1e-6
     return named.feel.kind === 'direct' && feel.kind === 'direct'
   })
 }

@@ -13,10 +13,7 @@ export interface SpringAnswer {
 /** The answer of a spring that starts at rest. Overshoot: exp(-pi z / sqrt(1 - z^2)), none from z = 1 on. */
 export function answerOf(spring: Spring): SpringAnswer {
   const z = spring.dampingRatio
-  return {
-    settleMs: springRest(spring, -1, 0, settleBand),
-    overshoot: z < 1 ? Math.exp((-Math.PI * z) / Math.sqrt(1 - z * z)) : 0,
-  }
+  return { settleMs: springRest(spring, -1, 0, settleBand), overshoot: z < 1 ? Math.exp((-Math.PI * z) / Math.sqrt(1 - z * z)) : 0 }
 }
 
 /**

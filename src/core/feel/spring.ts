@@ -6,7 +6,8 @@ import type { Law, Motion } from './law'
 export type Spring = Described<typeof springSchema>
 
 /** How fast a spring swings or parts in two decays: w * sqrt(|z^2 - 1|), per second. */
-export const splitOf = ({ frequencyHz, dampingRatio }: Spring) => 2 * Math.PI * frequencyHz * Math.sqrt(Math.abs(dampingRatio * dampingRatio - 1))
+export const splitOf = ({ frequencyHz, dampingRatio }: Spring) =>
+  2 * Math.PI * frequencyHz * Math.sqrt(Math.abs(dampingRatio * dampingRatio - 1))
 
 /** How fast its swings die away: z * w, per second. */
 export const decayOf = ({ frequencyHz, dampingRatio }: Spring) => 2 * Math.PI * frequencyHz * dampingRatio
@@ -78,7 +79,4 @@ export function springRests(spring: Spring, now: Readonly<Motion>, band: number)
   return Math.abs(turned.gap) <= band
 }
 
-export const spring: Law<Spring> = {
-  move: moveSpring,
-  rests: (feel, now, _ms, band) => springRests(feel, now, band),
-}
+export const spring: Law<Spring> = { move: moveSpring, rests: (feel, now, _ms, band) => springRests(feel, now, band) }

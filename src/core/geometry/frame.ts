@@ -7,7 +7,12 @@ export type Four = [number, number, number, number]
 
 /** A 2D affine map: x' = a x + c y + e, y' = b x + d y + f. */
 export interface Affine {
-  a: number; b: number; c: number; d: number; e: number; f: number
+  a: number
+  b: number
+  c: number
+  d: number
+  e: number
+  f: number
 }
 
 /** An element as a frame of reference. Lengths in its own CSS px. */
@@ -64,8 +69,10 @@ export function holdsLocal({ width, height, border }: Frame, insets: Insets | un
   const fromRight = insetOf(insets, 'right', w)
   const fromBottom = insetOf(insets, 'bottom', h)
   return (
-    x >= fromLeft - left - slackPx && x <= width + right - fromRight + slackPx &&
-    y >= fromTop - top - slackPx && y <= height + bottom - fromBottom + slackPx
+    x >= fromLeft - left - slackPx &&
+    x <= width + right - fromRight + slackPx &&
+    y >= fromTop - top - slackPx &&
+    y <= height + bottom - fromBottom + slackPx
   )
 }
 

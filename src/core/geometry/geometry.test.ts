@@ -22,7 +22,12 @@ function planeAt(x: number, y: number, width: number, height: number, matrix: Ma
 
 /** The hull of a plane as it is drawn: what a browser reports as its client rectangle. */
 function drawnHull(plane: Plane): Box {
-  const points = [[0, 0], [1, 0], [0, 1], [1, 1]].map(([u = 0, v = 0]) => {
+  const points = [
+    [0, 0],
+    [1, 0],
+    [0, 1],
+    [1, 1],
+  ].map(([u = 0, v = 0]) => {
     const point = { x: 0, y: 0 }
     project(plane, u * plane.width, v * plane.height, point)
     return point
@@ -45,22 +50,38 @@ describe('an element that we move', () => {
 
   it('is read where it would lie, however it leans', () => {
     fc.assert(
-      fc.property(sizes, sizes, turns, turns, fc.double({ min: 1000, max: 3000, noNaN: true }), fc.double({ min: 0, max: 300, noNaN: true }), (width, height, a, b, eye, z) => {
-        const { own } = found(planeAt(120.5, -40.25, width, height, leanMatrix(eye, z, a, b)))
-        expect(own.e).toBeCloseTo(120.5, 5)
-        expect(own.f).toBeCloseTo(-40.25, 5)
-      }),
+      fc.property(
+        sizes,
+        sizes,
+        turns,
+        turns,
+        fc.double({ min: 1000, max: 3000, noNaN: true }),
+        fc.double({ min: 0, max: 300, noNaN: true }),
+        (width, height, a, b, eye, z) => {
+          const { own } = found(planeAt(120.5, -40.25, width, height, leanMatrix(eye, z, a, b)))
+          expect(own.e).toBeCloseTo(120.5, 5)
+          expect(own.f).toBeCloseTo(-40.25, 5)
+        },
+      ),
     )
   })
 
   it('is read where it would lie where the page turns and scales it, to the ten-thousandth of a px', () => {
     fc.assert(
-      fc.property(sizes, sizes, turns, turns, fc.double({ min: -180, max: 180, noNaN: true }), fc.double({ min: 0.4, max: 2, noNaN: true }), (width, height, a, b, turnDeg, scale) => {
-        const [cos, sin] = [Math.cos((turnDeg * Math.PI) / 180) * scale, Math.sin((turnDeg * Math.PI) / 180) * scale]
-        const plane = found(planeAt(300, 200, width, height, leanMatrix(1500, 0, a, b), { a: cos, b: sin, c: -sin, d: cos }))
-        expect(plane.own.e).toBeCloseTo(300, 4)
-        expect(plane.own.f).toBeCloseTo(200, 4)
-      }),
+      fc.property(
+        sizes,
+        sizes,
+        turns,
+        turns,
+        fc.double({ min: -180, max: 180, noNaN: true }),
+        fc.double({ min: 0.4, max: 2, noNaN: true }),
+        (width, height, a, b, turnDeg, scale) => {
+          const [cos, sin] = [Math.cos((turnDeg * Math.PI) / 180) * scale, Math.sin((turnDeg * Math.PI) / 180) * scale]
+          const plane = found(planeAt(300, 200, width, height, leanMatrix(1500, 0, a, b), { a: cos, b: sin, c: -sin, d: cos }))
+          expect(plane.own.e).toBeCloseTo(300, 4)
+          expect(plane.own.f).toBeCloseTo(200, 4)
+        },
+      ),
     )
   })
 
@@ -73,11 +94,30 @@ describe('an element that we move', () => {
 
 describe('a frame of reference', () => {
   const frame = { ...frameOf({ x: 100, y: 50, width: 180, height: 80 }), border: [10, 10, 10, 10] as Four, radii: [30, 30, 30, 30] as Four }
-  const insets = (value: number, unit: 'px' | '%'): Insets => ({ top: { value, unit }, right: { value, unit }, bottom: { value, unit }, left: { value, unit } })
+  const insets = (value: number, unit: 'px' | '%'): Insets => ({
+    top: { value, unit },
+    right: { value, unit },
+    bottom: { value, unit },
+    left: { value, unit },
+  })
 
   it('holds what is inside its border box less the insets, edges included', () => {
-    expect([[-10, -10], [190, 90], [90, 40]].every(([x = 0, y = 0]) => holdsLocal(frame, undefined, { x, y }))).toBe(true)
-    expect([[-10.1, 0], [190.1, 0], [0, 90.1], [NaN, 0], [0, Infinity]].some(([x = 0, y = 0]) => holdsLocal(frame, undefined, { x, y }))).toBe(false)
+    expect(
+      [
+        [-10, -10],
+        [190, 90],
+        [90, 40],
+      ].every(([x = 0, y = 0]) => holdsLocal(frame, undefined, { x, y })),
+    ).toBe(true)
+    expect(
+      [
+        [-10.1, 0],
+        [190.1, 0],
+        [0, 90.1],
+        [NaN, 0],
+        [0, Infinity],
+      ].some(([x = 0, y = 0]) => holdsLocal(frame, undefined, { x, y })),
+    ).toBe(false)
     expect(holdsLocal(frame, insets(20, 'px'), { x: 9, y: 40 })).toBe(false)
     expect(holdsLocal(frame, insets(20, 'px'), { x: 10, y: 40 })).toBe(true)
     expect(holdsLocal(frame, insets(-60, 'px'), { x: -69, y: 40 })).toBe(true)
@@ -101,8 +141,23 @@ describe('a box', () => {
   const box = { x: 10, y: 20, width: 100, height: 50 }
 
   it('holds its edges and corners, and nothing beyond them', () => {
-    expect([[10, 20], [110, 70], [60, 45]].every(([x = 0, y = 0]) => holdsPoint(box, x, y))).toBe(true)
-    expect([[9.9, 45], [110.1, 45], [60, 19.9], [60, 70.1], [NaN, 45], [60, Infinity]].some(([x = 0, y = 0]) => holdsPoint(box, x, y))).toBe(false)
+    expect(
+      [
+        [10, 20],
+        [110, 70],
+        [60, 45],
+      ].every(([x = 0, y = 0]) => holdsPoint(box, x, y)),
+    ).toBe(true)
+    expect(
+      [
+        [9.9, 45],
+        [110.1, 45],
+        [60, 19.9],
+        [60, 70.1],
+        [NaN, 45],
+        [60, Infinity],
+      ].some(([x = 0, y = 0]) => holdsPoint(box, x, y)),
+    ).toBe(false)
   })
 
   it('without area holds no point', () => {

@@ -4,9 +4,15 @@ import type { Affine, Point } from './frame'
 
 /** Of a 4 x 4 matrix in CSS order (column by column), the members that matter for a flat element. */
 export interface Matrix {
-  readonly m11: number; readonly m12: number; readonly m14: number
-  readonly m21: number; readonly m22: number; readonly m24: number
-  readonly m41: number; readonly m42: number; readonly m44: number
+  readonly m11: number
+  readonly m12: number
+  readonly m14: number
+  readonly m21: number
+  readonly m22: number
+  readonly m24: number
+  readonly m41: number
+  readonly m42: number
+  readonly m44: number
 }
 
 /** One element's plane. Lengths in CSS px; the origin of its own coordinates is its border box's upper left corner. */

@@ -29,15 +29,61 @@ describe('the hover machine', () => {
   })
 })
 
-const at = (t: number, x: number, y: number, change: Partial<Sample> = {}): Sample => ({ t, x, y, buttons: 0, pointerType: 'mouse', phase: 'move', ...change })
-const boxes = { window: { width: 1000, height: 700 }, elements: { '.card': [{ x: 0, y: 0, width: 100, height: 100 }, { x: 200, y: 0, width: 100, height: 100 }] } }
+const at = (t: number, x: number, y: number, change: Partial<Sample> = {}): Sample => ({
+  t,
+  x,
+  y,
+  buttons: 0,
+  pointerType: 'mouse',
+  phase: 'move',
+  ...change,
+})
+const boxes = {
+  window: { width: 1000, height: 700 },
+  elements: {
+    '.card': [
+      { x: 0, y: 0, width: 100, height: 100 },
+      { x: 200, y: 0, width: 100, height: 100 },
+    ],
+  },
+}
 
 /** What two cards show at these moments: one number for each look. */
-function shown(trace: readonly Sample[], times: readonly number[], looks: Partial<Looks> = {}, signal: Partial<Extract<Signal, { of: 'look' }>> = {}, feel: Rig['channels'][number]['feel'] = { kind: 'direct' }) {
+function shown(
+  trace: readonly Sample[],
+  times: readonly number[],
+  looks: Partial<Looks> = {},
+  signal: Partial<Extract<Signal, { of: 'look' }>> = {},
+  feel: Rig['channels'][number]['feel'] = { kind: 'direct' },
+) {
   const rig: Rig = {
-    areas: [{ id: 'card', of: 'each', select: '.card', box: 'still', among: 'one', pointer: 'any', touch: 'tap', looks: { goDelayMs: 0, atMostOne: true, keys: true, ...looks } }],
-    channels: [{ id: 'look', area: 'card', frame: 'area', signal: { of: 'look', values: { off: 0, on: 1, pressed: 2, still: 3 }, ...signal }, away: { kind: 'settle', pose: 0 }, feel, group: 'state' }],
-    knobs: [], outputs: [], parts: [], rules: [],
+    areas: [
+      {
+        id: 'card',
+        of: 'each',
+        select: '.card',
+        box: 'still',
+        among: 'one',
+        pointer: 'any',
+        touch: 'tap',
+        looks: { goDelayMs: 0, atMostOne: true, keys: true, ...looks },
+      },
+    ],
+    channels: [
+      {
+        id: 'look',
+        area: 'card',
+        frame: 'area',
+        signal: { of: 'look', values: { off: 0, on: 1, pressed: 2, still: 3 }, ...signal },
+        away: { kind: 'settle', pose: 0 },
+        feel,
+        group: 'state',
+      },
+    ],
+    knobs: [],
+    outputs: [],
+    parts: [],
+    rules: [],
   }
   return evaluate(rig, trace, boxes, times).moments.map(({ values }) => values)
 }
@@ -45,7 +91,13 @@ function shown(trace: readonly Sample[], times: readonly number[], looks: Partia
 describe('the look of an element', () => {
   it('waits with going, and is called back by a return', () => {
     const trace = [at(0, 50, 50), at(100, 50, 400), at(150, 50, 50), at(300, 50, 400)]
-    expect(shown(trace, [10, 120, 160, 390, 401], { goDelayMs: 100 })).toEqual([[1, 0], [1, 0], [1, 0], [1, 0], [0, 0]])
+    expect(shown(trace, [10, 120, 160, 390, 401], { goDelayMs: 100 })).toEqual([
+      [1, 0],
+      [1, 0],
+      [1, 0],
+      [1, 0],
+      [0, 0],
+    ])
   })
 
   it('is pressed while a button is down inside, still after standing still, and on again once it moves', () => {
@@ -55,15 +107,24 @@ describe('the look of an element', () => {
 
   it('is on by the focus too, and in a group the latest cause wins', () => {
     const trace = [at(0, 50, 50), at(100, 250, 50, { phase: 'focus' }), at(200, 250, 50, { phase: 'blur' }), at(300, 51, 50)]
-    expect(shown(trace, [50, 150, 250, 350])).toEqual([[1, 0], [0, 1], [0, 0], [1, 0]])
+    expect(shown(trace, [50, 150, 250, 350])).toEqual([
+      [1, 0],
+      [0, 1],
+      [0, 0],
+      [1, 0],
+    ])
     expect(shown(trace, [150], { atMostOne: false })).toEqual([[1, 1]])
     expect(shown(trace, [150], { keys: false })).toEqual([[1, 0]])
   })
 
   it('is turned on by a tap, and off by a tap elsewhere', () => {
-    const finger = (t: number, x: number, phase: Sample['phase']) => at(t, x, 50, { phase, pointerType: 'touch', buttons: phase === 'down' ? 1 : 0 })
+    const finger = (t: number, x: number, phase: Sample['phase']) =>
+      at(t, x, 50, { phase, pointerType: 'touch', buttons: phase === 'down' ? 1 : 0 })
     const trace = [finger(0, 50, 'down'), finger(80, 52, 'up'), finger(1000, 600, 'down'), finger(1050, 600, 'up')]
-    expect(shown(trace, [500, 1100])).toEqual([[1, 0], [0, 0]])
+    expect(shown(trace, [500, 1100])).toEqual([
+      [1, 0],
+      [0, 0],
+    ])
     // A long press, or a drag, is no tap.
     expect(shown([finger(0, 50, 'down'), finger(900, 50, 'up')], [1000])).toEqual([[0, 0]])
   })
@@ -72,7 +133,9 @@ describe('the look of an element', () => {
     const signal = { values: { off: 0, on: 1 }, enterFrom: [-5, 0, 5, 0] as const, leaveTo: [-9, 0, 9, 0] as const }
     const feel = { kind: 'timed', durationMs: 100, easing: 'linear', delayMs: 0 } as const
     const through = [at(0, 50, -50), at(20, 50, 20), at(400, 50, 150)]
-    expect(shown(through, [20, 70, 399, 450, 600], {}, signal, feel).map(([first]) => Number(Number(first).toFixed(6)))).toEqual([-5, -2, 1, 5, 9])
+    expect(shown(through, [20, 70, 399, 450, 600], {}, signal, feel).map(([first]) => Number(Number(first).toFixed(6)))).toEqual([
+      -5, -2, 1, 5, 9,
+    ])
     const back = [...through, at(450, 50, 90)]
     expect(Number(shown(back, [451], {}, signal, feel)[0]?.[0])).toBeCloseTo(5 - 0.08, 6)
   })

@@ -22,5 +22,8 @@ export const look: Reader<LookSignal> = {
   span: ({ values }) => Math.max(...Object.values(values).map(Number)) - Math.min(...Object.values(values).map(Number)) || 1,
   read,
   away: read,
-  start: ({ enterFrom, whose }, { presence }) => (enterFrom !== undefined && whose === undefined && presence.look.before === 'off' && presence.look.shown !== 'off' ? poseValue(enterFrom, presence.entrySide) : NaN),
+  start: ({ enterFrom, whose }, { presence }) =>
+    enterFrom !== undefined && whose === undefined && presence.look.before === 'off' && presence.look.shown !== 'off'
+      ? poseValue(enterFrom, presence.entrySide)
+      : NaN,
 }

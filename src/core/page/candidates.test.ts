@@ -13,7 +13,8 @@ const rungIn = (html: string, select: string, others: Readonly<Record<string, st
 }
 const choice = (html: string, select: string, how: How) => rungIn(html, select)?.choices.find((each) => each.how === how)?.select
 
-const card = '<article class="card"><div class="picture"><img alt=""></div><h2>A title</h2><p>one</p><p class="last-words">two</p></article>'
+const card =
+  '<article class="card"><div class="picture"><img alt=""></div><h2>A title</h2><p>one</p><p class="last-words">two</p></article>'
 const cards = `<section class="cards">${card.repeat(8)}</section>`
 
 describe('a rung of the ladder', () => {
@@ -39,18 +40,24 @@ describe('a rung of the ladder', () => {
   })
 
   it('hangs on nothing that a build step names or that only says how it looks', () => {
-    const built = '<main><div class="css-1x2y3z flex"><div class="a1b2c3 p-4 md:w-1/2 text-lg">x</div><div class="a1b2c3 p-4 md:w-1/2 text-lg">y</div></div></main>'
+    const built =
+      '<main><div class="css-1x2y3z flex"><div class="a1b2c3 p-4 md:w-1/2 text-lg">x</div><div class="a1b2c3 p-4 md:w-1/2 text-lg">y</div></div></main>'
     const rung = rungIn(built, '.a1b2c3')
     for (const { select } of rung?.choices ?? []) expect(select).not.toMatch(/css-|a1b2c3|p-4|w-1|text-lg|flex/)
     expect(rung?.choices.find(({ how }) => how === 'structure')?.select).toBe('main > div > div')
   })
 
   it('counts on every page of the site', () => {
-    expect(rungIn(cards, '.card', { other: card, third: '<p>' })?.choices.find(({ how }) => how === 'class')?.counts).toEqual({ here: 8, other: 1, third: 0 })
+    expect(rungIn(cards, '.card', { other: card, third: '<p>' })?.choices.find(({ how }) => how === 'class')?.counts).toEqual({
+      here: 8,
+      other: 1,
+      third: 0,
+    })
   })
 
   it('always has a selector for this one alone, which a browser reads the same way', () => {
-    const odd = '<div><div><span></span><span></span></div><div><span class="1a b:c"></span></div></div><p id="9"></p><p id="a.b"></p><ul><li>x<li>y</ul><section class="a"></section><section class="a"></section>'
+    const odd =
+      '<div><div><span></span><span></span></div><div><span class="1a b:c"></span></div></div><p id="9"></p><p id="a.b"></p><ul><li>x<li>y</ul><section class="a"></section><section class="a"></section>'
     const page = pageOf(odd)
     for (const element of elementsOf(page.tree)) {
       const own = rungOf(new Map([['here', page]]), 'here', page.numbers.get(element) ?? -1)?.choices.find(({ how }) => how === 'one')
@@ -61,21 +68,29 @@ describe('a rung of the ladder', () => {
   it('counts as a general reader of selectors does', () => {
     const page = pageOf(cards + '<ul><li class="x">1<li>2</ul>')
     for (const element of page.elements) {
-      for (const { select, count } of rungOf(new Map([['here', page]]), 'here', page.numbers.get(element) ?? -1)?.choices ?? []) expect(findIn(page.tree, select)).toHaveLength(count)
+      for (const { select, count } of rungOf(new Map([['here', page]]), 'here', page.numbers.get(element) ?? -1)?.choices ?? [])
+        expect(findIn(page.tree, select)).toHaveLength(count)
     }
   })
 })
 
 describe('a selector', () => {
   it('is written so that any name can stand in it', () => {
-    expect(writeSelector([{ joint: '', classes: ['1a', 'b:c', '-'] }, { joint: ' > ', tag: 'p', id: 'x.y', nth: 2 }])).toBe('.\\31 a.b\\:c.\\- > p#x\\.y:nth-child(2)')
+    expect(
+      writeSelector([
+        { joint: '', classes: ['1a', 'b:c', '-'] },
+        { joint: ' > ', tag: 'p', id: 'x.y', nth: 2 },
+      ]),
+    ).toBe('.\\31 a.b\\:c.\\- > p#x\\.y:nth-child(2)')
   })
 })
 
 describe('elements of an earlier version', () => {
   it('are found again by what they are and hold, not by their class alone', () => {
     const before = pageOf(cards)
-    const now = pageOf(`<main><section class="grid">${card.replaceAll('class="card"', 'class="tile"').repeat(6)}</section><article class="aside">Something else altogether</article></main>`)
+    const now = pageOf(
+      `<main><section class="grid">${card.replaceAll('class="card"', 'class="tile"').repeat(6)}</section><article class="aside">Something else altogether</article></main>`,
+    )
     expect(findAlike(before, now, '.card')[0]).toEqual({ select: '.tile', count: 6 })
     expect(findAlike(before, pageOf('<p>nothing of the sort</p>'), '.card')).toEqual([])
   })

@@ -2,7 +2,17 @@
 // lasting as they can be.
 import type { Element } from 'domhandler'
 import { wordOf } from '../export/names'
-import { classesOf, matchesAmong, matchesOf, placeOf, remembered, specificityOf, writeSelector, type PageIndex, type Step } from './selector'
+import {
+  classesOf,
+  matchesAmong,
+  matchesOf,
+  placeOf,
+  remembered,
+  specificityOf,
+  writeSelector,
+  type PageIndex,
+  type Step,
+} from './selector'
 import { childrenOf, parentOf, textOf } from './tree'
 
 /** How a choice is meant: this one, its likes by class, by structure, its like in each repeat, what holds only the picture. */
@@ -58,32 +68,56 @@ export function rungOf(site: SiteIndex, pageId: string, number: number): Rung | 
 }
 
 function describe(element: Element): string {
-  return element.name + (element.attribs.id ? `#${element.attribs.id}` : '') + classesOf(element).map((name) => `.${name}`).join('')
+  return (
+    element.name +
+    (element.attribs.id ? `#${element.attribs.id}` : '') +
+    classesOf(element)
+      .map((name) => `.${name}`)
+      .join('')
+  )
 }
 
 /** Class names that a build step makes, which change from build to build. */
 function isGenerated(name: string): boolean {
-  return /^(css|sc|jsx|svelte|_)-?[a-z0-9]{4,}$/i.test(name) || /(^|[_-]{1,2})(?=[a-z]*\d)[a-z0-9]{5,}$/i.test(name) || (/\d/.test(name) && /[a-z]/i.test(name) && /^[a-z0-9]{5,8}$/i.test(name))
+  return (
+    /^(css|sc|jsx|svelte|_)-?[a-z0-9]{4,}$/i.test(name) ||
+    /(^|[_-]{1,2})(?=[a-z]*\d)[a-z0-9]{5,}$/i.test(name) ||
+    (/\d/.test(name) && /[a-z]/i.test(name) && /^[a-z0-9]{5,8}$/i.test(name))
+  )
 }
 
-const cssWords = new Set('flex grid block inline hidden visible relative absolute fixed sticky static italic underline uppercase lowercase capitalize truncate contents table isolate antialiased border rounded shadow transition transform filter container clearfix active selected open closed first last odd even is-active'.split(' '))
+const cssWords = new Set(
+  'flex grid block inline hidden visible relative absolute fixed sticky static italic underline uppercase lowercase capitalize truncate contents table isolate antialiased border rounded shadow transition transform filter container clearfix active selected open closed first last odd even is-active'.split(
+    ' ',
+  ),
+)
 
 /** Class names that say how something looks or how it is now, not what it is. */
 function isAboutLooks(name: string): boolean {
-  return cssWords.has(name) || /[:[\]/!@%]/.test(name) || /^-?[a-z]+(-[a-z]+)*-(\d+(\.\d+)?|px|auto|full|screen|none|min|max|fit|xs|sm|md|lg|[2-9]?xl|center|start|end|between|around|left|right|top|bottom|col|row|wrap|hidden|bold|medium|semibold|light|white|black|cover|contain|tight|snug|loose|wide)$/.test(name) || /^(js|is|has)-/.test(name)
+  return (
+    cssWords.has(name) ||
+    /[:[\]/!@%]/.test(name) ||
+    /^-?[a-z]+(-[a-z]+)*-(\d+(\.\d+)?|px|auto|full|screen|none|min|max|fit|xs|sm|md|lg|[2-9]?xl|center|start|end|between|around|left|right|top|bottom|col|row|wrap|hidden|bold|medium|semibold|light|white|black|cover|contain|tight|snug|loose|wide)$/.test(
+      name,
+    ) ||
+    /^(js|is|has)-/.test(name)
+  )
 }
 
 const lasting = remembered((element): readonly string[] => classesOf(element).filter((name) => !isGenerated(name) && !isAboutLooks(name)))
 
-const lastingId = ({ attribs: { id } }: Element) => (id && !/\d{3,}|^[:_]|^(radix|headlessui|__)/.test(id) && !isGenerated(id) ? id : undefined)
+const lastingId = ({ attribs: { id } }: Element) =>
+  id && !/\d{3,}|^[:_]|^(radix|headlessui|__)/.test(id) && !isGenerated(id) ? id : undefined
 
 /** Its likes by a class: by the one that most of its own kind have, and by one that fewer have. */
 function byClass(page: PageIndex, element: Element): readonly (readonly Step[])[] {
-  const sized = lasting(element).map((name) => {
-    const matches = page.byClass.get(name) ?? []
-    const isMixed = matches.some((each) => each.name !== element.name)
-    return { name, count: matches.length, isMixed }
-  }).filter(({ count }) => count > 1)
+  const sized = lasting(element)
+    .map((name) => {
+      const matches = page.byClass.get(name) ?? []
+      const isMixed = matches.some((each) => each.name !== element.name)
+      return { name, count: matches.length, isMixed }
+    })
+    .filter(({ count }) => count > 1)
   const pure = sized.filter(({ isMixed }) => !isMixed)
   const ordered = (pure.length > 0 ? pure : sized).sort((a, b) => b.count - a.count)
   const picked = ordered.filter(({ count }, i) => i === 0 || count !== ordered[i - 1]?.count).slice(0, 2)
@@ -173,8 +207,15 @@ function narrowed(page: PageIndex, element: Element): readonly Step[] | undefine
     const anchor = anchorStep(around)
     if (!anchor || best.length >= fewSteps) continue
     const [first = own, ...rest] = best
-    const joints = parentOf(below) === around ? [' ', ' > '] as const : [' '] as const
-    if (keepLeast(joints.flatMap((joint) => [anchor, { ...anchor, nth: placeOf(around) }].map((step): readonly Step[] => [step, { ...first, joint }, ...rest])))) below = around
+    const joints = parentOf(below) === around ? ([' ', ' > '] as const) : ([' '] as const)
+    if (
+      keepLeast(
+        joints.flatMap((joint) =>
+          [anchor, { ...anchor, nth: placeOf(around) }].map((step): readonly Step[] => [step, { ...first, joint }, ...rest]),
+        ),
+      )
+    )
+      below = around
     if (matched.length === 1) return best
   }
   return matched.length === 1 ? best : undefined

@@ -39,7 +39,13 @@ export function changeAddresses(given: string, changes: AddressChanges): string 
       if (changed !== undefined) put(start, tokens[rule.last]?.end ?? css.length, changed)
       i = rule.last
     } else if (name === 'url-token') {
-      const changed = changes.address(unescape(textOf(token).replace(/^url\(\s*/i, '').replace(/\s*\)$/, '')))
+      const changed = changes.address(
+        unescape(
+          textOf(token)
+            .replace(/^url\(\s*/i, '')
+            .replace(/\s*\)$/, ''),
+        ),
+      )
       if (changed !== undefined) put(start, end, `url("${changed}")`)
     } else if (name === 'string-token' && brackets.at(-1) === true) {
       const changed = changes.address(stringOf(textOf(token)))
@@ -58,7 +64,11 @@ function tokensOf(css: string): readonly Token[] {
 }
 
 /** An import rule from behind its keyword: where it ends, what it imports, and under which condition. */
-function readImport(tokens: readonly Token[], from: number, textOf: (token: Token) => string): { readonly last: number; readonly address: string | undefined; readonly condition: string } {
+function readImport(
+  tokens: readonly Token[],
+  from: number,
+  textOf: (token: Token) => string,
+): { readonly last: number; readonly address: string | undefined; readonly condition: string } {
   let address: string | undefined
   let condition = ''
   let isInUrl = false
@@ -82,9 +92,13 @@ function readImport(tokens: readonly Token[], from: number, textOf: (token: Toke
 
 const stringOf = (text: string) => unescape(text.slice(1, text.length > 1 && /["']$/.test(text) ? -1 : undefined))
 
-const unescape = (text: string) => text.replace(/\\(?:([0-9a-f]{1,6})[ \t\n\f]?|\n|([^]))/gi, (_, hex?: string, character?: string) => (hex === undefined ? (character ?? '') : codePoint(parseInt(hex, 16))))
+const unescape = (text: string) =>
+  text.replace(/\\(?:([0-9a-f]{1,6})[ \t\n\f]?|\n|([^]))/gi, (_, hex?: string, character?: string) =>
+    hex === undefined ? (character ?? '') : codePoint(parseInt(hex, 16)),
+  )
 
-const codePoint = (code: number) => (code === 0 || code > 0x10ffff || (code >= 0xd800 && code <= 0xdfff) ? '\ufffd' : String.fromCodePoint(code))
+const codePoint = (code: number) =>
+  code === 0 || code > 0x10ffff || (code >= 0xd800 && code <= 0xdfff) ? '\ufffd' : String.fromCodePoint(code)
 
 const disguised = /^@?-?[a-z-]+\(?$/i
 /** As often as names within names are looked for. */

@@ -45,7 +45,8 @@ export function applyMarkup(source: string, edit: MarkupEdit): string {
       return apply(source, [{ ...outerOf(element), text: edit.html }])
     case 'move': {
       const target = elementAt(all, edit.to)
-      for (let each: Element | undefined = target; each; each = parentOf(each)) if (each === element) throw new MarkupError('An element cannot be moved into itself.')
+      for (let each: Element | undefined = target; each; each = parentOf(each))
+        if (each === element) throw new MarkupError('An element cannot be moved into itself.')
       const taken = withLine(source, outerOf(element))
       return apply(source, [{ ...taken, text: '' }, insertion(source, target, edit.where, sliceOf(source, outerOf(element), element))])
     }
@@ -53,8 +54,21 @@ export function applyMarkup(source: string, edit: MarkupEdit): string {
       const { start, end } = outerOf(element)
       const indent = indentAt(source, start)
       const step = stepOf(source)
-      const inner = source.slice(start, end).split('\n').map((line, i) => (i === 0 ? line : step + line)).join('\n')
-      return apply(source, [{ start, end, text: indent === undefined ? `${edit.open}${source.slice(start, end)}${edit.close}` : `${edit.open}\n${indent}${step}${inner}\n${indent}${edit.close}` }])
+      const inner = source
+        .slice(start, end)
+        .split('\n')
+        .map((line, i) => (i === 0 ? line : step + line))
+        .join('\n')
+      return apply(source, [
+        {
+          start,
+          end,
+          text:
+            indent === undefined
+              ? `${edit.open}${source.slice(start, end)}${edit.close}`
+              : `${edit.open}\n${indent}${step}${inner}\n${indent}${edit.close}`,
+        },
+      ])
     }
     case 'text': {
       if (childrenOf(element).length > 0) throw new MarkupError('This element holds others; edit the text of one of them, or the markup.')
@@ -77,7 +91,11 @@ export function addCss(source: string, css: string): string {
     const { end } = innerOf(style)
     const closing = indentAt(source, end)
     if (closing === undefined) return `${source.slice(0, end)}\n${css}${source.slice(end)}`
-    const indented = css.trimEnd().split('\n').map((line) => closing + (closing === '' ? '' : stepOf(source)) + line).join('\n')
+    const indented = css
+      .trimEnd()
+      .split('\n')
+      .map((line) => closing + (closing === '' ? '' : stepOf(source)) + line)
+      .join('\n')
     return `${source.slice(0, end - closing.length)}${indented}\n${closing}${source.slice(end)}`
   }
   const head = all.find(({ name }) => name === 'head')
@@ -88,7 +106,12 @@ export function addCss(source: string, css: string): string {
 
 /** The source with CSS that it may have already; however it is indented there, it comes once. */
 export function addCssOnce(source: string, css: string): string {
-  const plain = (text: string) => text.trim().split('\n').map((line) => line.trim()).join('\n')
+  const plain = (text: string) =>
+    text
+      .trim()
+      .split('\n')
+      .map((line) => line.trim())
+      .join('\n')
   return plain(source).includes(plain(css)) ? source : addCss(source, css)
 }
 
@@ -138,22 +161,37 @@ export function sliceOf(source: string, { start, end }: Range, { name }: Element
   const indent = indentAt(source, start) ?? ''
   const text = source.slice(start, end)
   // White space counts in there.
-  return indent === '' || name === 'pre' || name === 'textarea' ? text : text.split('\n').map((line, i) => (i > 0 && line.startsWith(indent) ? line.slice(indent.length) : line)).join('\n')
+  return indent === '' || name === 'pre' || name === 'textarea'
+    ? text
+    : text
+        .split('\n')
+        .map((line, i) => (i > 0 && line.startsWith(indent) ? line.slice(indent.length) : line))
+        .join('\n')
 }
 
 function insertion(source: string, element: Element, where: Where, html: string): Change {
-  const indented = (indent: string) => html.trimEnd().split('\n').map((line) => (line === '' ? line : indent + line)).join('\n')
+  const indented = (indent: string) =>
+    html
+      .trimEnd()
+      .split('\n')
+      .map((line) => (line === '' ? line : indent + line))
+      .join('\n')
   if (where === 'inside') {
     const { end } = innerOf(element)
     const outer = indentAt(source, outerOf(element).start)
     const closing = indentAt(source, end)
     if (outer === undefined) return { start: end, end, text: html }
     const inner = indented(outer + stepOf(source))
-    return closing === undefined ? { start: end, end, text: `\n${inner}\n${outer}` } : { start: end - closing.length, end: end - closing.length, text: `${inner}\n` }
+    return closing === undefined
+      ? { start: end, end, text: `\n${inner}\n${outer}` }
+      : { start: end - closing.length, end: end - closing.length, text: `${inner}\n` }
   }
   const { start, end } = outerOf(element)
   const indent = indentAt(source, start)
-  if (where === 'before') return indent === undefined ? { start, end: start, text: html } : { start: start - indent.length, end: start - indent.length, text: `${indented(indent)}\n` }
+  if (where === 'before')
+    return indent === undefined
+      ? { start, end: start, text: html }
+      : { start: start - indent.length, end: start - indent.length, text: `${indented(indent)}\n` }
   return { start: end, end, text: indent === undefined ? html : `\n${indented(indent)}` }
 }
 
@@ -183,5 +221,7 @@ const escapeText = (text: string) => text.replaceAll('&', '&amp;').replaceAll('<
 
 /** Changes that do not overlap, from the last to the first. */
 function apply(source: string, changes: readonly Change[]): string {
-  return [...changes].sort((a, b) => b.start - a.start || b.end - a.end).reduce((text, { start, end, text: put }) => text.slice(0, start) + put + text.slice(end), source)
+  return [...changes]
+    .sort((a, b) => b.start - a.start || b.end - a.end)
+    .reduce((text, { start, end, text: put }) => text.slice(0, start) + put + text.slice(end), source)
 }

@@ -6,7 +6,10 @@ const tree = readTree('<main><div class="card lit" id="one"></div><div class="ca
 
 describe('selectors that meet', () => {
   it('are told once for each set of them, elements that only one matches aside', () => {
-    expect(overlapsOf(['.card', '.lit', '#one', 'main', 'p'], (select) => findIn(tree, select))).toEqual([['.card', '.lit', '#one'], ['.lit', 'p']])
+    expect(overlapsOf(['.card', '.lit', '#one', 'main', 'p'], (select) => findIn(tree, select))).toEqual([
+      ['.card', '.lit', '#one'],
+      ['.lit', 'p'],
+    ])
   })
 
   it('do not where they cannot be read', () => {

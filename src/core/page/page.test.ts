@@ -27,15 +27,27 @@ describe('an address', () => {
   })
 
   it('is found in every candidate of a srcset', () => {
-    expect(readSrcset('data:a(,b 1x,, x.png, y.png calc(1x, 2) ,'))
-      .toEqual([{ address: 'data:a(,b', rest: '1x' }, { address: 'x.png', rest: '' }, { address: 'y.png', rest: 'calc(1x, 2)' }])
-    expect(readSrcset('a.png 1x, b,c.png 2x ,d.png')).toEqual([{ address: 'a.png', rest: '1x' }, { address: 'b,c.png', rest: '2x' }, { address: 'd.png', rest: '' }])
+    expect(readSrcset('data:a(,b 1x,, x.png, y.png calc(1x, 2) ,')).toEqual([
+      { address: 'data:a(,b', rest: '1x' },
+      { address: 'x.png', rest: '' },
+      { address: 'y.png', rest: 'calc(1x, 2)' },
+    ])
+    expect(readSrcset('a.png 1x, b,c.png 2x ,d.png')).toEqual([
+      { address: 'a.png', rest: '1x' },
+      { address: 'b,c.png', rest: '2x' },
+      { address: 'd.png', rest: '' },
+    ])
   })
 
   it('is found in CSS by its tokens, and everything else stays to the byte', () => {
     const css = `@import "a.css" screen; .x { background: url( b.png ), url("c d.png"), URL('e.png'); content: "url(no.png)" } /* url(no.png) */ @font-face { src: url(f.woff2) format("woff2") }`
     const seen: string[] = []
-    expect(changeAddresses(css, { address: (address) => void seen.push(address), import: (address, condition) => void seen.push(`import ${address} ${condition}`) })).toBe(css)
+    expect(
+      changeAddresses(css, {
+        address: (address) => void seen.push(address),
+        import: (address, condition) => void seen.push(`import ${address} ${condition}`),
+      }),
+    ).toBe(css)
     expect(seen).toEqual(['import a.css screen', 'b.png', 'c d.png', 'e.png', 'f.woff2'])
     expect(changeAddresses('a{b:url(x)}', to('y'))).toBe('a{b:url("y")}')
   })
@@ -53,7 +65,10 @@ describe('an address', () => {
   })
 
   it('is found in no CSS that makes it throw', () => {
-    fc.assert(fc.property(fc.string(), (text) => void expect(changeAddresses(text, to(undefined))).toBe(text)), { numRuns: 300 })
+    fc.assert(
+      fc.property(fc.string(), (text) => void expect(changeAddresses(text, to(undefined))).toBe(text)),
+      { numRuns: 300 },
+    )
   })
 })
 
@@ -61,24 +76,46 @@ describe('the studio’s copy of a page', () => {
   const hash = (letter: string) => letter.repeat(64)
   const options: CopyOptions = {
     path: 'pages/index.html',
-    files: new Map([['css/a.css', hash('a')], ['css/b.css', hash('b')], ['pictures/p.png', hash('c')], ['https://example.org/far.css', hash('d')]].map(([path = '', each = '']) => [path, { path, hash: each, type: '' }])),
-    sheetText: (each) => ({ [hash('a')]: '@import "b.css" print; .a { background: url(../pictures/p.png) }', [hash('b')]: '.b { background: url(https://example.org/x.png) }', [hash('d')]: '.far {}' })[each],
+    files: new Map(
+      [
+        ['css/a.css', hash('a')],
+        ['css/b.css', hash('b')],
+        ['pictures/p.png', hash('c')],
+        ['https://example.org/far.css', hash('d')],
+      ].map(([path = '', each = '']) => [path, { path, hash: each, type: '' }]),
+    ),
+    sheetText: (each) =>
+      ({
+        [hash('a')]: '@import "b.css" print; .a { background: url(../pictures/p.png) }',
+        [hash('b')]: '.b { background: url(https://example.org/x.png) }',
+        [hash('d')]: '.far {}',
+      })[each],
     shown: [],
     nonce: 'n0',
   }
   const copy = (html: string, more: Partial<CopyOptions> = {}) => copyForStudio(html, { ...options, ...more })
 
   it('has its sheets put in, imports too, and placeholders for its files', () => {
-    const { html, heldBack } = copy('<link rel="stylesheet" href="../css/a.css" media="screen"><img src="../pictures/p.png" srcset="../pictures/p.png 2x"><link rel=stylesheet href="https://example.org/far.css">')
-    expect(html).toContain(`<style media="screen" data-gm-at="2">@media print {\n.b { background: url("data:,") }\n} .a { background: url("data:,gm-${hash('c')}") }</style>`)
+    const { html, heldBack } = copy(
+      '<link rel="stylesheet" href="../css/a.css" media="screen"><img src="../pictures/p.png" srcset="../pictures/p.png 2x"><link rel=stylesheet href="https://example.org/far.css">',
+    )
+    expect(html).toContain(
+      `<style media="screen" data-gm-at="2">@media print {\n.b { background: url("data:,") }\n} .a { background: url("data:,gm-${hash('c')}") }</style>`,
+    )
     expect(html).toContain(`src="data:,gm-${hash('c')}" srcset="data:,gm-${hash('c')} 2x"`)
     expect(html).toContain('.far {}')
     expect(heldBack).toEqual([{ what: 'picture', address: 'https://example.org/x.png', isMissing: false, count: 1, at: 2 }])
   })
 
   it('does not follow a sheet that imports itself, nor one that grows without end', () => {
-    const around = (text: string) => ({ files: new Map([['s.css', { path: 's.css', hash: hash('a'), type: '' }]]), sheetText: () => text, path: 'index.html' })
-    expect(copy('<link rel=stylesheet href=s.css>', around('@import "s.css";@import "s.css";.x{}')).html).toContain('>/* an import *//* an import */.x{}<')
+    const around = (text: string) => ({
+      files: new Map([['s.css', { path: 's.css', hash: hash('a'), type: '' }]]),
+      sheetText: () => text,
+      path: 'index.html',
+    })
+    expect(copy('<link rel=stylesheet href=s.css>', around('@import "s.css";@import "s.css";.x{}')).html).toContain(
+      '>/* an import *//* an import */.x{}<',
+    )
     const many = copy('<style>' + '@import "s.css";'.repeat(2000) + '</style>', around('.y{}'))
     expect(many.html.match(/\.y\{\}/g)).toHaveLength(500)
   })
@@ -86,28 +123,45 @@ describe('the studio’s copy of a page', () => {
   it.each([
     ['<svg><rect fill="url(http://e.test/x#p)" style="mask:u\\72l(http://e.test/m)"/></svg>'],
     ['<svg><feImage href="http://e.test/x"/><image xlink:href="http://e.test/x"/><pattern href="http://e.test/x#y"/></svg>'],
-    ['<svg><a><set attributeName="href" to="http://e.test/x"/></a><image><animate attributeName="href" values="http://e.test/x;http://e.test/y"/></image></svg>'],
+    [
+      '<svg><a><set attributeName="href" to="http://e.test/x"/></a><image><animate attributeName="href" values="http://e.test/x;http://e.test/y"/></image></svg>',
+    ],
     ['<svg><rect><set attributeName="fill" to="url(http://e.test/x)"/></rect></svg>'],
-    ['<link rel="compression-dictionary" href="http://e.test/x"><link rel="x-new" href="http://e.test/x"><link rel=icon href="http://e.test/x">'],
+    [
+      '<link rel="compression-dictionary" href="http://e.test/x"><link rel="x-new" href="http://e.test/x"><link rel=icon href="http://e.test/x">',
+    ],
     ['<p style="background:u\\72l(http://e.test/x)"><style>@\\69mport "http://e.test/x"; @import/**/url(http://e.test/x);</style>'],
   ])('loads nothing from elsewhere by %s', (html) => {
     expect(copy(html).html).not.toContain('e.test')
   })
 
   it('lists what it leaves out, once for each address', () => {
-    const { html, heldBack } = copy('<script src="x.js"></script><script>a()</script><p onclick="b()"><a href="javascript:c()">x</a><iframe src="https://example.org/"></iframe><meta http-equiv="refresh" content="0;url=y"><link rel="stylesheet" href="gone.css"><base href="https://example.org/"><form action="/z"><button formaction="/y">')
-    expect(heldBack.map(({ what, address, isMissing, count }) => `${what} ${address ?? ''} ${String(isMissing)} ${count}`)).toEqual(['script pages/x.js undefined 1', 'script  undefined 1', 'handler  undefined 2', 'frame https://example.org/ undefined 1', 'refresh 0;url=y undefined 1', 'sheet pages/gone.css true 1'])
+    const { html, heldBack } = copy(
+      '<script src="x.js"></script><script>a()</script><p onclick="b()"><a href="javascript:c()">x</a><iframe src="https://example.org/"></iframe><meta http-equiv="refresh" content="0;url=y"><link rel="stylesheet" href="gone.css"><base href="https://example.org/"><form action="/z"><button formaction="/y">',
+    )
+    expect(heldBack.map(({ what, address, isMissing, count }) => `${what} ${address ?? ''} ${String(isMissing)} ${count}`)).toEqual([
+      'script pages/x.js undefined 1',
+      'script  undefined 1',
+      'handler  undefined 2',
+      'frame https://example.org/ undefined 1',
+      'refresh 0;url=y undefined 1',
+      'sheet pages/gone.css true 1',
+    ])
     expect(html).not.toMatch(/onclick|javascript:|http-equiv|example\.org|action=|a\(\)/)
   })
 
   it('has the agent first, whatever stands before the head', () => {
-    expect(copy('<!-- <head><script nonce="n0"> --><html data-x="<head>"><title>t</title>').html).toContain('<head data-gm-at="1"><script nonce="n0"></script><title')
+    expect(copy('<!-- <head><script nonce="n0"> --><html data-x="<head>"><title>t</title>').html).toContain(
+      '<head data-gm-at="1"><script nonce="n0"></script><title',
+    )
   })
 
   it('numbers every element as the source has them', () => {
     const source = '<ul><li>a<li>b</ul><template><p>c</template><svg><g></g></svg><table><tr><td>d'
     const names = elementsOf(readTree(source)).map(({ name }) => name)
-    const numbered = [...copy(source).html.matchAll(/<([a-z]+)[^>]* data-gm-at="(\d+)"/g)].map(([, name, number]) => names[Number(number)] === name)
+    const numbered = [...copy(source).html.matchAll(/<([a-z]+)[^>]* data-gm-at="(\d+)"/g)].map(
+      ([, name, number]) => names[Number(number)] === name,
+    )
     expect(numbered).toHaveLength(names.length)
     expect(numbered).not.toContain(false)
   })
@@ -144,26 +198,40 @@ const numberOf = (source: string, select: string) => {
 }
 const edited = (edit: Omit<MarkupEdit, 'at'> & { readonly on: string; readonly to?: string }, source = page) => {
   const { on, ...rest } = edit
-  return applyMarkup(source, { ...rest, at: numberOf(source, on), ...(typeof rest.to === 'string' ? { to: numberOf(source, rest.to) } : {}) } as MarkupEdit)
+  return applyMarkup(source, {
+    ...rest,
+    at: numberOf(source, on),
+    ...(typeof rest.to === 'string' ? { to: numberOf(source, rest.to) } : {}),
+  } as MarkupEdit)
 }
 
 describe('an edit of the markup', () => {
   it('puts things in on lines of their own, indented as their place is', () => {
-    expect(edited({ do: 'insert', on: 'p', where: 'after', html: '<ul>\n  <li>x</li>\n</ul>\n' } as never)).toBe(page.replace('two</p>\n', 'two</p>\n    <ul>\n      <li>x</li>\n    </ul>\n'))
+    expect(edited({ do: 'insert', on: 'p', where: 'after', html: '<ul>\n  <li>x</li>\n</ul>\n' } as never)).toBe(
+      page.replace('two</p>\n', 'two</p>\n    <ul>\n      <li>x</li>\n    </ul>\n'),
+    )
     expect(edited({ do: 'insert', on: 'p', where: 'before', html: '<hr>' } as never)).toBe(page.replace('    <p', '    <hr>\n    <p'))
-    expect(edited({ do: 'insert', on: 'main', where: 'inside', html: '<hr>' } as never)).toBe(page.replace('  </main>', '    <hr>\n  </main>'))
+    expect(edited({ do: 'insert', on: 'main', where: 'inside', html: '<hr>' } as never)).toBe(
+      page.replace('  </main>', '    <hr>\n  </main>'),
+    )
   })
 
   it('copies, wraps, moves and removes, and leaves every other byte', () => {
     expect(edited({ do: 'copy', on: 'p' } as never)).toBe(page.replace('two</p>\n', 'two</p>\n    <p class="a">one &amp; two</p>\n'))
     expect(edited({ do: 'remove', on: 'p' } as never)).toBe(page.replace('    <p class="a">one &amp; two</p>\n', ''))
-    expect(edited({ do: 'wrap', on: 'p', open: '<div class="wrap">', close: '</div>' } as never)).toBe(page.replace('    <p class="a">one &amp; two</p>', '    <div class="wrap">\n      <p class="a">one &amp; two</p>\n    </div>'))
-    expect(edited({ do: 'move', on: 'p', to: 'div', where: 'after' } as never)).toBe(page.replace('    <p class="a">one &amp; two</p>\n', '').replace('    </div>\n', '    </div>\n    <p class="a">one &amp; two</p>\n'))
+    expect(edited({ do: 'wrap', on: 'p', open: '<div class="wrap">', close: '</div>' } as never)).toBe(
+      page.replace('    <p class="a">one &amp; two</p>', '    <div class="wrap">\n      <p class="a">one &amp; two</p>\n    </div>'),
+    )
+    expect(edited({ do: 'move', on: 'p', to: 'div', where: 'after' } as never)).toBe(
+      page.replace('    <p class="a">one &amp; two</p>\n', '').replace('    </div>\n', '    </div>\n    <p class="a">one &amp; two</p>\n'),
+    )
   })
 
   it('changes a text and an attribute in their place', () => {
     expect(edited({ do: 'text', on: 'p', text: 'a < b' } as never)).toBe(page.replace('one &amp; two', 'a &lt; b'))
-    expect(edited({ do: 'attribute', on: 'img', name: 'src', value: 'a"b.png' } as never)).toBe(page.replace('src=x.png', 'src="a&quot;b.png"'))
+    expect(edited({ do: 'attribute', on: 'img', name: 'src', value: 'a"b.png' } as never)).toBe(
+      page.replace('src=x.png', 'src="a&quot;b.png"'),
+    )
     expect(edited({ do: 'attribute', on: 'p', name: 'class', value: null } as never)).toBe(page.replace(' class="a"', ''))
     expect(edited({ do: 'attribute', on: 'main', name: 'id', value: 'top' } as never)).toBe(page.replace('<main>', '<main id="top">'))
   })
@@ -179,15 +247,35 @@ describe('an edit of the markup', () => {
 
   it('is one insertion, one removal or both, at any place of any page', () => {
     fc.assert(
-      fc.property(fc.array(fc.constantFrom('<p>', '</p>', '<div class=a>', '</div>', '<br>', 'text ', '\n  ', '<!-- x -->', '<b>', '</i>', '<table><tr><td>', '<svg/>'), { maxLength: 30 }), fc.nat(20), (parts, at) => {
-        const source = parts.join('')
-        try {
-          const after = applyMarkup(source, { do: 'attribute', at, name: 'title', value: 'x' })
-          expect(after.replace(/ ?title="x"/, '')).toBe(source)
-        } catch (error) {
-          expect(error).toBeInstanceOf(MarkupError)
-        }
-      }),
+      fc.property(
+        fc.array(
+          fc.constantFrom(
+            '<p>',
+            '</p>',
+            '<div class=a>',
+            '</div>',
+            '<br>',
+            'text ',
+            '\n  ',
+            '<!-- x -->',
+            '<b>',
+            '</i>',
+            '<table><tr><td>',
+            '<svg/>',
+          ),
+          { maxLength: 30 },
+        ),
+        fc.nat(20),
+        (parts, at) => {
+          const source = parts.join('')
+          try {
+            const after = applyMarkup(source, { do: 'attribute', at, name: 'title', value: 'x' })
+            expect(after.replace(/ ?title="x"/, '')).toBe(source)
+          } catch (error) {
+            expect(error).toBeInstanceOf(MarkupError)
+          }
+        },
+      ),
       { numRuns: 400 },
     )
   })

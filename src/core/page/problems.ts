@@ -20,7 +20,8 @@ export function htmlProblems(html: string): readonly SourceProblem[] {
   parse(html, {
     sourceCodeLocationInfo: true,
     onParseError: ({ code, startOffset, endOffset }) => {
-      if (found.length < most && !harmless.has(code)) found.push({ from: startOffset, to: endOffset, words: `${code.replaceAll('-', ' ')}.` })
+      if (found.length < most && !harmless.has(code))
+        found.push({ from: startOffset, to: endOffset, words: `${code.replaceAll('-', ' ')}.` })
     },
   })
   return [...found, ...unclosed(html)].slice(0, most)
@@ -30,9 +31,16 @@ export function htmlProblems(html: string): readonly SourceProblem[] {
 function unclosed(html: string): readonly SourceProblem[] {
   const found: SourceProblem[] = []
   const tree = parse(html, { sourceCodeLocationInfo: true })
-  const optional = /^(html|head|body|p|li|dt|dd|option|optgroup|tr|td|th|thead|tbody|tfoot|colgroup|rt|rp|area|base|br|col|embed|hr|img|input|link|meta|source|track|wbr)$/
+  const optional =
+    /^(html|head|body|p|li|dt|dd|option|optgroup|tr|td|th|thead|tbody|tfoot|colgroup|rt|rp|area|base|br|col|embed|hr|img|input|link|meta|source|track|wbr)$/
   const look = (node: (typeof tree)['childNodes'][number]) => {
-    if ('tagName' in node && node.sourceCodeLocation?.startTag && !node.sourceCodeLocation.endTag && node.namespaceURI.endsWith('xhtml') && !optional.test(node.tagName)) {
+    if (
+      'tagName' in node &&
+      node.sourceCodeLocation?.startTag &&
+      !node.sourceCodeLocation.endTag &&
+      node.namespaceURI.endsWith('xhtml') &&
+      !optional.test(node.tagName)
+    ) {
       const { startOffset, endOffset } = node.sourceCodeLocation.startTag
       found.push({ from: startOffset, to: endOffset, words: `This ${node.tagName} is never closed.` })
     }

@@ -35,7 +35,8 @@ function decodePath(path: string): string {
   }
 }
 
-const isSpace = (character: string | undefined) => character === ' ' || character === '\t' || character === '\n' || character === '\f' || character === '\r'
+const isSpace = (character: string | undefined) =>
+  character === ' ' || character === '\t' || character === '\n' || character === '\f' || character === '\r'
 
 /** The candidates of a `srcset`, each with its address and what stands behind it (HTML, "parse a srcset attribute"), in one pass. */
 export function readSrcset(text: string): readonly { readonly address: string; readonly rest: string }[] {

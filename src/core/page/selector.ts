@@ -52,27 +52,43 @@ export function remembered<T>(make: (element: Element) => T): (element: Element)
   }
 }
 
-export const classesOf = remembered(({ attribs }): readonly string[] => [...new Set((attribs.class ?? '').split(/[\t\n\f\r ]+/).filter((name) => name !== ''))])
+export const classesOf = remembered(({ attribs }): readonly string[] => [
+  ...new Set((attribs.class ?? '').split(/[\t\n\f\r ]+/).filter((name) => name !== '')),
+])
 
 /** An identifier as CSS writes it (CSSOM, "serialize an identifier"). */
 export function escapeName(name: string): string {
-  return [...name].map((character, i) => {
-    const code = character.codePointAt(0) ?? 0
-    if (code === 0) return '\ufffd'
-    const isDigit = code >= 48 && code <= 57
-    if (code < 32 || code === 127 || (isDigit && (i === 0 || (i === 1 && name.startsWith('-'))))) return `\\${code.toString(16)} `
-    if (character === '-' && name === '-') return '\\-'
-    return code >= 128 || /[\w-]/.test(character) ? character : `\\${character}`
-  }).join('')
+  return [...name]
+    .map((character, i) => {
+      const code = character.codePointAt(0) ?? 0
+      if (code === 0) return '\ufffd'
+      const isDigit = code >= 48 && code <= 57
+      if (code < 32 || code === 127 || (isDigit && (i === 0 || (i === 1 && name.startsWith('-'))))) return `\\${code.toString(16)} `
+      if (character === '-' && name === '-') return '\\-'
+      return code >= 128 || /[\w-]/.test(character) ? character : `\\${character}`
+    })
+    .join('')
 }
 
 export function writeSelector(steps: readonly Step[]): string {
-  return steps.map(({ joint, tag, id, classes, nth }, i) => `${i === 0 ? '' : joint}${tag ?? ''}${id === undefined ? '' : `#${escapeName(id)}`}${(classes ?? []).map((name) => `.${escapeName(name)}`).join('')}${nth === undefined ? '' : `:nth-child(${nth})`}`).join('')
+  return steps
+    .map(
+      ({ joint, tag, id, classes, nth }, i) =>
+        `${i === 0 ? '' : joint}${tag ?? ''}${id === undefined ? '' : `#${escapeName(id)}`}${(classes ?? []).map((name) => `.${escapeName(name)}`).join('')}${nth === undefined ? '' : `:nth-child(${nth})`}`,
+    )
+    .join('')
 }
 
 /** The specificity: ids; classes, attributes and pseudo-classes; types. */
 export function specificityOf(steps: readonly Step[]): readonly [number, number, number] {
-  return steps.reduce<[number, number, number]>(([a, b, c], { id, classes, nth, tag }) => [a + (id === undefined ? 0 : 1), b + (classes?.length ?? 0) + (nth === undefined ? 0 : 1), c + (tag === undefined ? 0 : 1)], [0, 0, 0])
+  return steps.reduce<[number, number, number]>(
+    ([a, b, c], { id, classes, nth, tag }) => [
+      a + (id === undefined ? 0 : 1),
+      b + (classes?.length ?? 0) + (nth === undefined ? 0 : 1),
+      c + (tag === undefined ? 0 : 1),
+    ],
+    [0, 0, 0],
+  )
 }
 
 /** The elements of a page that the steps match, in its order. */

@@ -46,7 +46,12 @@ export function prepareSheet(css: string, path: string, around: Surroundings, pr
 }
 
 /** What an address becomes in the studio's copy; undefined where it stays. An address that leads nowhere becomes empty. */
-export function addressIn(address: string, from: string, { files, onMissing }: Surroundings, what: 'picture' | 'font' | 'media'): string | undefined {
+export function addressIn(
+  address: string,
+  from: string,
+  { files, onMissing }: Surroundings,
+  what: 'picture' | 'font' | 'media',
+): string | undefined {
   const reference = readReference(address, from)
   if (reference.kind === 'within') return undefined
   if (reference.kind === 'code') return 'data:,'
@@ -70,7 +75,8 @@ export function sheetAt(address: string, from: string, around: Surroundings, pro
   const { chain, spent } = progress
   spent.characters += text.length
   spent.imports += 1
-  if (chain.includes(path) || chain.length >= deepestImport || spent.characters > mostImported || spent.imports > mostImports) return undefined
+  if (chain.includes(path) || chain.length >= deepestImport || spent.characters > mostImported || spent.imports > mostImports)
+    return undefined
   return prepareSheet(text, path, around, { chain: [...chain, path], spent })
 }
 

@@ -76,7 +76,8 @@ function prepareElement(element: Element, path: string, around: Surroundings, ho
   holdHandlers(attribs, hold)
   if (name === 'script') {
     const src = attribs.src ?? attribs.href ?? attribs['xlink:href']
-    if (/^(|module|text\/(java|ecma)script|application\/(java|ecma)script)$/i.test(attribs.type ?? '') || src !== undefined) hold('script', src === undefined ? undefined : addressOf(src, path))
+    if (/^(|module|text\/(java|ecma)script|application\/(java|ecma)script)$/i.test(attribs.type ?? '') || src !== undefined)
+      hold('script', src === undefined ? undefined : addressOf(src, path))
     element.childNodes = []
     clear(attribs, ['src', 'href', 'xlink:href', 'nonce'])
     attribs.type = 'text/plain'
@@ -107,14 +108,19 @@ function prepareElement(element: Element, path: string, around: Surroundings, ho
   }
   if (animations.has(name)) prepareAnimation(attribs)
   // Whatever attribute it is, of SVG's paints, masks and cursors: an address in it is one.
-  for (const [attribute, value] of Object.entries(attribs)) if (attribute !== 'style' && mayLoad.test(value) && element.namespace === svg) attribs[attribute] = prepareSheet(value, path, around)
+  for (const [attribute, value] of Object.entries(attribs))
+    if (attribute !== 'style' && mayLoad.test(value) && element.namespace === svg) attribs[attribute] = prepareSheet(value, path, around)
   const media = /^(video|audio|source|track)$/.test(name) ? attribs.src : undefined
   if (media !== undefined) prepareMedia(attribs, media, path, around)
-  if (attribs.srcset !== undefined) attribs.srcset = readSrcset(attribs.srcset).map(({ address, rest }) => `${addressIn(address, path, around, 'picture') ?? address} ${rest}`.trim()).join(', ')
+  if (attribs.srcset !== undefined)
+    attribs.srcset = readSrcset(attribs.srcset)
+      .map(({ address, rest }) => `${addressIn(address, path, around, 'picture') ?? address} ${rest}`.trim())
+      .join(', ')
   if (attribs.background !== undefined) attribs.background = addressIn(attribs.background, path, around, 'picture') ?? attribs.background
   if (attribs.style !== undefined) attribs.style = prepareSheet(attribs.style, path, around)
   clear(attribs, ['ping', 'action', 'formaction', 'autofocus', 'nonce'])
-  for (const attribute of ['name', 'id'] as const) if (asked.has(attribs[attribute] ?? '')) attribs[attribute] = `${attribs[attribute] ?? ''}-`
+  for (const attribute of ['name', 'id'] as const)
+    if (asked.has(attribs[attribute] ?? '')) attribs[attribute] = `${attribs[attribute] ?? ''}-`
 }
 
 /**
@@ -122,8 +128,10 @@ function prepareElement(element: Element, path: string, around: Surroundings, ho
  * (named access on documents and forms), so the studio's copy spells it otherwise.
  */
 const asked = new Set(
-  ('addEventListener removeEventListener dispatchEvent querySelector querySelectorAll getElementById elementFromPoint elementsFromPoint createElement body head documentElement styleSheets adoptedStyleSheets readyState hidden defaultView activeElement baseURI fonts ' +
-    'parentElement parentNode children childNodes childElementCount firstChild classList style attributes getAttribute setAttribute hasAttribute removeAttribute getBoundingClientRect getClientRects matches closest contains textContent localName tagName nodeName nodeType ownerDocument append appendChild remove replaceChildren isConnected offsetWidth offsetHeight clientWidth clientHeight currentCSSZoom focus getRootNode shadowRoot attachShadow innerHTML').split(' '),
+  (
+    'addEventListener removeEventListener dispatchEvent querySelector querySelectorAll getElementById elementFromPoint elementsFromPoint createElement body head documentElement styleSheets adoptedStyleSheets readyState hidden defaultView activeElement baseURI fonts ' +
+    'parentElement parentNode children childNodes childElementCount firstChild classList style attributes getAttribute setAttribute hasAttribute removeAttribute getBoundingClientRect getClientRects matches closest contains textContent localName tagName nodeName nodeType ownerDocument append appendChild remove replaceChildren isConnected offsetWidth offsetHeight clientWidth clientHeight currentCSSZoom focus getRootNode shadowRoot attachShadow innerHTML'
+  ).split(' '),
 )
 
 /** Takes off what would run: handlers, and addresses that are code. */
@@ -183,6 +191,8 @@ function clear(attribs: Record<string, string>, names: readonly string[]): void 
 /** Shows what a script of the page's would have shown. */
 function showHidden(head: Element, shown: readonly string[]): void {
   const style = newElement('style', head)
-  style.childNodes = [newText(`${shown.join(', ')} { opacity: 1 !important; visibility: visible !important; }\n`.replaceAll('</', '<\\/'), style)]
+  style.childNodes = [
+    newText(`${shown.join(', ')} { opacity: 1 !important; visibility: visible !important; }\n`.replaceAll('</', '<\\/'), style),
+  ]
   head.childNodes.push(style)
 }

@@ -22,14 +22,17 @@ function boundedAdapter(): typeof adapter {
   const depths = new WeakMap<AnyNode, number>()
   const sink = (parent: AnyNode, child: AnyNode) => {
     const depth = (depths.get(parent) ?? 0) + 1
-    if (depth > pageLimits.depth) throw new PageTooLarge(`is nested deeper than ${pageLimits.depth} elements, which no browser shows as it stands`)
+    if (depth > pageLimits.depth)
+      throw new PageTooLarge(`is nested deeper than ${pageLimits.depth} elements, which no browser shows as it stands`)
     depths.set(child, depth)
   }
   return {
     ...adapter,
     createElement: (name, namespace, attributes) => {
-      if (++elements > pageLimits.elements) throw new PageTooLarge(`has more than ${pageLimits.elements} elements, the most that a page may have`)
-      if (attributes.length > pageLimits.attributes) throw new PageTooLarge(`has an element of ${attributes.length} attributes; one may have ${pageLimits.attributes}`)
+      if (++elements > pageLimits.elements)
+        throw new PageTooLarge(`has more than ${pageLimits.elements} elements, the most that a page may have`)
+      if (attributes.length > pageLimits.attributes)
+        throw new PageTooLarge(`has an element of ${attributes.length} attributes; one may have ${pageLimits.attributes}`)
       return adapter.createElement(name, namespace, attributes)
     },
     createCommentNode: (text) => {
@@ -96,5 +99,9 @@ export function newText(data: string, parent: Element): Text {
 
 /** The text in an element and all inside it, spaces run together. */
 export function textOf(element: ParentNode): string {
-  return element.childNodes.map((child) => (child instanceof Text ? child.data : isTag(child) ? textOf(child) : '')).join(' ').replace(/\s+/g, ' ').trim()
+  return element.childNodes
+    .map((child) => (child instanceof Text ? child.data : isTag(child) ? textOf(child) : ''))
+    .join(' ')
+    .replace(/\s+/g, ' ')
+    .trim()
 }

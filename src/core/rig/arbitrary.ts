@@ -7,30 +7,69 @@ import type { Signal } from '../signal/signal'
 import type { Channel, FrameOf, Rig } from './rig'
 
 /** Numbers as a designer or a browser gives them: six decimals, and none that are hardly there. */
-export const between = (min: number, max: number) => fc.integer({ min: Math.round(min * 1e6), max: Math.round(max * 1e6) }).map((value) => value / 1e6)
-const easing = fc.constantFrom('linear', 'ease', 'ease-in-out', 'cubic-bezier(0.2, 1.5, 0.4, 1)', 'linear(0, 0.7 30%, 0.4 60%, 1)', 'steps(4, jump-both)')
+export const between = (min: number, max: number) =>
+  fc.integer({ min: Math.round(min * 1e6), max: Math.round(max * 1e6) }).map((value) => value / 1e6)
+const easing = fc.constantFrom(
+  'linear',
+  'ease',
+  'ease-in-out',
+  'cubic-bezier(0.2, 1.5, 0.4, 1)',
+  'linear(0, 0.7 30%, 0.4 60%, 1)',
+  'steps(4, jump-both)',
+)
 const smooth = fc.constantFrom('linear', 'ease', 'cubic-bezier(0.2, 1.5, 0.4, 1)', 'linear(0, 0.7 30%, 0.4 60%, 1)')
-export const timed = fc.record({ kind: fc.constant('timed' as const), durationMs: between(1, 600), easing: smooth, delayMs: fc.oneof(fc.constant(0), between(0, 120)) })
+export const timed = fc.record({
+  kind: fc.constant('timed' as const),
+  durationMs: between(1, 600),
+  easing: smooth,
+  delayMs: fc.oneof(fc.constant(0), between(0, 120)),
+})
 export const glide = fc.record({ kind: fc.constant('glide' as const), halfLifeMs: between(2, 300) })
-export const spring = fc.record({ kind: fc.constant('spring' as const), frequencyHz: between(0.4, 8), dampingRatio: fc.oneof(between(0.15, 0.95), fc.constant(1), between(1.05, 3)) })
+export const spring = fc.record({
+  kind: fc.constant('spring' as const),
+  frequencyHz: between(0.4, 8),
+  dampingRatio: fc.oneof(between(0.15, 0.95), fc.constant(1), between(1.05, 3)),
+})
 const feel: fc.Arbitrary<Feel> = fc.oneof(fc.constant({ kind: 'direct' as const }), glide, spring, timed)
 
 const beyond = fc.constantFrom('clamp' as const, 'extend' as const)
 const axis = fc.constantFrom('x' as const, 'y' as const)
 const pose = fc.oneof(between(-1, 1), fc.tuple(between(-1, 1), between(-1, 1), between(-1, 1), between(-1, 1)))
 const signal: fc.Arbitrary<Signal> = fc.oneof(
-  { weight: 4, arbitrary: fc.record({ of: fc.constantFrom('x' as const, 'y' as const, 'centredX' as const, 'centredY' as const), beyond }) },
+  {
+    weight: 4,
+    arbitrary: fc.record({ of: fc.constantFrom('x' as const, 'y' as const, 'centredX' as const, 'centredY' as const), beyond }),
+  },
   { weight: 4, arbitrary: fc.record({ of: fc.constantFrom('xPx' as const, 'yPx' as const, 'angle' as const, 'heading' as const) }) },
   { weight: 4, arbitrary: fc.record({ of: fc.constantFrom('inside' as const, 'pressed' as const, 'focus' as const, 'speed' as const) }) },
   { weight: 1, arbitrary: fc.record({ of: fc.constant('distance' as const), from: fc.constantFrom('centre' as const, 'edge' as const) }) },
-  { weight: 1, arbitrary: fc.record({ of: fc.constant('zone' as const), columns: fc.integer({ min: 1, max: 5 }), rows: fc.integer({ min: 1, max: 4 }), hysteresisPx: between(0, 30) }) },
+  {
+    weight: 1,
+    arbitrary: fc.record({
+      of: fc.constant('zone' as const),
+      columns: fc.integer({ min: 1, max: 5 }),
+      rows: fc.integer({ min: 1, max: 4 }),
+      hysteresisPx: between(0, 30),
+    }),
+  },
   { weight: 1, arbitrary: fc.record({ of: fc.constant('nearest' as const), among: fc.constant('.zone'), hysteresisPx: between(0, 30) }) },
   { weight: 1, arbitrary: fc.record({ of: fc.constant('still' as const), afterMs: between(10, 400) }) },
   { weight: 1, arbitrary: fc.record({ of: fc.constant('here' as const), come: timed, go: timed }) },
   { weight: 1, arbitrary: fc.record({ of: fc.constant('past' as const), axis, lagMs: between(0, 300) }) },
   { weight: 1, arbitrary: fc.record({ of: fc.constant('time' as const), periodMs: between(200, 3000) }) },
-  { weight: 2, arbitrary: fc.record({ of: fc.constantFrom('entrySide' as const, 'exitSide' as const), axis: fc.option(axis, { nil: undefined }) }) },
-  { weight: 3, arbitrary: fc.record({ of: fc.constant('look' as const), values: fc.record({ off: between(-1, 1), on: between(-1, 1), pressed: between(-1, 1), still: between(-1, 1) }), enterFrom: fc.option(pose, { nil: undefined }), leaveTo: fc.option(pose, { nil: undefined }) }) },
+  {
+    weight: 2,
+    arbitrary: fc.record({ of: fc.constantFrom('entrySide' as const, 'exitSide' as const), axis: fc.option(axis, { nil: undefined }) }),
+  },
+  {
+    weight: 3,
+    arbitrary: fc.record({
+      of: fc.constant('look' as const),
+      values: fc.record({ off: between(-1, 1), on: between(-1, 1), pressed: between(-1, 1), still: between(-1, 1) }),
+      enterFrom: fc.option(pose, { nil: undefined }),
+      leaveTo: fc.option(pose, { nil: undefined }),
+    }),
+  },
 )
 
 /** Times that may fall together: those of samples, and of what is due by itself. */
@@ -39,19 +78,45 @@ const evenMs = fc.constantFrom(20, 40, 100, 200)
 const frame: fc.Arbitrary<FrameOf> = fc.constantFrom<FrameOf>('area', 'area', 'window', { each: '.layer' }, { box: '.zone' })
 const away = fc.record({ kind: fc.constantFrom('settle' as const, 'hold' as const, 'letGo' as const), pose: between(-1, 1) })
 const curve = fc.record({
-  stops: fc.tuple(between(-5, 5), between(-5, 5), between(-5, 5), easing).map(([a, b, c, each]) => [{ at: -1, value: a, easing: each }, { at: 0.3, value: b }, { at: 400, value: c }]),
+  stops: fc.tuple(between(-5, 5), between(-5, 5), between(-5, 5), easing).map(([a, b, c, each]) => [
+    { at: -1, value: a, easing: each },
+    { at: 0.3, value: b },
+    { at: 400, value: c },
+  ]),
   beyond: fc.constantFrom('clamp' as const, 'extend' as const),
 })
 
 const channel: fc.Arbitrary<Omit<Channel, 'id'>> = fc
-  .record({ signal, frame, away, feel, going: fc.option(feel, { nil: undefined }), curve: fc.option(curve, { nil: undefined }), group: fc.constantFrom('turn' as const, 'light' as const) })
-  .chain((base) => fc.record({ chain: fc.oneof({ weight: 5, arbitrary: fc.constant(undefined) }, { weight: 1, arbitrary: fc.integer({ min: 1, max: 12 }) }), halfLife: glide, timing: fc.option(fc.array(fc.record({ from: fc.constantFrom(...lookNames, 'any' as const), to: fc.constantFrom(...lookNames), feel }), { minLength: 1, maxLength: 3 }), { nil: undefined }) }).map(({ chain, halfLife, timing }) => ({
-    ...base,
-    area: 'cards',
-    // A chain follows by a glide.
-    ...(chain === undefined ? {} : { chain, feel: halfLife, going: undefined }),
-    ...(base.signal.of === 'look' && chain === undefined ? { timing } : {}),
-  })))
+  .record({
+    signal,
+    frame,
+    away,
+    feel,
+    going: fc.option(feel, { nil: undefined }),
+    curve: fc.option(curve, { nil: undefined }),
+    group: fc.constantFrom('turn' as const, 'light' as const),
+  })
+  .chain((base) =>
+    fc
+      .record({
+        chain: fc.oneof({ weight: 5, arbitrary: fc.constant(undefined) }, { weight: 1, arbitrary: fc.integer({ min: 1, max: 12 }) }),
+        halfLife: glide,
+        timing: fc.option(
+          fc.array(fc.record({ from: fc.constantFrom(...lookNames, 'any' as const), to: fc.constantFrom(...lookNames), feel }), {
+            minLength: 1,
+            maxLength: 3,
+          }),
+          { nil: undefined },
+        ),
+      })
+      .map(({ chain, halfLife, timing }) => ({
+        ...base,
+        area: 'cards',
+        // A chain follows by a glide.
+        ...(chain === undefined ? {} : { chain, feel: halfLife, going: undefined }),
+        ...(base.signal.of === 'look' && chain === undefined ? { timing } : {}),
+      })),
+  )
 
 export const rig: fc.Arbitrary<Rig> = fc
   .record({
@@ -59,16 +124,41 @@ export const rig: fc.Arbitrary<Rig> = fc
     among: fc.constantFrom('one' as const, 'all' as const),
     insetPx: fc.constantFrom(0, 12, -40),
     pointer: fc.constantFrom('fine' as const, 'any' as const),
-    looks: fc.record({ goDelayMs: fc.oneof(fc.constant(0), between(0, 200), evenMs), stillMs: fc.option(fc.oneof(between(20, 400), evenMs), { nil: undefined }), atMostOne: fc.boolean(), keys: fc.boolean() }),
+    looks: fc.record({
+      goDelayMs: fc.oneof(fc.constant(0), between(0, 200), evenMs),
+      stillMs: fc.option(fc.oneof(between(20, 400), evenMs), { nil: undefined }),
+      atMostOne: fc.boolean(),
+      keys: fc.boolean(),
+    }),
     channels: fc.array(channel, { minLength: 1, maxLength: 4 }),
   })
   .map(({ of, among, insetPx, pointer, looks: machine, channels }) => {
     const inset = { value: insetPx, unit: 'px' as const }
     return {
-      areas: [{ id: 'cards', of, select: '.card', insets: { top: inset, right: inset, bottom: inset, left: inset }, box: 'still' as const, among, pointer, touch: 'tap' as const, looks: machine }],
+      areas: [
+        {
+          id: 'cards',
+          of,
+          select: '.card',
+          insets: { top: inset, right: inset, bottom: inset, left: inset },
+          box: 'still' as const,
+          among,
+          pointer,
+          touch: 'tap' as const,
+          looks: machine,
+        },
+      ],
       channels: channels.map((each, i) => ({ ...each, id: `c${i}` })),
       knobs: [],
-      outputs: channels.map((each, i) => ({ to: 'self' as const, slot: { on: 'property' as const, name: `--c${i}`, unit: '' as const, law: 'replace' as const }, base: 0, factor: 1, channel: `c${i}`, weight: each.away.kind === 'letGo' ? `c${i}` : undefined, strength: 1 })),
+      outputs: channels.map((each, i) => ({
+        to: 'self' as const,
+        slot: { on: 'property' as const, name: `--c${i}`, unit: '' as const, law: 'replace' as const },
+        base: 0,
+        factor: 1,
+        channel: `c${i}`,
+        weight: each.away.kind === 'letGo' ? `c${i}` : undefined,
+        strength: 1,
+      })),
       parts: [],
       rules: [],
     }
@@ -80,18 +170,44 @@ const near = fc.record({ dx: between(-9, 9), dy: between(-9, 9) })
 const step = fc.record({
   gap,
   to: fc.oneof(far, far, far, near),
-  phase: fc.constantFrom<Sample['phase']>('move', 'move', 'move', 'move', 'move', 'move', 'down', 'up', 'leave', 'cancel', 'focus', 'blur', 'scroll'),
+  phase: fc.constantFrom<Sample['phase']>(
+    'move',
+    'move',
+    'move',
+    'move',
+    'move',
+    'move',
+    'down',
+    'up',
+    'leave',
+    'cancel',
+    'focus',
+    'blur',
+    'scroll',
+  ),
   pointerType: fc.constantFrom<Sample['pointerType']>('mouse', 'mouse', 'mouse', 'touch', 'pen'),
   buttons: fc.constantFrom(0, 0, 1),
 })
 /** A finger, or what points, that comes down and goes up again nearby: mostly soon enough for a tap. */
-const tap = fc.record({ gap, to: far, moved: near, heldMs: fc.oneof(between(10, 490), between(10, 900)), pointerType: fc.constantFrom<Sample['pointerType']>('touch', 'touch', 'pen', 'mouse') })
-  .map(({ gap: wait, to, moved, heldMs, pointerType }) => [{ gap: wait, to, phase: 'down' as const, pointerType, buttons: 1 }, { gap: heldMs, to: moved, phase: 'up' as const, pointerType, buttons: 0 }])
-export const trace: fc.Arbitrary<readonly Sample[]> = fc.array(fc.oneof({ weight: 9, arbitrary: step.map((each) => [each]) }, { weight: 1, arbitrary: tap }), { minLength: 1, maxLength: 40 }).map((steps) => {
-  let [t, x, y] = [0, 300, 200]
-  return steps.flat().map(({ gap: wait, to, ...sample }) => {
-    t += wait
-    ;[x, y] = 'dx' in to ? [x + to.dx, y + to.dy] : [to.x, to.y]
-    return { ...sample, t, x, y }
+const tap = fc
+  .record({
+    gap,
+    to: far,
+    moved: near,
+    heldMs: fc.oneof(between(10, 490), between(10, 900)),
+    pointerType: fc.constantFrom<Sample['pointerType']>('touch', 'touch', 'pen', 'mouse'),
   })
-})
+  .map(({ gap: wait, to, moved, heldMs, pointerType }) => [
+    { gap: wait, to, phase: 'down' as const, pointerType, buttons: 1 },
+    { gap: heldMs, to: moved, phase: 'up' as const, pointerType, buttons: 0 },
+  ])
+export const trace: fc.Arbitrary<readonly Sample[]> = fc
+  .array(fc.oneof({ weight: 9, arbitrary: step.map((each) => [each]) }, { weight: 1, arbitrary: tap }), { minLength: 1, maxLength: 40 })
+  .map((steps) => {
+    let [t, x, y] = [0, 300, 200]
+    return steps.flat().map(({ gap: wait, to, ...sample }) => {
+      t += wait
+      ;[x, y] = 'dx' in to ? [x + to.dx, y + to.dy] : [to.x, to.y]
+      return { ...sample, t, x, y }
+    })
+  })

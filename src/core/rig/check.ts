@@ -18,7 +18,9 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
   const named = new Set([...rig.knobs, ...(rig.tokens ?? [])].map(({ id }) => id))
   for (const list of ['parts', 'rules'] as const) {
     rig[list].forEach(({ css: declarations }, i) => {
-      for (const [property, text] of Object.entries(declarations)) for (const [, id = ''] of text.matchAll(/\{([^}]*)\}/g)) if (!named.has(id)) report([list, i, 'css', property], `there is no knob or token "${id}"`)
+      for (const [property, text] of Object.entries(declarations))
+        for (const [, id = ''] of text.matchAll(/\{([^}]*)\}/g))
+          if (!named.has(id)) report([list, i, 'css', property], `there is no knob or token "${id}"`)
     })
   }
   rig.layers?.forEach(({ id, css: text }, i) => {
@@ -27,17 +29,22 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
     const filled = new Set(filling.map(({ slot }) => ('hole' in slot ? slot.hole : '')))
     for (const hole of holes) if (!filled.has(hole ?? '') && !named.has(hole ?? '')) report(['layers', i, 'css'], `nothing fills {${hole}}`)
     for (const hole of filled) if (!holes.has(hole)) report(['layers', i, 'css'], `there is no hole {${hole}}`)
-    if (new Set(filling.map(({ slot, to }) => JSON.stringify([slot.on, to]))).size > 1) report(['layers', i], 'stands in one property of one target')
+    if (new Set(filling.map(({ slot, to }) => JSON.stringify([slot.on, to]))).size > 1)
+      report(['layers', i], 'stands in one property of one target')
   })
   rig.channels.forEach((channel, i) => {
     const area = areas.get(channel.area)
     if (!area) report(['channels', i, 'area'], `there is no area "${channel.area}"`)
     if (channel.signal.of === 'look' && area && !area.looks) report(['channels', i, 'signal'], `the area "${area.id}" has no looks`)
     const seen = channel.seenBy === undefined ? undefined : channels.get(channel.seenBy)
-    if (channel.seenBy !== undefined && (!seen || seen.area !== channel.area || JSON.stringify(seen.frame) !== JSON.stringify(channel.frame))) {
+    if (
+      channel.seenBy !== undefined &&
+      (!seen || seen.area !== channel.area || JSON.stringify(seen.frame) !== JSON.stringify(channel.frame))
+    ) {
       report(['channels', i, 'seenBy'], `there is no channel "${channel.seenBy}" in the same area and frame`)
     }
-    if (channel.chain !== undefined && (channel.feel.kind !== 'glide' || (channel.going && channel.going.kind !== 'glide'))) report(['channels', i, 'feel'], 'a chain follows by a glide')
+    if (channel.chain !== undefined && (channel.feel.kind !== 'glide' || (channel.going && channel.going.kind !== 'glide')))
+      report(['channels', i, 'feel'], 'a chain follows by a glide')
     if (channel.away.kind === 'letGo' && rig.outputs.some((output) => output.channel === channel.id && output.weight === undefined)) {
       report(['channels', i, 'away'], 'an output of a channel that lets go needs a weight')
     }
@@ -49,7 +56,14 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
     const seen = new Set([id])
     for (let next = times; next !== undefined; next = knobs.get(next)?.times) {
       if (seen.has(next)) {
-        report(['knobs', i, 'times'], `"${id}" is a multiple of itself, by way of ${[...seen].slice(1).concat(id).map((each) => `"${each}"`).join(', ')}`)
+        report(
+          ['knobs', i, 'times'],
+          `"${id}" is a multiple of itself, by way of ${[...seen]
+            .slice(1)
+            .concat(id)
+            .map((each) => `"${each}"`)
+            .join(', ')}`,
+        )
         break
       }
       seen.add(next)
@@ -57,7 +71,8 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
   })
   rig.parts.forEach(({ area, inside, id }, i) => {
     if (!areas.has(area)) report(['parts', i, 'area'], `there is no area "${area}"`)
-    if (inside !== undefined && rig.parts.findIndex((part) => part.id === inside) >= rig.parts.findIndex((part) => part.id === id)) report(['parts', i, 'inside'], `"${inside}" is no part that comes before it`)
+    if (inside !== undefined && rig.parts.findIndex((part) => part.id === inside) >= rig.parts.findIndex((part) => part.id === id))
+      report(['parts', i, 'inside'], `"${inside}" is no part that comes before it`)
     if (inside !== undefined && !parts.has(inside)) report(['parts', i, 'inside'], `there is no part "${inside}"`)
   })
   rig.outputs.forEach((output, i) => {
@@ -68,16 +83,21 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
       if (id !== undefined && !channels.has(id)) report(['outputs', i, field], `there is no channel "${id}"`)
     }
     const chain = channel === undefined ? undefined : channels.get(channel)?.chain
-    if (link !== undefined && link >= (chain ?? 0)) report(['outputs', i, 'link'], chain === undefined ? 'the channel is no chain' : `the chain has ${chain} links, counted from 0`)
+    if (link !== undefined && link >= (chain ?? 0))
+      report(['outputs', i, 'link'], chain === undefined ? 'the channel is no chain' : `the chain has ${chain} links, counted from 0`)
     const part = partOf(to)
     if (part !== undefined && !parts.has(part)) report(['outputs', i, 'to'], `there is no part "${part}"`)
-    if ('layer' in slot && !given(rig.layers ?? []).has(slot.layer)) report(['outputs', i, 'slot', 'layer'], `there is no layer "${slot.layer}"`)
+    if ('layer' in slot && !given(rig.layers ?? []).has(slot.layer))
+      report(['outputs', i, 'slot', 'layer'], `there is no layer "${slot.layer}"`)
     const twin = rig.outputs.find((other) => slotName(other.slot) === slotName(slot) && JSON.stringify(other.to) === JSON.stringify(to))
     if (twin && unitOf(twin.slot) !== unitOf(slot)) report(['outputs', i, 'slot'], `${slotName(slot)} of one element is given in two units`)
-    if (weight !== undefined && channel !== undefined && channels.get(weight)?.area !== channels.get(channel)?.area) report(['outputs', i, 'weight'], 'a weight is read in the area of the channel')
-    if (slot.on === 'property' && !fitsProperty(slot.name, slot.unit)) report(['outputs', i, 'slot', 'unit'], `${slot.name} is not given in ${slot.unit === '' ? 'plain numbers' : slot.unit}`)
+    if (weight !== undefined && channel !== undefined && channels.get(weight)?.area !== channels.get(channel)?.area)
+      report(['outputs', i, 'weight'], 'a weight is read in the area of the channel')
+    if (slot.on === 'property' && !fitsProperty(slot.name, slot.unit))
+      report(['outputs', i, 'slot', 'unit'], `${slot.name} is not given in ${slot.unit === '' ? 'plain numbers' : slot.unit}`)
     const unit = unitOfKnob(rig.knobs, knob)
-    if (unit !== undefined && unit !== '' && slotUnits(slot) && !slotUnits(slot)?.includes(unit)) report(['outputs', i, 'knob'], `the knob "${knob}" is in ${unit}, which does not fit ${slotName(slot)}`)
+    if (unit !== undefined && unit !== '' && slotUnits(slot) && !slotUnits(slot)?.includes(unit))
+      report(['outputs', i, 'knob'], `the knob "${knob}" is in ${unit}, which does not fit ${slotName(slot)}`)
   })
 })
 
@@ -104,14 +124,17 @@ function slotUnits(slot: Slot): readonly Unit[] | undefined {
   }
 }
 
-const plainNumbers = /^(opacity|z-index|order|flex|flex-grow|flex-shrink|font-weight|line-height|scale|zoom|aspect-ratio|(fill|stroke|flood|stop)-opacity)$/
+const plainNumbers =
+  /^(opacity|z-index|order|flex|flex-grow|flex-shrink|font-weight|line-height|scale|zoom|aspect-ratio|(fill|stroke|flood|stop)-opacity)$/
 const inTime = /(^|-)(duration|delay)$/
 const inAngles = /^(rotate|offset-rotate)$/
-const inLengths = /^(width|height|(min|max)-(width|height)|top|right|bottom|left|inset|gap|(row|column)-gap|margin|padding|(margin|padding)-.*|border-.*(width|radius)|border-radius|font-size|letter-spacing|word-spacing|text-indent|outline-(offset|width)|translate|perspective|stroke-width|text-underline-offset|text-decoration-thickness)$/
+const inLengths =
+  /^(width|height|(min|max)-(width|height)|top|right|bottom|left|inset|gap|(row|column)-gap|margin|padding|(margin|padding)-.*|border-.*(width|radius)|border-radius|font-size|letter-spacing|word-spacing|text-indent|outline-(offset|width)|translate|perspective|stroke-width|text-underline-offset|text-decoration-thickness)$/
 
 /** Whether a property may be given in a unit; custom properties and those that are not listed take any. */
 function fitsProperty(name: string, unit: Unit): boolean {
-  if (plainNumbers.test(name)) return unit === '' || (name !== 'z-index' && name !== 'order' && unit === '%') || (name === 'line-height' && lengths.includes(unit))
+  if (plainNumbers.test(name))
+    return unit === '' || (name !== 'z-index' && name !== 'order' && unit === '%') || (name === 'line-height' && lengths.includes(unit))
   if (inTime.test(name) && !name.startsWith('--')) return unit === 'ms' || unit === 's'
   if (inAngles.test(name)) return angles.includes(unit)
   return inLengths.test(name) ? lengths.includes(unit) : true

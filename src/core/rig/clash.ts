@@ -7,8 +7,13 @@ import { knobValue } from './values'
 export function clashesOf(earlier: Rig, later: Rig): readonly string[] {
   const alone = ({ outputs }: Rig) => outputs.filter(({ slot, to }) => partOf(to) === undefined && lawOf(slot) === 'last')
   const others = alone(later)
-  const isSame = (one: Output, other: Output) => one.channel === undefined && other.channel === undefined && fixedValue(earlier, one) === fixedValue(later, other)
-  const clashes = alone(earlier).filter((one) => others.some((other) => slotName(one.slot) === slotName(other.slot) && JSON.stringify(one.to) === JSON.stringify(other.to) && !isSame(one, other)))
+  const isSame = (one: Output, other: Output) =>
+    one.channel === undefined && other.channel === undefined && fixedValue(earlier, one) === fixedValue(later, other)
+  const clashes = alone(earlier).filter((one) =>
+    others.some(
+      (other) => slotName(one.slot) === slotName(other.slot) && JSON.stringify(one.to) === JSON.stringify(other.to) && !isSame(one, other),
+    ),
+  )
   return [...new Set(clashes.map(({ slot }) => slotName(slot)))]
 }
 

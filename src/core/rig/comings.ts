@@ -21,26 +21,50 @@ const takesTime = (feel: Channel['feel']): feel is Timed => feel.kind === 'timed
 function comes(channel: Channel, { areas }: Rig): channel is Coming {
   const { signal, frame, away, curve, feel, going, chain, area } = channel
   const own = areas.find(({ id }) => id === area)
-  return signal.of === 'inside' && frame === 'area' && away.kind === 'settle' && away.pose === 0 && !curve && chain === undefined && takesTime(feel) && (going === undefined || takesTime(going)) && own !== undefined && own.of !== 'group' && own.looks === undefined
+  return (
+    signal.of === 'inside' &&
+    frame === 'area' &&
+    away.kind === 'settle' &&
+    away.pose === 0 &&
+    !curve &&
+    chain === undefined &&
+    takesTime(feel) &&
+    (going === undefined || takesTime(going)) &&
+    own !== undefined &&
+    own.of !== 'group' &&
+    own.looks === undefined
+  )
 }
 
 /** What a channel is seen in. */
-export const outputsOf = ({ outputs }: Rig, { id }: Channel): readonly Output[] => outputs.filter(({ channel, weight }) => channel === id || weight === id)
+export const outputsOf = ({ outputs }: Rig, { id }: Channel): readonly Output[] =>
+  outputs.filter(({ channel, weight }) => channel === id || weight === id)
 
 /** Whether CSS can say all that a channel is seen in: by plain curves, on the elements themselves, in them, or on parts. */
 const isSaid = (rig: Rig, channel: Channel) => {
   const shown = outputsOf(rig, channel)
-  return shown.length > 0 && shown.every((output) => !(typeof output.to === 'object' && 'linked' in output.to) && (output.channel !== channel.id || isPlain(output)))
+  return (
+    shown.length > 0 &&
+    shown.every((output) => !(typeof output.to === 'object' && 'linked' in output.to) && (output.channel !== channel.id || isPlain(output)))
+  )
 }
 
 /** For each of these effects the channels that come and go by its stylesheet, on a page of which this is known: the same for stylesheet and script. */
-export function comingsOf(sources: readonly { readonly rig: Rig }[], { hasTransitions, liesIn }: ComingFacts): readonly (readonly Coming[])[] {
+export function comingsOf(
+  sources: readonly { readonly rig: Rig }[],
+  { hasTransitions, liesIn }: ComingFacts,
+): readonly (readonly Coming[])[] {
   const taken: string[] = []
   return sources.map(({ rig }) => {
     const able = rig.channels.filter((channel): channel is Coming => comes(channel, rig) && isSaid(rig, channel))
-    const selects = able.flatMap((channel) => outputsOf(rig, channel).filter(({ to }) => partOf(to) === undefined).map((output) => selectOf(rig, output)))
+    const selects = able.flatMap((channel) =>
+      outputsOf(rig, channel)
+        .filter(({ to }) => partOf(to) === undefined)
+        .map((output) => selectOf(rig, output)),
+    )
     // An element has one list of transitions: the first effect has it, and where the page may have one of its own none of ours.
-    if (selects.length > 0 && (hasTransitions || selects.some((one) => taken.some((other) => liesIn(one, other) || liesIn(other, one))))) return []
+    if (selects.length > 0 && (hasTransitions || selects.some((one) => taken.some((other) => liesIn(one, other) || liesIn(other, one)))))
+      return []
     taken.push(...selects)
     return able
   })

@@ -2,15 +2,47 @@ import { describe, expect, it } from 'vitest'
 import { isContained, isSelector, selectorText, valueWithHoles } from './css-text'
 
 describe('CSS text that is written as it stands', () => {
-  it.each(['.card', 'a[href="x{y}"] > b:is(.c, #d)', '.sm\\:w-1\\/2', "[title='a\"b\\'</style>']", 'linear-gradient(#fff, rgb(0 0 0 / 20%))', '&:hover', '"a;b"'])('may be %s', (text) => {
+  it.each([
+    '.card',
+    'a[href="x{y}"] > b:is(.c, #d)',
+    '.sm\\:w-1\\/2',
+    "[title='a\"b\\'</style>']",
+    'linear-gradient(#fff, rgb(0 0 0 / 20%))',
+    '&:hover',
+    '"a;b"',
+  ])('may be %s', (text) => {
     expect(isContained(text)).toBe(true)
   })
 
-  it.each(['.card{} html{background:url(http://e.test)} .card', '.a"', '.a[b="x', '.a\\', 'rgb(0', ')', '.a /* ', 'x */ y', 'a;b', '@import "x"', '</style>', "'a\nb'", '(]', '.a\\\n', '"x\\"'])('may not be %s', (text) => {
+  it.each([
+    '.card{} html{background:url(http://e.test)} .card',
+    '.a"',
+    '.a[b="x',
+    '.a\\',
+    'rgb(0',
+    ')',
+    '.a /* ',
+    'x */ y',
+    'a;b',
+    '@import "x"',
+    '</style>',
+    "'a\nb'",
+    '(]',
+    '.a\\\n',
+    '"x\\"',
+  ])('may not be %s', (text) => {
     expect(isContained(text)).toBe(false)
   })
 
-  it.each(['.card, #a > b + c ~ d', '& .x', '.a:has(> img):not(.b)', ':is(.a, [data-x="1"]):nth-child(2n + 1)', '.sm\\:w-1\\/2', ':root', '*'])('is a selector: %s', (text) => {
+  it.each([
+    '.card, #a > b + c ~ d',
+    '& .x',
+    '.a:has(> img):not(.b)',
+    ':is(.a, [data-x="1"]):nth-child(2n + 1)',
+    '.sm\\:w-1\\/2',
+    ':root',
+    '*',
+  ])('is a selector: %s', (text) => {
     expect(isSelector(text)).toBe(true)
   })
 

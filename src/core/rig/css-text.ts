@@ -42,10 +42,13 @@ export function isSelector(text: string): boolean {
   if (!isContained(text)) return false
   try {
     const selectors = parseSelector(text.replace(/(^|[\s,(>+~])&/g, '$1*'))
-    return selectors.length > 0 && selectors.every((steps) => {
-      const last = steps.at(-1)
-      return last !== undefined && !isTraversal(last)
-    })
+    return (
+      selectors.length > 0 &&
+      selectors.every((steps) => {
+        const last = steps.at(-1)
+        return last !== undefined && !isTraversal(last)
+      })
+    )
   } catch {
     return false
   }
@@ -55,9 +58,17 @@ export function isSelector(text: string): boolean {
 export const selectorText = (most = 500) => z.string().trim().min(1).max(most).refine(isSelector, 'is not a CSS selector')
 
 /** A value of one declaration that can be written as it stands; holes like `{name}` where it may have them. */
-export const valueText = (most: number) => z.string().min(1).max(most).refine((text) => isContained(text) && !/[{};<]/.test(text), 'is not one CSS value')
+export const valueText = (most: number) =>
+  z
+    .string()
+    .min(1)
+    .max(most)
+    .refine((text) => isContained(text) && !/[{};<]/.test(text), 'is not one CSS value')
 export const valueWithHoles = (most: number, message = 'is not one CSS value') =>
-  z.string().max(most).refine((text) => {
-    const filled = text.replace(/\{[A-Za-z][A-Za-z0-9-]*\}/g, '0')
-    return isContained(filled) && !/[{};<]/.test(filled)
-  }, message)
+  z
+    .string()
+    .max(most)
+    .refine((text) => {
+      const filled = text.replace(/\{[A-Za-z][A-Za-z0-9-]*\}/g, '0')
+      return isContained(filled) && !/[{};<]/.test(filled)
+    }, message)

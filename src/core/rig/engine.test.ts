@@ -14,9 +14,20 @@ import { signalNames } from './schema'
 const boxes: Boxes = {
   window: { width: 1000, height: 700 },
   elements: {
-    '.card': [{ x: 100, y: 100, width: 200, height: 120 }, { x: 320, y: 100, width: 200, height: 120 }, { x: 250, y: 180, width: 160, height: 140 }],
-    '.layer': [{ x: 120, y: 110, width: 60, height: 40 }, { x: 340, y: 130, width: 80, height: 50 }],
-    '.zone': [{ x: 0, y: 0, width: 300, height: 700 }, { x: 400, y: 0, width: 600, height: 300 }, { x: 400, y: 400, width: 600, height: 300 }],
+    '.card': [
+      { x: 100, y: 100, width: 200, height: 120 },
+      { x: 320, y: 100, width: 200, height: 120 },
+      { x: 250, y: 180, width: 160, height: 140 },
+    ],
+    '.layer': [
+      { x: 120, y: 110, width: 60, height: 40 },
+      { x: 340, y: 130, width: 80, height: 50 },
+    ],
+    '.zone': [
+      { x: 0, y: 0, width: 300, height: 700 },
+      { x: 400, y: 0, width: 600, height: 300 },
+      { x: 400, y: 400, width: 600, height: 300 },
+    ],
   },
 }
 
@@ -26,7 +37,11 @@ const common = [40, 333, 700, 1200, 1900, endMs]
 /** How far two evaluations of one rig are apart at the common moments, in shares of each column's range. */
 function apart(made: Rig, one: ReturnType<typeof evaluate>, other: ReturnType<typeof evaluate>): number {
   const scale = one.columns.map((name) => spanOf(made, name))
-  return Math.max(...one.moments.flatMap(({ values }, m) => values.map((value, i) => Math.abs(Number(value) - Number(other.moments[m]?.values[i])) / (scale[i] ?? 1))))
+  return Math.max(
+    ...one.moments.flatMap(({ values }, m) =>
+      values.map((value, i) => Math.abs(Number(value) - Number(other.moments[m]?.values[i])) / (scale[i] ?? 1)),
+    ),
+  )
 }
 
 function spanOf({ channels }: Rig, column: string): number {
@@ -36,10 +51,20 @@ function spanOf({ channels }: Rig, column: string): number {
   return values ? Math.max(...values) - Math.min(...values) || 1 : readers[made.signal.of].span(made.signal)
 }
 
-const atCommon = (evaluation: ReturnType<typeof evaluate>) => ({ ...evaluation, moments: evaluation.moments.filter(({ t }) => common.includes(t)) })
+const atCommon = (evaluation: ReturnType<typeof evaluate>) => ({
+  ...evaluation,
+  moments: evaluation.moments.filter(({ t }) => common.includes(t)),
+})
 const merged = (times: readonly number[]) => [...new Set([...times, ...common])].sort((a, b) => a - b)
 
-const seen = { signals: new Map<string, number>(), feels: new Map<string, number>(), aways: new Map<string, number>(), areas: new Map<string, number>(), chains: 0, runs: 0 }
+const seen = {
+  signals: new Map<string, number>(),
+  feels: new Map<string, number>(),
+  aways: new Map<string, number>(),
+  areas: new Map<string, number>(),
+  chains: 0,
+  runs: 0,
+}
 const count = (map: Map<string, number>, key: string) => map.set(key, (map.get(key) ?? 0) + 1)
 
 function note(made: Rig): void {
@@ -89,7 +114,12 @@ describe('whatever a rig is made of', () => {
         // Time itself never settles while the pointer is there.
         const gone: Sample = { ...last, pointerType: 'mouse', t: last.t + 50, phase: 'leave', x: 0, y: 0, buttons: 0 }
         const settled = gone.t + 60_000
-        const [one, ...later] = evaluate(made, [...samples, gone, { ...gone, t: gone.t + 1, phase: 'blur' }], boxes, [0, 1, 17, 260, 5000].map((ms) => settled + ms)).moments
+        const [one, ...later] = evaluate(
+          made,
+          [...samples, gone, { ...gone, t: gone.t + 1, phase: 'blur' }],
+          boxes,
+          [0, 1, 17, 260, 5000].map((ms) => settled + ms),
+        ).moments
         for (const moment of later) expect(moment.values).toEqual(one?.values)
       }),
       { numRuns: 300 },
@@ -99,8 +129,26 @@ describe('whatever a rig is made of', () => {
   it('shows what reads one channel at one place, at every instant', () => {
     fc.assert(
       fc.property(rig, trace, (made, samples) => {
-        const twice: Rig = { ...made, outputs: made.channels.flatMap(({ id }) => ['a', 'b'].map((name) => ({ to: 'self' as const, slot: { on: 'property' as const, name: `--${name}-${id}`, unit: '' as const, law: 'replace' as const }, base: 0, factor: 1, channel: id, strength: 1 }))), channels: made.channels.map((each) => ({ ...each, chain: undefined })) }
-        const { columns, moments } = evaluate(twice, samples, boxes, Array.from({ length: 120 }, (_, i) => i * 21.7))
+        const twice: Rig = {
+          ...made,
+          outputs: made.channels.flatMap(({ id }) =>
+            ['a', 'b'].map((name) => ({
+              to: 'self' as const,
+              slot: { on: 'property' as const, name: `--${name}-${id}`, unit: '' as const, law: 'replace' as const },
+              base: 0,
+              factor: 1,
+              channel: id,
+              strength: 1,
+            })),
+          ),
+          channels: made.channels.map((each) => ({ ...each, chain: undefined })),
+        }
+        const { columns, moments } = evaluate(
+          twice,
+          samples,
+          boxes,
+          Array.from({ length: 120 }, (_, i) => i * 21.7),
+        )
         columns.forEach((name, i) => {
           if (!name.startsWith('--a-')) return
           const other = columns.indexOf(name.replace('--a-', '--b-'))
@@ -112,7 +160,10 @@ describe('whatever a rig is made of', () => {
   }, 240_000)
 
   it('passes the border, and its generators reach every signal, feel, away, area and chain often', () => {
-    fc.assert(fc.property(rig, (made) => void expect(rigSchema.safeParse(made).error?.issues).toBeUndefined()), { numRuns: 100 })
+    fc.assert(
+      fc.property(rig, (made) => void expect(rigSchema.safeParse(made).error?.issues).toBeUndefined()),
+      { numRuns: 100 },
+    )
     expect(seen.runs).toBeGreaterThanOrEqual(300)
     const often = (map: Map<string, number>, names: readonly string[]) => names.filter((name) => (map.get(name) ?? 0) < 10)
     expect(often(seen.signals, signalNames)).toEqual([])
@@ -127,15 +178,25 @@ describe('a pointer that turns round', () => {
   /** A rig of one channel that is followed by this feel. */
   const following = (made: Feel): Rig => ({
     areas: [{ id: 'cards', of: 'each', select: '.card', box: 'still', among: 'one', pointer: 'any', touch: 'none' }],
-    channels: [{ id: 'x', area: 'cards', frame: 'area', signal: { of: 'centredX' }, away: { kind: 'settle', pose: 0 }, feel: made, group: 'turn' }],
-    knobs: [], outputs: [], parts: [], rules: [],
+    channels: [
+      { id: 'x', area: 'cards', frame: 'area', signal: { of: 'centredX' }, away: { kind: 'settle', pose: 0 }, feel: made, group: 'turn' },
+    ],
+    knobs: [],
+    outputs: [],
+    parts: [],
+    rules: [],
   })
 
   it('makes nothing jump, unless the feel is direct', () => {
     fc.assert(
       fc.property(fc.oneof(glide, spring, timed), trace, (made, samples) => {
         for (const { t } of samples) {
-          const { moments } = evaluate(following(made), samples, boxes, [t - 1e-6, t + 1e-6].map((each) => Math.max(0, each)))
+          const { moments } = evaluate(
+            following(made),
+            samples,
+            boxes,
+            [t - 1e-6, t + 1e-6].map((each) => Math.max(0, each)),
+          )
           const jump = Math.abs(Number(moments[1]?.values[0]) - Number(moments[0]?.values[0]))
           // What a feel does in two millionths of a ms, and the band of rest.
           expect(jump).toBeLessThan(2 * restBand + 1e-3)
@@ -149,10 +210,30 @@ describe('a pointer that turns round', () => {
 describe('what moves under the pointer', () => {
   const across: Rig = {
     areas: [{ id: 'cards', of: 'each', select: '.card', box: 'still', among: 'one', pointer: 'any', touch: 'none' }],
-    channels: [{ id: 'x', area: 'cards', frame: 'area', signal: { of: 'xPx' }, away: { kind: 'settle', pose: 0 }, feel: { kind: 'direct' }, group: 'turn' }],
-    knobs: [], outputs: [], parts: [], rules: [],
+    channels: [
+      {
+        id: 'x',
+        area: 'cards',
+        frame: 'area',
+        signal: { of: 'xPx' },
+        away: { kind: 'settle', pose: 0 },
+        feel: { kind: 'direct' },
+        group: 'turn',
+      },
+    ],
+    knobs: [],
+    outputs: [],
+    parts: [],
+    rules: [],
   }
-  const sample = (t: number, x: number, phase: Sample['phase'] = 'move'): Sample => ({ t, x, y: 110, buttons: 0, pointerType: 'mouse', phase })
+  const sample = (t: number, x: number, phase: Sample['phase'] = 'move'): Sample => ({
+    t,
+    x,
+    y: 110,
+    buttons: 0,
+    pointerType: 'mouse',
+    phase,
+  })
   /** The x in the first card, px, once all has been heard. */
   const xAfter = (samples: readonly Sample[]) => evaluate(across, samples, boxes, [500]).moments[0]?.values[0]
 
@@ -173,12 +254,33 @@ describe('nonsense', () => {
   it('never makes a value that is not finite: NaN, reversed times, boxes without size, far away', () => {
     const wild = fc.oneof(fc.constantFrom(0, 1e9, -1e9, NaN, Infinity, -Infinity), between(-500, 900))
     const box = fc.record({ x: wild, y: wild, width: wild, height: wild })
-    const samples = fc.array(fc.record({ t: fc.oneof(between(0, 900), wild), x: wild, y: wild, buttons: fc.constantFrom(0, 1, NaN), pointerType: fc.constantFrom<Sample['pointerType']>('mouse', 'touch'), phase: fc.constantFrom<Sample['phase']>('move', 'down', 'leave', 'focus', 'scroll') }), { minLength: 1, maxLength: 12 })
-    fc.assert(
-      fc.property(rig, samples, fc.array(box, { minLength: 1, maxLength: 3 }), fc.array(box, { maxLength: 2 }), (made, heard, cards, layers) => {
-        const { moments } = evaluate(made, heard.filter(({ t }) => !(t > 1e6)), { window: { width: 1000, height: 700 }, elements: { '.card': cards, '.layer': layers, '.zone': cards } }, [0, 50, 100, 1000, 1500])
-        expect(moments.flatMap(({ values }) => values).every((value) => typeof value === 'string' || Number.isFinite(value))).toBe(true)
+    const samples = fc.array(
+      fc.record({
+        t: fc.oneof(between(0, 900), wild),
+        x: wild,
+        y: wild,
+        buttons: fc.constantFrom(0, 1, NaN),
+        pointerType: fc.constantFrom<Sample['pointerType']>('mouse', 'touch'),
+        phase: fc.constantFrom<Sample['phase']>('move', 'down', 'leave', 'focus', 'scroll'),
       }),
+      { minLength: 1, maxLength: 12 },
+    )
+    fc.assert(
+      fc.property(
+        rig,
+        samples,
+        fc.array(box, { minLength: 1, maxLength: 3 }),
+        fc.array(box, { maxLength: 2 }),
+        (made, heard, cards, layers) => {
+          const { moments } = evaluate(
+            made,
+            heard.filter(({ t }) => !(t > 1e6)),
+            { window: { width: 1000, height: 700 }, elements: { '.card': cards, '.layer': layers, '.zone': cards } },
+            [0, 50, 100, 1000, 1500],
+          )
+          expect(moments.flatMap(({ values }) => values).every((value) => typeof value === 'string' || Number.isFinite(value))).toBe(true)
+        },
+      ),
       { numRuns: 300 },
     )
   }, 240_000)

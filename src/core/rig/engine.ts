@@ -18,7 +18,16 @@ export interface Engine {
 
 export function newEngine(scenes: readonly Scene[]): Engine {
   const pointer = newPointer()
-  const at: At = { t: 0, pointer, presence: newPresence(), frame: emptyFrame(), insets: undefined, point: { x: 0, y: 0 }, zones: [], others: undefined }
+  const at: At = {
+    t: 0,
+    pointer,
+    presence: newPresence(),
+    frame: emptyFrame(),
+    insets: undefined,
+    point: { x: 0, y: 0 },
+    zones: [],
+    others: undefined,
+  }
   return { scenes, pointer, at, time: -Infinity }
 }
 
@@ -39,7 +48,8 @@ export function hear(engine: Engine, sample: Sample): void {
 }
 
 /** Something moved under the pointer at `t` (ms): what it stands on is met afresh. */
-export const hearAgain = (engine: Engine, t: number): void => hear(engine, { t, x: 0, y: 0, buttons: 0, pointerType: 'mouse', phase: 'scroll' })
+export const hearAgain = (engine: Engine, t: number): void =>
+  hear(engine, { t, x: 0, y: 0, buttons: 0, pointerType: 'mouse', phase: 'scroll' })
 
 /** Plays what happens by itself up to `until` (ms). */
 export function playUntil(engine: Engine, until: number): void {

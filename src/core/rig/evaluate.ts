@@ -37,7 +37,10 @@ export interface Evaluation {
 export function selectorsOf(rig: Rig): readonly string[] {
   return [
     ...rig.areas.filter(({ of }) => of !== 'window').map(({ select }) => select),
-    ...rig.channels.flatMap(({ frame, signal }) => [...(typeof frame === 'string' ? [] : Object.values(frame)), ...(signal.of === 'nearest' ? [signal.among] : [])]),
+    ...rig.channels.flatMap(({ frame, signal }) => [
+      ...(typeof frame === 'string' ? [] : Object.values(frame)),
+      ...(signal.of === 'nearest' ? [signal.among] : []),
+    ]),
   ]
 }
 
@@ -59,7 +62,13 @@ interface Setup {
  * one from the beginning). A moment before the first sample shows the away pose. `byCss` names channels that a stylesheet's
  * transitions follow: the times are those of its frames then, with which they begin.
  */
-export function evaluate(rig: Rig, trace: readonly Sample[], boxes: Boxes | readonly BoxesAt[], times: readonly number[], byCss: readonly string[] = []): Evaluation {
+export function evaluate(
+  rig: Rig,
+  trace: readonly Sample[],
+  boxes: Boxes | readonly BoxesAt[],
+  times: readonly number[],
+  byCss: readonly string[] = [],
+): Evaluation {
   const scenery: readonly BoxesAt[] = 'window' in boxes ? [{ ...boxes, t: -Infinity }] : boxes
   const [first] = scenery
   if (!first) return { columns: [], moments: [] }
@@ -67,7 +76,12 @@ export function evaluate(rig: Rig, trace: readonly Sample[], boxes: Boxes | read
   const { engine } = setup
   const takesTouch = rig.areas.some(({ pointer }) => pointer === 'any')
   // A finger is not heard where nothing responds to it.
-  const heard = trace.filter(({ t, pointerType, phase }) => Number.isFinite(t) && (takesTouch || pointerType !== 'touch' || phase === 'focus' || phase === 'blur' || phase === 'scroll')).sort((one, other) => one.t - other.t)
+  const heard = trace
+    .filter(
+      ({ t, pointerType, phase }) =>
+        Number.isFinite(t) && (takesTouch || pointerType !== 'touch' || phase === 'focus' || phase === 'blur' || phase === 'scroll'),
+    )
+    .sort((one, other) => one.t - other.t)
   let next = 0
   let scene = 0
   const readings = readingsOf(rig, setup)
@@ -87,14 +101,21 @@ export function evaluate(rig: Rig, trace: readonly Sample[], boxes: Boxes | read
       }
     }
     playUntil(engine, t)
-    if (byCss.length > 0) for (const { places } of engine.scenes) for (const { plays } of places) for (const play of plays) showFrame(play, t)
+    if (byCss.length > 0)
+      for (const { places } of engine.scenes) for (const { plays } of places) for (const play of plays) showFrame(play, t)
     return { t, values: readings.map(({ read }) => read(t)) }
   })
   return { columns: readings.map(({ name }) => name), moments }
 }
 
 function setUp(rig: Rig, boxes: Boxes, byCss: readonly string[]): Setup {
-  const figures = planRig(rig, { title: 'the rig', name: 'rig' }).map((figure) => ({ ...figure, frames: figure.frames.map(({ of, channels }) => ({ of, channels: channels.map((channel) => (byCss.includes(channel.id) ? { ...channel, inFrames: true as const } : channel)) })) }))
+  const figures = planRig(rig, { title: 'the rig', name: 'rig' }).map((figure) => ({
+    ...figure,
+    frames: figure.frames.map(({ of, channels }) => ({
+      of,
+      channels: channels.map((channel) => (byCss.includes(channel.id) ? { ...channel, inFrames: true as const } : channel)),
+    })),
+  }))
   const frames: { frame: Frame; find: (boxes: Boxes) => Box | undefined }[] = []
   const frameFrom = (find: (boxes: Boxes) => Box | undefined): Frame => {
     const frame = emptyFrame()
@@ -121,7 +142,10 @@ function placesOf(figure: AreaPlan, boxes: Boxes, frameFrom: (find: (boxes: Boxe
   const { area } = figure
   const matches = boxes.elements[area.select] ?? []
   const box = (index: number) => (at: Boxes) => at.elements[area.select]?.[index]
-  const places = area.of === 'each' ? matches.map((_, index) => box(index)) : [area.of === 'window' ? windowBox : (at: Boxes) => hullOf(at.elements[area.select] ?? [])]
+  const places =
+    area.of === 'each'
+      ? matches.map((_, index) => box(index))
+      : [area.of === 'window' ? windowBox : (at: Boxes) => hullOf(at.elements[area.select] ?? [])]
   return places.map((find, index) => {
     const frame = frameFrom(find)
     const presence = newPresence()
@@ -130,13 +154,16 @@ function placesOf(figure: AreaPlan, boxes: Boxes, frameFrom: (find: (boxes: Boxe
       const begin = (at: Frame): Play => {
         const play = beginPlay(channels, at, presence, of === 'area' ? area.insets : undefined)
         const among = channels.find(({ signal }) => signal.of === 'nearest')?.signal
-        if (among?.of === 'nearest') play.zones = (boxes.elements[among.among] ?? []).map((__, each) => frameFrom((now) => now.elements[among.among]?.[each]))
+        if (among?.of === 'nearest')
+          play.zones = (boxes.elements[among.among] ?? []).map((__, each) => frameFrom((now) => now.elements[among.among]?.[each]))
         return play
       }
       if (of === 'area') return [begin(frame)]
       if (of === 'window') return [begin(frameFrom(windowBox))]
       if ('box' in of) return [begin(frameFrom((at) => at.elements[of.box]?.[0]))]
-      return (boxes.elements[of.each] ?? []).flatMap((each, k) => (placeOf(each, places, boxes) === index ? [begin(frameFrom((at) => at.elements[of.each]?.[k]))] : []))
+      return (boxes.elements[of.each] ?? []).flatMap((each, k) =>
+        placeOf(each, places, boxes) === index ? [begin(frameFrom((at) => at.elements[of.each]?.[k]))] : [],
+      )
     })
     return newPlace(presence, frame, holding, plays)
   })
@@ -146,19 +173,32 @@ function placesOf(figure: AreaPlan, boxes: Boxes, frameFrom: (find: (boxes: Boxe
 function placeOf(element: Box, places: readonly ((boxes: Boxes) => Box | undefined)[], boxes: Boxes): number {
   const x = element.x + element.width / 2
   const y = element.y + element.height / 2
-  return Math.max(0, places.findIndex((find) => {
-    const box = find(boxes)
-    return box && holdsPoint(box, x, y)
-  }))
+  return Math.max(
+    0,
+    places.findIndex((find) => {
+      const box = find(boxes)
+      return box && holdsPoint(box, x, y)
+    }),
+  )
 }
 
 /** What can be read of a rig, by column. */
-function readingsOf(rig: Rig, { engine, figures }: Setup): readonly { readonly name: string; readonly read: (t: number) => number | string }[] {
+function readingsOf(
+  rig: Rig,
+  { engine, figures }: Setup,
+): readonly { readonly name: string; readonly read: (t: number) => number | string }[] {
   return figures.flatMap(({ frames }, f) => {
     const places = engine.scenes[f]?.places ?? []
     return frames.flatMap(({ channels }) => {
       const plays = places.flatMap((place) => place.plays.filter((play) => play.channels === channels))
-      return plays.flatMap((play, n) => columnsOf(rig, channels.map(({ id }) => id), play, n))
+      return plays.flatMap((play, n) =>
+        columnsOf(
+          rig,
+          channels.map(({ id }) => id),
+          play,
+          n,
+        ),
+      )
     })
   })
 }
@@ -171,10 +211,19 @@ function columnsOf(rig: Rig, ids: readonly string[], play: Play, n: number) {
   const ofChannels = ids.flatMap((id) => {
     const count = rig.channels.find((channel) => channel.id === id)?.chain
     const links = count === undefined ? [undefined] : Array.from({ length: count }, (_, link) => link)
-    return links.map((link) => ({ name: `${id}${link === undefined ? '' : `.${link + 1}`}[${n}]`, read: (t: number): number | string => valueOf(id, t, link) ?? NaN }))
+    return links.map((link) => ({
+      name: `${id}${link === undefined ? '' : `.${link + 1}`}[${n}]`,
+      read: (t: number): number | string => valueOf(id, t, link) ?? NaN,
+    }))
   })
   const outputs = rig.outputs.filter(({ channel }) => channel !== undefined && ids.includes(channel))
-  return [...ofChannels, ...outputs.map((output) => ({ name: `${outputName(output)}[${n}]`, read: (t: number) => outputValue(rig, output, (id, link) => valueOf(id, t, link)) }))]
+  return [
+    ...ofChannels,
+    ...outputs.map((output) => ({
+      name: `${outputName(output)}[${n}]`,
+      read: (t: number) => outputValue(rig, output, (id, link) => valueOf(id, t, link)),
+    })),
+  ]
 }
 
 function outputName({ to, slot, link }: Output): string {

@@ -4,7 +4,20 @@ export const units = ['', 'deg', 'px', '%', 'ms', 's', 'em', 'rem', 'vw', 'vh', 
 export type Unit = (typeof units)[number]
 
 /** The transform functions, in the order in which they are composed. */
-export const transformFunctions = ['translateX', 'translateY', 'perspective', 'translateZ', 'rotateX', 'rotateY', 'rotate', 'scale', 'scaleX', 'scaleY', 'skewX', 'skewY'] as const
+export const transformFunctions = [
+  'translateX',
+  'translateY',
+  'perspective',
+  'translateZ',
+  'rotateX',
+  'rotateY',
+  'rotate',
+  'scale',
+  'scaleX',
+  'scaleY',
+  'skewX',
+  'skewY',
+] as const
 export type TransformFunction = (typeof transformFunctions)[number]
 
 export const filterFunctions = ['blur', 'brightness', 'contrast', 'saturate', 'grayscale', 'hue-rotate'] as const

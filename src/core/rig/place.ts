@@ -31,10 +31,29 @@ export function newScene(figure: AreaPlan): Scene {
 }
 
 /** A place where nothing has happened yet. */
-export const newPlace = (presence: Presence, frame: Frame, boxes: readonly Frame[], plays: readonly Play[]): Place => ({ presence, frame, boxes, plays, isAwake: false })
+export const newPlace = (presence: Presence, frame: Frame, boxes: readonly Frame[], plays: readonly Play[]): Place => ({
+  presence,
+  frame,
+  boxes,
+  plays,
+  isAwake: false,
+})
 
 export function newPresence(): Presence {
-  return { inside: false, focused: false, anchorX: 0, anchorY: 0, anchorAt: 0, entrySide: 0, exitSide: 0, entryX: 3, entryY: 0, exitX: 3, exitY: 0, look: newLook() }
+  return {
+    inside: false,
+    focused: false,
+    anchorX: 0,
+    anchorY: 0,
+    anchorAt: 0,
+    entrySide: 0,
+    exitSide: 0,
+    entryX: 3,
+    entryY: 0,
+    exitX: 3,
+    exitY: 0,
+    look: newLook(),
+  }
 }
 
 /** Whether a point of the window lies in a frame, whatever an area's insets. */

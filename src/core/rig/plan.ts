@@ -106,7 +106,9 @@ export interface AreaPlan {
 /** What there is to each area of a rig, in order. */
 export function planRig(rig: Rig, names: Names): readonly AreaPlan[] {
   const drives = [...new Set(rig.outputs.filter(({ to }) => partOf(to) === undefined).map(({ slot }) => propertyOf(slot)))]
-  const own = Object.fromEntries(drives.filter((property) => property in keptProperties).map((property) => [property, propertyOfOwn(property)]))
+  const own = Object.fromEntries(
+    drives.filter((property) => property in keptProperties).map((property) => [property, propertyOfOwn(property)]),
+  )
   return rig.areas.map((area) => {
     const frames = new Map<string, Channel[]>()
     for (const channel of rig.channels.filter((each) => each.area === area.id)) {
@@ -116,7 +118,10 @@ export function planRig(rig: Rig, names: Names): readonly AreaPlan[] {
     return {
       name: nameOfArea(names, rig, area.id),
       area,
-      frames: [...frames.values()].map((members) => ({ of: members[0]?.frame ?? 'area', channels: members.map((channel) => planChannel(rig, names, channel, members)) })),
+      frames: [...frames.values()].map((members) => ({
+        of: members[0]?.frame ?? 'area',
+        channels: members.map((channel) => planChannel(rig, names, channel, members)),
+      })),
       parts: rig.parts.filter((part) => part.area === area.id),
       own,
     }
@@ -128,11 +133,13 @@ function planChannel(rig: Rig, names: Names, channel: Channel, members: readonly
   const writes: Write[] = []
   const write = (property: string, { to }: Output, more: Omit<Write, 'property' | 'to'>) => {
     const target = to === 'self' ? undefined : to
-    if (!writes.some((each) => each.property === property && JSON.stringify(each.to) === JSON.stringify(target))) writes.push({ property, ...(target ? { to: target } : {}), ...more })
+    if (!writes.some((each) => each.property === property && JSON.stringify(each.to) === JSON.stringify(target)))
+      writes.push({ property, ...(target ? { to: target } : {}), ...more })
   }
   for (const output of rig.outputs) {
     if (output.channel === id && isPlain(output)) write(propertyOfChannel(names, id, output.link), output, { link: output.link })
-    if (output.channel === id && !isPlain(output)) write(propertyOfOutput(names, output), output, { curve: output.curve, link: output.link })
+    if (output.channel === id && !isPlain(output))
+      write(propertyOfOutput(names, output), output, { curve: output.curve, link: output.link })
     if (output.weight === id) write(propertyOfChannel(names, id), output, {})
   }
   const seen = members.findIndex((member) => member.id === seenBy)

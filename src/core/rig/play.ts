@@ -12,7 +12,10 @@ import type { Timing } from './rig'
 import { chains } from './chains'
 
 /** What the followers need of a channel. */
-export type Followed = Pick<ChannelPlan, 'id' | 'signal' | 'away' | 'curve' | 'feel' | 'going' | 'timing' | 'chain' | 'group' | 'seenBy' | 'inFrames'>
+export type Followed = Pick<
+  ChannelPlan,
+  'id' | 'signal' | 'away' | 'curve' | 'feel' | 'going' | 'timing' | 'chain' | 'group' | 'seenBy' | 'inFrames'
+>
 
 /** One channel while it is played. */
 export interface ChannelState extends Memory {
@@ -53,7 +56,13 @@ export function spanOf({ curve, signal }: Pick<Followed, 'signal' | 'curve'>): n
 }
 
 /** A play with every channel at its away pose, or at the value that `start` gives for its index. */
-export function beginPlay(channels: readonly Followed[], frame: Frame, presence: Presence, insets: Insets | undefined, start?: (index: number) => number | undefined): Play {
+export function beginPlay(
+  channels: readonly Followed[],
+  frame: Frame,
+  presence: Presence,
+  insets: Insets | undefined,
+  start?: (index: number) => number | undefined,
+): Play {
   const states = channels.map((channel, index): ChannelState => {
     const value = start?.(index) ?? poseOf(channel)
     const span = spanOf(channel)
@@ -134,7 +143,8 @@ const noTiming: readonly Timing[] = []
 /** The feel by which a channel follows now. */
 function feelOf(channel: Followed, { presence: { look } }: At): Feel {
   if (channel.signal.of !== 'look') return channel.feel
-  for (const { from, to, feel } of channel.timing ?? noTiming) if (to === look.shown && (from === 'any' || from === look.before)) return feel
+  for (const { from, to, feel } of channel.timing ?? noTiming)
+    if (to === look.shown && (from === 'any' || from === look.before)) return feel
   return look.shown === 'off' ? (channel.going ?? channel.feel) : channel.feel
 }
 

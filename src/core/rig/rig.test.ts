@@ -10,7 +10,15 @@ import { rigSchema } from './check'
 import { transformOf } from './values'
 
 const box = { x: 100, y: 100, width: 200, height: 100 }
-const at = (t: number, x: number, y: number, change: Partial<Sample> = {}): Sample => ({ t, x, y, buttons: 0, pointerType: 'mouse', phase: 'move', ...change })
+const at = (t: number, x: number, y: number, change: Partial<Sample> = {}): Sample => ({
+  t,
+  x,
+  y,
+  buttons: 0,
+  pointerType: 'mouse',
+  phase: 'move',
+  ...change,
+})
 const boxesOf = (...cards: readonly Box[]) => ({ window: { width: 1280, height: 720 }, elements: { '.card': cards } })
 const rigOf = (change: Partial<TiltSettings> = {}) => expandTilt({ ...tiltDefaults, ...change }, '.card')
 /** The channels of the first card at `t`, in the rig's order. */
@@ -75,26 +83,78 @@ describe('the pointer between boxes', () => {
   const overlapping = boxesOf({ x: 0, y: 0, width: 100, height: 100 }, { x: 80, y: 0, width: 100, height: 100 })
   /** Which of the two leans at the end. */
   const leaning = (points: readonly (readonly [number, number])[], rig = rigOf(), boxes = overlapping) => {
-    const { columns, moments } = evaluate(rig, points.map(([x, y], i) => at(i * 50, x, y)), boxes, [late])
+    const { columns, moments } = evaluate(
+      rig,
+      points.map(([x, y], i) => at(i * 50, x, y)),
+      boxes,
+      [late],
+    )
     return [0, 1].filter((index) => Number(moments[0]?.values[columns.indexOf(`x[${index}]`)]) !== 0)
   }
 
   it('belongs to the one that it hits, which is painted last', () => {
-    expect(leaning([[20, 50], [90, 50]])).toEqual([1])
-    expect(leaning([[90, 50], [20, 50]])).toEqual([0])
-    expect(leaning([[90, 50], [300, 50]])).toEqual([])
+    expect(
+      leaning([
+        [20, 50],
+        [90, 50],
+      ]),
+    ).toEqual([1])
+    expect(
+      leaning([
+        [90, 50],
+        [20, 50],
+      ]),
+    ).toEqual([0])
+    expect(
+      leaning([
+        [90, 50],
+        [300, 50],
+      ]),
+    ).toEqual([])
   })
 
   it('beyond what it hits belongs to the one that had it, else to the one painted last', () => {
     const [area, ...others] = rigOf().areas
     const wide = { value: -60, unit: 'px' as const }
-    const reaching = { ...rigOf(), areas: area ? [{ ...area, insets: { top: wide, right: wide, bottom: wide, left: wide } }, ...others] : [] }
+    const reaching = {
+      ...rigOf(),
+      areas: area ? [{ ...area, insets: { top: wide, right: wide, bottom: wide, left: wide } }, ...others] : [],
+    }
     const apart = boxesOf({ x: 0, y: 0, width: 100, height: 100 }, { x: 180, y: 0, width: 100, height: 100 })
-    expect(leaning([[20, 50], [140, 50]], reaching, apart)).toEqual([0])
+    expect(
+      leaning(
+        [
+          [20, 50],
+          [140, 50],
+        ],
+        reaching,
+        apart,
+      ),
+    ).toEqual([0])
     expect(leaning([[140, 50]], reaching, apart)).toEqual([1])
     // The box that it hits has it, however far another one reaches over it.
-    expect(leaning([[20, 50], [140, 50], [90, 50]], reaching, apart)).toEqual([0])
-    expect(leaning([[190, 50], [140, 50], [70, 50]], reaching, apart)).toEqual([0])
+    expect(
+      leaning(
+        [
+          [20, 50],
+          [140, 50],
+          [90, 50],
+        ],
+        reaching,
+        apart,
+      ),
+    ).toEqual([0])
+    expect(
+      leaning(
+        [
+          [190, 50],
+          [140, 50],
+          [70, 50],
+        ],
+        reaching,
+        apart,
+      ),
+    ).toEqual([0])
   })
 })
 
@@ -106,37 +166,123 @@ describe('a rig at the border', () => {
   }
   const channel = (change: object) => ({ channels: [{ ...rig.channels[0], ...change }], outputs: [] })
   const output = (change: object) => ({ outputs: [{ ...rig.outputs[1], ...change }] })
-  const property = (name: string, unit: string) => ({ to: 'self', slot: { on: 'property', name, unit, law: 'replace' }, base: 0, factor: 1, strength: 1 })
+  const property = (name: string, unit: string) => ({
+    to: 'self',
+    slot: { on: 'property', name, unit, law: 'replace' },
+    base: 0,
+    factor: 1,
+    strength: 1,
+  })
 
-  const shadow = (hole: string, on = 'shadow') => ({ to: 'self', slot: { on, layer: 'cast', hole, unit: 'px' }, base: 0, factor: 1, strength: 1 })
+  const shadow = (hole: string, on = 'shadow') => ({
+    to: 'self',
+    slot: { on, layer: 'cast', hole, unit: 'px' },
+    base: 0,
+    factor: 1,
+    strength: 1,
+  })
 
   it('passes as a kind makes it', () => {
     expect(rigSchema.parse(rig)).toEqual(rig)
   })
 
   it.each([
-    ['an unknown signal', channel({ signal: { of: 'mood' } }), /^channels\.0\.signal(\.of)?: there is no signal "mood"; signals are x, y, centredX/],
-    ['a curve with one stop', channel({ curve: { stops: [{ at: 0, value: 0 }] } }), /^channels\.0\.curve\.stops: a curve needs two stops at least$/],
-    ['stops out of order', channel({ curve: { stops: [{ at: 1, value: 0 }, { at: 0, value: 1 }] } }), /^channels\.0\.curve\.stops: the stops of a curve rise/],
-    ['an easing that is none', channel({ feel: { kind: 'timed', durationMs: 5, easing: 'jump', delayMs: 0 } }), /^channels\.0\.feel\.easing: is not an easing/],
+    [
+      'an unknown signal',
+      channel({ signal: { of: 'mood' } }),
+      /^channels\.0\.signal(\.of)?: there is no signal "mood"; signals are x, y, centredX/,
+    ],
+    [
+      'a curve with one stop',
+      channel({ curve: { stops: [{ at: 0, value: 0 }] } }),
+      /^channels\.0\.curve\.stops: a curve needs two stops at least$/,
+    ],
+    [
+      'stops out of order',
+      channel({
+        curve: {
+          stops: [
+            { at: 1, value: 0 },
+            { at: 0, value: 1 },
+          ],
+        },
+      }),
+      /^channels\.0\.curve\.stops: the stops of a curve rise/,
+    ],
+    [
+      'an easing that is none',
+      channel({ feel: { kind: 'timed', durationMs: 5, easing: 'jump', delayMs: 0 } }),
+      /^channels\.0\.feel\.easing: is not an easing/,
+    ],
     ['a number that is none', channel({ feel: { kind: 'glide', halfLifeMs: NaN } }), /^channels\.0\.feel\.halfLifeMs: /],
     ['a chain that does not glide', channel({ chain: 5 }), /^channels\.0\.feel: a chain follows by a glide$/],
     ['a channel in no area', channel({ area: 'desk' }), /^channels\.0\.area: there is no area "desk"$/],
-    ['a look where there are none', channel({ signal: { of: 'look', values: { off: 0, on: 1 } } }), /^channels\.0\.signal: the area "card" has no looks$/],
-    ['letting go without a weight', { channels: [{ ...rig.channels[0], away: { kind: 'letGo', pose: 0 } }], outputs: [{ ...rig.outputs[1], channel: 'x' }] }, /^channels\.0\.away: an output of a channel that lets go needs a weight$/],
+    [
+      'a look where there are none',
+      channel({ signal: { of: 'look', values: { off: 0, on: 1 } } }),
+      /^channels\.0\.signal: the area "card" has no looks$/,
+    ],
+    [
+      'letting go without a weight',
+      { channels: [{ ...rig.channels[0], away: { kind: 'letGo', pose: 0 } }], outputs: [{ ...rig.outputs[1], channel: 'x' }] },
+      /^channels\.0\.away: an output of a channel that lets go needs a weight$/,
+    ],
     ['an output of an unknown knob', output({ knob: 'depth' }), /^outputs\.0\.knob: there is no knob "depth"$/],
     ['an output of an unknown channel', output({ channel: 'z' }), /^outputs\.0\.channel: there is no channel "z"$/],
-    ['a unit that does not fit the property', { outputs: [property('opacity', 'px')] }, /^outputs\.0\.slot\.unit: opacity is not given in px$/],
-    ['a length without a unit', { outputs: [property('border-radius', '')] }, /^outputs\.0\.slot\.unit: border-radius is not given in plain numbers$/],
+    [
+      'a unit that does not fit the property',
+      { outputs: [property('opacity', 'px')] },
+      /^outputs\.0\.slot\.unit: opacity is not given in px$/,
+    ],
+    [
+      'a length without a unit',
+      { outputs: [property('border-radius', '')] },
+      /^outputs\.0\.slot\.unit: border-radius is not given in plain numbers$/,
+    ],
     ['a knob whose unit does not fit', output({ knob: 'eye' }), /^outputs\.0\.knob: the knob "eye" is in px, which does not fit rotateX$/],
-    ['a cycle among values', { knobs: [{ id: 'a', value: 2, unit: '', note: '', times: 'b' }, { id: 'b', value: 2, unit: '', note: '', times: 'a' }], outputs: [] }, /^knobs\.0\.times: "a" is a multiple of itself, by way of "b", "a"$/],
+    [
+      'a cycle among values',
+      {
+        knobs: [
+          { id: 'a', value: 2, unit: '', note: '', times: 'b' },
+          { id: 'b', value: 2, unit: '', note: '', times: 'a' },
+        ],
+        outputs: [],
+      },
+      /^knobs\.0\.times: "a" is a multiple of itself, by way of "b", "a"$/,
+    ],
     ['two of one name', { knobs: [rig.knobs[0], rig.knobs[0]], outputs: [] }, /^knobs\.1\.id: "lean" is used twice$/],
-    ['a part inside one that comes later', { parts: [{ id: 'tile', area: 'card', inside: 'ring', css: {} }, { id: 'ring', area: 'card', css: {} }] }, /^parts\.0\.inside: "ring" is no part that comes before it$/],
-    ['a style that would end its rule', { rules: [{ select: '.a', css: { color: 'red; } body { display: none' } }] }, /^rules\.0\.css\.color: is not one CSS value$/],
-    ['a hole that nothing fills', { outputs: [shadow('x')], layers: [{ id: 'cast', css: '{x} {y} red' }] }, /^layers\.0\.css: nothing fills \{y\}$/],
-    ['a hole that there is not', { outputs: [shadow('x'), shadow('z')], layers: [{ id: 'cast', css: '{x} 0 red' }] }, /^layers\.0\.css: there is no hole \{z\}$/],
+    [
+      'a part inside one that comes later',
+      {
+        parts: [
+          { id: 'tile', area: 'card', inside: 'ring', css: {} },
+          { id: 'ring', area: 'card', css: {} },
+        ],
+      },
+      /^parts\.0\.inside: "ring" is no part that comes before it$/,
+    ],
+    [
+      'a style that would end its rule',
+      { rules: [{ select: '.a', css: { color: 'red; } body { display: none' } }] },
+      /^rules\.0\.css\.color: is not one CSS value$/,
+    ],
+    [
+      'a hole that nothing fills',
+      { outputs: [shadow('x')], layers: [{ id: 'cast', css: '{x} {y} red' }] },
+      /^layers\.0\.css: nothing fills \{y\}$/,
+    ],
+    [
+      'a hole that there is not',
+      { outputs: [shadow('x'), shadow('z')], layers: [{ id: 'cast', css: '{x} 0 red' }] },
+      /^layers\.0\.css: there is no hole \{z\}$/,
+    ],
     ['a layer that there is not', { outputs: [shadow('x')] }, /^outputs\.0\.slot\.layer: there is no layer "cast"$/],
-    ['a layer in two properties', { outputs: [shadow('x'), shadow('x', 'mask')], layers: [{ id: 'cast', css: '{x} 0 red' }] }, /^layers\.0: stands in one property of one target$/],
+    [
+      'a layer in two properties',
+      { outputs: [shadow('x'), shadow('x', 'mask')], layers: [{ id: 'cast', css: '{x} 0 red' }] },
+      /^layers\.0: stands in one property of one target$/,
+    ],
     ['no area', { areas: [] }, /^areas: /],
   ])('is refused for %s, with the place and the reason', (_, change, message) => {
     expect(messageOf(change)).toMatch(message)
@@ -144,7 +290,10 @@ describe('a rig at the border', () => {
 })
 
 describe('two rigs on one element', () => {
-  const withColour = (name: string): Rig => ({ ...rigOf({}), outputs: [{ to: 'self', slot: { on: 'property', name, unit: 'px', law: 'replace' }, base: 0, factor: 1, channel: 'x', strength: 1 }] })
+  const withColour = (name: string): Rig => ({
+    ...rigOf({}),
+    outputs: [{ to: 'self', slot: { on: 'property', name, unit: 'px', law: 'replace' }, base: 0, factor: 1, channel: 'x', strength: 1 }],
+  })
 
   it('clash where only one can have its way: an eye at another distance, one plain property', () => {
     expect(clashesOf(rigOf({}), rigOf({ acrossDeg: 4 }))).toEqual([])

@@ -1,7 +1,24 @@
 // The rig: what an effect is made of. Data only; every kind expands to one, and scripts are made of nothing else. Each is described in `schema.ts`.
 import type { Described } from '../described'
 import type { Unit } from './names'
-import type { areaSchema, awaySchema, channelSchema, frameOfSchema, knobSchema, layerSchema, looksSchema, outputSchema, partSchema, rigShape, roleSchema, ruleSchema, shellSchema, targetSchema, timingSchema, tokenSchema } from './schema'
+import type {
+  areaSchema,
+  awaySchema,
+  channelSchema,
+  frameOfSchema,
+  knobSchema,
+  layerSchema,
+  looksSchema,
+  outputSchema,
+  partSchema,
+  rigShape,
+  roleSchema,
+  ruleSchema,
+  shellSchema,
+  targetSchema,
+  timingSchema,
+  tokenSchema,
+} from './schema'
 
 export type Area = Described<typeof areaSchema>
 export type Looks = Described<typeof looksSchema>

@@ -33,7 +33,8 @@ function claim(scene: Scene, x: number, y: number): number {
 }
 
 /** Whether a place that holds the point is met there: beyond its own box only, where so asked, while another one has the pointer. */
-const isMet = ({ figure, places }: Scene, place: Place, { x, y }: Sample) => figure.area.beyond !== 'fellows' || holdsOwn(place.frame, x, y) || places.some(({ frame }) => holdsOwn(frame, x, y))
+const isMet = ({ figure, places }: Scene, place: Place, { x, y }: Sample) =>
+  figure.area.beyond !== 'fellows' || holdsOwn(place.frame, x, y) || places.some(({ frame }) => holdsOwn(frame, x, y))
 
 /** How far the pointer may go and still stand still, px. */
 const stillPx = 3

@@ -13,7 +13,11 @@ const axis = z.enum(['x', 'y'])
 
 // Feels: how a value follows its target in time.
 
-export const easingSchema = z.string().refine((text) => parseEasing(text) !== undefined, { error: 'is not an easing: use linear, linear(...), ease, ease-in, ease-out, ease-in-out, cubic-bezier(...) or steps(...)' })
+export const easingSchema = z
+  .string()
+  .refine((text) => parseEasing(text) !== undefined, {
+    error: 'is not an easing: use linear, linear(...), ease, ease-in, ease-out, ease-in-out, cubic-bezier(...) or steps(...)',
+  })
 
 /** The value itself, at once. */
 export const directSchema = z.object({ kind: z.literal('direct') })
@@ -25,7 +29,12 @@ export const glideSchema = z.object({ kind: z.literal('glide'), halfLifeMs: numb
 export const springSchema = z.object({ kind: z.literal('spring'), frequencyHz: number(0.05, 60), dampingRatio: number(0.05, 20) })
 
 /** From where it is to the target in a given time, after a delay; `easing` as CSS text. */
-export const timedSchema = z.object({ kind: z.literal('timed'), durationMs: number(0, 60_000), easing: easingSchema, delayMs: number(0, 60_000) })
+export const timedSchema = z.object({
+  kind: z.literal('timed'),
+  durationMs: number(0, 60_000),
+  easing: easingSchema,
+  delayMs: number(0, 60_000),
+})
 
 export const feelSchema = z.discriminatedUnion('kind', [directSchema, glideSchema, springSchema, timedSchema])
 
@@ -56,10 +65,15 @@ export const curveSchema = z.object({
 })
 
 /** A colour: lightness 0..1; then a and b (about -0.4..0.4), or chroma 0..0.5 and hue in degrees; then alpha 0..1. */
-export const colourSchema = z.object({ space: z.enum(['oklab', 'oklch']), values: z.tuple([number(0, 1), number(-0.5, 0.5), z.number(), number(0, 1)]).readonly() })
+export const colourSchema = z.object({
+  space: z.enum(['oklab', 'oklch']),
+  values: z.tuple([number(0, 1), number(-0.5, 0.5), z.number(), number(0, 1)]).readonly(),
+})
 
 export const colourCurveSchema = z.object({
-  colours: stopsOf(colourSchema).refine((stops) => stops.every(({ value }) => value.space === stops[0]?.value.space), { error: 'the colours of a curve are in one space' }),
+  colours: stopsOf(colourSchema).refine((stops) => stops.every(({ value }) => value.space === stops[0]?.value.space), {
+    error: 'the colours of a curve are in one space',
+  }),
 })
 
 // Signals: numbers read from the pointer in a frame of reference.
@@ -83,7 +97,12 @@ const signalSchemas = [
   /** px from the middle, or from the edge of the border box: negative inside. */
   z.object({ of: z.literal('distance'), from: z.enum(['centre', 'edge']) }),
   /** Which of columns x rows, row by row from 0. */
-  z.object({ of: z.literal('zone'), columns: z.number().int().min(1).max(100), rows: z.number().int().min(1).max(100), hysteresisPx: number(0, 1000).optional() }),
+  z.object({
+    of: z.literal('zone'),
+    columns: z.number().int().min(1).max(100),
+    rows: z.number().int().min(1).max(100),
+    hysteresisPx: number(0, 1000).optional(),
+  }),
   /** Which of the elements that `among` matches is nearest. */
   z.object({ of: z.literal('nearest'), among: select, hysteresisPx: number(0, 1000).optional() }),
   /** 1 once the pointer has travelled less than 3 px for so long. */
@@ -211,13 +230,29 @@ export const slotSchema = z.discriminatedUnion('on', [
   /** Cuts a side of the element; the larger one counts. */
   z.object({ on: z.literal('inset'), side: z.enum(sides) }),
   /** Fills a hole of a layer. Shadows and backgrounds append, masks intersect; what fills one hole adds. */
-  z.object({ on: z.enum(['shadow', 'background', 'mask']), layer: identifier, hole: identifier, unit: z.enum(units), neutral: px.optional() }),
+  z.object({
+    on: z.enum(['shadow', 'background', 'mask']),
+    layer: identifier,
+    hole: identifier,
+    unit: z.enum(units),
+    neutral: px.optional(),
+  }),
   /** Any CSS property or custom property: the last one wins, or they add, or multiply. */
-  z.object({ on: z.literal('property'), name: z.string().regex(/^(--?)?[a-z][a-z0-9-]*$/i, 'is not the name of a CSS property'), unit: z.enum(units), law: z.enum(['replace', 'add', 'multiply']), neutral: px.optional() }),
+  z.object({
+    on: z.literal('property'),
+    name: z.string().regex(/^(--?)?[a-z][a-z0-9-]*$/i, 'is not the name of a CSS property'),
+    unit: z.enum(units),
+    law: z.enum(['replace', 'add', 'multiply']),
+    neutral: px.optional(),
+  }),
 ])
 
 /** Beside the frame's own element: some inside it, the elements in step with the matches, or a part. */
-const otherTargetSchema = z.union([z.object({ within: select }).strict(), z.object({ linked: select }).strict(), z.object({ part: identifier }).strict()])
+const otherTargetSchema = z.union([
+  z.object({ within: select }).strict(),
+  z.object({ linked: select }).strict(),
+  z.object({ part: identifier }).strict(),
+])
 export const targetSchema = z.union([z.literal('self'), otherTargetSchema])
 
 /**
@@ -268,7 +303,11 @@ export const knobSchema = z.object({
   /** Another knob that it is a multiple of: then it is `value` times that one. */
   times: identifier.optional(),
   /** For rigs by hand: the least and greatest value that makes sense, and how it is drawn on the page. */
-  range: z.tuple([px, px]).readonly().refine(([least, greatest]) => least < greatest, { error: 'goes from the least to the greatest' }).optional(),
+  range: z
+    .tuple([px, px])
+    .readonly()
+    .refine(([least, greatest]) => least < greatest, { error: 'goes from the least to the greatest' })
+    .optional(),
   handle: handleSchema.optional(),
 })
 
@@ -283,10 +322,22 @@ export const tokenSchema = z.object({
 
 // Roles, parts and rules: what an effect needs of a page, and adds to it.
 
-const tag = (start: string) => z.string().max(500).regex(new RegExp(`^<${start}[a-z][^<>]*>$`, 'i'), 'is not a tag')
+const tag = (start: string) =>
+  z
+    .string()
+    .max(500)
+    .regex(new RegExp(`^<${start}[a-z][^<>]*>$`, 'i'), 'is not a tag')
 
 /** Markup that an element needs around it: its two tags, by what the page tells that it is there, and its CSS. */
-export const shellSchema = z.object({ open: tag(''), close: tag('/'), select, css: z.string().max(4000).regex(/^[^<]*$/, 'is no CSS') })
+export const shellSchema = z.object({
+  open: tag(''),
+  close: tag('/'),
+  select,
+  css: z
+    .string()
+    .max(4000)
+    .regex(/^[^<]*$/, 'is no CSS'),
+})
 
 /** What an element is to an effect; filled by pointing at it. */
 export const roleSchema = z.object({

@@ -22,17 +22,48 @@ describe('what an output is written on', () => {
     expect(asOneSelector('.card, .plate')).toBe(':is(.card, .plate)')
   })
 
-  const channel = (id: string, change: object = {}) => ({ id, area: 'area', signal: { of: 'centredX' }, frame: 'area', away: { kind: 'settle', pose: 0 }, feel: { kind: 'direct' }, group: 'light', ...change })
+  const channel = (id: string, change: object = {}) => ({
+    id,
+    area: 'area',
+    signal: { of: 'centredX' },
+    frame: 'area',
+    away: { kind: 'settle', pose: 0 },
+    feel: { kind: 'direct' },
+    group: 'light',
+    ...change,
+  })
   const output = (change: object) => ({ slot: { on: 'transform', fn: 'rotateY' }, to: 'self', base: 0, factor: 1, strength: 1, ...change })
-  const area = (id: string, change: object = {}) => ({ id, of: 'each', select: '.card', box: 'still', among: 'one', pointer: 'any', touch: 'none', ...change })
+  const area = (id: string, change: object = {}) => ({
+    id,
+    of: 'each',
+    select: '.card',
+    box: 'still',
+    among: 'one',
+    pointer: 'any',
+    touch: 'none',
+    ...change,
+  })
   const rig = readRig({
     areas: [area('area'), area('window', { of: 'window', select: ':root' }), area('ground', { select: '.ground' })],
     channels: [channel('x'), channel('all', { area: 'window' }), channel('held', { area: 'ground', frame: { each: '.mover' } })],
     knobs: [],
-    outputs: [output({ channel: 'x' }), output({ channel: 'all' }), output({ channel: 'held' }), output({ weight: 'held' }), output({ base: 4 })],
-    parts: [], rules: [],
+    outputs: [
+      output({ channel: 'x' }),
+      output({ channel: 'all' }),
+      output({ channel: 'held' }),
+      output({ weight: 'held' }),
+      output({ base: 4 }),
+    ],
+    parts: [],
+    rules: [],
   })
-  it.each([[0, 'area', '.card'], [1, 'window', ':root'], [2, 'ground', '.mover'], [3, 'ground', '.mover'], [4, 'area', '.card']])('output %d is read in %s and written on %s', (index, areaId, select) => {
+  it.each([
+    [0, 'area', '.card'],
+    [1, 'window', ':root'],
+    [2, 'ground', '.mover'],
+    [3, 'ground', '.mover'],
+    [4, 'area', '.card'],
+  ])('output %d is read in %s and written on %s', (index, areaId, select) => {
     const [one] = rig.outputs.slice(index)
     expect(one && areaOf(rig, one)?.id).toBe(areaId)
     expect(one && selectOf(rig, one)).toBe(select)

@@ -11,7 +11,12 @@ export function areaOf(rig: Rig, { channel, weight }: Output): Area | undefined 
 export function selectOf(rig: Rig, output: Output): string {
   const read = rig.channels.find(({ id }) => id === (output.channel ?? output.weight))
   const area = areaOf(rig, output)
-  const frame = read && typeof read.frame === 'object' && 'each' in read.frame ? read.frame.each : area?.of === 'window' ? ':root' : (area?.select ?? '')
+  const frame =
+    read && typeof read.frame === 'object' && 'each' in read.frame
+      ? read.frame.each
+      : area?.of === 'window'
+        ? ':root'
+        : (area?.select ?? '')
   return targetSelect(frame, output.to)
 }
 

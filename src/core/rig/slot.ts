@@ -3,9 +3,16 @@ import type { Described } from '../described'
 import type { Unit } from './names'
 import type { slotSchema } from './schema'
 
-export type Slot = Described<typeof slotSchema>
+export type Slot =
+  | Described<typeof slotSchema>
   /** Any CSS property or custom property: the last one wins, or they add, or multiply. */
-  | { readonly on: 'property'; readonly name: string; readonly unit: Unit; readonly law: 'replace' | 'add' | 'multiply'; readonly neutral?: number | undefined }
+  | {
+      readonly on: 'property'
+      readonly name: string
+      readonly unit: Unit
+      readonly law: 'replace' | 'add' | 'multiply'
+      readonly neutral?: number | undefined
+    }
 
 /** What the slot shows without any effect. */
 export function neutralOf(slot: Slot): number {
@@ -59,7 +66,11 @@ export function lawOf(slot: Slot): 'add' | 'multiply' | 'greatest' | 'last' {
   if (slot.on === 'inset') return 'greatest'
   if (slot.on === 'property') return slot.law === 'replace' ? 'last' : slot.law
   if (slot.on === 'transform' && slot.fn === 'perspective') return 'last'
-  return slot.on === 'opacity' || (slot.on === 'transform' && slot.fn.startsWith('scale')) || (slot.on === 'filter' && neutralOf(slot) === 1) ? 'multiply' : 'add'
+  return slot.on === 'opacity' ||
+    (slot.on === 'transform' && slot.fn.startsWith('scale')) ||
+    (slot.on === 'filter' && neutralOf(slot) === 1)
+    ? 'multiply'
+    : 'add'
 }
 
 /** Several values of one slot as one, by its law. */
@@ -107,7 +118,21 @@ export function propertyOf(slot: Slot): string {
   return slot.on === 'property' ? slot.name : properties[slot.on]
 }
 
-const properties = { transform: 'transform', opacity: 'opacity', filter: 'filter', inset: 'clip-path', shadow: 'box-shadow', background: 'background-image', mask: 'mask-image' } as const
+const properties = {
+  transform: 'transform',
+  opacity: 'opacity',
+  filter: 'filter',
+  inset: 'clip-path',
+  shadow: 'box-shadow',
+  background: 'background-image',
+  mask: 'mask-image',
+} as const
 
 /** The properties of which the page's own value is kept, with what stands for it where it has none. */
-export const keptProperties: Readonly<Record<string, string>> = { transform: '', filter: '', 'box-shadow': '0 0 #0000', 'background-image': 'none', 'mask-image': 'linear-gradient(#000 0 0)' }
+export const keptProperties: Readonly<Record<string, string>> = {
+  transform: '',
+  filter: '',
+  'box-shadow': '0 0 #0000',
+  'background-image': 'none',
+  'mask-image': 'linear-gradient(#000 0 0)',
+}

@@ -30,10 +30,16 @@ export function transformOf(rig: Rig, valueOf: ValueOf): string {
     .flatMap((fn) => {
       const same = rig.outputs.filter(({ slot, to }) => to === 'self' && slot.on === 'transform' && slot.fn === fn)
       const slot = same[0]?.slot
-      return !slot ? [] : `${slotName(slot)}(${round(composeValues(slot, same.map((output) => Number(outputValue(rig, output, valueOf)))))}${unitOf(slot)})`
+      return !slot
+        ? []
+        : `${slotName(slot)}(${round(
+            composeValues(
+              slot,
+              same.map((output) => Number(outputValue(rig, output, valueOf))),
+            ),
+          )}${unitOf(slot)})`
     })
     .join(' ')
 }
 
 const round = (value: number) => Number(value.toFixed(6))
-

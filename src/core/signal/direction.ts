@@ -16,7 +16,4 @@ export const angle: Reader<Signal> = {
   },
 }
 
-export const heading: Reader<Signal> = {
-  span: () => 360,
-  read: (_, { pointer }) => (Number.isNaN(pointer.heading) ? 0 : pointer.heading),
-}
+export const heading: Reader<Signal> = { span: () => 360, read: (_, { pointer }) => (Number.isNaN(pointer.heading) ? 0 : pointer.heading) }

@@ -32,7 +32,23 @@ export type Track = Float64Array
 export const trackLength = 2048
 
 export function newPointer(): Pointer {
-  return { t: -Infinity, x: 0, y: 0, fromX: 0, fromY: 0, buttons: 0, present: false, downX: 0, downY: 0, downAt: -Infinity, isTap: false, speed: 0, heading: NaN, count: 0, track: new Float64Array(3 * trackLength) }
+  return {
+    t: -Infinity,
+    x: 0,
+    y: 0,
+    fromX: 0,
+    fromY: 0,
+    buttons: 0,
+    present: false,
+    downX: 0,
+    downY: 0,
+    downAt: -Infinity,
+    isTap: false,
+    speed: 0,
+    heading: NaN,
+    count: 0,
+    track: new Float64Array(3 * trackLength),
+  }
 }
 
 /** A tap is over within this time (ms), and within this way (px). */

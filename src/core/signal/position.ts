@@ -7,8 +7,10 @@ import type { Signal } from './signal'
 type InPx = Extract<Signal, { of: 'xPx' | 'yPx' }>
 type Position = Extract<Signal, { of: 'x' | 'y' | 'centredX' | 'centredY' }>
 
-const shareX = ({ frame: { width }, insets, point }: At) => shareAlong(width, insetOf(insets, 'left', width), insetOf(insets, 'right', width), point.x)
-const shareY = ({ frame: { height }, insets, point }: At) => shareAlong(height, insetOf(insets, 'top', height), insetOf(insets, 'bottom', height), point.y)
+const shareX = ({ frame: { width }, insets, point }: At) =>
+  shareAlong(width, insetOf(insets, 'left', width), insetOf(insets, 'right', width), point.x)
+const shareY = ({ frame: { height }, insets, point }: At) =>
+  shareAlong(height, insetOf(insets, 'top', height), insetOf(insets, 'bottom', height), point.y)
 
 const held = ({ beyond }: Position, share: number) => (beyond === 'extend' ? share : Math.min(1, Math.max(0, share)))
 
@@ -17,7 +19,14 @@ export const y: Reader<Position> = { span: () => 1, read: (signal, at) => held(s
 export const centredX: Reader<Position> = { span: () => 2, read: (signal, at) => 2 * held(signal, shareX(at)) - 1 }
 export const centredY: Reader<Position> = { span: () => 2, read: (signal, at) => 2 * held(signal, shareY(at)) - 1 }
 /** px along one side of the frame, from where the signal counts. */
-const along = ({ from }: InPx, px: number, size: number, border: number) => (from === 'centre' ? px - size / 2 : from === 'border' ? px + border : px)
+const along = ({ from }: InPx, px: number, size: number, border: number) =>
+  from === 'centre' ? px - size / 2 : from === 'border' ? px + border : px
 
-export const xPx: Reader<InPx> = { span: () => pxSpan, read: (signal, { point, frame }) => along(signal, point.x, frame.width, frame.border[3]) }
-export const yPx: Reader<InPx> = { span: () => pxSpan, read: (signal, { point, frame }) => along(signal, point.y, frame.height, frame.border[0]) }
+export const xPx: Reader<InPx> = {
+  span: () => pxSpan,
+  read: (signal, { point, frame }) => along(signal, point.x, frame.width, frame.border[3]),
+}
+export const yPx: Reader<InPx> = {
+  span: () => pxSpan,
+  read: (signal, { point, frame }) => along(signal, point.y, frame.height, frame.border[0]),
+}

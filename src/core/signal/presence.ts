@@ -7,7 +7,11 @@ export const inside: Reader<Signal> = { span: () => 1, read: () => 1 }
 
 export const pressed: Reader<Signal> = { span: () => 1, read: (_, { pointer }) => (pointer.buttons ? 1 : 0) }
 
-export const focus: Reader<Signal> = { span: () => 1, read: (_, { presence }) => (presence.focused ? 1 : 0), away: (_, { presence }) => (presence.focused ? 1 : 0) }
+export const focus: Reader<Signal> = {
+  span: () => 1,
+  read: (_, { presence }) => (presence.focused ? 1 : 0),
+  away: (_, { presence }) => (presence.focused ? 1 : 0),
+}
 
 export const still: Reader<Extract<Signal, { of: 'still' }>> = {
   span: () => 1,

@@ -11,4 +11,27 @@ import type { Signal, SignalName } from './signal'
 import { nearest, zone } from './zone'
 
 /** By the signal's name; each reader is only ever asked for a signal of its own name. */
-export const readers = { x, y, centredX, centredY, xPx, yPx, distance, angle, heading, speed, past, time, zone, nearest, inside, pressed, focus, still, here, entrySide, exitSide, look } as Readonly<Record<SignalName, Reader<Signal>>>
+export const readers = {
+  x,
+  y,
+  centredX,
+  centredY,
+  xPx,
+  yPx,
+  distance,
+  angle,
+  heading,
+  speed,
+  past,
+  time,
+  zone,
+  nearest,
+  inside,
+  pressed,
+  focus,
+  still,
+  here,
+  entrySide,
+  exitSide,
+  look,
+} as Readonly<Record<SignalName, Reader<Signal>>>

@@ -4,18 +4,45 @@ import type { Area, FrameOf, Rig } from '../rig/rig'
 import type { Sample } from './sample'
 import type { Signal } from './signal'
 
-const at = (t: number, x: number, y: number, change: Partial<Sample> = {}): Sample => ({ t, x, y, buttons: 0, pointerType: 'mouse', phase: 'move', ...change })
+const at = (t: number, x: number, y: number, change: Partial<Sample> = {}): Sample => ({
+  t,
+  x,
+  y,
+  buttons: 0,
+  pointerType: 'mouse',
+  phase: 'move',
+  ...change,
+})
 const boxes: Boxes = {
   window: { width: 1000, height: 500 },
-  elements: { '.card': [{ x: 100, y: 100, width: 200, height: 100 }], '.layer': [{ x: 120, y: 110, width: 50, height: 50 }, { x: 500, y: 100, width: 100, height: 100 }], '.zone': [{ x: 0, y: 0, width: 100, height: 500 }, { x: 400, y: 0, width: 600, height: 500 }] },
+  elements: {
+    '.card': [{ x: 100, y: 100, width: 200, height: 100 }],
+    '.layer': [
+      { x: 120, y: 110, width: 50, height: 50 },
+      { x: 500, y: 100, width: 100, height: 100 },
+    ],
+    '.zone': [
+      { x: 0, y: 0, width: 100, height: 500 },
+      { x: 400, y: 0, width: 600, height: 500 },
+    ],
+  },
 }
 
 /** What a signal reads at these moments, straight, in each of its frames. */
-function read(signal: Signal, trace: readonly Sample[], times: readonly number[], area: Partial<Area> = {}, frame: FrameOf = 'area'): readonly (readonly number[])[] {
+function read(
+  signal: Signal,
+  trace: readonly Sample[],
+  times: readonly number[],
+  area: Partial<Area> = {},
+  frame: FrameOf = 'area',
+): readonly (readonly number[])[] {
   const rig: Rig = {
     areas: [{ id: 'a', of: 'each', select: '.card', box: 'still', among: 'one', pointer: 'any', touch: 'none', ...area }],
     channels: [{ id: 'c', area: 'a', frame, signal, away: { kind: 'settle', pose: 0 }, feel: { kind: 'direct' }, group: 'light' }],
-    knobs: [], outputs: [], parts: [], rules: [],
+    knobs: [],
+    outputs: [],
+    parts: [],
+    rules: [],
   }
   return evaluate(rig, trace, boxes, times).moments.map(({ values }) => values.map((value) => Number(Number(value).toFixed(6))))
 }
@@ -56,7 +83,9 @@ describe('a distance, an angle', () => {
   it('turns clockwise from up, goes on beyond a full turn, and keeps its word in the middle', () => {
     expect(one({ of: 'angle' }, 200, 110)).toBe(0)
     expect(one({ of: 'angle' }, 290, 150)).toBe(90)
-    const round = Array.from({ length: 25 }, (_, i) => at(i * 10, 200 + 40 * Math.sin((i * Math.PI) / 8), 150 - 40 * Math.cos((i * Math.PI) / 8)))
+    const round = Array.from({ length: 25 }, (_, i) =>
+      at(i * 10, 200 + 40 * Math.sin((i * Math.PI) / 8), 150 - 40 * Math.cos((i * Math.PI) / 8)),
+    )
     expect(read({ of: 'angle' }, [...round, at(260, 200, 151)], [80, 160, 240, 300]).flat()).toEqual([180, 360, 540, 540])
   })
 
@@ -83,7 +112,9 @@ describe('what goes on by itself', () => {
   })
 
   it('is the time, while the pointer is there', () => {
-    expect(read({ of: 'time', periodMs: 1000 }, [at(0, 200, 150), at(1500, 900, 400)], [100, 900, 1200, 1600]).flat()).toEqual([0.1, 0.9, 0.2, 0])
+    expect(read({ of: 'time', periodMs: 1000 }, [at(0, 200, 150), at(1500, 900, 400)], [100, 900, 1200, 1600]).flat()).toEqual([
+      0.1, 0.9, 0.2, 0,
+    ])
   })
 
   it('is here with times of its own to come and to go, turned round where it is, for as long as it had come', () => {
@@ -114,7 +145,8 @@ describe('a zone', () => {
 })
 
 describe('a side', () => {
-  const side = (of: 'entrySide' | 'exitSide', trace: readonly Sample[], t: number, axis?: 'x' | 'y') => read({ of, axis }, trace, [t]).flat()[0]
+  const side = (of: 'entrySide' | 'exitSide', trace: readonly Sample[], t: number, axis?: 'x' | 'y') =>
+    read({ of, axis }, trace, [t]).flat()[0]
 
   it('is the one that the path crosses, however far apart its samples are', () => {
     // From far above and to the left, across the upper edge; out to the right in one leap.
@@ -128,6 +160,11 @@ describe('a side', () => {
     expect(side('entrySide', [at(0, 0, 190), at(10, 150, 195)], 15, 'y')).toBe(2)
     // In from the left and out to the right, near the upper edge: by the left side, and by the top.
     const across = [at(0, 0, 110), at(10, 150, 112), at(20, 950, 111)]
-    expect([side('entrySide', across, 15, 'x'), side('entrySide', across, 15, 'y'), side('exitSide', across, 25, 'x'), side('exitSide', across, 25, 'y')]).toEqual([3, 0, 1, 0])
+    expect([
+      side('entrySide', across, 15, 'x'),
+      side('entrySide', across, 15, 'y'),
+      side('exitSide', across, 25, 'x'),
+      side('exitSide', across, 25, 'y'),
+    ]).toEqual([3, 0, 1, 0])
   })
 })

@@ -50,7 +50,7 @@ export function pastOf(pointer: Pointer, axis: 0 | 1, t: number): number {
   const earliest = Math.max(0, count - trackLength)
   // The last sample up to then, by halving.
   let n = earliest
-  for (let until = count; until - n > 1; ) {
+  for (let until = count; until - n > 1;) {
     const middle = (n + until) >> 1
     if (onTrack(pointer, middle, 0) > t) until = middle
     else n = middle

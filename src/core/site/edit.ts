@@ -5,7 +5,13 @@ import { tidySite, type Effect, type Page, type Site } from './site'
 export type Edit =
   | { readonly do: 'add'; readonly effect: Effect; readonly at: number }
   | { readonly do: 'remove'; readonly id: string }
-  | { readonly do: 'change'; readonly id: string; readonly to: Partial<Pick<Effect, 'name' | 'select' | 'noun' | 'settings' | 'roles' | 'own' | 'narrow' | 'pages' | 'isOff' | 'ties' | 'tries'>> }
+  | {
+      readonly do: 'change'
+      readonly id: string
+      readonly to: Partial<
+        Pick<Effect, 'name' | 'select' | 'noun' | 'settings' | 'roles' | 'own' | 'narrow' | 'pages' | 'isOff' | 'ties' | 'tries'>
+      >
+    }
   /** Gives an effect another place in the order of figures. */
   | { readonly do: 'move'; readonly id: string; readonly to: number }
   /** Changes one page, or the lists of pages, of the files that came with them, of the bin, of named values and of traces, or what is asked of the script. */

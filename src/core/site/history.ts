@@ -38,20 +38,29 @@ export function doEdit(history: History, edit: Edit, words: string, gesture: str
   const site = tidySite(applyPatch(history.site, patch).value)
   const step = { words, gesture, patch }
   const last = history.undo.at(-1)
-  const undo = last?.gesture === gesture ? [...history.undo.slice(0, -1), { ...last, patch: join(last.patch, patch) }] : [...history.undo, step].slice(-deepest)
+  const undo =
+    last?.gesture === gesture
+      ? [...history.undo.slice(0, -1), { ...last, patch: join(last.patch, patch) }]
+      : [...history.undo, step].slice(-deepest)
   return { history: { site, undo, redo: [] }, step, isPartial: false }
 }
 
 /** Takes the last step back; undefined when there is none. What somebody else changed since is left as it is. */
 export function undo(history: History): Done | undefined {
   const step = history.undo.at(-1)
-  return step && again(history, { ...step, patch: invert(step.patch) }, (back) => ({ undo: history.undo.slice(0, -1), redo: [...history.redo, back] }))
+  return (
+    step &&
+    again(history, { ...step, patch: invert(step.patch) }, (back) => ({ undo: history.undo.slice(0, -1), redo: [...history.redo, back] }))
+  )
 }
 
 /** Does the last undone step again; undefined when there is none. */
 export function redo(history: History): Done | undefined {
   const step = history.redo.at(-1)
-  return step && again(history, { ...step, patch: invert(step.patch) }, (forth) => ({ undo: [...history.undo, forth], redo: history.redo.slice(0, -1) }))
+  return (
+    step &&
+    again(history, { ...step, patch: invert(step.patch) }, (forth) => ({ undo: [...history.undo, forth], redo: history.redo.slice(0, -1) }))
+  )
 }
 
 function again(history: History, wanted: Step, rest: (done: Step) => Pick<History, 'undo' | 'redo'>): Done {

@@ -3,14 +3,39 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { tiltDefaults } from '../effect/tilt/settings'
 import { doEdit, beginHistory } from './history'
-import { beginJournal, entrySchema, hearOther, hearServer, markSent, nextBatch, shownSite, takeEntries, writeEntry, type Entry, type Journal } from './journal'
+import {
+  beginJournal,
+  entrySchema,
+  hearOther,
+  hearServer,
+  markSent,
+  nextBatch,
+  shownSite,
+  takeEntries,
+  writeEntry,
+  type Entry,
+  type Journal,
+} from './journal'
 import { diff } from './patch'
 import type { Effect, Site } from './site'
 
-const effect = (id: string): Effect => ({ id, kind: 'tilt', name: `Effect ${id}`, select: '.card', noun: 'each card', settings: tiltDefaults })
-const start: Site = { format: 'glass-moth/1', name: 'A site', pages: [{ id: 'p', name: 'A page', source: 'a'.repeat(64) }], effects: ['0', '1', '2'].map(effect) }
+const effect = (id: string): Effect => ({
+  id,
+  kind: 'tilt',
+  name: `Effect ${id}`,
+  select: '.card',
+  noun: 'each card',
+  settings: tiltDefaults,
+})
+const start: Site = {
+  format: 'glass-moth/1',
+  name: 'A site',
+  pages: [{ id: 'p', name: 'A page', source: 'a'.repeat(64) }],
+  effects: ['0', '1', '2'].map(effect),
+}
 const nameOf = (site: Site, id: string) => site.effects.find((each) => each.id === id)?.name
-const naming = (site: Site, id: string, name: string) => diff(site, { ...site, effects: site.effects.map((each) => (each.id === id ? { ...each, name } : each)) })
+const naming = (site: Site, id: string, name: string) =>
+  diff(site, { ...site, effects: site.effects.map((each) => (each.id === id ? { ...each, name } : each)) })
 
 /** A window as a browser has it: its journal in memory, and what reached its disk. */
 interface Window {
@@ -29,7 +54,14 @@ type Act =
 const who = fc.nat(1)
 const acts: fc.Arbitrary<Act> = fc.oneof(
   { weight: 5, arbitrary: fc.record({ do: fc.constant('edit' as const), who, id: fc.constantFrom('0', '1', '2'), drag: fc.boolean() }) },
-  { weight: 4, arbitrary: fc.record({ do: fc.constant('save' as const), who, fate: fc.constantFrom('all' as const, 'request lost' as const, 'answer lost' as const, 'server dies before' as const) }) },
+  {
+    weight: 4,
+    arbitrary: fc.record({
+      do: fc.constant('save' as const),
+      who,
+      fate: fc.constantFrom('all' as const, 'request lost' as const, 'answer lost' as const, 'server dies before' as const),
+    }),
+  },
   { weight: 1, arbitrary: fc.record({ do: fc.constant('crash' as const), who, staleDisk: fc.boolean() }) },
   { weight: 2, arbitrary: fc.record({ do: fc.constant('news' as const), who }) },
 )
@@ -40,7 +72,11 @@ describe('a journal', () => {
       fc.property(fc.array(acts, { maxLength: 60 }), (all) => {
         const server = { site: start, revision: 1, lasts: {} as Record<string, number>, log: [] as string[] }
         const lives = [0, 0]
-        const newWindow = (n: number): Window => ({ journal: beginJournal(`w${n}.${lives[n] ?? 0}`, server.site, server.revision), disk: new Map(), inherited: new Map() })
+        const newWindow = (n: number): Window => ({
+          journal: beginJournal(`w${n}.${lives[n] ?? 0}`, server.site, server.revision),
+          disk: new Map(),
+          inherited: new Map(),
+        })
         const windows = [newWindow(0), newWindow(1)]
         const written: string[] = []
         let count = 0
@@ -76,7 +112,12 @@ describe('a journal', () => {
           if (act.do === 'edit') {
             const site = shownSite(window.journal)
             const name = `value ${++count}`
-            const { journal, entry } = writeEntry(window.journal, naming(site, act.id, name), 'Renaming', act.drag ? `drag ${act.id}` : `edit ${count}`)
+            const { journal, entry } = writeEntry(
+              window.journal,
+              naming(site, act.id, name),
+              'Renaming',
+              act.drag ? `drag ${act.id}` : `edit ${count}`,
+            )
             window.journal = journal
             window.disk.set(entry.number, entry)
             const other = windows[1 - act.who]
@@ -90,7 +131,12 @@ describe('a journal', () => {
           else if (act.do === 'news') hear(window)
           else {
             // The browser dies. What is on its disk may be older than what the server acknowledged; its name tells what is what.
-            const left = [...(act.staleDisk ? new Map([...window.disk, ...window.journal.own.map((entry) => [entry.number, entry] as const)]) : window.disk).values()]
+            const left = [
+              ...(act.staleDisk
+                ? new Map([...window.disk, ...window.journal.own.map((entry) => [entry.number, entry] as const)])
+                : window.disk
+              ).values(),
+            ]
             lives[act.who] = (lives[act.who] ?? 0) + 1
             const next = newWindow(act.who)
             for (const [name, entries] of window.inherited) next.inherited.set(name, entries)
@@ -127,23 +173,35 @@ describe('a journal', () => {
       { number: 2, words: 'Renaming', patch: naming(start, '1', 'fine') },
     ])
     expect([nameOf(taken.site, '1'), taken.last, taken.done]).toEqual(['fine', 2, ['Renaming']])
-    expect(taken.refusals).toMatchObject([{ number: 1, detail: expect.stringContaining('“Nonsense” cannot be saved. At effects.0.settings.acrossDeg: ') as string }])
+    expect(taken.refusals).toMatchObject([
+      { number: 1, detail: expect.stringContaining('“Nonsense” cannot be saved. At effects.0.settings.acrossDeg: ') as string },
+    ])
   })
 
   it('tells when the site is not just what was sent: names are trimmed, and effects checked once are known again', () => {
-    const renamed = (to: string) => takeEntries(start, 0, [{ number: 1, words: 'Renaming', patch: [{ do: 'set', at: ['name'], from: 'A site', to }] }])
+    const renamed = (to: string) =>
+      takeEntries(start, 0, [{ number: 1, words: 'Renaming', patch: [{ do: 'set', at: ['name'], from: 'A site', to }] }])
     expect([renamed(' spaced ').isAsSent, renamed(' spaced ').site.name, renamed('plain').isAsSent]).toEqual([false, 'spaced', true])
     const first = renamed('plain')
     const second = takeEntries(first.site, 1, [{ number: 2, words: 'Renaming', patch: naming(first.site, '1', 'One') }])
     // The others are the same objects: nothing was read again.
     expect([second.site.effects[0], second.site.effects[2]].every((each, i) => each === first.site.effects[i * 2])).toBe(true)
-    const broken = takeEntries(second.site, 2, [{ number: 3, words: 'x', patch: [{ do: 'set', at: ['effects', { id: '2' }, 'kind'], from: 'tilt', to: 'wobble' }] }])
+    const broken = takeEntries(second.site, 2, [
+      { number: 3, words: 'x', patch: [{ do: 'set', at: ['effects', { id: '2' }, 'kind'], from: 'tilt', to: 'wobble' }] },
+    ])
     expect(broken.refusals[0]?.detail).toBe('“x” cannot be saved. At effects.2.kind: there is no kind of effect called "wobble".')
   })
 
   it('is not deceived by a patch that would reach past the document', () => {
     const at = ['__proto__', 'polluted']
     expect(entrySchema.safeParse({ number: 1, words: '', gesture: '', patch: [{ do: 'set', at, to: true }] }).success).toBe(false)
-    expect(entrySchema.safeParse({ number: 1, words: '', gesture: '', patch: doEdit(beginHistory(start), { do: 'remove', id: '0' }, '', '')?.step.patch }).success).toBe(true)
+    expect(
+      entrySchema.safeParse({
+        number: 1,
+        words: '',
+        gesture: '',
+        patch: doEdit(beginHistory(start), { do: 'remove', id: '0' }, '', '')?.step.patch,
+      }).success,
+    ).toBe(true)
   })
 })

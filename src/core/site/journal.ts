@@ -38,7 +38,12 @@ export function shownSite({ base, others, own }: Journal): Site {
 }
 
 /** Writes an edit down; one of the gesture of the last entry amends it, unless that was sent. Gives the entry to be kept. */
-export function writeEntry(journal: Journal, patch: Patch, words: string, gesture: string): { readonly journal: Journal; readonly entry: Entry } {
+export function writeEntry(
+  journal: Journal,
+  patch: Patch,
+  words: string,
+  gesture: string,
+): { readonly journal: Journal; readonly entry: Entry } {
   const last = journal.own.at(-1)
   if (last?.gesture === gesture && last.number > journal.sent) {
     const entry = { ...last, words, patch: join(last.patch, patch) }
@@ -73,7 +78,11 @@ export interface ServerState {
 export function hearServer(journal: Journal, { revision, site, lasts }: ServerState): Journal {
   if (revision < journal.revision) return journal
   const left = (window: string, entries: readonly Entry[]) => entries.filter(({ number }) => number > (lasts[window] ?? 0))
-  const others = Object.fromEntries(Object.entries(journal.others).map(([window, entries]) => [window, left(window, entries)] as const).filter(([, entries]) => entries.length > 0))
+  const others = Object.fromEntries(
+    Object.entries(journal.others)
+      .map(([window, entries]) => [window, left(window, entries)] as const)
+      .filter(([, entries]) => entries.length > 0),
+  )
   return { ...journal, revision, base: site, others, own: left(journal.window, journal.own) }
 }
 
@@ -111,11 +120,27 @@ export function takeEntries(now: Site, last: number, entries: readonly SentEntry
   // Mostly all of them can be taken, and are checked once.
   const all = takeAll(now, last, fresh)
   if (!('reason' in all)) return all
-  return fresh.reduce<Taken>((taken, entry) => {
-    const one = takeAll(taken.site, taken.last, [entry])
-    if ('reason' in one) return { ...taken, isAsSent: false, last: entry.number, refusals: [...taken.refusals, { number: entry.number, detail: `“${entry.words}” cannot be saved. ${one.reason}` }] }
-    return { site: one.site, last: one.last, done: [...taken.done, ...one.done], clashes: [...taken.clashes, ...one.clashes], refusals: taken.refusals, isAsSent: taken.isAsSent && one.isAsSent }
-  }, { site: now, last, done: [], clashes: [], refusals: [], isAsSent: true })
+  return fresh.reduce<Taken>(
+    (taken, entry) => {
+      const one = takeAll(taken.site, taken.last, [entry])
+      if ('reason' in one)
+        return {
+          ...taken,
+          isAsSent: false,
+          last: entry.number,
+          refusals: [...taken.refusals, { number: entry.number, detail: `“${entry.words}” cannot be saved. ${one.reason}` }],
+        }
+      return {
+        site: one.site,
+        last: one.last,
+        done: [...taken.done, ...one.done],
+        clashes: [...taken.clashes, ...one.clashes],
+        refusals: taken.refusals,
+        isAsSent: taken.isAsSent && one.isAsSent,
+      }
+    },
+    { site: now, last, done: [], clashes: [], refusals: [], isAsSent: true },
+  )
 }
 
 /** All of these entries in a row, or why they leave no valid site. */
@@ -129,10 +154,20 @@ function takeAll(now: Site, last: number, entries: readonly SentEntry[]): Taken 
   }
   const checked = site === now ? { site } : checkSite(site)
   if ('reason' in checked) return checked
-  return { site: checked.site, last: entries.at(-1)?.number ?? last, done: entries.map(({ words }) => words), clashes, refusals: [], isAsSent: isSame(checked.site, site) }
+  return {
+    site: checked.site,
+    last: entries.at(-1)?.number ?? last,
+    done: entries.map(({ words }) => words),
+    clashes,
+    refusals: [],
+    isAsSent: isSame(checked.site, site),
+  }
 }
 
-const field = z.string().max(2000).refine((name) => name !== '__proto__', 'is no field')
+const field = z
+  .string()
+  .max(2000)
+  .refine((name) => name !== '__proto__', 'is no field')
 const pathSchema: z.ZodType<Op['at']> = z.array(z.union([field, z.strictObject({ id: z.string().max(2000) })])).max(60)
 const keys = z.array(z.string().max(2000)).max(5000)
 const opSchema: z.ZodType<Op> = z.union([
@@ -142,5 +177,18 @@ const opSchema: z.ZodType<Op> = z.union([
 ])
 
 /** An entry as it is kept and sent. */
-export const entrySchema = z.object({ number: z.number().int().min(1).max(2 ** 31), words: z.string().max(400), gesture: z.string().max(80), patch: z.array(opSchema).max(20_000) })
-export const clashSchema: z.ZodType<Clash> = z.object({ op: opSchema, what: z.enum(['both', 'gone', 'kept']), theirs: z.unknown().optional() })
+export const entrySchema = z.object({
+  number: z
+    .number()
+    .int()
+    .min(1)
+    .max(2 ** 31),
+  words: z.string().max(400),
+  gesture: z.string().max(80),
+  patch: z.array(opSchema).max(20_000),
+})
+export const clashSchema: z.ZodType<Clash> = z.object({
+  op: opSchema,
+  what: z.enum(['both', 'gone', 'kept']),
+  theirs: z.unknown().optional(),
+})

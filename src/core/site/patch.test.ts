@@ -3,11 +3,23 @@ import { describe, expect, it } from 'vitest'
 import { applyPatch, diff, invert, join } from './patch'
 
 /** Documents with fields, records, lists of items with ids, and lists without. */
-const item = fc.record({ id: fc.constantFrom('a', 'b', 'c', 'd', 'e'), name: fc.constantFrom('x', 'y', 'z'), size: fc.nat(3), deep: fc.record({ at: fc.nat(2), list: fc.array(fc.nat(2), { maxLength: 2 }) }, { requiredKeys: [] }) }, { requiredKeys: ['id', 'name'] })
+const item = fc.record(
+  {
+    id: fc.constantFrom('a', 'b', 'c', 'd', 'e'),
+    name: fc.constantFrom('x', 'y', 'z'),
+    size: fc.nat(3),
+    deep: fc.record({ at: fc.nat(2), list: fc.array(fc.nat(2), { maxLength: 2 }) }, { requiredKeys: [] }),
+  },
+  { requiredKeys: ['id', 'name'] },
+)
 const items = fc.uniqueArray(item, { selector: ({ id }) => id, maxLength: 5 })
-const documents = fc.record({ title: fc.constantFrom('one', 'two'), items, more: items, own: fc.dictionary(fc.constantFrom('k', 'l'), fc.nat(2)) }, { requiredKeys: ['title', 'items'] })
+const documents = fc.record(
+  { title: fc.constantFrom('one', 'two'), items, more: items, own: fc.dictionary(fc.constantFrom('k', 'l'), fc.nat(2)) },
+  { requiredKeys: ['title', 'items'] },
+)
 /** A list that went empty again may be left as an empty one. */
-const plain = (value: unknown) => JSON.parse(JSON.stringify(value, (_, each: unknown) => (Array.isArray(each) && each.length === 0 ? undefined : each))) as unknown
+const plain = (value: unknown) =>
+  JSON.parse(JSON.stringify(value, (_, each: unknown) => (Array.isArray(each) && each.length === 0 ? undefined : each))) as unknown
 
 describe('a patch', () => {
   it('makes the one document of the other, and takes it back', () => {
@@ -51,7 +63,13 @@ describe('a patch', () => {
 })
 
 describe('two who change one document', () => {
-  const base = { title: 'one', items: [{ id: 'a', name: 'x', size: 1 }, { id: 'b', name: 'y' }] }
+  const base = {
+    title: 'one',
+    items: [
+      { id: 'a', name: 'x', size: 1 },
+      { id: 'b', name: 'y' },
+    ],
+  }
   const both = (ours: object, theirs: object) => applyPatch(applyPatch<unknown>(base, diff(base, theirs)).value, diff(base, ours))
 
   it('each keep what they alone changed, whichever comes first', () => {
@@ -62,7 +80,15 @@ describe('two who change one document', () => {
         if (clashes.length > 0) return
         // Whatever either put or set is there, unless the other one set or took the same.
         for (const op of first) {
-          if (op.do !== 'set' || second.some((other) => JSON.stringify(other.at).startsWith(JSON.stringify(op.at).slice(0, -1)) || JSON.stringify(op.at).startsWith(JSON.stringify(other.at).slice(0, -1)))) continue
+          if (
+            op.do !== 'set' ||
+            second.some(
+              (other) =>
+                JSON.stringify(other.at).startsWith(JSON.stringify(op.at).slice(0, -1)) ||
+                JSON.stringify(op.at).startsWith(JSON.stringify(other.at).slice(0, -1)),
+            )
+          )
+            continue
           expect(diff(value, applyPatch(value, [op]).value)).toEqual([])
         }
       }),
@@ -73,7 +99,10 @@ describe('two who change one document', () => {
     const { value, clashes } = both({ ...base, title: 'ours' }, { ...base, title: 'theirs' })
     expect(value).toMatchObject({ title: 'ours' })
     expect(clashes).toMatchObject([{ what: 'both', theirs: 'theirs' }])
-    expect(applyPatch({ ...base, title: 'theirs' }, diff(base, { ...base, title: 'ours' }), 'careful')).toMatchObject({ value: { title: 'theirs' }, clashes: [{ what: 'kept' }] })
+    expect(applyPatch({ ...base, title: 'theirs' }, diff(base, { ...base, title: 'ours' }), 'careful')).toMatchObject({
+      value: { title: 'theirs' },
+      clashes: [{ what: 'kept' }],
+    })
   })
 
   it('meet where one changes what the other removed: it stays removed, and that is told', () => {
@@ -85,7 +114,10 @@ describe('two who change one document', () => {
   it('meet where one removes what the other changed: it stays as changed, and that is told', () => {
     const [a, b] = base.items
     const { value, clashes } = both({ ...base, items: [b] }, { ...base, items: [{ ...a, name: 'theirs' }, b] })
-    expect([value, clashes]).toMatchObject([{ items: [{ id: 'a', name: 'theirs' }, { id: 'b' }] }, [{ what: 'kept', theirs: { name: 'theirs' } }]])
+    expect([value, clashes]).toMatchObject([
+      { items: [{ id: 'a', name: 'theirs' }, { id: 'b' }] },
+      [{ what: 'kept', theirs: { name: 'theirs' } }],
+    ])
   })
 
   it('begin the same list or the same record at once, and both have their part in it', () => {

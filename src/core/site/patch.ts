@@ -60,15 +60,22 @@ export function isSame(one: unknown, other: unknown): boolean {
 /** What changed between two documents, in an order in which it can be applied. */
 export function diff(before: unknown, after: unknown, at: Path = []): Patch {
   if (before === after || isSame(before, after)) return []
-  if (isFields(before) && isFields(after)) return [...new Set([...Object.keys(before), ...Object.keys(after)])].flatMap((key) => diff(before[key], after[key], [...at, key]))
+  if (isFields(before) && isFields(after))
+    return [...new Set([...Object.keys(before), ...Object.keys(after)])].flatMap((key) => diff(before[key], after[key], [...at, key]))
   const [old, now] = [keysOf(before ?? []), keysOf(after ?? [])]
   // A list that is not there yet is an empty one, so that two may begin it at once.
-  if (old && now && old.length + now.length > 0) return diffLists(old, (before ?? []) as readonly unknown[], now, (after ?? []) as readonly unknown[], at)
+  if (old && now && old.length + now.length > 0)
+    return diffLists(old, (before ?? []) as readonly unknown[], now, (after ?? []) as readonly unknown[], at)
   return [setOp(at, before, after)]
 }
 
 /** The op that sets a field; what is not there is left out. */
-const setOp = (at: Path, from: unknown, to: unknown): Op => ({ do: 'set', at, ...(from === undefined ? {} : { from }), ...(to === undefined ? {} : { to }) })
+const setOp = (at: Path, from: unknown, to: unknown): Op => ({
+  do: 'set',
+  at,
+  ...(from === undefined ? {} : { from }),
+  ...(to === undefined ? {} : { to }),
+})
 
 /** A record with one field as given; without it where that is undefined. */
 function withField(fields: Fields, key: string, value: unknown): Fields {
@@ -167,7 +174,9 @@ function applyOp(op: Op, now: unknown, manner: Manner): Outcome {
   const list: readonly unknown[] = Array.isArray(now) ? now : []
   if (op.do === 'order') {
     const place = new Map(op.to.map((key, i) => [key, i]))
-    const known = list.filter((item) => place.has(keyOf(item) ?? '')).sort((one, other) => (place.get(keyOf(one) ?? '') ?? 0) - (place.get(keyOf(other) ?? '') ?? 0))
+    const known = list
+      .filter((item) => place.has(keyOf(item) ?? ''))
+      .sort((one, other) => (place.get(keyOf(one) ?? '') ?? 0) - (place.get(keyOf(other) ?? '') ?? 0))
     let next = 0
     const ordered = list.map((item) => (place.has(keyOf(item) ?? '') ? known[next++] : item))
     return { value: ordered.every((item, i) => item === list[i]) ? now : ordered }
@@ -189,9 +198,18 @@ function applySet({ from, to }: Extract<Op, { do: 'set' }>, now: unknown, manner
   if (isSame(now, to)) return { value: now }
   if (isSame(now, from)) return { value: to }
   // Both began the same record, or one takes its part of it away again: each has its own fields.
-  if (from === undefined && isFields(now) && isFields(to)) return within(now, Object.keys(to).map((key) => [key, undefined, to[key]]), manner)
+  if (from === undefined && isFields(now) && isFields(to))
+    return within(
+      now,
+      Object.keys(to).map((key) => [key, undefined, to[key]]),
+      manner,
+    )
   if (to === undefined && isFields(now) && isFields(from)) {
-    const left = within(now, Object.keys(from).map((key) => [key, from[key], undefined]), 'careful')
+    const left = within(
+      now,
+      Object.keys(from).map((key) => [key, from[key], undefined]),
+      'careful',
+    )
     return isFields(left.value) && Object.keys(left.value).length === 0 ? { ...left, value: undefined } : left
   }
   if (manner === 'careful') return { value: now, clash: { what: 'kept', theirs: now } }

@@ -12,14 +12,23 @@ export const presetSchema = z.object({
   effect: effectSchema,
   /** One element with all that is in it, and the rules that it needs. */
   markup: z.string().max(200_000, 'has more markup than 200,000 characters'),
-  css: z.string().max(200_000, 'has more CSS than 200,000 characters').regex(/^(?!.*<\/)/s, 'is no CSS'),
+  css: z
+    .string()
+    .max(200_000, 'has more CSS than 200,000 characters')
+    .regex(/^(?!.*<\/)/s, 'is no CSS'),
 })
 
 export type Preset = z.infer<typeof presetSchema>
 
 /** The class by which an element that came from a preset is found. */
 export function classOfPreset(name: string): string {
-  return `preset-${name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 40) || 'element'}`
+  return `preset-${
+    name
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '')
+      .slice(0, 40) || 'element'
+  }`
 }
 
 /** An effect as a preset, with the element of this number in the source as its markup. Throws a MarkupError where there is none. */
@@ -29,7 +38,22 @@ export function makePreset(source: string, number: number, effect: Effect, css: 
   const { kind, name, noun, roles, narrow, settings } = effect
   const inside = (select: string) => (select.startsWith(`${effect.select} `) ? `& ${select.slice(effect.select.length + 1)}` : select)
   const kept = roles && Object.fromEntries(Object.entries(roles).map(([id, role]) => [id, { ...role, select: inside(role.select) }]))
-  return { format: presetFormat, name, effect: { id: 'preset', kind, name, noun, settings, select: `.${classOfPreset(name)}`, ...(kept ? { roles: kept } : {}), ...(narrow ? { narrow } : {}) }, markup, css }
+  return {
+    format: presetFormat,
+    name,
+    effect: {
+      id: 'preset',
+      kind,
+      name,
+      noun,
+      settings,
+      select: `.${classOfPreset(name)}`,
+      ...(kept ? { roles: kept } : {}),
+      ...(narrow ? { narrow } : {}),
+    },
+    markup,
+    css,
+  }
 }
 
 function withClass(markup: string, className: string): string {
@@ -37,7 +61,9 @@ function withClass(markup: string, className: string): string {
   const at = all.findIndex(({ sourceCodeLocation }) => sourceCodeLocation)
   const element = all[at]
   const classes = (element?.attribs.class ?? '').split(/\s+/).filter(Boolean)
-  return !element || classes.includes(className) ? markup : applyMarkup(markup, { do: 'attribute', at, name: 'class', value: [...classes, className].join(' ') })
+  return !element || classes.includes(className)
+    ? markup
+    : applyMarkup(markup, { do: 'attribute', at, name: 'class', value: [...classes, className].join(' ') })
 }
 
 /** The source with a preset's markup beside or in an element, and its rules once. */
@@ -47,6 +73,10 @@ export function placePreset(source: string, { markup, css }: Preset, at: number,
 
 /** The effect of a preset for what a selector matches. */
 export function presetEffect({ effect }: Preset, id: string, target: { readonly select: string; readonly noun: string }): Effect {
-  const roles = effect.roles && Object.fromEntries(Object.entries(effect.roles).map(([key, role]) => [key, { ...role, select: role.select.replace(/^&/, target.select) }]))
+  const roles =
+    effect.roles &&
+    Object.fromEntries(
+      Object.entries(effect.roles).map(([key, role]) => [key, { ...role, select: role.select.replace(/^&/, target.select) }]),
+    )
   return { ...effect, id, ...target, ...(roles ? { roles } : {}) }
 }

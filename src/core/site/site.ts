@@ -9,7 +9,12 @@ import { staysInside } from './path'
 export const siteFormat = 'glass-moth/1'
 
 const identifier = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/, 'is not an identifier')
-const title = z.string().overwrite((text) => text.toWellFormed()).trim().min(1, 'needs a name').max(120, 'is longer than 120 characters')
+const title = z
+  .string()
+  .overwrite((text) => text.toWellFormed())
+  .trim()
+  .min(1, 'needs a name')
+  .max(120, 'is longer than 120 characters')
 
 const hash = z.string().regex(/^[0-9a-f]{64}$/, 'is not a SHA-256 in hex')
 const select = selectorText()
@@ -45,7 +50,9 @@ export const roleSchema = z.object({ select, noun })
 /** A value of its own for each match: by the selector of that one, or read from it. */
 export const ownSchema = z.object({
   /** What to read it from where none is set: the match's background, text, picture, or an attribute. */
-  from: z.union([z.enum(['background', 'text', 'picture']), z.object({ attribute: z.string().regex(/^[a-z][a-z0-9-]{0,60}$/i) })]).optional(),
+  from: z
+    .union([z.enum(['background', 'text', 'picture']), z.object({ attribute: z.string().regex(/^[a-z][a-z0-9-]{0,60}$/i) })])
+    .optional(),
   /** Values by the selector of one match. */
   values: z.record(select, valueText(2000)),
 })
@@ -62,7 +69,10 @@ export const namedValueSchema = z.object({
 })
 
 /** What a number or a colour of an effect follows: a named value, or a word of an effect; a number by so many times. */
-export const tieSchema = z.object({ to: z.union([z.object({ value: identifier }).strict(), z.object({ effect: identifier, control: z.string().min(1).max(80) }).strict()]), times: z.number().min(-100).max(100) })
+export const tieSchema = z.object({
+  to: z.union([z.object({ value: identifier }).strict(), z.object({ effect: identifier, control: z.string().min(1).max(80) }).strict()]),
+  times: z.number().min(-100).max(100),
+})
 
 /** A kept state of an effect's settings. */
 export const trySchema = z.object({ id: identifier, name: title, settings: z.unknown() })
@@ -109,7 +119,11 @@ export const effectSchema = z
   })
 
 /** What is asked of the script that leaves: what it allows for without need, whether it can be taken off again, and whether it is a module. */
-export const leavingSchema = z.object({ allows: z.array(z.enum(factNames)).max(factNames.length).optional(), takesOff: z.literal(true).optional(), isModule: z.literal(true).optional() })
+export const leavingSchema = z.object({
+  allows: z.array(z.enum(factNames)).max(factNames.length).optional(),
+  takesOff: z.literal(true).optional(),
+  isModule: z.literal(true).optional(),
+})
 
 export const siteSchema = z.object({
   format: z.literal(siteFormat),
@@ -142,7 +156,9 @@ export function tidySite(site: Site): Site {
   const bin = site.bin?.filter(({ page }) => !site.pages.some(({ id }) => id === page.id))
   const tidy = bin && bin.length !== site.bin?.length ? { ...site, bin } : site
   if (emptied.every((key) => tidy[key]?.length !== 0)) return tidy
-  return Object.fromEntries(Object.entries(tidy).filter(([key, value]) => !(emptied.some((each) => each === key) && Array.isArray(value) && value.length === 0))) as Site
+  return Object.fromEntries(
+    Object.entries(tidy).filter(([key, value]) => !(emptied.some((each) => each === key) && Array.isArray(value) && value.length === 0)),
+  ) as Site
 }
 
 /** How long a removed page can be brought back, days. */

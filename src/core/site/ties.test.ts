@@ -6,34 +6,75 @@ import { writeStylesheet } from '../export/stylesheet'
 import type { Effect, Site, Tie } from './site'
 import { isCircle, tellTie, tiesFor, withTies } from './ties'
 
-const effect = (id: string, settings: Partial<TiltSettings> = {}, ties?: Record<string, Tie>): Effect => ({ id, kind: 'tilt', name: `Lean ${id}`, select: `.${id}`, noun: 'each card', settings: { ...tiltDefaults, linked: false, ...settings }, ...(ties ? { ties } : {}) })
-const site = (effects: Effect[], values?: Site['values']): Site => ({ format: 'glass-moth/1', name: 'A site', pages: [{ id: 'p', name: 'A page', source: '0'.repeat(64) }], effects, ...(values ? { values } : {}) })
+const effect = (id: string, settings: Partial<TiltSettings> = {}, ties?: Record<string, Tie>): Effect => ({
+  id,
+  kind: 'tilt',
+  name: `Lean ${id}`,
+  select: `.${id}`,
+  noun: 'each card',
+  settings: { ...tiltDefaults, linked: false, ...settings },
+  ...(ties ? { ties } : {}),
+})
+const site = (effects: Effect[], values?: Site['values']): Site => ({
+  format: 'glass-moth/1',
+  name: 'A site',
+  pages: [{ id: 'p', name: 'A page', source: '0'.repeat(64) }],
+  effects,
+  ...(values ? { values } : {}),
+})
 const settingsOf = (made: Site, at = 0) => withTies(made).effects[at]?.settings as TiltSettings
 
 describe('ties', () => {
   it('follow another word of the same effect: half of it, held in its own range', () => {
-    const made = site([effect('a', { acrossDeg: 20, upDownDeg: 3 }, { upDownDeg: { to: { effect: 'a', control: 'acrossDeg' }, times: 0.5 } })])
+    const made = site([
+      effect('a', { acrossDeg: 20, upDownDeg: 3 }, { upDownDeg: { to: { effect: 'a', control: 'acrossDeg' }, times: 0.5 } }),
+    ])
     expect(settingsOf(made).upDownDeg).toBe(10)
-    expect(settingsOf(site([effect('a', { acrossDeg: 40 }, { upDownDeg: { to: { effect: 'a', control: 'acrossDeg' }, times: 2 } })])).upDownDeg).toBe(45)
+    expect(
+      settingsOf(site([effect('a', { acrossDeg: 40 }, { upDownDeg: { to: { effect: 'a', control: 'acrossDeg' }, times: 2 } })])).upDownDeg,
+    ).toBe(45)
   })
 
   it('follow by way of others, over effects, and the opposite of a number', () => {
-    const made = site([effect('a', { pose: { x: 0.3, y: 0 } }, { 'pin-y': { to: { effect: 'b', control: 'pin-x' }, times: -1 } }), effect('b', {}, { 'pin-x': { to: { effect: 'a', control: 'pin-x' }, times: 2 } })])
+    const made = site([
+      effect('a', { pose: { x: 0.3, y: 0 } }, { 'pin-y': { to: { effect: 'b', control: 'pin-x' }, times: -1 } }),
+      effect('b', {}, { 'pin-x': { to: { effect: 'a', control: 'pin-x' }, times: 2 } }),
+    ])
     expect(settingsOf(made).pose).toEqual({ x: 0.3, y: -0.6 })
   })
 
   it('leave a value as it is where what they go to is gone, or where they go round in a circle', () => {
-    const gone = site([effect('a', { upDownDeg: 3 }, { upDownDeg: { to: { effect: 'no', control: 'acrossDeg' }, times: 1 }, acrossDeg: { to: { value: 'no' }, times: 1 } })])
+    const gone = site([
+      effect(
+        'a',
+        { upDownDeg: 3 },
+        { upDownDeg: { to: { effect: 'no', control: 'acrossDeg' }, times: 1 }, acrossDeg: { to: { value: 'no' }, times: 1 } },
+      ),
+    ])
     expect(settingsOf(gone)).toMatchObject({ upDownDeg: 3, acrossDeg: 9 })
-    const round = site([effect('a', { acrossDeg: 4, upDownDeg: 5 }, { acrossDeg: { to: { effect: 'a', control: 'upDownDeg' }, times: 1 }, upDownDeg: { to: { effect: 'a', control: 'acrossDeg' }, times: 1 } })])
+    const round = site([
+      effect(
+        'a',
+        { acrossDeg: 4, upDownDeg: 5 },
+        {
+          acrossDeg: { to: { effect: 'a', control: 'upDownDeg' }, times: 1 },
+          upDownDeg: { to: { effect: 'a', control: 'acrossDeg' }, times: 1 },
+        },
+      ),
+    ])
     expect(settingsOf(round)).toMatchObject({ acrossDeg: 4, upDownDeg: 5 })
   })
 
   it('are not offered where they would go round, nor between units that differ', () => {
-    const made = site([effect('a', {}, { upDownDeg: { to: { effect: 'a', control: 'acrossDeg' }, times: 1 } })], [{ id: 'v', name: 'slope', value: 12, unit: 'deg' }])
+    const made = site(
+      [effect('a', {}, { upDownDeg: { to: { effect: 'a', control: 'acrossDeg' }, times: 1 } })],
+      [{ id: 'v', name: 'slope', value: 12, unit: 'deg' }],
+    )
     expect(isCircle(made, 'a', 'acrossDeg', { to: { effect: 'a', control: 'upDownDeg' }, times: 1 })).toBe(true)
     const [first] = made.effects
-    const across = findKind('tilt')?.controls(tiltDefaults).find(({ id }) => id === 'acrossDeg')
+    const across = findKind('tilt')
+      ?.controls(tiltDefaults)
+      .find(({ id }) => id === 'acrossDeg')
     if (!first || !across) throw new Error('There is an angle.')
     expect(tiesFor(made, first, across).map(({ words }) => words)).toEqual(['slope'])
   })
@@ -47,16 +88,36 @@ describe('ties', () => {
 
   it('to a named value are that value in the stylesheet, named once', () => {
     const tie = (times: number): Tie => ({ to: { value: 'v' }, times })
-    const css = writeStylesheet(planFigures(site([effect('a', {}, { acrossDeg: tie(1) }), effect('b', {}, { acrossDeg: tie(0.5) })], [{ id: 'v', name: 'slope', value: 12, unit: 'deg' }]), 'site'))
+    const css = writeStylesheet(
+      planFigures(
+        site(
+          [effect('a', {}, { acrossDeg: tie(1) }), effect('b', {}, { acrossDeg: tie(0.5) })],
+          [{ id: 'v', name: 'slope', value: 12, unit: 'deg' }],
+        ),
+        'site',
+      ),
+    )
     expect(css.match(/--slope: 12deg;/g)).toHaveLength(1)
     expect(css).toContain('-lean: var(--slope);')
     expect(css).toContain('-lean: calc(0.5 * var(--slope));')
   })
 
-  const coloured = kinds.flatMap((kind) => kind.controls(kind.defaults).flatMap((control) => (control.kind === 'colour' && control.token !== undefined ? [[kind.id, control.id, control.token, kind, control] as const] : [])))
+  const coloured = kinds.flatMap((kind) =>
+    kind
+      .controls(kind.defaults)
+      .flatMap((control) =>
+        control.kind === 'colour' && control.token !== undefined ? [[kind.id, control.id, control.token, kind, control] as const] : [],
+      ),
+  )
   it.each(coloured)('to a named colour by the %s’s %s are that name in the stylesheet', (_, id, token, kind, control) => {
-    const settings = control.write({ ...(kind.defaults as object), ...(kind.id === 'tilt' ? { sheenPercent: 20, shadowPx: 9 } : {}) }, 'rebeccapurple') as unknown
-    const made = site([{ ...effect('a'), kind: kind.id, settings, ties: { [id]: { to: { value: 'v' }, times: 1 } } }], [{ id: 'v', name: 'ink', value: 'rebeccapurple', unit: '' }])
+    const settings = control.write(
+      { ...(kind.defaults as object), ...(kind.id === 'tilt' ? { sheenPercent: 20, shadowPx: 9 } : {}) },
+      'rebeccapurple',
+    ) as unknown
+    const made = site(
+      [{ ...effect('a'), kind: kind.id, settings, ties: { [id]: { to: { value: 'v' }, times: 1 } } }],
+      [{ id: 'v', name: 'ink', value: 'rebeccapurple', unit: '' }],
+    )
     const css = writeStylesheet(planFigures(made, 'site'))
     expect(css).toContain('--ink: rebeccapurple;')
     expect(css).toContain(`-${token}: var(--ink);`)

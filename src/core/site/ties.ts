@@ -53,7 +53,9 @@ function valueOf(site: Site, effectId: string, id: string, path: readonly string
     if (value !== undefined) return typeof value === 'number' ? value * tie.times : value
     if (path.length > 0) return undefined
   }
-  return control?.kind === 'number' || control?.kind === 'colour' || control?.kind === 'gradient' ? control.read(effect.settings) : undefined
+  return control?.kind === 'number' || control?.kind === 'colour' || control?.kind === 'gradient'
+    ? control.read(effect.settings)
+    : undefined
 }
 
 const namedOf = ({ values }: Site, id: string): NamedValue | undefined => values?.find((each) => each.id === id)
@@ -77,15 +79,29 @@ export function withTie(ties: Effect['ties'], id: string, tie?: Tie): Effect['ti
 }
 
 /** What a word may be tied to: named values and words of the same sort, of this effect and of others, without circles. */
-export function tiesFor(site: Site, effect: Effect, control: Control<unknown>): readonly { readonly to: Tie['to']; readonly words: string }[] {
+export function tiesFor(
+  site: Site,
+  effect: Effect,
+  control: Control<unknown>,
+): readonly { readonly to: Tie['to']; readonly words: string }[] {
   const isNumber = control.kind === 'number'
-  const fits = (other: Control<unknown>) => (isNumber && other.kind === 'number' ? other.unit === control.unit : other.kind === control.kind)
-  const named = (site.values ?? []).filter(({ value, unit }) => (isNumber ? typeof value === 'number' && unit === control.unit : typeof value === 'string')).map(({ id, name }) => ({ to: { value: id }, words: name }))
+  const fits = (other: Control<unknown>) =>
+    isNumber && other.kind === 'number' ? other.unit === control.unit : other.kind === control.kind
+  const named = (site.values ?? [])
+    .filter(({ value, unit }) => (isNumber ? typeof value === 'number' && unit === control.unit : typeof value === 'string'))
+    .map(({ id, name }) => ({ to: { value: id }, words: name }))
   const others = site.effects.flatMap((each, index) =>
-    controlsOf(each).filter((other) => fits(other) && !(each.id === effect.id && other.id === control.id) && !isCircle(site, effect.id, control.id, { to: { effect: each.id, control: other.id }, times: 1 })).map((other) => ({
-      to: { effect: each.id, control: other.id },
-      words: each.id === effect.id ? other.title.toLowerCase() : `${other.title.toLowerCase()} of effect ${index + 1}`,
-    })),
+    controlsOf(each)
+      .filter(
+        (other) =>
+          fits(other) &&
+          !(each.id === effect.id && other.id === control.id) &&
+          !isCircle(site, effect.id, control.id, { to: { effect: each.id, control: other.id }, times: 1 }),
+      )
+      .map((other) => ({
+        to: { effect: each.id, control: other.id },
+        words: each.id === effect.id ? other.title.toLowerCase() : `${other.title.toLowerCase()} of effect ${index + 1}`,
+      })),
   )
   return [...named, ...others]
 }
@@ -96,6 +112,10 @@ export function tellTie(site: Site, { to, times }: Tie, own: string): string {
   if ('value' in to) return `${factor} ${namedOf(site, to.value)?.name ?? 'a named value that is gone'}`
   const at = site.effects.findIndex(({ id }) => id === to.effect)
   const effect = site.effects[at]
-  const title = effect && controlsOf(effect).find(({ id }) => id === to.control)?.title.toLowerCase()
+  const title =
+    effect &&
+    controlsOf(effect)
+      .find(({ id }) => id === to.control)
+      ?.title.toLowerCase()
   return title === undefined ? `${factor} a number that is gone` : `${factor} ${title}${to.effect === own ? '' : ` of effect ${at + 1}`}`
 }

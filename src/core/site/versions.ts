@@ -15,17 +15,19 @@ const day = 24 * hour
 export function versionsToDrop(versions: readonly Version[], now: number): readonly number[] {
   const newest = Math.max(...versions.map(({ revision }) => revision))
   const seen = new Set<string>()
-  return versions.toSorted((one, other) => other.revision - one.revision).flatMap(({ revision, savedAt, name }) => {
-    const age = now - savedAt
-    if (revision === newest || name !== null || age < day) return []
-    const span = age < 8 * day ? hour : day
-    const key = `${span} ${Math.floor(savedAt / span)}`
-    if (!seen.has(key)) {
-      seen.add(key)
-      return []
-    }
-    return [revision]
-  })
+  return versions
+    .toSorted((one, other) => other.revision - one.revision)
+    .flatMap(({ revision, savedAt, name }) => {
+      const age = now - savedAt
+      if (revision === newest || name !== null || age < day) return []
+      const span = age < 8 * day ? hour : day
+      const key = `${span} ${Math.floor(savedAt / span)}`
+      if (!seen.has(key)) {
+        seen.add(key)
+        return []
+      }
+      return [revision]
+    })
 }
 
 /** A stretch of work ends with a pause so long, and after so long at the latest, ms. */
@@ -33,8 +35,14 @@ const pauseMs = 20_000
 const longestMs = 60_000
 
 /** Whether a save goes on with the version that was saved last, rather than beginning another. Times in ms since 1970. */
-export function goesOn(last: { readonly beganAt: number; readonly savedAt: number; readonly window: string | null; readonly name: string | null }, window: string, now: number): boolean {
-  return last.name === null && last.window === window && now >= last.savedAt && now - last.savedAt < pauseMs && now - last.beganAt < longestMs
+export function goesOn(
+  last: { readonly beganAt: number; readonly savedAt: number; readonly window: string | null; readonly name: string | null },
+  window: string,
+  now: number,
+): boolean {
+  return (
+    last.name === null && last.window === window && now >= last.savedAt && now - last.savedAt < pauseMs && now - last.beganAt < longestMs
+  )
 }
 
 const mostWords = 4
@@ -45,6 +53,9 @@ export function tellDone(before: string, done: readonly string[], longest = 380)
   const more = words.findLast((each) => /^and \d+ more$/.test(each))
   const all = words.filter((each) => !/^and \d+ more$/.test(each))
   const hidden = Number(/\d+/.exec(more ?? '')?.[0] ?? 0) + Math.max(0, all.length - mostWords)
-  const shown = all.slice(0, mostWords).join('; ').slice(0, longest - 20)
+  const shown = all
+    .slice(0, mostWords)
+    .join('; ')
+    .slice(0, longest - 20)
   return hidden > 0 ? `${shown}; and ${hidden} more` : shown
 }

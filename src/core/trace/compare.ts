@@ -34,12 +34,23 @@ const afterMs = 6000
 const most = 3
 
 /** The rig as it would be if everything followed at once: what each value is asked for. */
-const atOnce = (rig: Rig): Rig => ({ ...rig, channels: rig.channels.map((channel) => ({ ...channel, feel: { kind: 'direct' }, going: undefined, timing: undefined, chain: undefined })), outputs: rig.outputs.map((output) => ({ ...output, link: undefined })) })
+const atOnce = (rig: Rig): Rig => ({
+  ...rig,
+  channels: rig.channels.map((channel) => ({
+    ...channel,
+    feel: { kind: 'direct' },
+    going: undefined,
+    timing: undefined,
+    chain: undefined,
+  })),
+  outputs: rig.outputs.map((output) => ({ ...output, link: undefined })),
+})
 
 /** Whether a column is a follower's own; the others are what outputs show. */
 const isFollower = ({ channels }: Rig, name: string) => channels.some(({ id }) => name.startsWith(`${id}[`) || name.startsWith(`${id}.`))
 
-const isOther = (one: Sample, before: Sample | undefined) => one.x !== before?.x || one.y !== before.y || one.phase !== before.phase || one.buttons !== before.buttons
+const isOther = (one: Sample, before: Sample | undefined) =>
+  one.x !== before?.x || one.y !== before.y || one.phase !== before.phase || one.buttons !== before.buttons
 
 /** What a rig does under a trace over boxes. Evaluated every 4 ms by the same core as the page. */
 export function answerTo(rig: Rig, trace: readonly Sample[], boxes: Boxes): TraceAnswer {
@@ -72,7 +83,8 @@ export function answerTo(rig: Rig, trace: readonly Sample[], boxes: Boxes): Trac
       if (i > 0 && Math.abs(value - (values[i - 1] ?? value)) > 0.3 * way) jumps++
     })
     if (hasLeft && Math.abs(rest - Number(before?.values[at])) > 0.005 * way) leftovers++
-    if (lines.length < most) lines.push({ name, points: values.flatMap((value, i) => (i % 4 === 0 ? [{ t: times[i] ?? 0, value: (value - least) / way }] : [])) })
+    if (lines.length < most)
+      lines.push({ name, points: values.flatMap((value, i) => (i % 4 === 0 ? [{ t: times[i] ?? 0, value: (value - least) / way }] : [])) })
   }
   return { numbers: { settleMs: Math.max(0, settleMs), overshoot, greatestLag, jumps, leftovers }, lines }
 }

@@ -10,7 +10,8 @@ const known = ['t', 'x', 'y', 'buttons', 'phase', 'type', 'scrollX', 'scrollY'] 
 export function readTrace(text: string): readonly Sample[] {
   const lines = text.replace(/^\uFEFF/, '').split(/\r?\n/)
   const names = (lines[0] ?? '').split(',').map((name) => name.trim())
-  for (const name of ['t', 'x', 'y', 'buttons']) if (!names.includes(name)) throw new Error(`A trace begins with the line t,x,y,buttons; there is no column "${name}".`)
+  for (const name of ['t', 'x', 'y', 'buttons'])
+    if (!names.includes(name)) throw new Error(`A trace begins with the line t,x,y,buttons; there is no column "${name}".`)
   const odd = names.find((name) => !(known as readonly string[]).includes(name))
   if (odd !== undefined) throw new Error(`A trace has no column "${odd}"; its columns are ${known.join(', ')}.`)
   const samples: Sample[] = []
@@ -29,8 +30,16 @@ export function readTrace(text: string): readonly Sample[] {
       if (!found) throw new Error(`Line ${i + 2} of the trace: ${name} is one of ${words.join(', ')}, not "${text}".`)
       return found
     }
-    const sample: Sample = { t: number('t'), x: number('x'), y: number('y'), buttons: number('buttons'), phase: word('phase', phases, 'move'), pointerType: word('type', pointerTypes, 'mouse') }
-    if (sample.t < (samples.at(-1)?.t ?? -Infinity)) throw new Error(`Line ${i + 2} of the trace: its time lies before that of the line above.`)
+    const sample: Sample = {
+      t: number('t'),
+      x: number('x'),
+      y: number('y'),
+      buttons: number('buttons'),
+      phase: word('phase', phases, 'move'),
+      pointerType: word('type', pointerTypes, 'mouse'),
+    }
+    if (sample.t < (samples.at(-1)?.t ?? -Infinity))
+      throw new Error(`Line ${i + 2} of the trace: its time lies before that of the line above.`)
     samples.push(sample)
   })
   if (samples.length === 0) throw new Error('The trace has no samples.')

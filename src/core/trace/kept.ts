@@ -7,7 +7,19 @@ export const traceFormat = 'glass-moth-trace/1'
 
 const traceSchema = z.object({
   format: z.literal(traceFormat),
-  samples: z.array(z.object({ t: z.number(), x: z.number(), y: z.number(), buttons: z.number().int().min(0).max(31).default(0), phase: z.enum(phases).default('move'), pointerType: z.enum(pointerTypes).default('mouse') })).min(1, 'has no samples').max(20_000),
+  samples: z
+    .array(
+      z.object({
+        t: z.number(),
+        x: z.number(),
+        y: z.number(),
+        buttons: z.number().int().min(0).max(31).default(0),
+        phase: z.enum(phases).default('move'),
+        pointerType: z.enum(pointerTypes).default('mouse'),
+      }),
+    )
+    .min(1, 'has no samples')
+    .max(20_000),
 })
 
 /** The most that is kept of one trace: characters of CSV. */
@@ -26,7 +38,9 @@ export function readTraceFile(text: string): readonly Sample[] {
   const read = traceSchema.safeParse(json)
   if (!read.success) {
     const [issue] = read.error.issues
-    throw new Error(`This is no trace of format ${traceFormat}: at ${issue?.path.join('.') || 'the top'}, ${issue?.message ?? 'it cannot be read'}.`)
+    throw new Error(
+      `This is no trace of format ${traceFormat}: at ${issue?.path.join('.') || 'the top'}, ${issue?.message ?? 'it cannot be read'}.`,
+    )
   }
   return [...read.data.samples].sort((a, b) => a.t - b.t)
 }
@@ -47,11 +61,13 @@ export function keepTrace(samples: readonly Sample[]): string {
   const shortened = samples.map((sample) => ({ ...sample, t: short(sample.t - from), x: short(sample.x), y: short(sample.y) }))
   for (let gapMs = 0; ; gapMs = gapMs === 0 ? 4 : gapMs * 2) {
     let last = -Infinity
-    const csv = writeTrace(shortened.filter(({ t, phase }) => {
-      const isKept = phase !== 'move' || t - last >= gapMs
-      if (isKept) last = t
-      return isKept
-    }))
+    const csv = writeTrace(
+      shortened.filter(({ t, phase }) => {
+        const isKept = phase !== 'move' || t - last >= gapMs
+        if (isKept) last = t
+        return isKept
+      }),
+    )
     if (csv.length <= mostCsv) return csv
   }
 }

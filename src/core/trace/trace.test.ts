@@ -40,35 +40,66 @@ describe('the built-in runs', () => {
 })
 
 describe('kept traces', () => {
-  const sample = fc.record({ t: fc.nat(10_000), x: fc.nat(2000), y: fc.nat(2000), buttons: fc.constantFrom(0, 1), phase: fc.constantFrom<Sample['phase']>('move', 'down', 'up', 'leave'), pointerType: fc.constantFrom<Sample['pointerType']>('mouse', 'pen') })
+  const sample = fc.record({
+    t: fc.nat(10_000),
+    x: fc.nat(2000),
+    y: fc.nat(2000),
+    buttons: fc.constantFrom(0, 1),
+    phase: fc.constantFrom<Sample['phase']>('move', 'down', 'up', 'leave'),
+    pointerType: fc.constantFrom<Sample['pointerType']>('mouse', 'pen'),
+  })
   const samples = fc.array(sample, { minLength: 1, maxLength: 60 }).map((all) => all.sort((a, b) => a.t - b.t))
 
   it('come back from CSV and from JSON as they were, counted from their first sample', () => {
-    fc.assert(fc.property(samples, (trace) => {
-      const from = trace[0]?.t ?? 0
-      const moved = trace.map((each) => ({ ...each, t: each.t - from }))
-      expect(readTraceFile(keepTrace(trace))).toEqual(moved)
-      expect(readTraceFile(writeTraceJson(trace))).toEqual(trace)
-    }))
+    fc.assert(
+      fc.property(samples, (trace) => {
+        const from = trace[0]?.t ?? 0
+        const moved = trace.map((each) => ({ ...each, t: each.t - from }))
+        expect(readTraceFile(keepTrace(trace))).toEqual(moved)
+        expect(readTraceFile(writeTraceJson(trace))).toEqual(trace)
+      }),
+    )
   })
 
   it('fit into a document, and lose moves only', () => {
-    const long = Array.from({ length: 12_000 }, (_, i): Sample => ({ t: i + 0.123, x: 600 + 300 * Math.sin(i / 90), y: 400.456, buttons: 0, pointerType: 'mouse', phase: i % 999 === 0 ? 'down' : 'move' }))
+    const long = Array.from({ length: 12_000 }, (_, i): Sample => ({
+      t: i + 0.123,
+      x: 600 + 300 * Math.sin(i / 90),
+      y: 400.456,
+      buttons: 0,
+      pointerType: 'mouse',
+      phase: i % 999 === 0 ? 'down' : 'move',
+    }))
     const csv = keepTrace(long)
     expect(csv.length).toBeLessThanOrEqual(mostCsv)
     expect(readTrace(csv).filter(({ phase }) => phase === 'down')).toHaveLength(13)
   })
 
-  it.each([['{', 'cannot be read'], ['{"format":"other"}', 'glass-moth-trace/1'], ['{"format":"glass-moth-trace/1","samples":[]}', 'has no samples'], ['a,b\n1,2', 'no column "t"'], ['t,x,y,buttons\n0,1,2,x', 'Line 2'], ['x'.repeat(4_000_001), 'too long']])('are refused in a sentence: %.20s', (text, words) => {
+  it.each([
+    ['{', 'cannot be read'],
+    ['{"format":"other"}', 'glass-moth-trace/1'],
+    ['{"format":"glass-moth-trace/1","samples":[]}', 'has no samples'],
+    ['a,b\n1,2', 'no column "t"'],
+    ['t,x,y,buttons\n0,1,2,x', 'Line 2'],
+    ['x'.repeat(4_000_001), 'too long'],
+  ])('are refused in a sentence: %.20s', (text, words) => {
     expect(() => readTraceFile(text)).toThrow(words)
   })
 })
 
 describe('two under one trace', () => {
   const boxes = { window, elements: { '.card': [box] } }
-  const answer = (follow: Feel, trace: readonly Sample[]) => answerTo(tilt.expand({ ...tiltDefaults, follow }, '.card'), trace, boxes).numbers
+  const answer = (follow: Feel, trace: readonly Sample[]) =>
+    answerTo(tilt.expand({ ...tiltDefaults, follow }, '.card'), trace, boxes).numbers
   const spring = { kind: 'spring', frequencyHz: 2.27, dampingRatio: 0.715 } as const
-  const move = (t: number, x: number, y: number, phase: Sample['phase'] = 'move'): Sample => ({ t, x, y, buttons: 0, pointerType: 'mouse', phase })
+  const move = (t: number, x: number, y: number, phase: Sample['phase'] = 'move'): Sample => ({
+    t,
+    x,
+    y,
+    buttons: 0,
+    pointerType: 'mouse',
+    phase,
+  })
   const jump = [move(0, 110, 160), move(100, 290, 160)]
 
   it('have the times and ways of their closed forms', () => {
@@ -79,7 +110,8 @@ describe('two under one trace', () => {
   })
 
   it('are told apart by how far they go past the mark where outputs are made of several followers as well', () => {
-    const shadowed = (follow: Feel) => answerTo(tilt.expand({ ...tiltDefaults, follow, liftPx: 18, shadowPx: 12, shadowSoftPx: 30 }, '.card'), jump, boxes).numbers.overshoot
+    const shadowed = (follow: Feel) =>
+      answerTo(tilt.expand({ ...tiltDefaults, follow, liftPx: 18, shadowPx: 12, shadowSoftPx: 30 }, '.card'), jump, boxes).numbers.overshoot
     const springy = { kind: 'spring', frequencyHz: 2.27, dampingRatio: 0.36 } as const
     for (const feel of [spring, springy]) expect(shadowed(feel)).toBeCloseTo(answer(feel, jump).overshoot, 6)
     expect(shadowed(springy)).toBeGreaterThan(4 * shadowed(spring))

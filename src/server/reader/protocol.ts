@@ -9,4 +9,8 @@ export interface ToThread {
   readonly given: unknown
 }
 
-export type FromThread = { readonly id: number } & ({ readonly value: unknown } | { readonly problem: { readonly status: number; readonly title: string; readonly detail: string } } | { readonly error: string })
+export type FromThread = { readonly id: number } & (
+  | { readonly value: unknown }
+  | { readonly problem: { readonly status: number; readonly title: string; readonly detail: string } }
+  | { readonly error: string }
+)

@@ -10,7 +10,16 @@ type Given<Task extends TaskName> = Parameters<(typeof tasks)[Task]>[0]
 type Value<Task extends TaskName> = ReturnType<(typeof tasks)[Task]>
 
 /** How long a task may take, ms; and how much memory a thread may have beside the bytes of files, MB. */
-const budgetMs: Readonly<Record<TaskName, number>> = { import: 20_000, check: 8000, copy: 8000, script: 8000, shape: 8000, costs: 20_000, export: 8000, pack: 30_000 }
+const budgetMs: Readonly<Record<TaskName, number>> = {
+  import: 20_000,
+  check: 8000,
+  copy: 8000,
+  script: 8000,
+  shape: 8000,
+  costs: 20_000,
+  export: 8000,
+  pack: 30_000,
+}
 const budgetMb = 200
 
 interface Job {
@@ -30,7 +39,11 @@ interface Lane {
 
 // Next bundles each route for itself, so the threads hang on the process. What moves many bytes does not keep pages waiting.
 const shared = globalThis as typeof globalThis & { glassMothReaders?: { readonly bytes: Lane; readonly page: Lane } }
-const lanes = () => (shared.glassMothReaders ??= { bytes: { worker: undefined, current: undefined, waiting: [] }, page: { worker: undefined, current: undefined, waiting: [] } })
+const lanes = () =>
+  (shared.glassMothReaders ??= {
+    bytes: { worker: undefined, current: undefined, waiting: [] },
+    page: { worker: undefined, current: undefined, waiting: [] },
+  })
 
 let ids = 0
 
@@ -53,7 +66,10 @@ function next(lane: Lane): void {
   const worker = (lane.worker ??= startThread(lane))
   worker.ref()
   const id = ++ids
-  const timer = setTimeout(() => giveUp(lane, worker, `It takes longer than ${budgetMs[job.task] / 1000} seconds to read.`), budgetMs[job.task])
+  const timer = setTimeout(
+    () => giveUp(lane, worker, `It takes longer than ${budgetMs[job.task] / 1000} seconds to read.`),
+    budgetMs[job.task],
+  )
   lane.current = { id, job, timer }
   worker.postMessage({ id, task: job.task, given: job.given }, [...job.transfer])
 }
@@ -75,7 +91,9 @@ function giveUp(lane: Lane, worker: Worker, why: string): void {
 }
 
 function startThread(lane: Lane): Worker {
-  const worker = new Worker(join(process.cwd(), 'build', 'reader.mjs'), { resourceLimits: { maxOldGenerationSizeMb: budgetMb, maxYoungGenerationSizeMb: 32 } })
+  const worker = new Worker(join(process.cwd(), 'build', 'reader.mjs'), {
+    resourceLimits: { maxOldGenerationSizeMb: budgetMb, maxYoungGenerationSizeMb: 32 },
+  })
   worker.unref()
   worker.on('message', (message: FromThread) => {
     if (lane.worker !== worker || lane.current?.id !== message.id) return

@@ -9,7 +9,7 @@ const page = { id: 'p', name: 'A page', source: '0'.repeat(64) }
 const html = '<!doctype html><style>.card { border: 2px solid }</style><main><article class="card">A</article></main>'
 
 function taskFor(script: Site['script'], change: Partial<ExportTask> = {}): ExportTask {
-  const effect = { id: 'one', kind: 'tilt', name: 'Lean', select: '.card', noun: 'each card', settings: findKind('tilt')?.defaults }
+  const effect = { id: 'one', kind: 'tilt', name: 'Lean', select: '.card', noun: 'each card', settings: findKind('tilt')?.defaults as unknown }
   const site: Site = { format: 'glass-moth/1', name: 'A site', pages: [page], effects: [effect], script }
   return { site, page, html, dressed: html, lacksSheets: false, hasScripts: false, ...change }
 }
@@ -30,24 +30,35 @@ describe('what a script counts on', { timeout }, () => {
     expect(costOf(task, 'hasLateElements')).toMatchObject({ isIn: 'no' })
   })
 
-  it.each(['hasTransitions', 'hasOwnStyles', 'takesOff'] as const)('weighs %s by what comes with it, whether it is in the script or not', (what) => {
-    const [without, withIt] = [taskFor(undefined), taskFor(what === 'takesOff' ? { takesOff: true } : { allows: [what] })]
-    const more = tasks.script(withIt).smallBytes - tasks.script(without).smallBytes
-    expect(more).toBeGreaterThan(0)
-    expect(costOf(without, what)?.bytes).toBe(more)
-    expect(costOf(withIt, what)?.bytes).toBe(more)
-  })
+  it.each(['hasTransitions', 'hasOwnStyles', 'takesOff'] as const)(
+    'weighs %s by what comes with it, whether it is in the script or not',
+    (what) => {
+      const [without, withIt] = [taskFor(undefined), taskFor(what === 'takesOff' ? { takesOff: true } : { allows: [what] })]
+      const more = tasks.script(withIt).smallBytes - tasks.script(without).smallBytes
+      expect(more).toBeGreaterThan(0)
+      expect(costOf(without, what)?.bytes).toBe(more)
+      expect(costOf(withIt, what)?.bytes).toBe(more)
+    },
+  )
 
   it('weighs what the page itself has by what would go without it', () => {
     const bare = taskFor(undefined, { dressed: html.replace('border: 2px solid', 'color: red') })
-    expect(costOf(taskFor(undefined), 'hasBorders')?.bytes).toBe(tasks.script(taskFor(undefined)).smallBytes - tasks.script(bare).smallBytes)
+    expect(costOf(taskFor(undefined), 'hasBorders')?.bytes).toBe(
+      tasks.script(taskFor(undefined)).smallBytes - tasks.script(bare).smallBytes,
+    )
   })
 })
 
 describe('the shape of a script', { timeout }, () => {
   it('is one for whatever differs by numbers alone, and none where nothing is to be played', () => {
     const one = taskFor(undefined)
-    const other: ExportTask = { ...one, site: { ...one.site, effects: one.site.effects.map((effect) => ({ ...effect, settings: { ...(effect.settings as object), acrossDeg: 17 } })) } }
+    const other: ExportTask = {
+      ...one,
+      site: {
+        ...one.site,
+        effects: one.site.effects.map((effect) => ({ ...effect, settings: { ...(effect.settings as object), acrossDeg: 17 } })),
+      },
+    }
     expect(tasks.shape(one)?.key).toBe(tasks.shape(other)?.key)
     expect(tasks.shape({ ...one, site: { ...one.site, effects: [] } })).toBeNull()
   })

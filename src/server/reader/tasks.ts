@@ -101,16 +101,29 @@ export const tasks = {
     readPageTree(html, 'The page')
     return true
   },
-  copy: ({ html, path, files, sheets, shown, nonce }: CopyTask): StudioCopy => copyForStudio(html, { path, files: new Map(files.map((file) => [file.path, file])), sheetText: (hash) => sheets.get(hash), shown, nonce }),
+  copy: ({ html, path, files, sheets, shown, nonce }: CopyTask): StudioCopy =>
+    copyForStudio(html, {
+      path,
+      files: new Map(files.map((file) => [file.path, file])),
+      sheetText: (hash) => sheets.get(hash),
+      shown,
+      nonce,
+    }),
   /** An archive of files by their paths. */
-  pack: (entries: Readonly<Record<string, Uint8Array>>): Uint8Array<ArrayBuffer> => zipSync(entries, { level: 6, mtime: '2020-01-01' }) as Uint8Array<ArrayBuffer>,
+  pack: (entries: Readonly<Record<string, Uint8Array>>): Uint8Array<ArrayBuffer> =>
+    zipSync(entries, { level: 6, mtime: '2020-01-01' }),
   export: (task: ExportTask): string => {
     const tree = readTree(task.html)
     const figures = planFigures(task.site, task.page.id)
     const overlaps = overlapsOf(targetsOf(figures), (select) => findIn(tree, select))
     const facts = takeFacts(factsFor(figures, task))
     const { script } = task.site
-    return writePage(task.html, writeStylesheet(figures, overlaps, allowing(facts, script ?? {})), compile(figures, facts, scriptFragments(), script), script?.isModule)
+    return writePage(
+      task.html,
+      writeStylesheet(figures, overlaps, allowing(facts, script ?? {})),
+      compile(figures, facts, scriptFragments(), script),
+      script?.isModule,
+    )
   },
   script: (task: ExportTask): ScriptText => {
     const figures = planFigures(task.site, task.page.id, task.only)
@@ -135,17 +148,29 @@ export const tasks = {
     const wished = new Set(script.allows)
     const present = weigh(facts, script)
     // Each is weighed against the script as it is: without what is in it, or with what is not.
-    const without = (what: FactName) => present - weigh({ ...facts, [what]: false }, { ...script, allows: script.allows?.filter((each) => each !== what) })
+    const without = (what: FactName) =>
+      present - weigh({ ...facts, [what]: false }, { ...script, allows: script.allows?.filter((each) => each !== what) })
     const withIt = (what: FactName) => weigh({ ...facts, [what]: true }, script) - present
     return [
-      ...factNames.map((what): ScriptCost => ({ what, isIn: facts[what] ? 'page' : wished.has(what) ? 'wish' : 'no', bytes: facts[what] || wished.has(what) ? without(what) : withIt(what) })),
-      { what: 'takesOff', isIn: script.takesOff ? 'wish' : 'no', bytes: script.takesOff ? present - weigh(facts, { ...script, takesOff: undefined }) : weigh(facts, { ...script, takesOff: true }) - present },
+      ...factNames.map((what): ScriptCost => ({
+        what,
+        isIn: facts[what] ? 'page' : wished.has(what) ? 'wish' : 'no',
+        bytes: facts[what] || wished.has(what) ? without(what) : withIt(what),
+      })),
+      {
+        what: 'takesOff',
+        isIn: script.takesOff ? 'wish' : 'no',
+        bytes: script.takesOff
+          ? present - weigh(facts, { ...script, takesOff: undefined })
+          : weigh(facts, { ...script, takesOff: true }) - present,
+      },
     ]
   },
 }
 
 /** What is known of a page that is dressed so. */
-const factsFor = (figures: readonly Figure[], { dressed, lacksSheets, hasScripts }: ExportTask): PageFacts => pageFactsOf({ tree: readTree(dressed), lacksSheets, hasScripts }, figures)
+const factsFor = (figures: readonly Figure[], { dressed, lacksSheets, hasScripts }: ExportTask): PageFacts =>
+  pageFactsOf({ tree: readTree(dressed), lacksSheets, hasScripts }, figures)
 
 const short = (path: string) => (path.length > 80 ? `…${path.slice(-79)}`.toWellFormed() : path)
 const isPage = (path: string) => /\.x?html?$/i.test(path)
@@ -155,26 +180,60 @@ const megabytes = (bytes: number) => bytes / 1024 / 1024
 function readImport(given: readonly Unpacked[]): ReadImport {
   const files = withoutCommonFolder(unpackAll(given))
   const large = files.find(({ bytes, path }) => bytes.length > (isPage(path) ? importLimits.htmlBytes : importLimits.fileBytes))
-  if (large) throw new Problem(413, 'A file is too large', `"${short(large.path)}" has ${megabytes(large.bytes.length).toFixed(1)} MB; ${isPage(large.path) ? `a page may have ${megabytes(importLimits.htmlBytes)}` : `a file may have ${megabytes(importLimits.fileBytes)}`}.`)
+  if (large)
+    throw new Problem(
+      413,
+      'A file is too large',
+      `"${short(large.path)}" has ${megabytes(large.bytes.length).toFixed(1)} MB; ${isPage(large.path) ? `a page may have ${megabytes(importLimits.htmlBytes)}` : `a file may have ${megabytes(importLimits.fileBytes)}`}.`,
+    )
   const unsafe = files.find(({ path }) => !staysInside(path))
   if (unsafe) throw new Problem(422, 'A path is not safe', `"${short(unsafe.path)}" would lie outside of what was brought.`)
   const [pageFiles, others] = [files.filter(({ path }) => isPage(path)), files.filter(({ path }) => !isPage(path))]
-  if (pageFiles.length === 0) throw new Problem(422, 'No page', files.length === 0 ? 'There was nothing in what you brought.' : 'There is no HTML file in what you brought. Bring the page with its files, or paste its HTML.')
-  if (pageFiles.length > importLimits.pages) throw new Problem(413, 'Too many pages', `${pageFiles.length} HTML files were brought; ${importLimits.pages} are taken at once.`)
+  if (pageFiles.length === 0)
+    throw new Problem(
+      422,
+      'No page',
+      files.length === 0
+        ? 'There was nothing in what you brought.'
+        : 'There is no HTML file in what you brought. Bring the page with its files, or paste its HTML.',
+    )
+  if (pageFiles.length > importLimits.pages)
+    throw new Problem(413, 'Too many pages', `${pageFiles.length} HTML files were brought; ${importLimits.pages} are taken at once.`)
   const pages = pageFiles.map(readPage).sort(indexFirst)
   const originals = pageFiles.filter(({ path }) => pages.some((page) => page.path === path && !page.isExact))
-  return { pages, files: [...others, ...originals].map(({ path, bytes }) => ({ path, bytes, type: typeOf(path, bytes), hash: createHash('sha256').update(bytes).digest('hex') })) }
+  return {
+    pages,
+    files: [...others, ...originals].map(({ path, bytes }) => ({
+      path,
+      bytes,
+      type: typeOf(path, bytes),
+      hash: createHash('sha256').update(bytes).digest('hex'),
+    })),
+  }
 }
 
 /** All files, archives opened. What they hold counts together, while it is unpacked. */
 function unpackAll(given: readonly Unpacked[]): readonly Unpacked[] {
   const left = { files: importLimits.files, totalBytes: importLimits.totalBytes }
   return given.flatMap(({ path, bytes }) => {
-    const found = typeOf(path, bytes) === 'application/zip' ? unzip(bytes, { ...left, fileBytes: importLimits.fileBytes }) : [{ path: path.replaceAll('\\', '/').replace(/^\/+/, ''), bytes }]
+    const found =
+      typeOf(path, bytes) === 'application/zip'
+        ? unzip(bytes, { ...left, fileBytes: importLimits.fileBytes })
+        : [{ path: path.replaceAll('\\', '/').replace(/^\/+/, ''), bytes }]
     left.files -= found.length
     left.totalBytes -= found.reduce((sum, each) => sum + each.bytes.length, 0)
-    if (left.files < 0) throw new Problem(413, 'Too many files', `More than ${importLimits.files} files were brought; that is the most that is taken at once.`)
-    if (left.totalBytes < 0) throw new Problem(413, 'Too much at once', `What was brought has more than ${megabytes(importLimits.totalBytes)} MB; that is the most that is taken at once.`)
+    if (left.files < 0)
+      throw new Problem(
+        413,
+        'Too many files',
+        `More than ${importLimits.files} files were brought; that is the most that is taken at once.`,
+      )
+    if (left.totalBytes < 0)
+      throw new Problem(
+        413,
+        'Too much at once',
+        `What was brought has more than ${megabytes(importLimits.totalBytes)} MB; that is the most that is taken at once.`,
+      )
     return found
   })
 }
@@ -198,13 +257,26 @@ function readPage({ path, bytes }: Unpacked): ReadPage {
   const html = decode(bytes, path).toWellFormed()
   if (html.includes('\0')) throw new Problem(422, 'Not a page', `"${short(path)}" is called HTML, but holds bytes that no text has.`)
   const title = elementsOf(readPageTree(html, `"${short(path)}"`)).find(({ name }) => name === 'title')
-  const name = ((title && textOf(title)) || path.split('/').at(-1)?.replace(/\.x?html?$/i, '') || 'Page').trim() || 'Page'
+  const name =
+    (
+      (title && textOf(title)) ||
+      path
+        .split('/')
+        .at(-1)
+        ?.replace(/\.x?html?$/i, '') ||
+      'Page'
+    ).trim() || 'Page'
   return { path, html, name: cutText(name, 100), isExact: Buffer.from(html, 'utf8').equals(Buffer.from(bytes)) }
 }
 
 function decode(bytes: Uint8Array, path: string): string {
   const encoding = sniffEncoding(bytes, { defaultEncoding: 'utf-8' }).toLowerCase()
-  const refusal = () => new Problem(422, 'The encoding cannot be read', `"${short(path)}" says that it is written in ${encoding}, which no browser reads. Save it as UTF-8 and bring it again.`)
+  const refusal = () =>
+    new Problem(
+      422,
+      'The encoding cannot be read',
+      `"${short(path)}" says that it is written in ${encoding}, which no browser reads. Save it as UTF-8 and bring it again.`,
+    )
   if (unreadable.test(encoding)) throw refusal()
   try {
     return new TextDecoder(encoding).decode(bytes)

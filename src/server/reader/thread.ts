@@ -4,7 +4,8 @@ import { Problem } from '../problem'
 import type { FromThread, ToThread } from './protocol'
 import { tasks, type ReadImport } from './tasks'
 
-const isImport = (value: unknown): value is ReadImport => typeof value === 'object' && value !== null && 'pages' in value && 'files' in value
+const isImport = (value: unknown): value is ReadImport =>
+  typeof value === 'object' && value !== null && 'pages' in value && 'files' in value
 
 /** The memory of the bytes in an answer. */
 function buffersOf(value: unknown): readonly ArrayBuffer[] {

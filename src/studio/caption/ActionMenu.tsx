@@ -15,12 +15,28 @@ export function ActionMenu({ label, isOn = false, options, onChoose, children }:
   return (
     <Menu.Root onSelect={({ value }) => onChoose(value)} positioning={{ placement: 'top-start', gutter: 4 }} lazyMount unmountOnExit>
       <Menu.Trigger asChild>
-        <Button look="quiet" minHeight="25px" fontSize="13px" color="soft" px="4px" aria-label={label} title={label} data-state-on={isOn ? '' : undefined} borderColor={isOn ? 'edge' : undefined}>{children}</Button>
+        <Button
+          look="quiet"
+          minHeight="25px"
+          fontSize="13px"
+          color="soft"
+          px="4px"
+          aria-label={label}
+          title={label}
+          data-state-on={isOn ? '' : undefined}
+          borderColor={isOn ? 'edge' : undefined}
+        >
+          {children}
+        </Button>
       </Menu.Trigger>
       <Portal>
         <Menu.Positioner>
           <Menu.Content>
-            {options.map(({ value, words, isCurrent }) => <Menu.Item key={value} value={value} data-current={isCurrent ? '' : undefined}>{words}</Menu.Item>)}
+            {options.map(({ value, words, isCurrent }) => (
+              <Menu.Item key={value} value={value} data-current={isCurrent ? '' : undefined}>
+                {words}
+              </Menu.Item>
+            ))}
           </Menu.Content>
         </Menu.Positioner>
       </Portal>

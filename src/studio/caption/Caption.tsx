@@ -38,9 +38,13 @@ function EmptyCaption({ hasEffects }: { readonly hasEffects: boolean }) {
   const studio = useStudio()
   return (
     <Flex as="section" aria-label="Caption" align="center" gap="16px" px="22px" height="100%">
-      <Button look="act" onClick={() => startPointing(studio)}>Point at something ({keyOf('point')})</Button>
+      <Button look="act" onClick={() => startPointing(studio)}>
+        Point at something ({keyOf('point')})
+      </Button>
       <Button onClick={() => toggleDrawer(studio, 'pages')}>Import page ({keyOf('pages')})</Button>
-      <Box fontSize="17px">{hasEffects ? 'Or choose an effect at the left to tune it.' : 'Choose an element of the page, and what the pointer does to it.'}</Box>
+      <Box fontSize="17px">
+        {hasEffects ? 'Or choose an effect at the left to tune it.' : 'Choose an element of the page, and what the pointer does to it.'}
+      </Box>
     </Flex>
   )
 }
@@ -75,20 +79,47 @@ function CaptionOf({ effect, number, kind }: CaptionOfProps) {
       return role ? <NounWord key={index} effect={effect} role={role} isMain={role.id === roles[0]?.id} /> : null
     })
   return (
-    <Flex as="section" aria-label={`Caption of effect ${number}`} direction="column" px="16px" pt="7px" pb="5px" height="100%" minHeight="0" overflowY="auto" position="relative">
+    <Flex
+      as="section"
+      aria-label={`Caption of effect ${number}`}
+      direction="column"
+      px="16px"
+      pt="7px"
+      pb="5px"
+      height="100%"
+      minHeight="0"
+      overflowY="auto"
+      position="relative"
+    >
       <Flex gap="12px" align="baseline">
-        <Box fontSize="22px" fontWeight="600" lineHeight="1" color="ink" flex="none" aria-hidden="true">{number}</Box>
+        <Box fontSize="22px" fontWeight="600" lineHeight="1" color="ink" flex="none" aria-hidden="true">
+          {number}
+        </Box>
         <Box minWidth="0">
-          <Box fontSize="17px" lineHeight="30px">{tell(kind.sentence(effect.settings))}</Box>
-          <Box fontSize="14px" lineHeight="27px" color="soft">{tell(kind.time(effect.settings))}</Box>
+          <Box fontSize="17px" lineHeight="30px">
+            {tell(kind.sentence(effect.settings))}
+          </Box>
+          <Box fontSize="14px" lineHeight="27px" color="soft">
+            {tell(kind.time(effect.settings))}
+          </Box>
         </Box>
       </Flex>
       <Matches effect={effect} />
       <ShellRow effect={effect} />
       <PosingRow />
-      {!open && Object.keys(effect.own ?? {}).length > 0 && <Box pl="30px"><OwnRow effect={effect} /></Box>}
-      {refusal && <Box role="alert" fontSize="13.5px" fontWeight="600" pl="30px" mt="2px">⚠ {refusal}</Box>}
-      <CaptionKeys effect={effect} open={open} onOpen={setOpen}>{inHand && <WordDetails control={inHand} effect={effect} />}</CaptionKeys>
+      {!open && Object.keys(effect.own ?? {}).length > 0 && (
+        <Box pl="30px">
+          <OwnRow effect={effect} />
+        </Box>
+      )}
+      {refusal && (
+        <Box role="alert" fontSize="13.5px" fontWeight="600" pl="30px" mt="2px">
+          ⚠ {refusal}
+        </Box>
+      )}
+      <CaptionKeys effect={effect} open={open} onOpen={setOpen}>
+        {inHand && <WordDetails control={inHand} effect={effect} />}
+      </CaptionKeys>
       {open && (
         <Box pl="30px" pt="4px" pb="6px">
           <NameField effect={effect} />
@@ -101,9 +132,15 @@ function CaptionOf({ effect, number, kind }: CaptionOfProps) {
             <Rows title="Strength, area, visitors" ids={idsIn('common')} word={word} controls={controls} />
             <NarrowRow effect={effect} />
           </Fold>
-          {exact.length > 0 && <Fold title="Exact numbers"><Rows title="Exact numbers" ids={exact} word={word} controls={controls} /></Fold>}
+          {exact.length > 0 && (
+            <Fold title="Exact numbers">
+              <Rows title="Exact numbers" ids={exact} word={word} controls={controls} />
+            </Fold>
+          )}
           <NamedValues />
-          <Box fontSize="13px" color="soft" mt="4px">{answers.touch} With reduced motion: {answers.reducedMotion.charAt(0).toLowerCase() + answers.reducedMotion.slice(1)}</Box>
+          <Box fontSize="13px" color="soft" mt="4px">
+            {answers.touch} With reduced motion: {answers.reducedMotion.charAt(0).toLowerCase() + answers.reducedMotion.slice(1)}
+          </Box>
         </Box>
       )}
     </Flex>
@@ -113,13 +150,21 @@ function CaptionOf({ effect, number, kind }: CaptionOfProps) {
 /** The roles that the sentence leaves out, and one more where there may be more. */
 function RoleRows({ effect, kind }: { readonly effect: Effect; readonly kind: AnyKind }) {
   const studio = useStudio()
-  const told = new Set(kind.sentence(effect.settings).flatMap((piece) => (typeof piece === 'object' && 'role' in piece ? [piece.role] : [])))
+  const told = new Set(
+    kind.sentence(effect.settings).flatMap((piece) => (typeof piece === 'object' && 'role' in piece ? [piece.role] : [])),
+  )
   const rest = kind.roles(effect.settings).filter(({ id }, i) => i > 0 && !told.has(id))
   if (rest.length === 0 && !kind.moreRoles) return null
   return (
     <Flex align="center" gap="8px" wrap="wrap" minHeight="31px" fontSize="14px">
-      {rest.map((role) => <NounWord key={role.id} effect={effect} role={role} isMain={false} />)}
-      {kind.moreRoles && <Button look="quiet" minHeight="25px" fontSize="13px" onClick={() => addRole(studio, effect)}>Add a {kind.moreRoles.noun}</Button>}
+      {rest.map((role) => (
+        <NounWord key={role.id} effect={effect} role={role} isMain={false} />
+      ))}
+      {kind.moreRoles && (
+        <Button look="quiet" minHeight="25px" fontSize="13px" onClick={() => addRole(studio, effect)}>
+          Add a {kind.moreRoles.noun}
+        </Button>
+      )}
     </Flex>
   )
 }
@@ -130,7 +175,9 @@ function Fold({ title, children }: { readonly title: string; readonly children: 
   const Chevron = isOpen ? ChevronUp : ChevronDown
   return (
     <Box borderTop="1px solid" borderColor="hairline" mt="3px" pt="2px">
-      <Button look="quiet" minHeight="27px" ml="-7px" fontSize="14px" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}><Chevron size={14} aria-hidden="true" /> {title}</Button>
+      <Button look="quiet" minHeight="27px" ml="-7px" fontSize="14px" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
+        <Chevron size={14} aria-hidden="true" /> {title}
+      </Button>
       {isOpen && children}
     </Box>
   )
@@ -148,7 +195,9 @@ function Rows({ title, ids, word, controls }: RowsProps) {
     <Grid role="group" aria-label={title} templateColumns="repeat(auto-fill, minmax(400px, 1fr))" columnGap="24px">
       {ids.map((id) => (
         <Flex key={id} align="center" gap="10px" minHeight="31px" fontSize="14px">
-          <Box width="150px" color="soft">{controls.find((control) => control.id === id)?.title}</Box>
+          <Box width="150px" color="soft">
+            {controls.find((control) => control.id === id)?.title}
+          </Box>
           {word(id)}
         </Flex>
       ))}

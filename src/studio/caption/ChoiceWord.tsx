@@ -14,8 +14,13 @@ interface ChoiceWordProps {
 export function ChoiceWord({ control, value, onTouch, onChange }: ChoiceWordProps) {
   const current = control.options.find((option) => option.value === value)
   return (
-    <WordMenu label={control.title} words={current?.words ?? value} onTouch={onTouch}
-      options={control.options.map((option) => ({ value: option.value, words: option.words, isCurrent: option.value === value }))} onChange={onChange} />
+    <WordMenu
+      label={control.title}
+      words={current?.words ?? value}
+      onTouch={onTouch}
+      options={control.options.map((option) => ({ value: option.value, words: option.words, isCurrent: option.value === value }))}
+      onChange={onChange}
+    />
   )
 }
 
@@ -35,19 +40,50 @@ export function WordMenu({ label, words, note, options, onTouch, onChange }: Wor
   return (
     <Menu.Root onSelect={({ value }) => onChange(value)} positioning={{ placement: 'top-start', gutter: 4 }} lazyMount unmountOnExit>
       <Menu.Trigger asChild>
-        <chakra.button ref={trigger} type="button" aria-label={`${label}: ${words}`} onFocus={onTouch} onPointerDown={onTouch} display="inline-flex" alignItems="baseline" gap="5px" maxWidth="250px" verticalAlign="baseline" px="7px" lineHeight="23px" background="ground" border="1px solid" borderColor="hairline" borderRadius="4px"
-          color="ink" fontWeight="600" cursor="pointer" _hover={{ borderColor: 'edge' }} _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }}>
-          <Box as="span" truncate title={words}>{words}</Box>
-          <span aria-hidden="true" style={{ fontSize: '0.62em' }}>▾</span>
+        <chakra.button
+          ref={trigger}
+          type="button"
+          aria-label={`${label}: ${words}`}
+          onFocus={onTouch}
+          onPointerDown={onTouch}
+          display="inline-flex"
+          alignItems="baseline"
+          gap="5px"
+          maxWidth="250px"
+          verticalAlign="baseline"
+          px="7px"
+          lineHeight="23px"
+          background="ground"
+          border="1px solid"
+          borderColor="hairline"
+          borderRadius="4px"
+          color="ink"
+          fontWeight="600"
+          cursor="pointer"
+          _hover={{ borderColor: 'edge' }}
+          _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }}
+        >
+          <Box as="span" truncate title={words}>
+            {words}
+          </Box>
+          <span aria-hidden="true" style={{ fontSize: '0.62em' }}>
+            ▾
+          </span>
         </chakra.button>
       </Menu.Trigger>
       <Portal>
         <Menu.Positioner>
           <Menu.Content>
             <FocusReturn to={trigger} />
-            {note && <Box px="9px" py="4px" fontSize="13px" color="soft">{note}</Box>}
+            {note && (
+              <Box px="9px" py="4px" fontSize="13px" color="soft">
+                {note}
+              </Box>
+            )}
             {options.map((option) => (
-              <Menu.Item key={option.value} value={option.value} data-current={option.isCurrent ? '' : undefined}>{option.words}</Menu.Item>
+              <Menu.Item key={option.value} value={option.value} data-current={option.isCurrent ? '' : undefined}>
+                {option.words}
+              </Menu.Item>
             ))}
           </Menu.Content>
         </Menu.Positioner>

@@ -21,7 +21,9 @@ interface EyeDropperWindow {
 }
 
 /** A gradient, or a colour, over the checks that show how much of it is clear. */
-export const overChecks = (gradient: string) => ({ background: `${gradient}, repeating-conic-gradient(#b9bdb6 0 25%, #fff 0 50%) 0 0 / 8px 8px` })
+export const overChecks = (gradient: string) => ({
+  background: `${gradient}, repeating-conic-gradient(#b9bdb6 0 25%, #fff 0 50%) 0 0 / 8px 8px`,
+})
 export const swatch = (css: string) => overChecks(`linear-gradient(${css}, ${css})`)
 
 /** What a document takes of one value of CSS, characters. */
@@ -45,38 +47,119 @@ export function ColourField({ label, property = 'color', value, onTouch, onValue
   }
   const { EyeDropper } = (typeof window === 'undefined' ? {} : window) as EyeDropperWindow
   return (
-    <Popover.Root lazyMount unmountOnExit positioning={{ placement: 'top-start', gutter: 5 }} onOpenChange={({ open }) => {
-      gesture.current = ''
-      if (open) link.say({ type: 'colours' })
-    }}>
+    <Popover.Root
+      lazyMount
+      unmountOnExit
+      positioning={{ placement: 'top-start', gutter: 5 }}
+      onOpenChange={({ open }) => {
+        gesture.current = ''
+        if (open) link.say({ type: 'colours' })
+      }}
+    >
       <Popover.Trigger asChild>
-        <chakra.button type="button" aria-label={`${label}: ${value}`} title={`${value}; or paste a colour`} onFocus={onTouch} onPointerDown={onTouch} onPaste={(event) => {
-          const pasted = event.clipboardData.getData('text').trim()
-          if (takes(pasted)) onValue(pasted, newGesture())
-        }} display="inline-block" width="44px" height="22px" verticalAlign="-5px" borderRadius="4px" border="1px solid" borderColor="edge" cursor="pointer" style={groundOf(value, property === 'color' || CSS.supports('color', value))} _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }} />
+        <chakra.button
+          type="button"
+          aria-label={`${label}: ${value}`}
+          title={`${value}; or paste a colour`}
+          onFocus={onTouch}
+          onPointerDown={onTouch}
+          onPaste={(event) => {
+            const pasted = event.clipboardData.getData('text').trim()
+            if (takes(pasted)) onValue(pasted, newGesture())
+          }}
+          display="inline-block"
+          width="44px"
+          height="22px"
+          verticalAlign="-5px"
+          borderRadius="4px"
+          border="1px solid"
+          borderColor="edge"
+          cursor="pointer"
+          style={groundOf(value, property === 'color' || CSS.supports('color', value))}
+          _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }}
+        />
       </Popover.Trigger>
       <Portal>
         <Popover.Positioner>
-          <Popover.Content width="268px" background="sheet" color="ink" border="1px solid" borderColor="edge" borderRadius="4px" boxShadow="0 8px 22px -14px #000" p="10px" fontSize="13px" aria-label={label}>
-            {colours.length > 0 && <Box color="soft" mb="5px">On this page</Box>}
+          <Popover.Content
+            width="268px"
+            background="sheet"
+            color="ink"
+            border="1px solid"
+            borderColor="edge"
+            borderRadius="4px"
+            boxShadow="0 8px 22px -14px #000"
+            p="10px"
+            fontSize="13px"
+            aria-label={label}
+          >
+            {colours.length > 0 && (
+              <Box color="soft" mb="5px">
+                On this page
+              </Box>
+            )}
             <Flex gap="5px" wrap="wrap" mb="9px">
               {colours.map((css) => (
-                <chakra.button key={css} type="button" aria-label={css} title={css} aria-pressed={css === value} onClick={() => give(css)} width="26px" height="26px" borderRadius="13px" border="1px solid" borderColor="edge" outline={css === value ? '2px solid var(--gm-ink)' : undefined} cursor="pointer" style={swatch(css)} _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '2px' }} />
+                <chakra.button
+                  key={css}
+                  type="button"
+                  aria-label={css}
+                  title={css}
+                  aria-pressed={css === value}
+                  onClick={() => give(css)}
+                  width="26px"
+                  height="26px"
+                  borderRadius="13px"
+                  border="1px solid"
+                  borderColor="edge"
+                  outline={css === value ? '2px solid var(--gm-ink)' : undefined}
+                  cursor="pointer"
+                  style={swatch(css)}
+                  _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '2px' }}
+                />
               ))}
             </Flex>
             <Flex gap="6px" align="center">
-              <Field aria-label={`${label}, as CSS writes it`} aria-invalid={!isGood} value={text} flex="1" minWidth="0" fontFamily="mono" fontSize="12px" spellCheck={false} onChange={(event) => {
-                setTyped(event.target.value)
-                if (takes(event.target.value)) give(event.target.value)
-              }} onBlur={take} onKeyDown={(event) => {
-                event.stopPropagation()
-                if (event.key === 'Enter') take()
-              }} />
+              <Field
+                aria-label={`${label}, as CSS writes it`}
+                aria-invalid={!isGood}
+                value={text}
+                flex="1"
+                minWidth="0"
+                fontFamily="mono"
+                fontSize="12px"
+                spellCheck={false}
+                onChange={(event) => {
+                  setTyped(event.target.value)
+                  if (takes(event.target.value)) give(event.target.value)
+                }}
+                onBlur={take}
+                onKeyDown={(event) => {
+                  event.stopPropagation()
+                  if (event.key === 'Enter') take()
+                }}
+              />
               {EyeDropper && (
-                <Button aria-label="Pick a colour off the screen" title="Pick a colour off the screen" px="7px" onClick={() => void new EyeDropper().open().then(({ sRGBHex }) => give(sRGBHex)).catch(() => undefined)}><Pipette size={15} aria-hidden="true" /></Button>
+                <Button
+                  aria-label="Pick a colour off the screen"
+                  title="Pick a colour off the screen"
+                  px="7px"
+                  onClick={() =>
+                    void new EyeDropper()
+                      .open()
+                      .then(({ sRGBHex }) => give(sRGBHex))
+                      .catch(() => undefined)
+                  }
+                >
+                  <Pipette size={15} aria-hidden="true" />
+                </Button>
               )}
             </Flex>
-            {!isGood && <Box role="status" fontWeight="600" mt="5px">{property === 'color' ? 'This is no colour of CSS; the old one stays.' : 'This is no background of CSS; the old one stays.'}</Box>}
+            {!isGood && (
+              <Box role="status" fontWeight="600" mt="5px">
+                {property === 'color' ? 'This is no colour of CSS; the old one stays.' : 'This is no background of CSS; the old one stays.'}
+              </Box>
+            )}
           </Popover.Content>
         </Popover.Positioner>
       </Portal>

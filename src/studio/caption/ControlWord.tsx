@@ -31,12 +31,26 @@ export function ControlWord({ control, effect, onRefusal }: ControlWordProps) {
     case 'choice':
       return <ChoiceWord control={control} value={control.read(settings)} onTouch={touch} onChange={(value) => change(value)} />
     case 'colour':
-      return <ColourField label={control.title} property={control.takesBackgrounds ? 'background' : 'color'} value={control.read(settings)} onTouch={touch} onValue={change} />
+      return (
+        <ColourField
+          label={control.title}
+          property={control.takesBackgrounds ? 'background' : 'color'}
+          value={control.read(settings)}
+          onTouch={touch}
+          onValue={change}
+        />
+      )
     case 'feel': {
       const paste = (text: string) => {
-        if (parseEasing(text) === undefined) return onRefusal(`${control.title} takes an easing of CSS, such as cubic-bezier(0.2, 0.7, 0.2, 1). It stays as it was.`)
+        if (parseEasing(text) === undefined)
+          return onRefusal(`${control.title} takes an easing of CSS, such as cubic-bezier(0.2, 0.7, 0.2, 1). It stays as it was.`)
         onRefusal(null)
-        change({ kind: 'timed', durationMs: Math.round(answerOfFeel(control.read(settings)).settleMs) || 300, easing: text.trim(), delayMs: 0 })
+        change({
+          kind: 'timed',
+          durationMs: Math.round(answerOfFeel(control.read(settings)).settleMs) || 300,
+          easing: text.trim(),
+          delayMs: 0,
+        })
       }
       return <DrawnWord control={control} words={tellValue(control, settings)} onTouch={touch} onPaste={paste} />
     }
@@ -67,9 +81,31 @@ interface DrawnWordProps {
 function DrawnWord({ control, words, ground, onTouch, onPaste }: DrawnWordProps) {
   const { touched } = useView('touched')
   return (
-    <chakra.button type="button" aria-label={`${control.title}: ${words || 'a gradient'}`} aria-pressed={touched === control.id} title={onPaste ? `${control.title}: in the drawing, or pasted as CSS` : control.title} onClick={onTouch} onFocus={onTouch} onPaste={onPaste && ((event) => onPaste(event.clipboardData.getData('text')))}
-      display="inline-block" minWidth={ground ? '64px' : undefined} height={ground ? '22px' : undefined} verticalAlign={ground ? '-5px' : 'baseline'} px="7px" lineHeight="23px" background="ground" border="1px solid" borderColor={touched === control.id ? 'edge' : 'hairline'} borderRadius="4px" color="ink" fontWeight="600" cursor="pointer"
-      style={ground ? overChecks(ground) : undefined} _hover={{ borderColor: 'edge' }} _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }}>
+    <chakra.button
+      type="button"
+      aria-label={`${control.title}: ${words || 'a gradient'}`}
+      aria-pressed={touched === control.id}
+      title={onPaste ? `${control.title}: in the drawing, or pasted as CSS` : control.title}
+      onClick={onTouch}
+      onFocus={onTouch}
+      onPaste={onPaste && ((event) => onPaste(event.clipboardData.getData('text')))}
+      display="inline-block"
+      minWidth={ground ? '64px' : undefined}
+      height={ground ? '22px' : undefined}
+      verticalAlign={ground ? '-5px' : 'baseline'}
+      px="7px"
+      lineHeight="23px"
+      background="ground"
+      border="1px solid"
+      borderColor={touched === control.id ? 'edge' : 'hairline'}
+      borderRadius="4px"
+      color="ink"
+      fontWeight="600"
+      cursor="pointer"
+      style={ground ? overChecks(ground) : undefined}
+      _hover={{ borderColor: 'edge' }}
+      _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }}
+    >
       {words}
     </chakra.button>
   )

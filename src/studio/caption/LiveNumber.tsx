@@ -73,7 +73,13 @@ export function LiveNumber({ control, value, onTouch, onChange, onRefusal }: Liv
 
   if (typed !== null) {
     return (
-      <chakra.input autoFocus aria-label={control.title} value={typed} onChange={(event) => setTyped(event.target.value)} onFocus={(event) => typed === shown && event.target.select()} onBlur={(event) => commit(event.target.value)}
+      <chakra.input
+        autoFocus
+        aria-label={control.title}
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+        onFocus={(event) => typed === shown && event.target.select()}
+        onBlur={(event) => commit(event.target.value)}
         onKeyDown={(event) => {
           event.stopPropagation()
           if (event.key === 'Escape') {
@@ -85,18 +91,68 @@ export function LiveNumber({ control, value, onTouch, onChange, onRefusal }: Liv
             requestAnimationFrame(() => chip.current?.focus())
           }
         }}
-        width={`calc(${widest}ch + 18px)`} height="25px" px="7px" textAlign="center" color="ink" background="sheet" border="1px solid" borderColor="ink" borderRadius="4px" fontWeight="600" />
+        width={`calc(${widest}ch + 18px)`}
+        height="25px"
+        px="7px"
+        textAlign="center"
+        color="ink"
+        background="sheet"
+        border="1px solid"
+        borderColor="ink"
+        borderRadius="4px"
+        fontWeight="600"
+      />
     )
   }
   return (
-    <chakra.span ref={chip} role="spinbutton" tabIndex={0} aria-label={control.title} aria-valuenow={roundShown(value, control)} aria-valuemin={control.least} aria-valuemax={control.greatest} aria-valuetext={shown}
+    <chakra.span
+      ref={chip}
+      role="spinbutton"
+      tabIndex={0}
+      aria-label={control.title}
+      aria-valuenow={roundShown(value, control)}
+      aria-valuemin={control.least}
+      aria-valuemax={control.greatest}
+      aria-valuetext={shown}
       title={`Drag sideways, arrow keys, or type: ${formatNumber(control.least, control.unit)} to ${formatNumber(control.greatest, control.unit)}`}
-      onPointerDown={begin} onPointerMove={move} onPointerUp={end} onPointerCancel={() => (drag.current = null)} onPaste={(event) => commit(event.clipboardData.getData('text'))} onFocus={onTouch} onBlur={() => (keyGesture.current = '')} onKeyDown={press}
-      display="inline-block" position="relative" width={`calc(${widest}ch + 18px)`} textAlign="center" lineHeight="23px" verticalAlign="baseline" background="ground" borderRadius="4px" color="ink" fontWeight="600" cursor="ew-resize" userSelect="none" touchAction="none"
-      border="1px solid" borderColor="hairline" _hover={{ borderColor: 'edge' }} _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }}>
+      onPointerDown={begin}
+      onPointerMove={move}
+      onPointerUp={end}
+      onPointerCancel={() => (drag.current = null)}
+      onPaste={(event) => commit(event.clipboardData.getData('text'))}
+      onFocus={onTouch}
+      onBlur={() => (keyGesture.current = '')}
+      onKeyDown={press}
+      display="inline-block"
+      position="relative"
+      width={`calc(${widest}ch + 18px)`}
+      textAlign="center"
+      lineHeight="23px"
+      verticalAlign="baseline"
+      background="ground"
+      borderRadius="4px"
+      color="ink"
+      fontWeight="600"
+      cursor="ew-resize"
+      userSelect="none"
+      touchAction="none"
+      border="1px solid"
+      borderColor="hairline"
+      _hover={{ borderColor: 'edge' }}
+      _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }}
+    >
       {shown}
       <Box as="span" aria-hidden="true" position="absolute" left="6px" right="6px" bottom="1px" height="1px" background="edge">
-        <Box as="span" position="absolute" left={`${Math.min(1, Math.max(0, share)) * 100}%`} top="-3px" width="2px" height="5px" ml="-1px" background="lichen" />
+        <Box
+          as="span"
+          position="absolute"
+          left={`${Math.min(1, Math.max(0, share)) * 100}%`}
+          top="-3px"
+          width="2px"
+          height="5px"
+          ml="-1px"
+          background="lichen"
+        />
       </Box>
     </chakra.span>
   )

@@ -10,16 +10,35 @@ export function Matches({ effect }: { readonly effect: Effect }) {
   const { effects, pages } = useSite()
   const { counts, overlaps } = useView('counts', 'overlaps')
   const page = usePage()
-  const meets = (other: Effect) => other.select === effect.select || overlaps.some((set) => set.includes(effect.select) && set.includes(other.select))
+  const meets = (other: Effect) =>
+    other.select === effect.select || overlaps.some((set) => set.includes(effect.select) && set.includes(other.select))
   const rig = expandEffect(effect)
-  const [later] = effects.slice(effects.findIndex(({ id }) => id === effect.id) + 1).filter(meets).map((other) => ({ number: effects.indexOf(other) + 1, clashes: clashesOf(rig, expandEffect(other)) })).filter(({ clashes }) => clashes.length > 0)
+  const [later] = effects
+    .slice(effects.findIndex(({ id }) => id === effect.id) + 1)
+    .filter(meets)
+    .map((other) => ({ number: effects.indexOf(other) + 1, clashes: clashesOf(rig, expandEffect(other)) }))
+    .filter(({ clashes }) => clashes.length > 0)
   const count = counts.get(effect.select) === null ? null : counts.get(effect.select)?.[page.id]
-  const elsewhere = pages.filter(({ id }) => id !== page.id && (counts.get(effect.select)?.[id] ?? 0) > 0).map(({ id, name }) => `${counts.get(effect.select)?.[id] ?? 0} on ${name}`)
-  if (count === 0 && elsewhere.length > 0) return <Box role="status" fontSize="13.5px" color="soft" pl="30px" lineHeight="1.4">Nothing on this page; {elsewhere.join(', ')}.</Box>
+  const elsewhere = pages
+    .filter(({ id }) => id !== page.id && (counts.get(effect.select)?.[id] ?? 0) > 0)
+    .map(({ id, name }) => `${counts.get(effect.select)?.[id] ?? 0} on ${name}`)
+  if (count === 0 && elsewhere.length > 0)
+    return (
+      <Box role="status" fontSize="13.5px" color="soft" pl="30px" lineHeight="1.4">
+        Nothing on this page; {elsewhere.join(', ')}.
+      </Box>
+    )
   const words =
-    count === 0 ? `Nothing on this page matches ${effect.select}. Point at the element again, or fix the selector under More.`
-    : count === null ? `${effect.select} is no selector that a browser can read. Point at the element again, or fix it under More.`
-    : later ? `Effect ${later.number} sets the ${later.clashes.join(' and the ')} of some of these elements too, and the later effect counts there. All else adds up.`
-    : undefined
-  return words ? <Box role="status" fontSize="13.5px" fontWeight="600" pl="30px" lineHeight="1.4">⚠ {words}</Box> : null
+    count === 0
+      ? `Nothing on this page matches ${effect.select}. Point at the element again, or fix the selector under More.`
+      : count === null
+        ? `${effect.select} is no selector that a browser can read. Point at the element again, or fix it under More.`
+        : later
+          ? `Effect ${later.number} sets the ${later.clashes.join(' and the ')} of some of these elements too, and the later effect counts there. All else adds up.`
+          : undefined
+  return words ? (
+    <Box role="status" fontSize="13.5px" fontWeight="600" pl="30px" lineHeight="1.4">
+      ⚠ {words}
+    </Box>
+  ) : null
 }

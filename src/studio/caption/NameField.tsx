@@ -10,10 +10,27 @@ export function NameField({ effect }: { readonly effect: Effect }) {
   const studio = useStudio()
   return (
     <Flex align="center" gap="10px" minHeight="34px" fontSize="14px">
-      <chakra.label htmlFor={`name-${effect.id}`} width="150px" color="soft">Name</chakra.label>
-      <NamedField id={`name-${effect.id}`} value={effect.name} maxLength={120} width="300px" onTake={(name) => studio.store.edit({ do: 'change', id: effect.id, to: { name } }, 'Renaming an effect')} />
-      <Button minHeight="26px" fontSize="13px" onClick={() => duplicateEffect(studio, effect)}>Duplicate it</Button>
-      <Button minHeight="26px" fontSize="13px" onClick={() => void import('../presets/commands').then(({ savePreset }) => savePreset(studio, effect))} title="Keep it with its markup, to be used again on any site">Save as a preset</Button>
+      <chakra.label htmlFor={`name-${effect.id}`} width="150px" color="soft">
+        Name
+      </chakra.label>
+      <NamedField
+        id={`name-${effect.id}`}
+        value={effect.name}
+        maxLength={120}
+        width="300px"
+        onTake={(name) => studio.store.edit({ do: 'change', id: effect.id, to: { name } }, 'Renaming an effect')}
+      />
+      <Button minHeight="26px" fontSize="13px" onClick={() => duplicateEffect(studio, effect)}>
+        Duplicate it
+      </Button>
+      <Button
+        minHeight="26px"
+        fontSize="13px"
+        onClick={() => void import('../presets/commands').then(({ savePreset }) => savePreset(studio, effect))}
+        title="Keep it with its markup, to be used again on any site"
+      >
+        Save as a preset
+      </Button>
     </Flex>
   )
 }

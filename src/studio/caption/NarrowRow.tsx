@@ -23,23 +23,55 @@ export function NarrowRow({ effect }: { readonly effect: Effect }) {
   const set = Object.keys(narrow.values)
   const thing = things.find(({ id }) => id === (chosen ?? set[0])) ?? things[0]
   if (!thing) return null
-  const write = (to: Narrow) => store.edit({ do: 'change', id: effect.id, to: { narrow: Object.keys(to.values).length > 0 ? to : undefined } }, 'In narrow windows')
+  const write = (to: Narrow) =>
+    store.edit({ do: 'change', id: effect.id, to: { narrow: Object.keys(to.values).length > 0 ? to : undefined } }, 'In narrow windows')
   const put = (id: string, value: string | undefined) => {
     const others = Object.fromEntries(Object.entries(narrow.values).filter(([each]) => each !== id))
     write({ ...narrow, values: value === undefined ? others : { ...others, [id]: value } })
   }
   return (
     <Flex align="center" gap="8px" minHeight="34px" fontSize="14px" wrap="wrap" role="group" aria-label="In narrow windows">
-      <Box color="soft" flex="none">In windows up to</Box>
-      <NamedField label="Up to a width of, px" value={`${narrow.upToPx} px`} width="78px" minHeight="26px" textAlign="center" onTake={(text) => {
-        const px = readSum(text, 'px')
-        if (typeof px === 'number' && px >= least && px <= greatest) write({ ...narrow, upToPx: Math.round(px) })
-      }} />
-      <WordMenu label="What is otherwise there" words={thing.words} options={things.map(({ id, words }) => ({ value: id, words: narrow.values[id] === undefined ? words : `${words}: ${narrow.values[id] ?? ''}`, isCurrent: id === thing.id }))} onTouch={() => undefined} onChange={setChosen} />
-      <Box color="soft" flex="none">is</Box>
-      <ThingField key={thing.id + (narrow.values[thing.id] ?? '')} label={`In narrow windows: ${thing.words}`} thing={thing} value={narrow.values[thing.id]} onValue={(value) => put(thing.id, value)} />
+      <Box color="soft" flex="none">
+        In windows up to
+      </Box>
+      <NamedField
+        label="Up to a width of, px"
+        value={`${narrow.upToPx} px`}
+        width="78px"
+        minHeight="26px"
+        textAlign="center"
+        onTake={(text) => {
+          const px = readSum(text, 'px')
+          if (typeof px === 'number' && px >= least && px <= greatest) write({ ...narrow, upToPx: Math.round(px) })
+        }}
+      />
+      <WordMenu
+        label="What is otherwise there"
+        words={thing.words}
+        options={things.map(({ id, words }) => ({
+          value: id,
+          words: narrow.values[id] === undefined ? words : `${words}: ${narrow.values[id] ?? ''}`,
+          isCurrent: id === thing.id,
+        }))}
+        onTouch={() => undefined}
+        onChange={setChosen}
+      />
+      <Box color="soft" flex="none">
+        is
+      </Box>
+      <ThingField
+        key={thing.id + (narrow.values[thing.id] ?? '')}
+        label={`In narrow windows: ${thing.words}`}
+        thing={thing}
+        value={narrow.values[thing.id]}
+        onValue={(value) => put(thing.id, value)}
+      />
       {set.length > 1 && <Box color="soft">and {set.length - 1} more</Box>}
-      {set.length > 0 && <Button look="quiet" minHeight="25px" fontSize="13px" onClick={() => write({ ...narrow, values: {} })}>As in wide ones</Button>}
+      {set.length > 0 && (
+        <Button look="quiet" minHeight="25px" fontSize="13px" onClick={() => write({ ...narrow, values: {} })}>
+          As in wide ones
+        </Button>
+      )}
     </Flex>
   )
 }

@@ -24,16 +24,38 @@ export function NounWord({ effect, role, isMain }: NounWordProps) {
   const count = filled && counts.get(filled.select)?.[page.id]
   const rung = isMain && described?.select === effect.select ? described.rung : undefined
   const likes = rung?.choices.find(({ how }) => how === 'class') ?? rung?.choices.find(({ how }) => how === 'repeat' || how === 'structure')
-  const options = [...(rung?.choices.filter(({ how }) => how === 'one') ?? []), ...(likes ? [likes] : [])].map(({ how, select, count: all }) => ({ value: select, words: how === 'one' ? `this ${rung?.noun ?? ''} alone` : `all ${all}: each ${wordOf(select)}`, isCurrent: select === filled?.select }))
+  const options = [...(rung?.choices.filter(({ how }) => how === 'one') ?? []), ...(likes ? [likes] : [])].map(
+    ({ how, select, count: all }) => ({
+      value: select,
+      words: how === 'one' ? `this ${rung?.noun ?? ''} alone` : `all ${all}: each ${wordOf(select)}`,
+      isCurrent: select === filled?.select,
+    }),
+  )
   const more = findKind(effect.kind)?.moreRoles
   const isOneOfMany = more !== undefined && more.remove(effect.settings, role.id) !== effect.settings
-  const all = [...options, { value: 'point', words: `point at something${filled ? ' else' : ''}`, isCurrent: false }, ...(isOneOfMany ? [{ value: 'remove', words: `take this ${more?.noun ?? ''} out`, isCurrent: false }] : [])]
+  const all = [
+    ...options,
+    { value: 'point', words: `point at something${filled ? ' else' : ''}`, isCurrent: false },
+    ...(isOneOfMany ? [{ value: 'remove', words: `take this ${more?.noun ?? ''} out`, isCurrent: false }] : []),
+  ]
   const change = (value: string) => {
     if (value === 'remove') return removeRole(studio, effect, role.id)
     if (value === 'point') return startPointing(studio, { for: 'role', effect: effect.id, role: role.id })
     const isOne = rung?.choices.find(({ select }) => select === value)?.how === 'one'
-    studio.store.edit({ do: 'change', id: effect.id, to: { select: value, noun: `${isOne ? 'this' : 'each'} ${wordOf(value)}` } }, 'Choosing which elements')
+    studio.store.edit(
+      { do: 'change', id: effect.id, to: { select: value, noun: `${isOne ? 'this' : 'each'} ${wordOf(value)}` } },
+      'Choosing which elements',
+    )
   }
   const noun = filled?.noun ?? role.title
-  return <WordMenu label={`Which elements are the ${role.title} (${needs[role.needs]})`} note={`The ${role.title} ${needs[role.needs]}.`} words={count !== undefined && count > 1 ? `${noun}, ${count}` : noun} options={all} onTouch={() => studio.view.update({ touched: null })} onChange={change} />
+  return (
+    <WordMenu
+      label={`Which elements are the ${role.title} (${needs[role.needs]})`}
+      note={`The ${role.title} ${needs[role.needs]}.`}
+      words={count !== undefined && count > 1 ? `${noun}, ${count}` : noun}
+      options={all}
+      onTouch={() => studio.view.update({ touched: null })}
+      onChange={change}
+    />
+  )
 }

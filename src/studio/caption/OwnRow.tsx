@@ -32,33 +32,75 @@ export function OwnRow({ effect }: { readonly effect: Effect }) {
     studio.store.edit({ do: 'change', id: effect.id, to: { own: Object.keys(changed).length > 0 ? changed : undefined } }, 'Per element')
   }
   const readFrom = (from: NonNullable<Own['from']>) => {
-    const values = Object.fromEntries(all.flatMap((match, index) => {
-      const text = readValue(from, match, matches?.grounds[index] ?? '')
-      const value = text === '' ? undefined : writeOwnValue(thing.of, text, thing.unit, isColour)
-      return value === undefined ? [] : [[match.select, value]]
-    }))
+    const values = Object.fromEntries(
+      all.flatMap((match, index) => {
+        const text = readValue(from, match, matches?.grounds[index] ?? '')
+        const value = text === '' ? undefined : writeOwnValue(thing.of, text, thing.unit, isColour)
+        return value === undefined ? [] : [[match.select, value]]
+      }),
+    )
     if (Object.keys(values).length === 0) return notify(studio, 'None of them has such a value there.')
     write({ from, values: { ...values } })
   }
   const match = at === null ? undefined : all[at]
   return (
     <Flex align="center" gap="8px" minHeight="30px" fontSize="14px" wrap="wrap" role="group" aria-label="Per element">
-      <Box color="soft" flex="none">Per element</Box>
-      <WordMenu label="What each has of its own" words={thing.words} options={things.map(({ id, words }) => ({ value: id, words, isCurrent: id === thing.id }))} onTouch={() => undefined} onChange={setChosen} />
+      <Box color="soft" flex="none">
+        Per element
+      </Box>
+      <WordMenu
+        label="What each has of its own"
+        words={thing.words}
+        options={things.map(({ id, words }) => ({ value: id, words, isCurrent: id === thing.id }))}
+        onTouch={() => undefined}
+        onChange={setChosen}
+      />
       <Flex gap="3px" wrap="wrap">
-        {all.slice(0, most).map((each, index) => <Dot key={each.select} match={each} index={index} thing={thing} value={own.values[each.select]} isChosen={at === index} onChoose={() => setAt(at === index ? null : index)} />)}
+        {all.slice(0, most).map((each, index) => (
+          <Dot
+            key={each.select}
+            match={each}
+            index={index}
+            thing={thing}
+            value={own.values[each.select]}
+            isChosen={at === index}
+            onChoose={() => setAt(at === index ? null : index)}
+          />
+        ))}
         {all.length > most && <Box color="soft">and {all.length - most} more</Box>}
       </Flex>
-      {match && <ThingField key={match.select + thing.id} label={`Its own: ${thing.words}`} thing={thing} value={own.values[match.select]} onValue={(value) => {
-        const others = Object.fromEntries(Object.entries(own.values).filter(([select]) => select !== match.select))
-        write({ ...own, values: value === undefined ? others : { ...others, [match.select]: value } })
-      }} />}
+      {match && (
+        <ThingField
+          key={match.select + thing.id}
+          label={`Its own: ${thing.words}`}
+          thing={thing}
+          value={own.values[match.select]}
+          onValue={(value) => {
+            const others = Object.fromEntries(Object.entries(own.values).filter(([select]) => select !== match.select))
+            write({ ...own, values: value === undefined ? others : { ...others, [match.select]: value } })
+          }}
+        />
+      )}
       <ReadFrom thing={thing} onRead={readFrom} />
-      {thing.of === 'colour' && <Button look="quiet" minHeight="25px" fontSize="13px" title="From the colour of all, round the circle of hues" onClick={() => {
-        const hues = huesFrom(thing.value, all.length)
-        write({ values: Object.fromEntries(all.flatMap(({ select }, i) => (hues[i] === undefined ? [] : [[select, hues[i]]]))) })
-      }}>Spread hues</Button>}
-      {Object.keys(own.values).length > 0 && <Button look="quiet" minHeight="25px" fontSize="13px" onClick={() => write({ values: {} })}>Reset</Button>}
+      {thing.of === 'colour' && (
+        <Button
+          look="quiet"
+          minHeight="25px"
+          fontSize="13px"
+          title="From the colour of all, round the circle of hues"
+          onClick={() => {
+            const hues = huesFrom(thing.value, all.length)
+            write({ values: Object.fromEntries(all.flatMap(({ select }, i) => (hues[i] === undefined ? [] : [[select, hues[i]]]))) })
+          }}
+        >
+          Spread hues
+        </Button>
+      )}
+      {Object.keys(own.values).length > 0 && (
+        <Button look="quiet" minHeight="25px" fontSize="13px" onClick={() => write({ values: {} })}>
+          Reset
+        </Button>
+      )}
     </Flex>
   )
 }
@@ -82,10 +124,28 @@ function Dot({ match, index, thing, value, isChosen, onChoose }: DotProps) {
   const { link } = useStudio()
   const shown = value ?? thing.value
   return (
-    <chakra.button type="button" aria-pressed={isChosen} aria-label={`${index + 1}, ${match.words.slice(0, 30) || match.select}: ${value === undefined ? 'like the others' : textOfString(value)}`} title={match.words.slice(0, 60) || match.select}
-      onClick={onChoose} onMouseEnter={() => link.say({ type: 'outline', select: match.select })} onMouseLeave={() => link.say({ type: 'outline', select: null })}
-      width="24px" height="24px" borderRadius="12px" border="1px solid" borderColor={isChosen ? 'ink' : 'edge'} outline={isChosen ? '2px solid var(--gm-madder)' : undefined} opacity={value === undefined ? 0.5 : 1}
-      style={thing.of === 'colour' ? swatch(shown) : thing.of === 'gradient' ? overChecks(shown) : undefined} background="ground" color="ink" fontSize="11px" cursor="pointer" _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '2px' }}>
+    <chakra.button
+      type="button"
+      aria-pressed={isChosen}
+      aria-label={`${index + 1}, ${match.words.slice(0, 30) || match.select}: ${value === undefined ? 'like the others' : textOfString(value)}`}
+      title={match.words.slice(0, 60) || match.select}
+      onClick={onChoose}
+      onMouseEnter={() => link.say({ type: 'outline', select: match.select })}
+      onMouseLeave={() => link.say({ type: 'outline', select: null })}
+      width="24px"
+      height="24px"
+      borderRadius="12px"
+      border="1px solid"
+      borderColor={isChosen ? 'ink' : 'edge'}
+      outline={isChosen ? '2px solid var(--gm-madder)' : undefined}
+      opacity={value === undefined ? 0.5 : 1}
+      style={thing.of === 'colour' ? swatch(shown) : thing.of === 'gradient' ? overChecks(shown) : undefined}
+      background="ground"
+      color="ink"
+      fontSize="11px"
+      cursor="pointer"
+      _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '2px' }}
+    >
       {thing.of === 'colour' || thing.of === 'gradient' ? '' : thing.of === 'amount' ? parseFloat(shown) : index + 1}
     </chakra.button>
   )
@@ -101,15 +161,39 @@ function ReadFrom({ thing, onRead }: { readonly thing: Thing; readonly onRead: (
   ]
   if (attribute !== null) {
     return (
-      <chakra.form display="flex" gap="5px" onSubmit={(event) => {
-        event.preventDefault()
-        setAttribute(null)
-        if (/^[a-z][a-z0-9-]{0,60}$/i.test(attribute.trim())) onRead({ attribute: attribute.trim() })
-      }}>
-        <Field aria-label="Name of the attribute" autoFocus value={attribute} placeholder="data-colour" width="120px" fontFamily="mono" fontSize="12px" onChange={(event) => setAttribute(event.target.value)} onKeyDown={(event) => event.stopPropagation()} />
-        <Button type="submit" minHeight="26px" fontSize="13px">Read</Button>
+      <chakra.form
+        display="flex"
+        gap="5px"
+        onSubmit={(event) => {
+          event.preventDefault()
+          setAttribute(null)
+          if (/^[a-z][a-z0-9-]{0,60}$/i.test(attribute.trim())) onRead({ attribute: attribute.trim() })
+        }}
+      >
+        <Field
+          aria-label="Name of the attribute"
+          autoFocus
+          value={attribute}
+          placeholder="data-colour"
+          width="120px"
+          fontFamily="mono"
+          fontSize="12px"
+          onChange={(event) => setAttribute(event.target.value)}
+          onKeyDown={(event) => event.stopPropagation()}
+        />
+        <Button type="submit" minHeight="26px" fontSize="13px">
+          Read
+        </Button>
       </chakra.form>
     )
   }
-  return <WordMenu label="Read it from each" words="from …" options={options.map((each) => ({ ...each, isCurrent: false }))} onTouch={() => undefined} onChange={(value) => (value === 'attribute' ? setAttribute('') : onRead(value as 'background'))} />
+  return (
+    <WordMenu
+      label="Read it from each"
+      words="from …"
+      options={options.map((each) => ({ ...each, isCurrent: false }))}
+      onTouch={() => undefined}
+      onChange={(value) => (value === 'attribute' ? setAttribute('') : onRead(value as 'background'))}
+    />
+  )
 }

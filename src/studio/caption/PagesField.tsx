@@ -15,11 +15,18 @@ export function PagesField({ effect }: { readonly effect: Effect }) {
   }
   return (
     <Flex align="center" gap="10px" minHeight="34px" fontSize="14px" wrap="wrap" role="group" aria-label="Pages that it is for">
-      <Box width="150px" color="soft" flex="none">On the pages</Box>
+      <Box width="150px" color="soft" flex="none">
+        On the pages
+      </Box>
       {pages.map(({ id, name }) => (
         <chakra.label key={id} display="flex" gap="5px" alignItems="center">
           <input type="checkbox" checked={chosen.includes(id)} onChange={({ target }) => toggle(id, target.checked)} />
-          <Box as="span" truncate maxWidth="160px">{name}</Box> <Box as="span" color="soft">{counts.get(effect.select)?.[id] ?? 0}</Box>
+          <Box as="span" truncate maxWidth="160px">
+            {name}
+          </Box>{' '}
+          <Box as="span" color="soft">
+            {counts.get(effect.select)?.[id] ?? 0}
+          </Box>
         </chakra.label>
       ))}
     </Flex>

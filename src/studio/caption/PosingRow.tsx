@@ -20,7 +20,17 @@ export function PosingRow() {
       {posing.asks ? (
         <>
           <Box>Adjust</Box>
-          {reasons.map(({ because, words }) => <Button key={because} minHeight="25px" fontSize="13px" aria-pressed={posing.because === because} onClick={() => poseBecause(studio, because)}>{words}</Button>)}
+          {reasons.map(({ because, words }) => (
+            <Button
+              key={because}
+              minHeight="25px"
+              fontSize="13px"
+              aria-pressed={posing.because === because}
+              onClick={() => poseBecause(studio, because)}
+            >
+              {words}
+            </Button>
+          ))}
         </>
       ) : (
         <Box color="soft">The pointer is fastened. Drag the element on the page to where it should be there.</Box>

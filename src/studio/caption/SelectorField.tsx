@@ -17,18 +17,33 @@ export function SelectorField({ effect }: { readonly effect: Effect }) {
   const commit = () => {
     setTyped(null)
     const select = text.trim()
-    if (isReadable && select !== effect.select) store.edit({ do: 'change', id: effect.id, to: { select, noun: `each ${wordOf(select)}` } }, 'Changing the selector')
+    if (isReadable && select !== effect.select)
+      store.edit({ do: 'change', id: effect.id, to: { select, noun: `each ${wordOf(select)}` } }, 'Changing the selector')
   }
   return (
     <Flex align="center" gap="10px" minHeight="34px" fontSize="14px">
-      <chakra.label htmlFor={`selector-${effect.id}`} width="150px" color="soft">Selector</chakra.label>
-      <Field id={`selector-${effect.id}`} value={text} maxLength={500} spellCheck={false} fontFamily="mono" width="300px" aria-invalid={!isReadable} onChange={(event) => setTyped(event.target.value)} onBlur={commit}
+      <chakra.label htmlFor={`selector-${effect.id}`} width="150px" color="soft">
+        Selector
+      </chakra.label>
+      <Field
+        id={`selector-${effect.id}`}
+        value={text}
+        maxLength={500}
+        spellCheck={false}
+        fontFamily="mono"
+        width="300px"
+        aria-invalid={!isReadable}
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={commit}
         onKeyDown={(event) => {
           event.stopPropagation()
           if (event.key === 'Enter') event.currentTarget.blur()
           if (event.key === 'Escape') setTyped(null)
-        }} />
-      <Box color="soft" role="status">{!isReadable ? 'This is no CSS selector; the old one stays.' : typed === null && count !== undefined ? `${count} on this page` : ''}</Box>
+        }}
+      />
+      <Box color="soft" role="status">
+        {!isReadable ? 'This is no CSS selector; the old one stays.' : typed === null && count !== undefined ? `${count} on this page` : ''}
+      </Box>
     </Flex>
   )
 }

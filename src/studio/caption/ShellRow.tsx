@@ -17,11 +17,13 @@ export function ShellRow({ effect }: { readonly effect: Effect }) {
 }
 
 /** Puts the shell around every element of these numbers, and its CSS into the page. */
-const withShell = (numbers: readonly number[], { open, close, css }: Shell): SourceChange => (source, { addCssOnce, applyMarkup }) => {
-  // From the last to the first, so that the numbers before stay what they are.
-  const wrapped = [...numbers].sort((a, b) => b - a).reduce((text, at) => applyMarkup(text, { do: 'wrap', at, open, close }), source)
-  return addCssOnce(wrapped, css)
-}
+const withShell =
+  (numbers: readonly number[], { open, close, css }: Shell): SourceChange =>
+  (source, { addCssOnce, applyMarkup }) => {
+    // From the last to the first, so that the numbers before stay what they are.
+    const wrapped = [...numbers].sort((a, b) => b - a).reduce((text, at) => applyMarkup(text, { do: 'wrap', at, open, close }), source)
+    return addCssOnce(wrapped, css)
+  }
 
 function NeededShell({ role, shell, select }: { readonly role: Role; readonly shell: Shell; readonly select: string }) {
   const studio = useStudio()
@@ -34,7 +36,10 @@ function NeededShell({ role, shell, select }: { readonly role: Role; readonly sh
     let isCurrent = true
     const look = async () => {
       await search.follow(store.history.get().site)
-      const [all, inside] = await Promise.all([search.ask({ ask: 'matches', page: page.id, select }), search.ask({ ask: 'matches', page: page.id, select: `:is(${shell.select}) :is(${select})` })])
+      const [all, inside] = await Promise.all([
+        search.ask({ ask: 'matches', page: page.id, select }),
+        search.ask({ ask: 'matches', page: page.id, select: `:is(${shell.select}) :is(${select})` }),
+      ])
       const has = new Set(inside.map(({ number }) => number))
       if (isCurrent) setBare({ key, numbers: all.map(({ number }) => number).filter((number) => !has.has(number)) })
     }
@@ -46,20 +51,55 @@ function NeededShell({ role, shell, select }: { readonly role: Role; readonly sh
   const numbers = bare?.key === key ? bare.numbers : []
   if (numbers.length === 0) return null
   const show = async () => {
-    const [before, markup, { structuredPatch }] = await Promise.all([search.source(page.source), import('../../core/page/markup'), import('diff')])
+    const [before, markup, { structuredPatch }] = await Promise.all([
+      search.source(page.source),
+      import('../../core/page/markup'),
+      import('diff'),
+    ])
     const { hunks } = structuredPatch('', '', before, withShell(numbers, shell)(before, markup), '', '', { context: 1 })
     setLines(hunks.flatMap(({ lines: each }) => ['…', ...each]).slice(1))
   }
   return (
     <Box pl="30px" fontSize="13.5px" role="status">
       <Flex gap="8px" align="center" wrap="wrap">
-        <Box fontWeight="600">⚠ {numbers.length === 1 ? `The ${role.title} needs` : `${numbers.length} of the ${role.title} need`} an element around {numbers.length === 1 ? 'it' : 'each'}.</Box>
-        <Button look="quiet" minHeight="24px" fontSize="13px" aria-expanded={lines !== null} onClick={() => (lines ? setLines(null) : void show())}>Show the change</Button>
-        <Button minHeight="24px" fontSize="13px" onClick={() => void changeSource(studio, 'Putting a shell around', withShell(numbers, shell))}>Put it there</Button>
+        <Box fontWeight="600">
+          ⚠ {numbers.length === 1 ? `The ${role.title} needs` : `${numbers.length} of the ${role.title} need`} an element around{' '}
+          {numbers.length === 1 ? 'it' : 'each'}.
+        </Box>
+        <Button
+          look="quiet"
+          minHeight="24px"
+          fontSize="13px"
+          aria-expanded={lines !== null}
+          onClick={() => (lines ? setLines(null) : void show())}
+        >
+          Show the change
+        </Button>
+        <Button
+          minHeight="24px"
+          fontSize="13px"
+          onClick={() => void changeSource(studio, 'Putting a shell around', withShell(numbers, shell))}
+        >
+          Put it there
+        </Button>
       </Flex>
       {lines && (
-        <Box as="pre" aria-label="What changes in the markup" tabIndex={0} maxHeight="120px" overflow="auto" fontFamily="mono" fontSize="12px" lineHeight="1.5" my="4px">
-          {lines.map((line, index) => <Box key={index} fontWeight={/^[+-]/.test(line) ? '700' : '400'} color={/^[+-]/.test(line) ? 'ink' : 'soft'}>{line}</Box>)}
+        <Box
+          as="pre"
+          aria-label="What changes in the markup"
+          tabIndex={0}
+          maxHeight="120px"
+          overflow="auto"
+          fontFamily="mono"
+          fontSize="12px"
+          lineHeight="1.5"
+          my="4px"
+        >
+          {lines.map((line, index) => (
+            <Box key={index} fontWeight={/^[+-]/.test(line) ? '700' : '400'} color={/^[+-]/.test(line) ? 'ink' : 'soft'}>
+              {line}
+            </Box>
+          ))}
         </Box>
       )}
     </Box>

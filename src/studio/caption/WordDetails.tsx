@@ -14,9 +14,20 @@ interface WordDetailsProps {
 
 export function WordDetails({ control, effect }: WordDetailsProps) {
   return (
-    <Flex align="center" gap="10px" fontSize="13px" color="soft" minWidth="0" flexWrap="wrap" role="group" aria-label={`About ${control.title.toLowerCase()}`}>
+    <Flex
+      align="center"
+      gap="10px"
+      fontSize="13px"
+      color="soft"
+      minWidth="0"
+      flexWrap="wrap"
+      role="group"
+      aria-label={`About ${control.title.toLowerCase()}`}
+    >
       {control.kind === 'number' && <Share control={control} effect={effect} />}
-      {(control.kind === 'number' || control.kind === 'colour' || control.kind === 'gradient') && <TieWords control={control} effect={effect} />}
+      {(control.kind === 'number' || control.kind === 'colour' || control.kind === 'gradient') && (
+        <TieWords control={control} effect={effect} />
+      )}
     </Flex>
   )
 }
@@ -29,7 +40,11 @@ function Share({ control, effect }: { readonly control: NumberControl<unknown>; 
   if (length === undefined) return <Box whiteSpace="nowrap">of {words}</Box>
   const { width, height } = view.hand.areaSize
   const whole = { width, height, 'half-width': width / 2, 'half-height': height / 2 }[length]
-  return <Box whiteSpace="nowrap">of {words}: {formatNumber((control.read(effect.settings) / 100) * times * whole, 'px')}</Box>
+  return (
+    <Box whiteSpace="nowrap">
+      of {words}: {formatNumber((control.read(effect.settings) / 100) * times * whole, 'px')}
+    </Box>
+  )
 }
 
 const keyOf = (to: Tie['to']) => ('value' in to ? `value ${to.value}` : `${to.effect} ${to.control}`)
@@ -41,25 +56,59 @@ function TieWords({ control, effect }: WordDetailsProps) {
   const tie = raw?.ties?.[control.id]
   const targets = tiesFor(site, effect, control)
   const write = (next: Tie | undefined) => {
-    store.edit({ do: 'change', id: effect.id, to: { ties: withTie(raw?.ties, control.id, next) } }, next ? `Tying ${control.title.toLowerCase()}` : `Untying ${control.title.toLowerCase()}`)
+    store.edit(
+      { do: 'change', id: effect.id, to: { ties: withTie(raw?.ties, control.id, next) } },
+      next ? `Tying ${control.title.toLowerCase()}` : `Untying ${control.title.toLowerCase()}`,
+    )
   }
   const name = () => {
     const value = control.kind === 'number' || control.kind === 'colour' || control.kind === 'gradient' ? control.read(effect.settings) : ''
-    const base = control.id.replace(/([A-Z])/g, '-$1').toLowerCase().replace(/[^a-z0-9-]/g, '').slice(0, 30) || 'value'
+    const base =
+      control.id
+        .replace(/([A-Z])/g, '-$1')
+        .toLowerCase()
+        .replace(/[^a-z0-9-]/g, '')
+        .slice(0, 30) || 'value'
     const taken = new Set((site.values ?? []).map((each) => each.name))
     const free = [base, ...Array.from({ length: 100 }, (_, i) => `${base}-${i + 2}`)].find((each) => !taken.has(each)) ?? nanoid(6)
     const id = nanoid(8)
-    store.edit({ do: 'site', to: { values: [...(site.values ?? []), { id, name: free, value, unit: control.kind === 'number' ? control.unit : '' }] } }, 'Naming a value')
+    store.edit(
+      {
+        do: 'site',
+        to: { values: [...(site.values ?? []), { id, name: free, value, unit: control.kind === 'number' ? control.unit : '' }] },
+      },
+      'Naming a value',
+    )
     write({ to: { value: id }, times: 1 })
   }
   const current = tie && targets.find(({ to }) => keyOf(to) === keyOf(tie.to))
   return (
     <Flex align="center" gap="5px" minWidth="0">
       <Box>Linked to</Box>
-      {tie && control.kind === 'number' && <WordMenu label="How it is linked" words={tieFactors.find(({ times }) => times === tie.times)?.words ?? `${tie.times} times`} options={tieFactors.map(({ times, words }) => ({ value: String(times), words, isCurrent: times === tie.times }))} onTouch={() => undefined} onChange={(times) => write({ ...tie, times: Number(times) })} />}
-      <WordMenu label={`What ${control.title.toLowerCase()} is linked to`} words={tie ? (current?.words ?? 'something that is gone') : 'nothing'}
-        options={[{ value: '', words: 'nothing', isCurrent: !tie }, ...targets.map(({ to, words }) => ({ value: keyOf(to), words, isCurrent: current?.words === words })), { value: 'new', words: 'a new named value', isCurrent: false }]} onTouch={() => undefined}
-        onChange={(key) => (key === 'new' ? name() : write(key === '' ? undefined : targets.flatMap(({ to }) => (keyOf(to) === key ? [{ to, times: tie?.times ?? 1 }] : []))[0]))} />
+      {tie && control.kind === 'number' && (
+        <WordMenu
+          label="How it is linked"
+          words={tieFactors.find(({ times }) => times === tie.times)?.words ?? `${tie.times} times`}
+          options={tieFactors.map(({ times, words }) => ({ value: String(times), words, isCurrent: times === tie.times }))}
+          onTouch={() => undefined}
+          onChange={(times) => write({ ...tie, times: Number(times) })}
+        />
+      )}
+      <WordMenu
+        label={`What ${control.title.toLowerCase()} is linked to`}
+        words={tie ? (current?.words ?? 'something that is gone') : 'nothing'}
+        options={[
+          { value: '', words: 'nothing', isCurrent: !tie },
+          ...targets.map(({ to, words }) => ({ value: keyOf(to), words, isCurrent: current?.words === words })),
+          { value: 'new', words: 'a new named value', isCurrent: false },
+        ]}
+        onTouch={() => undefined}
+        onChange={(key) =>
+          key === 'new'
+            ? name()
+            : write(key === '' ? undefined : targets.flatMap(({ to }) => (keyOf(to) === key ? [{ to, times: tie?.times ?? 1 }] : []))[0])
+        }
+      />
     </Flex>
   )
 }

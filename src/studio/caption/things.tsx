@@ -17,7 +17,9 @@ export interface Thing {
 export function thingsOf({ knobs, tokens = [] }: Rig): readonly Thing[] {
   return [
     ...tokens.map(({ id, of, note, value }): Thing => ({ id, of, words: note || id, unit: '', value })),
-    ...knobs.filter(({ times, isAmount }) => times === undefined || isAmount).map(({ id, note, unit, value }): Thing => ({ id, of: 'amount', words: note || id, unit, value: `${value}${unit}` })),
+    ...knobs
+      .filter(({ times, isAmount }) => times === undefined || isAmount)
+      .map(({ id, note, unit, value }): Thing => ({ id, of: 'amount', words: note || id, unit, value: `${value}${unit}` })),
   ]
 }
 
@@ -39,11 +41,31 @@ export function ThingField({ label, thing, value, onValue }: ThingFieldProps) {
   const isGood = text.trim() === '' || written !== undefined
   const take = () => isGood && written !== value && onValue(written)
   return (
-    <Field aria-label={label} aria-invalid={!isGood} value={text} placeholder={textOfString(thing.value)} width="170px" fontFamily="mono" fontSize="12px" onChange={(event) => setText(event.target.value)} onBlur={take}
-      title={isGood ? 'Empty follows the others' : { amount: `A number${thing.unit ? ` in ${thing.unit}` : ''}`, colour: 'A CSS colour', gradient: 'A CSS gradient', text: '', picture: '' }[thing.of]}
+    <Field
+      aria-label={label}
+      aria-invalid={!isGood}
+      value={text}
+      placeholder={textOfString(thing.value)}
+      width="170px"
+      fontFamily="mono"
+      fontSize="12px"
+      onChange={(event) => setText(event.target.value)}
+      onBlur={take}
+      title={
+        isGood
+          ? 'Empty follows the others'
+          : {
+              amount: `A number${thing.unit ? ` in ${thing.unit}` : ''}`,
+              colour: 'A CSS colour',
+              gradient: 'A CSS gradient',
+              text: '',
+              picture: '',
+            }[thing.of]
+      }
       onKeyDown={(event) => {
         event.stopPropagation()
         if (event.key === 'Enter') take()
-      }} />
+      }}
+    />
   )
 }

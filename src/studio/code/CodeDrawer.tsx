@@ -26,30 +26,60 @@ export function CodeDrawer() {
   const only = isOne && selected ? selected.effect.id : undefined
   const figures = useMemo(() => planFigures(site, page.id, only), [site, page.id, only])
   const { effects, values, script: wished } = site
-  const asked = useMemo(() => ({ siteId: store.id, page: page.id, only, effects, values, script: wished }), [store.id, page.id, only, effects, values, wished])
+  const asked = useMemo(
+    () => ({ siteId: store.id, page: page.id, only, effects, values, script: wished }),
+    [store.id, page.id, only, effects, values, wished],
+  )
   const script = useScript(asked)
   const facts = script.text?.facts
-  const stylesheet = useMemo(() => (facts ? writeStylesheet(figures, overlaps, allowing(takeFacts(facts), { allows: wished?.allows })) : ''), [figures, overlaps, facts, wished?.allows])
+  const stylesheet = useMemo(
+    () => (facts ? writeStylesheet(figures, overlaps, allowing(takeFacts(facts), { allows: wished?.allows })) : ''),
+    [figures, overlaps, facts, wished?.allows],
+  )
   const styleBytes = useGzipped(stylesheet)
   return (
     <Drawer label="Code" title="Code" actions={<ExportButton />}>
       {selected && (
         <Flex px="14px" pt="8px" gap="4px" role="group" aria-label="The code of what">
-          <Button look="quiet" minHeight="26px" fontSize="13px" aria-pressed={!isOne} onClick={() => setOne(false)}>All effects of this page</Button>
-          <Button look="quiet" minHeight="26px" fontSize="13px" aria-pressed={isOne} onClick={() => setOne(true)}>Effect {selected.number} alone</Button>
+          <Button look="quiet" minHeight="26px" fontSize="13px" aria-pressed={!isOne} onClick={() => setOne(false)}>
+            All effects of this page
+          </Button>
+          <Button look="quiet" minHeight="26px" fontSize="13px" aria-pressed={isOne} onClick={() => setOne(true)}>
+            Effect {selected.number} alone
+          </Button>
         </Flex>
       )}
       {figures.length === 0 ? (
-        <Box p="20px" color="soft">{only === undefined ? 'There is no code yet: nothing on this page responds to the pointer.' : 'This effect is off, or not for this page.'}</Box>
+        <Box p="20px" color="soft">
+          {only === undefined
+            ? 'There is no code yet: nothing on this page responds to the pointer.'
+            : 'This effect is off, or not for this page.'}
+        </Box>
       ) : (
         <>
           <CopyRow stylesheet={stylesheet} script={script.text} isModule={wished?.isModule === true} />
           {/* While the list is read, the script is what it is about. */}
-          {!isListed && <CodeBlock title="Stylesheet" size={styleBytes === undefined || !facts ? '' : `${styleBytes} bytes gzipped`} text={facts ? stylesheet : coming} share="0 1 auto" />}
+          {!isListed && (
+            <CodeBlock
+              title="Stylesheet"
+              size={styleBytes === undefined || !facts ? '' : `${styleBytes} bytes gzipped`}
+              text={facts ? stylesheet : coming}
+              share="0 1 auto"
+            />
+          )}
           <CountedOn asked={asked} isOpen={isListed} onOpen={setListed} />
-          {script.failure
-            ? <Box px="14px" py="10px" fontSize="13px" color="soft" borderTop="1px solid" borderColor="hairline" aria-live="polite">{script.failure}</Box>
-            : <CodeBlock title="Script" size={script.text ? `${script.text.readable.split('\n').length - 1} lines` : ''} text={script.text?.readable ?? coming} share="1 1 0" />}
+          {script.failure ? (
+            <Box px="14px" py="10px" fontSize="13px" color="soft" borderTop="1px solid" borderColor="hairline" aria-live="polite">
+              {script.failure}
+            </Box>
+          ) : (
+            <CodeBlock
+              title="Script"
+              size={script.text ? `${script.text.readable.split('\n').length - 1} lines` : ''}
+              text={script.text?.readable ?? coming}
+              share="1 1 0"
+            />
+          )}
         </>
       )}
     </Drawer>
@@ -73,7 +103,15 @@ function ExportButton() {
 }
 
 /** One box for hosts that take markup, two for those that split style and script. */
-function CopyRow({ stylesheet, script, isModule }: { readonly stylesheet: string; readonly script: ScriptText | undefined; readonly isModule: boolean }) {
+function CopyRow({
+  stylesheet,
+  script,
+  isModule,
+}: {
+  readonly stylesheet: string
+  readonly script: ScriptText | undefined
+  readonly isModule: boolean
+}) {
   const { readable = '', small = '', smallBytes = 0 } = script ?? {}
   const both = script ? `<style>\n${stylesheet}</style>\n<script${isModule ? ' type="module"' : ''}>\n${readable}</script>\n` : ''
   const readableBytes = useGzipped(readable)
@@ -88,7 +126,17 @@ function CopyRow({ stylesheet, script, isModule }: { readonly stylesheet: string
 }
 
 /** A button that copies a text; `bytes` is what that weighs gzipped. */
-function CopyButton({ words, text, bytes, look }: { readonly words: string; readonly text: string; readonly bytes?: number | undefined; readonly look?: 'act' }) {
+function CopyButton({
+  words,
+  text,
+  bytes,
+  look,
+}: {
+  readonly words: string
+  readonly text: string
+  readonly bytes?: number | undefined
+  readonly look?: 'act'
+}) {
   const [state, setState] = useState<'no' | 'copied' | 'refused'>('no')
   const copy = async () => {
     try {
@@ -103,7 +151,11 @@ function CopyButton({ words, text, bytes, look }: { readonly words: string; read
     <Button look={look ?? 'plain'} aria-live="polite" disabled={text === ''} onClick={() => void copy()}>
       {state === 'copied' ? <Check size={15} aria-hidden="true" /> : <Copy size={15} aria-hidden="true" />}
       <span>{state === 'copied' ? 'Copied' : state === 'refused' ? 'The browser refused; select it below' : words}</span>
-      {bytes !== undefined && text !== '' && <Box as="span" color="soft" fontSize="12px" fontVariantNumeric="tabular-nums">{(bytes / 1024).toFixed(1)} KB</Box>}
+      {bytes !== undefined && text !== '' && (
+        <Box as="span" color="soft" fontSize="12px" fontVariantNumeric="tabular-nums">
+          {(bytes / 1024).toFixed(1)} KB
+        </Box>
+      )}
     </Button>
   )
 }
@@ -117,13 +169,44 @@ interface CodeBlockProps {
 
 function CodeBlock({ title, size, text, share }: CodeBlockProps) {
   return (
-    <Flex direction="column" flex={share} minHeight="84px" maxHeight={share.startsWith('0') ? '52%' : undefined} borderTop="1px solid" borderColor="hairline">
+    <Flex
+      direction="column"
+      flex={share}
+      minHeight="84px"
+      maxHeight={share.startsWith('0') ? '52%' : undefined}
+      borderTop="1px solid"
+      borderColor="hairline"
+    >
       <Flex justify="space-between" px="14px" pt="6px" fontSize="13px">
-        <Box as="h3" fontWeight="600">{title}</Box>
+        <Box as="h3" fontWeight="600">
+          {title}
+        </Box>
         <Box color="soft">{size}</Box>
       </Flex>
-      <Box as="pre" tabIndex={0} aria-label={title} m="0" px="14px" py="6px" flex="1" minHeight="0" overflow="auto" fontFamily="mono" fontSize="12px" lineHeight="1.55" fontVariantLigatures="none">
-        {splitComments(text).map(({ isComment, part }, index) => (isComment ? <Box as="span" key={index} color="soft">{part}</Box> : part))}
+      <Box
+        as="pre"
+        tabIndex={0}
+        aria-label={title}
+        m="0"
+        px="14px"
+        py="6px"
+        flex="1"
+        minHeight="0"
+        overflow="auto"
+        fontFamily="mono"
+        fontSize="12px"
+        lineHeight="1.55"
+        fontVariantLigatures="none"
+      >
+        {splitComments(text).map(({ isComment, part }, index) =>
+          isComment ? (
+            <Box as="span" key={index} color="soft">
+              {part}
+            </Box>
+          ) : (
+            part
+          ),
+        )}
       </Box>
     </Flex>
   )

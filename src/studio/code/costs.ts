@@ -8,8 +8,23 @@ const costsSchema = z.array(z.object({ what: z.enum([...factNames, 'takesOff']),
 export type ScriptCost = z.infer<typeof costsSchema>[number]
 
 /** The costs once they came, those before until then, or why they did not come; nothing while nobody looks. */
-export function useCosts({ siteId, page, only, effects, values, script }: AskedScript, isOpen: boolean): { readonly costs?: readonly ScriptCost[]; readonly failure?: string } {
+export function useCosts(
+  { siteId, page, only, effects, values, script }: AskedScript,
+  isOpen: boolean,
+): { readonly costs?: readonly ScriptCost[]; readonly failure?: string } {
   const [weighed, setWeighed] = useState<{ readonly costs?: readonly ScriptCost[]; readonly failure?: string }>({})
-  useEffect(() => (isOpen ? askForScript({ siteId, page, only, effects, values, script }, 'costs', (answer) => setWeighed({ costs: costsSchema.parse(answer) }), () => setWeighed({ failure: 'The studio cannot be reached, so nothing can be weighed now. Close this list and open it again.' })) : undefined), [siteId, page, only, effects, values, script, isOpen])
+  useEffect(
+    () =>
+      isOpen
+        ? askForScript(
+            { siteId, page, only, effects, values, script },
+            'costs',
+            (answer) => setWeighed({ costs: costsSchema.parse(answer) }),
+            () =>
+              setWeighed({ failure: 'The studio cannot be reached, so nothing can be weighed now. Close this list and open it again.' }),
+          )
+        : undefined,
+    [siteId, page, only, effects, values, script, isOpen],
+  )
   return weighed
 }

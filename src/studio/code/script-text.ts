@@ -18,11 +18,21 @@ export interface AskedScript extends Pick<Site, 'effects' | 'values' | 'script'>
 }
 
 /** Asks the server for a script, or for what is in it weighs, after a moment; gives how to call that off. */
-export function askForScript({ siteId, ...asked }: AskedScript, what: 'text' | 'costs', take: (answer: unknown) => void, fail: () => void): () => void {
+export function askForScript(
+  { siteId, ...asked }: AskedScript,
+  what: 'text' | 'costs',
+  take: (answer: unknown) => void,
+  fail: () => void,
+): () => void {
   const stop = new AbortController()
   const load = async () => {
     try {
-      const response = await fetch(`/api/sites/${siteId}/script`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ ...asked, what }), signal: stop.signal })
+      const response = await fetch(`/api/sites/${siteId}/script`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ ...asked, what }),
+        signal: stop.signal,
+      })
       take(await response.json())
     } catch {
       if (!stop.signal.aborted) fail()
@@ -36,9 +46,21 @@ export function askForScript({ siteId, ...asked }: AskedScript, what: 'text' | '
 }
 
 /** The script, once it came; or why it did not. The one before stays until then. */
-export function useScript({ siteId, page, only, effects, values, script }: AskedScript): { readonly text?: ScriptText; readonly failure?: string } {
+export function useScript({ siteId, page, only, effects, values, script }: AskedScript): {
+  readonly text?: ScriptText
+  readonly failure?: string
+} {
   const [made, setMade] = useState<{ readonly text?: ScriptText; readonly failure?: string }>({})
-  useEffect(() => askForScript({ siteId, page, only, effects, values, script }, 'text', (answer) => setMade({ text: scriptSchema.parse(answer) }), () => setMade({ failure: 'The studio cannot be reached, so its script cannot be shown now. Close the code and open it again.' })), [siteId, page, only, effects, values, script])
+  useEffect(
+    () =>
+      askForScript(
+        { siteId, page, only, effects, values, script },
+        'text',
+        (answer) => setMade({ text: scriptSchema.parse(answer) }),
+        () => setMade({ failure: 'The studio cannot be reached, so its script cannot be shown now. Close the code and open it again.' }),
+      ),
+    [siteId, page, only, effects, values, script],
+  )
   return made
 }
 

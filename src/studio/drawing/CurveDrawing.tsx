@@ -29,7 +29,10 @@ export function CurveDrawing({ control, curve, onChange, input }: CurveDrawingPr
   const [picked, setPicked] = useState(0)
   const drag = useRef<{ at: number; readonly gesture: string } | null>(null)
   const { stops } = curve
-  const across: readonly [number, number] = [Math.min(control.across.from, stops[0]?.at ?? 0), Math.max(control.across.to, stops.at(-1)?.at ?? 1)]
+  const across: readonly [number, number] = [
+    Math.min(control.across.from, stops[0]?.at ?? 0),
+    Math.max(control.across.to, stops.at(-1)?.at ?? 1),
+  ]
   const line = Array.from({ length: points + 1 }, (_, i) => {
     const x = across[0] + ((across[1] - across[0]) * i) / points
     return { x, y: valueOnCurve(curve, x) }
@@ -41,7 +44,14 @@ export function CurveDrawing({ control, curve, onChange, input }: CurveDrawingPr
   const put = (index: number, to: Partial<Stop>, gesture = newGesture()) => onChange(moveStop(curve, index, to), gesture)
   return (
     <DrawingFrame title={control.title} words={`${stops.length} stops`}>
-      <LineChart label={`${control.title}: ${stops.map((each) => `${short(each.at)} gives ${short(each.value)}`).join(', ')}`} lines={[{ points: line, colour: 'madder' }, { points: stops.map((each) => ({ x: each.at, y: each.value })), colour: 'ink', isStops: true }]} across={across} down={[least - room, greatest + room]}
+      <LineChart
+        label={`${control.title}: ${stops.map((each) => `${short(each.at)} gives ${short(each.value)}`).join(', ')}`}
+        lines={[
+          { points: line, colour: 'madder' },
+          { points: stops.map((each) => ({ x: each.at, y: each.value })), colour: 'ink', isStops: true },
+        ]}
+        across={across}
+        down={[least - room, greatest + room]}
         present={(present) => {
           const x = input(present)
           return { point: x === undefined ? null : { x, y: valueOnCurve(curve, x) }, moves: false }
@@ -56,29 +66,95 @@ export function CurveDrawing({ control, curve, onChange, input }: CurveDrawingPr
           } else drag.current = { at: found, gesture }
           setPicked(drag.current.at)
         }}
-        onDrag={(point) => drag.current && put(drag.current.at, { at: short(point.x), value: short(point.y) }, drag.current.gesture)} onRelease={() => (drag.current = null)} />
+        onDrag={(point) => drag.current && put(drag.current.at, { at: short(point.x), value: short(point.y) }, drag.current.gesture)}
+        onRelease={() => (drag.current = null)}
+      />
       {stop && (
-        <Flex gap="5px" align="center" fontSize="13px" color="soft" flex="none" role="group" aria-label={`Stop ${at + 1} of ${stops.length}`}>
-          <Button look="quiet" px="4px" minHeight="24px" aria-label="The stop before" disabled={at === 0} onClick={() => setPicked(at - 1)}>‹</Button>
+        <Flex
+          gap="5px"
+          align="center"
+          fontSize="13px"
+          color="soft"
+          flex="none"
+          role="group"
+          aria-label={`Stop ${at + 1} of ${stops.length}`}
+        >
+          <Button look="quiet" px="4px" minHeight="24px" aria-label="The stop before" disabled={at === 0} onClick={() => setPicked(at - 1)}>
+            ‹
+          </Button>
           <StopNumber label="The number that goes in" value={stop.at} onValue={(value) => put(at, { at: value })} />
           <Box>→</Box>
           <StopNumber label="What it comes to" value={stop.value} onValue={(value) => put(at, { value })} />
-          <Button look="quiet" px="4px" minHeight="24px" aria-label="The next stop" disabled={at >= stops.length - 1} onClick={() => setPicked(at + 1)}>›</Button>
-          {at < stops.length - 1 && <Easing key={`${at} ${stop.easing ?? ''}`} easing={stop.easing ?? 'linear'} onEasing={(easing) => onChange(shapeSpan(curve, at, easing), newGesture())} />}
-          {at === stops.length - 1 && <Button look="quiet" minHeight="24px" fontSize="13px" onClick={() => onChange(addStop(curve, across[0] + (across[1] - across[0]) / 2).curve, newGesture())}>Add one</Button>}
-          {stops.length > 2 && <Button look="quiet" minHeight="24px" px="5px" fontSize="13px" aria-label="Remove this stop" onClick={() => onChange(removeStop(curve, at), newGesture())}>×</Button>}
+          <Button
+            look="quiet"
+            px="4px"
+            minHeight="24px"
+            aria-label="The next stop"
+            disabled={at >= stops.length - 1}
+            onClick={() => setPicked(at + 1)}
+          >
+            ›
+          </Button>
+          {at < stops.length - 1 && (
+            <Easing
+              key={`${at} ${stop.easing ?? ''}`}
+              easing={stop.easing ?? 'linear'}
+              onEasing={(easing) => onChange(shapeSpan(curve, at, easing), newGesture())}
+            />
+          )}
+          {at === stops.length - 1 && (
+            <Button
+              look="quiet"
+              minHeight="24px"
+              fontSize="13px"
+              onClick={() => onChange(addStop(curve, across[0] + (across[1] - across[0]) / 2).curve, newGesture())}
+            >
+              Add one
+            </Button>
+          )}
+          {stops.length > 2 && (
+            <Button
+              look="quiet"
+              minHeight="24px"
+              px="5px"
+              fontSize="13px"
+              aria-label="Remove this stop"
+              onClick={() => onChange(removeStop(curve, at), newGesture())}
+            >
+              ×
+            </Button>
+          )}
         </Flex>
       )}
     </DrawingFrame>
   )
 }
 
-function StopNumber({ label, value, onValue }: { readonly label: string; readonly value: number; readonly onValue: (value: number) => void }) {
+function StopNumber({
+  label,
+  value,
+  onValue,
+}: {
+  readonly label: string
+  readonly value: number
+  readonly onValue: (value: number) => void
+}) {
   const take = (text: string) => {
     const read = readSum(text, '')
     if (typeof read === 'number') onValue(read)
   }
-  return <NamedField label={label} width="58px" minHeight="24px" px="5px" fontSize="13px" textAlign="center" value={String(short(value))} onTake={take} />
+  return (
+    <NamedField
+      label={label}
+      width="58px"
+      minHeight="24px"
+      px="5px"
+      fontSize="13px"
+      textAlign="center"
+      value={String(short(value))}
+      onTake={take}
+    />
+  )
 }
 
 /** The easing of the span behind a stop, as CSS writes it; what cannot be read stays as it was. */
@@ -87,10 +163,23 @@ function Easing({ easing, onEasing }: { readonly easing: string; readonly onEasi
   const isGood = parseEasing(typed) !== undefined
   const take = () => (isGood && typed !== easing ? onEasing(typed) : undefined)
   return (
-    <Field aria-label="Easing to the next stop" title={isGood ? 'Easing to the next stop, as CSS writes it' : 'This is no easing of CSS; the old one stays.'} aria-invalid={!isGood} flex="1" minWidth="0" minHeight="24px" px="5px" fontSize="12px" fontFamily="mono" value={typed} onChange={(event) => setTyped(event.target.value)} onBlur={take}
+    <Field
+      aria-label="Easing to the next stop"
+      title={isGood ? 'Easing to the next stop, as CSS writes it' : 'This is no easing of CSS; the old one stays.'}
+      aria-invalid={!isGood}
+      flex="1"
+      minWidth="0"
+      minHeight="24px"
+      px="5px"
+      fontSize="12px"
+      fontFamily="mono"
+      value={typed}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={take}
       onKeyDown={(event) => {
         event.stopPropagation()
         if (event.key === 'Enter') take()
-      }} />
+      }}
+    />
   )
 }

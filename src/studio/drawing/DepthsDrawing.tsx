@@ -38,7 +38,13 @@ export function DepthsDrawing({ depths, onChange }: DepthsDrawingProps) {
   }
   return (
     <DrawingFrame title="Seen from the side" words={depths.map(({ control, value }) => formatNumber(value, control.unit)).join(', ')}>
-      <svg ref={surface} viewBox="0 0 308 120" aria-label="The heights of the layers" role="group" style={{ flex: 1, minHeight: 0, width: '100%', touchAction: 'none' }}>
+      <svg
+        ref={surface}
+        viewBox="0 0 308 120"
+        aria-label="The heights of the layers"
+        role="group"
+        style={{ flex: 1, minHeight: 0, width: '100%', touchAction: 'none' }}
+      >
         <path d={`M${page} 6V112`} stroke="var(--gm-violet)" strokeWidth="1.5" strokeDasharray="4 4" />
         <path d="M284 58q8-8 16 0q-8 7-16 0Z" fill="none" stroke="var(--gm-soft)" strokeWidth="1.3" />
         <circle cx="292" cy="58" r="2.2" fill="var(--gm-soft)" />
@@ -47,23 +53,42 @@ export function DepthsDrawing({ depths, onChange }: DepthsDrawingProps) {
           const x = xOf(value)
           const height = 92 - (i * 60) / Math.max(1, depths.length)
           return (
-            <g key={control.id} role="slider" tabIndex={0} aria-label={control.title} aria-valuenow={value} aria-valuemin={control.least} aria-valuemax={control.greatest} aria-valuetext={formatNumber(value, control.unit)} style={{ cursor: 'ew-resize' }}
+            <g
+              key={control.id}
+              role="slider"
+              tabIndex={0}
+              aria-label={control.title}
+              aria-valuenow={value}
+              aria-valuemin={control.least}
+              aria-valuemax={control.greatest}
+              aria-valuetext={formatNumber(value, control.unit)}
+              style={{ cursor: 'ew-resize' }}
               onPointerDown={(event) => {
                 event.currentTarget.setPointerCapture(event.pointerId)
                 drag.current = { x: event.clientX, value, reach, gesture: newGesture() }
                 setHeld(reach)
               }}
-              onPointerMove={(event) => move(event.clientX, depth)} onPointerUp={end} onPointerCancel={end}
+              onPointerMove={(event) => move(event.clientX, depth)}
+              onPointerUp={end}
+              onPointerCancel={end}
               onKeyDown={(event) => {
-                const step = event.key === 'ArrowRight' || event.key === 'ArrowUp' ? 1 : event.key === 'ArrowLeft' || event.key === 'ArrowDown' ? -1 : 0
+                const step =
+                  event.key === 'ArrowRight' || event.key === 'ArrowUp'
+                    ? 1
+                    : event.key === 'ArrowLeft' || event.key === 'ArrowDown'
+                      ? -1
+                      : 0
                 if (step === 0) return
                 event.preventDefault()
                 onChange(control, heldNumber(control, value + step * control.step * (event.shiftKey ? 10 : 1)), newGesture())
-              }}>
+              }}
+            >
               <path d={`M${page} 58H${x}`} stroke="var(--gm-edge)" strokeWidth="1" />
               <rect x={x - 9} y={56 - height / 2} width="18" height={height} fill="transparent" />
               <rect x={x - 2} y={58 - height / 2} width="4" height={height} rx="2" fill="var(--gm-ink)" />
-              <text x={x} y={i % 2 === 0 ? 117 : 12} textAnchor="middle" fontSize="11" fill="var(--gm-soft)">{formatNumber(value, control.unit)}</text>
+              <text x={x} y={i % 2 === 0 ? 117 : 12} textAnchor="middle" fontSize="11" fill="var(--gm-soft)">
+                {formatNumber(value, control.unit)}
+              </text>
             </g>
           )
         })}

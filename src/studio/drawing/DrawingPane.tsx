@@ -36,23 +36,47 @@ export function DrawingPane() {
 function DrawingOf({ kind, effect, touched }: { readonly kind: AnyKind; readonly effect: Effect; readonly touched: string | null }) {
   const studio = useStudio()
   const controls = kind.controls(effect.settings)
-  const control = controls.find(({ id }) => id === touched) ?? controls.find(({ kind: each, drawing }) => each === 'feel' && drawing === 'flick')
+  const control =
+    controls.find(({ id }) => id === touched) ?? controls.find(({ kind: each, drawing }) => each === 'feel' && drawing === 'flick')
   const drawn = controls.find(({ id }) => id === control?.draws) ?? control
   const feels = kind.feels(effect.settings)
   const change = (each: Control<unknown>, value: unknown, gesture?: string) => changeControl(studio, effect, each, value, gesture)
   if (!control || !drawn) return null
-  if (control.kind === 'feel' && touched !== null) return <FeelDots title={control.title} feel={control.read(effect.settings)} onChoose={(feel) => change(control, feel)} />
+  if (control.kind === 'feel' && touched !== null)
+    return <FeelDots title={control.title} feel={control.read(effect.settings)} onChoose={(feel) => change(control, feel)} />
   switch (control.drawing) {
     case 'sketch':
       return kind.sketch ? <SketchDrawing sketch={kind.sketch(effect.settings)} /> : null
     case 'strip':
       return <StripDrawing come={feels.come} go={feels.go} />
     case 'depths':
-      return <DepthsDrawing depths={controls.flatMap((each) => (each.kind === 'number' && each.drawing === 'depths' ? [{ control: each, value: each.read(effect.settings) }] : []))} onChange={change} />
+      return (
+        <DepthsDrawing
+          depths={controls.flatMap((each) =>
+            each.kind === 'number' && each.drawing === 'depths' ? [{ control: each, value: each.read(effect.settings) }] : [],
+          )}
+          onChange={change}
+        />
+      )
     case 'curve':
-      return drawn.kind === 'curve' ? <LiveCurve key={drawn.id} control={drawn} effect={effect} kind={kind} onChange={(curve, gesture) => change(drawn, curve, gesture)} /> : null
+      return drawn.kind === 'curve' ? (
+        <LiveCurve
+          key={drawn.id}
+          control={drawn}
+          effect={effect}
+          kind={kind}
+          onChange={(curve, gesture) => change(drawn, curve, gesture)}
+        />
+      ) : null
     case 'gradient':
-      return drawn.kind === 'gradient' ? <GradientDrawing key={drawn.id} title={drawn.title} css={drawn.read(effect.settings)} onChange={(css, gesture) => change(drawn, css, gesture)} /> : null
+      return drawn.kind === 'gradient' ? (
+        <GradientDrawing
+          key={drawn.id}
+          title={drawn.title}
+          css={drawn.read(effect.settings)}
+          onChange={(css, gesture) => change(drawn, css, gesture)}
+        />
+      ) : null
     case 'return':
       return <FlickDrawing title="Going back" feel={drawn.kind === 'feel' ? drawn.read(effect.settings) : feels.back} />
     case 'flick':

@@ -31,7 +31,8 @@ export function FeelDots({ title, feel, onChoose }: FeelDotsProps) {
     })
     return moves
   }
-  const go = (share: number) => followers.current.forEach((follower, i) => turnTo(follower, share, (namedFeels[i] as NamedFeel).feel, 1, performance.now()))
+  const go = (share: number) =>
+    followers.current.forEach((follower, i) => turnTo(follower, share, (namedFeels[i] as NamedFeel).feel, 1, performance.now()))
   const wake = () => {
     handle.current ||= requestAnimationFrame(() => {
       handle.current = 0
@@ -49,20 +50,61 @@ export function FeelDots({ title, feel, onChoose }: FeelDotsProps) {
   })
   return (
     <DrawingFrame title={title} words={chosen ? '' : 'tuned by hand'}>
-      <Box ref={lanes} role="group" aria-label="Five feels" flex="1" display="grid" gridTemplateRows="repeat(5, minmax(24px, 1fr))"
+      <Box
+        ref={lanes}
+        role="group"
+        aria-label="Five feels"
+        flex="1"
+        display="grid"
+        gridTemplateRows="repeat(5, minmax(24px, 1fr))"
         onPointerMove={(event) => {
           const box = event.currentTarget.getBoundingClientRect()
           over.current = Math.min(1, Math.max(0, (event.clientX - box.left - 76) / (box.width - 92)))
           go(over.current)
           wake()
         }}
-        onPointerLeave={() => (over.current = null)}>
+        onPointerLeave={() => (over.current = null)}
+      >
         {namedFeels.map((named) => (
-          <chakra.button key={named.id} type="button" aria-pressed={chosen?.id === named.id} onClick={() => onChoose(named.feel)} display="grid" gridTemplateColumns="62px 1fr" gap="8px" alignItems="center" textAlign="left" px="6px" borderRadius="4px" border="1px solid" borderColor={chosen?.id === named.id ? 'edge' : 'transparent'}
-            background={chosen?.id === named.id ? 'ground' : 'transparent'} color="ink" fontSize="14px" fontWeight={chosen?.id === named.id ? '600' : undefined} cursor="pointer" minHeight="0" _hover={{ background: 'press' }} _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '-2px' }}>
+          <chakra.button
+            key={named.id}
+            type="button"
+            aria-pressed={chosen?.id === named.id}
+            onClick={() => onChoose(named.feel)}
+            display="grid"
+            gridTemplateColumns="62px 1fr"
+            gap="8px"
+            alignItems="center"
+            textAlign="left"
+            px="6px"
+            borderRadius="4px"
+            border="1px solid"
+            borderColor={chosen?.id === named.id ? 'edge' : 'transparent'}
+            background={chosen?.id === named.id ? 'ground' : 'transparent'}
+            color="ink"
+            fontSize="14px"
+            fontWeight={chosen?.id === named.id ? '600' : undefined}
+            cursor="pointer"
+            minHeight="0"
+            _hover={{ background: 'press' }}
+            _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '-2px' }}
+          >
             {titles[named.id]}
             <Box as="span" position="relative" height="1px" background="edge" mx="8px">
-              <Box as="span" data-dot="" position="absolute" left="50%" top="-6px" width="13px" height="13px" ml="-6px" borderRadius="7px" background="madder" border="2px solid" borderColor="sheet" />
+              <Box
+                as="span"
+                data-dot=""
+                position="absolute"
+                left="50%"
+                top="-6px"
+                width="13px"
+                height="13px"
+                ml="-6px"
+                borderRadius="7px"
+                background="madder"
+                border="2px solid"
+                borderColor="sheet"
+              />
             </Box>
           </chakra.button>
         ))}

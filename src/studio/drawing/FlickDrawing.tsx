@@ -15,26 +15,31 @@ export function niceSpan(ms: number): number {
 }
 
 /** The line of a feel over so many ms. */
-export const wayLine = (feel: Feel, untilMs: number) => Array.from({ length: points + 1 }, (_, i) => ({ x: (i / points) * untilMs, y: wayOf(feel, (i / points) * untilMs) }))
+export const wayLine = (feel: Feel, untilMs: number) =>
+  Array.from({ length: points + 1 }, (_, i) => ({ x: (i / points) * untilMs, y: wayOf(feel, (i / points) * untilMs) }))
 
 /** The mark with its 2 % band, and the moment of settling. */
-const marksOf = (settleMs: number): Marks => (ink, at, area) => {
-  const { left, right, top, bottom } = area
-  const [low, high] = [1 - settleBand, 1 + settleBand].map((y) => at({ x: 0, y }).y) as [number, number]
-  const { x } = at({ x: settleMs, y: 1 })
-  ink.fillStyle = colourOf('press')
-  ink.fillRect(left, high, right - left, low - high)
-  levelAt(1)(ink, at, area)
-  ink.setLineDash([3, 3])
-  ink.beginPath()
-  ink.moveTo(x, top)
-  ink.lineTo(x, bottom)
-  ink.stroke()
-}
+const marksOf =
+  (settleMs: number): Marks =>
+  (ink, at, area) => {
+    const { left, right, top, bottom } = area
+    const [low, high] = [1 - settleBand, 1 + settleBand].map((y) => at({ x: 0, y }).y) as [number, number]
+    const { x } = at({ x: settleMs, y: 1 })
+    ink.fillStyle = colourOf('press')
+    ink.fillRect(left, high, right - left, low - high)
+    levelAt(1)(ink, at, area)
+    ink.setLineDash([3, 3])
+    ink.beginPath()
+    ink.moveTo(x, top)
+    ink.lineTo(x, bottom)
+    ink.stroke()
+  }
 
 /** How far past the mark, in words. */
 export function pastWords(overshoot: number): string {
-  return overshoot > 0.0005 ? `${(overshoot * 100).toFixed(overshoot < 0.1 ? 1 : 0).replace(/\.0$/, '')} % past the mark` : 'never past the mark'
+  return overshoot > 0.0005
+    ? `${(overshoot * 100).toFixed(overshoot < 0.1 ? 1 : 0).replace(/\.0$/, '')} % past the mark`
+    : 'never past the mark'
 }
 
 export function FlickDrawing({ title, feel }: { readonly title: string; readonly feel: Feel }) {
@@ -44,11 +49,17 @@ export function FlickDrawing({ title, feel }: { readonly title: string; readonly
   const words = feel.kind === 'direct' ? 'at once, no lag' : `${Math.round(settleMs)} ms, ${pastWords(overshoot)}, lag ${lag} px`
   return (
     <DrawingFrame title={title} words={words}>
-      <LineChart label={`${title}: settles in ${Math.round(settleMs)} milliseconds, ${pastWords(overshoot)}; behind a hand at ${handSpeed} px a second it lags ${lag} px.`} lines={[{ points: wayLine(feel, untilMs), colour: 'madder' }]} across={[0, untilMs]} down={[0, Math.max(1.08, 1 + overshoot * 1.15)]} marks={marksOf(settleMs)}
+      <LineChart
+        label={`${title}: settles in ${Math.round(settleMs)} milliseconds, ${pastWords(overshoot)}; behind a hand at ${handSpeed} px a second it lags ${lag} px.`}
+        lines={[{ points: wayLine(feel, untilMs), colour: 'madder' }]}
+        across={[0, untilMs]}
+        down={[0, Math.max(1.08, 1 + overshoot * 1.15)]}
+        marks={marksOf(settleMs)}
         present={({ now, sample, restedAt }) => {
           const ms = now - restedAt
           return { point: sample && ms < untilMs ? { x: ms, y: wayOf(feel, ms) } : null, moves: ms < untilMs }
-        }} />
+        }}
+      />
     </DrawingFrame>
   )
 }

@@ -22,17 +22,23 @@ export interface Line {
 type ChartColour = 'madder' | 'violet' | 'lichen' | 'ink' | 'edge'
 
 /** What is drawn under the lines: the chart's own coordinates in px. */
-export type Marks = (ink: CanvasRenderingContext2D, at: (point: Point) => Point, area: { readonly left: number; readonly right: number; readonly top: number; readonly bottom: number }) => void
+export type Marks = (
+  ink: CanvasRenderingContext2D,
+  at: (point: Point) => Point,
+  area: { readonly left: number; readonly right: number; readonly top: number; readonly bottom: number },
+) => void
 
 /** A level line right across at a value: where things begin, meet, or should come to. */
-export const levelAt = (value: number): Marks => (ink, at, { left, right }) => {
-  const { y } = at({ x: 0, y: value })
-  ink.strokeStyle = colourOf('edge')
-  ink.beginPath()
-  ink.moveTo(left, y)
-  ink.lineTo(right, y)
-  ink.stroke()
-}
+export const levelAt =
+  (value: number): Marks =>
+  (ink, at, { left, right }) => {
+    const { y } = at({ x: 0, y: value })
+    ink.strokeStyle = colourOf('edge')
+    ink.beginPath()
+    ink.moveTo(left, y)
+    ink.lineTo(right, y)
+    ink.stroke()
+  }
 
 interface LineChartProps {
   readonly label: string
@@ -55,7 +61,10 @@ export function LineChart(props: LineChartProps) {
   const chart = useRef<Chart<'line'> | null>(null)
   const latest = useRef(props)
   const { label, lines, across, down, onPress } = props
-  const toPx = ({ x, y }: Point): Point => ({ x: chart.current?.scales.x?.getPixelForValue(x) ?? 0, y: chart.current?.scales.y?.getPixelForValue(y) ?? 0 })
+  const toPx = ({ x, y }: Point): Point => ({
+    x: chart.current?.scales.x?.getPixelForValue(x) ?? 0,
+    y: chart.current?.scales.y?.getPixelForValue(y) ?? 0,
+  })
   useEffect(() => {
     latest.current = props
   })
@@ -73,9 +82,22 @@ export function LineChart(props: LineChartProps) {
       type: 'line',
       data: { datasets: [] },
       options: {
-        animation: false, responsive: true, maintainAspectRatio: false, events: [], layout: { padding: lines.some(({ isStops }) => isStops) ? { top: 8, right: 10, left: 10 } : { top: 3, right: 5, left: 3 } },
+        animation: false,
+        responsive: true,
+        maintainAspectRatio: false,
+        events: [],
+        layout: { padding: lines.some(({ isStops }) => isStops) ? { top: 8, right: 10, left: 10 } : { top: 3, right: 5, left: 3 } },
         scales: {
-          x: { type: 'linear', border: { display: false }, grid: { display: false }, ticks: { maxTicksLimit: 5, font: { family: 'Commissioner Variable', size: 12 }, callback: (value) => `${value}`.replace('-', '\u2212') } },
+          x: {
+            type: 'linear',
+            border: { display: false },
+            grid: { display: false },
+            ticks: {
+              maxTicksLimit: 5,
+              font: { family: 'Commissioner Variable', size: 12 },
+              callback: (value) => `${value}`.replace('-', '\u2212'),
+            },
+          },
           y: { type: 'linear', display: false },
         },
       },
@@ -97,7 +119,17 @@ export function LineChart(props: LineChartProps) {
     if (y) Object.assign(y, { min: down[0], max: down[1] })
     if (x?.ticks) x.ticks.color = colourOf('soft')
     made.data.datasets = lines.map(({ points, colour, dashed, isStops }) => ({
-      data: points.map((point) => ({ ...point })), parsing: false, borderWidth: 2, borderColor: colourOf(colour), borderDash: dashed ? [4, 3] : [], showLine: !isStops, ...(isStops ? { clip: false as const } : {}), pointRadius: isStops ? 6 : 0, pointBackgroundColor: colourOf('sheet'), pointBorderColor: colourOf(colour), pointBorderWidth: 2,
+      data: points.map((point) => ({ ...point })),
+      parsing: false,
+      borderWidth: 2,
+      borderColor: colourOf(colour),
+      borderDash: dashed ? [4, 3] : [],
+      showLine: !isStops,
+      ...(isStops ? { clip: false as const } : {}),
+      pointRadius: isStops ? 6 : 0,
+      pointBackgroundColor: colourOf('sheet'),
+      pointBorderColor: colourOf(colour),
+      pointBorderWidth: 2,
     }))
     made.update('none')
   })
@@ -114,10 +146,20 @@ export function LineChart(props: LineChartProps) {
   })
   const valueAt = (event: PointerEvent<HTMLElement>): Point => {
     const box = event.currentTarget.getBoundingClientRect()
-    return { x: chart.current?.scales.x?.getValueForPixel(event.clientX - box.left) ?? 0, y: chart.current?.scales.y?.getValueForPixel(event.clientY - box.top) ?? 0 }
+    return {
+      x: chart.current?.scales.x?.getValueForPixel(event.clientX - box.left) ?? 0,
+      y: chart.current?.scales.y?.getValueForPixel(event.clientY - box.top) ?? 0,
+    }
   }
   return (
-    <Box flex="1" minHeight="0" position="relative" role="img" aria-label={label} touchAction={onPress ? 'none' : undefined} cursor={onPress ? 'crosshair' : undefined}
+    <Box
+      flex="1"
+      minHeight="0"
+      position="relative"
+      role="img"
+      aria-label={label}
+      touchAction={onPress ? 'none' : undefined}
+      cursor={onPress ? 'crosshair' : undefined}
       onPointerDown={(event) => {
         if (!onPress) return
         event.currentTarget.setPointerCapture(event.pointerId)
@@ -125,9 +167,26 @@ export function LineChart(props: LineChartProps) {
         const press = { x: event.clientX - box.left, y: event.clientY - box.top }
         onPress(valueAt(event), (point) => Math.hypot(toPx(point).x - press.x, toPx(point).y - press.y), event)
       }}
-      onPointerMove={(event) => event.currentTarget.hasPointerCapture(event.pointerId) && props.onDrag?.(valueAt(event))} onPointerUp={props.onRelease} onPointerCancel={props.onRelease}>
+      onPointerMove={(event) => event.currentTarget.hasPointerCapture(event.pointerId) && props.onDrag?.(valueAt(event))}
+      onPointerUp={props.onRelease}
+      onPointerCancel={props.onRelease}
+    >
       <canvas ref={canvas} />
-      <Box ref={dot} hidden aria-hidden="true" position="absolute" left="-5px" top="-5px" width="10px" height="10px" borderRadius="5px" background="madder" border="2px solid" borderColor="sheet" pointerEvents="none" />
+      <Box
+        ref={dot}
+        hidden
+        aria-hidden="true"
+        position="absolute"
+        left="-5px"
+        top="-5px"
+        width="10px"
+        height="10px"
+        borderRadius="5px"
+        background="madder"
+        border="2px solid"
+        borderColor="sheet"
+        pointerEvents="none"
+      />
     </Box>
   )
 }

@@ -2,13 +2,20 @@
 import type { Ink, Mark, Sketch } from '../../core/effect/sketch'
 import { DrawingFrame } from './DrawingFrame'
 
-const inks: Readonly<Record<Ink, string>> = { ink: 'var(--gm-ink)', soft: 'var(--gm-soft)', violet: 'var(--gm-violet)', madder: 'var(--gm-madder)' }
+const inks: Readonly<Record<Ink, string>> = {
+  ink: 'var(--gm-ink)',
+  soft: 'var(--gm-soft)',
+  violet: 'var(--gm-violet)',
+  madder: 'var(--gm-madder)',
+}
 
 export function SketchDrawing({ sketch: { title, note, words, marks } }: { readonly sketch: Sketch }) {
   return (
     <DrawingFrame title={title} words={note}>
       <svg viewBox="0 0 308 126" role="img" aria-label={words} style={{ flex: 1, minHeight: 0, width: '100%' }}>
-        {marks.map((mark, i) => <MarkShape key={i} mark={mark} />)}
+        {marks.map((mark, i) => (
+          <MarkShape key={i} mark={mark} />
+        ))}
       </svg>
     </DrawingFrame>
   )
@@ -17,7 +24,15 @@ export function SketchDrawing({ sketch: { title, note, words, marks } }: { reado
 function MarkShape({ mark }: { readonly mark: Mark }) {
   switch (mark.draw) {
     case 'line':
-      return <path d={`M${mark.from.x} ${mark.from.y}L${mark.to.x} ${mark.to.y}`} stroke={inks[mark.ink]} strokeWidth={mark.how === 'thick' ? 4 : 1.5} strokeLinecap={mark.how === 'thick' ? 'round' : undefined} strokeDasharray={mark.how === 'dashed' ? '4 4' : undefined} />
+      return (
+        <path
+          d={`M${mark.from.x} ${mark.from.y}L${mark.to.x} ${mark.to.y}`}
+          stroke={inks[mark.ink]}
+          strokeWidth={mark.how === 'thick' ? 4 : 1.5}
+          strokeLinecap={mark.how === 'thick' ? 'round' : undefined}
+          strokeDasharray={mark.how === 'dashed' ? '4 4' : undefined}
+        />
+      )
     case 'arrow':
       return <path d={arrowPath(mark)} fill="none" stroke={inks[mark.ink]} strokeWidth="1.6" strokeLinecap="round" strokeLinejoin="round" />
     case 'dot':

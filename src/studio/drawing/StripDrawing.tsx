@@ -13,11 +13,20 @@ export function StripDrawing({ come, go }: { readonly come: Feel; readonly go: F
   const below = wayLine(go, untilMs).map(({ x, y }) => ({ x, y: y - 1 }))
   return (
     <DrawingFrame title="There and back" words={words}>
-      <LineChart label={`There and back: ${words}.`} lines={[{ points: wayLine(come, untilMs), colour: 'madder' }, { points: below, colour: 'violet' }]} across={[0, untilMs]} down={[-most, most]} marks={levelAt(0)}
+      <LineChart
+        label={`There and back: ${words}.`}
+        lines={[
+          { points: wayLine(come, untilMs), colour: 'madder' },
+          { points: below, colour: 'violet' },
+        ]}
+        across={[0, untilMs]}
+        down={[-most, most]}
+        marks={levelAt(0)}
         present={({ now, sample, isOn, changedAt }) => {
           const ms = now - changedAt
           return { point: sample && ms < untilMs ? { x: ms, y: isOn ? wayOf(come, ms) : wayOf(go, ms) - 1 } : null, moves: ms < untilMs }
-        }} />
+        }}
+      />
     </DrawingFrame>
   )
 }

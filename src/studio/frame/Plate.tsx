@@ -35,22 +35,57 @@ export function Plate() {
   const scale = Math.min(1, (space.width - 2 * margin - gap * (windows.length - 1)) / across, (space.height - 2 * margin) / down)
   // On whole pixels, so that the pointer is read in the page where it is seen.
   const nameOf = (id: string) => selected?.effect.tries?.find((each) => each.id === id)?.name ?? 'as it is now'
-  const left = (index: number) => Math.round((space.width - across * scale - gap * (windows.length - 1)) / 2 + windows.slice(0, index).reduce((sum, { width }) => sum + width * scale + gap, 0))
+  const left = (index: number) =>
+    Math.round(
+      (space.width - across * scale - gap * (windows.length - 1)) / 2 +
+        windows.slice(0, index).reduce((sum, { width }) => sum + width * scale + gap, 0),
+    )
   const top = ({ height }: WindowSize) => Math.round((space.height - height * scale) / 2)
   const [first = usualWindow] = windows
   return (
     <Box ref={room} position="relative" minWidth="0" minHeight="0" overflow="hidden" background="ground">
       {visitor === 'noscript' ? (
-        <Framed size={first} scale={scale} left={left(0)} top={top(first)}><ScriptlessPage size={first} scale={scale} /></Framed>
+        <Framed size={first} scale={scale} left={left(0)} top={top(first)}>
+          <ScriptlessPage size={first} scale={scale} />
+        </Framed>
       ) : (
         windows.map((size, index) => (
-          <Framed key={index} title={isCompared ? nameOf(index === 0 ? comparison.one : comparison.other) : undefined} size={size} scale={scale} left={left(index)} top={top(size)} dragged={windows.length === 1 ? (width) => studio.view.update({ windows: [{ ...size, width }] }) : undefined}>
-            {index === 0 ? <LivePage link={studio.link} size={size} scale={scale} /> : <FollowingPage size={size} scale={scale} tried={isCompared ? comparison.other : undefined} />}
+          <Framed
+            key={index}
+            title={isCompared ? nameOf(index === 0 ? comparison.one : comparison.other) : undefined}
+            size={size}
+            scale={scale}
+            left={left(index)}
+            top={top(size)}
+            dragged={windows.length === 1 ? (width) => studio.view.update({ windows: [{ ...size, width }] }) : undefined}
+          >
+            {index === 0 ? (
+              <LivePage link={studio.link} size={size} scale={scale} />
+            ) : (
+              <FollowingPage size={size} scale={scale} tried={isCompared ? comparison.other : undefined} />
+            )}
           </Framed>
         ))
       )}
       {notice && (
-        <Box role="status" position="absolute" left="50%" bottom="18px" transform="translateX(-50%)" maxWidth="80%" truncate px="12px" py="6px" fontSize="13px" background="sheet" border="1px solid" borderColor="edge" borderRadius="4px">{notice}</Box>
+        <Box
+          role="status"
+          position="absolute"
+          left="50%"
+          bottom="18px"
+          transform="translateX(-50%)"
+          maxWidth="80%"
+          truncate
+          px="12px"
+          py="6px"
+          fontSize="13px"
+          background="sheet"
+          border="1px solid"
+          borderColor="edge"
+          borderRadius="4px"
+        >
+          {notice}
+        </Box>
       )}
     </Box>
   )
@@ -91,12 +126,48 @@ function Framed({ size: { width, height }, scale, left, top, title, dragged, chi
   const start = useRef<{ readonly x: number; readonly width: number } | null>(null)
   const held = (to: number) => Math.round(Math.min(widest, Math.max(narrowest, to)))
   return (
-    <Box position="absolute" left={`${left}px`} top={`${top}px`} width={`${width * scale}px`} height={`${height * scale}px`} outline="1px solid" outlineColor="edge" background="white">
-      {title !== undefined && <Box position="absolute" bottom="100%" left="0" pb="5px" fontSize="14px" fontWeight="600" truncate maxWidth="100%">{title}</Box>}
-      <Box width="100%" height="100%" overflow="hidden">{children}</Box>
+    <Box
+      position="absolute"
+      left={`${left}px`}
+      top={`${top}px`}
+      width={`${width * scale}px`}
+      height={`${height * scale}px`}
+      outline="1px solid"
+      outlineColor="edge"
+      background="white"
+    >
+      {title !== undefined && (
+        <Box position="absolute" bottom="100%" left="0" pb="5px" fontSize="14px" fontWeight="600" truncate maxWidth="100%">
+          {title}
+        </Box>
+      )}
+      <Box width="100%" height="100%" overflow="hidden">
+        {children}
+      </Box>
       {dragged && (
-        <Box role="slider" tabIndex={0} aria-label="Width of the visitor’s window" aria-orientation="horizontal" aria-valuenow={width} aria-valuemin={narrowest} aria-valuemax={widest} aria-valuetext={`${width} px`} title="Drag to make the visitor’s window wider or narrower"
-          position="absolute" right="-9px" top="50%" width="9px" height="46px" transform="translateY(-50%)" cursor="ew-resize" borderRadius="3px" background="sheet" border="1px solid" borderColor="edge" touchAction="none" _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }}
+        <Box
+          role="slider"
+          tabIndex={0}
+          aria-label="Width of the visitor’s window"
+          aria-orientation="horizontal"
+          aria-valuenow={width}
+          aria-valuemin={narrowest}
+          aria-valuemax={widest}
+          aria-valuetext={`${width} px`}
+          title="Drag to make the visitor’s window wider or narrower"
+          position="absolute"
+          right="-9px"
+          top="50%"
+          width="9px"
+          height="46px"
+          transform="translateY(-50%)"
+          cursor="ew-resize"
+          borderRadius="3px"
+          background="sheet"
+          border="1px solid"
+          borderColor="edge"
+          touchAction="none"
+          _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }}
           onKeyDown={(event) => {
             const step = event.key === 'ArrowRight' ? 10 : event.key === 'ArrowLeft' ? -10 : 0
             if (step === 0) return
@@ -110,7 +181,8 @@ function Framed({ size: { width, height }, scale, left, top, title, dragged, chi
           }}
           // The window stands in the middle, so its edge goes half as far as it grows.
           onPointerMove={(event) => start.current && dragged(held(start.current.width + (2 * (event.clientX - start.current.x)) / scale))}
-          onPointerUp={() => (start.current = null)} />
+          onPointerUp={() => (start.current = null)}
+        />
       )}
     </Box>
   )
@@ -121,7 +193,8 @@ interface PageFrameProps {
   readonly scale: number
 }
 
-const frameStyle = ({ size, scale }: PageFrameProps) => ({ ...size, border: 0, transformOrigin: '0 0', transform: `scale(${scale})`, display: 'block' }) as const
+const frameStyle = ({ size, scale }: PageFrameProps) =>
+  ({ ...size, border: 0, transformOrigin: '0 0', transform: `scale(${scale})`, display: 'block' }) as const
 
 /**
  * Connects a frame to its link, and shows the page in it, afresh whenever its source has been changed and saved.
@@ -201,12 +274,27 @@ function FollowingPage({ tried, ...place }: PageFrameProps & { readonly tried?: 
       else link.say({ type: 'leave', to: 'away' })
     })
   }, [studio, link, select])
-  return <iframe ref={frame} title={`The page ${page.name}, ${place.size.width} px wide`} sandbox="allow-scripts" tabIndex={-1} style={{ ...frameStyle(place), pointerEvents: 'none' }} />
+  return (
+    <iframe
+      ref={frame}
+      title={`The page ${page.name}, ${place.size.width} px wide`}
+      sandbox="allow-scripts"
+      tabIndex={-1}
+      style={{ ...frameStyle(place), pointerEvents: 'none' }}
+    />
+  )
 }
 
 /** The page as a visitor without script has it. */
 function ScriptlessPage(place: PageFrameProps) {
   const { store } = useStudio()
   const page = usePage()
-  return <iframe title={`The page ${page.name} without script`} sandbox="" src={`/frame/${store.id}/${page.id}?visit=noscript&of=${page.source.slice(0, 8)}`} style={frameStyle(place)} />
+  return (
+    <iframe
+      title={`The page ${page.name} without script`}
+      sandbox=""
+      src={`/frame/${store.id}/${page.id}?visit=noscript&of=${page.source.slice(0, 8)}`}
+      style={frameStyle(place)}
+    />
+  )
 }

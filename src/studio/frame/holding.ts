@@ -46,12 +46,23 @@ export function togglePosing(studio: Studio): void {
   const effect = selectedEffect(studio)
   const isPosing = studio.view.get().mode.is === 'posing'
   if (!effect && !isPosing) return
-  if (effect && !isPosing && !isPosable(expandEffect(effect))) return notify(studio, 'Nothing of this effect can be posed by dragging: it needs a number that turns or moves with where the pointer is.')
+  if (effect && !isPosing && !isPosable(expandEffect(effect)))
+    return notify(
+      studio,
+      'Nothing of this effect can be posed by dragging: it needs a number that turns or moves with where the pointer is.',
+    )
   changeMode(studio, { type: 'pose' }, effect?.select)
 }
 
 /** The last pose by hand: from which settings it went, how far it was dragged, and whether it still is. */
-let posed: { readonly effect: string; readonly settings: unknown; readonly place: Place; readonly drag: { readonly x: number; readonly y: number }; readonly gesture: string; readonly isDragged: boolean } | null = null
+let posed: {
+  readonly effect: string
+  readonly settings: unknown
+  readonly place: Place
+  readonly drag: { readonly x: number; readonly y: number }
+  readonly gesture: string
+  readonly isDragged: boolean
+} | null = null
 
 /** Poses the selected effect by a drag of so many px; the numbers follow from what they were when it began. */
 export function poseSelected(studio: Studio, place: Place, drag: { readonly x: number; readonly y: number }, last: boolean): void {
@@ -59,11 +70,18 @@ export function poseSelected(studio: Studio, place: Place, drag: { readonly x: n
   const kind = effect && findKind(effect.kind)
   const { mode } = studio.view.get()
   if (!effect || !kind || mode.is !== 'posing') return
-  const from = posed?.isDragged && posed.effect === effect.id ? posed : { effect: effect.id, settings: effect.settings, gesture: newGesture() }
+  const from =
+    posed?.isDragged && posed.effect === effect.id ? posed : { effect: effect.id, settings: effect.settings, gesture: newGesture() }
   posed = { ...from, place, drag, isDragged: !last }
   const asks = asksBecause(kind.expand(posed.settings, effect.select), place)
   if (asks !== mode.asks) changeMode(studio, { type: 'posed', asks })
-  changeSettings(studio, effect, poseByHand(kind, posed.settings, place, drag, asks ? mode.because : 'both'), 'Posing by hand', posed.gesture)
+  changeSettings(
+    studio,
+    effect,
+    poseByHand(kind, posed.settings, place, drag, asks ? mode.because : 'both'),
+    'Posing by hand',
+    posed.gesture,
+  )
 }
 
 /** Says because of what the last pose is meant, and poses it so. */
@@ -72,7 +90,8 @@ export function poseBecause(studio: Studio, because: Because): void {
   const kind = effect && findKind(effect.kind)
   if (studio.view.get().mode.is !== 'posing' || !effect || !kind) return
   changeMode(studio, { type: 'posed', because })
-  if (posed?.effect === effect.id) changeSettings(studio, effect, poseByHand(kind, posed.settings, posed.place, posed.drag, because), 'Posing by hand', posed.gesture)
+  if (posed?.effect === effect.id)
+    changeSettings(studio, effect, poseByHand(kind, posed.settings, posed.place, posed.drag, because), 'Posing by hand', posed.gesture)
 }
 
 /** Begins to measure a distance: the next two clicks on the page choose edges. Or puts it away. */

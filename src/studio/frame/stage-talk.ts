@@ -24,20 +24,51 @@ export function useStagePlay(link: StageLink, tried?: { readonly effect: string;
   const { store } = studio
   const site = useSite()
   const page = usePage()
-  const { trial, pointing, overlaps, visitor, onlyThis, selected } = useView('trial', 'pointing', 'overlaps', 'visitor', 'onlyThis', 'selected')
+  const { trial, pointing, overlaps, visitor, onlyThis, selected } = useView(
+    'trial',
+    'pointing',
+    'overlaps',
+    'visitor',
+    'onlyThis',
+    'selected',
+  )
   const [triedEffect, triedSettings] = [tried?.effect, tried?.settings]
   const only = onlyThis && trial === null ? (selected ?? undefined) : undefined
-  const scripts = useMemo(() => makeScriptPlay(link, (error) => notify(studio, error instanceof Error ? error.message : 'The effects of this page cannot be played.')), [studio, link])
+  const scripts = useMemo(
+    () =>
+      makeScriptPlay(link, (error) =>
+        notify(studio, error instanceof Error ? error.message : 'The effects of this page cannot be played.'),
+      ),
+    [studio, link],
+  )
   useEffect(() => scripts.end, [scripts])
   // As soon as the screen stands: a number that is dragged is on the page a frame earlier than after painting.
   useLayoutEffect(() => {
     const [kind = '', recipe = ''] = trial?.split('/') ?? []
     const recipeTried = trial === null ? undefined : recipeEffect(studio, kind, recipe, 'trial')
-    const effects = triedEffect === undefined ? site.effects : site.effects.map((effect) => (effect.id === triedEffect ? { ...effect, settings: triedSettings, ties: undefined } : effect))
+    const effects =
+      triedEffect === undefined
+        ? site.effects
+        : site.effects.map((effect) => (effect.id === triedEffect ? { ...effect, settings: triedSettings, ties: undefined } : effect))
     const played = recipeTried || effects !== site.effects ? { ...site, effects: recipeTried ? [...effects, recipeTried] : effects } : site
     const figures = planFigures(played, page.id, only)
     scripts.play(figures, overlaps, site.script?.allows)
-  }, [studio, link, scripts, store.id, site, page.id, trial, pointing.pick, pointing.choice, pointing.typed, overlaps, only, triedEffect, triedSettings])
+  }, [
+    studio,
+    link,
+    scripts,
+    store.id,
+    site,
+    page.id,
+    trial,
+    pointing.pick,
+    pointing.choice,
+    pointing.typed,
+    overlaps,
+    only,
+    triedEffect,
+    triedSettings,
+  ])
   // What may be touched next is written before it is, one after another, so that it plays at once.
   const isChoosing = pointing.stage === 'choosing'
   useEffect(() => {
@@ -45,12 +76,14 @@ export function useStagePlay(link: StageLink, tried?: { readonly effect: string;
     let isCurrent = true
     const prepare = async () => {
       await whenIdle(1000)
-      for (const kind of kinds) for (const recipe of kind.recipes) {
-        const effect = isCurrent ? recipeEffect(studio, kind.id, recipe.id, 'trial') : undefined
-        // Those that are written already come at once: the page goes on between them.
-        await whenIdle(200)
-        if (effect && isCurrent) await scripts.prepare(planFigures({ ...site, effects: [...site.effects, effect] }, page.id), site.script?.allows)
-      }
+      for (const kind of kinds)
+        for (const recipe of kind.recipes) {
+          const effect = isCurrent ? recipeEffect(studio, kind.id, recipe.id, 'trial') : undefined
+          // Those that are written already come at once: the page goes on between them.
+          await whenIdle(200)
+          if (effect && isCurrent)
+            await scripts.prepare(planFigures({ ...site, effects: [...site.effects, effect] }, page.id), site.script?.allows)
+        }
     }
     void prepare()
     return () => {
@@ -58,7 +91,21 @@ export function useStagePlay(link: StageLink, tried?: { readonly effect: string;
     }
   }, [studio, scripts, site, page.id, isChoosing, pointing.pick, pointing.choice, pointing.typed])
   useEffect(() => link.say({ type: 'visit', visitor: visitor === 'noscript' ? 'mouse' : visitor }), [link, visitor])
-  useEffect(() => link.listen((message) => void (message.type === 'needs' && giveFiles(link, message.hashes).then((missing) => missing > 0 && notify(studio, `${missing} ${missing === 1 ? 'file' : 'files'} of this page could not be had from the studio’s server.`)))), [link, studio])
+  useEffect(
+    () =>
+      link.listen(
+        (message) =>
+          void (
+            message.type === 'needs' &&
+            giveFiles(link, message.hashes).then(
+              (missing) =>
+                missing > 0 &&
+                notify(studio, `${missing} ${missing === 1 ? 'file' : 'files'} of this page could not be had from the studio’s server.`),
+            )
+          ),
+      ),
+    [link, studio],
+  )
 }
 
 export function useStageTalk(): void {
@@ -66,7 +113,14 @@ export function useStageTalk(): void {
   const { link, store, search, view } = studio
   const site = useSite()
   const page = usePage()
-  const { selected, pointing, trial, touched, mode: { is: mode }, comparison } = useView('selected', 'pointing', 'trial', 'touched', 'mode', 'comparison')
+  const {
+    selected,
+    pointing,
+    trial,
+    touched,
+    mode: { is: mode },
+    comparison,
+  } = useView('selected', 'pointing', 'trial', 'touched', 'mode', 'comparison')
   useStagePlay(link, useTry(comparison?.one))
 
   // What the stand-in pointer walks over: what a recipe is tried on, or the selected effect for as long as a walk is on.
@@ -81,7 +135,11 @@ export function useStageTalk(): void {
       if (!playsOn(effect, page.id)) return []
       const isSelected = effect.id === selected && pointing.stage === 'no'
       const shown = { number: index + 1, select: effect.select, selected: isSelected }
-      return [isSelected && mode !== 'posing' && mode !== 'measuring' && !comparison ? { ...shown, ...drawnFor(withTies(site).effects[index] ?? effect, touched) } : shown]
+      return [
+        isSelected && mode !== 'posing' && mode !== 'measuring' && !comparison
+          ? { ...shown, ...drawnFor(withTies(site).effects[index] ?? effect, touched) }
+          : shown,
+      ]
     })
     if (triedSelect !== undefined) figures.push({ select: triedSelect, selected: true })
     link.say({ type: 'show', figures })
@@ -89,7 +147,9 @@ export function useStageTalk(): void {
 
   // Asked when a selector or a page changes, not at every step of a number that is dragged.
   const sources = site.pages.map(({ source }) => source).join()
-  const selects = JSON.stringify([...new Set(site.effects.flatMap((effect) => [effect.select, ...Object.values(effect.roles ?? {}).map((role) => role.select)]))])
+  const selects = JSON.stringify([
+    ...new Set(site.effects.flatMap((effect) => [effect.select, ...Object.values(effect.roles ?? {}).map((role) => role.select)])),
+  ])
   const targets = JSON.stringify(targetsOf(planFigures(site)))
   useEffect(() => {
     let isCurrent = true
@@ -98,12 +158,17 @@ export function useStageTalk(): void {
       await link.whenReady(1500)
       await whenIdle(1000)
       await search.follow(store.history.get().site)
-      const [counts, overlaps] = await Promise.all([search.ask({ ask: 'count', selects: JSON.parse(selects) as string[] }), search.ask({ ask: 'overlaps', selects: JSON.parse(targets) as string[] })])
+      const [counts, overlaps] = await Promise.all([
+        search.ask({ ask: 'count', selects: JSON.parse(selects) as string[] }),
+        search.ask({ ask: 'overlaps', selects: JSON.parse(targets) as string[] }),
+      ])
       if (!isCurrent) return
       const isSame = JSON.stringify(overlaps) === JSON.stringify(view.get().overlaps)
       view.update({ counts: new Map(Object.entries(counts)), ...(isSame ? {} : { overlaps }) })
     }
-    ask().catch((error: unknown) => isCurrent && notify(studio, error instanceof Error ? error.message : 'The pages of this site could not be read.'))
+    ask().catch(
+      (error: unknown) => isCurrent && notify(studio, error instanceof Error ? error.message : 'The pages of this site could not be read.'),
+    )
     return () => {
       isCurrent = false
     }
@@ -115,7 +180,10 @@ export function useStageTalk(): void {
       await link.whenReady(1500)
       await whenIdle(1000)
       await search.follow(store.history.get().site)
-      const [rung, all] = await Promise.all([search.ask({ ask: 'first', page: page.id, select }), search.ask({ ask: 'matches', page: page.id, select })])
+      const [rung, all] = await Promise.all([
+        search.ask({ ask: 'first', page: page.id, select }),
+        search.ask({ ask: 'matches', page: page.id, select }),
+      ])
       if (!isCurrent) return
       view.update({ described: rung && { select, rung }, matches: { select, all, grounds: [] } })
       link.say({ type: 'look', select })
@@ -150,7 +218,9 @@ export function useGapOver(link: StageLink): void {
   useEffect(() => {
     if (edges?.length !== 2) return
     let isCurrent = true
-    void link.whenReady(8000).then(() => isCurrent && link.say({ type: 'gap', edges: [...edges], measures: true, select: selectedEffect(studio)?.select }))
+    void link
+      .whenReady(8000)
+      .then(() => isCurrent && link.say({ type: 'gap', edges: [...edges], measures: true, select: selectedEffect(studio)?.select }))
     const stop = link.listen((message) => {
       if (message.type === 'gaps') changeMode(studio, { type: 'measured', measure: message })
     })
@@ -189,7 +259,8 @@ function listenToStage(studio: Studio): () => void {
         clockOffset = performance.now() - message.now
         return
       case 'samples':
-        if (view.get().mode.is === 'playing' && tookOver(thread.samples.at(-1), message.samples)) changeMode(studio, { type: 'stop playing' })
+        if (view.get().mode.is === 'playing' && tookOver(thread.samples.at(-1), message.samples))
+          changeMode(studio, { type: 'stop playing' })
         view.hand.areaSize = message.samples.findLast(({ size }) => size)?.size ?? view.hand.areaSize
         view.hand.isOnPage = message.samples.some(({ by, phase }) => by === 'hand' && phase === 'here')
         // The index is not always told that the pointer went from it into the page.
@@ -213,10 +284,15 @@ function listenToStage(studio: Studio): () => void {
         return
       case 'handle': {
         const effect = selectedEffect(studio)
-        const control = effect && findKind(effect.kind)?.controls(effect.settings).find(({ id }) => id === message.id)
+        const control =
+          effect &&
+          findKind(effect.kind)
+            ?.controls(effect.settings)
+            .find(({ id }) => id === message.id)
         pinGesture ??= newGesture()
         // The end of a drag says again what was said last; what came of it meanwhile, such as an undo, stays.
-        if (effect && control && !(message.last && handled.get(message.id) === message.value)) changeControl(studio, effect, control, message.value, pinGesture)
+        if (effect && control && !(message.last && handled.get(message.id) === message.value))
+          changeControl(studio, effect, control, message.value, pinGesture)
         if (!message.last) return void handled.set(message.id, message.value)
         handled.delete(message.id)
         queueMicrotask(() => (pinGesture = undefined))
@@ -238,7 +314,12 @@ function listenToStage(studio: Studio): () => void {
         return
       case 'link': {
         const target = linkedPage(studio, message.href)
-        return notify(studio, target ? `This link goes to your page ${target}; the menu of pages opens it.` : `On your site this link goes to ${message.href || 'nowhere'}.`)
+        return notify(
+          studio,
+          target
+            ? `This link goes to your page ${target}; the menu of pages opens it.`
+            : `On your site this link goes to ${message.href || 'nowhere'}.`,
+        )
       }
     }
   }

@@ -27,7 +27,11 @@ export function GapDrawing({ gap }: { readonly gap: Measuring }) {
   const { edges, measures } = gap
   const [first] = measures
   const lines: Line[] = measures.flatMap(({ across, down }, i): Line[] => {
-    const line = (values: readonly number[], dashed: boolean): Line => ({ points: values.map((y, at) => ({ x: (at / Math.max(1, values.length - 1)) * 100, y })).filter(({ y }) => Number.isFinite(y)), colour: (['madder', 'lichen', 'violet'] as const)[i % 3] ?? 'ink', dashed })
+    const line = (values: readonly number[], dashed: boolean): Line => ({
+      points: values.map((y, at) => ({ x: (at / Math.max(1, values.length - 1)) * 100, y })).filter(({ y }) => Number.isFinite(y)),
+      colour: (['madder', 'lichen', 'violet'] as const)[i % 3] ?? 'ink',
+      dashed,
+    })
     return [line(across, false), line(down, true)]
   })
   const all = lines.flatMap(({ points }) => points.map(({ y }) => y))
@@ -38,22 +42,52 @@ export function GapDrawing({ gap }: { readonly gap: Measuring }) {
   return (
     <DrawingFrame title="Distance" words={first ? spanWords([...first.across, ...first.down]) : ''}>
       {!first ? (
-        <Flex flex="1" align="center" color="soft" fontSize="14px">{edges.length === 0 ? 'Click the first of two edges that should meet.' : edges.length === 1 ? 'Now the edge that it should meet.' : 'Measuring over the whole travel …'}</Flex>
+        <Flex flex="1" align="center" color="soft" fontSize="14px">
+          {edges.length === 0
+            ? 'Click the first of two edges that should meet.'
+            : edges.length === 1
+              ? 'Now the edge that it should meet.'
+              : 'Measuring over the whole travel …'}
+        </Flex>
       ) : (
         <>
-          <LineChart label={`The distance over the travel: ${measures.map(({ width, across, down }) => `at ${width} px ${spanWords([...across, ...down])}`).join('; ')}`} lines={lines} across={[0, 100]} down={[least * 1.15, greatest * 1.15]} marks={levelAt(0)}
-            present={({ sample }) => ({ point: sample?.place ? { x: (sample.place.x + 1) * 50, y: valueAt(first.across, (sample.place.x + 1) / 2) } : null, moves: false })} />
-          {measures.length > 1 && <Box fontSize="12px" color="soft">{measures.map(({ width, across, down }) => `${width}: ${spanWords([...across, ...down])}`).join(' · ')}</Box>}
+          <LineChart
+            label={`The distance over the travel: ${measures.map(({ width, across, down }) => `at ${width} px ${spanWords([...across, ...down])}`).join('; ')}`}
+            lines={lines}
+            across={[0, 100]}
+            down={[least * 1.15, greatest * 1.15]}
+            marks={levelAt(0)}
+            present={({ sample }) => ({
+              point: sample?.place ? { x: (sample.place.x + 1) * 50, y: valueAt(first.across, (sample.place.x + 1) / 2) } : null,
+              moves: false,
+            })}
+          />
+          {measures.length > 1 && (
+            <Box fontSize="12px" color="soft">
+              {measures.map(({ width, across, down }) => `${width}: ${spanWords([...across, ...down])}`).join(' · ')}
+            </Box>
+          )}
         </>
       )}
       <Flex gap="6px" flex="none">
         {edges.length < 2 && <EdgeMenu />}
-        <Button look="quiet" minHeight="24px" fontSize="13px" onClick={() => {
-          toggleGap(studio)
-          toggleGap(studio)
-        }}>Other edges</Button>
-        <Button look="quiet" minHeight="24px" fontSize="13px" disabled={!first} onClick={over}>{windows.length === 1 ? 'Over three widths' : 'In one window'}</Button>
-        <Button look="quiet" minHeight="24px" fontSize="13px" onClick={() => toggleGap(studio)}>Done</Button>
+        <Button
+          look="quiet"
+          minHeight="24px"
+          fontSize="13px"
+          onClick={() => {
+            toggleGap(studio)
+            toggleGap(studio)
+          }}
+        >
+          Other edges
+        </Button>
+        <Button look="quiet" minHeight="24px" fontSize="13px" disabled={!first} onClick={over}>
+          {windows.length === 1 ? 'Over three widths' : 'In one window'}
+        </Button>
+        <Button look="quiet" minHeight="24px" fontSize="13px" onClick={() => toggleGap(studio)}>
+          Done
+        </Button>
       </Flex>
     </DrawingFrame>
   )
@@ -69,13 +103,20 @@ function EdgeMenu() {
   const named = matches?.all.slice(0, mostNamed) ?? []
   if (named.length === 0) return null
   return (
-    <ActionMenu label="An edge by its name" options={named.flatMap(({ words }, i) => sides.map((side) => ({ value: `${i}:${side}`, words: `${side} edge of ${i + 1}${words ? `, ${words.slice(0, 24)}` : ''}` })))}
+    <ActionMenu
+      label="An edge by its name"
+      options={named.flatMap(({ words }, i) =>
+        sides.map((side) => ({ value: `${i}:${side}`, words: `${side} edge of ${i + 1}${words ? `, ${words.slice(0, 24)}` : ''}` })),
+      )}
       onChoose={(value) => {
         const [index, name] = value.split(':')
         const match = named[Number(index)]
         const side = sides.find((each) => each === name)
         if (match && side) takeEdge(studio, { number: match.number, side })
-      }}>By name</ActionMenu>
+      }}
+    >
+      By name
+    </ActionMenu>
   )
 }
 

@@ -66,7 +66,9 @@ export function HomeScreen({ sites, unreadable, removed, templates }: HomeScreen
   const begin = (how: Parameters<typeof newSite>[0]) => act(async () => location.assign(await newSite(how)))
   const bring = (files: readonly Brought[]) => act(async () => location.assign(await newSite(await sendFiles(files))))
   const words = sought.trim().toLowerCase()
-  const found = sites.filter(({ name, pages }) => [name, ...pages.map((page) => page.name)].some((each) => each.toLowerCase().includes(words)))
+  const found = sites.filter(({ name, pages }) =>
+    [name, ...pages.map((page) => page.name)].some((each) => each.toLowerCase().includes(words)),
+  )
   const dropped = async (event: DragEvent) => {
     event.preventDefault()
     setIsOver(false)
@@ -74,52 +76,122 @@ export function HomeScreen({ sites, unreadable, removed, templates }: HomeScreen
     if (files.length > 0) await bring(files)
   }
   return (
-    <Box minHeight="100%" background={isOver ? 'press' : undefined} onDragOver={(event) => {
-      event.preventDefault()
-      setIsOver(true)
-    }} onDragLeave={(event) => event.currentTarget === event.target && setIsOver(false)} onDrop={(event) => void dropped(event)}>
+    <Box
+      minHeight="100%"
+      background={isOver ? 'press' : undefined}
+      onDragOver={(event) => {
+        event.preventDefault()
+        setIsOver(true)
+      }}
+      onDragLeave={(event) => event.currentTarget === event.target && setIsOver(false)}
+      onDrop={(event) => void dropped(event)}
+    >
       <Box maxWidth="1240px" mx="auto" px="32px" pb="64px">
         <Flex as="header" align="center" gap="12px" py="26px">
           <Mark />
-          <Box as="h1" fontSize="22px" fontWeight="600">Glass Moth</Box>
-          <Box color="soft" flex="1">Elements of a page that respond to the pointer.</Box>
-          <Field type="search" aria-label="Search sites and pages" placeholder="Search" width="190px" value={sought} onChange={(event) => setSought(event.target.value)} />
+          <Box as="h1" fontSize="22px" fontWeight="600">
+            Glass Moth
+          </Box>
+          <Box color="soft" flex="1">
+            Elements of a page that respond to the pointer.
+          </Box>
+          <Field
+            type="search"
+            aria-label="Search sites and pages"
+            placeholder="Search"
+            width="190px"
+            value={sought}
+            onChange={(event) => setSought(event.target.value)}
+          />
           <NewSiteMenu templates={templates} onBegin={(how) => void begin(how)} onFiles={(given) => void bring(given)} />
         </Flex>
-        {refusal && <Box role="alert" fontWeight="600" mb="14px">⚠ {refusal}</Box>}
+        {refusal && (
+          <Box role="alert" fontWeight="600" mb="14px">
+            ⚠ {refusal}
+          </Box>
+        )}
         {unreadable.map(({ id, name, reason }) => (
           <Box as="section" key={id} aria-label={name} borderTop="1px solid" borderColor="edge" pt="12px" pb="22px" maxWidth="820px">
-            <Box as="h2" fontSize="18px" fontWeight="600" mb="4px">⚠ {name}</Box>
+            <Box as="h2" fontSize="18px" fontWeight="600" mb="4px">
+              ⚠ {name}
+            </Box>
             <Box mb="8px">This site cannot be read. {reason} Nothing of it was changed or deleted.</Box>
             <Button onClick={() => void act(() => restoreSite(id))}>Bring back its last readable version</Button>
           </Box>
         ))}
         <Grid as="main" templateColumns={`repeat(auto-fill, ${thumbnail.width}px)`} columnGap="28px">
-          {sites.length + unreadable.length === 0 && <Box>There are no sites here. Begin one above, or drop a page of yours anywhere on this screen.</Box>}
+          {sites.length + unreadable.length === 0 && (
+            <Box>There are no sites here. Begin one above, or drop a page of yours anywhere on this screen.</Box>
+          )}
           {sites.length > 0 && found.length === 0 && <Box>No site and no page is called that.</Box>}
           {found.map((site) => (
-            <Box as="section" key={site.id} aria-label={site.name} borderTop="1px solid" borderColor="edge" pt="12px" pb="34px" minWidth="0">
+            <Box
+              as="section"
+              key={site.id}
+              aria-label={site.name}
+              borderTop="1px solid"
+              borderColor="edge"
+              pt="12px"
+              pb="34px"
+              minWidth="0"
+            >
               <Flex align="center" gap="6px" mb="12px">
                 <SiteName key={site.name} site={site} onName={(name) => void act(() => changeSite(site.id, { name }))} />
-                <Box fontSize="14px" color="soft" whiteSpace="nowrap" flex="1">{count(site.pages.length, 'page')}, {count(site.figures, 'effect')}</Box>
-                <Button look="quiet" px="4px" aria-label={`Export ${site.name}`} title="Export: all pages with their effects and files, as a ZIP" asChild><a href={`/export/${site.id}`} download><Download size={15} aria-hidden="true" /></a></Button>
-                <Button look="quiet" px="4px" aria-label={`Copy ${site.name}`} title="Copy" onClick={() => void act(async () => void (await newSite({ copyOf: site.id })))}><Copy size={15} aria-hidden="true" /></Button>
-                <Button look="quiet" px="4px" aria-label={`Remove ${site.name}`} title={`Remove; it can be brought back for ${binDays} days`} onClick={() => void act(() => changeSite(site.id, { removed: true }))}><Trash2 size={15} aria-hidden="true" /></Button>
+                <Box fontSize="14px" color="soft" whiteSpace="nowrap" flex="1">
+                  {count(site.pages.length, 'page')}, {count(site.figures, 'effect')}
+                </Box>
+                <Button
+                  look="quiet"
+                  px="4px"
+                  aria-label={`Export ${site.name}`}
+                  title="Export: all pages with their effects and files, as a ZIP"
+                  asChild
+                >
+                  <a href={`/export/${site.id}`} download>
+                    <Download size={15} aria-hidden="true" />
+                  </a>
+                </Button>
+                <Button
+                  look="quiet"
+                  px="4px"
+                  aria-label={`Copy ${site.name}`}
+                  title="Copy"
+                  onClick={() => void act(async () => void (await newSite({ copyOf: site.id })))}
+                >
+                  <Copy size={15} aria-hidden="true" />
+                </Button>
+                <Button
+                  look="quiet"
+                  px="4px"
+                  aria-label={`Remove ${site.name}`}
+                  title={`Remove; it can be brought back for ${binDays} days`}
+                  onClick={() => void act(() => changeSite(site.id, { removed: true }))}
+                >
+                  <Trash2 size={15} aria-hidden="true" />
+                </Button>
               </Flex>
               <Grid gap="28px" templateColumns="minmax(0, 1fr)">
-                {site.pages.map((page) => <PageCard key={page.id} siteId={site.id} page={page} />)}
+                {site.pages.map((page) => (
+                  <PageCard key={page.id} siteId={site.id} page={page} />
+                ))}
               </Grid>
             </Box>
           ))}
         </Grid>
         {removed.length > 0 && (
           <Box as="section" aria-label="Removed sites" borderTop="1px solid" borderColor="edge" pt="12px" fontSize="14px">
-            <Box as="h2" fontSize="15px" fontWeight="600" mb="6px">Removed, kept for {binDays} days</Box>
+            <Box as="h2" fontSize="15px" fontWeight="600" mb="6px">
+              Removed, kept for {binDays} days
+            </Box>
             {removed.map(({ id, name, removedAt }) => (
               <Flex key={id} align="center" gap="10px" minHeight="32px">
-                <Box truncate maxWidth="420px">{name}</Box>
+                <Box truncate maxWidth="420px">
+                  {name}
+                </Box>
                 <Box color="soft">{new Date(removedAt).toLocaleDateString()}</Box>
-                <Button minHeight="26px" fontSize="13px" onClick={() => void act(() => changeSite(id, { removed: false }))}>Bring back</Button>
+                <Button minHeight="26px" fontSize="13px" onClick={() => void act(() => changeSite(id, { removed: false }))}>
+                  Bring back
+                </Button>
               </Flex>
             ))}
           </Box>
@@ -142,22 +214,64 @@ function NewSiteMenu({ templates, onBegin, onFiles }: NewSiteMenuProps) {
   const files = useRef<HTMLInputElement>(null)
   return (
     <>
-      <Menu.Root onSelect={({ value }) => (value === 'files' ? files.current?.click() : onBegin(value.startsWith('template:') ? { template: value.slice('template:'.length) } : { starter: value }))} positioning={{ placement: 'bottom-end', gutter: 4 }} lazyMount unmountOnExit>
+      <Menu.Root
+        onSelect={({ value }) =>
+          value === 'files'
+            ? files.current?.click()
+            : onBegin(value.startsWith('template:') ? { template: value.slice('template:'.length) } : { starter: value })
+        }
+        positioning={{ placement: 'bottom-end', gutter: 4 }}
+        lazyMount
+        unmountOnExit
+      >
         <Menu.Trigger asChild>
-          <Button look="act">New site <span aria-hidden="true" style={{ fontSize: '0.62em' }}>▾</span></Button>
+          <Button look="act">
+            New site{' '}
+            <span aria-hidden="true" style={{ fontSize: '0.62em' }}>
+              ▾
+            </span>
+          </Button>
         </Menu.Trigger>
         <Portal>
           <Menu.Positioner>
             <Menu.Content>
-              <Menu.Item value="files">from a page of yours … <Box as="span" color="soft" fontSize="13px">or drop it anywhere here</Box></Menu.Item>
-              {templates.map(({ id, name }) => <Menu.Item key={id} value={`template:${id}`}>the demo, {name} <Box as="span" color="soft" fontSize="13px">a whole site, as it was at first</Box></Menu.Item>)}
+              <Menu.Item value="files">
+                from a page of yours …{' '}
+                <Box as="span" color="soft" fontSize="13px">
+                  or drop it anywhere here
+                </Box>
+              </Menu.Item>
+              {templates.map(({ id, name }) => (
+                <Menu.Item key={id} value={`template:${id}`}>
+                  the demo, {name}{' '}
+                  <Box as="span" color="soft" fontSize="13px">
+                    a whole site, as it was at first
+                  </Box>
+                </Menu.Item>
+              ))}
               <Menu.Separator />
-              {starters.map(({ id, title, need }) => <Menu.Item key={id} value={id}>{title} <Box as="span" color="soft" fontSize="13px">{need}</Box></Menu.Item>)}
+              {starters.map(({ id, title, need }) => (
+                <Menu.Item key={id} value={id}>
+                  {title}{' '}
+                  <Box as="span" color="soft" fontSize="13px">
+                    {need}
+                  </Box>
+                </Menu.Item>
+              ))}
             </Menu.Content>
           </Menu.Positioner>
         </Portal>
       </Menu.Root>
-      <input ref={files} type="file" multiple hidden aria-label="Files of a new site" onChange={({ target }) => target.files && target.files.length > 0 && onFiles([...target.files].map((file) => ({ path: file.name, file })))} />
+      <input
+        ref={files}
+        type="file"
+        multiple
+        hidden
+        aria-label="Files of a new site"
+        onChange={({ target }) =>
+          target.files && target.files.length > 0 && onFiles([...target.files].map((file) => ({ path: file.name, file })))
+        }
+      />
     </>
   )
 }
@@ -166,7 +280,20 @@ function NewSiteMenu({ templates, onBegin, onFiles }: NewSiteMenuProps) {
 function SiteName({ site, onName }: { readonly site: SiteCard; readonly onName: (name: string) => void }) {
   return (
     <Box as="h2" fontSize="18px" fontWeight="600" minWidth="0">
-      <NamedField label={`Name of the site ${site.name}`} value={site.name} maxLength={120} fontSize="18px" fontWeight="600" px="4px" ml="-5px" borderColor="transparent" background="transparent" _hover={{ borderColor: 'hairline' }} style={{ width: `${Math.min(30, Math.max(8, site.name.length + 2))}ch` }} onTake={onName} />
+      <NamedField
+        label={`Name of the site ${site.name}`}
+        value={site.name}
+        maxLength={120}
+        fontSize="18px"
+        fontWeight="600"
+        px="4px"
+        ml="-5px"
+        borderColor="transparent"
+        background="transparent"
+        _hover={{ borderColor: 'hairline' }}
+        style={{ width: `${Math.min(30, Math.max(8, site.name.length + 2))}ch` }}
+        onTake={onName}
+      />
     </Box>
   )
 }
@@ -181,16 +308,32 @@ function PageCard({ siteId, page }: { readonly siteId: string; readonly page: Si
     void playIn(link, siteId, page.id).catch(() => (isAwake.current = false))
   }
   return (
-    <chakra.a href={`/studio/${siteId}/${page.id}`} display="block" textDecoration="none" color="ink" borderRadius="3px" _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '4px' }}>
-      <Box height={`${visitor.height * thumbnail.scale}px`} overflow="hidden" outline="1px solid" outlineColor="edge" background="white" onPointerEnter={wake}
+    <chakra.a
+      href={`/studio/${siteId}/${page.id}`}
+      display="block"
+      textDecoration="none"
+      color="ink"
+      borderRadius="3px"
+      _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '4px' }}
+    >
+      <Box
+        height={`${visitor.height * thumbnail.scale}px`}
+        overflow="hidden"
+        outline="1px solid"
+        outlineColor="edge"
+        background="white"
+        onPointerEnter={wake}
         onPointerMove={({ currentTarget, clientX, clientY }) => {
           const { left, top } = currentTarget.getBoundingClientRect()
           link.say({ type: 'stand', x: (clientX - left) / thumbnail.scale, y: (clientY - top) / thumbnail.scale, quiet: true })
         }}
-        onPointerLeave={() => link.say({ type: 'leave', to: 'away' })}>
+        onPointerLeave={() => link.say({ type: 'leave', to: 'away' })}
+      >
         <Thumbnail address={`/frame/${siteId}/${page.id}`} name={page.name} link={link} />
       </Box>
-      <Box mt="9px" fontWeight="600" truncate>{page.name}</Box>
+      <Box mt="9px" fontWeight="600" truncate>
+        {page.name}
+      </Box>
     </chakra.a>
   )
 }
@@ -211,7 +354,23 @@ function Thumbnail({ address, name, link }: { readonly address: string; readonly
     }
   }, [link])
   return (
-    <iframe ref={frame} src={address} title={`A picture of ${name}`} sandbox="allow-scripts" tabIndex={-1} loading="lazy" aria-hidden="true" inert
-      style={{ ...visitor, border: 0, transformOrigin: '0 0', transform: `scale(${thumbnail.scale})`, pointerEvents: 'none', display: 'block' }} />
+    <iframe
+      ref={frame}
+      src={address}
+      title={`A picture of ${name}`}
+      sandbox="allow-scripts"
+      tabIndex={-1}
+      loading="lazy"
+      aria-hidden="true"
+      inert
+      style={{
+        ...visitor,
+        border: 0,
+        transformOrigin: '0 0',
+        transform: `scale(${thumbnail.scale})`,
+        pointerEvents: 'none',
+        display: 'block',
+      }}
+    />
   )
 }

@@ -5,10 +5,17 @@ import { reach } from '../store/reach'
 
 const madeSchema = z.object({ siteId: z.string(), pageId: z.string() })
 
-const ask = (address: string, method: string, body: unknown) => reach(address, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
+const ask = (address: string, method: string, body: unknown) =>
+  reach(address, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
 
 /** Begins a site, and gives the address of its first page in the studio. Throws an Error with a sentence. */
-export async function newSite(how: { readonly starter: string } | { readonly template: string } | { readonly copyOf: string } | { readonly pages: readonly Page[]; readonly bundle?: Bundle | undefined }): Promise<string> {
+export async function newSite(
+  how:
+    | { readonly starter: string }
+    | { readonly template: string }
+    | { readonly copyOf: string }
+    | { readonly pages: readonly Page[]; readonly bundle?: Bundle | undefined },
+): Promise<string> {
   const { siteId, pageId } = madeSchema.parse(await (await ask('/api/sites', 'POST', how)).json())
   return `/studio/${siteId}/${pageId}`
 }

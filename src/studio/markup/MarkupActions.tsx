@@ -9,7 +9,11 @@ import type { LadderRung } from '../store/view-store'
 import { Button, Field } from '../theme/controls'
 import { editMarkup, placeStarter, replacePicture } from './commands'
 
-const places: readonly { readonly where: Where; readonly words: string }[] = [{ where: 'before', words: 'before it' }, { where: 'after', words: 'after it' }, { where: 'inside', words: 'inside it' }]
+const places: readonly { readonly where: Where; readonly words: string }[] = [
+  { where: 'before', words: 'before it' },
+  { where: 'after', words: 'after it' },
+  { where: 'inside', words: 'inside it' },
+]
 
 export function MarkupActions() {
   const { pointing } = useView('pointing')
@@ -23,7 +27,11 @@ function MoveHere({ rung, from }: { readonly rung: LadderRung; readonly from: nu
   return (
     <Flex as="section" aria-label="Move it" gap="8px" px="16px" py="14px" align="center" wrap="wrap">
       <Box>Move it, beside this {rung.noun}:</Box>
-      {places.map(({ where, words }) => <Button key={where} onClick={() => void editMarkup(studio, { do: 'move', at: from, to: rung.number, where }, 'Moving an element')}>{words}</Button>)}
+      {places.map(({ where, words }) => (
+        <Button key={where} onClick={() => void editMarkup(studio, { do: 'move', at: from, to: rung.number, where }, 'Moving an element')}>
+          {words}
+        </Button>
+      ))}
     </Flex>
   )
 }
@@ -34,25 +42,64 @@ function Actions({ rung }: { readonly rung: LadderRung }) {
   const at = rung.number
   const small = { look: 'plain', minHeight: '25px', fontSize: '13px', px: '8px' } as const
   return (
-    <Grid as="section" aria-label="Markup of the chosen element" templateColumns="minmax(0, 5fr) minmax(0, 6fr)" gap="16px" px="14px" py="8px" minHeight="0" overflowY="auto">
+    <Grid
+      as="section"
+      aria-label="Markup of the chosen element"
+      templateColumns="minmax(0, 5fr) minmax(0, 6fr)"
+      gap="16px"
+      px="14px"
+      py="8px"
+      minHeight="0"
+      overflowY="auto"
+    >
       <Flex direction="column" gap="6px" minWidth="0">
         <Flex gap="5px" wrap="wrap">
-          <Button {...small} onClick={() => void editMarkup(studio, { do: 'copy', at }, 'Copying an element')}>Copy</Button>
-          <Button {...small} onClick={() => void editMarkup(studio, { do: 'wrap', at, open: '<div class="wrap">', close: '</div>' }, 'Wrapping an element')}>Wrap</Button>
-          <Button {...small} onClick={() => startPointing(studio, { for: 'move', number: at })}>Move …</Button>
-          <Button {...small} onClick={() => void editMarkup(studio, { do: 'remove', at }, 'Removing an element')}>Remove</Button>
+          <Button {...small} onClick={() => void editMarkup(studio, { do: 'copy', at }, 'Copying an element')}>
+            Copy
+          </Button>
+          <Button
+            {...small}
+            onClick={() => void editMarkup(studio, { do: 'wrap', at, open: '<div class="wrap">', close: '</div>' }, 'Wrapping an element')}
+          >
+            Wrap
+          </Button>
+          <Button {...small} onClick={() => startPointing(studio, { for: 'move', number: at })}>
+            Move …
+          </Button>
+          <Button {...small} onClick={() => void editMarkup(studio, { do: 'remove', at }, 'Removing an element')}>
+            Remove
+          </Button>
           {/^img\b/.test(rung.element) && <PictureButton number={at} />}
         </Flex>
         <AttributeForm number={at} element={rung.element} />
-        <Box fontSize="13px" color="soft">A double click on a text of the page edits it in place.</Box>
+        <Box fontSize="13px" color="soft">
+          A double click on a text of the page edits it in place.
+        </Box>
       </Flex>
       <Flex direction="column" gap="6px" minWidth="0">
         <Flex gap="4px" align="center" fontSize="13px" role="group" aria-label="Where a starter goes">
-          <Box color="soft" mr="4px">A starter</Box>
-          {places.map((place) => <Button key={place.where} look="quiet" minHeight="24px" fontSize="13px" aria-pressed={where === place.where} onClick={() => setWhere(place.where)}>{place.words}</Button>)}
+          <Box color="soft" mr="4px">
+            A starter
+          </Box>
+          {places.map((place) => (
+            <Button
+              key={place.where}
+              look="quiet"
+              minHeight="24px"
+              fontSize="13px"
+              aria-pressed={where === place.where}
+              onClick={() => setWhere(place.where)}
+            >
+              {place.words}
+            </Button>
+          ))}
         </Flex>
         <Flex gap="5px" wrap="wrap">
-          {starters.map((starter) => <Button key={starter.id} {...small} title={starter.need} onClick={() => void placeStarter(studio, starter, at, where)}>{starter.title}</Button>)}
+          {starters.map((starter) => (
+            <Button key={starter.id} {...small} title={starter.need} onClick={() => void placeStarter(studio, starter, at, where)}>
+              {starter.title}
+            </Button>
+          ))}
         </Flex>
       </Flex>
     </Grid>
@@ -65,8 +112,17 @@ function PictureButton({ number }: { readonly number: number }) {
   const input = useRef<HTMLInputElement>(null)
   return (
     <>
-      <Button minHeight="26px" fontSize="13px" onClick={() => input.current?.click()}>Replace the picture …</Button>
-      <input ref={input} type="file" accept="image/*" hidden aria-label="A picture to put there" onChange={({ target }) => target.files?.[0] && void replacePicture(studio, number, target.files[0])} />
+      <Button minHeight="26px" fontSize="13px" onClick={() => input.current?.click()}>
+        Replace the picture …
+      </Button>
+      <input
+        ref={input}
+        type="file"
+        accept="image/*"
+        hidden
+        aria-label="A picture to put there"
+        onChange={({ target }) => target.files?.[0] && void replacePicture(studio, number, target.files[0])}
+      />
     </>
   )
 }
@@ -77,14 +133,43 @@ function AttributeForm({ number, element }: { readonly number: number; readonly 
   const [name, setName] = useState('class')
   const [value, setValue] = useState(classes)
   return (
-    <chakra.form display="flex" gap="6px" alignItems="center" fontSize="13px" onSubmit={(event) => {
-      event.preventDefault()
-      void editMarkup(studio, { do: 'attribute', at: number, name: name.trim(), value: value === '' ? null : value }, `Changing ${name.trim()}`)
-    }}>
-      <Field aria-label="Attribute" value={name} onChange={(event) => setName(event.target.value)} width="84px" minHeight="26px" fontFamily="mono" fontSize="12px" />
+    <chakra.form
+      display="flex"
+      gap="6px"
+      alignItems="center"
+      fontSize="13px"
+      onSubmit={(event) => {
+        event.preventDefault()
+        void editMarkup(
+          studio,
+          { do: 'attribute', at: number, name: name.trim(), value: value === '' ? null : value },
+          `Changing ${name.trim()}`,
+        )
+      }}
+    >
+      <Field
+        aria-label="Attribute"
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+        width="84px"
+        minHeight="26px"
+        fontFamily="mono"
+        fontSize="12px"
+      />
       <span aria-hidden="true">=</span>
-      <Field aria-label="Its value; empty takes it off" value={value} onChange={(event) => setValue(event.target.value)} flex="1" minWidth="0" minHeight="26px" fontFamily="mono" fontSize="12px" />
-      <Button type="submit" minHeight="26px" fontSize="13px">Set</Button>
+      <Field
+        aria-label="Its value; empty takes it off"
+        value={value}
+        onChange={(event) => setValue(event.target.value)}
+        flex="1"
+        minWidth="0"
+        minHeight="26px"
+        fontFamily="mono"
+        fontSize="12px"
+      />
+      <Button type="submit" minHeight="26px" fontSize="13px">
+        Set
+      </Button>
     </chakra.form>
   )
 }

@@ -19,8 +19,23 @@ export function MarkupDrawer() {
     <Drawer label="Markup" title="Markup of this page">
       {sheets.length > 0 && (
         <Flex gap="4px" px="14px" py="6px" wrap="wrap" role="group" aria-label="Files">
-          <Button look="quiet" minHeight="25px" fontSize="13px" aria-pressed={!sheet} onClick={() => setTab('')}>HTML</Button>
-          {sheets.map(({ path }) => <Button key={path} look="quiet" minHeight="25px" fontSize="13px" aria-pressed={sheet?.path === path} onClick={() => setTab(path)}><Box as="span" truncate maxWidth="220px">{path}</Box></Button>)}
+          <Button look="quiet" minHeight="25px" fontSize="13px" aria-pressed={!sheet} onClick={() => setTab('')}>
+            HTML
+          </Button>
+          {sheets.map(({ path }) => (
+            <Button
+              key={path}
+              look="quiet"
+              minHeight="25px"
+              fontSize="13px"
+              aria-pressed={sheet?.path === path}
+              onClick={() => setTab(path)}
+            >
+              <Box as="span" truncate maxWidth="220px">
+                {path}
+              </Box>
+            </Button>
+          ))}
         </Flex>
       )}
       <EditedFile key={sheet ? sheet.path : page.id} sheet={sheet} />
@@ -83,11 +98,25 @@ function EditedFile({ sheet }: { readonly sheet: SiteFile | undefined }) {
   }
   return (
     <>
-      <Box ref={room} flex="1" minHeight="0" overflow="hidden" borderTop="1px solid" borderColor="hairline" css={{ '& .cm-editor': { height: '100%' } }} />
+      <Box
+        ref={room}
+        flex="1"
+        minHeight="0"
+        overflow="hidden"
+        borderTop="1px solid"
+        borderColor="hairline"
+        css={{ '& .cm-editor': { height: '100%' } }}
+      />
       <Flex align="center" gap="10px" px="14px" py="8px" borderTop="1px solid" borderColor="hairline" fontSize="13px">
-        <Box flex="1" role="status" color="soft">{problems === 0 ? '' : `${problems} ${problems === 1 ? 'place' : 'places'} a browser has to guess at, marked at the left.`}</Box>
-        <Button onClick={() => editor.current?.setText(kept.current)} disabled={!isDirty}>Discard</Button>
-        <Button look="act" onClick={() => void take()} disabled={!isDirty} title="Ctrl S">Apply</Button>
+        <Box flex="1" role="status" color="soft">
+          {problems === 0 ? '' : `${problems} ${problems === 1 ? 'place' : 'places'} a browser has to guess at, marked at the left.`}
+        </Box>
+        <Button onClick={() => editor.current?.setText(kept.current)} disabled={!isDirty}>
+          Discard
+        </Button>
+        <Button look="act" onClick={() => void take()} disabled={!isDirty} title="Ctrl S">
+          Apply
+        </Button>
       </Flex>
     </>
   )

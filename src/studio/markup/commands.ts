@@ -45,7 +45,9 @@ export async function editMarkup(studio: Studio, edit: MarkupEdit, words: string
 
 /** Puts a starter before, after or into an element, with its CSS. */
 export async function placeStarter(studio: Studio, starter: Starter, at: number, where: Where): Promise<void> {
-  const done = await changeSource(studio, `Placing ${starter.title.toLowerCase()}`, (source, { addCssOnce, applyMarkup }) => addCssOnce(applyMarkup(source, { do: 'insert', at, where, html: starter.html }), starter.css))
+  const done = await changeSource(studio, `Placing ${starter.title.toLowerCase()}`, (source, { addCssOnce, applyMarkup }) =>
+    addCssOnce(applyMarkup(source, { do: 'insert', at, where, html: starter.html }), starter.css),
+  )
   if (done) stopPointing(studio)
 }
 
@@ -59,7 +61,14 @@ export async function keepFile(studio: Studio, file: File): Promise<SiteFile | u
     if (!response.ok) throw new Error(await refusalOf(response))
     return (await response.json()) as SiteFile
   } catch (error) {
-    notify(studio, error instanceof TypeError ? 'The studio’s server cannot be reached, so the file was not taken.' : error instanceof Error ? error.message : 'The file was not taken.')
+    notify(
+      studio,
+      error instanceof TypeError
+        ? 'The studio’s server cannot be reached, so the file was not taken.'
+        : error instanceof Error
+          ? error.message
+          : 'The file was not taken.',
+    )
     return undefined
   }
 }
@@ -68,21 +77,37 @@ export async function keepFile(studio: Studio, file: File): Promise<SiteFile | u
 export async function replacePicture(studio: Studio, number: number, file: File): Promise<void> {
   await bringPicture(studio, file, 'Replacing a picture', (source, address, { applyMarkup }) => {
     const withSrc = applyMarkup(source, { do: 'attribute', at: number, name: 'src', value: address })
-    return applyMarkup(applyMarkup(withSrc, { do: 'attribute', at: number, name: 'srcset', value: null }), { do: 'attribute', at: number, name: 'sizes', value: null })
+    return applyMarkup(applyMarkup(withSrc, { do: 'attribute', at: number, name: 'srcset', value: null }), {
+      do: 'attribute',
+      at: number,
+      name: 'sizes',
+      value: null,
+    })
   })
 }
 
 /** Puts a picture where an element is that cannot play here, such as a frame. */
 export async function putPicture(studio: Studio, number: number, file: File): Promise<void> {
-  await bringPicture(studio, file, 'Putting a picture there', (source, address, { applyMarkup }) => applyMarkup(source, { do: 'replace', at: number, html: `<img src="${address}" alt="">` }))
+  await bringPicture(studio, file, 'Putting a picture there', (source, address, { applyMarkup }) =>
+    applyMarkup(source, { do: 'replace', at: number, html: `<img src="${address}" alt="">` }),
+  )
 }
 
 /** Brings a picture along with the page, and changes the source so that it asks for it. */
-async function bringPicture(studio: Studio, file: File, words: string, change: (source: string, address: string, markup: typeof Markup) => string): Promise<void> {
+async function bringPicture(
+  studio: Studio,
+  file: File,
+  words: string,
+  change: (source: string, address: string, markup: typeof Markup) => string,
+): Promise<void> {
   const kept = await keepFile(studio, file)
   if (!kept) return
   if (!kept.type.startsWith('image/')) return notify(studio, `"${file.name}" is no picture, so nothing was replaced.`)
-  const folder = (pageOf(studio).path ?? 'index.html').split('/').slice(0, -1).map((each) => `${each}/`).join('')
+  const folder = (pageOf(studio).path ?? 'index.html')
+    .split('/')
+    .slice(0, -1)
+    .map((each) => `${each}/`)
+    .join('')
   const address = `${kept.hash.slice(0, 8)}-${file.name.replace(/[^\w.-]+/g, '-')}`
   const gesture = newGesture()
   addFile(studio, { ...kept, path: folder + address }, words, gesture)

@@ -28,7 +28,9 @@ const look = EditorView.theme({
   '.cm-gutters': { backgroundColor: 'var(--gm-ground)', color: 'var(--gm-soft)', borderRight: '1px solid var(--gm-hairline)' },
   '.cm-activeLine, .cm-activeLineGutter': { backgroundColor: 'color-mix(in srgb, var(--gm-press) 55%, transparent)' },
   '.cm-cursor': { borderLeftColor: 'var(--gm-ink)' },
-  '&.cm-focused > .cm-scroller > .cm-selectionLayer .cm-selectionBackground, .cm-selectionBackground': { backgroundColor: 'color-mix(in srgb, var(--gm-violet) 30%, transparent)' },
+  '&.cm-focused > .cm-scroller > .cm-selectionLayer .cm-selectionBackground, .cm-selectionBackground': {
+    backgroundColor: 'color-mix(in srgb, var(--gm-violet) 30%, transparent)',
+  },
   '.cm-tooltip': { backgroundColor: 'var(--gm-sheet)', border: '1px solid var(--gm-edge)', color: 'var(--gm-ink)' },
   '.cm-diagnostic-warning': { borderLeft: '3px solid var(--gm-ink)' },
   '.cm-lintRange-warning': { backgroundImage: 'none', textDecoration: 'underline wavy var(--gm-ink)', textDecorationSkipInk: 'none' },
@@ -44,12 +46,22 @@ const colours = HighlightStyle.define([
 ])
 
 /** Opens an editor in an element. */
-export function makeEditor(parent: HTMLElement, language: 'html' | 'css', text: string, { onChange, onProblems, onTake }: EditorEvents): Editor {
+export function makeEditor(
+  parent: HTMLElement,
+  language: 'html' | 'css',
+  text: string,
+  { onChange, onProblems, onTake }: EditorEvents,
+): Editor {
   const check = (view: EditorView): readonly Diagnostic[] => {
     const source = view.state.doc.toString()
     const found = language === 'html' ? htmlProblems(source) : cssProblems(source)
     onProblems(found.length)
-    return found.map(({ from, to, words }) => ({ from: Math.min(from, source.length), to: Math.min(Math.max(to, from), source.length), severity: 'warning', message: words }))
+    return found.map(({ from, to, words }) => ({
+      from: Math.min(from, source.length),
+      to: Math.min(Math.max(to, from), source.length),
+      severity: 'warning',
+      message: words,
+    }))
   }
   const view = new EditorView({
     doc: text,
@@ -62,10 +74,16 @@ export function makeEditor(parent: HTMLElement, language: 'html' | 'css', text: 
       EditorView.contentAttributes.of({ 'aria-label': language === 'html' ? 'HTML of the page' : 'CSS of the page', tabindex: '0' }),
       lintGutter(),
       linter(check, { delay: 400 }),
-      keymap.of([{ key: 'Mod-s', preventDefault: true, run: () => {
-        onTake()
-        return true
-      } }]),
+      keymap.of([
+        {
+          key: 'Mod-s',
+          preventDefault: true,
+          run: () => {
+            onTake()
+            return true
+          },
+        },
+      ]),
       EditorView.updateListener.of(({ docChanged, state }) => docChanged && onChange(state.doc.toString())),
       // The studio's own keys stay out of what is typed.
       EditorView.domEventHandlers({ keydown: (event) => event.key !== 'Escape' && event.stopPropagation() }),

@@ -7,7 +7,15 @@ import { addFile, keepFile, putPicture } from '../markup/commands'
 import { useObservable } from '../store/observable'
 import { Button } from '../theme/controls'
 
-const heldSchema = z.array(z.object({ what: z.enum(['script', 'handler', 'frame', 'refresh', 'sheet', 'picture', 'font', 'media']), address: z.string().optional(), isMissing: z.boolean().optional(), count: z.number(), at: z.number().int() }))
+const heldSchema = z.array(
+  z.object({
+    what: z.enum(['script', 'handler', 'frame', 'refresh', 'sheet', 'picture', 'font', 'media']),
+    address: z.string().optional(),
+    isMissing: z.boolean().optional(),
+    count: z.number(),
+    at: z.number().int(),
+  }),
+)
 type Held = z.infer<typeof heldSchema>[number]
 
 const wordsFor = ({ what, count, isMissing }: Held): string => {
@@ -54,14 +62,30 @@ export function HeldBackList() {
       isCurrent = false
     }
   }, [store.id, page.id, page.source, page.bundle, saving.state])
-  if (failed) return <Box fontSize="14px" color="soft">The studio’s server cannot be reached now.</Box>
-  if (!held) return <Box fontSize="14px" color="soft">Looking …</Box>
+  if (failed)
+    return (
+      <Box fontSize="14px" color="soft">
+        The studio’s server cannot be reached now.
+      </Box>
+    )
+  if (!held)
+    return (
+      <Box fontSize="14px" color="soft">
+        Looking …
+      </Box>
+    )
   return (
     <Flex direction="column" gap="7px" fontSize="14px">
       {held.length === 0 && <Box color="soft">Nothing: the page is here as a whole. The export has it as you brought it.</Box>}
-      {held.map((each) => <HeldRow key={`${each.what} ${each.address ?? ''}`} held={each} />)}
+      {held.map((each) => (
+        <HeldRow key={`${each.what} ${each.address ?? ''}`} held={each} />
+      ))}
       <Unseen hasScripts={held.some(({ what }) => what === 'script')} />
-      {held.length > 0 && <Box color="soft" fontSize="13px">All of it stays in the source, and goes out with the export as you brought it.</Box>}
+      {held.length > 0 && (
+        <Box color="soft" fontSize="13px">
+          All of it stays in the source, and goes out with the export as you brought it.
+        </Box>
+      )}
     </Flex>
   )
 }
@@ -80,18 +104,45 @@ function HeldRow({ held }: { readonly held: Held }) {
     <Flex gap="10px" align="center">
       <Box flex="1" minWidth="0">
         <Box>{wordsFor(held)}</Box>
-        {held.address !== undefined && <Box fontFamily="mono" fontSize="12px" color="soft" truncate title={held.address}>{held.address}</Box>}
+        {held.address !== undefined && (
+          <Box fontFamily="mono" fontSize="12px" color="soft" truncate title={held.address}>
+            {held.address}
+          </Box>
+        )}
       </Box>
       {held.what === 'frame' && (
         <>
-          <Button minHeight="26px" fontSize="13px" flex="none" title="In the page itself; undo brings the frame back" onClick={() => input.current?.click()}>Put a picture there …</Button>
-          <input ref={input} type="file" accept="image/*" hidden aria-label="A picture in the place of a frame" onChange={({ target }) => void replace(target.files?.[0])} />
+          <Button
+            minHeight="26px"
+            fontSize="13px"
+            flex="none"
+            title="In the page itself; undo brings the frame back"
+            onClick={() => input.current?.click()}
+          >
+            Put a picture there …
+          </Button>
+          <input
+            ref={input}
+            type="file"
+            accept="image/*"
+            hidden
+            aria-label="A picture in the place of a frame"
+            onChange={({ target }) => void replace(target.files?.[0])}
+          />
         </>
       )}
       {canBeGiven(held) && (
         <>
-          <Button minHeight="26px" fontSize="13px" flex="none" onClick={() => input.current?.click()}>Provide file …</Button>
-          <input ref={input} type="file" hidden aria-label={`A file for ${held.address ?? ''}`} onChange={({ target }) => void give(target.files?.[0])} />
+          <Button minHeight="26px" fontSize="13px" flex="none" onClick={() => input.current?.click()}>
+            Provide file …
+          </Button>
+          <input
+            ref={input}
+            type="file"
+            hidden
+            aria-label={`A file for ${held.address ?? ''}`}
+            onChange={({ target }) => void give(target.files?.[0])}
+          />
         </>
       )}
     </Flex>
@@ -112,16 +163,32 @@ function Unseen({ hasScripts }: { readonly hasScripts: boolean }) {
   if (shown.length > 0) {
     return (
       <Flex gap="10px" align="center">
-        <Box flex="1">Shown here, though the page hides it: <Box as="span" fontFamily="mono" fontSize="12px">{shown.join(', ')}</Box></Box>
-        <Button minHeight="26px" fontSize="13px" onClick={() => store.edit({ do: 'page', id: page.id, to: { shown: undefined } }, 'Hiding it again')}>Hide again</Button>
+        <Box flex="1">
+          Shown here, though the page hides it:{' '}
+          <Box as="span" fontFamily="mono" fontSize="12px">
+            {shown.join(', ')}
+          </Box>
+        </Box>
+        <Button
+          minHeight="26px"
+          fontSize="13px"
+          onClick={() => store.edit({ do: 'page', id: page.id, to: { shown: undefined } }, 'Hiding it again')}
+        >
+          Hide again
+        </Button>
       </Flex>
     )
   }
   if (unseen.length === 0) return null
   return (
     <Flex gap="10px" align="center">
-      <Box flex="1">{unseen.length === 1 ? 'One element is' : `${unseen.length} elements are`} there and not seen{hasScripts ? ', perhaps until a script shows them' : ''}.</Box>
-      <Button minHeight="26px" fontSize="13px" flex="none" onClick={() => void show()}>Show them here</Button>
+      <Box flex="1">
+        {unseen.length === 1 ? 'One element is' : `${unseen.length} elements are`} there and not seen
+        {hasScripts ? ', perhaps until a script shows them' : ''}.
+      </Box>
+      <Button minHeight="26px" fontSize="13px" flex="none" onClick={() => void show()}>
+        Show them here
+      </Button>
     </Flex>
   )
 }

@@ -15,13 +15,24 @@ export function PageMenu() {
     <Menu.Root onSelect={({ value }) => choose(value)} positioning={{ placement: 'bottom-start', gutter: 4 }} lazyMount unmountOnExit>
       <Menu.Trigger asChild>
         <Button look="quiet" fontSize="15px" fontWeight="400" minWidth="0" aria-label={`Page: ${page.name}`} title="The pages of this site">
-          <Box as="span" truncate maxWidth="220px">{page.name}</Box> <span aria-hidden="true" style={{ fontSize: '0.62em' }}>▾</span>
+          <Box as="span" truncate maxWidth="220px">
+            {page.name}
+          </Box>{' '}
+          <span aria-hidden="true" style={{ fontSize: '0.62em' }}>
+            ▾
+          </span>
         </Button>
       </Menu.Trigger>
       <Portal>
         <Menu.Positioner>
           <Menu.Content>
-            {pages.map(({ id, name }) => <Menu.Item key={id} value={id} data-current={id === page.id ? '' : undefined}><Box as="span" truncate maxWidth="360px">{name}</Box></Menu.Item>)}
+            {pages.map(({ id, name }) => (
+              <Menu.Item key={id} value={id} data-current={id === page.id ? '' : undefined}>
+                <Box as="span" truncate maxWidth="360px">
+                  {name}
+                </Box>
+              </Menu.Item>
+            ))}
             <Menu.Separator />
             <Menu.Item value="pages">Import, arrange and fix pages … ({keyOf('pages')})</Menu.Item>
           </Menu.Content>

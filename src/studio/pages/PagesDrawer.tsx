@@ -18,17 +18,29 @@ export function PagesDrawer() {
     <Drawer label="Pages" title="Pages of this site" width="500px">
       <Box overflowY="auto" px="14px" py="10px" display="flex" flexDirection="column" gap="18px">
         <ol>
-          {pages.map((page, index) => <PageRow key={page.id} page={page} isFirst={index === 0} isLast={index === pages.length - 1} />)}
+          {pages.map((page, index) => (
+            <PageRow key={page.id} page={page} isFirst={index === 0} isLast={index === pages.length - 1} />
+          ))}
         </ol>
-        <Part title="Import pages"><BringPage /></Part>
-        <Part title="Not loaded here"><HeldBackList /></Part>
+        <Part title="Import pages">
+          <BringPage />
+        </Part>
+        <Part title="Not loaded here">
+          <HeldBackList />
+        </Part>
         {bin.length > 0 && (
           <Part title={`Removed, kept for ${binDays} days`}>
             {bin.map(({ page, removedAt }) => (
               <Flex key={page.id} align="center" gap="8px" minHeight="30px" fontSize="14px">
-                <Box flex="1" truncate>{page.name}</Box>
-                <Box color="soft" fontSize="13px">{new Date(removedAt).toLocaleDateString()}</Box>
-                <Button minHeight="25px" fontSize="13px" onClick={() => bringBack(studio, page)}>Bring back</Button>
+                <Box flex="1" truncate>
+                  {page.name}
+                </Box>
+                <Box color="soft" fontSize="13px">
+                  {new Date(removedAt).toLocaleDateString()}
+                </Box>
+                <Button minHeight="25px" fontSize="13px" onClick={() => bringBack(studio, page)}>
+                  Bring back
+                </Button>
               </Flex>
             ))}
           </Part>
@@ -41,7 +53,9 @@ export function PagesDrawer() {
 function Part({ title, children }: { readonly title: string; readonly children: ReactNode }) {
   return (
     <Box as="section" aria-label={title}>
-      <Box as="h3" fontSize="14px" fontWeight="600" mb="6px">{title}</Box>
+      <Box as="h3" fontSize="14px" fontWeight="600" mb="6px">
+        {title}
+      </Box>
       {children}
     </Box>
   )
@@ -53,13 +67,46 @@ function PageRow({ page, isFirst, isLast }: { readonly page: Page; readonly isFi
   const small = { look: 'quiet', px: '4px', minHeight: '26px' } as const
   return (
     <Flex as="li" align="center" gap="3px" minHeight="34px" borderBottom="1px solid" borderColor="hairline">
-      <NamedField label={`Name of the page ${page.name}`} value={page.name} maxLength={120} flex="1" minWidth="0" minHeight="27px" fontWeight={isSeen ? '600' : '400'} borderColor="transparent" background="transparent" _hover={{ borderColor: 'hairline' }} onTake={(name) => renamePage(studio, page, name)} />
-      {isSeen ? <Box fontSize="13px" color="soft" px="8px">open now</Box> : <Button minHeight="26px" fontSize="13px" onClick={() => openPage(studio, page.id)}>Open</Button>}
-      <Button {...small} aria-label={`Move ${page.name} up`} title="Up" disabled={isFirst} onClick={() => movePage(studio, page, -1)}><ArrowUp size={15} aria-hidden="true" /></Button>
-      <Button {...small} aria-label={`Move ${page.name} down`} title="Down" disabled={isLast} onClick={() => movePage(studio, page, 1)}><ArrowDown size={15} aria-hidden="true" /></Button>
-      <Button {...small} aria-label={`Copy ${page.name}`} title="Copy" onClick={() => copyPage(studio, page)}><Copy size={15} aria-hidden="true" /></Button>
-      <Button {...small} aria-label={`Remove ${page.name}`} title="Remove" disabled={isFirst && isLast} onClick={() => removePage(studio, page)}><Trash2 size={15} aria-hidden="true" /></Button>
+      <NamedField
+        label={`Name of the page ${page.name}`}
+        value={page.name}
+        maxLength={120}
+        flex="1"
+        minWidth="0"
+        minHeight="27px"
+        fontWeight={isSeen ? '600' : '400'}
+        borderColor="transparent"
+        background="transparent"
+        _hover={{ borderColor: 'hairline' }}
+        onTake={(name) => renamePage(studio, page, name)}
+      />
+      {isSeen ? (
+        <Box fontSize="13px" color="soft" px="8px">
+          open now
+        </Box>
+      ) : (
+        <Button minHeight="26px" fontSize="13px" onClick={() => openPage(studio, page.id)}>
+          Open
+        </Button>
+      )}
+      <Button {...small} aria-label={`Move ${page.name} up`} title="Up" disabled={isFirst} onClick={() => movePage(studio, page, -1)}>
+        <ArrowUp size={15} aria-hidden="true" />
+      </Button>
+      <Button {...small} aria-label={`Move ${page.name} down`} title="Down" disabled={isLast} onClick={() => movePage(studio, page, 1)}>
+        <ArrowDown size={15} aria-hidden="true" />
+      </Button>
+      <Button {...small} aria-label={`Copy ${page.name}`} title="Copy" onClick={() => copyPage(studio, page)}>
+        <Copy size={15} aria-hidden="true" />
+      </Button>
+      <Button
+        {...small}
+        aria-label={`Remove ${page.name}`}
+        title="Remove"
+        disabled={isFirst && isLast}
+        onClick={() => removePage(studio, page)}
+      >
+        <Trash2 size={15} aria-hidden="true" />
+      </Button>
     </Flex>
   )
 }
-

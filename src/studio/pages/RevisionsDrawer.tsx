@@ -38,19 +38,34 @@ export function RevisionsDrawer() {
     <Drawer label="History" title="History of this site" width="460px">
       <Box overflowY="auto" px="14px" py="8px" fontSize="14px">
         {failed && <Box color="soft">The studio’s server cannot be reached now.</Box>}
-        <Box color="soft" fontSize="13px" pb="6px">Every version of today is kept, one an hour for a week, then one a day. Those with a name are kept for ever.</Box>
-        <ol>{list?.map((each, index) => <VersionRow key={each.revision} version={each} isNow={index === 0} onNamed={() => setNamed(named + 1)} />)}</ol>
+        <Box color="soft" fontSize="13px" pb="6px">
+          Every version of today is kept, one an hour for a week, then one a day. Those with a name are kept for ever.
+        </Box>
+        <ol>
+          {list?.map((each, index) => (
+            <VersionRow key={each.revision} version={each} isNow={index === 0} onNamed={() => setNamed(named + 1)} />
+          ))}
+        </ol>
       </Box>
     </Drawer>
   )
 }
 
-function VersionRow({ version: { revision, savedAt, done, name }, isNow, onNamed }: { readonly version: Version; readonly isNow: boolean; readonly onNamed: () => void }) {
+function VersionRow({
+  version: { revision, savedAt, done, name },
+  isNow,
+  onNamed,
+}: {
+  readonly version: Version
+  readonly isNow: boolean
+  readonly onNamed: () => void
+}) {
   const studio = useStudio()
   const now = useSite()
   const [seen, setSeen] = useState<Site | null>(null)
   const address = `/api/sites/${studio.store.id}/revisions/${revision}`
-  const saySo = (error: unknown) => notify(studio, error instanceof Error ? error.message : 'This version could not be had from the studio’s server.')
+  const saySo = (error: unknown) =>
+    notify(studio, error instanceof Error ? error.message : 'This version could not be had from the studio’s server.')
   const read = async (): Promise<Site | null> => {
     try {
       return siteSchema.parse(await (await reach(address)).json())
@@ -76,23 +91,62 @@ function VersionRow({ version: { revision, savedAt, done, name }, isNow, onNamed
     <Box as="li" borderBottom="1px solid" borderColor="hairline" py="6px">
       <Flex align="center" gap="8px">
         <Box flex="1" minWidth="0">
-          <Box truncate title={done} fontWeight={name === null ? '400' : '600'}>{name ?? (done || 'Edits')}</Box>
-          <Box color="soft" fontSize="13px" truncate>{time}{name !== null && done ? ` · ${done}` : ''}</Box>
+          <Box truncate title={done} fontWeight={name === null ? '400' : '600'}>
+            {name ?? (done || 'Edits')}
+          </Box>
+          <Box color="soft" fontSize="13px" truncate>
+            {time}
+            {name !== null && done ? ` · ${done}` : ''}
+          </Box>
         </Box>
-        {isNow ? <Box color="soft" fontSize="13px">current</Box> : (
+        {isNow ? (
+          <Box color="soft" fontSize="13px">
+            current
+          </Box>
+        ) : (
           <>
-            <Button look="quiet" minHeight="25px" fontSize="13px" aria-expanded={seen !== null} onClick={() => (seen ? setSeen(null) : void read().then(setSeen))}>Show changes</Button>
-            <Button minHeight="25px" fontSize="13px" onClick={() => void bringBack()}>Bring back</Button>
+            <Button
+              look="quiet"
+              minHeight="25px"
+              fontSize="13px"
+              aria-expanded={seen !== null}
+              onClick={() => (seen ? setSeen(null) : void read().then(setSeen))}
+            >
+              Show changes
+            </Button>
+            <Button minHeight="25px" fontSize="13px" onClick={() => void bringBack()}>
+              Bring back
+            </Button>
           </>
         )}
       </Flex>
       {seen && (
         <Box fontSize="13px" pb="4px" pt="4px">
-          <NamedField label={`Name of the version of ${time}`} placeholder="Name, to keep it for ever" value={name ?? ''} maxLength={120} width="100%" minHeight="27px" fontSize="13px" allowsEmpty onTake={(given) => void giveName(given)} />
+          <NamedField
+            label={`Name of the version of ${time}`}
+            placeholder="Name, to keep it for ever"
+            value={name ?? ''}
+            maxLength={120}
+            width="100%"
+            minHeight="27px"
+            fontSize="13px"
+            allowsEmpty
+            onTake={(given) => void giveName(given)}
+          />
           {changesSince(seen, now).map(({ words, back }) => (
             <Flex key={words} align="center" gap="8px" minHeight="27px" color="soft">
               <Box flex="1">{words}</Box>
-              {back && <Button look="quiet" minHeight="24px" fontSize="13px" aria-label={`Bring back: ${words}`} onClick={() => studio.store.edit(back, 'Bringing back from a version')}>Bring back</Button>}
+              {back && (
+                <Button
+                  look="quiet"
+                  minHeight="24px"
+                  fontSize="13px"
+                  aria-label={`Bring back: ${words}`}
+                  onClick={() => studio.store.edit(back, 'Bringing back from a version')}
+                >
+                  Bring back
+                </Button>
+              )}
             </Flex>
           ))}
         </Box>
@@ -112,14 +166,24 @@ function changesSince(then: Site, now: Site): readonly Change[] {
   const lines: Change[] = []
   then.effects.forEach((effect, at) => {
     const present = now.effects.find(({ id }) => id === effect.id)
-    if (!present) lines.push({ words: `Effect ${effect.name}: removed since`, back: { do: 'add', effect, at: Math.min(at, now.effects.length) } })
-    else if (!isSame(present, effect)) lines.push({ words: `Effect ${effect.name}: changed since`, back: { do: 'patch', patch: diff(present, effect, ['effects', { id: effect.id }]) } })
+    if (!present)
+      lines.push({ words: `Effect ${effect.name}: removed since`, back: { do: 'add', effect, at: Math.min(at, now.effects.length) } })
+    else if (!isSame(present, effect))
+      lines.push({
+        words: `Effect ${effect.name}: changed since`,
+        back: { do: 'patch', patch: diff(present, effect, ['effects', { id: effect.id }]) },
+      })
   })
-  for (const { id, name } of now.effects) if (!then.effects.some((each) => each.id === id)) lines.push({ words: `Effect ${name}: added since` })
+  for (const { id, name } of now.effects)
+    if (!then.effects.some((each) => each.id === id)) lines.push({ words: `Effect ${name}: added since` })
   for (const page of then.pages) {
     const present = now.pages.find(({ id }) => id === page.id)
     if (!present) lines.push({ words: `Page ${page.name}: removed since`, back: { do: 'site', to: { pages: [...now.pages, page] } } })
-    else if (!isSame(present, page)) lines.push({ words: `Page ${page.name}: changed since`, back: { do: 'patch', patch: diff(present, page, ['pages', { id: page.id }]) } })
+    else if (!isSame(present, page))
+      lines.push({
+        words: `Page ${page.name}: changed since`,
+        back: { do: 'patch', patch: diff(present, page, ['pages', { id: page.id }]) },
+      })
   }
   for (const { id, name } of now.pages) if (!then.pages.some((each) => each.id === id)) lines.push({ words: `Page ${name}: added since` })
   return lines.length > 0 ? lines : [{ words: 'The same as now.' }]

@@ -18,7 +18,10 @@ export async function bringPages(studio: Studio, files: readonly Brought[]): Pro
   try {
     const { pages, bundle } = await sendFiles(files)
     const { site } = studio.store.history.get()
-    studio.store.edit({ do: 'site', to: { pages: [...site.pages, ...pages], ...withBundle(site, bundle) } }, pages.length === 1 ? `Bringing ${pages[0]?.name ?? 'a page'}` : `Bringing ${pages.length} pages`)
+    studio.store.edit(
+      { do: 'site', to: { pages: [...site.pages, ...pages], ...withBundle(site, bundle) } },
+      pages.length === 1 ? `Bringing ${pages[0]?.name ?? 'a page'}` : `Bringing ${pages.length} pages`,
+    )
     if (pages[0]) openPage(studio, pages[0].id)
     return undefined
   } catch (error) {
@@ -53,7 +56,14 @@ export async function replacePage(studio: Studio, files: readonly Brought[]): Pr
     await search.follow(store.history.get().site)
     const has = await search.ask({ ask: 'count', selects })
     const lost = site.effects.filter(({ select }) => (had[select]?.[page.id] ?? 0) > 0 && (has[select]?.[page.id] ?? 0) === 0)
-    return await Promise.all(lost.map(async ({ id, name, select }) => ({ effect: id, name, select, candidates: await search.ask({ ask: 'alike', page: page.id, select, before }) })))
+    return await Promise.all(
+      lost.map(async ({ id, name, select }) => ({
+        effect: id,
+        name,
+        select,
+        candidates: await search.ask({ ask: 'alike', page: page.id, select, before }),
+      })),
+    )
   } catch (error) {
     return error instanceof Error ? error.message : 'This could not be brought in.'
   }
@@ -84,11 +94,17 @@ export function removePage(studio: Studio, page: Page): void {
   const { site } = studio.store.history.get()
   if (site.pages.length < 2) return notify(studio, 'A site has a page; bring another one first.')
   const left = site.pages.filter(({ id }) => id !== page.id)
-  studio.store.edit({ do: 'site', to: { pages: left, bin: [...(site.bin ?? []), { page, removedAt: new Date().toISOString() }] } }, `Removing ${page.name}`)
+  studio.store.edit(
+    { do: 'site', to: { pages: left, bin: [...(site.bin ?? []), { page, removedAt: new Date().toISOString() }] } },
+    `Removing ${page.name}`,
+  )
   if (studio.view.get().page === page.id && left[0]) openPage(studio, left[0].id)
 }
 
 export function bringBack({ store }: Studio, page: Page): void {
   const { site } = store.history.get()
-  store.edit({ do: 'site', to: { pages: [...site.pages, page], bin: (site.bin ?? []).filter((each) => each.page.id !== page.id) } }, `Bringing ${page.name} back`)
+  store.edit(
+    { do: 'site', to: { pages: [...site.pages, page], bin: (site.bin ?? []).filter((each) => each.page.id !== page.id) } },
+    `Bringing ${page.name} back`,
+  )
 }

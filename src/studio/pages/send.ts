@@ -17,7 +17,8 @@ export interface Brought {
 /** Sends files to the server, which reads pages from them. Throws an Error with a sentence where it refuses. */
 export async function sendFiles(files: readonly Brought[]): Promise<z.infer<typeof importedSchema>> {
   const size = files.reduce((sum, { file }) => sum + file.size, 0)
-  if (size > mostBytes) throw new Error(`What you brought has ${Math.round(size / 1024 / 1024)} MB; ${mostBytes / 1024 / 1024} MB are taken at once.`)
+  if (size > mostBytes)
+    throw new Error(`What you brought has ${Math.round(size / 1024 / 1024)} MB; ${mostBytes / 1024 / 1024} MB are taken at once.`)
   const form = new FormData()
   for (const { file } of files) form.append('file', file)
   form.append('paths', JSON.stringify(files.map(({ path }) => path)))

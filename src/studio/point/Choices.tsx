@@ -39,22 +39,90 @@ export function Choices() {
   const rung = pointing.rungs[pointing.pick]
   if (!rung) return null
   return (
-    <Flex as="section" aria-label="Which elements" direction="column" gap="3px" borderLeft="1px solid" borderColor="hairline" px="14px" py="8px" minHeight="0" overflowY="auto">
-      <Box as="h2" fontSize="14px" fontWeight="600">Which ones</Box>
+    <Flex
+      as="section"
+      aria-label="Which elements"
+      direction="column"
+      gap="3px"
+      borderLeft="1px solid"
+      borderColor="hairline"
+      px="14px"
+      py="8px"
+      minHeight="0"
+      overflowY="auto"
+    >
+      <Box as="h2" fontSize="14px" fontWeight="600">
+        Which ones
+      </Box>
       {rung.choices.map((choice, index) => {
         const isChosen = pointing.typed === null && pointing.choice === index
         return (
-          <chakra.button key={choice.select} type="button" aria-pressed={isChosen} onClick={() => view.update({ pointing: { ...pointing, choice: index, typed: null } })}
-            display="flex" alignItems="baseline" gap="8px" flex="none" px="9px" minHeight="27px" borderRadius="4px" border="1px solid" borderColor={isChosen ? 'madder' : 'transparent'} background="transparent" color="ink" textAlign="left" cursor="pointer" _hover={{ background: 'press' }} _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '-2px' }}>
-            <Box as="span" fontSize="14px" lineHeight="25px" flex="none" fontWeight={isChosen ? '600' : undefined}>{wordsOf(choice, rung.noun)}{pages.length > 1 && <Box as="span" color="soft" fontWeight="400">{elsewhere(choice.counts, page.id)}</Box>}</Box>
-            <Box as="span" flex="1" minWidth="0" truncate textAlign="right" fontFamily="mono" fontSize="12px" color="soft" title={choice.select}>{choice.select}</Box>
-            <Box as="span" flex="none" fontFamily="mono" fontSize="12px" color="soft" title={`Specificity ${choice.specificity.join(',')}`}>{choice.specificity.join(',')}</Box>
+          <chakra.button
+            key={choice.select}
+            type="button"
+            aria-pressed={isChosen}
+            onClick={() => view.update({ pointing: { ...pointing, choice: index, typed: null } })}
+            display="flex"
+            alignItems="baseline"
+            gap="8px"
+            flex="none"
+            px="9px"
+            minHeight="27px"
+            borderRadius="4px"
+            border="1px solid"
+            borderColor={isChosen ? 'madder' : 'transparent'}
+            background="transparent"
+            color="ink"
+            textAlign="left"
+            cursor="pointer"
+            _hover={{ background: 'press' }}
+            _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '-2px' }}
+          >
+            <Box as="span" fontSize="14px" lineHeight="25px" flex="none" fontWeight={isChosen ? '600' : undefined}>
+              {wordsOf(choice, rung.noun)}
+              {pages.length > 1 && (
+                <Box as="span" color="soft" fontWeight="400">
+                  {elsewhere(choice.counts, page.id)}
+                </Box>
+              )}
+            </Box>
+            <Box
+              as="span"
+              flex="1"
+              minWidth="0"
+              truncate
+              textAlign="right"
+              fontFamily="mono"
+              fontSize="12px"
+              color="soft"
+              title={choice.select}
+            >
+              {choice.select}
+            </Box>
+            <Box as="span" flex="none" fontFamily="mono" fontSize="12px" color="soft" title={`Specificity ${choice.specificity.join(',')}`}>
+              {choice.specificity.join(',')}
+            </Box>
           </chakra.button>
         )
       })}
       <TypedSelector key={rung.number} />
-      {pointing.goal.for !== 'move' && <Button look="quiet" alignSelf="flex-start" minHeight="25px" fontSize="13px" onClick={() => addAnother(studio)} title="These, and others in another place">And also … ({keyOf('another')})</Button>}
-      {pointing.also.length > 0 && <Box fontSize="13px" color="soft">With {pointing.also.join(', ')}</Box>}
+      {pointing.goal.for !== 'move' && (
+        <Button
+          look="quiet"
+          alignSelf="flex-start"
+          minHeight="25px"
+          fontSize="13px"
+          onClick={() => addAnother(studio)}
+          title="These, and others in another place"
+        >
+          And also … ({keyOf('another')})
+        </Button>
+      )}
+      {pointing.also.length > 0 && (
+        <Box fontSize="13px" color="soft">
+          With {pointing.also.join(', ')}
+        </Box>
+      )}
     </Flex>
   )
 }
@@ -70,30 +138,53 @@ function TypedSelector() {
     if (text.trim() === '') return
     let isCurrent = true
     const isReadable = canRead(text)
-    void Promise.all([search.ask({ ask: 'count', selects: [text] }), search.ask({ ask: 'count', selects: ['body *'] })]).then(([own, every]) => {
-      if (!isCurrent) return
-      setMatches({ select: text, count: isReadable ? (own[text]?.[page.id] ?? null) : null, all: every['body *']?.[page.id] ?? 0 })
-      if (isReadable) link.say({ type: 'outline', select: text })
-    })
+    void Promise.all([search.ask({ ask: 'count', selects: [text] }), search.ask({ ask: 'count', selects: ['body *'] })]).then(
+      ([own, every]) => {
+        if (!isCurrent) return
+        setMatches({ select: text, count: isReadable ? (own[text]?.[page.id] ?? null) : null, all: every['body *']?.[page.id] ?? 0 })
+        if (isReadable) link.say({ type: 'outline', select: text })
+      },
+    )
     return () => {
       isCurrent = false
     }
   }, [text, search, link, page.id])
   const found = matches?.select === text ? matches : null
   const words =
-    text.trim() === '' || !found ? ''
-    : found.count === null ? 'This is no CSS selector.'
-    : found.count === 0 ? 'Nothing on this page matches.'
-    : found.count > 40 && found.count > found.all / 3 ? `${found.count} matches: a third of the page and more.`
-    : `${found.count} on this page.`
+    text.trim() === '' || !found
+      ? ''
+      : found.count === null
+        ? 'This is no CSS selector.'
+        : found.count === 0
+          ? 'Nothing on this page matches.'
+          : found.count > 40 && found.count > found.all / 3
+            ? `${found.count} matches: a third of the page and more.`
+            : `${found.count} on this page.`
   return (
     <Box flex="none" mt="2px">
       <chakra.label display="flex" alignItems="center" gap="8px" fontSize="13px" color="soft">
         or by selector
-        <Field value={text} maxLength={500} spellCheck={false} flex="1" minWidth="0" minHeight="25px" fontFamily="mono" fontSize="12px" placeholder=".class > tag"
-          onChange={(event) => view.update({ pointing: { ...pointing, typed: event.target.value === '' ? null : event.target.value } })} />
+        <Field
+          value={text}
+          maxLength={500}
+          spellCheck={false}
+          flex="1"
+          minWidth="0"
+          minHeight="25px"
+          fontFamily="mono"
+          fontSize="12px"
+          placeholder=".class > tag"
+          onChange={(event) => view.update({ pointing: { ...pointing, typed: event.target.value === '' ? null : event.target.value } })}
+        />
       </chakra.label>
-      <Box role="status" fontSize="13px" fontWeight={words.includes('.') && found && !(found.count && found.count > 0) ? '600' : undefined} minHeight="18px">{words}</Box>
+      <Box
+        role="status"
+        fontSize="13px"
+        fontWeight={words.includes('.') && found && !(found.count && found.count > 0) ? '600' : undefined}
+        minHeight="18px"
+      >
+        {words}
+      </Box>
     </Box>
   )
 }

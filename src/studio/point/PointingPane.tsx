@@ -32,7 +32,11 @@ export function PointingPane() {
   )
 }
 
-const hints = { new: 'Click what should respond to the pointer, or what you want to change.', role: 'Click what should be the', move: 'Click where it should go.' } as const
+const hints = {
+  new: 'Click what should respond to the pointer, or what you want to change.',
+  role: 'Click what should be the',
+  move: 'Click where it should go.',
+} as const
 
 function LookingHint() {
   const studio = useStudio()
@@ -41,8 +45,22 @@ function LookingHint() {
   const { goal, also } = pointing
   const role = goal.for === 'role' ? roleOf(effects, goal)?.title : undefined
   return (
-    <Flex borderLeft="1px solid" borderColor="hairline" direction="column" align="center" justify="center" gap="10px" color="soft" px="20px" textAlign="center">
-      <Box>{also.length > 0 ? `Click the next kind; ${also.length} chosen so far: ${also.join(', ')}` : `${hints[goal.for]}${role ? ` ${role}.` : ''}`}</Box>
+    <Flex
+      borderLeft="1px solid"
+      borderColor="hairline"
+      direction="column"
+      align="center"
+      justify="center"
+      gap="10px"
+      color="soft"
+      px="20px"
+      textAlign="center"
+    >
+      <Box>
+        {also.length > 0
+          ? `Click the next kind; ${also.length} chosen so far: ${also.join(', ')}`
+          : `${hints[goal.for]}${role ? ` ${role}.` : ''}`}
+      </Box>
       <Box fontSize="13px">By key: arrows walk the page’s tree (up is what is around), Enter chooses.</Box>
       <Button onClick={() => stopPointing(studio)}>Stop pointing (Esc)</Button>
     </Flex>
@@ -52,7 +70,9 @@ function LookingHint() {
 /** The role that is pointed for. */
 function roleOf(effects: readonly Effect[], { effect: id, role }: Extract<Goal, { for: 'role' }>): Role | undefined {
   const effect = effects.find((each) => each.id === id)
-  return findKind(effect?.kind ?? '')?.roles(effect?.settings).find((each) => each.id === role)
+  return findKind(effect?.kind ?? '')
+    ?.roles(effect?.settings)
+    .find((each) => each.id === role)
 }
 
 /** What can be done with what is chosen, by what was pointed for. */
@@ -66,9 +86,13 @@ function WhatToDo() {
     const role = roleOf(effects, goal)
     return (
       <Flex as="section" aria-label="Role" borderLeft="1px solid" borderColor="hairline" direction="column" gap="10px" px="18px" py="12px">
-        <Box>{effect?.name}: these are to be the {role?.title}.</Box>
+        <Box>
+          {effect?.name}: these are to be the {role?.title}.
+        </Box>
         <Flex gap="8px">
-          <Button look="act" onClick={() => fillRole(studio)}>Take these</Button>
+          <Button look="act" onClick={() => fillRole(studio)}>
+            Take these
+          </Button>
           <Button onClick={() => stopPointing(studio)}>Cancel (Esc)</Button>
         </Flex>
       </Flex>
@@ -78,11 +102,42 @@ function WhatToDo() {
   return (
     <Flex direction="column" borderLeft="1px solid" borderColor="hairline" minWidth="0" minHeight="0">
       <Flex px="12px" pt="7px" gap="6px" align="center" role="group" aria-label="What to do with it">
-        <Button look="quiet" minHeight="25px" fontSize="14px" fontWeight="600" aria-pressed={tab === 'effects'} onClick={() => show('effects')}>What the pointer does to it</Button>
-        {goal.for === 'new' && <Button look="quiet" minHeight="25px" fontSize="14px" fontWeight="600" aria-pressed={tab === 'presets'} onClick={() => show('presets')}>Your presets</Button>}
-        <Button look="quiet" minHeight="25px" fontSize="14px" fontWeight="600" aria-pressed={tab === 'markup'} onClick={() => show('markup')}>Markup</Button>
+        <Button
+          look="quiet"
+          minHeight="25px"
+          fontSize="14px"
+          fontWeight="600"
+          aria-pressed={tab === 'effects'}
+          onClick={() => show('effects')}
+        >
+          What the pointer does to it
+        </Button>
+        {goal.for === 'new' && (
+          <Button
+            look="quiet"
+            minHeight="25px"
+            fontSize="14px"
+            fontWeight="600"
+            aria-pressed={tab === 'presets'}
+            onClick={() => show('presets')}
+          >
+            Your presets
+          </Button>
+        )}
+        <Button
+          look="quiet"
+          minHeight="25px"
+          fontSize="14px"
+          fontWeight="600"
+          aria-pressed={tab === 'markup'}
+          onClick={() => show('markup')}
+        >
+          Markup
+        </Button>
         <Box flex="1" />
-        <Button look="quiet" minHeight="24px" fontSize="13px" onClick={() => stopPointing(studio)}>Cancel (Esc)</Button>
+        <Button look="quiet" minHeight="24px" fontSize="13px" onClick={() => stopPointing(studio)}>
+          Cancel (Esc)
+        </Button>
       </Flex>
       {goal.for !== 'new' || tab === 'markup' ? <MarkupActions /> : tab === 'presets' ? <PresetList /> : <Recipes />}
     </Flex>

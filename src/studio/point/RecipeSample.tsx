@@ -62,7 +62,12 @@ export function RecipeSample({ kind, recipe, moving }: RecipeSampleProps) {
     }
     void Promise.resolve(scriptFor(figures, sampleFacts)).then((text) => {
       if (!isShown) return
-      running = runScript(text, { root, nonce: scriptNonce(), requestFrame: (callback) => requestAnimationFrame(callback), elementFromPoint: () => card })
+      running = runScript(text, {
+        root,
+        nonce: scriptNonce(),
+        requestFrame: (callback) => requestAnimationFrame(callback),
+        elementFromPoint: () => card,
+      })
       walk.current = walkTo
       walkTo(restingMs)
     }, console.error)

@@ -16,14 +16,52 @@ export function Recipes() {
   return (
     <Flex as="section" aria-label="Recipes" px="14px" py="8px" direction="column" minWidth="0" minHeight="0" flex="1">
       <Flex fontSize="13px" color="soft" mb="4px" align="center" gap="2px">
-        <Box flex="1" minWidth="0">Touch one to feel it on your page, click to keep it.</Box>
-        {families.map((family) => <Button key={family.title} look="quiet" minHeight="24px" fontSize="13px" px="7px" onClick={() => list.current?.querySelector(`[data-family="${family.title}"]`)?.scrollIntoView({ block: 'start' })}>{family.title}</Button>)}
+        <Box flex="1" minWidth="0">
+          Touch one to feel it on your page, click to keep it.
+        </Box>
+        {families.map((family) => (
+          <Button
+            key={family.title}
+            look="quiet"
+            minHeight="24px"
+            fontSize="13px"
+            px="7px"
+            onClick={() => list.current?.querySelector(`[data-family="${family.title}"]`)?.scrollIntoView({ block: 'start' })}
+          >
+            {family.title}
+          </Button>
+        ))}
       </Flex>
-      <Grid ref={list} templateColumns="repeat(auto-fill, minmax(180px, 1fr))" gridAutoRows="max-content" gap="7px" minHeight="0" flex="1" overflowY="auto" alignContent="start" onMouseLeave={() => attempt(null)}>
-        {families.flatMap((family) => kinds.filter((kind) => kind.family === family)).flatMap((kind) => [
-          <Box as="h3" key={kind.id} data-family={kind.family.title} gridColumn="1 / -1" fontSize="13px" fontWeight="600" mt="2px" mb="-4px">{kind.title}</Box>,
-          ...kind.recipes.map((recipe) => <RecipeCard key={`${kind.id}/${recipe.id}`} kind={kind} recipe={recipe} isTried={trial === `${kind.id}/${recipe.id}`} />),
-        ])}
+      <Grid
+        ref={list}
+        templateColumns="repeat(auto-fill, minmax(180px, 1fr))"
+        gridAutoRows="max-content"
+        gap="7px"
+        minHeight="0"
+        flex="1"
+        overflowY="auto"
+        alignContent="start"
+        onMouseLeave={() => attempt(null)}
+      >
+        {families
+          .flatMap((family) => kinds.filter((kind) => kind.family === family))
+          .flatMap((kind) => [
+            <Box
+              as="h3"
+              key={kind.id}
+              data-family={kind.family.title}
+              gridColumn="1 / -1"
+              fontSize="13px"
+              fontWeight="600"
+              mt="2px"
+              mb="-4px"
+            >
+              {kind.title}
+            </Box>,
+            ...kind.recipes.map((recipe) => (
+              <RecipeCard key={`${kind.id}/${recipe.id}`} kind={kind} recipe={recipe} isTried={trial === `${kind.id}/${recipe.id}`} />
+            )),
+          ])}
       </Grid>
     </Flex>
   )
@@ -41,13 +79,37 @@ const RecipeCard = memo(function RecipeCard({ kind, recipe, isTried }: RecipeCar
   const attempt = (name: string | null) => studio.view.update({ trial: name })
   const name = `${kind.id}/${recipe.id}`
   return (
-    <chakra.button type="button" onMouseEnter={() => attempt(name)} onFocus={() => attempt(name)} onBlur={() => attempt(null)} onClick={() => addRecipe(studio, kind.id, recipe.id)}
-      minWidth="0" minHeight="80px" display="grid" gridTemplateColumns="58px 1fr" gap="9px" alignItems="center" textAlign="left" px="6px" py="1px" border="1px solid" borderColor={isTried ? 'madder' : 'edge'} borderRadius="4px"
-      background="ground" color="ink" cursor="pointer" _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '2px' }}>
+    <chakra.button
+      type="button"
+      onMouseEnter={() => attempt(name)}
+      onFocus={() => attempt(name)}
+      onBlur={() => attempt(null)}
+      onClick={() => addRecipe(studio, kind.id, recipe.id)}
+      minWidth="0"
+      minHeight="80px"
+      display="grid"
+      gridTemplateColumns="58px 1fr"
+      gap="9px"
+      alignItems="center"
+      textAlign="left"
+      px="6px"
+      py="1px"
+      border="1px solid"
+      borderColor={isTried ? 'madder' : 'edge'}
+      borderRadius="4px"
+      background="ground"
+      color="ink"
+      cursor="pointer"
+      _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '2px' }}
+    >
       <RecipeSample kind={kind} recipe={recipe} moving={isTried} />
       <Box minWidth="0">
-        <Box fontWeight="600" fontSize="14.5px" lineHeight="1.2">{recipe.title}</Box>
-        <Box fontSize="12.5px" lineHeight="1.25" color="soft" mt="2px">{recipe.need}</Box>
+        <Box fontWeight="600" fontSize="14.5px" lineHeight="1.2">
+          {recipe.title}
+        </Box>
+        <Box fontSize="12.5px" lineHeight="1.25" color="soft" mt="2px">
+          {recipe.need}
+        </Box>
       </Box>
     </chakra.button>
   )

@@ -27,7 +27,8 @@ export function stopPointing({ view }: Studio): void {
 export function addAnother({ view, ...studio }: Studio): void {
   const { pointing } = view.get()
   const target = chosenTarget({ view, ...studio })
-  if (target) view.update({ trial: null, pointing: { ...notPointing, stage: 'looking', goal: pointing.goal, also: target.select.split(/\s*,\s*/) } })
+  if (target)
+    view.update({ trial: null, pointing: { ...notPointing, stage: 'looking', goal: pointing.goal, also: target.select.split(/\s*,\s*/) } })
 }
 
 /** Asks the worker what these elements could mean, and shows it as the ladder. */
@@ -46,10 +47,19 @@ export async function climb(studio: Studio, elements: readonly Under[], chosen: 
 function likeliest(rungs: readonly LadderRung[], elements: readonly Under[]): number {
   const countsOf = (rung: LadderRung | undefined) => rung?.choices.filter(({ count }) => count > 1).map(({ count }) => count) ?? []
   const sizeOf = (rung: LadderRung) => elements.find(({ number }) => number === rung.number)
-  const nearest = rungs.findIndex((rung) => rung.how !== 'hidden' && countsOf(rung).length > 0 && (sizeOf(rung)?.width ?? 0) >= 90 && (sizeOf(rung)?.height ?? 0) >= 70)
+  const nearest = rungs.findIndex(
+    (rung) => rung.how !== 'hidden' && countsOf(rung).length > 0 && (sizeOf(rung)?.width ?? 0) >= 90 && (sizeOf(rung)?.height ?? 0) >= 70,
+  )
   if (nearest < 0) return 0
   const often = countsOf(rungs[nearest])
-  const around = rungs.findLastIndex((rung, i) => i >= nearest && rung.how === 'wraps' && countsOf(rung).slice(0, 1).some((count) => often.includes(count)))
+  const around = rungs.findLastIndex(
+    (rung, i) =>
+      i >= nearest &&
+      rung.how === 'wraps' &&
+      countsOf(rung)
+        .slice(0, 1)
+        .some((count) => often.includes(count)),
+  )
   return Math.max(nearest, around)
 }
 
@@ -69,11 +79,25 @@ async function stepInTree(studio: Studio, to: 'parent' | 'child' | 'next' | 'pre
   const { pointing } = view.get()
   const page = pageOf(studio).id
   const from = pointing.rungs[pointing.pick]
-  const number = from ? await search.ask({ ask: 'way', page, number: from.number, to }) : ((await search.ask({ ask: 'first', page, select: 'body > *' }))?.number ?? null)
+  const number = from
+    ? await search.ask({ ask: 'way', page, number: from.number, to })
+    : ((await search.ask({ ask: 'first', page, select: 'body > *' }))?.number ?? null)
   if (number === null) return
   const above: number[] = []
-  for (let each: number | null = number; each !== null && above.length < 8; each = await search.ask({ ask: 'way', page, number: each, to: 'parent' })) above.push(each)
-  await climb(studio, above.slice(0, -1).length > 0 ? above.slice(0, -1).map((each, i) => ({ number: each, how: i === 0 ? 'seen' : 'wraps', width: 0, height: 0 })) : [{ number, how: 'seen', width: 0, height: 0 }], false, 0)
+  for (
+    let each: number | null = number;
+    each !== null && above.length < 8;
+    each = await search.ask({ ask: 'way', page, number: each, to: 'parent' })
+  )
+    above.push(each)
+  await climb(
+    studio,
+    above.slice(0, -1).length > 0
+      ? above.slice(0, -1).map((each, i) => ({ number: each, how: i === 0 ? 'seen' : 'wraps', width: 0, height: 0 }))
+      : [{ number, how: 'seen', width: 0, height: 0 }],
+    false,
+    0,
+  )
 }
 
 /** Takes the picked rung as it stands: what a click does, by key. */
@@ -93,7 +117,10 @@ export function chosenTarget({ view }: Studio): { readonly select: string; reado
   if (own === undefined || own.trim() === '') return undefined
   const select = [...new Set([...also, own])].join(', ')
   const isOne = typed === null && also.length === 0 && chosen?.count === 1
-  return { select, noun: isOne ? `this ${rung?.noun ?? wordOf(own)}` : also.length > 0 ? `each of ${also.length + 1} kinds` : `each ${wordOf(own)}` }
+  return {
+    select,
+    noun: isOne ? `this ${rung?.noun ?? wordOf(own)}` : also.length > 0 ? `each of ${also.length + 1} kinds` : `each ${wordOf(own)}`,
+  }
 }
 
 /** The effect that a recipe makes of what is chosen on the ladder. */
@@ -107,7 +134,10 @@ export function recipeEffect(studio: Studio, kindId: string, recipeId: string, i
 
 /** The roles of a recipe inside what `select` chooses, until they are pointed at. */
 export function rolesInside(roles: Recipe<unknown>['roles'], select: string): Effect['roles'] {
-  return roles && Object.fromEntries(Object.entries(roles).map(([id, { within, noun }]) => [id, { select: `${asOneSelector(select)} ${within}`, noun }]))
+  return (
+    roles &&
+    Object.fromEntries(Object.entries(roles).map(([id, { within, noun }]) => [id, { select: `${asOneSelector(select)} ${within}`, noun }]))
+  )
 }
 
 /** One role more of those of which there may be several, to be pointed at next. */
@@ -126,7 +156,14 @@ export function removeRole({ store }: Studio, effect: Effect, role: string): voi
   const more = findKind(effect.kind)?.moreRoles
   if (!more) return
   const roles = Object.fromEntries(Object.entries(effect.roles ?? {}).filter(([id]) => id !== role))
-  store.edit({ do: 'change', id: effect.id, to: { settings: more.remove(effect.settings, role), roles: Object.keys(roles).length > 0 ? roles : undefined } }, `Removing a ${more.noun}`)
+  store.edit(
+    {
+      do: 'change',
+      id: effect.id,
+      to: { settings: more.remove(effect.settings, role), roles: Object.keys(roles).length > 0 ? roles : undefined },
+    },
+    `Removing a ${more.noun}`,
+  )
 }
 
 /** Adds what a recipe makes of the chosen element, selects it, and leaves the ghost where it was pointed at. */
@@ -142,7 +179,9 @@ export function addRecipe(studio: Studio, kindId: string, recipeId: string): voi
 async function fitToPage({ store, link }: Studio, { id, kind, select }: Effect): Promise<void> {
   const onFlat = findKind(kind)?.onFlat
   if (!onFlat) return
-  const by = await link.ask({ type: 'flat', select }, (message) => (message.type === 'flat' ? { property: message.by } : undefined)).catch(() => undefined)
+  const by = await link
+    .ask({ type: 'flat', select }, (message) => (message.type === 'flat' ? { property: message.by } : undefined))
+    .catch(() => undefined)
   const now = store.history.get().site.effects.find((each) => each.id === id)
   if (!by?.property || !now) return
   const settings: unknown = onFlat(now.settings)

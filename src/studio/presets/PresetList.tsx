@@ -16,7 +16,9 @@ export function PresetList() {
   const rung = pointing.rungs[pointing.pick]
   useEffect(() => {
     let isCurrent = true
-    listPresets().then((all) => isCurrent && setPresets(all)).catch((error: unknown) => isCurrent && setRefusal(error instanceof Error ? error.message : 'Your presets could not be had.'))
+    listPresets()
+      .then((all) => isCurrent && setPresets(all))
+      .catch((error: unknown) => isCurrent && setRefusal(error instanceof Error ? error.message : 'Your presets could not be had.'))
     return () => {
       isCurrent = false
     }
@@ -24,18 +26,63 @@ export function PresetList() {
   const small = { minHeight: '26px', fontSize: '13px', px: '8px' } as const
   return (
     <Box as="section" aria-label="Presets" px="14px" py="8px" fontSize="14px" overflowY="auto" minHeight="0" flex="1">
-      {refusal && <Box role="alert" fontWeight="600">⚠ {refusal}</Box>}
-      {presets?.length === 0 && <Box color="soft">None yet. Under More, an effect is saved as a preset, together with the markup it needs.</Box>}
+      {refusal && (
+        <Box role="alert" fontWeight="600">
+          ⚠ {refusal}
+        </Box>
+      )}
+      {presets?.length === 0 && (
+        <Box color="soft">None yet. Under More, an effect is saved as a preset, together with the markup it needs.</Box>
+      )}
       {presets?.map(({ id, preset }) => (
-        <Flex key={id} align="center" gap="8px" minHeight="36px" borderBottom="1px solid" borderColor="hairline" role="group" aria-label={preset.name}>
+        <Flex
+          key={id}
+          align="center"
+          gap="8px"
+          minHeight="36px"
+          borderBottom="1px solid"
+          borderColor="hairline"
+          role="group"
+          aria-label={preset.name}
+        >
           <Box minWidth="0" flex="1">
-            <Box fontWeight="600" truncate title={preset.name}>{preset.name}</Box>
-            <Box color="soft" fontSize="13px" truncate>{tellEffect(preset.effect)}</Box>
+            <Box fontWeight="600" truncate title={preset.name}>
+              {preset.name}
+            </Box>
+            <Box color="soft" fontSize="13px" truncate>
+              {tellEffect(preset.effect)}
+            </Box>
           </Box>
-          <Button {...small} look="act" onClick={() => putPreset(studio, preset)}>Put it on this</Button>
-          <Button {...small} disabled={!rung || preset.markup === ''} onClick={() => rung && void placePresetAt(studio, preset, rung.number, 'after')} title="With its own markup, behind what is chosen">Place it after</Button>
-          <Button {...small} disabled={!rung || preset.markup === ''} onClick={() => rung && void placePresetAt(studio, preset, rung.number, 'inside')}>inside</Button>
-          <Button {...small} look="quiet" aria-label={`Remove the preset ${preset.name}`} onClick={() => void removePreset(id).then(() => setPresets(presets.filter((each) => each.id !== id))).catch((error: unknown) => notify(studio, error instanceof Error ? error.message : 'It could not be removed.'))}><Trash2 size={14} aria-hidden="true" /></Button>
+          <Button {...small} look="act" onClick={() => putPreset(studio, preset)}>
+            Put it on this
+          </Button>
+          <Button
+            {...small}
+            disabled={!rung || preset.markup === ''}
+            onClick={() => rung && void placePresetAt(studio, preset, rung.number, 'after')}
+            title="With its own markup, behind what is chosen"
+          >
+            Place it after
+          </Button>
+          <Button
+            {...small}
+            disabled={!rung || preset.markup === ''}
+            onClick={() => rung && void placePresetAt(studio, preset, rung.number, 'inside')}
+          >
+            inside
+          </Button>
+          <Button
+            {...small}
+            look="quiet"
+            aria-label={`Remove the preset ${preset.name}`}
+            onClick={() =>
+              void removePreset(id)
+                .then(() => setPresets(presets.filter((each) => each.id !== id)))
+                .catch((error: unknown) => notify(studio, error instanceof Error ? error.message : 'It could not be removed.'))
+            }
+          >
+            <Trash2 size={14} aria-hidden="true" />
+          </Button>
         </Flex>
       ))}
     </Box>

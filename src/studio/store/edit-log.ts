@@ -4,7 +4,10 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
 import { entrySchema, type Entry } from '../../core/site/journal'
 
 interface Schema extends DBSchema {
-  entries: { key: [string, string, number]; value: { readonly site: string; readonly window: string; readonly number: number; readonly entry: unknown } }
+  entries: {
+    key: [string, string, number]
+    value: { readonly site: string; readonly window: string; readonly number: number; readonly entry: unknown }
+  }
 }
 
 /** What a window that is gone left behind. */
@@ -48,7 +51,9 @@ export function markOpen(window: string): () => void {
 export function openEditLog(site: string): EditLog {
   let opened: Promise<IDBPDatabase<Schema>> | undefined
   const open = () =>
-    (opened ??= openDB<Schema>(databaseName, 1, { upgrade: (db) => void db.createObjectStore('entries', { keyPath: ['site', 'window', 'number'] }) }).catch((error: unknown) => {
+    (opened ??= openDB<Schema>(databaseName, 1, {
+      upgrade: (db) => void db.createObjectStore('entries', { keyPath: ['site', 'window', 'number'] }),
+    }).catch((error: unknown) => {
       opened = undefined
       throw error
     }))
@@ -66,11 +71,18 @@ export function openEditLog(site: string): EditLog {
       const windows = [...new Set(rows.map(({ window }) => window))].filter((window) => window !== own && !alive.has(window))
       return windows.map((window) => {
         const read = rows.filter((row) => row.window === window).map(({ entry }) => entrySchema.safeParse(entry))
-        return { window, entries: read.flatMap(({ success, data }) => (success ? [data] : [])), unreadable: read.filter(({ success }) => !success).length }
+        return {
+          window,
+          entries: read.flatMap(({ success, data }) => (success ? [data] : [])),
+          unreadable: read.filter(({ success }) => !success).length,
+        }
       })
     },
     close: () => {
-      void opened?.then((db) => db.close(), () => undefined)
+      void opened?.then(
+        (db) => db.close(),
+        () => undefined,
+      )
       opened = undefined
     },
   }

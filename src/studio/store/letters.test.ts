@@ -4,7 +4,11 @@ import { makeLetters } from './letters'
 
 const storageOf = (given: Record<string, string> = {}) => {
   const kept = new Map(Object.entries(given))
-  return { getItem: (key: string) => kept.get(key) ?? null, setItem: (key: string, value: string) => void kept.set(key, value), removeItem: (key: string) => void kept.delete(key) }
+  return {
+    getItem: (key: string) => kept.get(key) ?? null,
+    setItem: (key: string, value: string) => void kept.set(key, value),
+    removeItem: (key: string) => void kept.delete(key),
+  }
 }
 
 describe('single letters', () => {
@@ -19,7 +23,17 @@ describe('single letters', () => {
   })
 
   it('can be turned off for the moment where nothing can be kept', () => {
-    const broken = { getItem: () => { throw new Error('no') }, setItem: () => { throw new Error('no') }, removeItem: () => { throw new Error('no') } }
+    const broken = {
+      getItem: () => {
+        throw new Error('no')
+      },
+      setItem: () => {
+        throw new Error('no')
+      },
+      removeItem: () => {
+        throw new Error('no')
+      },
+    }
     const letters = makeLetters(broken)
     letters.set(false)
     expect(letters.get()).toBe(false)

@@ -42,7 +42,7 @@ const listenerLock = 'glass-moth:listener'
 export function joinNeighbours({ site, window, onEdit, onNews, onMissed }: NeighbourOptions): Neighbours {
   const channel = new BroadcastChannel(channelName)
   const hear = (word: Word) => {
-    if (word.say === 'edit' && word.site === site && word.window !== window) onEdit(word.window, word.entry as Entry)
+    if (word.say === 'edit' && word.site === site && word.window !== window) onEdit(word.window, word.entry)
     if (word.say === 'news' && word.news.site === site) onNews(word.news)
     if (word.say === 'missed') onMissed()
   }

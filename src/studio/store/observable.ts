@@ -25,7 +25,10 @@ export function observable<T>(initial: T): Observable<T> {
 }
 
 /** Some fields of a watched value: it stays the same value while none of them changes. */
-export function partOf<T, Key extends keyof T>({ get, watch }: Pick<Observable<T>, 'get' | 'watch'>, keys: readonly Key[]): Pick<Observable<Pick<T, Key>>, 'get' | 'watch'> {
+export function partOf<T, Key extends keyof T>(
+  { get, watch }: Pick<Observable<T>, 'get' | 'watch'>,
+  keys: readonly Key[],
+): Pick<Observable<Pick<T, Key>>, 'get' | 'watch'> {
   let kept = get()
   return {
     get: () => {

@@ -8,7 +8,9 @@ const keptSchema = z.object({ base: siteSchema, site: siteSchema })
 /** What an earlier version kept of a site: what was changed, and how to let go of it. */
 export function olderEdits(storage: Storage, siteId: string): readonly { readonly patch: Patch; readonly forget: () => void }[] {
   const prefix = `glass-moth:unsaved:${siteId}:`
-  const keys = Array.from({ length: storage.length }, (_, i) => storage.key(i)).filter((key): key is string => key?.startsWith(prefix) === true)
+  const keys = Array.from({ length: storage.length }, (_, i) => storage.key(i)).filter(
+    (key): key is string => key?.startsWith(prefix) === true,
+  )
   return keys.flatMap((key) => {
     try {
       const { base, site } = keptSchema.parse(JSON.parse(storage.getItem(key) ?? ''))

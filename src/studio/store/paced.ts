@@ -4,7 +4,10 @@
  * Takes entries by their number and hands the newest of each on: the first at once, those that follow within `everyMs` together.
  * `work` is not called again before it has come to its end.
  */
-export function paced<Entry extends { readonly number: number }>(everyMs: number, work: (entries: readonly Entry[]) => Promise<void> | void): (entry: Entry) => void {
+export function paced<Entry extends { readonly number: number }>(
+  everyMs: number,
+  work: (entries: readonly Entry[]) => Promise<void> | void,
+): (entry: Entry) => void {
   const waiting = new Map<number, Entry>()
   let isBusy = false
   const go = async () => {

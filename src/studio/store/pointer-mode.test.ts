@@ -12,8 +12,14 @@ const modes: Readonly<Record<string, PointerMode>> = {
   measuring: { is: 'measuring', edges: [edge(1)], measures: [] },
 }
 const events: Readonly<Record<string, ModeEvent>> = {
-  play: { type: 'play' }, hold: { type: 'hold', look: 'on' }, fasten: { type: 'fasten' }, pose: { type: 'pose' }, measure: { type: 'measure' },
-  stop: { type: 'stop playing' }, letGo: { type: 'let go' }, escape: { type: 'escape' },
+  play: { type: 'play' },
+  hold: { type: 'hold', look: 'on' },
+  fasten: { type: 'fasten' },
+  pose: { type: 'pose' },
+  measure: { type: 'measure' },
+  stop: { type: 'stop playing' },
+  letGo: { type: 'let go' },
+  escape: { type: 'escape' },
 }
 
 /** By mode, what each event makes of it, in the order of `events`. */
@@ -35,16 +41,35 @@ describe('the pointer’s mode', () => {
 
   it('holds another state without letting go, and asks about a pose only while posing', () => {
     expect(modeAfter({ is: 'held', look: 'on' }, { type: 'hold', look: 'pressed' })).toEqual({ is: 'held', look: 'pressed' })
-    expect(modeAfter({ is: 'posing', because: 'both', asks: false }, { type: 'posed', asks: true })).toEqual({ is: 'posing', because: 'both', asks: true })
-    expect(modeAfter({ is: 'posing', because: 'both', asks: true }, { type: 'posed', because: 'across' })).toEqual({ is: 'posing', because: 'across', asks: true })
+    expect(modeAfter({ is: 'posing', because: 'both', asks: false }, { type: 'posed', asks: true })).toEqual({
+      is: 'posing',
+      because: 'both',
+      asks: true,
+    })
+    expect(modeAfter({ is: 'posing', because: 'both', asks: true }, { type: 'posed', because: 'across' })).toEqual({
+      is: 'posing',
+      because: 'across',
+      asks: true,
+    })
     expect(modeAfter(realPointer, { type: 'posed', asks: true })).toBe(realPointer)
   })
 
   it('takes the two edges that were chosen last, and one measure for each width of window, the widest first', () => {
-    const both = modeAfter(modeAfter({ is: 'measuring', edges: [edge(1)], measures: [] }, { type: 'edge', edge: edge(2) }), { type: 'edge', edge: edge(3) })
+    const both = modeAfter(modeAfter({ is: 'measuring', edges: [edge(1)], measures: [] }, { type: 'edge', edge: edge(2) }), {
+      type: 'edge',
+      edge: edge(3),
+    })
     expect(both).toMatchObject({ edges: [edge(2), edge(3)] })
-    const measured = [390, 1280, 390].reduce((mode, width, at) => modeAfter(mode, { type: 'measured', measure: { width, across: [at], down: [] } }), both)
-    expect(measured).toMatchObject({ measures: [{ width: 1280, across: [1] }, { width: 390, across: [2] }] })
+    const measured = [390, 1280, 390].reduce(
+      (mode, width, at) => modeAfter(mode, { type: 'measured', measure: { width, across: [at], down: [] } }),
+      both,
+    )
+    expect(measured).toMatchObject({
+      measures: [
+        { width: 1280, across: [1] },
+        { width: 390, across: [2] },
+      ],
+    })
     expect(modeAfter(measured, { type: 'edge', edge: edge(4) })).toMatchObject({ edges: [edge(3), edge(4)], measures: [] })
   })
 

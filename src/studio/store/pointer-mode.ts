@@ -47,7 +47,12 @@ export type ModeEvent =
 
 export const realPointer: PointerMode = { is: 'real' }
 
-const begun = { play: { is: 'playing' }, fasten: { is: 'fastened' }, pose: { is: 'posing', because: 'both', asks: false }, measure: { is: 'measuring', edges: [], measures: [] } } as const satisfies Record<string, PointerMode>
+const begun = {
+  play: { is: 'playing' },
+  fasten: { is: 'fastened' },
+  pose: { is: 'posing', because: 'both', asks: false },
+  measure: { is: 'measuring', edges: [], measures: [] },
+} as const satisfies Record<string, PointerMode>
 
 /** What an event makes of a mode; the very same one where it means nothing to it. */
 export function modeAfter(mode: PointerMode, event: ModeEvent): PointerMode {
@@ -64,7 +69,14 @@ export function modeAfter(mode: PointerMode, event: ModeEvent): PointerMode {
     case 'edge':
       return mode.is === 'measuring' ? { ...mode, edges: [...mode.edges, event.edge].slice(-2), measures: [] } : mode
     case 'measured':
-      return mode.is === 'measuring' ? { ...mode, measures: [...mode.measures.filter(({ width }) => width !== event.measure.width), event.measure].sort((a, b) => b.width - a.width) } : mode
+      return mode.is === 'measuring'
+        ? {
+            ...mode,
+            measures: [...mode.measures.filter(({ width }) => width !== event.measure.width), event.measure].sort(
+              (a, b) => b.width - a.width,
+            ),
+          }
+        : mode
     case 'stop playing':
       return mode.is === 'playing' ? realPointer : mode
     case 'let go':

@@ -11,26 +11,53 @@ import type { News } from './neighbours'
 import { makeSiteStore, type SiteStore } from './site-store'
 import { tellTold } from './told-words'
 
-const site: Site = { format: 'glass-moth/1', name: 'A site', pages: [{ id: 'p', name: 'A page', source: 'a'.repeat(64) }], effects: [{ id: 'e', kind: 'tilt', name: 'Lean', select: '.card', noun: 'each card', settings: tiltDefaults }] }
+const site: Site = {
+  format: 'glass-moth/1',
+  name: 'A site',
+  pages: [{ id: 'p', name: 'A page', source: 'a'.repeat(64) }],
+  effects: [{ id: 'e', kind: 'tilt', name: 'Lean', select: '.card', noun: 'each card', settings: tiltDefaults }],
+}
 
 /** The server's side of saving, as `src/server/saving.ts` does it. */
 function makeServer() {
-  const server = { site, revision: 1, lasts: {} as Record<string, number>, fails: 0 as number | 'away', losesAnswer: false, refuses: '', posts: 0 }
+  const server = {
+    site,
+    revision: 1,
+    lasts: {} as Record<string, number>,
+    fails: 0 as number | 'away',
+    losesAnswer: false,
+    refuses: '',
+    posts: 0,
+  }
   vi.stubGlobal('fetch', async (url: string, init?: { body: string }) => {
     await Promise.resolve()
     if (server.fails === 'away') throw new TypeError('Failed to fetch')
-    if (server.fails !== 0) return Response.json({ detail: server.fails === 507 ? 'The disk is full.' : 'The database does not answer.' }, { status: server.fails })
+    if (server.fails !== 0)
+      return Response.json(
+        { detail: server.fails === 507 ? 'The disk is full.' : 'The database does not answer.' },
+        { status: server.fails },
+      )
     if (url.includes('/state')) return Response.json({ site: server.site, revision: server.revision, lasts: server.lasts })
     const { window, revision, entries } = JSON.parse(init?.body ?? '') as { window: string; revision: number; entries: Entry[] }
     server.posts += 1
     if (entries.some(({ words }) => words === server.refuses)) return Response.json({ detail: 'It is too large.' }, { status: 413 })
     const known = server.revision
-    const taken = takeEntries(server.site, server.lasts[window] ?? 0, entries.map((entry) => entrySchema.parse(entry)))
+    const taken = takeEntries(
+      server.site,
+      server.lasts[window] ?? 0,
+      entries.map((entry) => entrySchema.parse(entry)),
+    )
     if (!isSame(taken.site, server.site)) server.revision += 1
     Object.assign(server, { site: taken.site, lasts: { ...server.lasts, [window]: taken.last } })
     if (server.losesAnswer) throw new TypeError('Failed to fetch')
     const isExpected = revision === known && taken.isAsSent && taken.clashes.length === 0 && taken.done.length === entries.length
-    return Response.json({ revision: server.revision, last: taken.last, clashes: taken.clashes, refusals: taken.refusals, ...(isExpected ? {} : { site: taken.site }) })
+    return Response.json({
+      revision: server.revision,
+      last: taken.last,
+      clashes: taken.clashes,
+      refusals: taken.refusals,
+      ...(isExpected ? {} : { site: taken.site }),
+    })
   })
   return server
 }
@@ -44,10 +71,17 @@ function makeBrowser() {
     open: (server: ReturnType<typeof makeServer>, log: EditLog = openEditLog('s')): SiteStore => {
       const window = `w${++count}`
       return makeSiteStore({
-        id: 's', site: server.site, revision: server.revision, window, log,
+        id: 's',
+        site: server.site,
+        revision: server.revision,
+        window,
+        log,
         join: ({ onEdit, onNews }) => {
           windows.set(window, { onEdit, onNews })
-          return { tell: (entry) => windows.forEach((other, name) => name !== window && other.onEdit(window, entry)), end: () => windows.delete(window) }
+          return {
+            tell: (entry) => windows.forEach((other, name) => name !== window && other.onEdit(window, entry)),
+            end: () => windows.delete(window),
+          }
         },
       })
     },
@@ -110,11 +144,18 @@ describe('a site that is edited', () => {
   it('keeps edits on the disk while the server is away, says why, and saves them when it is back', async () => {
     const server = makeServer()
     const store = connect(makeBrowser().open(server))
-    for (const [fails, words] of [['away', 'The studio’s server cannot be reached.'], [503, 'The database does not answer.'], [507, 'The disk is full.']] as const) {
+    for (const [fails, words] of [
+      ['away', 'The studio’s server cannot be reached.'],
+      [503, 'The database does not answer.'],
+      [507, 'The disk is full.'],
+    ] as const) {
       server.fails = fails
       store.edit(rename(words), 'Renaming')
       expect(await store.saver.settle()).toBe(false)
-      expect(store.saver.saving.get()).toEqual({ state: 'offline', detail: `${words} Your edits are kept in this browser, not yet saved, and are saved when it comes back.` })
+      expect(store.saver.saving.get()).toEqual({
+        state: 'offline',
+        detail: `${words} Your edits are kept in this browser, not yet saved, and are saved when it comes back.`,
+      })
     }
     await later(150)
     expect(await kept()).toHaveLength(3)
@@ -194,11 +235,34 @@ describe('a site that is edited', () => {
 
   it('takes up what an earlier version of the studio kept, but not over what was saved since', async () => {
     const server = makeServer()
-    const changed = (settings: object, name: string): Site => ({ ...site, effects: [{ ...(site.effects[0] as Site['effects'][number]), name, settings: { ...tiltDefaults, ...settings } }] })
-    const items = new Map([['glass-moth:unsaved:s:old', JSON.stringify({ revision: 1, base: site, site: changed({ acrossDeg: 31, eyePx: 700 }, 'Lean') })], ['glass-moth:unsaved:s:broken', '{'], ['glass-moth:unsaved:other:x', '{}']])
-    const storage = { length: 3, key: (i: number) => [...items.keys()][i] ?? null, getItem: (key: string) => items.get(key) ?? null, removeItem: (key: string) => void items.delete(key), setItem: () => undefined, clear: () => undefined }
+    const changed = (settings: object, name: string): Site => ({
+      ...site,
+      effects: [{ ...(site.effects[0] as Site['effects'][number]), name, settings: { ...tiltDefaults, ...settings } }],
+    })
+    const items = new Map([
+      ['glass-moth:unsaved:s:old', JSON.stringify({ revision: 1, base: site, site: changed({ acrossDeg: 31, eyePx: 700 }, 'Lean') })],
+      ['glass-moth:unsaved:s:broken', '{'],
+      ['glass-moth:unsaved:other:x', '{}'],
+    ])
+    const storage = {
+      length: 3,
+      key: (i: number) => [...items.keys()][i] ?? null,
+      getItem: (key: string) => items.get(key) ?? null,
+      removeItem: (key: string) => void items.delete(key),
+      setItem: () => undefined,
+      clear: () => undefined,
+    }
     Object.assign(server, { site: changed({ acrossDeg: 40 }, 'Lean'), revision: 3 })
-    const store = connect(makeSiteStore({ id: 's', site: server.site, revision: 3, window: 'new', storage, join: () => ({ tell: () => undefined, end: () => undefined }) }))
+    const store = connect(
+      makeSiteStore({
+        id: 's',
+        site: server.site,
+        revision: 3,
+        window: 'new',
+        storage,
+        join: () => ({ tell: () => undefined, end: () => undefined }),
+      }),
+    )
     await store.saver.settle()
     await later(20)
     expect(server.site.effects[0]?.settings).toMatchObject({ acrossDeg: 40, eyePx: 700 })
@@ -210,7 +274,9 @@ describe('a site that is edited', () => {
     await openEditLog('s').keep('older', { number: 1, words: 'x', gesture: 'g', patch: [{ do: 'twist' }] } as unknown as Entry)
     const store = connect(makeBrowser().open(server))
     await later(60)
-    expect(tellTold(shown(store), store.told.get() ?? { what: 'refused', refusals: [] })[0]?.sentence).toContain('cannot be read by this version. Nothing was deleted')
+    expect(tellTold(shown(store), store.told.get() ?? { what: 'refused', refusals: [] })[0]?.sentence).toContain(
+      'cannot be read by this version. Nothing was deleted',
+    )
     expect((await openEditLog('s').leftovers('nobody'))[0]?.unreadable).toBe(1)
   })
 })
@@ -225,11 +291,18 @@ describe('two windows', () => {
     two.edit(rename('Theirs'), 'Renaming')
     one.edit(turn(20), 'The angle')
     one.undo()
-    expect([shown(one), shown(two)].map((each) => [angleOf(each), nameOf(each)])).toEqual([[12, 'Theirs'], [12, 'Theirs']])
+    expect([shown(one), shown(two)].map((each) => [angleOf(each), nameOf(each)])).toEqual([
+      [12, 'Theirs'],
+      [12, 'Theirs'],
+    ])
     await one.saver.settle()
     await two.saver.settle()
     await one.saver.refresh()
-    expect([server.site, shown(one), shown(two)].map((each) => [angleOf(each), nameOf(each)])).toEqual([[12, 'Theirs'], [12, 'Theirs'], [12, 'Theirs']])
+    expect([server.site, shown(one), shown(two)].map((each) => [angleOf(each), nameOf(each)])).toEqual([
+      [12, 'Theirs'],
+      [12, 'Theirs'],
+      [12, 'Theirs'],
+    ])
   })
 
   it('of which one is closed before it could save: the other saves what it was told of', async () => {
@@ -267,7 +340,9 @@ describe('two windows', () => {
     const server = makeServer()
     const store = connect(makeBrowser().open(server))
     // Somebody elsewhere was faster, and no news came of it yet.
-    const theirs = takeEntries(site, 0, [{ number: 1, words: 'The angle', patch: [{ do: 'set', at: ['effects', { id: 'e' }, 'settings', 'acrossDeg'], from: 9, to: 40 }] }])
+    const theirs = takeEntries(site, 0, [
+      { number: 1, words: 'The angle', patch: [{ do: 'set', at: ['effects', { id: 'e' }, 'settings', 'acrossDeg'], from: 9, to: 40 }] },
+    ])
     await later(30)
     Object.assign(server, { site: theirs.site, revision: 2 })
     store.edit(turn(5), 'The angle')
@@ -301,7 +376,9 @@ describe('two windows', () => {
     store.edit(rename('Fine'), 'Renaming')
     await store.saver.settle()
     expect([angleOf(shown(store)), nameOf(shown(store)), nameOf(server.site)]).toEqual([9, 'Fine', 'Fine'])
-    expect(tellTold(shown(store), store.told.get() ?? { what: 'refused', refusals: [] })[0]?.sentence).toContain('“Nonsense” cannot be saved.')
+    expect(tellTold(shown(store), store.told.get() ?? { what: 'refused', refusals: [] })[0]?.sentence).toContain(
+      '“Nonsense” cannot be saved.',
+    )
   })
 
   it('is not held up by an edit that the server will never take', async () => {
@@ -313,6 +390,8 @@ describe('two windows', () => {
     store.edit(turn(17), 'The angle')
     expect(await store.saver.settle()).toBe(true)
     expect([nameOf(server.site), angleOf(server.site), nameOf(shown(store)), await kept()]).toEqual(['Lean', 17, 'Lean', []])
-    expect(tellTold(shown(store), store.told.get() ?? { what: 'refused', refusals: [] })[0]?.sentence).toBe('“Huge” cannot be saved. It is too large. It was left out; everything else is saved.')
+    expect(tellTold(shown(store), store.told.get() ?? { what: 'refused', refusals: [] })[0]?.sentence).toBe(
+      '“Huge” cannot be saved. It is too large. It was left out; everything else is saved.',
+    )
   })
 })

@@ -10,7 +10,13 @@ import { paced } from './paced'
 /** How saving stands. */
 export type SaveState = { readonly state: 'saved' } | { readonly state: 'saving' } | { readonly state: 'offline'; readonly detail: string }
 
-const savedSchema = z.object({ revision: z.number().int(), last: z.number().int(), site: siteSchema.optional(), clashes: z.array(clashSchema), refusals: z.array(z.object({ number: z.number().int(), detail: z.string() })) })
+const savedSchema = z.object({
+  revision: z.number().int(),
+  last: z.number().int(),
+  site: siteSchema.optional(),
+  clashes: z.array(clashSchema),
+  refusals: z.array(z.object({ number: z.number().int(), detail: z.string() })),
+})
 const stateSchema = z.object({ revision: z.number().int(), site: siteSchema, lasts: z.record(z.string(), z.number().int()) })
 const problemSchema = z.object({ detail: z.string() })
 
@@ -28,7 +34,8 @@ const answerMs = 15_000
 const farewellBytes = 60_000
 const unreachable = 'The studio’s server cannot be reached.'
 const inBrowser = 'Your edits are kept in this browser, not yet saved, and are saved when it comes back.'
-const inWindow = 'This browser cannot keep your edits (its storage is full or turned off), so leave this window open: they are here alone, and are saved as soon as that works again.'
+const inWindow =
+  'This browser cannot keep your edits (its storage is full or turned off), so leave this window open: they are here alone, and are saved as soon as that works again.'
 
 export interface Saver {
   readonly saving: Observable<SaveState>
@@ -53,7 +60,16 @@ interface SaverOptions {
   readonly journal: () => Journal
   readonly setSent: (journal: Journal) => void
   /** Hears the server's answer to what was sent of a window; `site` is undefined where it is what was expected. */
-  readonly onSaved: (window: string, answer: { readonly revision: number; readonly last: number; readonly site: Site | undefined; readonly clashes: readonly Clash[]; readonly refusals: readonly Refusal[] }) => void
+  readonly onSaved: (
+    window: string,
+    answer: {
+      readonly revision: number
+      readonly last: number
+      readonly site: Site | undefined
+      readonly clashes: readonly Clash[]
+      readonly refusals: readonly Refusal[]
+    },
+  ) => void
   readonly onState: (state: FullState) => void
   readonly onLeftovers: (leftovers: readonly Leftover[]) => void
 }
@@ -64,7 +80,8 @@ class Unsaved extends Error {}
 const isRefusal = (status: number) => status === 400 || status === 413 || status === 422
 
 const posted = { method: 'POST', headers: { 'content-type': 'application/json' } }
-const bodyOf = ({ window, revision }: Pick<Journal, 'window' | 'revision'>, entries: readonly Entry[]) => JSON.stringify({ window, revision, entries })
+const bodyOf = ({ window, revision }: Pick<Journal, 'window' | 'revision'>, entries: readonly Entry[]) =>
+  JSON.stringify({ window, revision, entries })
 
 /** A saver for one site. */
 export function makeSaver({ siteId, log, journal, setSent, onSaved, onState, onLeftovers }: SaverOptions): Saver {
@@ -103,9 +120,15 @@ export function makeSaver({ siteId, log, journal, setSent, onSaved, onState, onL
   const post = async (window: string, entries: readonly Entry[]): Promise<void> => {
     let response: Response
     try {
-      response = await fetch(`/api/sites/${siteId}/edits`, { ...posted, body: bodyOf({ window, revision: journal().revision }, entries), signal: AbortSignal.timeout(answerMs) })
+      response = await fetch(`/api/sites/${siteId}/edits`, {
+        ...posted,
+        body: bodyOf({ window, revision: journal().revision }, entries),
+        signal: AbortSignal.timeout(answerMs),
+      })
     } catch (error) {
-      throw new Unsaved(error instanceof DOMException && error.name === 'TimeoutError' ? 'The studio’s server does not answer.' : unreachable)
+      throw new Unsaved(
+        error instanceof DOMException && error.name === 'TimeoutError' ? 'The studio’s server does not answer.' : unreachable,
+      )
     }
     const body: unknown = await response.json().catch(() => undefined)
     if (isRefusal(response.status)) return refuse(window, entries, problemSchema.safeParse(body).data?.detail)
@@ -125,7 +148,13 @@ export function makeSaver({ siteId, log, journal, setSent, onSaved, onState, onL
     const [first] = entries
     if (entries.length > 1) for (const entry of entries) await post(window, [entry])
     else if (first) {
-      onSaved(window, { revision: journal().revision, last: first.number, site: journal().base, clashes: [], refusals: [{ number: first.number, detail: `“${first.words}” cannot be saved. ${detail}` }] })
+      onSaved(window, {
+        revision: journal().revision,
+        last: first.number,
+        site: journal().base,
+        clashes: [],
+        refusals: [{ number: first.number, detail: `“${first.words}” cannot be saved. ${detail}` }],
+      })
       await log.drop(window, first.number).catch(() => undefined)
     }
   }
@@ -133,7 +162,7 @@ export function makeSaver({ siteId, log, journal, setSent, onSaved, onState, onL
   const deliver = async (): Promise<void> => {
     for (const [window, entries] of left) {
       // As many at once as a window's own.
-      for (let rest = entries; rest.length > 0; ) {
+      for (let rest = entries; rest.length > 0;) {
         const batch = nextBatch({ own: rest })
         await post(window, batch)
         rest = rest.slice(batch.length)
@@ -205,12 +234,15 @@ export function makeSaver({ siteId, log, journal, setSent, onSaved, onState, onL
     leave: () => {
       const entries = nextBatch(journal())
       const body = bodyOf(journal(), entries)
-      if (entries.length > 0 && new Blob([body]).size < farewellBytes) void fetch(`/api/sites/${siteId}/edits`, { ...posted, body, keepalive: true }).catch(() => undefined)
+      if (entries.length > 0 && new Blob([body]).size < farewellBytes)
+        void fetch(`/api/sites/${siteId}/edits`, { ...posted, body, keepalive: true }).catch(() => undefined)
     },
     refresh: async () => {
       const { window, others } = journal()
       try {
-        const response = await fetch(`/api/sites/${siteId}/state?windows=${[window, ...Object.keys(others), ...left.keys()].join(',')}`, { signal: AbortSignal.timeout(answerMs) })
+        const response = await fetch(`/api/sites/${siteId}/state?windows=${[window, ...Object.keys(others), ...left.keys()].join(',')}`, {
+          signal: AbortSignal.timeout(answerMs),
+        })
         if (response.ok) onState(stateSchema.parse(await response.json()))
       } catch {
         // It is asked for again with the next news.

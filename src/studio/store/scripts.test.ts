@@ -29,7 +29,16 @@ class FakeWorker {
   }
 }
 
-const facts: PageFacts = { hasBorders: false, hasPositions: false, hasTurns: false, hasOwnStyles: false, hasTransitions: false, hasLateElements: false, hasOwnCode: false, liesIn: [] }
+const facts: PageFacts = {
+  hasBorders: false,
+  hasPositions: false,
+  hasTurns: false,
+  hasOwnStyles: false,
+  hasTransitions: false,
+  hasLateElements: false,
+  hasOwnCode: false,
+  liesIn: [],
+}
 
 /** A line to a page that tells these facts when it is asked. */
 function makeLink() {
@@ -59,12 +68,22 @@ function makeLink() {
 const sourceOf = (kind: string, changes: object = {}, select = '.card') => {
   const found = findKind(kind)
   if (!found) throw new Error(kind)
-  return { rig: found.expand({ ...(found.defaults as object), ...changes }, select, {}), names: { title: kind, name: `card-${kind}` }, sentence: 'What it does.', number: 1 }
+  return {
+    rig: found.expand({ ...(found.defaults as object), ...changes }, select, {}),
+    names: { title: kind, name: `card-${kind}` },
+    sentence: 'What it does.',
+    number: 1,
+  }
 }
 /** What the server answers about a page with one tilt that has these facts. */
 function shapeFor(its: PageFacts) {
   const sources = [sourceOf('tilt')]
-  return { key: keyOf(planScript(withoutWords(sources), takeFacts(its), { allows: [] }).shape), text: 'from the server', asked: askedBy(sources), facts: its }
+  return {
+    key: keyOf(planScript(withoutWords(sources), takeFacts(its), { allows: [] }).shape),
+    text: 'from the server',
+    asked: askedBy(sources),
+    facts: its,
+  }
 }
 const spring = (frequencyHz: number) => ({ follow: { kind: 'spring', frequencyHz, dampingRatio: 0.7 } })
 const texts = (said: readonly ToStage[]) => said.flatMap((message) => (message.type === 'play' ? [message.played.text] : []))

@@ -48,7 +48,11 @@ function compilerWorker(): Worker {
   compiler.addEventListener('error', () => {
     const job = current
     compiler = current = undefined
-    job?.fail(new Error('The part of the studio that writes scripts could not be loaded. What played before goes on; change something to try again.'))
+    job?.fail(
+      new Error(
+        'The part of the studio that writes scripts could not be loaded. What played before goes on; change something to try again.',
+      ),
+    )
     next()
   })
   return compiler
@@ -94,33 +98,54 @@ let coming: Promise<Foreseen | undefined> = Promise.resolve(undefined)
 
 /** The server writes the script of a page that opens, while the studio and its compiler are still being loaded. */
 export function foresee(siteId: string, pageId: string): void {
-  coming = fetch(scriptAddress(siteId, pageId)).then(async (response) => {
-    const made = response.ok ? shapeSchema.parse(await response.json()) : null
-    if (made) written.set(made.key, made.text)
-    return made ? { asked: JSON.stringify(made.asked), facts: made.facts } : undefined
-  }).catch(() => undefined)
+  coming = fetch(scriptAddress(siteId, pageId))
+    .then(async (response) => {
+      const made = response.ok ? shapeSchema.parse(await response.json()) : null
+      if (made) written.set(made.key, made.text)
+      return made ? { asked: JSON.stringify(made.asked), facts: made.facts } : undefined
+    })
+    .catch(() => undefined)
 }
 
 /** Once there is a moment, the compiler writes a script that nobody needs: the first one that somebody waits for comes sooner. */
 export function warmCompiler(): void {
   const tilt = findKind('tilt')
   if (!tilt) return
-  const { shape } = planScript([{ rig: tilt.expand(tilt.defaults, '.card', {}), names: { title: 'A card', name: 'card-tilt' } }], plainFacts)
-  void whenIdle(2000).then(() => write(shape, keyOf(shape), false)).catch(() => undefined)
+  const { shape } = planScript(
+    [{ rig: tilt.expand(tilt.defaults, '.card', {}), names: { title: 'A card', name: 'card-tilt' } }],
+    plainFacts,
+  )
+  void whenIdle(2000)
+    .then(() => write(shape, keyOf(shape), false))
+    .catch(() => undefined)
 }
 
 /** The script of these effects: at once where one of its shape was written before; urgent is what somebody waits for. */
-export function scriptFor(sources: readonly Source[], facts: Facts, allows: readonly FactName[] = [], isUrgent = false): string | Promise<string> {
+export function scriptFor(
+  sources: readonly Source[],
+  facts: Facts,
+  allows: readonly FactName[] = [],
+  isUrgent = false,
+): string | Promise<string> {
   if (!sources.some(needsScript)) return ''
   const { shape, numbers } = planScript(withoutWords(sources), facts, { allows })
   const key = keyOf(shape)
   const known = written.get(key)
-  return known === undefined ? coming.then(() => written.get(key) ?? write(shape, key, isUrgent)).then((text) => withNumbers(text, numbers)) : withNumbers(known, numbers)
+  return known === undefined
+    ? coming.then(() => written.get(key) ?? write(shape, key, isUrgent)).then((text) => withNumbers(text, numbers))
+    : withNumbers(known, numbers)
 }
 
 /** What a script hangs on: all of its effects but the values of their knobs, which stand in the stylesheet, unless something is seen by them at all. */
 const inputsOf = (sources: readonly Source[], allows: readonly FactName[]): string =>
-  JSON.stringify([allows, sources.map(({ rig, names }) => [names, { ...rig, tokens: [], knobs: rig.knobs.map((knob) => ({ ...knob, value: 0 })) }, rig.areas.map((area) => doesStand(rig, area))])])
+  JSON.stringify([
+    allows,
+    sources.map(({ rig, names }) => [
+      names,
+      { ...rig, tokens: [], knobs: rig.knobs.map((knob) => ({ ...knob, value: 0 })) },
+      rig.areas.map((area) => doesStand(rig, area)),
+    ]),
+  ])
 
 /** What plays on a page: its figures, which of their selectors meet on some element, and what the designer allows for. */
 interface Playing {
@@ -150,7 +175,9 @@ export function makeScriptPlay(link: StageLink, onFail: (error: unknown) => void
   const factsAbout = (key: string): PageFacts | Promise<PageFacts> => {
     const already = known.get(key)
     if (already) return already
-    const told = link.ask({ type: 'facts', key, asked: JSON.parse(key) as Asked }, (answer) => (answer.type === 'facts' && answer.key === key ? answer.facts : undefined))
+    const told = link.ask({ type: 'facts', key, asked: JSON.parse(key) as Asked }, (answer) =>
+      answer.type === 'facts' && answer.key === key ? answer.facts : undefined,
+    )
     const foreseen = coming.then((each) => (each?.asked === key ? each.facts : undefined))
     const first = Promise.race([told, foreseen.then((facts) => facts ?? told)])
     const isStill = () => known.get(key) === first
@@ -167,11 +194,15 @@ export function makeScriptPlay(link: StageLink, onFail: (error: unknown) => void
   }
   const textFor = (sources: readonly Source[], allows: readonly FactName[], isUrgent: boolean): string | Promise<string> => {
     const facts = factsAbout(JSON.stringify(askedBy(sources)))
-    return facts instanceof Promise ? facts.then((each) => scriptFor(sources, takeFacts(each), allows, isUrgent)) : scriptFor(sources, takeFacts(facts), allows, isUrgent)
+    return facts instanceof Promise
+      ? facts.then((each) => scriptFor(sources, takeFacts(each), allows, isUrgent))
+      : scriptFor(sources, takeFacts(facts), allows, isUrgent)
   }
   const dress = ({ figures, overlaps, allows }: Playing) => {
     const mine = ++dressed
-    const say = (facts?: PageFacts) => mine === dressed && link.say({ type: 'dress', stylesheet: writeStylesheet(figures, overlaps, facts && allowing(takeFacts(facts), { allows })) })
+    const say = (facts?: PageFacts) =>
+      mine === dressed &&
+      link.say({ type: 'dress', stylesheet: writeStylesheet(figures, overlaps, facts && allowing(takeFacts(facts), { allows })) })
     const facts = factsAbout(about)
     if (facts instanceof Promise) facts.then(say, () => say())
     else say(facts)
@@ -190,10 +221,11 @@ export function makeScriptPlay(link: StageLink, onFail: (error: unknown) => void
     const say = (text: string) => mine === round && link.say({ type: 'play', played: { text, writes: writesOf(sources) } })
     const text = textFor(sources, allows, true)
     if (typeof text === 'string') say(text)
-    else text.then(say, (error: unknown) => {
-      inputs = ''
-      if (mine === round) onFail(error)
-    })
+    else
+      text.then(say, (error: unknown) => {
+        inputs = ''
+        if (mine === round) onFail(error)
+      })
   }
   const playAnew = () => {
     inputs = ''

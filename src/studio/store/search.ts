@@ -43,7 +43,11 @@ export function makeSearch(makeWorker: () => Worker): Search {
   return {
     source,
     keep: async (html) => {
-      const { hash } = keptSchema.parse(await (await reach('/api/sources', { method: 'POST', headers: { 'content-type': 'text/plain; charset=utf-8' }, body: html })).json())
+      const { hash } = keptSchema.parse(
+        await (
+          await reach('/api/sources', { method: 'POST', headers: { 'content-type': 'text/plain; charset=utf-8' }, body: html })
+        ).json(),
+      )
       sources.set(hash, html)
       return hash
     },
@@ -53,17 +57,21 @@ export function makeSearch(makeWorker: () => Worker): Search {
         told.delete(id)
         post({ tell: 'gone', page: id })
       }
-      await Promise.all(site.pages.filter(({ id, source: hash }) => told.get(id) !== hash).map(async ({ id, source: hash }) => {
-        const html = await source(hash)
-        if (told.get(id) === hash) return
-        told.set(id, hash)
-        post({ tell: 'page', page: id, html })
-      }))
+      await Promise.all(
+        site.pages
+          .filter(({ id, source: hash }) => told.get(id) !== hash)
+          .map(async ({ id, source: hash }) => {
+            const html = await source(hash)
+            if (told.get(id) === hash) return
+            told.set(id, hash)
+            post({ tell: 'page', page: id, html })
+          }),
+      )
     },
     ask: (question) =>
       new Promise((resolve) => {
         const id = ++next
-        waiting.set(id, resolve as (answer: never) => void)
+        waiting.set(id, resolve)
         post({ id, question })
       }),
     end: () => {

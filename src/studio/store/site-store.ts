@@ -58,7 +58,15 @@ interface StoreOptions {
 }
 
 /** A store for a site as the server gave it. */
-export function makeSiteStore({ id, site, revision, window, log = openEditLog(id), join = joinNeighbours, storage }: StoreOptions): SiteStore {
+export function makeSiteStore({
+  id,
+  site,
+  revision,
+  window,
+  log = openEditLog(id),
+  join = joinNeighbours,
+  storage,
+}: StoreOptions): SiteStore {
   let journal: Journal = beginJournal(window, site, revision)
   /** The last number that is known to be saved of each other window; what is heard late of it is known already. */
   const known = new Map<string, number>()
@@ -101,7 +109,7 @@ export function makeSiteStore({ id, site, revision, window, log = openEditLog(id
     onSaved: (of, { revision: next, last, site: now, clashes, refusals }) => {
       known.set(of, Math.max(last, known.get(of) ?? 0))
       // What was expected is the base with what was sent on top.
-      const sent = [...(of === window ? journal.own : journal.others[of] ?? [])].filter(({ number }) => number <= last)
+      const sent = [...(of === window ? journal.own : (journal.others[of] ?? []))].filter(({ number }) => number <= last)
       const base = now ?? tidySite(sent.reduce((each, { patch }) => applyPatch(each, patch).value, journal.base))
       const before = history.get().site
       take(hearServer(journal, { revision: next, site: base, lasts: { [of]: last } }))

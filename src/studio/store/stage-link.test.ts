@@ -10,7 +10,8 @@ function makeFrame() {
   const contentWindow = { postMessage: ({ type }: ToStage) => void heard.push(type) }
   vi.stubGlobal('addEventListener', (_: string, listener: (event: object) => void) => listeners.add(listener))
   vi.stubGlobal('removeEventListener', (_: string, listener: (event: object) => void) => listeners.delete(listener))
-  const tell = (data: object, from: { readonly source?: object; readonly origin?: string } = {}) => listeners.forEach((listener) => listener({ source: contentWindow, origin: 'null', data, ...from }))
+  const tell = (data: object, from: { readonly source?: object; readonly origin?: string } = {}) =>
+    listeners.forEach((listener) => listener({ source: contentWindow, origin: 'null', data, ...from }))
   const ready = (isAgain = false) => tell({ type: 'ready', now: 0, isAgain })
   const link = makeStageLink()
   const disconnect = link.connect({ contentWindow } as unknown as HTMLIFrameElement)
@@ -71,7 +72,9 @@ describe('the line to the page', () => {
     vi.useFakeTimers()
     const { link, ready } = makeFrame()
     ready()
-    const asked = expect(link.ask({ type: 'facts', key: 'a', asked: { read: [], written: [] } }, () => undefined)).rejects.toThrow('The page does not answer')
+    const asked = expect(link.ask({ type: 'facts', key: 'a', asked: { read: [], written: [] } }, () => undefined)).rejects.toThrow(
+      'The page does not answer',
+    )
     await vi.runAllTimersAsync()
     await asked
     vi.useRealTimers()

@@ -11,17 +11,48 @@ export interface ToldWords {
   readonly act?: { readonly title: string; readonly edit: Edit } | undefined
 }
 
-const lists: Readonly<Record<string, string>> = { effects: 'the effect', pages: 'the page', values: 'the named value', traces: 'the trace', bundles: 'the files', bin: 'the removed page', tries: 'the try' }
-const fields: Readonly<Record<string, string>> = { name: 'name', noun: 'noun', select: 'selector', pages: 'pages', isOff: 'being off', source: 'markup', shown: 'what is shown', value: 'value' }
+const lists: Readonly<Record<string, string>> = {
+  effects: 'the effect',
+  pages: 'the page',
+  values: 'the named value',
+  traces: 'the trace',
+  bundles: 'the files',
+  bin: 'the removed page',
+  tries: 'the try',
+}
+const fields: Readonly<Record<string, string>> = {
+  name: 'name',
+  noun: 'noun',
+  select: 'selector',
+  pages: 'pages',
+  isOff: 'being off',
+  source: 'markup',
+  shown: 'what is shown',
+  value: 'value',
+}
 
-const isFields = (value: unknown): value is Readonly<Record<string, unknown>> => typeof value === 'object' && value !== null && !Array.isArray(value)
+const isFields = (value: unknown): value is Readonly<Record<string, unknown>> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
 
 /** The value at the end of a path; undefined where the way is gone. */
 function valueAt(document: unknown, path: Path): unknown {
-  return path.reduce<unknown>((value, part) => (typeof part === 'string' ? (isFields(value) ? value[part] : undefined) : Array.isArray(value) ? value.find((item) => keyOf(item) === part.id) : undefined), document)
+  return path.reduce<unknown>(
+    (value, part) =>
+      typeof part === 'string'
+        ? isFields(value)
+          ? value[part]
+          : undefined
+        : Array.isArray(value)
+          ? value.find((item) => keyOf(item) === part.id)
+          : undefined,
+    document,
+  )
 }
 
-const controlOf = (effect: Effect, key: string) => findKind(effect.kind)?.controls(effect.settings).find(({ id }) => id === key)
+const controlOf = (effect: Effect, key: string) =>
+  findKind(effect.kind)
+    ?.controls(effect.settings)
+    .find(({ id }) => id === key)
 
 /** How a field of an effect tells its number: with the unit of its control. */
 function unitAt(site: Site, [list, item, ...rest]: Path): (value: number) => string {
@@ -47,7 +78,14 @@ function tellPlace(site: Site, path: Path): string {
   return `the ${control?.title.replace(/^The /, '').toLowerCase() ?? fields[key] ?? key.replace(/([A-Z])/g, ' $1').toLowerCase()} of ${owner}`
 }
 
-const tellValue = (value: unknown, number: (value: number) => string): string => (typeof value === 'number' ? number(value) : typeof value === 'string' && value.length < 40 ? `“${value}”` : value === undefined ? 'nothing' : 'another value')
+const tellValue = (value: unknown, number: (value: number) => string): string =>
+  typeof value === 'number'
+    ? number(value)
+    : typeof value === 'string' && value.length < 40
+      ? `“${value}”`
+      : value === undefined
+        ? 'nothing'
+        : 'another value'
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 function tellClash(site: Site, before: Site, { op, what, theirs }: Clash): ToldWords {
@@ -55,7 +93,10 @@ function tellClash(site: Site, before: Site, { op, what, theirs }: Clash): ToldW
     const tell = (value: unknown) => tellValue(value, unitAt(site, op.at))
     return {
       sentence: `${capital(tellPlace(site, op.at))} was changed in two windows at once: ${tell(op.do === 'set' ? op.to : undefined)} counts, the other one set ${tell(theirs)}.`,
-      act: { title: theirs === undefined || isFields(theirs) || Array.isArray(theirs) ? 'Use the other one' : `Use ${tell(theirs)}`, edit: { do: 'patch', patch: [{ do: 'set', at: op.at, from: valueAt(site, op.at), to: theirs }] } },
+      act: {
+        title: theirs === undefined || isFields(theirs) || Array.isArray(theirs) ? 'Use the other one' : `Use ${tell(theirs)}`,
+        edit: { do: 'patch', patch: [{ do: 'set', at: op.at, from: valueAt(site, op.at), to: theirs }] },
+      },
     }
   }
   if (what === 'kept') {
@@ -69,10 +110,14 @@ function tellClash(site: Site, before: Site, { op, what, theirs }: Clash): ToldW
   // What was removed, as this window still had it.
   const depth = op.at.findIndex((part, i) => typeof part !== 'string' && valueAt(site, op.at.slice(0, i + 1)) === undefined)
   const item = valueAt(before, op.at.slice(0, depth + 1))
-  const back = item === undefined || depth < 0 ? undefined : applyPatch(site, [{ do: 'put', at: op.at.slice(0, depth), item, behind: null }])
+  const back =
+    item === undefined || depth < 0 ? undefined : applyPatch(site, [{ do: 'put', at: op.at.slice(0, depth), item, behind: null }])
   return {
     sentence: `${capital(tellPlace(before, op.at.slice(0, depth + 1)))} was removed in one window while the other changed it. It stays removed.`,
-    act: back && back.clashes.length === 0 ? { title: 'Bring it back', edit: { do: 'patch', patch: [{ do: 'put', at: op.at.slice(0, depth), item, behind: null }] } } : undefined,
+    act:
+      back && back.clashes.length === 0
+        ? { title: 'Bring it back', edit: { do: 'patch', patch: [{ do: 'put', at: op.at.slice(0, depth), item, behind: null }] } }
+        : undefined,
   }
 }
 
@@ -88,6 +133,10 @@ export function tellTold(site: Site, told: Told): readonly ToldWords[] {
     case 'left alone':
       return [{ sentence: `“${told.words}” was changed in another window since, so undoing it leaves that as it is.` }]
     case 'unreadable':
-      return [{ sentence: `${told.count === 1 ? 'An edit that was' : `${told.count} edits that were`} kept in this browser cannot be read by this version. Nothing was deleted; a newer version may read them.` }]
+      return [
+        {
+          sentence: `${told.count === 1 ? 'An edit that was' : `${told.count} edits that were`} kept in this browser cannot be read by this version. Nothing was deleted; a newer version may read them.`,
+        },
+      ]
   }
 }

@@ -11,7 +11,10 @@ export interface LadderRung extends Rung {
 }
 
 /** What is pointed at for: a new effect or the markup, a role of an effect, or the place that an element is moved to. */
-export type Goal = { readonly for: 'new' } | { readonly for: 'role'; readonly effect: string; readonly role: string } | { readonly for: 'move'; readonly number: number }
+export type Goal =
+  | { readonly for: 'new' }
+  | { readonly for: 'role'; readonly effect: string; readonly role: string }
+  | { readonly for: 'move'; readonly number: number }
 
 /** Pointing: nothing, looking for an element, or choosing on the ladder what was clicked. */
 export interface Pointing {
@@ -81,7 +84,16 @@ export interface View {
   readonly notice: string | null
 }
 
-export const notPointing: Pointing = { stage: 'no', goal: { for: 'new' }, rungs: [], pick: 0, choice: 0, typed: null, also: [], tab: 'effects' }
+export const notPointing: Pointing = {
+  stage: 'no',
+  goal: { for: 'new' },
+  rungs: [],
+  pick: 0,
+  choice: 0,
+  typed: null,
+  also: [],
+  tab: 'effects',
+}
 
 export interface ViewStore extends Observable<View> {
   /** Whether the real pointer was last seen on the page, and how large the area is that it was in (px); outside React, since it changes as the pointer moves. */
@@ -91,7 +103,30 @@ export interface ViewStore extends Observable<View> {
 
 export function makeViewStore(page: string, selected: string | null): ViewStore {
   const view = observable<View>({
-    page, selected, touched: null, pointing: notPointing, onlyThis: false, trial: null, drawer: null, indexOpen: false, rowsOpen: false, visitor: 'mouse', windows: [usualWindow], counts: new Map(), overlaps: [], described: null, matches: null, unseen: [], colours: [], mode: realPointer, comparison: null, notice: null,
+    page,
+    selected,
+    touched: null,
+    pointing: notPointing,
+    onlyThis: false,
+    trial: null,
+    drawer: null,
+    indexOpen: false,
+    rowsOpen: false,
+    visitor: 'mouse',
+    windows: [usualWindow],
+    counts: new Map(),
+    overlaps: [],
+    described: null,
+    matches: null,
+    unseen: [],
+    colours: [],
+    mode: realPointer,
+    comparison: null,
+    notice: null,
   })
-  return { ...view, hand: { isOnPage: false, areaSize: { width: 0, height: 0 } }, update: (change) => view.set({ ...view.get(), ...change }) }
+  return {
+    ...view,
+    hand: { isOnPage: false, areaSize: { width: 0, height: 0 } },
+    update: (change) => view.set({ ...view.get(), ...change }),
+  }
 }

@@ -17,11 +17,17 @@ export function NamedField({ label, value, allowsEmpty = false, onTake, ...rest 
     if (typed !== null && (text !== '' || allowsEmpty) && text !== value) onTake(text)
   }
   return (
-    <Field {...rest} {...(label === undefined ? {} : { 'aria-label': label })} value={typed ?? value} onChange={(event) => setTyped(event.target.value)} onBlur={take}
+    <Field
+      {...rest}
+      {...(label === undefined ? {} : { 'aria-label': label })}
+      value={typed ?? value}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={take}
       onKeyDown={(event) => {
         event.stopPropagation()
         if (event.key === 'Enter') event.currentTarget.blur()
         if (event.key === 'Escape') setTyped(null)
-      }} />
+      }}
+    />
   )
 }

@@ -28,14 +28,20 @@ export function StyleRegistry({ children }: { readonly children: ReactNode }) {
   const [{ cache, takeFresh }] = useState(makeRegistry)
   useServerInsertedHTML(() => {
     const names = takeFresh()
-    const css = (isGlobal: boolean) => names.filter((each) => each.isGlobal === isGlobal).map(({ name }) => ({ name, text: String(cache.inserted[name]) }))
+    const css = (isGlobal: boolean) =>
+      names.filter((each) => each.isGlobal === isGlobal).map(({ name }) => ({ name, text: String(cache.inserted[name]) }))
     const own = css(false)
     return (
       <>
         {css(true).map(({ name, text }) => (
           <style key={name} data-emotion={`${cache.key}-global ${name}`} dangerouslySetInnerHTML={{ __html: text }} />
         ))}
-        {own.length > 0 && <style data-emotion={`${cache.key} ${own.map(({ name }) => name).join(' ')}`} dangerouslySetInnerHTML={{ __html: own.map(({ text }) => text).join('') }} />}
+        {own.length > 0 && (
+          <style
+            data-emotion={`${cache.key} ${own.map(({ name }) => name).join(' ')}`}
+            dangerouslySetInnerHTML={{ __html: own.map(({ text }) => text).join('') }}
+          />
+        )}
       </>
     )
   })

@@ -58,13 +58,19 @@ export function Thread() {
     }
   }, [thread])
 
-  useEffect(() => link.listen((message) => void (message.type === 'cost' && costs.current && (costs.current.textContent = sayCost(message.cost)))), [link])
+  useEffect(
+    () => link.listen((message) => void (message.type === 'cost' && costs.current && (costs.current.textContent = sayCost(message.cost)))),
+    [link],
+  )
 
-  const show = useCallback((next: readonly [number, number] | null) => {
-    shown.current = next
-    setStretch(next)
-    thread.stand(next !== null)
-  }, [thread])
+  const show = useCallback(
+    (next: readonly [number, number] | null) => {
+      shown.current = next
+      setStretch(next)
+      thread.stand(next !== null)
+    },
+    [thread],
+  )
   const timeAt = (clientX: number) => {
     const box = canvas.current?.getBoundingClientRect()
     const { at } = thread.stood() ?? { at: performance.now() }
@@ -86,8 +92,29 @@ export function Thread() {
   }
   const isStretch = stretch !== null && Math.abs(stretch[1] - stretch[0]) >= leastMs
   return (
-    <Grid as="footer" aria-label="The pointer's thread" templateColumns="minmax(0, 1fr) auto 296px" borderTop="1px solid" borderColor="edge" background="ground" alignItems="stretch">
-      <Box position="relative" minHeight="0" role="slider" tabIndex={0} aria-label="The pointer’s last twelve seconds" aria-valuemin={-threadMs / 1000} aria-valuemax={0} aria-valuenow={stretch ? (stretch[1] - (thread.stood()?.at ?? stretch[1])) / 1000 : 0} aria-valuetext={stretch ? `${(((thread.stood()?.at ?? stretch[1]) - stretch[1]) / 1000).toFixed(1)} s ago` : 'now'} title="Drag along it, and the stand-in pointer plays it again" cursor="ew-resize" touchAction="none" _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '-2px' }}
+    <Grid
+      as="footer"
+      aria-label="The pointer's thread"
+      templateColumns="minmax(0, 1fr) auto 296px"
+      borderTop="1px solid"
+      borderColor="edge"
+      background="ground"
+      alignItems="stretch"
+    >
+      <Box
+        position="relative"
+        minHeight="0"
+        role="slider"
+        tabIndex={0}
+        aria-label="The pointer’s last twelve seconds"
+        aria-valuemin={-threadMs / 1000}
+        aria-valuemax={0}
+        aria-valuenow={stretch ? (stretch[1] - (thread.stood()?.at ?? stretch[1])) / 1000 : 0}
+        aria-valuetext={stretch ? `${(((thread.stood()?.at ?? stretch[1]) - stretch[1]) / 1000).toFixed(1)} s ago` : 'now'}
+        title="Drag along it, and the stand-in pointer plays it again"
+        cursor="ew-resize"
+        touchAction="none"
+        _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '-2px' }}
         onPointerDown={(event) => {
           if (thread.samples.length === 0 || event.button !== 0) return
           event.currentTarget.setPointerCapture(event.pointerId)
@@ -112,25 +139,60 @@ export function Thread() {
           event.preventDefault()
           event.stopPropagation()
           step(by * (event.altKey ? 0.1 : 1), event.shiftKey)
-        }}>
-        <canvas ref={canvas} aria-hidden="true" style={{ position: 'absolute', inset: 0, width: '100%', height: '100%', pointerEvents: 'none' }} />
+        }}
+      >
+        <canvas
+          ref={canvas}
+          aria-hidden="true"
+          style={{ position: 'absolute', inset: 0, width: '100%', height: '100%', pointerEvents: 'none' }}
+        />
       </Box>
       <Flex align="center" gap="3px" px="6px" borderLeft="1px solid" borderColor="hairline">
         {isStretch && (
           <>
-            <Button look="quiet" minHeight="26px" fontSize="13px" onClick={() => playTrace(studio, samplesIn(thread.stood()?.samples ?? [], stretch))}>Replay</Button>
-            <Button look="quiet" minHeight="26px" fontSize="13px" onClick={() => {
-              keepStretch(studio, samplesIn(thread.stood()?.samples ?? [], stretch))
-              show(null)
-            }}>Keep it</Button>
-            <Button look="quiet" minHeight="26px" fontSize="13px" onClick={() => show(null)}>Back to live</Button>
+            <Button
+              look="quiet"
+              minHeight="26px"
+              fontSize="13px"
+              onClick={() => playTrace(studio, samplesIn(thread.stood()?.samples ?? [], stretch))}
+            >
+              Replay
+            </Button>
+            <Button
+              look="quiet"
+              minHeight="26px"
+              fontSize="13px"
+              onClick={() => {
+                keepStretch(studio, samplesIn(thread.stood()?.samples ?? [], stretch))
+                show(null)
+              }}
+            >
+              Keep it
+            </Button>
+            <Button look="quiet" minHeight="26px" fontSize="13px" onClick={() => show(null)}>
+              Back to live
+            </Button>
           </>
         )}
         <RunMenu />
       </Flex>
-      <Flex direction="column" justify="center" px="14px" fontSize="13px" lineHeight="17px" borderLeft="1px solid" borderColor="hairline" whiteSpace="nowrap">
+      <Flex
+        direction="column"
+        justify="center"
+        px="14px"
+        fontSize="13px"
+        lineHeight="17px"
+        borderLeft="1px solid"
+        borderColor="hairline"
+        whiteSpace="nowrap"
+      >
         <Box ref={words} />
-        <Box ref={costs} color="soft" fontSize="12.5px" title="What a move of the pointer costs at most: boxes that are measured, elements that are written on, and how much of the window they take up" />
+        <Box
+          ref={costs}
+          color="soft"
+          fontSize="12.5px"
+          title="What a move of the pointer costs at most: boxes that are measured, elements that are written on, and how much of the window they take up"
+        />
       </Flex>
     </Grid>
   )
@@ -140,11 +202,20 @@ export function Thread() {
 function samplesIn(samples: readonly ThreadSample[], [one, other]: readonly [number, number]): readonly Sample[] {
   const [from, to] = [Math.min(one, other), Math.max(one, other)]
   let buttons = 0
-  return samples.filter(({ t }) => t >= from && t <= to).map(({ t, x, y, phase, buttons: held = 0 }) => {
-    const sample: Sample = { t, x, y, buttons: held, pointerType: 'mouse', phase: phase === 'away' ? 'leave' : held !== 0 && buttons === 0 ? 'down' : held === 0 && buttons !== 0 ? 'up' : 'move' }
-    buttons = held
-    return sample
-  })
+  return samples
+    .filter(({ t }) => t >= from && t <= to)
+    .map(({ t, x, y, phase, buttons: held = 0 }) => {
+      const sample: Sample = {
+        t,
+        x,
+        y,
+        buttons: held,
+        pointerType: 'mouse',
+        phase: phase === 'away' ? 'leave' : held !== 0 && buttons === 0 ? 'down' : held === 0 && buttons !== 0 ? 'up' : 'move',
+      }
+      buttons = held
+      return sample
+    })
 }
 
 /** The built-in runs, and the traces that were kept. */
@@ -153,13 +224,20 @@ function RunMenu() {
   const { traces = [] } = useSite()
   const selected = useSelected()
   return (
-    <ActionMenu label="Test paths and traces" options={[...(selected ? runNames.map((name) => ({ value: `run:${name}`, words: runs[name].words })) : []), ...traces.map(({ id, name }) => ({ value: id, words: `${name} (kept)` })), { value: 'manage', words: 'traces: names, files in and out …' }]}
+    <ActionMenu
+      label="Test paths and traces"
+      options={[
+        ...(selected ? runNames.map((name) => ({ value: `run:${name}`, words: runs[name].words })) : []),
+        ...traces.map(({ id, name }) => ({ value: id, words: `${name} (kept)` })),
+        { value: 'manage', words: 'traces: names, files in and out …' },
+      ]}
       onChoose={(value) => {
         if (value === 'manage') return studio.view.update({ drawer: 'tries' })
         if (value.startsWith('run:')) return playRun(studio, value.slice(4) as RunName)
         const kept = traces.find(({ id }) => id === value)
         if (kept) playTrace(studio, kept)
-      }}>
+      }}
+    >
       <Route size={14} aria-hidden="true" /> Test paths
     </ActionMenu>
   )

@@ -61,7 +61,11 @@ export async function takeTraceFile(studio: Studio, file: File): Promise<void> {
 export function giveTraceFile({ name, csv }: KeptTrace, format: 'csv' | 'json'): void {
   const samples = readTrace(csv)
   const link = document.createElement('a')
-  link.href = URL.createObjectURL(new Blob([format === 'csv' ? writeTrace(samples) : writeTraceJson(samples)], { type: format === 'csv' ? 'text/csv' : 'application/json' }))
+  link.href = URL.createObjectURL(
+    new Blob([format === 'csv' ? writeTrace(samples) : writeTraceJson(samples)], {
+      type: format === 'csv' ? 'text/csv' : 'application/json',
+    }),
+  )
   link.download = `${name.replace(/[^\w -]/g, '').trim() || 'trace'}.${format}`
   link.click()
   URL.revokeObjectURL(link.href)

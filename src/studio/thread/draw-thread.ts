@@ -5,7 +5,13 @@ import { visitor } from '../visitor'
 import { phasesOf, type Times } from './phases'
 
 /** Draws the samples up to `now` (ms), with the phases of an effect of these times. Gives whether anything in sight still moves. */
-export function drawThread(surface: HTMLCanvasElement, samples: readonly ThreadSample[], now: number, times: Times, stretch?: readonly [from: number, to: number]): boolean {
+export function drawThread(
+  surface: HTMLCanvasElement,
+  samples: readonly ThreadSample[],
+  now: number,
+  times: Times,
+  stretch?: readonly [from: number, to: number],
+): boolean {
   const { clientWidth: width, clientHeight: height } = surface
   const ratio = devicePixelRatio
   if (surface.width !== Math.round(width * ratio) || surface.height !== Math.round(height * ratio)) {
@@ -52,7 +58,14 @@ export function drawThread(surface: HTMLCanvasElement, samples: readonly ThreadS
   drawLine(ink, samples, now, colour('--gm-madder'), [4, 3], ({ y }) => y / visitor.height)
   return samples.length > 0 && now - (samples.at(-1)?.t ?? 0) < threadMs + 500
 
-  function drawLine(line: CanvasRenderingContext2D, all: readonly ThreadSample[], until: number, stroke: string, dash: number[], share: (sample: ThreadSample) => number) {
+  function drawLine(
+    line: CanvasRenderingContext2D,
+    all: readonly ThreadSample[],
+    until: number,
+    stroke: string,
+    dash: number[],
+    share: (sample: ThreadSample) => number,
+  ) {
     line.strokeStyle = stroke
     line.setLineDash(dash)
     line.beginPath()

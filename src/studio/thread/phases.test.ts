@@ -2,7 +2,14 @@ import { describe, expect, it } from 'vitest'
 import type { ThreadSample } from '../../stage/protocol'
 import { phasesOf } from './phases'
 
-const at = (t: number, inside: boolean, phase: ThreadSample['phase'] = 'here'): ThreadSample => ({ t, x: 0, y: 0, by: 'hand', phase, ...(inside ? { place: { x: 0, y: 0 } } : {}) })
+const at = (t: number, inside: boolean, phase: ThreadSample['phase'] = 'here'): ThreadSample => ({
+  t,
+  x: 0,
+  y: 0,
+  by: 'hand',
+  phase,
+  ...(inside ? { place: { x: 0, y: 0 } } : {}),
+})
 const times = { followMs: 400, backMs: 600 }
 
 describe('the phases of a thread', () => {
@@ -24,13 +31,26 @@ describe('the phases of a thread', () => {
 
   it('wait to go for as long as the effect stays on, which coming back calls off', () => {
     const phases = phasesOf([at(0, true), at(1000, false), at(1200, true), at(2000, false)], 4000, { ...times, waitMs: 300 })
-    expect(phases.filter(({ from }) => from >= 400).map(({ phase, until }) => [phase, until])).toEqual([['waiting to go', 1200], ['coming', 1600], ['on', 2000], ['waiting to go', 2300], ['going', 2900], ['away', 4000]])
+    expect(phases.filter(({ from }) => from >= 400).map(({ phase, until }) => [phase, until])).toEqual([
+      ['waiting to go', 1200],
+      ['coming', 1600],
+      ['on', 2000],
+      ['waiting to go', 2300],
+      ['going', 2900],
+      ['away', 4000],
+    ])
   })
 
   it('are still once the pointer has stood long enough, and on again when it moves', () => {
     const moved = { ...at(2000, true), x: 40 }
     const phases = phasesOf([at(0, false), at(100, true), moved], 3500, { ...times, stillMs: 1000 })
-    expect(phases.slice(-5).map(({ phase, from, until }) => [phase, from, until])).toEqual([['coming', 100, 500], ['on', 500, 1100], ['still', 1100, 2000], ['on', 2000, 3000], ['still', 3000, 3500]])
+    expect(phases.slice(-5).map(({ phase, from, until }) => [phase, from, until])).toEqual([
+      ['coming', 100, 500],
+      ['on', 500, 1100],
+      ['still', 1100, 2000],
+      ['on', 2000, 3000],
+      ['still', 3000, 3500],
+    ])
   })
 
   it('are none before the pointer first came', () => {

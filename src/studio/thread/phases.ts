@@ -28,7 +28,12 @@ export interface Times {
 export function timesOf({ follow, back }: Feels, areas: readonly Area[]): Times {
   const looks = areas.flatMap((area) => area.looks ?? [])
   const still = looks.flatMap(({ stillMs }) => stillMs ?? [])
-  return { followMs: answerOfFeel(follow).settleMs, backMs: answerOfFeel(back).settleMs, waitMs: Math.max(0, ...looks.map(({ goDelayMs }) => goDelayMs)), stillMs: still.length > 0 ? Math.min(...still) : undefined }
+  return {
+    followMs: answerOfFeel(follow).settleMs,
+    backMs: answerOfFeel(back).settleMs,
+    waitMs: Math.max(0, ...looks.map(({ goDelayMs }) => goDelayMs)),
+    stillMs: still.length > 0 ? Math.min(...still) : undefined,
+  }
 }
 
 /** How far the pointer may go in all and still be standing, px. */
@@ -39,7 +44,11 @@ const standingPx = 3
  * then on, or still while the pointer stands; waiting to go for as long as it stays on afterwards; going for as long as it
  * takes to go back, then away.
  */
-export function phasesOf(samples: readonly ThreadSample[], now: number, { followMs, backMs, waitMs = 0, stillMs }: Times): readonly Stretch[] {
+export function phasesOf(
+  samples: readonly ThreadSample[],
+  now: number,
+  { followMs, backMs, waitMs = 0, stillMs }: Times,
+): readonly Stretch[] {
   const stretches: Stretch[] = []
   const add = (phase: Phase, from: number, until: number) => {
     if (until > from) stretches.push({ phase, from, until })

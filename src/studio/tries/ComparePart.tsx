@@ -41,16 +41,26 @@ export function ComparePart({ effect }: { readonly effect: Effect }) {
   const [first] = tries
   const [choice, setChoice] = useState<Comparison>({ one: first?.id ?? presentTry, other: presentTry, trace: 'run:still' })
   const states = [{ value: presentTry, words: 'as it is now' }, ...tries.map(({ id, name }) => ({ value: id, words: name }))]
-  const traces = [...runNames.map((name) => ({ value: `run:${name}`, words: runs[name].words })), ...(site.traces ?? []).map(({ id, name }) => ({ value: id, words: name }))]
-  const wordsOf = (options: readonly { value: string; words: string }[], value: string) => options.find((each) => each.value === value)?.words ?? 'gone'
-  const settingsOf = (id: string) => tries.find((each) => each.id === id)?.settings ?? withTies(site).effects.find((each) => each.id === effect.id)?.settings ?? effect.settings
+  const traces = [
+    ...runNames.map((name) => ({ value: `run:${name}`, words: runs[name].words })),
+    ...(site.traces ?? []).map(({ id, name }) => ({ value: id, words: name })),
+  ]
+  const wordsOf = (options: readonly { value: string; words: string }[], value: string) =>
+    options.find((each) => each.value === value)?.words ?? 'gone'
+  const settingsOf = (id: string) =>
+    tries.find((each) => each.id === id)?.settings ??
+    withTies(site).effects.find((each) => each.id === effect.id)?.settings ??
+    effect.settings
   const key = JSON.stringify([choice, settingsOf(choice.one), settingsOf(choice.other)])
   const isSide = comparison !== null && comparison.one !== comparison.other
 
   const compare = async () => {
     const [one, other] = [choice.one, choice.other].map((id) => expandEffect({ ...effect, settings: settingsOf(id) }))
     if (!one || !other) return
-    const boxes: Boxes = await studio.link.ask({ type: 'boxes', selects: [...new Set([effect.select, ...selectorsOf(one), ...selectorsOf(other)])] }, (message) => (message.type === 'boxes' ? message : undefined))
+    const boxes: Boxes = await studio.link.ask(
+      { type: 'boxes', selects: [...new Set([effect.select, ...selectorsOf(one), ...selectorsOf(other)])] },
+      (message) => (message.type === 'boxes' ? message : undefined),
+    )
     const box = boxes.elements[effect.select]?.find(({ y, height }) => y + height > 0 && y < boxes.window.height)
     const kept = site.traces?.find(({ id }) => id === choice.trace)
     if (!box) return notify(studio, 'Nothing that this effect means is in sight; scroll to it first.')
@@ -63,42 +73,100 @@ export function ComparePart({ effect }: { readonly effect: Effect }) {
   }
   const shown = answers?.of === key ? answers : null
   const differs = (row: (typeof rows)[number]) => shown && row.tell(shown.one.numbers[row.key]) !== row.tell(shown.other.numbers[row.key])
-  const lastAt = shown ? Math.max(800, Math.min(8000, Math.ceil(((shown.trace.at(-1)?.t ?? 0) + Math.max(shown.one.numbers.settleMs, shown.other.numbers.settleMs) * 1.2) / 200) * 200)) : 0
+  const lastAt = shown
+    ? Math.max(
+        800,
+        Math.min(
+          8000,
+          Math.ceil(((shown.trace.at(-1)?.t ?? 0) + Math.max(shown.one.numbers.settleMs, shown.other.numbers.settleMs) * 1.2) / 200) * 200,
+        ),
+      )
+    : 0
   const beyond = shown ? 0.1 + Math.max(shown.one.numbers.overshoot, shown.other.numbers.overshoot) : 0
   const farthest = shown ? farthestLine(shown) : 0
   return (
     <Box as="section" aria-label="Compare">
-      <Box as="h3" fontWeight="600" mb="4px">Compare</Box>
+      <Box as="h3" fontWeight="600" mb="4px">
+        Compare
+      </Box>
       <Flex gap="6px" wrap="wrap" align="center">
-        <WordMenu label="The one" words={wordsOf(states, choice.one)} options={states.map((each) => ({ ...each, isCurrent: each.value === choice.one }))} onTouch={() => undefined} onChange={(one) => setChoice({ ...choice, one })} />
+        <WordMenu
+          label="The one"
+          words={wordsOf(states, choice.one)}
+          options={states.map((each) => ({ ...each, isCurrent: each.value === choice.one }))}
+          onTouch={() => undefined}
+          onChange={(one) => setChoice({ ...choice, one })}
+        />
         <Box>beside</Box>
-        <WordMenu label="The other" words={wordsOf(states, choice.other)} options={states.map((each) => ({ ...each, isCurrent: each.value === choice.other }))} onTouch={() => undefined} onChange={(other) => setChoice({ ...choice, other })} />
+        <WordMenu
+          label="The other"
+          words={wordsOf(states, choice.other)}
+          options={states.map((each) => ({ ...each, isCurrent: each.value === choice.other }))}
+          onTouch={() => undefined}
+          onChange={(other) => setChoice({ ...choice, other })}
+        />
         <Box>under</Box>
-        <WordMenu label="The trace" words={wordsOf(traces, choice.trace)} options={traces.map((each) => ({ ...each, isCurrent: each.value === choice.trace }))} onTouch={() => undefined} onChange={(trace) => setChoice({ ...choice, trace })} />
+        <WordMenu
+          label="The trace"
+          words={wordsOf(traces, choice.trace)}
+          options={traces.map((each) => ({ ...each, isCurrent: each.value === choice.trace }))}
+          onTouch={() => undefined}
+          onChange={(trace) => setChoice({ ...choice, trace })}
+        />
       </Flex>
       <Flex gap="6px" mt="7px">
-        <Button look="act" minHeight="27px" fontSize="13px" disabled={choice.one === choice.other} onClick={() => void compare().catch((error: unknown) => notify(studio, error instanceof Error ? error.message : 'This could not be worked out.'))}>Compare</Button>
-        {isSide && <Button minHeight="27px" fontSize="13px" onClick={() => studio.view.update({ comparison: null })}>One page again</Button>}
+        <Button
+          look="act"
+          minHeight="27px"
+          fontSize="13px"
+          disabled={choice.one === choice.other}
+          onClick={() =>
+            void compare().catch((error: unknown) =>
+              notify(studio, error instanceof Error ? error.message : 'This could not be worked out.'),
+            )
+          }
+        >
+          Compare
+        </Button>
+        {isSide && (
+          <Button minHeight="27px" fontSize="13px" onClick={() => studio.view.update({ comparison: null })}>
+            One page again
+          </Button>
+        )}
       </Flex>
       {shown && (
         <>
           <Box height="120px" mt="8px" display="flex">
-            <LineChart label={`How the value goes that differs most, ${wordsOf(states, choice.one)} beside ${wordsOf(states, choice.other)}`} across={[0, lastAt]} down={[-beyond, 1 + beyond]} lines={[
-              ...linesOf(shown.one, farthest, lastAt, 'madder'),
-              ...linesOf(shown.other, farthest, lastAt, 'violet'),
-            ]} />
+            <LineChart
+              label={`How the value goes that differs most, ${wordsOf(states, choice.one)} beside ${wordsOf(states, choice.other)}`}
+              across={[0, lastAt]}
+              down={[-beyond, 1 + beyond]}
+              lines={[...linesOf(shown.one, farthest, lastAt, 'madder'), ...linesOf(shown.other, farthest, lastAt, 'violet')]}
+            />
           </Box>
           <Grid role="table" aria-label="The numbers of both" templateColumns="1.2fr 1fr 1fr" fontSize="13px" rowGap="2px" mt="5px">
             <Box role="row" display="contents">
-              <Box role="columnheader" color="soft">Result</Box>
-              <Box role="columnheader" fontWeight="600" color="madder" truncate>{wordsOf(states, choice.one)}</Box>
-              <Box role="columnheader" fontWeight="600" color="violet" truncate>{wordsOf(states, choice.other)}</Box>
+              <Box role="columnheader" color="soft">
+                Result
+              </Box>
+              <Box role="columnheader" fontWeight="600" color="madder" truncate>
+                {wordsOf(states, choice.one)}
+              </Box>
+              <Box role="columnheader" fontWeight="600" color="violet" truncate>
+                {wordsOf(states, choice.other)}
+              </Box>
             </Box>
             {rows.map((row) => (
               <Box role="row" display="contents" key={row.key}>
-                <Box role="rowheader" color="soft">{row.words}</Box>
-                <Box role="cell" fontWeight={differs(row) ? '600' : '400'}>{row.tell(shown.one.numbers[row.key])}</Box>
-                <Box role="cell" fontWeight={differs(row) ? '600' : '400'}>{row.tell(shown.other.numbers[row.key])}</Box>
+                <Box role="rowheader" color="soft">
+                  {row.words}
+                </Box>
+                <Box role="cell" fontWeight={differs(row) ? '600' : '400'}>
+                  {row.tell(shown.one.numbers[row.key])}
+                </Box>
+                <Box role="cell" fontWeight={differs(row) ? '600' : '400'}>
+                  {row.tell(shown.other.numbers[row.key])}
+                </Box>
               </Box>
             ))}
           </Grid>
@@ -110,10 +178,18 @@ export function ComparePart({ effect }: { readonly effect: Effect }) {
 
 /** The line on which the two go farthest apart. */
 function farthestLine({ one, other }: Answers): number {
-  const apart = one.lines.map(({ points }, i) => points.reduce((sum, { value }, k) => sum + Math.abs(value - (other.lines[i]?.points[k]?.value ?? value)), 0))
+  const apart = one.lines.map(({ points }, i) =>
+    points.reduce((sum, { value }, k) => sum + Math.abs(value - (other.lines[i]?.points[k]?.value ?? value)), 0),
+  )
   return Math.max(0, apart.indexOf(Math.max(...apart)))
 }
 
 function linesOf({ lines }: TraceAnswer, at: number, lastAt: number, colour: 'madder' | 'violet'): readonly Line[] {
-  return lines.slice(at, at + 1).map(({ points }) => ({ points: points.filter(({ t }) => t <= lastAt).map(({ t, value }) => ({ x: t, y: value })), colour, dashed: colour === 'violet' }))
+  return lines
+    .slice(at, at + 1)
+    .map(({ points }) => ({
+      points: points.filter(({ t }) => t <= lastAt).map(({ t, value }) => ({ x: t, y: value })),
+      colour,
+      dashed: colour === 'violet',
+    }))
 }

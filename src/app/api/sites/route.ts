@@ -15,7 +15,12 @@ const newSchema = z.union([
 export function POST(request: Request) {
   return answer(async () => {
     const wanted = newSchema.safeParse(await readBody(request))
-    if (!wanted.success) throw new Problem(422, 'Nothing to begin with', 'A new site begins with a starter, with pages that were brought in, or as a copy of another.')
+    if (!wanted.success)
+      throw new Problem(
+        422,
+        'Nothing to begin with',
+        'A new site begins with a starter, with pages that were brought in, or as a copy of another.',
+      )
     return Response.json(await newSiteFrom(wanted.data))
   })
 }

@@ -13,6 +13,13 @@ export function GET(_request: Request, { params }: Context) {
     const { siteId } = checkIdentifiers(await params)
     const { site } = await readSite(siteId)
     const { type, body, extension } = await packSite(site)
-    return new Response(body, { headers: { 'content-type': type, 'content-disposition': `attachment; filename="${fileNameOf(site.name)}.${extension}"`, 'x-content-type-options': 'nosniff', 'cache-control': 'no-store' } })
+    return new Response(body, {
+      headers: {
+        'content-type': type,
+        'content-disposition': `attachment; filename="${fileNameOf(site.name)}.${extension}"`,
+        'x-content-type-options': 'nosniff',
+        'cache-control': 'no-store',
+      },
+    })
   })
 }

@@ -4,7 +4,13 @@ import { hasPointer } from './on'
 import type { Effect, Frame, Place } from './types'
 
 /** A box of the window as a frame of reference. */
-export const frameOfBox = (left: number, top: number, width: number, height: number): Frame => ({ toFrame: new DOMMatrix([1, 0, 0, 1, -left, -top]), width, height, border: none, radii: none })
+export const frameOfBox = (left: number, top: number, width: number, height: number): Frame => ({
+  toFrame: new DOMMatrix([1, 0, 0, 1, -left, -top]),
+  width,
+  height,
+  border: none,
+  radii: none,
+})
 
 export const windowFrame = () => frameOfBox(0, 0, document.documentElement.clientWidth, document.documentElement.clientHeight)
 
@@ -31,7 +37,9 @@ export function readFrame(effect: Effect, place: Place): Frame {
 /** Whether the pointer is on an area: on its element, on one of a group, or on what is bridged to it. */
 export function holds(effect: Effect, area: Element): boolean {
   if (effect.isWindow) return hasPointer(windowFrame(), effect.insets)
-  const isOnSome = (elements: Iterable<Element>, insets?: Effect['insets']) => [...elements].some((element) => hasPointer(frameOf(element, effect.measure), insets))
-  if (effect.isGroup) return isOnSome(document.querySelectorAll(effect.bridge ? `${effect.select}, ${effect.bridge}` : effect.select), effect.insets)
+  const isOnSome = (elements: Iterable<Element>, insets?: Effect['insets']) =>
+    [...elements].some((element) => hasPointer(frameOf(element, effect.measure), insets))
+  if (effect.isGroup)
+    return isOnSome(document.querySelectorAll(effect.bridge ? `${effect.select}, ${effect.bridge}` : effect.select), effect.insets)
   return hasPointer(frameOf(area, effect.measure), effect.insets) || !!(effect.bridge && isOnSome(area.querySelectorAll(effect.bridge)))
 }

@@ -5,5 +5,9 @@ export function critical({ gap, speed, since, band }: Follower, t: number, decay
   const s = (t - since) / 1000
   const fade = Math.exp(-decay * s)
   const push = speed + decay * gap
-  return { gap: fade * (gap + push * s), speed: fade * (speed - decay * push * s), moves: fade * (Math.abs(gap) + Math.abs(push) * (s + 1 / decay)) >= band }
+  return {
+    gap: fade * (gap + push * s),
+    speed: fade * (speed - decay * push * s),
+    moves: fade * (Math.abs(gap) + Math.abs(push) * (s + 1 / decay)) >= band,
+  }
 }

@@ -47,7 +47,8 @@ function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType 
   }
   pointer.time = t
   if (given.hasFocus && type.startsWith('focus')) {
-    for (const effect of effects) meetFocus(effect, type === 'focusin' && (target as Element).matches(':focus-visible') ? (target as Element) : null)
+    for (const effect of effects)
+      meetFocus(effect, type === 'focusin' && (target as Element).matches(':focus-visible') ? (target as Element) : null)
     return
   }
   const isOut = type === 'pointerout' || type === 'pointercancel' || (given.hasTouch && type === 'pointerup' && pointerType === 'touch')

@@ -11,17 +11,19 @@ export function flowAll(effect: Effect, from: number, until: number): void {
   for (const place of effect.places.values()) {
     for (const follower of place.followers) {
       const { value } = follower
-      if (value.due && flows(place, value)) for (let at = atOf(effect, place, from), t = value.due(at, follower); t <= until; t = value.due(at, follower)) {
-        // After a long pause the last stretch is enough of what never ends.
-        at = { ...at, t: value.isEndless ? Math.max(t, until - 5000) : t }
-        turnValue(follower, at)
-      }
+      if (value.due && flows(place, value))
+        for (let at = atOf(effect, place, from), t = value.due(at, follower); t <= until; t = value.due(at, follower)) {
+          // After a long pause the last stretch is enough of what never ends.
+          at = { ...at, t: value.isEndless ? Math.max(t, until - 5000) : t }
+          turnValue(follower, at)
+        }
     }
   }
 }
 
 /** Whether anything in a place will change by itself after t. */
-export const flowsOn = (place: Place, t: number) => place.followers.some((follower) => {
-  const { value } = follower
-  return value.due && flows(place, value) && value.due({ t, place }, follower) < Infinity
-})
+export const flowsOn = (place: Place, t: number) =>
+  place.followers.some((follower) => {
+    const { value } = follower
+    return value.due && flows(place, value) && value.due({ t, place }, follower) < Infinity
+  })

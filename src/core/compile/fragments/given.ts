@@ -4,7 +4,18 @@ import type { Effect } from './types'
 
 export const given = {
   /** The events that are heard. */
-  heard: ['pointermove', 'pointerover', 'pointerout', 'pointerdown', 'pointerup', 'pointercancel', 'focusin', 'focusout', 'scroll', 'resize'],
+  heard: [
+    'pointermove',
+    'pointerover',
+    'pointerout',
+    'pointerdown',
+    'pointerup',
+    'pointercancel',
+    'focusin',
+    'focusout',
+    'scroll',
+    'resize',
+  ],
   /** There are several effects, of which one may fail. */
   hasMany: true,
   /** Some effect responds to a finger. */

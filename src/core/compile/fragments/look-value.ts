@@ -1,7 +1,8 @@
 import type { Look, LookName, Place } from './types'
 
 /** The value of the look that is shown. */
-export const lookValue = (values: Readonly<Partial<Record<LookName, number>>>, off: number, look: Look | undefined) => values[look?.shown ?? 'off'] ?? off
+export const lookValue = (values: Readonly<Partial<Record<LookName, number>>>, off: number, look: Look | undefined) =>
+  values[look?.shown ?? 'off'] ?? off
 
 /** The value of a look; of one that has gone off, the pose that it leaves to, which may hang on the side. */
 export const leftTo = (values: Readonly<Partial<Record<LookName, number>>>, off: number, look: Look | undefined, pose: number) =>

@@ -31,15 +31,19 @@ function show(effect: Effect, place: Place, t: number): void {
   turnPlace(effect, place, t, false)
   for (const other of effect.places.values()) {
     if (other.area === place.area) continue
-    if (effect.looks?.atMostOne && look.shown !== 'off' && look.before === 'off' && turnLook(effect, other, 'dismiss', t)) other.look.tapped = false
+    if (effect.looks?.atMostOne && look.shown !== 'off' && look.before === 'off' && turnLook(effect, other, 'dismiss', t))
+      other.look.tapped = false
     turnPlace(effect, other, t, false, look.shown === 'off' ? undefined : look)
   }
 }
 
 /** Takes what is due by itself until t, the first one first: the end of a delay, or of standing still. Gives when that was last. */
 export function advanceLooks(effect: Effect, from: number, until: number): number {
-  for (let at = from; ; ) {
-    const due = [...effect.places.values()].reduce<Place | undefined>((first, place) => (place.look.dueAt <= (first?.look.dueAt ?? until) ? place : first), undefined)
+  for (let at = from; ;) {
+    const due = [...effect.places.values()].reduce<Place | undefined>(
+      (first, place) => (place.look.dueAt <= (first?.look.dueAt ?? until) ? place : first),
+      undefined,
+    )
     if (!due) return at
     const t = due.look.dueAt
     flowAll(effect, at, t)

@@ -26,9 +26,13 @@ export function meetEffect(effect: Effect): void {
     if (hit && !effect.places.has(hit)) begin(effect, hit)
   }
   const all = [...effect.places.values()]
-  const holding = over ? all.filter(({ area }) => holds(effect, area) && (effect.amongAll ? isMet(effect, over, area) : isClear(effect, over, area))) : []
+  const holding = over
+    ? all.filter(({ area }) => holds(effect, area) && (effect.amongAll ? isMet(effect, over, area) : isClear(effect, over, area)))
+    : []
   // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
-  const first = effect.amongAll ? undefined : (holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1))
+  const first = effect.amongAll
+    ? undefined
+    : (holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1))
   for (const place of all) {
     const has = effect.amongAll ? holding.includes(place) : place.area === first?.area
     if (has || place.isOn) meetPlace(effect, place, has)
@@ -39,7 +43,8 @@ function meetPlace(effect: Effect, place: Place, has: boolean): void {
   const arrives = has && !place.isOn
   if (given.hasPath && (arrives || !has)) noteSide(place, areaFrame(effect, place.area), arrives)
   place.isOn = has
-  if (given.asksStood && (arrives || Math.hypot(pointer.x - place.stood.x, pointer.y - place.stood.y) >= 3)) place.stood = { x: pointer.x, y: pointer.y, t: pointer.time }
+  if (given.asksStood && (arrives || Math.hypot(pointer.x - place.stood.x, pointer.y - place.stood.y) >= 3))
+    place.stood = { x: pointer.x, y: pointer.y, t: pointer.time }
   if (effect.looks) followCauses(effect, place, pointer.time)
   turnPlace(effect, place, pointer.time, arrives)
   if (effect.comesMs && (arrives || !has)) place.comesUntil = pointer.time + ((has ? effect.comesMs : effect.goesMs) ?? 0)

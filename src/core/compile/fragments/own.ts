@@ -8,16 +8,37 @@ export function readOwn(effect: Effect, place: Place): NonNullable<Place['own']>
   return seenOn(effect, place).flatMap((target) => {
     const style = getComputedStyle(target)
     const kept = given.ownProperties.map((property) => [`--own-${property}`, style.getPropertyValue(property)] as const)
-    return [...kept.filter(([name, text]) => text !== 'none' && !target.style.getPropertyValue(name)), ...(given.hasTransitions ? quietTransitions(style, target) : [])].map(([name, text]) => [target, name, text] as const)
+    return [
+      ...kept.filter(([name, text]) => text !== 'none' && !target.style.getPropertyValue(name)),
+      ...(given.hasTransitions ? quietTransitions(style, target) : []),
+    ].map(([name, text]) => [target, name, text] as const)
   })
 }
 
 /** The page's transitions with what follows the pointer at 0s behind them, where they would make it lag. */
-function quietTransitions({ transitionProperty, transitionDuration, transitionDelay }: CSSStyleDeclaration, target: HTMLElement): readonly (readonly [string, string])[] {
+function quietTransitions(
+  { transitionProperty, transitionDuration, transitionDelay }: CSSStyleDeclaration,
+  target: HTMLElement,
+): readonly (readonly [string, string])[] {
   const [own, durations, delays] = [transitionProperty, transitionDuration, transitionDelay].map((list) => list.split(', '))
-  if (!own || !durations || !delays || target.style.transitionProperty.includes(given.driven[0] ?? '') || !own.some((name, i) => (name === 'all' || given.driven.includes(name)) && parseFloat(durations[i % durations.length] ?? '') + parseFloat(delays[i % delays.length] ?? '') > 0)) return []
+  if (
+    !own ||
+    !durations ||
+    !delays ||
+    target.style.transitionProperty.includes(given.driven[0] ?? '') ||
+    !own.some(
+      (name, i) =>
+        (name === 'all' || given.driven.includes(name)) &&
+        parseFloat(durations[i % durations.length] ?? '') + parseFloat(delays[i % delays.length] ?? '') > 0,
+    )
+  )
+    return []
   const spread = (list: readonly string[]) => [...own.map((_, i) => list[i % list.length]), ...given.driven.map(() => '0s')].join()
-  return [['transition-property', [...own, ...given.driven].join()], ['transition-duration', spread(durations)], ['transition-delay', spread(delays)]]
+  return [
+    ['transition-property', [...own, ...given.driven].join()],
+    ['transition-duration', spread(durations)],
+    ['transition-delay', spread(delays)],
+  ]
 }
 
 /** Keeps that on the elements, for the stylesheet to go on with. */

@@ -10,7 +10,12 @@ import type { At, Effect, Look, Place, Value, ValueFollower } from './types'
 /** Begins to follow the pointer in an element: everything lies at its pose. */
 export function begin(effect: Effect, area: Element, element = area): void {
   const place: Place = {
-    element, area, isOn: false, moves: !!effect.stands, comesUntil: 0, focused: false,
+    element,
+    area,
+    isOn: false,
+    moves: !!effect.stands,
+    comesUntil: 0,
+    focused: false,
     followers: effect.readsIn && element === area ? [] : effect.values.map((value) => newFollower(value)),
     stood: { x: 0, y: 0, t: 0 },
     look: newLook(),
@@ -22,7 +27,17 @@ export function begin(effect: Effect, area: Element, element = area): void {
 }
 
 function newFollower(value: Value): ValueFollower {
-  return { value, target: value.curve ? value.curve(value.pose) : value.pose, since: 0, gap: 0, speed: 0, feel: value.feel, band: value.band, gaps: new Array<number>(value.links ?? 0).fill(0), halfLifeMs: value.halfLifeMs }
+  return {
+    value,
+    target: value.curve ? value.curve(value.pose) : value.pose,
+    since: 0,
+    gap: 0,
+    speed: 0,
+    feel: value.feel,
+    band: value.band,
+    gaps: new Array<number>(value.links ?? 0).fill(0),
+    halfLifeMs: value.halfLifeMs,
+  }
 }
 
 /** The pointer as an element sees it. */
@@ -54,5 +69,11 @@ export function turnValue(follower: ValueFollower, at: At, arrives = false): voi
   }
   follower.reading = reading
   if (value.links) turnChain(follower, target, (at.place.isOn ? value.halfLifeMs : value.goingHalfLifeMs) ?? value.halfLifeMs ?? 1, at.t)
-  else turn(follower, target, value.byLook && given.hasLooks ? feelByLook(value, at.place) : at.place.isOn ? value.feel : (value.going ?? value.feel), at.t)
+  else
+    turn(
+      follower,
+      target,
+      value.byLook && given.hasLooks ? feelByLook(value, at.place) : at.place.isOn ? value.feel : (value.going ?? value.feel),
+      at.t,
+    )
 }

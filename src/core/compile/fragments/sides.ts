@@ -1,7 +1,10 @@
 import { pointer } from './pointer'
 import type { Frame, Place } from './types'
 
-interface Point { readonly x: number; readonly y: number }
+interface Point {
+  readonly x: number
+  readonly y: number
+}
 
 /** The share of a way at which it comes between 0 and `length`; -Infinity where it begins there. */
 function crossing(from: number, way: number, length: number): number {

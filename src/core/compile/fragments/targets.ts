@@ -3,10 +3,15 @@ import type { Effect, Place, Value } from './types'
 /** The elements that a value is written on. */
 export function targetsOf(effect: Effect, place: Place, { onSelf, within, linked, onParts }: Value): Iterable<HTMLElement> {
   if (linked) return linkedTo(effect, place, linked)
-  return [...(onSelf ? selvesOf(effect, place) : []), ...(within ? place.element.querySelectorAll<HTMLElement>(within) : []), ...(onParts ? place.area.querySelectorAll<HTMLElement>(onParts) : [])]
+  return [
+    ...(onSelf ? selvesOf(effect, place) : []),
+    ...(within ? place.element.querySelectorAll<HTMLElement>(within) : []),
+    ...(onParts ? place.area.querySelectorAll<HTMLElement>(onParts) : []),
+  ]
 }
 
-const selvesOf = (effect: Effect, place: Place): Iterable<HTMLElement> => (effect.isGroup && !effect.readsIn ? document.querySelectorAll<HTMLElement>(effect.select) : [place.element as HTMLElement])
+const selvesOf = (effect: Effect, place: Place): Iterable<HTMLElement> =>
+  effect.isGroup && !effect.readsIn ? document.querySelectorAll<HTMLElement>(effect.select) : [place.element as HTMLElement]
 
 /** The elements that something of an effect is seen on, besides its parts. */
 export const seenOn = (effect: Effect, place: Place): readonly HTMLElement[] => [

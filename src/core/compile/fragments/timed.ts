@@ -2,7 +2,13 @@ import { rest } from './rest'
 import type { Follower, Motion } from './types'
 
 /** From where it is to the target in a given time, after a delay. */
-export function timed({ gap, since, share: part = 1 }: Follower, t: number, durationMs: number, ease: (share: number) => number, delayMs = 0): Motion {
+export function timed(
+  { gap, since, share: part = 1 }: Follower,
+  t: number,
+  durationMs: number,
+  ease: (share: number) => number,
+  delayMs = 0,
+): Motion {
   const share = (t - since - delayMs) / (durationMs * part)
   return gap && share < 1 ? { gap: gap * (1 - (share > 0 ? ease(share) : 0)), speed: 0, moves: true } : rest
 }

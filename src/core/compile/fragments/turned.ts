@@ -12,7 +12,8 @@ export function matrixOf({ rotate, scale }: CSSStyleDeclaration, transform: stri
 }
 
 /** What the page itself gives an element, also while effects move it. */
-const ownTransform = (element: Element, { transform }: CSSStyleDeclaration) => (given.moved && element.matches(given.moved) ? (element as HTMLElement).style.getPropertyValue('--own-transform') || 'none' : transform)
+const ownTransform = (element: Element, { transform }: CSSStyleDeclaration) =>
+  given.moved && element.matches(given.moved) ? (element as HTMLElement).style.getPropertyValue('--own-transform') || 'none' : transform
 
 /** How the page turns and scales what lies in these elements, one in another; `isOwn`: without what effects do. */
 function aroundOf(element: Element, isOwn: boolean): DOMMatrix {
@@ -31,17 +32,28 @@ function throughEye({ parentElement: row }: Element, { x, y }: { readonly x: num
   if (!row || perspective === 'none') return new DOMMatrix()
   const { left, top } = row.getBoundingClientRect()
   const [eyeX = 0, eyeY = 0] = perspectiveOrigin.split(' ').map(px)
-  return new DOMMatrix().translate(left + eyeX - x, top + eyeY - y).multiply(new DOMMatrix(`perspective(${perspective})`)).translate(x - left - eyeX, y - top - eyeY)
+  return new DOMMatrix()
+    .translate(left + eyeX - x, top + eyeY - y)
+    .multiply(new DOMMatrix(`perspective(${perspective})`))
+    .translate(x - left - eyeX, y - top - eyeY)
 }
 
 /** Where an element would lie if effects did nothing, also where the page turns or scales it, or what it lies in. */
 export function turned(element: Element): Frame {
   const style = getComputedStyle(element)
-  const more = style.boxSizing === 'border-box' ? [0, 0] : [px(style.paddingLeft) + px(style.paddingRight) + px(style.borderLeftWidth) + px(style.borderRightWidth), px(style.paddingTop) + px(style.paddingBottom) + px(style.borderTopWidth) + px(style.borderBottomWidth)]
+  const more =
+    style.boxSizing === 'border-box'
+      ? [0, 0]
+      : [
+          px(style.paddingLeft) + px(style.paddingRight) + px(style.borderLeftWidth) + px(style.borderRightWidth),
+          px(style.paddingTop) + px(style.paddingBottom) + px(style.borderTopWidth) + px(style.borderBottomWidth),
+        ]
   const [width = 0, height = 0] = [px(style.width) + (more[0] ?? 0), px(style.height) + (more[1] ?? 0)]
   const [originX = 0, originY = 0] = style.transformOrigin.split(' ').map(px)
   // From its middle to its origin, about which it is turned, and back.
-  const drawn = aroundOf(element, false).multiply(matrixOf(style, style.transform)).translate(width / 2 - originX, height / 2 - originY)
+  const drawn = aroundOf(element, false)
+    .multiply(matrixOf(style, style.transform))
+    .translate(width / 2 - originX, height / 2 - originY)
   const box = element.getBoundingClientRect()
   const own = aroundOf(element, true).multiply(matrixOf(style, ownTransform(element, style)))
   // Where its origin is seen: the middle of both boxes is one.
@@ -52,5 +64,13 @@ export function turned(element: Element): Frame {
   let origin = originOf(drawn)
   // How it is seen hangs on where it stands in its row, so both are found in turn.
   if (given.sharesEye) for (let round = 0; round < 6; round++) origin = originOf(throughEye(element, origin).multiply(drawn))
-  return paddingBox(new DOMMatrix().translate(originX, originY).multiply(new DOMMatrix([own.a, own.b, own.c, own.d, own.e, own.f]).inverse()).translate(-origin.x, -origin.y), width, height, element)
+  return paddingBox(
+    new DOMMatrix()
+      .translate(originX, originY)
+      .multiply(new DOMMatrix([own.a, own.b, own.c, own.d, own.e, own.f]).inverse())
+      .translate(-origin.x, -origin.y),
+    width,
+    height,
+    element,
+  )
 }

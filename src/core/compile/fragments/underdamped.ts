@@ -6,5 +6,9 @@ export function underdamped({ gap, speed, since, band }: Follower, t: number, de
   const fade = Math.exp(-decay * s)
   const push = (speed + decay * gap) / swing
   const [cos, sin] = [Math.cos(swing * s), Math.sin(swing * s)]
-  return { gap: fade * (gap * cos + push * sin), speed: fade * (speed * cos - (decay * push + swing * gap) * sin), moves: fade * Math.hypot(gap, push) >= band }
+  return {
+    gap: fade * (gap * cos + push * sin),
+    speed: fade * (speed * cos - (decay * push + swing * gap) * sin),
+    moves: fade * Math.hypot(gap, push) >= band,
+  }
 }

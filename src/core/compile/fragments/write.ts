@@ -8,7 +8,8 @@ import { seenOn, targetsOf } from './targets'
 import { tell, tellSettled, tellZones } from './tell'
 import type { Effect, Place, Value, ValueFollower } from './types'
 
-const set = (target: HTMLElement, value: Value, shown: number) => target.style.setProperty(value.property, value.as ? String(value.as(shown)) : shown.toFixed(value.digits))
+const set = (target: HTMLElement, value: Value, shown: number) =>
+  target.style.setProperty(value.property, value.as ? String(value.as(shown)) : shown.toFixed(value.digits))
 
 /** Writes the links of a chain: one of them, or each on an element of its own. */
 function writeChain(effect: Effect, place: Place, chain: ValueFollower, t: number): void {
@@ -22,10 +23,11 @@ function writeChain(effect: Effect, place: Place, chain: ValueFollower, t: numbe
 /** Says on an element that an effect is at work on it: from now on its rules count. */
 function mark(effect: Effect, place: Place): void {
   if (given.takesOff) {
-    for (const target of [place.element as HTMLElement, ...seenOn(effect, place)]) undone.push(() => {
-      target.removeAttribute(effect.mark)
-      for (const { property } of effect.values) target.style.removeProperty(property)
-    })
+    for (const target of [place.element as HTMLElement, ...seenOn(effect, place)])
+      undone.push(() => {
+        target.removeAttribute(effect.mark)
+        for (const { property } of effect.values) target.style.removeProperty(property)
+      })
   }
   if (given.hasOwn) keepOwn(place)
   place.element.setAttribute(effect.mark, '')
@@ -37,14 +39,16 @@ function mark(effect: Effect, place: Place): void {
 export function write(effect: Effect, place: Place, t: number): boolean {
   if (!place.element.hasAttribute(effect.mark)) mark(effect, place)
   // How it comes and goes is in the stylesheet.
-  if (effect.comes && (place.element.getAttribute(effect.mark) === 'on') !== place.isOn) place.element.setAttribute(effect.mark, place.isOn ? 'on' : '')
+  if (effect.comes && (place.element.getAttribute(effect.mark) === 'on') !== place.isOn)
+    place.element.setAttribute(effect.mark, place.isOn ? 'on' : '')
   place.moves = false
   for (const follower of place.followers) {
     const { value } = follower
     if (value.links) writeChain(effect, place, follower, t)
     else {
       const { gap, moves } = follower.feel(follower, t)
-      if (!given.hasUnwritten || value.property) for (const target of targetsOf(effect, place, value)) set(target, value, moves ? follower.target + gap : follower.target)
+      if (!given.hasUnwritten || value.property)
+        for (const target of targetsOf(effect, place, value)) set(target, value, moves ? follower.target + gap : follower.target)
       if (moves) place.moves = true
     }
   }
@@ -52,7 +56,8 @@ export function write(effect: Effect, place: Place, t: number): boolean {
   if (effect.looks && place.look.dueAt < Infinity) place.moves = true
   if (given.hasFlows && flowsOn(place, t)) place.moves = true
   if (effect.shownWhileOn) showParts(place, effect.shownWhileOn)
-  if (effect.looks && place.element.getAttribute(effect.mark) !== place.look.shown) place.element.setAttribute(effect.mark, place.look.shown)
+  if (effect.looks && place.element.getAttribute(effect.mark) !== place.look.shown)
+    place.element.setAttribute(effect.mark, place.look.shown)
   if (given.hasZones) tellZones(effect, place)
   if (given.tells) {
     tell(effect, place)

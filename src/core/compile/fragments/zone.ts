@@ -10,7 +10,14 @@ function stretchOf(count: number, share: number, last: number, slack: number): n
 }
 
 /** Which cell of columns x rows the pointer is in, row by row from 0; the last one still, while it is less than `slackPx` beyond it. */
-export function zoneOf({ x, y, width, height }: At, { reading = NaN }: Follower, columns: number, rows: number, slackPx: number, [top, right, bottom, left]: readonly [number, number, number, number]): number {
+export function zoneOf(
+  { x, y, width, height }: At,
+  { reading = NaN }: Follower,
+  columns: number,
+  rows: number,
+  slackPx: number,
+  [top, right, bottom, left]: readonly [number, number, number, number],
+): number {
   const [across, down] = [width - left - right, height - top - bottom]
   const last = slackPx ? reading : NaN
   const column = stretchOf(columns, across > 0 ? (x - left) / across : 0.5, last % columns, slackPx / Math.max(1, across))

@@ -1,5 +1,5 @@
 // Functions that are called once are what they do, where they are called.
-import type { AnonymousFunctionDeclaration, AnyNode, CallExpression, FunctionDeclaration, Identifier, Pattern } from 'acorn'
+import type { AnonymousFunctionDeclaration, AnyNode, CallExpression, FunctionDeclaration, Identifier } from 'acorn'
 import { outdent, replaced, statementRange, type Binding, type Change, type Tree } from '../tree'
 import { callsOf, innermostFunction, isAssigned, textOf, type Rule } from './rule'
 
@@ -24,11 +24,15 @@ export const flattenCalls: Rule = (tree) => {
     const [call] = found?.calls ?? []
     if (!found || !call || found.calls.length !== 1 || found.made.type !== 'FunctionDeclaration') continue
     const around = innermostFunction(tree, call)
-    if (around?.type !== 'FunctionDeclaration' || around === found.made || linesOf(tree, around) + linesOf(tree, found.made) > mostLines) continue
+    if (around?.type !== 'FunctionDeclaration' || around === found.made || linesOf(tree, around) + linesOf(tree, found.made) > mostLines)
+      continue
     const site = siteOf(tree, call, found.made)
     const given = site && settle(tree, found.made, call, around)
     if (!site || !given) continue
-    return [rangeWithout(tree, found.made), { from: site.statement.start, to: site.statement.end, text: inlined(tree, found.made, site, given) }]
+    return [
+      rangeWithout(tree, found.made),
+      { from: site.statement.start, to: site.statement.end, text: inlined(tree, found.made, site, given) },
+    ]
   }
   return []
 }
@@ -41,13 +45,21 @@ function siteOf(tree: Tree, call: CallExpression, made: Named): Site | undefined
   if (parent?.type === 'ExpressionStatement') return returns.length === 0 ? { statement: parent, declares: undefined } : undefined
   if (parent?.type === 'ReturnStatement') return { statement: parent, declares: undefined }
   const statement = parent && tree.parents.get(parent)
-  if (parent?.type !== 'VariableDeclarator' || statement?.type !== 'VariableDeclaration' || statement.declarations.length !== 1) return undefined
+  if (parent?.type !== 'VariableDeclarator' || statement?.type !== 'VariableDeclaration' || statement.declarations.length !== 1)
+    return undefined
   const last = made.body.body.at(-1)
-  return returns.length === 1 && last === returns[0] && tree.parents.get(statement)?.type === 'BlockStatement' ? { statement, declares: `${statement.kind} ${textOf(tree, parent.id)}` } : undefined
+  return returns.length === 1 && last === returns[0] && tree.parents.get(statement)?.type === 'BlockStatement'
+    ? { statement, declares: `${statement.kind} ${textOf(tree, parent.id)}` }
+    : undefined
 }
 
 /** What stands for each parameter, and the constants that are declared for those for which no name does; undefined where names would be mixed up. */
-function settle(tree: Tree, made: Named, call: CallExpression, around: AnyNode): { readonly changes: readonly Change[]; readonly constants: readonly string[] } | undefined {
+function settle(
+  tree: Tree,
+  made: Named,
+  call: CallExpression,
+  around: AnyNode,
+): { readonly changes: readonly Change[]; readonly constants: readonly string[] } | undefined {
   const isIn = (node: AnyNode, outer: AnyNode) => node.start >= outer.start && node.end <= outer.end
   const changes: Change[] = []
   const constants: string[] = []
@@ -61,13 +73,23 @@ function settle(tree: Tree, made: Named, call: CallExpression, around: AnyNode):
       changes.push(...own.uses.map((use) => replaced(tree, use, by.name)))
       gone.add(own)
       arrived.add(by.name)
-    } else constants.push(`${own?.uses.some((use) => isAssigned(tree, use)) ? 'let' : 'const'} ${textOf(tree, parameter as Pattern)} = ${textOf(tree, by)}`)
+    } else
+      constants.push(
+        `${own?.uses.some((use) => isAssigned(tree, use)) ? 'let' : 'const'} ${textOf(tree, parameter)} = ${textOf(tree, by)}`,
+      )
   }
   const inner = tree.bindings.filter((each) => isIn(each.id, made) && each.id !== made.id && !gone.has(each))
   const outer = tree.bindings.filter((each) => each.isTop || isIn(each.id, around))
-  const used = new Set(tree.nodes.filter((node): node is Identifier => node.type === 'Identifier' && isIn(node, made) && tree.bindingOf.get(node)?.isTop === true).map(({ name }) => name))
+  const used = new Set(
+    tree.nodes
+      .filter((node): node is Identifier => node.type === 'Identifier' && isIn(node, made) && tree.bindingOf.get(node)?.isTop === true)
+      .map(({ name }) => name),
+  )
   const names = new Set(inner.map(({ name }) => name))
-  const isMixed = outer.some(({ name }) => names.has(name)) || [...arrived].some((name) => names.has(name)) || tree.bindings.some((each) => !each.isTop && isIn(each.id, around) && used.has(each.name))
+  const isMixed =
+    outer.some(({ name }) => names.has(name)) ||
+    [...arrived].some((name) => names.has(name)) ||
+    tree.bindings.some((each) => !each.isTop && isIn(each.id, around) && used.has(each.name))
   return isMixed ? undefined : { changes, constants }
 }
 
@@ -77,9 +99,18 @@ function isSteady(tree: Tree, id: Identifier): boolean {
   return !!binding && binding.kind !== 'let' && !binding.uses.some((use) => isAssigned(tree, use))
 }
 
-function inlined(tree: Tree, made: Named, { statement, declares }: Site, { changes, constants }: { readonly changes: readonly Change[]; readonly constants: readonly string[] }): string {
+function inlined(
+  tree: Tree,
+  made: Named,
+  { statement, declares }: Site,
+  { changes, constants }: { readonly changes: readonly Change[]; readonly constants: readonly string[] },
+): string {
   const { from } = statementRange(tree.text, made)
-  const notes = tree.text.slice(from, made.start).split('\n').map((line) => line.trim()).filter((line) => line.startsWith('//'))
+  const notes = tree.text
+    .slice(from, made.start)
+    .split('\n')
+    .map((line) => line.trim())
+    .filter((line) => line.startsWith('//'))
   const body = outdent(withInner(tree, made, changes, declares).slice(1, -1), 2).trim()
   const lines = [...notes, ...constants, ...body.split('\n')]
   const parent = tree.parents.get(statement)
@@ -94,7 +125,8 @@ function inlined(tree: Tree, made: Named, { statement, declares }: Site, { chang
 function withInner(tree: Tree, made: Named, changes: readonly Change[], declares: string | undefined): string {
   const last = made.body.body.at(-1)
   const all = [...changes.filter(({ from }) => from >= made.body.start)]
-  if (declares && last?.type === 'ReturnStatement' && last.argument) all.push({ from: last.start, to: last.argument.start, text: `${declares} = ` })
+  if (declares && last?.type === 'ReturnStatement' && last.argument)
+    all.push({ from: last.start, to: last.argument.start, text: `${declares} = ` })
   let out = ''
   let at = made.body.start
   for (const { from, to, text } of all.sort((one, other) => one.from - other.from)) {

@@ -17,25 +17,38 @@ function isBoolean(node: AnyNode): boolean {
 function isAsked(tree: Tree, node: AnyNode): boolean {
   const parent = tree.parents.get(node)
   if (!parent) return false
-  if (parent.type === 'IfStatement' || parent.type === 'ConditionalExpression' || parent.type === 'WhileStatement') return parent.test === node
+  if (parent.type === 'IfStatement' || parent.type === 'ConditionalExpression' || parent.type === 'WhileStatement')
+    return parent.test === node
   if (parent.type === 'UnaryExpression') return parent.operator === '!'
   if (parent.type === 'LogicalExpression') return parent.operator !== '??' && isAsked(tree, parent)
   return parent.type === 'ParenthesizedExpression' && isAsked(tree, parent)
 }
 
 /** Parentheses that hold nothing that needs them any more. */
-const bare = (text: string) => (/^\(([\w$.]+)\)$/.exec(text)?.[1] ?? text)
+const bare = (text: string) => /^\(([\w$.]+)\)$/.exec(text)?.[1] ?? text
 
 /** Members of an object at the top that are surely there: whether they are is not asked. */
-export const askNoMembers: Rule = (tree) => tree.nodes.flatMap((node) => {
-  if (node.type !== 'MemberExpression' || node.computed || node.object.type !== 'Identifier' || node.property.type !== 'Identifier' || !isAsked(tree, node)) return []
-  const { name } = node.property
-  const owner = tree.bindingOf.get(node.object)
-  const made = owner?.isTop && owner.kind === 'const' && owner.declaration.type === 'VariableDeclarator' ? owner.declaration.init : undefined
-  const member = made?.type === 'ObjectExpression' ? made.properties.find((each) => each.type === 'Property' && each.key.type === 'Identifier' && each.key.name === name) : undefined
-  const known = member?.type === 'Property' ? knownOf(member.value) : undefined
-  return known && 'isTrue' in known ? [{ from: node.start, to: node.end, text: 'true' }] : []
-})
+export const askNoMembers: Rule = (tree) =>
+  tree.nodes.flatMap((node) => {
+    if (
+      node.type !== 'MemberExpression' ||
+      node.computed ||
+      node.object.type !== 'Identifier' ||
+      node.property.type !== 'Identifier' ||
+      !isAsked(tree, node)
+    )
+      return []
+    const { name } = node.property
+    const owner = tree.bindingOf.get(node.object)
+    const made =
+      owner?.isTop && owner.kind === 'const' && owner.declaration.type === 'VariableDeclarator' ? owner.declaration.init : undefined
+    const member =
+      made?.type === 'ObjectExpression'
+        ? made.properties.find((each) => each.type === 'Property' && each.key.type === 'Identifier' && each.key.name === name)
+        : undefined
+    const known = member?.type === 'Property' ? knownOf(member.value) : undefined
+    return known && 'isTrue' in known ? [{ from: node.start, to: node.end, text: 'true' }] : []
+  })
 
 const isZero = (node: AnyNode | null | undefined) => node?.type === 'Literal' && node.value === 0
 
@@ -70,10 +83,15 @@ const isEmptyList = (node: AnyNode): boolean => {
 }
 
 /** Whether what stands in a list is one that is written out, spread. */
-const isSpreadList = (node: AnyNode | null): node is SpreadElement => node?.type === 'SpreadElement' && withoutBrackets(node.argument).type === 'ArrayExpression'
+const isSpreadList = (node: AnyNode | null): node is SpreadElement =>
+  node?.type === 'SpreadElement' && withoutBrackets(node.argument).type === 'ArrayExpression'
 
 /** Whether an expression makes a new list. */
-const isMadeList = (node: AnyNode) => node.type === 'CallExpression' && node.callee.type === 'MemberExpression' && node.callee.property.type === 'Identifier' && /^(filter|map|flatMap|slice)$/.test(node.callee.property.name)
+const isMadeList = (node: AnyNode) =>
+  node.type === 'CallExpression' &&
+  node.callee.type === 'MemberExpression' &&
+  node.callee.property.type === 'Identifier' &&
+  /^(filter|map|flatMap|slice)$/.test(node.callee.property.name)
 
 /** Leaves out what can never be, and asks nothing whose answer is known. */
 export const foldConditions: Rule = (tree) => {
@@ -84,7 +102,12 @@ export const foldConditions: Rule = (tree) => {
       case 'IfStatement': {
         const test = knownOf(node.test)
         const never = node.test.type === 'LogicalExpression' && node.test.operator === '&&' ? knownOf(node.test.right) : undefined
-        if (!test && node.test.type === 'LogicalExpression' && never && !isTruthy(never) && !node.alternate) changes.push(...(isQuiet(node.test.left) ? withoutStatement(tree, node) : [{ from: node.start, to: node.end, text: textOf(tree, node.test.left) }]))
+        if (!test && node.test.type === 'LogicalExpression' && never && !isTruthy(never) && !node.alternate)
+          changes.push(
+            ...(isQuiet(node.test.left)
+              ? withoutStatement(tree, node)
+              : [{ from: node.start, to: node.end, text: textOf(tree, node.test.left) }]),
+          )
         if (!test) break
         const left = isTruthy(test) ? node.consequent : node.alternate
         // A line that begins with a bracket would go on from the one above.
@@ -97,7 +120,8 @@ export const foldConditions: Rule = (tree) => {
         const whole = tree.parents.get(node)
         const [one, other] = [textOf(tree, node.consequent), textOf(tree, node.alternate)]
         if (!test && one === other && isQuiet(node.test)) put(node, one)
-        if (test) put(whole?.type === 'ParenthesizedExpression' ? whole : node, textOf(tree, isTruthy(test) ? node.consequent : node.alternate))
+        if (test)
+          put(whole?.type === 'ParenthesizedExpression' ? whole : node, textOf(tree, isTruthy(test) ? node.consequent : node.alternate))
         break
       }
       case 'LogicalExpression': {
@@ -115,7 +139,8 @@ export const foldConditions: Rule = (tree) => {
       case 'UnaryExpression': {
         const known = knownOf(node)
         if (node.operator === '!' && known && 'value' in known) put(node, String(known.value))
-        else if (node.operator === '!' && node.argument.type === 'UnaryExpression' && node.argument.operator === '!' && isAsked(tree, node)) put(node, textOf(tree, node.argument.argument))
+        else if (node.operator === '!' && node.argument.type === 'UnaryExpression' && node.argument.operator === '!' && isAsked(tree, node))
+          put(node, textOf(tree, node.argument.argument))
         break
       }
       case 'BinaryExpression': {
@@ -126,14 +151,30 @@ export const foldConditions: Rule = (tree) => {
       }
       case 'CallExpression': {
         // All of a list is the list.
-        const { callee, arguments: [from, to] } = node
-        if (callee.type === 'MemberExpression' && callee.property.type === 'Identifier' && callee.property.name === 'slice' && callee.object.type === 'ArrayExpression' && isZero(from) && to?.type === 'Identifier' && to.name === 'Infinity') put(node, textOf(tree, callee.object))
+        const {
+          callee,
+          arguments: [from, to],
+        } = node
+        if (
+          callee.type === 'MemberExpression' &&
+          callee.property.type === 'Identifier' &&
+          callee.property.name === 'slice' &&
+          callee.object.type === 'ArrayExpression' &&
+          isZero(from) &&
+          to?.type === 'Identifier' &&
+          to.name === 'Infinity'
+        )
+          put(node, textOf(tree, callee.object))
         break
       }
       case 'ForOfStatement': {
         const list = node.right.type === 'Identifier' ? tree.bindingOf.get(node.right) : undefined
-        const init = list?.declaration.type === 'VariableDeclarator' && list.kind === 'const' && list.uses.length === 1 ? list.declaration.init : undefined
-        if (init?.type === 'ArrayExpression' && init.elements.length === 1 && init.elements[0]?.type === 'Identifier') put(node.right, textOf(tree, init))
+        const init =
+          list?.declaration.type === 'VariableDeclarator' && list.kind === 'const' && list.uses.length === 1
+            ? list.declaration.init
+            : undefined
+        if (init?.type === 'ArrayExpression' && init.elements.length === 1 && init.elements[0]?.type === 'Identifier')
+          put(node.right, textOf(tree, init))
         break
       }
       case 'VariableDeclarator': {
@@ -160,13 +201,18 @@ export const foldConditions: Rule = (tree) => {
         const spread = kept.length === 1 && only?.type === 'SpreadElement' ? withoutBrackets(only.argument) : undefined
         // One list that is spread in a list of nothing else is that list, where nobody can tell.
         if (spread && (tree.parents.get(node)?.type === 'ForOfStatement' || isMadeList(spread))) put(node, textOf(tree, spread))
-        else if (kept.length < node.elements.length || kept.some(isSpreadList)) put(node, `[${kept.map((each) => (each ? (isSpreadList(each) ? textOf(tree, withoutBrackets(each.argument)).slice(1, -1).trim() : textOf(tree, each)) : '')).join(', ')}]`)
+        else if (kept.length < node.elements.length || kept.some(isSpreadList))
+          put(
+            node,
+            `[${kept.map((each) => (each ? (isSpreadList(each) ? textOf(tree, withoutBrackets(each.argument)).slice(1, -1).trim() : textOf(tree, each)) : '')).join(', ')}]`,
+          )
         break
       }
       case 'BlockStatement': {
         const end = node.body.findIndex(({ type }) => type === 'ReturnStatement')
         const [first, last] = [node.body[end + 1], node.body.at(-1)]
-        if (end >= 0 && first && last) changes.push({ from: statementRange(tree.text, first).from, to: statementRange(tree.text, last).to, text: '' })
+        if (end >= 0 && first && last)
+          changes.push({ from: statementRange(tree.text, first).from, to: statementRange(tree.text, last).to, text: '' })
         break
       }
       case 'ExpressionStatement':

@@ -17,13 +17,22 @@ function isConstant(tree: Tree, node: AnyNode): boolean {
     case 'MemberExpression':
       return node.object.type === 'Identifier' && node.object.name === 'Math'
     case 'CallExpression':
-      return node.callee.type === 'MemberExpression' && isConstant(tree, node.callee) && node.arguments.every((each) => isConstant(tree, each))
+      return (
+        node.callee.type === 'MemberExpression' && isConstant(tree, node.callee) && node.arguments.every((each) => isConstant(tree, each))
+      )
     case 'UnaryExpression':
       return isConstant(tree, node.argument)
     case 'BinaryExpression':
       return isConstant(tree, node.left) && isConstant(tree, node.right)
     case 'ArrowFunctionExpression':
-      return tree.nodes.every((each) => each.type !== 'Identifier' || each.start < node.start || each.end > node.end || !tree.bindingOf.has(each) || isInside(tree, each, node))
+      return tree.nodes.every(
+        (each) =>
+          each.type !== 'Identifier' ||
+          each.start < node.start ||
+          each.end > node.end ||
+          !tree.bindingOf.has(each) ||
+          isInside(tree, each, node),
+      )
     default:
       return false
   }
@@ -41,7 +50,13 @@ export const settleParameters: Rule = (tree) => {
     const found = binding.isTop ? callsOf(tree, binding) : undefined
     if (!found || found.calls.length === 0) continue
     const { made, calls } = found
-    const settled = made.params.map((parameter, i) => settledBy(tree, parameter, calls.map((call) => call.arguments[i])))
+    const settled = made.params.map((parameter, i) =>
+      settledBy(
+        tree,
+        parameter,
+        calls.map((call) => call.arguments[i]),
+      ),
+    )
     if (settled.every((each) => each === undefined)) continue
     made.params.forEach((parameter, i) => {
       const id = idOf(parameter)
@@ -51,7 +66,14 @@ export const settleParameters: Rule = (tree) => {
       else changes.push({ ...emptyAt(statementRange(tree.text, outermost(tree, made)).from), text: `const ${id.name} = ${text}\n` })
     })
     changes.push(...withoutMembers(tree.text, made.params, (each) => settled[made.params.indexOf(each as Pattern)] !== undefined))
-    for (const call of calls) changes.push(...withoutMembers(tree.text, call.arguments, (each) => settled[call.arguments.indexOf(each as (typeof call.arguments)[number])] !== undefined))
+    for (const call of calls)
+      changes.push(
+        ...withoutMembers(
+          tree.text,
+          call.arguments,
+          (each) => settled[call.arguments.indexOf(each as (typeof call.arguments)[number])] !== undefined,
+        ),
+      )
   }
   return changes
 }
@@ -66,11 +88,16 @@ function settledBy(tree: Tree, parameter: Pattern, given: readonly (AnyNode | un
   const id = idOf(parameter)
   const own = id && tree.bindingOf.get(id)
   const isEmpty = parameter.type === 'ObjectPattern' && parameter.properties.length === 0
-  if (isEmpty || (own && own.uses.length === 0)) return given.every((each) => !each || (each.type !== 'SpreadElement' && isQuiet(each))) ? '' : undefined
+  if (isEmpty || (own && own.uses.length === 0))
+    return given.every((each) => !each || (each.type !== 'SpreadElement' && isQuiet(each))) ? '' : undefined
   if (!own || own.uses.some((use) => isAssigned(tree, use)) || given.some((each) => each?.type === 'SpreadElement')) return undefined
   // In itself it may be handed on.
   const others = given.filter((each) => !(each?.type === 'Identifier' && tree.bindingOf.get(each) === own))
-  const texts = new Set(others.map((each) => (each ? textOf(tree, each) : parameter.type === 'AssignmentPattern' ? textOf(tree, parameter.right) : 'undefined')))
+  const texts = new Set(
+    others.map((each) =>
+      each ? textOf(tree, each) : parameter.type === 'AssignmentPattern' ? textOf(tree, parameter.right) : 'undefined',
+    ),
+  )
   const [text] = texts
   if (text === undefined || texts.size !== 1 || others.some((each) => each && !isConstant(tree, each))) return undefined
   const isTaken = tree.bindings.some(({ name, id: other }) => name === id.name && other !== id)

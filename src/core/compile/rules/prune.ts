@@ -18,10 +18,23 @@ export function prune(platform: ReadonlySet<string>): Rule {
     }
     for (const node of tree.nodes) {
       if (node.type === 'ObjectExpression') {
-        changes.push(...withoutMembers(tree.text, node.properties, (each) => each.type === 'Property' && each.key.type === 'Identifier' && isUnread(each.key.name) && isQuiet(each.value)))
+        changes.push(
+          ...withoutMembers(
+            tree.text,
+            node.properties,
+            (each) => each.type === 'Property' && each.key.type === 'Identifier' && isUnread(each.key.name) && isQuiet(each.value),
+          ),
+        )
       } else if (node.type === 'ExpressionStatement' && node.expression.type === 'AssignmentExpression') {
         const { left, right } = node.expression
-        if (left.type === 'MemberExpression' && !left.computed && left.property.type === 'Identifier' && given.has(left.property.name) && isUnread(left.property.name)) changes.push(...(isQuiet(right) ? withoutStatement(tree, node) : [{ from: node.start, to: right.start, text: '' }]))
+        if (
+          left.type === 'MemberExpression' &&
+          !left.computed &&
+          left.property.type === 'Identifier' &&
+          given.has(left.property.name) &&
+          isUnread(left.property.name)
+        )
+          changes.push(...(isQuiet(right) ? withoutStatement(tree, node) : [{ from: node.start, to: right.start, text: '' }]))
       }
     }
     return changes
@@ -38,7 +51,14 @@ const laterMembers = ['reading', 'own', 'parts', 'told', 'lookTold', 'zoneTold',
 
 /** The names of members of objects that are the script's own. */
 function membersGiven(tree: Tree): ReadonlySet<string> {
-  return new Set([...laterMembers, ...tree.nodes.flatMap((node) => (node.type === 'ObjectExpression' ? node.properties.flatMap((each) => (each.type === 'Property' && each.key.type === 'Identifier' ? [each.key.name] : [])) : []))])
+  return new Set([
+    ...laterMembers,
+    ...tree.nodes.flatMap((node) =>
+      node.type === 'ObjectExpression'
+        ? node.properties.flatMap((each) => (each.type === 'Property' && each.key.type === 'Identifier' ? [each.key.name] : []))
+        : [],
+    ),
+  ])
 }
 
 /** The names of members that something reads. */
@@ -48,7 +68,8 @@ function membersRead(tree: Tree): ReadonlySet<string> {
     if (node.type === 'MemberExpression' && !node.computed && node.property.type === 'Identifier') {
       const parent = tree.parents.get(node)
       if (!(parent?.type === 'AssignmentExpression' && parent.left === node && parent.operator === '=')) read.add(node.property.name)
-    } else if (node.type === 'ObjectPattern') for (const each of node.properties) if (each.type === 'Property' && each.key.type === 'Identifier') read.add(each.key.name)
+    } else if (node.type === 'ObjectPattern')
+      for (const each of node.properties) if (each.type === 'Property' && each.key.type === 'Identifier') read.add(each.key.name)
   }
   return read
 }
@@ -64,7 +85,10 @@ function withoutBinding(tree: Tree, binding: Binding, written: readonly Identifi
   if (gone.includes(undefined)) return []
   const writes = gone.filter((change): change is Change => change !== undefined)
   if (kind === 'function') return withoutStatement(tree, declaration)
-  if (kind === 'parameter') return declaration.type === 'FunctionDeclaration' || declaration.type === 'ArrowFunctionExpression' ? withoutParameter(tree, id, declaration.params) : []
+  if (kind === 'parameter')
+    return declaration.type === 'FunctionDeclaration' || declaration.type === 'ArrowFunctionExpression'
+      ? withoutParameter(tree, id, declaration.params)
+      : []
   if (declaration.type !== 'VariableDeclarator') return []
   if (declaration.id !== id) {
     const inPattern = withoutElement(tree, id)
@@ -75,7 +99,10 @@ function withoutBinding(tree: Tree, binding: Binding, written: readonly Identifi
   const loop = tree.parents.get(statement)
   if (loop?.type === 'ForOfStatement' || loop?.type === 'ForStatement') return []
   // What is done stays, though nobody asks for what it gives.
-  if (!isQuiet(declaration.init)) return statement.declarations.length === 1 && declaration.init?.type === 'CallExpression' ? [{ from: statement.start, to: declaration.init.start, text: '' }, ...writes] : []
+  if (!isQuiet(declaration.init))
+    return statement.declarations.length === 1 && declaration.init?.type === 'CallExpression'
+      ? [{ from: statement.start, to: declaration.init.start, text: '' }, ...writes]
+      : []
   if (statement.declarations.length === 1) return [...withoutStatement(tree, statement), ...writes]
   return [...withoutMembers(tree.text, statement.declarations, (each) => each === declaration), ...writes]
 }
@@ -95,7 +122,8 @@ function withoutElement(tree: Tree, id: Identifier): readonly Change[] {
   let member: AnyNode = id
   let parent = tree.parents.get(id)
   if (parent?.type === 'AssignmentPattern') [member, parent] = [parent, tree.parents.get(parent)]
-  if (parent?.type === 'ArrayPattern') return parent.elements.at(-1) === member ? withoutMembers(tree.text, parent.elements, (each) => each === member) : []
+  if (parent?.type === 'ArrayPattern')
+    return parent.elements.at(-1) === member ? withoutMembers(tree.text, parent.elements, (each) => each === member) : []
   if (parent?.type !== 'Property') return []
   const pattern = tree.parents.get(parent)
   return pattern?.type === 'ObjectPattern' ? withoutMembers(tree.text, pattern.properties, (each) => each === parent) : []
@@ -104,12 +132,16 @@ function withoutElement(tree: Tree, id: Identifier): readonly Change[] {
 /** Takes the place of what is left of patterns: `{}` of anything, and of a declaration nothing at all. */
 export const dropEmptyPatterns: Rule = (tree) => {
   for (const node of tree.nodes) {
-    const isEmpty = (node.type === 'ObjectPattern' && node.properties.length === 0) || (node.type === 'ArrayPattern' && node.elements.length === 0)
+    const isEmpty =
+      (node.type === 'ObjectPattern' && node.properties.length === 0) || (node.type === 'ArrayPattern' && node.elements.length === 0)
     if (!isEmpty) continue
     const parent = tree.parents.get(node)
     if (parent?.type === 'VariableDeclarator') {
       const statement = tree.parents.get(parent)
-      if (statement?.type === 'VariableDeclaration' && statement.declarations.length === 1) return isQuiet(parent.init) ? withoutStatement(tree, statement) : [{ from: statement.start, to: parent.init?.start ?? statement.start, text: '' }]
+      if (statement?.type === 'VariableDeclaration' && statement.declarations.length === 1)
+        return isQuiet(parent.init)
+          ? withoutStatement(tree, statement)
+          : [{ from: statement.start, to: parent.init?.start ?? statement.start, text: '' }]
     } else if (parent?.type === 'FunctionDeclaration' || parent?.type === 'ArrowFunctionExpression') {
       const change = parent.params.at(-1) === node ? withoutMembers(tree.text, parent.params, (each) => each === node) : []
       if (change.length > 0) return change

@@ -9,7 +9,11 @@ export const textOf = ({ text }: Tree, node: AnyNode) => text.slice(node.start, 
 
 export function isAssigned(tree: Tree, node: AnyNode): boolean {
   const parent = tree.parents.get(node)
-  return (parent?.type === 'AssignmentExpression' && parent.left === node) || (parent?.type === 'ArrayPattern') || (parent?.type === 'UpdateExpression')
+  return (
+    (parent?.type === 'AssignmentExpression' && parent.left === node) ||
+    parent?.type === 'ArrayPattern' ||
+    parent?.type === 'UpdateExpression'
+  )
 }
 
 /** Whether a name is given another value here, and is not asked for its own. */
@@ -26,7 +30,10 @@ export function withoutStatement(tree: Tree, node: AnyNode): readonly Change[] {
     if (!parent.alternate && isQuiet(parent.test)) return withoutStatement(tree, parent)
     return [{ from: node.start, to: node.end, text: '{}' }]
   }
-  if (parent?.type === 'ForOfStatement' || parent?.type === 'ForStatement' || parent?.type === 'WhileStatement') return parent.type === 'ForOfStatement' && isQuiet(parent.right) ? withoutStatement(tree, parent) : [{ from: node.start, to: node.end, text: '{}' }]
+  if (parent?.type === 'ForOfStatement' || parent?.type === 'ForStatement' || parent?.type === 'WhileStatement')
+    return parent.type === 'ForOfStatement' && isQuiet(parent.right)
+      ? withoutStatement(tree, parent)
+      : [{ from: node.start, to: node.end, text: '{}' }]
   if (parent?.type === 'BlockStatement' && parent.body.length === 1) {
     const outer = tree.parents.get(parent)
     if (outer?.type === 'IfStatement' || outer?.type === 'ForOfStatement') return withoutStatement(tree, parent)
@@ -38,9 +45,17 @@ export function withoutStatement(tree: Tree, node: AnyNode): readonly Change[] {
 export type AnyFunction = FunctionDeclaration | AnonymousFunctionDeclaration | ArrowFunctionExpression
 
 /** The function that a binding at the top names, and all calls of it; undefined where it is used otherwise. */
-export function callsOf(tree: Tree, binding: Binding): { readonly made: AnyFunction; readonly calls: readonly CallExpression[] } | undefined {
+export function callsOf(
+  tree: Tree,
+  binding: Binding,
+): { readonly made: AnyFunction; readonly calls: readonly CallExpression[] } | undefined {
   const { declaration } = binding
-  const made = declaration.type === 'FunctionDeclaration' ? declaration : declaration.type === 'VariableDeclarator' && declaration.init?.type === 'ArrowFunctionExpression' ? declaration.init : undefined
+  const made =
+    declaration.type === 'FunctionDeclaration'
+      ? declaration
+      : declaration.type === 'VariableDeclarator' && declaration.init?.type === 'ArrowFunctionExpression'
+        ? declaration.init
+        : undefined
   if (!made) return undefined
   const calls: CallExpression[] = []
   for (const use of binding.uses) {
@@ -64,20 +79,41 @@ export function outermost(tree: Tree, node: AnyNode): AnyNode {
 
 /** The function right around a node. */
 export function innermostFunction(tree: Tree, node: AnyNode): AnyNode | undefined {
-  for (let each = tree.parents.get(node); each; each = tree.parents.get(each)) if (each.type === 'FunctionDeclaration' || each.type === 'ArrowFunctionExpression') return each
+  for (let each = tree.parents.get(node); each; each = tree.parents.get(each))
+    if (each.type === 'FunctionDeclaration' || each.type === 'ArrowFunctionExpression') return each
   return undefined
 }
 
 /** An expression as it can stand in the place of another: in brackets, where something would bind a part of it tighter. */
-export const inPlaceOf = (tree: Tree, use: AnyNode, by: AnyNode) => (isWhole(tree, use, by) || isSimple(by) ? textOf(tree, by) : `(${textOf(tree, by)})`)
+export const inPlaceOf = (tree: Tree, use: AnyNode, by: AnyNode) =>
+  isWhole(tree, use, by) || isSimple(by) ? textOf(tree, by) : `(${textOf(tree, by)})`
 
 /** Whether another expression in the place of this one is all that stands there. */
 export function isWhole(tree: Tree, place: AnyNode, by: AnyNode): boolean {
   const parent = tree.parents.get(place)
-  if (!parent || parent.type === 'ArrayExpression' || parent.type === 'Property' || parent.type === 'VariableDeclarator' || parent.type === 'ReturnStatement' || parent.type === 'ExpressionStatement' || parent.type === 'IfStatement') return true
+  if (
+    !parent ||
+    parent.type === 'ArrayExpression' ||
+    parent.type === 'Property' ||
+    parent.type === 'VariableDeclarator' ||
+    parent.type === 'ReturnStatement' ||
+    parent.type === 'ExpressionStatement' ||
+    parent.type === 'IfStatement'
+  )
+    return true
   if (parent.type === 'LogicalExpression' && by.type === 'LogicalExpression') return parent.operator === by.operator
-  return (parent.type === 'CallExpression' && parent.callee !== place) || (parent.type === 'ArrowFunctionExpression' && by.type !== 'ObjectExpression') || (parent.type === 'AssignmentExpression' && parent.right === place)
+  return (
+    (parent.type === 'CallExpression' && parent.callee !== place) ||
+    (parent.type === 'ArrowFunctionExpression' && by.type !== 'ObjectExpression') ||
+    (parent.type === 'AssignmentExpression' && parent.right === place)
+  )
 }
 
 /** Expressions that nothing takes apart. */
-export const isSimple = ({ type }: AnyNode) => type === 'Identifier' || type === 'MemberExpression' || type === 'Literal' || type === 'CallExpression' || type === 'ArrayExpression' || type === 'TemplateLiteral'
+export const isSimple = ({ type }: AnyNode) =>
+  type === 'Identifier' ||
+  type === 'MemberExpression' ||
+  type === 'Literal' ||
+  type === 'CallExpression' ||
+  type === 'ArrayExpression' ||
+  type === 'TemplateLiteral'

@@ -10,7 +10,8 @@ export function substituteMembers(known: ReadonlyMap<string, string>): Rule {
     for (const node of tree.nodes) {
       if (node.type === 'MemberExpression' && !node.computed && node.property.type === 'Identifier') {
         const text = known.get(node.property.name)
-        if (text !== undefined && !isAssigned(tree, node)) changes.push({ from: node.start, to: node.end, text: needsParentheses(tree, node, text) ? `(${text})` : text })
+        if (text !== undefined && !isAssigned(tree, node))
+          changes.push({ from: node.start, to: node.end, text: needsParentheses(tree, node, text) ? `(${text})` : text })
       } else if (node.type === 'ObjectPattern') {
         const isKnown = (each: AnyNode) => each.type === 'Property' && each.key.type === 'Identifier' && known.has(each.key.name)
         const gone = withoutMembers(tree.text, node.properties, isKnown)
@@ -22,7 +23,9 @@ export function substituteMembers(known: ReadonlyMap<string, string>): Rule {
           const isDefaulted = property.value.type === 'AssignmentPattern'
           const id = isDefaulted && property.value.type === 'AssignmentPattern' ? property.value.left : property.value
           const value = property.value.type === 'AssignmentPattern' && text === 'undefined' ? textOf(tree, property.value.right) : text
-          if (id.type === 'Identifier') for (const use of tree.bindingOf.get(id)?.uses ?? []) changes.push(replaced(tree, use, needsParentheses(tree, use, value) ? `(${value})` : value))
+          if (id.type === 'Identifier')
+            for (const use of tree.bindingOf.get(id)?.uses ?? [])
+              changes.push(replaced(tree, use, needsParentheses(tree, use, value) ? `(${value})` : value))
         }
       }
     }
@@ -34,5 +37,12 @@ export function substituteMembers(known: ReadonlyMap<string, string>): Rule {
 function needsParentheses(tree: Tree, node: AnyNode, text: string): boolean {
   const parent = tree.parents.get(node)
   if (/^[\w$.]+$|^'[^']*'$|^\[[^[\]]*\]$/.test(text)) return false
-  return parent?.type === 'BinaryExpression' || parent?.type === 'LogicalExpression' || parent?.type === 'UnaryExpression' || parent?.type === 'MemberExpression' || (parent?.type === 'CallExpression' && parent.callee === node) || parent?.type === 'ConditionalExpression'
+  return (
+    parent?.type === 'BinaryExpression' ||
+    parent?.type === 'LogicalExpression' ||
+    parent?.type === 'UnaryExpression' ||
+    parent?.type === 'MemberExpression' ||
+    (parent?.type === 'CallExpression' && parent.callee === node) ||
+    parent?.type === 'ConditionalExpression'
+  )
 }

@@ -27,10 +27,20 @@ export function expandDrift(settings: DriftSettings, select: string, roles: Fill
   const hasAcross = axes !== 'up-down'
   const hasDown = axes !== 'across'
   const isEnlarged = kept === 'enlarged'
-  const place = (id: 'x' | 'y'): Channel => channel(id, { of: id === 'x' ? 'centredX' : 'centredY' }, 'travel', follow, { away: { kind: away, pose: pose[id] }, going: back ?? undefined })
+  const place = (id: 'x' | 'y'): Channel =>
+    channel(id, { of: id === 'x' ? 'centredX' : 'centredY' }, 'travel', follow, {
+      away: { kind: away, pose: pose[id] },
+      going: back ?? undefined,
+    })
   const channels: Channel[] = [...(hasAcross || turnDeg > 0 ? [place('x')] : []), ...(hasDown ? [place('y')] : [])]
   if (scalePercent > 0) channels.push(channel('here', { of: 'inside' }, 'scale', comingFeel(320), { going: comingFeel(520) }))
-  const knobs: Knob[] = filled.map(({ id, amount }) => ({ id, value: amount, unit: unitOf(settings), note: `how far {${id}} slides`, isAmount: true }))
+  const knobs: Knob[] = filled.map(({ id, amount }) => ({
+    id,
+    value: amount,
+    unit: unitOf(settings),
+    note: `how far {${id}} slides`,
+    isAmount: true,
+  }))
   if (turnDeg > 0) knobs.push(knob(settings, 'turnDeg'))
   if (scalePercent > 0) knobs.push(knob(settings, 'scalePercent'))
   const slot = (axis: 'X' | 'Y') => sliding(axis, unitOf(settings) === '%' ? '%' : undefined)
@@ -46,7 +56,9 @@ export function expandDrift(settings: DriftSettings, select: string, roles: Fill
   })
   return rigOf({
     areas: [areaOn('ground', select)],
-    channels, knobs, outputs,
+    channels,
+    knobs,
+    outputs,
     rules: kept === 'free' ? [] : [{ select, whilePlayed: true, css: { overflow: 'clip' } }],
   })
 }

@@ -8,7 +8,10 @@ import { expandDrift } from './expand'
 import { driftDefaults, driftParameters, driftSettings, type DriftLayer, type DriftSettings } from './settings'
 import { driftSentence, driftTime } from './words'
 
-const guessed = { 'layer-1': { within: '> :nth-child(2)', noun: 'what comes second' }, 'layer-2': { within: '> :nth-child(1)', noun: 'what comes first' } }
+const guessed = {
+  'layer-1': { within: '> :nth-child(2)', noun: 'what comes second' },
+  'layer-2': { within: '> :nth-child(1)', noun: 'what comes first' },
+}
 
 export const drift: Kind<DriftSettings> = {
   id: 'drift',
@@ -26,9 +29,36 @@ export const drift: Kind<DriftSettings> = {
   controls: driftParameters.controls,
   forSample: driftParameters.forSample,
   recipes: [
-    { id: 'near-and-far', title: 'Near and far', need: 'What is near slips further from the pointer than what is far.', settings: driftDefaults, roles: guessed },
-    { id: 'window', title: 'Through a window', need: 'A picture slides behind its frame, and no edge of it shows.', settings: { ...driftDefaults, layers: [{ id: 'layer-1', amount: 6 }], kept: 'enlarged', unit: '%' }, roles: { 'layer-1': { within: '> :nth-child(1)', noun: 'what comes first' } } },
-    { id: 'afloat', title: 'Afloat', need: 'Things go slowly along with the pointer and turn a little.', settings: { ...driftDefaults, way: 'with', turnDeg: 4, layers: [{ id: 'layer-1', amount: 30 }, { id: 'layer-2', amount: 14 }], follow: { kind: 'spring', frequencyHz: 0.9, dampingRatio: 0.9 } }, roles: guessed },
+    {
+      id: 'near-and-far',
+      title: 'Near and far',
+      need: 'What is near slips further from the pointer than what is far.',
+      settings: driftDefaults,
+      roles: guessed,
+    },
+    {
+      id: 'window',
+      title: 'Through a window',
+      need: 'A picture slides behind its frame, and no edge of it shows.',
+      settings: { ...driftDefaults, layers: [{ id: 'layer-1', amount: 6 }], kept: 'enlarged', unit: '%' },
+      roles: { 'layer-1': { within: '> :nth-child(1)', noun: 'what comes first' } },
+    },
+    {
+      id: 'afloat',
+      title: 'Afloat',
+      need: 'Things go slowly along with the pointer and turn a little.',
+      settings: {
+        ...driftDefaults,
+        way: 'with',
+        turnDeg: 4,
+        layers: [
+          { id: 'layer-1', amount: 30 },
+          { id: 'layer-2', amount: 14 },
+        ],
+        follow: { kind: 'spring', frequencyHz: 0.9, dampingRatio: 0.9 },
+      },
+      roles: guessed,
+    },
   ],
   sentence: driftSentence,
   time: driftTime,

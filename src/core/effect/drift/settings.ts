@@ -7,17 +7,54 @@ const unitOf = ({ unit, kept }: { readonly unit?: unknown; readonly kept?: unkno
 
 const parameters = {
   /** How far each slides at the edges, in `unit`. */
-  layers: layers('amount', {
-    title: 'Distance', inSample: 0.3, unit: 'px', least: 0, greatest: 300, step: 1, drawing: 'depths', inCaption: 2,
-    varies: (settings) => (unitOf(settings) === '%' ? { inSample: 1, unit: '%', greatest: 100, percentOf: { words: 'its own size' } } : {}),
-  }, [{ id: 'layer-1', amount: 22 }, { id: 'layer-2', amount: 6 }]),
+  layers: layers(
+    'amount',
+    {
+      title: 'Distance',
+      inSample: 0.3,
+      unit: 'px',
+      least: 0,
+      greatest: 300,
+      step: 1,
+      drawing: 'depths',
+      inCaption: 2,
+      varies: (settings) =>
+        unitOf(settings) === '%' ? { inSample: 1, unit: '%', greatest: 100, percentOf: { words: 'its own size' } } : {},
+    },
+    [
+      { id: 'layer-1', amount: 22 },
+      { id: 'layer-2', amount: 6 },
+    ],
+  ),
   way: choice({ title: 'The layers slide', from: 'against', options: { against: 'against the pointer', with: 'with the pointer' } }),
   axes: choice({ title: 'They slide', from: 'both', options: { both: 'both ways', across: 'across only', 'up-down': 'up and down only' } }),
   /** They may leave the box, are cut at it, or are enlarged so that no edge of theirs shows in it. */
-  kept: choice({ title: 'The layers', from: 'free', options: { free: 'may leave the box', cut: 'are cut at the box', enlarged: 'are enlarged to fill the box' }, row: 'more' }),
+  kept: choice({
+    title: 'The layers',
+    from: 'free',
+    options: { free: 'may leave the box', cut: 'are cut at the box', enlarged: 'are enlarged to fill the box' },
+    row: 'more',
+  }),
   unit: choice({ title: 'Unit', from: 'px', options: { px: 'px', '%': '% of each layer' }, row: 'more' }),
-  turnDeg: number({ title: 'They turn by', from: 0, inSample: 2, unit: 'deg', least: 0, greatest: 45, step: 1, row: 'more', knob: { id: 'turn', note: 'how far the layers turn at the left and right edge', isAmount: true } }),
-  scalePercent: percent({ title: 'They grow by', from: 0, greatest: 50, row: 'more', percentOf: { words: 'their own size' }, knob: { id: 'grow', note: 'how much the layers grow, as a share of their size', per: 100, isAmount: true } }),
+  turnDeg: number({
+    title: 'They turn by',
+    from: 0,
+    inSample: 2,
+    unit: 'deg',
+    least: 0,
+    greatest: 45,
+    step: 1,
+    row: 'more',
+    knob: { id: 'turn', note: 'how far the layers turn at the left and right edge', isAmount: true },
+  }),
+  scalePercent: percent({
+    title: 'They grow by',
+    from: 0,
+    greatest: 50,
+    row: 'more',
+    percentOf: { words: 'their own size' },
+    knob: { id: 'grow', note: 'how much the layers grow, as a share of their size', per: 100, isAmount: true },
+  }),
   away: away('they lie as designed', 'they wait at the pin', 'they stay as they were left'),
   pose: pinned('the box', 'settle'),
   follow: following('How they follow', softSpring),

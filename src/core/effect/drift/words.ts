@@ -5,10 +5,28 @@ import type { DriftSettings } from './settings'
 
 /** The sentence names two layers; more of them are told by their number. */
 export const driftSentence = ({ layers }: DriftSettings): readonly Piece[] => [
-  'In ', { role: 'ground' }, ', ',
-  ...layers.slice(0, 2).flatMap(({ id }, index): Piece[] => [...(index > 0 ? [' and '] : []), { role: id }, index === 0 ? ' slides by ' : ' by ', { control: id }]),
+  'In ',
+  { role: 'ground' },
+  ', ',
+  ...layers
+    .slice(0, 2)
+    .flatMap(({ id }, index): Piece[] => [
+      ...(index > 0 ? [' and '] : []),
+      { role: id },
+      index === 0 ? ' slides by ' : ' by ',
+      { control: id },
+    ]),
   ...(layers.length > 2 ? [`, and ${layers.length - 2} more by theirs`] : layers.length === 0 ? ['no layer slides yet'] : []),
-  ', ', { control: 'way' }, ', ', { control: 'axes' }, '.',
+  ', ',
+  { control: 'way' },
+  ', ',
+  { control: 'axes' },
+  '.',
 ]
 
-export const driftTime = ({ follow }: DriftSettings): readonly Piece[] => [...followingPieces({ follow }), '. When away ', { control: 'away' }, '.']
+export const driftTime = ({ follow }: DriftSettings): readonly Piece[] => [
+  ...followingPieces({ follow }),
+  '. When away ',
+  { control: 'away' },
+  '.',
+]

@@ -6,7 +6,18 @@ import { foldParameters, type FoldSettings } from './settings'
 const { knob, token } = foldParameters
 
 /** A wall from one share of the heading to the corner, or from the corner on, wide enough for words that slide out. */
-const wallCss = { position: 'absolute', top: '0', bottom: '0', overflow: 'clip', 'box-sizing': 'border-box', padding: 'inherit', 'border-radius': '0', background: '{ground}', 'user-select': 'none', '-webkit-text-fill-color': 'currentcolor' }
+const wallCss = {
+  position: 'absolute',
+  top: '0',
+  bottom: '0',
+  overflow: 'clip',
+  'box-sizing': 'border-box',
+  padding: 'inherit',
+  'border-radius': '0',
+  background: '{ground}',
+  'user-select': 'none',
+  '-webkit-text-fill-color': 'currentcolor',
+}
 /** The copy in it, as wide as the heading and wrapped alike. */
 const wordsCss = { position: 'absolute', top: '0', 'box-sizing': 'border-box', padding: 'inherit', 'will-change': 'transform' }
 
@@ -19,12 +30,27 @@ export function expandFold(settings: FoldSettings, select: string): Rig {
   const channel = channelsIn('heading')
   const lean = corner === 'outer' ? 1 : -1
   const sign = way === 'with' ? 1 : -1
-  const shading: Part[] = shadePercent > 0 ? [{ id: 'shade', area: 'heading', inside: 'wall-2', css: { position: 'absolute', inset: '0', background: '{shade}', opacity: '{dark}' } }] : []
+  const shading: Part[] =
+    shadePercent > 0
+      ? [
+          {
+            id: 'shade',
+            area: 'heading',
+            inside: 'wall-2',
+            css: { position: 'absolute', inset: '0', background: '{shade}', opacity: '{dark}' },
+          },
+        ]
+      : []
   const slides = (part: string) => outputOn({ part }, sliding('X', '%'), { factor: 100 * sign, knob: 'travel', channel: 'x' })
   return rigOf({
     areas: [areaOn('heading', select)],
     channels: [channel('x', { of: 'centredX' }, 'travel', follow, { away: { kind: away, pose: pose.x }, going: back ?? undefined })],
-    knobs: [knob(settings, 'cornerPercent'), knob(settings, 'angleDeg'), knob(settings, 'travelPercent'), ...(shadePercent > 0 ? [knob(settings, 'shadePercent')] : [])],
+    knobs: [
+      knob(settings, 'cornerPercent'),
+      knob(settings, 'angleDeg'),
+      knob(settings, 'travelPercent'),
+      ...(shadePercent > 0 ? [knob(settings, 'shadePercent')] : []),
+    ],
     outputs: [
       outputOn({ part: 'wall-1' }, turning('skewY'), { factor: -lean, knob: 'angle' }),
       outputOn({ part: 'wall-2' }, turning('skewY'), { factor: lean, knob: 'angle' }),
@@ -32,10 +58,30 @@ export function expandFold(settings: FoldSettings, select: string): Rig {
       slides('words-2'),
     ],
     parts: [
-      { id: 'wall-1', area: 'heading', css: { ...wallCss, left: 'calc(-100% * {travel})', width: `calc(100% * ${first})`, 'transform-origin': '100% 50%' } },
-      { id: 'words-1', area: 'heading', inside: 'wall-1', holds: 'copy', css: { ...wordsCss, left: `calc(100% * {travel} / ${first})`, width: `calc(100% / ${first})` } },
-      { id: 'wall-2', area: 'heading', css: { ...wallCss, left: 'calc(100% * {corner})', width: `calc(100% * ${second})`, 'transform-origin': '0 50%' } },
-      { id: 'words-2', area: 'heading', inside: 'wall-2', holds: 'copy', css: { ...wordsCss, left: `calc(-100% * {corner} / ${second})`, width: `calc(100% / ${second})` } },
+      {
+        id: 'wall-1',
+        area: 'heading',
+        css: { ...wallCss, left: 'calc(-100% * {travel})', width: `calc(100% * ${first})`, 'transform-origin': '100% 50%' },
+      },
+      {
+        id: 'words-1',
+        area: 'heading',
+        inside: 'wall-1',
+        holds: 'copy',
+        css: { ...wordsCss, left: `calc(100% * {travel} / ${first})`, width: `calc(100% / ${first})` },
+      },
+      {
+        id: 'wall-2',
+        area: 'heading',
+        css: { ...wallCss, left: 'calc(100% * {corner})', width: `calc(100% * ${second})`, 'transform-origin': '0 50%' },
+      },
+      {
+        id: 'words-2',
+        area: 'heading',
+        inside: 'wall-2',
+        holds: 'copy',
+        css: { ...wordsCss, left: `calc(-100% * {corner} / ${second})`, width: `calc(100% / ${second})` },
+      },
       ...shading,
     ],
     // The heading itself keeps its place, is read out and can be selected; what is seen of it are the walls.

@@ -4,7 +4,24 @@ import { followingPieces } from '../feel-controls'
 import type { FoldSettings } from './settings'
 
 export const foldSentence = (): readonly Piece[] => [
-  'A corner at ', { control: 'cornerPercent' }, ' folds ', { role: 'heading' }, ', its walls slanted by ', { control: 'angleDeg' }, ' and the second one in ', { control: 'shadePercent' }, ' shade; the words slide by ', { control: 'travelPercent' }, ' ', { control: 'way' }, '.',
+  'A corner at ',
+  { control: 'cornerPercent' },
+  ' folds ',
+  { role: 'heading' },
+  ', its walls slanted by ',
+  { control: 'angleDeg' },
+  ' and the second one in ',
+  { control: 'shadePercent' },
+  ' shade; the words slide by ',
+  { control: 'travelPercent' },
+  ' ',
+  { control: 'way' },
+  '.',
 ]
 
-export const foldTime = ({ follow }: FoldSettings): readonly Piece[] => [...followingPieces({ follow }), '. When away ', { control: 'away' }, '.']
+export const foldTime = ({ follow }: FoldSettings): readonly Piece[] => [
+  ...followingPieces({ follow }),
+  '. When away ',
+  { control: 'away' },
+  '.',
+]

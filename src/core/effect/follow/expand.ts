@@ -19,7 +19,12 @@ export function expandFollow(settings: FollowSettings, select: string, roles: Fi
   const ground = roles.ground ?? groundOf(select)
   const channel = channelsIn('ground')
   const inMover = { frame: { each: select }, away: { kind: away === 'home' ? 'settle' : 'hold', pose: 0 } } as const
-  const limited = (px: number) => ({ stops: [{ at: -Math.max(px, 0.1), value: -px }, { at: Math.max(px, 0.1), value: px }] })
+  const limited = (px: number) => ({
+    stops: [
+      { at: -Math.max(px, 0.1), value: -px },
+      { at: Math.max(px, 0.1), value: px },
+    ],
+  })
   const hasAcross = axes !== 'up-down'
   const hasDown = axes !== 'across'
   const channels: Channel[] = []
@@ -32,7 +37,14 @@ export function expandFollow(settings: FollowSettings, select: string, roles: Fi
   if (hasAcross) place('x', acrossPx)
   if (hasDown) place('y', upDownPx)
   const needsHere = offsetXPx !== 0 || offsetYPx !== 0 || turns === 'heading'
-  if (needsHere) channels.push(channel('here', { of: 'inside' }, 'travel', comingFeel(comeMs), { going: comingFeel(goMs), frame: { each: select }, ...(away === 'stays' ? { away: { kind: 'hold', pose: 0 } } : {}) }))
+  if (needsHere)
+    channels.push(
+      channel('here', { of: 'inside' }, 'travel', comingFeel(comeMs), {
+        going: comingFeel(goMs),
+        frame: { each: select },
+        ...(away === 'stays' ? { away: { kind: 'hold', pose: 0 } } : {}),
+      }),
+    )
   const offset = (axis: 'X' | 'Y') => {
     const beside = knob(settings, `offset${axis}Px`)
     if (beside.value === 0) return
@@ -43,8 +55,14 @@ export function expandFollow(settings: FollowSettings, select: string, roles: Fi
   offset('Y')
   if (bends(settings)) {
     // Where along the ground the pointer is, is read in the ground itself.
-    const weight = channel('along', { of: 'inside' }, 'travel', comingFeel(comeMs), { going: comingFeel(goMs), ...(away === 'stays' ? { away: { kind: 'hold', pose: 0 } } : {}) })
-    channels.push(weight, channel('run', { of: 'x' }, 'travel', follow, { away: { kind: away === 'home' ? 'settle' : 'hold', pose: 0.5 }, curve: path }))
+    const weight = channel('along', { of: 'inside' }, 'travel', comingFeel(comeMs), {
+      going: comingFeel(goMs),
+      ...(away === 'stays' ? { away: { kind: 'hold', pose: 0 } } : {}),
+    })
+    channels.push(
+      weight,
+      channel('run', { of: 'x' }, 'travel', follow, { away: { kind: away === 'home' ? 'settle' : 'hold', pose: 0.5 }, curve: path }),
+    )
     outputs.push(outputOn({ within: select }, sliding('Y'), { channel: 'run', weight: 'along', strength }))
   }
   const axis = hasAcross ? 'x' : 'y'
@@ -52,11 +70,19 @@ export function expandFollow(settings: FollowSettings, select: string, roles: Fi
   if (leanDeg > 0 && lagPx > 0) {
     // By how far it is behind the pointer: a spring that follows a steady hand lags in proportion to its speed.
     knobs.push(knob(settings, 'leanDeg'))
-    channels.push({ ...channel('ahead', { of: axis === 'x' ? 'xPx' : 'yPx', from: 'centre' }, 'turn', { kind: 'glide', halfLifeMs: 25 }, inMover), curve: limited(axis === 'x' ? acrossPx : upDownPx) })
-    outputs.push(outputOn('self', turning('rotate'), { factor: 1 / lagPx, knob: 'lean', channel: 'ahead' }), outputOn('self', turning('rotate'), { factor: -1 / lagPx, knob: 'lean', channel: axis }))
+    channels.push({
+      ...channel('ahead', { of: axis === 'x' ? 'xPx' : 'yPx', from: 'centre' }, 'turn', { kind: 'glide', halfLifeMs: 25 }, inMover),
+      curve: limited(axis === 'x' ? acrossPx : upDownPx),
+    })
+    outputs.push(
+      outputOn('self', turning('rotate'), { factor: 1 / lagPx, knob: 'lean', channel: 'ahead' }),
+      outputOn('self', turning('rotate'), { factor: -1 / lagPx, knob: 'lean', channel: axis }),
+    )
   }
   if (turns === 'heading') {
-    channels.push(channel('heading', { of: 'heading' }, 'turn', { kind: 'glide', halfLifeMs: 60 }, { ...inMover, away: { kind: 'hold', pose: 0 } }))
+    channels.push(
+      channel('heading', { of: 'heading' }, 'turn', { kind: 'glide', halfLifeMs: 60 }, { ...inMover, away: { kind: 'hold', pose: 0 } }),
+    )
     outputs.push(outputOn('self', turning('rotate'), { channel: 'heading', weight: 'here' }))
   }
   return rigOf({ areas: [areaOn('ground', ground)], channels, knobs, outputs })

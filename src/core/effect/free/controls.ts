@@ -12,10 +12,19 @@ import type { Unit } from '../unit'
 type FreeControl = Control<Rig>
 
 /** The item of a list at an index, changed. */
-const changed = <Item>(items: readonly Item[], at: number, to: Partial<NoInfer<Item>>): Item[] => items.map((item, i) => (i === at ? { ...item, ...to } : item))
+const changed = <Item>(items: readonly Item[], at: number, to: Partial<NoInfer<Item>>): Item[] =>
+  items.map((item, i) => (i === at ? { ...item, ...to } : item))
 
 /** The range of a number by its unit, where the rig names none; and a step that suits it. */
-const usual: Partial<Record<Unit, readonly [number, number]>> = { deg: [-180, 180], px: [-1000, 1000], '%': [-100, 200], '': [-10, 10], ms: [0, 5000], s: [0, 60], turn: [-1, 1] }
+const usual: Partial<Record<Unit, readonly [number, number]>> = {
+  deg: [-180, 180],
+  px: [-1000, 1000],
+  '%': [-100, 200],
+  '': [-10, 10],
+  ms: [0, 5000],
+  s: [0, 60],
+  turn: [-1, 1],
+}
 const stepFor = ([least, greatest]: readonly [number, number]) => {
   const share = (greatest - least) / 100
   return [0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50].find((step) => step >= share / 2) ?? 100
@@ -24,7 +33,8 @@ const stepFor = ([least, greatest]: readonly [number, number]) => {
 const sentenceCase = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 /** Whether the rig lets something lie at a height: then its numbers belong to the side view. */
-const liftsBy = (knob: string, { outputs }: Rig) => outputs.some((output) => output.knob === knob && output.slot.on === 'transform' && output.slot.fn === 'translateZ')
+const liftsBy = (knob: string, { outputs }: Rig) =>
+  outputs.some((output) => output.knob === knob && output.slot.on === 'transform' && output.slot.fn === 'translateZ')
 
 function knobControl(knob: Knob, at: number, rig: Rig): FreeControl {
   const unit = unitOfKnob(rig.knobs, knob.id) ?? ''
@@ -32,9 +42,18 @@ function knobControl(knob: Knob, at: number, rig: Rig): FreeControl {
   const output = rig.outputs.find((each) => each.knob === knob.id)
   const curved = rig.channels.find(({ id, curve }) => id === output?.channel && curve)
   const follows = rig.channels.find((channel) => channel.id === output?.channel && isFollowing(channel))
-  const drawing: Drawing = liftsBy(knob.id, rig) ? 'depths' : curved ? 'curve' :  follows ? 'flick' : 'none'
+  const drawing: Drawing = liftsBy(knob.id, rig) ? 'depths' : curved ? 'curve' : follows ? 'flick' : 'none'
   return {
-    kind: 'number', id: knob.id, title: sentenceCase(knob.note || knob.id), unit, least: range[0], greatest: range[1], step: stepFor(range), drawing, knob: knob.id, handle: knob.handle,
+    kind: 'number',
+    id: knob.id,
+    title: sentenceCase(knob.note || knob.id),
+    unit,
+    least: range[0],
+    greatest: range[1],
+    step: stepFor(range),
+    drawing,
+    knob: knob.id,
+    handle: knob.handle,
     draws: curved ? `${curved.id}-curve` : drawing === 'flick' && follows ? `${follows.id}-feel` : undefined,
     read: ({ knobs }) => knobs[at]?.value ?? 0,
     write: (settings, value) => ({ ...settings, knobs: changed(settings.knobs, at, { value }) }),
@@ -43,30 +62,74 @@ function knobControl(knob: Knob, at: number, rig: Rig): FreeControl {
 
 function tokenControl(token: NonNullable<Rig['tokens']>[number], at: number): FreeControl[] {
   if (token.of !== 'colour' && token.of !== 'gradient') return []
-  return [{
-    kind: token.of, id: token.id, token: token.id, title: sentenceCase(token.note || token.id), drawing: token.of === 'gradient' ? 'gradient' : 'none',
-    read: ({ tokens }) => tokens?.[at]?.value ?? '',
-    write: (settings, value) => ({ ...settings, tokens: changed(settings.tokens ?? [], at, { value }) }),
-  }]
+  return [
+    {
+      kind: token.of,
+      id: token.id,
+      token: token.id,
+      title: sentenceCase(token.note || token.id),
+      drawing: token.of === 'gradient' ? 'gradient' : 'none',
+      read: ({ tokens }) => tokens?.[at]?.value ?? '',
+      write: (settings, value) => ({ ...settings, tokens: changed(settings.tokens ?? [], at, { value }) }),
+    },
+  ]
 }
 
 /** Whether a channel follows by a feel of its own: a chain goes by half-lives, a look by times for each change. */
 const isFollowing = ({ chain, signal }: Channel) => chain === undefined && signal.of !== 'look'
 
 /** The ids of the words for a channel's feel, and for its feel of going. */
-const feelIds = (id: string, which: 'feel' | 'going') => [`${id}-${which}`, `${id}-${which}-time`, `${id}-${which}-past`, `${id}-${which}-frequency`, `${id}-${which}-damping`] as const
+const feelIds = (id: string, which: 'feel' | 'going') =>
+  [`${id}-${which}`, `${id}-${which}-time`, `${id}-${which}-past`, `${id}-${which}-frequency`, `${id}-${which}-damping`] as const
 
 function channelControls(channel: Channel, at: number): FreeControl[] {
   const { id, signal, curve } = channel
   const write = (settings: Rig, to: Partial<Channel>): Rig => ({ ...settings, channels: changed(settings.channels, at, to) })
-  const following = isFollowing(channel) ? feelControls<Rig>({ ids: feelIds(id, 'feel'), title: `How ${id} follows`, timeTitle: `${sentenceCase(id)} follows in`, drawing: 'flick' }, ({ channels }) => channels[at]?.feel ?? { kind: 'direct' }, (settings, feel) => write(settings, { feel })) : []
-  const going = isFollowing(channel) && channel.going ? feelControls<Rig>({ ids: feelIds(id, 'going'), title: `How ${id} goes back`, timeTitle: `${sentenceCase(id)} goes back in`, drawing: 'return' }, ({ channels }) => channels[at]?.going ?? { kind: 'direct' }, (settings, feel) => write(settings, { going: feel })) : []
-  const curves: FreeControl[] = curve ? [curveControl(`${id}-curve`, `What ${id} comes to`, id, '', (rig) => rig.channels[at]?.curve ?? curve, (settings, to) => write(settings, { curve: to }), spanOf(channel))] : []
-  const zones: FreeControl[] = signal.of === 'zone' ? (['columns', 'rows'] as const).map((along): NumberControl<Rig> => ({
-    kind: 'number', id: `${id}-${along}`, title: sentenceCase(along), unit: '', least: 1, greatest: 24, step: 1, drawing: 'none', handle: { on: 'zones', along },
-    read: ({ channels }) => countOf(channels[at], along),
-    write: (settings, value) => write(settings, { signal: { ...signal, ...zoneOf(settings.channels[at]), [along]: Math.round(value) } }),
-  })) : []
+  const following = isFollowing(channel)
+    ? feelControls<Rig>(
+        { ids: feelIds(id, 'feel'), title: `How ${id} follows`, timeTitle: `${sentenceCase(id)} follows in`, drawing: 'flick' },
+        ({ channels }) => channels[at]?.feel ?? { kind: 'direct' },
+        (settings, feel) => write(settings, { feel }),
+      )
+    : []
+  const going =
+    isFollowing(channel) && channel.going
+      ? feelControls<Rig>(
+          { ids: feelIds(id, 'going'), title: `How ${id} goes back`, timeTitle: `${sentenceCase(id)} goes back in`, drawing: 'return' },
+          ({ channels }) => channels[at]?.going ?? { kind: 'direct' },
+          (settings, feel) => write(settings, { going: feel }),
+        )
+      : []
+  const curves: FreeControl[] = curve
+    ? [
+        curveControl(
+          `${id}-curve`,
+          `What ${id} comes to`,
+          id,
+          '',
+          (rig) => rig.channels[at]?.curve ?? curve,
+          (settings, to) => write(settings, { curve: to }),
+          spanOf(channel),
+        ),
+      ]
+    : []
+  const zones: FreeControl[] =
+    signal.of === 'zone'
+      ? (['columns', 'rows'] as const).map((along): NumberControl<Rig> => ({
+          kind: 'number',
+          id: `${id}-${along}`,
+          title: sentenceCase(along),
+          unit: '',
+          least: 1,
+          greatest: 24,
+          step: 1,
+          drawing: 'none',
+          handle: { on: 'zones', along },
+          read: ({ channels }) => countOf(channels[at], along),
+          write: (settings, value) =>
+            write(settings, { signal: { ...signal, ...zoneOf(settings.channels[at]), [along]: Math.round(value) } }),
+        }))
+      : []
   return [...following, ...going, ...curves, ...zones]
 }
 
@@ -81,7 +144,15 @@ function spanOf({ signal, curve }: Channel): readonly [number, number] {
   return [Math.min(own[0], ...stops), Math.max(own[1], ...stops)]
 }
 
-function curveControl(id: string, title: string, across: string, unit: Unit, read: (rig: Rig) => Curve, write: (rig: Rig, curve: Curve) => Rig, [from, to]: readonly [number, number]): FreeControl {
+function curveControl(
+  id: string,
+  title: string,
+  across: string,
+  unit: Unit,
+  read: (rig: Rig) => Curve,
+  write: (rig: Rig, curve: Curve) => Rig,
+  [from, to]: readonly [number, number],
+): FreeControl {
   return { kind: 'curve', id, title, drawing: 'curve', unit, across: { title: across, channel: across, unit: '', from, to }, read, write }
 }
 
@@ -93,22 +164,67 @@ function outputControls(output: Output, at: number, rig: Rig): FreeControl[] {
     const present = outputs[at]?.curve
     return present && 'stops' in present ? present : curve
   }
-  return [curveControl(`${slotName(slot)}-curve`, `What ${channel ?? 'it'} does to the ${slotName(slot)}`, channel ?? '', unitOf(slot), read, (settings, to) => ({ ...settings, outputs: changed(settings.outputs, at, { curve: to }) }), driving ? spanOf({ ...driving, curve }) : [0, 1])]
+  return [
+    curveControl(
+      `${slotName(slot)}-curve`,
+      `What ${channel ?? 'it'} does to the ${slotName(slot)}`,
+      channel ?? '',
+      unitOf(slot),
+      read,
+      (settings, to) => ({ ...settings, outputs: changed(settings.outputs, at, { curve: to }) }),
+      driving ? spanOf({ ...driving, curve }) : [0, 1],
+    ),
+  ]
 }
 
 /** How far inside its edges an area counts, a number for each side; its delay and the time until it counts as still. */
 function areaControls({ id, insets, looks }: Rig['areas'][number], at: number): FreeControl[] {
-  const inner = insets ? sides.map((side): NumberControl<Rig> => ({
-    kind: 'number', id: `${id}-${side}`, title: `Inset at the ${side}`, unit: insets[side].unit, least: -500, greatest: 500, step: insets[side].unit === '%' ? 1 : 2, drawing: 'none', handle: { on: 'inset', side },
-    percentOf: insets[side].unit === '%' ? { words: side === 'left' || side === 'right' ? 'the width' : 'the height', length: side === 'left' || side === 'right' ? 'width' : 'height' } : undefined,
-    read: ({ areas }) => areas[at]?.insets?.[side].value ?? 0,
-    write: (settings, value) => ({ ...settings, areas: changed(settings.areas, at, { insets: { ...insets, ...settings.areas[at]?.insets, [side]: { value, unit: insets[side].unit } } }) }),
-  })) : []
-  const times = looks ? (['goDelayMs', 'stillMs'] as const).filter((key) => looks[key] !== undefined).map((key): NumberControl<Rig> => ({
-    kind: 'number', id: `${id}-${key}`, title: key === 'goDelayMs' ? 'Waits before it goes' : 'Counts as still after', unit: 'ms', least: key === 'goDelayMs' ? 0 : 1, greatest: 10_000, step: 20, drawing: 'none',
-    read: ({ areas }) => areas[at]?.looks?.[key] ?? 0,
-    write: (settings, value) => ({ ...settings, areas: changed(settings.areas, at, { looks: { ...looks, ...settings.areas[at]?.looks, [key]: value } }) }),
-  })) : []
+  const inner = insets
+    ? sides.map((side): NumberControl<Rig> => ({
+        kind: 'number',
+        id: `${id}-${side}`,
+        title: `Inset at the ${side}`,
+        unit: insets[side].unit,
+        least: -500,
+        greatest: 500,
+        step: insets[side].unit === '%' ? 1 : 2,
+        drawing: 'none',
+        handle: { on: 'inset', side },
+        percentOf:
+          insets[side].unit === '%'
+            ? {
+                words: side === 'left' || side === 'right' ? 'the width' : 'the height',
+                length: side === 'left' || side === 'right' ? 'width' : 'height',
+              }
+            : undefined,
+        read: ({ areas }) => areas[at]?.insets?.[side].value ?? 0,
+        write: (settings, value) => ({
+          ...settings,
+          areas: changed(settings.areas, at, {
+            insets: { ...insets, ...settings.areas[at]?.insets, [side]: { value, unit: insets[side].unit } },
+          }),
+        }),
+      }))
+    : []
+  const times = looks
+    ? (['goDelayMs', 'stillMs'] as const)
+        .filter((key) => looks[key] !== undefined)
+        .map((key): NumberControl<Rig> => ({
+          kind: 'number',
+          id: `${id}-${key}`,
+          title: key === 'goDelayMs' ? 'Waits before it goes' : 'Counts as still after',
+          unit: 'ms',
+          least: key === 'goDelayMs' ? 0 : 1,
+          greatest: 10_000,
+          step: 20,
+          drawing: 'none',
+          read: ({ areas }) => areas[at]?.looks?.[key] ?? 0,
+          write: (settings, value) => ({
+            ...settings,
+            areas: changed(settings.areas, at, { looks: { ...looks, ...settings.areas[at]?.looks, [key]: value } }),
+          }),
+        }))
+    : []
   return [...inner, ...times]
 }
 

@@ -9,15 +9,25 @@ import { tellValue } from '../tell'
 import { free } from '.'
 
 const benched = readdirSync('bench/rigs').map((name) => [name, readRig(JSON.parse(readFileSync(`bench/rigs/${name}`, 'utf8')))] as const)
-const rigs: readonly (readonly [string, Rig])[] = [...benched, ...free.recipes.map(({ id, settings }) => [id, settings] as const), ['lit', litRig], ['stack', stackRig]]
+const rigs: readonly (readonly [string, Rig])[] = [
+  ...benched,
+  ...free.recipes.map(({ id, settings }) => [id, settings] as const),
+  ['lit', litRig],
+  ['stack', stackRig],
+]
 
 describe.each(rigs)('the words of a rig by hand: %s', (_, rig) => {
   it('name only controls that there are, each once, and all of them somewhere', () => {
     const ids = free.controls(rig).map(({ id }) => id)
     expect(new Set(ids).size).toBe(ids.length)
-    const named = [...free.sentence(rig), ...free.time(rig)].flatMap((piece) => (typeof piece === 'object' && 'control' in piece ? [piece.control] : []))
+    const named = [...free.sentence(rig), ...free.time(rig)].flatMap((piece) =>
+      typeof piece === 'object' && 'control' in piece ? [piece.control] : [],
+    )
     for (const id of named) expect(ids).toContain(id)
-    const inRows = free.controls(rig).filter(({ row }) => row !== undefined).map(({ id }) => id)
+    const inRows = free
+      .controls(rig)
+      .filter(({ row }) => row !== undefined)
+      .map(({ id }) => id)
     expect(new Set([...named, ...inRows])).toEqual(new Set(ids))
     expect(free.sentence(rig).filter((piece) => typeof piece === 'object').length).toBeLessThanOrEqual(6)
   })
@@ -45,7 +55,12 @@ describe('the recipes of rigs by hand', () => {
     expect(free.recipes.length).toBeGreaterThanOrEqual(3)
     for (const { id, title, settings } of free.recipes) {
       expect(rigSchema.safeParse(settings).error?.issues).toBeUndefined()
-      const site = { format: 'glass-moth/1' as const, name: 'A site', pages: [{ id: 'p', name: 'P', source: '0'.repeat(64) }], effects: [{ id, kind: 'free', name: title, select: '.tile, .card', noun: 'each', settings }] }
+      const site = {
+        format: 'glass-moth/1' as const,
+        name: 'A site',
+        pages: [{ id: 'p', name: 'P', source: '0'.repeat(64) }],
+        effects: [{ id, kind: 'free', name: title, select: '.tile, .card', noun: 'each', settings }],
+      }
       const css = writeStylesheet(planFigures(site))
       expect(css).not.toContain('&')
       expect(css).not.toMatch(/\{[a-z]+\}/)

@@ -17,12 +17,24 @@ function listed(names: readonly string[]): string {
 
 /** The rig with the elements that were pointed at: `&` in a selector stands for the effect's own, `&id` for those of a role. */
 function fillRoles(rig: Rig, own: string, filled: Filled): Rig {
-  const fill = (select: string) => select.replace(/&([A-Za-z][\w-]*)?/g, (_, id?: string) => asOneSelector(id === undefined ? own : (filled[id] ?? ':not(*)')))
-  const each = <T extends object>(target: T): T => Object.fromEntries(Object.entries(target).map(([key, value]) => [key, key === 'part' || typeof value !== 'string' ? (value as unknown) : fill(value)])) as T
+  const fill = (select: string) =>
+    select.replace(/&([A-Za-z][\w-]*)?/g, (_, id?: string) => asOneSelector(id === undefined ? own : (filled[id] ?? ':not(*)')))
+  const each = <T extends object>(target: T): T =>
+    Object.fromEntries(
+      Object.entries(target).map(([key, value]) => [key, key === 'part' || typeof value !== 'string' ? (value as unknown) : fill(value)]),
+    ) as T
   return {
     ...rig,
-    areas: rig.areas.map((area) => ({ ...area, select: fill(area.select), ...(area.bridge === undefined ? {} : { bridge: fill(area.bridge) }) })),
-    channels: rig.channels.map((channel) => ({ ...channel, frame: typeof channel.frame === 'string' ? channel.frame : each(channel.frame), signal: channel.signal.of === 'nearest' ? { ...channel.signal, among: fill(channel.signal.among) } : channel.signal })),
+    areas: rig.areas.map((area) => ({
+      ...area,
+      select: fill(area.select),
+      ...(area.bridge === undefined ? {} : { bridge: fill(area.bridge) }),
+    })),
+    channels: rig.channels.map((channel) => ({
+      ...channel,
+      frame: typeof channel.frame === 'string' ? channel.frame : each(channel.frame),
+      signal: channel.signal.of === 'nearest' ? { ...channel.signal, among: fill(channel.signal.among) } : channel.signal,
+    })),
     outputs: rig.outputs.map((output) => ({ ...output, to: output.to === 'self' ? output.to : each(output.to) })),
     rules: rig.rules.map((rule) => ({ ...rule, select: fill(rule.select) })),
   }
@@ -42,15 +54,45 @@ const where = 'where the pointer is'
 
 /** What the pointer gives, as a sentence says it. */
 const signalWords: Readonly<Record<Rig['channels'][number]['signal']['of'], string>> = {
-  x: where, y: where, centredX: where, centredY: where, xPx: where, yPx: where, distance: 'how far the pointer is', angle: 'from where the pointer comes', heading: 'where the pointer heads',
-  speed: 'the pointer’s speed', zone: 'the zone of the pointer', nearest: 'what the pointer is nearest to', inside: 'the pointer being there', here: 'the pointer being there', pressed: 'a press', focus: 'the focus', still: 'standing still', entrySide: 'the side of entry', exitSide: 'the side of leaving', past: 'where the pointer was', time: 'time', look: 'its look',
+  x: where,
+  y: where,
+  centredX: where,
+  centredY: where,
+  xPx: where,
+  yPx: where,
+  distance: 'how far the pointer is',
+  angle: 'from where the pointer comes',
+  heading: 'where the pointer heads',
+  speed: 'the pointer’s speed',
+  zone: 'the zone of the pointer',
+  nearest: 'what the pointer is nearest to',
+  inside: 'the pointer being there',
+  here: 'the pointer being there',
+  pressed: 'a press',
+  focus: 'the focus',
+  still: 'standing still',
+  entrySide: 'the side of entry',
+  exitSide: 'the side of leaving',
+  past: 'where the pointer was',
+  time: 'time',
+  look: 'its look',
 }
 
 /** What an output changes, as a sentence says it. */
 function slotWords(slot: Slot): string {
   switch (slot.on) {
     case 'transform':
-      return slot.fn === 'translateZ' ? 'its height' : slot.fn === 'perspective' ? 'its depth' : slot.fn.startsWith('translate') ? 'its place' : slot.fn.startsWith('rotate') ? 'its turn' : slot.fn.startsWith('scale') ? 'its size' : 'its slant'
+      return slot.fn === 'translateZ'
+        ? 'its height'
+        : slot.fn === 'perspective'
+          ? 'its depth'
+          : slot.fn.startsWith('translate')
+            ? 'its place'
+            : slot.fn.startsWith('rotate')
+              ? 'its turn'
+              : slot.fn.startsWith('scale')
+                ? 'its size'
+                : 'its slant'
     case 'filter':
       return slot.fn === 'blur' ? 'its blur' : slot.fn === 'brightness' || slot.fn === 'contrast' ? 'its light' : 'its colour'
     case 'opacity':
@@ -82,11 +124,20 @@ export const free: Kind<Rig> = {
   family: custom,
   sample: cardSample,
   settings: rigSchema,
-  defaults: { areas: [{ id: 'area', of: 'each', select: 'body', box: 'live', among: 'one', pointer: 'any', touch: 'none' }], channels: [], knobs: [], outputs: [], parts: [], rules: [] },
+  defaults: {
+    areas: [{ id: 'area', of: 'each', select: 'body', box: 'live', among: 'one', pointer: 'any', touch: 'none' }],
+    channels: [],
+    knobs: [],
+    outputs: [],
+    parts: [],
+    rules: [],
+  },
   roles: ({ roles }) => [{ id: 'element', title: 'element', needs: 'yours' }, ...(roles ?? [])],
   controls: (rig) => {
     const shown = new Set(mainWords(rig).map(({ id }) => id))
-    return freeControls(rig).map((control): typeof control => (shown.has(control.id) ? control : { ...control, row: /-(frequency|damping|past)$/.test(control.id) ? 'exact' : 'more' }))
+    return freeControls(rig).map((control): typeof control =>
+      shown.has(control.id) ? control : { ...control, row: /-(frequency|damping|past)$/.test(control.id) ? 'exact' : 'more' },
+    )
   },
   forSample: shrunk,
   recipes: freeRecipes,
@@ -96,12 +147,21 @@ export const free: Kind<Rig> = {
     const others: Piece[] = roles.flatMap((role): Piece[] => [` with `, { role: role.id }])
     const causes = unique(channels.map(({ signal }) => signalWords[signal.of]))
     const told = `, ${listed(causes)} ${causes.length > 1 ? 'set' : 'sets'} ${listed(unique(outputs.map(({ slot }) => slotWords(slot))))}`
-    return ['Over ', { role: 'element' }, ...others, told, ...words.flatMap((control, i): Piece[] => [i === 0 ? ': ' : ', ', `${lowerCase(control.title)} `, { control: control.id }]), '.']
+    return [
+      'Over ',
+      { role: 'element' },
+      ...others,
+      told,
+      ...words.flatMap((control, i): Piece[] => [i === 0 ? ': ' : ', ', `${lowerCase(control.title)} `, { control: control.id }]),
+      '.',
+    ]
   },
   time: (rig) => {
     const [first] = rig.channels.filter(({ chain, signal }) => chain === undefined && signal.of !== 'look')
     if (!first) return []
-    return first.feel.kind === 'direct' ? ['Follows ', { control: `${first.id}-feel` }, '.'] : ['Follows ', { control: `${first.id}-feel` }, ', in ', { control: `${first.id}-feel-time` }, '.']
+    return first.feel.kind === 'direct'
+      ? ['Follows ', { control: `${first.id}-feel` }, '.']
+      : ['Follows ', { control: `${first.id}-feel` }, ', in ', { control: `${first.id}-feel-time` }, '.']
   },
   answers: {
     touch: 'As each of its areas says.',

@@ -9,10 +9,36 @@ const crisp: Feel = { kind: 'spring', frequencyHz: 4.6, dampingRatio: 1 }
 const coming: Feel = { kind: 'timed', durationMs: 220, easing: 'cubic-bezier(0.2, 0.7, 0.2, 1)', delayMs: 0 }
 const going: Feel = { kind: 'timed', durationMs: 420, easing: 'cubic-bezier(0.3, 0, 0.2, 1)', delayMs: 0 }
 
-const channel = (id: string, signal: Channel['signal'], pose: number, group: Channel['group'], more: Partial<Channel> = {}): Channel => ({ id, area: 'area', frame: 'area', signal, away: { kind: 'settle', pose }, feel: soft, group, ...more })
-const output = (slot: Slot, by: string | undefined, knob?: string, more: Partial<Output> = {}): Output => ({ to: 'self', slot, base: 0, factor: 1, channel: by, knob, strength: 1, ...more })
+const channel = (id: string, signal: Channel['signal'], pose: number, group: Channel['group'], more: Partial<Channel> = {}): Channel => ({
+  id,
+  area: 'area',
+  frame: 'area',
+  signal,
+  away: { kind: 'settle', pose },
+  feel: soft,
+  group,
+  ...more,
+})
+const output = (slot: Slot, by: string | undefined, knob?: string, more: Partial<Output> = {}): Output => ({
+  to: 'self',
+  slot,
+  base: 0,
+  factor: 1,
+  channel: by,
+  knob,
+  strength: 1,
+  ...more,
+})
 
-const over = (rest: Partial<Rig>): Rig => ({ areas: [{ id: 'area', of: 'each', select: '&', box: 'still', among: 'one', pointer: 'fine', touch: 'none' }], channels: [], knobs: [], outputs: [], parts: [], rules: [], ...rest })
+const over = (rest: Partial<Rig>): Rig => ({
+  areas: [{ id: 'area', of: 'each', select: '&', box: 'still', among: 'one', pointer: 'fine', touch: 'none' }],
+  channels: [],
+  knobs: [],
+  outputs: [],
+  parts: [],
+  rules: [],
+  ...rest,
+})
 
 const lampHole = (hole: string): Slot => ({ on: 'background', layer: 'lamp', hole, unit: hole === 'share' ? '%' : 'px' })
 
@@ -27,19 +53,34 @@ const lamp = over({
     { id: 'share', value: 34, unit: '%', note: 'strength of the light', range: [0, 100] },
   ],
   tokens: [{ id: 'tint', of: 'colour', value: '#ffc46b', note: 'colour of the light' }],
-  layers: [{ id: 'lamp', css: 'radial-gradient(circle {reach} at {x} {y}, color-mix(in oklab, {tint} {share}, transparent), transparent)' }],
+  layers: [
+    { id: 'lamp', css: 'radial-gradient(circle {reach} at {x} {y}, color-mix(in oklab, {tint} {share}, transparent), transparent)' },
+  ],
   outputs: [output(lampHole('x'), 'x'), output(lampHole('y'), 'y'), output(lampHole('share'), 'here', 'share')],
 })
 
 const slide = over({
   channels: [channel('x', { of: 'centredX' }, 0, 'travel'), channel('y', { of: 'centredY' }, 0, 'travel')],
   knobs: [{ id: 'way', value: 12, unit: 'px', note: 'way against the pointer', range: [0, 80] }],
-  outputs: [output({ on: 'transform', fn: 'translateX' }, 'x', 'way', { factor: -1 }), output({ on: 'transform', fn: 'translateY' }, 'y', 'way', { factor: -1 })],
+  outputs: [
+    output({ on: 'transform', fn: 'translateX' }, 'x', 'way', { factor: -1 }),
+    output({ on: 'transform', fn: 'translateY' }, 'y', 'way', { factor: -1 }),
+  ],
 })
 
 const swell = over({
   areas: [{ id: 'area', of: 'each', select: '&', box: 'still', among: 'one', pointer: 'fine', touch: 'none' }],
-  channels: [channel('near', { of: 'centredX' }, -1, 'scale', { curve: { stops: [{ at: -1, value: 0, easing: 'ease-in-out' }, { at: 0, value: 1, easing: 'ease-in-out' }, { at: 1, value: 0 }] } })],
+  channels: [
+    channel('near', { of: 'centredX' }, -1, 'scale', {
+      curve: {
+        stops: [
+          { at: -1, value: 0, easing: 'ease-in-out' },
+          { at: 0, value: 1, easing: 'ease-in-out' },
+          { at: 1, value: 0 },
+        ],
+      },
+    }),
+  ],
   knobs: [{ id: 'more', value: 0.07, unit: '', note: 'growth in the middle', range: [0, 0.5] }],
   outputs: [output({ on: 'transform', fn: 'scale' }, 'near', 'more', { base: 1 })],
 })
@@ -47,7 +88,16 @@ const swell = over({
 const wake = over({
   channels: [channel('here', { of: 'inside' }, 0, 'light', { feel: coming, going })],
   knobs: [{ id: 'grey', value: 0.9, unit: '', note: 'greyness while asleep', range: [0, 1] }],
-  outputs: [output({ on: 'filter', fn: 'grayscale' }, 'here', 'grey', { curve: { stops: [{ at: 0, value: 1 }, { at: 1, value: 0 }] } })],
+  outputs: [
+    output({ on: 'filter', fn: 'grayscale' }, 'here', 'grey', {
+      curve: {
+        stops: [
+          { at: 0, value: 1 },
+          { at: 1, value: 0 },
+        ],
+      },
+    }),
+  ],
 })
 
 export const freeRecipes: readonly Recipe<Rig>[] = [

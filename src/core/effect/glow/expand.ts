@@ -9,9 +9,17 @@ const { knob, token } = glowParameters
 const ringMask = 'linear-gradient(#000 0 0) content-box exclude, linear-gradient(#000 0 0)'
 
 /** A pool of light, strongest in its middle, and soft to its rim. */
-const poolOf = (strength: string) => `radial-gradient(closest-side, color-mix(in oklab, {light} {${strength}}, transparent), color-mix(in oklab, {light} calc({${strength}} * 0.4), transparent) 50%, transparent)`
+const poolOf = (strength: string) =>
+  `radial-gradient(closest-side, color-mix(in oklab, {light} {${strength}}, transparent), color-mix(in oklab, {light} calc({${strength}} * 0.4), transparent) 50%, transparent)`
 
-const tileCss = (strength: string) => ({ position: 'absolute', left: 'calc({size} / -2)', top: 'calc({size} / -2)', width: '{size}', height: '{size}', background: poolOf(strength) })
+const tileCss = (strength: string) => ({
+  position: 'absolute',
+  left: 'calc({size} / -2)',
+  top: 'calc({size} / -2)',
+  width: '{size}',
+  height: '{size}',
+  background: poolOf(strength),
+})
 
 /** The rig of a glow on the elements that `select` matches. One pointer lights them all, each in its own px. */
 export function expandGlow(settings: GlowSettings, select: string): Rig {
@@ -28,8 +36,22 @@ export function expandGlow(settings: GlowSettings, select: string): Rig {
     channel('here', { of: 'inside' }, 'light', comingFeel(comeMs), { going: comingFeel(goMs) }),
   ]
   // The area reaches beyond the card; what happens on the card alone goes by the way to its edge.
-  if (shrinks || hasTurn) channels.push(channel('on', { of: 'distance', from: 'edge' }, 'scale', comingFeel(comeMs), { going: comingFeel(goMs), curve: { stops: [{ at: -1, value: 1 }, { at: 0, value: 0 }] } }))
-  if (hasTurn) channels.push(channel('turn', { of: 'time', periodMs: turnS * 1000 }, 'travel', { kind: 'direct' }, { away: { kind: 'hold', pose: 0 } }))
+  if (shrinks || hasTurn)
+    channels.push(
+      channel('on', { of: 'distance', from: 'edge' }, 'scale', comingFeel(comeMs), {
+        going: comingFeel(goMs),
+        curve: {
+          stops: [
+            { at: -1, value: 1 },
+            { at: 0, value: 0 },
+          ],
+        },
+      }),
+    )
+  if (hasTurn)
+    channels.push(
+      channel('turn', { of: 'time', periodMs: turnS * 1000 }, 'travel', { kind: 'direct' }, { away: { kind: 'hold', pose: 0 } }),
+    )
 
   const knobs: Knob[] = [knob(settings, 'sizePx')]
   const parts: Part[] = []
@@ -42,7 +64,11 @@ export function expandGlow(settings: GlowSettings, select: string): Rig {
     parts.push({ id: `${id}-pool`, area: 'card', inside: id, css: { position: 'absolute', left: '0', top: '0' } })
     parts.push({ id: `${id}-tile`, area: 'card', inside: `${id}-pool`, css: tileCss(strength) })
     const to = { part: `${id}-pool` }
-    outputs.push(outputOn(to, sliding('X'), { channel: 'x' }), outputOn(to, sliding('Y'), { channel: 'y' }), outputOn(to, fading, { channel: 'here' }))
+    outputs.push(
+      outputOn(to, sliding('X'), { channel: 'x' }),
+      outputOn(to, sliding('Y'), { channel: 'y' }),
+      outputOn(to, fading, { channel: 'here' }),
+    )
   }
   if (hasSurface) {
     knobs.push(knob(settings, 'surfacePercent'))
@@ -60,8 +86,24 @@ export function expandGlow(settings: GlowSettings, select: string): Rig {
     knobs.push(knob(settings, 'arcDeg'))
     parts.push({ id: 'round', area: 'card', whileOn: true, covers: 'border', css: ringCss })
     // Wide enough to cover a card of three to one while it turns.
-    parts.push({ id: 'runner', area: 'card', inside: 'round', css: { position: 'absolute', left: '-100%', top: '50%', width: '300%', 'aspect-ratio': '1', translate: '0 -50%', background: 'conic-gradient(transparent, {light} {arc}, transparent 0)' } })
-    outputs.push(outputOn({ part: 'runner' }, turning('rotate'), { factor: 360, channel: 'turn' }), outputOn({ part: 'runner' }, fading, { channel: 'on' }))
+    parts.push({
+      id: 'runner',
+      area: 'card',
+      inside: 'round',
+      css: {
+        position: 'absolute',
+        left: '-100%',
+        top: '50%',
+        width: '300%',
+        'aspect-ratio': '1',
+        translate: '0 -50%',
+        background: 'conic-gradient(transparent, {light} {arc}, transparent 0)',
+      },
+    })
+    outputs.push(
+      outputOn({ part: 'runner' }, turning('rotate'), { factor: 360, channel: 'turn' }),
+      outputOn({ part: 'runner' }, fading, { channel: 'on' }),
+    )
   }
   if (shrinks) {
     knobs.push(knob(settings, 'shrinkPercent'))
@@ -69,7 +111,11 @@ export function expandGlow(settings: GlowSettings, select: string): Rig {
   }
   return rigOf({
     areas: [areaOn('card', select, { box: shrinks ? 'still' : 'live', among: 'all', insets: insetsOf(-reachPx) })],
-    channels, knobs, outputs, parts, rules,
+    channels,
+    knobs,
+    outputs,
+    parts,
+    rules,
     tokens: [token(settings, 'colour')],
   })
 }

@@ -18,14 +18,40 @@ export function expandGrainLight(settings: GrainLightSettings, select: string): 
   const shines = away === 'out' ? { channel: 'here' } : {}
   return rigOf({
     areas: [areaOn('ground', select, { box: 'live' })],
-    channels: [...sheet.channels, ...(away === 'out' ? [channelsIn('ground')('here', { of: 'inside' }, 'light', comingFeel(comeMs), { going: comingFeel(goMs) })] : [])],
+    channels: [
+      ...sheet.channels,
+      ...(away === 'out' ? [channelsIn('ground')('here', { of: 'inside' }, 'light', comingFeel(comeMs), { going: comingFeel(goMs) })] : []),
+    ],
     knobs: [knob(settings, 'radiusPx'), knob(settings, 'lightPercent'), knob(settings, 'grainPercent')],
     outputs: [...sheet.outputs, outputOn({ part: 'light' }, fading, { knob: 'strength', ...shines })],
     parts: [
       { id: 'ground', area: 'ground', covers: 'border', css: { ...coverCss, 'z-index': '-1', background: '{gradient}' } },
       { id: 'sheet', area: 'ground', inside: 'ground', css: { position: 'absolute', inset: '0', 'will-change': 'transform' } },
-      { id: 'light', area: 'ground', inside: 'sheet', css: { position: 'absolute', left: 'calc(50% - {radius})', top: 'calc(50% - {radius})', width: 'calc(2 * {radius})', height: 'calc(2 * {radius})', background: falloffs[falloff] } },
-      { id: 'specks', area: 'ground', inside: 'ground', css: { position: 'absolute', inset: '0', 'will-change': 'transform', opacity: '{grain}', background: `${noiseUrl(settings)} 0 0 / ${noiseTilePx}px` } },
+      {
+        id: 'light',
+        area: 'ground',
+        inside: 'sheet',
+        css: {
+          position: 'absolute',
+          left: 'calc(50% - {radius})',
+          top: 'calc(50% - {radius})',
+          width: 'calc(2 * {radius})',
+          height: 'calc(2 * {radius})',
+          background: falloffs[falloff],
+        },
+      },
+      {
+        id: 'specks',
+        area: 'ground',
+        inside: 'ground',
+        css: {
+          position: 'absolute',
+          inset: '0',
+          'will-change': 'transform',
+          opacity: '{grain}',
+          background: `${noiseUrl(settings)} 0 0 / ${noiseTilePx}px`,
+        },
+      },
     ],
     rules: [{ select, whilePlayed: true, css: { isolation: 'isolate' } }],
     tokens: [token(settings, 'gradient'), token(settings, 'colour')],

@@ -33,7 +33,8 @@ export function expandSpotlight(settings: SpotlightSettings, select: string): Ri
   // Dark while the pointer is there; parked and all dark at all times.
   const weight = away === 'lit' ? { weight: 'here' } : {}
   const outputs = [outputOn({ part: 'dark' }, dark, { knob: 'darkness', ...weight }), ...sheet.outputs]
-  if (pressedPercent !== 100 || pressedDarkerPercent > 0) channels.push(channel('pressed', { of: 'pressed' }, 'light', { kind: 'spring', frequencyHz: 3.4, dampingRatio: 0.9 }))
+  if (pressedPercent !== 100 || pressedDarkerPercent > 0)
+    channels.push(channel('pressed', { of: 'pressed' }, 'light', { kind: 'spring', frequencyHz: 3.4, dampingRatio: 0.9 }))
   if (pressedPercent !== 100) {
     knobs.push({ id: 'narrower', value: 1 - pressedPercent / 100, unit: '', note: 'how much the pool narrows while pressed' })
     outputs.push(outputOn({ part: 'sheet' }, turning('scale'), { base: 1, factor: -1, knob: 'narrower', channel: 'pressed' }))
@@ -44,18 +45,56 @@ export function expandSpotlight(settings: SpotlightSettings, select: string): Ri
   }
   if (shape === 'wide') outputs.push(outputOn({ part: 'sheet' }, turning('scaleX'), { base: 1.6, factor: 0 }))
   const sides: Part[] = [
-    { id: 'above', area: 'ground', inside: 'sheet', css: sideCss({ left: '-300%', width: '700%', height: '500%', bottom: `calc(50% + ${rim} - ${overlap})` }) },
-    { id: 'below', area: 'ground', inside: 'sheet', css: sideCss({ left: '-300%', width: '700%', height: '500%', top: `calc(50% + ${rim} - ${overlap})` }) },
-    { id: 'before', area: 'ground', inside: 'sheet', css: sideCss({ top: `calc(50% - ${rim} - ${overlap})`, height: `calc(2 * (${rim} + ${overlap}))`, width: '500%', right: `calc(50% + ${rim} - ${overlap})` }) },
-    { id: 'after', area: 'ground', inside: 'sheet', css: sideCss({ top: `calc(50% - ${rim} - ${overlap})`, height: `calc(2 * (${rim} + ${overlap}))`, width: '500%', left: `calc(50% + ${rim} - ${overlap})` }) },
+    {
+      id: 'above',
+      area: 'ground',
+      inside: 'sheet',
+      css: sideCss({ left: '-300%', width: '700%', height: '500%', bottom: `calc(50% + ${rim} - ${overlap})` }),
+    },
+    {
+      id: 'below',
+      area: 'ground',
+      inside: 'sheet',
+      css: sideCss({ left: '-300%', width: '700%', height: '500%', top: `calc(50% + ${rim} - ${overlap})` }),
+    },
+    {
+      id: 'before',
+      area: 'ground',
+      inside: 'sheet',
+      css: sideCss({
+        top: `calc(50% - ${rim} - ${overlap})`,
+        height: `calc(2 * (${rim} + ${overlap}))`,
+        width: '500%',
+        right: `calc(50% + ${rim} - ${overlap})`,
+      }),
+    },
+    {
+      id: 'after',
+      area: 'ground',
+      inside: 'sheet',
+      css: sideCss({
+        top: `calc(50% - ${rim} - ${overlap})`,
+        height: `calc(2 * (${rim} + ${overlap}))`,
+        width: '500%',
+        left: `calc(50% + ${rim} - ${overlap})`,
+      }),
+    },
   ]
-  const poolCss = { position: 'absolute', left: `calc(50% - ${rim})`, top: `calc(50% - ${rim})`, width: `calc(2 * ${rim})`, height: `calc(2 * ${rim})` }
+  const poolCss = {
+    position: 'absolute',
+    left: `calc(50% - ${rim})`,
+    top: `calc(50% - ${rim})`,
+    width: `calc(2 * ${rim})`,
+    height: `calc(2 * ${rim})`,
+  }
   const lid: Part[] = away === 'dark' ? [{ id: 'lid', area: 'ground', inside: 'sheet', css: { ...poolCss, background: '{tint}' } }] : []
   if (away === 'dark') outputs.push(outputOn({ part: 'lid' }, fading, { base: 1, factor: -1, channel: 'here' }))
   return rigOf({
     // On the next ground it counts as there until its whole pool has left, so that the light goes over the border.
     areas: [areaOn('ground', select, { among: 'all', ...(isPinned ? {} : { insets: insetsOf(-(clearPx + softPx)), beyond: 'fellows' }) })],
-    channels, knobs, outputs,
+    channels,
+    knobs,
+    outputs,
     parts: [
       { id: 'dark', area: 'ground', covers: 'border', whileOn: away === 'lit' ? true : undefined, css: { ...coverCss, 'z-index': '1' } },
       { id: 'sheet', area: 'ground', inside: 'dark', css: { position: 'absolute', inset: '0' } },

@@ -35,7 +35,9 @@ export function expandTilt(settings: TiltSettings, select: string, roles: Filled
     going: settings.back ?? undefined,
     group: 'turn',
   })
-  const knobs: Knob[] = settings.linked ? [knob(settings, 'acrossDeg')] : [knob(settings, 'acrossDeg', { note: 'how far it leans at its left and right edge' }), knob(settings, 'upDownDeg')]
+  const knobs: Knob[] = settings.linked
+    ? [knob(settings, 'acrossDeg')]
+    : [knob(settings, 'acrossDeg', { note: 'how far it leans at its left and right edge' }), knob(settings, 'upDownDeg')]
   const upDownKnob = knobs.at(-1)?.id ?? ''
   knobs.push(knob(settings, 'eyePx'))
   const output = (fn: TransformFunction, factor: number, knob: string, channel?: string, base = 0): Output => ({
@@ -48,7 +50,11 @@ export function expandTilt(settings: TiltSettings, select: string, roles: Filled
     strength: 1,
   })
   const isShared = settings.vanishing === 'shared'
-  const outputs = [...(isShared ? [] : [output('perspective', 1, 'eye')]), output('rotateX', -sign, upDownKnob, 'y'), output('rotateY', sign, 'lean', 'x')]
+  const outputs = [
+    ...(isShared ? [] : [output('perspective', 1, 'eye')]),
+    output('rotateX', -sign, upDownKnob, 'y'),
+    output('rotateY', sign, 'lean', 'x'),
+  ]
   const channels = [lean('centredX', settings.pose.x), lean('centredY', settings.pose.y)]
   // What floats above a card that waits in a pose, or shines on it, is there at all times; else it comes with the pointer, so that
   // the page at rest is as it was designed.
@@ -99,14 +105,30 @@ function addLayers(made: Made, settings: TiltSettings, stays: boolean, select: s
  * A layer that slides on the card as one at a height is seen to: a point at height h over a plane turned by b is seen at
  * h sin(b) e / (e - h) beside its foot, from an eye at distance e. A pose of the card slides it too.
  */
-function slideLayer({ knobs, outputs }: Made, { acrossDeg, upDownDeg, linked, eyePx, edge }: TiltSettings, to: Target, { id, heightPx }: TiltLayer): void {
-  const way = (angleDeg: number) => Number((heightPx * Math.sin((angleDeg * Math.PI) / 180) * (eyePx / (eyePx - Math.min(heightPx, eyePx / 2)))).toFixed(2))
+function slideLayer(
+  { knobs, outputs }: Made,
+  { acrossDeg, upDownDeg, linked, eyePx, edge }: TiltSettings,
+  to: Target,
+  { id, heightPx }: TiltLayer,
+): void {
+  const way = (angleDeg: number) =>
+    Number((heightPx * Math.sin((angleDeg * Math.PI) / 180) * (eyePx / (eyePx - Math.min(heightPx, eyePx / 2)))).toFixed(2))
   const sign = edge === 'sinks' ? 1 : -1
   const across = `${id}-way`
   const down = linked ? across : `${id}-way-down`
-  knobs.push({ id: across, value: way(acrossDeg), unit: 'px', note: `how far {${id}} slides at the edges: it seems ${heightPx} px high`, isAmount: true })
-  if (!linked) knobs.push({ id: down, value: way(upDownDeg), unit: 'px', note: `how far {${id}} slides at the upper and lower edge`, isAmount: true })
-  outputs.push(outputOn(to, sliding('X'), { factor: sign, knob: across, channel: 'x' }), outputOn(to, sliding('Y'), { factor: sign, knob: down, channel: 'y' }))
+  knobs.push({
+    id: across,
+    value: way(acrossDeg),
+    unit: 'px',
+    note: `how far {${id}} slides at the edges: it seems ${heightPx} px high`,
+    isAmount: true,
+  })
+  if (!linked)
+    knobs.push({ id: down, value: way(upDownDeg), unit: 'px', note: `how far {${id}} slides at the upper and lower edge`, isAmount: true })
+  outputs.push(
+    outputOn(to, sliding('X'), { factor: sign, knob: across, channel: 'x' }),
+    outputOn(to, sliding('Y'), { factor: sign, knob: down, channel: 'y' }),
+  )
 }
 
 /** A soft light on the card that goes with the lean or against it, cut at the card's corners. */
@@ -115,12 +137,20 @@ function addSheen({ parts, outputs, knobs, tokens }: Made, settings: TiltSetting
   const sign = sheenWay === 'opposite' ? -1 : 1
   /** How much of the sheen is at full strength, % of it. */
   const core = Number((0.7 * (100 - sheenSoftPercent)).toFixed(2))
-  const ground = sheenShape === 'round' ? `radial-gradient(closest-side, {sheen-colour} ${core}%, transparent)` : `linear-gradient(105deg, transparent 12%, {sheen-colour} ${50 - core / 3}% ${50 + core / 3}%, transparent 88%)`
+  const ground =
+    sheenShape === 'round'
+      ? `radial-gradient(closest-side, {sheen-colour} ${core}%, transparent)`
+      : `linear-gradient(105deg, transparent 12%, {sheen-colour} ${50 - core / 3}% ${50 + core / 3}%, transparent 88%)`
   knobs.push(knob(settings, 'sheenPercent'), knob(settings, 'sheenTravelPercent'))
   tokens.push(token(settings, 'sheenColour'))
   const inset = `${Number(((100 - sheenSizePercent) / 2).toFixed(2))}%`
   parts.push(
-    { id: 'glass', area: 'card', covers: 'border', css: { ...coverCss, ...(sheenBlend === 'normal' ? {} : { 'mix-blend-mode': sheenBlend }) } },
+    {
+      id: 'glass',
+      area: 'card',
+      covers: 'border',
+      css: { ...coverCss, ...(sheenBlend === 'normal' ? {} : { 'mix-blend-mode': sheenBlend }) },
+    },
     { id: 'sheen', area: 'card', inside: 'glass', css: { position: 'absolute', inset, background: ground } },
   )
   const to = { part: 'sheen' }

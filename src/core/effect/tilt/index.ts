@@ -19,7 +19,8 @@ export const tilt: Kind<TiltSettings> = {
   roles: (settings) => [{ id: 'card', title: 'card', needs: 'yours' }, ...layerRoles(settings)],
   moreRoles: {
     noun: 'layer',
-    add: (settings) => withLayer<TiltLayer, TiltSettings>(settings, (last, id) => ({ id, heightPx: last ? Math.min(300, last.heightPx + 18) : 36 })),
+    add: (settings) =>
+      withLayer<TiltLayer, TiltSettings>(settings, (last, id) => ({ id, heightPx: last ? Math.min(300, last.heightPx + 18) : 36 })),
     remove: withoutLayer,
   },
   onFlat: (settings) => (settings.layers.length > 0 ? { ...settings, layersRise: 'card' } : settings),
@@ -31,7 +32,14 @@ export const tilt: Kind<TiltSettings> = {
       id: 'come-nearer',
       title: 'Come nearer',
       need: 'The edge you touch rises and the card comes up to you.',
-      settings: { ...tiltDefaults, acrossDeg: 7, edge: 'rises', eyePx: 900, liftPx: 28, follow: { kind: 'spring', frequencyHz: 2.9, dampingRatio: 0.62 } },
+      settings: {
+        ...tiltDefaults,
+        acrossDeg: 7,
+        edge: 'rises',
+        eyePx: 900,
+        liftPx: 28,
+        follow: { kind: 'spring', frequencyHz: 2.9, dampingRatio: 0.62 },
+      },
     },
     {
       id: 'heavy',

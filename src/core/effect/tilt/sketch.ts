@@ -20,7 +20,9 @@ export function tiltSketch({ acrossDeg, edge: what, eyePx, liftPx }: TiltSetting
       { draw: 'line', from: { x: middle.x - half, y: middle.y }, to: { x: middle.x + half, y: middle.y }, ink: 'violet', how: 'dashed' },
       { draw: 'line', from: { x: middle.x - edge.x, y: middle.y - edge.y + 2 * lift }, to: right, ink: 'ink', how: 'thick' },
       { draw: 'dot', at: { x: middle.x, y: middle.y + lift } },
-      ...(acrossDeg > 0.4 ? [{ draw: 'arrow', from: { x: right.x + 14, y: middle.y }, to: { x: right.x + 14, y: right.y }, ink: 'ink' } as const] : []),
+      ...(acrossDeg > 0.4
+        ? [{ draw: 'arrow', from: { x: right.x + 14, y: middle.y }, to: { x: right.x + 14, y: right.y }, ink: 'ink' } as const]
+        : []),
       { draw: 'arrow', from: { x: middle.x + half + 34, y: 118 }, to: { x: middle.x + half + 34, y: middle.y }, ink: 'madder' },
       { draw: 'eye', at: { x: 140, y: 118 } },
     ],

@@ -21,7 +21,17 @@ const choice = (id: string) => {
 }
 
 describe('the settings of a tilt', () => {
-  it.each([['acrossDeg', 46], ['acrossDeg', -1], ['acrossDeg', NaN], ['eyePx', 0], ['eyePx', 1e9], ['liftPx', '12'], ['edge', 'floats'], ['pose', { x: 2, y: 0 }], ['follow', { kind: 'spring', frequencyHz: 0, dampingRatio: 1 }]])('refuse %s = %s', (key, value) => {
+  it.each([
+    ['acrossDeg', 46],
+    ['acrossDeg', -1],
+    ['acrossDeg', NaN],
+    ['eyePx', 0],
+    ['eyePx', 1e9],
+    ['liftPx', '12'],
+    ['edge', 'floats'],
+    ['pose', { x: 2, y: 0 }],
+    ['follow', { kind: 'spring', frequencyHz: 0, dampingRatio: 1 }],
+  ])('refuse %s = %s', (key, value) => {
     expect(tiltSettings.safeParse({ ...tiltDefaults, [key]: value }).success).toBe(false)
   })
 
@@ -39,7 +49,11 @@ describe('the rig of a tilt', () => {
 
   it('has a knob for each angle when they are not linked', () => {
     const rig = tilt.expand({ ...tiltDefaults, linked: false, acrossDeg: 4, upDownDeg: 12 }, '.card')
-    expect(rig.knobs.map(({ id, value }) => [id, value])).toEqual([['lean', 4], ['lean-up-down', 12], ['eye', 820]])
+    expect(rig.knobs.map(({ id, value }) => [id, value])).toEqual([
+      ['lean', 4],
+      ['lean-up-down', 12],
+      ['eye', 820],
+    ])
     expect(rig.outputs.find(({ slot }) => slotName(slot) === 'rotateX')?.knob).toBe('lean-up-down')
   })
 
@@ -61,7 +75,10 @@ describe('the words of a tilt', () => {
   })
 
   it('say what is so: two angles, the lift', () => {
-    const words = (settings: TiltSettings) => tiltSentence(settings).filter((piece) => typeof piece === 'string').join('_')
+    const words = (settings: TiltSettings) =>
+      tiltSentence(settings)
+        .filter((piece) => typeof piece === 'string')
+        .join('_')
     expect(words(tiltDefaults)).not.toContain('across')
     expect(words({ ...tiltDefaults, linked: false, liftPx: 8 })).toContain(' across and _ up-down_, seen from _, lifted by ')
   })
@@ -83,7 +100,14 @@ describe('the words of a tilt', () => {
 
   it('stay within what the schema allows at both ends of every range', () => {
     for (const control of tiltControls) {
-      const ends = control.kind === 'number' ? [control.write(tiltDefaults, control.least), control.write(tiltDefaults, control.greatest)] : control.kind === 'choice' ? control.options.map(({ value }) => control.write(tiltDefaults, value)) : control.kind === 'feel' ? namedFeels.map(({ feel }) => control.write(tiltDefaults, feel)) : []
+      const ends =
+        control.kind === 'number'
+          ? [control.write(tiltDefaults, control.least), control.write(tiltDefaults, control.greatest)]
+          : control.kind === 'choice'
+            ? control.options.map(({ value }) => control.write(tiltDefaults, value))
+            : control.kind === 'feel'
+              ? namedFeels.map(({ feel }) => control.write(tiltDefaults, feel))
+              : []
       for (const settings of ends) expect(tiltSettings.safeParse(settings).success, control.id).toBe(true)
     }
   })
@@ -100,7 +124,8 @@ describe('the words of a tilt', () => {
 })
 
 describe('the drawing of a tilt', () => {
-  const thick = (settings: Partial<TiltSettings>) => tiltSketch({ ...tiltDefaults, ...settings }).marks.flatMap((mark) => (mark.draw === 'line' && mark.how === 'thick' ? [mark.to] : []))[0]
+  const thick = (settings: Partial<TiltSettings>) =>
+    tiltSketch({ ...tiltDefaults, ...settings }).marks.flatMap((mark) => (mark.draw === 'line' && mark.how === 'thick' ? [mark.to] : []))[0]
   it('has the edge under the pointer away from the eye where it sinks, toward it where it rises, and nearer where it is lifted', () => {
     expect(thick({})?.y).toBeLessThan(58)
     expect(thick({ edge: 'rises' })?.y).toBeGreaterThan(58)
@@ -113,7 +138,14 @@ describe('a number that is typed', () => {
   const angle: NumberControl<TiltSettings> = number('acrossDeg')
   const time: NumberControl<TiltSettings> = number('followMs')
 
-  it.each([['12', 12], [' 12.5 deg ', 12.5], ['7\u00b0', 7], ['.5', 0.5], ['7,5', 7.5], ['4.5e1', 45]])('is read from "%s"', (text, value) => {
+  it.each([
+    ['12', 12],
+    [' 12.5 deg ', 12.5],
+    ['7\u00b0', 7],
+    ['.5', 0.5],
+    ['7,5', 7.5],
+    ['4.5e1', 45],
+  ])('is read from "%s"', (text, value) => {
     expect(parseNumber(text, angle)).toEqual({ value })
   })
 
@@ -122,7 +154,16 @@ describe('a number that is typed', () => {
     expect(parseNumber('500 ms', time)).toEqual({ value: 500 })
   })
 
-  it.each([['', 'is a number or a sum, from 0\u00b0 to 45\u00b0'], ['much', 'is a number'], ['1e9', 'goes from 0\u00b0 to 45\u00b0'], ['-1', 'goes from'], ['9 px', 'is given in deg'], ['1 2', 'is a number'], ['NaN', 'is a number'], ['Infinity', 'is a number']])('is refused as "%s"', (text, reason) => {
+  it.each([
+    ['', 'is a number or a sum, from 0\u00b0 to 45\u00b0'],
+    ['much', 'is a number'],
+    ['1e9', 'goes from 0\u00b0 to 45\u00b0'],
+    ['-1', 'goes from'],
+    ['9 px', 'is given in deg'],
+    ['1 2', 'is a number'],
+    ['NaN', 'is a number'],
+    ['Infinity', 'is a number'],
+  ])('is refused as "%s"', (text, reason) => {
     expect(parseNumber(text, angle)).toEqual({ refusal: expect.stringContaining(reason) as string })
   })
 
@@ -134,6 +175,11 @@ describe('a number that is typed', () => {
   })
 
   it('is shown with its unit', () => {
-    expect([formatNumber(9, 'deg'), formatNumber(-3.25, 'px'), formatNumber(0.715, ''), formatNumber(2.27, 'Hz')]).toEqual(['9\u00b0', '\u22123.3\u202fpx', '0.715', '2.27\u202fHz'])
+    expect([formatNumber(9, 'deg'), formatNumber(-3.25, 'px'), formatNumber(0.715, ''), formatNumber(2.27, 'Hz')]).toEqual([
+      '9\u00b0',
+      '\u22123.3\u202fpx',
+      '0.715',
+      '2.27\u202fHz',
+    ])
   })
 })

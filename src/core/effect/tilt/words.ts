@@ -3,19 +3,35 @@ import type { Piece } from '../control'
 import type { TiltSettings } from './settings'
 
 export function tiltSentence({ linked: isLinked, liftPx, layers, sheenPercent }: TiltSettings): readonly Piece[] {
-  const pieces: Piece[] = ['Over ', { role: 'card' }, ', the edge under the pointer ', { control: 'edge' }, ' by ', { control: 'acrossDeg' }]
+  const pieces: Piece[] = [
+    'Over ',
+    { role: 'card' },
+    ', the edge under the pointer ',
+    { control: 'edge' },
+    ' by ',
+    { control: 'acrossDeg' },
+  ]
   if (!isLinked) pieces.push(' across and ', { control: 'upDownDeg' }, ' up-down')
   pieces.push(', seen from ', { control: 'eyePx' })
   if (liftPx > 0) pieces.push(', lifted by ', { control: 'liftPx' })
   const [first] = layers
-  if (first) pieces.push('; ', { role: first.id }, ' floats ', { control: first.id }, ' above it', ...(layers.length > 1 ? [`, and ${layers.length - 1} more`] : []))
+  if (first)
+    pieces.push(
+      '; ',
+      { role: first.id },
+      ' floats ',
+      { control: first.id },
+      ' above it',
+      ...(layers.length > 1 ? [`, and ${layers.length - 1} more`] : []),
+    )
   if (sheenPercent > 0) pieces.push('; a sheen of ', { control: 'sheenPercent' }, ' goes ', { control: 'sheenWay' })
   pieces.push('.')
   return pieces
 }
 
 /** Whether anything comes with the pointer and goes with it. */
-const comesAndGoes = ({ liftPx, growPercent, layers, sheenPercent, shadowPx }: TiltSettings) => liftPx > 0 || growPercent > 0 || layers.length > 0 || sheenPercent > 0 || shadowPx > 0
+const comesAndGoes = ({ liftPx, growPercent, layers, sheenPercent, shadowPx }: TiltSettings) =>
+  liftPx > 0 || growPercent > 0 || layers.length > 0 || sheenPercent > 0 || shadowPx > 0
 
 export function tiltTime(settings: TiltSettings): readonly Piece[] {
   const pieces: Piece[] = ['Follows ', { control: 'follow' }]

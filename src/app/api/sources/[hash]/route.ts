@@ -10,6 +10,13 @@ interface Context {
 export function GET(_request: Request, { params }: Context) {
   return answer(async () => {
     const html = await readSource(checkHash((await params).hash))
-    return new Response(html, { headers: { 'content-type': 'text/plain; charset=utf-8', 'content-disposition': 'attachment', 'x-content-type-options': 'nosniff', 'cache-control': 'private, max-age=31536000, immutable' } })
+    return new Response(html, {
+      headers: {
+        'content-type': 'text/plain; charset=utf-8',
+        'content-disposition': 'attachment',
+        'x-content-type-options': 'nosniff',
+        'cache-control': 'private, max-age=31536000, immutable',
+      },
+    })
   })
 }

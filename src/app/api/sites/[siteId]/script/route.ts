@@ -19,7 +19,14 @@ export function GET(request: Request, { params }: Context) {
   })
 }
 
-const asked = z.object({ page: z.string().max(100), only: z.string().max(100).optional(), effects: siteSchema.shape.effects, values: siteSchema.shape.values, script: siteSchema.shape.script, what: z.enum(['text', 'costs']).default('text') })
+const asked = z.object({
+  page: z.string().max(100),
+  only: z.string().max(100).optional(),
+  effects: siteSchema.shape.effects,
+  values: siteSchema.shape.values,
+  script: siteSchema.shape.script,
+  what: z.enum(['text', 'costs']).default('text'),
+})
 
 /** The script of a page for these effects, which need not be saved yet; or what each thing that it allows for weighs in it. */
 export function POST(request: Request, { params }: Context) {

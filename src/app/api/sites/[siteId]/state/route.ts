@@ -10,7 +10,10 @@ interface Context {
 export function GET(request: Request, { params }: Context) {
   return answer(async () => {
     const { siteId } = checkIdentifiers(await params)
-    const windows = (new URL(request.url).searchParams.get('windows') ?? '').split(',').filter((each) => /^[A-Za-z0-9_-]{1,40}$/.test(each)).slice(0, 50)
+    const windows = (new URL(request.url).searchParams.get('windows') ?? '')
+      .split(',')
+      .filter((each) => /^[A-Za-z0-9_-]{1,40}$/.test(each))
+      .slice(0, 50)
     return Response.json(await readState(siteId, windows), { headers: { 'cache-control': 'no-store' } })
   })
 }
