@@ -1,6 +1,11 @@
 (() => {
   // The pointer: where it is and was, what it is over, its buttons, and since when.
-  const pointer = { x: 0, y: 0, over: null, time: 0 }
+  const pointer = {
+    x: 0,
+    y: 0,
+    over: null,
+    time: 0,
+  }
 
   // What happened since the last frame.
   const events = []
@@ -21,10 +26,8 @@
   // Takes an event to all effects, in the order of time.
   function meet({ type, timeStamp, clientX, clientY, target }) {
     const t = Math.max(pointer.time, timeStamp)
-    // After a scroll, and after a while, the page may lie elsewhere.
-    if (!type.startsWith('pointer') || t - measured > 200 || t - pointer.time > 200) {
-      frames.clear()
-      measured = t
+    if (!(type.startsWith('pointer')) || t - measured > 200 || t - pointer.time > 200) {
+      forgetFrames(t)
       findAll()
     }
     pointer.time = t
@@ -46,7 +49,12 @@
     const first = holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1)
     for (const place of all) {
       const has = place.area === first?.area
-      if (has || place.isOn) meetPlace(place, has)
+      if (has || place.isOn) {
+        const arrives = has && !place.isOn
+        place.isOn = has
+        turnPlace(place, pointer.time, arrives)
+        if (arrives || !has) place.comesUntil = pointer.time + ((has ? 320 : 900) ?? 0)
+      }
     }
   }
 
@@ -68,20 +76,6 @@
   function standIn(t) {
     findAll()
     for (const place of effect.places.values()) if (place.moves && write(place, t)) wake()
-  }
-
-  function meetPlace(place, has) {
-    const arrives = has && !place.isOn
-    place.isOn = has
-    // Turns all that follows the pointer in a place to where it should be now.
-    const t = pointer.time
-    // The pointer as an element sees it.
-    const frame = frameOf(place.area)
-    const { x, y } = frame.toFrame.transformPoint(pointer)
-    const at = { ...frame, x, y, t, place }
-    place.moves = true
-    for (const follower of place.followers) turnValue(follower, at, arrives)
-    if (arrives || !has) place.comesUntil = pointer.time + ((has ? 320 : 900) ?? 0)
   }
 
   // Whether the pointer is on an element, between insets. Browsers lay out in 64ths of a px.
@@ -109,6 +103,16 @@
     })),
     }
     effect.places.set(element, place)
+  }
+
+  // Turns all that follows the pointer in a place to where it should be now.
+  function turnPlace(place, t, arrives) {
+    // The pointer as an element sees it.
+    const frame = frameOf(place.area)
+    const { x, y } = frame.toFrame.transformPoint(pointer)
+    const at = { ...frame, x, y, t, place }
+    place.moves = true
+    for (const follower of place.followers) turnValue(follower, at, arrives)
   }
 
   function turnValue(follower, at, arrives = false) {
@@ -166,6 +170,11 @@
   const frames = new Map()
 
   let measured = 0
+
+  function forgetFrames(t) {
+    frames.clear()
+    measured = t
+  }
 
   function frameOf(element) {
     const known = frames.get(element)

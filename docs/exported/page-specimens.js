@@ -1,6 +1,11 @@
 (() => {
   // The pointer: where it is and was, what it is over, its buttons, and since when.
-  const pointer = { x: 0, y: 0, over: null, time: 0 }
+  const pointer = {
+    x: 0,
+    y: 0,
+    over: null,
+    time: 0,
+  }
 
   // What happened since the last frame.
   const events = []
@@ -27,8 +32,7 @@
   // Takes an event to all effects, in the order of time.
   function meet({ type, timeStamp, clientX, clientY, target }) {
     const t = Math.max(pointer.time, timeStamp)
-    // After a scroll, and after a while, the page may lie elsewhere.
-    if (!type.startsWith('pointer') || t - measured > 200 || t - pointer.time > 200) {
+    if (!(type.startsWith('pointer')) || t - measured > 200 || t - pointer.time > 200) {
       frames.clear()
       measured = t
       for (const effect of effects) findAll(effect)
@@ -266,7 +270,10 @@
   }
 
   // The elements that a value is written on.
-  function targetsOf(place, { onSelf, within, onParts }) {
+  function targetsOf(
+    place,
+    { onSelf, within, onParts },
+  ) {
     return [
       ...(onSelf ? [place.element] : []),
       ...(within ? place.element.querySelectorAll(within) : []),

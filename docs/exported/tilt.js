@@ -1,6 +1,11 @@
 (() => {
   // The pointer: where it is and was, what it is over, its buttons, and since when.
-  const pointer = { x: 0, y: 0, over: null, time: 0 }
+  const pointer = {
+    x: 0,
+    y: 0,
+    over: null,
+    time: 0,
+  }
 
   // What happened since the last frame.
   const events = []
@@ -21,8 +26,7 @@
   // Takes an event to all effects, in the order of time.
   function meet({ type, timeStamp, clientX, clientY, target }) {
     const t = Math.max(pointer.time, timeStamp)
-    // After a scroll, and after a while, the page may lie elsewhere.
-    if (!type.startsWith('pointer') || t - measured > 200 || t - pointer.time > 200) {
+    if (!(type.startsWith('pointer')) || t - measured > 200 || t - pointer.time > 200) {
       forgetFrames(t)
     }
     pointer.time = t

@@ -4,11 +4,11 @@ import { compile } from '../core/compile/compile'
 import { plainFacts } from '../core/compile/facts'
 import type { Fragment } from '../core/compile/join'
 import { between, rig, trace } from '../core/rig/arbitrary'
-import { evaluate, type Boxes } from '../core/rig/evaluate'
+import { evaluate, isHeard, type Boxes } from '../core/rig/evaluate'
 import { propertyOfChannel } from '../core/rig/plan'
 import { spanOf } from '../core/rig/play'
 import type { Rig } from '../core/rig/rig'
-import type { Sample } from '../core/signal/sample'
+import { isOfPointer, type Sample } from '../core/signal/sample'
 import { makePage } from './stand-in-page'
 
 const names = { title: 'the rig', name: 'rig' }
@@ -53,12 +53,17 @@ const shown = (rig: Rig): Rig => ({
 
 /** The trace as a page has it: what only scrolls is of the pointer that moved last, among those that are heard. */
 function asOnPage(rig: Rig, trace: readonly Sample[]): readonly Sample[] {
-  const takesTouch = rig.areas.some(({ pointer }) => pointer === 'any')
   let pointerType: Sample['pointerType'] = 'mouse'
-  return trace.map((sample) => {
+  // A key is of what has the focus.
+  let focus = { x: -1, y: -1 }
+  return trace.map((each) => {
+    // A browser's wheel has no type of pointer.
+    const sample = each.phase === 'wheel' || each.phase === 'pinch' ? { ...each, pointerType: 'mouse' as const } : each
+    if (sample.phase === 'focus') focus = { x: sample.x, y: sample.y }
+    if (sample.phase === 'blur') focus = { x: -1, y: -1 }
+    if (sample.phase === 'key') return { ...sample, ...focus }
     if (sample.phase === 'scroll') return { ...sample, pointerType }
-    if (sample.phase !== 'focus' && sample.phase !== 'blur' && (takesTouch || sample.pointerType !== 'touch'))
-      pointerType = sample.pointerType
+    if (isOfPointer(sample) && isHeard(rig, sample)) pointerType = sample.pointerType
     return sample
   })
 }
@@ -78,14 +83,13 @@ function heardBy(
   trace: readonly Sample[],
   frames: readonly number[],
 ): readonly { readonly now: number; readonly count: number; readonly shown: number }[] {
-  const takesTouch = rig.areas.some(({ pointer }) => pointer === 'any')
   let [count, shown] = [0, 0]
   return frames.map((now, k) => {
     while ((trace[count]?.t ?? Infinity) <= now) count++
     shown = Math.max(shown, now)
     for (
       let sample = trace[count];
-      k % 3 === 0 && sample?.phase === 'move' && sample.t <= now + 6 && (takesTouch || sample.pointerType !== 'touch');
+      k % 3 === 0 && sample?.phase === 'move' && sample.t <= now + 6 && isHeard(rig, sample);
       sample = trace[++count]
     )
       shown = Math.max(shown, sample.t)

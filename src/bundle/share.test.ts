@@ -10,16 +10,15 @@ import { planFigures } from '../core/export/plan'
 import { writeStylesheet } from '../core/export/stylesheet'
 
 const fragments = readFragments(new URL('../..', import.meta.url).pathname)
-const effectOf = (kind: string, changes: object = {}, select = '.card'): Effect =>
-  ({
-    id: kind,
-    kind,
-    name: kind,
-    select,
-    noun: 'each card',
-    settings: { ...(findKind(kind)?.defaults as object), ...changes },
-    ...(kind === 'drift' ? { roles: { 'layer-1': { select: `${select} h2`, noun: 'the title' } } } : {}),
-  })
+const effectOf = (kind: string, changes: object = {}, select = '.card'): Effect => ({
+  id: kind,
+  kind,
+  name: kind,
+  select,
+  noun: 'each card',
+  settings: { ...(findKind(kind)?.defaults as object), ...changes },
+  ...(kind === 'drift' ? { roles: { 'layer-1': { select: `${select} h2`, noun: 'the title' } } } : {}),
+})
 const feel = { follow: { kind: 'spring', frequencyHz: 2.5, dampingRatio: 0.7 } }
 const figuresOf = (...effects: Effect[]) => planFigures({ format: 'glass-moth/1', name: 'A site', pages: [], effects } as never)
 const scriptOf = (...effects: Effect[]) => compile(figuresOf(...effects), plainFacts, fragments)

@@ -20,6 +20,11 @@ class Matrix {
   translate(x: number, y: number): Matrix {
     return this.multiply(new Matrix([1, 0, 0, 1, x, y]))
   }
+  inverse(): Matrix {
+    const [a, b, c, d, e, f] = this.m
+    const size = a * d - b * c
+    return new Matrix([d / size, -b / size, -c / size, a / size, (c * f - d * e) / size, (b * e - a * f) / size])
+  }
   transformPoint({ x = 0, y = 0 }: { x?: number; y?: number }) {
     const [a, b, c, d, e, f] = this.m
     return { x: a * x + c * y + e, y: b * x + d * y + f, w: 1 }
@@ -152,6 +157,9 @@ export function makePage(boxes: Boxes, outer = '', inner = '') {
     focus: 'focusin',
     blur: 'focusout',
     scroll: 'scroll',
+    wheel: 'wheel',
+    pinch: 'wheel',
+    key: 'keydown',
   }
   const eventOf = (sample: Sample, target: object) => ({
     type: typeOf[sample.phase],
@@ -163,6 +171,10 @@ export function makePage(boxes: Boxes, outer = '', inner = '') {
     buttons: sample.buttons,
     pointerType: typeOf[sample.phase].startsWith('pointer') ? sample.pointerType : undefined,
     isPrimary: true,
+    key: sample.key,
+    ctrlKey: sample.phase === 'pinch',
+    deltaY: sample.phase === 'pinch' ? -100 * Math.log(sample.by ?? 1) : sample.by,
+    preventDefault: () => undefined,
   })
   return {
     outers,

@@ -14,7 +14,7 @@ export interface Surroundings {
 
 export interface RunningScript {
   /** Tells it a sample of the pointer, and the element that was hit. */
-  readonly hear: (sample: Sample, hit: Element | null) => void
+  readonly hear: (sample: Sample, hit: Element | null, prevent?: () => void) => void
   /** Ends it, and takes off the page what it added to it; the values that it wrote stay. */
   readonly end: () => void
 }
@@ -30,10 +30,19 @@ const typeOf: Readonly<Record<Sample['phase'], string>> = {
   focus: 'focusin',
   blur: 'focusout',
   scroll: 'scroll',
+  wheel: 'wheel',
+  pinch: 'wheel',
+  key: 'keydown',
 }
 
 /** What a script may set in a style that is no value of its own. */
 const settled = ['transition-property', 'transition-duration', 'transition-delay', 'position'] as const
+
+/** Attributes that a look may set on elements of the page; those of the page's own code stand in the script. */
+const lookAttributes = (text: string) => [
+  ...['inert', 'hidden', 'open', 'role', 'tabindex'],
+  ...new Set([...text.matchAll(/\['((?:aria|data)-[a-z0-9-]+)', '/g)].flatMap(([, name]) => name ?? [])),
+]
 
 /** The names that a script asks the browser by. */
 const names = ['document', 'addEventListener', 'requestAnimationFrame', 'getComputedStyle', 'MutationObserver'] as const
@@ -66,6 +75,18 @@ export function runScript(text: string, { root, nonce, requestFrame, elementFrom
       super.observe(target instanceof Node ? target : root, options)
     }
   }
+  /** What the page gave elements of attributes that a look has set since. */
+  const given = new Map<Element, Map<string, string | null>>()
+  const note = (records: readonly MutationRecord[]) => {
+    for (const { target, attributeName, oldValue } of records) {
+      if (!(target instanceof Element) || attributeName === null || made.includes(target)) continue
+      const known = given.get(target) ?? new Map<string, string | null>()
+      given.set(target, known)
+      if (!known.has(attributeName)) known.set(attributeName, oldValue)
+    }
+  }
+  const changes = new MutationObserver(note)
+  changes.observe(root, { subtree: true, attributes: true, attributeOldValue: true, attributeFilter: lookAttributes(text) })
   const begin = functionOf(page, nonce, text)
   begin(
     standInPage,
@@ -82,7 +103,7 @@ export function runScript(text: string, { root, nonce, requestFrame, elementFrom
     Observer,
   )
   return {
-    hear: ({ t, x, y, buttons, pointerType, phase }, hit) => {
+    hear: ({ t, x, y, buttons, pointerType, phase, by = 0, key }, hit, prevent) => {
       const type = typeOf[phase]
       const event = {
         type,
@@ -94,12 +115,23 @@ export function runScript(text: string, { root, nonce, requestFrame, elementFrom
         buttons,
         pointerType: type.startsWith('pointer') ? pointerType : undefined,
         isPrimary: true,
+        key,
+        ctrlKey: phase === 'pinch',
+        deltaY: phase === 'pinch' ? -100 * Math.log(by) : by,
+        preventDefault: () => prevent?.(),
       }
       for (const listener of listeners.get(type) ?? []) listener(event)
     },
     end: () => {
       isOn = false
       for (const observer of observers) observer.disconnect()
+      note(changes.takeRecords())
+      changes.disconnect()
+      for (const [element, attributes] of given)
+        for (const [name, text] of attributes) {
+          if (text === null) element.removeAttribute(name)
+          else element.setAttribute(name, text)
+        }
       for (const element of made) element.remove()
       for (const [element, style] of styles) restore(element, style)
     },

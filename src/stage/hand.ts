@@ -1,7 +1,7 @@
 // The hand: one source of samples for the script, whether they come from the real pointer, the ghost or a walk.
 import { holdsPoint } from '../core/geometry/box'
 import { pointAt, type Place } from '../core/geometry/place'
-import { isPresent, type Sample } from '../core/signal/sample'
+import { isOfPointer, isPresent, type Sample } from '../core/signal/sample'
 import { placeOnWalk } from '../core/trace/walk'
 import { placeIn, stillBoxOf } from './boxes'
 import { findAll } from '../play/find'
@@ -67,10 +67,10 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, o
   let pointed: { x: number; y: number } | null = null
   let last: Sample | null = null
   let past: { readonly sample: Sample; readonly hit: Element | null }[] = []
-  const feedAll = (sample: Sample, hit: Element | null) => {
+  const feedAll = (sample: Sample, hit: Element | null, prevent?: () => void) => {
     past.push({ sample: { ...sample }, hit })
     if (past.length > 2 * mostPast) past = past.slice(-mostPast)
-    for (const feed of feeds) feed(sample, hit)
+    for (const feed of feeds) feed(sample, hit, prevent)
   }
   let by: ThreadSample['by'] = 'hand'
   let walking: { element: Element; since: number } | null = null
@@ -91,17 +91,19 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, o
   }
   const hitAt = (x: number, y: number) => page.elementsFromPoint(x, y).find((element) => element !== overlay) ?? null
 
-  const tell = (sample: Sample, source: ThreadSample['by'], hit: Element | null) => {
+  const tell = (sample: Sample, source: ThreadSample['by'], hit: Element | null, prevent?: () => void) => {
     // Whoever had the hand before may have told of a later moment; the one who has it now goes on from there.
     sample.t = Math.max(sample.t, last?.t ?? -Infinity)
     last = { ...sample }
     by = source
-    feedAll(sample, hit)
+    feedAll(sample, hit, prevent)
     const met = sample.phase === 'leave' ? null : areaAt(hit, sample.x, sample.y)
     onMeet(met)
     onHit(sample.phase === 'leave' ? null : hit, sample.buttons !== 0)
     const told: ThreadSample = { t: sample.t, x: sample.x, y: sample.y, by, phase: sample.phase === 'leave' ? 'away' : 'here' }
     if (sample.buttons !== 0) told.buttons = sample.buttons
+    const { phase, by: turnedBy, key } = sample
+    if (phase === 'wheel' || phase === 'pinch' || phase === 'key') told.turned = { phase, by: turnedBy, key }
     if (met && area !== null) {
       const box = stillBoxOf(met, 'padding')
       Object.assign(told, {
@@ -133,11 +135,14 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, o
     return isTouch ? { ...sample, pointerType: 'touch' } : undefined
   }
   const real = { x: NaN, y: NaN }
-  pointerOf(page, (heard, told) => {
+  pointerOf(page, (heard, told, prevent) => {
     // The studio tells when the pointer leaves a sandboxed frame; the browser's own word on it is not to be relied on.
     if (heard.phase === 'leave') return
-    if (heard.phase === 'focus' || heard.phase === 'blur') {
-      feedAll({ ...heard, t: Math.max(heard.t, last?.t ?? -Infinity) }, told ?? null)
+    if (!isOfPointer(heard)) {
+      const sample = { ...heard, t: Math.max(heard.t, last?.t ?? -Infinity) }
+      feedAll(sample, told ?? null, prevent)
+      if (heard.key)
+        onSample({ t: sample.t, x: sample.x, y: sample.y, by: 'hand', phase: 'here', turned: { phase: 'key', key: heard.key } })
       return
     }
     const sample = asVisitor(heard)
@@ -158,7 +163,7 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, o
     stopWalk()
     onGhost(null)
     rememberRest(sample, hit)
-    tell(sample, 'hand', hit)
+    tell(sample, 'hand', hit, prevent)
   })
 
   const stand = (x: number, y: number, by: ThreadSample['by']) => {
@@ -209,10 +214,10 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, o
     const { steps, begun, scrolledFrom } = running
     const now = performance.now()
     for (let sample = steps[running.next]; sample && begun + sample.t <= now; sample = steps[++running.next]) {
-      const { x, y, buttons, phase, pointerType } = sample
+      const { x, y, buttons, phase, pointerType, by, key } = sample
       if (sample.scrollY !== undefined) page.scrollingElement?.scrollTo({ top: scrolledFrom + sample.scrollY, behavior: 'instant' })
       onGhost(phase === 'leave' || phase === 'cancel' ? null : { x, y })
-      tell({ t: begun + sample.t, x, y, buttons, pointerType, phase }, 'run', phase === 'leave' ? null : hitAt(x, y))
+      tell({ t: begun + sample.t, x, y, buttons, pointerType, phase, by, key }, 'run', phase === 'leave' ? null : hitAt(x, y))
       if (!running) return
     }
     if (running.next >= steps.length) running = null

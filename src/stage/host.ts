@@ -34,7 +34,7 @@ export function makeHost(page: Document, nonce: string, hand: Hand, counted: Cou
     running?.end()
     running = undefined
   }
-  hand.feedTo((sample, hit) => running?.hear(sample, hit))
+  hand.feedTo((sample, hit, prevent) => running?.hear(sample, hit, prevent))
   return {
     dress: (stylesheet) => {
       if (style.textContent !== stylesheet) style.textContent = stylesheet

@@ -1,8 +1,8 @@
 // The pointer of a real page, as samples.
-import { isPresent, type Phase, type PointerType, type Sample } from '../core/signal/sample'
+import { isPresent, keys, type Phase, type PointerType, type Sample } from '../core/signal/sample'
 
-/** Takes a sample, and the element that was hit. */
-export type Feed = (sample: Sample, hit: Element | null) => void
+/** Takes a sample, and the element that was hit; `prevent` keeps the browser from what it does by itself, where that can be. */
+export type Feed = (sample: Sample, hit: Element | null, prevent?: () => void) => void
 
 const phaseOf: Readonly<Record<string, Phase>> = {
   pointermove: 'move',
@@ -14,7 +14,7 @@ const phaseOf: Readonly<Record<string, Phase>> = {
 }
 
 /** Listens to the pointer of a document, to the focus, and to what moves the page under the pointer. */
-export function pointerOf(page: Document, feed: (sample: Sample, hit?: Element | null) => void): void {
+export function pointerOf(page: Document, feed: (sample: Sample, hit?: Element | null, prevent?: () => void) => void): void {
   const last: Sample = { t: 0, x: NaN, y: NaN, buttons: 0, pointerType: 'mouse', phase: 'leave' }
   // Of several pointers the one that came or moved last leads.
   let lead = NaN
@@ -56,6 +56,19 @@ export function pointerOf(page: Document, feed: (sample: Sample, hit?: Element |
     const phase = event.type === 'focusin' ? 'focus' : 'blur'
     if (phase === 'blur' || target.matches(':focus-visible')) feed({ ...last, t: event.timeStamp, phase }, target)
   }
+  const turned = (event: WheelEvent) => {
+    const { timeStamp, clientX, clientY, ctrlKey, deltaMode, buttons } = event
+    const px = event.deltaY * (deltaMode ? 18 : 1)
+    // With Ctrl it is what two fingers on a pad do.
+    const by = ctrlKey ? Math.exp(-Math.max(-25, Math.min(25, px)) / 100) : px
+    const sample: Sample = { ...last, t: timeStamp, x: clientX, y: clientY, buttons, phase: ctrlKey ? 'pinch' : 'wheel', by }
+    feed(sample, event.target as Element, () => event.preventDefault())
+  }
+  const typed = (event: KeyboardEvent) => {
+    const key = keys.find((each) => each === event.key)
+    if (key && !event.altKey && !event.ctrlKey && !event.metaKey)
+      feed({ ...last, t: event.timeStamp, phase: 'key', key }, event.target as Element, () => event.preventDefault())
+  }
   const options = { passive: true, capture: true } as const
   page.addEventListener('pointermove', led, options)
   page.addEventListener('pointerover', revealed, options)
@@ -66,6 +79,8 @@ export function pointerOf(page: Document, feed: (sample: Sample, hit?: Element |
   page.addEventListener('focusin', focused, options)
   page.addEventListener('focusout', focused, options)
   page.addEventListener('scroll', scrolled, options)
+  page.addEventListener('wheel', turned, { passive: false, capture: true })
+  page.addEventListener('keydown', typed, { capture: true })
   page.addEventListener('visibilitychange', left, options)
   window.addEventListener('blur', left, { passive: true })
   window.addEventListener('resize', scrolled, options)

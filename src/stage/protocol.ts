@@ -4,7 +4,7 @@ import { factNames, type FactName } from '../core/compile/facts'
 import { lookNames } from '../core/look/look'
 import { sides } from '../core/rig/names'
 import { handleSchema } from '../core/rig/schema'
-import { phases, pointerTypes } from '../core/signal/sample'
+import { keys, phases, pointerTypes } from '../core/signal/sample'
 import { runNames } from '../core/trace/runs'
 
 const selector = z.string().max(500)
@@ -52,6 +52,8 @@ const runSample = z.object({
   phase: z.enum(phases),
   pointerType: z.enum(pointerTypes),
   scrollY: finite.optional(),
+  by: finite.optional(),
+  key: z.enum(keys).optional(),
 })
 export type RunSample = z.infer<typeof runSample>
 
@@ -127,6 +129,8 @@ const sample = z.object({
   place: place.optional(),
   index: z.number().int().optional(),
   buttons: finite.optional(),
+  /** A wheel or two fingers turned, or a key went down: by how much, or which. */
+  turned: z.object({ phase: z.enum(['wheel', 'pinch', 'key']), by: finite.optional(), key: z.enum(keys).optional() }).optional(),
   size: z.object({ width: finite, height: finite }).optional(),
 })
 export type ThreadSample = z.infer<typeof sample>

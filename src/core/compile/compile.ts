@@ -2,7 +2,8 @@
 import type { Source } from './effects'
 import type { Facts, Leaving } from './facts'
 import { joinFragments, type Fragment } from './join'
-import { handedOut, keyOf, needsScript, planScript, withNumbers, type Shape } from './plan'
+import { needsScript } from './needs-script'
+import { handedOut, keyOf, planScript, withNumbers, type Shape } from './plan'
 import { specialise } from './specialise'
 
 /** Scripts by their shapes: what differs by numbers alone is written once. */
@@ -29,7 +30,7 @@ function wrapped(text: string, { takesOff, isModule }: Shape): string {
 
 /** The readable script of these effects on a page of which this is known, as a designer wants it. */
 export function compile(sources: readonly Source[], facts: Facts, fragments: readonly Fragment[], leaving: Leaving = {}): string {
-  if (!sources.some(needsScript)) return ''
+  if (!sources.some(({ rig }) => needsScript(rig))) return ''
   const { shape, numbers } = planScript(sources, facts, leaving)
   return withNumbers(writeShape(shape, fragments), numbers)
 }

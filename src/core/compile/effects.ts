@@ -1,9 +1,10 @@
 // How an effect is written in a script: for each area and each frame of reference of its rig, a table of values.
 import type { Names } from '../rig/plan'
 import type { Coming } from '../rig/comings'
-import { markOfOutput, nameOfArea, pathOfPart, planRig, sharesEye, type AreaPlan, type Write } from '../rig/plan'
+import { markOfOutput, nameOfArea, nameOfZone, pathOfPart, planRig, sharesEye, type AreaPlan, type Write } from '../rig/plan'
 import { selectOf } from '../rig/select'
-import { partOf, type Area, type Channel, type FrameOf, type Output, type Part, type Rig } from '../rig/rig'
+import { addedParts, partOf, type Area, type Channel, type FrameOf, type Output, type Part, type Rig, type State } from '../rig/rig'
+import { statesOf } from '../rig/states'
 import { neutralOf, propertyOf } from '../rig/slot'
 import { outputValue } from '../rig/values'
 import { poseOf } from '../rig/play'
@@ -39,6 +40,10 @@ export interface EffectDraft {
   readonly parts: readonly string[]
   /** Which of these are seen only with the pointer, by where they lie in their area. */
   readonly shownWhileOn: readonly string[]
+  /** What goes with looks, what is numbered by its order, what a zone chooses: as text. */
+  readonly deeds: readonly string[]
+  readonly indexed: readonly string[]
+  readonly chosen: readonly string[]
   readonly sentence: string | undefined
 }
 
@@ -87,7 +92,13 @@ export function draftsOf(
   return rig.areas.flatMap((area, index) => {
     const plan = plans[index]
     if (!plan) return []
-    const frames = plan.frames.length > 0 ? plan.frames : [{ of: 'area' as const, channels: [] }]
+    const states = statesOf(rig, area)
+    // What looks do is done with the area itself.
+    const hasOwn = plan.frames.length > 0 && (states.length === 0 || plan.frames.some(({ of }) => of === 'area'))
+    const own = { of: 'area' as const, channels: [] }
+    const frames = hasOwn
+      ? [...plan.frames].sort((one, other) => (states.length === 0 ? 0 : Number(other.of === 'area') - Number(one.of === 'area')))
+      : [own, ...plan.frames]
     return frames.map(({ of, channels }, n): EffectDraft => {
       const measure = sharesEye(rig) ? 'turned' : measureOf(typeof of === 'object' ? (Object.values(of)[0] ?? '') : area.select, area.box)
       const isArea = of === 'area'
@@ -141,19 +152,47 @@ export function draftsOf(
           come,
           hasOwnCode ||
             values.some((value) => value.fields.has('beginsUnseen')) ||
-            rig.parts.some((part) => part.whileOn && part.area === area.id),
+            addedParts(rig).some((part) => part.whileOn && part.area === area.id),
         ),
         within: [...new Set(seenOn.flatMap((to) => (to && 'within' in to ? [to.within] : [])))],
-        linked: [...new Set(seenOn.flatMap((to) => (to && 'linked' in to ? [to.linked] : [])))],
+        linked: [...new Set([...seenOn.flatMap((to) => (to && 'linked' in to ? [to.linked] : [])), ...(n === 0 ? linkedIn(states) : [])])],
+        ...(n === 0 ? writeDeeds(states, rig, names) : { deeds: [], indexed: [], chosen: [] }),
         parts: n === 0 ? plan.parts.map((part) => writePart(part, names)) : [],
         shownWhileOn:
           n === 0
-            ? rig.parts.filter((part) => part.whileOn && part.area === area.id).map(({ id }) => `:scope${pathOfPart(rig, names, id)}`)
+            ? addedParts(rig)
+                .filter((part) => part.whileOn && part.area === area.id)
+                .map(({ id }) => `:scope${pathOfPart(rig, names, id)}`)
             : [],
         sentence: index + n === 0 ? sentence : undefined,
       }
     })
   })
+}
+
+/** What the looks of these states are shown on that is linked to their area. */
+const linkedIn = (states: readonly State[]) =>
+  states.flatMap(({ to, chosenBy }) => (chosenBy === undefined && typeof to === 'object' && 'linked' in to ? [to.linked] : []))
+
+/** What goes with the looks of an area, as a script holds it. */
+function writeDeeds(states: readonly State[], rig: Rig, names: Names): Pick<EffectDraft, 'deeds' | 'indexed' | 'chosen'> {
+  const member = (name: string, value: string | undefined) => (value === undefined ? '' : `, ${name}: ${value}`)
+  const deeds = states
+    .filter(({ attributes, media }) => attributes !== undefined || media !== undefined)
+    .map(({ looks, to, attributes = {}, media }) => {
+      const { self, within, linked, parts } = targetOf({ property: '', to: to === 'self' ? undefined : to }, rig, names)
+      const given = Object.entries(attributes).map(([name, text]) => `[${quote(name)}, ${quote(text)}]`)
+      return `{ looks: [${looks.map(quote).join(', ')}], attributes: [${given.join(', ')}]${member('media', media && quote(media))}${self ? ', onSelf: true' : ''}${member('within', within[0] && quote(within[0]))}${member('linked', linked && quote(linked))}${member('onParts', parts[0] && quote(parts[0]))} }`
+    })
+  const indexed = states.flatMap(({ to, staggerMs }) =>
+    staggerMs !== undefined && typeof to === 'object' && 'within' in to ? [`[${quote(`--${names.name}-index`)}, ${quote(to.within)}]`] : [],
+  )
+  const chosen = states.flatMap(({ to, chosenBy }) => {
+    const channel = rig.channels.find(({ id }) => id === chosenBy)
+    const zone = channel && nameOfZone(rig, channel)
+    return zone !== undefined && typeof to === 'object' && 'linked' in to ? [`[${quote(to.linked)}, ${quote(zone)}]`] : []
+  })
+  return { deeds: [...new Set(deeds)], indexed: [...new Set(indexed)], chosen: [...new Set(chosen)] }
 }
 
 /** How long the longest of these takes to come and to go, where something waits for that. */
@@ -208,6 +247,7 @@ function fieldsOf(
     has('due') ||
     reachesOut(area) ||
     area.bridge !== undefined ||
+    area.arrowKeys !== undefined ||
     area.touch === 'tap' ||
     rig.channels.some(({ signal }) => signal.of === 'focus')
   fields.set(
@@ -220,6 +260,12 @@ function fieldsOf(
   set('stands', stands)
   set('keeps', findsAll || has('holds') || (isFirst && plan.parts.length > 0))
   set('seenOnSelf', onSelf)
+  const states = isFirst ? statesOf(rig, area) : []
+  set('linkedLooks', linkedIn(states).length > 0)
+  set(
+    'tellsBefore',
+    states.some(({ ways = [] }) => ways.some(({ from }) => from !== 'any')),
+  )
   set('isGroup', area.of === 'group')
   set('isWindow', area.of === 'window')
   set('amongAll', area.among === 'all')
@@ -227,16 +273,26 @@ function fieldsOf(
   set('bridge', area.bridge !== undefined, quote(area.bridge ?? ''))
   set('fine', area.pointer === 'fine')
   set('taps', area.touch === 'tap')
-  set('focuses', Boolean(area.looks?.keys) || rig.channels.some((channel) => channel.area === area.id && channel.signal.of === 'focus'))
+  set(
+    'focuses',
+    Boolean(area.looks?.keys) ||
+      area.arrowKeys !== undefined ||
+      rig.channels.some((channel) => channel.area === area.id && channel.signal.of === 'focus'),
+  )
+  if (area.arrowKeys !== undefined) fields.set('arrowKeys', number(area.arrowKeys))
+  set(
+    'pinches',
+    rig.channels.some((channel) => channel.area === area.id && channel.signal.of === 'pinch'),
+  )
   if (area.insets) fields.set('insets', insetsOf(area.insets))
   if (typeof of === 'object') fields.set('each' in of ? 'readsIn' : 'readsInBox', quote(Object.values(of)[0] ?? ''))
   set('readsInWindow', of === 'window')
   fields.set('measure', measure)
   if (area.looks) {
-    const { goDelayMs, stillMs, atMostOne, keys } = area.looks
+    const { goDelayMs, stillMs, atMostOne, keys, stays, first, escape } = area.looks
     fields.set(
       'looks',
-      `{ goDelayMs: ${number(goDelayMs)}${stillMs === undefined ? '' : `, stillMs: ${number(stillMs)}`}${atMostOne ? ', atMostOne: true' : ''}${keys ? ', keys: true' : ''} }`,
+      `{ goDelayMs: ${number(goDelayMs)}${stillMs === undefined ? '' : `, stillMs: ${number(stillMs)}`}${atMostOne ? ', atMostOne: true' : ''}${keys ? ', keys: true' : ''}${stays ? ', stays: true' : ''}${first === undefined ? '' : `, first: ${first}`}${escape ? ', escape: true' : ''} }`,
     )
   }
   return fields
@@ -257,7 +313,12 @@ function insetsOf(insets: NonNullable<Area['insets']>): string {
 
 /** Whether something of an area is seen without the pointer: a part, or a value that is not neutral while it is away. */
 export function doesStand(rig: Rig, area: Area): boolean {
-  if (rig.parts.some((part) => part.area === area.id && !part.whileOn && part.inside === undefined)) return true
+  if (
+    area.looks?.first !== undefined ||
+    statesOf(rig, area).some(({ looks, attributes }) => looks.includes('off') || attributes !== undefined)
+  )
+    return true
+  if (addedParts(rig).some((part) => part.area === area.id && !part.whileOn && part.inside === undefined)) return true
   const channelOf = (id: string | undefined) => rig.channels.find((channel) => channel.id === id)
   const ofArea = rig.outputs.filter(
     (output) => partOf(output.to) === undefined && (channelOf(output.channel ?? output.weight)?.area ?? rig.areas[0]?.id) === area.id,

@@ -2,7 +2,8 @@
 import { describe, expect, it } from 'vitest'
 import { findKind } from '../effect/kinds'
 import { allowing, factNames, plainFacts, worstFacts } from './facts'
-import { effectMembers, keyOf, needsScript, planScript, valueMembers, withNumbers, withoutWords } from './plan'
+import { needsScript } from './needs-script'
+import { effectMembers, keyOf, planScript, valueMembers, withNumbers, withoutWords } from './plan'
 import { writesOf } from './writes'
 
 const sourceOf = (kind: string, changes: object = {}, select = '.card') => {
@@ -49,7 +50,7 @@ describe('the shape of a script', () => {
 
   it('is about effects that ask for a script alone', () => {
     const still = { ...spring(3), rig: { ...spring(3).rig, channels: [], outputs: [], parts: [] } }
-    expect([needsScript(spring(3)), needsScript(still), needsScript(sourceOf('glow'))]).toEqual([true, false, true])
+    expect([needsScript(spring(3).rig), needsScript(still.rig), needsScript(sourceOf('glow').rig)]).toEqual([true, false, true])
     expect(planScript([still, spring(3)], plainFacts).shape).toEqual(planScript([spring(3)], plainFacts).shape)
   })
 

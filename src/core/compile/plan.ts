@@ -1,13 +1,14 @@
 // What a script is written from: tables of its effects, and what is known of it as a whole.
 import { comingsOf } from '../rig/comings'
 import { sharesEye } from '../rig/plan'
-import { partOf } from '../rig/rig'
+import { addedParts, partOf, type Looks } from '../rig/rig'
 import { asOneSelector } from '../rig/select'
 import { keptProperties, propertyOf } from '../rig/slot'
 import { draftsOf, measureFor, movedBy, type Moved, type Source } from './effects'
 import { allowing, type Facts, type Leaving } from './facts'
 import { Constants } from './feels'
 import { quote } from './literal'
+import { needsScript } from './needs-script'
 import { joinTables, type EffectTable } from './tables'
 import type { Fields } from './values'
 
@@ -40,7 +41,14 @@ export const effectMembers = [
   'fine',
   'taps',
   'focuses',
+  'arrowKeys',
+  'pinches',
   'looks',
+  'deeds',
+  'linkedLooks',
+  'tellsBefore',
+  'indexed',
+  'chosen',
   'parts',
   'shownWhileOn',
 ] as const
@@ -101,13 +109,9 @@ export const handedOut = 'handOut'
 const carried = /(?<![\w.])(\d+\.\d+|\d{2,}|[3-9])(?![\w.])/g
 const standIn = (index: number) => `9876543${String(index).padStart(5, '0')}`
 
-/** Whether an effect asks for a script at all: one whose rules are all that there is leaves none. */
-export const needsScript = ({ rig }: Source): boolean =>
-  rig.channels.length > 0 || rig.parts.length > 0 || rig.areas.some(({ looks }) => looks !== undefined)
-
 /** What these effects ask for on a page of which this is known, as a designer wants it. */
 export function planScript(all: readonly Source[], known: Facts, leaving: Leaving = {}): ScriptPlan {
-  const sources = all.filter(needsScript)
+  const sources = all.filter(({ rig }) => needsScript(rig))
   const facts = allowing(known, leaving)
   const constants = new Constants()
   const moved = sources.flatMap(movedBy)
@@ -182,6 +186,8 @@ function givenOf(
   const some = (field: string) => tables.some(({ fields, values }) => fields.has(field) || values.some((value) => value.has(field)))
   const reads = (word: string) =>
     tables.some(({ values }) => values.some((value) => [...value.values()].some((text) => text.includes(word))))
+  const hasLook = (isSo: (looks: Looks) => boolean) =>
+    sources.some(({ rig }) => rig.areas.some(({ looks }) => looks !== undefined && isSo(looks)))
   const hasTouch = tables.some(({ fields }) => !fields.has('fine'))
   const hasLooks = some('looks')
   const heard = [
@@ -200,6 +206,14 @@ function givenOf(
     hasMany: tables.length > 1,
     hasFocus: some('focuses'),
     hasTaps: some('taps'),
+    hasKeys: some('arrowKeys') || hasLook(({ escape }) => escape === true),
+    hasEscape: hasLook(({ escape }) => escape === true),
+    hasArrowKeys: some('arrowKeys'),
+    hasWheel: reads('wheeled') || reads('pinched'),
+    hasPinch: reads('pinched'),
+    hasMedia: sources.some(({ rig }) => rig.states?.some(({ media }) => media) === true),
+    hasStaying: hasLook(({ stays }) => stays === true),
+    hasFirst: hasLook(({ first }) => first !== undefined),
     hasTrack: reads('speedAt') || reads('headingNow') || reads('pastOf'),
     hasPath: reads('place.entry') || reads('place.exit'),
     asksButtons: hasLooks || reads('pointer.buttons'),
@@ -214,8 +228,8 @@ function givenOf(
     hasTransitions,
     hasOthers: tables.some(({ fields }) => fields.has('seenLinked') || fields.has('seenWithin') || fields.has('isGroup')),
     watches: hasLateElements && some('stands'),
-    partsCopy: sources.some(({ rig }) => rig.parts.some(({ holds }) => holds)),
-    partsCover: hasBorders && sources.some(({ rig }) => rig.parts.some(({ covers }) => covers)),
+    partsCopy: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => holds)),
+    partsCover: hasBorders && sources.some(({ rig }) => addedParts(rig).some(({ covers }) => covers)),
     partsCount: sources.some(({ rig }) => rig.parts.some(({ count }) => count !== undefined)),
     hasZones: some('zone'),
     sharesEye: sources.some(({ rig }) => sharesEye(rig)),
@@ -262,6 +276,8 @@ function knownOf(tables: readonly EffectTable[]): Fields {
   if (has('going') || has('timing') || ownFollower) known.delete('feel')
   if (ownFollower) known.delete('band')
   if (has('goingHalfLifeMs')) known.delete('halfLifeMs')
+  // What looks do is done with elements of its own.
+  if (tables.some(({ fields }) => fields.has('deeds'))) for (const member of ['onSelf', 'within', 'linked', 'onParts']) known.delete(member)
   return known
 }
 

@@ -19,7 +19,7 @@ export interface Targets {
 }
 
 /** Members that are so where any of the effects has them. */
-const either = ['findsAll', 'stands', 'keeps', 'seenOnSelf', 'focuses'] as const
+const either = ['findsAll', 'stands', 'keeps', 'seenOnSelf', 'focuses', 'linkedLooks', 'tellsBefore'] as const
 
 /** The tables of these effects, in their order: one for those that go by one name, in one frame of reference. */
 export function joinTables(drafts: readonly EffectDraft[]): readonly EffectTable[] {
@@ -46,6 +46,10 @@ function tableOf(same: readonly EffectDraft[]): EffectTable {
   if (within.length > 0) fields.set('seenWithin', quote(within.join(', ')))
   if (linked.length > 0) fields.set('seenLinked', `[${linked.map(quote).join(', ')}]`)
   if (parts.length > 0) fields.set('parts', `[${parts.join(', ')}]`)
+  for (const member of ['deeds', 'indexed', 'chosen'] as const) {
+    const all = joined((each) => each[member])
+    if (all.length > 0) fields.set(member, `[${all.join(', ')}]`)
+  }
   const shown = joined((each) => each.shownWhileOn)
   if (shown.length > 0) fields.set('shownWhileOn', quote(shown.join(', ')))
   if (others.length > 0) fields.set('alsoNamed', `[${others.map(quote).join(', ')}]`)

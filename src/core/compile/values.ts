@@ -117,6 +117,12 @@ export function writeSignal(signal: Signal, around: Surroundings, constants: Con
       const period = number(signal.periodMs)
       return fields(`({ t }) => (t / ${period}) % 1`, { due: '({ t }) => nextInstant(t)', isEndless: 'true' })
     }
+    case 'wheel': {
+      const { start, least, greatest, perPx } = signal
+      return fields(`(at, follower) => wheeled(at, follower, ${[start, least, greatest, perPx].map(number).join(', ')})`)
+    }
+    case 'pinch':
+      return fields(`(at, follower) => pinched(at, follower, ${[signal.start, signal.least, signal.greatest].map(number).join(', ')})`)
     case 'look': {
       const { off, ...others } = signal.values
       const values = `{ ${Object.entries(others)

@@ -80,3 +80,15 @@ export function writeKnob(names: Names, { value, unit, times }: Knob): string {
 export function cssNumber(value: number): string {
   return String(Number(value.toFixed(6)))
 }
+
+/** CSS that can also stand inside a style element. */
+export function styleText(text: string): string {
+  return text.replaceAll('</', '<\\/')
+}
+
+/** Declarations as a rig has them; `{id}` is a knob or a token. */
+export function writeDeclarations(css: Readonly<Record<string, string>>, names: Names): readonly string[] {
+  return Object.entries(css).map(
+    ([name, value]) => `${name}: ${styleText(value).replace(/\{([^}]*)\}/g, (_, id: string) => `var(${propertyOfKnob(names, id)})`)};`,
+  )
+}

@@ -2,6 +2,7 @@
 import { cssColour, colourOnCurve } from '../curve/colour'
 import { valueOnCurve } from '../curve/curve'
 import { worstFacts, type Facts } from '../compile/facts'
+import { needsScript } from '../compile/needs-script'
 import { comingsOf, outputsOf, type Coming, type ComingFacts } from '../rig/comings'
 import {
   isPlain,
@@ -15,12 +16,13 @@ import {
   propertyOfOwn,
 } from '../rig/plan'
 import { poseOf } from '../rig/play'
-import { partOf, type Output, type Rig } from '../rig/rig'
+import { addedParts, partOf, type Output, type Rig } from '../rig/rig'
 import { asOneSelector, selectOf } from '../rig/select'
 import { sides, transformFunctions } from '../rig/names'
 import { keptProperties, lawOf, propertyOf, slotName } from '../rig/slot'
-import { cssNumber, writeKnob, writeValue } from './css-value'
+import { cssNumber, styleText, writeDeclarations, writeKnob, writeValue } from './css-value'
 import type { Figure } from './plan'
+import { selectOfPart, writeStates, writeWays } from './states'
 
 /**
  * Readable CSS for these figures, in their order. `overlaps` tells which selectors (of `targetsOf`) meet on some element:
@@ -168,6 +170,7 @@ function writeFigure(figure: Figure, comings: readonly Coming[], facts: SheetFac
     ...rig.knobs.map((knob) => given(knob.id, writeKnob(names, knob), knob.note)),
     ...(rig.tokens ?? []).map(({ id, value, note }) => given(id, styleText(value), note)),
     ...comings.flatMap((coming) => writeTimes(figure, coming)),
+    ...writeWays(figure),
   ]
   const width = Math.max(0, ...knobs.map(([declaration]) => declaration.length))
   const bearers = rig.rules.filter(({ bearsKnobs }) => bearsKnobs).map(({ select }) => styleText(select))
@@ -175,7 +178,7 @@ function writeFigure(figure: Figure, comings: readonly Coming[], facts: SheetFac
   const rules = writeRules(figure, comings, facts)
   return [
     writeComment(
-      `Effect ${number}. ${sentence} ${written.length > 0 ? `The script writes ${spoken([...new Set(written)])}.` : 'The script says where the pointer is.'}`,
+      `Effect ${number}. ${sentence} ${written.length > 0 ? `The script writes ${spoken([...new Set(written)])}.` : needsScript(rig) ? 'The script says where the pointer is.' : 'It needs no script.'}`,
     ),
     ...writeRegistered(figure),
     ...(knobs.length > 0
@@ -187,7 +190,7 @@ function writeFigure(figure: Figure, comings: readonly Coming[], facts: SheetFac
       : []),
     ...writeNarrow(figure, owners),
     ...writeOwn(figure),
-    ...(rig.parts.length > 0 ? [`${listParts(figure, rig.parts)} { display: none; }`] : []),
+    ...(addedParts(rig).length > 0 ? [`${listParts(figure, addedParts(rig))} { display: none; }`] : []),
     // In print, and with a visitor's own few colours, the page is as it was designed.
     ...(rules.length > 0
       ? [
@@ -249,12 +252,14 @@ function writeRules(figure: Figure, comings: readonly Coming[], { hasPositions }
     if (pointer === 'any' && of !== 'window') add(styleText(select), touchAction(touch))
   // What is added to an element stands where that is; where the page may position it, the script looks.
   for (const { id, of, select } of hasPositions ? [] : rig.areas)
-    if (rig.parts.some(({ area }) => area === id))
+    if (addedParts(rig).some(({ area }) => area === id))
       add(`${of === 'window' ? ':root' : asOneSelector(styleText(select))}[data-${nameOfArea(names, rig, id)}]`, ['position: relative;'])
-  const common = sharedCss(rig.parts)
-  if (rig.parts.length > 0)
-    add(listParts(figure, rig.parts), ['display: block;', 'pointer-events: none;', ...writeDeclarations(common, names)])
-  for (const { id, css } of rig.parts) {
+  const added = addedParts(rig)
+  const common = sharedCss(added)
+  if (added.length > 0) add(listParts(figure, added), ['display: block;', 'pointer-events: none;', ...writeDeclarations(common, names)])
+  for (const part of rig.parts.filter(({ drawn }) => drawn))
+    for (const [select, declarations] of writeDrawn(figure, part)) add(select, declarations)
+  for (const { id, css } of added) {
     const own = rig.outputs.filter(({ to }) => partOf(to) === id).map((output) => ({ figure, output, select: '', mark: '' }))
     const rest = Object.fromEntries(Object.entries(css).filter(([property]) => !(property in common)))
     add(`.${names.name}-${id}`, [...writeDeclarations(rest, names), ...writeSlots(own, true).flatMap(({ lines: each }) => each)])
@@ -265,7 +270,22 @@ function writeRules(figure: Figure, comings: readonly Coming[], { hasPositions }
       writeSlots(same).flatMap(({ lines: each }) => each),
     )
   for (const coming of comings) for (const [select, declarations] of writeComing(figure, coming)) add(select, declarations)
+  for (const [select, declarations] of writeStates(figure)) add(select, declarations)
   return [...blocks].flatMap(([select, declarations]) => [...`${select} {`.split('\n'), ...declarations.map((line) => `  ${line}`), '}'])
+}
+
+/** What the stylesheet draws itself, as the match's own pseudo-element: it lies where the match is, wherever that stands. */
+function writeDrawn(
+  figure: Figure,
+  { id, area, css }: Rig['parts'][number],
+): readonly (readonly [select: string, declarations: readonly string[]])[] {
+  const own = figure.rig.areas.find((each) => each.id === area)
+  if (!own) return []
+  return [
+    // Of no weight: where the page positions it, that stays.
+    [`:where(${styleText(own.select)})`, ['position: relative;']],
+    [selectOfPart(figure, own, id), ["content: '';", 'pointer-events: none;', ...writeDeclarations(css, figure.names)]],
+  ]
 }
 
 /** The property that holds how a channel comes or goes; of the only one the name says no more. */
@@ -420,13 +440,6 @@ function grouped<Item>(items: readonly Item[], keyOf: (item: Item) => string): M
   return groups
 }
 
-/** Declarations as a rig has them; `{id}` is a knob or a token. */
-function writeDeclarations(css: Readonly<Record<string, string>>, names: Figure['names']): readonly string[] {
-  return Object.entries(css).map(
-    ([name, value]) => `${name}: ${styleText(value).replace(/\{([^}]*)\}/g, (_, id: string) => `var(${propertyOfKnob(names, id)})`)};`,
-  )
-}
-
 /**
  * The selector of elements that all of these are written on, where the script is at work: without it the page stands as designed. Where one of
  * them is, the others count as they are without the pointer.
@@ -560,11 +573,6 @@ function writeComment(text: string): string {
 /** Text that cannot end the comment it stands in. */
 function commentText(text: string): string {
   return text.replaceAll('\u202f', ' ').replaceAll('*/', '* /').replaceAll('</', '< /')
-}
-
-/** CSS that can also stand inside a style element. */
-function styleText(text: string): string {
-  return text.replaceAll('</', '<\\/')
 }
 
 function spoken(words: readonly string[]): string {

@@ -140,6 +140,42 @@ describe('the look of an element', () => {
     expect(Number(shown(back, [451], {}, signal, feel)[0]?.[0])).toBeCloseTo(5 - 0.08, 6)
   })
 
+  it('stays when the pointer has gone, until another comes on', () => {
+    const trace = [
+      at(0, 50, 50),
+      at(40, 50, 50, { phase: 'down', buttons: 1 }),
+      at(60, 50, 400, { buttons: 1 }),
+      at(100, 250, 50),
+      at(200, 50, 400),
+    ]
+    expect(shown(trace, [10, 50, 90, 150, 250], { stays: true })).toEqual([
+      [1, 0],
+      [2, 0],
+      [1, 0],
+      [0, 1],
+      [0, 1],
+    ])
+  })
+
+  it('may be there from the start', () => {
+    expect(shown([at(100, 50, 50)], [10, 150], { first: 1 })).toEqual([
+      [0, 1],
+      [1, 0],
+    ])
+    expect(shown([at(100, 50, 50)], [10], { first: 7 })).toEqual([[0, 0]])
+  })
+
+  it('is put off by Escape until its causes have gone and come again, where so asked', () => {
+    const escape = at(50, 0, 0, { phase: 'key', key: 'Escape' })
+    const trace = [at(0, 50, 50), escape, at(60, 55, 55), at(100, 50, 400), at(150, 50, 50)]
+    expect(shown(trace, [10, 55, 70, 110, 160], { escape: true }).map(([first]) => first)).toEqual([1, 0, 0, 0, 1])
+    expect(shown(trace, [10, 55, 70], {}).map(([first]) => first)).toEqual([1, 1, 1])
+    expect(shown([at(0, 50, 50), at(20, 50, 400), { ...escape, t: 60 }], [50, 70], { escape: true, stays: true })).toEqual([
+      [1, 0],
+      [0, 0],
+    ])
+  })
+
   it('lets the others answer', () => {
     expect(shown([at(0, 50, 50)], [10], {}, { whose: 'others' })).toEqual([[0, 1]])
   })

@@ -34,10 +34,12 @@ export interface LookState {
   dueAt: number
   /** A tap turned it on. */
   tapped: boolean
+  /** Escape put it off: what caused it has to go before it counts again. */
+  dismissed: boolean
 }
 
 export function newLook(): LookState {
-  return { state: 'off', shown: 'off', before: 'off', dueAt: Infinity, tapped: false }
+  return { state: 'off', shown: 'off', before: 'off', dueAt: Infinity, tapped: false, dismissed: false }
 }
 
 /** Takes an event; gives whether what is shown changed. */

@@ -2,7 +2,7 @@
 import fc from 'fast-check'
 import type { Feel } from '../feel/feel'
 import { lookNames } from '../look/look'
-import type { Sample } from '../signal/sample'
+import { keys, type Sample } from '../signal/sample'
 import type { Signal } from '../signal/signal'
 import type { Channel, FrameOf, Rig } from './rig'
 
@@ -56,6 +56,20 @@ const signal: fc.Arbitrary<Signal> = fc.oneof(
   { weight: 1, arbitrary: fc.record({ of: fc.constant('still' as const), afterMs: between(10, 400) }) },
   { weight: 1, arbitrary: fc.record({ of: fc.constant('here' as const), come: timed, go: timed }) },
   { weight: 1, arbitrary: fc.record({ of: fc.constant('past' as const), axis, lagMs: between(0, 300) }) },
+  {
+    weight: 1,
+    arbitrary: fc.record({
+      of: fc.constant('wheel' as const),
+      start: between(-1, 1),
+      least: fc.constant(-2),
+      greatest: between(1, 9),
+      perPx: between(-0.1, 0.1),
+    }),
+  },
+  {
+    weight: 1,
+    arbitrary: fc.record({ of: fc.constant('pinch' as const), start: between(1, 2), least: between(0.5, 1), greatest: between(2, 8) }),
+  },
   { weight: 1, arbitrary: fc.record({ of: fc.constant('time' as const), periodMs: between(200, 3000) }) },
   {
     weight: 2,
@@ -124,15 +138,19 @@ export const rig: fc.Arbitrary<Rig> = fc
     among: fc.constantFrom('one' as const, 'all' as const),
     insetPx: fc.constantFrom(0, 12, -40),
     pointer: fc.constantFrom('fine' as const, 'any' as const),
+    arrowKeys: fc.option(between(0.01, 0.4), { nil: undefined }),
     looks: fc.record({
       goDelayMs: fc.oneof(fc.constant(0), between(0, 200), evenMs),
       stillMs: fc.option(fc.oneof(between(20, 400), evenMs), { nil: undefined }),
       atMostOne: fc.boolean(),
       keys: fc.boolean(),
+      stays: fc.option(fc.boolean(), { nil: undefined }),
+      escape: fc.option(fc.boolean(), { nil: undefined }),
+      first: fc.option(fc.integer({ min: 0, max: 4 }), { nil: undefined }),
     }),
     channels: fc.array(channel, { minLength: 1, maxLength: 4 }),
   })
-  .map(({ of, among, insetPx, pointer, looks: machine, channels }) => {
+  .map(({ of, among, insetPx, pointer, arrowKeys, looks: machine, channels }) => {
     const inset = { value: insetPx, unit: 'px' as const }
     return {
       areas: [
@@ -146,6 +164,7 @@ export const rig: fc.Arbitrary<Rig> = fc
           pointer,
           touch: 'tap' as const,
           looks: machine,
+          ...(arrowKeys === undefined ? {} : { arrowKeys }),
         },
       ],
       channels: channels.map((each, i) => ({ ...each, id: `c${i}` })),
@@ -184,7 +203,13 @@ const step = fc.record({
     'focus',
     'blur',
     'scroll',
+    'wheel',
+    'pinch',
+    'key',
+    'key',
   ),
+  key: fc.constantFrom(...keys),
+  turn: between(-60, 60),
   pointerType: fc.constantFrom<Sample['pointerType']>('mouse', 'mouse', 'mouse', 'touch', 'pen'),
   buttons: fc.constantFrom(0, 0, 1),
 })
@@ -201,13 +226,20 @@ const tap = fc
     { gap: wait, to, phase: 'down' as const, pointerType, buttons: 1 },
     { gap: heldMs, to: moved, phase: 'up' as const, pointerType, buttons: 0 },
   ])
+type Step = Pick<Sample, 'phase' | 'pointerType' | 'buttons' | 'key'> & {
+  readonly gap: number
+  readonly to: { readonly x: number; readonly y: number } | { readonly dx: number; readonly dy: number }
+  readonly turn?: number
+}
 export const trace: fc.Arbitrary<readonly Sample[]> = fc
   .array(fc.oneof({ weight: 9, arbitrary: step.map((each) => [each]) }, { weight: 1, arbitrary: tap }), { minLength: 1, maxLength: 40 })
   .map((steps) => {
     let [t, x, y] = [0, 300, 200]
-    return steps.flat().map(({ gap: wait, to, ...sample }) => {
+    return steps.flat().map(({ gap: wait, to, key, turn, ...sample }: Step) => {
       t += wait
       ;[x, y] = 'dx' in to ? [x + to.dx, y + to.dy] : [to.x, to.y]
-      return { ...sample, t, x, y }
+      // By as much as browsers have it of a wheel with Ctrl.
+      const by = sample.phase === 'wheel' ? { by: turn } : sample.phase === 'pinch' ? { by: Math.exp((turn ?? 0) / 300) } : {}
+      return { ...sample, t, x, y, ...by, ...(sample.phase === 'key' ? { key } : {}) }
     })
   })

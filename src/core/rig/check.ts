@@ -16,8 +16,8 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
     items.forEach(({ id }, i) => items.findIndex((each) => each.id === id) < i && report([list, i, 'id'], `"${id}" is used twice`))
   }
   const named = new Set([...rig.knobs, ...(rig.tokens ?? [])].map(({ id }) => id))
-  for (const list of ['parts', 'rules'] as const) {
-    rig[list].forEach(({ css: declarations }, i) => {
+  for (const list of ['parts', 'rules', 'states'] as const) {
+    rig[list]?.forEach(({ css: declarations }, i) => {
       for (const [property, text] of Object.entries(declarations))
         for (const [, id = ''] of text.matchAll(/\{([^}]*)\}/g))
           if (!named.has(id)) report([list, i, 'css', property], `there is no knob or token "${id}"`)
@@ -49,6 +49,20 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
       report(['channels', i, 'away'], 'an output of a channel that lets go needs a weight')
     }
   })
+  rig.states?.forEach(({ area, to, chosenBy, ways = [] }, i) => {
+    const own = areas.get(area)
+    if (!own) report(['states', i, 'area'], `there is no area "${area}"`)
+    else if (!own.looks && chosenBy === undefined) report(['states', i, 'looks'], `the area "${area}" has no looks`)
+    const part = partOf(to)
+    if (part !== undefined && !parts.has(part)) report(['states', i, 'to'], `there is no part "${part}"`)
+    const zone = chosenBy === undefined ? undefined : channels.get(chosenBy)
+    if (chosenBy !== undefined && (zone?.area !== area || (zone.signal.of !== 'zone' && zone.signal.of !== 'nearest')))
+      report(['states', i, 'chosenBy'], `there is no channel "${chosenBy}" in the area that tells a zone`)
+    if (chosenBy !== undefined && !(typeof to === 'object' && 'linked' in to)) report(['states', i, 'to'], 'what is chosen is linked')
+    ways.forEach(({ id }, n) => {
+      if (id !== undefined && (named.has(id) || channels.has(id))) report(['states', i, 'ways', n, 'id'], `"${id}" is used twice`)
+    })
+  })
   rig.knobs.forEach(({ id, times, handle }, i) => {
     const other = handle?.on === 'softness' ? handle.beyond : handle?.on === 'point' ? handle.with : undefined
     if (other !== undefined && !knobs.has(other)) report(['knobs', i, 'handle'], `there is no knob "${other}"`)
@@ -73,6 +87,8 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
     if (!areas.has(area)) report(['parts', i, 'area'], `there is no area "${area}"`)
     if (inside !== undefined && rig.parts.findIndex((part) => part.id === inside) >= rig.parts.findIndex((part) => part.id === id))
       report(['parts', i, 'inside'], `"${inside}" is no part that comes before it`)
+    if (inside !== undefined && (parts.get(inside)?.drawn ?? parts.get(id)?.drawn))
+      report(['parts', i, 'inside'], 'what the stylesheet draws lies in the match itself, and holds nothing')
     if (inside !== undefined && !parts.has(inside)) report(['parts', i, 'inside'], `there is no part "${inside}"`)
   })
   rig.outputs.forEach((output, i) => {
@@ -87,6 +103,8 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
       report(['outputs', i, 'link'], chain === undefined ? 'the channel is no chain' : `the chain has ${chain} links, counted from 0`)
     const part = partOf(to)
     if (part !== undefined && !parts.has(part)) report(['outputs', i, 'to'], `there is no part "${part}"`)
+    if (part !== undefined && parts.get(part)?.drawn)
+      report(['outputs', i, 'to'], `"${part}" is drawn by the stylesheet, and nothing is written on it`)
     if ('layer' in slot && !given(rig.layers ?? []).has(slot.layer))
       report(['outputs', i, 'slot', 'layer'], `there is no layer "${slot.layer}"`)
     const twin = rig.outputs.find((other) => slotName(other.slot) === slotName(slot) && JSON.stringify(other.to) === JSON.stringify(to))

@@ -3,6 +3,7 @@
 import { emptyFrame } from '../geometry/frame'
 import { movePointer, newPointer, type Pointer } from '../signal/pointer'
 import type { At } from '../signal/reader'
+import { nudge } from './arrow-keys'
 import type { Sample } from '../signal/sample'
 import { followTrack } from '../signal/track'
 import { newPresence, type Scene } from './place'
@@ -36,15 +37,23 @@ export function newEngine(scenes: readonly Scene[]): Engine {
  * phase `scroll` has no point of its own: it counts where the pointer is.
  */
 export function hear(engine: Engine, sample: Sample): void {
-  const { at, pointer, scenes } = engine
+  const { pointer, scenes } = engine
   if (!Number.isFinite(sample.t)) return
   const t = Math.max(sample.t, engine.time)
   playUntil(engine, t)
   if (sample.phase === 'scroll' && !pointer.present) return
   const heard = sample.phase === 'scroll' ? { ...sample, t, x: pointer.x, y: pointer.y, buttons: pointer.buttons } : { ...sample, t }
-  followTrack(pointer, heard)
-  movePointer(pointer, heard)
-  for (const scene of scenes) meetScene(scene, heard, at)
+  take(engine, heard)
+  const moved = nudge(scenes, pointer, heard)
+  if (moved) take(engine, moved)
+  if (moved?.phase === 'move') pointer.isByKeys = true
+}
+
+/** Takes a sample to the pointer, and to all that hears it. */
+function take({ at, pointer, scenes }: Engine, sample: Sample): void {
+  followTrack(pointer, sample)
+  movePointer(pointer, sample)
+  for (const scene of scenes) meetScene(scene, sample, at)
 }
 
 /** Something moved under the pointer at `t` (ms): what it stands on is met afresh. */

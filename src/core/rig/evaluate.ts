@@ -1,9 +1,9 @@
 // evaluate(): a rig, a trace and boxes in; values at given moments out. Pure: the same in a browser, a worker and a test.
 import { emptyFrame, frameOf, type Frame } from '../geometry/frame'
 import { holdsPoint, hullOf, type Box } from '../geometry/box'
-import type { Sample } from '../signal/sample'
+import { isOfPointer, type Sample } from '../signal/sample'
 import { hear, hearAgain, newEngine, playUntil, type Engine } from './engine'
-import { beginPlay, channelValue, showFrame, type Play } from './play'
+import { beginPlay, channelValue, shape, showFrame, type Play } from './play'
 import { planRig, type AreaPlan } from './plan'
 import type { Output, Rig } from './rig'
 import { newPlace, newPresence, newScene, type Place } from './place'
@@ -49,6 +49,15 @@ export function missingBoxes(rig: Rig, boxes: Boxes): string | undefined {
   return selectorsOf(rig).find((select) => !boxes.elements[select])
 }
 
+/** Whether a sample is heard: a finger, a wheel or two fingers are not where nothing responds to them. */
+export function isHeard({ areas, channels }: Pick<Rig, 'areas' | 'channels'>, sample: Sample): boolean {
+  const { t, phase, pointerType } = sample
+  if (!Number.isFinite(t)) return false
+  if ((phase === 'wheel' || phase === 'pinch') && !channels.some(({ signal }) => signal.of === 'wheel' || signal.of === 'pinch'))
+    return false
+  return pointerType !== 'touch' || !isOfPointer(sample) || phase === 'scroll' || areas.some(({ pointer }) => pointer === 'any')
+}
+
 /** A rig with its places over boxes, ready to be played through. */
 interface Setup {
   readonly engine: Engine
@@ -74,14 +83,7 @@ export function evaluate(
   if (!first) return { columns: [], moments: [] }
   const setup = setUp(rig, first, byCss)
   const { engine } = setup
-  const takesTouch = rig.areas.some(({ pointer }) => pointer === 'any')
-  // A finger is not heard where nothing responds to it.
-  const heard = trace
-    .filter(
-      ({ t, pointerType, phase }) =>
-        Number.isFinite(t) && (takesTouch || pointerType !== 'touch' || phase === 'focus' || phase === 'blur' || phase === 'scroll'),
-    )
-    .sort((one, other) => one.t - other.t)
+  const heard = trace.filter((sample) => isHeard(rig, sample)).sort((one, other) => one.t - other.t)
   let next = 0
   let scene = 0
   const readings = readingsOf(rig, setup)
@@ -149,10 +151,21 @@ function placesOf(figure: AreaPlan, boxes: Boxes, frameFrom: (find: (boxes: Boxe
   return places.map((find, index) => {
     const frame = frameFrom(find)
     const presence = newPresence()
+    if (area.looks?.first === index) Object.assign(presence.look, { state: 'on', shown: 'on' })
     const holding = area.of === 'group' ? matches.map((_, each) => frameFrom(box(each))) : [frame]
     const plays = figure.frames.flatMap(({ of, channels }) => {
       const begin = (at: Frame): Play => {
-        const play = beginPlay(channels, at, presence, of === 'area' ? area.insets : undefined)
+        // What is on from the start lies there.
+        const start = (n: number) => {
+          const channel = channels[n]
+          return presence.look.shown === 'on' && channel?.signal.of === 'look'
+            ? shape(
+                channel,
+                channel.signal.whose === 'others' ? channel.signal.values.off : (channel.signal.values.on ?? channel.signal.values.off),
+              )
+            : undefined
+        }
+        const play = beginPlay(channels, at, presence, of === 'area' ? area.insets : undefined, start)
         const among = channels.find(({ signal }) => signal.of === 'nearest')?.signal
         if (among?.of === 'nearest')
           play.zones = (boxes.elements[among.among] ?? []).map((__, each) => frameFrom((now) => now.elements[among.among]?.[each]))

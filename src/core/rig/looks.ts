@@ -22,10 +22,14 @@ function turnPresence(presence: Presence, { goDelayMs, stillMs }: Looks, event: 
 /** Brings a place's machine in line with what is the case at `t`: the pointer, its buttons, the focus, a tap. */
 function followCauses(presence: Presence, looks: Looks, buttons: number, t: number): boolean {
   const { look } = presence
-  const isCaused = presence.inside || presence.focused || look.tapped
-  let changed = turnPresence(presence, looks, isCaused ? 'come' : 'go', t)
-  if (presence.inside) changed = turnPresence(presence, looks, buttons ? 'press' : 'release', t) || changed
-  if (look.state === 'still' && presence.anchorAt + (looks.stillMs ?? 0) > t) changed = turnPresence(presence, looks, 'move', t) || changed
+  const isCaused = presence.inside || (looks.keys && presence.focused) || look.tapped
+  if (!isCaused) look.dismissed = false
+  if (look.dismissed) return false
+  let changed = (isCaused || !looks.stays) && turnPresence(presence, looks, isCaused ? 'come' : 'go', t)
+  if (presence.inside || looks.stays)
+    changed = turnPresence(presence, looks, presence.inside && buttons ? 'press' : 'release', t) || changed
+  if (look.state === 'still' && (!isCaused || presence.anchorAt + (looks.stillMs ?? 0) > t))
+    changed = turnPresence(presence, looks, 'move', t) || changed
   return changed
 }
 
@@ -58,11 +62,32 @@ function showLooks(scene: Scene, place: Place, at: At): void {
   }
 }
 
+/** Escape puts off what shows anything, until its causes have gone. */
+function dismissAll(scene: Scene, at: At): void {
+  const { looks } = scene.figure.area
+  if (!looks?.escape) return
+  for (const place of scene.places) {
+    const { look } = place.presence
+    if (!turnPresence(place.presence, looks, 'dismiss', at.t)) continue
+    look.tapped = false
+    look.dismissed = place.presence.inside || place.presence.focused
+    touch(scene, place)
+    showLooks(scene, place, at)
+  }
+}
+
 /** Hears what is not about the pointer's place: the focus that came or left, and taps. */
 export function hearCauses(scene: Scene, sample: Sample, at: At): void {
   const { area, frames } = scene.figure
-  if (sample.phase === 'focus' || sample.phase === 'blur') {
-    if (!area.looks?.keys && !frames.some(({ channels }) => channels.some(({ signal }) => signal.of === 'focus'))) return
+  if (sample.phase === 'key') {
+    if (sample.key === 'Escape') dismissAll(scene, at)
+  } else if (sample.phase === 'focus' || sample.phase === 'blur') {
+    if (
+      !area.looks?.keys &&
+      area.arrowKeys === undefined &&
+      !frames.some(({ channels }) => channels.some(({ signal }) => signal.of === 'focus'))
+    )
+      return
     for (const place of scene.places) {
       const focused = sample.phase === 'focus' && place.boxes.some((box) => holdsOwn(box, sample.x, sample.y))
       if (focused === place.presence.focused) continue

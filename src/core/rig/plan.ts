@@ -1,5 +1,5 @@
 // What there is to a rig, area by area, and the names that all of it has on a page.
-import { partOf, type Area, type Channel, type FrameOf, type Output, type Part, type Rig, type Target } from './rig'
+import { addedParts, partOf, type Area, type Channel, type FrameOf, type Output, type Part, type Rig, type Target } from './rig'
 import { areaOf } from './select'
 import { keptProperties, propertyOf, slotName } from './slot'
 
@@ -122,7 +122,7 @@ export function planRig(rig: Rig, names: Names): readonly AreaPlan[] {
         of: members[0]?.frame ?? 'area',
         channels: members.map((channel) => planChannel(rig, names, channel, members)),
       })),
-      parts: rig.parts.filter((part) => part.area === area.id),
+      parts: addedParts(rig).filter((part) => part.area === area.id),
       own,
     }
   })

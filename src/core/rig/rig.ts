@@ -15,6 +15,7 @@ import type {
   roleSchema,
   ruleSchema,
   shellSchema,
+  stateSchema,
   targetSchema,
   timingSchema,
   tokenSchema,
@@ -34,6 +35,7 @@ export type Target = Described<typeof targetSchema>
 export type Output = Described<typeof outputSchema>
 export type Part = Described<typeof partSchema>
 export type Rule = Described<typeof ruleSchema>
+export type State = Described<typeof stateSchema>
 export type Layer = Described<typeof layerSchema>
 export type Rig = Described<typeof rigShape>
 
@@ -41,6 +43,9 @@ export type Rig = Described<typeof rigShape>
 export function partOf(to: Target | undefined): string | undefined {
   return typeof to === 'object' && 'part' in to ? to.part : undefined
 }
+
+/** The parts that a script adds: all but those that the stylesheet draws. */
+export const addedParts = ({ parts }: Pick<Rig, 'parts'>): readonly Part[] => parts.filter(({ drawn }) => drawn === undefined)
 
 /** A knob's own unit, or that of the knob that it is a multiple of. */
 export function unitOfKnob(knobs: readonly Knob[], id: string | undefined, depth = 0): Unit | undefined {

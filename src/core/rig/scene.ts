@@ -1,7 +1,7 @@
 // A figure under the pointer: which of its places have it, and what becomes of them.
 import { holdsLocal, toFrame, type Point } from '../geometry/frame'
 import type { At } from '../signal/reader'
-import { isPresent, type Sample } from '../signal/sample'
+import { isOfPointer, isPresent, type Sample } from '../signal/sample'
 import { noteCrossing } from './crossings'
 import { advanceFlows } from './flow'
 import { advanceLooks, followLooks, hearCauses } from './looks'
@@ -43,7 +43,7 @@ const stillPx = 3
 export function meetScene(scene: Scene, sample: Sample, at: At): void {
   const { figure, places } = scene
   hearCauses(scene, sample, at)
-  if (sample.phase === 'focus' || sample.phase === 'blur') return
+  if (!isOfPointer(sample)) return
   const counts = isPresent(sample) && (figure.area.pointer === 'any' || sample.pointerType !== 'touch')
   const isOne = figure.area.among === 'one'
   const claimed = counts && isOne ? claim(scene, sample.x, sample.y) : -1

@@ -115,6 +115,10 @@ const signalSchemas = [
   z.object({ of: z.literal('past'), axis, lagMs: number(0, 2000) }),
   /** 0..1 over each period of the trace's clock, while the pointer is there. */
   z.object({ of: z.literal('time'), periodMs: number(10, 3_600_000) }),
+  /** How far a wheel was turned over it: from `start`, so much with each px, between two limits. */
+  z.object({ of: z.literal('wheel'), start: px, least: px, greatest: px, perPx: number(-1000, 1000) }),
+  /** How many times as large two fingers made it, or the wheel with Ctrl: from `start`, between two limits. */
+  z.object({ of: z.literal('pinch'), start: number(1e-3, 1e3), least: number(1e-3, 1e3), greatest: number(1e-3, 1e3) }),
   /** A number for each look of the match. */
   z.object({
     of: z.literal('look'),
@@ -156,6 +160,12 @@ export const looksSchema = z.object({
   atMostOne: z.boolean(),
   /** The keyboard's focus counts as a cause. */
   keys: z.boolean(),
+  /** It stays on when the last cause has gone, until another match comes on (where at most one is) or Escape puts it off. */
+  stays: z.boolean().optional(),
+  /** Which match is on from the start, counted from 0. */
+  first: z.number().int().min(0).max(1000).optional(),
+  /** Escape puts it off at once, until its causes have gone. */
+  escape: z.boolean().optional(),
 })
 
 export const areaSchema = z
@@ -178,6 +188,8 @@ export const areaSchema = z
     pointer: z.enum(['fine', 'any']),
     /** What a finger does to it; the page scrolls along the axes that are left. */
     touch: z.enum(['none', 'tap', 'drag-x', 'drag-y', 'drag']),
+    /** While it has the focus, arrow keys move the pointer on it by this share of its size; Home and End take it to the ends. */
+    arrowKeys: number(0.001, 1).optional(),
     /** The hover looks of each match, where it has some. */
     looks: looksSchema.optional(),
   })
@@ -361,6 +373,8 @@ export const partSchema = z.object({
   count: z.number().int().min(1).max(60).optional(),
   /** Seen only while the pointer is there, and until its values have come to rest: what nobody sees costs nothing. */
   whileOn: z.boolean().optional(),
+  /** It is the match's own ::before or ::after: the stylesheet draws it, and no script is needed for it. */
+  drawn: z.enum(['before', 'after']).optional(),
   /** It covers the border of the match too; else it lies in the padding box. */
   covers: z.literal('border').optional(),
   /** It holds a copy of what the match holds, kept in step with it; nobody can select, focus or hear it. */
@@ -378,6 +392,39 @@ export const ruleSchema = z.object({
   bearsKnobs: z.boolean().optional(),
 })
 
+/** An attribute that a look may set: one that says something, and runs nothing. */
+const attributeName = z
+  .string()
+  .regex(/^(aria-[a-z]+|data-[a-z][a-z0-9-]*|inert|hidden|open|role|tabindex)$/, 'is not an attribute that a look may set')
+
+/** The way into some looks, by what was shown before. `id` names the time and easing in the stylesheet, for a designer to turn. */
+export const waySchema = z.object({
+  from: z.enum([...lookNames, 'any']),
+  feel: timedSchema,
+  id: identifier.optional(),
+  note: z.string().max(200).optional(),
+})
+
+/** What elements are like while their area shows one of some looks: declarations, and what is done with them. */
+export const stateSchema = z.object({
+  area: identifier,
+  looks: z.array(z.enum(lookNames)).min(1).max(4).readonly(),
+  /** It counts while another match of the area shows them. */
+  whose: z.literal('others').optional(),
+  /** Instead of looks: which of the linked elements this channel, a zone, chooses, counted from 0. */
+  chosenBy: identifier.optional(),
+  to: targetSchema,
+  css: cssSchema,
+  /** The ways there; the first that fits what was shown before. */
+  ways: z.array(waySchema).max(8).readonly().optional(),
+  /** How much later than the one before each of several elements sets out, ms. */
+  staggerMs: number(0, 10_000).optional(),
+  /** Attributes that they have meanwhile; afterwards they have again what the page gave them. */
+  attributes: z.record(attributeName, z.string().max(200)).optional(),
+  /** What moving pictures and sound do. */
+  media: z.enum(['play', 'pause']).optional(),
+})
+
 /** One entry of a property that is a list: CSS with holes, `{name}`, which outputs on one target fill, or knobs and tokens of that id. */
 export const layerSchema = z.object({ id: identifier, css: valueWithHoles(2000, 'is not one CSS value with holes like {name}').min(1) })
 
@@ -392,6 +439,7 @@ export const rigShape = z.object({
   outputs: z.array(outputSchema).max(400),
   parts: z.array(partSchema).max(100),
   rules: z.array(ruleSchema).max(100),
+  states: z.array(stateSchema).max(100).optional(),
   layers: z.array(layerSchema).max(100).optional(),
   tokens: z.array(tokenSchema).max(100).optional(),
   /** For rigs by hand: roles beside the effect's own; a selector names them `&id`, and the effect's own elements `&`. */

@@ -1,5 +1,5 @@
 // The pointer along its trace: where it is, and where it was one sample before.
-import { isPresent, type Sample } from './sample'
+import { isOfPointer, isPresent, type Sample } from './sample'
 
 /** The state of the pointer after its last sample. */
 export interface Pointer {
@@ -16,6 +16,12 @@ export interface Pointer {
   downY: number
   downAt: number
   isTap: boolean
+  /** How far the wheel has just turned, px, and how many times as large two fingers have just made it; which turn that was. */
+  wheelPx: number
+  pinch: number
+  turns: number
+  /** Arrow keys put it where it is. */
+  isByKeys: boolean
   /** px/s at `t`; it halves every 50 ms from then on. */
   speed: number
   /** Degrees clockwise from up, unwrapped; NaN before the first movement. */
@@ -44,6 +50,10 @@ export function newPointer(): Pointer {
     downY: 0,
     downAt: -Infinity,
     isTap: false,
+    wheelPx: 0,
+    pinch: 1,
+    turns: 0,
+    isByKeys: false,
     speed: 0,
     heading: NaN,
     count: 0,
@@ -57,8 +67,8 @@ const tapPx = 10
 
 /** Takes a sample; the focus has a place of its own. A pointer that was not on the page arrives without a path. */
 export function movePointer(pointer: Pointer, sample: Sample): void {
-  const { t, x, y, phase } = sample
-  if (phase === 'focus' || phase === 'blur') return
+  const { t, x, y, phase, by } = sample
+  if (!isOfPointer(sample)) return
   const isOn = isPresent(sample)
   const isKnown = Number.isFinite(x + y)
   if (isKnown) {
@@ -74,6 +84,11 @@ export function movePointer(pointer: Pointer, sample: Sample): void {
     pointer.downY = y
     pointer.downAt = t
   }
+  const isTurn = (phase === 'wheel' || phase === 'pinch') && by !== undefined && Number.isFinite(by)
+  pointer.wheelPx = isTurn && phase === 'wheel' ? by : 0
+  pointer.pinch = isTurn && phase === 'pinch' && by > 0 ? by : 1
+  if (isTurn) pointer.turns += 1
+  if (phase !== 'scroll') pointer.isByKeys = false
   pointer.t = t
   pointer.buttons = sample.buttons
   pointer.present = isOn

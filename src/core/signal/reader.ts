@@ -44,6 +44,8 @@ export interface At {
 export interface Memory {
   /** The last reading; NaN before the first. */
   reading: number
+  /** The last turn of a wheel, or of two fingers, that it has taken. */
+  turn: number
   /** A follower of its own, for signals that take their time. */
   readonly own: Follower
 }

@@ -8,6 +8,7 @@ import { focus, here, inside, pressed, still } from './presence'
 import type { Reader } from './reader'
 import { entrySide, exitSide } from './side'
 import type { Signal, SignalName } from './signal'
+import { pinch, wheel } from './turning'
 import { nearest, zone } from './zone'
 
 /** By the signal's name; each reader is only ever asked for a signal of its own name. */
@@ -34,4 +35,6 @@ export const readers = {
   entrySide,
   exitSide,
   look,
+  wheel,
+  pinch,
 } as Readonly<Record<SignalName, Reader<Signal>>>

@@ -2,10 +2,15 @@
 
 /**
  * What brought a sample about: the pointer moved, went down or up, left the window, was taken away (cancel);
- * an element under (x, y) got or lost the focus; the page scrolled under the pointer.
+ * an element under (x, y) got or lost the focus; the page scrolled under the pointer; a wheel turned, or two fingers pinched, where
+ * the pointer is; a key went down.
  */
-export const phases = ['move', 'down', 'up', 'leave', 'cancel', 'focus', 'blur', 'scroll'] as const
+export const phases = ['move', 'down', 'up', 'leave', 'cancel', 'focus', 'blur', 'scroll', 'wheel', 'pinch', 'key'] as const
 export type Phase = (typeof phases)[number]
+
+/** The keys that are heard: by these names in browsers too. */
+export const keys = ['Escape', 'ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown', 'Home', 'End'] as const
+export type Key = (typeof keys)[number]
 
 export const pointerTypes = ['mouse', 'pen', 'touch'] as const
 export type PointerType = (typeof pointerTypes)[number]
@@ -18,7 +23,14 @@ export interface Sample {
   buttons: number
   pointerType: PointerType
   phase: Phase
+  /** How far a wheel turned, px, down being positive; how many times as large two fingers made it. */
+  by?: number | undefined
+  /** Which key went down. */
+  key?: Key | undefined
 }
+
+/** Whether a sample tells where the pointer is: what the focus and keys do has nothing to do with that. */
+export const isOfPointer = ({ phase }: Pick<Sample, 'phase'>): boolean => phase !== 'focus' && phase !== 'blur' && phase !== 'key'
 
 /** Whether the pointer is anywhere on the page after this sample; a finger that is lifted is gone. */
 export function isPresent({ phase, pointerType }: Sample): boolean {

@@ -129,6 +129,50 @@ describe('what goes on by itself', () => {
   })
 })
 
+describe('what is turned', () => {
+  it('goes on from where it is, between its limits, and only over the element', () => {
+    const wheel = { of: 'wheel', start: 0, least: -3, greatest: 20, perPx: 0.1 } as const
+    const turned = (t: number, by: number, x = 200) => at(t, x, 150, { phase: 'wheel', by })
+    expect(read(wheel, [turned(0, 50), turned(10, 30), turned(20, 900), turned(30, -1e4)], [5, 15, 25, 35]).flat()).toEqual([5, 8, 20, -3])
+    expect(read(wheel, [turned(0, 50), turned(10, 30, 900), at(20, 200, 150)], [5, 15, 25], {}).flat()).toEqual([5, 0, 0])
+    expect(read(wheel, [at(0, 200, 150, { phase: 'wheel' }), turned(5, NaN)], [8]).flat()).toEqual([0])
+  })
+
+  it('is so many times as large, and two fingers or a wheel with Ctrl are one', () => {
+    const pinch = { of: 'pinch', start: 2, least: 1, greatest: 8 } as const
+    const pinched = (t: number, by: number) => at(t, 200, 150, { phase: 'pinch', by })
+    expect(
+      read(pinch, [pinched(0, 1.5), pinched(10, 2), pinched(20, 9), pinched(30, 0.01), pinched(40, -2)], [5, 15, 25, 35, 45]).flat(),
+    ).toEqual([3, 6, 8, 1, 1])
+  })
+})
+
+describe('arrow keys', () => {
+  const focus = at(0, 150, 150, { phase: 'focus' })
+  const key = (t: number, name: Sample['key']) => at(t, 0, 0, { phase: 'key', key: name })
+  const keyed = (trace: readonly Sample[], times: readonly number[], of: 'x' | 'y' = 'x') =>
+    read({ of }, trace, times, { arrowKeys: 0.1 })
+      .flat()
+      .map((value) => Number(value.toFixed(6)))
+
+  it('move the pointer on what has the focus, from its middle or from where it is, to its ends', () => {
+    expect(
+      keyed(
+        [focus, key(10, 'ArrowRight'), key(20, 'ArrowRight'), key(30, 'Home'), key(40, 'ArrowLeft'), key(50, 'End')],
+        [15, 25, 35, 45, 55],
+      ),
+    ).toEqual([0.6, 0.7, 0, 0, 1])
+    expect(keyed([at(0, 120, 110), { ...focus, t: 5 }, key(10, 'ArrowDown')], [2, 15], 'y')).toEqual([0.1, 0.2])
+  })
+
+  it('do nothing without the focus; what they moved is gone with it, unless the pointer came since', () => {
+    expect(keyed([key(10, 'ArrowRight')], [15])).toEqual([0])
+    const blur = at(30, 0, 0, { phase: 'blur' })
+    expect(keyed([focus, key(10, 'ArrowRight'), blur], [20, 35])).toEqual([0.6, 0])
+    expect(keyed([focus, key(10, 'ArrowRight'), at(20, 120, 150), blur], [25, 35])).toEqual([0.1, 0.1])
+  })
+})
+
 describe('a zone', () => {
   it('is one of columns and rows, held beyond the ends, and kept on a border for as long as asked', () => {
     const zones = { of: 'zone', columns: 4, rows: 2 } as const

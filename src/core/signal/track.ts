@@ -1,5 +1,5 @@
 // The pointer's track: how fast and which way it goes, and where it was.
-import { isPresent, type Sample } from './sample'
+import { isOfPointer, isPresent, type Sample } from './sample'
 import { trackLength, type Pointer } from './pointer'
 
 const speedHalfLifeMs = 50
@@ -16,8 +16,8 @@ export function speedAt({ t: since, speed }: Pointer, t: number): number {
 
 /** Follows a sample that the pointer is about to take. */
 export function followTrack(pointer: Pointer, sample: Sample): void {
-  const { t, x, y, phase } = sample
-  if (phase === 'focus' || phase === 'blur') return
+  const { t, x, y } = sample
+  if (!isOfPointer(sample)) return
   pointer.speed = speedAt(pointer, t)
   if (!Number.isFinite(x + y)) return
   if (isPresent(sample) && pointer.present) {

@@ -1,10 +1,11 @@
-// Traces as CSV: t,x,y,buttons[,phase][,type], a line for each sample.
-import { phases, pointerTypes, type Sample } from '../signal/sample'
+// Traces as CSV: t,x,y,buttons[,phase][,type][,by][,key], a line for each sample.
+import { keys, phases, pointerTypes, type Sample } from '../signal/sample'
 
-const known = ['t', 'x', 'y', 'buttons', 'phase', 'type', 'scrollX', 'scrollY'] as const
+const known = ['t', 'x', 'y', 'buttons', 'phase', 'type', 'by', 'key', 'scrollX', 'scrollY'] as const
 
 /**
- * Reads a trace. Lines in order of time; `phase` is `move` and `type` is `mouse` where they are left out.
+ * Reads a trace. Lines in order of time; `phase` is `move` and `type` is `mouse` where they are left out. `by` tells of a wheel how many px
+ * it turned, of a pinch how many times as large; `key` which key went down.
  * Throws an Error that names the line for anything else.
  */
 export function readTrace(text: string): readonly Sample[] {
@@ -24,7 +25,7 @@ export function readTrace(text: string): readonly Sample[] {
       if (!Number.isFinite(value)) throw new Error(`Line ${i + 2} of the trace: "${cell(name)}" is no number for ${name}.`)
       return value
     }
-    const word = <Word extends string>(name: string, words: readonly Word[], usual: Word): Word => {
+    const word = <Word extends string>(name: string, words: readonly Word[], usual?: Word): Word => {
       const text = cell(name) || usual
       const found = words.find((each) => each === text)
       if (!found) throw new Error(`Line ${i + 2} of the trace: ${name} is one of ${words.join(', ')}, not "${text}".`)
@@ -38,6 +39,8 @@ export function readTrace(text: string): readonly Sample[] {
       phase: word('phase', phases, 'move'),
       pointerType: word('type', pointerTypes, 'mouse'),
     }
+    if (sample.phase === 'wheel' || sample.phase === 'pinch') sample.by = number('by')
+    if (sample.phase === 'key') sample.key = word('key', keys)
     if (sample.t < (samples.at(-1)?.t ?? -Infinity))
       throw new Error(`Line ${i + 2} of the trace: its time lies before that of the line above.`)
     samples.push(sample)
@@ -48,5 +51,8 @@ export function readTrace(text: string): readonly Sample[] {
 
 /** Writes a trace that `readTrace` reads. */
 export function writeTrace(samples: readonly Sample[]): string {
-  return `t,x,y,buttons,phase,type\n${samples.map(({ t, x, y, buttons, phase, pointerType }) => `${t},${x},${y},${buttons},${phase},${pointerType}\n`).join('')}`
+  const more = samples.some(({ by, key }) => by !== undefined || key !== undefined)
+  const line = ({ t, x, y, buttons, phase, pointerType, by, key }: Sample) =>
+    `${[t, x, y, buttons, phase, pointerType, ...(more ? [by ?? '', key ?? ''] : [])].join(',')}\n`
+  return `t,x,y,buttons,phase,type${more ? ',by,key' : ''}\n${samples.map(line).join('')}`
 }

@@ -1,6 +1,6 @@
 // Traces on their way in and out: CSV as `glass-moth simulate` reads it, and JSON.
 import * as z from 'zod'
-import { phases, pointerTypes, type Sample } from '../signal/sample'
+import { keys, phases, pointerTypes, type Sample } from '../signal/sample'
 import { readTrace, writeTrace } from './csv'
 
 export const traceFormat = 'glass-moth-trace/1'
@@ -16,6 +16,8 @@ const traceSchema = z.object({
         buttons: z.number().int().min(0).max(31).default(0),
         phase: z.enum(phases).default('move'),
         pointerType: z.enum(pointerTypes).default('mouse'),
+        by: z.number().optional(),
+        key: z.enum(keys).optional(),
       }),
     )
     .min(1, 'has no samples')

@@ -14,6 +14,22 @@ const box = { x: 100, y: 100, width: 200, height: 120 }
 const window = { width: 1000, height: 700 }
 const holds = ({ x, y }: Sample) => x >= box.x && x <= box.x + box.width && y >= box.y && y <= box.y + box.height
 
+describe('a trace with more than a pointer', () => {
+  it('keeps wheel, fingers and keys as CSV and as JSON, and says what is missing', () => {
+    const rest = { x: 4, y: 5, buttons: 0, pointerType: 'mouse' as const }
+    const samples: readonly Sample[] = [
+      { t: 0, ...rest, phase: 'move' },
+      { t: 1, ...rest, phase: 'wheel', by: -33 },
+      { t: 2, ...rest, phase: 'pinch', by: 1.25 },
+      { t: 3, ...rest, phase: 'key', key: 'ArrowLeft' },
+    ]
+    expect(readTrace(keepTrace(samples))).toEqual(samples)
+    expect(readTraceFile(writeTraceJson(samples))).toEqual(samples)
+    expect(() => readTrace('t,x,y,buttons,phase\n0,0,0,0,wheel\n')).toThrow('Line 2 of the trace: "" is no number for by.')
+    expect(() => readTrace('t,x,y,buttons,phase,key\n0,0,0,0,key,F1\n')).toThrow(/key is one of Escape, ArrowLeft/)
+  })
+})
+
 describe('the built-in runs', () => {
   it.each(runNames)('%s: samples in order of time, in the window, over the box', (name) => {
     const run = makeRun(name, box, window)

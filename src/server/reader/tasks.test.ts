@@ -9,7 +9,14 @@ const page = { id: 'p', name: 'A page', source: '0'.repeat(64) }
 const html = '<!doctype html><style>.card { border: 2px solid }</style><main><article class="card">A</article></main>'
 
 function taskFor(script: Site['script'], change: Partial<ExportTask> = {}): ExportTask {
-  const effect = { id: 'one', kind: 'tilt', name: 'Lean', select: '.card', noun: 'each card', settings: findKind('tilt')?.defaults as unknown }
+  const effect = {
+    id: 'one',
+    kind: 'tilt',
+    name: 'Lean',
+    select: '.card',
+    noun: 'each card',
+    settings: findKind('tilt')?.defaults as unknown,
+  }
   const site: Site = { format: 'glass-moth/1', name: 'A site', pages: [page], effects: [effect], script }
   return { site, page, html, dressed: html, lacksSheets: false, hasScripts: false, ...change }
 }

@@ -6,7 +6,8 @@ import sniffEncoding from 'html-encoding-sniffer'
 import { gzippedSize, minifyScript } from '../../bundle/minify'
 import { writePage } from '../../bundle/page'
 import { compile, writeShape } from '../../core/compile/compile'
-import { keyOf, needsScript, planScript, withoutWords } from '../../core/compile/plan'
+import { needsScript } from '../../core/compile/needs-script'
+import { keyOf, planScript, withoutWords } from '../../core/compile/plan'
 import { allowing, factNames, type FactName, type Facts, type Leaving } from '../../core/compile/facts'
 import { askedBy, takeFacts, type Asked, type PageFacts } from '../../core/compile/page-facts'
 import { pageFactsOf } from '../../core/compile/tree-facts'
@@ -110,8 +111,7 @@ export const tasks = {
       nonce,
     }),
   /** An archive of files by their paths. */
-  pack: (entries: Readonly<Record<string, Uint8Array>>): Uint8Array<ArrayBuffer> =>
-    zipSync(entries, { level: 6, mtime: '2020-01-01' }),
+  pack: (entries: Readonly<Record<string, Uint8Array>>): Uint8Array<ArrayBuffer> => zipSync(entries, { level: 6, mtime: '2020-01-01' }),
   export: (task: ExportTask): string => {
     const tree = readTree(task.html)
     const figures = planFigures(task.site, task.page.id)
@@ -135,7 +135,7 @@ export const tasks = {
   /** What the studio's own compiler would write for the page, by its shape. */
   shape: (task: ExportTask): WrittenShape | null => {
     const figures = planFigures(task.site, task.page.id)
-    if (!figures.some(needsScript)) return null
+    if (!figures.some(({ rig }) => needsScript(rig))) return null
     const facts = factsFor(figures, task)
     const { shape } = planScript(withoutWords(figures), takeFacts(facts), { allows: task.site.script?.allows })
     return { key: keyOf(shape), text: writeShape(shape, scriptFragments()), asked: askedBy(figures), facts }

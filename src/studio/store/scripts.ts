@@ -1,6 +1,7 @@
 // The scripts that play on pages in the studio: those that are exported, written by a worker for what the page in its frame is.
 import * as z from 'zod'
-import { keyOf, needsScript, planScript, withNumbers, withoutWords, type Shape } from '../../core/compile/plan'
+import { needsScript } from '../../core/compile/needs-script'
+import { keyOf, planScript, withNumbers, withoutWords, type Shape } from '../../core/compile/plan'
 import { askedBy, takeFacts, type Asked, type PageFacts } from '../../core/compile/page-facts'
 import { allowing, plainFacts, type FactName, type Facts } from '../../core/compile/facts'
 import { findKind } from '../../core/effect/kinds'
@@ -127,7 +128,7 @@ export function scriptFor(
   allows: readonly FactName[] = [],
   isUrgent = false,
 ): string | Promise<string> {
-  if (!sources.some(needsScript)) return ''
+  if (!sources.some(({ rig }) => needsScript(rig))) return ''
   const { shape, numbers } = planScript(withoutWords(sources), facts, { allows })
   const key = keyOf(shape)
   const known = written.get(key)

@@ -204,7 +204,7 @@ function samplesIn(samples: readonly ThreadSample[], [one, other]: readonly [num
   let buttons = 0
   return samples
     .filter(({ t }) => t >= from && t <= to)
-    .map(({ t, x, y, phase, buttons: held = 0 }) => {
+    .map(({ t, x, y, phase, turned, buttons: held = 0 }) => {
       const sample: Sample = {
         t,
         x,
@@ -213,6 +213,7 @@ function samplesIn(samples: readonly ThreadSample[], [one, other]: readonly [num
         pointerType: 'mouse',
         phase: phase === 'away' ? 'leave' : held !== 0 && buttons === 0 ? 'down' : held === 0 && buttons !== 0 ? 'up' : 'move',
       }
+      if (turned) return { ...sample, ...turned }
       buttons = held
       return sample
     })

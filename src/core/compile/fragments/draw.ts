@@ -3,16 +3,17 @@ import { effects, given } from './given'
 import { areOld, forgetFrames } from './frames'
 import { findAll } from './find'
 import { guarded } from './guard'
+import { pressKey } from './press-key'
 import { meetEffect } from './meet'
 import { ending } from './off'
 import { pointer } from './pointer'
 import { follow } from './track'
 import { meetFocus, meetTap, hearTap } from './causes'
-import type { Effect } from './types'
+import type { Effect, Heard } from './types'
 import { write } from './write'
 
 /** What happened since the last frame. */
-export const events: PointerEvent[] = []
+export const events: Heard[] = []
 let nextFrame = 0
 
 export const wake = () => {
@@ -37,23 +38,41 @@ function drawEffect(effect: Effect, t: number): void {
 }
 
 /** Takes an event to all effects, in the order of time. */
-function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType }: PointerEvent): void {
+function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType, by, key }: Heard): void {
   const t = Math.max(pointer.time, timeStamp)
   if (given.hasFlows || given.hasLooks) advance(t)
   // After a scroll, and after a while, the page may lie elsewhere.
-  if (!type.startsWith('pointer') || areOld(t)) {
+  const isTurn = given.hasWheel && (type === 'wheel' || type === 'pinch')
+  if (!(type.startsWith('pointer') || isTurn) || areOld(t)) {
     forgetFrames(t)
     if (given.hasFinds) for (const effect of effects) findAll(effect)
   }
   pointer.time = t
+  if (given.hasKeys && type === 'keydown') {
+    const moved = pressKey(key ?? '', t)
+    if (given.hasArrowKeys && moved) {
+      meet(moved)
+      pointer.isByKeys = true
+    }
+    return
+  }
   if (given.hasFocus && type.startsWith('focus')) {
     for (const effect of effects)
       meetFocus(effect, type === 'focusin' && (target as Element).matches(':focus-visible') ? (target as Element) : null)
+    // Where the keys took the pointer it is as long as the focus.
+    if (given.hasArrowKeys && type === 'focusout' && pointer.isByKeys)
+      meet({ type: 'pointerout', timeStamp: t, clientX: pointer.x, clientY: pointer.y, target, buttons: 0, pointerType: 'mouse' })
     return
   }
   const isOut = type === 'pointerout' || type === 'pointercancel' || (given.hasTouch && type === 'pointerup' && pointerType === 'touch')
   const wasOn = pointer.over
-  if (type.startsWith('pointer')) {
+  if (given.hasWheel) {
+    pointer.wheelPx = (type === 'wheel' && by) || 0
+    pointer.pinch = (type === 'pinch' && by) || 1
+    if (isTurn) pointer.turns++
+  }
+  if (type.startsWith('pointer') || isTurn) {
+    if (given.hasArrowKeys) pointer.isByKeys = false
     if (given.hasTrack) follow(t, clientX, clientY, !!wasOn, !isOut)
     // A pointer that comes has no way behind it.
     if (given.hasPath) [pointer.fromX, pointer.fromY] = wasOn || isOut ? [pointer.x, pointer.y] : [clientX, clientY]

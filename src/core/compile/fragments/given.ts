@@ -23,6 +23,17 @@ export const given = {
   /** Some effect asks for the focus, for taps, for the track of the pointer, or by which side it came and went. */
   hasFocus: true,
   hasTaps: true,
+  /** Some effect hears keys: Escape, or arrows; a wheel, or two fingers. */
+  hasKeys: true,
+  hasEscape: true,
+  hasArrowKeys: true,
+  hasWheel: true,
+  hasPinch: true,
+  /** Some look has moving pictures or sound play. */
+  hasMedia: true,
+  /** Some look stays, or is there from the start. */
+  hasStaying: true,
+  hasFirst: true,
   hasTrack: true,
   hasPath: true,
   /** Some element may have borders, or round corners that count. */

@@ -1,6 +1,8 @@
 import { events, wake } from './draw'
 import { given } from './given'
+import { hearKey } from './keys'
 import { ending } from './off'
+import { hearFingers, hearWheel } from './wheel'
 
 /** Hears what happens, for the next frame. */
 export function listen(): void {
@@ -13,6 +15,7 @@ export function listen(): void {
         if (type === 'pointerout' && relatedTarget) return
         // A finger scrolls the page.
         if (!given.hasTouch && pointerType === 'touch') return
+        if (given.hasPinch && pointerType === 'touch' && hearFingers(event as PointerEvent)) return
         // Of several fingers the first one leads.
         if (given.hasTouch && isPrimary === false) return
         // A fast mouse moves more than once a frame.
@@ -21,4 +24,9 @@ export function listen(): void {
       },
       given.takesOff ? { passive: true, capture: true, signal: ending.signal } : { passive: true, capture: true },
     )
+  if (given.hasKeys) addEventListener('keydown', hearKey, given.takesOff ? { capture: true, signal: ending.signal } : { capture: true })
+  if (given.hasWheel) {
+    const passive = !given.hasPinch
+    addEventListener('wheel', hearWheel, given.takesOff ? { passive, capture: true, signal: ending.signal } : { passive, capture: true })
+  }
 }

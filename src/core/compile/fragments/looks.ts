@@ -1,4 +1,5 @@
 import { flowAll } from './flow'
+import { given } from './given'
 import { pointer } from './pointer'
 import { change } from './look-state'
 import { turnPlace } from './place'
@@ -19,10 +20,28 @@ function turnLook({ looks }: Effect, place: Place, event: string, t: number): bo
 /** Brings the look of a place in line with the pointer, its buttons, the focus and taps. */
 export function followCauses(effect: Effect, place: Place, t: number): void {
   const { look, isOn, stood } = place
-  const events = [isOn || place.focused || look.tapped ? 'come' : 'go', ...(isOn ? [pointer.buttons ? 'press' : 'release'] : [])]
+  const isCaused = isOn || (effect.looks?.keys && place.focused) || look.tapped
+  if (given.hasEscape) {
+    if (!isCaused) look.dismissed = false
+    if (look.dismissed) return
+  }
+  const stays = given.hasStaying && effect.looks?.stays
+  const events = [...(isCaused ? ['come'] : stays ? [] : ['go']), ...(isOn || stays ? [isOn && pointer.buttons ? 'press' : 'release'] : [])]
   let changed = events.map((event) => turnLook(effect, place, event, t)).includes(true)
-  if (look.state === 'still' && stood.t + (effect.looks?.stillMs ?? 0) > t) changed = turnLook(effect, place, 'move', t) || changed
+  if (look.state === 'still' && (!isCaused || stood.t + (effect.looks?.stillMs ?? 0) > t))
+    changed = turnLook(effect, place, 'move', t) || changed
   if (changed) show(effect, place, t)
+}
+
+/** Escape puts off what shows anything. */
+export function dismissAll(effect: Effect, t: number): void {
+  if (!effect.looks?.escape) return
+  for (const place of effect.places.values()) {
+    if (!turnLook(effect, place, 'dismiss', t)) continue
+    place.look.tapped = false
+    place.look.dismissed = place.isOn || place.focused
+    show(effect, place, t)
+  }
 }
 
 /** Follows a look that has changed, in its place and in the others; where one at most is on, the others go off. */

@@ -18,18 +18,30 @@ export function begin(effect: Effect, area: Element, element = area): void {
     focused: false,
     followers: effect.readsIn && element === area ? [] : effect.values.map((value) => newFollower(value)),
     stood: { x: 0, y: 0, t: 0 },
-    look: newLook(),
+    look: given.hasFirst ? firstLook(effect, area) : newLook(),
     entry: [0, 3, 0],
     exit: [0, 3, 0],
   }
+  if (given.hasFirst && place.look.shown === 'on')
+    for (const follower of place.followers)
+      if (follower.value.byLook) follower.target = shapedOf(follower.value, follower.value.read({ place } as At, follower))
   effect.places.set(element, place)
   if (given.hasOwn) place.own = readOwn(effect, place)
 }
 
+/** The look with which an area begins: the one of that index may be on from the start, unless another is by now. */
+function firstLook({ looks, places, select }: Effect, area: Element): Look {
+  const index = [...document.querySelectorAll(select)].indexOf(area)
+  const isFirst = looks?.first === index && ![...places.values()].some((other) => other.area !== area && other.look.shown !== 'off')
+  return isFirst ? { ...newLook(), state: 'on', shown: 'on' } : newLook()
+}
+
+const shapedOf = ({ curve }: Value, reading: number) => (curve ? curve(reading) : reading)
+
 function newFollower(value: Value): ValueFollower {
   return {
     value,
-    target: value.curve ? value.curve(value.pose) : value.pose,
+    target: shapedOf(value, value.pose),
     since: 0,
     gap: 0,
     speed: 0,
@@ -58,14 +70,14 @@ export function turnValue(follower: ValueFollower, at: At, arrives = false): voi
   const { value } = follower
   if (!at.place.isOn && value.holds) return
   const reading = at.place.isOn ? value.read(at, follower) : value.leave ? value.leave(at, follower) : value.pose
-  const target = value.curve ? value.curve(reading) : reading
+  const target = shapedOf(value, reading)
   // What nobody sees begins where the pointer is.
   const seen = value.seenBy === undefined || value.links ? undefined : at.place.followers[value.seenBy]
   if (arrives && seen && !valueAt(seen, at.t)) Object.assign(follower, { target, gap: 0, speed: 0 })
   if (arrives && value.beginsUnseen && at.t >= at.place.comesUntil) Object.assign(follower, { target, gap: 0, speed: 0 })
   if (value.start && !value.links && reading !== follower.reading && !follower.feel(follower, at.t).moves) {
     const start = value.start(at)
-    if (start !== undefined) Object.assign(follower, { target: value.curve ? value.curve(start) : start, gap: 0, speed: 0 })
+    if (start !== undefined) Object.assign(follower, { target: shapedOf(value, start), gap: 0, speed: 0 })
   }
   follower.reading = reading
   if (value.links) turnChain(follower, target, (at.place.isOn ? value.halfLifeMs : value.goingHalfLifeMs) ?? value.halfLifeMs ?? 1, at.t)

@@ -1,7 +1,11 @@
 import type { Effect, Place, Value } from './types'
 
 /** The elements that a value is written on. */
-export function targetsOf(effect: Effect, place: Place, { onSelf, within, linked, onParts }: Value): Iterable<HTMLElement> {
+export function targetsOf(
+  effect: Effect,
+  place: Place,
+  { onSelf, within, linked, onParts }: Pick<Value, 'onSelf' | 'within' | 'linked' | 'onParts'>,
+): Iterable<HTMLElement> {
   if (linked) return linkedTo(effect, place, linked)
   return [
     ...(onSelf ? selvesOf(effect, place) : []),

@@ -25,6 +25,17 @@ export function tellSettled(effect: Effect, place: Place): void {
   place.framesMoving = 0
 }
 
+/** Tells which of the elements that are linked to a zone it chooses. */
+function tellChosen(chosen: NonNullable<Effect['chosen']>, zone: string, mark: string, reading: number): void {
+  for (const [select, of] of chosen)
+    if (of === zone) {
+      document.querySelectorAll(select).forEach((element, index) => {
+        if (given.takesOff) undone.push(() => element.removeAttribute(mark))
+        element.toggleAttribute(mark, index === reading)
+      })
+    }
+}
+
 /** Tells the zones that the pointer is in, by attributes that the stylesheet can use. */
 export function tellZones(effect: Effect, place: Place): void {
   for (const follower of place.followers) {
@@ -34,6 +45,7 @@ export function tellZones(effect: Effect, place: Place): void {
       if (given.takesOff && told === undefined) undone.push(() => place.element.removeAttribute(attribute))
       follower.told = reading
       place.element.setAttribute(attribute, String(reading))
+      if (effect.chosen) tellChosen(effect.chosen, value.zone, `${effect.mark}-chosen`, reading)
       if (given.tells) say(effect, place, value.zone, reading)
     }
   }

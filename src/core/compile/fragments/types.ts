@@ -47,6 +47,8 @@ export interface Follower {
   /** The last reading, and the last one that the page was told of. */
   reading?: number
   told?: number
+  /** The last turn of the wheel, or of two fingers, that it has taken. */
+  turn?: number
   /** A follower of its own, for what takes its time before it is followed. */
   own?: Follower
   /** The values of the links, where it is a chain: what each is missing. */
@@ -102,6 +104,14 @@ export interface Value {
   readonly zone?: string
 }
 
+/** What is heard, as far as it matters. */
+export type Heard = Pick<PointerEvent, 'type' | 'timeStamp' | 'clientX' | 'clientY' | 'target' | 'buttons'> & {
+  readonly pointerType?: string
+  /** How far a wheel turned, px, or how many times as large two fingers made it. */
+  readonly by?: number
+  readonly key?: string
+}
+
 export type LookName = 'off' | 'on' | 'pressed' | 'still'
 
 /** The hover state of an element. */
@@ -112,6 +122,8 @@ export interface Look {
   /** When it goes on by itself. */
   dueAt: number
   tapped: boolean
+  /** Escape put it off, until its causes have gone. */
+  dismissed?: boolean
 }
 
 export interface Place {
@@ -143,6 +155,13 @@ export interface Part {
   readonly count?: number
   readonly coversBorder?: boolean
   readonly copies?: boolean
+}
+
+/** What is done with elements while their place shows some looks. */
+export interface Deed extends Pick<Value, 'onSelf' | 'within' | 'linked' | 'onParts'> {
+  readonly looks: readonly LookName[]
+  readonly attributes: readonly (readonly [name: string, text: string])[]
+  readonly media?: 'play' | 'pause'
 }
 
 export interface Effect {
@@ -189,7 +208,25 @@ export interface Effect {
   readonly fine?: boolean
   readonly taps?: boolean
   readonly focuses?: boolean
-  readonly looks?: { readonly goDelayMs: number; readonly stillMs?: number; readonly atMostOne?: boolean; readonly keys?: boolean }
+  /** By which share of its size an arrow key moves the pointer on it; it hears two fingers. */
+  readonly arrowKeys?: number
+  readonly pinches?: boolean
+  readonly looks?: {
+    readonly goDelayMs: number
+    readonly stillMs?: number
+    readonly atMostOne?: boolean
+    readonly keys?: boolean
+    readonly stays?: boolean
+    readonly first?: number
+    readonly escape?: boolean
+  }
+  /** What goes with looks; what they are seen on is linked, or hangs on what was shown before; what is numbered by its order. */
+  readonly deeds?: readonly Deed[]
+  readonly linkedLooks?: boolean
+  readonly tellsBefore?: boolean
+  readonly indexed?: readonly (readonly [property: string, within: string])[]
+  /** What a zone chooses: of which elements, by the name of the zone. */
+  readonly chosen?: readonly (readonly [select: string, zone: string])[]
   readonly parts?: readonly Part[]
   /** Parts that are seen only with the pointer. */
   readonly shownWhileOn?: string

@@ -4,6 +4,7 @@ import { given } from './given'
 import { keepOwn } from './own'
 import { undone } from './off'
 import { addParts, showParts } from './parts'
+import { numberElements, showLook } from './show-look'
 import { seenOn, targetsOf } from './targets'
 import { tell, tellSettled, tellZones } from './tell'
 import type { Effect, Place, Value, ValueFollower } from './types'
@@ -32,6 +33,7 @@ function mark(effect: Effect, place: Place): void {
   if (given.hasOwn) keepOwn(place)
   place.element.setAttribute(effect.mark, '')
   if (given.hasOthers) for (const target of seenOn(effect, place)) target.setAttribute(effect.mark, '')
+  if (effect.indexed) numberElements(effect, place)
   if (effect.parts) addParts(place.area as HTMLElement, effect.parts)
 }
 
@@ -56,8 +58,7 @@ export function write(effect: Effect, place: Place, t: number): boolean {
   if (effect.looks && place.look.dueAt < Infinity) place.moves = true
   if (given.hasFlows && flowsOn(place, t)) place.moves = true
   if (effect.shownWhileOn) showParts(place, effect.shownWhileOn)
-  if (effect.looks && place.element.getAttribute(effect.mark) !== place.look.shown)
-    place.element.setAttribute(effect.mark, place.look.shown)
+  if (effect.looks) showLook(effect, place)
   if (given.hasZones) tellZones(effect, place)
   if (given.tells) {
     tell(effect, place)

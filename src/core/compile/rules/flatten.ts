@@ -74,9 +74,7 @@ function settle(
       gone.add(own)
       arrived.add(by.name)
     } else
-      constants.push(
-        `${own?.uses.some((use) => isAssigned(tree, use)) ? 'let' : 'const'} ${textOf(tree, parameter)} = ${textOf(tree, by)}`,
-      )
+      constants.push(`${own?.uses.some((use) => isAssigned(tree, use)) ? 'let' : 'const'} ${textOf(tree, parameter)} = ${textOf(tree, by)}`)
   }
   const inner = tree.bindings.filter((each) => isIn(each.id, made) && each.id !== made.id && !gone.has(each))
   const outer = tree.bindings.filter((each) => each.isTop || isIn(each.id, around))

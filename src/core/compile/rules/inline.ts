@@ -27,8 +27,7 @@ export const dropAliases: Rule = (tree) => {
       if (
         params.length === given.length &&
         params.every(
-          (parameter, i) =>
-            parameter.type === 'Identifier' && given[i]?.type === 'Identifier' && parameter.name === (given[i]).name,
+          (parameter, i) => parameter.type === 'Identifier' && given[i]?.type === 'Identifier' && parameter.name === given[i].name,
         )
       )
         target = init.body.callee

@@ -76,6 +76,8 @@ const signalWords: Readonly<Record<Rig['channels'][number]['signal']['of'], stri
   past: 'where the pointer was',
   time: 'time',
   look: 'its look',
+  wheel: 'the wheel',
+  pinch: 'two fingers',
 }
 
 /** What an output changes, as a sentence says it. */

@@ -1,0 +1,34 @@
+import { areaFrame } from './areas'
+import { effects, given } from './given'
+import { dismissAll } from './looks'
+import { pointer } from './pointer'
+import type { Heard } from './types'
+
+/** Which way keys move the pointer, in steps; to the ends where that is without end. */
+export const ways = new Map<string | undefined, readonly [right: number, down: number]>([
+  ['ArrowLeft', [-1, 0]],
+  ['ArrowRight', [1, 0]],
+  ['ArrowUp', [0, -1]],
+  ['ArrowDown', [0, 1]],
+  ['Home', [-Infinity, 0]],
+  ['End', [Infinity, 0]],
+])
+
+/** Takes a key to the effects; gives where it moves the pointer to. */
+export function pressKey(key: string, t: number): Heard | undefined {
+  if (given.hasEscape && key === 'Escape') for (const effect of effects) dismissAll(effect, t)
+  const [right, down] = ways.get(key) ?? [0, 0]
+  if (!given.hasArrowKeys || (!right && !down)) return undefined
+  for (const effect of effects) {
+    const place = effect.arrowKeys ? [...effect.places.values()].find(({ focused }) => focused) : undefined
+    if (!place || !effect.arrowKeys) continue
+    const { toFrame, width, height } = areaFrame(effect, place.area)
+    // From where it is, or else from the middle.
+    const at = pointer.over && place.isOn ? toFrame.transformPoint(pointer) : { x: width / 2, y: height / 2 }
+    const x = right ? Math.max(0, Math.min(width, at.x + right * effect.arrowKeys * width)) : Math.max(0, Math.min(width, at.x))
+    const y = down ? Math.max(0, Math.min(height, at.y + down * effect.arrowKeys * height)) : Math.max(0, Math.min(height, at.y))
+    const to = toFrame.inverse().transformPoint({ x, y })
+    return { type: 'pointermove', timeStamp: t, clientX: to.x, clientY: to.y, target: place.area, buttons: 0, pointerType: 'mouse' }
+  }
+  return undefined
+}

@@ -1,0 +1,95 @@
+// Hover looks in a stylesheet: what elements are like in each, and how they get there.
+import { nameOfArea, pathOfPart } from '../rig/plan'
+import type { Area, State } from '../rig/rig'
+import { asOneSelector } from '../rig/select'
+import { isByStylesheet, statesOf, whileShowing } from '../rig/states'
+import { cssNumber, styleText, writeDeclarations } from './css-value'
+import type { Figure } from './plan'
+
+type Block = readonly [select: string, declarations: readonly string[]]
+type Way = NonNullable<State['ways']>[number]
+
+const markOf = ({ names, rig }: Figure, area: Area) => `data-${nameOfArea(names, rig, area.id)}`
+
+/** The attribute by which the elements that a zone chooses are told. */
+export const chosenMark = (mark: string): string => `${mark}-chosen`
+
+const propertyOfWay = ({ names }: Figure, id: string) => `--${names.name}-${id}`
+
+const writeTime = ({ durationMs, delayMs, easing }: Way['feel']) =>
+  `${cssNumber(durationMs)}ms ${easing}${delayMs === 0 ? '' : ` ${cssNumber(delayMs)}ms`}`
+
+/** The times that a designer may turn, each with what it is. */
+export function writeWays(figure: Figure): readonly (readonly [declaration: string, note: string])[] {
+  const told = new Map<string, readonly [string, string]>()
+  for (const { ways = [] } of figure.rig.states ?? [])
+    for (const { id, feel, note = '' } of ways)
+      if (id !== undefined) told.set(id, [`${propertyOfWay(figure, id)}: ${writeTime(feel)};`, note])
+  return [...told.values()]
+}
+
+/** The selector of what a part is. */
+export function selectOfPart(figure: Figure, area: Area, part: string): string {
+  const drawn = figure.rig.parts.find(({ id }) => id === part)?.drawn
+  return drawn ? `${asOneSelector(styleText(area.select))}::${drawn}` : `.${figure.names.name}-${part}`
+}
+
+/** What a state is seen on, from the selector of its area while it shows it. */
+function seenOn({ rig, names }: Figure, { to, whose }: State, area: Area, showing: string, mark: string | undefined): string {
+  const select = styleText(area.select)
+  // What others show tells of all matches but those that show it themselves.
+  const ground =
+    whose === 'others'
+      ? `:root:has(${showing}) ${asOneSelector(select)}${mark === undefined ? ':not(:hover)' : `[${mark}="off"]`}`
+      : showing
+  if (to === 'self') return ground
+  if ('within' in to) {
+    const inner = styleText(to.within)
+    const own = inner.startsWith(`${select} `) ? inner.slice(select.length + 1) : inner
+    return `${ground} ${/[\s>+~,]/.test(own) ? `:is(${own})` : own}`
+  }
+  if ('part' in to) {
+    const drawn = rig.parts.find(({ id }) => id === to.part)?.drawn
+    return drawn ? `${ground}::${drawn}` : ground + pathOfPart(rig, names, to.part)
+  }
+  const linked = asOneSelector(styleText(to.linked))
+  return ground === showing && mark !== undefined ? linked + showing.slice(asOneSelector(select).length) : linked
+}
+
+/** The rules of all looks of a figure. */
+export function writeStates(figure: Figure): readonly Block[] {
+  return figure.rig.areas.flatMap((area) => {
+    const states = statesOf(figure.rig, area)
+    const mark = isByStylesheet(figure.rig, area) ? undefined : markOf(figure, area)
+    return states.flatMap((state) => writeState(figure, area, state, propertiesOf(states, state), mark))
+  })
+}
+
+/** What any look of these elements declares: all of it takes its time. */
+function propertiesOf(states: readonly State[], { to, whose }: State): readonly string[] {
+  const key = JSON.stringify([to, whose])
+  return [...new Set(states.filter((each) => JSON.stringify([each.to, each.whose]) === key).flatMap(({ css }) => Object.keys(css)))]
+}
+
+function writeState(figure: Figure, area: Area, state: State, properties: readonly string[], mark: string | undefined): readonly Block[] {
+  const { looks, css, ways = [], staggerMs, chosenBy } = state
+  const { names } = figure
+  const machine = area.looks ?? { keys: false }
+  const later = staggerMs === undefined ? '' : ` calc(var(--${names.name}-index, 0) * ${cssNumber(staggerMs)}ms)`
+  const transition = ({ id, feel }: Way) => {
+    const time = id === undefined ? writeTime(feel) : `var(${propertyOfWay(figure, id)})`
+    return `transition: ${properties.map((property) => `${property} ${time}`).join(', ')};${later ? `\ntransition-delay:${later};` : ''}`
+  }
+  const on = (showing: string) =>
+    chosenBy === undefined ? seenOn(figure, state, area, showing, mark) : chosen(state, markOf(figure, area))
+  // Off is what an element is in a stylesheet by itself; where the script tells it, it is when that is there.
+  const showing = whileShowing(styleText(area.select), looks, machine, mark)
+  const usual = ways.find(({ from }) => from === 'any')
+  const special = ways.filter(({ from }) => from !== 'any')
+  const declarations = [...writeDeclarations(css, names), ...(usual && properties.length > 0 ? transition(usual).split('\n') : [])]
+  const rest = special.map((way): Block => [on(`${showing}[${mark ?? ''}-from="${way.from}"]`), transition(way).split('\n')])
+  return [...(declarations.length > 0 ? [[on(showing), declarations] as const] : []), ...rest]
+}
+
+const chosen = ({ to }: State, mark: string) =>
+  typeof to === 'object' && 'linked' in to ? `${asOneSelector(styleText(to.linked))}[${chosenMark(mark)}]` : ''

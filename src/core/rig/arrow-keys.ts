@@ -1,0 +1,52 @@
+// Arrow keys move the pointer on what has the focus: so whoever uses no pointer reaches what the others reach.
+import { toFrame, type Frame, type Point } from '../geometry/frame'
+import type { Pointer } from '../signal/pointer'
+import type { Key, Sample } from '../signal/sample'
+import type { Place, Scene } from './place'
+
+/** Where a key takes a point along one side of so many px, in steps of a share of it. */
+const along: { readonly [axis in 'x' | 'y']: { readonly [key in Key]?: (at: number, size: number, step: number) => number } } = {
+  x: {
+    ArrowLeft: (at, size, step) => at - step * size,
+    ArrowRight: (at, size, step) => at + step * size,
+    Home: () => 0,
+    End: (_, size) => size,
+  },
+  y: { ArrowUp: (at, size, step) => at - step * size, ArrowDown: (at, size, step) => at + step * size },
+}
+
+const limited = (value: number, size: number) => Math.min(size, Math.max(0, value))
+
+/** What a key, or the focus that goes, does to the pointer: the sample of it; undefined where it does nothing. */
+export function nudge(scenes: readonly Scene[], pointer: Pointer, { t, phase, key }: Sample): Sample | undefined {
+  const sample = { t, x: pointer.x, y: pointer.y, buttons: 0, pointerType: 'mouse' as const }
+  if (phase === 'blur' && pointer.isByKeys) return { ...sample, phase: 'leave' }
+  const move = { x: key && along.x[key], y: key && along.y[key] }
+  if (phase !== 'key' || !(move.x ?? move.y)) return undefined
+  for (const { figure, places } of scenes) {
+    const step = figure.area.arrowKeys
+    const place = step === undefined ? undefined : places.find(({ presence }) => presence.focused)
+    if (!place || step === undefined) continue
+    const { frame } = place
+    const at = startOf(place, pointer)
+    const [x, y] = [
+      limited(move.x?.(at.x, frame.width, step) ?? at.x, frame.width),
+      limited(move.y?.(at.y, frame.height, step) ?? at.y, frame.height),
+    ]
+    return { ...sample, ...fromFrame(frame, x, y), phase: 'move' }
+  }
+  return undefined
+}
+
+/** Where the pointer is on a place, if it is there; else the middle of it. */
+function startOf({ frame, presence }: Place, pointer: Pointer): Point {
+  const at = { x: frame.width / 2, y: frame.height / 2 }
+  if (pointer.present && presence.inside) toFrame(frame, pointer.x, pointer.y, at)
+  return at
+}
+
+/** Where a point of a frame is in the window. */
+function fromFrame({ inverse: { a, b, c, d, e, f } }: Frame, x: number, y: number): Point {
+  const size = a * d - b * c || 1
+  return { x: (d * (x - e) - c * (y - f)) / size, y: (a * (y - f) - b * (x - e)) / size }
+}

@@ -1,0 +1,55 @@
+// What hover looks do: which elements each is seen on, and whether CSS alone can tell them.
+import { lookNames, type Look } from '../look/look'
+import { addedParts, partOf, type Area, type Rig, type State } from './rig'
+import { asOneSelector } from './select'
+
+/** The states of an area. */
+export const statesOf = ({ states = [] }: Rig, { id }: Area): readonly State[] => states.filter(({ area }) => area === id)
+
+/** Whether a state does something that no stylesheet can. */
+const acts = ({ attributes, media, staggerMs, chosenBy, ways = [] }: State): boolean =>
+  attributes !== undefined ||
+  media !== undefined ||
+  staggerMs !== undefined ||
+  chosenBy !== undefined ||
+  ways.some(({ from }) => from !== 'any')
+
+/**
+ * Whether CSS alone tells the looks of an area, by :hover, :active and :focus-visible: each match for itself, at once, as large as it is, with
+ * nothing else that follows or is added there.
+ */
+export function isByStylesheet(rig: Rig, area: Area): boolean {
+  const { looks, of, insets, bridge, touch, beyond, arrowKeys } = area
+  if (!looks || of !== 'each' || insets || bridge !== undefined || beyond || arrowKeys !== undefined || touch.startsWith('drag'))
+    return false
+  if (looks.goDelayMs > 0 || looks.stillMs !== undefined || looks.atMostOne || looks.stays || looks.first !== undefined || looks.escape)
+    return false
+  if (rig.channels.some((channel) => channel.area === area.id) || addedParts(rig).some((part) => part.area === area.id)) return false
+  return statesOf(rig, area).every((state) => !acts(state) && !(typeof state.to === 'object' && 'linked' in state.to))
+}
+
+/** The area while it shows one of these looks, as a selector: by its mark, or by the browser's own pseudo-classes. */
+export function whileShowing(
+  select: string,
+  looks: readonly Look[],
+  { keys }: Pick<NonNullable<Area['looks']>, 'keys'>,
+  mark: string | undefined,
+): string {
+  const ground = asOneSelector(select)
+  if (mark !== undefined) {
+    const shown = looks.map((look) => `[${mark}="${look}"]`)
+    return `${ground}${shown.length === 1 ? (shown[0] ?? '') : `:is(${shown.join(', ')})`}`
+  }
+  const has = (look: Look) => looks.includes(look)
+  const caused = keys ? ':is(:hover, :focus-visible, :has(:focus-visible))' : ':hover'
+  if (has('off')) return has('on') ? ground : `${ground}:not(${keys ? ':hover, :focus-visible, :has(:focus-visible)' : ':hover'})`
+  if (has('on')) return `${ground}${caused}${has('pressed') ? '' : ':not(:active)'}`
+  return has('pressed') ? `${ground}:hover:active` : `${ground}:not(*)`
+}
+
+/** Whether a state counts in all looks but `off`. */
+export const isWhileOn = ({ looks }: State): boolean => lookNames.every((look) => look === 'off' || looks.includes(look))
+
+/** What of the page a state is seen on, beside the match and parts. */
+export const otherSelectOf = ({ to }: State): string | undefined =>
+  typeof to === 'object' && partOf(to) === undefined ? ('within' in to ? to.within : 'linked' in to ? to.linked : undefined) : undefined
