@@ -193,3 +193,39 @@ test('what a zone chooses is told on the elements that are linked to it', async 
   await page.mouse.move(230, 180)
   await eventually(colours).toEqual(['rgb(0, 0, 0)', 'rgb(0, 90, 0)'])
 })
+
+test('what is read in a part finds it, which is added once, and follows the pointer there from the first move', async ({ page }) => {
+  const rig = rigFrom(
+    { select: '.card', pointer: 'fine' },
+    [
+      { id: 'x', frame: { part: 'lens' }, signal: { of: 'xPx' }, feel: { kind: 'direct' }, away: { kind: 'settle', pose: 0 } },
+      { id: 'hidden', signal: { of: 'overflowY' }, feel: { kind: 'direct' }, away: { kind: 'settle', pose: 0 } },
+    ],
+    [
+      { to: { part: 'lens' }, slot: { on: 'property', name: '--x', unit: '', law: 'replace' }, factor: 1, channel: 'x' },
+      { slot: { on: 'property', name: '--hidden', unit: '', law: 'replace' }, factor: 1, channel: 'hidden' },
+    ],
+    { parts: [{ id: 'lens', area: 'area', css: { position: 'absolute', left: '40px', top: '0', width: '60px', height: '60px' } }] },
+  )
+  const tall = html
+    .replace('</head>', '<style>.card { overflow: hidden } .tall { display: block; height: 500px }</style></head>')
+    .replace('one</span>', 'one</span><i class="tall"></i>')
+  await playReal(page, tall, { glass: rig })
+  const lens = () =>
+    page.evaluate(() =>
+      [...document.querySelectorAll('.glass-lens')].map((each) => (each as HTMLElement).style.getPropertyValue('--glass-x')),
+    )
+  expect(await page.locator('.glass-lens').count()).toBe(2)
+  // From its own edge, inside the border of the button.
+  await page.mouse.move(120, 130)
+  await eventually(() => lens().then(([first]) => Number(first))).toBeCloseTo(28, 2)
+  await page.mouse.move(100, 140)
+  await eventually(() => lens().then(([first]) => Number(first))).toBeCloseTo(8, 2)
+  expect(await page.locator('.glass-lens').count()).toBe(2)
+  const hidden = () =>
+    page.evaluate(() => Number((document.querySelector('.card') as HTMLElement).style.getPropertyValue('--glass-hidden')))
+  expect(await hidden()).toBeGreaterThan(250)
+  await page.evaluate(() => document.querySelector('.tall')?.remove())
+  await page.setViewportSize({ width: 1000, height: 700 })
+  await eventually(hidden).toBe(0)
+})

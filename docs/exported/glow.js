@@ -134,7 +134,7 @@
     if (!place.element.hasAttribute('data-card-glow')) {
       // Says on an element that an effect is at work on it: from now on its rules count.
       place.element.setAttribute('data-card-glow', '')
-      // Adds the parts of an effect to an element.
+      // Adds the parts of an effect to an element, once.
       const host = place.area
       const parts = effect.parts
       const made = new Map()

@@ -146,7 +146,7 @@
     place.element.setAttribute(effect.mark, '')
     for (const target of seenOn(effect, place)) target.setAttribute(effect.mark, '')
     if (effect.parts) {
-      // Adds the parts of an effect to an element.
+      // Adds the parts of an effect to an element, once.
       const host = place.area
       const parts = effect.parts
       const made = new Map()

@@ -139,7 +139,7 @@
     if (!place.element.hasAttribute('data-card-spotlight')) {
       // Says on an element that an effect is at work on it: from now on its rules count.
       place.element.setAttribute('data-card-spotlight', '')
-      // Adds the parts of an effect to an element.
+      // Adds the parts of an effect to an element, once.
       const host = place.area
       const parts = effect.parts
       const made = new Map()

@@ -20,7 +20,10 @@ const boxes: fc.Arbitrary<Boxes> = fc
     between(0.1, 0.8),
   )
   .map(([cards, share]) => {
-    const made = cards.map(([dx, y, width, height], i) => ({ x: 20 + i * 250 + dx, y, width, height }))
+    const made = cards.map(([dx, y, width, height], i) => ({
+      ...{ x: 20 + i * 250 + dx, y, width, height },
+      ...(i === 0 ? { content: { width: width * 1.5, height: height + 30 } } : {}),
+    }))
     return {
       window: { width: 1000, height: 700 },
       elements: {

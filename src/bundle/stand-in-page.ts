@@ -100,6 +100,14 @@ export function makePage(boxes: Boxes, outer = '', inner = '') {
       get clientWidth() {
         return element.box().width
       },
+      get scrollWidth() {
+        const { width, content } = element.box()
+        return Math.max(width, content?.width ?? 0)
+      },
+      get scrollHeight() {
+        const { height, content } = element.box()
+        return Math.max(height, content?.height ?? 0)
+      },
       get clientHeight() {
         return element.box().height
       },

@@ -6,7 +6,9 @@ import { selectOf } from '../rig/select'
 import { addedParts, partOf, type Area, type Channel, type FrameOf, type Output, type Part, type Rig, type State } from '../rig/rig'
 import { statesOf } from '../rig/states'
 import { neutralOf, propertyOf } from '../rig/slot'
+import { isBySize } from '../signal/size'
 import { outputValue } from '../rig/values'
+import { frameSelect } from '../rig/evaluate'
 import { poseOf } from '../rig/play'
 import type { Facts } from './facts'
 import type { Constants } from './feels'
@@ -100,7 +102,10 @@ export function draftsOf(
       ? [...plan.frames].sort((one, other) => (states.length === 0 ? 0 : Number(other.of === 'area') - Number(one.of === 'area')))
       : [own, ...plan.frames]
     return frames.map(({ of, channels }, n): EffectDraft => {
-      const measure = sharesEye(rig) ? 'turned' : measureOf(typeof of === 'object' ? (Object.values(of)[0] ?? '') : area.select, area.box)
+      const inPart = typeof of === 'object' && 'part' in of ? of.part : undefined
+      // What is added is no element of the page as it is known.
+      const measure =
+        sharesEye(rig) || inPart !== undefined ? 'turned' : measureOf(typeof of === 'object' ? frameSelect(of) : area.select, area.box)
       const isArea = of === 'area'
       const members = channels
         .map(({ id }) => rig.channels.find((channel) => channel.id === id))
@@ -119,7 +124,7 @@ export function draftsOf(
             id,
             write,
             zone: n === 0 ? zone : undefined,
-            on: targetOf(write, rig, names),
+            on: inPart !== undefined && partOf(write.to) === inPart ? onSelf : targetOf(write, rig, names),
             seenBy: seenBy === undefined ? undefined : channels[seenBy]?.id,
           })),
         )
@@ -127,7 +132,20 @@ export function draftsOf(
         isDone(seenBy) ? ('stylesheet' as const) : seenBy === undefined ? -1 : written.findIndex(({ id }) => id === seenBy)
       const values = written.flatMap(({ id, write, on, seenBy, zone }) => {
         const channel = members.find((each) => each.id === id)
-        return channel ? [{ fields: writeChannel(channel, write, indexOf(seenBy), { ...around, zone }, constants), on }] : []
+        return channel
+          ? [
+              {
+                fields: writeChannel(
+                  channel,
+                  write,
+                  indexOf(seenBy),
+                  { ...around, zone, chosen: chosenFor(rig, area, channel) },
+                  constants,
+                ),
+                on,
+              },
+            ]
+          : []
       })
       const come = isArea ? comings.filter((coming) => coming.area === area.id) : []
       const seenOn = channels.flatMap(({ writes }) => writes.map(({ to }) => to))
@@ -157,7 +175,7 @@ export function draftsOf(
         within: [...new Set(seenOn.flatMap((to) => (to && 'within' in to ? [to.within] : [])))],
         linked: [...new Set([...seenOn.flatMap((to) => (to && 'linked' in to ? [to.linked] : [])), ...(n === 0 ? linkedIn(states) : [])])],
         ...(n === 0 ? writeDeeds(states, rig, names) : { deeds: [], indexed: [], chosen: [] }),
-        parts: n === 0 ? plan.parts.map((part) => writePart(part, names)) : [],
+        parts: n === 0 || inPart !== undefined ? plan.parts.map((part) => writePart(part, names)) : [],
         shownWhileOn:
           n === 0
             ? addedParts(rig)
@@ -203,6 +221,13 @@ function timesOf(comings: readonly Coming[], isAwaited: boolean): Pick<EffectDra
   return { comesMs: longest(({ feel }) => feel), goesMs: longest(({ going, feel }) => going ?? feel) }
 }
 
+/** What chooses among the elements that a channel is read in. */
+function chosenFor(rig: Rig, { of }: Area, { signal, frame }: Channel) {
+  const zone = signal.of === 'chosen' ? rig.channels.find(({ id }) => id === signal.by) : undefined
+  if (!zone || typeof frame === 'string' || !('each' in frame)) return undefined
+  return { zone: nameOfZone(rig, zone) ?? '', isInArea: of === 'each', select: frame.each }
+}
+
 /** What a write is on. */
 function targetOf({ to }: Write, rig: Rig, names: Names): Targets {
   const part = partOf(to)
@@ -213,6 +238,8 @@ function targetOf({ to }: Write, rig: Rig, names: Names): Targets {
     parts: part === undefined ? [] : [`:scope${pathOfPart(rig, names, part)}`],
   }
 }
+
+const onSelf: Targets = { self: true, within: [], parts: [] }
 
 /** What nothing is written of is followed all the same, since others hang on it. */
 const bareWrite: Write = { property: '' }
@@ -285,7 +312,11 @@ function fieldsOf(
     rig.channels.some((channel) => channel.area === area.id && channel.signal.of === 'pinch'),
   )
   if (area.insets) fields.set('insets', insetsOf(area.insets))
-  if (typeof of === 'object') fields.set('each' in of ? 'readsIn' : 'readsInBox', quote(Object.values(of)[0] ?? ''))
+  if (typeof of === 'object') {
+    const select = 'part' in of ? `:scope${pathOfPart(rig, names, of.part)}` : frameSelect(of)
+    fields.set('box' in of ? 'readsInBox' : 'readsIn', quote(select))
+    set('readsParts', 'part' in of)
+  }
   set('readsInWindow', of === 'window')
   fields.set('measure', measure)
   if (area.looks) {
@@ -313,6 +344,7 @@ function insetsOf(insets: NonNullable<Area['insets']>): string {
 
 /** Whether something of an area is seen without the pointer: a part, or a value that is not neutral while it is away. */
 export function doesStand(rig: Rig, area: Area): boolean {
+  if (rig.channels.some((channel) => channel.area === area.id && isBySize(channel))) return true
   if (
     area.looks?.first !== undefined ||
     statesOf(rig, area).some(({ looks, attributes }) => looks.includes('off') || attributes !== undefined)

@@ -36,6 +36,7 @@ export const effectMembers = [
   'bridge',
   'measure',
   'readsIn',
+  'readsParts',
   'readsInBox',
   'readsInWindow',
   'fine',
@@ -69,6 +70,7 @@ export const valueMembers = [
   'goingHalfLifeMs',
   'due',
   'isEndless',
+  'bySize',
   'byLook',
   'timing',
   'start',
@@ -199,6 +201,7 @@ function givenOf(
     ...(some('focuses') ? ['focusin', 'focusout'] : []),
     'scroll',
     'resize',
+    ...(some('bySize') ? ['load'] : []),
   ]
   const facts = {
     hasTouch,
@@ -231,7 +234,10 @@ function givenOf(
     partsCopy: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => holds)),
     partsCover: hasBorders && sources.some(({ rig }) => addedParts(rig).some(({ covers }) => covers)),
     partsCount: sources.some(({ rig }) => rig.parts.some(({ count }) => count !== undefined)),
+    readsParts: some('readsParts'),
     hasZones: some('zone'),
+    hasChosen: reads('isChosen'),
+    hasSizes: some('bySize'),
     sharesEye: sources.some(({ rig }) => sharesEye(rig)),
     tells: hasOwnCode,
   }

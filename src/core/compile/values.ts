@@ -23,6 +23,8 @@ interface Surroundings {
   readonly hasBorders: boolean
   /** How the page is told of a zone. */
   readonly zone?: string | undefined
+  /** What chooses among the elements of its frame: where they are looked for, and by which selector. */
+  readonly chosen?: { readonly zone: string; readonly isInArea: boolean; readonly select: string } | undefined
 }
 
 type Of<Name extends Signal['of']> = Extract<Signal, { of: Name }>
@@ -52,6 +54,15 @@ function writePx({ of, from }: Of<'xPx' | 'yPx'>, { hasBorders }: Surroundings):
   const [point, length, side] = of === 'xPx' ? ['x', 'width', 3] : ['y', 'height', 0]
   if (from === 'centre') return `({ ${point}, ${length} }) => ${point} - ${length} / 2`
   return from === 'border' && hasBorders ? `({ ${point}, border }) => ${point} + border[${side}]` : `({ ${point} }) => ${point}`
+}
+
+/** Where a share of the frame lies along the side of a signal in px. */
+function writeShare({ of, from }: Of<'xPx' | 'yPx'>, share: number, { hasBorders }: Surroundings): string {
+  const [length, side] = of === 'xPx' ? ['width', 3] : ['height', 0]
+  if (from === 'centre') return `({ ${length} }) => ${number(share - 0.5)} * ${length}`
+  return from === 'border' && hasBorders
+    ? `({ ${length}, border }) => ${number(share)} * ${length} + border[${side}]`
+    : `({ ${length} }) => ${number(share)} * ${length}`
 }
 
 const writePose = (pose: Pose, side: string): string =>
@@ -97,6 +108,17 @@ export function writeSignal(signal: Signal, around: Surroundings, constants: Con
       return fields('() => (pointer.buttons ? 1 : 0)')
     case 'focus':
       return fields('({ place }) => Number(place.focused)', { leave: '({ place }) => Number(place.focused)' })
+    case 'chosen': {
+      const { chosen } = around
+      const read = `(at) => isChosen(at, ${quote(chosen?.zone ?? '')}, ${chosen?.isInArea ? 'at.place.area' : 'document'}, ${quote(chosen?.select ?? '')})`
+      return fields(read, { leave: read })
+    }
+    case 'width':
+    case 'height':
+      return fields(`({ ${signal.of} }) => ${signal.of}`, { leave: `({ ${signal.of} }) => ${signal.of}`, bySize: 'true' })
+    case 'overflowX':
+    case 'overflowY':
+      return fields(signal.of, { leave: signal.of, bySize: 'true' })
     case 'still':
       return fields(`(at) => isStill(at, ${number(signal.afterMs)})`, { due: `(at) => stillDue(at, ${number(signal.afterMs)})` })
     case 'here': {
@@ -193,6 +215,8 @@ export function writeChannel(
   ])
   const pose = signal.of === 'look' ? signal.values.off : away.pose
   fields.set('pose', number(pose))
+  if (away.isShare && (signal.of === 'xPx' || signal.of === 'yPx'))
+    fields.set('leave', writeShare(signal, away.pose, around)).set('bySize', 'true')
   if (curve) fields.set('curve', constants.name('bend', writeCurve(curve, constants)))
   if (away.kind !== 'settle') {
     fields.set('holds', 'true')

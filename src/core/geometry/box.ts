@@ -6,6 +6,8 @@ export interface Box {
   y: number
   width: number
   height: number
+  /** How large what it holds is, where that is more than itself. */
+  content?: { readonly width: number; readonly height: number } | undefined
 }
 
 /** Whether the point lies in the box, its edges included. A box without area, or without end, holds no point. */

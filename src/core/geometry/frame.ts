@@ -26,6 +26,9 @@ export interface Frame {
   readonly border: Four
   /** The radii of its border box's corners: upper left, upper right, lower right, lower left. */
   readonly radii: Four
+  /** By how much what it holds is larger than itself, across and down. */
+  overflowX: number
+  overflowY: number
 }
 
 export interface Point {
@@ -38,12 +41,21 @@ const slackPx = 1 / 64
 
 /** A frame that lies nowhere yet and holds no point. */
 export function emptyFrame(): Frame {
-  return { inverse: { a: 1, b: 0, c: 0, d: 1, e: 0, f: 0 }, width: 0, height: 0, border: [0, 0, 0, 0], radii: [0, 0, 0, 0] }
+  return {
+    inverse: { a: 1, b: 0, c: 0, d: 1, e: 0, f: 0 },
+    width: 0,
+    height: 0,
+    border: [0, 0, 0, 0],
+    radii: [0, 0, 0, 0],
+    overflowX: 0,
+    overflowY: 0,
+  }
 }
 
 /** The frame of a box that nothing turns or scales. */
-export function frameOf({ x, y, width, height }: Box): Frame {
-  return { ...emptyFrame(), inverse: { a: 1, b: 0, c: 0, d: 1, e: -x, f: -y }, width, height }
+export function frameOf({ x, y, width, height, content }: Box): Frame {
+  const [overflowX, overflowY] = [Math.max(0, (content?.width ?? 0) - width), Math.max(0, (content?.height ?? 0) - height)]
+  return { ...emptyFrame(), inverse: { a: 1, b: 0, c: 0, d: 1, e: -x, f: -y }, width, height, overflowX, overflowY }
 }
 
 /** Writes where the window's point (x, y) lies in the frame. */

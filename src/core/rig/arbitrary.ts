@@ -70,6 +70,10 @@ const signal: fc.Arbitrary<Signal> = fc.oneof(
     weight: 1,
     arbitrary: fc.record({ of: fc.constant('pinch' as const), start: between(1, 2), least: between(0.5, 1), greatest: between(2, 8) }),
   },
+  {
+    weight: 4,
+    arbitrary: fc.record({ of: fc.constantFrom('width' as const, 'height' as const, 'overflowX' as const, 'overflowY' as const) }),
+  },
   { weight: 1, arbitrary: fc.record({ of: fc.constant('time' as const), periodMs: between(200, 3000) }) },
   {
     weight: 2,
@@ -132,6 +136,31 @@ const channel: fc.Arbitrary<Omit<Channel, 'id'>> = fc
       })),
   )
 
+/** What is hidden of a content is that of single elements. */
+function ofElements(channel: Omit<Channel, 'id'>, of: Rig['areas'][number]['of']): Omit<Channel, 'id'> {
+  const { signal: read, frame: home } = channel
+  if (read.of !== 'overflowX' && read.of !== 'overflowY') return channel
+  const isOfEach = typeof home === 'object' && 'each' in home
+  if (isOfEach || of === 'each') return isOfEach ? channel : { ...channel, frame: 'area' }
+  return { ...channel, signal: { of: 'width' } }
+}
+
+/** With one more that hangs on what a zone among them chooses, and shares of the frame where a pose is of px. */
+function withChosen(channels: readonly Omit<Channel, 'id'>[]): readonly Omit<Channel, 'id'>[] {
+  const shared = channels.map((each) =>
+    (each.signal.of === 'xPx' || each.signal.of === 'yPx') && each.away.pose > 0
+      ? { ...each, away: { ...each.away, isShare: true } }
+      : each,
+  )
+  const zone = shared.findIndex(({ signal: { of }, frame: read }) => (of === 'zone' || of === 'nearest') && read === 'area')
+  const base = shared[zone]
+  if (!base) return shared
+  return [
+    ...shared,
+    { ...base, feel: { kind: 'glide', halfLifeMs: 60 }, frame: { each: '.layer' }, signal: { of: 'chosen', by: `c${zone}` } },
+  ]
+}
+
 export const rig: fc.Arbitrary<Rig> = fc
   .record({
     of: fc.constantFrom('each' as const, 'each' as const, 'group' as const, 'window' as const),
@@ -150,7 +179,8 @@ export const rig: fc.Arbitrary<Rig> = fc
     }),
     channels: fc.array(channel, { minLength: 1, maxLength: 4 }),
   })
-  .map(({ of, among, insetPx, pointer, arrowKeys, looks: machine, channels }) => {
+  .map(({ of, among, insetPx, pointer, arrowKeys, looks: machine, channels: made }) => {
+    const channels = withChosen(made.map((each) => ofElements(each, of)))
     const inset = { value: insetPx, unit: 'px' as const }
     return {
       areas: [

@@ -36,6 +36,27 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
     const area = areas.get(channel.area)
     if (!area) report(['channels', i, 'area'], `there is no area "${channel.area}"`)
     if (channel.signal.of === 'look' && area && !area.looks) report(['channels', i, 'signal'], `the area "${area.id}" has no looks`)
+    if (channel.away.isShare && channel.signal.of !== 'xPx' && channel.signal.of !== 'yPx')
+      report(['channels', i, 'away'], 'a share is of px along a side')
+    if (
+      (channel.signal.of === 'overflowX' || channel.signal.of === 'overflowY') &&
+      !(typeof channel.frame === 'object' ? 'each' in channel.frame : channel.frame === 'area' && area?.of === 'each')
+    )
+      report(['channels', i, 'signal'], 'what is hidden of a content is that of single elements')
+    if (channel.signal.of === 'chosen') {
+      const zone = channels.get(channel.signal.by)
+      if (zone?.area !== channel.area || (zone.signal.of !== 'zone' && zone.signal.of !== 'nearest') || zone.frame !== 'area')
+        report(['channels', i, 'signal', 'by'], `there is no channel "${channel.signal.by}" that tells a zone of the same area`)
+      if (!(typeof channel.frame === 'object' && 'each' in channel.frame))
+        report(['channels', i, 'frame'], 'what is chosen is each of several elements')
+    }
+    if (typeof channel.frame === 'object' && 'part' in channel.frame) {
+      const part = parts.get(channel.frame.part)
+      if (part?.area !== channel.area || part.drawn)
+        report(['channels', i, 'frame'], `there is no part "${channel.frame.part}" that is added to the same area`)
+      if (rig.outputs.some(({ to, ...output }) => output.channel === channel.id && partOf(to) === undefined))
+        report(['channels', i, 'frame'], 'what is read in a part is seen on parts')
+    }
     const seen = channel.seenBy === undefined ? undefined : channels.get(channel.seenBy)
     if (
       channel.seenBy !== undefined &&

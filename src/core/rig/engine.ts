@@ -6,6 +6,7 @@ import type { At } from '../signal/reader'
 import { nudge } from './arrow-keys'
 import type { Sample } from '../signal/sample'
 import { followTrack } from '../signal/track'
+import { followSizes } from './play'
 import { newPresence, type Scene } from './place'
 import { advanceScene, meetScene } from './scene'
 
@@ -28,6 +29,7 @@ export function newEngine(scenes: readonly Scene[]): Engine {
     point: { x: 0, y: 0 },
     zones: [],
     others: undefined,
+    index: 0,
   }
   return { scenes, pointer, at, time: -Infinity }
 }
@@ -41,7 +43,12 @@ export function hear(engine: Engine, sample: Sample): void {
   if (!Number.isFinite(sample.t)) return
   const t = Math.max(sample.t, engine.time)
   playUntil(engine, t)
-  if (sample.phase === 'scroll' && !pointer.present) return
+  if (sample.phase === 'scroll') {
+    engine.at.t = t
+    for (const { places } of scenes)
+      for (const { plays, presence } of places) if (!presence.inside) for (const play of plays) followSizes(play, engine.at)
+    if (!pointer.present) return
+  }
   const heard = sample.phase === 'scroll' ? { ...sample, t, x: pointer.x, y: pointer.y, buttons: pointer.buttons } : { ...sample, t }
   take(engine, heard)
   const moved = nudge(scenes, pointer, heard)

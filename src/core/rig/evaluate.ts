@@ -3,9 +3,9 @@ import { emptyFrame, frameOf, type Frame } from '../geometry/frame'
 import { holdsPoint, hullOf, type Box } from '../geometry/box'
 import { isOfPointer, type Sample } from '../signal/sample'
 import { hear, hearAgain, newEngine, playUntil, type Engine } from './engine'
-import { beginPlay, channelValue, shape, showFrame, type Play } from './play'
+import { beginPlay, channelValue, followSizes, shape, showFrame, type Play } from './play'
 import { planRig, type AreaPlan } from './plan'
-import type { Output, Rig } from './rig'
+import type { FrameOf, Output, Rig } from './rig'
 import { newPlace, newPresence, newScene, type Place } from './place'
 import { outputValue } from './values'
 import { slotName } from './slot'
@@ -38,11 +38,15 @@ export function selectorsOf(rig: Rig): readonly string[] {
   return [
     ...rig.areas.filter(({ of }) => of !== 'window').map(({ select }) => select),
     ...rig.channels.flatMap(({ frame, signal }) => [
-      ...(typeof frame === 'string' ? [] : Object.values(frame)),
+      ...(typeof frame === 'string' ? [] : [frameSelect(frame)]),
       ...(signal.of === 'nearest' ? [signal.among] : []),
     ]),
   ]
 }
+
+/** By what boxes of a frame of reference are told: a selector, or the name of a part as CSS writes it. */
+export const frameSelect = (frame: Exclude<FrameOf, string>): string =>
+  'each' in frame ? frame.each : 'box' in frame ? frame.box : `::part(${frame.part})`
 
 /** Of what elements no boxes are known: the first selector; undefined when all are. */
 export function missingBoxes(rig: Rig, boxes: Boxes): string | undefined {
@@ -131,6 +135,8 @@ function setUp(rig: Rig, boxes: Boxes, byCss: readonly string[]): Setup {
   })
   const setup: Setup = { engine: newEngine(scenes), figures, frames }
   moveFrames(setup, boxes)
+  for (const { places } of setup.engine.scenes)
+    for (const { plays } of places) for (const play of plays) followSizes(play, setup.engine.at, true)
   return setup
 }
 
@@ -174,9 +180,12 @@ function placesOf(figure: AreaPlan, boxes: Boxes, frameFrom: (find: (boxes: Boxe
       if (of === 'area') return [begin(frame)]
       if (of === 'window') return [begin(frameFrom(windowBox))]
       if ('box' in of) return [begin(frameFrom((at) => at.elements[of.box]?.[0]))]
-      return (boxes.elements[of.each] ?? []).flatMap((each, k) =>
-        placeOf(each, places, boxes) === index ? [begin(frameFrom((at) => at.elements[of.each]?.[k]))] : [],
+      const select = frameSelect(of)
+      const plays = (boxes.elements[select] ?? []).flatMap((each, k) =>
+        placeOf(each, places, boxes) === index ? [begin(frameFrom((at) => at.elements[select]?.[k]))] : [],
       )
+      plays.forEach((play, n) => (play.index = n))
+      return plays
     })
     return newPlace(presence, frame, holding, plays)
   })

@@ -52,6 +52,7 @@ export function newPresence(): Presence {
     entryY: 0,
     exitX: 3,
     exitY: 0,
+    zones: new Map(),
     look: newLook(),
   }
 }

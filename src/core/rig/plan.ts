@@ -118,15 +118,20 @@ export function planRig(rig: Rig, names: Names): readonly AreaPlan[] {
     return {
       name: nameOfArea(names, rig, area.id),
       area,
-      frames: [...frames.values()].map((members) => ({
-        of: members[0]?.frame ?? 'area',
-        channels: members.map((channel) => planChannel(rig, names, channel, members)),
-      })),
+      // What is chosen is known after what chooses.
+      frames: [...frames.values()]
+        .sort((one, other) => Number(choosing(one)) - Number(choosing(other)))
+        .map((members) => ({
+          of: members[0]?.frame ?? 'area',
+          channels: members.map((channel) => planChannel(rig, names, channel, members)),
+        })),
       parts: addedParts(rig).filter((part) => part.area === area.id),
       own,
     }
   })
 }
+
+const choosing = (members: readonly Channel[]) => members.some(({ signal }) => signal.of === 'chosen')
 
 function planChannel(rig: Rig, names: Names, channel: Channel, members: readonly Channel[]): ChannelPlan {
   const { id, seenBy } = channel

@@ -6,7 +6,9 @@ import { followerAt, placeAt, restBand, rests, turnTo, valueAt, type Follower } 
 import { toFrame, type Frame } from '../geometry/frame'
 import type { Insets } from '../geometry/insets'
 import type { At, Memory, Presence } from '../signal/reader'
+import { pxOfShare } from '../signal/position'
 import { readers } from '../signal/readers'
+import { isBySize } from '../signal/size'
 import type { ChannelPlan } from './plan'
 import type { Timing } from './rig'
 import { chains } from './chains'
@@ -39,6 +41,8 @@ export interface Play {
   /** The area's insets, where the frame is the area. */
   readonly insets: Insets | undefined
   zones: readonly Frame[]
+  /** Which of the elements of its frame in the same place this is. */
+  index: number
   /** The indexes of the channels whose signals change by themselves. */
   readonly flowing: readonly number[]
 }
@@ -70,7 +74,7 @@ export function beginPlay(
     return { reading: NaN, turn: 0, next: undefined, own: followerAt(0), follower: followerAt(value), chain, span }
   })
   const flowing = [...channels.keys()].filter((index) => Boolean(channels[index] && readers[channels[index].signal.of].due))
-  return { channels, states, frame, presence, insets, zones: [], flowing }
+  return { channels, states, frame, presence, insets, zones: [], index: 0, flowing }
 }
 
 /** Turns a channel to `reading` at `at.t`. */
@@ -80,6 +84,7 @@ export function turnChannel(channel: Followed, state: ChannelState, reading: num
   const start = reading === state.reading ? NaN : (readers[channel.signal.of].start?.(channel.signal, at) ?? NaN)
   if (!Number.isNaN(start) && rests(state.follower, t)) placeAt(state.follower, shape(channel, start))
   state.reading = reading
+  if (channel.signal.of === 'zone' || channel.signal.of === 'nearest') at.presence.zones.set(channel.id, reading)
   const target = shape(channel, reading)
   if (channel.inFrames) state.next = { target, feel }
   else if (state.chain) chains.turn(state.chain, target, feel, t)
@@ -97,6 +102,7 @@ export function aim(at: At, play: Play): void {
   at.presence = play.presence
   at.insets = play.insets
   at.zones = play.zones
+  at.index = play.index
   toFrame(play.frame, at.pointer.x, at.pointer.y, at.point)
 }
 
@@ -126,9 +132,28 @@ export function leavePlay(play: Play, at: At): void {
     if (!channel || !state) continue
     const { signal, away, going, feel } = channel
     if (away.kind !== 'settle') continue
-    const own = readers[signal.of].away
-    turnChannel(channel, state, own ? own(signal, at, state) : away.pose, signal.of === 'look' ? feelOf(channel, at) : (going ?? feel), at)
+    turnChannel(channel, state, awayReading(channel, at, state), signal.of === 'look' ? feelOf(channel, at) : (going ?? feel), at)
   }
+}
+
+/** What a channel reads while the pointer is away. */
+function awayReading({ signal, away }: Followed, at: At, state: ChannelState): number {
+  if (away.isShare && (signal.of === 'xPx' || signal.of === 'yPx')) return pxOfShare(signal, away.pose, at.frame)
+  const own = readers[signal.of].away
+  return own ? own(signal, at, state) : away.pose
+}
+
+/** Turns what hangs on sizes alone to what it is at `at.t`; before the pointer first comes it lies there (`begins`). */
+export function followSizes(play: Play, at: At, begins = false): void {
+  if (!play.channels.some(isBySize)) return
+  aim(at, play)
+  play.channels.forEach((channel, i) => {
+    const state = play.states[i]
+    if (!state || !isBySize(channel) || channel.away.kind !== 'settle') return
+    const reading = awayReading(channel, at, state)
+    if (!begins) turnChannel(channel, state, reading, channel.going ?? channel.feel, at)
+    else if (Number.isFinite(reading) && !state.chain) placeAt(state.follower, shape(channel, reading))
+  })
 }
 
 /** The value of a channel at `t`; of one link, where it is a chain. */

@@ -105,6 +105,10 @@ const signalSchemas = [
   }),
   /** Which of the elements that `among` matches is nearest. */
   z.object({ of: z.literal('nearest'), among: select, hysteresisPx: number(0, 1000).optional() }),
+  /** 1 for that element of the frame's which a zone of the same area chooses, by their order; 0 for the others. */
+  z.object({ of: z.literal('chosen'), by: identifier }),
+  /** How large the frame is, and by how much what it holds is larger, px: with the pointer and without it. */
+  z.object({ of: z.enum(['width', 'height', 'overflowX', 'overflowY']) }),
   /** 1 once the pointer has travelled less than 3 px for so long. */
   z.object({ of: z.literal('still'), afterMs: number(1, 60_000) }),
   /** 0 when the pointer is away, 1 when it is there, with times to come and to go. */
@@ -201,10 +205,20 @@ export const areaSchema = z
  * Where a channel lies when the pointer is not there: it settles at a pose (a number of the signal), holds what it had,
  * or lets go: it holds, and the weight of its outputs goes to 0, so that the page's own style comes back.
  */
-export const awaySchema = z.object({ kind: z.enum(['settle', 'hold', 'letGo']), pose: px })
+export const awaySchema = z.object({
+  kind: z.enum(['settle', 'hold', 'letGo']),
+  pose: px,
+  /** For px along a side: the pose is a share of the frame, from 0 at its left or upper edge to 1. */
+  isShare: z.boolean().optional(),
+})
 
-/** In whose coordinates the pointer is read: the area's, the window's, each element of a role's, or one box's. */
-export const frameOfSchema = z.union([z.enum(['area', 'window']), z.object({ each: select }).strict(), z.object({ box: select }).strict()])
+/** In whose coordinates the pointer is read: the area's, the window's, each element of a role's, one box's, or a part's that is added when it runs. */
+export const frameOfSchema = z.union([
+  z.enum(['area', 'window']),
+  z.object({ each: select }).strict(),
+  z.object({ box: select }).strict(),
+  z.object({ part: identifier }).strict(),
+])
 
 /** The feel of the way from one look to another. */
 export const timingSchema = z.object({ from: z.enum([...lookNames, 'any']), to: z.enum(lookNames), feel: feelSchema })

@@ -22,6 +22,10 @@ export const centredY: Reader<Position> = { span: () => 2, read: (signal, at) =>
 const along = ({ from }: InPx, px: number, size: number, border: number) =>
   from === 'centre' ? px - size / 2 : from === 'border' ? px + border : px
 
+/** Where a share of the frame, 0..1, lies along the signal's side, px. */
+export const pxOfShare = (signal: InPx, share: number, { width, height, border }: At['frame']): number =>
+  signal.of === 'xPx' ? along(signal, share * width, width, border[3]) : along(signal, share * height, height, border[0])
+
 export const xPx: Reader<InPx> = {
   span: () => pxSpan,
   read: (signal, { point, frame }) => along(signal, point.x, frame.width, frame.border[3]),

@@ -22,6 +22,8 @@ export interface Presence {
   entryY: number
   exitX: number
   exitY: number
+  /** What zones of the place tell, by channel. */
+  readonly zones: Map<string, number>
   readonly look: LookState
 }
 
@@ -38,6 +40,8 @@ export interface At {
   zones: readonly Frame[]
   /** What other matches of the area show. */
   others: LookState | undefined
+  /** Which of the elements of its frame in the same place this is. */
+  index: number
 }
 
 /** What a signal remembers between readings. */

@@ -8,6 +8,7 @@ import { focus, here, inside, pressed, still } from './presence'
 import type { Reader } from './reader'
 import { entrySide, exitSide } from './side'
 import type { Signal, SignalName } from './signal'
+import { chosen, height, overflowX, overflowY, width } from './size'
 import { pinch, wheel } from './turning'
 import { nearest, zone } from './zone'
 
@@ -37,4 +38,9 @@ export const readers = {
   look,
   wheel,
   pinch,
+  chosen,
+  width,
+  height,
+  overflowX,
+  overflowY,
 } as Readonly<Record<SignalName, Reader<Signal>>>

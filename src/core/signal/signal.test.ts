@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { readRig } from '../rig/check'
 import { evaluate, type Boxes } from '../rig/evaluate'
 import type { Area, FrameOf, Rig } from '../rig/rig'
 import type { Sample } from './sample'
@@ -144,6 +145,48 @@ describe('what is turned', () => {
     expect(
       read(pinch, [pinched(0, 1.5), pinched(10, 2), pinched(20, 9), pinched(30, 0.01), pinched(40, -2)], [5, 15, 25, 35, 45]).flat(),
     ).toEqual([3, 6, 8, 1, 1])
+  })
+})
+
+describe('how large things are', () => {
+  const large: Boxes = {
+    ...boxes,
+    elements: { ...boxes.elements, '.card': [{ x: 100, y: 100, width: 200, height: 100, content: { width: 260, height: 90 } }] },
+  }
+  const rigOf = (signal: Signal, more: object = {}): Rig => ({
+    areas: [{ id: 'a', of: 'each', select: '.card', box: 'still', among: 'one', pointer: 'any', touch: 'none' }],
+    channels: [
+      { id: 'c', area: 'a', frame: 'area', signal, away: { kind: 'settle', pose: 0, ...more }, feel: { kind: 'direct' }, group: 'travel' },
+    ],
+    ...{ knobs: [], outputs: [], parts: [], rules: [] },
+  })
+  const valuesOf = (rig: Rig, trace: readonly Sample[], times: readonly number[], at: Parameters<typeof evaluate>[2] = large) =>
+    evaluate(rig, trace, at, times).moments.flatMap(({ values }) => values)
+
+  it('is known without the pointer, and followed where it changes', () => {
+    const [none, over] = [[], [at(0, 150, 150)]] as const
+    expect([...valuesOf(rigOf({ of: 'width' }), none, [0]), ...valuesOf(rigOf({ of: 'overflowX' }), over, [1])]).toEqual([200, 60])
+    expect(valuesOf(rigOf({ of: 'overflowY' }), none, [0])).toEqual([0])
+    const grown = { ...large, t: 10, elements: { '.card': [{ x: 0, y: 0, width: 320, height: 40 }] } }
+    expect(valuesOf(rigOf({ of: 'width' }), none, [5, 15], [{ ...large, t: 0 }, grown])).toEqual([200, 320])
+  })
+
+  it('gives a pose as a share of the side, for what is read in px', () => {
+    const trace = [at(10, 150, 150), at(20, 900, 450)]
+    expect(valuesOf(rigOf({ of: 'xPx' }, { pose: 0.25, isShare: true }), trace, [5, 15, 25])).toEqual([50, 50, 50])
+    expect(valuesOf(rigOf({ of: 'yPx', from: 'centre' }, { pose: 1, isShare: true }), trace, [5, 15, 25])).toEqual([50, 0, 50])
+    expect(() => readRig({ ...rigOf({ of: 'x' }, { pose: 1, isShare: true }) })).toThrow('a share is of px along a side')
+  })
+
+  it('is what a zone chooses of several', () => {
+    const rig = rigOf({ of: 'zone', columns: 2, rows: 1 })
+    const chosen = { ...rig.channels[0], id: 'k', frame: { each: '.layer' }, signal: { of: 'chosen', by: 'c' } }
+    const both = readRig({ ...rig, channels: [...rig.channels, chosen] })
+    expect(evaluate(both, [at(0, 120, 150), at(10, 280, 150)], boxes, [5, 15]).moments.map(({ values }) => values)).toEqual([
+      [0, 1, 0],
+      [1, 0, 1],
+    ])
+    expect(() => readRig({ ...rig, channels: [chosen] })).toThrow('there is no channel')
   })
 })
 

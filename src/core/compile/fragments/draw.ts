@@ -7,6 +7,7 @@ import { pressKey } from './press-key'
 import { meetEffect } from './meet'
 import { ending } from './off'
 import { pointer } from './pointer'
+import { followSizes } from './size'
 import { follow } from './track'
 import { meetFocus, meetTap, hearTap } from './causes'
 import type { Effect, Heard } from './types'
@@ -88,6 +89,7 @@ function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType,
     if (given.hasPath) [pointer.fromX, pointer.fromY] = [pointer.x, pointer.y]
     pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
   }
+  if (given.hasSizes && !(type.startsWith('pointer') || isTurn)) for (const effect of effects) followSizes(effect, t)
   for (const effect of effects) {
     if (given.hasTaps) meetTap(effect, target as Element)
     if (given.hasMany) guarded(effect, meetEffect, t)

@@ -1,3 +1,4 @@
+import { addParts } from './parts'
 import { begin } from './place'
 import type { Effect } from './types'
 
@@ -13,7 +14,9 @@ export function findAll(effect: Effect): void {
     }
   if (effect.findsAll)
     for (const area of areas) {
-      const scope = effect.isGroup ? document.documentElement : area
+      const scope = effect.isGroup && !effect.readsParts ? document.documentElement : area
+      // What is read in parts needs them to be there.
+      if (effect.readsParts && effect.parts) addParts(area as HTMLElement, effect.parts)
       const elements = effect.readsIn ? [...scope.querySelectorAll(effect.readsIn)] : [area]
       // One in which there is nothing to read has the pointer all the same.
       if (effect.readsIn && elements.length === 0) elements.push(area)

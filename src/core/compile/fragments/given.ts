@@ -65,11 +65,16 @@ export const given = {
   partsCopy: true,
   partsCover: true,
   partsCount: true,
+  /** Some values are read in parts. */
+  readsParts: true,
   /** Some elements share a vanishing point with what stands beside them. */
   sharesEye: true,
   /** What stands without the pointer may come later. */
   watches: true,
   hasZones: true,
+  /** Some value hangs on what a zone chooses, or on how large things are. */
+  hasChosen: true,
+  hasSizes: true,
   /** Whether all of it can be taken off again. */
   takesOff: true,
   /** Whether effects tell the page's own code what happens. */

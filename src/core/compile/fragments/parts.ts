@@ -3,8 +3,10 @@ import { given } from './given'
 import { remember, undone } from './off'
 import type { Part, Place } from './types'
 
-/** Adds the parts of an effect to an element. */
+/** Adds the parts of an effect to an element, once. */
 export function addParts(host: HTMLElement, parts: readonly Part[]): void {
+  const [first] = parts
+  if (given.readsParts && first && host.querySelector(`:scope > .${first.part}`)) return
   const made = new Map<string, HTMLElement>()
   if (given.hasPositions && getComputedStyle(host).position === 'static') {
     if (given.takesOff) remember(host, 'position')

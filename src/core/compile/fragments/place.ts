@@ -1,5 +1,6 @@
 import { readFrame } from './areas'
 import { turnChain } from './chain'
+import { noteZone } from './chosen'
 import { given } from './given'
 import { newLook, feelByLook } from './look-state'
 import { readOwn } from './own'
@@ -25,6 +26,10 @@ export function begin(effect: Effect, area: Element, element = area): void {
   if (given.hasFirst && place.look.shown === 'on')
     for (const follower of place.followers)
       if (follower.value.byLook) follower.target = shapedOf(follower.value, follower.value.read({ place } as At, follower))
+  if (given.hasSizes)
+    for (const follower of place.followers)
+      if (follower.value.bySize && follower.value.leave && !follower.value.links)
+        follower.target = shapedOf(follower.value, follower.value.leave(atOf(effect, place, 0), follower))
   effect.places.set(element, place)
   if (given.hasOwn) place.own = readOwn(effect, place)
 }
@@ -80,6 +85,7 @@ export function turnValue(follower: ValueFollower, at: At, arrives = false): voi
     if (start !== undefined) Object.assign(follower, { target: shapedOf(value, start), gap: 0, speed: 0 })
   }
   follower.reading = reading
+  if (given.hasChosen && value.zone) noteZone(at.place.area, value.zone, reading)
   if (value.links) turnChain(follower, target, (at.place.isOn ? value.halfLifeMs : value.goingHalfLifeMs) ?? value.halfLifeMs ?? 1, at.t)
   else
     turn(

@@ -88,6 +88,8 @@ export interface Value {
   /** The next instant at which it changes by itself; whether that goes on for ever. */
   readonly due?: (at: Pick<At, 't' | 'place'>, follower: Follower) => number
   readonly isEndless?: boolean
+  /** It hangs on how large things are. */
+  readonly bySize?: boolean
   /** Feels for some pairs of looks, and where it starts from when a look comes. */
   readonly byLook?: boolean
   readonly timing?: readonly (readonly [from: string, to: string, feel: Feel])[]
@@ -202,6 +204,8 @@ export interface Effect {
   readonly measure: (element: Element) => Frame
   /** Where values are read, if not in the element itself. */
   readonly readsIn?: string
+  /** Which is of parts that have been added. */
+  readonly readsParts?: boolean
   readonly readsInBox?: string
   readonly readsInWindow?: boolean
   /** Fingers do not count. */

@@ -78,6 +78,11 @@ const signalWords: Readonly<Record<Rig['channels'][number]['signal']['of'], stri
   look: 'its look',
   wheel: 'the wheel',
   pinch: 'two fingers',
+  chosen: 'what a zone chooses',
+  width: 'its width',
+  height: 'its height',
+  overflowX: 'how much of its content is hidden',
+  overflowY: 'how much of its content is hidden',
 }
 
 /** What an output changes, as a sentence says it. */
