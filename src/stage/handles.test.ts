@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { gapBetween } from './gap'
 import { gripOf, valueAt, type Ground } from './handles'
-import { markedSelector } from './hover'
+import { withHoverMarks } from '../core/page/hover-marks'
 import type { ShownHandle } from './protocol'
 
 const ground: Ground = { box: { x: 100, y: 50, width: 400, height: 200 }, middle: { x: 220, y: 130 } }
@@ -61,9 +61,9 @@ describe('the gap between two edges', () => {
 
 describe('rules for states under the ghost', () => {
   it('follow a mark that weighs the same, and nothing else changes', () => {
-    expect(markedSelector('.card:hover > a:active, li:not(:hover)')).toBe(
+    expect(withHoverMarks('.card:hover > a:active, li:not(:hover)')).toBe(
       '.card[data-glass-moth-hover] > a[data-glass-moth-active], li:not([data-glass-moth-hover])',
     )
-    expect(markedSelector('.hover:focus-visible, a:hover-like')).toBe('.hover:focus-visible, a:hover-like')
+    expect(withHoverMarks('.hover:focus-visible, a:hover-like')).toBe('.hover:focus-visible, a:hover-like')
   })
 })

@@ -1,7 +1,6 @@
 // The page under the ghost: its own rules for :hover and :active follow a mark that the hand puts where it is, in this copy only.
 
-const hoverMark = 'data-glass-moth-hover'
-const activeMark = 'data-glass-moth-active'
+import { activeMark, hoverMark, withHoverMarks } from '../core/page/hover-marks'
 
 export interface Hover {
   /** What the hand is over, and whether it is pressed there. */
@@ -10,18 +9,13 @@ export interface Hover {
   readonly follow: () => void
 }
 
-/** A selector in which the two states are told by our marks; they weigh as much as what they stand for. */
-export function markedSelector(select: string): string {
-  return select.replace(/:hover(?![\w-])/g, `[${hoverMark}]`).replace(/:active(?![\w-])/g, `[${activeMark}]`)
-}
-
 export function makeHover(page: Document): Hover {
   let over: Element[] = []
   let pressed = false
   const walk = (rules: CSSRuleList) => {
     for (const rule of rules) {
       if (rule instanceof CSSStyleRule && /:(hover|active)(?![\w-])/.test(rule.selectorText))
-        rule.selectorText = markedSelector(rule.selectorText)
+        rule.selectorText = withHoverMarks(rule.selectorText)
       if ('cssRules' in rule) walk(rule.cssRules as CSSRuleList)
     }
   }

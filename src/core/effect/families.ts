@@ -5,5 +5,6 @@ export interface Family {
 
 export const depth: Family = { title: 'Depth' }
 export const light: Family = { title: 'Light' }
+export const reveal: Family = { title: 'Reveal' }
 /** Rigs by hand. */
 export const custom: Family = { title: 'Custom' }

@@ -51,6 +51,8 @@ export interface Kind<S> {
   readonly moreRoles?: MoreRoles<S> | undefined
   /** The same settings for an element that the page draws flat, by a property such as `overflow`: what is in it cannot rise out of it. */
   readonly onFlat?: (settings: S) => S
+  /** The same settings for an element that holds nothing of the page, and so nothing of ours: a picture, a video. */
+  readonly onReplaced?: (settings: S) => S
   readonly controls: (settings: S) => readonly Control<S>[]
   readonly recipes: readonly Recipe<S>[]
   /** A drawing of its own, for controls whose drawing is `sketch`. */

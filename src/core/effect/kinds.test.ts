@@ -95,7 +95,7 @@ describe.each(all)('$name', ({ kind, settings }) => {
   })
 
   it('writes no knob, token or part that its rig does not use', () => {
-    const used = JSON.stringify([rig.outputs, rig.parts, rig.rules, rig.layers, rig.knobs.map(({ times }) => times)])
+    const used = JSON.stringify([rig.outputs, rig.parts, rig.rules, rig.states, rig.layers, rig.knobs.map(({ times }) => times)])
     for (const { id } of rig.knobs)
       expect(used.includes(`"knob":"${id}"`) || used.includes(`{${id}}`) || used.includes(`"${id}"`), id).toBe(true)
     for (const { id } of rig.tokens ?? []) expect(used, id).toContain(`{${id}}`)

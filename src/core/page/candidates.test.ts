@@ -18,6 +18,10 @@ const card =
 const cards = `<section class="cards">${card.repeat(8)}</section>`
 
 describe('a rung of the ladder', () => {
+  it('says what holds nothing that CSS could draw in', () => {
+    expect(['.card', '.picture', '.card img'].map((select) => rungIn(cards, select)?.isReplaced)).toEqual([false, false, true])
+  })
+
   it('tells its likes by class, itself alone by its place, and what both come to', () => {
     const rung = rungIn(cards, '.card:nth-child(3)')
     expect(rung).toMatchObject({ noun: 'card', element: 'article.card' })

@@ -34,6 +34,8 @@ export interface Rung {
   readonly noun: string
   /** The element as it is written: tag, id, classes. */
   readonly element: string
+  /** It holds nothing that CSS could draw in: a picture, a video. */
+  readonly isReplaced: boolean
   /** Its first words. */
   readonly words: string
   readonly choices: readonly Choice[]
@@ -64,8 +66,18 @@ export function rungOf(site: SiteIndex, pageId: string, number: number): Rung | 
   if (holder) add('picture', likesOf(page, holder) ?? onlyThis(page, holder), 1)
   const choices = [...found.values()]
   const named = choices.find(({ how }) => how === 'class') ?? choices[0]
-  return { number, noun: wordOf(named?.select ?? element.name), element: describe(element), words: textOf(element).slice(0, 60), choices }
+  return {
+    number,
+    noun: wordOf(named?.select ?? element.name),
+    element: describe(element),
+    isReplaced: replaced.has(element.name),
+    words: textOf(element).slice(0, 60),
+    choices,
+  }
 }
+
+/** Replaced elements (CSS Display Module Level 3): what they show is no content of theirs. */
+const replaced = new Set(['img', 'video', 'canvas', 'iframe', 'object', 'embed', 'svg'])
 
 function describe(element: Element): string {
   return (

@@ -5,12 +5,14 @@ import type { Recipe } from '../../core/effect/kind'
 import type { AnyKind } from '../../core/effect/kinds'
 import { plainFacts } from '../../core/compile/facts'
 import { registrationsOf, writeStylesheet } from '../../core/export/stylesheet'
+import { hoverMark, withHoverMarks } from '../../core/page/hover-marks'
 import { pointAt } from '../../core/geometry/place'
 import { placeOnWalk } from '../../core/trace/walk'
 import { runScript, type RunningScript } from '../../play/run-script'
 import { scriptFor } from '../store/scripts'
 
 const restingMs = 900
+const turnMs = 1100
 
 interface RecipeSampleProps {
   readonly kind: AnyKind
@@ -47,7 +49,7 @@ export function RecipeSample({ kind, recipe, moving }: RecipeSampleProps) {
     const settings: unknown = kind.forSample ? kind.forSample(recipe.settings) : recipe.settings
     const rig = kind.expand(settings, select, roles)
     const figures = [{ number: 1, names, rig, sentence: '' }]
-    root.innerHTML = `<style>${css}${writeStylesheet(figures, [], sampleFacts)}</style>${html}`
+    root.innerHTML = `<style>${css}${withHoverMarks(writeStylesheet(figures, [], sampleFacts))}</style>${html}`
     const registered = new CSSStyleSheet()
     registered.replaceSync(registrationsOf(figures))
     document.adoptedStyleSheets.push(registered)
@@ -56,6 +58,8 @@ export function RecipeSample({ kind, recipe, moving }: RecipeSampleProps) {
     let isShown = true
     const walkTo = (ms: number) => {
       if (!card || !running) return
+      // What comes by CSS alone comes and goes by turns.
+      card.toggleAttribute(hoverMark, ms <= restingMs || Math.floor((ms - restingMs) / turnMs) % 2 === 1)
       const { left, top, width, height } = element.getBoundingClientRect()
       const { x, y } = pointAt({ x: left, y: top, width, height }, placeOnWalk(ms))
       running.hear({ t: performance.now(), x, y, buttons: 0, pointerType: 'mouse', phase: 'move' }, card)

@@ -125,11 +125,19 @@ export function chosenTarget({ view }: Studio): { readonly select: string; reado
 
 /** The effect that a recipe makes of what is chosen on the ladder. */
 export function recipeEffect(studio: Studio, kindId: string, recipeId: string, id: string): Effect | undefined {
-  const recipe = findKind(kindId)?.recipes.find((each) => each.id === recipeId)
+  const kind = findKind(kindId)
+  const recipe = kind?.recipes.find((each) => each.id === recipeId)
   const target = chosenTarget(studio)
   if (!recipe || !target) return undefined
   const roles = rolesInside(recipe.roles, target.select)
-  return { id, kind: kindId, name: recipe.title, ...target, ...(roles ? { roles } : {}), settings: recipe.settings }
+  const settings: unknown = isReplaced(studio) ? (kind?.onReplaced?.(recipe.settings) ?? recipe.settings) : recipe.settings
+  return { id, kind: kindId, name: recipe.title, ...target, ...(roles ? { roles } : {}), settings }
+}
+
+/** Whether what is chosen holds nothing, as a picture does; what holds only the picture does hold it. */
+function isReplaced({ view }: Studio): boolean {
+  const { rungs, pick, choice, typed } = view.get().pointing
+  return typed === null && rungs[pick]?.isReplaced === true && rungs[pick].choices[choice]?.how !== 'picture'
 }
 
 /** The roles of a recipe inside what `select` chooses, until they are pointed at. */
