@@ -56,12 +56,15 @@ function seenOn({ rig, names }: Figure, { to, whose }: State, area: Area, showin
   return ground === showing && mark !== undefined ? linked + showing.slice(asOneSelector(select).length) : linked
 }
 
-/** The rules of all looks of a figure. */
-export function writeStates(figure: Figure): readonly Block[] {
+/** What turns, grows or goes from its place: for those who prefer reduced motion it stays where it is. */
+const moving = new Set(['transform', 'translate', 'rotate', 'scale', 'offset-distance'])
+
+/** The rules of all looks of a figure: those of what moves, or those of all the rest. */
+export function writeStates(figure: Figure, what: 'moving' | 'still'): readonly Block[] {
   return figure.rig.areas.flatMap((area) => {
     const states = statesOf(figure.rig, area)
     const mark = isByStylesheet(figure.rig, area) ? undefined : markOf(figure, area)
-    return states.flatMap((state) => writeState(figure, area, state, propertiesOf(states, state), mark))
+    return states.flatMap((state) => writeState(figure, area, state, propertiesOf(states, state), mark, what))
   })
 }
 
@@ -71,8 +74,15 @@ function propertiesOf(states: readonly State[], { to, whose }: State): readonly 
   return [...new Set(states.filter((each) => JSON.stringify([each.to, each.whose]) === key).flatMap(({ css }) => Object.keys(css)))]
 }
 
-function writeState(figure: Figure, area: Area, state: State, properties: readonly string[], mark: string | undefined): readonly Block[] {
-  const { looks, css, ways = [], staggerMs, chosenBy } = state
+function writeState(
+  figure: Figure,
+  area: Area,
+  state: State,
+  properties: readonly string[],
+  mark: string | undefined,
+  what: 'moving' | 'still',
+): readonly Block[] {
+  const { looks, css, ways: all = [], staggerMs, chosenBy } = state
   const { names } = figure
   const machine = area.looks ?? { keys: false }
   const later = staggerMs === undefined ? '' : ` calc(var(--${names.name}-index, 0) * ${cssNumber(staggerMs)}ms)`
@@ -84,10 +94,15 @@ function writeState(figure: Figure, area: Area, state: State, properties: readon
     chosenBy === undefined ? seenOn(figure, state, area, showing, mark) : chosen(state, markOf(figure, area))
   // Off is what an element is in a stylesheet by itself; where the script tells it, it is when that is there.
   const showing = whileShowing(styleText(area.select), looks, machine, mark)
-  const usual = ways.find(({ from }) => from === 'any')
-  const special = ways.filter(({ from }) => from !== 'any')
-  const declarations = [...writeDeclarations(css, names), ...(usual && properties.length > 0 ? transition(usual).split('\n') : [])]
-  const rest = special.map((way): Block => [on(`${showing}[${mark ?? ''}-from="${way.from}"]`), transition(way).split('\n')])
+  const usual = all.find(({ from }) => from === 'any')
+  const special = all.filter(({ from }) => from !== 'any')
+  const own = Object.fromEntries(Object.entries(css).filter(([property]) => moving.has(property) === (what === 'moving')))
+  const ways = what === 'moving' ? [] : special
+  const declarations = [
+    ...writeDeclarations(own, names),
+    ...(usual && what === 'still' && properties.length > 0 ? transition(usual).split('\n') : []),
+  ]
+  const rest = ways.map((way): Block => [on(`${showing}[${mark ?? ''}-from="${way.from}"]`), transition(way).split('\n')])
   return [...(declarations.length > 0 ? [[on(showing), declarations] as const] : []), ...rest]
 }
 

@@ -199,9 +199,18 @@ function writeFigure(figure: Figure, comings: readonly Coming[], facts: SheetFac
           '}',
         ]
       : []),
+    ...writeMoving(figure),
     ...writeCalm(figure),
     '',
   ].join('\n')
+}
+
+/** What of hover looks moves, where that is welcome. */
+function writeMoving(figure: Figure): readonly string[] {
+  const blocks = writeStates(figure, 'moving')
+  const conditions = ['screen', '(forced-colors: none)', ...new Set([...conditionsOf(figure), '(prefers-reduced-motion: no-preference)'])]
+  const lines = blocks.flatMap(([select, declarations]) => [...`${select} {`.split('\n'), ...declarations.map((line) => `  ${line}`), '}'])
+  return lines.length > 0 ? [`@media ${conditions.join(' and ')} {`, ...lines.map((line) => `  ${line}`), '}'] : []
 }
 
 /** What single matches have of their own: one custom property on each. */
@@ -241,7 +250,8 @@ function writeRules(figure: Figure, comings: readonly Coming[], { hasPositions }
   const blocks = new Map<string, string[]>()
   // What one selector says stands in one block, where it is first met.
   const add = (select: string, declarations: readonly string[]) => {
-    if (declarations.length > 0) blocks.set(select, [...(blocks.get(select) ?? []), ...declarations])
+    const known = blocks.get(select) ?? []
+    if (declarations.length > 0) blocks.set(select, [...known, ...declarations.filter((each) => !known.includes(each))])
   }
   for (const { select, css, whilePlayed } of rig.rules) {
     const area = rig.areas.find((each) => each.select === select)
@@ -270,7 +280,7 @@ function writeRules(figure: Figure, comings: readonly Coming[], { hasPositions }
       writeSlots(same).flatMap(({ lines: each }) => each),
     )
   for (const coming of comings) for (const [select, declarations] of writeComing(figure, coming)) add(select, declarations)
-  for (const [select, declarations] of writeStates(figure)) add(select, declarations)
+  for (const [select, declarations] of writeStates(figure, 'still')) add(select, declarations)
   return [...blocks].flatMap(([select, declarations]) => [...`${select} {`.split('\n'), ...declarations.map((line) => `  ${line}`), '}'])
 }
 
