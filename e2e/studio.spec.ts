@@ -176,3 +176,13 @@ test('a walk of the stand-in pointer moves the card until the real pointer comes
   await eventually(() => lean(frame, 0)).toBeCloseTo(0, 2)
   await expect(page.getByRole('button', { name: 'Play a path' })).toHaveAttribute('aria-pressed', 'false')
 })
+
+test('what the page scrolls into view, as a link to a place in it does, moves the page and never its frame', async ({ page, house }) => {
+  await page.goto(await house.addSite('scrolling', `${cardsPage}<p id="end" style="margin-top: 1800px">The end.</p>`))
+  const frame = await stageOf(page)
+  const top = () => page.locator('iframe').evaluate((element) => Math.round(element.getBoundingClientRect().top))
+  const before = await top()
+  await frame.evaluate(() => document.querySelector('#end')?.scrollIntoView({ block: 'center' }))
+  await eventually(() => frame.evaluate(() => scrollY)).toBeGreaterThan(900)
+  expect(await top()).toBe(before)
+})

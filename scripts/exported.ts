@@ -63,7 +63,8 @@ export function exportedScripts(root: string): ReadonlyMap<string, string> {
         ),
       ] as const
     }) ?? []
-  return new Map([...ofKinds, ...ofPages])
+  // What CSS does alone leaves none.
+  return new Map([...ofKinds, ...ofPages].filter(([, script]) => script !== ''))
 }
 
 /** Writes them into docs/exported. */

@@ -37,7 +37,9 @@ function DrawingOf({ kind, effect, touched }: { readonly kind: AnyKind; readonly
   const studio = useStudio()
   const controls = kind.controls(effect.settings)
   const control =
-    controls.find(({ id }) => id === touched) ?? controls.find(({ kind: each, drawing }) => each === 'feel' && drawing === 'flick')
+    controls.find(({ id }) => id === touched) ??
+    controls.find(({ kind: each, drawing }) => each === 'feel' && drawing === 'flick') ??
+    controls.find(({ drawing }) => drawing !== 'none')
   const drawn = controls.find(({ id }) => id === control?.draws) ?? control
   const feels = kind.feels(effect.settings)
   const change = (each: Control<unknown>, value: unknown, gesture?: string) => changeControl(studio, effect, each, value, gesture)

@@ -43,7 +43,7 @@ export function Plate() {
   const top = ({ height }: WindowSize) => Math.round((space.height - height * scale) / 2)
   const [first = usualWindow] = windows
   return (
-    <Box ref={room} position="relative" minWidth="0" minHeight="0" overflow="hidden" background="ground">
+    <Box ref={room} position="relative" minWidth="0" minHeight="0" overflow="clip" background="ground">
       {visitor === 'noscript' ? (
         <Framed size={first} scale={scale} left={left(0)} top={top(first)}>
           <ScriptlessPage size={first} scale={scale} />
@@ -141,7 +141,7 @@ function Framed({ size: { width, height }, scale, left, top, title, dragged, chi
           {title}
         </Box>
       )}
-      <Box width="100%" height="100%" overflow="hidden">
+      <Box width="100%" height="100%" overflow="clip">
         {children}
       </Box>
       {dragged && (
