@@ -37,6 +37,8 @@ export function CodeDrawer() {
     [figures, overlaps, facts, wished?.allows],
   )
   const styleBytes = useGzipped(stylesheet)
+  // What CSS does alone leaves nothing beside it.
+  const isBare = script.text?.readable === ''
   return (
     <Drawer label="Code" title="Code" actions={<ExportButton />}>
       {selected && (
@@ -59,7 +61,7 @@ export function CodeDrawer() {
         <>
           <CopyRow stylesheet={stylesheet} script={script.text} isModule={wished?.isModule === true} />
           {/* While the list is read, the script is what it is about. */}
-          {!isListed && (
+          {(isBare || !isListed) && (
             <CodeBlock
               title="Stylesheet"
               size={styleBytes === undefined || !facts ? '' : `${styleBytes} bytes gzipped`}
@@ -67,8 +69,12 @@ export function CodeDrawer() {
               share="0 1 auto"
             />
           )}
-          <CountedOn asked={asked} isOpen={isListed} onOpen={setListed} />
-          {script.failure ? (
+          {!isBare && <CountedOn asked={asked} isOpen={isListed} onOpen={setListed} />}
+          {isBare ? (
+            <Box px="14px" py="10px" fontSize="13px" color="soft" borderTop="1px solid" borderColor="hairline">
+              No script is needed: the stylesheet does all of it.
+            </Box>
+          ) : script.failure ? (
             <Box px="14px" py="10px" fontSize="13px" color="soft" borderTop="1px solid" borderColor="hairline" aria-live="polite">
               {script.failure}
             </Box>
@@ -113,7 +119,8 @@ function CopyRow({
   readonly isModule: boolean
 }) {
   const { readable = '', small = '', smallBytes = 0 } = script ?? {}
-  const both = script ? `<style>\n${stylesheet}</style>\n<script${isModule ? ' type="module"' : ''}>\n${readable}</script>\n` : ''
+  const code = readable === '' ? '' : `<script${isModule ? ' type="module"' : ''}>\n${readable}</script>\n`
+  const both = script ? `<style>\n${stylesheet}</style>\n${code}` : ''
   const readableBytes = useGzipped(readable)
   return (
     <Flex gap="8px" px="14px" py="8px" wrap="wrap">

@@ -71,20 +71,24 @@ export function GapDrawing({ gap }: { readonly gap: Measuring }) {
       )}
       <Flex gap="6px" flex="none">
         {edges.length < 2 && <EdgeMenu />}
-        <Button
-          look="quiet"
-          minHeight="24px"
-          fontSize="13px"
-          onClick={() => {
-            toggleGap(studio)
-            toggleGap(studio)
-          }}
-        >
-          Other edges
-        </Button>
-        <Button look="quiet" minHeight="24px" fontSize="13px" disabled={!first} onClick={over}>
-          {windows.length === 1 ? 'Over three widths' : 'In one window'}
-        </Button>
+        {edges.length > 0 && (
+          <Button
+            look="quiet"
+            minHeight="24px"
+            fontSize="13px"
+            onClick={() => {
+              toggleGap(studio)
+              toggleGap(studio)
+            }}
+          >
+            Other edges
+          </Button>
+        )}
+        {first && (
+          <Button look="quiet" minHeight="24px" fontSize="13px" onClick={over}>
+            {windows.length === 1 ? 'Over three widths' : 'In one window'}
+          </Button>
+        )}
         <Button look="quiet" minHeight="24px" fontSize="13px" onClick={() => toggleGap(studio)}>
           Done
         </Button>
