@@ -7,6 +7,7 @@ import { glowDefaults } from '../src/core/effect/glow/settings'
 import { grainLightDefaults } from '../src/core/effect/grain-light/settings'
 import { spotlightDefaults } from '../src/core/effect/spotlight/settings'
 import { tiltDefaults } from '../src/core/effect/tilt/settings'
+import { washDefaults } from '../src/core/effect/wash/settings'
 import type { Effect } from '../src/core/site/site'
 import { gardenPage, wall } from './vesper-hollow/garden'
 import { specimensPage } from './vesper-hollow/specimens'
@@ -50,6 +51,23 @@ const vesperHollow: readonly Effect[] = [
       shadowPx: 12,
       shadowSoftPx: 30,
       shadowColour: 'rgb(3 10 8 / 0.5)',
+    },
+  },
+  {
+    id: 'flowers',
+    kind: 'wash',
+    name: 'Dusk over the flowers',
+    select: '.flower',
+    noun: 'each flower',
+    pages: ['specimens'],
+    roles: { text: { select: '.flower figcaption', noun: 'its caption' } },
+    settings: {
+      ...washDefaults,
+      gradient: 'linear-gradient(0deg, #07150f 0%, rgb(7 21 15 / 0.72) 38%, rgb(7 21 15 / 0.1) 100%)',
+      washPercent: 92,
+      risePx: 14,
+      comeMs: 260,
+      goMs: 460,
     },
   },
   {

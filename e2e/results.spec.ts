@@ -250,3 +250,44 @@ test('a card that leans with a sheen against the lean, and waits in a chosen pos
   const own = await alone.locator('.card-tilt-sheen').evaluate((element) => (element as HTMLElement).offsetWidth)
   await eventually(() => slideOf(alone, '.card-tilt-sheen')).toBeCloseTo(0.7 * 0.6 * own, 0)
 })
+
+test('a grid of pictures with a gradient tint that comes on hover, in three acts, and without a script', async ({ page, house }, info) => {
+  const hand = countingHand(page)
+  const { frame, exported } = await openStarter(page, house, 'picture-grid')
+  await hand.pointAt(frame, '.picture-card', 0.5, 0.4)
+  await hand.clickOn(/all 6 like it/)
+  await hand.clickOn(/^Dusk from below/)
+  expect(hand.count()).toBeLessThanOrEqual(3)
+
+  const look = (surface: Page | typeof frame) =>
+    surface.evaluate(() =>
+      [...document.querySelectorAll('.picture-card')].slice(0, 2).flatMap((card) => {
+        const caption = card.querySelector('figcaption')
+        return [getComputedStyle(card, '::after').opacity, caption ? getComputedStyle(caption).opacity : '']
+      }),
+    )
+  // In the studio the pointer is there still; in the export it comes.
+  await eventually(() => look(frame)).toEqual(['0.55', '1', '0', '0'])
+  const alone = await openExport(page, exported, info.outputPath('page.html'))
+  expect(await alone.locator('script').count()).toBe(0)
+  expect(await look(alone)).toEqual(['0', '0', '0', '0'])
+  const box = await boxOf(alone, '.picture-card', 0)
+  await alone.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  const soon = await look(alone)
+  expect(Number(soon[0])).toBeLessThan(0.55)
+  await eventually(() => look(alone)).toEqual(['0.55', '1', '0', '0'])
+  // From corner to corner in three samples, and away: nothing is left.
+  for (const [x, y] of [
+    [box.x + 1, box.y + 1],
+    [box.x + box.width / 2, box.y + box.height / 2],
+    [box.right + 400, box.bottom + 200],
+  ] as const)
+    await alone.mouse.move(x, y)
+  await alone.mouse.move(2, 2)
+  await eventually(() => look(alone)).toEqual(['0', '0', '0', '0'])
+  // Its gradient lies over the picture, and is hit by nobody.
+  expect(
+    await alone.evaluate(() => getComputedStyle(document.querySelector('.picture-card') as Element, '::after').backgroundImage),
+  ).toContain('linear-gradient(0deg, rgb(15, 34, 38) 0%')
+  expect(await alone.evaluate(([x = 0, y = 0]) => document.elementFromPoint(x, y)?.tagName, [box.x + 80, box.y + 60])).toBe('IMG')
+})

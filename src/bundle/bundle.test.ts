@@ -9,6 +9,7 @@ import type { Slot } from '../core/rig/slot'
 import { compile } from '../core/compile/compile'
 import { factNames, plainFacts, worstFacts } from '../core/compile/facts'
 import { namesUsed } from '../core/compile/join'
+import { needsScript } from '../core/compile/needs-script'
 import { kinds, type AnyKind } from '../core/effect/kinds'
 import { readFragments } from './fragments'
 import { gzippedSize, minifyScript } from './minify'
@@ -36,15 +37,20 @@ const rigOf = ({ id, expand, roles, defaults, recipes }: AnyKind, select = '.car
     sentence: `What ${id} does.`,
   }
 }
-const seven = kinds.filter(({ id }) => id !== 'free').map((kind) => rigOf(kind, `.${kind.id}`))
+const seven = kinds
+  .filter(({ id }) => id !== 'free')
+  .map((kind) => rigOf(kind, `.${kind.id}`))
+  .filter(({ rig }) => needsScript(rig))
 const tilt = seven.filter(({ names }) => names.name === 'tilt')
 const scripts = [
-  ...kinds.flatMap((kind) =>
-    [plainFacts, worstFacts].map((facts) => ({
-      of: `${kind.id}, ${facts === worstFacts ? 'at worst' : 'plain'}`,
-      script: compile([rigOf(kind)], facts, fragments),
-    })),
-  ),
+  ...kinds
+    .filter((kind) => needsScript(rigOf(kind).rig))
+    .flatMap((kind) =>
+      [plainFacts, worstFacts].map((facts) => ({
+        of: `${kind.id}, ${facts === worstFacts ? 'at worst' : 'plain'}`,
+        script: compile([rigOf(kind)], facts, fragments),
+      })),
+    ),
   { of: 'seven kinds, at worst', script: compile(seven, worstFacts, fragments) },
 ]
 const weigh = (script: string) => gzippedSize(minifyScript(script))
@@ -116,6 +122,12 @@ const undefinedName = [2304, 2552, 18004]
 const unused = [6133, 6192, 6196, 6198, 7027]
 
 describe('a compiled script', () => {
+  it('is none at all of a kind that CSS does alone, whatever the page may do', () => {
+    const alone = kinds.filter((kind) => !needsScript(rigOf(kind).rig))
+    expect(alone.map(({ id }) => id)).toEqual(['wash'])
+    for (const kind of alone) expect(compile([rigOf(kind)], worstFacts, fragments)).toBe('')
+  })
+
   it.each(scripts)(
     'of $of is an expression of its own that defines nothing global, and cannot end the element that it stands in',
     ({ script }) => {

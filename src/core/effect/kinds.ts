@@ -9,6 +9,7 @@ import { glow } from './glow'
 import { grainLight } from './grain-light'
 import { spotlight } from './spotlight'
 import { tilt } from './tilt'
+import { wash } from './wash'
 
 /**
  * A kind whose settings are checked at the border by its own schema. Its functions take the settings of any effect of
@@ -25,6 +26,7 @@ export const kinds: readonly AnyKind[] = [
   wholeKind(spotlight),
   wholeKind(glow),
   wholeKind(grainLight),
+  wholeKind(wash),
   wholeKind(free),
 ]
 
