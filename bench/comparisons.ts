@@ -5,7 +5,7 @@ import { gzippedSize } from '../src/bundle/minify'
 import { springGap } from '../src/core/feel/spring'
 import { median, medianCost, moveAlong, openBench, pause, sweep, type Bench, type Cost } from './browser'
 import { kinds } from '../src/core/effect/kinds'
-import { busyFacts, byHand, exported, figureOf, gridPage, handOf, kindFigure, readable, scriptAtMost, scriptOf } from './pages'
+import { busyFacts, byHand, exported, plannedOf, gridPage, handOf, kindPlanned, readable, scriptAtMost, scriptOf } from './pages'
 
 /** One aim: what was measured against what was aimed at. */
 export interface Aim {
@@ -70,8 +70,8 @@ export async function compareGrid(browser: Browser, count: number, moves = 300, 
     {
       '(a) usual': page(byHand('glow-usual')),
       "(a') once a frame": page(byHand('glow-frames')),
-      '(b) ours': page(exported([kindFigure('glow', plainGlow)])),
-      "(b') ours, with edges and a soft spring": page(exported([kindFigure('glow')])),
+      '(b) ours': page(exported([kindPlanned('glow', plainGlow)])),
+      "(b') ours, with edges and a soft spring": page(exported([kindPlanned('glow')])),
       '(c) floor': page(byHand('glow-floor')),
     },
     moves,
@@ -95,7 +95,7 @@ export async function compareGrid(browser: Browser, count: number, moves = 300, 
 
 /** The same 12 lit cards on pages of different size. */
 export async function comparePageSize(browser: Browser, moves = 200, rounds = 3): Promise<Report> {
-  const page = (others: number) => gridPage({ count: 12, others, sizePx: 90, gapPx: 12 }, exported([kindFigure('glow', plainGlow)]))
+  const page = (others: number) => gridPage({ count: 12, others, sizePx: 90, gapPx: 12 }, exported([kindPlanned('glow', plainGlow)]))
   const sizes = [100, 1000, 5000] as const
   const costs = await measure(browser, Object.fromEntries(sizes.map((size) => [`${size} elements`, page(size - 50)])), moves, rounds, {
     height: 100,
@@ -111,7 +111,7 @@ export async function comparePageSize(browser: Browser, moves = 200, rounds = 3)
 /** A spotlight over an area as high as the window, and over one of 10,000 px. */
 export async function compareSpotlight(browser: Browser, moves = 300, rounds = 3): Promise<Report> {
   const page = (height: number) => {
-    const { css, js } = exported([kindFigure('spotlight', {}, '.ground')])
+    const { css, js } = exported([kindPlanned('spotlight', {}, '.ground')])
     return `<!doctype html><meta charset="utf-8"><title>bench</title><style>body{margin:0} .ground{height:${height}px;background:#e8e2d4}${css}</style><section class="ground">${'<p>Words in the dark.</p>'.repeat(10)}</section><script>{\n${js}\n}</script>`
   }
   const costs = await measure(browser, { 'area of 720 px': page(720), 'area of 10,000 px': page(10_000) }, moves, rounds)
@@ -130,7 +130,7 @@ export async function compareSpotlight(browser: Browser, moves = 300, rounds = 3
 /** A light that moves over a ground with and without grain: noise that were drawn again would be many times dearer. */
 export async function compareGrain(browser: Browser, moves = 300, rounds = 3): Promise<Report> {
   const page = (changes: object, more = '') => {
-    const { css, js } = exported([kindFigure('grain-light', { follow: { kind: 'direct' }, ...changes }, '.ground')])
+    const { css, js } = exported([kindPlanned('grain-light', { follow: { kind: 'direct' }, ...changes }, '.ground')])
     return `<!doctype html><meta charset="utf-8"><title>bench</title><style>body{margin:0} .ground{height:720px;color:#fff}${css}${more}</style><section class="ground">Grain</section><script>{\n${js}\n}</script>`
   }
   const costs = await measure(
@@ -164,7 +164,7 @@ export async function compareTilt(browser: Browser, moves = 300, rounds = 3): Pr
   const names = ['(a) usual', '(b) ours', '(c) floor'] as const
   const pages = {
     '(a) usual': page(byHand('tilt-usual')),
-    '(b) ours': page(exported([figureOf('lean')])),
+    '(b) ours': page(exported([plannedOf('lean')])),
     '(c) floor': page(byHand('tilt-floor')),
   }
   let turn = 0
@@ -199,8 +199,8 @@ const sorts = ['glow', 'lean', 'drift', 'turn', 'trail', 'hover', 'zones'] as co
 
 /** Twenty rigs of mixed sorts at once on one page. */
 export async function compareMixed(browser: Browser, moves = 10_000): Promise<Report> {
-  const figures = Array.from({ length: 20 }, (_, i) => figureOf(sorts[i % sorts.length] ?? 'glow', i + 1, `.c${i}, .c${i + 20}`))
-  const bench = await openBench(browser, gridPage({ count: 40, sizePx: 120, gapPx: 12 }, exported(figures)))
+  const planned = Array.from({ length: 20 }, (_, i) => plannedOf(sorts[i % sorts.length] ?? 'glow', i + 1, `.c${i}, .c${i + 20}`))
+  const bench = await openBench(browser, gridPage({ count: 40, sizePx: 120, gapPx: 12 }, exported(planned)))
   const { page, session } = bench
   const failures: string[] = []
   page.on('console', (message) => message.type() === 'error' && failures.push(message.text()))
@@ -239,7 +239,7 @@ export async function compareMixed(browser: Browser, moves = 10_000): Promise<Re
         most: 0,
       },
       { words: 'heap grown, KB', measured: grown / 1024, most: 50 },
-      { words: 'figures that failed', measured: failures.length, most: 0 },
+      { words: 'effects that failed', measured: failures.length, most: 0 },
     ],
   }
 }
@@ -278,7 +278,7 @@ function countForced(events: readonly TraceEvent[]): number {
 
 /** Whether the frame after an input event carries the `direct` value. */
 export async function compareInputToPaint(browser: Browser, moves = 300): Promise<Report> {
-  const bench = await openBench(browser, gridPage({ count: 1, sizePx: 600 }, exported([figureOf('glow')])))
+  const bench = await openBench(browser, gridPage({ count: 1, sizePx: 600 }, exported([plannedOf('glow')])))
   await bench.page.evaluate(() => {
     const seen = { hits: 0, moves: 0 }
     Object.assign(window, { seen })
@@ -394,14 +394,14 @@ function searchedPage(): string {
 
 /** What scripts and stylesheets weigh, beside those that a good hand wrote. */
 export function compareSizes(): Report {
-  const every = sorts.map((name, i) => figureOf(name, i + 1))
+  const every = sorts.map((name, i) => plannedOf(name, i + 1))
   const names = kinds.map(({ id }) => id).filter((id) => id !== 'free')
-  const seven = names.map((id, i) => kindFigure(id, {}, '.card', i + 1))
-  const sizes = new Map(names.map((id) => [id, gzippedSize(scriptOf([kindFigure(id)]))]))
+  const seven = names.map((id, i) => kindPlanned(id, {}, '.card', i + 1))
+  const sizes = new Map(names.map((id) => [id, gzippedSize(scriptOf([kindPlanned(id)]))]))
   const tilt = sizes.get('tilt') ?? NaN
   const dearest = Math.max(...sizes.values())
-  const lines = readable([kindFigure('tilt')]).split('\n').length - 1
-  const most = gzippedSize(scriptAtMost([kindFigure('tilt')]))
+  const lines = readable([kindPlanned('tilt')]).split('\n').length - 1
+  const most = gzippedSize(scriptAtMost([kindPlanned('tilt')]))
   const all = gzippedSize(scriptOf(seven))
   const free = gzippedSize(scriptOf(every))
   const hand: Readonly<Record<string, number>> = Object.fromEntries(
@@ -414,7 +414,7 @@ export function compareSizes(): Report {
       '',
       '| one effect as it is from the start | script, bytes | by a good hand | stylesheet, bytes |',
       '|---|---:|---:|---:|',
-      ...names.map((id) => `| ${id} | ${sizes.get(id) ?? ''} | ${hand[id] ?? ''} | ${gzippedSize(exported([kindFigure(id)]).css)} |`),
+      ...names.map((id) => `| ${id} | ${sizes.get(id) ?? ''} | ${hand[id] ?? ''} | ${gzippedSize(exported([kindPlanned(id)]).css)} |`),
       `| all of them at once | ${all} | ${hand.seven ?? ''} | |`,
     ],
     aims: [
@@ -434,8 +434,8 @@ export async function compareToggling(browser: Browser, seconds = 4): Promise<Re
   const pages = {
     'no effect': { css: '', js: '' },
     'tilt, by a good hand': byHand('hand-tilt'),
-    tilt: exported([kindFigure('tilt')], busyFacts),
-    'tilt in a pose, which is seen without the pointer': exported([kindFigure('tilt', { pose: { x: 0.5, y: 0.25 } })], busyFacts),
+    tilt: exported([kindPlanned('tilt')], busyFacts),
+    'tilt in a pose, which is seen without the pointer': exported([kindPlanned('tilt', { pose: { x: 0.5, y: 0.25 } })], busyFacts),
   }
   const costs: Record<string, Cost> = {}
   for (const [name, { css, js }] of Object.entries(pages)) {

@@ -4,7 +4,7 @@ import { readFragments } from '../src/bundle/fragments'
 import { minifyScript } from '../src/bundle/minify'
 import { compile } from '../src/core/compile/compile'
 import { plainFacts, worstFacts, type Facts, type Leaving } from '../src/core/compile/facts'
-import type { Figure } from '../src/core/export/plan'
+import type { PlannedEffect } from '../src/core/export/plan'
 import { writeStylesheet } from '../src/core/export/stylesheet'
 import { findKind } from '../src/core/effect/kinds'
 import { readRig } from '../src/core/rig/check'
@@ -12,8 +12,8 @@ import { readRig } from '../src/core/rig/check'
 const here = new URL('.', import.meta.url).pathname
 const fragments = readFragments(`${here}..`)
 
-/** A rig of `bench/rigs` as a figure; `select` replaces `.card` in it. */
-export function figureOf(name: string, number = 1, select = '.card'): Figure {
+/** A rig of `bench/rigs` as an effect; `select` replaces `.card` in it. */
+export function plannedOf(name: string, number = 1, select = '.card'): PlannedEffect {
   const text = readFileSync(`${here}rigs/${name}.json`, 'utf8').replaceAll('".card"', JSON.stringify(select))
   return {
     number,
@@ -23,8 +23,8 @@ export function figureOf(name: string, number = 1, select = '.card'): Figure {
   }
 }
 
-/** An effect of a kind as a figure: as it is from the start, with changes. */
-export function kindFigure(kind: string, changes: object = {}, select = '.card', number = 1): Figure {
+/** An effect of a kind as an effect: as it is from the start, with changes. */
+export function kindPlanned(kind: string, changes: object = {}, select = '.card', number = 1): PlannedEffect {
   const found = findKind(kind)
   if (!found) throw new Error(`There is no kind "${kind}".`)
   const rig = found.expand(
@@ -40,10 +40,10 @@ export function kindFigure(kind: string, changes: object = {}, select = '.card',
   return { number, names: { title: `Effect ${number}, ${kind}`, name: `${kind}-${number}` }, rig, sentence: `The kind ${kind}.` }
 }
 
-/** Stylesheet and script of figures as they leave for a plain page, or for one of which this is known. */
-export const exported = (figures: readonly Figure[], facts: Facts = plainFacts): { readonly css: string; readonly js: string } => ({
-  css: writeStylesheet(figures, [], facts),
-  js: compile(figures, facts, fragments),
+/** Stylesheet and script of effects as they leave for a plain page, or for one of which this is known. */
+export const exported = (planned: readonly PlannedEffect[], facts: Facts = plainFacts): { readonly css: string; readonly js: string } => ({
+  css: writeStylesheet(planned, [], facts),
+  js: compile(planned, facts, fragments),
 })
 
 /** A page with scripts of its own, which may bring elements and listen. */
@@ -58,15 +58,15 @@ export const byHand = (name: string): { readonly css: string; readonly js: strin
   js: readFileSync(`${here}baselines/${name}.js`, 'utf8'),
 })
 
-/** The script of figures for a plain page, readable. */
-export const readable = (figures: readonly Figure[]): string => compile(figures, plainFacts, fragments)
+/** The script of effects for a plain page, readable. */
+export const readable = (planned: readonly PlannedEffect[]): string => compile(planned, plainFacts, fragments)
 
 /** It, minified. */
-export const scriptOf = (figures: readonly Figure[]): string => minifyScript(readable(figures))
+export const scriptOf = (planned: readonly PlannedEffect[]): string => minifyScript(readable(planned))
 
 /** A script with all that it may have to allow for, and that can be asked of it; minified. */
-export const scriptAtMost = (figures: readonly Figure[], leaving: Leaving = { takesOff: true }): string =>
-  minifyScript(compile(figures, worstFacts, fragments, leaving))
+export const scriptAtMost = (planned: readonly PlannedEffect[], leaving: Leaving = { takesOff: true }): string =>
+  minifyScript(compile(planned, worstFacts, fragments, leaving))
 
 /** A script that a good hand wrote for the same, minified. */
 export const handOf = (name: string): string => minifyScript(byHand(name).js)

@@ -33,7 +33,7 @@ test('twenty rigs at once force no layout and keep no memory', async () => {
   const report = await compareMixed(browser, 600)
   expect(aimOf(report, 'forced layouts after warm-up')).toBe(0)
   expect(aimOf(report, 'heap grown, KB')).toBeLessThan(200)
-  expect(aimOf(report, 'figures that failed')).toBe(0)
+  expect(aimOf(report, 'effects that failed')).toBe(0)
   await browser.close()
 })
 

@@ -150,7 +150,7 @@ async function* playThem(driven: Awaited<ReturnType<typeof drive>>, samples: rea
 
 const numbersOf = (text: string) => [...text.matchAll(/-?\d+\.?\d*(?:e-?\d+)?/g)].map(Number)
 
-/** A rig that has all of both: what two figures on one element come to. */
+/** A rig that has all of both: what two effects on one element come to. */
 const merged = (one: Rig, other: Rig): Rig => ({
   ...one,
   channels: [...one.channels, ...other.channels.map((each) => ({ ...each, area: one.areas[0]?.id ?? '' }))],
@@ -158,7 +158,7 @@ const merged = (one: Rig, other: Rig): Rig => ({
   outputs: [...one.outputs, ...other.outputs],
 })
 
-test("two figures on one element, each by a selector of its own, are composed by the laws of their properties; the page's own values stay", async ({
+test("two effects on one element, each by a selector of its own, are composed by the laws of their properties; the page's own values stay", async ({
   page,
 }) => {
   const own = html.replace(
@@ -228,7 +228,7 @@ test("two figures on one element, each by a selector of its own, are composed by
   )
 })
 
-test('two figures that follow alike in the same elements do so once, and each is what the core says', async ({ page }) => {
+test('two effects that follow alike in the same elements do so once, and each is what the core says', async ({ page }) => {
   const lean = expandTilt(tiltDefaults, '.card')
   const [x, y] = lean.channels
   const slide: Rig = {

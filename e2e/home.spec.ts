@@ -40,7 +40,7 @@ test('a site begins from the demo, as it was at first', async ({ page, house }) 
   await expect(page).toHaveURL(/\/studio\/[\w-]{10}\/tonight$/)
   const stage = await stageOf(page)
   expect(await stage.locator('.lantern').count()).toBe(12)
-  await expect(page.getByRole('navigation', { name: 'Effects' }).getByRole('button', { name: /^Effect \d/ })).toHaveCount(6)
+  await expect(page.getByRole('navigation', { name: 'Effects' }).getByRole('button', { name: /^Effect \d/ })).toHaveCount(7)
   // The other tests know one site of this name.
   await house.query('DELETE FROM sites WHERE id = ?', [new URL(page.url()).pathname.split('/')[2] ?? ''])
 })
@@ -77,7 +77,7 @@ test('a picture of a page wakes under the pointer', async ({ page, house }) => {
     .first()
     .evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
   if (!plate) throw new Error('There is no plate.')
-  // The picture is loaded, and its figures come, while the pointer goes over it.
+  // The picture is loaded, and its effects come, while the pointer goes over it.
   await eventually(async () => {
     await page.mouse.move(
       box.x + (plate.x + plate.width * 0.95) * scale,

@@ -179,7 +179,7 @@ test('the exported file asks no network for anything, keeps every byte of the pa
   expect((await leanOf(own, '.card', 1)).translateZ).toBeCloseTo(24, 2)
   expect(requests).toEqual([`file://${file}`])
   expect(messages).toEqual([])
-  expect(await own.evaluate(() => Object.keys(window).filter((key) => /attach|figures|glass/i.test(key)))).toEqual([])
+  expect(await own.evaluate(() => Object.keys(window).filter((key) => /attach|figure|glass/i.test(key)))).toEqual([])
 })
 
 test('scrolling under a standing pointer, a removed card and one that comes later: nothing sticks', async ({ page, house }, info) => {

@@ -107,17 +107,17 @@ test('the drawing tells the answer to a flick, and the sentence keeps it when th
   await stageOf(page)
   await expect(
     page.getByRole('img', {
-      name: /^After a flick: settles in 416 milliseconds, 4 % past the mark; behind a hand at 1000 px a second it lags 100 px/,
+      name: /^After a flick: settles in 416 milliseconds, 4% overshoot; behind a hand at 1000px a second it lags 100px/,
     }),
   ).toBeVisible()
   await page.getByRole('spinbutton', { name: 'Overshoot' }).focus()
   await page.keyboard.type('20')
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('img', { name: /^After a flick: settles in 416 milliseconds, 20 % past the mark/ })).toBeVisible()
+  await expect(page.getByRole('img', { name: /^After a flick: settles in 416 milliseconds, 20% overshoot/ })).toBeVisible()
   await page.getByRole('spinbutton', { name: 'The time to follow' }).focus()
   await page.keyboard.type('1 s')
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('img', { name: /settles in 1000 milliseconds, 20 % past/ })).toBeVisible()
+  await expect(page.getByRole('img', { name: /settles in 1000 milliseconds, 20% overshoot/ })).toBeVisible()
 })
 
 test('the away pin is dragged on the page, and the card waits leaning to it', async ({ page, house }) => {

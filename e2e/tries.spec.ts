@@ -146,7 +146,7 @@ test('tries are kept, tried on, gone back to, and two of them compared under one
   await expect(page.getByRole('button', { name: 'Undo: Going back to Calm' })).toBeVisible()
 })
 
-test('a figure is saved with its markup as a preset, and used on another site with other content', async ({ page, house }) => {
+test('an effect is saved with its markup as a preset, and used on another site with other content', async ({ page, house }) => {
   await page.goto(
     await house.addSite('preset-from', cardsPage.replace('</style>', '.card h2 { color: rgb(120, 30, 90) }</style>'), [
       tiltOnCards({ acrossDeg: 21 }),
@@ -176,7 +176,7 @@ test('a figure is saved with its markup as a preset, and used on another site wi
   await eventually(() => placed.locator('.preset-slanted-card h2').evaluate((title) => getComputedStyle(title).color)).toBe(
     'rgb(120, 30, 90)',
   )
-  // Once more, for other content: the figure that is there does for both.
+  // Once more, for other content: the effect that is there does for both.
   await page.keyboard.press('p')
   await clickOnPage(page, placed, '.intro')
   await page.getByRole('button', { name: 'Your presets' }).click()

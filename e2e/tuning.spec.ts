@@ -318,7 +318,7 @@ test('the edges of a gap are chosen by key as well', async ({ page, house }) => 
     for (let i = 0; i < 40 && (await item.getAttribute('data-highlighted')) === null; i++) await page.keyboard.press('ArrowDown')
     await page.keyboard.press('Enter')
   }
-  await expect(drawing.getByRole('img', { name: /^The distance over the travel: at 1280 px/ })).toBeVisible()
+  await expect(drawing.getByRole('img', { name: /^The distance over the travel: at 1280px/ })).toBeVisible()
 })
 
 test('the gap between two edges is measured over the whole travel, and over three widths', async ({ page, house }) => {
@@ -335,14 +335,14 @@ test('the gap between two edges is measured over the whole travel, and over thre
     await page.mouse.click(at.x, at.y)
   }
   const drawing = page.getByRole('region', { name: 'Drawing' })
-  const told = drawing.getByRole('img', { name: /^The distance over the travel: at 1280 px/ })
+  const told = drawing.getByRole('img', { name: /^The distance over the travel: at 1280px/ })
   await expect(told).toBeVisible()
-  const [, least = '', most = ''] = /at 1280 px (\S+) to (\S+) px/.exec((await told.getAttribute('aria-label')) ?? '') ?? []
+  const [, least = '', most = ''] = /at 1280px (\S+) to (\S+)px/.exec((await told.getAttribute('aria-label')) ?? '') ?? []
   // Flat, the cards are 50 px apart; leaning, the edge that sinks draws back and the one that rises comes out.
   expect(Number(least)).toBeLessThan(50)
   expect(Number(most)).toBeGreaterThan(50)
   expect(Number(most)).toBeLessThan(60)
-  // Another angle has another gap, and the figures play on as before.
+  // Another angle has another gap, and the effects play on as before.
   await number(page, 'The angle').focus()
   await page.keyboard.press('Shift+ArrowUp')
   await expect(told).not.toHaveAttribute('aria-label', new RegExp(`${least} to ${most} px`))

@@ -7,7 +7,7 @@ import { compile } from '../src/core/compile/compile'
 import { plainFacts } from '../src/core/compile/facts'
 import { factsOf } from '../src/core/compile/tree-facts'
 import { kinds } from '../src/core/effect/kinds'
-import { planFigures } from '../src/core/export/plan'
+import { planEffects } from '../src/core/export/plan'
 import { elementsOf, readTree } from '../src/core/page/tree'
 import { siteSchema, type Effect } from '../src/core/site/site'
 
@@ -37,7 +37,7 @@ export function exportedScripts(root: string): ReadonlyMap<string, string> {
         [
           `${kind.id}.js`,
           compile(
-            planFigures(siteSchema.parse({ format: 'glass-moth/1', name: 'A site', pages: [page], effects: [effectOf(kind)] })),
+            planEffects(siteSchema.parse({ format: 'glass-moth/1', name: 'A site', pages: [page], effects: [effectOf(kind)] })),
             plainFacts,
             fragments,
           ),
@@ -52,13 +52,13 @@ export function exportedScripts(root: string): ReadonlyMap<string, string> {
         pages: demo.pages.map((each) => ({ id: each.id, name: each.name, source: page.source })),
         effects: demo.effects,
       })
-      const figures = planFigures(site, id)
+      const planned = planEffects(site, id)
       const tree = readTree(html)
       return [
         `page-${id}.js`,
         compile(
-          figures,
-          factsOf({ tree, lacksSheets: false, hasScripts: elementsOf(tree).some((element) => element.name === 'script') }, figures),
+          planned,
+          factsOf({ tree, lacksSheets: false, hasScripts: elementsOf(tree).some((element) => element.name === 'script') }, planned),
           fragments,
         ),
       ] as const

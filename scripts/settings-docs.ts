@@ -28,7 +28,7 @@ function tableOf<S>(controls: readonly Control<S>[], settings: S): string {
     (control) =>
       `| ${control.title} | ${control.kind === 'number' ? control.unit : ''} | ${rangeOf(control)} | ${control.kind === 'number' ? formatNumber(control.read(settings), control.unit) : tellValue(control, settings)} |`,
   )
-  return ['| setting | unit | range | at first |', '|---|---|---|---|', ...rows].join('\n').replaceAll('\u202f', ' ')
+  return ['| setting | unit | range | at first |', '|---|---|---|---|', ...rows].join('\n')
 }
 
 /** The settings of a kind from the start, with a layer where it may have some. */

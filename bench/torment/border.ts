@@ -10,7 +10,7 @@ import { tiltDefaults } from '../../src/core/effect/tilt/settings'
 import { readFragments } from '../../src/bundle/fragments'
 import { compile } from '../../src/core/compile/compile'
 import { worstFacts } from '../../src/core/compile/facts'
-import { planFigures } from '../../src/core/export/plan'
+import { planEffects } from '../../src/core/export/plan'
 import { writeStylesheet } from '../../src/core/export/stylesheet'
 import { elementsOf, readTree } from '../../src/core/page/tree'
 import { siteSchema, type Site } from '../../src/core/site/site'
@@ -308,9 +308,9 @@ export function exportMutations(count: number, random: () => number): MutationsR
     const checked = siteSchema.safeParse(mutated)
     if (!checked.success) continue
     accepted += 1
-    const figures = planFigures(checked.data, 'p')
-    const css = writeStylesheet(figures, [])
-    const script = compile(figures, worstFacts, fragments)
+    const planned = planEffects(checked.data, 'p')
+    const css = writeStylesheet(planned, [])
+    const script = compile(planned, worstFacts, fragments)
     const html = `<!doctype html><style>\n${css}</style><script>\n${script}</script>`
     if (hasInjection(css, html, script)) injections.push(`${path.join('.')}: ${payload}`)
   }

@@ -150,7 +150,7 @@
 
   const decay = 2 * Math.PI * 2.27 * 0.715
   const swing = 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)
-  // Settles in 416 ms, 4 % past the mark.
+  // Settles in 416 ms, 4 % overshoot.
   // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
   function underdamped({ gap, speed, since }, t) {
     const s = (t - since) / 1000
@@ -164,7 +164,7 @@
     }
   }
 
-  // In each card, its first layer slides by 22 px and its second layer by 6 px, against the pointer, both ways.
+  // In each card, its first layer slides by 22px and its second layer by 6px, against the pointer, both ways.
   const places = new Map()
   const values = [
     { property: '--card-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)) },

@@ -200,7 +200,7 @@
 
   const decay = 2 * Math.PI * 2.27 * 0.715
   const swing = 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)
-  // Settles in 416 ms, 4 % past the mark.
+  // Settles in 416 ms, 4 % overshoot.
   // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
   function underdamped({ gap, speed, since }, t) {
     const s = (t - since) / 1000
@@ -214,7 +214,7 @@
     }
   }
 
-  // A corner at 42 % folds each card, its walls slanted by 26° and the second one in 30 % shade; the words slide by 12 % against the pointer.
+  // A corner at 42% folds each card, its walls slanted by 26° and the second one in 30% shade; the words slide by 12% against the pointer.
   const effect = {
     parts: [{ part: 'card-fold-wall-1' }, { part: 'card-fold-words-1', inside: 'card-fold-wall-1', copies: true }, { part: 'card-fold-wall-2' }, { part: 'card-fold-words-2', inside: 'card-fold-wall-2', copies: true }, { part: 'card-fold-shade', inside: 'card-fold-wall-2' }],
     places: new Map(),

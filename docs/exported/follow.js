@@ -182,7 +182,7 @@
 
   const limited = (value) => Math.min(600, Math.max(-600, value))
 
-  // In its what it stands in, each card goes wherever the pointer goes, by at most 600 px across and 600 px up and down; it leans by 0°.
+  // In its what it stands in, each card goes wherever the pointer goes, by at most 600px across and 600px up and down; it leans by 0°.
   const places = new Map()
   const values = [
     { property: '--card-follow-x', read: ({ x, width }) => x - width / 2 },

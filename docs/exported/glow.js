@@ -195,7 +195,7 @@
 
   const decay = 2 * Math.PI * 2.27 * 0.715
   const swing = 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)
-  // Settles in 416 ms, 4 % past the mark.
+  // Settles in 416 ms, 4 % overshoot.
   // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
   function underdamped({ gap, speed, since }, t) {
     const s = (t - since) / 1000
@@ -209,7 +209,7 @@
     }
   }
 
-  // Over each card, a light of #f2b866, 220 px wide, shows on the surface by 22 % and along the edge by 90 %, from 60 px away.
+  // Over each card, a light of #f2b866, 220px wide, shows on the surface by 22% and along the edge by 90%, from 60px away.
   const effect = {
     insets: () => [-60, -60, -60, -60],
     parts: [{ part: 'card-glow-surface' }, { part: 'card-glow-surface-pool', inside: 'card-glow-surface' }, { part: 'card-glow-surface-tile', inside: 'card-glow-surface-pool' }, { part: 'card-glow-edge' }, { part: 'card-glow-edge-pool', inside: 'card-glow-edge' }, { part: 'card-glow-edge-tile', inside: 'card-glow-edge-pool' }],

@@ -188,7 +188,7 @@
 
   const decay = 2 * Math.PI * 2.27 * 0.715
   const swing = 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)
-  // Settles in 416 ms, 4 % past the mark.
+  // Settles in 416 ms, 4 % overshoot.
   // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
   function underdamped({ gap, speed, since }, t) {
     const s = (t - since) / 1000
@@ -202,7 +202,7 @@
     }
   }
 
-  // Under each card lies a linear-gradient(155deg, #22303a 0%, #3b4a41 55%, #6d5a3c 100%) with 34 % of light grain, and under the pointer a light of #ffd9a0, 360 px wide and 36 % strong.
+  // Under each card lies a linear-gradient(155deg, #22303a 0%, #3b4a41 55%, #6d5a3c 100%) with 34% of light grain, and under the pointer a light of #ffd9a0, 360px wide and 36% strong.
   const effect = {
     parts: [{ part: 'card-grain-light-ground' }, { part: 'card-grain-light-sheet', inside: 'card-grain-light-ground' }, { part: 'card-grain-light-light', inside: 'card-grain-light-sheet' }, { part: 'card-grain-light-specks', inside: 'card-grain-light-ground' }],
     places: new Map(),

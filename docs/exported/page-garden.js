@@ -233,7 +233,7 @@
 
   const decay = 2 * Math.PI * 2.27 * 0.715
   const swing = 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)
-  // Settles in 416 ms, 4 % past the mark.
+  // Settles in 416 ms, 4 % overshoot.
   // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
   function underdamped({ gap, speed, since }, t) {
     const s = (t - since) / 1000
@@ -248,7 +248,7 @@
   }
 
   const effects = [
-    // A corner at 44 % folds the motto, its walls slanted by 17° and the second one in 40 % shade; the words slide by 9 % against the pointer.
+    // A corner at 44% folds the motto, its walls slanted by 17° and the second one in 40% shade; the words slide by 9% against the pointer.
     {
       select: '.motto',
       name: 'motto-fold',
@@ -263,7 +263,7 @@
         { property: '--motto-fold-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), onParts: ':scope > .motto-fold-wall-1 > .motto-fold-words-1, :scope > .motto-fold-wall-2 > .motto-fold-words-2' },
       ],
     },
-    // In the sky, the swarm slides by 22 px and the starry sky by 6 px, against the pointer, across only.
+    // In the sky, the swarm slides by 22px and the starry sky by 6px, against the pointer, across only.
     {
       select: '.sky',
       name: 'sky-drift',

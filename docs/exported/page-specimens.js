@@ -286,7 +286,7 @@
 
   const decay = 2 * Math.PI * 2.27 * 0.715
   const swing = 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)
-  // Settles in 416 ms, 4 % past the mark.
+  // Settles in 416 ms, 4 % overshoot.
   // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
   function underdamped({ gap, speed, since }, t) {
     const s = (t - since) / 1000
@@ -301,7 +301,7 @@
   }
 
   const effects = [
-    // Over each plate, the edge under the pointer sinks by 10°, seen from 820 px, lifted by 18 px; the moth floats 42 px above it, and 2 more; a sheen of 26 % goes against the pointer.
+    // Over each plate, the edge under the pointer sinks by 10°, seen from 820px, lifted by 18px; the moth floats 42px above it, and 2 more; a sheen of 26% goes against the pointer.
     {
       select: '.plate',
       name: 'plate-tilt',
@@ -321,7 +321,7 @@
         { property: '--plate-tilt-y', read: ({ y, height }) => Math.min(1, Math.max(-1, 2 * y / height - 1)), onSelf: true, onParts: ':scope > .plate-tilt-glass > .plate-tilt-sheen' },
       ],
     },
-    // In the sky, the swarm slides by 22 px and the starry sky by 6 px, against the pointer, across only.
+    // In the sky, the swarm slides by 22px and the starry sky by 6px, against the pointer, across only.
     {
       select: '.sky',
       name: 'sky-drift',

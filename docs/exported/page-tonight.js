@@ -281,10 +281,10 @@
 
   const follows = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.6 * 0.9, 2 * Math.PI * 2.6 * Math.sqrt(1 - 0.9 ** 2)) // settles in 288 ms
   const follows2 = (follower, t) => underdamped(follower, t, 2 * Math.PI * 3.4 * 0.9, 2 * Math.PI * 3.4 * Math.sqrt(1 - 0.9 ** 2)) // settles in 220 ms
-  const soft = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.27 * 0.715, 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)) // settles in 416 ms, 4 % past the mark
+  const soft = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.27 * 0.715, 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)) // settles in 416 ms, 4 % overshoot
 
   const effects = [
-    // Over meadow and gate, all is dark by 90 % in #040d10 but for a pool of 110 px round the pointer, softened over 150 px; pressed, the pool is 70 % of that.
+    // Over meadow and gate, all is dark by 90% in #040d10 but for a pool of 110px round the pointer, softened over 150px; pressed, the pool is 70% of that.
     {
       select: '.meadow, .gate',
       name: 'gate-spotlight',
@@ -307,7 +307,7 @@
         { property: '--gate-spotlight-pressed', read: () => (pointer.buttons ? 1 : 0), band: 0.0001, digits: 5, feel: follows2, onParts: ':scope > .gate-spotlight-dark > .gate-spotlight-sheet, :scope > .gate-spotlight-dark' },
       ],
     },
-    // Under the meadow lies a linear-gradient(180deg, #0f2c38 0%, #1d4a4b 55%, #2b5a49 100%) with 26 % of light grain, and under the pointer a light of #d8ecc0, 420 px wide and 34 % strong.
+    // Under the meadow lies a linear-gradient(180deg, #0f2c38 0%, #1d4a4b 55%, #2b5a49 100%) with 26% of light grain, and under the pointer a light of #d8ecc0, 420px wide and 34% strong.
     {
       select: '.meadow',
       name: 'meadow-grain-light',
@@ -326,7 +326,7 @@
         { property: '--meadow-grain-light-y', read: ({ y, height }) => y - height / 2, holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .meadow-grain-light-ground > .meadow-grain-light-sheet' },
       ],
     },
-    // Over each lantern, a light of #f0c36d, 340 px wide, shows on the surface by 34 % and along the edge by 90 %, from 110 px away.
+    // Over each lantern, a light of #f0c36d, 340px wide, shows on the surface by 34% and along the edge by 90%, from 110px away.
     {
       select: '.lantern',
       name: 'lantern-glow',
@@ -347,7 +347,7 @@
         { property: '--lantern-glow-y', read: ({ y, border }) => y + border[0], holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .lantern-glow-surface > .lantern-glow-surface-pool, :scope > .lantern-glow-edge > .lantern-glow-edge-pool' },
       ],
     },
-    // In the sky, the swarm slides by 22 px and the starry sky by 6 px, against the pointer, across only.
+    // In the sky, the swarm slides by 22px and the starry sky by 6px, against the pointer, across only.
     {
       select: '.sky',
       name: 'sky-drift',

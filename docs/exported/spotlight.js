@@ -219,10 +219,10 @@
     }
   }
 
-  const soft = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.27 * 0.715, 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)) // settles in 416 ms, 4 % past the mark
+  const soft = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.27 * 0.715, 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)) // settles in 416 ms, 4 % overshoot
   const follows = (follower, t) => underdamped(follower, t, 2 * Math.PI * 3.4 * 0.9, 2 * Math.PI * 3.4 * Math.sqrt(1 - 0.9 ** 2)) // settles in 220 ms
 
-  // Over each card, all is dark by 78 % in #0b1014 but for a pool of 140 px round the pointer, softened over 90 px; pressed, the pool is 70 % of that.
+  // Over each card, all is dark by 78% in #0b1014 but for a pool of 140px round the pointer, softened over 90px; pressed, the pool is 70% of that.
   const effect = {
     insets: () => [-230, -230, -230, -230],
     parts: [{ part: 'card-spotlight-dark' }, { part: 'card-spotlight-sheet', inside: 'card-spotlight-dark' }, { part: 'card-spotlight-pool', inside: 'card-spotlight-sheet' }, { part: 'card-spotlight-above', inside: 'card-spotlight-sheet' }, { part: 'card-spotlight-below', inside: 'card-spotlight-sheet' }, { part: 'card-spotlight-before', inside: 'card-spotlight-sheet' }, { part: 'card-spotlight-after', inside: 'card-spotlight-sheet' }],

@@ -157,7 +157,7 @@
 
   const decay = 2 * Math.PI * 2.27 * 0.715
   const swing = 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)
-  // Settles in 416 ms, 4 % past the mark.
+  // Settles in 416 ms, 4 % overshoot.
   // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
   function underdamped({ gap, speed, since }, t) {
     const s = (t - since) / 1000
@@ -171,7 +171,7 @@
     }
   }
 
-  // Over each card, the edge under the pointer sinks by 9°, seen from 820 px.
+  // Over each card, the edge under the pointer sinks by 9°, seen from 820px.
   const places = new Map()
   const values = [
     { property: '--card-tilt-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)) },

@@ -56,12 +56,12 @@ export function rigFrom(area: object, channels: readonly object[], outputs: read
 
 /** The stylesheet of rigs by name, as an export writes it for a page. */
 export function stylesheetOf(rigs: Readonly<Record<string, Rig>>, html = '', hasScripts = false): string {
-  const figures = sourcesOf(rigs)
+  const planned = sourcesOf(rigs)
   const tree = readTree(html)
   return writeStylesheet(
-    figures,
-    overlapsOf(targetsOf(figures), (select) => findIn(tree, select)),
-    factsOf({ tree, lacksSheets: false, hasScripts }, figures),
+    planned,
+    overlapsOf(targetsOf(planned), (select) => findIn(tree, select)),
+    factsOf({ tree, lacksSheets: false, hasScripts }, planned),
   )
 }
 

@@ -16,7 +16,7 @@ export default async function Home() {
           {
             id: stored.id,
             name: stored.site.name,
-            figures: stored.site.effects.length,
+            effects: stored.site.effects.length,
             pages: stored.site.pages.map(({ id, name }) => ({ id, name })),
           },
         ]

@@ -177,7 +177,7 @@ describe('a compiled script', () => {
 
   it('holds what its effects ask for, and nothing else', () => {
     const lean = compile(tilt, plainFacts, fragments)
-    expect(lean).toMatch(/settles in 416 ms, 4 % past the mark/i)
+    expect(lean).toMatch(/settles in 416 ms, 4 % overshoot/i)
     for (const other of ['bezier', 'MutationObserver', 'dueAt', 'aria-hidden', 'querySelectorAll']) expect(lean).not.toContain(other)
     expect(compile(tilt, worstFacts, fragments)).toContain('--own-transform')
   })

@@ -4,7 +4,7 @@ import { readFragments } from './fragments'
 import { compile } from '../core/compile/compile'
 import { plainFacts, type Facts } from '../core/compile/facts'
 import { findKind } from '../core/effect/kinds'
-import type { Figure } from '../core/export/plan'
+import type { PlannedEffect } from '../core/export/plan'
 import { writeStylesheet } from '../core/export/stylesheet'
 import { comingsOf } from '../core/rig/comings'
 import { evaluate } from '../core/rig/evaluate'
@@ -16,7 +16,7 @@ const rigOf = (kind: string, changes: object = {}, select = '.card'): Rig => {
   if (!found) throw new Error(kind)
   return found.expand({ ...(found.defaults as object), ...changes }, select, {})
 }
-const figureOf = (rig: Rig, name = 'card-tilt', number = 1): Figure => ({
+const plannedOf = (rig: Rig, name = 'card-tilt', number = 1): PlannedEffect => ({
   number,
   names: { title: name, name },
   rig,
@@ -68,7 +68,7 @@ describe('coming and going', { timeout: 60_000 }, () => {
   it('is the script’s where the page may have transitions of its own on the elements; on parts nothing is in the way', () => {
     const glow = rigOf('glow')
     expect(idsOf([lifted, glow], { ...plainFacts, hasTransitions: true })).toEqual([[], ['here']])
-    const script = (facts: Facts) => compile([figureOf(lifted)], facts, fragments)
+    const script = (facts: Facts) => compile([plannedOf(lifted)], facts, fragments)
     expect(script(plainFacts)).not.toContain('bezier')
     expect(script({ ...plainFacts, hasTransitions: true })).toContain('bezier')
   })
@@ -81,19 +81,19 @@ describe('coming and going', { timeout: 60_000 }, () => {
   })
 
   it('leaves as a transition with its times on top, from nothing where a part has just been added', () => {
-    const css = writeStylesheet([figureOf(lifted)], [], plainFacts)
+    const css = writeStylesheet([plannedOf(lifted)], [], plainFacts)
     expect(css).toContain('--card-tilt-comes: 180ms cubic-bezier(0.2, 0.7, 0.2, 1);')
     expect(css).toContain('--card-tilt-goes: 320ms cubic-bezier(0.2, 0.7, 0.2, 1);')
     expect(css).toContain('transition: --card-tilt-here var(--card-tilt-way, var(--card-tilt-goes));')
     expect(css).toMatch(/\.card\[data-card-tilt="on"\] \{\s+--card-tilt-way: var\(--card-tilt-comes\);\s+--card-tilt-here: 1;/)
     expect(css.replaceAll(/\s+/g, ' ')).toContain('The script writes --card-tilt-x and --card-tilt-y. */')
     expect(css).not.toContain('@starting-style')
-    const glow = writeStylesheet([figureOf(rigOf('glow'), 'card-glow')], [], plainFacts)
+    const glow = writeStylesheet([plannedOf(rigOf('glow'), 'card-glow')], [], plainFacts)
     expect(glow).toMatch(
       /\.card\[data-card-glow="on"\] > \.card-glow-edge > \.card-glow-edge-pool \{\s+--card-glow-here: 1;\s+@starting-style \{\s+--card-glow-here: 0;/,
     )
     // On a page of which nothing is known the script has it.
-    expect(writeStylesheet([figureOf(lifted)])).not.toContain('transition')
+    expect(writeStylesheet([plannedOf(lifted)])).not.toContain('transition')
   })
 
   it('begins with a frame where frames are given, and turns back in as much of its time as it has gone', () => {

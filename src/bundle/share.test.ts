@@ -1,4 +1,4 @@
-// What figures have in common: one name, one follower; and what keeps them apart.
+// What effects have in common: one name, one follower; and what keeps them apart.
 import { describe, expect, it } from 'vitest'
 import { readFragments } from './fragments'
 import { compile } from '../core/compile/compile'
@@ -6,7 +6,7 @@ import { plainFacts } from '../core/compile/facts'
 import { writesOf } from '../core/compile/writes'
 import { findKind } from '../core/effect/kinds'
 import type { Effect } from '../core/site/site'
-import { planFigures } from '../core/export/plan'
+import { planEffects } from '../core/export/plan'
 import { writeStylesheet } from '../core/export/stylesheet'
 
 const fragments = readFragments(new URL('../..', import.meta.url).pathname)
@@ -20,12 +20,12 @@ const effectOf = (kind: string, changes: object = {}, select = '.card'): Effect 
   ...(kind === 'drift' ? { roles: { 'layer-1': { select: `${select} h2`, noun: 'the title' } } } : {}),
 })
 const feel = { follow: { kind: 'spring', frequencyHz: 2.5, dampingRatio: 0.7 } }
-const figuresOf = (...effects: Effect[]) => planFigures({ format: 'glass-moth/1', name: 'A site', pages: [], effects } as never)
-const scriptOf = (...effects: Effect[]) => compile(figuresOf(...effects), plainFacts, fragments)
+const plansOf = (...effects: Effect[]) => planEffects({ format: 'glass-moth/1', name: 'A site', pages: [], effects } as never)
+const scriptOf = (...effects: Effect[]) => compile(plansOf(...effects), plainFacts, fragments)
 const tilt = effectOf('tilt', feel)
 const drift = effectOf('drift', { ...feel, back: null })
 
-describe('figures that hear the pointer in the same elements', { timeout: 60_000 }, () => {
+describe('effects that hear the pointer in the same elements', { timeout: 60_000 }, () => {
   it('are one effect of the script, and follow once what they follow alike', () => {
     const script = scriptOf(tilt, drift)
     expect(script.match(/property: '[^']*'/g)).toEqual(["property: '--card-tilt-x'", "property: '--card-tilt-y'"])
@@ -42,14 +42,14 @@ describe('figures that hear the pointer in the same elements', { timeout: 60_000
   })
 
   it('have stylesheets that go by the same name, registered once', () => {
-    const css = writeStylesheet(figuresOf(tilt, drift), [], plainFacts)
+    const css = writeStylesheet(plansOf(tilt, drift), [], plainFacts)
     expect(css.match(/@property [^ ]*/g)).toEqual(['@property --own-transform', '@property --card-tilt-x', '@property --card-tilt-y'])
     expect(css).toContain('.card h2[data-card-tilt] {')
     expect(css).not.toMatch(/--card-drift-[xy]\b/)
     // What only one of them has is its own.
     expect(css).toContain('--card-drift-')
     expect(
-      writesOf(figuresOf(tilt, drift))
+      writesOf(plansOf(tilt, drift))
         .filter(({ select }) => select === '.card h2')
         .map(({ name }) => name),
     ).toEqual(expect.arrayContaining(['--card-tilt-x', 'data-card-tilt']))
@@ -60,12 +60,12 @@ describe('figures that hear the pointer in the same elements', { timeout: 60_000
     expect(scriptOf(tilt, effectOf('drift', feel, '.plate')).match(/select: '[^']*'/g)).toEqual(["select: '.card'", "select: '.plate'"])
     const narrow = effectOf('drift', { ...feel, back: null, windows: 'narrow', toWidthPx: 700 })
     expect(scriptOf(tilt, narrow)).toContain("property: '--card-drift-x'")
-    const [first, second] = figuresOf(tilt, drift)
+    const [first, second] = plansOf(tilt, drift)
     expect([first?.names.shared, Object.values(second?.names.shared?.areas ?? {})]).toEqual([undefined, ['card-tilt']])
   })
 
   it('tell the page’s own code by all of their names', () => {
-    expect(compile(figuresOf(tilt, drift), { ...plainFacts, hasOwnCode: true }, fragments)).toMatch(
+    expect(compile(plansOf(tilt, drift), { ...plainFacts, hasOwnCode: true }, fragments)).toMatch(
       /for \(const name of \[?'card-drift'|'card-drift'/,
     )
   })

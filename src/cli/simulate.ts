@@ -1,7 +1,7 @@
 // glass-moth simulate: what a site's effects do under a trace, as a table of values.
 import { readFileSync, writeFileSync } from 'node:fs'
 import * as z from 'zod'
-import { planFigures } from '../core/export/plan'
+import { planEffects } from '../core/export/plan'
 import { readBoxes } from '../core/rig/boxes-schema'
 import { evaluate, missingBoxes, selectorsOf, type Boxes, type BoxesAt } from '../core/rig/evaluate'
 import type { Rig } from '../core/rig/rig'
@@ -28,10 +28,10 @@ export function simulate(words: readonly string[]): string {
   if (files.length !== 1 || !site || !tracePath || !out) throw new Misuse(simulateUsage)
   if (options.fps !== undefined && options.at !== undefined) throw new Misuse('Give either --fps or --at.')
   const trace = readFile('trace', tracePath, readTrace)
-  const figures = readFile('site', site, (text) => planFigures(siteSchema.parse(JSON.parse(text)), 'site'))
+  const planned = readFile('site', site, (text) => planEffects(siteSchema.parse(JSON.parse(text)), 'site'))
   const boxes = boxesPath === undefined ? undefined : readFile('boxes', boxesPath, (text) => readBoxes(JSON.parse(text)))
   const times = readTimes(trace, options.fps, options.at)
-  const tables = figures.map(({ rig, names }) => tableOf(rig, names.name, trace, boxes ?? plainBoxes(rig), times))
+  const tables = planned.map(({ rig, names }) => tableOf(rig, names.name, trace, boxes ?? plainBoxes(rig), times))
   const columns = ['t', ...tables.flatMap((table) => table.columns)]
   const lines = times.map((t, i) => [t, ...tables.flatMap((table) => table.lines[i] ?? [])])
   writeFileSync(out, [columns, ...lines].map((cells) => `${cells.map(writeCell).join(',')}\n`).join(''))

@@ -127,11 +127,11 @@ function start(page: Document) {
   page.addEventListener('keyup', ({ code }) => say({ type: 'keyup', code }))
 
   /** Walks a built-in run over the first match in sight, to what belongs to it if that is named. */
-  const testRun = (run: RunName, select: string, note?: string) => {
+  const testRun = (run: RunName, select: string, bridge?: string) => {
     const inSight = (findAll(page, select) ?? [])
       .map((element) => stillBoxOf(element))
       .find(({ y, height }) => y + height > 0 && y < innerHeight)
-    const beside = note === undefined ? undefined : findAll(page, note)?.[0]
+    const beside = bridge === undefined ? undefined : findAll(page, bridge)?.[0]
     if (inSight) hand.run(makeRun(run, inSight, { width: innerWidth, height: innerHeight }, beside && stillBoxOf(beside)))
   }
   const gap = watchGap(page, host, numbers, (measured) => {
@@ -162,8 +162,8 @@ function start(page: Document) {
       case 'facts':
         return say({ type: 'facts', key: message.key, facts: factsFor(message.asked) })
       case 'show':
-        hand.setArea(message.figures.find(({ selected }) => selected)?.select ?? null)
-        return overlay.showFigures(message.figures)
+        hand.setArea(message.effects.find(({ selected }) => selected)?.select ?? null)
+        return overlay.showEffects(message.effects)
       case 'again':
         return begin(true)
       case 'point':
@@ -196,7 +196,7 @@ function start(page: Document) {
       case 'run':
         return hand.run(message.samples)
       case 'test-run':
-        return testRun(message.run, message.select, message.note)
+        return testRun(message.run, message.select, message.bridge)
       case 'pose':
         return pose(message.select)
       case 'flat':

@@ -6,7 +6,7 @@ import { placeOnWalk } from '../core/trace/walk'
 import { placeIn, stillBoxOf } from './boxes'
 import { findAll } from '../play/find'
 import type { Look } from '../core/look/look'
-import { handlesMark } from './handles'
+import { handlesMark } from './handles/handles'
 import { pointerOf, type Feed } from './pointer'
 import type { RunSample, ThreadSample, Visitor } from './protocol'
 

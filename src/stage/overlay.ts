@@ -1,13 +1,13 @@
-// What the studio draws on the page: corner ticks, figure numbers, the away pin and the ghost. In a closed shadow root,
+// What the studio draws on the page: corner ticks, effect numbers, the away pin and the ghost. In a closed shadow root,
 // so that neither side's styles reach the other.
 import { holdsPoint, type Box } from '../core/geometry/box'
 import { pointAt, type Place } from '../core/geometry/place'
 import { placeIn, stillBoxOf } from './boxes'
 import { findAll } from '../play/find'
 import { lineOf, type EdgeLine } from './gap'
-import { drawHandles, handlesMark, handleStyles } from './handles'
+import { drawHandles, handlesMark, handleStyles } from './handles/handles'
 import type { Numbers } from './numbers'
-import type { Edge, ShownFigure } from './protocol'
+import type { Edge, ShownEffect } from './protocol'
 
 const styles = `
   :host { all: initial !important; position: fixed !important; inset: 0 !important; z-index: 2147483647 !important; pointer-events: none !important; }
@@ -37,9 +37,9 @@ const ghostDrawing = `<svg width="1" height="1"><circle r="11" fill="#A8326A" fi
 
 export interface Overlay {
   readonly host: Element
-  /** Draws figures afresh: after they, the window or the page changed. */
+  /** Draws effects afresh: after they, the window or the page changed. */
   readonly draw: () => void
-  readonly showFigures: (figures: readonly ShownFigure[]) => void
+  readonly showEffects: (effects: readonly ShownEffect[]) => void
   /** Loud ticks around everything that the selector matches, or one element by its number; null takes them off. */
   readonly outline: (select: string | number | null) => void
   /** Which element carries the pin: the one that was met last. */
@@ -71,7 +71,7 @@ export function makeOverlay(page: Document, numbers: Numbers, { onPin, onHandle 
   ghost.hidden = true
   page.documentElement.append(host)
 
-  let figures: readonly ShownFigure[] = []
+  let effects: readonly ShownEffect[] = []
   let outlined: string | number | null = null
   let met: Element | null = null
   let ghostAt: { readonly x: number; readonly y: number } | null = null
@@ -163,31 +163,31 @@ export function makeOverlay(page: Document, numbers: Numbers, { onPin, onHandle 
     drawing.replaceChildren()
     host.toggleAttribute(
       handlesMark,
-      figures.some(({ selected, handles = [] }) => selected && handles.length > 0),
+      effects.some(({ selected, handles = [] }) => selected && handles.length > 0),
     )
     const numbered = new Map<Element, number>()
-    for (const figure of figures) {
-      const matches = findAll(page, figure.select) ?? []
+    for (const effect of effects) {
+      const matches = findAll(page, effect.select) ?? []
       const boxes = matches.map((element) => ({ element, box: stillBoxOf(element) }))
       const seen = boxes.filter(({ box }) => box.y + box.height > 0 && box.y < innerHeight && box.x + box.width > 0 && box.x < innerWidth)
-      if (figure.selected) for (const { box } of seen) addTicks(box, 'ticks quiet')
+      if (effect.selected) for (const { box } of seen) addTicks(box, 'ticks quiet')
       const first = seen[0]
       if (!first) continue
-      if (figure.number !== undefined) {
+      if (effect.number !== undefined) {
         const count = numbered.get(first.element) ?? 0
         numbered.set(first.element, count + 1)
-        addNumber(first.box, figure.number, figure.selected, count * 22)
+        addNumber(first.box, effect.number, effect.selected, count * 22)
       }
-      if (figure.selected && figure.handles && figure.handles.length > 0) {
+      if (effect.selected && effect.handles && effect.handles.length > 0) {
         const box = stillBoxOf((seen.find(({ element }) => element === met) ?? first).element, 'padding')
         const middle = ghostAt && holdsPoint(box, ghostAt.x, ghostAt.y) ? ghostAt : { x: box.x + box.width / 2, y: box.y + box.height / 2 }
-        drawHandles(drawing, figure.handles, { box, middle }, onHandle, (isOn) => {
+        drawHandles(drawing, effect.handles, { box, middle }, onHandle, (isOn) => {
           dragging = isOn
           if (!isOn) draw()
         })
       }
-      if (figure.selected && figure.pin)
-        addPin(stillBoxOf((seen.find(({ element }) => element === met) ?? first).element, 'padding'), figure.pin)
+      if (effect.selected && effect.pin)
+        addPin(stillBoxOf((seen.find(({ element }) => element === met) ?? first).element, 'padding'), effect.pin)
     }
     addGap()
     const one = typeof outlined === 'number' ? numbers.at(outlined) : undefined
@@ -200,8 +200,8 @@ export function makeOverlay(page: Document, numbers: Numbers, { onPin, onHandle 
   return {
     host,
     draw,
-    showFigures: (shown) => {
-      figures = shown
+    showEffects: (shown) => {
+      effects = shown
       draw()
     },
     outline: (select) => {
@@ -222,7 +222,7 @@ export function makeOverlay(page: Document, numbers: Numbers, { onPin, onHandle 
       const isMoved = at?.x !== ghostAt?.x || at?.y !== ghostAt?.y
       ghostAt = at
       // Rings stand round the pointer, and so go with it.
-      if (isMoved && (edges.length > 0 || figures.some(({ handles }) => handles?.some(({ on }) => on === 'radius' || on === 'softness'))))
+      if (isMoved && (edges.length > 0 || effects.some(({ handles }) => handles?.some(({ on }) => on === 'radius' || on === 'softness'))))
         draw()
       ghost.hidden = at === null
       if (at) ghost.style.transform = `translate(${at.x}px, ${at.y}px)`

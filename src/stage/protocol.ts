@@ -29,15 +29,15 @@ const shownHandle = z.discriminatedUnion('on', [
 ])
 export type ShownHandle = z.infer<typeof shownHandle>
 
-/** A figure as it is drawn on the page: its number (none while it is only tried), whether it is the selected one, its pin and handles. */
-const shownFigure = z.object({
+/** An effect as it is drawn on the page: its number (none while it is only tried), whether it is the selected one, its pin and handles. */
+const shownEffect = z.object({
   number: z.number().int().optional(),
   select: selector,
   selected: z.boolean(),
   pin: place.optional(),
   handles: z.array(shownHandle).optional(),
 })
-export type ShownFigure = z.infer<typeof shownFigure>
+export type ShownEffect = z.infer<typeof shownEffect>
 
 /** An edge of an element, by its number in the source. */
 const edge = z.object({ number: z.number().int(), side: z.enum(sides) })
@@ -68,7 +68,7 @@ export const toStage = z.discriminatedUnion('type', [
     key: z.string(),
     asked: z.object({ read: z.array(z.string()).readonly(), written: z.array(z.string()).readonly() }),
   }),
-  z.object({ type: z.literal('show'), figures: z.array(shownFigure) }),
+  z.object({ type: z.literal('show'), effects: z.array(shownEffect) }),
   /** Somebody listens only now: what was said at the beginning is said again. */
   z.object({ type: z.literal('again') }),
   z.object({ type: z.literal('point'), on: z.boolean() }),
@@ -95,7 +95,7 @@ export const toStage = z.discriminatedUnion('type', [
   /** Plays a trace; null ends it. */
   z.object({ type: z.literal('run'), samples: z.array(runSample).max(20_000).nullable() }),
   /** Plays a built-in run over the first visible match. */
-  z.object({ type: z.literal('test-run'), run: z.enum(runNames), select: selector, note: selector.optional() }),
+  z.object({ type: z.literal('test-run'), run: z.enum(runNames), select: selector, bridge: selector.optional() }),
   /** Drags of what the selector matches are told, with the ghost fastened. */
   z.object({ type: z.literal('pose'), select: selector.nullable() }),
   /** Asks where elements lie, for working out a trace elsewhere. */

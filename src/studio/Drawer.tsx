@@ -32,7 +32,7 @@ export function Drawer({ label, title, width = '580px', actions, children }: Dra
           {title}
         </Box>
         {actions}
-        <Button look="quiet" aria-label={`Close the ${label.toLowerCase()}`} onClick={() => view.update({ drawer: null })}>
+        <Button variant="quiet" aria-label={`Close the ${label.toLowerCase()}`} onClick={() => view.update({ drawer: null })}>
           <X size={16} aria-hidden="true" />
         </Button>
       </Flex>

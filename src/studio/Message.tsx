@@ -21,7 +21,7 @@ export function Message({ title, detail, onRetry }: MessageProps) {
         {detail}
       </Box>
       {onRetry && (
-        <Button look="act" mr="10px" onClick={onRetry}>
+        <Button variant="act" mr="10px" onClick={onRetry}>
           Try again
         </Button>
       )}

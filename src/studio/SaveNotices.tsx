@@ -32,14 +32,14 @@ export function SaveNotices() {
               {act.title}
             </Button>
           )}
-          <Button look="act" onClick={close}>
+          <Button variant="act" onClick={close}>
             OK
           </Button>
         </Notice>
       ))}
       {lines.length > most && (
         <Notice words={`And ${lines.length - most} more; the history has all of it.`}>
-          <Button look="act" onClick={close}>
+          <Button variant="act" onClick={close}>
             OK
           </Button>
         </Notice>

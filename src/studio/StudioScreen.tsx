@@ -1,5 +1,5 @@
 'use client'
-// The studio: the page as the plate, figures on it, the caption below, the thread at the foot.
+// The studio: the page as the plate, effects on it, the caption below, the thread at the foot.
 import { Box, Grid } from '@chakra-ui/react'
 import { nanoid } from 'nanoid'
 import dynamic from 'next/dynamic'
@@ -8,7 +8,7 @@ import type { Site } from '../core/site/site'
 import { Caption } from './caption/Caption'
 import { Drawers } from './Drawers'
 import { StudioContext, useView, type Studio } from './context'
-import { FigureIndex } from './FigureIndex'
+import { EffectIndex } from './EffectIndex'
 import { Plate } from './frame/Plate'
 import { listenToKeys } from './keys'
 import { SaveNotices } from './SaveNotices'
@@ -120,7 +120,7 @@ function Regions() {
     >
       {isWhole ? <TopBar /> : <Box background="sheet" borderBottom="1px solid" borderColor="edge" />}
       <Grid templateColumns="44px minmax(0, 1fr) auto" minHeight="0" position="relative">
-        {isWhole ? <FigureIndex /> : <Box background="sheet" borderRight="1px solid" borderColor="hairline" />}
+        {isWhole ? <EffectIndex /> : <Box background="sheet" borderRight="1px solid" borderColor="hairline" />}
         <Plate />
         {isWhole && <Drawers />}
         {isWhole && <SaveNotices />}

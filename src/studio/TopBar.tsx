@@ -36,7 +36,7 @@ export function TopBar() {
       <Box flex="1" />
       <VisitAs />
       <Button
-        look="quiet"
+        variant="quiet"
         onClick={store.undo}
         disabled={!undone}
         aria-label={undone ? `Undo: ${undone}` : 'Nothing to undo'}
@@ -45,7 +45,7 @@ export function TopBar() {
         <Undo2 size={16} aria-hidden="true" />
       </Button>
       <Button
-        look="quiet"
+        variant="quiet"
         onClick={store.redo}
         disabled={!redone}
         aria-label={redone ? `Redo: ${redone}` : 'Nothing to redo'}
@@ -54,7 +54,7 @@ export function TopBar() {
         <Redo2 size={16} aria-hidden="true" />
       </Button>
       <Button
-        look="quiet"
+        variant="quiet"
         aria-pressed={drawer === 'revisions'}
         aria-label="History"
         onClick={() => toggleDrawer(studio, 'revisions')}
@@ -63,7 +63,7 @@ export function TopBar() {
         <History size={16} aria-hidden="true" />
       </Button>
       <Button
-        look="quiet"
+        variant="quiet"
         aria-pressed={drawer === 'keys'}
         aria-label="The sheet of keys"
         onClick={() => toggleDrawer(studio, 'keys')}
@@ -72,7 +72,7 @@ export function TopBar() {
         <Keyboard size={16} aria-hidden="true" />
       </Button>
       <Button
-        look="quiet"
+        variant="quiet"
         aria-pressed={drawer === 'markup'}
         onClick={() => toggleDrawer(studio, 'markup')}
         title={`The markup of the page (${keyOf('markup')})`}
@@ -80,7 +80,7 @@ export function TopBar() {
         <PencilLine size={16} aria-hidden="true" /> Markup
       </Button>
       <Button
-        look="quiet"
+        variant="quiet"
         aria-pressed={drawer === 'code'}
         onClick={() => toggleDrawer(studio, 'code')}
         title={`The code (${keyOf('code')})`}

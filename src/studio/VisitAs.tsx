@@ -31,7 +31,7 @@ export function VisitAs() {
       <Menu.Root onSelect={({ value }) => choose(value)} positioning={{ placement: 'bottom-end', gutter: 4 }} lazyMount unmountOnExit>
         <Menu.Trigger asChild>
           <Button
-            look="quiet"
+            variant="quiet"
             fontSize="13px"
             fontWeight="400"
             aria-label={`Preview as: ${words}`}

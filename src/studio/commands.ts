@@ -85,7 +85,7 @@ export function duplicateEffect({ store, view }: Studio, effect: Effect): void {
   view.update({ selected: copy.id, touched: null })
 }
 
-/** Selects the figure behind the selected one, or before it; from the last on to the first. */
+/** Selects the effect behind the selected one, or before it; from the last on to the first. */
 export function selectBeside({ store, view }: Studio, by: -1 | 1): void {
   const { effects } = store.history.get().site
   const at = effects.findIndex(({ id }) => id === view.get().selected)
@@ -93,7 +93,7 @@ export function selectBeside({ store, view }: Studio, by: -1 | 1): void {
   if (next) view.update({ selected: next.id, touched: null })
 }
 
-/** Moves an effect up or down among the figures. */
+/** Moves an effect up or down among the effects. */
 export function moveEffect({ store }: Studio, effect: Effect, by: -1 | 1): void {
   const { effects } = store.history.get().site
   store.edit({ do: 'move', id: effect.id, to: effects.indexOf(effect) + by }, `Moving ${effect.name}`)

@@ -41,7 +41,7 @@ export function useView<Key extends keyof View>(...keys: readonly Key[]): Pick<V
   return useObservable(useMemo(() => partOf(view, keys), [view, names]))
 }
 
-/** The selected effect and its figure number, if there is one. */
+/** The selected effect and its number, if there is one. */
 export function useSelected(): { readonly effect: Effect; readonly number: number } | undefined {
   const site = useSite()
   const { selected } = useView('selected')

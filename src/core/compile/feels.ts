@@ -43,7 +43,7 @@ export function writeFeel(feel: Feel, wished: string, constants: Constants): str
       const { frequencyHz, dampingRatio } = feel
       const decay = `2 * Math.PI * ${number(frequencyHz)}${dampingRatio === 1 ? '' : ` * ${number(dampingRatio)}`}`
       const { settleMs, overshoot } = answerOf(feel)
-      const note = `settles in ${Math.round(settleMs)} ms${overshoot >= 0.005 ? `, ${Math.round(overshoot * 100)} % past the mark` : ''}`
+      const note = `settles in ${Math.round(settleMs)} ms${overshoot >= 0.005 ? `, ${Math.round(overshoot * 100)} % overshoot` : ''}`
       const name = (nameOfFeel(feel)?.id ?? wished).replace(/-./g, (each) => each.slice(1).toUpperCase())
       // So near to critical damping that its two decays cannot be told apart.
       if (Math.abs(dampingRatio - 1) < 1e-5) return constants.name(name, `${from} critical(follower, t, ${decay})`, note)

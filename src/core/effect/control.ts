@@ -100,11 +100,11 @@ export type Drawing = 'flick' | 'return' | 'strip' | 'sketch' | 'depths' | 'curv
 /** A piece of a sentence: plain words, the noun of a role, or the live word of a control. */
 export type Piece = string | { readonly role: string } | { readonly control: string }
 
-/** How a control's number is shown: the unit with a narrow space before it, none before a degree sign. */
+/** How a control's number is shown: its unit close up, as CSS writes it. */
 export function formatNumber(value: number, unit: Unit): string {
   const text = String(Number(value.toFixed(unit === 'Hz' || unit === '' ? 3 : 1))).replace('-', '\u2212')
   if (unit === 'deg') return `${text}\u00b0`
-  return unit === '' ? text : `${text}\u202f${unit}`
+  return `${text}${unit}`
 }
 
 /** Reads what was typed or pasted into a number control: a number or a sum, with or without units. */

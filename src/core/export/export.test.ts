@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { tiltDefaults, type TiltSettings } from '../effect/tilt/settings'
 import type { Effect, Site } from '../site/site'
 import { namesOf, wordOf } from './names'
-import { planFigures, tellEffect } from './plan'
+import { planEffects, tellEffect } from './plan'
 import { writeStylesheet } from './stylesheet'
 
 const effect = (change: Partial<Effect> = {}, settings: Partial<TiltSettings> = {}): Effect => ({
@@ -20,7 +20,7 @@ const site = (...effects: Effect[]): Site => ({
   pages: [{ id: 'p', name: 'A page', source: 'a'.repeat(64) }],
   effects,
 })
-const stylesheetOf = (...effects: Effect[]) => writeStylesheet(planFigures(site(...effects), 'vesper-hollow'))
+const stylesheetOf = (...effects: Effect[]) => writeStylesheet(planEffects(site(...effects), 'vesper-hollow'))
 
 describe('names', () => {
   it.each([
@@ -30,8 +30,8 @@ describe('names', () => {
     ['main article', 'article'],
     ['a[href^="/x"]:hover', 'a'],
     ['.card__media--big', 'card-media-big'],
-    ['.-2x', 'figure-2x'],
-    ['*', 'figure'],
+    ['.-2x', 'effect-2x'],
+    ['*', 'effect'],
     ['.a, .b', 'b'],
   ])('come from the page: %s is about "%s"', (select, word) => {
     expect(wordOf(select)).toBe(word)
@@ -98,7 +98,7 @@ describe('the stylesheet', () => {
     expect(stylesheetOf(effect())).toBe(`@property --own-transform { syntax: "*"; inherits: false; }
 
 /* Effect 1. Over each plate, the edge under the pointer sinks by 9°, seen
-   from 820 px. The script writes --plate-tilt-x and --plate-tilt-y. */
+   from 820px. The script writes --plate-tilt-x and --plate-tilt-y. */
 @property --plate-tilt-x { syntax: "<number>"; inherits: false; initial-value: 0; }
 @property --plate-tilt-y { syntax: "<number>"; inherits: false; initial-value: 0; }
 .row > .plate {
@@ -142,8 +142,8 @@ describe('the stylesheet', () => {
 
 describe('the sentence in plain text', () => {
   it('is made from the settings', () => {
-    expect(tellEffect(effect({}, { edge: 'rises', acrossDeg: 12, liftPx: 20 })).replaceAll('\u202f', ' ')).toBe(
-      'Over each plate, the edge under the pointer rises by 12°, seen from 820 px, lifted by 20 px.',
+    expect(tellEffect(effect({}, { edge: 'rises', acrossDeg: 12, liftPx: 20 }))).toBe(
+      'Over each plate, the edge under the pointer rises by 12°, seen from 820px, lifted by 20px.',
     )
   })
 })

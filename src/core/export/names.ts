@@ -8,12 +8,12 @@ import type { Effect } from '../site/site'
 export function wordOf(select: string): string {
   const last = select.split(/[\s>+~,]+/).at(-1) ?? ''
   const bare = last.replace(/:[\w-]+(\([^)]*\))?/g, '').replace(/\[[^\]]*\]/g, '')
-  const name = /\.((?:\\.|[\w-])+)/.exec(bare)?.[1] ?? /#((?:\\.|[\w-])+)/.exec(bare)?.[1] ?? /^[a-z][\w-]*/i.exec(bare)?.[0] ?? 'figure'
+  const name = /\.((?:\\.|[\w-])+)/.exec(bare)?.[1] ?? /#((?:\\.|[\w-])+)/.exec(bare)?.[1] ?? /^[a-z][\w-]*/i.exec(bare)?.[0] ?? 'effect'
   const word = name
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-+|-+$/g, '')
-  return /^[a-z]/.test(word) ? word : `figure-${word}`.replace(/-$/, '')
+  return /^[a-z]/.test(word) ? word : `effect-${word}`.replace(/-$/, '')
 }
 
 /** A name for each effect, in order: its word and its kind, with a number behind it where that is taken (`card-tilt`, `card-tilt-2`). */

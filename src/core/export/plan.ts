@@ -11,7 +11,7 @@ import { namesOf, wordOf } from './names'
 import { withShared } from './share'
 
 /** One effect on its way out. */
-export interface Figure {
+export interface PlannedEffect {
   readonly number: number
   readonly names: Names
   readonly rig: Rig
@@ -24,24 +24,24 @@ export interface Figure {
   readonly named?: Readonly<Record<string, { readonly name: string; readonly css: string; readonly times: number }>>
 }
 
-const planned = new WeakMap<Site, Map<string, readonly Figure[]>>()
+const plannedOf = new WeakMap<Site, Map<string, readonly PlannedEffect[]>>()
 
-/** The figures of a site that play, or of one of its pages; `only` leaves out all but one effect. The same site gives the same answer, to whoever asks. */
-export function planFigures(site: Site, pageId?: string, only?: string): readonly Figure[] {
-  const known = planned.get(site) ?? new Map<string, readonly Figure[]>()
-  planned.set(site, known)
+/** The effects of a site that play, or of one of its pages; `only` leaves out all but one effect. The same site gives the same answer, to whoever asks. */
+export function planEffects(site: Site, pageId?: string, only?: string): readonly PlannedEffect[] {
+  const known = plannedOf.get(site) ?? new Map<string, readonly PlannedEffect[]>()
+  plannedOf.set(site, known)
   const key = JSON.stringify([pageId, only])
-  const figures = known.get(key) ?? makeFigures(withTies(site), pageId, only)
-  known.set(key, figures)
-  return figures
+  const planned = known.get(key) ?? makePlanned(withTies(site), pageId, only)
+  known.set(key, planned)
+  return planned
 }
 
-function makeFigures(site: Site, pageId?: string, only?: string): readonly Figure[] {
+function makePlanned(site: Site, pageId?: string, only?: string): readonly PlannedEffect[] {
   const names = namesOf(site.effects)
   return withShared(
     site.effects.flatMap((effect, index) => {
       if (!playsOn(effect, pageId) || (only !== undefined && effect.id !== only)) return []
-      const name = names[index] ?? 'figure'
+      const name = names[index] ?? 'effect'
       const { rig, sentence } = madeOf(effect)
       return [
         {
@@ -58,18 +58,18 @@ function makeFigures(site: Site, pageId?: string, only?: string): readonly Figur
   )
 }
 
-const made = new WeakMap<Effect, Pick<Figure, 'rig' | 'sentence'>>()
+const made = new WeakMap<Effect, Pick<PlannedEffect, 'rig' | 'sentence'>>()
 
 /** What hangs on an effect alone. The same effect gives the same answer: of twenty, one is made anew while a number is dragged. */
-function madeOf(effect: Effect): Pick<Figure, 'rig' | 'sentence'> {
+function madeOf(effect: Effect): Pick<PlannedEffect, 'rig' | 'sentence'> {
   const known = made.get(effect) ?? { rig: expandEffect(effect), sentence: tellEffect(effect) }
   made.set(effect, known)
   return known
 }
 
-/** The word of the element that fills a role whose id is that of a knob: of `.plate .moth` it is `moth`, of `.sky .sky-near` in the figure `sky` it is `near`; no two are alike. */
+/** The word of the element that fills a role whose id is that of a knob: of `.plate .moth` it is `moth`, of `.sky .sky-near` in the effect `sky` it is `near`; no two are alike. */
 function wordsOfRoles({ select, roles = {} }: Effect, { knobs }: Rig): Readonly<Record<string, string>> {
-  const figure = wordOf(select)
+  const own = wordOf(select)
   const isTold = (role: string) => knobs.some(({ id }) => id === role || id.startsWith(`${role}-`))
   // A selector that says only where an element stands has no word for it.
   const hasWord = (role: string) => /(^|[\s>+~])[^\s>+~:[*][^\s>+~]*$/.test(roles[role]?.select ?? '')
@@ -78,7 +78,7 @@ function wordsOfRoles({ select, roles = {} }: Effect, { knobs }: Rig): Readonly<
   return Object.fromEntries(
     told.map((role) => {
       const whole = wordOf(roles[role]?.select ?? '')
-      const word = whole.startsWith(`${figure}-`) ? whole.slice(figure.length + 1) : whole
+      const word = whole.startsWith(`${own}-`) ? whole.slice(own.length + 1) : whole
       const free = [word, ...Array.from({ length: told.length + 1 }, (_, i) => `${word}-${i + 2}`)].find((each) => !taken.has(each)) ?? role
       taken.add(free)
       return [role, free]
@@ -87,7 +87,7 @@ function wordsOfRoles({ select, roles = {} }: Effect, { knobs }: Rig): Readonly<
 }
 
 /** Which knobs and tokens of an effect show a named value of the site as it stands, or a multiple of it. */
-function namedIn({ values = [] }: Site, effect: Effect, rig: Rig): NonNullable<Figure['named']> {
+function namedIn({ values = [] }: Site, effect: Effect, rig: Rig): NonNullable<PlannedEffect['named']> {
   const tied = Object.entries(effect.ties ?? {})
   const controls = tied.length === 0 ? [] : (findKind(effect.kind)?.controls(effect.settings) ?? [])
   return Object.fromEntries(

@@ -1,4 +1,4 @@
-// What figures of a page have in common: those that hear the pointer in the same elements go by one name, and follow once what they follow alike.
+// What effects of a page have in common: those that hear the pointer in the same elements go by one name, and follow once what they follow alike.
 import { nameOfArea, propertyOfChannel, type Names } from '../rig/plan'
 import type { Area, Channel, Rig } from '../rig/rig'
 
@@ -7,7 +7,7 @@ interface Named {
   readonly rig: Rig
 }
 
-/** What must be the same for two areas to be one: all but their ids, and when their figures play. */
+/** What must be the same for two areas to be one: all but their ids, and when their effects play. */
 const keyOfArea = ({ rig: { media, finePointerOnly, notCalm } }: Named, area: Area): string =>
   JSON.stringify([{ ...area, id: '' }, media ?? null, finePointerOnly ?? false, notCalm ?? false])
 
@@ -24,17 +24,17 @@ const keyOfChannel = (channel: Channel): string | undefined =>
 /** Whether it goes on for visitors who prefer reduced motion: nothing else hangs on the group once a rig is made. */
 const isCalm = (group: Channel['group']) => group === 'light' || group === 'state'
 
-/** The figures with the names that they share. */
-export function withShared<Figure extends Named>(figures: readonly Figure[]): readonly Figure[] {
+/** The effects with the names that they share. */
+export function withShared<PlannedEffect extends Named>(effects: readonly PlannedEffect[]): readonly PlannedEffect[] {
   const areaNames = new Map<string, string>()
   const properties = new Map<string, string>()
-  return figures.map((figure) => {
-    const { rig, names } = figure
+  return effects.map((effect) => {
+    const { rig, names } = effect
     const areas: Record<string, string> = {}
     const channels: Record<string, string> = {}
     for (const area of rig.areas) {
       if (tellsZone(rig, area)) continue
-      const areaKey = keyOfArea(figure, area)
+      const areaKey = keyOfArea(effect, area)
       const known = areaNames.get(areaKey)
       if (known === undefined) areaNames.set(areaKey, nameOfArea(names, rig, area.id))
       else areas[area.id] = known
@@ -42,11 +42,11 @@ export function withShared<Figure extends Named>(figures: readonly Figure[]): re
         const key = keyOfChannel(channel)
         if (key === undefined) continue
         const property = properties.get(areaKey + key)
-        // Of one figure each has a property of its own.
+        // Of one effect each has a property of its own.
         if (property === undefined) properties.set(areaKey + key, propertyOfChannel(names, channel.id))
         else if (known !== undefined) channels[channel.id] = property
       }
     }
-    return Object.keys(areas).length === 0 ? figure : { ...figure, names: { ...names, shared: { areas, channels } } }
+    return Object.keys(areas).length === 0 ? effect : { ...effect, names: { ...names, shared: { areas, channels } } }
   })
 }

@@ -4,38 +4,38 @@ import type { Area, State } from '../rig/rig'
 import { asOneSelector } from '../rig/select'
 import { isByStylesheet, statesOf, whileShowing } from '../rig/states'
 import { cssNumber, styleText, writeDeclarations } from './css-value'
-import type { Figure } from './plan'
+import type { PlannedEffect } from './plan'
 
 type Block = readonly [select: string, declarations: readonly string[]]
 type Way = NonNullable<State['ways']>[number]
 
-const markOf = ({ names, rig }: Figure, area: Area) => `data-${nameOfArea(names, rig, area.id)}`
+const markOf = ({ names, rig }: PlannedEffect, area: Area) => `data-${nameOfArea(names, rig, area.id)}`
 
 /** The attribute by which the elements that a zone chooses are told. */
 export const chosenMark = (mark: string): string => `${mark}-chosen`
 
-const propertyOfWay = ({ names }: Figure, id: string) => `--${names.name}-${id}`
+const propertyOfWay = ({ names }: PlannedEffect, id: string) => `--${names.name}-${id}`
 
 const writeTime = ({ durationMs, delayMs, easing }: Way['feel']) =>
   `${cssNumber(durationMs)}ms ${easing}${delayMs === 0 ? '' : ` ${cssNumber(delayMs)}ms`}`
 
 /** The times that a designer may turn, each with what it is. */
-export function writeWays(figure: Figure): readonly (readonly [declaration: string, note: string])[] {
+export function writeWays(effect: PlannedEffect): readonly (readonly [declaration: string, note: string])[] {
   const told = new Map<string, readonly [string, string]>()
-  for (const { ways = [] } of figure.rig.states ?? [])
+  for (const { ways = [] } of effect.rig.states ?? [])
     for (const { id, feel, note = '' } of ways)
-      if (id !== undefined) told.set(id, [`${propertyOfWay(figure, id)}: ${writeTime(feel)};`, note])
+      if (id !== undefined) told.set(id, [`${propertyOfWay(effect, id)}: ${writeTime(feel)};`, note])
   return [...told.values()]
 }
 
 /** The selector of what a part is. */
-export function selectOfPart(figure: Figure, area: Area, part: string): string {
-  const drawn = figure.rig.parts.find(({ id }) => id === part)?.drawn
-  return drawn ? `${asOneSelector(styleText(area.select))}::${drawn}` : `.${figure.names.name}-${part}`
+export function selectOfPart(effect: PlannedEffect, area: Area, part: string): string {
+  const drawn = effect.rig.parts.find(({ id }) => id === part)?.drawn
+  return drawn ? `${asOneSelector(styleText(area.select))}::${drawn}` : `.${effect.names.name}-${part}`
 }
 
 /** What a state is seen on, from the selector of its area while it shows it. */
-function seenOn({ rig, names }: Figure, { to, whose }: State, area: Area, showing: string, mark: string | undefined): string {
+function seenOn({ rig, names }: PlannedEffect, { to, whose }: State, area: Area, showing: string, mark: string | undefined): string {
   const select = styleText(area.select)
   // What others show tells of all matches but those that show it themselves.
   const ground =
@@ -59,12 +59,12 @@ function seenOn({ rig, names }: Figure, { to, whose }: State, area: Area, showin
 /** What turns, grows or goes from its place: for those who prefer reduced motion it stays where it is. */
 const moving = new Set(['transform', 'translate', 'rotate', 'scale', 'offset-distance'])
 
-/** The rules of all looks of a figure: those of what moves, or those of all the rest. */
-export function writeStates(figure: Figure, what: 'moving' | 'still'): readonly Block[] {
-  return figure.rig.areas.flatMap((area) => {
-    const states = statesOf(figure.rig, area)
-    const mark = isByStylesheet(figure.rig, area) ? undefined : markOf(figure, area)
-    return states.flatMap((state) => writeState(figure, area, state, propertiesOf(states, state), mark, what))
+/** The rules of all looks of an effect: those of what moves, or those of all the rest. */
+export function writeStates(effect: PlannedEffect, what: 'moving' | 'still'): readonly Block[] {
+  return effect.rig.areas.flatMap((area) => {
+    const states = statesOf(effect.rig, area)
+    const mark = isByStylesheet(effect.rig, area) ? undefined : markOf(effect, area)
+    return states.flatMap((state) => writeState(effect, area, state, propertiesOf(states, state), mark, what))
   })
 }
 
@@ -75,7 +75,7 @@ function propertiesOf(states: readonly State[], { to, whose }: State): readonly 
 }
 
 function writeState(
-  figure: Figure,
+  effect: PlannedEffect,
   area: Area,
   state: State,
   properties: readonly string[],
@@ -83,15 +83,15 @@ function writeState(
   what: 'moving' | 'still',
 ): readonly Block[] {
   const { looks, css, ways: all = [], staggerMs, chosenBy } = state
-  const { names } = figure
+  const { names } = effect
   const machine = area.looks ?? { keys: false }
   const later = staggerMs === undefined ? '' : ` calc(var(--${names.name}-index, 0) * ${cssNumber(staggerMs)}ms)`
   const transition = ({ id, feel }: Way) => {
-    const time = id === undefined ? writeTime(feel) : `var(${propertyOfWay(figure, id)})`
+    const time = id === undefined ? writeTime(feel) : `var(${propertyOfWay(effect, id)})`
     return `transition: ${properties.map((property) => `${property} ${time}`).join(', ')};${later ? `\ntransition-delay:${later};` : ''}`
   }
   const on = (showing: string) =>
-    chosenBy === undefined ? seenOn(figure, state, area, showing, mark) : chosen(state, markOf(figure, area))
+    chosenBy === undefined ? seenOn(effect, state, area, showing, mark) : chosen(state, markOf(effect, area))
   // Off is what an element is in a stylesheet by itself; where the script tells it, it is when that is there.
   const showing = whileShowing(styleText(area.select), looks, machine, mark)
   const usual = all.find(({ from }) => from === 'any')

@@ -21,34 +21,34 @@ import { asOneSelector, selectOf } from '../rig/select'
 import { sides, transformFunctions } from '../rig/names'
 import { keptProperties, lawOf, propertyOf, slotName } from '../rig/slot'
 import { cssNumber, styleText, writeDeclarations, writeKnob, writeValue } from './css-value'
-import type { Figure } from './plan'
+import type { PlannedEffect } from './plan'
 import { selectOfPart, writeStates, writeWays } from './states'
 
 /**
- * Readable CSS for these figures, in their order. `overlaps` tells which selectors (of `targetsOf`) meet on some element:
- * there, what several figures give one property is composed. `facts` tell what is known of the page: the same that its script is compiled
+ * Readable CSS for these effects, in their order. `overlaps` tells which selectors (of `targetsOf`) meet on some element:
+ * there, what several effects give one property is composed. `facts` tell what is known of the page: the same that its script is compiled
  * for.
  */
 export function writeStylesheet(
-  figures: readonly Figure[],
+  effects: readonly PlannedEffect[],
   overlaps: readonly (readonly string[])[] = [],
   facts: SheetFacts = worstFacts,
 ): string {
-  const comings = comingsOf(figures, facts)
+  const comings = comingsOf(effects, facts)
   return [
-    ...writeNamed(figures),
-    ...writeOwnProperties(figures),
-    ...figures.map((figure, i) => writeFigure(figure, comings[i] ?? [], facts)),
-    ...writeMeetings(figures, overlaps),
+    ...writeNamed(effects),
+    ...writeOwnProperties(effects),
+    ...effects.map((effect, i) => writeEffect(effect, comings[i] ?? [], facts)),
+    ...writeMeetings(effects, overlaps),
   ].join('\n')
 }
 
 /** What has to be known of a page for its stylesheet. */
 type SheetFacts = ComingFacts & Pick<Facts, 'hasPositions'>
 
-/** The named values that these figures share, once and on top. */
-function writeNamed(figures: readonly Figure[]): readonly string[] {
-  const named = new Map(figures.flatMap(({ named: each = {} }) => Object.values(each).map(({ name, css }) => [name, css] as const)))
+/** The named values that these effects share, once and on top. */
+function writeNamed(effects: readonly PlannedEffect[]): readonly string[] {
+  const named = new Map(effects.flatMap(({ named: each = {} }) => Object.values(each).map(({ name, css }) => [name, css] as const)))
   if (named.size === 0) return []
   return [
     [
@@ -62,10 +62,10 @@ function writeNamed(figures: readonly Figure[]): readonly string[] {
 }
 
 /** The properties that keep what the page itself gives elements: nobody inherits them. */
-function writeOwnProperties(figures: readonly Figure[]): readonly string[] {
+function writeOwnProperties(effects: readonly PlannedEffect[]): readonly string[] {
   const kept = new Set(
-    figures.flatMap((figure) =>
-      boundOutputs(figure)
+    effects.flatMap((effect) =>
+      boundOutputs(effect)
         .map(({ output }) => propertyOf(output.slot))
         .filter((property) => property in keptProperties),
     ),
@@ -76,11 +76,11 @@ function writeOwnProperties(figures: readonly Figure[]): readonly string[] {
 }
 
 /** The properties that the script writes: numbers or colours that no element hands down, so that a change touches one element alone. */
-function writeRegistered({ rig, names }: Figure): readonly string[] {
+function writeRegistered({ rig, names }: PlannedEffect): readonly string[] {
   const written = planRig(rig, names).flatMap(({ frames }) =>
     frames.flatMap(({ channels }) => channels.flatMap((channel) => channel.writes.map((write) => ({ channel, write })))),
   )
-  // What a figure before it follows too is registered there.
+  // What an effect before it follows too is registered there.
   const known = new Set(Object.values(names.shared?.channels ?? {}))
   const lines = written
     .filter(({ write: { property } }) => !known.has(property))
@@ -91,8 +91,8 @@ function writeRegistered({ rig, names }: Figure): readonly string[] {
   return [...new Set(lines)]
 }
 
-/** The rules that register what the scripts of these figures write: such rules count in the sheets of a whole page alone. */
-export const registrationsOf = (figures: readonly Figure[]): string => figures.flatMap(writeRegistered).join('\n')
+/** The rules that register what the scripts of these effects write: such rules count in the sheets of a whole page alone. */
+export const registrationsOf = (effects: readonly PlannedEffect[]): string => effects.flatMap(writeRegistered).join('\n')
 
 /** What the script writes of a channel while the pointer is away, through the curve that CSS cannot say where there is one. */
 function awayValue(channel: Parameters<typeof poseOf>[0], curve: Output['curve']): string {
@@ -101,15 +101,15 @@ function awayValue(channel: Parameters<typeof poseOf>[0], curve: Output['curve']
 }
 
 /** For visitors who prefer reduced motion, what travels, turns or grows stays where it lies without the pointer. */
-function writeCalm(figure: Figure): readonly string[] {
-  const { rig, names } = figure
+function writeCalm(effect: PlannedEffect): readonly string[] {
+  const { rig, names } = effect
   const bySelect = new Map<string, Set<string>>()
   for (const output of rig.outputs) {
     const frozen = [output.channel, output.weight]
       .map((id) => rig.channels.find((channel) => channel.id === id))
       .filter((channel) => channel && channel.group !== 'light' && channel.group !== 'state')
     const part = partOf(output.to)
-    const select = part === undefined ? guarded([boundOf(figure, output)]) : `.${names.name}-${part}`
+    const select = part === undefined ? guarded([boundOf(effect, output)]) : `.${names.name}-${part}`
     for (const channel of frozen) {
       if (!channel) continue
       const plain = isPlain(output) || channel.id !== output.channel
@@ -131,56 +131,56 @@ function writeCalm(figure: Figure): readonly string[] {
 }
 
 /** What a knob or a token is given: a named value, or a value of its own. */
-function givenTo(figure: Figure, id: string, own: string): string {
-  const shared = figure.named?.[id]
+function givenTo(effect: PlannedEffect, id: string, own: string): string {
+  const shared = effect.named?.[id]
   if (!shared) return own
-  return multiplied(figure, id, `var(--${shared.name})`, shared.times)
+  return multiplied(effect, id, `var(--${shared.name})`, shared.times)
 }
 
 /** A value of a knob, so many times, and as many times as the knob is of another one. */
-function multiplied({ rig, names }: Figure, id: string, value: string, times = 1): string {
+function multiplied({ rig, names }: PlannedEffect, id: string, value: string, times = 1): string {
   const by = rig.knobs.find((knob) => knob.id === id)?.times
   const factors = [...(times === 1 ? [] : [cssNumber(times)]), value, ...(by === undefined ? [] : [`var(${propertyOfKnob(names, by)})`])]
   return factors.length === 1 ? value : `calc(${factors.join(' * ')})`
 }
 
-/** The selectors of all elements of the page that the figures write on. */
-export function targetsOf(figures: readonly Figure[]): readonly string[] {
-  return [...new Set(figures.flatMap((figure) => boundOutputs(figure).map(({ select }) => select)))]
+/** The selectors of all elements of the page that the effects write on. */
+export function targetsOf(effects: readonly PlannedEffect[]): readonly string[] {
+  return [...new Set(effects.flatMap((effect) => boundOutputs(effect).map(({ select }) => select)))]
 }
 
-/** An output with the figure that it belongs to, and the selector of what it is written on. */
+/** An output with the effect that it belongs to, and the selector of what it is written on. */
 interface Bound {
-  readonly figure: Figure
+  readonly effect: PlannedEffect
   readonly output: Output
   readonly select: string
   /** The attribute that tells that the script is at work there. */
   readonly mark: string
 }
 
-function writeFigure(figure: Figure, comings: readonly Coming[], facts: SheetFacts): string {
-  const { names, number, rig, sentence } = figure
+function writeEffect(effect: PlannedEffect, comings: readonly Coming[], facts: SheetFacts): string {
+  const { names, number, rig, sentence } = effect
   const written = planRig(rig, names).flatMap(({ frames }) =>
     frames.flatMap(({ channels }) =>
       channels.flatMap(({ id, writes }) => (comings.some((coming) => coming.id === id) ? [] : writes.map(({ property }) => property))),
     ),
   )
-  const given = (id: string, own: string, note: string) => [`${propertyOfKnob(names, id)}: ${givenTo(figure, id, own)};`, note] as const
+  const given = (id: string, own: string, note: string) => [`${propertyOfKnob(names, id)}: ${givenTo(effect, id, own)};`, note] as const
   const knobs = [
     ...rig.knobs.map((knob) => given(knob.id, writeKnob(names, knob), knob.note)),
     ...(rig.tokens ?? []).map(({ id, value, note }) => given(id, styleText(value), note)),
-    ...comings.flatMap((coming) => writeTimes(figure, coming)),
-    ...writeWays(figure),
+    ...comings.flatMap((coming) => writeTimes(effect, coming)),
+    ...writeWays(effect),
   ]
   const width = Math.max(0, ...knobs.map(([declaration]) => declaration.length))
   const bearers = rig.rules.filter(({ bearsKnobs }) => bearsKnobs).map(({ select }) => styleText(select))
   const owners = [...new Set([...rig.areas.map(({ of, select }) => (of === 'window' ? ':root' : styleText(select))), ...bearers])]
-  const rules = writeRules(figure, comings, facts)
+  const rules = writeRules(effect, comings, facts)
   return [
     writeComment(
       `Effect ${number}. ${sentence} ${written.length > 0 ? `The script writes ${spoken([...new Set(written)])}.` : needsScript(rig) ? 'The script says where the pointer is.' : 'It needs no script.'}`,
     ),
-    ...writeRegistered(figure),
+    ...writeRegistered(effect),
     ...(knobs.length > 0
       ? [
           `${owners.join(',\n')} {`,
@@ -188,42 +188,42 @@ function writeFigure(figure: Figure, comings: readonly Coming[], facts: SheetFac
           '}',
         ]
       : []),
-    ...writeNarrow(figure, owners),
-    ...writeOwn(figure),
-    ...(addedParts(rig).length > 0 ? [`${listParts(figure, addedParts(rig))} { display: none; }`] : []),
+    ...writeNarrow(effect, owners),
+    ...writeOwn(effect),
+    ...(addedParts(rig).length > 0 ? [`${listParts(effect, addedParts(rig))} { display: none; }`] : []),
     // In print, and with a visitor's own few colours, the page is as it was designed.
     ...(rules.length > 0
       ? [
-          `@media ${['screen', '(forced-colors: none)', ...conditionsOf(figure)].join(' and ')} {`,
+          `@media ${['screen', '(forced-colors: none)', ...conditionsOf(effect)].join(' and ')} {`,
           ...rules.map((line) => (line ? `  ${line}` : line)),
           '}',
         ]
       : []),
-    ...writeMoving(figure),
-    ...writeCalm(figure),
+    ...writeMoving(effect),
+    ...writeCalm(effect),
     '',
   ].join('\n')
 }
 
 /** What of hover looks moves, where that is welcome. */
-function writeMoving(figure: Figure): readonly string[] {
-  const blocks = writeStates(figure, 'moving')
-  const conditions = ['screen', '(forced-colors: none)', ...new Set([...conditionsOf(figure), '(prefers-reduced-motion: no-preference)'])]
+function writeMoving(effect: PlannedEffect): readonly string[] {
+  const blocks = writeStates(effect, 'moving')
+  const conditions = ['screen', '(forced-colors: none)', ...new Set([...conditionsOf(effect), '(prefers-reduced-motion: no-preference)'])]
   const lines = blocks.flatMap(([select, declarations]) => [...`${select} {`.split('\n'), ...declarations.map((line) => `  ${line}`), '}'])
   return lines.length > 0 ? [`@media ${conditions.join(' and ')} {`, ...lines.map((line) => `  ${line}`), '}'] : []
 }
 
 /** What single matches have of their own: one custom property on each. */
-function writeOwn(figure: Figure): readonly string[] {
-  const { names, own = {} } = figure
-  const known = knownIn(figure)
+function writeOwn(effect: PlannedEffect): readonly string[] {
+  const { names, own = {} } = effect
+  const known = knownIn(effect)
   const bySelect = grouped(
     Object.entries(own)
       .filter(([id]) => known.has(id))
       .flatMap(([id, { values }]) =>
         Object.entries(values).map(([select, value]) => ({
           select,
-          line: `${propertyOfKnob(names, id)}: ${multiplied(figure, id, styleText(value))};`,
+          line: `${propertyOfKnob(names, id)}: ${multiplied(effect, id, styleText(value))};`,
         })),
       ),
     ({ select }) => select,
@@ -232,21 +232,21 @@ function writeOwn(figure: Figure): readonly string[] {
 }
 
 /** What knobs and tokens are in narrow windows. */
-function writeNarrow(figure: Figure, owners: readonly string[]): readonly string[] {
-  const { names, narrow } = figure
-  const known = knownIn(figure)
+function writeNarrow(effect: PlannedEffect, owners: readonly string[]): readonly string[] {
+  const { names, narrow } = effect
+  const known = knownIn(effect)
   const lines = Object.entries(narrow?.values ?? {})
     .filter(([id]) => known.has(id))
-    .map(([id, value]) => `    ${propertyOfKnob(names, id)}: ${multiplied(figure, id, styleText(value))};`)
+    .map(([id, value]) => `    ${propertyOfKnob(names, id)}: ${multiplied(effect, id, styleText(value))};`)
   return lines.length === 0 ? [] : [`@media (max-width: ${narrow?.upToPx ?? 0}px) {`, `  ${owners.join(',\n  ')} {`, ...lines, '  }', '}']
 }
 
-/** The knobs and tokens of a figure, by id. */
-const knownIn = ({ rig }: Figure) => new Set([...rig.knobs, ...(rig.tokens ?? [])].map(({ id }) => id))
+/** The knobs and tokens of an effect, by id. */
+const knownIn = ({ rig }: PlannedEffect) => new Set([...rig.knobs, ...(rig.tokens ?? [])].map(({ id }) => id))
 
-/** All rules of a figure, by what they select. */
-function writeRules(figure: Figure, comings: readonly Coming[], { hasPositions }: SheetFacts): readonly string[] {
-  const { rig, names } = figure
+/** All rules of an effect, by what they select. */
+function writeRules(effect: PlannedEffect, comings: readonly Coming[], { hasPositions }: SheetFacts): readonly string[] {
+  const { rig, names } = effect
   const blocks = new Map<string, string[]>()
   // What one selector says stands in one block, where it is first met.
   const add = (select: string, declarations: readonly string[]) => {
@@ -266,40 +266,40 @@ function writeRules(figure: Figure, comings: readonly Coming[], { hasPositions }
       add(`${of === 'window' ? ':root' : asOneSelector(styleText(select))}[data-${nameOfArea(names, rig, id)}]`, ['position: relative;'])
   const added = addedParts(rig)
   const common = sharedCss(added)
-  if (added.length > 0) add(listParts(figure, added), ['display: block;', 'pointer-events: none;', ...writeDeclarations(common, names)])
+  if (added.length > 0) add(listParts(effect, added), ['display: block;', 'pointer-events: none;', ...writeDeclarations(common, names)])
   for (const part of rig.parts.filter(({ drawn }) => drawn))
-    for (const [select, declarations] of writeDrawn(figure, part)) add(select, declarations)
+    for (const [select, declarations] of writeDrawn(effect, part)) add(select, declarations)
   for (const { id, css } of added) {
-    const own = rig.outputs.filter(({ to }) => partOf(to) === id).map((output) => ({ figure, output, select: '', mark: '' }))
+    const own = rig.outputs.filter(({ to }) => partOf(to) === id).map((output) => ({ effect, output, select: '', mark: '' }))
     const rest = Object.fromEntries(Object.entries(css).filter(([property]) => !(property in common)))
     add(`.${names.name}-${id}`, [...writeDeclarations(rest, names), ...writeSlots(own, true).flatMap(({ lines: each }) => each)])
   }
-  for (const same of grouped(boundOutputs(figure), ({ select, mark }) => `${select} ${mark}`).values())
+  for (const same of grouped(boundOutputs(effect), ({ select, mark }) => `${select} ${mark}`).values())
     add(
       guarded(same),
       writeSlots(same).flatMap(({ lines: each }) => each),
     )
-  for (const coming of comings) for (const [select, declarations] of writeComing(figure, coming)) add(select, declarations)
-  for (const [select, declarations] of writeStates(figure, 'still')) add(select, declarations)
+  for (const coming of comings) for (const [select, declarations] of writeComing(effect, coming)) add(select, declarations)
+  for (const [select, declarations] of writeStates(effect, 'still')) add(select, declarations)
   return [...blocks].flatMap(([select, declarations]) => [...`${select} {`.split('\n'), ...declarations.map((line) => `  ${line}`), '}'])
 }
 
 /** What the stylesheet draws itself, as the match's own pseudo-element: it lies where the match is, wherever that stands. */
 function writeDrawn(
-  figure: Figure,
+  effect: PlannedEffect,
   { id, area, css }: Rig['parts'][number],
 ): readonly (readonly [select: string, declarations: readonly string[]])[] {
-  const own = figure.rig.areas.find((each) => each.id === area)
+  const own = effect.rig.areas.find((each) => each.id === area)
   if (!own) return []
   return [
     // Of no weight: where the page positions it, that stays.
     [`:where(${styleText(own.select)})`, ['position: relative;']],
-    [selectOfPart(figure, own, id), ["content: '';", 'pointer-events: none;', ...writeDeclarations(css, figure.names)]],
+    [selectOfPart(effect, own, id), ["content: '';", 'pointer-events: none;', ...writeDeclarations(css, effect.names)]],
   ]
 }
 
 /** The property that holds how a channel comes or goes; of the only one the name says no more. */
-function propertyOfWay({ names, rig }: Figure, { id }: Coming, way: 'comes' | 'goes' | 'way'): string {
+function propertyOfWay({ names, rig }: PlannedEffect, { id }: Coming, way: 'comes' | 'goes' | 'way'): string {
   const isOnly = rig.channels.filter(({ signal }) => signal.of === 'inside').length === 1 && !rig.knobs.some((knob) => knob.id === way)
   return `--${names.name}-${isOnly ? '' : `${id}-`}${way}`
 }
@@ -308,17 +308,17 @@ const writeTime = ({ durationMs, delayMs, easing }: Coming['feel']) =>
   `${cssNumber(durationMs)}ms ${easing}${delayMs === 0 ? '' : ` ${cssNumber(delayMs)}ms`}`
 
 /** How a channel comes and goes, for a designer to turn. */
-function writeTimes(figure: Figure, coming: Coming): readonly (readonly [declaration: string, note: string])[] {
+function writeTimes(effect: PlannedEffect, coming: Coming): readonly (readonly [declaration: string, note: string])[] {
   const { feel, going = feel } = coming
   return [
-    [`${propertyOfWay(figure, coming, 'comes')}: ${writeTime(feel)};`, 'how it comes'],
-    [`${propertyOfWay(figure, coming, 'goes')}: ${writeTime(going)};`, 'how it goes'],
+    [`${propertyOfWay(effect, coming, 'comes')}: ${writeTime(feel)};`, 'how it comes'],
+    [`${propertyOfWay(effect, coming, 'goes')}: ${writeTime(going)};`, 'how it goes'],
   ]
 }
 
 /** What comes with the pointer and goes with it: the script says by a mark that it is there, and a transition does the rest. */
-function writeComing(figure: Figure, coming: Coming): readonly (readonly [select: string, declarations: readonly string[]])[] {
-  const { rig, names } = figure
+function writeComing(effect: PlannedEffect, coming: Coming): readonly (readonly [select: string, declarations: readonly string[]])[] {
+  const { rig, names } = effect
   const property = propertyOfChannel(names, coming.id)
   const area = rig.areas.find(({ id }) => id === coming.area)
   const ground = area?.of === 'window' ? ':root' : asOneSelector(styleText(area?.select ?? ''))
@@ -342,9 +342,9 @@ function writeComing(figure: Figure, coming: Coming): readonly (readonly [select
         ...within.map((select) => `${asOneSelector(select)}[${mark}]`),
         ...parts.map((part) => `.${names.name}-${part}`),
       ].join(',\n'),
-      [`transition: ${property} var(${propertyOfWay(figure, coming, 'way')}, var(${propertyOfWay(figure, coming, 'goes')}));`],
+      [`transition: ${property} var(${propertyOfWay(effect, coming, 'way')}, var(${propertyOfWay(effect, coming, 'goes')}));`],
     ],
-    [on, [`${propertyOfWay(figure, coming, 'way')}: var(${propertyOfWay(figure, coming, 'comes')});`]],
+    [on, [`${propertyOfWay(effect, coming, 'way')}: var(${propertyOfWay(effect, coming, 'comes')});`]],
     [isThere.join(',\n'), [`${property}: 1;`]],
     // A part that has just been added begins as it goes.
     ...(parts.length > 0
@@ -354,7 +354,7 @@ function writeComing(figure: Figure, coming: Coming): readonly (readonly [select
 }
 
 /** The classes of parts, a line each. */
-const listParts = ({ names }: Figure, parts: Rig['parts']) => parts.map(({ id }) => `.${names.name}-${id}`).join(',\n')
+const listParts = ({ names }: PlannedEffect, parts: Rig['parts']) => parts.map(({ id }) => `.${names.name}-${id}`).join(',\n')
 
 /** The declarations that all parts have. */
 function sharedCss([first, ...rest]: Rig['parts']): Readonly<Record<string, string>> {
@@ -363,28 +363,28 @@ function sharedCss([first, ...rest]: Rig['parts']): Readonly<Record<string, stri
   )
 }
 
-/** What a figure writes on elements of the page. */
-function boundOutputs(figure: Figure): readonly Bound[] {
-  return figure.rig.outputs.filter(({ to }) => partOf(to) === undefined).map((output) => boundOf(figure, output))
+/** What an effect writes on elements of the page. */
+function boundOutputs(effect: PlannedEffect): readonly Bound[] {
+  return effect.rig.outputs.filter(({ to }) => partOf(to) === undefined).map((output) => boundOf(effect, output))
 }
 
-const boundOf = (figure: Figure, output: Output): Bound => ({
-  figure,
+const boundOf = (effect: PlannedEffect, output: Output): Bound => ({
+  effect,
   output,
-  select: styleText(selectOf(figure.rig, output)),
-  mark: markOfOutput(figure.names, figure.rig, output),
+  select: styleText(selectOf(effect.rig, output)),
+  mark: markOfOutput(effect.names, effect.rig, output),
 })
 
-/** Rules for elements on which several figures meet, for the properties that more than one of them drives. */
-function writeMeetings(figures: readonly Figure[], overlaps: readonly (readonly string[])[]): readonly string[] {
-  const all = figures.flatMap(boundOutputs)
-  const sets = new Map([...targetsOf(figures).map((select) => [select]), ...overlaps].map((set) => [[...set].sort().join('\n'), set]))
+/** Rules for elements on which several effects meet, for the properties that more than one of them drives. */
+function writeMeetings(effects: readonly PlannedEffect[], overlaps: readonly (readonly string[])[]): readonly string[] {
+  const all = effects.flatMap(boundOutputs)
+  const sets = new Map([...targetsOf(effects).map((select) => [select]), ...overlaps].map((set) => [[...set].sort().join('\n'), set]))
   return [...sets.values()].flatMap((set) => {
     const bound = all.filter(({ select }) => set.includes(select))
     // Those that play under a condition meet the others under it alone.
-    return subsetsOf([...new Set(bound.flatMap(({ figure }) => conditionsOf(figure)))]).flatMap((conditions) =>
+    return subsetsOf([...new Set(bound.flatMap(({ effect }) => conditionsOf(effect)))]).flatMap((conditions) =>
       writeMeeting(
-        bound.filter(({ figure }) => conditionsOf(figure).every((each) => conditions.includes(each))),
+        bound.filter(({ effect }) => conditionsOf(effect).every((each) => conditions.includes(each))),
         conditions,
       ),
     )
@@ -397,13 +397,13 @@ function writeMeeting(bound: readonly Bound[], conditions: readonly string[]): r
     new Set(
       bound
         .filter(({ output }) => propertyOf(output.slot) === property)
-        .map(({ figure, mark, select }) => `${figure.number} ${mark} ${select}`),
+        .map(({ effect, mark, select }) => `${effect.number} ${mark} ${select}`),
     )
   const shared = writeSlots(bound).filter(({ property }) => owners(property).size > 1)
   const meeting = bound.filter(({ output }) => shared.some(({ property }) => property === propertyOf(output.slot)))
-  const isNew = conditions.every((condition) => meeting.some(({ figure }) => conditionsOf(figure).includes(condition)))
+  const isNew = conditions.every((condition) => meeting.some(({ effect }) => conditionsOf(effect).includes(condition)))
   if (shared.length === 0 || !isNew) return []
-  const numbers = [...new Set(meeting.map(({ figure }) => String(figure.number)))]
+  const numbers = [...new Set(meeting.map(({ effect }) => String(effect.number)))]
   const selector = guarded(meeting)
     .split('\n')
     .map((line) => `  ${line}`)
@@ -426,8 +426,8 @@ function writeMeeting(bound: readonly Bound[], conditions: readonly string[]): r
   ]
 }
 
-/** Under which conditions of the browser a figure plays, besides those that all have. */
-const conditionsOf = ({ rig }: Figure): readonly string[] => [
+/** Under which conditions of the browser an effect plays, besides those that all have. */
+const conditionsOf = ({ rig }: PlannedEffect): readonly string[] => [
   ...(rig.finePointerOnly ? ['(any-pointer: fine)'] : []),
   ...(rig.notCalm ? ['(prefers-reduced-motion: no-preference)'] : []),
   ...(rig.media === undefined ? [] : [rig.media]),
@@ -470,7 +470,7 @@ function touchAction(touch: Rig['areas'][number]['touch']): readonly string[] {
 /** The declarations of these outputs on one element, each property once, composed by its law. */
 function writeSlots(bound: readonly Bound[], isPart = false): readonly { readonly property: string; readonly lines: readonly string[] }[] {
   const bySlot = grouped(bound, ({ output }) => slotName(output.slot))
-  const write = ({ figure, output }: Bound) => writeValue(figure.rig, figure.names, output)
+  const write = ({ effect, output }: Bound) => writeValue(effect.rig, effect.names, output)
   const join = (name: string) =>
     joinValues(bySlot.get(name)?.map(write) ?? [], joints[lawOf(bySlot.get(name)?.[0]?.output.slot ?? { on: 'opacity' })])
   return [...grouped(bound, ({ output }) => propertyOf(output.slot))].map(([property, same]) => {
@@ -516,17 +516,17 @@ function writeSlots(bound: readonly Bound[], isPart = false): readonly { readonl
 
 /** The layers of one property, their holes filled. */
 function writeLayers(bound: readonly Bound[]): readonly string[] {
-  const layers = grouped(bound, ({ figure, output: { slot } }) => `${figure.names.name} ${'layer' in slot ? slot.layer : ''}`)
+  const layers = grouped(bound, ({ effect, output: { slot } }) => `${effect.names.name} ${'layer' in slot ? slot.layer : ''}`)
   return [...layers.values()].map((same) => {
     const slot = same[0]?.output.slot
-    const layer = same[0]?.figure.rig.layers?.find(({ id }) => slot && 'layer' in slot && id === slot.layer)
+    const layer = same[0]?.effect.rig.layers?.find(({ id }) => slot && 'layer' in slot && id === slot.layer)
     const fill = (hole: string) => {
       const filling = same.filter(({ output }) => 'hole' in output.slot && output.slot.hole === hole)
       // What no value fills is a knob or a token.
       return filling.length === 0 && same[0]
-        ? `var(${propertyOfKnob(same[0].figure.names, hole)})`
+        ? `var(${propertyOfKnob(same[0].effect.names, hole)})`
         : joinValues(
-            filling.map(({ figure, output }) => writeValue(figure.rig, figure.names, output)),
+            filling.map(({ effect, output }) => writeValue(effect.rig, effect.names, output)),
             '+',
           )
     }
@@ -582,7 +582,7 @@ function writeComment(text: string): string {
 
 /** Text that cannot end the comment it stands in. */
 function commentText(text: string): string {
-  return text.replaceAll('\u202f', ' ').replaceAll('*/', '* /').replaceAll('</', '< /')
+  return text.replaceAll('*/', '* /').replaceAll('</', '< /')
 }
 
 function spoken(words: readonly string[]): string {

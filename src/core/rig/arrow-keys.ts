@@ -23,8 +23,8 @@ export function nudge(scenes: readonly Scene[], pointer: Pointer, { t, phase, ke
   if (phase === 'blur' && pointer.isByKeys) return { ...sample, phase: 'leave' }
   const move = { x: key && along.x[key], y: key && along.y[key] }
   if (phase !== 'key' || !(move.x ?? move.y)) return undefined
-  for (const { figure, places } of scenes) {
-    const step = figure.area.arrowKeys
+  for (const { plan, places } of scenes) {
+    const step = plan.area.arrowKeys
     const place = step === undefined ? undefined : places.find(({ presence }) => presence.focused)
     if (!place || step === undefined) continue
     const { frame } = place

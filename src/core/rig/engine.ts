@@ -1,4 +1,4 @@
-// The engine: samples in, states of all figures out. Time goes by events alone, so values depend on the trace and on
+// The engine: samples in, states of all effects out. Time goes by events alone, so values depend on the trace and on
 // nothing else.
 import { emptyFrame } from '../geometry/frame'
 import { movePointer, newPointer, type Pointer } from '../signal/pointer'

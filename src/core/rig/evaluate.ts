@@ -65,7 +65,7 @@ export function isHeard({ areas, channels }: Pick<Rig, 'areas' | 'channels'>, sa
 /** A rig with its places over boxes, ready to be played through. */
 interface Setup {
   readonly engine: Engine
-  readonly figures: readonly AreaPlan[]
+  readonly plans: readonly AreaPlan[]
   /** Each frame with where it is read from, for boxes that change. */
   readonly frames: readonly { readonly frame: Frame; readonly find: (boxes: Boxes) => Box | undefined }[]
 }
@@ -115,9 +115,9 @@ export function evaluate(
 }
 
 function setUp(rig: Rig, boxes: Boxes, byCss: readonly string[]): Setup {
-  const figures = planRig(rig, { title: 'the rig', name: 'rig' }).map((figure) => ({
-    ...figure,
-    frames: figure.frames.map(({ of, channels }) => ({
+  const plans = planRig(rig, { title: 'the rig', name: 'rig' }).map((plan) => ({
+    ...plan,
+    frames: plan.frames.map(({ of, channels }) => ({
       of,
       channels: channels.map((channel) => (byCss.includes(channel.id) ? { ...channel, inFrames: true as const } : channel)),
     })),
@@ -128,12 +128,12 @@ function setUp(rig: Rig, boxes: Boxes, byCss: readonly string[]): Setup {
     frames.push({ frame, find })
     return frame
   }
-  const scenes = figures.map((figure) => {
-    const scene = newScene(figure)
-    scene.places = placesOf(figure, boxes, frameFrom)
+  const scenes = plans.map((plan) => {
+    const scene = newScene(plan)
+    scene.places = placesOf(plan, boxes, frameFrom)
     return scene
   })
-  const setup: Setup = { engine: newEngine(scenes), figures, frames }
+  const setup: Setup = { engine: newEngine(scenes), plans, frames }
   moveFrames(setup, boxes)
   for (const { places } of setup.engine.scenes)
     for (const { plays } of places) for (const play of plays) followSizes(play, setup.engine.at, true)
@@ -146,8 +146,8 @@ function moveFrames({ frames }: Setup, boxes: Boxes): void {
 
 const windowBox = ({ window }: Boxes): Box => ({ x: 0, y: 0, ...window })
 
-function placesOf(figure: AreaPlan, boxes: Boxes, frameFrom: (find: (boxes: Boxes) => Box | undefined) => Frame): readonly Place[] {
-  const { area } = figure
+function placesOf(plan: AreaPlan, boxes: Boxes, frameFrom: (find: (boxes: Boxes) => Box | undefined) => Frame): readonly Place[] {
+  const { area } = plan
   const matches = boxes.elements[area.select] ?? []
   const box = (index: number) => (at: Boxes) => at.elements[area.select]?.[index]
   const places =
@@ -159,7 +159,7 @@ function placesOf(figure: AreaPlan, boxes: Boxes, frameFrom: (find: (boxes: Boxe
     const presence = newPresence()
     if (area.looks?.first === index) Object.assign(presence.look, { state: 'on', shown: 'on' })
     const holding = area.of === 'group' ? matches.map((_, each) => frameFrom(box(each))) : [frame]
-    const plays = figure.frames.flatMap(({ of, channels }) => {
+    const plays = plan.frames.flatMap(({ of, channels }) => {
       const begin = (at: Frame): Play => {
         // What is on from the start lies there.
         const start = (n: number) => {
@@ -207,9 +207,9 @@ function placeOf(element: Box, places: readonly ((boxes: Boxes) => Box | undefin
 /** What can be read of a rig, by column. */
 function readingsOf(
   rig: Rig,
-  { engine, figures }: Setup,
+  { engine, plans }: Setup,
 ): readonly { readonly name: string; readonly read: (t: number) => number | string }[] {
-  return figures.flatMap(({ frames }, f) => {
+  return plans.flatMap(({ frames }, f) => {
     const places = engine.scenes[f]?.places ?? []
     return frames.flatMap(({ channels }) => {
       const plays = places.flatMap((place) => place.plays.filter((play) => play.channels === channels))

@@ -42,13 +42,13 @@ function takeDue(presence: Presence, looks: Looks): boolean {
 
 /** Brings the looks of a place in line with what is the case at `at.t`. */
 export function followLooks(scene: Scene, place: Place, at: At): void {
-  const { looks } = scene.figure.area
+  const { looks } = scene.plan.area
   if (looks && followCauses(place.presence, looks, at.pointer.buttons, at.t)) showLooks(scene, place, at)
 }
 
 /** Tells a place that its look changed at `at.t`, and the other places of it; one that comes on may put the others off. */
 function showLooks(scene: Scene, place: Place, at: At): void {
-  const { looks: machine } = scene.figure.area
+  const { looks: machine } = scene.plan.area
   const isOn = place.presence.look.shown !== 'off'
   const hasComeOn = isOn && place.presence.look.before === 'off'
   replay(place, at)
@@ -64,7 +64,7 @@ function showLooks(scene: Scene, place: Place, at: At): void {
 
 /** Escape puts off what shows anything, until its causes have gone. */
 function dismissAll(scene: Scene, at: At): void {
-  const { looks } = scene.figure.area
+  const { looks } = scene.plan.area
   if (!looks?.escape) return
   for (const place of scene.places) {
     const { look } = place.presence
@@ -78,7 +78,7 @@ function dismissAll(scene: Scene, at: At): void {
 
 /** Hears what is not about the pointer's place: the focus that came or left, and taps. */
 export function hearCauses(scene: Scene, sample: Sample, at: At): void {
-  const { area, frames } = scene.figure
+  const { area, frames } = scene.plan
   if (sample.phase === 'key') {
     if (sample.key === 'Escape') dismissAll(scene, at)
   } else if (sample.phase === 'focus' || sample.phase === 'blur') {
@@ -109,13 +109,13 @@ export function hearCauses(scene: Scene, sample: Sample, at: At): void {
 
 /** Takes what is due in the looks of a scene up to `until` (ms), the first one first. */
 export function advanceLooks(scene: Scene, at: At, until: number): void {
-  const { awake, figure } = scene
-  if (!figure.area.looks) return
+  const { awake, plan } = scene
+  if (!plan.area.looks) return
   for (let place = nextDue(awake, until); place; place = nextDue(awake, until)) {
     const due = place.presence.look.dueAt
     advanceFlows(awake, at, due)
     at.t = due
-    if (takeDue(place.presence, figure.area.looks)) showLooks(scene, place, at)
+    if (takeDue(place.presence, plan.area.looks)) showLooks(scene, place, at)
   }
 }
 

@@ -1,4 +1,4 @@
-// The state of a figure while it is played: its places, and what happens at each.
+// The state of an effect while it is played: its places, and what happens at each.
 import { holdsLocal, toFrame, type Frame } from '../geometry/frame'
 import { newLook } from '../look/look'
 import type { At, Presence } from '../signal/reader'
@@ -17,7 +17,7 @@ export interface Place {
 }
 
 export interface Scene {
-  readonly figure: AreaPlan
+  readonly plan: AreaPlan
   places: readonly Place[]
   /** The place that has the pointer, or had it last, as an index; -1 for none. */
   holder: number
@@ -25,9 +25,9 @@ export interface Scene {
   readonly awake: Place[]
 }
 
-/** A figure before the pointer came, without places yet. */
-export function newScene(figure: AreaPlan): Scene {
-  return { figure, places: [], holder: -1, awake: [] }
+/** An effect before the pointer came, without places yet. */
+export function newScene(plan: AreaPlan): Scene {
+  return { plan, places: [], holder: -1, awake: [] }
 }
 
 /** A place where nothing has happened yet. */

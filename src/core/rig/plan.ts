@@ -9,7 +9,7 @@ export interface Names {
   readonly name: string
   /** What knobs go by that are told by an element of the page: its word, by the id of its role. */
   readonly roles?: Readonly<Record<string, string>>
-  /** What it has in common with a figure before it, and goes by its names: areas, and the properties of channels. */
+  /** What it has in common with an effect before it, and goes by its names: areas, and the properties of channels. */
   readonly shared?: { readonly areas: Readonly<Record<string, string>>; readonly channels: Readonly<Record<string, string>> } | undefined
 }
 
@@ -29,7 +29,7 @@ export function propertyOfOwn(property: string): string {
   return `--own-${property}`
 }
 
-/** The name of an area of a figure in attributes and events. */
+/** The name of an area of an effect in attributes and events. */
 export function nameOfArea({ name, shared }: Names, rig: Rig, area: string): string {
   return shared?.areas[area] ?? (rig.areas[0]?.id === area ? name : `${name}-${area}`)
 }

@@ -1,4 +1,4 @@
-// A figure under the pointer: which of its places have it, and what becomes of them.
+// An effect under the pointer: which of its places have it, and what becomes of them.
 import { holdsLocal, toFrame, type Point } from '../geometry/frame'
 import type { At } from '../signal/reader'
 import { isOfPointer, isPresent, type Sample } from '../signal/sample'
@@ -10,7 +10,7 @@ import { holdsOwn, replay, touch, type Place, type Scene } from './place'
 const local: Point = { x: 0, y: 0 }
 
 /** Whether the pointer at (x, y) is inside the place's boxes; insets count for the area's own. */
-export function holds({ boxes, frame }: Place, { figure: { area } }: Scene, x: number, y: number): boolean {
+export function holds({ boxes, frame }: Place, { plan: { area } }: Scene, x: number, y: number): boolean {
   for (let i = 0; i < boxes.length; i++) {
     const box = boxes[i]
     if (!box) continue
@@ -33,19 +33,19 @@ function claim(scene: Scene, x: number, y: number): number {
 }
 
 /** Whether a place that holds the point is met there: beyond its own box only, where so asked, while another one has the pointer. */
-const isMet = ({ figure, places }: Scene, place: Place, { x, y }: Sample) =>
-  figure.area.beyond !== 'fellows' || holdsOwn(place.frame, x, y) || places.some(({ frame }) => holdsOwn(frame, x, y))
+const isMet = ({ plan, places }: Scene, place: Place, { x, y }: Sample) =>
+  plan.area.beyond !== 'fellows' || holdsOwn(place.frame, x, y) || places.some(({ frame }) => holdsOwn(frame, x, y))
 
 /** How far the pointer may go and still stand still, px. */
 const stillPx = 3
 
 /** Takes a sample, which `at.pointer` has taken already, to the places that have the pointer, and away from those that had it. */
 export function meetScene(scene: Scene, sample: Sample, at: At): void {
-  const { figure, places } = scene
+  const { plan, places } = scene
   hearCauses(scene, sample, at)
   if (!isOfPointer(sample)) return
-  const counts = isPresent(sample) && (figure.area.pointer === 'any' || sample.pointerType !== 'touch')
-  const isOne = figure.area.among === 'one'
+  const counts = isPresent(sample) && (plan.area.pointer === 'any' || sample.pointerType !== 'touch')
+  const isOne = plan.area.among === 'one'
   const claimed = counts && isOne ? claim(scene, sample.x, sample.y) : -1
   for (let i = 0; i < places.length; i++) {
     const place = places[i]

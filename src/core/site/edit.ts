@@ -12,7 +12,7 @@ export type Edit =
         Pick<Effect, 'name' | 'select' | 'noun' | 'settings' | 'roles' | 'own' | 'narrow' | 'pages' | 'isOff' | 'ties' | 'tries'>
       >
     }
-  /** Gives an effect another place in the order of figures. */
+  /** Gives an effect another place in the order of effects. */
   | { readonly do: 'move'; readonly id: string; readonly to: number }
   /** Changes one page, or the lists of pages, of the files that came with them, of the bin, of named values and of traces, or what is asked of the script. */
   | { readonly do: 'page'; readonly id: string; readonly to: Partial<Omit<Page, 'id'>> }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { tiltDefaults, type TiltSettings } from '../effect/tilt/settings'
 import { findKind, kinds } from '../effect/kinds'
-import { planFigures } from '../export/plan'
+import { planEffects } from '../export/plan'
 import { writeStylesheet } from '../export/stylesheet'
 import type { Effect, Site, Tie } from './site'
 import { isCircle, tellTie, tiesFor, withTies } from './ties'
@@ -89,7 +89,7 @@ describe('ties', () => {
   it('to a named value are that value in the stylesheet, named once', () => {
     const tie = (times: number): Tie => ({ to: { value: 'v' }, times })
     const css = writeStylesheet(
-      planFigures(
+      planEffects(
         site(
           [effect('a', {}, { acrossDeg: tie(1) }), effect('b', {}, { acrossDeg: tie(0.5) })],
           [{ id: 'v', name: 'slope', value: 12, unit: 'deg' }],
@@ -118,7 +118,7 @@ describe('ties', () => {
       [{ ...effect('a'), kind: kind.id, settings, ties: { [id]: { to: { value: 'v' }, times: 1 } } }],
       [{ id: 'v', name: 'ink', value: 'rebeccapurple', unit: '' }],
     )
-    const css = writeStylesheet(planFigures(made, 'site'))
+    const css = writeStylesheet(planEffects(made, 'site'))
     expect(css).toContain('--ink: rebeccapurple;')
     expect(css).toContain(`-${token}: var(--ink);`)
   })

@@ -2,7 +2,7 @@
 import type { Box } from '../geometry/box'
 import type { Sample } from '../signal/sample'
 
-export const runNames = ['slow', 'flick', 'jitter', 'in-out', 'to-note', 'still', 'scroll', 'window'] as const
+export const runNames = ['slow', 'flick', 'jitter', 'in-out', 'to-linked', 'still', 'scroll', 'window'] as const
 export type RunName = (typeof runNames)[number]
 
 export const runs: Readonly<Record<RunName, { readonly words: string; readonly provokes: string }>> = {
@@ -10,7 +10,7 @@ export const runs: Readonly<Record<RunName, { readonly words: string; readonly p
   flick: { words: 'a flick', provokes: 'from corner to corner and out in four samples: jumps, and what is left behind' },
   jitter: { words: 'jitter on an edge', provokes: 'flicker where the pointer is in and out by turns' },
   'in-out': { words: 'in and out', provokes: 'turning round midway, again and again' },
-  'to-note': { words: 'from it to its note', provokes: 'whether the way to what belongs to it holds' },
+  'to-linked': { words: 'from it to what belongs to it', provokes: 'whether the way there holds' },
   still: { words: 'standing still', provokes: 'what comes when nothing moves' },
   scroll: { words: 'a scroll under it', provokes: 'the page moving under a standing pointer' },
   window: { words: 'leaving the window', provokes: 'going without passing an edge' },
@@ -44,12 +44,12 @@ const at = (t: number, x: number, y: number, phase: Sample['phase'] = 'move'): R
   phase,
 })
 
-/** One of the runs over a box in a window (px); `note` is the box of what belongs to it, beneath it where there is none. */
+/** One of the runs over a box in a window (px); `beside` is the box of what belongs to it, beneath it where there is none. */
 export function makeRun(
   name: RunName,
   box: Box,
   window: { readonly width: number; readonly height: number },
-  note?: Box,
+  beside?: Box,
 ): readonly RunStep[] {
   const [left, right, top, bottom] = [box.x, box.x + box.width, box.y, box.y + box.height]
   const [midX, midY] = [left + box.width / 2, top + box.height / 2]
@@ -73,15 +73,15 @@ export function makeRun(
       return Array.from({ length: 90 }, (_, i) => at(i * 16, left + (i % 2 === 0 ? 1.5 : -1.5), midY + (((i * 7) % 5) - 2)))
     case 'in-out':
       return along(Array.from({ length: 9 }, (_, i) => [i * 160, i % 2 === 0 ? left - outside : offX, offY] as const))
-    case 'to-note': {
-      const to = note ?? { x: midX - 40, y: bottom + 12, width: 80, height: 40 }
-      const [noteX, noteY] = [to.x + to.width / 2, to.y + to.height / 2]
+    case 'to-linked': {
+      const to = beside ?? { x: midX - 40, y: bottom + 12, width: 80, height: 40 }
+      const [toX, toY] = [to.x + to.width / 2, to.y + to.height / 2]
       return along([
         [0, midX, midY],
         [500, midX, midY],
-        [900, noteX, noteY],
-        [1900, noteX, noteY],
-        [2200, noteX, noteY + to.height + 60],
+        [900, toX, toY],
+        [1900, toX, toY],
+        [2200, toX, toY + to.height + 60],
       ])
     }
     case 'still':

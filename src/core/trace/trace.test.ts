@@ -51,7 +51,7 @@ describe('the built-in runs', () => {
     expect(Math.max(...scroll.map(({ scrollY = 0 }) => scrollY))).toBe(180)
     expect(new Set(scroll.filter(({ phase }) => phase === 'scroll').map(({ x, y }) => `${x} ${y}`)).size).toBe(1)
     const note = { x: 400, y: 100, width: 50, height: 20 }
-    expect(makeRun('to-note', box, window, note).some(({ x, y }) => x === 425 && y === 110)).toBe(true)
+    expect(makeRun('to-linked', box, window, note).some(({ x, y }) => x === 425 && y === 110)).toBe(true)
   })
 })
 

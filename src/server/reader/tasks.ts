@@ -11,7 +11,7 @@ import { keyOf, planScript, withoutWords } from '../../core/compile/plan'
 import { allowing, factNames, type FactName, type Facts, type Leaving } from '../../core/compile/facts'
 import { askedBy, takeFacts, type Asked, type PageFacts } from '../../core/compile/page-facts'
 import { pageFactsOf } from '../../core/compile/tree-facts'
-import { planFigures, type Figure } from '../../core/export/plan'
+import { planEffects, type PlannedEffect } from '../../core/export/plan'
 import { targetsOf, writeStylesheet } from '../../core/export/stylesheet'
 import { overlapsOf } from '../../core/page/overlaps'
 import { copyForStudio, type StudioCopy } from '../../core/page/studio-copy'
@@ -114,37 +114,37 @@ export const tasks = {
   pack: (entries: Readonly<Record<string, Uint8Array>>): Uint8Array<ArrayBuffer> => zipSync(entries, { level: 6, mtime: '2020-01-01' }),
   export: (task: ExportTask): string => {
     const tree = readTree(task.html)
-    const figures = planFigures(task.site, task.page.id)
-    const overlaps = overlapsOf(targetsOf(figures), (select) => findIn(tree, select))
-    const facts = takeFacts(factsFor(figures, task))
+    const planned = planEffects(task.site, task.page.id)
+    const overlaps = overlapsOf(targetsOf(planned), (select) => findIn(tree, select))
+    const facts = takeFacts(factsFor(planned, task))
     const { script } = task.site
     return writePage(
       task.html,
-      writeStylesheet(figures, overlaps, allowing(facts, script ?? {})),
-      compile(figures, facts, scriptFragments(), script),
+      writeStylesheet(planned, overlaps, allowing(facts, script ?? {})),
+      compile(planned, facts, scriptFragments(), script),
       script?.isModule,
     )
   },
   script: (task: ExportTask): ScriptText => {
-    const figures = planFigures(task.site, task.page.id, task.only)
-    const facts = factsFor(figures, task)
-    const readable = compile(figures, takeFacts(facts), scriptFragments(), task.site.script)
+    const planned = planEffects(task.site, task.page.id, task.only)
+    const facts = factsFor(planned, task)
+    const readable = compile(planned, takeFacts(facts), scriptFragments(), task.site.script)
     const small = minifyScript(readable)
     return { readable, small, smallBytes: gzippedSize(small), facts }
   },
   /** What the studio's own compiler would write for the page, by its shape. */
   shape: (task: ExportTask): WrittenShape | null => {
-    const figures = planFigures(task.site, task.page.id)
-    if (!figures.some(({ rig }) => needsScript(rig))) return null
-    const facts = factsFor(figures, task)
-    const { shape } = planScript(withoutWords(figures), takeFacts(facts), { allows: task.site.script?.allows })
-    return { key: keyOf(shape), text: writeShape(shape, scriptFragments()), asked: askedBy(figures), facts }
+    const planned = planEffects(task.site, task.page.id)
+    if (!planned.some(({ rig }) => needsScript(rig))) return null
+    const facts = factsFor(planned, task)
+    const { shape } = planScript(withoutWords(planned), takeFacts(facts), { allows: task.site.script?.allows })
+    return { key: keyOf(shape), text: writeShape(shape, scriptFragments()), asked: askedBy(planned), facts }
   },
   costs: (task: ExportTask): readonly ScriptCost[] => {
-    const figures = planFigures(task.site, task.page.id, task.only)
-    const facts = takeFacts(factsFor(figures, task))
+    const planned = planEffects(task.site, task.page.id, task.only)
+    const facts = takeFacts(factsFor(planned, task))
     const { script = {} } = task.site
-    const weigh = (known: Facts, leaving: Leaving) => gzippedSize(minifyScript(compile(figures, known, scriptFragments(), leaving)))
+    const weigh = (known: Facts, leaving: Leaving) => gzippedSize(minifyScript(compile(planned, known, scriptFragments(), leaving)))
     const wished = new Set(script.allows)
     const present = weigh(facts, script)
     // Each is weighed against the script as it is: without what is in it, or with what is not.
@@ -169,8 +169,8 @@ export const tasks = {
 }
 
 /** What is known of a page that is dressed so. */
-const factsFor = (figures: readonly Figure[], { dressed, lacksSheets, hasScripts }: ExportTask): PageFacts =>
-  pageFactsOf({ tree: readTree(dressed), lacksSheets, hasScripts }, figures)
+const factsFor = (planned: readonly PlannedEffect[], { dressed, lacksSheets, hasScripts }: ExportTask): PageFacts =>
+  pageFactsOf({ tree: readTree(dressed), lacksSheets, hasScripts }, planned)
 
 const short = (path: string) => (path.length > 80 ? `…${path.slice(-79)}`.toWellFormed() : path)
 const isPage = (path: string) => /\.x?html?$/i.test(path)

@@ -16,7 +16,7 @@ export function ActionMenu({ label, isOn = false, options, onChoose, children }:
     <Menu.Root onSelect={({ value }) => onChoose(value)} positioning={{ placement: 'top-start', gutter: 4 }} lazyMount unmountOnExit>
       <Menu.Trigger asChild>
         <Button
-          look="quiet"
+          variant="quiet"
           minHeight="25px"
           fontSize="13px"
           color="soft"

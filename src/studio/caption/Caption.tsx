@@ -38,7 +38,7 @@ function EmptyCaption({ hasEffects }: { readonly hasEffects: boolean }) {
   const studio = useStudio()
   return (
     <Flex as="section" aria-label="Caption" align="center" gap="16px" px="22px" height="100%">
-      <Button look="act" onClick={() => startPointing(studio)}>
+      <Button variant="act" onClick={() => startPointing(studio)}>
         Point at something ({keyOf('point')})
       </Button>
       <Button onClick={() => toggleDrawer(studio, 'pages')}>Import page ({keyOf('pages')})</Button>
@@ -161,7 +161,7 @@ function RoleRows({ effect, kind }: { readonly effect: Effect; readonly kind: An
         <NounWord key={role.id} effect={effect} role={role} isMain={false} />
       ))}
       {kind.moreRoles && (
-        <Button look="quiet" minHeight="25px" fontSize="13px" onClick={() => addRole(studio, effect)}>
+        <Button variant="quiet" minHeight="25px" fontSize="13px" onClick={() => addRole(studio, effect)}>
           Add a {kind.moreRoles.noun}
         </Button>
       )}
@@ -175,7 +175,7 @@ function Fold({ title, children }: { readonly title: string; readonly children: 
   const Chevron = isOpen ? ChevronUp : ChevronDown
   return (
     <Box borderTop="1px solid" borderColor="hairline" mt="3px" pt="2px">
-      <Button look="quiet" minHeight="27px" ml="-7px" fontSize="14px" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
+      <Button variant="quiet" minHeight="27px" ml="-7px" fontSize="14px" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
         <Chevron size={14} aria-hidden="true" /> {title}
       </Button>
       {isOpen && children}

@@ -40,7 +40,7 @@ const icons = {
   only: Focus,
 } as const
 const icon = { size: 14, 'aria-hidden': true } as const
-const small = { look: 'quiet', minHeight: '25px', fontSize: '13px', color: 'soft', px: '4px' } as const
+const small = { variant: 'quiet', minHeight: '25px', fontSize: '13px', color: 'soft', px: '4px' } as const
 
 /** What the menu of holding has, in order. */
 const holds = ['holdOff', 'holdOn', 'holdPressed', 'holdStill', 'fasten'] as const

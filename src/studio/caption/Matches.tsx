@@ -5,7 +5,7 @@ import { clashesOf } from '../../core/rig/clash'
 import type { Effect } from '../../core/site/site'
 import { usePage, useSite, useView } from '../context'
 
-/** What is worth knowing about the elements that are meant: none are there, or a later figure sets what only one can. */
+/** What is worth knowing about the elements that are meant: none are there, or a later effect sets what only one can. */
 export function Matches({ effect }: { readonly effect: Effect }) {
   const { effects, pages } = useSite()
   const { counts, overlaps } = useView('counts', 'overlaps')

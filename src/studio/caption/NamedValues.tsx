@@ -58,7 +58,7 @@ export function NamedValues() {
             {uses(value.id) === 0 ? 'used nowhere' : `used ${uses(value.id)} ${uses(value.id) === 1 ? 'time' : 'times'}`}
           </Box>
           <Button
-            look="quiet"
+            variant="quiet"
             minHeight="24px"
             fontSize="13px"
             onClick={() =>

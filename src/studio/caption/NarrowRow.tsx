@@ -36,7 +36,7 @@ export function NarrowRow({ effect }: { readonly effect: Effect }) {
       </Box>
       <NamedField
         label="Up to a width of, px"
-        value={`${narrow.upToPx} px`}
+        value={`${narrow.upToPx}px`}
         width="78px"
         minHeight="26px"
         textAlign="center"
@@ -68,7 +68,7 @@ export function NarrowRow({ effect }: { readonly effect: Effect }) {
       />
       {set.length > 1 && <Box color="soft">and {set.length - 1} more</Box>}
       {set.length > 0 && (
-        <Button look="quiet" minHeight="25px" fontSize="13px" onClick={() => write({ ...narrow, values: {} })}>
+        <Button variant="quiet" minHeight="25px" fontSize="13px" onClick={() => write({ ...narrow, values: {} })}>
           As in wide ones
         </Button>
       )}

@@ -84,7 +84,7 @@ export function OwnRow({ effect }: { readonly effect: Effect }) {
       <ReadFrom thing={thing} onRead={readFrom} />
       {thing.of === 'colour' && (
         <Button
-          look="quiet"
+          variant="quiet"
           minHeight="25px"
           fontSize="13px"
           title="From the colour of all, round the circle of hues"
@@ -97,7 +97,7 @@ export function OwnRow({ effect }: { readonly effect: Effect }) {
         </Button>
       )}
       {Object.keys(own.values).length > 0 && (
-        <Button look="quiet" minHeight="25px" fontSize="13px" onClick={() => write({ values: {} })}>
+        <Button variant="quiet" minHeight="25px" fontSize="13px" onClick={() => write({ values: {} })}>
           Reset
         </Button>
       )}

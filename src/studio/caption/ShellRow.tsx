@@ -67,7 +67,7 @@ function NeededShell({ role, shell, select }: { readonly role: Role; readonly sh
           {numbers.length === 1 ? 'it' : 'each'}.
         </Box>
         <Button
-          look="quiet"
+          variant="quiet"
           minHeight="24px"
           fontSize="13px"
           aria-expanded={lines !== null}

@@ -4,7 +4,7 @@ import { Check, Copy, Download } from 'lucide-react'
 import { useEffect, useMemo, useState } from 'react'
 import { allowing } from '../../core/compile/facts'
 import { takeFacts } from '../../core/compile/page-facts'
-import { planFigures } from '../../core/export/plan'
+import { planEffects } from '../../core/export/plan'
 import { writeStylesheet } from '../../core/export/stylesheet'
 import { usePage, useSelected, useSite, useStudio, useView } from '../context'
 import { Drawer } from '../Drawer'
@@ -24,7 +24,7 @@ export function CodeDrawer() {
   const [isOne, setOne] = useState(false)
   const [isListed, setListed] = useState(false)
   const only = isOne && selected ? selected.effect.id : undefined
-  const figures = useMemo(() => planFigures(site, page.id, only), [site, page.id, only])
+  const planned = useMemo(() => planEffects(site, page.id, only), [site, page.id, only])
   const { effects, values, script: wished } = site
   const asked = useMemo(
     () => ({ siteId: store.id, page: page.id, only, effects, values, script: wished }),
@@ -33,8 +33,8 @@ export function CodeDrawer() {
   const script = useScript(asked)
   const facts = script.text?.facts
   const stylesheet = useMemo(
-    () => (facts ? writeStylesheet(figures, overlaps, allowing(takeFacts(facts), { allows: wished?.allows })) : ''),
-    [figures, overlaps, facts, wished?.allows],
+    () => (facts ? writeStylesheet(planned, overlaps, allowing(takeFacts(facts), { allows: wished?.allows })) : ''),
+    [planned, overlaps, facts, wished?.allows],
   )
   const styleBytes = useGzipped(stylesheet)
   // What CSS does alone leaves nothing beside it.
@@ -43,15 +43,15 @@ export function CodeDrawer() {
     <Drawer label="Code" title="Code" actions={<ExportButton />}>
       {selected && (
         <Flex px="14px" pt="8px" gap="4px" role="group" aria-label="The code of what">
-          <Button look="quiet" minHeight="26px" fontSize="13px" aria-pressed={!isOne} onClick={() => setOne(false)}>
+          <Button variant="quiet" minHeight="26px" fontSize="13px" aria-pressed={!isOne} onClick={() => setOne(false)}>
             All effects of this page
           </Button>
-          <Button look="quiet" minHeight="26px" fontSize="13px" aria-pressed={isOne} onClick={() => setOne(true)}>
+          <Button variant="quiet" minHeight="26px" fontSize="13px" aria-pressed={isOne} onClick={() => setOne(true)}>
             Effect {selected.number} alone
           </Button>
         </Flex>
       )}
-      {figures.length === 0 ? (
+      {planned.length === 0 ? (
         <Box p="20px" color="soft">
           {only === undefined
             ? 'There is no code yet: nothing on this page responds to the pointer.'
@@ -102,7 +102,7 @@ function ExportButton() {
     if (saved) location.assign(`/export/${store.id}/${page.id}`)
   }
   return (
-    <Button look="act" onClick={() => void save()} title="The page with its files, ready to be opened by itself">
+    <Button variant="act" onClick={() => void save()} title="The page with its files, ready to be opened by itself">
       <Download size={15} aria-hidden="true" /> {failure ? 'Not saved yet; try again' : 'Export page'}
     </Button>
   )
@@ -124,7 +124,7 @@ function CopyRow({
   const readableBytes = useGzipped(readable)
   return (
     <Flex gap="8px" px="14px" py="8px" wrap="wrap">
-      <CopyButton look="act" words="Copy code" text={both} />
+      <CopyButton variant="act" words="Copy code" text={both} />
       <CopyButton words="Copy CSS" text={stylesheet} />
       <CopyButton words="Copy script" text={readable} bytes={readableBytes} />
       <CopyButton words="Copy minified" text={small} bytes={smallBytes} />
@@ -137,12 +137,12 @@ function CopyButton({
   words,
   text,
   bytes,
-  look,
+  variant,
 }: {
   readonly words: string
   readonly text: string
   readonly bytes?: number | undefined
-  readonly look?: 'act'
+  readonly variant?: 'act'
 }) {
   const [state, setState] = useState<'no' | 'copied' | 'refused'>('no')
   const copy = async () => {
@@ -155,7 +155,7 @@ function CopyButton({
     setTimeout(() => setState('no'), 2500)
   }
   return (
-    <Button look={look ?? 'plain'} aria-live="polite" disabled={text === ''} onClick={() => void copy()}>
+    <Button variant={variant ?? 'plain'} aria-live="polite" disabled={text === ''} onClick={() => void copy()}>
       {state === 'copied' ? <Check size={15} aria-hidden="true" /> : <Copy size={15} aria-hidden="true" />}
       <span>{state === 'copied' ? 'Copied' : state === 'refused' ? 'The browser refused; select it below' : words}</span>
       {bytes !== undefined && text !== '' && (

@@ -51,7 +51,7 @@ export function CountedOn({
   const Chevron = isOpen ? ChevronDown : ChevronRight
   return (
     <Box flex="0 0 auto" borderTop="1px solid" borderColor="hairline" px="14px" py="4px">
-      <Button look="quiet" minHeight="28px" fontSize="13px" ml="-8px" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
+      <Button variant="quiet" minHeight="28px" fontSize="13px" ml="-8px" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
         <Chevron size={14} aria-hidden="true" /> What this script counts on
       </Button>
       {isOpen &&

@@ -79,14 +79,21 @@ export function CurveDrawing({ control, curve, onChange, input }: CurveDrawingPr
           role="group"
           aria-label={`Stop ${at + 1} of ${stops.length}`}
         >
-          <Button look="quiet" px="4px" minHeight="24px" aria-label="The stop before" disabled={at === 0} onClick={() => setPicked(at - 1)}>
+          <Button
+            variant="quiet"
+            px="4px"
+            minHeight="24px"
+            aria-label="The stop before"
+            disabled={at === 0}
+            onClick={() => setPicked(at - 1)}
+          >
             ‹
           </Button>
           <StopNumber label="The number that goes in" value={stop.at} onValue={(value) => put(at, { at: value })} />
           <Box>→</Box>
           <StopNumber label="What it comes to" value={stop.value} onValue={(value) => put(at, { value })} />
           <Button
-            look="quiet"
+            variant="quiet"
             px="4px"
             minHeight="24px"
             aria-label="The next stop"
@@ -104,7 +111,7 @@ export function CurveDrawing({ control, curve, onChange, input }: CurveDrawingPr
           )}
           {at === stops.length - 1 && (
             <Button
-              look="quiet"
+              variant="quiet"
               minHeight="24px"
               fontSize="13px"
               onClick={() => onChange(addStop(curve, across[0] + (across[1] - across[0]) / 2).curve, newGesture())}
@@ -114,7 +121,7 @@ export function CurveDrawing({ control, curve, onChange, input }: CurveDrawingPr
           )}
           {stops.length > 2 && (
             <Button
-              look="quiet"
+              variant="quiet"
               minHeight="24px"
               px="5px"
               fontSize="13px"

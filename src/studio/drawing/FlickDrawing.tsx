@@ -1,4 +1,4 @@
-// The answer to a flick: how a value follows when the pointer jumps, with the time to settle, the way past the mark and the lag.
+// The answer to a flick: how a value follows when the pointer jumps, with the time to settle, the overshoot and the lag.
 import type { Feel } from '../../core/feel/feel'
 import { answerOfFeel, lagOf, wayOf } from '../../core/feel/answer'
 import { settleBand } from '../../core/feel/spring-answer'
@@ -35,22 +35,20 @@ const marksOf =
     ink.stroke()
   }
 
-/** How far past the mark, in words. */
+/** The overshoot, in words. */
 export function pastWords(overshoot: number): string {
-  return overshoot > 0.0005
-    ? `${(overshoot * 100).toFixed(overshoot < 0.1 ? 1 : 0).replace(/\.0$/, '')} % past the mark`
-    : 'never past the mark'
+  return overshoot > 0.0005 ? `${(overshoot * 100).toFixed(overshoot < 0.1 ? 1 : 0).replace(/\.0$/, '')}% overshoot` : 'no overshoot'
 }
 
 export function FlickDrawing({ title, feel }: { readonly title: string; readonly feel: Feel }) {
   const { settleMs, overshoot } = answerOfFeel(feel)
   const untilMs = niceSpan(settleMs * 1.45)
   const lag = Math.round(lagOf(feel, handSpeed))
-  const words = feel.kind === 'direct' ? 'at once, no lag' : `${Math.round(settleMs)} ms, ${pastWords(overshoot)}, lag ${lag} px`
+  const words = feel.kind === 'direct' ? 'at once, no lag' : `${Math.round(settleMs)}ms, ${pastWords(overshoot)}, lag ${lag}px`
   return (
     <DrawingFrame title={title} words={words}>
       <LineChart
-        label={`${title}: settles in ${Math.round(settleMs)} milliseconds, ${pastWords(overshoot)}; behind a hand at ${handSpeed} px a second it lags ${lag} px.`}
+        label={`${title}: settles in ${Math.round(settleMs)} milliseconds, ${pastWords(overshoot)}; behind a hand at ${handSpeed}px a second it lags ${lag}px.`}
         lines={[{ points: wayLine(feel, untilMs), colour: 'madder' }]}
         across={[0, untilMs]}
         down={[0, Math.max(1.08, 1 + overshoot * 1.15)]}

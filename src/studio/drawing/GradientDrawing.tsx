@@ -92,7 +92,7 @@ function Stops({ gradient, onChange }: { readonly gradient: Gradient; readonly o
             aria-valuenow={Math.round(each.at)}
             aria-valuemin={0}
             aria-valuemax={100}
-            aria-valuetext={`${Math.round(each.at)} %, ${each.colour}`}
+            aria-valuetext={`${Math.round(each.at)}%, ${each.colour}`}
             position="absolute"
             bottom="-9px"
             width="16px"
@@ -136,11 +136,11 @@ function Stops({ gradient, onChange }: { readonly gradient: Gradient; readonly o
             value={stop.colour}
             onValue={(colour, by) => onChange(changeGradientStop(gradient, at, { colour }), by)}
           />
-          <Box whiteSpace="nowrap">at {Math.round(stop.at)} %</Box>
+          <Box whiteSpace="nowrap">at {Math.round(stop.at)}%</Box>
           {gradient.type !== 'radial' && <Shape key={gradient.shape} gradient={gradient} onChange={onChange} />}
           {stops.length > 2 && (
             <Button
-              look="quiet"
+              variant="quiet"
               minHeight="24px"
               px="5px"
               fontSize="13px"

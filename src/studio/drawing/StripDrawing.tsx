@@ -9,7 +9,7 @@ export function StripDrawing({ come, go }: { readonly come: Feel; readonly go: F
   const [coming, going] = [answerOfFeel(come), answerOfFeel(go)]
   const untilMs = niceSpan(Math.max(coming.settleMs, going.settleMs) * 1.2)
   const most = 1.1 + Math.max(coming.overshoot, going.overshoot)
-  const words = `${Math.round(coming.settleMs)} ms there, ${Math.round(going.settleMs)} ms back`
+  const words = `${Math.round(coming.settleMs)}ms there, ${Math.round(going.settleMs)}ms back`
   const below = wayLine(go, untilMs).map(({ x, y }) => ({ x, y: y - 1 }))
   return (
     <DrawingFrame title="There and back" words={words}>

@@ -266,7 +266,7 @@ function FollowingPage({ tried, ...place }: PageFrameProps & { readonly tried?: 
   }, [studio, link, run])
   useEffect(() => {
     if (select === undefined) return
-    link.say({ type: 'show', figures: [{ select, selected: true }] })
+    link.say({ type: 'show', effects: [{ select, selected: true }] })
     return studio.link.listen((message) => {
       if (message.type !== 'samples') return
       const last = message.samples.at(-1)

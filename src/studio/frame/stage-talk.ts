@@ -1,7 +1,7 @@
 // Keeps the page in step with the stores, and takes what the page tells into them.
 import { useEffect, useLayoutEffect, useMemo } from 'react'
 import { findKind, kinds } from '../../core/effect/kinds'
-import { planFigures } from '../../core/export/plan'
+import { planEffects } from '../../core/export/plan'
 import { targetsOf } from '../../core/export/stylesheet'
 import { playsOn, type Effect } from '../../core/site/site'
 import { withTies } from '../../core/site/ties'
@@ -12,7 +12,7 @@ import { pageOf, usePage, useSelected, useSite, useStudio, useView, type Studio 
 import { editMarkup } from '../markup/commands'
 import { giveFiles } from './give-files'
 import { shownHandles } from './shown-handles'
-import type { FromStage, ShownFigure, ThreadSample } from '../../stage/protocol'
+import type { FromStage, ShownEffect, ThreadSample } from '../../stage/protocol'
 import { whenIdle } from '../store/idle'
 import { makeScriptPlay } from '../store/scripts'
 import type { StageLink } from '../store/stage-link'
@@ -51,8 +51,8 @@ export function useStagePlay(link: StageLink, tried?: { readonly effect: string;
         ? site.effects
         : site.effects.map((effect) => (effect.id === triedEffect ? { ...effect, settings: triedSettings, ties: undefined } : effect))
     const played = recipeTried || effects !== site.effects ? { ...site, effects: recipeTried ? [...effects, recipeTried] : effects } : site
-    const figures = planFigures(played, page.id, only)
-    scripts.play(figures, overlaps, site.script?.allows)
+    const planned = planEffects(played, page.id, only)
+    scripts.play(planned, overlaps, site.script?.allows)
   }, [
     studio,
     link,
@@ -82,7 +82,7 @@ export function useStagePlay(link: StageLink, tried?: { readonly effect: string;
           // Those that are written already come at once: the page goes on between them.
           await whenIdle(200)
           if (effect && isCurrent)
-            await scripts.prepare(planFigures({ ...site, effects: [...site.effects, effect] }, page.id), site.script?.allows)
+            await scripts.prepare(planEffects({ ...site, effects: [...site.effects, effect] }, page.id), site.script?.allows)
         }
     }
     void prepare()
@@ -131,7 +131,7 @@ export function useStageTalk(): void {
 
   // What is drawn on the page.
   useEffect(() => {
-    const figures: ShownFigure[] = site.effects.flatMap((effect, index) => {
+    const effects: ShownEffect[] = site.effects.flatMap((effect, index) => {
       if (!playsOn(effect, page.id)) return []
       const isSelected = effect.id === selected && pointing.stage === 'no'
       const shown = { number: index + 1, select: effect.select, selected: isSelected }
@@ -141,8 +141,8 @@ export function useStageTalk(): void {
           : shown,
       ]
     })
-    if (triedSelect !== undefined) figures.push({ select: triedSelect, selected: true })
-    link.say({ type: 'show', figures })
+    if (triedSelect !== undefined) effects.push({ select: triedSelect, selected: true })
+    link.say({ type: 'show', effects })
   }, [link, site, page.id, selected, triedSelect, pointing.stage, touched, mode, comparison])
 
   // Asked when a selector or a page changes, not at every step of a number that is dragged.
@@ -150,7 +150,7 @@ export function useStageTalk(): void {
   const selects = JSON.stringify([
     ...new Set(site.effects.flatMap((effect) => [effect.select, ...Object.values(effect.roles ?? {}).map((role) => role.select)])),
   ])
-  const targets = JSON.stringify(targetsOf(planFigures(site)))
+  const targets = JSON.stringify(targetsOf(planEffects(site)))
   useEffect(() => {
     let isCurrent = true
     const ask = async () => {
@@ -232,7 +232,7 @@ export function useGapOver(link: StageLink): void {
 }
 
 /** What of an effect is drawn on the page for the word in hand: its pin, or its handles. */
-function drawnFor(effect: Effect, touched: string | null): Pick<ShownFigure, 'pin' | 'handles'> {
+function drawnFor(effect: Effect, touched: string | null): Pick<ShownEffect, 'pin' | 'handles'> {
   const kind = findKind(effect.kind)
   if (!kind) return {}
   const controls = kind.controls(effect.settings)

@@ -17,8 +17,8 @@ function spanWords(values: readonly number[]): string {
   const known = values.filter(Number.isFinite)
   if (known.length === 0) return 'no distance that can be measured: one edge is upright, the other level'
   const [least, greatest] = [Math.min(...known), Math.max(...known)]
-  if (greatest - least < 0.05) return `${short(greatest)} px all the way`
-  return `${short(least)} to ${short(greatest)} px`
+  if (greatest - least < 0.05) return `${short(greatest)}px all the way`
+  return `${short(least)} to ${short(greatest)}px`
 }
 
 export function GapDrawing({ gap }: { readonly gap: Measuring }) {
@@ -52,7 +52,7 @@ export function GapDrawing({ gap }: { readonly gap: Measuring }) {
       ) : (
         <>
           <LineChart
-            label={`The distance over the travel: ${measures.map(({ width, across, down }) => `at ${width} px ${spanWords([...across, ...down])}`).join('; ')}`}
+            label={`The distance over the travel: ${measures.map(({ width, across, down }) => `at ${width}px ${spanWords([...across, ...down])}`).join('; ')}`}
             lines={lines}
             across={[0, 100]}
             down={[least * 1.15, greatest * 1.15]}
@@ -73,7 +73,7 @@ export function GapDrawing({ gap }: { readonly gap: Measuring }) {
         {edges.length < 2 && <EdgeMenu />}
         {edges.length > 0 && (
           <Button
-            look="quiet"
+            variant="quiet"
             minHeight="24px"
             fontSize="13px"
             onClick={() => {
@@ -85,11 +85,11 @@ export function GapDrawing({ gap }: { readonly gap: Measuring }) {
           </Button>
         )}
         {first && (
-          <Button look="quiet" minHeight="24px" fontSize="13px" onClick={over}>
+          <Button variant="quiet" minHeight="24px" fontSize="13px" onClick={over}>
             {windows.length === 1 ? 'Over three widths' : 'In one window'}
           </Button>
         )}
-        <Button look="quiet" minHeight="24px" fontSize="13px" onClick={() => toggleGap(studio)}>
+        <Button variant="quiet" minHeight="24px" fontSize="13px" onClick={() => toggleGap(studio)}>
           Done
         </Button>
       </Flex>

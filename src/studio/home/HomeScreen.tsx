@@ -20,7 +20,7 @@ import { playIn } from './wake'
 export interface SiteCard {
   readonly id: string
   readonly name: string
-  readonly figures: number
+  readonly effects: number
   readonly pages: readonly { readonly id: string; readonly name: string }[]
 }
 
@@ -138,10 +138,10 @@ export function HomeScreen({ sites, unreadable, removed, templates }: HomeScreen
               <Flex align="center" gap="6px" mb="12px">
                 <SiteName key={site.name} site={site} onName={(name) => void act(() => changeSite(site.id, { name }))} />
                 <Box fontSize="14px" color="soft" whiteSpace="nowrap" flex="1">
-                  {count(site.pages.length, 'page')}, {count(site.figures, 'effect')}
+                  {count(site.pages.length, 'page')}, {count(site.effects, 'effect')}
                 </Box>
                 <Button
-                  look="quiet"
+                  variant="quiet"
                   px="4px"
                   aria-label={`Export ${site.name}`}
                   title="Export: all pages with their effects and files, as a ZIP"
@@ -152,7 +152,7 @@ export function HomeScreen({ sites, unreadable, removed, templates }: HomeScreen
                   </a>
                 </Button>
                 <Button
-                  look="quiet"
+                  variant="quiet"
                   px="4px"
                   aria-label={`Copy ${site.name}`}
                   title="Copy"
@@ -161,7 +161,7 @@ export function HomeScreen({ sites, unreadable, removed, templates }: HomeScreen
                   <Copy size={15} aria-hidden="true" />
                 </Button>
                 <Button
-                  look="quiet"
+                  variant="quiet"
                   px="4px"
                   aria-label={`Remove ${site.name}`}
                   title={`Remove; it can be brought back for ${binDays} days`}
@@ -225,7 +225,7 @@ function NewSiteMenu({ templates, onBegin, onFiles }: NewSiteMenuProps) {
         unmountOnExit
       >
         <Menu.Trigger asChild>
-          <Button look="act">
+          <Button variant="act">
             New site{' '}
             <span aria-hidden="true" style={{ fontSize: '0.62em' }}>
               ▾
@@ -301,7 +301,7 @@ function SiteName({ site, onName }: { readonly site: SiteCard; readonly onName: 
 function PageCard({ siteId, page }: { readonly siteId: string; readonly page: SiteCard['pages'][number] }) {
   const link = useMemo(() => makeStageLink(), [])
   const isAwake = useRef(false)
-  /** The first time that the pointer comes: the figures of the page begin to play in its picture. */
+  /** The first time that the pointer comes: the effects of the page begin to play in its picture. */
   const wake = () => {
     if (isAwake.current) return
     isAwake.current = true

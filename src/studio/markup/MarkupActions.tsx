@@ -40,7 +40,7 @@ function Actions({ rung }: { readonly rung: LadderRung }) {
   const studio = useStudio()
   const [where, setWhere] = useState<Where>('after')
   const at = rung.number
-  const small = { look: 'plain', minHeight: '25px', fontSize: '13px', px: '8px' } as const
+  const small = { variant: 'plain', minHeight: '25px', fontSize: '13px', px: '8px' } as const
   return (
     <Grid
       as="section"
@@ -84,7 +84,7 @@ function Actions({ rung }: { readonly rung: LadderRung }) {
           {places.map((place) => (
             <Button
               key={place.where}
-              look="quiet"
+              variant="quiet"
               minHeight="24px"
               fontSize="13px"
               aria-pressed={where === place.where}

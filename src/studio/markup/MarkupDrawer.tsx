@@ -19,13 +19,13 @@ export function MarkupDrawer() {
     <Drawer label="Markup" title="Markup of this page">
       {sheets.length > 0 && (
         <Flex gap="4px" px="14px" py="6px" wrap="wrap" role="group" aria-label="Files">
-          <Button look="quiet" minHeight="25px" fontSize="13px" aria-pressed={!sheet} onClick={() => setTab('')}>
+          <Button variant="quiet" minHeight="25px" fontSize="13px" aria-pressed={!sheet} onClick={() => setTab('')}>
             HTML
           </Button>
           {sheets.map(({ path }) => (
             <Button
               key={path}
-              look="quiet"
+              variant="quiet"
               minHeight="25px"
               fontSize="13px"
               aria-pressed={sheet?.path === path}
@@ -114,7 +114,7 @@ function EditedFile({ sheet }: { readonly sheet: SiteFile | undefined }) {
         <Button onClick={() => editor.current?.setText(kept.current)} disabled={!isDirty}>
           Discard
         </Button>
-        <Button look="act" onClick={() => void take()} disabled={!isDirty} title="Ctrl S">
+        <Button variant="act" onClick={() => void take()} disabled={!isDirty} title="Ctrl S">
           Apply
         </Button>
       </Flex>

@@ -159,7 +159,7 @@ function Paste({ onBring }: { readonly onBring: (files: readonly Brought[]) => v
   const [css, setCss] = useState('')
   if (!open)
     return (
-      <Button look="quiet" alignSelf="flex-start" onClick={() => setOpen(true)}>
+      <Button variant="quiet" alignSelf="flex-start" onClick={() => setOpen(true)}>
         Paste HTML and CSS …
       </Button>
     )

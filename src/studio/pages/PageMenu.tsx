@@ -14,7 +14,14 @@ export function PageMenu() {
   return (
     <Menu.Root onSelect={({ value }) => choose(value)} positioning={{ placement: 'bottom-start', gutter: 4 }} lazyMount unmountOnExit>
       <Menu.Trigger asChild>
-        <Button look="quiet" fontSize="15px" fontWeight="400" minWidth="0" aria-label={`Page: ${page.name}`} title="The pages of this site">
+        <Button
+          variant="quiet"
+          fontSize="15px"
+          fontWeight="400"
+          minWidth="0"
+          aria-label={`Page: ${page.name}`}
+          title="The pages of this site"
+        >
           <Box as="span" truncate maxWidth="220px">
             {page.name}
           </Box>{' '}

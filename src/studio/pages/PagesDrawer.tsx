@@ -64,7 +64,7 @@ function Part({ title, children }: { readonly title: string; readonly children: 
 function PageRow({ page, isFirst, isLast }: { readonly page: Page; readonly isFirst: boolean; readonly isLast: boolean }) {
   const studio = useStudio()
   const isSeen = usePage().id === page.id
-  const small = { look: 'quiet', px: '4px', minHeight: '26px' } as const
+  const small = { variant: 'quiet', px: '4px', minHeight: '26px' } as const
   return (
     <Flex as="li" align="center" gap="3px" minHeight="34px" borderBottom="1px solid" borderColor="hairline">
       <NamedField

@@ -106,7 +106,7 @@ function VersionRow({
         ) : (
           <>
             <Button
-              look="quiet"
+              variant="quiet"
               minHeight="25px"
               fontSize="13px"
               aria-expanded={seen !== null}
@@ -138,7 +138,7 @@ function VersionRow({
               <Box flex="1">{words}</Box>
               {back && (
                 <Button
-                  look="quiet"
+                  variant="quiet"
                   minHeight="24px"
                   fontSize="13px"
                   aria-label={`Bring back: ${words}`}

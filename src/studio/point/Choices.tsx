@@ -108,7 +108,7 @@ export function Choices() {
       <TypedSelector key={rung.number} />
       {pointing.goal.for !== 'move' && (
         <Button
-          look="quiet"
+          variant="quiet"
           alignSelf="flex-start"
           minHeight="25px"
           fontSize="13px"

@@ -90,7 +90,7 @@ function WhatToDo() {
           {effect?.name}: these are to be the {role?.title}.
         </Box>
         <Flex gap="8px">
-          <Button look="act" onClick={() => fillRole(studio)}>
+          <Button variant="act" onClick={() => fillRole(studio)}>
             Take these
           </Button>
           <Button onClick={() => stopPointing(studio)}>Cancel (Esc)</Button>
@@ -103,7 +103,7 @@ function WhatToDo() {
     <Flex direction="column" borderLeft="1px solid" borderColor="hairline" minWidth="0" minHeight="0">
       <Flex px="12px" pt="7px" gap="6px" align="center" role="group" aria-label="What to do with it">
         <Button
-          look="quiet"
+          variant="quiet"
           minHeight="25px"
           fontSize="14px"
           fontWeight="600"
@@ -114,7 +114,7 @@ function WhatToDo() {
         </Button>
         {goal.for === 'new' && (
           <Button
-            look="quiet"
+            variant="quiet"
             minHeight="25px"
             fontSize="14px"
             fontWeight="600"
@@ -125,7 +125,7 @@ function WhatToDo() {
           </Button>
         )}
         <Button
-          look="quiet"
+          variant="quiet"
           minHeight="25px"
           fontSize="14px"
           fontWeight="600"
@@ -135,7 +135,7 @@ function WhatToDo() {
           Markup
         </Button>
         <Box flex="1" />
-        <Button look="quiet" minHeight="24px" fontSize="13px" onClick={() => stopPointing(studio)}>
+        <Button variant="quiet" minHeight="24px" fontSize="13px" onClick={() => stopPointing(studio)}>
           Cancel (Esc)
         </Button>
       </Flex>

@@ -48,10 +48,10 @@ export function RecipeSample({ kind, recipe, moving }: RecipeSampleProps) {
     const roles = Object.fromEntries(Object.entries(recipe.roles ?? {}).map(([id, { within }]) => [id, `${select} ${within}`]))
     const settings: unknown = kind.forSample ? kind.forSample(recipe.settings) : recipe.settings
     const rig = kind.expand(settings, select, roles)
-    const figures = [{ number: 1, names, rig, sentence: '' }]
-    root.innerHTML = `<style>${css}${withHoverMarks(writeStylesheet(figures, [], sampleFacts))}</style>${html}`
+    const planned = [{ number: 1, names, rig, sentence: '' }]
+    root.innerHTML = `<style>${css}${withHoverMarks(writeStylesheet(planned, [], sampleFacts))}</style>${html}`
     const registered = new CSSStyleSheet()
-    registered.replaceSync(registrationsOf(figures))
+    registered.replaceSync(registrationsOf(planned))
     document.adoptedStyleSheets.push(registered)
     const card = root.querySelector('.sample')
     let running: RunningScript | undefined
@@ -64,7 +64,7 @@ export function RecipeSample({ kind, recipe, moving }: RecipeSampleProps) {
       const { x, y } = pointAt({ x: left, y: top, width, height }, placeOnWalk(ms))
       running.hear({ t: performance.now(), x, y, buttons: 0, pointerType: 'mouse', phase: 'move' }, card)
     }
-    void Promise.resolve(scriptFor(figures, sampleFacts)).then((text) => {
+    void Promise.resolve(scriptFor(planned, sampleFacts)).then((text) => {
       if (!isShown) return
       running = runScript(text, {
         root,

@@ -22,7 +22,7 @@ export function Recipes() {
         {families.map((family) => (
           <Button
             key={family.title}
-            look="quiet"
+            variant="quiet"
             minHeight="24px"
             fontSize="13px"
             px="7px"

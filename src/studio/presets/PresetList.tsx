@@ -53,7 +53,7 @@ export function PresetList() {
               {tellEffect(preset.effect)}
             </Box>
           </Box>
-          <Button {...small} look="act" onClick={() => putPreset(studio, preset)}>
+          <Button {...small} variant="act" onClick={() => putPreset(studio, preset)}>
             Put it on this
           </Button>
           <Button
@@ -73,7 +73,7 @@ export function PresetList() {
           </Button>
           <Button
             {...small}
-            look="quiet"
+            variant="quiet"
             aria-label={`Remove the preset ${preset.name}`}
             onClick={() =>
               void removePreset(id)

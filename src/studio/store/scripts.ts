@@ -5,7 +5,7 @@ import { keyOf, planScript, withNumbers, withoutWords, type Shape } from '../../
 import { askedBy, takeFacts, type Asked, type PageFacts } from '../../core/compile/page-facts'
 import { allowing, plainFacts, type FactName, type Facts } from '../../core/compile/facts'
 import { findKind } from '../../core/effect/kinds'
-import type { Figure } from '../../core/export/plan'
+import type { PlannedEffect } from '../../core/export/plan'
 import { writeStylesheet } from '../../core/export/stylesheet'
 import { doesStand, type Source } from '../../core/compile/effects'
 import { writesOf } from '../../core/compile/writes'
@@ -148,16 +148,16 @@ const inputsOf = (sources: readonly Source[], allows: readonly FactName[]): stri
     ]),
   ])
 
-/** What plays on a page: its figures, which of their selectors meet on some element, and what the designer allows for. */
+/** What plays on a page: its effects, which of their selectors meet on some element, and what the designer allows for. */
 interface Playing {
-  readonly figures: readonly Figure[]
+  readonly planned: readonly PlannedEffect[]
   readonly overlaps: readonly (readonly string[])[]
   readonly allows: readonly FactName[]
 }
 
 /** Plays effects on the page in one frame, whichever page comes into it. */
 export interface ScriptPlay {
-  readonly play: (figures: readonly Figure[], overlaps?: Playing['overlaps'], allows?: readonly FactName[]) => void
+  readonly play: (planned: readonly PlannedEffect[], overlaps?: Playing['overlaps'], allows?: readonly FactName[]) => void
   /** Writes a script that may be played next. */
   readonly prepare: (sources: readonly Source[], allows?: readonly FactName[]) => Promise<unknown>
   readonly end: () => void
@@ -199,18 +199,18 @@ export function makeScriptPlay(link: StageLink, onFail: (error: unknown) => void
       ? facts.then((each) => scriptFor(sources, takeFacts(each), allows, isUrgent))
       : scriptFor(sources, takeFacts(facts), allows, isUrgent)
   }
-  const dress = ({ figures, overlaps, allows }: Playing) => {
+  const dress = ({ planned, overlaps, allows }: Playing) => {
     const mine = ++dressed
     const say = (facts?: PageFacts) =>
       mine === dressed &&
-      link.say({ type: 'dress', stylesheet: writeStylesheet(figures, overlaps, facts && allowing(takeFacts(facts), { allows })) })
+      link.say({ type: 'dress', stylesheet: writeStylesheet(planned, overlaps, facts && allowing(takeFacts(facts), { allows })) })
     const facts = factsAbout(about)
     if (facts instanceof Promise) facts.then(say, () => say())
     else say(facts)
   }
   const show = () => {
     if (!playing) return
-    const { figures: sources, allows } = playing
+    const { planned: sources, allows } = playing
     const now = inputsOf(sources, allows)
     const isSame = now === inputs
     // While a knob is turned, the same is to be known of the page.
@@ -239,8 +239,8 @@ export function makeScriptPlay(link: StageLink, onFail: (error: unknown) => void
     playAnew()
   })
   return {
-    play: (figures, overlaps = [], allows = []) => {
-      playing = { figures, overlaps, allows }
+    play: (planned, overlaps = [], allows = []) => {
+      playing = { planned, overlaps, allows }
       show()
     },
     prepare: (sources, allows = []) => Promise.resolve(textFor(sources, allows, false)).catch(() => undefined),

@@ -28,7 +28,7 @@ export const Button = chakra(
       _focusVisible: focusRing,
     },
     variants: {
-      look: {
+      variant: {
         act: { background: 'lichen', color: 'onLichen', _hover: { background: 'lichenOver' } },
         plain: { borderColor: 'edge', background: 'sheet', _hover: { background: 'press' } },
         quiet: {
@@ -38,7 +38,7 @@ export const Button = chakra(
         },
       },
     },
-    defaultVariants: { look: 'plain' },
+    defaultVariants: { variant: 'plain' },
   }),
   { defaultProps: { type: 'button' } },
 )

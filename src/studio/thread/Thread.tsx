@@ -151,7 +151,7 @@ export function Thread() {
         {isStretch && (
           <>
             <Button
-              look="quiet"
+              variant="quiet"
               minHeight="26px"
               fontSize="13px"
               onClick={() => playTrace(studio, samplesIn(thread.stood()?.samples ?? [], stretch))}
@@ -159,7 +159,7 @@ export function Thread() {
               Replay
             </Button>
             <Button
-              look="quiet"
+              variant="quiet"
               minHeight="26px"
               fontSize="13px"
               onClick={() => {
@@ -169,7 +169,7 @@ export function Thread() {
             >
               Keep it
             </Button>
-            <Button look="quiet" minHeight="26px" fontSize="13px" onClick={() => show(null)}>
+            <Button variant="quiet" minHeight="26px" fontSize="13px" onClick={() => show(null)}>
               Back to live
             </Button>
           </>

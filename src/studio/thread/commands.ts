@@ -1,4 +1,5 @@
 // What can be done with the pointer's way: built-in runs, traces that are kept, and files of them.
+import { expandEffect } from '../../core/effect/kinds'
 import { cutText } from '../../core/site/text'
 import { nanoid } from 'nanoid'
 import type { Sample } from '../../core/signal/sample'
@@ -17,7 +18,8 @@ export function playRun(studio: Studio, run: RunName): void {
   const effect = selectedEffect(studio)
   if (!effect) return
   letGo(studio)
-  link.say({ type: 'test-run', run, select: effect.select, ...(effect.roles?.note ? { note: effect.roles.note.select } : {}) })
+  const bridge = expandEffect(effect).areas.find((area) => area.bridge !== undefined)?.bridge
+  link.say({ type: 'test-run', run, select: effect.select, ...(bridge === undefined ? {} : { bridge }) })
   notify(studio, `${runs[run].words.charAt(0).toUpperCase()}${runs[run].words.slice(1)}: shows ${runs[run].provokes}.`)
 }
 

@@ -103,5 +103,5 @@ export function sayPresent(samples: readonly ThreadSample[], now: number, times:
 /** What a move costs, in words. */
 export function sayCost({ boxes, elements, share }: Cost): string {
   const percent = share * 100
-  return `a move: ${boxes} ${boxes === 1 ? 'box' : 'boxes'} read, ${elements} written, ${percent > 0 && percent < 1 ? '<1' : Math.round(percent)} % drawn`
+  return `a move: ${boxes} ${boxes === 1 ? 'box' : 'boxes'} read, ${elements} written, ${percent > 0 && percent < 1 ? '<1' : Math.round(percent)}% drawn`
 }

@@ -1,4 +1,4 @@
-// Two states of a figure under one trace, side by side: on the page, as lines, and in the numbers that differ.
+// Two states of an effect under one trace, side by side: on the page, as lines, and in the numbers that differ.
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useState } from 'react'
 import { expandEffect } from '../../core/effect/kinds'
@@ -25,9 +25,9 @@ interface Answers {
 }
 
 const rows: readonly { readonly key: keyof TraceNumbers; readonly words: string; readonly tell: (value: number) => string }[] = [
-  { key: 'settleMs', words: 'settles after', tell: (value) => `${Math.round(value)} ms` },
-  { key: 'overshoot', words: 'overshoot', tell: (value) => `${(value * 100).toFixed(1)} %` },
-  { key: 'greatestLag', words: 'greatest lag', tell: (value) => `${(value * 100).toFixed(0)} % of the way` },
+  { key: 'settleMs', words: 'settles after', tell: (value) => `${Math.round(value)}ms` },
+  { key: 'overshoot', words: 'overshoot', tell: (value) => `${(value * 100).toFixed(1)}%` },
+  { key: 'greatestLag', words: 'greatest lag', tell: (value) => `${(value * 100).toFixed(0)}% of the way` },
   { key: 'jumps', words: 'jumps', tell: String },
   { key: 'leftovers', words: 'not back at rest', tell: (value) => (value === 0 ? 'nothing' : `${value} values`) },
 ]
@@ -116,7 +116,7 @@ export function ComparePart({ effect }: { readonly effect: Effect }) {
       </Flex>
       <Flex gap="6px" mt="7px">
         <Button
-          look="act"
+          variant="act"
           minHeight="27px"
           fontSize="13px"
           disabled={choice.one === choice.other}

@@ -1,4 +1,4 @@
-// Tries and traces: what was kept of a figure, tried on, gone back to, and compared under one trace.
+// Tries and traces: what was kept of an effect, tried on, gone back to, and compared under one trace.
 import { Box, Flex } from '@chakra-ui/react'
 import { Play, Trash2 } from 'lucide-react'
 import { useRef } from 'react'
@@ -31,7 +31,7 @@ export function TriesDrawer() {
   )
 }
 
-const small = { look: 'quiet', minHeight: '26px', fontSize: '13px', px: '6px' } as const
+const small = { variant: 'quiet', minHeight: '26px', fontSize: '13px', px: '6px' } as const
 
 function TryList({ effect, number }: { readonly effect: Effect; readonly number: number }) {
   const studio = useStudio()

@@ -1,7 +1,7 @@
 import { readFileSync, readdirSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { litRig, stackRig } from '../../../../e2e/support/tuning-page'
-import { planFigures } from '../../export/plan'
+import { planEffects } from '../../export/plan'
 import { writeStylesheet } from '../../export/stylesheet'
 import type { Rig } from '../../rig/rig'
 import { readRig, rigSchema } from '../../rig/check'
@@ -61,7 +61,7 @@ describe('the recipes of rigs by hand', () => {
         pages: [{ id: 'p', name: 'P', source: '0'.repeat(64) }],
         effects: [{ id, kind: 'free', name: title, select: '.tile, .card', noun: 'each', settings }],
       }
-      const css = writeStylesheet(planFigures(site))
+      const css = writeStylesheet(planEffects(site))
       expect(css).not.toContain('&')
       expect(css).not.toMatch(/\{[a-z]+\}/)
     }

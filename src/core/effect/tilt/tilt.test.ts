@@ -177,9 +177,9 @@ describe('a number that is typed', () => {
   it('is shown with its unit', () => {
     expect([formatNumber(9, 'deg'), formatNumber(-3.25, 'px'), formatNumber(0.715, ''), formatNumber(2.27, 'Hz')]).toEqual([
       '9\u00b0',
-      '\u22123.3\u202fpx',
+      '\u22123.3px',
       '0.715',
-      '2.27\u202fHz',
+      '2.27Hz',
     ])
   })
 })

@@ -1,4 +1,4 @@
-// The figures of a site: off, alone, named, put in order, doubled, carried elsewhere as text; and the page seen bare.
+// The effects of a site: off, alone, named, put in order, doubled, carried elsewhere as text; and the page seen bare.
 import { eventually, expect, test } from './support/house'
 import { cardsPage, clickOnPage, countOfEffect, leanOf, movePointer, stageOf, tiltOnCards } from './support/stage'
 
@@ -7,7 +7,7 @@ const both = [
   { ...tiltOnCards({ acrossDeg: 4 }), id: 'second', name: 'First card only', select: '.card:nth-child(1)', noun: 'this card' },
 ]
 
-test('two figures on one card add up; one is turned off, or plays alone, and what is off is not exported', async ({ page, house }) => {
+test('two effects on one card add up; one is turned off, or plays alone, and what is off is not exported', async ({ page, house }) => {
   await page.goto(await house.addSite('adding', cardsPage, both))
   const stage = await stageOf(page)
   const lean = () => leanOf(stage, '.card', 0).then(({ rotateY }) => rotateY)
@@ -31,10 +31,10 @@ test('two figures on one card add up; one is turned off, or plays alone, and wha
   await eventually(lean).toBeGreaterThan(12)
 })
 
-test('a figure is renamed, doubled and moved in the order, each with words for what is undone', async ({ page, house }) => {
+test('an effect is renamed, doubled and moved in the order, each with words for what is undone', async ({ page, house }) => {
   await page.goto(await house.addSite('order', cardsPage, both))
   await stageOf(page)
-  const figures = () =>
+  const planned = () =>
     page
       .getByRole('navigation', { name: 'Effects' })
       .getByRole('button', { name: /^Effect \d/ })
@@ -43,14 +43,14 @@ test('a figure is renamed, doubled and moved in the order, each with words for w
   await page.getByLabel('Name', { exact: true }).fill('All of them')
   await page.keyboard.press('Enter')
   await page.getByRole('button', { name: 'Duplicate it' }).click()
-  await eventually(figures).toEqual(['Effect 1: All of them', 'Effect 2: All of them, copy', 'Effect 3: First card only'])
+  await eventually(planned).toEqual(['Effect 1: All of them', 'Effect 2: All of them, copy', 'Effect 3: First card only'])
   await page.getByRole('navigation', { name: 'Effects' }).hover()
   await page.getByRole('button', { name: 'Move effect 3 up' }).click()
-  await eventually(figures).toEqual(['Effect 1: All of them', 'Effect 2: First card only', 'Effect 3: All of them, copy'])
+  await eventually(planned).toEqual(['Effect 1: All of them', 'Effect 2: First card only', 'Effect 3: All of them, copy'])
   await page.getByRole('button', { name: 'Undo: Moving First card only' }).click()
   await page.getByRole('button', { name: 'Undo: Duplicating All of them' }).click()
   await page.getByRole('button', { name: 'Undo: Renaming an effect' }).click()
-  await eventually(figures).toEqual(['Effect 1: Cards give way', 'Effect 2: First card only'])
+  await eventually(planned).toEqual(['Effect 1: Cards give way', 'Effect 2: First card only'])
 })
 
 test('an effect is copied as text and pasted on an element of another site', async ({ page, house, context }) => {
@@ -116,7 +116,7 @@ test('while B is held the page is seen bare, and as it was before when it is let
   await expect(page.getByRole('complementary', { name: 'Keys' }).getByText('this sheet')).toBeVisible()
 })
 
-test('figures are gone through by key, the code is that of one or of all, and single letters can be turned off', async ({
+test('effects are gone through by key, the code is that of one or of all, and single letters can be turned off', async ({
   page,
   house,
 }) => {
@@ -159,5 +159,5 @@ test('what a move costs is told in counts', async ({ page, house }) => {
   await movePointer(page, 260, 220, 12)
   const told = page.getByRole('contentinfo', { name: "The pointer's thread" }).getByText(/^a move: /)
   // One card follows the pointer: it is read and written, and takes up so much of the window.
-  await expect(told).toHaveText(/^a move: \d+ boxes? read, 1 written, [3-8] % drawn$/)
+  await expect(told).toHaveText(/^a move: \d+ boxes? read, 1 written, [3-8]% drawn$/)
 })

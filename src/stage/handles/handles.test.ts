@@ -1,9 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { gapBetween } from './gap'
+import { gapBetween } from '../gap'
 import { gripOf, valueAt, type Ground } from './handles'
-import { withHoverMarks } from '../core/page/hover-marks'
-import type { ShownHandle } from './protocol'
+import { withHoverMarks } from '../../core/page/hover-marks'
+import type { ShownHandle } from '../protocol'
 
 const ground: Ground = { box: { x: 100, y: 50, width: 400, height: 200 }, middle: { x: 220, y: 130 } }
 const valued = { id: 'a', least: -1000, greatest: 1000, unit: 'px' }

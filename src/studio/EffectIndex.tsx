@@ -9,7 +9,7 @@ import { Button } from './theme/controls'
 
 const matchesHere = (count: number) => `${count} ${count === 1 ? 'match' : 'matches'} here`
 
-export function FigureIndex() {
+export function EffectIndex() {
   const studio = useStudio()
   const { effects } = useSite()
   const page = usePage()
@@ -38,7 +38,7 @@ export function FigureIndex() {
       onBlur={() => studio.view.update({ indexOpen: false })}
     >
       <Button
-        look="quiet"
+        variant="quiet"
         aria-pressed={isPointing}
         onClick={() => (isPointing ? stopPointing(studio) : startPointing(studio))}
         justifyContent="flex-start"
@@ -52,7 +52,7 @@ export function FigureIndex() {
       {effects.map((effect, index) => (
         <Flex key={effect.id} gap="2px" flexShrink={0}>
           <Button
-            look="quiet"
+            variant="quiet"
             flex="1"
             minWidth="0"
             justifyContent="flex-start"
@@ -84,7 +84,7 @@ export function FigureIndex() {
           {indexOpen && (
             <>
               <Button
-                look="quiet"
+                variant="quiet"
                 px="2px"
                 aria-label={`Move effect ${index + 1} up`}
                 title="Up"
@@ -94,7 +94,7 @@ export function FigureIndex() {
                 <ArrowUp size={14} aria-hidden="true" />
               </Button>
               <Button
-                look="quiet"
+                variant="quiet"
                 px="2px"
                 aria-label={`Move effect ${index + 1} down`}
                 title="Down"
@@ -106,7 +106,7 @@ export function FigureIndex() {
             </>
           )}
           {indexOpen && (
-            <Button look="quiet" aria-label={`Remove effect ${index + 1}`} title="Remove" onClick={() => removeEffect(studio, effect)}>
+            <Button variant="quiet" aria-label={`Remove effect ${index + 1}`} title="Remove" onClick={() => removeEffect(studio, effect)}>
               <Trash2 size={15} aria-hidden="true" />
             </Button>
           )}
