@@ -2,6 +2,7 @@
 import { compile } from '../src/core/compile/compile'
 import { computed, playReal, rigFrom, scriptOf, stylesheetOf } from './support/bare'
 import { eventually, expect, test } from './support/house'
+import { movePointer, stageOf } from './support/stage'
 
 const soon = { kind: 'timed', durationMs: 120, easing: 'linear', delayMs: 0 } as const
 const later = { ...soon, durationMs: 300 } as const
@@ -228,4 +229,40 @@ test('what is read in a part finds it, which is added once, and follows the poin
   await page.evaluate(() => document.querySelector('.tall')?.remove())
   await page.setViewportSize({ width: 1000, height: 700 })
   await eventually(hidden).toBe(0)
+})
+
+test('in the studio keys, wheel and fingers reach the page’s script as they do in the export', async ({ page, house }) => {
+  const settings = rigFrom(
+    { select: '&', pointer: 'fine', arrowKeys: 0.1, looks: { ...machine, escape: true } },
+    [
+      { id: 'x', signal: { of: 'x' }, away: { kind: 'hold', pose: 0.5 }, feel: { kind: 'direct' }, group: 'travel' },
+      { id: 'zoom', signal: { of: 'pinch', start: 2, least: 1, greatest: 3 }, away: { kind: 'hold', pose: 2 }, feel: { kind: 'direct' } },
+    ],
+    ['x', 'zoom'].map((channel) => ({ slot: { on: 'property', name: `--seen-${channel}`, unit: '', law: 'replace' }, factor: 1, channel })),
+    { states: [{ area: 'area', looks: ['on', 'pressed', 'still'], to: 'self', css: {}, attributes: { 'aria-expanded': 'true' } }] },
+  )
+  await page.goto(
+    await house.addSite('keys', html, [{ id: 'a', kind: 'free', name: 'Keys', select: '.card', noun: 'each card', settings }]),
+  )
+  const frame = await stageOf(page)
+  const card = frame.locator('.card').first()
+  const seen = (channel: string) =>
+    card.evaluate((element, name) => {
+      const own = [...(element as HTMLElement).style].find((each) => each.endsWith(name))
+      return Number(own && (element as HTMLElement).style.getPropertyValue(own))
+    }, `-${channel}`)
+  await card.focus()
+  await page.keyboard.press('Tab')
+  await page.keyboard.press('Shift+Tab')
+  await eventually(() => card.getAttribute('aria-expanded')).toBe('true')
+  await page.keyboard.press('ArrowRight')
+  await eventually(() => seen('x')).toBeCloseTo(0.6, 3)
+  await movePointer(page, 150, 200)
+  await eventually(() => seen('x')).toBeCloseTo(0.5, 2)
+  await page.keyboard.down('Control')
+  await page.mouse.wheel(0, -20)
+  await page.keyboard.up('Control')
+  await eventually(() => seen('zoom')).toBeCloseTo(2 * Math.exp(0.2), 3)
+  await page.keyboard.press('Escape')
+  await eventually(() => card.getAttribute('aria-expanded')).toBe(null)
 })

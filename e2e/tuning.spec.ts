@@ -345,9 +345,9 @@ test('the gap between two edges is measured over the whole travel, and over thre
   // Another angle has another gap, and the effects play on as before.
   await number(page, 'The angle').focus()
   await page.keyboard.press('Shift+ArrowUp')
-  await expect(told).not.toHaveAttribute('aria-label', new RegExp(`${least} to ${most} px`))
+  await expect(told).not.toHaveAttribute('aria-label', new RegExp(`${least} to ${most}px`))
   await page.keyboard.press('Shift+ArrowDown')
-  await expect(told).toHaveAttribute('aria-label', new RegExp(`${least} to ${most} px`))
+  await expect(told).toHaveAttribute('aria-label', new RegExp(`${least} to ${most}px`))
   await movePointer(page, 60 + 236, 180, 3)
   await eventually(() => leanOf(frame, '.card', 0).then(({ rotateY }) => rotateY)).toBeGreaterThan(8)
   await page.getByRole('button', { name: 'Over three widths' }).click()
