@@ -266,3 +266,86 @@ test('in the studio keys, wheel and fingers reach the page’s script as they do
   await page.keyboard.press('Escape')
   await eventually(() => card.getAttribute('aria-expanded')).toBe(null)
 })
+
+test('a part holds the text or the picture that its element gives, kept in step, and is reached where that is said', async ({ page }) => {
+  const rig = rigFrom({ select: '.card', pointer: 'fine' }, [{ id: 'here', signal: { of: 'inside' }, feel: { kind: 'direct' } }], [], {
+    parts: [
+      { id: 'label', area: 'area', holds: { text: { attribute: 'data-word' } }, css: { position: 'absolute', left: '0', top: '0' } },
+      {
+        id: 'first',
+        area: 'area',
+        holds: { text: { within: '.words' } },
+        reached: { role: 'note' },
+        css: { position: 'absolute', left: '0', top: '90px' },
+      },
+      { id: 'shown', area: 'area', holds: { picture: { within: 'img' } }, css: { position: 'absolute', inset: '120px 0 0' } },
+    ],
+  })
+  const source = `data:image/svg+xml,${encodeURIComponent("<svg xmlns='http://www.w3.org/2000/svg' width='9' height='9'/>")}`
+  const told = html.replace(
+    '<button class="card"><span class="words">one',
+    `<button class="card" data-word="Step in"><img alt="" src="${source}"><span class="words">one`,
+  )
+  await playReal(page, told, { tag: rig })
+  const part = (name: string) => page.locator('.card').first().locator(`.tag-${name}`)
+  await expect(part('label')).toHaveText('Step in')
+  await expect(part('first')).toHaveText('one')
+  expect(await part('shown').evaluate((element) => element.style.backgroundImage)).toContain('data:image/svg+xml')
+  await page.evaluate(() => {
+    document.querySelector('.card')?.setAttribute('data-word', 'Unfold')
+    document.querySelector('.words')?.replaceChildren('uno')
+  })
+  await expect(part('label')).toHaveText('Unfold')
+  await expect(part('first')).toHaveText('uno')
+  // What is to be reached is; the others are seen alone.
+  expect(await part('first').evaluate((element) => [element.role, element.ariaHidden, getComputedStyle(element).pointerEvents])).toEqual([
+    'note',
+    null,
+    'auto',
+  ])
+  expect(await part('label').evaluate((element) => [element.role, element.ariaHidden, getComputedStyle(element).pointerEvents])).toEqual([
+    null,
+    'true',
+    'none',
+  ])
+})
+
+test('a text is split into letters, which answer each by its own distance, and is read out as it stands', async ({ page }) => {
+  const rig = rigFrom(
+    { select: '.title', pointer: 'fine' },
+    [
+      {
+        id: 'near',
+        frame: { part: 'letter' },
+        signal: { of: 'distance', from: 'centre' },
+        away: { kind: 'settle', pose: 400 },
+        feel: { kind: 'direct' },
+      },
+    ],
+    [{ to: { part: 'letter' }, slot: { on: 'property', name: '--near', unit: '', law: 'replace' }, factor: 1, channel: 'near' }],
+    {
+      parts: [
+        { id: 'line', area: 'area', css: { position: 'absolute', inset: '0' } },
+        { id: 'letter', area: 'area', inside: 'line', holds: { split: 'letters' }, css: { display: 'inline-block' } },
+      ],
+    },
+  )
+  const words = `<!doctype html><html><head><style>body { margin: 0; font: 40px monospace } .title { position: absolute; margin: 0; left: 20px; top: 20px; width: 500px; height: 60px; font: inherit }</style></head><body><h1 class="title">Two moths 👩‍🌾</h1></body></html>`
+  await playReal(page, words, { type: rig })
+  const letters = page.locator('.type-letter')
+  await expect(letters).toHaveText(['T', 'w', 'o', 'm', 'o', 't', 'h', 's', '👩‍🌾'])
+  const box = (await letters.nth(1).boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 }
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  const near = () => letters.evaluateAll((all) => all.map((each) => Number((each as HTMLElement).style.getPropertyValue('--type-near'))))
+  await eventually(() => near().then(([, w]) => w)).toBeCloseTo(0, 0)
+  const [first = 0, , third = 0, fourth = 0] = await near()
+  expect([Math.abs(first - box.width) < 1, Math.abs(third - box.width) < 1, fourth > 2.5 * box.width]).toEqual([true, true, true])
+  // The heading says what it says; its letters are seen alone, and follow it.
+  expect(await page.locator('.type-line').getAttribute('aria-hidden')).toBe('true')
+  await page.evaluate(() => document.querySelector('.title')?.firstChild?.replaceWith('Ivy'))
+  await expect(letters).toHaveText(['I', 'v', 'y'])
+  // What has come since is found with a move a moment later.
+  await page.waitForTimeout(250)
+  await page.mouse.move(box.x + 2, box.y + 10)
+  await eventually(() => near().then((all) => all.length === 3 && all.every((each) => each > 0))).toBe(true)
+})

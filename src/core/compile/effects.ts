@@ -330,8 +330,28 @@ function fieldsOf(
 }
 
 /** A part as a script holds it. */
-function writePart({ id, inside, count, covers, holds }: Part, { name }: Names): string {
-  return `{ part: ${quote(`${name}-${id}`)}${inside === undefined ? '' : `, inside: ${quote(`${name}-${inside}`)}`}${count === undefined ? '' : `, count: ${count}`}${covers ? ', coversBorder: true' : ''}${holds ? ', copies: true' : ''} }`
+function writePart({ id, inside, count, covers, holds, reached }: Part, { name }: Names): string {
+  const splits = typeof holds === 'object' && 'split' in holds ? holds.split : undefined
+  const told =
+    typeof holds !== 'object' || 'split' in holds
+      ? undefined
+      : 'text' in holds
+        ? (['text', holds.text] as const)
+        : (['picture', holds.picture] as const)
+  const members: readonly (readonly [string, string | undefined])[] = [
+    ['part', quote(`${name}-${id}`)],
+    ['inside', inside === undefined ? undefined : quote(`${name}-${inside}`)],
+    ['count', count === undefined ? undefined : String(count)],
+    ['coversBorder', covers && 'true'],
+    ['copies', holds === 'copy' ? 'true' : undefined],
+    ['told', told && quote(told[0])],
+    ['splits', splits && quote(splits)],
+    ['source', told?.[1].within && quote(told[1].within)],
+    ['attribute', told?.[1].attribute && quote(told[1].attribute)],
+    ['reached', reached && 'true'],
+    ['role', typeof reached === 'object' ? quote(reached.role) : undefined],
+  ]
+  return `{ ${members.flatMap(([member, text]) => (text === undefined ? [] : [`${member}: ${text}`])).join(', ')} }`
 }
 
 const reachesOut = ({ insets }: Area) => insets !== undefined && Object.values(insets).some(({ value }) => value < 0)

@@ -269,10 +269,14 @@ function writeRules(effect: PlannedEffect, comings: readonly Coming[], { hasPosi
   if (added.length > 0) add(listParts(effect, added), ['display: block;', 'pointer-events: none;', ...writeDeclarations(common, names)])
   for (const part of rig.parts.filter(({ drawn }) => drawn))
     for (const [select, declarations] of writeDrawn(effect, part)) add(select, declarations)
-  for (const { id, css } of added) {
+  for (const { id, css, reached } of added) {
     const own = rig.outputs.filter(({ to }) => partOf(to) === id).map((output) => ({ effect, output, select: '', mark: '' }))
     const rest = Object.fromEntries(Object.entries(css).filter(([property]) => !(property in common)))
-    add(`.${names.name}-${id}`, [...writeDeclarations(rest, names), ...writeSlots(own, true).flatMap(({ lines: each }) => each)])
+    add(`.${names.name}-${id}`, [
+      ...(reached ? ['pointer-events: auto;'] : []),
+      ...writeDeclarations(rest, names),
+      ...writeSlots(own, true).flatMap(({ lines: each }) => each),
+    ])
   }
   for (const same of grouped(boundOutputs(effect), ({ select, mark }) => `${select} ${mark}`).values())
     add(

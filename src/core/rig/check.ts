@@ -104,7 +104,15 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
       seen.add(next)
     }
   })
-  rig.parts.forEach(({ area, inside, id }, i) => {
+  rig.parts.forEach(({ area, inside, id, drawn, holds, reached, count, whileOn, covers }, i) => {
+    if (drawn && [holds, reached, count, whileOn, covers].some((each) => each !== undefined))
+      report(['parts', i, 'drawn'], 'what the stylesheet draws holds nothing, is one, and is reached by nobody')
+    if (typeof holds === 'object' && 'split' in holds && (inside === undefined || reached || count !== undefined))
+      report(
+        ['parts', i, 'holds'],
+        'letters and words lie in another part, are as many as the text has, and are reached by nobody: the text itself is',
+      )
+    if (holds === 'copy' && reached) report(['parts', i, 'reached'], 'a copy is reached by nobody: what it shows is there already')
     if (!areas.has(area)) report(['parts', i, 'area'], `there is no area "${area}"`)
     if (inside !== undefined && rig.parts.findIndex((part) => part.id === inside) >= rig.parts.findIndex((part) => part.id === id))
       report(['parts', i, 'inside'], `"${inside}" is no part that comes before it`)

@@ -376,9 +376,18 @@ export const roleSchema = z.object({
 
 const cssSchema = z.record(z.string().regex(/^(--?)?[a-z][a-z0-9-]*$/i, 'is not the name of a CSS property'), valueWithHoles(2000))
 
+/** What a text or a picture is given by: the match, or the first element in it that this selects; its own words or source, or an attribute. */
+export const givenBySchema = z.object({
+  within: select.optional(),
+  attribute: z
+    .string()
+    .regex(/^[a-z][a-z0-9-]{0,39}$/, 'is not the name of an attribute')
+    .optional(),
+})
+
 /**
  * A decorative element that the effect adds: to each match, inside it or inside another of its parts, or once for each
- * link of a chain. It is hidden from assistive technology and takes no pointer events.
+ * link of a chain. Unless it is to be reached, it is hidden from assistive technology and takes no pointer events.
  */
 export const partSchema = z.object({
   id: identifier,
@@ -391,8 +400,20 @@ export const partSchema = z.object({
   drawn: z.enum(['before', 'after']).optional(),
   /** It covers the border of the match too; else it lies in the padding box. */
   covers: z.literal('border').optional(),
-  /** It holds a copy of what the match holds, kept in step with it; nobody can select, focus or hear it. */
-  holds: z.literal('copy').optional(),
+  /**
+   * What it holds, kept in step: a copy of what the match holds, which nobody can select, focus or hear; a text, or a
+   * picture; or, of its words, one letter or one word each: there are then as many of it.
+   */
+  holds: z
+    .union([
+      z.literal('copy'),
+      z.object({ split: z.enum(['letters', 'words']) }).strict(),
+      z.object({ text: givenBySchema }).strict(),
+      z.object({ picture: givenBySchema }).strict(),
+    ])
+    .optional(),
+  /** The pointer and assistive technology reach it, by this role where it has one; else it is seen only. */
+  reached: z.union([z.literal(true), z.object({ role: z.string().regex(/^[a-z]{2,20}$/, 'is not a role') }).strict()]).optional(),
   css: cssSchema,
 })
 

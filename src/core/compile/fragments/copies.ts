@@ -1,20 +1,62 @@
 import { given } from './given'
 import { undone } from './off'
+import type { Part } from './types'
 
 const isPart = (node: Node) => node instanceof Element && node.hasAttribute('data-part')
 
-/** Fills a part with what its host holds, now and whenever that changes; nobody can focus, select or hear it. */
-export function keepCopy(host: HTMLElement, part: HTMLElement): void {
+/** Fills a part, now and whenever what its host holds has changed. */
+function keepFilled(host: HTMLElement, fill: () => void, attribute?: string): void {
   const isOwn = (node: Node | null): boolean => node === host || (node !== null && !isPart(node) && isOwn(node.parentNode))
-  const fill = () => {
-    part.replaceChildren(...[...host.childNodes].filter((node) => !isPart(node)).map((node) => node.cloneNode(true)))
-    for (const element of part.querySelectorAll('[id]')) element.removeAttribute('id')
-  }
-  part.inert = true
   fill()
   const observer = new MutationObserver((records) => {
     if (records.some(({ target, addedNodes, removedNodes }) => isOwn(target) && ![...addedNodes, ...removedNodes].some(isPart))) fill()
   })
-  observer.observe(host, { subtree: true, childList: true, characterData: true })
+  observer.observe(host, { subtree: true, childList: true, characterData: true, ...(attribute ? { attributeFilter: [attribute] } : {}) })
   if (given.takesOff) undone.push(() => observer.disconnect())
+}
+
+/** Fills a part with what its host holds; nobody can focus, select or hear it. */
+export function keepCopy(host: HTMLElement, part: HTMLElement): void {
+  part.inert = true
+  keepFilled(host, () => {
+    part.replaceChildren(...[...host.childNodes].filter((node) => !isPart(node)).map((node) => node.cloneNode(true)))
+    for (const element of part.querySelectorAll('[id]')) element.removeAttribute('id')
+  })
+}
+
+/** Fills a part with the text or the picture that its host gives, or an element in it. */
+export function keepTold(host: HTMLElement, part: HTMLElement, { told, source, attribute }: Part): void {
+  keepFilled(
+    host,
+    () => {
+      const giver = source ? host.querySelector<HTMLElement>(source) : host
+      const own = told === 'picture' ? (giver as HTMLImageElement | null)?.currentSrc : giver?.textContent
+      const text = (attribute ? giver?.getAttribute(attribute) : own) ?? ''
+      if (told === 'text') part.textContent = text.trim()
+      else part.style.backgroundImage = text ? `url(${JSON.stringify(text)})` : ''
+    },
+    attribute,
+  )
+}
+
+/** Fills a part with what its host says, in pieces of one letter or one word; what lies between words breaks lines as ever. */
+export function keepSplit(host: HTMLElement, home: HTMLElement, { part, splits }: Part): void {
+  keepFilled(host, () => {
+    const text = [...host.childNodes].map((node) => (isPart(node) ? '' : (node.textContent ?? ''))).join('')
+    const words = text.trim().split(/(\s+)/)
+    home.replaceChildren(
+      ...words.flatMap((word) => {
+        if (word.trim() === '') return [' ']
+        const pieces = splits === 'words' ? [word] : [...new Intl.Segmenter().segment(word)].map(({ segment }) => segment)
+        return pieces.flatMap((piece, index) => {
+          const element = document.createElement('span')
+          element.className = part
+          element.dataset.part = ''
+          element.textContent = piece
+          // No line breaks inside a word.
+          return index > 0 ? ['\u2060', element] : [element]
+        })
+      }),
+    )
+  })
 }

@@ -63,6 +63,8 @@ export const given = {
   hasOthers: true,
   /** Some parts hold copies of their hosts, lie over borders or are more than one. */
   partsCopy: true,
+  partsTell: true,
+  partsSplit: true,
   partsCover: true,
   partsCount: true,
   /** Some values are read in parts. */

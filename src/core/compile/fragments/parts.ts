@@ -1,4 +1,4 @@
-import { keepCopy } from './copies'
+import { keepCopy, keepSplit, keepTold } from './copies'
 import { given } from './given'
 import { remember, undone } from './off'
 import type { Part, Place } from './types'
@@ -14,22 +14,29 @@ export function addParts(host: HTMLElement, parts: readonly Part[]): void {
   }
   for (const part of parts) {
     const home = (part.inside && made.get(part.inside)) || host
+    if (given.partsSplit && part.splits) {
+      keepSplit(host, home, part)
+      continue
+    }
     made.set(part.part, addPart(host, home, part))
     if (given.partsCount) for (let n = 1; n < (part.count ?? 1); n++) addPart(host, home, part)
   }
 }
 
-/** Adds one part: seen only, never heard, clicked or focused. */
-function addPart(host: HTMLElement, home: HTMLElement, { part, coversBorder, copies }: Part): HTMLElement {
+/** Adds one part: seen only, and never heard, clicked or focused, unless it is to be reached. */
+function addPart(host: HTMLElement, home: HTMLElement, description: Part): HTMLElement {
+  const { part, coversBorder, copies, told, reached, role } = description
   const element = document.createElement('span')
   element.className = part
-  element.setAttribute('aria-hidden', 'true')
+  if (!reached) element.setAttribute('aria-hidden', 'true')
+  if (role) element.setAttribute('role', role)
   element.dataset.part = ''
   if (given.partsCover && coversBorder) {
     const { borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
     element.style.inset = [borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth].map((width) => `-${width}`).join(' ')
   }
   if (given.partsCopy && copies) keepCopy(host, element)
+  if (given.partsTell && told) keepTold(host, element, description)
   home.append(element)
   if (given.takesOff) undone.push(() => element.remove())
   return element

@@ -157,6 +157,15 @@ export interface Part {
   readonly count?: number
   readonly coversBorder?: boolean
   readonly copies?: boolean
+  /** It holds a text or a picture, given by the host or by an element in it. */
+  readonly told?: 'text' | 'picture'
+  readonly source?: string
+  readonly attribute?: string
+  /** It is one letter, or one word, of what its host says. */
+  readonly splits?: 'letters' | 'words'
+  /** It can be reached, by this role where it has one. */
+  readonly reached?: boolean
+  readonly role?: string
 }
 
 /** What is done with elements while their place shows some looks. */
