@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest'
+import { plainFacts } from '../compile/facts'
 import { tiltDefaults, type TiltSettings } from '../effect/tilt/settings'
+import { comingsOf } from '../rig/comings'
+import type { Rig } from '../rig/rig'
 import type { Effect, Site } from '../site/site'
 import { namesOf, wordOf } from './names'
 import { planEffects, tellEffect } from './plan'
@@ -145,5 +148,69 @@ describe('the sentence in plain text', () => {
     expect(tellEffect(effect({}, { edge: 'rises', acrossDeg: 12, liftPx: 20 }))).toBe(
       'Over each plate, the edge under the pointer rises by 12°, seen from 820px, lifted by 20px.',
     )
+  })
+})
+
+describe('hover looks in a stylesheet', () => {
+  const timed = (durationMs: number) => ({ kind: 'timed', durationMs, easing: 'ease', delayMs: 0 }) as const
+  const area = { id: 'a', of: 'each', select: '.card', box: 'live', among: 'one', pointer: 'any', touch: 'none' } as const
+  const rigWith = (states: Rig['states'], looks: object = {}): Rig => ({
+    areas: [{ ...area, looks: { goDelayMs: 0, atMostOne: false, keys: false, ...looks } }],
+    ...{ channels: [], knobs: [], outputs: [], parts: [], rules: [] },
+    states,
+  })
+  const sheetOf = (rig: Rig) => writeStylesheet([{ number: 1, names: { title: '', name: 'look' }, rig, sentence: '' }], [], plainFacts)
+  const on = {
+    area: 'a',
+    looks: ['on', 'pressed', 'still'],
+    to: 'self',
+    css: { color: 'red' },
+    ways: [{ from: 'any', feel: timed(90) }],
+  } as const
+
+  it('are told by CSS where it can, and by marks where something waits, stays or acts', () => {
+    expect(sheetOf(rigWith([on]))).toMatch(/\.card:hover \{\n\s+color: red;\n\s+transition: color 90ms ease;/)
+    for (const looks of [{ goDelayMs: 100 }, { stays: true }, { atMostOne: true }, { escape: true }, { stillMs: 300 }])
+      expect(sheetOf(rigWith([on], looks))).toContain('.card:is([data-look="on"], [data-look="pressed"], [data-look="still"]) {')
+    expect(sheetOf(rigWith([{ ...on, attributes: { inert: '' } }]))).toContain('data-look')
+  })
+
+  it('are told apart: pressed alone, off alone, and what the others do', () => {
+    const told = (change: object) => sheetOf(rigWith([{ ...on, ...change }]))
+    expect(told({ looks: ['pressed'] })).toContain('.card:hover:active {')
+    expect(told({ looks: ['on'] })).toContain('.card:hover:not(:active) {')
+    expect(told({ looks: ['off'] })).toContain('.card:not(:hover) {')
+    expect(told({ whose: 'others' })).toContain(':root:has(.card:hover) .card:not(:hover) {')
+    expect(told({ to: { within: '.a, .b' } })).toContain('.card:hover :is(.a, .b) {')
+  })
+
+  it('have ways of their own from one look to another, one after another where so asked', () => {
+    const sheet = sheetOf(
+      rigWith([{ ...on, staggerMs: 40, to: { within: 'i' }, ways: [{ from: 'pressed', feel: timed(300) }, ...on.ways] }]),
+    )
+    expect(sheet).toMatch(/\[data-look="on"\][^{]*\[data-look-from="pressed"\] i \{\n\s+transition: color 300ms ease;/)
+    expect(sheet).toContain('transition-delay: calc(var(--look-index, 0) * 40ms);')
+  })
+
+  it('leave what another effect brings by a transition to the script, since an element has one list of them', () => {
+    const coming: Rig = {
+      ...rigWith(undefined),
+      areas: [area],
+      channels: [
+        {
+          id: 'here',
+          area: 'a',
+          frame: 'area',
+          signal: { of: 'inside' },
+          away: { kind: 'settle', pose: 0 },
+          feel: timed(200),
+          group: 'light',
+        },
+      ],
+      outputs: [{ to: 'self', slot: { on: 'opacity' }, base: 1, factor: -0.5, channel: 'here', strength: 1 }],
+    }
+    const both = (rig: Rig) => comingsOf([{ rig: coming }, { rig }], { hasTransitions: false, liesIn: (one, other) => one === other })
+    expect(both(rigWith([on]))[0]).toHaveLength(0)
+    expect(both(rigWith([{ ...on, to: { within: 'i' } }]))[0]).toHaveLength(1)
   })
 })

@@ -9,6 +9,9 @@ import type { PlannedEffect } from './plan'
 type Block = readonly [select: string, declarations: readonly string[]]
 type Way = NonNullable<State['ways']>[number]
 
+/** The selector of the matches of an area. */
+const groundOf = ({ of, select }: Area) => (of === 'window' ? ':root' : styleText(select))
+
 const markOf = ({ names, rig }: PlannedEffect, area: Area) => `data-${nameOfArea(names, rig, area.id)}`
 
 /** The attribute by which the elements that a zone chooses are told. */
@@ -36,12 +39,10 @@ export function selectOfPart(effect: PlannedEffect, area: Area, part: string): s
 
 /** What a state is seen on, from the selector of its area while it shows it. */
 function seenOn({ rig, names }: PlannedEffect, { to, whose }: State, area: Area, showing: string, mark: string | undefined): string {
-  const select = styleText(area.select)
-  // What others show tells of all matches but those that show it themselves.
+  const select = groundOf(area)
+  // What others show tells of all matches but those that show something themselves.
   const ground =
-    whose === 'others'
-      ? `:root:has(${showing}) ${asOneSelector(select)}${mark === undefined ? ':not(:hover)' : `[${mark}="off"]`}`
-      : showing
+    whose === 'others' ? `:root:has(${showing}) ${whileShowing(select, ['off'], area.looks ?? { keys: false }, mark)}` : showing
   if (to === 'self') return ground
   if ('within' in to) {
     const inner = styleText(to.within)
@@ -93,7 +94,7 @@ function writeState(
   const on = (showing: string) =>
     chosenBy === undefined ? seenOn(effect, state, area, showing, mark) : chosen(state, markOf(effect, area))
   // Off is what an element is in a stylesheet by itself; where the script tells it, it is when that is there.
-  const showing = whileShowing(styleText(area.select), looks, machine, mark)
+  const showing = whileShowing(groundOf(area), looks, machine, mark)
   const usual = all.find(({ from }) => from === 'any')
   const special = all.filter(({ from }) => from !== 'any')
   const own = Object.fromEntries(Object.entries(css).filter(([property]) => moving.has(property) === (what === 'moving')))

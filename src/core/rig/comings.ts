@@ -3,6 +3,7 @@ import type { Timed } from '../feel/feel'
 import { isPlain } from './plan'
 import { partOf, type Channel, type Output, type Rig } from './rig'
 import { selectOf } from './select'
+import { turnedSelects } from './states'
 
 /** What has to be known of a page for its stylesheet to have transitions of ours. */
 export interface ComingFacts {
@@ -54,7 +55,8 @@ export function comingsOf(
   sources: readonly { readonly rig: Rig }[],
   { hasTransitions, liesIn }: ComingFacts,
 ): readonly (readonly Coming[])[] {
-  const taken: string[] = []
+  // An element has one list of transitions: what looks turn has theirs.
+  const taken = sources.flatMap(({ rig }) => turnedSelects(rig))
   return sources.map(({ rig }) => {
     const able = rig.channels.filter((channel): channel is Coming => comes(channel, rig) && isSaid(rig, channel))
     const selects = able.flatMap((channel) =>

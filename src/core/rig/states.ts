@@ -1,7 +1,7 @@
 // What hover looks do: which elements each is seen on, and whether CSS alone can tell them.
-import { lookNames, type Look } from '../look/look'
-import { addedParts, partOf, type Area, type Rig, type State } from './rig'
-import { asOneSelector } from './select'
+import type { Look } from '../look/look'
+import { addedParts, type Area, type Rig, type State } from './rig'
+import { asOneSelector, targetSelect } from './select'
 
 /** The states of an area. */
 export const statesOf = ({ states = [] }: Rig, { id }: Area): readonly State[] => states.filter(({ area }) => area === id)
@@ -47,9 +47,10 @@ export function whileShowing(
   return has('pressed') ? `${ground}:hover:active` : `${ground}:not(*)`
 }
 
-/** Whether a state counts in all looks but `off`. */
-export const isWhileOn = ({ looks }: State): boolean => lookNames.every((look) => look === 'off' || looks.includes(look))
-
-/** What of the page a state is seen on, beside the match and parts. */
-export const otherSelectOf = ({ to }: State): string | undefined =>
-  typeof to === 'object' && partOf(to) === undefined ? ('within' in to ? to.within : 'linked' in to ? to.linked : undefined) : undefined
+/** The elements of the page, beside parts, whose transitions are those of looks. */
+export const turnedSelects = (rig: Rig): readonly string[] =>
+  rig.areas.flatMap((area) =>
+    statesOf(rig, area)
+      .filter(({ to, ways = [] }) => ways.length > 0 && !(typeof to === 'object' && 'part' in to))
+      .map(({ to }) => targetSelect(area.of === 'window' ? ':root' : area.select, to)),
+  )
