@@ -151,8 +151,12 @@
     return place.moves
   }
 
-  // Adds one part: seen only, never heard, clicked or focused.
-  function addPart(host, home, { part, copies }) {
+  // Adds one part: seen only, and never heard, clicked or focused, unless it is to be reached.
+  function addPart(
+    host,
+    home,
+    { part, copies },
+  ) {
     const element = document.createElement('span')
     element.className = part
     element.setAttribute('aria-hidden', 'true')
@@ -162,20 +166,24 @@
     return element
   }
 
-  const isPart = (node) => node instanceof Element && node.hasAttribute('data-part')
-  // Fills a part with what its host holds, now and whenever that changes; nobody can focus, select or hear it.
-  function keepCopy(host, part) {
-    const isOwn = (node) => node === host || (node !== null && !isPart(node) && isOwn(node.parentNode))
-    const fill = () => {
-      part.replaceChildren(...[...host.childNodes].filter((node) => !isPart(node)).map((node) => node.cloneNode(true)))
-      for (const element of part.querySelectorAll('[id]')) element.removeAttribute('id')
-    }
-    part.inert = true
+  const isPart = (node) => node.dataset?.part === ''
+  // Fills a part, now and whenever what its host holds has changed.
+  function keepFilled(host, fill) {
+    const isOwn = (node) => !(node instanceof Element ? node : node.parentElement)?.closest('[data-part]')
     fill()
     const observer = new MutationObserver((records) => {
       if (records.some(({ target, addedNodes, removedNodes }) => isOwn(target) && ![...addedNodes, ...removedNodes].some(isPart))) fill()
     })
     observer.observe(host, { subtree: true, childList: true, characterData: true })
+  }
+
+  // Fills a part with what its host holds; nobody can focus, select or hear it.
+  function keepCopy(host, part) {
+    part.inert = true
+    keepFilled(host, () => {
+      part.replaceChildren(...[...host.childNodes].filter((node) => !isPart(node)).map((node) => node.cloneNode(true)))
+      for (const element of part.querySelectorAll('[id]')) element.removeAttribute('id')
+    })
   }
 
   // Where elements lie, and since when that is known.

@@ -200,8 +200,12 @@
     return place.moves
   }
 
-  // Adds one part: seen only, never heard, clicked or focused.
-  function addPart(host, home, { part, coversBorder }) {
+  // Adds one part: seen only, and never heard, clicked or focused, unless it is to be reached.
+  function addPart(
+    host,
+    home,
+    { part, coversBorder },
+  ) {
     const element = document.createElement('span')
     element.className = part
     element.setAttribute('aria-hidden', 'true')

@@ -163,8 +163,11 @@
     return place.moves
   }
 
-  // Adds one part: seen only, never heard, clicked or focused.
-  function addPart(home, { part }) {
+  // Adds one part: seen only, and never heard, clicked or focused, unless it is to be reached.
+  function addPart(
+    home,
+    { part },
+  ) {
     const element = document.createElement('span')
     element.className = part
     element.setAttribute('aria-hidden', 'true')

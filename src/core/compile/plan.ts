@@ -233,6 +233,7 @@ function givenOf(
     watches: hasLateElements && some('stands'),
     partsCopy: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => holds === 'copy')),
     partsSplit: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => typeof holds === 'object' && 'split' in holds)),
+    partsReached: sources.some(({ rig }) => addedParts(rig).some(({ reached }) => reached)),
     partsTell: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => typeof holds === 'object' && !('split' in holds))),
     partsCover: hasBorders && sources.some(({ rig }) => addedParts(rig).some(({ covers }) => covers)),
     partsCount: sources.some(({ rig }) => rig.parts.some(({ count }) => count !== undefined)),

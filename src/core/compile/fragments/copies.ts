@@ -2,16 +2,18 @@ import { given } from './given'
 import { undone } from './off'
 import type { Part } from './types'
 
-const isPart = (node: Node) => node instanceof Element && node.hasAttribute('data-part')
+const isPart = (node: Node) => (node as HTMLElement).dataset?.part === ''
 
 /** Fills a part, now and whenever what its host holds has changed. */
 function keepFilled(host: HTMLElement, fill: () => void, attribute?: string): void {
-  const isOwn = (node: Node | null): boolean => node === host || (node !== null && !isPart(node) && isOwn(node.parentNode))
+  const isOwn = (node: Node) => !(node instanceof Element ? node : node.parentElement)?.closest('[data-part]')
   fill()
   const observer = new MutationObserver((records) => {
     if (records.some(({ target, addedNodes, removedNodes }) => isOwn(target) && ![...addedNodes, ...removedNodes].some(isPart))) fill()
   })
-  observer.observe(host, { subtree: true, childList: true, characterData: true, ...(attribute ? { attributeFilter: [attribute] } : {}) })
+  observer.observe(host, { subtree: true, childList: true, characterData: true })
+  if (given.partsTell && attribute)
+    observer.observe(host, { subtree: true, childList: true, characterData: true, attributeFilter: [attribute] })
   if (given.takesOff) undone.push(() => observer.disconnect())
 }
 
@@ -25,7 +27,7 @@ export function keepCopy(host: HTMLElement, part: HTMLElement): void {
 }
 
 /** Fills a part with the text or the picture that its host gives, or an element in it. */
-export function keepTold(host: HTMLElement, part: HTMLElement, { told, source, attribute }: Part): void {
+export function keepTold(host: HTMLElement, part: HTMLElement, told: 'text' | 'picture', source?: string, attribute?: string): void {
   keepFilled(
     host,
     () => {
@@ -33,7 +35,7 @@ export function keepTold(host: HTMLElement, part: HTMLElement, { told, source, a
       const own = told === 'picture' ? (giver as HTMLImageElement | null)?.currentSrc : giver?.textContent
       const text = (attribute ? giver?.getAttribute(attribute) : own) ?? ''
       if (told === 'text') part.textContent = text.trim()
-      else part.style.backgroundImage = text ? `url(${JSON.stringify(text)})` : ''
+      else part.style.backgroundImage = text ? `url("${text.replaceAll('"', '%22')}")` : ''
     },
     attribute,
   )

@@ -24,19 +24,22 @@ export function addParts(host: HTMLElement, parts: readonly Part[]): void {
 }
 
 /** Adds one part: seen only, and never heard, clicked or focused, unless it is to be reached. */
-function addPart(host: HTMLElement, home: HTMLElement, description: Part): HTMLElement {
-  const { part, coversBorder, copies, told, reached, role } = description
+function addPart(
+  host: HTMLElement,
+  home: HTMLElement,
+  { part, coversBorder, copies, told, source, attribute, reached, role }: Part,
+): HTMLElement {
   const element = document.createElement('span')
   element.className = part
-  if (!reached) element.setAttribute('aria-hidden', 'true')
-  if (role) element.setAttribute('role', role)
+  if (!(given.partsReached && reached)) element.setAttribute('aria-hidden', 'true')
+  if (given.partsReached && role) element.setAttribute('role', role)
   element.dataset.part = ''
   if (given.partsCover && coversBorder) {
     const { borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
     element.style.inset = [borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth].map((width) => `-${width}`).join(' ')
   }
   if (given.partsCopy && copies) keepCopy(host, element)
-  if (given.partsTell && told) keepTold(host, element, description)
+  if (given.partsTell && told) keepTold(host, element, told, source, attribute)
   home.append(element)
   if (given.takesOff) undone.push(() => element.remove())
   return element
