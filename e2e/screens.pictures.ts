@@ -51,14 +51,15 @@ test('pictures of the main views', async ({ page, house }) => {
   await settle(page)
   await page.screenshot({ path: `${folder}/history.png` })
 
-  for (const [name, path, index, select, nth, u, v] of [
-    ['after-dark', 'tonight', 1, '.meadow', 0, 0.52, 0.74],
-    ['lanterns', 'tonight', 3, '.lantern', 5, 0.03, 0.04],
-    ['wall', 'garden', 4, '.motto', 0, 0.75, 0.5],
+  for (const [name, path, effect, select, nth, u, v] of [
+    ['after-dark', 'tonight', 'Hand lamp', '.meadow', 0, 0.52, 0.74],
+    ['lanterns', 'tonight', 'Lanterns', '.lantern', 5, 0.03, 0.04],
+    ['wall', 'garden', 'Motto', '.motto', 0, 0.75, 0.5],
+    ['night-flowers', 'specimens', 'Dusk', '.flower', 3, 0.5, 0.4],
   ] as const) {
     await page.goto(`${house.address}/studio/vesper-hollow/${path}`)
     const frame = await stageOf(page)
-    await page.getByRole('button', { name: new RegExp(`^Effect ${index + 1}:`) }).click()
+    await page.getByRole('button', { name: new RegExp(`^Effect \\d+: ${effect}`) }).click()
     await frame
       .locator(select)
       .nth(nth)
