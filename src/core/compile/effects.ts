@@ -96,11 +96,9 @@ export function draftsOf(
     if (!plan) return []
     const states = statesOf(rig, area)
     // What looks do is done with the area itself.
-    const hasOwn = plan.frames.length > 0 && (states.length === 0 || plan.frames.some(({ of }) => of === 'area'))
-    const own = { of: 'area' as const, channels: [] }
-    const frames = hasOwn
-      ? [...plan.frames].sort((one, other) => (states.length === 0 ? 0 : Number(other.of === 'area') - Number(one.of === 'area')))
-      : [own, ...plan.frames]
+    const own = plan.frames.find(({ of }) => of === 'area') ?? { of: 'area', channels: [] }
+    const isPlain = states.length === 0 && plan.frames.length > 0
+    const frames: typeof plan.frames = isPlain ? plan.frames : [own, ...plan.frames.filter((frame) => frame !== own)]
     return frames.map(({ of, channels }, n): EffectDraft => {
       const inPart = typeof of === 'object' && 'part' in of ? of.part : undefined
       // What is added is no element of the page as it is known.

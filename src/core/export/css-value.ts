@@ -1,5 +1,6 @@
 // What an output shows, as CSS works it out: calc() of knobs and of what the script writes.
 import { cssColour } from '../curve/colour'
+import type { Timed } from '../feel/feel'
 import { isPlain, propertyOfChannel, propertyOfKnob, propertyOfOutput, type Names } from '../rig/plan'
 import { unitOfKnob, type Knob, type Output, type Rig } from '../rig/rig'
 import { limitsOf, neutralOf, unitOf } from '../rig/slot'
@@ -92,3 +93,7 @@ export function writeDeclarations(css: Readonly<Record<string, string>>, names: 
     ([name, value]) => `${name}: ${styleText(value).replace(/\{([^}]*)\}/g, (_, id: string) => `var(${propertyOfKnob(names, id)})`)};`,
   )
 }
+
+/** A time as a transition has it: how long, how, and how much later. */
+export const writeTime = ({ durationMs, delayMs, easing }: Timed): string =>
+  `${cssNumber(durationMs)}ms ${easing}${delayMs === 0 ? '' : ` ${cssNumber(delayMs)}ms`}`

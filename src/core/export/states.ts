@@ -3,7 +3,7 @@ import { nameOfArea, pathOfPart } from '../rig/plan'
 import type { Area, State } from '../rig/rig'
 import { asOneSelector } from '../rig/select'
 import { isByStylesheet, statesOf, whileShowing } from '../rig/states'
-import { cssNumber, styleText, writeDeclarations } from './css-value'
+import { cssNumber, styleText, writeDeclarations, writeTime } from './css-value'
 import type { PlannedEffect } from './plan'
 
 type Block = readonly [select: string, declarations: readonly string[]]
@@ -15,12 +15,9 @@ const groundOf = ({ of, select }: Area) => (of === 'window' ? ':root' : styleTex
 const markOf = ({ names, rig }: PlannedEffect, area: Area) => `data-${nameOfArea(names, rig, area.id)}`
 
 /** The attribute by which the elements that a zone chooses are told. */
-export const chosenMark = (mark: string): string => `${mark}-chosen`
+const chosenMark = (mark: string): string => `${mark}-chosen`
 
 const propertyOfWay = ({ names }: PlannedEffect, id: string) => `--${names.name}-${id}`
-
-const writeTime = ({ durationMs, delayMs, easing }: Way['feel']) =>
-  `${cssNumber(durationMs)}ms ${easing}${delayMs === 0 ? '' : ` ${cssNumber(delayMs)}ms`}`
 
 /** The times that a designer may turn, each with what it is. */
 export function writeWays(effect: PlannedEffect): readonly (readonly [declaration: string, note: string])[] {
@@ -31,11 +28,8 @@ export function writeWays(effect: PlannedEffect): readonly (readonly [declaratio
   return [...told.values()]
 }
 
-/** The selector of what a part is. */
-export function selectOfPart(effect: PlannedEffect, area: Area, part: string): string {
-  const drawn = effect.rig.parts.find(({ id }) => id === part)?.drawn
-  return drawn ? `${asOneSelector(styleText(area.select))}::${drawn}` : `.${effect.names.name}-${part}`
-}
+/** The selector of what the stylesheet draws of an area's matches. */
+export const selectOfDrawn = (area: Area, drawn: 'before' | 'after'): string => `${asOneSelector(styleText(area.select))}::${drawn}`
 
 /** What a state is seen on, from the selector of its area while it shows it. */
 function seenOn({ rig, names }: PlannedEffect, { to, whose }: State, area: Area, showing: string, mark: string | undefined): string {

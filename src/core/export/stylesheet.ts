@@ -20,9 +20,9 @@ import { addedParts, partOf, type Output, type Rig } from '../rig/rig'
 import { asOneSelector, selectOf } from '../rig/select'
 import { sides, transformFunctions } from '../rig/names'
 import { keptProperties, lawOf, propertyOf, slotName } from '../rig/slot'
-import { cssNumber, styleText, writeDeclarations, writeKnob, writeValue } from './css-value'
+import { cssNumber, styleText, writeDeclarations, writeKnob, writeTime, writeValue } from './css-value'
 import type { PlannedEffect } from './plan'
-import { selectOfPart, writeStates, writeWays } from './states'
+import { selectOfDrawn, writeStates, writeWays } from './states'
 
 /**
  * Readable CSS for these effects, in their order. `overlaps` tells which selectors (of `targetsOf`) meet on some element:
@@ -291,14 +291,14 @@ function writeRules(effect: PlannedEffect, comings: readonly Coming[], { hasPosi
 /** What the stylesheet draws itself, as the match's own pseudo-element: it lies where the match is, wherever that stands. */
 function writeDrawn(
   effect: PlannedEffect,
-  { id, area, css }: Rig['parts'][number],
+  { area, css, drawn }: Rig['parts'][number],
 ): readonly (readonly [select: string, declarations: readonly string[]])[] {
   const own = effect.rig.areas.find((each) => each.id === area)
-  if (!own) return []
+  if (!own || !drawn) return []
   return [
     // Of no weight: where the page positions it, that stays.
     [`:where(${styleText(own.select)})`, ['position: relative;']],
-    [selectOfPart(effect, own, id), ["content: '';", 'pointer-events: none;', ...writeDeclarations(css, effect.names)]],
+    [selectOfDrawn(own, drawn), ["content: '';", 'pointer-events: none;', ...writeDeclarations(css, effect.names)]],
   ]
 }
 
@@ -307,9 +307,6 @@ function propertyOfWay({ names, rig }: PlannedEffect, { id }: Coming, way: 'come
   const isOnly = rig.channels.filter(({ signal }) => signal.of === 'inside').length === 1 && !rig.knobs.some((knob) => knob.id === way)
   return `--${names.name}-${isOnly ? '' : `${id}-`}${way}`
 }
-
-const writeTime = ({ durationMs, delayMs, easing }: Coming['feel']) =>
-  `${cssNumber(durationMs)}ms ${easing}${delayMs === 0 ? '' : ` ${cssNumber(delayMs)}ms`}`
 
 /** How a channel comes and goes, for a designer to turn. */
 function writeTimes(effect: PlannedEffect, coming: Coming): readonly (readonly [declaration: string, note: string])[] {

@@ -1,17 +1,18 @@
 import { areaFrame } from './areas'
 import { effects, given } from './given'
+import { limited } from './limited'
 import { dismissAll } from './looks'
 import { pointer } from './pointer'
 import type { Heard } from './types'
 
-/** Which way keys move the pointer, in steps; to the ends where that is without end. */
+/** Which way keys move the pointer, in steps; so many that they end at a side where that is meant. */
 export const ways = new Map<string | undefined, readonly [right: number, down: number]>([
   ['ArrowLeft', [-1, 0]],
   ['ArrowRight', [1, 0]],
   ['ArrowUp', [0, -1]],
   ['ArrowDown', [0, 1]],
-  ['Home', [-Infinity, 0]],
-  ['End', [Infinity, 0]],
+  ['Home', [-1e6, 0]],
+  ['End', [1e6, 0]],
 ])
 
 /** Takes a key to the effects; gives where it moves the pointer to. */
@@ -25,8 +26,8 @@ export function pressKey(key: string, t: number): Heard | undefined {
     const { toFrame, width, height } = areaFrame(effect, place.area)
     // From where it is, or else from the middle.
     const at = pointer.over && place.isOn ? toFrame.transformPoint(pointer) : { x: width / 2, y: height / 2 }
-    const x = right ? Math.max(0, Math.min(width, at.x + right * effect.arrowKeys * width)) : Math.max(0, Math.min(width, at.x))
-    const y = down ? Math.max(0, Math.min(height, at.y + down * effect.arrowKeys * height)) : Math.max(0, Math.min(height, at.y))
+    const x = limited(at.x + right * effect.arrowKeys * width, 0, width)
+    const y = limited(at.y + down * effect.arrowKeys * height, 0, height)
     const to = toFrame.inverse().transformPoint({ x, y })
     return { type: 'pointermove', timeStamp: t, clientX: to.x, clientY: to.y, target: place.area, buttons: 0, pointerType: 'mouse' }
   }

@@ -10,7 +10,6 @@ export function showLook(effect: Effect, place: Place): void {
   if (element.getAttribute(effect.mark) === shown) return
   const told = effect.linkedLooks ? [element, ...seenOn(effect, place)] : [element]
   for (const target of told) {
-    if (given.takesOff && effect.tellsBefore) undone.push(() => target.removeAttribute(`${effect.mark}-from`))
     if (effect.tellsBefore) target.setAttribute(`${effect.mark}-from`, before)
     target.setAttribute(effect.mark, shown)
   }
@@ -23,7 +22,10 @@ const kept = new Map<Element, Map<string, string | null>>()
 function setAttribute(target: Element, name: string, text: string): void {
   const known = kept.get(target) ?? new Map<string, string | null>()
   kept.set(target, known)
-  if (!known.has(name)) known.set(name, target.getAttribute(name))
+  if (!known.has(name)) {
+    known.set(name, target.getAttribute(name))
+    if (given.takesOff) undone.push(() => giveBack(target, name))
+  }
   target.setAttribute(name, text)
 }
 
@@ -42,10 +44,7 @@ function doDeeds(deeds: readonly Deed[], effect: Effect, place: Place): void {
   for (const deed of deeds)
     if (isNow(deed))
       for (const target of targetsOf(effect, place, deed)) {
-        for (const [name, text] of deed.attributes) {
-          setAttribute(target, name, text)
-          if (given.takesOff) undone.push(() => giveBack(target, name))
-        }
+        for (const [name, text] of deed.attributes) setAttribute(target, name, text)
         if (given.hasMedia && deed.media && target instanceof HTMLMediaElement) {
           // A browser may not let it play by itself.
           if (deed.media === 'play') target.play().catch(() => undefined)

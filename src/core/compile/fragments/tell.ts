@@ -25,15 +25,10 @@ export function tellSettled(effect: Effect, place: Place): void {
   place.framesMoving = 0
 }
 
-/** Tells which of the elements that are linked to a zone it chooses. */
-function tellChosen(chosen: NonNullable<Effect['chosen']>, zone: string, mark: string, reading: number): void {
+/** Tells which of the elements that are linked to a zone it chooses; none, where there is no reading. */
+function tellChosen(chosen: NonNullable<Effect['chosen']>, zone: string | undefined, mark: string, reading?: number): void {
   for (const [select, of] of chosen)
-    if (of === zone) {
-      document.querySelectorAll(select).forEach((element, index) => {
-        if (given.takesOff) undone.push(() => element.removeAttribute(mark))
-        element.toggleAttribute(mark, index === reading)
-      })
-    }
+    if (of === zone) document.querySelectorAll(select).forEach((element, index) => element.toggleAttribute(mark, index === reading))
 }
 
 /** Tells the zones that the pointer is in, by attributes that the stylesheet can use. */
@@ -42,7 +37,11 @@ export function tellZones(effect: Effect, place: Place): void {
     const { value, reading, told } = follower
     if (value.zone && reading !== undefined && reading !== told) {
       const attribute = `${effect.mark}-${value.zone}`
-      if (given.takesOff && told === undefined) undone.push(() => place.element.removeAttribute(attribute))
+      if (given.takesOff && told === undefined)
+        undone.push(() => {
+          place.element.removeAttribute(attribute)
+          if (effect.chosen) tellChosen(effect.chosen, value.zone, `${effect.mark}-chosen`)
+        })
       follower.told = reading
       place.element.setAttribute(attribute, String(reading))
       if (effect.chosen) tellChosen(effect.chosen, value.zone, `${effect.mark}-chosen`, reading)

@@ -27,6 +27,7 @@ function mark(effect: Effect, place: Place): void {
     for (const target of [place.element as HTMLElement, ...seenOn(effect, place)])
       undone.push(() => {
         target.removeAttribute(effect.mark)
+        if (effect.tellsBefore) target.removeAttribute(`${effect.mark}-from`)
         for (const { property } of effect.values) target.style.removeProperty(property)
       })
   }
