@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { plainFacts } from '../compile/facts'
+import { free } from '../effect/free'
 import { tiltDefaults, type TiltSettings } from '../effect/tilt/settings'
 import { comingsOf } from '../rig/comings'
 import type { Rig } from '../rig/rig'
@@ -182,6 +183,15 @@ describe('hover looks in a stylesheet', () => {
     expect(told({ looks: ['off'] })).toContain('.card:not(:hover) {')
     expect(told({ whose: 'others' })).toContain(':root:has(.card:hover) .card:not(:hover) {')
     expect(told({ to: { within: '.a, .b' } })).toContain('.card:hover :is(.a, .b) {')
+  })
+
+  it('of a rig by hand are on the elements that its roles were filled with', () => {
+    const rig = rigWith([{ ...on, to: { within: '&tag' } }])
+    const roles = [{ id: 'tag', title: 'tag', needs: 'yours' as const }]
+    const made = free.expand({ ...rig, areas: rig.areas.map((each) => ({ ...each, select: '&' })), roles }, '.plate', {
+      tag: '.plate .tag',
+    })
+    expect(made.states?.map(({ to }) => to)).toEqual([{ within: '.plate .tag' }])
   })
 
   it('have ways of their own from one look to another, one after another where so asked', () => {

@@ -1,6 +1,7 @@
 // What effects of a page have in common: those that hear the pointer in the same elements go by one name, and follow once what they follow alike.
 import { nameOfArea, propertyOfChannel, type Names } from '../rig/plan'
 import type { Area, Channel, Rig } from '../rig/rig'
+import { isZone } from '../signal/signal'
 
 interface Named {
   readonly names: Names
@@ -12,8 +13,7 @@ const keyOfArea = ({ rig: { media, finePointerOnly, notCalm } }: Named, area: Ar
   JSON.stringify([{ ...area, id: '' }, media ?? null, finePointerOnly ?? false, notCalm ?? false])
 
 /** A zone is told by an attribute of its area: two would be told by one. */
-const tellsZone = ({ channels }: Rig, area: Area) =>
-  channels.some((channel) => channel.area === area.id && (channel.signal.of === 'zone' || channel.signal.of === 'nearest'))
+const tellsZone = ({ channels }: Rig, area: Area) => channels.some((channel) => channel.area === area.id && isZone(channel.signal))
 
 /** What must be the same for two channels to be one; undefined for those that are followed apart: chains, what is seen by another, what comes and goes. */
 const keyOfChannel = (channel: Channel): string | undefined =>

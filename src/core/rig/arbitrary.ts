@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import type { Feel } from '../feel/feel'
 import { lookNames } from '../look/look'
 import { keys, type Sample } from '../signal/sample'
-import type { Signal } from '../signal/signal'
+import { isZone, type Signal } from '../signal/signal'
 import type { Channel, FrameOf, Rig } from './rig'
 
 /** Numbers as a designer or a browser gives them: six decimals, and none that are hardly there. */
@@ -152,7 +152,7 @@ function withChosen(channels: readonly Omit<Channel, 'id'>[]): readonly Omit<Cha
       ? { ...each, away: { ...each.away, isShare: true } }
       : each,
   )
-  const zone = shared.findIndex(({ signal: { of }, frame: read }) => (of === 'zone' || of === 'nearest') && read === 'area')
+  const zone = shared.findIndex(({ signal: each, frame: read }) => isZone(each) && read === 'area')
   const base = shared[zone]
   if (!base) return shared
   return [

@@ -1,5 +1,6 @@
 // What must be so among the members of a rig, with messages that name the place.
 import type { Unit } from './names'
+import { isZone } from '../signal/signal'
 import { partOf, unitOfKnob, type Rig } from './rig'
 import { rigShape } from './schema'
 import { slotName, unitOf, type Slot } from './slot'
@@ -45,7 +46,7 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
       report(['channels', i, 'signal'], 'what is hidden of a content is that of single elements')
     if (channel.signal.of === 'chosen') {
       const zone = channels.get(channel.signal.by)
-      if (zone?.area !== channel.area || (zone.signal.of !== 'zone' && zone.signal.of !== 'nearest') || zone.frame !== 'area')
+      if (zone?.area !== channel.area || !isZone(zone.signal) || zone.frame !== 'area')
         report(['channels', i, 'signal', 'by'], `there is no channel "${channel.signal.by}" that tells a zone of the same area`)
       if (!(typeof channel.frame === 'object' && 'each' in channel.frame))
         report(['channels', i, 'frame'], 'what is chosen is each of several elements')
@@ -77,7 +78,7 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
     const part = partOf(to)
     if (part !== undefined && !parts.has(part)) report(['states', i, 'to'], `there is no part "${part}"`)
     const zone = chosenBy === undefined ? undefined : channels.get(chosenBy)
-    if (chosenBy !== undefined && (zone?.area !== area || (zone.signal.of !== 'zone' && zone.signal.of !== 'nearest')))
+    if (chosenBy !== undefined && (zone?.area !== area || !isZone(zone.signal)))
       report(['states', i, 'chosenBy'], `there is no channel "${chosenBy}" in the area that tells a zone`)
     if (chosenBy !== undefined && !(typeof to === 'object' && 'linked' in to)) report(['states', i, 'to'], 'what is chosen is linked')
     ways.forEach(({ id }, n) => {
@@ -116,7 +117,7 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
     if (!areas.has(area)) report(['parts', i, 'area'], `there is no area "${area}"`)
     if (inside !== undefined && rig.parts.findIndex((part) => part.id === inside) >= rig.parts.findIndex((part) => part.id === id))
       report(['parts', i, 'inside'], `"${inside}" is no part that comes before it`)
-    if (inside !== undefined && (parts.get(inside)?.drawn ?? parts.get(id)?.drawn))
+    if (inside !== undefined && (drawn ?? parts.get(inside)?.drawn))
       report(['parts', i, 'inside'], 'what the stylesheet draws lies in the match itself, and holds nothing')
     if (inside !== undefined && !parts.has(inside)) report(['parts', i, 'inside'], `there is no part "${inside}"`)
   })

@@ -5,7 +5,8 @@ import { isOfPointer, type Sample } from '../signal/sample'
 import { hear, hearAgain, newEngine, playUntil, type Engine } from './engine'
 import { beginPlay, channelValue, followSizes, shape, showFrame, type Play } from './play'
 import { planRig, type AreaPlan } from './plan'
-import type { FrameOf, Output, Rig } from './rig'
+import type { Output, Rig } from './rig'
+import { frameSelect } from './select'
 import { newPlace, newPresence, newScene, type Place } from './place'
 import { outputValue } from './values'
 import { slotName } from './slot'
@@ -43,10 +44,6 @@ export function selectorsOf(rig: Rig): readonly string[] {
     ]),
   ]
 }
-
-/** By what boxes of a frame of reference are told: a selector, or the name of a part as CSS writes it. */
-export const frameSelect = (frame: Exclude<FrameOf, string>): string =>
-  'each' in frame ? frame.each : 'box' in frame ? frame.box : `::part(${frame.part})`
 
 /** Of what elements no boxes are known: the first selector; undefined when all are. */
 export function missingBoxes(rig: Rig, boxes: Boxes): string | undefined {

@@ -1,6 +1,7 @@
 // What there is to a rig, area by area, and the names that all of it has on a page.
 import { addedParts, partOf, type Area, type Channel, type FrameOf, type Output, type Part, type Rig, type Target } from './rig'
 import { areaOf } from './select'
+import { isZone } from '../signal/signal'
 import { keptProperties, propertyOf, slotName } from './slot'
 
 /** The names that a rig's properties have on a page. */
@@ -50,12 +51,10 @@ export function propertyOfOutput({ name }: Names, output: Output): string {
   return `--${name}-${output.channel ?? ''}-${slotName(output.slot).replace(/^--/, '')}${output.link === undefined ? '' : `-${output.link + 1}`}`
 }
 
-const isZone = ({ signal }: Channel) => signal.of === 'zone' || signal.of === 'nearest'
-
 /** The name by which the page is told of a zone, in an attribute of its area and in an event: `zone`, or `zone-{channel}` for each where an area has several; undefined for other channels. */
 export function nameOfZone({ channels }: Rig, channel: Channel): string | undefined {
-  if (!isZone(channel)) return undefined
-  return channels.filter((each) => each.area === channel.area && isZone(each)).length > 1 ? `zone-${channel.id}` : 'zone'
+  if (!isZone(channel.signal)) return undefined
+  return channels.filter((each) => each.area === channel.area && isZone(each.signal)).length > 1 ? `zone-${channel.id}` : 'zone'
 }
 
 /** Whether CSS can say a curve: colours or numbers between two stops, on a straight line, without steps. */

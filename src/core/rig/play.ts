@@ -8,6 +8,7 @@ import type { Insets } from '../geometry/insets'
 import type { At, Memory, Presence } from '../signal/reader'
 import { pxOfShare } from '../signal/position'
 import { readers } from '../signal/readers'
+import { isZone } from '../signal/signal'
 import { isBySize } from '../signal/size'
 import type { ChannelPlan } from './plan'
 import type { Timing } from './rig'
@@ -84,7 +85,7 @@ export function turnChannel(channel: Followed, state: ChannelState, reading: num
   const start = reading === state.reading ? NaN : (readers[channel.signal.of].start?.(channel.signal, at) ?? NaN)
   if (!Number.isNaN(start) && rests(state.follower, t)) placeAt(state.follower, shape(channel, start))
   state.reading = reading
-  if (channel.signal.of === 'zone' || channel.signal.of === 'nearest') at.presence.zones.set(channel.id, reading)
+  if (isZone(channel.signal)) at.presence.zones.set(channel.id, reading)
   const target = shape(channel, reading)
   if (channel.inFrames) state.next = { target, feel }
   else if (state.chain) chains.turn(state.chain, target, feel, t)

@@ -1,5 +1,5 @@
 // Which elements of the page an output is written on.
-import type { Area, Output, Rig, Target } from './rig'
+import type { Area, FrameOf, Output, Rig, Target } from './rig'
 
 /** The area in which an output is read. */
 export function areaOf(rig: Rig, { channel, weight }: Output): Area | undefined {
@@ -31,3 +31,7 @@ export function targetSelect(frame: string, to: Target): string {
 
 /** A list of selectors as one, to which more can be added. */
 export const asOneSelector = (select: string) => (select.includes(',') ? `:is(${select})` : select)
+
+/** By what boxes of a frame of reference are told: a selector, or the name of a part as CSS writes it. */
+export const frameSelect = (frame: Exclude<FrameOf, string>): string =>
+  'each' in frame ? frame.each : 'box' in frame ? frame.box : `::part(${frame.part})`

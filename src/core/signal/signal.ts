@@ -7,3 +7,6 @@ export type Signal = Described<typeof signalSchema>
 export type SignalName = Signal['of']
 export type LookValues = Described<typeof lookValuesSchema>
 export type Pose = Described<typeof poseSchema>
+
+/** Whether a signal tells a zone: which of several the pointer is in, or nearest to. */
+export const isZone = ({ of }: Signal): boolean => of === 'zone' || of === 'nearest'

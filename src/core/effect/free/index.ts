@@ -1,5 +1,5 @@
 // Free: a rig written by hand. It is told by what it is made of, and each of its knobs, feels and curves is a word.
-import type { Rig } from '../../rig/rig'
+import type { Rig, Target } from '../../rig/rig'
 import { rigSchema } from '../../rig/check'
 import { asOneSelector } from '../../rig/select'
 import type { Slot } from '../../rig/slot'
@@ -23,6 +23,7 @@ function fillRoles(rig: Rig, own: string, filled: Filled): Rig {
     Object.fromEntries(
       Object.entries(target).map(([key, value]) => [key, key === 'part' || typeof value !== 'string' ? (value as unknown) : fill(value)]),
     ) as T
+  const withTarget = <T extends { readonly to: Target }>(item: T): T => ({ ...item, to: item.to === 'self' ? item.to : each(item.to) })
   return {
     ...rig,
     areas: rig.areas.map((area) => ({
@@ -35,7 +36,8 @@ function fillRoles(rig: Rig, own: string, filled: Filled): Rig {
       frame: typeof channel.frame === 'string' ? channel.frame : each(channel.frame),
       signal: channel.signal.of === 'nearest' ? { ...channel.signal, among: fill(channel.signal.among) } : channel.signal,
     })),
-    outputs: rig.outputs.map((output) => ({ ...output, to: output.to === 'self' ? output.to : each(output.to) })),
+    outputs: rig.outputs.map(withTarget),
+    ...(rig.states ? { states: rig.states.map(withTarget) } : {}),
     rules: rig.rules.map((rule) => ({ ...rule, select: fill(rule.select) })),
   }
 }
