@@ -38,10 +38,9 @@ const typeOf: Readonly<Record<Sample['phase'], string>> = {
 /** What a script may set in a style that is no value of its own. */
 const settled = ['transition-property', 'transition-duration', 'transition-delay', 'position'] as const
 
-/** Attributes that a look may set on elements of the page; those of the page's own code stand in the script. */
+/** The attributes that looks set on elements of the page, as the script names them. */
 const lookAttributes = (text: string) => [
-  ...['inert', 'hidden', 'open', 'role', 'tabindex'],
-  ...new Set([...text.matchAll(/\['((?:aria|data)-[a-z0-9-]+)', '/g)].flatMap(([, name]) => name ?? [])),
+  ...new Set([...text.matchAll(/\['((?:aria|data)-[a-z0-9-]+|inert|hidden|open|role|tabindex)', '/g)].flatMap(([, name]) => name ?? [])),
 ]
 
 /** The names that a script asks the browser by. */
@@ -86,7 +85,8 @@ export function runScript(text: string, { root, nonce, requestFrame, elementFrom
     }
   }
   const changes = new MutationObserver(note)
-  changes.observe(root, { subtree: true, attributes: true, attributeOldValue: true, attributeFilter: lookAttributes(text) })
+  const attributeFilter = lookAttributes(text)
+  if (attributeFilter.length > 0) changes.observe(root, { subtree: true, attributes: true, attributeOldValue: true, attributeFilter })
   const begin = functionOf(page, nonce, text)
   begin(
     standInPage,

@@ -73,6 +73,7 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, o
     for (const feed of feeds) feed(sample, hit, prevent)
   }
   let by: ThreadSample['by'] = 'hand'
+  let lastTold: ThreadSample | undefined
   let walking: { element: Element; since: number } | null = null
   let held: Look | null = null
   let isFastened = false
@@ -112,6 +113,7 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, o
         size: { width: box.width, height: box.height },
       })
     }
+    lastTold = told
     onSample(told)
   }
   const isInArea = ({ x, y }: { readonly x: number; readonly y: number }) => areaAt(hitAt(x, y), x, y) !== null
@@ -141,8 +143,9 @@ export function makeHand(page: Document, { overlay, onSample, onGhost, onMeet, o
     if (!isOfPointer(heard)) {
       const sample = { ...heard, t: Math.max(heard.t, last?.t ?? -Infinity) }
       feedAll(sample, told ?? null, prevent)
-      if (heard.key)
-        onSample({ t: sample.t, x: sample.x, y: sample.y, by: 'hand', phase: 'here', turned: { phase: 'key', key: heard.key } })
+      // A key leaves the pointer where it is, or gone.
+      const where: ThreadSample = lastTold ?? { t: 0, x: 0, y: 0, by: 'hand', phase: 'away' }
+      if (heard.key) onSample({ ...where, t: sample.t, turned: { phase: 'key', key: heard.key } })
       return
     }
     const sample = asVisitor(heard)
