@@ -1,4 +1,4 @@
-// The studio, walked through as a designer would: point, choose, tune with the ghost, undo, save, come back.
+// The studio, walked through as a designer would: point, choose, tune with the stand-in pointer, undo, save, come back.
 import type { Frame, Page } from '@playwright/test'
 import { eventually, expect, test } from './support/house'
 import { cardBox, cardsPage, leanOf, movePointer, onScreen, stageOf, tiltOnCards } from './support/stage'
@@ -45,8 +45,8 @@ test('pointing shows the ladder with how many each choice matches, and a touched
   await expect(page.getByText('Choose an element of the page')).toBeVisible()
 })
 
-test('the ghost stays on the card when the hand goes to the controls, and the card follows each number', async ({ page, house }) => {
-  await page.goto(await house.addSite('ghost', cardsPage))
+test('the stand-in pointer stays on the card when the hand goes to the controls, and the card follows each number', async ({ page, house }) => {
+  await page.goto(await house.addSite('stand-in', cardsPage))
   const frame = await stageOf(page)
   await pointAt(page, 0.5, 0.5)
   await page.getByRole('button', { name: /^Give way/ }).click()
@@ -60,7 +60,7 @@ test('the ghost stays on the card when the hand goes to the controls, and the ca
   await page.waitForTimeout(200)
   const box = await angle(page).boundingBox()
   if (!box) throw new Error('The angle is not on the screen.')
-  // On its way to the caption the hand crosses the second row; the ghost stays where the pointer rested.
+  // On its way to the caption the hand crosses the second row; the stand-in pointer stays where the pointer rested.
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2, { steps: 12 })
   await eventually(() => lean(frame)).toBeCloseTo(9 * 0.8, 1)
   await page.mouse.down()
@@ -159,7 +159,7 @@ test('everything is there after a reload of the browser, and after a stop and st
   expect(await house.query('SELECT revision FROM site_revisions WHERE site_id = ?', ['kept'])).toEqual([{ revision: 2 }])
 })
 
-test('a walk of the stand-in pointer moves the card until the real pointer comes', async ({ page, house }) => {
+test('a path of the stand-in pointer moves the card until the real pointer comes', async ({ page, house }) => {
   await page.goto(await house.addSite('walk', cardsPage, [tiltOnCards()]))
   const frame = await stageOf(page)
   await page.keyboard.press('w')

@@ -6,7 +6,7 @@ import { cardsPage, clickOnPage, leanOf, movePointer, stageOf, tiltOnCards } fro
 
 const number = (page: Page, name: string) => page.getByRole('spinbutton', { name, exact: true })
 
-test('the ghost walks the thread again where it is dragged along, and a stretch is kept as a trace, in and out as a file', async ({
+test('the stand-in pointer goes through the thread again where it is dragged along, and a stretch is kept as a trace, in and out as a file', async ({
   page,
   house,
 }) => {

@@ -1,7 +1,7 @@
-// Tuning by hand and by eye: words with their drawings and handles, ties, held looks, poses, gaps.
+// Tuning by hand and by eye: words with their drawings and handles, ties, held looks, poses, distances.
 import type { Frame, Page } from '@playwright/test'
 import { eventually, expect, test } from './support/house'
-import { cardBox, cardsPage, leanOf, movePointer, onScreen, stageOf, tiltOnCards } from './support/stage'
+import { cardBox, cardsPage, leanOf, movePointer, onScreen, stageOf, standsStill, tiltOnCards } from './support/stage'
 import { tuningEffects, tuningPage } from './support/tuning-page'
 
 /** Drags from one point of the page to another, both in its own px. */
@@ -22,6 +22,7 @@ const number = (page: Page, name: string) => page.getByRole('spinbutton', { name
 
 /** Rests the pointer on the page, and takes the hand to the controls. */
 async function restAt(page: Page, x: number, y: number): Promise<void> {
+  await standsStill(page)
   await movePointer(page, x, y, 4)
   await page.waitForTimeout(200)
   await page.mouse.move(1100, 690, { steps: 4 })
@@ -233,7 +234,7 @@ test('a number is tied to another and to a named value, which is changed once fo
   await expect(page.getByText('used 1 time', { exact: true })).toBeVisible()
 })
 
-test('the page behaves under the ghost as under a pointer, and looks are held by key; nothing of it is exported', async ({
+test('the page behaves under the stand-in pointer as under a pointer, and looks are held by key; nothing of it is exported', async ({
   page,
   house,
 }) => {
@@ -301,7 +302,7 @@ test('a card is posed by hand: its angle follows, and off the midlines it is ask
   await expect(number(page, 'The angle')).toHaveAttribute('aria-valuenow', '8')
 })
 
-test('the edges of a gap are chosen by key as well', async ({ page, house }) => {
+test('the edges of a distance are chosen by key as well', async ({ page, house }) => {
   await page.goto(await house.addSite('gap-by-key', cardsPage, [tiltOnCards()]))
   await stageOf(page)
   await page.keyboard.press('j')
@@ -321,7 +322,7 @@ test('the edges of a gap are chosen by key as well', async ({ page, house }) => 
   await expect(drawing.getByRole('img', { name: /^The distance over the travel: at 1280px/ })).toBeVisible()
 })
 
-test('the gap between two edges is measured over the whole travel, and over three widths', async ({ page, house }) => {
+test('the distance between two edges is measured over the whole travel, and over three widths', async ({ page, house }) => {
   await page.goto(await house.addSite('gap', cardsPage, [tiltOnCards()]))
   const frame = await stageOf(page)
   await restAt(page, 180, 180)

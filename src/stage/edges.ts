@@ -1,13 +1,13 @@
 // Choosing edges: the edge nearest to the pointer is shown, and a click takes it.
-import { nearestSide } from './gap'
+import { nearestSide } from './distance'
 import type { Numbers } from './numbers'
 import type { Overlay } from './overlay'
-import type { Edge } from './protocol'
+import type { Edge, PageMode } from './protocol'
 
-/** Gives a function that turns choosing on and off. */
-export function chooseEdges(page: Document, numbers: Numbers, overlay: Overlay, onEdge: (edge: Edge) => void): (isOn: boolean) => void {
+/** Gives a function that hears the mode: while it measures, fewer than two edges are added to by clicks. */
+export function chooseEdges(page: Document, numbers: Numbers, overlay: Overlay, onEdge: (edge: Edge) => void): (mode: PageMode) => void {
+  let chosen: readonly Edge[] = []
   let isChoosing = false
-  let chosen: Edge[] = []
   const edgeAt = (x: number, y: number): Edge | null => {
     for (let each = page.elementsFromPoint(x, y).find((hit) => hit !== overlay.host) ?? null; each; each = each.parentElement) {
       const number = numbers.of(each)
@@ -25,17 +25,13 @@ export function chooseEdges(page: Document, numbers: Numbers, overlay: Overlay, 
       event.preventDefault()
       event.stopPropagation()
       const edge = edgeAt(event.clientX, event.clientY)
-      if (!edge) return
-      chosen = [...chosen, edge].slice(-2)
-      onEdge(edge)
-      if (chosen.length === 2) isChoosing = false
-      overlay.showEdges(chosen, null)
+      if (edge) onEdge(edge)
     },
     { capture: true },
   )
-  return (isOn) => {
-    if (isOn) chosen = []
-    isChoosing = isOn
-    if (isOn) overlay.showEdges([], null)
+  return (mode) => {
+    chosen = mode.is === 'measuring' ? mode.edges : []
+    isChoosing = mode.is === 'measuring' && chosen.length < 2
+    overlay.showEdges(chosen, null)
   }
 }

@@ -1,6 +1,6 @@
 // Hosts the effects on the page: puts in the stylesheet of the export, and runs its script.
 import type { Counted } from './cost'
-import type { Hand } from './hand'
+import type { PointerSource } from './pointer-source'
 import type { Played } from './protocol'
 import { runScript, type RunningScript, type Surroundings } from '../play/run-script'
 import { takeOff } from '../play/take-off'
@@ -8,7 +8,7 @@ import { takeOff } from '../play/take-off'
 export interface Host {
   /** Dresses the page by this stylesheet from now on. */
   readonly dress: (stylesheet: string) => void
-  /** Plays this script from now on: from where it would be had it heard what the hand did lately. */
+  /** Plays this script from now on: from where it would be had it heard what the pointer did lately. */
   readonly play: (played: Played) => void
   /** Whether it has been told what to play. */
   readonly plays: () => boolean
@@ -18,23 +18,23 @@ export interface Host {
   readonly sheets: () => readonly CSSStyleSheet[]
 }
 
-export function makeHost(page: Document, nonce: string, hand: Hand, counted: Counted, onSheet: () => void): Host {
+export function makeHost(page: Document, nonce: string, source: PointerSource, counted: Counted, onSheet: () => void): Host {
   const style = page.createElement('style')
   let playing: Played | undefined
   let running: RunningScript | undefined
   const run = (requestFrame: Surroundings['requestFrame']) =>
-    runScript(playing?.text ?? '', { root: page, nonce, elementFromPoint: hand.hitAt, requestFrame })
+    runScript(playing?.text ?? '', { root: page, nonce, elementFromPoint: source.hitAt, requestFrame })
   const begin = () => {
     if (!playing?.text) return
     const begun = run((callback) => requestAnimationFrame(counted(callback)))
-    for (const { sample, hit } of hand.past()) begun.hear(sample, hit)
+    for (const { sample, hit } of source.past()) begun.hear(sample, hit)
     running = begun
   }
   const end = () => {
     running?.end()
     running = undefined
   }
-  hand.feedTo((sample, hit, prevent) => running?.hear(sample, hit, prevent))
+  source.feedTo((sample, hit, prevent) => running?.hear(sample, hit, prevent))
   return {
     dress: (stylesheet) => {
       if (style.textContent !== stylesheet) style.textContent = stylesheet

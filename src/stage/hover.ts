@@ -1,4 +1,4 @@
-// The page under the ghost: its own rules for :hover and :active follow a mark that the hand puts where it is, in this copy only.
+// The page under the stand-in pointer: its own rules for :hover and :active follow a mark that the pointer source puts where it is, in this copy only.
 
 import { activeMark, hoverMark, withHoverMarks } from '../core/page/hover-marks'
 

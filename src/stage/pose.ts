@@ -1,12 +1,12 @@
 // Pose by hand: with the pointer fastened, the element itself is dragged to where it should be there.
 import type { Place } from '../core/geometry/place'
 import { findAll } from '../play/find'
-import type { Hand } from './hand'
+import type { PointerSource } from './pointer-source'
 
 /** Gives a function that begins posing what a selector matches, or ends it. */
 export function makePose(
   page: Document,
-  hand: Hand,
+  source: PointerSource,
   onDrag: (x: number, y: number, place: Place, last: boolean) => void,
 ): (select: string | null) => void {
   let posed: string | null = null
@@ -22,7 +22,7 @@ export function makePose(
     (event) => {
       const isOn =
         posed !== null && (findAll(page, posed) ?? []).some((element) => event.target instanceof Element && element.contains(event.target))
-      const at = isOn ? hand.place() : undefined
+      const at = isOn ? source.place() : undefined
       if (!at) return
       event.preventDefault()
       event.stopPropagation()
@@ -40,8 +40,8 @@ export function makePose(
     { capture: true },
   )
   return (select) => {
+    if (select === posed) return
     posed = select
-    hand.fasten(select !== null)
     page.documentElement.style.cursor = select === null ? '' : 'move'
   }
 }

@@ -57,64 +57,113 @@ const runSample = z.object({
 })
 export type RunSample = z.infer<typeof runSample>
 
-export const toStage = z.discriminatedUnion('type', [
-  /** The stylesheet of the effects. */
-  z.object({ type: z.literal('dress'), stylesheet: z.string() }),
-  /** Their script. */
-  z.object({ type: z.literal('play'), played }),
-  /** Asks what the page does to elements that effects read, and that they write on. */
-  z.object({
-    type: z.literal('facts'),
-    key: z.string(),
-    asked: z.object({ read: z.array(z.string()).readonly(), written: z.array(z.string()).readonly() }),
-  }),
-  z.object({ type: z.literal('show'), effects: z.array(shownEffect) }),
-  /** Somebody listens only now: what was said at the beginning is said again. */
-  z.object({ type: z.literal('again') }),
-  z.object({ type: z.literal('point'), on: z.boolean() }),
-  /** Outlines what a selector matches, or one element by its number in the source. */
-  z.object({ type: z.literal('outline'), select: z.union([z.string(), z.number().int()]).nullable() }),
-  /** Asks for the ground of each match, for what each has of its own. */
-  z.object({ type: z.literal('look'), select: selector }),
-  /** A file that the page asked for. */
-  z.object({ type: z.literal('asset'), hash: z.string(), mime: z.string(), bytes: z.instanceof(ArrayBuffer) }),
-  /** Bare view: boxes, clips, hidden and blurred things shown plainly, while it is on. */
-  z.object({ type: z.literal('bare'), on: z.boolean() }),
-  z.object({ type: z.literal('visit'), visitor: z.enum(['mouse', 'finger', 'keyboard', 'reduced']) }),
-  z.object({ type: z.literal('walk'), select: selector.nullable() }),
-  /** The pointer of another window, where it would be here: at a place on a match of a selector. */
-  z.object({ type: z.literal('follow'), select: selector, index: z.number().int(), place }),
-  /** Asks for the colours that the page uses most. */
-  z.object({ type: z.literal('colours') }),
-  /** Holds a look, as a pointer that stays would: no move changes it until it is let go. */
-  z.object({ type: z.literal('hold'), look: z.enum(lookNames).nullable() }),
-  /** Fastens the ghost where it stands, or lets it follow again. */
-  z.object({ type: z.literal('fasten'), on: z.boolean() }),
-  /** Stands the ghost at a point of the window; quietly, where the real pointer is seen there. */
-  z.object({ type: z.literal('stand'), x: finite, y: finite, quiet: z.boolean().optional() }),
-  /** Plays a trace; null ends it. */
-  z.object({ type: z.literal('run'), samples: z.array(runSample).max(20_000).nullable() }),
-  /** Plays a built-in run over the first visible match. */
-  z.object({ type: z.literal('test-run'), run: z.enum(runNames), select: selector, bridge: selector.optional() }),
-  /** Drags of what the selector matches are told, with the ghost fastened. */
-  z.object({ type: z.literal('pose'), select: selector.nullable() }),
-  /** Asks where elements lie, for working out a trace elsewhere. */
-  z.object({ type: z.literal('boxes'), selects: z.array(selector) }),
-  /** By what the page draws the elements of a selector flat, so that nothing in them can rise. */
-  z.object({ type: z.literal('flat'), select: selector }),
-  /** The next clicks choose edges. */
-  z.object({ type: z.literal('edges'), on: z.boolean() }),
-  /** Draws the gap between two edges, and measures it over the whole travel of the pointer across `select` if so asked. */
-  z.object({ type: z.literal('gap'), edges: z.array(edge).max(2), select: selector.optional(), measures: z.boolean() }),
-  /** Asks for the rules of the page's own sheets that an element and what is in it need. */
-  z.object({ type: z.literal('lift'), number: z.number().int() }),
-  /** The hand left the page: for the controls (the ghost stays) or for good. */
-  z.object({ type: z.literal('leave'), to: z.enum(['controls', 'away']) }),
+/** Whose the pointer of the page is: the studio's mode, as far as the page has part in it. */
+const pointerMode = z.discriminatedUnion('is', [
+  /** The real pointer, or the stand-in where it rested last. */
+  z.object({ is: z.literal('real') }),
+  /** The stand-in pointer plays a path over the first visible match. */
+  z.object({ is: z.literal('playing'), select: selector }),
+  /** A look is held, as a pointer that stays would hold it. */
+  z.object({ is: z.literal('held'), look: z.enum(lookNames) }),
+  /** The stand-in pointer is fastened where it stands. */
+  z.object({ is: z.literal('fastened') }),
+  /** It is fastened, and drags of what the selector matches are told. */
+  z.object({ is: z.literal('posing'), select: selector }),
+  /** The next clicks choose edges, up to two; the distance of two is measured over the whole travel of the pointer across `select`. */
+  z.object({ is: z.literal('measuring'), edges: z.array(edge).max(2), select: selector.optional() }),
 ])
-export type ToStage = z.infer<typeof toStage>
+export type PageMode = z.infer<typeof pointerMode>
+
+/** What there is to know of a page for its effects. */
+export const pageFactsSchema = z.object({
+  ...(Object.fromEntries(factNames.map((name) => [name, z.boolean()])) as Record<FactName, z.ZodBoolean>),
+  liesIn: z.array(z.tuple([z.string(), z.string()]).readonly()).readonly(),
+})
+
+type Shape = z.ZodRawShape
+
+/** How something is from now on: the last word of it is said again to a page that comes later. */
+const lasting = <Fields extends Shape>(fields: Fields) => ({ lasts: true, fields }) as const
+/** What happens now: who comes later hears nothing of it. */
+const momentary = <Fields extends Shape>(fields: Fields) => ({ lasts: false, fields }) as const
+/** What the page is asked, and what it answers; the answer bears the question's running number. */
+const question = <Fields extends Shape, Answer extends z.ZodType>(fields: Fields, answer: Answer) =>
+  ({ lasts: false, fields: { ...fields, ask: z.number().int() }, answer }) as const
+
+/** What the studio says to the page. */
+export const toStageTable = {
+  /** The stylesheet of the effects. */
+  dress: lasting({ stylesheet: z.string() }),
+  /** Their script. */
+  play: lasting({ played }),
+  show: lasting({ effects: z.array(shownEffect) }),
+  point: lasting({ on: z.boolean() }),
+  /** Outlines what a selector matches, or one element by its number in the source. */
+  outline: lasting({ select: z.union([z.string(), z.number().int()]).nullable() }),
+  /** Bare view: boxes, clips, hidden and blurred things shown plainly, while it is on. */
+  bare: lasting({ on: z.boolean() }),
+  visit: lasting({ visitor: z.enum(['mouse', 'finger', 'keyboard', 'reduced']) }),
+  mode: lasting({ mode: pointerMode }),
+  /** The pointer of another window, where it would be here: at a place on a match of a selector. */
+  follow: lasting({ select: selector, index: z.number().int(), place }),
+  /** The hand left the page: for the controls (the stand-in pointer stays) or for good. */
+  leave: lasting({ to: z.enum(['controls', 'away']) }),
+  /** Somebody listens only now: what was said at the beginning is said again. */
+  again: momentary({}),
+  /** A file that the page asked for. */
+  asset: momentary({ hash: z.string(), mime: z.string(), bytes: z.instanceof(ArrayBuffer) }),
+  /** Puts the stand-in pointer at a point of the window; quietly, where the real one is seen there. */
+  stand: momentary({ x: finite, y: finite, quiet: z.boolean().optional() }),
+  /** Plays a trace; null ends it. */
+  run: momentary({ samples: z.array(runSample).max(20_000).nullable() }),
+  /** Plays a built-in run over the first visible match. */
+  'test-run': momentary({ run: z.enum(runNames), select: selector, bridge: selector.optional() }),
+  /** What the page does to elements that effects read, and that they write on. */
+  facts: question({ asked: z.object({ read: z.array(z.string()).readonly(), written: z.array(z.string()).readonly() }) }, pageFactsSchema),
+  /** The ground of each match of a selector, as a CSS colour. */
+  grounds: question({ select: selector }, z.array(z.string())),
+  /** The colours that the page uses most. */
+  colours: question({}, z.array(z.string())),
+  /** Where elements lie, for working out a trace elsewhere. */
+  boxes: question(
+    { selects: z.array(selector) },
+    z.object({
+      window: z.object({ width: finite, height: finite }),
+      elements: z.record(z.string(), z.array(z.object({ x: finite, y: finite, width: finite, height: finite }))),
+    }),
+  ),
+  /** By which property the page draws the elements of a selector flat, so that nothing in them can rise; null where it does not. */
+  flat: question({ select: selector }, z.string().nullable()),
+  /** The rules of the page's own sheets that an element and what is in it need. */
+  lift: question({ number: z.number().int() }, z.string()),
+} as const
+
+type ToStageTable = typeof toStageTable
+type Said<Table extends Record<string, { readonly fields: Shape }>, Type extends keyof Table> = {
+  readonly type: Type
+} & (keyof Table[Type]['fields'] extends never ? unknown : z.output<z.ZodObject<Table[Type]['fields']>>)
+
+/** A message of one type to the page. */
+export type ToStageOf<Type extends keyof ToStageTable> = Type extends keyof ToStageTable ? Said<ToStageTable, Type> : never
+export type ToStage = ToStageOf<keyof ToStageTable>
+export type QuestionType = {
+  [Type in keyof ToStageTable]: ToStageTable[Type] extends { readonly answer: z.ZodType } ? Type : never
+}[keyof ToStageTable]
+/** What the page answers to a question of this type. */
+export type AnswerTo<Type extends QuestionType> = z.output<ToStageTable[Type]['answer']>
+/** A question as it is asked: who asks it numbers it. */
+export type Question<Type extends QuestionType> = Type extends QuestionType ? Omit<ToStageOf<Type>, 'ask'> : never
+
+/** The check of every message of a table. */
+function unionOf<Message>(table: Record<string, { readonly fields: Shape }>): z.ZodType<Message> {
+  const [first, ...rest] = Object.entries(table).map(([type, { fields }]) => z.object({ type: z.literal(type), ...fields }))
+  if (!first) throw new Error('This table has no messages.')
+  return z.discriminatedUnion('type', [first, ...rest]) as unknown as z.ZodType<Message>
+}
+export const toStage = unionOf<ToStage>(toStageTable)
 
 /** How the page is visited in its frame. */
-export type Visitor = Extract<ToStage, { type: 'visit' }>['visitor']
+export type Visitor = ToStageOf<'visit'>['visitor']
 
 /** An element under the pointer, by its number in the source. Sizes in px of the window. */
 const under = z.object({ number: z.number().int(), how: z.enum(['seen', 'wraps', 'covered', 'hidden']), width: finite, height: finite })
@@ -124,7 +173,7 @@ const sample = z.object({
   t: finite,
   x: finite,
   y: finite,
-  by: z.enum(['hand', 'ghost', 'walk', 'run']),
+  by: z.enum(['real', 'stand-in', 'path', 'run']),
   phase: z.enum(['here', 'away']),
   place: place.optional(),
   index: z.number().int().optional(),
@@ -139,53 +188,43 @@ export type ThreadSample = z.infer<typeof sample>
 const cost = z.object({ boxes: z.number().int(), elements: z.number().int(), share: finite.min(0).max(1) })
 export type Cost = z.infer<typeof cost>
 
-/** What is known of the page: `PageFacts` of the compiler. */
-/** What there is to know of a page for its effects. */
-export const pageFactsSchema = z.object({
-  ...(Object.fromEntries(factNames.map((name) => [name, z.boolean()])) as Record<FactName, z.ZodBoolean>),
-  liesIn: z.array(z.tuple([z.string(), z.string()]).readonly()).readonly(),
-})
+const heardKey = {
+  key: z.string(),
+  code: z.string(),
+  ctrlKey: z.boolean(),
+  shiftKey: z.boolean(),
+  altKey: z.boolean(),
+  metaKey: z.boolean(),
+}
 
-export const fromStage = z.discriminatedUnion('type', [
+/** What the page says to the studio; all of it for the moment. */
+const fromStageTable = {
   /** The page stands; `isAgain` where somebody who listens only now has asked. */
-  z.object({ type: z.literal('ready'), now: finite, isAgain: z.boolean() }),
-  z.object({ type: z.literal('under'), elements: z.array(under), chosen: z.boolean(), adds: z.boolean() }),
-  z.object({ type: z.literal('samples'), samples: z.array(sample) }),
-  z.object({ type: z.literal('cost'), cost }),
-  z.object({ type: z.literal('facts'), key: z.string(), facts: pageFactsSchema }),
+  ready: momentary({ now: finite, isAgain: z.boolean() }),
+  /** The answer to the question of a number. */
+  answer: momentary({ to: z.number().int(), answer: z.unknown() }),
+  under: momentary({ elements: z.array(under), chosen: z.boolean(), adds: z.boolean() }),
+  samples: momentary({ samples: z.array(sample) }),
+  cost: momentary({ cost }),
   /** The files that the page asks for, by hash. */
-  z.object({ type: z.literal('needs'), hashes: z.array(z.string()) }),
-  /** The ground of each match of a selector, as a CSS colour. */
-  z.object({ type: z.literal('looks'), select: selector, grounds: z.array(z.string()) }),
+  needs: momentary({ hashes: z.array(z.string()) }),
   /** Elements with words or pictures in them that are not seen, although nothing hides what is around them. */
-  z.object({ type: z.literal('unseen'), numbers: z.array(z.number().int()) }),
-  z.object({ type: z.literal('words'), number: z.number().int(), text: z.string() }),
-  z.object({ type: z.literal('pin'), place, last: z.boolean() }),
-  z.object({ type: z.literal('handle'), id: z.string(), value: finite, last: z.boolean() }),
-  z.object({ type: z.literal('colours'), colours: z.array(z.string()) }),
+  unseen: momentary({ numbers: z.array(z.number().int()) }),
+  words: momentary({ number: z.number().int(), text: z.string() }),
+  pin: momentary({ place, last: z.boolean() }),
+  handle: momentary({ id: z.string(), value: finite, last: z.boolean() }),
   /** How far what is posed was dragged, px, and where the pointer is fastened. */
-  z.object({ type: z.literal('posed'), x: finite, y: finite, place, last: z.boolean() }),
-  z.object({ type: z.literal('flat'), by: z.string().nullable() }),
-  z.object({
-    type: z.literal('boxes'),
-    window: z.object({ width: finite, height: finite }),
-    elements: z.record(z.string(), z.array(z.object({ x: finite, y: finite, width: finite, height: finite }))),
-  }),
-  z.object({ type: z.literal('edge'), edge }),
-  /** The gap between the two edges, px (negative where they overlap), by where the pointer is along the travel, 0..1. */
-  z.object({ type: z.literal('gaps'), width: finite, across: z.array(finite), down: z.array(finite) }),
-  z.object({ type: z.literal('lifted'), number: z.number().int(), css: z.string() }),
-  z.object({
-    type: z.literal('key'),
-    key: z.string(),
-    code: z.string(),
-    ctrlKey: z.boolean(),
-    shiftKey: z.boolean(),
-    altKey: z.boolean(),
-    metaKey: z.boolean(),
-  }),
+  posed: momentary({ x: finite, y: finite, place, last: z.boolean() }),
+  edge: momentary({ edge }),
+  /** The distance of the two edges, px (negative where they overlap), by where the pointer is along the travel, 0..1. */
+  distances: momentary({ width: finite, across: z.array(finite), down: z.array(finite) }),
+  key: momentary(heardKey),
   /** The key of the bare view went up while the page had the focus. */
-  z.object({ type: z.literal('keyup'), code: z.string() }),
-  z.object({ type: z.literal('link'), href: z.string() }),
-])
-export type FromStage = z.infer<typeof fromStage>
+  keyup: momentary({ code: z.string() }),
+  link: momentary({ href: z.string() }),
+} as const
+
+type FromStageTable = typeof fromStageTable
+export type FromStageOf<Type extends keyof FromStageTable> = Type extends keyof FromStageTable ? Said<FromStageTable, Type> : never
+export type FromStage = FromStageOf<keyof FromStageTable>
+export const fromStage = unionOf<FromStage>(fromStageTable)

@@ -9,7 +9,7 @@ import { withTie, withTies } from '../core/site/ties'
 import type { Studio } from './context'
 import type { Drawer } from './store/view-store'
 
-export function selectedEffect({ store, view }: Studio): Effect | undefined {
+export function selectedEffect({ store, view }: Pick<Studio, 'store' | 'view'>): Effect | undefined {
   return store.history.get().site.effects.find(({ id }) => id === view.get().selected)
 }
 

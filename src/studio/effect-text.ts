@@ -5,7 +5,7 @@ import { describeIssues } from '../core/site/issues'
 import { effectSchema, type Effect } from '../core/site/site'
 import { notify } from './commands'
 import type { Studio } from './context'
-import { chosenTarget } from './point/commands'
+import { chosenTarget } from './point/target'
 import { notPointing } from './store/view-store'
 
 const effectText = 'glass-moth-effect/1'

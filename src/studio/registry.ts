@@ -3,7 +3,7 @@
 import type { Look } from '../core/look/look'
 import { keepTry, selectBeside, selectedEffect, toggleDrawer, toggleOff, turnDirection } from './commands'
 import type { Studio } from './context'
-import { holdLook, leavePage, toggleFastened, toggleGap, togglePosing, toggleWalk } from './frame/holding'
+import { holdLook, leavePage, toggleFastened, toggleMeasuring, togglePosing, togglePath } from './frame/holding'
 import { addAnother, startPointing, stopPointing } from './point/commands'
 import type { View } from './store/view-store'
 
@@ -87,14 +87,14 @@ const all = [
     run: turnDirection,
   },
   {
-    id: 'walk',
+    id: 'path',
     group: 'The selected effect',
     key: 'W',
     label: 'Play a path',
     hint: 'A stand-in pointer plays a path over it',
     words: 'the stand-in pointer plays a path over it, or stops',
     isOn: ({ mode }) => mode.is === 'playing',
-    run: toggleWalk,
+    run: togglePath,
   },
   {
     id: 'leave',
@@ -129,14 +129,14 @@ const all = [
     run: togglePosing,
   },
   {
-    id: 'gap',
+    id: 'measure',
     group: 'The selected effect',
     key: 'J',
     label: 'Distance',
     hint: 'Measure the distance between two edges',
     words: 'measure the distance between two edges',
     isOn: ({ mode }) => mode.is === 'measuring',
-    run: toggleGap,
+    run: toggleMeasuring,
   },
   {
     id: 'tries',

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { gapBetween } from '../gap'
+import { distanceBetween } from '../distance'
 import { gripOf, valueAt, type Ground } from './handles'
 import { withHoverMarks } from '../../core/page/hover-marks'
 import type { ShownHandle } from '../protocol'
@@ -49,17 +49,17 @@ describe('a handle on the page', () => {
   })
 })
 
-describe('the gap between two edges', () => {
+describe('the distance between two edges', () => {
   const upright = (at: number) => ({ isUpright: true, at, from: 0, to: 100 })
   it('is how far they are open, and negative where they overlap', () => {
-    expect(gapBetween(upright(100), upright(112), 'right')).toBe(12)
-    expect(gapBetween(upright(112), upright(100), 'left')).toBe(12)
-    expect(gapBetween(upright(100), upright(95), 'right')).toBe(-5)
-    expect(gapBetween(upright(100), { ...upright(95), isUpright: false }, 'right')).toBeNaN()
+    expect(distanceBetween(upright(100), upright(112), 'right')).toBe(12)
+    expect(distanceBetween(upright(112), upright(100), 'left')).toBe(12)
+    expect(distanceBetween(upright(100), upright(95), 'right')).toBe(-5)
+    expect(distanceBetween(upright(100), { ...upright(95), isUpright: false }, 'right')).toBeNaN()
   })
 })
 
-describe('rules for states under the ghost', () => {
+describe('rules for states under the stand-in pointer', () => {
   it('follow a mark that weighs the same, and nothing else changes', () => {
     expect(withHoverMarks('.card:hover > a:active, li:not(:hover)')).toBe(
       '.card[data-glass-moth-hover] > a[data-glass-moth-active], li:not([data-glass-moth-hover])',

@@ -31,10 +31,10 @@ interface CaptionKeysProps {
 
 const icons = {
   turn: ArrowUpDown,
-  walk: Footprints,
+  path: Footprints,
   leave: LogOut,
   pose: Move,
-  gap: Ruler,
+  measure: Ruler,
   tries: SplitSquareHorizontal,
   off: Power,
   only: Focus,
@@ -62,7 +62,7 @@ export function CaptionKeys({ effect, open, onOpen, children }: CaptionKeysProps
   return (
     <Flex gap="2px" pl="23px" mt="auto" flex="none" wrap="wrap" align="center">
       {findKind(effect.kind)?.turned(effect.settings) !== effect.settings && button('turn')}
-      {button('walk')}
+      {button('path')}
       <ActionMenu
         label="Hold state"
         isOn={holds.some((id) => isOn(id))}
@@ -73,7 +73,7 @@ export function CaptionKeys({ effect, open, onOpen, children }: CaptionKeysProps
       </ActionMenu>
       {button('leave')}
       {button('pose')}
-      {button('gap')}
+      {button('measure')}
       {button('tries', { count: effect.tries?.length })}
       {button('off', { pressed: effect.isOff === true })}
       {button('only')}

@@ -33,7 +33,7 @@ const mostText = 500
 const groundOf = (css: string, isColour: boolean) => (isColour ? swatch(css) : { background: css })
 
 export function ColourField({ label, property = 'color', value, onTouch, onValue }: ColourFieldProps) {
-  const { link } = useStudio()
+  const { link, view } = useStudio()
   const { colours } = useView('colours')
   const [typed, setTyped] = useState<string | null>(null)
   const gesture = useRef('')
@@ -53,7 +53,11 @@ export function ColourField({ label, property = 'color', value, onTouch, onValue
       positioning={{ placement: 'top-start', gutter: 5 }}
       onOpenChange={({ open }) => {
         gesture.current = ''
-        if (open) link.say({ type: 'colours' })
+        if (open)
+          link.ask({ type: 'colours' }).then(
+            (colours) => view.update({ colours }),
+            () => undefined,
+          )
       }}
     >
       <Popover.Trigger asChild>

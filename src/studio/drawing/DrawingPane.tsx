@@ -13,7 +13,7 @@ import { DepthsDrawing } from './DepthsDrawing'
 import { FeelDots } from './FeelDots'
 import { FlickDrawing } from './FlickDrawing'
 import { GradientDrawing } from './GradientDrawing'
-import { GapDrawing } from '../gap/GapDrawing'
+import { DistanceDrawing } from './DistanceDrawing'
 import type { Present } from './present'
 import { SketchDrawing } from './SketchDrawing'
 import { StripDrawing } from './StripDrawing'
@@ -22,13 +22,17 @@ export function DrawingPane() {
   const selected = useSelected()
   const site = useSite()
   const { touched, mode } = useView('touched', 'mode')
-  const gap = mode.is === 'measuring' ? mode : null
+  const measuring = mode.is === 'measuring' ? mode : null
   const effect = selected && withTies(site).effects.find(({ id }) => id === selected.effect.id)
   const kind = effect && findKind(effect.kind)
-  if (!gap && (!effect || !kind)) return <Box borderLeft="1px solid" borderColor="hairline" />
+  if (!measuring && (!effect || !kind)) return <Box borderLeft="1px solid" borderColor="hairline" />
   return (
     <Box as="section" aria-label="Drawing" borderLeft="1px solid" borderColor="hairline" px="14px" py="6px" minWidth="0" minHeight="0">
-      {gap ? <GapDrawing gap={gap} /> : effect && kind && <DrawingOf kind={kind} effect={effect} touched={touched} />}
+      {measuring ? (
+        <DistanceDrawing measuring={measuring} />
+      ) : (
+        effect && kind && <DrawingOf kind={kind} effect={effect} touched={touched} />
+      )}
     </Box>
   )
 }

@@ -6,7 +6,7 @@ import { leavePage } from './holding'
 import { usePage, useSelected, useStudio, useView, type Studio } from '../context'
 import { makeStageLink, type StageLink } from '../store/stage-link'
 import { narrowest, visitor as usualWindow, widest, type WindowSize } from '../visitor'
-import { useGapOver, useStagePlay, useStageTalk, useTry } from './stage-talk'
+import { useMeasuringIn, useStagePlay, useStageTalk, useTry } from './stage-talk'
 
 const margin = 10
 const gap = 14
@@ -252,7 +252,7 @@ function FollowingPage({ tried, ...place }: PageFrameProps & { readonly tried?: 
   const frame = useRef<HTMLIFrameElement>(null)
   useFrame(frame, link)
   useStagePlay(link, useTry(tried))
-  useGapOver(link)
+  useMeasuringIn(link)
   const select = studio.store.history.get().site.effects.find(({ id }) => id === selected)?.select
   const run = comparison?.run
   useEffect(() => {

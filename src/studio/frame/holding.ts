@@ -6,33 +6,27 @@ import type { Look } from '../../core/look/look'
 import type { Edge } from '../../stage/protocol'
 import { changeSettings, notify, selectedEffect } from '../commands'
 import type { Studio } from '../context'
-import { modeAfter, type ModeEvent } from '../store/pointer-mode'
+import { chosenTarget } from '../point/target'
+import { modeAfter, pageMode, type ModeEvent } from '../store/pointer-mode'
 import { newGesture } from '../store/site-store'
 
-/** Takes an event to the pointer's mode, and tells the page what has changed by it. */
-export function changeMode({ link, view }: Pick<Studio, 'link' | 'view'>, event: ModeEvent, select?: string): void {
+type ModeHolder = Pick<Studio, 'link' | 'view' | 'store'>
+
+/** Tells the page whose its pointer is now. */
+export function tellMode(studio: ModeHolder): void {
+  const { link, view } = studio
+  const tried = view.get().trial === null ? undefined : chosenTarget(studio)?.select
+  link.say({ type: 'mode', mode: pageMode(view.get().mode, selectedEffect(studio)?.select, tried) })
+}
+
+/** Takes an event to the pointer's mode, and tells the page. */
+export function changeMode(studio: ModeHolder, event: ModeEvent): void {
+  const { view } = studio
   const { mode } = view.get()
   const next = modeAfter(mode, event)
   if (next === mode) return
   view.update({ mode: next })
-  if (mode.is !== next.is) {
-    if (mode.is === 'held' && next.is !== 'held') link.say({ type: 'hold', look: null })
-    if (mode.is === 'fastened') link.say({ type: 'fasten', on: false })
-    if (mode.is === 'posing') link.say({ type: 'pose', select: null })
-    if (mode.is === 'measuring') {
-      link.say({ type: 'edges', on: false })
-      link.say({ type: 'gap', edges: [], measures: false })
-    }
-    if (next.is === 'fastened') link.say({ type: 'fasten', on: true })
-    if (next.is === 'posing') link.say({ type: 'pose', select: select ?? null })
-    if (next.is === 'measuring') link.say({ type: 'edges', on: true })
-  }
-  if (next.is === 'held') link.say({ type: 'hold', look: next.look })
-  if (next.is === 'measuring' && mode.is === 'measuring' && next.edges !== mode.edges) {
-    const isChosen = next.edges.length === 2
-    if (isChosen) link.say({ type: 'edges', on: false })
-    link.say({ type: 'gap', edges: [...next.edges], measures: isChosen, select })
-  }
+  tellMode(studio)
 }
 
 /** Holds a state of the selected effect, or lets it go where it is held already. */
@@ -51,7 +45,7 @@ export function togglePosing(studio: Studio): void {
       studio,
       'Nothing of this effect can be posed by dragging: it needs a number that turns or moves with where the pointer is.',
     )
-  changeMode(studio, { type: 'pose' }, effect?.select)
+  changeMode(studio, { type: 'pose' })
 }
 
 /** The last pose by hand: from which settings it went, how far it was dragged, and whether it still is. */
@@ -95,16 +89,16 @@ export function poseBecause(studio: Studio, because: Because): void {
 }
 
 /** Begins to measure a distance: the next two clicks on the page choose edges. Or puts it away. */
-export function toggleGap(studio: Studio): void {
+export function toggleMeasuring(studio: Studio): void {
   studio.view.update({ touched: null })
   changeMode(studio, { type: 'measure' })
 }
 
 /** Takes an edge of the distance; with the second one it is measured. */
-export const takeEdge = (studio: Studio, edge: Edge): void => changeMode(studio, { type: 'edge', edge }, selectedEffect(studio)?.select)
+export const takeEdge = (studio: Studio, edge: Edge): void => changeMode(studio, { type: 'edge', edge })
 
 /** Ends whatever holds the pointer: a state, a fastening, a pose, a path. */
-export const letGo = (studio: Pick<Studio, 'link' | 'view'>): void => changeMode(studio, { type: 'let go' })
+export const letGo = (studio: ModeHolder): void => changeMode(studio, { type: 'let go' })
 
 /** Sends the stand-in pointer off the page, as a real one would leave. */
 export function leavePage(studio: Studio): void {
@@ -113,6 +107,6 @@ export function leavePage(studio: Studio): void {
 }
 
 /** Starts or ends the path of the stand-in pointer over the selected effect. */
-export function toggleWalk(studio: Studio): void {
+export function togglePath(studio: Studio): void {
   if (studio.view.get().mode.is === 'playing' || selectedEffect(studio)) changeMode(studio, { type: 'play' })
 }

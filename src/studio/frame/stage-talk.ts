@@ -6,8 +6,9 @@ import { targetsOf } from '../../core/export/stylesheet'
 import { playsOn, type Effect } from '../../core/site/site'
 import { withTies } from '../../core/site/ties'
 import { changeControl, notify, placePin, selectedEffect } from '../commands'
-import { changeMode, poseSelected, takeEdge } from './holding'
-import { chosenTarget, climb, recipeEffect } from '../point/commands'
+import { changeMode, poseSelected, takeEdge, tellMode } from './holding'
+import { climb, recipeEffect } from '../point/commands'
+import { chosenTarget } from '../point/target'
 import { pageOf, usePage, useSelected, useSite, useStudio, useView, type Studio } from '../context'
 import { editMarkup } from '../markup/commands'
 import { giveFiles } from './give-files'
@@ -15,6 +16,7 @@ import { shownHandles } from './shown-handles'
 import type { FromStage, ShownEffect, ThreadSample } from '../../stage/protocol'
 import { whenIdle } from '../store/idle'
 import { makeScriptPlay } from '../store/scripts'
+import { pageMode } from '../store/pointer-mode'
 import type { StageLink } from '../store/stage-link'
 import { newGesture } from '../store/site-store'
 
@@ -123,11 +125,10 @@ export function useStageTalk(): void {
   } = useView('selected', 'pointing', 'trial', 'touched', 'mode', 'comparison')
   useStagePlay(link, useTry(comparison?.one))
 
-  // What the stand-in pointer walks over: what a recipe is tried on, or the selected effect for as long as a walk is on.
+  // Whose the pointer is hangs on what a recipe is tried on, and on what is selected.
   const triedSelect = trial === null ? undefined : chosenTarget(studio)?.select
   const select = site.effects.find(({ id }) => id === selected)?.select
-  const walked = triedSelect ?? (mode === 'playing' ? select : undefined) ?? null
-  useEffect(() => link.say({ type: 'walk', select: walked }), [link, walked])
+  useEffect(() => tellMode(studio), [studio, triedSelect, select])
 
   // What is drawn on the page.
   useEffect(() => {
@@ -186,7 +187,9 @@ export function useStageTalk(): void {
       ])
       if (!isCurrent) return
       view.update({ described: rung && { select, rung }, matches: { select, all, grounds: [] } })
-      link.say({ type: 'look', select })
+      const grounds = await link.ask({ type: 'grounds', select })
+      const { matches } = view.get()
+      if (isCurrent && matches?.select === select) view.update({ matches: { ...matches, grounds } })
     }
     void ask().catch(() => undefined)
     return () => {
@@ -210,23 +213,20 @@ export function useTry(name: string | undefined): { readonly effect: string; rea
   return useMemo(() => found && selected && { effect: selected.effect.id, settings: found.settings }, [found, selected])
 }
 
-/** Measures the gap that is being looked at in another window too. */
-export function useGapOver(link: StageLink): void {
+/** Measures the distance that is being looked at in another window too. */
+export function useMeasuringIn(link: StageLink): void {
   const studio = useStudio()
   const { mode } = useView('mode')
   const edges = mode.is === 'measuring' ? mode.edges : undefined
   useEffect(() => {
     if (edges?.length !== 2) return
-    let isCurrent = true
-    void link
-      .whenReady(8000)
-      .then(() => isCurrent && link.say({ type: 'gap', edges: [...edges], measures: true, select: selectedEffect(studio)?.select }))
+    link.say({ type: 'mode', mode: pageMode({ is: 'measuring', edges, measures: [] }, selectedEffect(studio)?.select) })
     const stop = link.listen((message) => {
-      if (message.type === 'gaps') changeMode(studio, { type: 'measured', measure: message })
+      if (message.type === 'distances') changeMode(studio, { type: 'measured', measure: message })
     })
     return () => {
-      isCurrent = false
       stop()
+      link.say({ type: 'mode', mode: { is: 'real' } })
     }
   }, [studio, link, edges])
 }
@@ -242,9 +242,9 @@ function drawnFor(effect: Effect, touched: string | null): Pick<ShownEffect, 'pi
   return { handles: shownHandles(controls, effect.settings, control.id) }
 }
 
-/** Whether the real pointer came while the stand-in was walking. */
+/** Whether the real pointer came while the stand-in played a path. */
 function tookOver(before: ThreadSample | undefined, samples: readonly ThreadSample[]): boolean {
-  return samples.at(-1)?.by === 'hand' && (before?.by === 'walk' || samples.some(({ by }) => by === 'walk'))
+  return samples.at(-1)?.by === 'real' && (before?.by === 'path' || samples.some(({ by }) => by === 'path'))
 }
 
 function listenToStage(studio: Studio): () => void {
@@ -262,17 +262,13 @@ function listenToStage(studio: Studio): () => void {
         if (view.get().mode.is === 'playing' && tookOver(thread.samples.at(-1), message.samples))
           changeMode(studio, { type: 'stop playing' })
         view.hand.areaSize = message.samples.findLast(({ size }) => size)?.size ?? view.hand.areaSize
-        view.hand.isOnPage = message.samples.some(({ by, phase }) => by === 'hand' && phase === 'here')
+        view.hand.isOnPage = message.samples.some(({ by, phase }) => by === 'real' && phase === 'here')
         // The index is not always told that the pointer went from it into the page.
         if (view.get().indexOpen && view.hand.isOnPage) view.update({ indexOpen: false })
         return thread.add(message.samples, clockOffset)
       case 'under':
         if (view.get().pointing.stage === 'looking') void climb(studio, message.elements, message.chosen)
         return
-      case 'looks': {
-        const { matches } = view.get()
-        return matches?.select === message.select ? view.update({ matches: { ...matches, grounds: message.grounds } }) : undefined
-      }
       case 'unseen':
         return view.update({ unseen: message.numbers })
       case 'words':
@@ -298,13 +294,11 @@ function listenToStage(studio: Studio): () => void {
         queueMicrotask(() => (pinGesture = undefined))
         return
       }
-      case 'colours':
-        return view.update({ colours: message.colours })
       case 'posed':
         return poseSelected(studio, message.place, message, message.last)
       case 'edge':
         return takeEdge(studio, message.edge)
-      case 'gaps':
+      case 'distances':
         return changeMode(studio, { type: 'measured', measure: message })
       case 'key':
         window.dispatchEvent(new KeyboardEvent('keydown', { ...message, bubbles: true, cancelable: true }))

@@ -1,4 +1,4 @@
-// A recipe's living sample: a small card that answers the built-in walk, played by the script that would be exported, in a shadow root.
+// A recipe's living sample: a small card that answers the built-in path, played by the script that would be exported, in a shadow root.
 import { Box } from '@chakra-ui/react'
 import { useEffect, useRef, useState } from 'react'
 import type { Recipe } from '../../core/effect/kind'
@@ -7,7 +7,7 @@ import { plainFacts } from '../../core/compile/facts'
 import { registrationsOf, writeStylesheet } from '../../core/export/stylesheet'
 import { hoverMark, withHoverMarks } from '../../core/page/hover-marks'
 import { pointAt } from '../../core/geometry/place'
-import { placeOnWalk } from '../../core/trace/walk'
+import { placeOnPath } from '../../core/trace/path'
 import { runScript, type RunningScript } from '../../play/run-script'
 import { scriptFor } from '../store/scripts'
 
@@ -38,7 +38,7 @@ export function RecipeSample({ kind, recipe, moving }: RecipeSampleProps) {
     if (host.current) sight.observe(host.current)
     return () => sight.disconnect()
   }, [])
-  const walk = useRef<((ms: number) => void) | null>(null)
+  const play = useRef<((ms: number) => void) | null>(null)
   useEffect(() => {
     const element = host.current
     if (!element || !isSeen) return
@@ -56,12 +56,12 @@ export function RecipeSample({ kind, recipe, moving }: RecipeSampleProps) {
     const card = root.querySelector('.sample')
     let running: RunningScript | undefined
     let isShown = true
-    const walkTo = (ms: number) => {
+    const playTo = (ms: number) => {
       if (!card || !running) return
       // What comes by CSS alone comes and goes by turns.
       card.toggleAttribute(hoverMark, ms <= restingMs || Math.floor((ms - restingMs) / turnMs) % 2 === 1)
       const { left, top, width, height } = element.getBoundingClientRect()
-      const { x, y } = pointAt({ x: left, y: top, width, height }, placeOnWalk(ms))
+      const { x, y } = pointAt({ x: left, y: top, width, height }, placeOnPath(ms))
       running.hear({ t: performance.now(), x, y, buttons: 0, pointerType: 'mouse', phase: 'move' }, card)
     }
     void Promise.resolve(scriptFor(planned, sampleFacts)).then((text) => {
@@ -72,27 +72,27 @@ export function RecipeSample({ kind, recipe, moving }: RecipeSampleProps) {
         requestFrame: (callback) => requestAnimationFrame(callback),
         elementFromPoint: () => card,
       })
-      walk.current = walkTo
-      walkTo(restingMs)
+      play.current = playTo
+      playTo(restingMs)
     }, console.error)
     return () => {
       isShown = false
-      walk.current = null
+      play.current = null
       running?.end()
       document.adoptedStyleSheets = document.adoptedStyleSheets.filter((sheet) => sheet !== registered)
     }
   }, [kind, recipe, isSeen])
-  // At rest it is shown as it lies a moment after the pointer came; what is touched walks on from there.
+  // At rest it is shown as it lies a moment after the pointer came; what is touched goes on from there.
   useEffect(() => {
     if (!moving || matchMedia('(prefers-reduced-motion: reduce)').matches) return
     const begun = performance.now()
     let handle = requestAnimationFrame(function step(now) {
-      walk.current?.(restingMs + now - begun)
+      play.current?.(restingMs + now - begun)
       handle = requestAnimationFrame(step)
     })
     return () => {
       cancelAnimationFrame(handle)
-      walk.current?.(restingMs)
+      play.current?.(restingMs)
     }
   }, [moving])
   return <Box ref={host} aria-hidden="true" width="58px" height="76px" justifySelf="center" pointerEvents="none" />

@@ -2,13 +2,13 @@
 import { nanoid } from 'nanoid'
 import type { Recipe } from '../../core/effect/kind'
 import { findKind } from '../../core/effect/kinds'
-import { wordOf } from '../../core/export/names'
 import { asOneSelector } from '../../core/rig/select'
 import type { Effect } from '../../core/site/site'
 import type { Under } from '../../stage/protocol'
 import { changeSettings, notify } from '../commands'
 import { pageOf, type Studio } from '../context'
 import { changeMode } from '../frame/holding'
+import { chosenTarget } from './target'
 import { notPointing, type Goal, type LadderRung } from '../store/view-store'
 
 export function startPointing(studio: Studio, goal: Goal = { for: 'new' }): void {
@@ -108,21 +108,6 @@ export function choosePicked({ view }: Studio): Promise<void> {
   })
 }
 
-/** The selector and the noun of what is chosen on the ladder; undefined while nothing is. */
-export function chosenTarget({ view }: Studio): { readonly select: string; readonly noun: string } | undefined {
-  const { rungs, pick, choice, typed, also } = view.get().pointing
-  const rung = rungs[pick]
-  const chosen = rung?.choices[choice]
-  const own = typed ?? chosen?.select
-  if (own === undefined || own.trim() === '') return undefined
-  const select = [...new Set([...also, own])].join(', ')
-  const isOne = typed === null && also.length === 0 && chosen?.count === 1
-  return {
-    select,
-    noun: isOne ? `this ${rung?.noun ?? wordOf(own)}` : also.length > 0 ? `each of ${also.length + 1} kinds` : `each ${wordOf(own)}`,
-  }
-}
-
 /** The effect that a recipe makes of what is chosen on the ladder. */
 export function recipeEffect(studio: Studio, kindId: string, recipeId: string, id: string): Effect | undefined {
   const kind = findKind(kindId)
@@ -174,7 +159,7 @@ export function removeRole({ store }: Studio, effect: Effect, role: string): voi
   )
 }
 
-/** Adds what a recipe makes of the chosen element, selects it, and leaves the ghost where it was pointed at. */
+/** Adds what a recipe makes of the chosen element, selects it, and leaves the stand-in pointer where it was pointed at. */
 export function addRecipe(studio: Studio, kindId: string, recipeId: string): void {
   const effect = recipeEffect(studio, kindId, recipeId, nanoid(10))
   if (!effect) return
@@ -187,13 +172,11 @@ export function addRecipe(studio: Studio, kindId: string, recipeId: string): voi
 async function fitToPage({ store, link }: Studio, { id, kind, select }: Effect): Promise<void> {
   const onFlat = findKind(kind)?.onFlat
   if (!onFlat) return
-  const by = await link
-    .ask({ type: 'flat', select }, (message) => (message.type === 'flat' ? { property: message.by } : undefined))
-    .catch(() => undefined)
+  const property = await link.ask({ type: 'flat', select }).catch(() => null)
   const now = store.history.get().site.effects.find((each) => each.id === id)
-  if (!by?.property || !now) return
+  if (property === null || !now) return
   const settings: unknown = onFlat(now.settings)
-  if (settings !== now.settings) store.edit({ do: 'change', id, to: { settings } }, `Meeting the card’s ${by.property}`)
+  if (settings !== now.settings) store.edit({ do: 'change', id, to: { settings } }, `Meeting the card’s ${property}`)
 }
 
 /** Fills the role that was pointed for with what is chosen. */

@@ -6,7 +6,8 @@ import { makePreset, placePreset, presetEffect, presetSchema, type Preset } from
 import type { Effect } from '../../core/site/site'
 import { withTies } from '../../core/site/ties'
 import { notify } from '../commands'
-import { chosenTarget, stopPointing } from '../point/commands'
+import { stopPointing } from '../point/commands'
+import { chosenTarget } from '../point/target'
 import { pageOf, type Studio } from '../context'
 import { changeSource } from '../markup/commands'
 import { reach } from '../store/reach'
@@ -32,14 +33,7 @@ export async function savePreset(studio: Studio, effect: Effect): Promise<void> 
     if (!first) throw new Error('Nothing on this page is meant by this effect; go to a page that has its element, and save it there.')
     const source = await studio.search.source(page.source)
     const now = withTies(studio.store.history.get().site).effects.find(({ id }) => id === effect.id) ?? effect
-    const preset = makePreset(
-      source,
-      first.number,
-      now,
-      await studio.link.ask({ type: 'lift', number: first.number }, (message) =>
-        message.type === 'lifted' && message.number === first.number ? message.css : undefined,
-      ),
-    )
+    const preset = makePreset(source, first.number, now, await studio.link.ask({ type: 'lift', number: first.number }))
     await reach('/api/presets', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(preset) })
     notify(studio, `${effect.name} is kept as a preset: point at something on any site, and it is among your presets.`)
   } catch (error) {

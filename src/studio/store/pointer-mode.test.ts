@@ -1,6 +1,6 @@
 // The pointer's mode as a table: what each event makes of each mode.
 import { describe, expect, it } from 'vitest'
-import { modeAfter, realPointer, type ModeEvent, type PointerMode } from './pointer-mode'
+import { modeAfter, pageMode, realPointer, type ModeEvent, type PointerMode } from './pointer-mode'
 
 const edge = (number: number) => ({ number, side: 'left' as const })
 const modes: Readonly<Record<string, PointerMode>> = {
@@ -75,5 +75,24 @@ describe('the pointer’s mode', () => {
 
   it('is the very same where an event means nothing to it', () => {
     for (const mode of Object.values(modes)) expect(modeAfter(mode, { type: 'stop playing' }) === mode).toBe(mode.is !== 'playing')
+  })
+})
+
+describe('the mode as the page mirrors it', () => {
+  it('names what the selected effect means where that matters', () => {
+    const mirrored = Object.values(modes).map((mode) => pageMode(mode, '.card'))
+    expect(mirrored).toEqual([
+      { is: 'real' },
+      { is: 'playing', select: '.card' },
+      { is: 'held', look: 'on' },
+      { is: 'fastened' },
+      { is: 'posing', select: '.card' },
+      { is: 'measuring', edges: [edge(1)], select: '.card' },
+    ])
+  })
+
+  it('plays and poses nothing where nothing is selected, and plays over what a recipe is tried on', () => {
+    expect(pageMode({ is: 'playing' }, undefined)).toEqual({ is: 'real' })
+    expect(pageMode(realPointer, '.card', '.other')).toEqual({ is: 'playing', select: '.other' })
   })
 })

@@ -1,7 +1,7 @@
 // Whose the pointer of the page is, and what it is for: one of these at a time.
 import type { Because } from '../../core/effect/pose'
 import type { Look } from '../../core/look/look'
-import type { Edge } from '../../stage/protocol'
+import type { Edge, PageMode } from '../../stage/protocol'
 
 /** How far apart two edges are along the pointer's travel, in a window of this width. */
 export interface DistanceMeasure {
@@ -46,6 +46,20 @@ export type ModeEvent =
   | { readonly type: 'escape' }
 
 export const realPointer: PointerMode = { is: 'real' }
+
+/** The mode as the page mirrors it, with what the selected effect means, and what a recipe is tried on just now. */
+export function pageMode(mode: PointerMode, select: string | undefined, tried?: string): PageMode {
+  if (tried !== undefined) return { is: 'playing', select: tried }
+  switch (mode.is) {
+    case 'playing':
+    case 'posing':
+      return select === undefined ? { is: 'real' } : { is: mode.is, select }
+    case 'measuring':
+      return { is: 'measuring', edges: [...mode.edges], ...(select === undefined ? {} : { select }) }
+    default:
+      return mode
+  }
+}
 
 const begun = {
   play: { is: 'playing' },

@@ -176,9 +176,7 @@ export function makeScriptPlay(link: StageLink, onFail: (error: unknown) => void
   const factsAbout = (key: string): PageFacts | Promise<PageFacts> => {
     const already = known.get(key)
     if (already) return already
-    const told = link.ask({ type: 'facts', key, asked: JSON.parse(key) as Asked }, (answer) =>
-      answer.type === 'facts' && answer.key === key ? answer.facts : undefined,
-    )
+    const told = link.ask({ type: 'facts', asked: JSON.parse(key) as Asked })
     const foreseen = coming.then((each) => (each?.asked === key ? each.facts : undefined))
     const first = Promise.race([told, foreseen.then((facts) => facts ?? told)])
     const isStill = () => known.get(key) === first

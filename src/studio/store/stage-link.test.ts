@@ -36,11 +36,11 @@ describe('the line to the page', () => {
     const { link, ready, takeHeard } = makeFrame()
     link.say({ type: 'point', on: false })
     link.greet()
-    link.say({ type: 'walk', select: null })
-    expect(takeHeard()).toEqual(['again', 'point', 'walk'])
+    link.say({ type: 'outline', select: null })
+    expect(takeHeard()).toEqual(['again', 'point', 'outline'])
     ready(true)
-    link.say({ type: 'walk', select: '.card' })
-    expect(takeHeard()).toEqual(['walk'])
+    link.say({ type: 'outline', select: '.card' })
+    expect(takeHeard()).toEqual(['outline'])
   })
 
   it('tells a page that was greeted before it stood what it missed', () => {
@@ -68,13 +68,35 @@ describe('the line to the page', () => {
     expect(heard).toEqual(['ready'])
   })
 
+  it('says to nobody who comes later what was for the moment', () => {
+    const { link, ready, takeHeard } = makeFrame()
+    ready()
+    link.say({ type: 'stand', x: 1, y: 2 })
+    link.say({ type: 'bare', on: true })
+    expect(takeHeard()).toEqual(['stand', 'bare'])
+    ready()
+    expect(takeHeard()).toEqual(['bare'])
+  })
+
+  it('asks a page that is not ready once it is, and knows an answer by its number', async () => {
+    const { link, ready, tell, takeHeard } = makeFrame()
+    const [colours, flat] = [link.ask({ type: 'colours' }), link.ask({ type: 'flat', select: '.card' })]
+    expect(takeHeard()).toEqual([])
+    ready()
+    expect(takeHeard()).toEqual(['colours', 'flat'])
+    tell({ type: 'answer', to: 2, answer: 'overflow' })
+    tell({ type: 'answer', to: 1, answer: ['red'] })
+    expect(await colours).toEqual(['red'])
+    expect(await flat).toBe('overflow')
+    ready()
+    expect(takeHeard()).toEqual([])
+  })
+
   it('says in a sentence that the page does not answer', async () => {
     vi.useFakeTimers()
     const { link, ready } = makeFrame()
     ready()
-    const asked = expect(link.ask({ type: 'facts', key: 'a', asked: { read: [], written: [] } }, () => undefined)).rejects.toThrow(
-      'The page does not answer',
-    )
+    const asked = expect(link.ask({ type: 'facts', asked: { read: [], written: [] } })).rejects.toThrow('The page does not answer')
     await vi.runAllTimersAsync()
     await asked
     vi.useRealTimers()

@@ -1,20 +1,29 @@
 // The studio's end of the line to the page's frame.
-import { fromStage, type FromStage, type ToStage } from '../../stage/protocol'
-
-const momentary = new Set<ToStage['type']>(['asset', 'colours', 'stand', 'run', 'test-run', 'boxes', 'flat', 'gap', 'edges', 'lift'])
+import {
+  fromStage,
+  toStageTable,
+  type AnswerTo,
+  type FromStage,
+  type Question,
+  type QuestionType,
+  type ToStage,
+} from '../../stage/protocol'
 
 /** How long an answer of the page is waited for, ms. */
 const answerMs = 4000
 
+/** Whatever is no question. */
+export type Statement = Exclude<ToStage, { readonly ask: number }>
+
 export interface StageLink {
-  /** Says something to the page; before the page is ready the last word of each type waits. */
-  readonly say: (message: ToStage) => void
+  /** Says something to the page; before the page is ready the last word of each type that lasts waits. */
+  readonly say: (message: Statement) => void
   /** Takes the frame's window, and gives back how to let go of it. */
   readonly connect: (frame: HTMLIFrameElement) => () => void
   /** For a page that may be there already: says what waits, and asks to be told again what the page said at the beginning. */
   readonly greet: () => void
-  /** Says something and resolves with what `take` makes of the page's answer. Throws an Error with a sentence when none comes. */
-  readonly ask: <Answer>(message: ToStage, take: (answer: FromStage) => Answer | undefined) => Promise<Answer>
+  /** Asks the page something; one that is not ready is asked again once it is. Throws an Error with a sentence when no answer comes. */
+  readonly ask: <Type extends QuestionType>(question: { readonly type: Type } & Question<Type>) => Promise<AnswerTo<Type>>
   /** Resolves once a page has answered, or after so many ms. */
   readonly whenReady: (mostMs: number) => Promise<void>
   readonly listen: (listener: (message: FromStage) => void) => () => void
@@ -25,7 +34,13 @@ export function makeStageLink(): StageLink {
   let ready = false
   /** Whether a page may be there that has not answered yet: it is told everything, and what it missed once more when it says that it stands. */
   let greeted = false
-  const waiting = new Map<ToStage['type'], ToStage>()
+  const waiting = new Map<ToStage['type'], Statement>()
+  /** Questions without an answer yet, by their number. */
+  const open = new Map<number, ToStage>()
+  let asked = 0
+  const catchUp = () => {
+    for (const each of [...waiting.values(), ...open.values()]) post(each)
+  }
   const listeners = new Set<(message: FromStage) => void>()
   // The frame's origin is opaque, so no target origin can be named; the frame is ours and holds no secret.
   const post = (message: ToStage) => frame?.contentWindow?.postMessage(message, '*')
@@ -35,14 +50,14 @@ export function makeStageLink(): StageLink {
     if (!message.success) return console.warn('The page sent a message that the studio does not know.', message.error.issues)
     if (message.data.type === 'ready') {
       // One that answers a greeting has heard what was said since.
-      if (!(greeted && message.data.isAgain)) for (const each of waiting.values()) post(each)
+      if (!(greeted && message.data.isAgain)) catchUp()
       ready = true
     }
     for (const listener of listeners) listener(message.data)
   }
   const say: StageLink['say'] = (message) => {
     // What is said for the moment is not said again to whoever comes next.
-    if (!momentary.has(message.type)) waiting.set(message.type, message)
+    if (toStageTable[message.type].lasts) waiting.set(message.type, message)
     if (ready || greeted) post(message)
   }
   /** The first message of which `take` makes something; undefined after so many ms. */
@@ -62,12 +77,17 @@ export function makeStageLink(): StageLink {
     })
   return {
     say,
-    ask: async (message, take) => {
-      const heard = hearFirst(take, answerMs)
-      say(message)
+    ask: async (question) => {
+      const ask = ++asked
+      const message = { ...question, ask } as unknown as ToStage
+      const { answer: answers } = toStageTable[question.type]
+      const heard = hearFirst((each) => (each.type === 'answer' && each.to === ask ? answers.parse(each.answer) : undefined), answerMs)
+      open.set(ask, message)
+      if (ready || greeted) post(message)
       const answer = await heard
+      open.delete(ask)
       if (answer === undefined) throw new Error('The page does not answer; it may still be loading.')
-      return answer
+      return answer as AnswerTo<typeof question.type>
     },
     whenReady: async (mostMs) => {
       if (!ready) await hearFirst(({ type }) => type === 'ready' || undefined, mostMs)
@@ -75,7 +95,7 @@ export function makeStageLink(): StageLink {
     greet: () => {
       greeted = true
       post({ type: 'again' })
-      for (const each of waiting.values()) post(each)
+      catchUp()
     },
     connect: (element) => {
       frame = element

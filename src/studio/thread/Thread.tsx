@@ -1,4 +1,4 @@
-// The thread at the foot: the pointer's last twelve seconds, drawn on a canvas as they come; dragged along, the ghost walks it
+// The thread at the foot: the pointer's last twelve seconds, drawn on a canvas as they come; dragged along, the stand-in pointer goes through it
 // again, and a stretch can be kept as a trace. No React on a move.
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { Route } from 'lucide-react'
@@ -76,7 +76,7 @@ export function Thread() {
     const { at } = thread.stood() ?? { at: performance.now() }
     return box ? at - threadMs * (1 - Math.min(1, Math.max(0, (clientX - box.left) / box.width))) : at
   }
-  /** Stands the ghost where the pointer was at a moment. */
+  /** Puts the stand-in pointer where the pointer was at a moment. */
   const standAt = (t: number) => {
     const { samples } = thread.stood() ?? { samples: [] }
     const sample = samples.findLast((each) => each.t <= t) ?? samples[0]

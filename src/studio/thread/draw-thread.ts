@@ -94,7 +94,7 @@ export function sayPresent(samples: readonly ThreadSample[], now: number, times:
   if (!sample) return 'No pointer yet.'
   const phase = phasesOf(samples, now, times).at(-1)?.phase ?? 'away'
   if (sample.phase === 'away') return `The pointer is gone, ${phase}`
-  const who = { hand: 'pointer', ghost: 'stand-in pointer', walk: 'path', run: 'test path' }[sample.by]
+  const who = { real: 'pointer', 'stand-in': 'stand-in pointer', path: 'path', run: 'test path' }[sample.by]
   if (!sample.place) return `${who} outside, ${phase}`
   const share = (value: number) => ((value + 1) / 2).toFixed(2)
   return `x ${share(sample.place.x)}  y ${share(sample.place.y)}  ${who}, ${phase}`

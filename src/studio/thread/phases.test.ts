@@ -6,7 +6,7 @@ const at = (t: number, inside: boolean, phase: ThreadSample['phase'] = 'here'): 
   t,
   x: 0,
   y: 0,
-  by: 'hand',
+  by: 'real',
   phase,
   ...(inside ? { place: { x: 0, y: 0 } } : {}),
 })

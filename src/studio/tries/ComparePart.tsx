@@ -57,10 +57,10 @@ export function ComparePart({ effect }: { readonly effect: Effect }) {
   const compare = async () => {
     const [one, other] = [choice.one, choice.other].map((id) => expandEffect({ ...effect, settings: settingsOf(id) }))
     if (!one || !other) return
-    const boxes: Boxes = await studio.link.ask(
-      { type: 'boxes', selects: [...new Set([effect.select, ...selectorsOf(one), ...selectorsOf(other)])] },
-      (message) => (message.type === 'boxes' ? message : undefined),
-    )
+    const boxes: Boxes = await studio.link.ask({
+      type: 'boxes',
+      selects: [...new Set([effect.select, ...selectorsOf(one), ...selectorsOf(other)])],
+    })
     const box = boxes.elements[effect.select]?.find(({ y, height }) => y + height > 0 && y < boxes.window.height)
     const kept = site.traces?.find(({ id }) => id === choice.trace)
     if (!box) return notify(studio, 'Nothing that this effect means is in sight; scroll to it first.')

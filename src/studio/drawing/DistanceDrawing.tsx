@@ -1,8 +1,8 @@
-// The gap between two edges over the whole travel of the pointer, in one window or over three widths.
+// The distance between two edges over the whole travel of the pointer, in one window or over three widths.
 import { Box, Flex } from '@chakra-ui/react'
 import { sides } from '../../core/rig/names'
 import { ActionMenu } from '../caption/ActionMenu'
-import { takeEdge, toggleGap } from '../frame/holding'
+import { takeEdge, toggleMeasuring } from '../frame/holding'
 import { useStudio, useView } from '../context'
 import { DrawingFrame } from '../drawing/DrawingFrame'
 import { levelAt, LineChart, type Line } from '../drawing/LineChart'
@@ -12,7 +12,7 @@ import { threeWindows, visitor } from '../visitor'
 
 const short = (value: number) => `${Number(value.toFixed(Math.abs(value) < 10 ? 1 : 0))}`.replace('-', '\u2212')
 
-/** The widest gap and the deepest overlap among these, in words. */
+/** The widest distance and the deepest overlap among these, in words. */
 function spanWords(values: readonly number[]): string {
   const known = values.filter(Number.isFinite)
   if (known.length === 0) return 'no distance that can be measured: one edge is upright, the other level'
@@ -21,10 +21,10 @@ function spanWords(values: readonly number[]): string {
   return `${short(least)} to ${short(greatest)}px`
 }
 
-export function GapDrawing({ gap }: { readonly gap: Measuring }) {
+export function DistanceDrawing({ measuring }: { readonly measuring: Measuring }) {
   const studio = useStudio()
   const { windows } = useView('windows')
-  const { edges, measures } = gap
+  const { edges, measures } = measuring
   const [first] = measures
   const lines: Line[] = measures.flatMap(({ across, down }, i): Line[] => {
     const line = (values: readonly number[], dashed: boolean): Line => ({
@@ -77,8 +77,8 @@ export function GapDrawing({ gap }: { readonly gap: Measuring }) {
             minHeight="24px"
             fontSize="13px"
             onClick={() => {
-              toggleGap(studio)
-              toggleGap(studio)
+              toggleMeasuring(studio)
+              toggleMeasuring(studio)
             }}
           >
             Other edges
@@ -89,7 +89,7 @@ export function GapDrawing({ gap }: { readonly gap: Measuring }) {
             {windows.length === 1 ? 'Over three widths' : 'In one window'}
           </Button>
         )}
-        <Button variant="quiet" minHeight="24px" fontSize="13px" onClick={() => toggleGap(studio)}>
+        <Button variant="quiet" minHeight="24px" fontSize="13px" onClick={() => toggleMeasuring(studio)}>
           Done
         </Button>
       </Flex>

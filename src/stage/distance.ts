@@ -1,4 +1,4 @@
-// The gap between two edges that should meet: where it is, and how wide it gets as the pointer goes over the whole area.
+// The distance between two edges that should meet: where it is, and how wide it gets as the pointer goes over the whole area.
 import { pointAt } from '../core/geometry/place'
 import { stillBoxOf } from './boxes'
 import { findAll } from '../play/find'
@@ -43,9 +43,9 @@ export function nearestSide(element: Element, x: number, y: number): Edge['side'
 }
 
 /** How far two edges are apart, px: negative where they overlap. NaN where one is upright and the other level. */
-export function gapBetween(one: EdgeLine, other: EdgeLine, first: Edge['side']): number {
+export function distanceBetween(one: EdgeLine, other: EdgeLine, first: Edge['side']): number {
   if (one.isUpright !== other.isUpright) return NaN
-  // A gap is open on the far side of a right or lower edge, and on the near side of a left or upper one.
+  // It is open on the far side of a right or lower edge, and on the near side of a left or upper one.
   return first === 'right' || first === 'bottom' ? other.at - one.at : one.at - other.at
 }
 
@@ -55,26 +55,26 @@ const longMs = 20_000
 /** So long after the last change of what plays it is measured again, ms. */
 const calmMs = 150
 
-export interface GapWatch {
-  /** Measures the gap of two edges over the area of `select` from now on; without them it ends. */
+export interface DistanceWatch {
+  /** Measures the distance of two edges over the area of `select` from now on; without them it ends. */
   readonly watch: (edges: readonly Edge[], select?: string) => void
   /** What the page plays, or its values, have changed: it is measured again once they are calm. */
   readonly changed: () => void
 }
 
-/** Measures the gap that is looked at, once the page plays and whenever what it plays has changed. */
-export function watchGap(
+/** Measures the distance that is looked at, once the page plays and whenever what it plays has changed. */
+export function watchDistance(
   page: Document,
   { measure, plays }: Pick<Host, 'measure' | 'plays'>,
   numbers: Numbers,
   tell: (measured: Measured) => void,
-): GapWatch {
+): DistanceWatch {
   let watched: { readonly edges: readonly [Edge, Edge]; readonly select: string } | undefined
   let waiting: ReturnType<typeof setTimeout> | undefined
   const look = () => {
     if (!watched || !plays()) return
     const { edges, select } = watched
-    const measured = measure((run) => measureGap(page, run, numbers, edges, select))
+    const measured = measure((run) => measureDistance(page, run, numbers, edges, select))
     if (measured) tell(measured)
   }
   return {
@@ -89,17 +89,17 @@ export function watchGap(
   }
 }
 
-/** The gap at even places along the middle of the area, px: across and down. */
+/** The distance at even places along the middle of the area, px: across and down. */
 interface Measured {
   readonly across: number[]
   readonly down: number[]
 }
 
 /**
- * The gap between two edges for a pointer at even places along the middle of the area, across and then down, each time
+ * The distance between two edges for a pointer at even places along the middle of the area, across and then down, each time
  * once all has settled. `run` runs the script, by a clock that is kept here.
  */
-function measureGap(
+function measureDistance(
   page: Document,
   run: (requestFrame: Surroundings['requestFrame']) => RunningScript,
   numbers: Numbers,
@@ -120,7 +120,7 @@ function measureGap(
     }
   }
   const box = stillBoxOf(area, 'padding')
-  const gapAt = (place: { x: number; y: number }) => {
+  const distanceAt = (place: { x: number; y: number }) => {
     const { x, y } = pointAt(box, place)
     now += 20
     // Whatever lies over it there, the pointer is on it.
@@ -130,10 +130,10 @@ function measureGap(
     runFrames()
     // What comes and goes by the stylesheet has a clock that cannot be moved: it is there.
     for (const each of page.getAnimations()) if (each instanceof CSSTransition && each.transitionProperty.startsWith('--')) each.finish()
-    return gapBetween(lineOf(one, edges[0].side), lineOf(other, edges[1].side), edges[0].side)
+    return distanceBetween(lineOf(one, edges[0].side), lineOf(other, edges[1].side), edges[0].side)
   }
   const places = Array.from({ length: points }, (_, i) => -0.999 + (1.998 * i) / (points - 1))
-  const measured = { across: places.map((x) => gapAt({ x, y: 0 })), down: places.map((y) => gapAt({ x: 0, y })) }
+  const measured = { across: places.map((x) => distanceAt({ x, y: 0 })), down: places.map((y) => distanceAt({ x: 0, y })) }
   running.end()
   return measured
 }
