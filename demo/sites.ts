@@ -77,7 +77,7 @@ const vesperHollow: readonly Effect[] = [
     select: '.meadow, .gate',
     noun: 'meadow and gate',
     pages: ['tonight'],
-    own: { darkness: { values: { '.meadow': '0.9', '.gate': '0.5' } } },
+    overrides: { darkness: { values: { '.meadow': '0.9', '.gate': '0.5' } } },
     settings: {
       ...spotlightDefaults,
       clearPx: 110,
@@ -111,7 +111,7 @@ const vesperHollow: readonly Effect[] = [
     select: '.lantern',
     noun: 'each lantern',
     pages: ['tonight'],
-    own: {
+    overrides: {
       light: {
         from: { attribute: 'data-light' },
         values: Object.fromEntries(lanterns.map(({ light }, index) => [`.lantern:nth-child(${index + 1})`, light])),

@@ -46,7 +46,7 @@ test('it plays in wide windows alone: in narrow ones the page is as it was desig
   await openAlone(
     page,
     html,
-    [effectOf('tilt', '.c', settingsOf('tilt', { windows: 'wide', fromWidthPx: 800, sheenPercent: 40 }))],
+    [effectOf('tilt', '.c', settingsOf('tilt', { windowWidth: 'wide', fromWidthPx: 800, sheenPercent: 40 }))],
     info.outputPath('page.html'),
   )
   await page.mouse.move(300, 180, { steps: 6 })
@@ -63,7 +63,7 @@ test('it plays in wide windows alone: in narrow ones the page is as it was desig
 
 test('with reduced motion it does not play, where that is said', async ({ browser }, info) => {
   const file = info.outputPath('page.html')
-  writeFileSync(file, exportAlone(html, [effectOf('glow', '.g', settingsOf('glow', { calm: 'off' }))]))
+  writeFileSync(file, exportAlone(html, [effectOf('glow', '.g', settingsOf('glow', { reducedMotion: 'off' }))]))
   for (const [reducedMotion, parts] of [
     ['reduce', 0],
     ['no-preference', 1],
@@ -79,7 +79,7 @@ test('with reduced motion it does not play, where that is said', async ({ browse
 
 test('by finger a card answers a drag across, and lies flat once it is let go', async ({ browser }, info) => {
   const file = info.outputPath('page.html')
-  writeFileSync(file, exportAlone(html, [effectOf('tilt', '.c', settingsOf('tilt', { finger: 'drag-x' }))]))
+  writeFileSync(file, exportAlone(html, [effectOf('tilt', '.c', settingsOf('tilt', { touch: 'drag-x' }))]))
   const context = await browser.newContext({ hasTouch: true, isMobile: true, viewport: { width: 800, height: 700 } })
   const page = await context.newPage()
   await page.goto(`file://${file}`)

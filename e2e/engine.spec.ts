@@ -28,7 +28,7 @@ const eased = { kind: 'timed', durationMs: 240, easing: 'linear(0, 0.7 30%, 0.9,
 const glide = { kind: 'glide', halfLifeMs: 50 }
 
 const rigs: Readonly<Record<string, Rig>> = {
-  lean: expandTilt({ ...tiltDefaults, liftPx: 24, growPercent: 6 }, '.card'),
+  lean: expandTilt({ ...tiltDefaults, liftPx: 24, scalePercent: 6 }, '.card'),
   carry: rigFrom(
     {},
     [
@@ -196,7 +196,7 @@ test("two effects on one element, each by a selector of its own, are composed by
     ],
     { layers: [{ id: 'cast', css: '0 {y} 0 0 #123456' }] },
   )
-  const lean = expandTilt({ ...tiltDefaults, growPercent: 6 }, '.card')
+  const lean = expandTilt({ ...tiltDefaults, scalePercent: 6 }, '.card')
   const driven = await drive(page, own, { lean, drift, fade })
   const all = merged(merged(lean, drift), fade)
   const { columns, moments: expected } = evaluate(all, trace, boxes, moments, driven.byCss)

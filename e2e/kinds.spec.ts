@@ -229,7 +229,7 @@ test('a card whose pointer stands on the edge that leans away does not flicker, 
   await openAlone(
     page,
     source,
-    [effectOf('tilt', '.c', settingsOf('tilt', { acrossDeg: 20, vanishing: 'shared', eyePx: 500 }))],
+    [effectOf('tilt', '.c', settingsOf('tilt', { acrossDeg: 20, vanishing: 'shared', perspectivePx: 500 }))],
     info.outputPath('page.html'),
   )
   expect(await styleOf(page, '.row', 'perspective')).toBe('500px')

@@ -212,9 +212,9 @@ test('four cards glow in colours of their own, read from their backgrounds and s
   await page.getByRole('menuitem', { name: 'its background' }).click()
   await eventually(() => colourOf(stage, 0)).toBe('rgb(10, 20, 30)')
   await each.getByRole('button', { name: /^3, / }).click()
-  await each.getByLabel(/^Its own:/).fill('nonsense')
-  await expect(each.getByLabel(/^Its own:/)).toHaveAttribute('aria-invalid', 'true')
-  await each.getByLabel(/^Its own:/).fill('tomato')
+  await each.getByLabel(/^Per element:/).fill('nonsense')
+  await expect(each.getByLabel(/^Per element:/)).toHaveAttribute('aria-invalid', 'true')
+  await each.getByLabel(/^Per element:/).fill('tomato')
   await page.keyboard.press('Enter')
   await eventually(() => colourOf(stage, 2)).toBe('tomato')
   await expect(page.getByRole('status').getByText('· saved')).toBeVisible()
@@ -318,23 +318,23 @@ test('the page is visited as a finger, with reduced motion, without script, and 
   const overCard = () => movePointer(page, 60 + 225, 180, 4)
   await overCard()
   await eventually(lean).toBeGreaterThan(6)
-  await visit(/^a finger/)
+  await visit(/^a finger/i)
   await eventually(outline).toBe('3px')
   await overCard()
   await eventually(lean).toBeCloseTo(0, 1)
-  await visit(/^a keyboard/)
+  await visit(/^a keyboard/i)
   await overCard()
   await page.waitForTimeout(300)
   expect(Math.abs(await lean())).toBeLessThan(0.01)
-  await visit(/^reduced motion/)
+  await visit(/^reduced motion/i)
   await eventually(outline).toBe('5px')
   await overCard()
   await page.waitForTimeout(400)
   expect(Math.abs(await lean())).toBeLessThan(0.01)
-  await visit(/^a mouse/)
+  await visit(/^a mouse/i)
   await eventually(outline).toBe('0px')
 
-  await visit(/^phone/)
+  await visit(/^phone/i)
   await eventually(() => stage.evaluate(() => [innerWidth, innerHeight])).toEqual([390, 844])
   await page.getByRole('slider', { name: 'Width of the visitor’s window' }).focus()
   await page.keyboard.press('Shift+ArrowRight')
@@ -343,7 +343,7 @@ test('the page is visited as a finger, with reduced motion, without script, and 
   await page.keyboard.press('Enter')
   await eventually(() => stage.evaluate(() => innerWidth)).toBe(612)
 
-  await visit(/^three widths/)
+  await visit(/^three widths/i)
   await expect(page.locator('iframe')).toHaveCount(3)
   const first = page.locator('iframe').first()
   await eventually(() =>
@@ -362,8 +362,8 @@ test('the page is visited as a finger, with reduced motion, without script, and 
     const frame = page.frames()[index]
     if (frame) await eventually(() => leanOf(frame, '.card', 0).then(({ rotateY }) => rotateY)).toBeGreaterThan(6)
   }
-  await visit(/^laptop/)
-  await visit(/^no script/)
+  await visit(/^laptop/i)
+  await visit(/^no script/i)
   await eventually(async () => {
     stage = page.frames().find((frame) => frame.url().includes('visit=noscript')) ?? stage
     return stage

@@ -22,7 +22,7 @@ test('a newcomer has working code for a tilt of all eight cards in at most eight
   await hand.clickOn(/^Give way/)
   await expect(page.getByText('Over', { exact: false }).first()).toBeVisible()
   await hand.clickOn(/^Which elements .*: this card$/)
-  await hand.clickOn(/all 8: each card/, 'menuitem')
+  await hand.clickOn(/all 8: each card/i, 'menuitem')
   await hand.drag('The angle', 30)
   await hand.key('c')
   await expect(page.getByText(/\d+ lines/)).toBeVisible()

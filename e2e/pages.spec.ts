@@ -145,7 +145,7 @@ test('a page of a builder comes in as files; what is hidden until a script is sh
   const each = page.getByRole('group', { name: 'Per element' })
   await expect(each.getByRole('button', { name: /^\d+, .*like the others/ })).toHaveCount(24)
   await each.getByRole('button', { name: /^2, / }).click()
-  await each.getByLabel(/^Its own: how far it leans/).fill('21')
+  await each.getByLabel(/^Per element: how far it leans/).fill('21')
   await page.keyboard.press('Enter')
   await expect(each.getByRole('button', { name: /^2, .*: 21deg/ })).toBeVisible()
   await page.reload()

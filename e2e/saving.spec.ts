@@ -39,7 +39,7 @@ test('two windows of one browser see each other’s edits at once; undo takes ba
   await expect(saved(second)).toBeVisible()
   const [row] = await house.query('SELECT JSON_VALUE(document, ?) AS angle, JSON_VALUE(document, ?) AS eye FROM sites WHERE id = ?', [
     '$.effects[0].settings.acrossDeg',
-    '$.effects[0].settings.eyePx',
+    '$.effects[0].settings.perspectivePx',
     'windows',
   ])
   expect(row).toEqual({ angle: '12', eye: '900' })

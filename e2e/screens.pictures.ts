@@ -108,7 +108,7 @@ test('pictures of the main views', async ({ page, house }) => {
   await page.goto(house.address + demo)
   await stageOf(page)
   await page.getByRole('button', { name: /^Preview as/ }).click()
-  await page.getByRole('menuitem', { name: /^three widths/ }).click()
+  await page.getByRole('menuitem', { name: /^three widths/i }).click()
   await page.waitForTimeout(2500)
   await page.mouse.move(330, 330, { steps: 6 })
   await settle(page)

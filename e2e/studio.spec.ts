@@ -1,7 +1,7 @@
 // The studio, walked through as a designer would: point, choose, tune with the stand-in pointer, undo, save, come back.
 import type { Frame, Page } from '@playwright/test'
 import { eventually, expect, test } from './support/house'
-import { cardBox, cardsPage, leanOf, movePointer, onScreen, stageOf, tiltOnCards } from './support/stage'
+import { clickOnPage, cardBox, cardsPage, leanOf, movePointer, onScreen, stageOf, tiltOnCards } from './support/stage'
 
 const card = cardBox(1)
 
@@ -45,14 +45,35 @@ test('pointing shows the ladder with how many each choice matches, and a touched
   await expect(page.getByText('Choose an element of the page')).toBeVisible()
 })
 
-test('the stand-in pointer stays on the card when the hand goes to the controls, and the card follows each number', async ({ page, house }) => {
+test('recipes are found by what people call such an effect elsewhere; Escape empties the search and goes on pointing', async ({
+  page,
+  house,
+}) => {
+  await page.goto(await house.addSite('found', cardsPage))
+  const frame = await stageOf(page)
+  await page.keyboard.press('p')
+  await clickOnPage(page, frame, '.card')
+  const recipes = page.getByRole('region', { name: 'Recipes' })
+  const search = recipes.getByRole('searchbox', { name: 'Find a recipe' })
+  await search.fill('flashlight')
+  await expect(recipes.getByRole('heading')).toHaveText(['Spotlight'])
+  await search.fill('wobble board')
+  await expect(recipes.getByText('No recipe is called “wobble board”.', { exact: false })).toBeVisible()
+  await search.press('Escape')
+  await expect(recipes.getByRole('button', { name: /^Give way/ })).toBeVisible()
+})
+
+test('the stand-in pointer stays on the card when the hand goes to the controls, and the card follows each number', async ({
+  page,
+  house,
+}) => {
   await page.goto(await house.addSite('stand-in', cardsPage))
   const frame = await stageOf(page)
   await pointAt(page, 0.5, 0.5)
   await page.getByRole('button', { name: /^Give way/ }).click()
   await expect(page.getByRole('region', { name: 'Caption of effect 1' })).toBeVisible()
   await page.getByRole('button', { name: /^Which elements .*: this card$/ }).click()
-  await page.getByRole('menuitem', { name: /all 8/ }).click()
+  await page.getByRole('menuitem', { name: /all 8/i }).click()
 
   // Four fifths of the way from the middle to the edge of the padding box, within the border of 3 px.
   const rest = { x: card.x + 3 + 0.9 * (card.width - 6), y: card.y + 0.5 * card.height }

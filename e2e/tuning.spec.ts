@@ -1,4 +1,4 @@
-// Tuning by hand and by eye: words with their drawings and handles, ties, held looks, poses, distances.
+// Tuning by hand and by eye: words with their drawings and handles, bindings, held looks, poses, distances.
 import type { Frame, Page } from '@playwright/test'
 import { eventually, expect, test } from './support/house'
 import { cardBox, cardsPage, leanOf, movePointer, onScreen, stageOf, standsStill, tiltOnCards } from './support/stage'
@@ -190,12 +190,12 @@ test('a feel is chosen among five dots that follow the pointer, each in its own 
   await expect(page.getByRole('button', { name: 'How it follows: custom' })).toBeVisible()
 })
 
-test('a number is tied to another and to a named value, which is changed once for all and is one property in the export', async ({
+test('a number is bound to another and to a named value, which is changed once for all and is one property in the export', async ({
   page,
   house,
 }) => {
   await page.goto(
-    await house.addSite('ties', cardsPage, [
+    await house.addSite('bindings', cardsPage, [
       tiltOnCards({ linked: false, acrossDeg: 12, upDownDeg: 5 }),
       { ...tiltOnCards({ acrossDeg: 3 }), id: 'second', name: 'Second', select: '.card:nth-child(2)' },
     ]),
@@ -203,7 +203,7 @@ test('a number is tied to another and to a named value, which is changed once fo
   await stageOf(page)
   await number(page, 'The angle up-down').focus()
   await page.getByRole('button', { name: /^What the angle up-down is linked to/ }).click()
-  await page.getByRole('menuitem', { name: 'the angle', exact: true }).click()
+  await page.getByRole('menuitem', { name: 'The angle', exact: true }).click()
   await expect(number(page, 'The angle up-down')).toHaveAttribute('aria-valuenow', '12')
   await page.getByRole('button', { name: 'How it is linked: the same as' }).click()
   await page.getByRole('menuitem', { name: 'half of' }).click()
@@ -225,7 +225,7 @@ test('a number is tied to another and to a named value, which is changed once fo
   await page.keyboard.press('Enter')
   await expect(number(page, 'The angle').first()).toHaveAttribute('aria-valuenow', '20')
   await expect(page.getByRole('status').getByText('· saved')).toBeVisible()
-  const exported = await (await page.request.get(`${house.address}/export/ties/page`)).text()
+  const exported = await (await page.request.get(`${house.address}/export/bindings/page`)).text()
   expect(exported.match(/--across-deg: 20deg;/g)).toHaveLength(1)
   expect(exported.match(/: var\(--across-deg\);/g)).toHaveLength(2)
   // A number that is turned by hand is on its own again.
@@ -269,7 +269,7 @@ test('the page behaves under the stand-in pointer as under a pointer, and looks 
   expect(await lean()).toBeLessThan(-6)
   await page.keyboard.press('Escape')
   await page.getByRole('button', { name: 'Hold state' }).click()
-  await page.getByRole('menuitem', { name: /^standing still/ }).click()
+  await page.getByRole('menuitem', { name: /^standing still/i }).click()
   await expect(page.getByRole('button', { name: 'Hold state' })).toHaveAttribute('data-state-on', '')
   await page.keyboard.press('l')
   const exported = await (await page.request.get(`${house.address}/export/hover/page`)).text()
@@ -314,7 +314,7 @@ test('the edges of a distance are chosen by key as well', async ({ page, house }
     await expect(drawing.getByText(step)).toBeVisible()
     await drawing.getByRole('button', { name: 'An edge by its name' }).focus()
     await page.keyboard.press('Enter')
-    const item = page.getByRole('menuitem', { name: new RegExp(`^${name}`) })
+    const item = page.getByRole('menuitem', { name: new RegExp(`^${name}`, 'i') })
     await expect(item).toBeVisible()
     for (let i = 0; i < 40 && (await item.getAttribute('data-highlighted')) === null; i++) await page.keyboard.press('ArrowDown')
     await page.keyboard.press('Enter')

@@ -37,7 +37,7 @@ export function exportedScripts(root: string): ReadonlyMap<string, string> {
         [
           `${kind.id}.js`,
           compile(
-            planEffects(siteSchema.parse({ format: 'glass-moth/1', name: 'A site', pages: [page], effects: [effectOf(kind)] })),
+            planEffects(siteSchema.parse({ format: 'glass-moth/2', name: 'A site', pages: [page], effects: [effectOf(kind)] })),
             plainFacts,
             fragments,
           ),
@@ -47,7 +47,7 @@ export function exportedScripts(root: string): ReadonlyMap<string, string> {
   const ofPages =
     demo?.pages.map(({ id, html }) => {
       const site = siteSchema.parse({
-        format: 'glass-moth/1',
+        format: 'glass-moth/2',
         name: demo.name,
         pages: demo.pages.map((each) => ({ id: each.id, name: each.name, source: page.source })),
         effects: demo.effects,

@@ -53,7 +53,7 @@ export function settingsPages(root: string): ReadonlyMap<string, string> {
     ] as const
   })
   const common = own.slice(0, 1).map((kind) => {
-    const settings = { ...(kind.defaults as object), windows: 'between' }
+    const settings = { ...(kind.defaults as object), windowWidth: 'between' }
     return [
       'README.md',
       tableOf(

@@ -267,7 +267,7 @@ const payloads = [
 /** Puts what would leave its place into every string of a document, and looks at what an export makes of those that are accepted. */
 export function exportMutations(count: number, random: () => number): MutationsResult {
   const base: Site = siteSchema.parse({
-    format: 'glass-moth/1',
+    format: 'glass-moth/2',
     name: 'A site',
     pages: [{ id: 'p', name: 'A page', source: 'a'.repeat(64), path: 'index.html', shown: ['.x'] }],
     bundles: [{ id: 'b', files: [{ path: 'a.css', hash: 'b'.repeat(64), type: 'text/css', size: 3 }] }],
@@ -283,8 +283,8 @@ export function exportMutations(count: number, random: () => number): MutationsR
         select: '.card',
         noun: 'each card',
         settings: { ...tiltDefaults, liftPx: 4 },
-        own: { lean: { values: { '.card:nth-child(2)': '4deg' } } },
-        ties: { acrossDeg: { to: { value: 'v' }, times: 1 } },
+        overrides: { lean: { values: { '.card:nth-child(2)': '4deg' } } },
+        bindings: { acrossDeg: { to: { value: 'v' }, times: 1 } },
       },
       {
         id: 'g',

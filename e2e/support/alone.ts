@@ -9,7 +9,7 @@ import { siteSchema } from '../../src/core/site/site'
 /** The export of a page with these effects. Throws where an effect would be refused. */
 export function exportAlone(html: string, effects: readonly unknown[]): string {
   const page: Page = { id: 'page', name: 'A page', source: 'e'.repeat(64) }
-  const site: Site = siteSchema.parse({ format: 'glass-moth/1', name: 'A site', pages: [page], effects })
+  const site: Site = siteSchema.parse({ format: 'glass-moth/2', name: 'A site', pages: [page], effects })
   return tasks.export({ site, page, html, dressed: html, lacksSheets: false, hasScripts: false })
 }
 

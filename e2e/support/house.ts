@@ -62,7 +62,7 @@ export async function openHouse(): Promise<House & { close: () => Promise<void> 
     addSite: async (id, html, effects = []) => {
       const source = createHash('sha256').update(html).digest('hex')
       const document = JSON.stringify({
-        format: 'glass-moth/1',
+        format: 'glass-moth/2',
         name: `Site ${id}`,
         pages: [{ id: 'page', name: 'A page', source }],
         effects,

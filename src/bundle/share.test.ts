@@ -20,7 +20,7 @@ const effectOf = (kind: string, changes: object = {}, select = '.card'): Effect 
   ...(kind === 'drift' ? { roles: { 'layer-1': { select: `${select} h2`, noun: 'the title' } } } : {}),
 })
 const feel = { follow: { kind: 'spring', frequencyHz: 2.5, dampingRatio: 0.7 } }
-const plansOf = (...effects: Effect[]) => planEffects({ format: 'glass-moth/1', name: 'A site', pages: [], effects } as never)
+const plansOf = (...effects: Effect[]) => planEffects({ format: 'glass-moth/2', name: 'A site', pages: [], effects } as never)
 const scriptOf = (...effects: Effect[]) => compile(plansOf(...effects), plainFacts, fragments)
 const tilt = effectOf('tilt', feel)
 const drift = effectOf('drift', { ...feel, back: null })
@@ -58,7 +58,7 @@ describe('effects that hear the pointer in the same elements', { timeout: 60_000
   it('go on by names of their own where they are alone, play at other times, or hear other elements', () => {
     expect(scriptOf(drift)).toContain("property: '--card-drift-x'")
     expect(scriptOf(tilt, effectOf('drift', feel, '.plate')).match(/select: '[^']*'/g)).toEqual(["select: '.card'", "select: '.plate'"])
-    const narrow = effectOf('drift', { ...feel, back: null, windows: 'narrow', toWidthPx: 700 })
+    const narrow = effectOf('drift', { ...feel, back: null, windowWidth: 'narrow', toWidthPx: 700 })
     expect(scriptOf(tilt, narrow)).toContain("property: '--card-drift-x'")
     const [first, second] = plansOf(tilt, drift)
     expect([first?.names.shared, Object.values(second?.names.shared?.areas ?? {})]).toEqual([undefined, ['card-tilt']])

@@ -35,7 +35,7 @@ const effect = {
   noun: 'each card',
   settings: { ...tiltDefaults, follow: { kind: 'spring', frequencyHz: 2, dampingRatio: 1 } },
 }
-const site = { format: 'glass-moth/1', name: 'A site', pages: [{ id: 'p', name: 'A page', source: 'a'.repeat(64) }], effects: [effect] }
+const site = { format: 'glass-moth/2', name: 'A site', pages: [{ id: 'p', name: 'A page', source: 'a'.repeat(64) }], effects: [effect] }
 
 function run(...words: readonly string[]) {
   const said: string[] = []

@@ -21,7 +21,7 @@ beforeAll(async () => {
   await migrate(folder)
   asset = await keepAsset(picture, 'image/png')
   await createSite('backed-up', 0, {
-    format: 'glass-moth/1',
+    format: 'glass-moth/2',
     name: 'Grüße \u{1F98B}',
     pages: [{ id: 'p', name: 'P', source: await keepSource('<p>kept</p>') }],
     effects: [],
@@ -39,7 +39,7 @@ describe('a backup', () => {
     await changeSite('backed-up', 'Renaming', (site) => ({ ...site, name: 'Third' }))
     await pool().query('DELETE FROM assets')
     await createSite('later', 0, {
-      format: 'glass-moth/1',
+      format: 'glass-moth/2',
       name: 'Later',
       pages: [{ id: 'p', name: 'P', source: 'a'.repeat(64) }],
       effects: [],

@@ -27,7 +27,7 @@ const file = async (path: string, text: string) => ({
 describe('a whole site that is taken away', () => {
   it('has every page with its files where they were, each group in a folder of its own, and its document', async () => {
     const site = siteSchema.parse({
-      format: 'glass-moth/1',
+      format: 'glass-moth/2',
       name: 'Two groups',
       effects: [],
       pages: [
@@ -61,7 +61,7 @@ describe('a whole site that is taken away', () => {
 
   it('of one group stays as it was brought', async () => {
     const site = siteSchema.parse({
-      format: 'glass-moth/1',
+      format: 'glass-moth/2',
       name: 'One',
       effects: [],
       pages: [await page('a', { bundle: 'one', path: 'index.html' })],

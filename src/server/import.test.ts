@@ -141,7 +141,7 @@ describe('what nobody names any more', () => {
   it('is dropped when it is a day old; what a site or an earlier state of it names stays', async () => {
     const [kept, lost, young] = await Promise.all(['kept', 'lost', 'young'].map((text) => keepAsset(bytes(text), 'text/plain')))
     const site: Site = siteSchema.parse({
-      format: 'glass-moth/1',
+      format: 'glass-moth/2',
       name: 'A site',
       pages: [{ id: 'p', name: 'P', source: 'e'.repeat(64), bundle: 'b' }],
       effects: [],
@@ -165,7 +165,7 @@ describe('what nobody names any more', () => {
     const [first, second] = await Promise.all(['one', 'two'].map((text) => keepAsset(bytes(text), 'text/plain')))
     const withFile = (hash = ''): Site =>
       siteSchema.parse({
-        format: 'glass-moth/1',
+        format: 'glass-moth/2',
         name: 'A site',
         pages: [{ id: 'p', name: 'P', source: 'e'.repeat(64), bundle: 'b' }],
         effects: [],

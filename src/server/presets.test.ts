@@ -11,7 +11,7 @@ beforeAll(() => migrate(join(import.meta.dirname, 'migrations')))
 afterAll(() => pool().end())
 
 const preset: Preset = {
-  format: 'glass-moth-preset/1',
+  format: 'glass-moth-preset/2',
   name: 'Leaning \u{1F98B}',
   effect: { id: 'preset', kind: 'tilt', name: 'Leaning', select: '.preset-leaning', noun: 'each card', settings: tiltDefaults },
   markup: '<article class="preset-leaning">Grüße</article>',

@@ -13,7 +13,7 @@ import { createSite, readSite } from './sites'
 import { listVersions, nameVersion, readVersion } from './versions'
 
 const site: Site = {
-  format: 'glass-moth/1',
+  format: 'glass-moth/2',
   name: 'A site',
   pages: [{ id: 'p', name: 'A page', source: 'e'.repeat(64) }],
   effects: [{ id: 'e', kind: 'tilt', name: 'Lean', select: '.card', noun: 'each card', settings: tiltDefaults }],

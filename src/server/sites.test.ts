@@ -24,7 +24,7 @@ const problemOf = async (work: Promise<unknown>): Promise<Problem> => {
 beforeAll(async () => {
   await migrate(join(import.meta.dirname, 'migrations'))
   site = {
-    format: 'glass-moth/1',
+    format: 'glass-moth/2',
     name: 'A site',
     pages: [{ id: 'p', name: 'A page', source: await keepSource(html) }],
     effects: [{ id: 'e', kind: 'tilt', name: 'Lean', select: '.card', noun: 'each card', settings: tiltDefaults }],
@@ -115,7 +115,7 @@ describe('the sites that a new studio begins with', () => {
   it('are documents that pass, with pages that ask nobody for anything', async () => {
     for (const { id, name, pages, effects } of newSites()) {
       const kept = await Promise.all(pages.map(async (page) => ({ id: page.id, name: page.name, source: await keepSource(page.html) })))
-      expect(await createSite(id, 0, { format: 'glass-moth/1', name, pages: kept, effects: [...effects] })).toBe(true)
+      expect(await createSite(id, 0, { format: 'glass-moth/2', name, pages: kept, effects: [...effects] })).toBe(true)
       for (const page of pages) expect(page.html).not.toMatch(/(src|href)="(https?:)?\/\//)
     }
   })

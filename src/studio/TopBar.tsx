@@ -9,7 +9,7 @@ import { Mark } from './Mark'
 import { PageMenu } from './pages/PageMenu'
 import { useObservable } from './store/observable'
 import { Button } from './theme/controls'
-import { VisitAs } from './VisitAs'
+import { PreviewAs } from './PreviewAs'
 
 export function TopBar() {
   const studio = useStudio()
@@ -34,7 +34,7 @@ export function TopBar() {
         <SaveWords />
       </Flex>
       <Box flex="1" />
-      <VisitAs />
+      <PreviewAs />
       <Button
         variant="quiet"
         onClick={store.undo}

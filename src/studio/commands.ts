@@ -5,7 +5,7 @@ import { findKind } from '../core/effect/kinds'
 import type { Place } from '../core/geometry/place'
 import type { Effect } from '../core/site/site'
 import { cutText } from '../core/site/text'
-import { withTie, withTies } from '../core/site/ties'
+import { withBinding, withBindings } from '../core/site/bindings'
 import type { Studio } from './context'
 import type { Drawer } from './store/view-store'
 
@@ -18,7 +18,7 @@ export function changeSettings({ store }: Studio, effect: Effect, settings: unkn
   store.edit({ do: 'change', id: effect.id, to: { settings } }, words, gesture)
 }
 
-/** Changes what one word says; a word that was tied to another is by itself again. */
+/** Changes what one word says; a word that was bound to another is by itself again. */
 export function changeControl({ store }: Studio, effect: Effect, control: Control<unknown>, value: unknown, gesture?: string): void {
   const now = store.history.get().site.effects.find(({ id }) => id === effect.id)
   if (!now) return
@@ -28,7 +28,11 @@ export function changeControl({ store }: Studio, effect: Effect, control: Contro
       .find(({ id }) => id === control.id) ?? control
   const settings = (present.write as (settings: unknown, value: unknown) => unknown)(now.settings, value)
   store.edit(
-    { do: 'change', id: effect.id, to: { settings, ...(now.ties?.[control.id] ? { ties: withTie(now.ties, control.id) } : {}) } },
+    {
+      do: 'change',
+      id: effect.id,
+      to: { settings, ...(now.bindings?.[control.id] ? { bindings: withBinding(now.bindings, control.id) } : {}) },
+    },
     control.title,
     gesture,
   )
@@ -115,7 +119,7 @@ export function keepTry(studio: Studio): void {
           {
             id: nanoid(8),
             name: `Try ${tries.length + 1}`,
-            settings: withTies(studio.store.history.get().site).effects.find(({ id }) => id === effect.id)?.settings ?? effect.settings,
+            settings: withBindings(studio.store.history.get().site).effects.find(({ id }) => id === effect.id)?.settings ?? effect.settings,
           },
         ],
       },

@@ -44,10 +44,10 @@ describe('the strength of the whole', () => {
   it('is one knob on top of the stylesheet, that the others are multiples of; values of single cards and named ones too', () => {
     const rig = rigOf('tilt', { strengthPercent: 50 })
     expect(Object.fromEntries(shown(rig)).rotateY).toBe(4.5)
-    const css = sheetOf(rig, { own: { lean: { values: { '.own:nth-child(2)': '20deg' } } } })
+    const css = sheetOf(rig, { overrides: { lean: { values: { '.own:nth-child(2)': '20deg' } } } })
     expect(css).toMatch(/--own-amount: 0\.5;.*\n\s*--own-lean: calc\(9deg \* var\(--own-amount\)\);/)
     expect(css).toContain('.own:nth-child(2) { --own-lean: calc(20deg * var(--own-amount)); }')
-    expect(css).toContain('--own-eye: 820px;')
+    expect(css).toContain('--own-perspective: 820px;')
     expect(sheetOf(rig, { named: { lean: { name: 'turn', css: '3deg', times: 3 } } })).toContain(
       '--own-lean: calc(3 * var(--turn) * var(--own-amount));',
     )
@@ -100,9 +100,9 @@ describe('where the pointer is read', () => {
 
 describe('for whom it plays', () => {
   it.each([
-    [{ windows: 'wide', fromWidthPx: 900 }, '(min-width: 900px)'],
-    [{ windows: 'narrow', toWidthPx: 600 }, '(max-width: 600px)'],
-    [{ windows: 'between', fromWidthPx: 600, toWidthPx: 900 }, '(min-width: 600px) and (max-width: 900px)'],
+    [{ windowWidth: 'wide', fromWidthPx: 900 }, '(min-width: 900px)'],
+    [{ windowWidth: 'narrow', toWidthPx: 600 }, '(max-width: 600px)'],
+    [{ windowWidth: 'between', fromWidthPx: 600, toWidthPx: 900 }, '(min-width: 600px) and (max-width: 900px)'],
   ] as const)('in windows as %j says', (common, media) => {
     const rig = rigOf('tilt', common)
     expect(sheetOf(rig)).toContain(`@media screen and (forced-colors: none) and ${media} {`)
@@ -113,7 +113,7 @@ describe('for whom it plays', () => {
     const byHand = { ...(kindOf('free').defaults as object), media: '(max-width: 500px)', notCalm: true }
     const expanded = (more: Given) => kindOf('free').expand({ ...byHand, ...more }, '.own')
     expect(expanded({})).toMatchObject({ media: '(max-width: 500px)', notCalm: true })
-    expect(expanded({ windows: 'wide', fromWidthPx: 700 }).media).toBe('(min-width: 700px)')
+    expect(expanded({ windowWidth: 'wide', fromWidthPx: 700 }).media).toBe('(min-width: 700px)')
   })
 
   it('in all windows without a word of it in the stylesheet', () => {
@@ -121,14 +121,16 @@ describe('for whom it plays', () => {
   })
 
   it('not with reduced motion, where that is said', () => {
-    const rig = rigOf('glow', { calm: 'off' })
+    const rig = rigOf('glow', { reducedMotion: 'off' })
     expect(sheetOf(rig)).toContain('(prefers-reduced-motion: no-preference)')
     expect(rig.notCalm).toBe(true)
-    expect(kindOf('glow').answersOf({ ...(kindOf('glow').defaults as object), calm: 'off' }).reducedMotion).toBe('It does not play.')
+    expect(kindOf('glow').answersOf({ ...(kindOf('glow').defaults as object), reducedMotion: 'off' }).reducedMotion).toBe(
+      'It does not play.',
+    )
   })
 
   it.each(own.map(({ id }) => id))('%s answers a finger when it is told to, and the page may scroll the other way', (id) => {
-    const rig = rigOf(id, { finger: 'drag-x' })
+    const rig = rigOf(id, { touch: 'drag-x' })
     expect(rig.areas.every(({ pointer, touch }) => pointer === 'any' && touch === 'drag-x')).toBe(true)
     expect(rig.finePointerOnly).toBeUndefined()
     expect(sheetOf(rig)).toContain('touch-action: pan-y pinch-zoom;')
@@ -138,7 +140,7 @@ describe('for whom it plays', () => {
 it('in narrow windows some numbers are otherwise, under the others and over those of single cards', () => {
   const css = sheetOf(rigOf('tilt', {}), {
     narrow: { upToPx: 600, values: { lean: '4deg', gone: '1px' } },
-    own: { lean: { values: { '.own:first-child': '20deg' } } },
+    overrides: { lean: { values: { '.own:first-child': '20deg' } } },
   })
   expect(css).toContain('@media (max-width: 600px) {\n  .own {\n    --own-lean: 4deg;\n  }\n}\n.own:first-child')
   expect(css).not.toContain('gone')

@@ -32,15 +32,15 @@ const width = (title: string) => number({ title, from: 900, unit: 'px', least: 2
 const parameters = {
   /** How strong all of it is. */
   strengthPercent: percent({ title: 'Strength', from: 100, greatest: 200, step: 5, percentOf: { words: 'what was designed' } }),
-  finger: choice({
+  touch: choice({
     title: 'Touch',
-    from: 'rest',
-    options: { rest: 'no response', 'drag-x': 'a drag across', 'drag-y': 'a drag up and down', drag: 'any drag' },
+    from: 'none',
+    options: { none: 'no response', 'drag-x': 'a drag across', 'drag-y': 'a drag up and down', drag: 'any drag' },
   }),
   /** What it is for visitors who prefer reduced motion: what travels and turns at rest, or nothing at all. */
-  calm: choice({ title: 'Reduced motion', from: 'still', options: { still: 'stop movement', off: 'do not play' } }),
+  reducedMotion: choice({ title: 'Reduced motion', from: 'stop', options: { stop: 'stop movement', off: 'do not play' } }),
   /** In how wide windows it plays, and from and up to which width. */
-  windows: choice({
+  windowWidth: choice({
     title: 'Window width',
     from: 'any',
     options: { any: 'any', wide: 'from a width on', narrow: 'up to a width', between: 'between two widths' },
@@ -75,21 +75,21 @@ type Lacks = NonNullable<Kind<unknown>['lacks']>
 
 /** Of the common settings those that a kind has, and that matter as they are. */
 function commonControls(settings: Common, lacks: Lacks): readonly Control<Common>[] {
-  const { windows } = settings
+  const { windowWidth } = settings
   const isLeftOut: Readonly<Record<string, boolean>> = {
     strengthPercent: lacks.includes('strength'),
-    finger: lacks.includes('touch'),
-    fromWidthPx: windows === 'any' || windows === 'narrow',
-    toWidthPx: windows === 'any' || windows === 'wide',
+    touch: lacks.includes('touch'),
+    fromWidthPx: windowWidth === 'any' || windowWidth === 'narrow',
+    toWidthPx: windowWidth === 'any' || windowWidth === 'wide',
   }
   return common.controls(settings).filter(({ id }) => !(isLeftOut[id] ?? (id.startsWith('inset') && lacks.includes('insets'))))
 }
 
 /** The widths of windows in which it plays, as a media query; undefined for all. */
-function mediaOf({ windows, fromWidthPx, toWidthPx }: Common): string | undefined {
+function mediaOf({ windowWidth, fromWidthPx, toWidthPx }: Common): string | undefined {
   const from = `(min-width: ${fromWidthPx}px)`
   const to = `(max-width: ${toWidthPx}px)`
-  return { any: undefined, wide: from, narrow: to, between: `${from} and ${to}` }[windows]
+  return { any: undefined, wide: from, narrow: to, between: `${from} and ${to}` }[windowWidth]
 }
 
 function insetsGiven(settings: Common): Insets | undefined {
@@ -101,7 +101,7 @@ function insetsGiven(settings: Common): Insets | undefined {
 }
 
 /** What a finger does, where it is not left at rest. */
-const fingerWords: Readonly<Record<Exclude<Common['finger'], 'rest'>, string>> = {
+const fingerWords: Readonly<Record<Exclude<Common['touch'], 'none'>, string>> = {
   'drag-x': 'By finger it responds to a drag across, and the page scrolls up and down as ever.',
   'drag-y': 'By finger it responds to a drag up and down.',
   drag: 'By finger it responds to every drag that begins on it.',
@@ -111,11 +111,11 @@ const strengthKnob = 'amount'
 
 /** The rig with what is common to all kinds, as far as the kind has it. */
 function withCommon(rig: Rig, settings: Common, lacks: Lacks): Rig {
-  const { finger, strengthPercent, calm } = settings
+  const { touch, strengthPercent, reducedMotion } = settings
   const [first, ...rest] = rig.areas
   const insets = lacks.includes('insets') ? undefined : insetsGiven(settings)
-  const answersFinger = !lacks.includes('touch') && finger !== 'rest'
-  const touched = (area: Area): Area => (answersFinger ? { ...area, pointer: 'any', touch: finger } : area)
+  const answersFinger = !lacks.includes('touch') && touch !== 'none'
+  const touched = (area: Area): Area => (answersFinger ? { ...area, pointer: 'any', touch } : area)
   const isScaled = strengthPercent !== 100 && rig.knobs.some(({ isAmount }) => isAmount)
   return {
     ...rig,
@@ -127,7 +127,7 @@ function withCommon(rig: Rig, settings: Common, lacks: Lacks): Rig {
         ]
       : rig.knobs,
     media: mediaOf(settings) ?? rig.media,
-    notCalm: calm === 'off' ? true : rig.notCalm,
+    notCalm: reducedMotion === 'off' ? true : rig.notCalm,
     // What a finger brings, it can take along.
     finePointerOnly: answersFinger ? undefined : rig.finePointerOnly,
   }
@@ -147,11 +147,11 @@ export function wholeKind<S extends object>(kind: Kind<S>): WholeKind<S & Given>
     settings: z.intersection(kind.settings, common.sparse),
     controls: (settings) => [...kind.controls(settings), ...commonOf(settings)],
     answersOf: (settings) => {
-      const { finger, calm } = full<Given>(settings)
+      const { touch, reducedMotion } = full<Given>(settings)
       return {
         ...kind.answers,
-        touch: finger === 'rest' ? kind.answers.touch : fingerWords[finger],
-        reducedMotion: calm === 'off' ? 'It does not play.' : kind.answers.reducedMotion,
+        touch: touch === 'none' ? kind.answers.touch : fingerWords[touch],
+        reducedMotion: reducedMotion === 'off' ? 'It does not play.' : kind.answers.reducedMotion,
       }
     },
     expand: (settings, select, roles) => {

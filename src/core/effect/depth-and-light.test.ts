@@ -106,7 +106,7 @@ describe('a follow', () => {
   })
 
   it('turns to where the pointer heads', () => {
-    const turning = expandFollow({ ...followDefaults, turns: 'heading' }, '.lamp', { ground: '.ground' })
+    const turning = expandFollow({ ...followDefaults, facing: 'heading' }, '.lamp', { ground: '.ground' })
     const run = Array.from({ length: 40 }, (_, i) => sample(i * 10, 120 + i * 4, 150))
     const { columns, moments } = evaluate(turning, run, { window: { width: 1280, height: 720 }, elements: boxes }, [1000])
     expect(Number(moments[0]?.values[columns.indexOf('rotate[0]')])).toBeCloseTo(90, 0)
@@ -257,7 +257,7 @@ describe('a tilt with more to it', () => {
   it('leaves the depth to what the cards stand in where they share a vanishing point', () => {
     const rig = expandTilt({ ...tiltDefaults, vanishing: 'shared' }, '.card')
     expect(rig.outputs.some(({ slot }) => slot.on === 'transform' && slot.fn === 'perspective')).toBe(false)
-    expect(rig.rules).toEqual([{ select: ':has(> .card)', bearsKnobs: true, css: { perspective: '{eye}' } }])
+    expect(rig.rules).toEqual([{ select: ':has(> .card)', bearsKnobs: true, css: { perspective: '{perspective}' } }])
   })
 })
 

@@ -40,6 +40,8 @@ export interface Feels {
 export interface Kind<S> {
   readonly id: string
   readonly title: string
+  /** What people call such an effect otherwise: it is found by these words too. */
+  readonly alsoCalled: readonly string[]
   /** Under which heading its recipes stand, and what they are shown on: `forSample` gives the settings that suit something so small. */
   readonly family: Family
   readonly sample: Sample

@@ -19,7 +19,7 @@ const effect = (change: Partial<Effect> = {}, settings: Partial<TiltSettings> = 
   ...change,
 })
 const site = (...effects: Effect[]): Site => ({
-  format: 'glass-moth/1',
+  format: 'glass-moth/2',
   name: 'A site',
   pages: [{ id: 'p', name: 'A page', source: 'a'.repeat(64) }],
   effects,
@@ -106,14 +106,14 @@ describe('the stylesheet', () => {
 @property --plate-tilt-x { syntax: "<number>"; inherits: false; initial-value: 0; }
 @property --plate-tilt-y { syntax: "<number>"; inherits: false; initial-value: 0; }
 .row > .plate {
-  --plate-tilt-lean: 9deg;  /* how far it leans at its edges */
-  --plate-tilt-eye: 820px;  /* how far away the eye is; nearer looks deeper */
+  --plate-tilt-lean: 9deg;          /* how far it leans at its edges */
+  --plate-tilt-perspective: 820px;  /* how far away the eye is; nearer looks deeper */
 }
 @media screen and (forced-colors: none) {
   .row > .plate[data-plate-tilt] {
     transform:
       var(--own-transform,)
-      perspective(var(--plate-tilt-eye))
+      perspective(var(--plate-tilt-perspective))
       rotateX(calc(-1 * var(--plate-tilt-lean) * var(--plate-tilt-y)))
       rotateY(calc(var(--plate-tilt-lean) * var(--plate-tilt-x)));
   }
@@ -131,9 +131,9 @@ describe('the stylesheet', () => {
   })
 
   it('grows from 1 and is lifted before it turns', () => {
-    const text = stylesheetOf(effect({}, { liftPx: 24, growPercent: 4 }))
+    const text = stylesheetOf(effect({}, { liftPx: 24, scalePercent: 4 }))
     expect(text).toMatch(
-      /perspective[\s\S]*translateZ\(calc\(var\(--plate-tilt-lift\) \* var\(--plate-tilt-here\)\)\)[\s\S]*rotateX[\s\S]*rotateY[\s\S]*scale\(calc\(1 \+ var\(--plate-tilt-grow\) \* var\(--plate-tilt-here\)\)\)/,
+      /perspective[\s\S]*translateZ\(calc\(var\(--plate-tilt-lift\) \* var\(--plate-tilt-here\)\)\)[\s\S]*rotateX[\s\S]*rotateY[\s\S]*scale\(calc\(1 \+ var\(--plate-tilt-scale\) \* var\(--plate-tilt-here\)\)\)/,
     )
   })
 

@@ -5,7 +5,7 @@ import { expandEffect, findKind } from '../effect/kinds'
 import type { Names } from '../rig/plan'
 import type { Rig } from '../rig/rig'
 import { playsOn, type Effect, type Site } from '../site/site'
-import { withTies } from '../site/ties'
+import { withBindings } from '../site/bindings'
 import { cssNumber } from './css-value'
 import { namesOf, wordOf } from './names'
 import { withShared } from './share'
@@ -17,7 +17,7 @@ export interface PlannedEffect {
   readonly rig: Rig
   readonly sentence: string
   /** What single matches have of their own, by knob or token. */
-  readonly own?: Effect['own']
+  readonly overrides?: Effect['overrides']
   /** What some of them are in narrow windows. */
   readonly narrow?: Effect['narrow']
   /** The named values that knobs and tokens show, each so many times. */
@@ -31,7 +31,7 @@ export function planEffects(site: Site, pageId?: string, only?: string): readonl
   const known = plannedOf.get(site) ?? new Map<string, readonly PlannedEffect[]>()
   plannedOf.set(site, known)
   const key = JSON.stringify([pageId, only])
-  const planned = known.get(key) ?? makePlanned(withTies(site), pageId, only)
+  const planned = known.get(key) ?? makePlanned(withBindings(site), pageId, only)
   known.set(key, planned)
   return planned
 }
@@ -49,7 +49,7 @@ function makePlanned(site: Site, pageId?: string, only?: string): readonly Plann
           names: { title: `Effect ${index + 1}, ${name}`, name, roles: wordsOfRoles(effect, rig) },
           rig,
           sentence,
-          own: effect.own,
+          overrides: effect.overrides,
           narrow: effect.narrow,
           named: namedIn(site, effect, rig),
         },
@@ -88,10 +88,10 @@ function wordsOfRoles({ select, roles = {} }: Effect, { knobs }: Rig): Readonly<
 
 /** Which knobs and tokens of an effect show a named value of the site as it stands, or a multiple of it. */
 function namedIn({ values = [] }: Site, effect: Effect, rig: Rig): NonNullable<PlannedEffect['named']> {
-  const tied = Object.entries(effect.ties ?? {})
-  const controls = tied.length === 0 ? [] : (findKind(effect.kind)?.controls(effect.settings) ?? [])
+  const bound = Object.entries(effect.bindings ?? {})
+  const controls = bound.length === 0 ? [] : (findKind(effect.kind)?.controls(effect.settings) ?? [])
   return Object.fromEntries(
-    tied.flatMap(([id, { to, times }]) => {
+    bound.flatMap(([id, { to, times }]) => {
       const named = 'value' in to ? values.find((each) => each.id === to.value) : undefined
       const control = controls.find((each) => each.id === id)
       const knob = control?.kind === 'number' && control.per === undefined ? rig.knobs.find((each) => each.id === control.knob) : undefined

@@ -189,7 +189,7 @@ function writeEffect(effect: PlannedEffect, comings: readonly Coming[], facts: S
         ]
       : []),
     ...writeNarrow(effect, owners),
-    ...writeOwn(effect),
+    ...writeOverrides(effect),
     ...(addedParts(rig).length > 0 ? [`${listParts(effect, addedParts(rig))} { display: none; }`] : []),
     // In print, and with a visitor's own few colours, the page is as it was designed.
     ...(rules.length > 0
@@ -213,12 +213,12 @@ function writeMoving(effect: PlannedEffect): readonly string[] {
   return lines.length > 0 ? [`@media ${conditions.join(' and ')} {`, ...lines.map((line) => `  ${line}`), '}'] : []
 }
 
-/** What single matches have of their own: one custom property on each. */
-function writeOwn(effect: PlannedEffect): readonly string[] {
-  const { names, own = {} } = effect
+/** What single matches have otherwise: one custom property on each. */
+function writeOverrides(effect: PlannedEffect): readonly string[] {
+  const { names, overrides = {} } = effect
   const known = knownIn(effect)
   const bySelect = grouped(
-    Object.entries(own)
+    Object.entries(overrides)
       .filter(([id]) => known.has(id))
       .flatMap(([id, { values }]) =>
         Object.entries(values).map(([select, value]) => ({

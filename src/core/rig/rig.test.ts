@@ -239,7 +239,11 @@ describe('a rig at the border', () => {
       { outputs: [property('border-radius', '')] },
       /^outputs\.0\.slot\.unit: border-radius is not given in plain numbers$/,
     ],
-    ['a knob whose unit does not fit', output({ knob: 'eye' }), /^outputs\.0\.knob: the knob "eye" is in px, which does not fit rotateX$/],
+    [
+      'a knob whose unit does not fit',
+      output({ knob: 'perspective' }),
+      /^outputs\.0\.knob: the knob "perspective" is in px, which does not fit rotateX$/,
+    ],
     [
       'a cycle among values',
       {
@@ -297,7 +301,7 @@ describe('two rigs on one element', () => {
 
   it('clash where only one can have its way: an eye at another distance, one plain property', () => {
     expect(clashesOf(rigOf({}), rigOf({ acrossDeg: 4 }))).toEqual([])
-    expect(clashesOf(rigOf({}), rigOf({ eyePx: 400 }))).toEqual(['perspective'])
+    expect(clashesOf(rigOf({}), rigOf({ perspectivePx: 400 }))).toEqual(['perspective'])
     expect(clashesOf(withColour('gap'), withColour('gap'))).toEqual(['gap'])
     expect(clashesOf(withColour('gap'), withColour('width'))).toEqual([])
   })

@@ -9,7 +9,7 @@ export type Edit =
       readonly do: 'change'
       readonly id: string
       readonly to: Partial<
-        Pick<Effect, 'name' | 'select' | 'noun' | 'settings' | 'roles' | 'own' | 'narrow' | 'pages' | 'isOff' | 'ties' | 'tries'>
+        Pick<Effect, 'name' | 'select' | 'noun' | 'settings' | 'roles' | 'overrides' | 'narrow' | 'pages' | 'isOff' | 'bindings' | 'tries'>
       >
     }
   /** Gives an effect another place in the order of effects. */

@@ -1,4 +1,5 @@
 // What is wrong with a document, in a sentence that a designer can read.
+import { capitalised } from './text'
 import type * as z from 'zod'
 
 const names: Readonly<Record<string, string>> = {
@@ -56,5 +57,5 @@ export function describeIssues(error: z.ZodError): string {
   if (!first) return 'The document is not valid.'
   const place = first.path.length > 0 ? `At ${first.path.join('.')}: ` : ''
   const words = wordsOf(first)
-  return `${place === '' ? words.charAt(0).toUpperCase() + words.slice(1) : place + words}${rest.length > 0 ? ` (and ${rest.length} more)` : ''}.`
+  return `${place === '' ? capitalised(words) : place + words}${rest.length > 0 ? ` (and ${rest.length} more)` : ''}.`
 }

@@ -28,7 +28,7 @@ const effect = (id: string): Effect => ({
   settings: tiltDefaults,
 })
 const start: Site = {
-  format: 'glass-moth/1',
+  format: 'glass-moth/2',
   name: 'A site',
   pages: [{ id: 'p', name: 'A page', source: 'a'.repeat(64) }],
   effects: ['0', '1', '2'].map(effect),

@@ -3,10 +3,12 @@
 import * as z from 'zod'
 import { applyPatch, isSame, join, type Clash, type Op, type Patch } from './patch'
 import { checkSite } from './check-site'
-import { tidySite, type Site } from './site'
+import { upgradePatch } from './formats'
+import { siteFormat, tidySite, type Site } from './site'
 
-/** One described edit. `gesture` joins the edits of one drag. */
+/** One described edit. `gesture` joins the edits of one drag. `format` is that of the site that it was made on; the oldest one where it is left out. */
 export interface Entry {
+  readonly format?: typeof siteFormat | undefined
   readonly number: number
   readonly words: string
   readonly gesture: string
@@ -49,7 +51,7 @@ export function writeEntry(
     const entry = { ...last, words, patch: join(last.patch, patch) }
     return { journal: { ...journal, own: [...journal.own.slice(0, -1), entry] }, entry }
   }
-  const entry = { number: journal.next, words, gesture, patch }
+  const entry: Entry = { format: siteFormat, number: journal.next, words, gesture, patch }
   return { journal: { ...journal, own: [...journal.own, entry], next: journal.next + 1 }, entry }
 }
 
@@ -112,7 +114,7 @@ export interface Taken {
   readonly isAsSent: boolean
 }
 
-type SentEntry = Pick<Entry, 'number' | 'words' | 'patch'>
+type SentEntry = Pick<Entry, 'format' | 'number' | 'words' | 'patch'>
 
 /** The server's side: applies the entries of a window that it does not have yet, in order, to what the site is now. One that would leave no valid site is left out, and told. */
 export function takeEntries(now: Site, last: number, entries: readonly SentEntry[]): Taken {
@@ -147,8 +149,9 @@ export function takeEntries(now: Site, last: number, entries: readonly SentEntry
 function takeAll(now: Site, last: number, entries: readonly SentEntry[]): Taken | { readonly reason: string } {
   let site = now
   const clashes: Clash[] = []
-  for (const { patch } of entries) {
-    const applied = applyPatch(site, patch)
+  for (const { format, patch } of entries) {
+    const { effects } = site
+    const applied = applyPatch(site, format ? patch : upgradePatch(patch, (id) => effects.find((effect) => effect.id === id)?.kind))
     site = tidySite(applied.value)
     clashes.push(...applied.clashes)
   }
@@ -178,6 +181,7 @@ const opSchema: z.ZodType<Op> = z.union([
 
 /** An entry as it is kept and sent. */
 export const entrySchema = z.object({
+  format: z.literal(siteFormat).optional(),
   number: z
     .number()
     .int()

@@ -12,7 +12,7 @@ const effect: Effect = {
   select: '.grid .card',
   noun: 'each card',
   settings: tiltDefaults,
-  own: { lean: { values: { '.card:nth-child(1)': '3deg' } } },
+  overrides: { lean: { values: { '.card:nth-child(1)': '3deg' } } },
   roles: { layer: { select: '.grid .card h2', noun: 'title' } },
 }
 const css = '.card { color: teal }\n.card h2 { margin: 0 }\n'

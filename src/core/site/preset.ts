@@ -2,11 +2,12 @@
 import * as z from 'zod'
 import { addCssOnce, applyMarkup, outerOf, sliceOf, type Where } from '../page/markup'
 import { elementsOf, readTree } from '../page/tree'
+import { upgradePreset } from './formats'
 import { effectSchema, type Effect } from './site'
 
-export const presetFormat = 'glass-moth-preset/1'
+export const presetFormat = 'glass-moth-preset/2'
 
-export const presetSchema = z.object({
+const presentPresetSchema = z.object({
   format: z.literal(presetFormat),
   name: z.string().trim().min(1, 'needs a name').max(120, 'is longer than 120 characters'),
   effect: effectSchema,
@@ -17,6 +18,9 @@ export const presetSchema = z.object({
     .max(200_000, 'has more CSS than 200,000 characters')
     .regex(/^(?!.*<\/)/s, 'is no CSS'),
 })
+
+/** A preset in any format that there has been. */
+export const presetSchema = z.preprocess((document) => upgradePreset(document, presetFormat), presentPresetSchema)
 
 export type Preset = z.infer<typeof presetSchema>
 

@@ -16,7 +16,7 @@ const effect = (id: string, change: Partial<Effect> = {}): Effect => ({
   ...change,
 })
 const site: Site = {
-  format: 'glass-moth/1',
+  format: 'glass-moth/2',
   name: 'A site',
   pages: [{ id: 'p', name: 'A page', source: 'a'.repeat(64) }],
   effects: [effect('a'), effect('b')],
@@ -40,7 +40,7 @@ describe('a site document', () => {
     )
     expect(wordsFor({ ...site, name: ' ' })).toBe('At name: needs a name.')
     expect(wordsFor({ ...site, pages: [{ id: 'p', name: 'A page', source: 'xyz' }] })).toBe('At pages.0.source: is not a SHA-256 in hex.')
-    expect(wordsFor({ ...site, format: 'other/2' })).toBe('At format: should be "glass-moth/1".')
+    expect(wordsFor({ ...site, format: 'other/2' })).toBe('At format: should be "glass-moth/2".')
     expect(wordsFor({ ...site, effects: [effect('a', { settings: { ...tiltDefaults, acrossDeg: '9' } })] })).toBe(
       'At effects.0.settings.acrossDeg: should be a number.',
     )
@@ -57,7 +57,7 @@ describe('a site document', () => {
     expect(['../x', 'a/../../x', '/etc/x', 'C:\\x', 'a\0b', ''].map(filed)).toEqual([false, false, false, false, false, false])
     expect(siteSchema.parse({ ...site, name: 'x\ud83d' }).name).toBe('x\ufffd')
     const own = (value: string) =>
-      siteSchema.safeParse({ ...site, effects: [effect('a', { own: { colour: { values: { '.card': value } } } })] }).success
+      siteSchema.safeParse({ ...site, effects: [effect('a', { overrides: { colour: { values: { '.card': value } } } })] }).success
     expect(['red', 'rgb(0 0 0 / 20%)', 'red; } html { color: red', 'rgb(0', '"x'].map(own)).toEqual([true, true, false, false, false])
   })
 })
@@ -112,12 +112,12 @@ describe('edits', () => {
     const change = (settings: object): Edit => ({ do: 'change', id: 'a', to: { settings: { ...tiltDefaults, ...settings } } })
     let history = step(beginHistory(site), (from) => doEdit(from, change({ acrossDeg: 12 }), 'The angle', '1'))
     // Another window sets the distance of the eye.
-    history = { ...history, site: applyEdit(history.site, change({ acrossDeg: 12, eyePx: 700 })) }
-    history = step(history, (from) => doEdit(from, change({ acrossDeg: 20, eyePx: 700 }), 'The angle', '2'))
+    history = { ...history, site: applyEdit(history.site, change({ acrossDeg: 12, perspectivePx: 700 })) }
+    history = step(history, (from) => doEdit(from, change({ acrossDeg: 20, perspectivePx: 700 }), 'The angle', '2'))
     history = step(history, undo)
-    expect(settingsOf(history.site)).toMatchObject({ acrossDeg: 12, eyePx: 700 })
+    expect(settingsOf(history.site)).toMatchObject({ acrossDeg: 12, perspectivePx: 700 })
     // And where it set the same number since, undoing leaves that alone, and says so.
-    history = { ...history, site: applyEdit(history.site, change({ acrossDeg: 33, eyePx: 700 })) }
+    history = { ...history, site: applyEdit(history.site, change({ acrossDeg: 33, perspectivePx: 700 })) }
     const last = undo(history)
     expect([settingsOf(last?.history.site ?? site).acrossDeg, last?.isPartial, last?.step.patch]).toEqual([33, true, []])
   })

@@ -1,12 +1,13 @@
-// The site: pages and the effects that they share. Format glass-moth/1.
+// The site: pages and the effects that they share. Format glass-moth/2; older ones are read as it.
 import { factNames } from '../compile/facts'
 import * as z from 'zod'
 import { findKind } from '../effect/kinds'
 import { selectorText, valueText } from '../rig/css-text'
 import { units } from '../rig/names'
+import { upgradeSite } from './formats'
 import { staysInside } from './path'
 
-export const siteFormat = 'glass-moth/1'
+export const siteFormat = 'glass-moth/2'
 
 const identifier = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/, 'is not an identifier')
 const title = z
@@ -47,8 +48,8 @@ export const binnedSchema = z.object({ page: pageSchema, removedAt: z.iso.dateti
 /** Which elements fill a role beside the effect's own, and the designer's noun for one of them. */
 export const roleSchema = z.object({ select, noun })
 
-/** A value of its own for each match: by the selector of that one, or read from it. */
-export const ownSchema = z.object({
+/** What single matches have otherwise: by the selector of that one, or read from it. */
+export const overrideSchema = z.object({
   /** What to read it from where none is set: the match's background, text, picture, or an attribute. */
   from: z
     .union([z.enum(['background', 'text', 'picture']), z.object({ attribute: z.string().regex(/^[a-z][a-z0-9-]{0,60}$/i) })])
@@ -69,7 +70,7 @@ export const namedValueSchema = z.object({
 })
 
 /** What a number or a colour of an effect follows: a named value, or a word of an effect; a number by so many times. */
-export const tieSchema = z.object({
+export const bindingSchema = z.object({
   to: z.union([z.object({ value: identifier }).strict(), z.object({ effect: identifier, control: z.string().min(1).max(80) }).strict()]),
   times: z.number().min(-100).max(100),
 })
@@ -91,14 +92,14 @@ export const effectSchema = z
     /** The other roles of its kind, by id. */
     roles: z.record(identifier, roleSchema).optional(),
     /** What each match has of its own, by knob. */
-    own: z.record(identifier, ownSchema).optional(),
+    overrides: z.record(identifier, overrideSchema).optional(),
     narrow: narrowSchema.optional(),
     /** Off: it stays with the site, but plays nowhere and is not exported. */
     isOff: z.literal(true).optional(),
     /** The pages that it is for; all when left out. */
     pages: z.array(identifier).max(200).optional(),
-    /** What its numbers and colours are tied to, by control. */
-    ties: z.record(z.string().max(80), tieSchema).optional(),
+    /** What its numbers and colours are bound to, by control. */
+    bindings: z.record(z.string().max(80), bindingSchema).optional(),
     tries: z.array(trySchema).max(40).optional(),
     settings: z.unknown(),
   })
@@ -125,7 +126,8 @@ export const leavingSchema = z.object({
   isModule: z.literal(true).optional(),
 })
 
-export const siteSchema = z.object({
+/** A site in the present format. */
+export const presentSiteSchema = z.object({
   format: z.literal(siteFormat),
   name: title,
   pages: z.array(pageSchema).min(1).max(200),
@@ -137,13 +139,16 @@ export const siteSchema = z.object({
   script: leavingSchema.optional(),
 })
 
+/** A site in any format that there has been. */
+export const siteSchema = z.preprocess((document) => upgradeSite(document, siteFormat), presentSiteSchema)
+
 export type SiteFile = z.infer<typeof fileSchema>
 export type Bundle = z.infer<typeof bundleSchema>
 export type NamedValue = z.infer<typeof namedValueSchema>
-export type Tie = z.infer<typeof tieSchema>
+export type Binding = z.infer<typeof bindingSchema>
 export type Try = z.infer<typeof trySchema>
 export type KeptTrace = z.infer<typeof keptTraceSchema>
-export type Own = z.infer<typeof ownSchema>
+export type Override = z.infer<typeof overrideSchema>
 export type Narrow = z.infer<typeof narrowSchema>
 export type Page = z.infer<typeof pageSchema>
 export type Effect = z.infer<typeof effectSchema>

@@ -1,5 +1,8 @@
 // Text at the border: whole characters, and no halves of them.
 
+/** A sentence, or an entry of a menu, begins with a capital. */
+export const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+
 /** Text cut to at most so many UTF-16 units, never within a character; a cut one ends in an ellipsis. */
 export function cutText(text: string, most: number): string {
   if (text.length <= most) return text

@@ -17,7 +17,7 @@ function taskFor(script: Site['script'], change: Partial<ExportTask> = {}): Expo
     noun: 'each card',
     settings: findKind('tilt')?.defaults as unknown,
   }
-  const site: Site = { format: 'glass-moth/1', name: 'A site', pages: [page], effects: [effect], script }
+  const site: Site = { format: 'glass-moth/2', name: 'A site', pages: [page], effects: [effect], script }
   return { site, page, html, dressed: html, lacksSheets: false, hasScripts: false, ...change }
 }
 const costOf = (task: ExportTask, what: string) => tasks.costs(task).find((cost) => cost.what === what)

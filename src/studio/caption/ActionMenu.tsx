@@ -1,4 +1,5 @@
 // A small button that opens to a menu of things to do.
+import { entryText, type MenuEntry } from './menu-entry'
 import { Menu, Portal } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
 import { Button } from '../theme/controls'
@@ -6,7 +7,7 @@ import { Button } from '../theme/controls'
 interface ActionMenuProps {
   readonly label: string
   readonly isOn?: boolean
-  readonly options: readonly { readonly value: string; readonly words: string; readonly isCurrent?: boolean }[]
+  readonly options: readonly (MenuEntry & { readonly isCurrent?: boolean })[]
   readonly onChoose: (value: string) => void
   readonly children: ReactNode
 }
@@ -32,9 +33,9 @@ export function ActionMenu({ label, isOn = false, options, onChoose, children }:
       <Portal>
         <Menu.Positioner>
           <Menu.Content>
-            {options.map(({ value, words, isCurrent }) => (
-              <Menu.Item key={value} value={value} data-current={isCurrent ? '' : undefined}>
-                {words}
+            {options.map(({ isCurrent, ...entry }) => (
+              <Menu.Item key={entry.value} value={entry.value} data-current={isCurrent ? '' : undefined}>
+                {entryText(entry)}
               </Menu.Item>
             ))}
           </Menu.Content>

@@ -5,7 +5,7 @@ import { Fragment, useState, type ReactNode } from 'react'
 import type { Control, ControlRow, Piece } from '../../core/effect/control'
 import { findKind, type AnyKind } from '../../core/effect/kinds'
 import type { Effect } from '../../core/site/site'
-import { withTies } from '../../core/site/ties'
+import { withBindings } from '../../core/site/bindings'
 import { toggleDrawer } from '../commands'
 import { addRole, startPointing } from '../point/commands'
 import { useSelected, useSite, useStudio, useView } from '../context'
@@ -18,7 +18,7 @@ import { NamedValues } from './NamedValues'
 import { NameField } from './NameField'
 import { NarrowRow } from './NarrowRow'
 import { NounWord } from './NounWord'
-import { OwnRow } from './OwnRow'
+import { PerElementRow } from './PerElementRow'
 import { PagesField } from './PagesField'
 import { PosingRow } from './PosingRow'
 import { SelectorField } from './SelectorField'
@@ -30,7 +30,7 @@ export function Caption() {
   const site = useSite()
   if (!selected) return <EmptyCaption hasEffects={site.effects.length > 0} />
   const kind = findKind(selected.effect.kind)
-  const effect = withTies(site).effects[selected.number - 1]
+  const effect = withBindings(site).effects[selected.number - 1]
   return kind && effect ? <CaptionOf key={effect.id} effect={effect} number={selected.number} kind={kind} /> : null
 }
 
@@ -50,7 +50,7 @@ function EmptyCaption({ hasEffects }: { readonly hasEffects: boolean }) {
 }
 
 interface CaptionOfProps {
-  /** The effect with its ties followed. */
+  /** The effect with its bindings followed. */
   readonly effect: Effect
   readonly number: number
   readonly kind: AnyKind
@@ -107,9 +107,9 @@ function CaptionOf({ effect, number, kind }: CaptionOfProps) {
       <Matches effect={effect} />
       <ShellRow effect={effect} />
       <PosingRow />
-      {!open && Object.keys(effect.own ?? {}).length > 0 && (
+      {!open && Object.keys(effect.overrides ?? {}).length > 0 && (
         <Box pl="30px">
-          <OwnRow effect={effect} />
+          <PerElementRow effect={effect} />
         </Box>
       )}
       {refusal && (
@@ -124,7 +124,7 @@ function CaptionOf({ effect, number, kind }: CaptionOfProps) {
         <Box pl="30px" pt="4px" pb="6px">
           <NameField effect={effect} />
           <RoleRows effect={effect} kind={kind} />
-          <OwnRow effect={effect} />
+          <PerElementRow effect={effect} />
           <Rows title="More of it" ids={idsIn('more')} word={word} controls={controls} />
           <SelectorField effect={effect} />
           <PagesField effect={effect} />

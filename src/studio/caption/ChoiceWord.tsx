@@ -1,4 +1,5 @@
 // A live word that is one of a few: it opens to the others.
+import { entryText, type MenuEntry } from './menu-entry'
 import { Box, Menu, Portal, chakra } from '@chakra-ui/react'
 import { useEffect, useRef, type RefObject } from 'react'
 import type { ChoiceControl } from '../../core/effect/control'
@@ -29,7 +30,7 @@ interface WordMenuProps {
   readonly words: string
   /** What is to be known before choosing, above the options. */
   readonly note?: string
-  readonly options: readonly { readonly value: string; readonly words: string; readonly isCurrent: boolean }[]
+  readonly options: readonly (MenuEntry & { readonly isCurrent: boolean })[]
   readonly onTouch: () => void
   readonly onChange: (value: string) => void
 }
@@ -82,7 +83,7 @@ export function WordMenu({ label, words, note, options, onTouch, onChange }: Wor
             )}
             {options.map((option) => (
               <Menu.Item key={option.value} value={option.value} data-current={option.isCurrent ? '' : undefined}>
-                {option.words}
+                {entryText(option)}
               </Menu.Item>
             ))}
           </Menu.Content>

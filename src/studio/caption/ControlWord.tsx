@@ -15,7 +15,7 @@ import { LiveNumber } from './LiveNumber'
 
 interface ControlWordProps {
   readonly control: Control<unknown>
-  /** The effect with its ties followed. */
+  /** The effect with its bindings followed. */
   readonly effect: Effect
   readonly onRefusal: (refusal: string | null) => void
 }

@@ -21,7 +21,7 @@ export function NamedValues() {
       gesture,
     )
   const uses = (id: string) =>
-    effects.reduce((sum, { ties = {} }) => sum + Object.values(ties).filter(({ to }) => 'value' in to && to.value === id).length, 0)
+    effects.reduce((sum, { bindings = {} }) => sum + Object.values(bindings).filter(({ to }) => 'value' in to && to.value === id).length, 0)
   return (
     <Box role="group" aria-label="Named values" fontSize="14px">
       {values.map((value, at) => (

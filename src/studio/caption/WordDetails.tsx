@@ -1,9 +1,9 @@
-// What else there is to the word in hand: what its % is of, and what it is tied to.
+// What else there is to the word in hand: what its % is of, and what it is bound to.
 import { Box, Flex } from '@chakra-ui/react'
 import { nanoid } from 'nanoid'
 import { formatNumber, type Control, type NumberControl } from '../../core/effect/control'
-import { tieFactors, tiesFor, withTie } from '../../core/site/ties'
-import type { Effect, Tie } from '../../core/site/site'
+import { bindingFactors, bindingsFor, withBinding } from '../../core/site/bindings'
+import type { Effect, Binding } from '../../core/site/site'
 import { useSite, useStudio } from '../context'
 import { WordMenu } from './ChoiceWord'
 
@@ -47,17 +47,17 @@ function Share({ control, effect }: { readonly control: NumberControl<unknown>; 
   )
 }
 
-const keyOf = (to: Tie['to']) => ('value' in to ? `value ${to.value}` : `${to.effect} ${to.control}`)
+const keyOf = (to: Binding['to']) => ('value' in to ? `value ${to.value}` : `${to.effect} ${to.control}`)
 
 function TieWords({ control, effect }: WordDetailsProps) {
   const { store } = useStudio()
   const site = useSite()
   const raw = site.effects.find(({ id }) => id === effect.id)
-  const tie = raw?.ties?.[control.id]
-  const targets = tiesFor(site, effect, control)
-  const write = (next: Tie | undefined) => {
+  const binding = raw?.bindings?.[control.id]
+  const targets = bindingsFor(site, effect, control)
+  const write = (next: Binding | undefined) => {
     store.edit(
-      { do: 'change', id: effect.id, to: { ties: withTie(raw?.ties, control.id, next) } },
+      { do: 'change', id: effect.id, to: { bindings: withBinding(raw?.bindings, control.id, next) } },
       next ? `Tying ${control.title.toLowerCase()}` : `Untying ${control.title.toLowerCase()}`,
     )
   }
@@ -81,32 +81,34 @@ function TieWords({ control, effect }: WordDetailsProps) {
     )
     write({ to: { value: id }, times: 1 })
   }
-  const current = tie && targets.find(({ to }) => keyOf(to) === keyOf(tie.to))
+  const current = binding && targets.find(({ to }) => keyOf(to) === keyOf(binding.to))
   return (
     <Flex align="center" gap="5px" minWidth="0">
       <Box>Linked to</Box>
-      {tie && control.kind === 'number' && (
+      {binding && control.kind === 'number' && (
         <WordMenu
           label="How it is linked"
-          words={tieFactors.find(({ times }) => times === tie.times)?.words ?? `${tie.times} times`}
-          options={tieFactors.map(({ times, words }) => ({ value: String(times), words, isCurrent: times === tie.times }))}
+          words={bindingFactors.find(({ times }) => times === binding.times)?.words ?? `${binding.times} times`}
+          options={bindingFactors.map(({ times, words }) => ({ value: String(times), words, isCurrent: times === binding.times }))}
           onTouch={() => undefined}
-          onChange={(times) => write({ ...tie, times: Number(times) })}
+          onChange={(times) => write({ ...binding, times: Number(times) })}
         />
       )}
       <WordMenu
         label={`What ${control.title.toLowerCase()} is linked to`}
-        words={tie ? (current?.words ?? 'something that is gone') : 'nothing'}
+        words={binding ? (current?.words ?? 'something that is gone') : 'nothing'}
         options={[
-          { value: '', words: 'nothing', isCurrent: !tie },
-          ...targets.map(({ to, words }) => ({ value: keyOf(to), words, isCurrent: current?.words === words })),
+          { value: '', words: 'nothing', isCurrent: !binding },
+          ...targets.map(({ to, words }) => ({ value: keyOf(to), words, isName: 'value' in to, isCurrent: current?.words === words })),
           { value: 'new', words: 'a new named value', isCurrent: false },
         ]}
         onTouch={() => undefined}
         onChange={(key) =>
           key === 'new'
             ? name()
-            : write(key === '' ? undefined : targets.flatMap(({ to }) => (keyOf(to) === key ? [{ to, times: tie?.times ?? 1 }] : []))[0])
+            : write(
+                key === '' ? undefined : targets.flatMap(({ to }) => (keyOf(to) === key ? [{ to, times: binding?.times ?? 1 }] : []))[0],
+              )
         }
       />
     </Flex>

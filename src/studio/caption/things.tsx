@@ -1,6 +1,6 @@
 // What of an effect may be otherwise for one match or in narrow windows, and the field in which it is typed.
 import { useState } from 'react'
-import { textOfString, writeOwnValue } from '../../core/export/own-value'
+import { textOfString, writeOverride } from '../../core/export/override-value'
 import type { Rig, Token } from '../../core/rig/rig'
 import { Field } from '../theme/controls'
 
@@ -37,7 +37,7 @@ interface ThingFieldProps {
 export function ThingField({ label, thing, value, onValue }: ThingFieldProps) {
   const plain = textOfString((value ?? '').replace(/^url\((.*)\)$/, '$1'))
   const [text, setText] = useState(plain)
-  const written = text.trim() === '' ? undefined : writeOwnValue(thing.of, text, thing.unit, isColour)
+  const written = text.trim() === '' ? undefined : writeOverride(thing.of, text, thing.unit, isColour)
   const isGood = text.trim() === '' || written !== undefined
   const take = () => isGood && written !== value && onValue(written)
   return (

@@ -4,7 +4,7 @@ import { useMemo } from 'react'
 import type { Control, CurveControl } from '../../core/effect/control'
 import { findKind, type AnyKind } from '../../core/effect/kinds'
 import { liveInput } from '../../core/rig/live-input'
-import { withTies } from '../../core/site/ties'
+import { withBindings } from '../../core/site/bindings'
 import type { Effect } from '../../core/site/site'
 import { changeControl } from '../commands'
 import { useSelected, useSite, useStudio, useView } from '../context'
@@ -23,7 +23,7 @@ export function DrawingPane() {
   const site = useSite()
   const { touched, mode } = useView('touched', 'mode')
   const measuring = mode.is === 'measuring' ? mode : null
-  const effect = selected && withTies(site).effects.find(({ id }) => id === selected.effect.id)
+  const effect = selected && withBindings(site).effects.find(({ id }) => id === selected.effect.id)
   const kind = effect && findKind(effect.kind)
   if (!measuring && (!effect || !kind)) return <Box borderLeft="1px solid" borderColor="hairline" />
   return (

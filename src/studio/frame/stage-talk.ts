@@ -4,7 +4,7 @@ import { findKind, kinds } from '../../core/effect/kinds'
 import { planEffects } from '../../core/export/plan'
 import { targetsOf } from '../../core/export/stylesheet'
 import { playsOn, type Effect } from '../../core/site/site'
-import { withTies } from '../../core/site/ties'
+import { withBindings } from '../../core/site/bindings'
 import { changeControl, notify, placePin, selectedEffect } from '../commands'
 import { changeMode, poseSelected, takeEdge, tellMode } from './holding'
 import { climb, recipeEffect } from '../point/commands'
@@ -51,7 +51,7 @@ export function useStagePlay(link: StageLink, tried?: { readonly effect: string;
     const effects =
       triedEffect === undefined
         ? site.effects
-        : site.effects.map((effect) => (effect.id === triedEffect ? { ...effect, settings: triedSettings, ties: undefined } : effect))
+        : site.effects.map((effect) => (effect.id === triedEffect ? { ...effect, settings: triedSettings, bindings: undefined } : effect))
     const played = recipeTried || effects !== site.effects ? { ...site, effects: recipeTried ? [...effects, recipeTried] : effects } : site
     const planned = planEffects(played, page.id, only)
     scripts.play(planned, overlaps, site.script?.allows)
@@ -138,7 +138,7 @@ export function useStageTalk(): void {
       const shown = { number: index + 1, select: effect.select, selected: isSelected }
       return [
         isSelected && mode !== 'posing' && mode !== 'measuring' && !comparison
-          ? { ...shown, ...drawnFor(withTies(site).effects[index] ?? effect, touched) }
+          ? { ...shown, ...drawnFor(withBindings(site).effects[index] ?? effect, touched) }
           : shown,
       ]
     })

@@ -236,14 +236,14 @@ function NewSiteMenu({ templates, onBegin, onFiles }: NewSiteMenuProps) {
           <Menu.Positioner>
             <Menu.Content>
               <Menu.Item value="files">
-                from a page of yours …{' '}
+                From a page of yours …{' '}
                 <Box as="span" color="soft" fontSize="13px">
                   or drop it anywhere here
                 </Box>
               </Menu.Item>
               {templates.map(({ id, name }) => (
                 <Menu.Item key={id} value={`template:${id}`}>
-                  the demo, {name}{' '}
+                  The demo, {name}{' '}
                   <Box as="span" color="soft" fontSize="13px">
                     a whole site, as it was at first
                   </Box>

@@ -7,9 +7,9 @@ import { usePage, useSite, useStudio } from '../context'
 import { Drawer } from '../Drawer'
 import { Button } from '../theme/controls'
 import { NamedField } from '../theme/NamedField'
-import { BringPage } from './BringPage'
+import { ImportPage } from './ImportPage'
 import { bringBack, copyPage, movePage, openPage, removePage, renamePage } from './commands'
-import { HeldBackList } from './HeldBackList'
+import { NotLoadedList } from './NotLoadedList'
 
 export function PagesDrawer() {
   const { pages, bin = [] } = useSite()
@@ -23,10 +23,10 @@ export function PagesDrawer() {
           ))}
         </ol>
         <Part title="Import pages">
-          <BringPage />
+          <ImportPage />
         </Part>
         <Part title="Not loaded here">
-          <HeldBackList />
+          <NotLoadedList />
         </Part>
         {bin.length > 0 && (
           <Part title={`Removed, kept for ${binDays} days`}>

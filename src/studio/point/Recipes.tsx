@@ -2,23 +2,43 @@
 import { Box, Flex, Grid, chakra } from '@chakra-ui/react'
 import { families, kinds, type AnyKind } from '../../core/effect/kinds'
 import type { Recipe } from '../../core/effect/kind'
-import { memo, useRef } from 'react'
+import { findRecipes } from '../../core/effect/find-recipes'
+import { memo, useMemo, useRef, useState } from 'react'
 import { addRecipe } from './commands'
 import { useStudio, useView } from '../context'
-import { Button } from '../theme/controls'
+import { Button, Field } from '../theme/controls'
 import { RecipeSample } from './RecipeSample'
 
 export function Recipes() {
   const studio = useStudio()
   const { trial } = useView('trial')
   const list = useRef<HTMLDivElement>(null)
+  const [search, setSearch] = useState('')
+  const found = useMemo(() => findRecipes(kinds, search), [search])
   const attempt = (name: string | null) => studio.view.update({ trial: name })
   return (
     <Flex as="section" aria-label="Recipes" px="14px" py="8px" direction="column" minWidth="0" minHeight="0" flex="1">
       <Flex fontSize="13px" color="soft" mb="4px" align="center" gap="2px">
-        <Box flex="1" minWidth="0">
-          Touch one to feel it on your page, click to keep it.
+        <Box flex="1" minWidth="0" truncate>
+          Touch to try, click to keep.
         </Box>
+        <Field
+          type="search"
+          aria-label="Find a recipe"
+          placeholder="Find: parallax, flashlight …"
+          value={search}
+          onChange={({ currentTarget }) => setSearch(currentTarget.value)}
+          onKeyDown={(event) => {
+            if (event.key !== 'Escape' || search === '') return
+            event.stopPropagation()
+            setSearch('')
+          }}
+          width="190px"
+          minHeight="24px"
+          mr="4px"
+          fontSize="13px"
+          _placeholder={{ color: 'soft', opacity: 1 }}
+        />
         {families.map((family) => (
           <Button
             key={family.title}
@@ -43,9 +63,14 @@ export function Recipes() {
         alignContent="start"
         onMouseLeave={() => attempt(null)}
       >
+        {found.length === 0 && (
+          <Box gridColumn="1 / -1" fontSize="14px" color="soft" py="10px">
+            No recipe is called “{search.trim()}”. Try what it looks like: light, depth, a picture.
+          </Box>
+        )}
         {families
-          .flatMap((family) => kinds.filter((kind) => kind.family === family))
-          .flatMap((kind) => [
+          .flatMap((family) => found.filter(({ kind }) => kind.family === family))
+          .flatMap(({ kind, recipes }) => [
             <Box
               as="h3"
               key={kind.id}
@@ -58,7 +83,7 @@ export function Recipes() {
             >
               {kind.title}
             </Box>,
-            ...kind.recipes.map((recipe) => (
+            ...recipes.map((recipe) => (
               <RecipeCard key={`${kind.id}/${recipe.id}`} kind={kind} recipe={recipe} isTried={trial === `${kind.id}/${recipe.id}`} />
             )),
           ])}

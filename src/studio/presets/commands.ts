@@ -4,7 +4,7 @@ import * as z from 'zod'
 import type { Where } from '../../core/page/markup'
 import { makePreset, placePreset, presetEffect, presetSchema, type Preset } from '../../core/site/preset'
 import type { Effect } from '../../core/site/site'
-import { withTies } from '../../core/site/ties'
+import { withBindings } from '../../core/site/bindings'
 import { notify } from '../commands'
 import { stopPointing } from '../point/commands'
 import { chosenTarget } from '../point/target'
@@ -32,7 +32,7 @@ export async function savePreset(studio: Studio, effect: Effect): Promise<void> 
     const [first] = await studio.search.ask({ ask: 'matches', page: page.id, select: effect.select })
     if (!first) throw new Error('Nothing on this page is meant by this effect; go to a page that has its element, and save it there.')
     const source = await studio.search.source(page.source)
-    const now = withTies(studio.store.history.get().site).effects.find(({ id }) => id === effect.id) ?? effect
+    const now = withBindings(studio.store.history.get().site).effects.find(({ id }) => id === effect.id) ?? effect
     const preset = makePreset(source, first.number, now, await studio.link.ask({ type: 'lift', number: first.number }))
     await reach('/api/presets', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(preset) })
     notify(studio, `${effect.name} is kept as a preset: point at something on any site, and it is among your presets.`)

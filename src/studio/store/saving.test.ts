@@ -12,7 +12,7 @@ import { makeSiteStore, type SiteStore } from './site-store'
 import { tellTold } from './told-words'
 
 const site: Site = {
-  format: 'glass-moth/1',
+  format: 'glass-moth/2',
   name: 'A site',
   pages: [{ id: 'p', name: 'A page', source: 'a'.repeat(64) }],
   effects: [{ id: 'e', kind: 'tilt', name: 'Lean', select: '.card', noun: 'each card', settings: tiltDefaults }],
@@ -240,7 +240,10 @@ describe('a site that is edited', () => {
       effects: [{ ...(site.effects[0] as Site['effects'][number]), name, settings: { ...tiltDefaults, ...settings } }],
     })
     const items = new Map([
-      ['glass-moth:unsaved:s:old', JSON.stringify({ revision: 1, base: site, site: changed({ acrossDeg: 31, eyePx: 700 }, 'Lean') })],
+      [
+        'glass-moth:unsaved:s:old',
+        JSON.stringify({ revision: 1, base: site, site: changed({ acrossDeg: 31, perspectivePx: 700 }, 'Lean') }),
+      ],
       ['glass-moth:unsaved:s:broken', '{'],
       ['glass-moth:unsaved:other:x', '{}'],
     ])
@@ -265,7 +268,7 @@ describe('a site that is edited', () => {
     )
     await store.saver.settle()
     await later(20)
-    expect(server.site.effects[0]?.settings).toMatchObject({ acrossDeg: 40, eyePx: 700 })
+    expect(server.site.effects[0]?.settings).toMatchObject({ acrossDeg: 40, perspectivePx: 700 })
     expect([...items.keys()]).toEqual(['glass-moth:unsaved:s:broken', 'glass-moth:unsaved:other:x'])
   })
 

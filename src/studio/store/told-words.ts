@@ -1,4 +1,5 @@
 // What other windows did, in words, each with the one act that has it the other way.
+import { capitalised } from '../../core/site/text'
 import { formatNumber } from '../../core/effect/control'
 import { findKind } from '../../core/effect/kinds'
 import type { Edit } from '../../core/site/edit'
@@ -86,13 +87,12 @@ const tellValue = (value: unknown, number: (value: number) => string): string =>
       : value === undefined
         ? 'nothing'
         : 'another value'
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 function tellClash(site: Site, before: Site, { op, what, theirs }: Clash): ToldWords {
   if (what === 'both') {
     const tell = (value: unknown) => tellValue(value, unitAt(site, op.at))
     return {
-      sentence: `${capital(tellPlace(site, op.at))} was changed in two windows at once: ${tell(op.do === 'set' ? op.to : undefined)} counts, the other one set ${tell(theirs)}.`,
+      sentence: `${capitalised(tellPlace(site, op.at))} was changed in two windows at once: ${tell(op.do === 'set' ? op.to : undefined)} counts, the other one set ${tell(theirs)}.`,
       act: {
         title: theirs === undefined || isFields(theirs) || Array.isArray(theirs) ? 'Use the other one' : `Use ${tell(theirs)}`,
         edit: { do: 'patch', patch: [{ do: 'set', at: op.at, from: valueAt(site, op.at), to: theirs }] },
@@ -103,7 +103,7 @@ function tellClash(site: Site, before: Site, { op, what, theirs }: Clash): ToldW
     const at = op.do === 'set' ? op.at : [...op.at, { id: keyOf(op.do === 'order' ? undefined : op.item) ?? '' }]
     const removes = op.do === 'drop'
     return {
-      sentence: `${capital(tellPlace(site, at))} was changed in one window while another ${removes ? 'removed it' : 'added it'}. It stays as it was changed.`,
+      sentence: `${capitalised(tellPlace(site, at))} was changed in one window while another ${removes ? 'removed it' : 'added it'}. It stays as it was changed.`,
       act: removes ? { title: 'Remove it', edit: { do: 'patch', patch: [{ ...op, item: theirs }] } } : undefined,
     }
   }
@@ -113,7 +113,7 @@ function tellClash(site: Site, before: Site, { op, what, theirs }: Clash): ToldW
   const back =
     item === undefined || depth < 0 ? undefined : applyPatch(site, [{ do: 'put', at: op.at.slice(0, depth), item, behind: null }])
   return {
-    sentence: `${capital(tellPlace(before, op.at.slice(0, depth + 1)))} was removed in one window while the other changed it. It stays removed.`,
+    sentence: `${capitalised(tellPlace(before, op.at.slice(0, depth + 1)))} was removed in one window while the other changed it. It stays removed.`,
     act:
       back && back.clashes.length === 0
         ? { title: 'Bring it back', edit: { do: 'patch', patch: [{ do: 'put', at: op.at.slice(0, depth), item, behind: null }] } }

@@ -1,6 +1,6 @@
 // What can be done with the pointer's way: built-in runs, traces that are kept, and files of them.
 import { expandEffect } from '../../core/effect/kinds'
-import { cutText } from '../../core/site/text'
+import { capitalised, cutText } from '../../core/site/text'
 import { nanoid } from 'nanoid'
 import type { Sample } from '../../core/signal/sample'
 import type { KeptTrace } from '../../core/site/site'
@@ -20,7 +20,7 @@ export function playRun(studio: Studio, run: RunName): void {
   letGo(studio)
   const bridge = expandEffect(effect).areas.find((area) => area.bridge !== undefined)?.bridge
   link.say({ type: 'test-run', run, select: effect.select, ...(bridge === undefined ? {} : { bridge }) })
-  notify(studio, `${runs[run].words.charAt(0).toUpperCase()}${runs[run].words.slice(1)}: shows ${runs[run].provokes}.`)
+  notify(studio, `${capitalised(runs[run].words)}: shows ${runs[run].provokes}.`)
 }
 
 /** A trace as it travels to the page, from 0 ms on. */

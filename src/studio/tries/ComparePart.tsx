@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { expandEffect } from '../../core/effect/kinds'
 import { selectorsOf, type Boxes } from '../../core/rig/evaluate'
 import type { Effect } from '../../core/site/site'
-import { withTies } from '../../core/site/ties'
+import { withBindings } from '../../core/site/bindings'
 import { readTrace } from '../../core/trace/csv'
 import type { TraceAnswer, TraceNumbers } from '../../core/trace/compare'
 import { makeRun, runNames, runs, type RunName } from '../../core/trace/runs'
@@ -40,16 +40,16 @@ export function ComparePart({ effect }: { readonly effect: Effect }) {
   const tries = effect.tries ?? []
   const [first] = tries
   const [choice, setChoice] = useState<Comparison>({ one: first?.id ?? presentTry, other: presentTry, trace: 'run:still' })
-  const states = [{ value: presentTry, words: 'as it is now' }, ...tries.map(({ id, name }) => ({ value: id, words: name }))]
+  const states = [{ value: presentTry, words: 'as it is now' }, ...tries.map(({ id, name }) => ({ value: id, words: name, isName: true }))]
   const traces = [
     ...runNames.map((name) => ({ value: `run:${name}`, words: runs[name].words })),
-    ...(site.traces ?? []).map(({ id, name }) => ({ value: id, words: name })),
+    ...(site.traces ?? []).map(({ id, name }) => ({ value: id, words: name, isName: true })),
   ]
   const wordsOf = (options: readonly { value: string; words: string }[], value: string) =>
     options.find((each) => each.value === value)?.words ?? 'gone'
   const settingsOf = (id: string) =>
     tries.find((each) => each.id === id)?.settings ??
-    withTies(site).effects.find((each) => each.id === effect.id)?.settings ??
+    withBindings(site).effects.find((each) => each.id === effect.id)?.settings ??
     effect.settings
   const key = JSON.stringify([choice, settingsOf(choice.one), settingsOf(choice.other)])
   const isSide = comparison !== null && comparison.one !== comparison.other

@@ -71,7 +71,7 @@ function TryList({ effect, number }: { readonly effect: Effect; readonly number:
             onClick={() => {
               studio.view.update({ comparison: null })
               store.edit(
-                { do: 'change', id: effect.id, to: { settings: each.settings, ties: undefined } },
+                { do: 'change', id: effect.id, to: { settings: each.settings, bindings: undefined } },
                 `Going back to ${each.name}`,
                 newGesture(),
               )

@@ -1,4 +1,5 @@
 // Names that only stand for something else, and functions that are what they do.
+import { capitalised } from '../../site/text'
 import type { AnyNode, CallExpression, Identifier } from 'acorn'
 import { knownOf } from '../static'
 import { innerText, replaced, statementRange, type Tree } from '../tree'
@@ -39,14 +40,7 @@ export const dropAliases: Rule = (tree) => {
     const note = /^[ \t]*\/\/ ([^\n]*)/.exec(tree.text.slice(statement.end))?.[1]
     const owner = tree.bindingOf.get(target)?.declaration
     const moved =
-      note && owner
-        ? [
-            {
-              ...emptyAt(statementRange(tree.text, outermost(tree, owner)).from),
-              text: `// ${note.charAt(0).toUpperCase()}${note.slice(1)}.\n`,
-            },
-          ]
-        : []
+      note && owner ? [{ ...emptyAt(statementRange(tree.text, outermost(tree, owner)).from), text: `// ${capitalised(note)}.\n` }] : []
     const { from, to } = statementRange(tree.text, statement)
     return [{ from, to, text: '' }, ...moved, ...uses.map((use) => replaced(tree, use, target.name))]
   }

@@ -20,10 +20,10 @@ function fillingScale(percent: number, turnDeg: number): number {
 
 /** The rig of a drift in the elements that `select` matches; layers that nobody has pointed at yet are left out. */
 export function expandDrift(settings: DriftSettings, select: string, roles: Filled = {}, strength = 1): Rig {
-  const { layers, way, axes, turnDeg, scalePercent, kept, follow, back, away, pose } = settings
+  const { layers, direction, axes, turnDeg, scalePercent, kept, follow, back, away, pose } = settings
   const channel = channelsIn('ground')
   const filled = layers.flatMap((layer) => (roles[layer.id] === undefined ? [] : [{ ...layer, select: roles[layer.id] ?? '' }]))
-  const sign = way === 'with' ? 1 : -1
+  const sign = direction === 'with' ? 1 : -1
   const hasAcross = axes !== 'up-down'
   const hasDown = axes !== 'across'
   const isEnlarged = kept === 'enlarged'
@@ -50,7 +50,7 @@ export function expandDrift(settings: DriftSettings, select: string, roles: Fill
       ...(hasAcross ? [outputOn(to, slot('X'), { factor: sign, knob: id, channel: 'x' })] : []),
       ...(hasDown ? [outputOn(to, slot('Y'), { factor: sign, knob: id, channel: 'y' })] : []),
       ...(turnDeg > 0 ? [outputOn(to, turning('rotate'), { factor: sign, knob: 'turn', channel: 'x' })] : []),
-      ...(scalePercent > 0 ? [outputOn(to, turning('scale'), { base: 1, knob: 'grow', channel: 'here' })] : []),
+      ...(scalePercent > 0 ? [outputOn(to, turning('scale'), { base: 1, knob: 'scale', channel: 'here' })] : []),
       ...(isEnlarged ? [outputOn(to, turning('scale'), { base: fillingScale(amount * strength, turnDeg * strength), factor: 0 })] : []),
     ]
   })

@@ -16,6 +16,7 @@ const guessed = {
 export const drift: Kind<DriftSettings> = {
   id: 'drift',
   title: 'Drift',
+  alsoCalled: ['parallax', 'layers', 'depth', 'mouse parallax'],
   family: depth,
   sample: cardSample,
   settings: driftSettings,
@@ -49,7 +50,7 @@ export const drift: Kind<DriftSettings> = {
       need: 'Things go slowly along with the pointer and turn a little.',
       settings: {
         ...driftDefaults,
-        way: 'with',
+        direction: 'with',
         turnDeg: 4,
         layers: [
           { id: 'layer-1', amount: 30 },
@@ -68,7 +69,7 @@ export const drift: Kind<DriftSettings> = {
     reducedMotion: 'The layers stay as when away.',
     noScript: 'The page stands as designed.',
   },
-  turned: (settings) => ({ ...settings, way: settings.way === 'with' ? 'against' : 'with' }),
+  turned: (settings) => ({ ...settings, direction: settings.direction === 'with' ? 'against' : 'with' }),
   awayPlace: ({ away, pose }) => (away === 'hold' ? undefined : pose),
   withAwayPlace: (settings, pose) => ({ ...settings, away: 'settle', pose }),
   feels: ({ follow, back }) => ({ follow, back: back ?? follow, come: comingFeel(320), go: comingFeel(520) }),

@@ -26,7 +26,7 @@ const parameters = {
       { id: 'layer-2', amount: 6 },
     ],
   ),
-  way: choice({ title: 'The layers slide', from: 'against', options: { against: 'against the pointer', with: 'with the pointer' } }),
+  direction: choice({ title: 'The layers slide', from: 'against', options: { against: 'against the pointer', with: 'with the pointer' } }),
   axes: choice({ title: 'They slide', from: 'both', options: { both: 'both ways', across: 'across only', 'up-down': 'up and down only' } }),
   /** They may leave the box, are cut at it, or are enlarged so that no edge of theirs shows in it. */
   kept: choice({
@@ -53,7 +53,7 @@ const parameters = {
     greatest: 50,
     row: 'more',
     percentOf: { words: 'their own size' },
-    knob: { id: 'grow', note: 'how much the layers grow, as a share of their size', per: 100, isAmount: true },
+    knob: { id: 'scale', note: 'how much the layers grow, as a share of their size', per: 100, isAmount: true },
   }),
   away: away('they lie as designed', 'they wait at the pin', 'they stay as they were left'),
   pose: pinned('the box', 'settle'),

@@ -18,7 +18,7 @@ export const driftSentence = ({ layers }: DriftSettings): readonly Piece[] => [
     ]),
   ...(layers.length > 2 ? [`, and ${layers.length - 2} more by theirs`] : layers.length === 0 ? ['no layer slides yet'] : []),
   ', ',
-  { control: 'way' },
+  { control: 'direction' },
   ', ',
   { control: 'axes' },
   '.',

@@ -26,10 +26,10 @@ const second = '(1 - {corner} + {travel})'
 
 /** The rig of a fold of the headings that `select` matches. */
 export function expandFold(settings: FoldSettings, select: string): Rig {
-  const { corner, shadePercent, way, follow, back, away, pose } = settings
+  const { corner, shadePercent, direction, follow, back, away, pose } = settings
   const channel = channelsIn('heading')
   const lean = corner === 'outer' ? 1 : -1
-  const sign = way === 'with' ? 1 : -1
+  const sign = direction === 'with' ? 1 : -1
   const shading: Part[] =
     shadePercent > 0
       ? [

@@ -52,7 +52,7 @@ const parameters = {
     percentOf: ofTheHeading,
     knob: { id: 'travel', note: 'how far the words slide at either edge, as a share of the heading', per: 100, isAmount: true },
   }),
-  way: choice({ title: 'The words slide', from: 'against', options: { against: 'against the pointer', with: 'with the pointer' } }),
+  direction: choice({ title: 'The words slide', from: 'against', options: { against: 'against the pointer', with: 'with the pointer' } }),
   away: away('the words stand in the middle', 'they wait at the pin', 'they stay as they were left'),
   pose: pinned('the heading', 'settle', { axes: ['x'] }),
   follow: following('How the words follow', softSpring),

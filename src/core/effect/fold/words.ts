@@ -15,7 +15,7 @@ export const foldSentence = (): readonly Piece[] => [
   ' shade; the words slide by ',
   { control: 'travelPercent' },
   ' ',
-  { control: 'way' },
+  { control: 'direction' },
   '.',
 ]
 

@@ -15,7 +15,7 @@ const bends = ({ path }: FollowSettings) => path.stops.some(({ value }) => value
 
 /** The rig of the movers that `select` matches, inside their grounds. */
 export function expandFollow(settings: FollowSettings, select: string, roles: Filled = {}, strength = 1): Rig {
-  const { axes, acrossPx, upDownPx, offsetXPx, offsetYPx, path, leanDeg, turns, away, comeMs, goMs, follow } = settings
+  const { axes, acrossPx, upDownPx, offsetXPx, offsetYPx, path, leanDeg, facing, away, comeMs, goMs, follow } = settings
   const ground = roles.ground ?? groundOf(select)
   const channel = channelsIn('ground')
   const inMover = { frame: { each: select }, away: { kind: away === 'home' ? 'settle' : 'hold', pose: 0 } } as const
@@ -36,7 +36,7 @@ export function expandFollow(settings: FollowSettings, select: string, roles: Fi
   }
   if (hasAcross) place('x', acrossPx)
   if (hasDown) place('y', upDownPx)
-  const needsHere = offsetXPx !== 0 || offsetYPx !== 0 || turns === 'heading'
+  const needsHere = offsetXPx !== 0 || offsetYPx !== 0 || facing === 'heading'
   if (needsHere)
     channels.push(
       channel('here', { of: 'inside' }, 'travel', comingFeel(comeMs), {
@@ -79,7 +79,7 @@ export function expandFollow(settings: FollowSettings, select: string, roles: Fi
       outputOn('self', turning('rotate'), { factor: -1 / lagPx, knob: 'lean', channel: axis }),
     )
   }
-  if (turns === 'heading') {
+  if (facing === 'heading') {
     channels.push(
       channel('heading', { of: 'heading' }, 'turn', { kind: 'glide', halfLifeMs: 60 }, { ...inMover, away: { kind: 'hold', pose: 0 } }),
     )

@@ -10,6 +10,7 @@ import { followSentence, followTime } from './words'
 export const follow: Kind<FollowSettings> = {
   id: 'follow',
   title: 'Follow',
+  alsoCalled: ['follower', 'cursor follower', 'magnetic', 'magnet', 'eyes'],
   family: depth,
   sample: moverSample,
   settings: followSettings,

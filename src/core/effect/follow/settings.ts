@@ -69,7 +69,7 @@ const parameters = {
     step: 1,
     knob: { id: 'lean', note: 'how far it leans when the pointer is fast' },
   }),
-  turns: choice({ title: 'Face direction', from: 'no', options: { no: 'no', heading: 'where the pointer heads' }, row: 'more' }),
+  facing: choice({ title: 'Face direction', from: 'no', options: { no: 'no', heading: 'where the pointer heads' }, row: 'more' }),
   away: choice({
     title: 'When away',
     from: 'home',

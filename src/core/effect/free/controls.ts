@@ -1,4 +1,5 @@
 // The controls of a rig by hand: a number for each knob, a word for each feel, curve, colour and gradient in it.
+import { capitalised } from '../../site/text'
 import type { Curve } from '../../curve/curve'
 import type { Channel, Knob, Output, Rig } from '../../rig/rig'
 import { unitOfKnob } from '../../rig/rig'
@@ -30,8 +31,6 @@ const stepFor = ([least, greatest]: readonly [number, number]) => {
   return [0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50].find((step) => step >= share / 2) ?? 100
 }
 
-const sentenceCase = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
-
 /** Whether the rig lets something lie at a height: then its numbers belong to the side view. */
 const liftsBy = (knob: string, { outputs }: Rig) =>
   outputs.some((output) => output.knob === knob && output.slot.on === 'transform' && output.slot.fn === 'translateZ')
@@ -46,7 +45,7 @@ function knobControl(knob: Knob, at: number, rig: Rig): FreeControl {
   return {
     kind: 'number',
     id: knob.id,
-    title: sentenceCase(knob.note || knob.id),
+    title: capitalised(knob.note || knob.id),
     unit,
     least: range[0],
     greatest: range[1],
@@ -67,7 +66,7 @@ function tokenControl(token: NonNullable<Rig['tokens']>[number], at: number): Fr
       kind: token.of,
       id: token.id,
       token: token.id,
-      title: sentenceCase(token.note || token.id),
+      title: capitalised(token.note || token.id),
       drawing: token.of === 'gradient' ? 'gradient' : 'none',
       read: ({ tokens }) => tokens?.[at]?.value ?? '',
       write: (settings, value) => ({ ...settings, tokens: changed(settings.tokens ?? [], at, { value }) }),
@@ -87,7 +86,7 @@ function channelControls(channel: Channel, at: number): FreeControl[] {
   const write = (settings: Rig, to: Partial<Channel>): Rig => ({ ...settings, channels: changed(settings.channels, at, to) })
   const following = isFollowing(channel)
     ? feelControls<Rig>(
-        { ids: feelIds(id, 'feel'), title: `How ${id} follows`, timeTitle: `${sentenceCase(id)} follows in`, drawing: 'flick' },
+        { ids: feelIds(id, 'feel'), title: `How ${id} follows`, timeTitle: `${capitalised(id)} follows in`, drawing: 'flick' },
         ({ channels }) => channels[at]?.feel ?? { kind: 'direct' },
         (settings, feel) => write(settings, { feel }),
       )
@@ -95,7 +94,7 @@ function channelControls(channel: Channel, at: number): FreeControl[] {
   const going =
     isFollowing(channel) && channel.going
       ? feelControls<Rig>(
-          { ids: feelIds(id, 'going'), title: `How ${id} goes back`, timeTitle: `${sentenceCase(id)} goes back in`, drawing: 'return' },
+          { ids: feelIds(id, 'going'), title: `How ${id} goes back`, timeTitle: `${capitalised(id)} goes back in`, drawing: 'return' },
           ({ channels }) => channels[at]?.going ?? { kind: 'direct' },
           (settings, feel) => write(settings, { going: feel }),
         )
@@ -118,7 +117,7 @@ function channelControls(channel: Channel, at: number): FreeControl[] {
       ? (['columns', 'rows'] as const).map((along): NumberControl<Rig> => ({
           kind: 'number',
           id: `${id}-${along}`,
-          title: sentenceCase(along),
+          title: capitalised(along),
           unit: '',
           least: 1,
           greatest: 24,

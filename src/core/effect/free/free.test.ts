@@ -56,7 +56,7 @@ describe('the recipes of rigs by hand', () => {
     for (const { id, title, settings } of free.recipes) {
       expect(rigSchema.safeParse(settings).error?.issues).toBeUndefined()
       const site = {
-        format: 'glass-moth/1' as const,
+        format: 'glass-moth/2' as const,
         name: 'A site',
         pages: [{ id: 'p', name: 'P', source: '0'.repeat(64) }],
         effects: [{ id, kind: 'free', name: title, select: '.tile, .card', noun: 'each', settings }],

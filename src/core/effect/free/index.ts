@@ -130,6 +130,7 @@ function shrunk(rig: Rig): Rig {
 export const free: Kind<Rig> = {
   id: 'free',
   title: 'Free',
+  alsoCalled: ['custom', 'own signals'],
   family: custom,
   sample: cardSample,
   settings: rigSchema,

@@ -10,6 +10,7 @@ import { glowSentence, glowTime } from './words'
 export const glow: Kind<GlowSettings> = {
   id: 'glow',
   title: 'Glow',
+  alsoCalled: ['border glow', 'hover glow', 'lit edge', 'card grid'],
   family: light,
   sample: cardSample,
   settings: glowSettings,

@@ -10,6 +10,7 @@ import { grainLightSentence, grainLightTime } from './words'
 export const grainLight: Kind<GrainLightSettings> = {
   id: 'grain-light',
   title: 'Grain light',
+  alsoCalled: ['noise', 'grain', 'gradient', 'texture', 'film grain'],
   family: light,
   sample: cardSample,
   settings: grainLightSettings,

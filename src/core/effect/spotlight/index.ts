@@ -10,6 +10,7 @@ import { spotlightSentence, spotlightTime } from './words'
 export const spotlight: Kind<SpotlightSettings> = {
   id: 'spotlight',
   title: 'Spotlight',
+  alsoCalled: ['flashlight', 'torch', 'mask', 'light in the dark'],
   family: light,
   sample: cardSample,
   settings: spotlightSettings,

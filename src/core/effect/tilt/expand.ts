@@ -39,7 +39,7 @@ export function expandTilt(settings: TiltSettings, select: string, roles: Filled
     ? [knob(settings, 'acrossDeg')]
     : [knob(settings, 'acrossDeg', { note: 'how far it leans at its left and right edge' }), knob(settings, 'upDownDeg')]
   const upDownKnob = knobs.at(-1)?.id ?? ''
-  knobs.push(knob(settings, 'eyePx'))
+  knobs.push(knob(settings, 'perspectivePx'))
   const output = (fn: TransformFunction, factor: number, knob: string, channel?: string, base = 0): Output => ({
     to: 'self',
     slot: { on: 'transform', fn },
@@ -51,7 +51,7 @@ export function expandTilt(settings: TiltSettings, select: string, roles: Filled
   })
   const isShared = settings.vanishing === 'shared'
   const outputs = [
-    ...(isShared ? [] : [output('perspective', 1, 'eye')]),
+    ...(isShared ? [] : [output('perspective', 1, 'perspective')]),
     output('rotateX', -sign, upDownKnob, 'y'),
     output('rotateY', sign, 'lean', 'x'),
   ]
@@ -60,7 +60,7 @@ export function expandTilt(settings: TiltSettings, select: string, roles: Filled
   // the page at rest is as it was designed.
   const stays = settings.away === 'settle' && (settings.pose.x !== 0 || settings.pose.y !== 0)
   const floats = settings.layers.some(({ id }) => roles[id] !== undefined)
-  if (settings.liftPx > 0 || settings.growPercent > 0 || settings.shadowPx > 0 || floats || (settings.sheenPercent > 0 && !stays)) {
+  if (settings.liftPx > 0 || settings.scalePercent > 0 || settings.shadowPx > 0 || floats || (settings.sheenPercent > 0 && !stays)) {
     channels.push({
       id: 'here',
       area: 'card',
@@ -76,12 +76,12 @@ export function expandTilt(settings: TiltSettings, select: string, roles: Filled
     knobs.push(knob(settings, 'liftPx'))
     outputs.push(output('translateZ', 1, 'lift', 'here'))
   }
-  if (settings.growPercent > 0) {
-    knobs.push(knob(settings, 'growPercent'))
-    outputs.push(output('scale', 1, 'grow', 'here', 1))
+  if (settings.scalePercent > 0) {
+    knobs.push(knob(settings, 'scalePercent'))
+    outputs.push(output('scale', 1, 'scale', 'here', 1))
   }
   const made: Made = { channels, knobs, outputs, parts: [], rules: [], tokens: [], layers: [] }
-  if (isShared) made.rules.push({ select: groundOf(select), bearsKnobs: true, css: { perspective: '{eye}' } })
+  if (isShared) made.rules.push({ select: groundOf(select), bearsKnobs: true, css: { perspective: '{perspective}' } })
   addLayers(made, settings, stays, select, roles)
   if (settings.sheenPercent > 0) addSheen(made, settings, stays)
   if (settings.shadowPx > 0) addShadow(made, settings)
@@ -107,12 +107,16 @@ function addLayers(made: Made, settings: TiltSettings, stays: boolean, select: s
  */
 function slideLayer(
   { knobs, outputs }: Made,
-  { acrossDeg, upDownDeg, linked, eyePx, edge }: TiltSettings,
+  { acrossDeg, upDownDeg, linked, perspectivePx, edge }: TiltSettings,
   to: Target,
   { id, heightPx }: TiltLayer,
 ): void {
   const way = (angleDeg: number) =>
-    Number((heightPx * Math.sin((angleDeg * Math.PI) / 180) * (eyePx / (eyePx - Math.min(heightPx, eyePx / 2)))).toFixed(2))
+    Number(
+      (heightPx * Math.sin((angleDeg * Math.PI) / 180) * (perspectivePx / (perspectivePx - Math.min(heightPx, perspectivePx / 2)))).toFixed(
+        2,
+      ),
+    )
   const sign = edge === 'sinks' ? 1 : -1
   const across = `${id}-way`
   const down = linked ? across : `${id}-way-down`
@@ -133,8 +137,8 @@ function slideLayer(
 
 /** A soft light on the card that goes with the lean or against it, cut at the card's corners. */
 function addSheen({ parts, outputs, knobs, tokens }: Made, settings: TiltSettings, stays: boolean): void {
-  const { sheenSizePercent, sheenSoftPercent, sheenWay, sheenShape, sheenBlend } = settings
-  const sign = sheenWay === 'opposite' ? -1 : 1
+  const { sheenSizePercent, sheenSoftPercent, sheenDirection, sheenShape, sheenBlend } = settings
+  const sign = sheenDirection === 'against' ? -1 : 1
   /** How much of the sheen is at full strength, % of it. */
   const core = Number((0.7 * (100 - sheenSoftPercent)).toFixed(2))
   const ground =
@@ -155,8 +159,8 @@ function addSheen({ parts, outputs, knobs, tokens }: Made, settings: TiltSetting
   )
   const to = { part: 'sheen' }
   outputs.push(
-    outputOn(to, sliding('X', '%'), { factor: sign, knob: 'sheen-way', channel: 'x' }),
-    outputOn(to, sliding('Y', '%'), { factor: sign, knob: 'sheen-way', channel: 'y' }),
+    outputOn(to, sliding('X', '%'), { factor: sign, knob: 'sheen-travel', channel: 'x' }),
+    outputOn(to, sliding('Y', '%'), { factor: sign, knob: 'sheen-travel', channel: 'y' }),
     outputOn(to, fading, { knob: 'sheen', ...(stays ? {} : { channel: 'here' }) }),
   )
 }

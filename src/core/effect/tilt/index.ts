@@ -12,6 +12,7 @@ import { tiltSentence, tiltTime } from './words'
 export const tilt: Kind<TiltSettings> = {
   id: 'tilt',
   title: 'Tilt',
+  alsoCalled: ['3D card', '3D hover', 'lean', 'perspective', 'sheen'],
   family: depth,
   sample: cardSample,
   settings: tiltSettings,
@@ -36,7 +37,7 @@ export const tilt: Kind<TiltSettings> = {
         ...tiltDefaults,
         acrossDeg: 7,
         edge: 'rises',
-        eyePx: 900,
+        perspectivePx: 900,
         liftPx: 28,
         follow: { kind: 'spring', frequencyHz: 2.9, dampingRatio: 0.62 },
       },
@@ -45,7 +46,7 @@ export const tilt: Kind<TiltSettings> = {
       id: 'heavy',
       title: 'Heavy slab',
       need: 'A slow, weighty lean that never swings back.',
-      settings: { ...tiltDefaults, acrossDeg: 14, eyePx: 1400, follow: { kind: 'spring', frequencyHz: 1.1, dampingRatio: 1 } },
+      settings: { ...tiltDefaults, acrossDeg: 14, perspectivePx: 1400, follow: { kind: 'spring', frequencyHz: 1.1, dampingRatio: 1 } },
     },
     {
       id: 'floating-title',

@@ -43,7 +43,7 @@ const parameters = {
     drawing: 'sketch',
     knob: { id: 'lean-up-down', note: 'how far it leans at its upper and lower edge', isAmount: true },
   }),
-  eyePx: number({
+  perspectivePx: number({
     title: 'Perspective',
     from: 820,
     inSample: 0.3,
@@ -52,7 +52,7 @@ const parameters = {
     greatest: 3000,
     step: 20,
     drawing: 'sketch',
-    knob: { id: 'eye', note: 'how far away the eye is; nearer looks deeper' },
+    knob: { id: 'perspective', note: 'how far away the eye is; nearer looks deeper' },
   }),
   /** In one space with the card, or by sliding on it: for cards that cut off or filter what they hold, which presses it flat. */
   layers: layers(
@@ -98,14 +98,14 @@ const parameters = {
     row: 'more',
     knob: { id: 'lift', note: 'how far it comes toward you', isAmount: true },
   }),
-  growPercent: percent({
+  scalePercent: percent({
     title: 'Scale',
     from: 0,
     greatest: 50,
     drawing: 'sketch',
     row: 'more',
     percentOf: { words: 'its own size' },
-    knob: { id: 'grow', note: 'how much it grows, as a share of its size', per: 100, isAmount: true },
+    knob: { id: 'scale', note: 'how much it grows, as a share of its size', per: 100, isAmount: true },
   }),
   sheenPercent: percent({
     title: 'The sheen',
@@ -114,7 +114,11 @@ const parameters = {
     percentOf: { words: 'full strength' },
     knob: { id: 'sheen', note: 'how strong the sheen is', per: 100, isAmount: true },
   }),
-  sheenWay: choice({ title: 'The sheen goes', from: 'opposite', options: { opposite: 'against the pointer', along: 'with the pointer' } }),
+  sheenDirection: choice({
+    title: 'The sheen goes',
+    from: 'against',
+    options: { against: 'against the pointer', with: 'with the pointer' },
+  }),
   sheenSizePercent: percent({
     title: 'The size of the sheen',
     from: 110,
@@ -131,7 +135,7 @@ const parameters = {
     greatest: 150,
     step: 5,
     row: 'more',
-    knob: { id: 'sheen-way', note: 'how far it goes, of its own size' },
+    knob: { id: 'sheen-travel', note: 'how far it goes, of its own size' },
     varies: ({ sheenSizePercent }) => ({ percentOf: { words: 'its own width', length: 'width', times: Number(sheenSizePercent) / 100 } }),
   }),
   sheenShape: choice({ title: 'The sheen is', from: 'round', options: { round: 'round', band: 'a slanting band' }, row: 'more' }),
@@ -190,7 +194,7 @@ export const tiltParameters = described(parameters, [
   'layersRise',
   'vanishing',
   'sheenPercent',
-  'sheenWay',
+  'sheenDirection',
   'sheenSizePercent',
   'sheenSoftPercent',
   'sheenTravelPercent',

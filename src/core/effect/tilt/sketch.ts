@@ -5,7 +5,7 @@ import type { TiltSettings } from './settings'
 const half = 70
 const middle: Point = { x: 140, y: 58 }
 
-export function tiltSketch({ acrossDeg, edge: what, eyePx, liftPx }: TiltSettings): Sketch {
+export function tiltSketch({ acrossDeg, edge: what, perspectivePx, liftPx }: TiltSettings): Sketch {
   const sinks = what === 'sinks'
   const turn = ((sinks ? acrossDeg : -acrossDeg) * Math.PI) / 180
   const lift = Math.min(14, liftPx * 0.12)
@@ -14,7 +14,7 @@ export function tiltSketch({ acrossDeg, edge: what, eyePx, liftPx }: TiltSetting
   const right = { x: middle.x + edge.x, y: middle.y + edge.y }
   return {
     title: 'Seen from above',
-    note: `eye at ${Math.round(eyePx)} px`,
+    note: `eye at ${Math.round(perspectivePx)} px`,
     words: `The edge under the pointer ${sinks ? 'sinks' : 'rises'} by ${Number(acrossDeg.toFixed(1))}°${liftPx > 0 ? `, lifted by ${Math.round(liftPx)} px` : ''}.`,
     marks: [
       { draw: 'line', from: { x: middle.x - half, y: middle.y }, to: { x: middle.x + half, y: middle.y }, ink: 'violet', how: 'dashed' },

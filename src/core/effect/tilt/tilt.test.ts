@@ -25,8 +25,8 @@ describe('the settings of a tilt', () => {
     ['acrossDeg', 46],
     ['acrossDeg', -1],
     ['acrossDeg', NaN],
-    ['eyePx', 0],
-    ['eyePx', 1e9],
+    ['perspectivePx', 0],
+    ['perspectivePx', 1e9],
     ['liftPx', '12'],
     ['edge', 'floats'],
     ['pose', { x: 2, y: 0 }],
@@ -44,7 +44,7 @@ describe('the rig of a tilt', () => {
   it('brings no channel and no knob that it does not need', () => {
     const rig = tilt.expand(tiltDefaults, '.card')
     expect(rig.channels.map(({ id }) => id)).toEqual(['x', 'y'])
-    expect(rig.knobs.map(({ id }) => id)).toEqual(['lean', 'eye'])
+    expect(rig.knobs.map(({ id }) => id)).toEqual(['lean', 'perspective'])
   })
 
   it('has a knob for each angle when they are not linked', () => {
@@ -52,21 +52,21 @@ describe('the rig of a tilt', () => {
     expect(rig.knobs.map(({ id, value }) => [id, value])).toEqual([
       ['lean', 4],
       ['lean-up-down', 12],
-      ['eye', 820],
+      ['perspective', 820],
     ])
     expect(rig.outputs.find(({ slot }) => slotName(slot) === 'rotateX')?.knob).toBe('lean-up-down')
   })
 
   it('grows from its own size', () => {
-    const rig = tilt.expand({ ...tiltDefaults, growPercent: 5 }, '.card')
+    const rig = tilt.expand({ ...tiltDefaults, scalePercent: 5 }, '.card')
     expect(rig.outputs.find(({ slot }) => slotName(slot) === 'scale')).toMatchObject({ base: 1, channel: 'here' })
-    expect(rig.knobs.at(-1)).toMatchObject({ id: 'grow', value: 0.05 })
+    expect(rig.knobs.at(-1)).toMatchObject({ id: 'scale', value: 0.05 })
   })
 })
 
 describe('the words of a tilt', () => {
   it('name only controls and roles that exist', () => {
-    const all: TiltSettings = { ...tiltDefaults, linked: false, liftPx: 5, growPercent: 3 }
+    const all: TiltSettings = { ...tiltDefaults, linked: false, liftPx: 5, scalePercent: 3 }
     const ids = new Set(tiltControls.map(({ id }) => id))
     for (const piece of [...tilt.sentence(all), ...tilt.time(all)]) {
       if (typeof piece === 'string') continue

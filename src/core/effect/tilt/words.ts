@@ -12,7 +12,7 @@ export function tiltSentence({ linked: isLinked, liftPx, layers, sheenPercent }:
     { control: 'acrossDeg' },
   ]
   if (!isLinked) pieces.push(' across and ', { control: 'upDownDeg' }, ' up-down')
-  pieces.push(', seen from ', { control: 'eyePx' })
+  pieces.push(', seen from ', { control: 'perspectivePx' })
   if (liftPx > 0) pieces.push(', lifted by ', { control: 'liftPx' })
   const [first] = layers
   if (first)
@@ -24,14 +24,14 @@ export function tiltSentence({ linked: isLinked, liftPx, layers, sheenPercent }:
       ' above it',
       ...(layers.length > 1 ? [`, and ${layers.length - 1} more`] : []),
     )
-  if (sheenPercent > 0) pieces.push('; a sheen of ', { control: 'sheenPercent' }, ' goes ', { control: 'sheenWay' })
+  if (sheenPercent > 0) pieces.push('; a sheen of ', { control: 'sheenPercent' }, ' goes ', { control: 'sheenDirection' })
   pieces.push('.')
   return pieces
 }
 
 /** Whether anything comes with the pointer and goes with it. */
-const comesAndGoes = ({ liftPx, growPercent, layers, sheenPercent, shadowPx }: TiltSettings) =>
-  liftPx > 0 || growPercent > 0 || layers.length > 0 || sheenPercent > 0 || shadowPx > 0
+const comesAndGoes = ({ liftPx, scalePercent, layers, sheenPercent, shadowPx }: TiltSettings) =>
+  liftPx > 0 || scalePercent > 0 || layers.length > 0 || sheenPercent > 0 || shadowPx > 0
 
 export function tiltTime(settings: TiltSettings): readonly Piece[] {
   const pieces: Piece[] = ['Follows ', { control: 'follow' }]

@@ -22,6 +22,7 @@ const caption = { text: { within: 'figcaption', noun: 'its caption' } }
 export const wash: Kind<WashSettings> = {
   id: 'wash',
   title: 'Wash',
+  alsoCalled: ['overlay', 'tint', 'hover overlay', 'gradient overlay', 'image hover'],
   family: reveal,
   sample,
   settings: washSettings,

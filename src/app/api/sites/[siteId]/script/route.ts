@@ -4,7 +4,7 @@ import { costsOf, scriptOf, shapeOf } from '@/server/export'
 import { checkIdentifiers } from '@/server/identifiers'
 import { answer, Problem } from '@/server/problem'
 import { readPage } from '@/server/sites'
-import { siteSchema } from '@/core/site/site'
+import { presentSiteSchema } from '@/core/site/site'
 
 interface Context {
   readonly params: Promise<{ siteId: string }>
@@ -22,9 +22,9 @@ export function GET(request: Request, { params }: Context) {
 const asked = z.object({
   page: z.string().max(100),
   only: z.string().max(100).optional(),
-  effects: siteSchema.shape.effects,
-  values: siteSchema.shape.values,
-  script: siteSchema.shape.script,
+  effects: presentSiteSchema.shape.effects,
+  values: presentSiteSchema.shape.values,
+  script: presentSiteSchema.shape.script,
   what: z.enum(['text', 'costs']).default('text'),
 })
 

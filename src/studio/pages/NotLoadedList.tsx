@@ -42,7 +42,7 @@ const wordsFor = ({ what, count, isMissing }: Held): string => {
 
 const canBeGiven = ({ what }: Held) => what === 'sheet' || what === 'picture' || what === 'font' || what === 'media'
 
-export function HeldBackList() {
+export function NotLoadedList() {
   const { store } = useStudio()
   const page = usePage()
   const saving = useObservable(store.saver.saving)

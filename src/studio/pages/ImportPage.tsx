@@ -8,7 +8,7 @@ import { bringPages, replacePage, type Lost } from './commands'
 import { readDrop } from './drop'
 import type { Brought } from './send'
 
-export function BringPage() {
+export function ImportPage() {
   const studio = useStudio()
   const [refusal, setRefusal] = useState<string | null>(null)
   const [busy, setBusy] = useState(false)

@@ -13,7 +13,7 @@ export function textOfString(css: string): string {
 }
 
 /** A value as it is typed or read from an element; undefined where it is none of its kind. `isColour` tells what a browser takes for one. */
-export function writeOwnValue(
+export function writeOverride(
   of: Token['of'] | 'amount',
   typed: string,
   unit: string,

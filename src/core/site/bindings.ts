@@ -1,10 +1,10 @@
-// Ties: a number or a colour of an effect that follows a named value of the site, or a number of another word.
+// Bindings: a number or a colour of an effect that follows a named value of the site, or a number of another word.
 import { heldNumber, type Control } from '../effect/control'
 import { findKind } from '../effect/kinds'
-import type { Effect, NamedValue, Site, Tie } from './site'
+import type { Effect, NamedValue, Site, Binding } from './site'
 
 /** The words of a factor: "half of", "opposite of". */
-export const tieFactors: readonly { readonly times: number; readonly words: string }[] = [
+export const bindingFactors: readonly { readonly times: number; readonly words: string }[] = [
   { times: 1, words: 'the same as' },
   { times: 0.5, words: 'half of' },
   { times: 2, words: 'twice' },
@@ -16,22 +16,22 @@ const controlsOf = (effect: Effect): readonly Control<unknown>[] => findKind(eff
 const known = new WeakMap<Site, Site>()
 
 /**
- * The site with every tied number and colour as what it is tied to says, each held in its own range. A tie to something
+ * The site with every bound number and colour as what it is bound to says, each held in its own range. A binding to something
  * that is gone leaves the value as it was, and so does one in a circle. The same site gives the same answer.
  */
-export function withTies(site: Site): Site {
-  if (!site.effects.some(({ ties }) => ties)) return site
-  let tied = known.get(site)
-  if (!tied) {
-    tied = { ...site, effects: site.effects.map((effect) => followTies(site, effect)) }
-    known.set(site, tied)
+export function withBindings(site: Site): Site {
+  if (!site.effects.some(({ bindings }) => bindings)) return site
+  let bound = known.get(site)
+  if (!bound) {
+    bound = { ...site, effects: site.effects.map((effect) => followBindings(site, effect)) }
+    known.set(site, bound)
   }
-  return tied
+  return bound
 }
 
-function followTies(site: Site, effect: Effect): Effect {
+function followBindings(site: Site, effect: Effect): Effect {
   let settings = effect.settings
-  for (const id of Object.keys(effect.ties ?? {})) {
+  for (const id of Object.keys(effect.bindings ?? {})) {
     const control = controlsOf({ ...effect, settings }).find((each) => each.id === id)
     if (!control) continue
     const value = valueOf(site, effect.id, id, [])
@@ -41,16 +41,17 @@ function followTies(site: Site, effect: Effect): Effect {
   return settings === effect.settings ? effect : { ...effect, settings }
 }
 
-/** What a word comes to, by way of whatever it is tied to; undefined in a circle, or where something is gone. */
+/** What a word comes to, by way of whatever it is bound to; undefined in a circle, or where something is gone. */
 function valueOf(site: Site, effectId: string, id: string, path: readonly string[]): number | string | undefined {
   const key = `${effectId}/${id}`
   const effect = site.effects.find((each) => each.id === effectId)
   if (path.includes(key) || !effect) return undefined
   const control = controlsOf(effect).find((each) => each.id === id)
-  const tie = effect.ties?.[id]
-  if (tie) {
-    const value = 'value' in tie.to ? namedOf(site, tie.to.value)?.value : valueOf(site, tie.to.effect, tie.to.control, [...path, key])
-    if (value !== undefined) return typeof value === 'number' ? value * tie.times : value
+  const binding = effect.bindings?.[id]
+  if (binding) {
+    const value =
+      'value' in binding.to ? namedOf(site, binding.to.value)?.value : valueOf(site, binding.to.effect, binding.to.control, [...path, key])
+    if (value !== undefined) return typeof value === 'number' ? value * binding.times : value
     if (path.length > 0) return undefined
   }
   return control?.kind === 'number' || control?.kind === 'colour' || control?.kind === 'gradient'
@@ -61,29 +62,29 @@ function valueOf(site: Site, effectId: string, id: string, path: readonly string
 const namedOf = ({ values }: Site, id: string): NamedValue | undefined => values?.find((each) => each.id === id)
 
 /** Whether tying one word to another would go round in a circle. */
-export function isCircle(site: Site, effectId: string, id: string, tie: Tie): boolean {
-  let at: Tie | undefined = tie
+export function isCircle(site: Site, effectId: string, id: string, binding: Binding): boolean {
+  let at: Binding | undefined = binding
   for (let steps = 0; at && 'effect' in at.to; steps++) {
     const to: { readonly effect: string; readonly control: string } = at.to
     if ((to.effect === effectId && to.control === id) || steps > 400) return true
-    at = site.effects.find((each) => each.id === to.effect)?.ties?.[to.control]
+    at = site.effects.find((each) => each.id === to.effect)?.bindings?.[to.control]
   }
   return false
 }
 
-/** The ties of an effect with another one for a word, or without one; undefined where none is left. */
-export function withTie(ties: Effect['ties'], id: string, tie?: Tie): Effect['ties'] {
-  const others = Object.entries(ties ?? {}).filter(([each]) => each !== id)
-  const all = tie ? [...others, [id, tie] as const] : others
+/** The bindings of an effect with another one for a word, or without one; undefined where none is left. */
+export function withBinding(bindings: Effect['bindings'], id: string, binding?: Binding): Effect['bindings'] {
+  const others = Object.entries(bindings ?? {}).filter(([each]) => each !== id)
+  const all = binding ? [...others, [id, binding] as const] : others
   return all.length > 0 ? Object.fromEntries(all) : undefined
 }
 
-/** What a word may be tied to: named values and words of the same sort, of this effect and of others, without circles. */
-export function tiesFor(
+/** What a word may be bound to: named values and words of the same sort, of this effect and of others, without circles. */
+export function bindingsFor(
   site: Site,
   effect: Effect,
   control: Control<unknown>,
-): readonly { readonly to: Tie['to']; readonly words: string }[] {
+): readonly { readonly to: Binding['to']; readonly words: string }[] {
   const isNumber = control.kind === 'number'
   const fits = (other: Control<unknown>) =>
     isNumber && other.kind === 'number' ? other.unit === control.unit : other.kind === control.kind
@@ -100,15 +101,15 @@ export function tiesFor(
       )
       .map((other) => ({
         to: { effect: each.id, control: other.id },
-        words: each.id === effect.id ? other.title.toLowerCase() : `${other.title.toLowerCase()} of effect ${index + 1}`,
+        words: each.id === effect.id ? other.title.toLowerCase() : `${other.title.toLowerCase()} (effect ${index + 1})`,
       })),
   )
   return [...named, ...others]
 }
 
-/** A tie in words: "half of the angle". */
-export function tellTie(site: Site, { to, times }: Tie, own: string): string {
-  const factor = tieFactors.find((each) => each.times === times)?.words ?? `${times} times`
+/** A binding in words: "half of the angle". */
+export function tellBinding(site: Site, { to, times }: Binding, own: string): string {
+  const factor = bindingFactors.find((each) => each.times === times)?.words ?? `${times} times`
   if ('value' in to) return `${factor} ${namedOf(site, to.value)?.name ?? 'a named value that is gone'}`
   const at = site.effects.findIndex(({ id }) => id === to.effect)
   const effect = site.effects[at]
@@ -117,5 +118,5 @@ export function tellTie(site: Site, { to, times }: Tie, own: string): string {
     controlsOf(effect)
       .find(({ id }) => id === to.control)
       ?.title.toLowerCase()
-  return title === undefined ? `${factor} a number that is gone` : `${factor} ${title}${to.effect === own ? '' : ` of effect ${at + 1}`}`
+  return title === undefined ? `${factor} a number that is gone` : `${factor} ${title}${to.effect === own ? '' : ` (effect ${at + 1})`}`
 }

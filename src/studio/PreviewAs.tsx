@@ -1,4 +1,5 @@
 // As whom the page is visited: with what hand, with which preferences, in a window how large.
+import { capitalised } from '../core/site/text'
 import { Box, Flex, Menu, Portal, chakra } from '@chakra-ui/react'
 import { useState } from 'react'
 import { useStudio, useView } from './context'
@@ -14,7 +15,7 @@ const visitors: readonly { readonly value: View['visitor']; readonly words: stri
   { value: 'noscript', words: 'no script', note: 'the page with our styles, nothing runs' },
 ]
 
-export function VisitAs() {
+export function PreviewAs() {
   const { view } = useStudio()
   const { visitor, windows } = useView('visitor', 'windows')
   const [size = { width: 1280, height: 720 }] = windows
@@ -48,7 +49,7 @@ export function VisitAs() {
             <Menu.Content>
               {visitors.map(({ value, words: name, note }) => (
                 <Menu.Item key={value} value={value} data-current={value === visitor ? '' : undefined}>
-                  {name}{' '}
+                  {capitalised(name)}{' '}
                   <Box as="span" color="soft" fontSize="13px" ml="6px">
                     {note}
                   </Box>
@@ -57,11 +58,11 @@ export function VisitAs() {
               <Menu.Separator />
               {usualWindows.map(({ words: name, width, height }) => (
                 <Menu.Item key={name} value={name} data-current={windows.length === 1 && size.width === width ? '' : undefined}>
-                  {name}, {width} × {height}
+                  {capitalised(name)}, {width} × {height}
                 </Menu.Item>
               ))}
               <Menu.Item value="three" data-current={windows.length > 1 ? '' : undefined}>
-                three widths side by side
+                Three widths side by side
               </Menu.Item>
             </Menu.Content>
           </Menu.Positioner>

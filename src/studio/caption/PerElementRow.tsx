@@ -1,9 +1,9 @@
-// Each its own: the matches as a row of dots; a colour, text, picture or amount can be set for one, or read from it.
+// Per element: the matches as a row of dots; a colour, text, picture or amount can be set for one, or read from it.
 import { Box, Flex, chakra } from '@chakra-ui/react'
 import { useState } from 'react'
 import { expandEffect } from '../../core/effect/kinds'
-import { textOfString, writeOwnValue } from '../../core/export/own-value'
-import type { Effect, Own } from '../../core/site/site'
+import { textOfString, writeOverride } from '../../core/export/override-value'
+import type { Effect, Override } from '../../core/site/site'
 import type { Match } from '../../worker/protocol'
 import { notify } from '../commands'
 import { useStudio, useView } from '../context'
@@ -15,27 +15,30 @@ import { isColour, thingsOf, ThingField, type Thing } from './things'
 
 const most = 30
 
-export function OwnRow({ effect }: { readonly effect: Effect }) {
+export function PerElementRow({ effect }: { readonly effect: Effect }) {
   const studio = useStudio()
   const { matches } = useView('matches')
   const [chosen, setChosen] = useState<string | null>(null)
   const [at, setAt] = useState<number | null>(null)
   const things = thingsOf(expandEffect(effect))
-  const thing = things.find(({ id }) => id === (chosen ?? Object.keys(effect.own ?? {})[0])) ?? things[0]
+  const thing = things.find(({ id }) => id === (chosen ?? Object.keys(effect.overrides ?? {})[0])) ?? things[0]
   const all = matches?.select === effect.select ? matches.all : []
   if (!thing || all.length < 2) return null
-  const own: Own = effect.own?.[thing.id] ?? { values: {} }
-  const write = (next: Own) => {
-    const rest = Object.fromEntries(Object.entries(effect.own ?? {}).filter(([id]) => id !== thing.id))
+  const override: Override = effect.overrides?.[thing.id] ?? { values: {} }
+  const write = (next: Override) => {
+    const rest = Object.fromEntries(Object.entries(effect.overrides ?? {}).filter(([id]) => id !== thing.id))
     const isEmpty = Object.keys(next.values).length === 0
     const changed = isEmpty ? rest : { ...rest, [thing.id]: next }
-    studio.store.edit({ do: 'change', id: effect.id, to: { own: Object.keys(changed).length > 0 ? changed : undefined } }, 'Per element')
+    studio.store.edit(
+      { do: 'change', id: effect.id, to: { overrides: Object.keys(changed).length > 0 ? changed : undefined } },
+      'Per element',
+    )
   }
-  const readFrom = (from: NonNullable<Own['from']>) => {
+  const readFrom = (from: NonNullable<Override['from']>) => {
     const values = Object.fromEntries(
       all.flatMap((match, index) => {
         const text = readValue(from, match, matches?.grounds[index] ?? '')
-        const value = text === '' ? undefined : writeOwnValue(thing.of, text, thing.unit, isColour)
+        const value = text === '' ? undefined : writeOverride(thing.of, text, thing.unit, isColour)
         return value === undefined ? [] : [[match.select, value]]
       }),
     )
@@ -62,7 +65,7 @@ export function OwnRow({ effect }: { readonly effect: Effect }) {
             match={each}
             index={index}
             thing={thing}
-            value={own.values[each.select]}
+            value={override.values[each.select]}
             isChosen={at === index}
             onChoose={() => setAt(at === index ? null : index)}
           />
@@ -72,12 +75,12 @@ export function OwnRow({ effect }: { readonly effect: Effect }) {
       {match && (
         <ThingField
           key={match.select + thing.id}
-          label={`Its own: ${thing.words}`}
+          label={`Per element: ${thing.words}`}
           thing={thing}
-          value={own.values[match.select]}
+          value={override.values[match.select]}
           onValue={(value) => {
-            const others = Object.fromEntries(Object.entries(own.values).filter(([select]) => select !== match.select))
-            write({ ...own, values: value === undefined ? others : { ...others, [match.select]: value } })
+            const others = Object.fromEntries(Object.entries(override.values).filter(([select]) => select !== match.select))
+            write({ ...override, values: value === undefined ? others : { ...others, [match.select]: value } })
           }}
         />
       )}
@@ -96,7 +99,7 @@ export function OwnRow({ effect }: { readonly effect: Effect }) {
           Spread hues
         </Button>
       )}
-      {Object.keys(own.values).length > 0 && (
+      {Object.keys(override.values).length > 0 && (
         <Button variant="quiet" minHeight="25px" fontSize="13px" onClick={() => write({ values: {} })}>
           Reset
         </Button>
@@ -106,7 +109,7 @@ export function OwnRow({ effect }: { readonly effect: Effect }) {
 }
 
 /** What a match shows of such a value: its ground, its words, its picture, an attribute. */
-function readValue(from: NonNullable<Own['from']>, { words, picture, attributes }: Match, ground: string): string {
+function readValue(from: NonNullable<Override['from']>, { words, picture, attributes }: Match, ground: string): string {
   if (typeof from === 'object') return attributes[from.attribute.toLowerCase()] ?? ''
   return { background: ground, text: words, picture }[from]
 }
@@ -151,7 +154,7 @@ function Dot({ match, index, thing, value, isChosen, onChoose }: DotProps) {
   )
 }
 
-function ReadFrom({ thing, onRead }: { readonly thing: Thing; readonly onRead: (from: NonNullable<Own['from']>) => void }) {
+function ReadFrom({ thing, onRead }: { readonly thing: Thing; readonly onRead: (from: NonNullable<Override['from']>) => void }) {
   const [attribute, setAttribute] = useState<string | null>(null)
   const options = [
     ...(thing.of === 'colour' ? [{ value: 'background', words: 'its background' }] : []),

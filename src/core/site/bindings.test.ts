@@ -3,28 +3,28 @@ import { tiltDefaults, type TiltSettings } from '../effect/tilt/settings'
 import { findKind, kinds } from '../effect/kinds'
 import { planEffects } from '../export/plan'
 import { writeStylesheet } from '../export/stylesheet'
-import type { Effect, Site, Tie } from './site'
-import { isCircle, tellTie, tiesFor, withTies } from './ties'
+import type { Effect, Site, Binding } from './site'
+import { isCircle, tellBinding, bindingsFor, withBindings } from './bindings'
 
-const effect = (id: string, settings: Partial<TiltSettings> = {}, ties?: Record<string, Tie>): Effect => ({
+const effect = (id: string, settings: Partial<TiltSettings> = {}, bindings?: Record<string, Binding>): Effect => ({
   id,
   kind: 'tilt',
   name: `Lean ${id}`,
   select: `.${id}`,
   noun: 'each card',
   settings: { ...tiltDefaults, linked: false, ...settings },
-  ...(ties ? { ties } : {}),
+  ...(bindings ? { bindings } : {}),
 })
 const site = (effects: Effect[], values?: Site['values']): Site => ({
-  format: 'glass-moth/1',
+  format: 'glass-moth/2',
   name: 'A site',
   pages: [{ id: 'p', name: 'A page', source: '0'.repeat(64) }],
   effects,
   ...(values ? { values } : {}),
 })
-const settingsOf = (made: Site, at = 0) => withTies(made).effects[at]?.settings as TiltSettings
+const settingsOf = (made: Site, at = 0) => withBindings(made).effects[at]?.settings as TiltSettings
 
-describe('ties', () => {
+describe('bindings', () => {
   it('follow another word of the same effect: half of it, held in its own range', () => {
     const made = site([
       effect('a', { acrossDeg: 20, upDownDeg: 3 }, { upDownDeg: { to: { effect: 'a', control: 'acrossDeg' }, times: 0.5 } }),
@@ -76,22 +76,22 @@ describe('ties', () => {
       ?.controls(tiltDefaults)
       .find(({ id }) => id === 'acrossDeg')
     if (!first || !across) throw new Error('There is an angle.')
-    expect(tiesFor(made, first, across).map(({ words }) => words)).toEqual(['slope'])
+    expect(bindingsFor(made, first, across).map(({ words }) => words)).toEqual(['slope'])
   })
 
   it('are told in words', () => {
     const made = site([effect('a'), effect('b')], [{ id: 'v', name: 'slope', value: 12, unit: 'deg' }])
-    expect(tellTie(made, { to: { value: 'v' }, times: 1 }, 'a')).toBe('the same as slope')
-    expect(tellTie(made, { to: { effect: 'b', control: 'acrossDeg' }, times: 0.5 }, 'a')).toBe('half of the angle of effect 2')
-    expect(tellTie(made, { to: { effect: 'x', control: 'y' }, times: 3 }, 'a')).toBe('3 times a number that is gone')
+    expect(tellBinding(made, { to: { value: 'v' }, times: 1 }, 'a')).toBe('the same as slope')
+    expect(tellBinding(made, { to: { effect: 'b', control: 'acrossDeg' }, times: 0.5 }, 'a')).toBe('half of the angle (effect 2)')
+    expect(tellBinding(made, { to: { effect: 'x', control: 'y' }, times: 3 }, 'a')).toBe('3 times a number that is gone')
   })
 
   it('to a named value are that value in the stylesheet, named once', () => {
-    const tie = (times: number): Tie => ({ to: { value: 'v' }, times })
+    const binding = (times: number): Binding => ({ to: { value: 'v' }, times })
     const css = writeStylesheet(
       planEffects(
         site(
-          [effect('a', {}, { acrossDeg: tie(1) }), effect('b', {}, { acrossDeg: tie(0.5) })],
+          [effect('a', {}, { acrossDeg: binding(1) }), effect('b', {}, { acrossDeg: binding(0.5) })],
           [{ id: 'v', name: 'slope', value: 12, unit: 'deg' }],
         ),
         'site',
@@ -115,7 +115,7 @@ describe('ties', () => {
       'rebeccapurple',
     ) as unknown
     const made = site(
-      [{ ...effect('a'), kind: kind.id, settings, ties: { [id]: { to: { value: 'v' }, times: 1 } } }],
+      [{ ...effect('a'), kind: kind.id, settings, bindings: { [id]: { to: { value: 'v' }, times: 1 } } }],
       [{ id: 'v', name: 'ink', value: 'rebeccapurple', unit: '' }],
     )
     const css = writeStylesheet(planEffects(made, 'site'))

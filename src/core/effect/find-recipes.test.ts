@@ -1,0 +1,27 @@
+// Recipes are found by what designers call them, here and elsewhere.
+import { expect, it } from 'vitest'
+import { findRecipes } from './find-recipes'
+import { kinds } from './kinds'
+
+const found = (search: string) =>
+  findRecipes(kinds, search).map(({ kind: { id }, recipes }) => [id, recipes.map((recipe) => recipe.id)] as const)
+const idsFor = (search: string) => found(search).map(([id]) => id)
+
+it('all of them stand there while nothing is typed', () => {
+  expect(found('  ')).toEqual(kinds.map(({ id, recipes }) => [id, recipes.map((recipe) => recipe.id)]))
+})
+
+it.each([
+  ['parallax', 'drift'],
+  ['flashlight', 'spotlight'],
+  ['Follower', 'follow'],
+  ['reveal', 'wash'],
+  ['tilt', 'tilt'],
+])('%s finds %s', (search, kind) => {
+  expect(idsFor(search)).toContain(kind)
+})
+
+it('every word counts, and a recipe is found by its own name alone', () => {
+  expect(found('heavy SLAB')).toEqual([['tilt', ['heavy']]])
+  expect(idsFor('parallax lamp')).toEqual([])
+})
