@@ -81,7 +81,7 @@
   function isMet(effect, over, area) {
     const isOnIt = (element) => hasPointer(frameOf(element))
     if (!effect.insets || isOnIt(area)) return isClear(effect, over, area)
-    return !effect.fellows || [...effect.places.values()].some((place) => isOnIt(place.area))
+    return !effect.beyond || [...document.querySelectorAll(effect.beyond)].some(isOnIt)
   }
 
   // Takes the pointer to the elements of an effect that have it, and away from those that had it.
@@ -297,7 +297,7 @@
       findsAll: true,
       keeps: true,
       amongAll: true,
-      fellows: true,
+      beyond: '.meadow, .gate',
       insets: () => [-260, -260, -260, -260],
       comes: true,
       comesMs: 260,

@@ -77,7 +77,7 @@
   function isMet(over, area) {
     const isOnIt = (element) => hasPointer(frameOf(element))
     if (isOnIt(area)) return over.contains(area) || over.closest('.card') !== null
-    return [...effect.places.values()].some((place) => isOnIt(place.area))
+    return [...document.querySelectorAll('.card')].some(isOnIt)
   }
 
   // Whether the pointer is on an element, between insets. Browsers lay out in 64ths of a px.

@@ -167,7 +167,7 @@ export function draftsOf(
           come,
           hasOwnCode ||
             values.some((value) => value.fields.has('beginsUnseen')) ||
-            addedParts(rig).some((part) => part.whileOn && part.area === area.id),
+            addedParts(rig).some((part) => part.lives && part.area === area.id),
         ),
         within: [...new Set(seenOn.flatMap((to) => (to && 'within' in to ? [to.within] : [])))],
         linked: [...new Set([...seenOn.flatMap((to) => (to && 'linked' in to ? [to.linked] : [])), ...(n === 0 ? linkedIn(states) : [])])],
@@ -176,7 +176,7 @@ export function draftsOf(
         shownWhileOn:
           n === 0
             ? addedParts(rig)
-                .filter((part) => part.whileOn && part.area === area.id)
+                .filter((part) => part.lives && part.area === area.id)
                 .map(({ id }) => `:scope${pathOfPart(rig, names, id)}`)
             : [],
         sentence: index + n === 0 ? sentence : undefined,
@@ -282,7 +282,8 @@ function fieldsOf(
   )
   set('findsAll', findsAll)
   set('stands', stands)
-  set('keeps', findsAll || has('holds') || (isFirst && plan.parts.length > 0))
+  const turns = rig.channels.some(({ area: id, signal }) => id === area.id && (signal.of === 'wheel' || signal.of === 'pinch'))
+  set('keeps', findsAll || has('holds') || turns || (isFirst && plan.parts.length > 0))
   set('seenOnSelf', onSelf)
   const states = isFirst ? statesOf(rig, area) : []
   set('linkedLooks', linkedIn(states).length > 0)
@@ -293,7 +294,7 @@ function fieldsOf(
   set('isGroup', area.of === 'group')
   set('isWindow', area.of === 'window')
   set('amongAll', area.among === 'all')
-  set('fellows', area.beyond === 'fellows')
+  set('beyond', area.beyond !== undefined, quote(area.beyond ?? ''))
   set('bridge', area.bridge !== undefined, quote(area.bridge ?? ''))
   set('fine', area.pointer === 'fine')
   set('taps', area.touch === 'tap')
@@ -327,7 +328,7 @@ function fieldsOf(
 }
 
 /** A part as a script holds it. */
-function writePart({ id, inside, count, covers, holds, reached }: Part, { name }: Names): string {
+function writePart({ id, inside, count, box, holds, reached }: Part, { name }: Names): string {
   const splits = typeof holds === 'object' && 'split' in holds ? holds.split : undefined
   const told =
     typeof holds !== 'object' || 'split' in holds
@@ -339,7 +340,7 @@ function writePart({ id, inside, count, covers, holds, reached }: Part, { name }
     ['part', quote(`${name}-${id}`)],
     ['inside', inside === undefined ? undefined : quote(`${name}-${inside}`)],
     ['count', count === undefined ? undefined : String(count)],
-    ['coversBorder', covers && 'true'],
+    ['coversBorder', box && 'true'],
     ['copies', holds === 'copy' ? 'true' : undefined],
     ['told', told && quote(told[0])],
     ['splits', splits && quote(splits)],
@@ -367,7 +368,7 @@ export function doesStand(rig: Rig, area: Area): boolean {
     statesOf(rig, area).some(({ looks, attributes }) => looks.includes('off') || attributes !== undefined)
   )
     return true
-  if (addedParts(rig).some((part) => part.area === area.id && !part.whileOn && part.inside === undefined)) return true
+  if (addedParts(rig).some((part) => part.area === area.id && !part.lives && part.inside === undefined)) return true
   const channelOf = (id: string | undefined) => rig.channels.find((channel) => channel.id === id)
   const ofArea = rig.outputs.filter(
     (output) => partOf(output.to) === undefined && (channelOf(output.channel ?? output.weight)?.area ?? rig.areas[0]?.id) === area.id,

@@ -257,7 +257,7 @@ describe('a tilt with more to it', () => {
   it('leaves the depth to what the cards stand in where they share a vanishing point', () => {
     const rig = expandTilt({ ...tiltDefaults, vanishing: 'shared' }, '.card')
     expect(rig.outputs.some(({ slot }) => slot.on === 'transform' && slot.fn === 'perspective')).toBe(false)
-    expect(rig.rules).toEqual([{ select: ':has(> .card)', bearsKnobs: true, css: { perspective: '{perspective}' } }])
+    expect(rig.rules).toEqual([{ select: ':has(> .card)', css: { perspective: '{perspective}' } }])
   })
 })
 

@@ -158,6 +158,18 @@ interface Bound {
   readonly mark: string
 }
 
+/** On which elements the knobs and tokens stand: the areas, and what uses some of them outside of these. */
+function ownersOf({ areas, rules }: Rig): readonly string[] {
+  const homes = areas.map(({ of, select }) => (of === 'window' ? ':root' : select))
+  const isInside = (select: string) =>
+    homes.some((home) => home === ':root' || select === home || /^[\s>.:[#]/.test(afterStart(select, home)))
+  const outside = rules.filter(({ select, css }) => !isInside(select) && Object.values(css).some((value) => value.includes('{')))
+  return [...new Set([...homes, ...outside.map(({ select }) => select)].map(styleText))]
+}
+
+/** What follows a text's beginning; empty where it begins otherwise. */
+const afterStart = (text: string, start: string): string => (text.startsWith(start) ? text.slice(start.length) : '')
+
 function writeEffect(effect: PlannedEffect, comings: readonly Coming[], facts: SheetFacts): string {
   const { names, number, rig, sentence } = effect
   const written = planRig(rig, names).flatMap(({ frames }) =>
@@ -173,8 +185,7 @@ function writeEffect(effect: PlannedEffect, comings: readonly Coming[], facts: S
     ...writeWays(effect),
   ]
   const width = Math.max(0, ...knobs.map(([declaration]) => declaration.length))
-  const bearers = rig.rules.filter(({ bearsKnobs }) => bearsKnobs).map(({ select }) => styleText(select))
-  const owners = [...new Set([...rig.areas.map(({ of, select }) => (of === 'window' ? ':root' : styleText(select))), ...bearers])]
+  const owners = ownersOf(rig)
   const rules = writeRules(effect, comings, facts)
   return [
     writeComment(

@@ -166,6 +166,7 @@ export const rig: fc.Arbitrary<Rig> = fc
     of: fc.constantFrom('each' as const, 'each' as const, 'group' as const, 'window' as const),
     among: fc.constantFrom('one' as const, 'all' as const),
     insetPx: fc.constantFrom(0, 12, -40),
+    beyond: fc.constantFrom(undefined, undefined, '.card', '.layer'),
     pointer: fc.constantFrom('fine' as const, 'any' as const),
     arrowKeys: fc.option(between(0.01, 0.4), { nil: undefined }),
     looks: fc.record({
@@ -179,7 +180,7 @@ export const rig: fc.Arbitrary<Rig> = fc
     }),
     channels: fc.array(channel, { minLength: 1, maxLength: 4 }),
   })
-  .map(({ of, among, insetPx, pointer, arrowKeys, looks: machine, channels: made }) => {
+  .map(({ of, among, insetPx, beyond, pointer, arrowKeys, looks: machine, channels: made }) => {
     const channels = withChosen(made.map((each) => ofElements(each, of)))
     const inset = { value: insetPx, unit: 'px' as const }
     return {
@@ -194,6 +195,7 @@ export const rig: fc.Arbitrary<Rig> = fc
           pointer,
           touch: 'tap' as const,
           looks: machine,
+          ...(beyond !== undefined && of === 'each' && among === 'all' ? { beyond } : {}),
           ...(arrowKeys === undefined ? {} : { arrowKeys }),
         },
       ],

@@ -105,8 +105,8 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
       seen.add(next)
     }
   })
-  rig.parts.forEach(({ area, inside, id, drawn, holds, reached, count, whileOn, covers }, i) => {
-    if (drawn && [holds, reached, count, whileOn, covers].some((each) => each !== undefined))
+  rig.parts.forEach(({ area, inside, id, drawn, holds, reached, count, lives, box }, i) => {
+    if (drawn && [holds, reached, count, lives, box].some((each) => each !== undefined))
       report(['parts', i, 'drawn'], 'what the stylesheet draws holds nothing, is one, and is reached by nobody')
     if (typeof holds === 'object' && 'split' in holds && (inside === undefined || reached || count !== undefined))
       report(

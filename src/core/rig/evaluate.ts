@@ -37,7 +37,7 @@ export interface Evaluation {
 /** The selectors of all elements whose boxes a rig reads. */
 export function selectorsOf(rig: Rig): readonly string[] {
   return [
-    ...rig.areas.filter(({ of }) => of !== 'window').map(({ select }) => select),
+    ...rig.areas.flatMap(({ of, select, beyond }) => [...(of === 'window' ? [] : [select]), ...(beyond === undefined ? [] : [beyond])]),
     ...rig.channels.flatMap(({ frame, signal }) => [
       ...(typeof frame === 'string' ? [] : [frameSelect(frame)]),
       ...(signal.of === 'nearest' ? [signal.among] : []),
@@ -128,6 +128,9 @@ function setUp(rig: Rig, boxes: Boxes, byCss: readonly string[]): Setup {
   const scenes = plans.map((plan) => {
     const scene = newScene(plan)
     scene.places = placesOf(plan, boxes, frameFrom)
+    const { beyond } = plan.area
+    if (beyond !== undefined)
+      scene.beyond = (boxes.elements[beyond] ?? []).map((_, index) => frameFrom((at) => at.elements[beyond]?.[index]))
     return scene
   })
   const setup: Setup = { engine: newEngine(scenes), plans, frames }

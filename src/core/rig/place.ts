@@ -19,6 +19,8 @@ export interface Place {
 export interface Scene {
   readonly plan: AreaPlan
   places: readonly Place[]
+  /** What the pointer has to be on beyond a place's own box; undefined where that does not matter. */
+  beyond?: readonly Frame[]
   /** The place that has the pointer, or had it last, as an index; -1 for none. */
   holder: number
   /** The places where something has happened. */

@@ -72,7 +72,7 @@ export function beginPlay(
     const value = start?.(index) ?? poseOf(channel)
     const span = spanOf(channel)
     const chain = channel.chain ? chains.begin(value, channel.chain, channel.feel, restBand * span) : undefined
-    return { reading: NaN, turn: 0, next: undefined, own: followerAt(0), follower: followerAt(value), chain, span }
+    return { reading: NaN, turn: 0, turnedTo: NaN, next: undefined, own: followerAt(0), follower: followerAt(value), chain, span }
   })
   const flowing = [...channels.keys()].filter((index) => Boolean(channels[index] && readers[channels[index].signal.of].due))
   return { channels, states, frame, presence, insets, zones: [], index: 0, flowing }

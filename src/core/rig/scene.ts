@@ -32,9 +32,9 @@ function claim(scene: Scene, x: number, y: number): number {
   return isHeld(places[holder]) ? holder : places.findLastIndex(isHeld)
 }
 
-/** Whether a place that holds the point is met there: beyond its own box only, where so asked, while another one has the pointer. */
-const isMet = ({ plan, places }: Scene, place: Place, { x, y }: Sample) =>
-  plan.area.beyond !== 'fellows' || holdsOwn(place.frame, x, y) || places.some(({ frame }) => holdsOwn(frame, x, y))
+/** Whether a place that holds the point is met there: beyond its own box only, where so asked, while the pointer is on one of certain elements. */
+const isMet = ({ beyond }: Scene, place: Place, { x, y }: Sample) =>
+  !beyond || holdsOwn(place.frame, x, y) || beyond.some((frame) => holdsOwn(frame, x, y))
 
 /** How far the pointer may go and still stand still, px. */
 const stillPx = 3

@@ -184,8 +184,8 @@ export const areaSchema = z
     box: z.enum(['still', 'live']),
     /** Whether one match at most has the pointer, or all that hold it. */
     among: z.enum(['one', 'all']),
-    /** Beyond its own box it counts only where the pointer is on another match: a light that goes over the border between two. */
-    beyond: z.literal('fellows').optional(),
+    /** Beyond its own box it counts only where the pointer is on one of these, such as the other matches: a light that goes over the border between two. */
+    beyond: select.optional(),
     /** More elements that count as the same place: inside the match, or anywhere for a group. */
     bridge: select.optional(),
     /** `fine`: a mouse or a pen only. `any`: a finger too. */
@@ -394,12 +394,12 @@ export const partSchema = z.object({
   area: identifier,
   inside: identifier.optional(),
   count: z.number().int().min(1).max(60).optional(),
-  /** Seen only while the pointer is there, and until its values have come to rest: what nobody sees costs nothing. */
-  whileOn: z.boolean().optional(),
+  /** It is there always, or seen only while the pointer is there and until its values have come to rest: what nobody sees costs nothing. */
+  lives: z.literal('on').optional(),
   /** It is the match's own ::before or ::after: the stylesheet draws it, and no script is needed for it. */
   drawn: z.enum(['before', 'after']).optional(),
-  /** It covers the border of the match too; else it lies in the padding box. */
-  covers: z.literal('border').optional(),
+  /** Which box of the match it fills: with its border, or that of the padding where nothing is said. */
+  box: z.literal('border').optional(),
   /**
    * What it holds, kept in step: a copy of what the match holds, which nobody can select, focus or hear; a text, or a
    * picture; or, of its words, one letter or one word each: there are then as many of it.
@@ -423,8 +423,6 @@ export const ruleSchema = z.object({
   css: cssSchema,
   /** Only where the script is at work: without it the page stands as designed. `select` is then that of an area. */
   whilePlayed: z.boolean().optional(),
-  /** The knobs and tokens stand on these elements too, which lie outside the areas. */
-  bearsKnobs: z.boolean().optional(),
 })
 
 /** An attribute that a look may set: one that says something, and runs nothing. */

@@ -50,6 +50,8 @@ export interface Memory {
   reading: number
   /** The last turn of a wheel, or of two fingers, that it has taken. */
   turn: number
+  /** Where turns have brought it, whatever it shows while the pointer is away; NaN before the first. */
+  turnedTo: number
   /** A follower of its own, for signals that take their time. */
   readonly own: Follower
 }

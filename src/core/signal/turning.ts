@@ -5,17 +5,18 @@ import type { Signal } from './signal'
 type Wheel = Extract<Signal, { of: 'wheel' }>
 type Pinch = Extract<Signal, { of: 'pinch' }>
 
-/** A reading that goes on from where it is, once with each turn; it stays where it was left. */
+/** A reading that goes on from where it is, once with each turn; it is there again when the pointer comes back. */
 function turned(
   { start, least, greatest }: Wheel | Pinch,
   { pointer, presence }: At,
   memory: Memory,
   next: (reading: number) => number,
 ): number {
-  const reading = Number.isNaN(memory.reading) ? start : memory.reading
-  if (!presence.inside || memory.turn === pointer.turns) return reading
+  const turnedTo = Number.isNaN(memory.turnedTo) ? start : memory.turnedTo
+  if (!presence.inside || memory.turn === pointer.turns) return turnedTo
   memory.turn = pointer.turns
-  return Math.min(greatest, Math.max(least, next(reading)))
+  memory.turnedTo = Math.min(greatest, Math.max(least, next(turnedTo)))
+  return memory.turnedTo
 }
 
 const readWheel: Reader<Wheel>['read'] = (signal, at, memory) =>

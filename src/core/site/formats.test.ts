@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
 import { writeStylesheet } from '../export/stylesheet'
 import { planEffects } from '../export/plan'
-import { upgradePatch, upgradePreset } from './formats'
+import { upgradeEffect, upgradePatch, upgradePreset } from './formats'
 import { applyPatch, diff } from './patch'
 import { presetFormat } from './preset'
 import { siteFormat, siteSchema, type Site } from './site'
@@ -127,6 +127,31 @@ describe('an older patch', () => {
     expect(upgraded(name)).toEqual([name])
     const order = { do: 'order', at: ['effects'], from: ['a', 'b'], to: ['b', 'a'] } as const
     expect(upgraded(order)).toEqual([order])
+  })
+})
+
+it('a rig by hand says in general what had names for one kind alone', () => {
+  const settings = {
+    areas: [
+      { id: 'a', select: '&', beyond: 'fellows' },
+      { id: 'b', select: '.b' },
+    ],
+    parts: [
+      { id: 'p', covers: 'border', whileOn: true },
+      { id: 'q', whileOn: false },
+    ],
+    rules: [{ select: '.c', bearsKnobs: true, css: {} }],
+  }
+  expect(upgradeEffect({ kind: 'free', settings })).toEqual({
+    kind: 'free',
+    settings: {
+      areas: [
+        { id: 'a', select: '&', beyond: '&' },
+        { id: 'b', select: '.b' },
+      ],
+      parts: [{ id: 'p', box: 'border', lives: 'on' }, { id: 'q' }],
+      rules: [{ select: '.c', css: {} }],
+    },
   })
 })
 

@@ -38,8 +38,23 @@ function renamed(fields: unknown, names: Names, change: (value: unknown, older: 
 
 const nameIn = (names: Names, name: string): string => (Object.hasOwn(names, name) ? (names[name] ?? name) : name)
 
+/** The members of a rig by hand, by their list: what one of them says now. */
+const rigMembers: Readonly<Record<string, (member: Fields) => Fields>> = {
+  areas: ({ beyond, ...area }) =>
+    beyond === 'fellows' ? { ...area, beyond: area.select } : beyond === undefined ? area : { ...area, beyond },
+  parts: ({ covers, whileOn, ...part }) => ({
+    ...part,
+    ...(covers === undefined ? {} : { box: covers }),
+    ...(whileOn ? { lives: 'on' } : {}),
+  }),
+  // What bore the knobs now does so by itself.
+  rules: (rule) => Object.fromEntries(Object.entries(rule).filter(([key]) => key !== 'bearsKnobs')),
+}
+
 const upgradeSettings = (settings: unknown): unknown =>
   renamed(settings, settingNames, (value, older) => {
+    const member = Object.hasOwn(rigMembers, older) ? rigMembers[older] : undefined
+    if (member && Array.isArray(value)) return value.map((each: unknown) => (isFields(each) ? member(each) : each))
     const values = Object.hasOwn(settingValues, older) ? settingValues[older] : undefined
     return values && typeof value === 'string' ? nameIn(values, value) : value
   })

@@ -15,7 +15,7 @@ const isClear = (effect: Effect, over: Element, element: Element) => over.contai
 function isMet(effect: Effect, over: Element, area: Element): boolean {
   const isOnIt = (element: Element) => hasPointer(frameOf(element, effect.measure))
   if (!effect.insets || isOnIt(area)) return isClear(effect, over, area)
-  return !effect.fellows || [...effect.places.values()].some((place) => isOnIt(place.area))
+  return !effect.beyond || [...document.querySelectorAll(effect.beyond)].some(isOnIt)
 }
 
 /** Takes the pointer to the elements of an effect that have it, and away from those that had it. */

@@ -2,12 +2,13 @@ import { limited } from './limited'
 import { pointer } from './pointer'
 import type { At, Follower } from './types'
 
-/** What a reading becomes by a turn of the wheel, or of two fingers, that it has not taken yet; it stays where it was left. */
+/** What a reading becomes by a turn of the wheel, or of two fingers, that it has not taken yet; it is there again when the pointer comes back. */
 function takenTurn({ place }: At, follower: Follower, start: number, next: (reading: number) => number): number {
-  const { reading = start } = follower
-  if (!place.isOn || follower.turn === pointer.turns) return reading
+  const { turnedTo = start } = follower
+  if (!place.isOn || follower.turn === pointer.turns) return turnedTo
   follower.turn = pointer.turns
-  return next(reading)
+  follower.turnedTo = next(turnedTo)
+  return follower.turnedTo
 }
 
 export const wheeled = (at: At, follower: Follower, start: number, least: number, greatest: number, perPx: number) =>

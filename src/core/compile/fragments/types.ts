@@ -49,6 +49,8 @@ export interface Follower {
   told?: number
   /** The last turn of the wheel, or of two fingers, that it has taken. */
   turn?: number
+  /** Where turns have brought it. */
+  turnedTo?: number
   /** A follower of its own, for what takes its time before it is followed. */
   own?: Follower
   /** The values of the links, where it is a chain: what each is missing. */
@@ -205,7 +207,8 @@ export interface Effect {
   readonly isWindow?: boolean
   /** All elements that hold the pointer have it, not one alone; beyond themselves only where it comes from another. */
   readonly amongAll?: boolean
-  readonly fellows?: boolean
+  /** What the pointer has to be on beyond it. */
+  readonly beyond?: string
   /** How far inside its edges the pointer counts: top, right, bottom, left. */
   readonly insets?: (width: number, height: number) => readonly number[]
   readonly bridge?: string

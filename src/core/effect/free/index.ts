@@ -30,6 +30,7 @@ function fillRoles(rig: Rig, own: string, filled: Filled): Rig {
       ...area,
       select: fill(area.select),
       ...(area.bridge === undefined ? {} : { bridge: fill(area.bridge) }),
+      ...(area.beyond === undefined ? {} : { beyond: fill(area.beyond) }),
     })),
     channels: rig.channels.map((channel) => ({
       ...channel,

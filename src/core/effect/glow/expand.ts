@@ -59,7 +59,7 @@ export function expandGlow(settings: GlowSettings, select: string): Rig {
   const rules: Rule[] = []
   /** A tile of light in a part that clips it. */
   const lit = (id: string, strength: string, css: Part['css']) => {
-    parts.push({ id, area: 'card', whileOn: true, covers: 'border', css })
+    parts.push({ id, area: 'card', lives: 'on', box: 'border', css })
     // What moves has nothing but its place; what is drawn hangs on it and stays as it is, so that a move asks little of the page.
     parts.push({ id: `${id}-pool`, area: 'card', inside: id, css: { position: 'absolute', left: '0', top: '0' } })
     parts.push({ id: `${id}-tile`, area: 'card', inside: `${id}-pool`, css: tileCss(strength) })
@@ -84,7 +84,7 @@ export function expandGlow(settings: GlowSettings, select: string): Rig {
   }
   if (hasTurn) {
     knobs.push(knob(settings, 'arcDeg'))
-    parts.push({ id: 'round', area: 'card', whileOn: true, covers: 'border', css: ringCss })
+    parts.push({ id: 'round', area: 'card', lives: 'on', box: 'border', css: ringCss })
     // Wide enough to cover a card of three to one while it turns.
     parts.push({
       id: 'runner',

@@ -25,7 +25,7 @@ export function expandGrainLight(settings: GrainLightSettings, select: string): 
     knobs: [knob(settings, 'radiusPx'), knob(settings, 'lightPercent'), knob(settings, 'grainPercent')],
     outputs: [...sheet.outputs, outputOn({ part: 'light' }, fading, { knob: 'strength', ...shines })],
     parts: [
-      { id: 'ground', area: 'ground', covers: 'border', css: { ...coverCss, 'z-index': '-1', background: '{gradient}' } },
+      { id: 'ground', area: 'ground', box: 'border', css: { ...coverCss, 'z-index': '-1', background: '{gradient}' } },
       { id: 'sheet', area: 'ground', inside: 'ground', css: { position: 'absolute', inset: '0', 'will-change': 'transform' } },
       {
         id: 'light',

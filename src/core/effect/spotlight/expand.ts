@@ -91,12 +91,12 @@ export function expandSpotlight(settings: SpotlightSettings, select: string): Ri
   if (away === 'dark') outputs.push(outputOn({ part: 'lid' }, fading, { base: 1, factor: -1, channel: 'here' }))
   return rigOf({
     // On the next ground it counts as there until its whole pool has left, so that the light goes over the border.
-    areas: [areaOn('ground', select, { among: 'all', ...(isPinned ? {} : { insets: insetsOf(-(clearPx + softPx)), beyond: 'fellows' }) })],
+    areas: [areaOn('ground', select, { among: 'all', ...(isPinned ? {} : { insets: insetsOf(-(clearPx + softPx)), beyond: select }) })],
     channels,
     knobs,
     outputs,
     parts: [
-      { id: 'dark', area: 'ground', covers: 'border', whileOn: away === 'lit' ? true : undefined, css: { ...coverCss, 'z-index': '1' } },
+      { id: 'dark', area: 'ground', box: 'border', lives: away === 'lit' ? 'on' : undefined, css: { ...coverCss, 'z-index': '1' } },
       { id: 'sheet', area: 'ground', inside: 'dark', css: { position: 'absolute', inset: '0' } },
       { id: 'pool', area: 'ground', inside: 'sheet', css: { ...poolCss, ...pools[shape] } },
       ...lid,

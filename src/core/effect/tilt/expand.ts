@@ -81,7 +81,7 @@ export function expandTilt(settings: TiltSettings, select: string, roles: Filled
     outputs.push(output('scale', 1, 'scale', 'here', 1))
   }
   const made: Made = { channels, knobs, outputs, parts: [], rules: [], tokens: [], layers: [] }
-  if (isShared) made.rules.push({ select: groundOf(select), bearsKnobs: true, css: { perspective: '{perspective}' } })
+  if (isShared) made.rules.push({ select: groundOf(select), css: { perspective: '{perspective}' } })
   addLayers(made, settings, stays, select, roles)
   if (settings.sheenPercent > 0) addSheen(made, settings, stays)
   if (settings.shadowPx > 0) addShadow(made, settings)
@@ -152,7 +152,7 @@ function addSheen({ parts, outputs, knobs, tokens }: Made, settings: TiltSetting
     {
       id: 'glass',
       area: 'card',
-      covers: 'border',
+      box: 'border',
       css: { ...coverCss, ...(sheenBlend === 'normal' ? {} : { 'mix-blend-mode': sheenBlend }) },
     },
     { id: 'sheen', area: 'card', inside: 'glass', css: { position: 'absolute', inset, background: ground } },
