@@ -4,7 +4,8 @@ import fc from 'fast-check'
 import { cases } from '../src/bundle/differ'
 import { needsScript } from '../src/core/compile/needs-script'
 import { kinds } from '../src/core/effect/kinds'
-import { evaluate, selectorsOf, type Boxes } from '../src/core/rig/evaluate'
+import { evaluate, type Boxes } from '../src/core/rig/evaluate'
+import { touchedBy } from '../src/core/rig/resolve'
 import { propertyOfChannel } from '../src/core/rig/plan'
 import { spanOf } from '../src/core/rig/play'
 import type { Rig } from '../src/core/rig/rig'
@@ -193,7 +194,7 @@ for (const kind of kinds.filter(({ id, expand, defaults }) => id !== 'free' && n
       const html = `${ground('')}${'<div class="card">Words'.concat(...roles.map((id) => `<i class="${id}"></i>`), '</div>').repeat(2)}</body></html>`
       const rig = kind.expand(recipe.settings, '.card', Object.fromEntries(roles.map((id) => [id, `.card .${id}`])))
       await page.setContent(html)
-      const boxes: Boxes = { window: { width: 1000, height: 700 }, elements: await boxesOn(page, selectorsOf(rig)) }
+      const boxes: Boxes = { window: { width: 1000, height: 700 }, elements: await boxesOn(page, touchedBy(rig).read) }
       const followed = rig.channels.filter(
         ({ frame, chain, signal }) =>
           (frame === 'area' || (typeof frame === 'object' && 'each' in frame)) &&

@@ -3,7 +3,8 @@ import { readFileSync, writeFileSync } from 'node:fs'
 import * as z from 'zod'
 import { planEffects } from '../core/export/plan'
 import { readBoxes } from '../core/rig/boxes-schema'
-import { evaluate, missingBoxes, selectorsOf, type Boxes, type BoxesAt } from '../core/rig/evaluate'
+import { evaluate, missingBoxes, type Boxes, type BoxesAt } from '../core/rig/evaluate'
+import { touchedBy } from '../core/rig/resolve'
 import type { Rig } from '../core/rig/rig'
 import type { Sample } from '../core/signal/sample'
 import { describeIssues } from '../core/site/issues'
@@ -79,7 +80,7 @@ const afterMs = 2000
 /** Where nothing else is said: a window of 1280 x 720 with one match of each selector, as large as half of it, in the middle. */
 function plainBoxes(rig: Rig): Boxes {
   const box = { x: 320, y: 180, width: 640, height: 360 }
-  return { window: { width: 1280, height: 720 }, elements: Object.fromEntries(selectorsOf(rig).map((select) => [select, [box]])) }
+  return { window: { width: 1280, height: 720 }, elements: Object.fromEntries(touchedBy(rig).read.map((select) => [select, [box]])) }
 }
 
 function tableOf(rig: Rig, name: string, trace: readonly Sample[], boxes: Boxes | readonly BoxesAt[], times: readonly number[]): Table {

@@ -1,7 +1,7 @@
 // What the worker answers: pure functions of the pages it was told of.
 import { onlyThis, rungOf, type SiteIndex } from '../core/page/candidates'
 import { findAlike } from '../core/page/alike'
-import { overlapsOf } from '../core/page/overlaps'
+import { overlapsOf } from '../core/rig/resolve'
 import { indexPage, writeSelector } from '../core/page/selector'
 import { childrenOf, elementsOf, findIn, parentOf, readTree, textOf } from '../core/page/tree'
 import { answerTo } from '../core/trace/compare'

@@ -2,7 +2,7 @@
 import type { Names } from '../rig/plan'
 import type { Coming } from '../rig/comings'
 import { markOfOutput, nameOfArea, nameOfZone, pathOfPart, planRig, sharesEye, type AreaPlan, type Write } from '../rig/plan'
-import { frameSelect, selectOf } from '../rig/select'
+import { frameSelect, selectOf } from '../rig/resolve'
 import { addedParts, partOf, type Area, type Channel, type FrameOf, type Output, type Part, type Rig, type State } from '../rig/rig'
 import { statesOf } from '../rig/states'
 import { neutralOf, propertyOf } from '../rig/slot'

@@ -1,9 +1,6 @@
 // What a page's own sheets and attributes do to elements, as far as it matters to a script: by rules and elements, wherever they come from.
 import { AttributeAction, parse, SelectorType, stringify, type Selector } from 'css-what'
-import { liesInBy } from '../page/overlaps'
-import { selectorsOf } from '../rig/evaluate'
-import { partOf } from '../rig/rig'
-import { selectOf } from '../rig/select'
+import { liesInBy, platformBy, touchedBy } from '../rig/resolve'
 import type { Source } from './effects'
 import { worstFacts, type Facts } from './facts'
 
@@ -52,14 +49,10 @@ export interface Asked {
 }
 
 /** What there is to know for these effects. */
-export const askedBy = (sources: readonly Source[]): Asked => ({
-  read: [...new Set(sources.flatMap(({ rig }) => selectorsOf(rig)))],
-  written: [
-    ...new Set(
-      sources.flatMap(({ rig }) => rig.outputs.filter(({ to }) => partOf(to) === undefined).map((output) => selectOf(rig, output))),
-    ),
-  ],
-})
+export function askedBy(sources: readonly Source[]): Asked {
+  const touched = sources.map(({ rig }) => touchedBy(rig))
+  return { read: [...new Set(touched.flatMap(({ read }) => read))], written: [...new Set(touched.flatMap(({ written }) => written))] }
+}
 
 /** Facts as they travel: of `liesIn` the pairs that are so. */
 export interface PageFacts extends Omit<Facts, 'liesIn'> {
@@ -77,7 +70,7 @@ export function readFacts<Found extends object>(page: PageRead<Found>): (asked: 
   const does = lacksSheets ? undefined : deedsOf(page)
   const find = (select: string) => page.find(select) ?? []
   return ({ read, written }) => {
-    const isIn = liesInBy(find, page.parentOf)
+    const isIn = liesInBy(platformBy(find, page.parentOf))
     const all = [...new Set([...read, ...written])]
     const liesIn = all.flatMap((inner) => written.filter((outer) => isIn(inner, outer)).map((outer) => [inner, outer] as const))
     const rest = { hasLateElements: hasScripts, hasOwnCode: hasScripts, liesIn }

@@ -2,7 +2,7 @@
 import { comingsOf } from '../rig/comings'
 import { sharesEye } from '../rig/plan'
 import { addedParts, partOf, type Looks } from '../rig/rig'
-import { asOneSelector } from '../rig/select'
+import { asOneSelector } from '../rig/resolve'
 import { keptProperties, propertyOf } from '../rig/slot'
 import { draftsOf, measureFor, movedBy, type Moved, type Source } from './effects'
 import { allowing, type Facts, type Leaving } from './facts'

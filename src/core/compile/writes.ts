@@ -1,6 +1,6 @@
 // What a script writes on the elements of a page, by which it can be taken off again.
 import { planRig } from '../rig/plan'
-import { targetSelect } from '../rig/select'
+import { targetSelect } from '../rig/resolve'
 import type { Source } from './effects'
 
 /** A custom property or an attribute, and the elements that may have it. */

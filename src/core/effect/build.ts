@@ -2,7 +2,7 @@
 import type { Feel, Timed } from '../feel/feel'
 import type { Area, Channel, Output, Rig, Target } from '../rig/rig'
 import type { TransformFunction } from '../rig/names'
-import { asOneSelector } from '../rig/select'
+import { asOneSelector } from '../rig/resolve'
 import type { Slot } from '../rig/slot'
 
 /** How what is only there with the pointer comes and goes. */

@@ -2,7 +2,8 @@
 import { describe, expect, it } from 'vitest'
 import { namedFeels } from '../feel/named'
 import type { Box } from '../geometry/box'
-import { evaluate, selectorsOf } from '../rig/evaluate'
+import { evaluate } from '../rig/evaluate'
+import { touchedBy } from '../rig/resolve'
 import { readRig } from '../rig/check'
 import type { Rig } from '../rig/rig'
 import type { Sample } from '../signal/sample'
@@ -19,7 +20,7 @@ const rolesOf = (kind: AnyKind, settings: unknown) =>
 const rigOf = (kind: AnyKind, settings: unknown) => kind.expand(settings, '.own', rolesOf(kind, settings))
 const boxesOf = (rig: Rig, box: Box) => ({
   window: { width: 1280, height: 720 },
-  elements: Object.fromEntries(selectorsOf(rig).map((select) => [select, [box]])),
+  elements: Object.fromEntries(touchedBy(rig).read.map((select) => [select, [box]])),
 })
 const recipes = kinds.flatMap((kind) =>
   kind.recipes.map((recipe) => ({ name: `${kind.id}, ${recipe.id}`, kind, settings: recipe.settings as unknown })),

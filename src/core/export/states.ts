@@ -1,7 +1,7 @@
 // Hover looks in a stylesheet: what elements are like in each, and how they get there.
 import { nameOfArea, pathOfPart } from '../rig/plan'
 import type { Area, State } from '../rig/rig'
-import { asOneSelector } from '../rig/select'
+import { asOneSelector } from '../rig/resolve'
 import { isByStylesheet, statesOf, whileShowing } from '../rig/states'
 import { cssNumber, styleText, writeDeclarations, writeTime } from './css-value'
 import type { PlannedEffect } from './plan'

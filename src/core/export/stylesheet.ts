@@ -17,7 +17,7 @@ import {
 } from '../rig/plan'
 import { poseOf } from '../rig/play'
 import { addedParts, partOf, type Output, type Rig } from '../rig/rig'
-import { asOneSelector, selectOf } from '../rig/select'
+import { asOneSelector, selectOf } from '../rig/resolve'
 import { sides, transformFunctions } from '../rig/names'
 import { keptProperties, lawOf, propertyOf, slotName } from '../rig/slot'
 import { cssNumber, styleText, writeDeclarations, writeKnob, writeTime, writeValue } from './css-value'

@@ -2,7 +2,7 @@
 import type { Timed } from '../feel/feel'
 import { isPlain } from './plan'
 import { partOf, type Channel, type Output, type Rig } from './rig'
-import { selectOf } from './select'
+import { selectOf } from './resolve'
 import { turnedSelects } from './states'
 
 /** What has to be known of a page for its stylesheet to have transitions of ours. */

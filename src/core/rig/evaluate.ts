@@ -6,8 +6,9 @@ import { hear, hearAgain, newEngine, playUntil, type Engine } from './engine'
 import { beginPlay, channelValue, followSizes, shape, showFrame, type Play } from './play'
 import { planRig, type AreaPlan } from './plan'
 import type { Output, Rig } from './rig'
-import { frameSelect } from './select'
+import { resolveArea, touchedBy, type Platform } from './resolve'
 import { newPlace, newPresence, newScene, type Place } from './place'
+import type { Presence } from '../signal/reader'
 import { outputValue } from './values'
 import { slotName } from './slot'
 
@@ -34,20 +35,9 @@ export interface Evaluation {
   readonly moments: readonly Moment[]
 }
 
-/** The selectors of all elements whose boxes a rig reads. */
-export function selectorsOf(rig: Rig): readonly string[] {
-  return [
-    ...rig.areas.flatMap(({ of, select, beyond }) => [...(of === 'window' ? [] : [select]), ...(beyond === undefined ? [] : [beyond])]),
-    ...rig.channels.flatMap(({ frame, signal }) => [
-      ...(typeof frame === 'string' ? [] : [frameSelect(frame)]),
-      ...(signal.of === 'nearest' ? [signal.among] : []),
-    ]),
-  ]
-}
-
 /** Of what elements no boxes are known: the first selector; undefined when all are. */
 export function missingBoxes(rig: Rig, boxes: Boxes): string | undefined {
-  return selectorsOf(rig).find((select) => !boxes.elements[select])
+  return touchedBy(rig).read.find((select) => !boxes.elements[select])
 }
 
 /** Whether a sample is heard: a finger, a wheel or two fingers are not where nothing responds to them. */
@@ -146,62 +136,66 @@ function moveFrames({ frames }: Setup, boxes: Boxes): void {
 
 const windowBox = ({ window }: Boxes): Box => ({ x: 0, y: 0, ...window })
 
+/** An element of which nothing is known but its box: the one of this number that a selector matches. */
+interface BoxElement {
+  readonly select: string
+  readonly index: number
+}
+
+/** Boxes alone as a platform: an element lies in another whose box holds its middle. */
+const platformOf = ({ elements }: Boxes): Platform<BoxElement> => ({
+  find: (select) => elements[select]?.map((_, index) => ({ select, index })),
+  homeOf: ({ select, index }, among) => {
+    const box = elements[select]?.[index]
+    return among.findIndex((each) => {
+      const around = elements[each.select]?.[each.index]
+      return box && around && holdsPoint(around, box.x + box.width / 2, box.y + box.height / 2)
+    })
+  },
+})
+
 function placesOf(plan: AreaPlan, boxes: Boxes, frameFrom: (find: (boxes: Boxes) => Box | undefined) => Frame): readonly Place[] {
   const { area } = plan
-  const matches = boxes.elements[area.select] ?? []
-  const box = (index: number) => (at: Boxes) => at.elements[area.select]?.[index]
-  const places =
-    area.of === 'each'
-      ? matches.map((_, index) => box(index))
-      : [area.of === 'window' ? windowBox : (at: Boxes) => hullOf(at.elements[area.select] ?? [])]
-  return places.map((find, index) => {
-    const frame = frameFrom(find)
+  const platform = platformOf(boxes)
+  const boxOf =
+    ({ select, index }: BoxElement) =>
+    (at: Boxes) =>
+      at.elements[select]?.[index]
+  const resolved = resolveArea(
+    area,
+    plan.frames.map(({ of }) => of),
+    platform,
+  )
+  return resolved.map(({ elements, frames }, index) => {
+    const [first] = elements
+    const frame = frameFrom(
+      area.of === 'window' ? windowBox : area.of === 'group' || !first ? (at) => hullOf(at.elements[area.select] ?? []) : boxOf(first),
+    )
     const presence = newPresence()
     if (area.looks?.first === index) Object.assign(presence.look, { state: 'on', shown: 'on' })
-    const holding = area.of === 'group' ? matches.map((_, each) => frameFrom(box(each))) : [frame]
-    const plays = plan.frames.flatMap(({ of, channels }) => {
+    const holding = area.of === 'group' ? elements.map((each) => frameFrom(boxOf(each))) : [frame]
+    const plays = plan.frames.flatMap(({ of, channels }, f) => {
       const begin = (at: Frame): Play => {
-        // What is on from the start lies there.
-        const start = (n: number) => {
-          const channel = channels[n]
-          return presence.look.shown === 'on' && channel?.signal.of === 'look'
-            ? shape(
-                channel,
-                channel.signal.whose === 'others' ? channel.signal.values.off : (channel.signal.values.on ?? channel.signal.values.off),
-              )
-            : undefined
-        }
-        const play = beginPlay(channels, at, presence, of === 'area' ? area.insets : undefined, start)
+        const play = beginPlay(channels, at, presence, of === 'area' ? area.insets : undefined, (n) => startOf(channels[n], presence))
         const among = channels.find(({ signal }) => signal.of === 'nearest')?.signal
-        if (among?.of === 'nearest')
-          play.zones = (boxes.elements[among.among] ?? []).map((__, each) => frameFrom((now) => now.elements[among.among]?.[each]))
+        if (among?.of === 'nearest') play.zones = (platform.find(among.among) ?? []).map((each) => frameFrom(boxOf(each)))
         return play
       }
       if (of === 'area') return [begin(frame)]
       if (of === 'window') return [begin(frameFrom(windowBox))]
-      if ('box' in of) return [begin(frameFrom((at) => at.elements[of.box]?.[0]))]
-      const select = frameSelect(of)
-      const plays = (boxes.elements[select] ?? []).flatMap((each, k) =>
-        placeOf(each, places, boxes) === index ? [begin(frameFrom((at) => at.elements[select]?.[k]))] : [],
-      )
-      plays.forEach((play, n) => (play.index = n))
-      return plays
+      const read = (frames[f] ?? []).map((each) => begin(frameFrom(boxOf(each))))
+      read.forEach((play, n) => (play.index = n))
+      return read
     })
     return newPlace(presence, frame, holding, plays)
   })
 }
 
-/** The place that an element belongs to: the first that holds its middle, else the first of all. */
-function placeOf(element: Box, places: readonly ((boxes: Boxes) => Box | undefined)[], boxes: Boxes): number {
-  const x = element.x + element.width / 2
-  const y = element.y + element.height / 2
-  return Math.max(
-    0,
-    places.findIndex((find) => {
-      const box = find(boxes)
-      return box && holdsPoint(box, x, y)
-    }),
-  )
+/** What is on from the start lies there. */
+function startOf(channel: AreaPlan['frames'][number]['channels'][number] | undefined, { look }: Presence): number | undefined {
+  if (look.shown !== 'on' || channel?.signal.of !== 'look') return undefined
+  const { whose, values } = channel.signal
+  return shape(channel, whose === 'others' ? values.off : (values.on ?? values.off))
 }
 
 /** What can be read of a rig, by column. */

@@ -1,6 +1,6 @@
 // What there is to a rig, area by area, and the names that all of it has on a page.
 import { addedParts, partOf, type Area, type Channel, type FrameOf, type Output, type Part, type Rig, type Target } from './rig'
-import { areaOf } from './select'
+import { areaOf } from './resolve'
 import { isZone } from '../signal/signal'
 import { keptProperties, propertyOf, slotName } from './slot'
 

@@ -1,7 +1,7 @@
 // What hover looks do: which elements each is seen on, and whether CSS alone can tell them.
 import type { Look } from '../look/look'
 import { addedParts, type Area, type Rig, type State } from './rig'
-import { asOneSelector, targetSelect } from './select'
+import { asOneSelector, targetSelect } from './resolve'
 
 /** The states of an area. */
 export const statesOf = ({ states = [] }: Rig, { id }: Area): readonly State[] => states.filter(({ area }) => area === id)

@@ -13,7 +13,7 @@ import { askedBy, takeFacts, type Asked, type PageFacts } from '../../core/compi
 import { pageFactsOf } from '../../core/compile/tree-facts'
 import { planEffects, type PlannedEffect } from '../../core/export/plan'
 import { targetsOf, writeStylesheet } from '../../core/export/stylesheet'
-import { overlapsOf } from '../../core/page/overlaps'
+import { overlapsOf } from '../../core/rig/resolve'
 import { copyForStudio, type StudioCopy } from '../../core/page/studio-copy'
 import type { PageFile } from '../../core/page/sheets'
 import { elementsOf, findIn, PageTooLarge, readTree, textOf } from '../../core/page/tree'

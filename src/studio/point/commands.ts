@@ -2,7 +2,7 @@
 import { nanoid } from 'nanoid'
 import type { Recipe } from '../../core/effect/kind'
 import { findKind } from '../../core/effect/kinds'
-import { asOneSelector } from '../../core/rig/select'
+import { asOneSelector } from '../../core/rig/resolve'
 import type { Effect } from '../../core/site/site'
 import type { Under } from '../../stage/protocol'
 import { changeSettings, notify } from '../commands'

@@ -2,7 +2,8 @@
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useState } from 'react'
 import { expandEffect } from '../../core/effect/kinds'
-import { selectorsOf, type Boxes } from '../../core/rig/evaluate'
+import { type Boxes } from '../../core/rig/evaluate'
+import { touchedBy } from '../../core/rig/resolve'
 import type { Effect } from '../../core/site/site'
 import { withBindings } from '../../core/site/bindings'
 import { readTrace } from '../../core/trace/csv'
@@ -59,7 +60,7 @@ export function ComparePart({ effect }: { readonly effect: Effect }) {
     if (!one || !other) return
     const boxes: Boxes = await studio.link.ask({
       type: 'boxes',
-      selects: [...new Set([effect.select, ...selectorsOf(one), ...selectorsOf(other)])],
+      selects: [...new Set([effect.select, ...touchedBy(one).read, ...touchedBy(other).read])],
     })
     const box = boxes.elements[effect.select]?.find(({ y, height }) => y + height > 0 && y < boxes.window.height)
     const kept = site.traces?.find(({ id }) => id === choice.trace)

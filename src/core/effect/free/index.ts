@@ -1,7 +1,7 @@
 // Free: a rig written by hand. It is told by what it is made of, and each of its knobs, feels and curves is a word.
-import type { Rig, Target } from '../../rig/rig'
+import type { Rig } from '../../rig/rig'
 import { rigSchema } from '../../rig/check'
-import { asOneSelector } from '../../rig/select'
+import { asOneSelector, withSelectors } from '../../rig/resolve'
 import type { Slot } from '../../rig/slot'
 import type { Control, Piece } from '../control'
 import { custom } from '../families'
@@ -16,32 +16,10 @@ function listed(names: readonly string[]): string {
 }
 
 /** The rig with the elements that were pointed at: `&` in a selector stands for the effect's own, `&id` for those of a role. */
-function fillRoles(rig: Rig, own: string, filled: Filled): Rig {
-  const fill = (select: string) =>
-    select.replace(/&([A-Za-z][\w-]*)?/g, (_, id?: string) => asOneSelector(id === undefined ? own : (filled[id] ?? ':not(*)')))
-  const each = <T extends object>(target: T): T =>
-    Object.fromEntries(
-      Object.entries(target).map(([key, value]) => [key, key === 'part' || typeof value !== 'string' ? (value as unknown) : fill(value)]),
-    ) as T
-  const withTarget = <T extends { readonly to: Target }>(item: T): T => ({ ...item, to: item.to === 'self' ? item.to : each(item.to) })
-  return {
-    ...rig,
-    areas: rig.areas.map((area) => ({
-      ...area,
-      select: fill(area.select),
-      ...(area.bridge === undefined ? {} : { bridge: fill(area.bridge) }),
-      ...(area.beyond === undefined ? {} : { beyond: fill(area.beyond) }),
-    })),
-    channels: rig.channels.map((channel) => ({
-      ...channel,
-      frame: typeof channel.frame === 'string' ? channel.frame : each(channel.frame),
-      signal: channel.signal.of === 'nearest' ? { ...channel.signal, among: fill(channel.signal.among) } : channel.signal,
-    })),
-    outputs: rig.outputs.map(withTarget),
-    ...(rig.states ? { states: rig.states.map(withTarget) } : {}),
-    rules: rig.rules.map((rule) => ({ ...rule, select: fill(rule.select) })),
-  }
-}
+const fillRoles = (rig: Rig, own: string, filled: Filled): Rig =>
+  withSelectors(rig, (select) =>
+    select.replace(/&([A-Za-z][\w-]*)?/g, (_, id?: string) => asOneSelector(id === undefined ? own : (filled[id] ?? ':not(*)'))),
+  )
 
 /** The words of the sentence: the first numbers, and the first colour or gradient. */
 function mainWords(rig: Rig): readonly Control<Rig>[] {

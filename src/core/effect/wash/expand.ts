@@ -1,7 +1,7 @@
 // Wash as a rig: the picture's own pseudo-elements, and hover looks that CSS tells by itself. No script is needed for it.
 import type { Timed } from '../../feel/feel'
 import type { Knob, Part, Rig, Rule, State } from '../../rig/rig'
-import { asOneSelector } from '../../rig/select'
+import { asOneSelector } from '../../rig/resolve'
 import { areaOn, groundOf, rigOf } from '../build'
 import type { Filled } from '../kind'
 import { washParameters, type WashSettings } from './settings'

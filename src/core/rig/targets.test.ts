@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { readRig } from './check'
-import { areaOf, asOneSelector, selectOf, targetSelect } from './select'
+import { areaOf, asOneSelector, selectOf, targetSelect } from './resolve'
 import { markOfOutput } from './plan'
 
 describe('what an output is written on', () => {
