@@ -53,6 +53,37 @@ const stylesOf = {
   borderBottomLeftRadius: '0px',
 }
 
+/** What a browser calls what happened. */
+const typeOf: Readonly<Record<Sample['phase'], string>> = {
+  move: 'pointermove',
+  down: 'pointerdown',
+  up: 'pointerup',
+  leave: 'pointerout',
+  cancel: 'pointercancel',
+  focus: 'focusin',
+  blur: 'focusout',
+  scroll: 'scroll',
+  wheel: 'wheel',
+  pinch: 'wheel',
+  key: 'keydown',
+}
+/** A sample as a browser tells it. */
+const eventOf = (sample: Sample, target: object) => ({
+  type: typeOf[sample.phase],
+  timeStamp: sample.t,
+  clientX: sample.x,
+  clientY: sample.y,
+  target,
+  relatedTarget: null,
+  buttons: sample.buttons,
+  pointerType: typeOf[sample.phase].startsWith('pointer') ? sample.pointerType : undefined,
+  isPrimary: true,
+  key: sample.key,
+  ctrlKey: sample.phase === 'pinch',
+  deltaY: sample.phase === 'pinch' ? -100 * Math.log(sample.by ?? 1) : sample.by,
+  preventDefault: () => undefined,
+})
+
 /**
  * A page with these boxes, by selector; those of `inner` lie in an element of `outer`, as evaluate() has it: in the first that holds their
  * middle, else in the first of all.
@@ -156,34 +187,6 @@ export function makePage(boxes: Boxes, outer = '', inner = '') {
     requestAnimationFrame: (callback: (now: number) => void) => asked.push(callback),
     getComputedStyle: () => stylesOf,
   }
-  const typeOf: Readonly<Record<Sample['phase'], string>> = {
-    move: 'pointermove',
-    down: 'pointerdown',
-    up: 'pointerup',
-    leave: 'pointerout',
-    cancel: 'pointercancel',
-    focus: 'focusin',
-    blur: 'focusout',
-    scroll: 'scroll',
-    wheel: 'wheel',
-    pinch: 'wheel',
-    key: 'keydown',
-  }
-  const eventOf = (sample: Sample, target: object) => ({
-    type: typeOf[sample.phase],
-    timeStamp: sample.t,
-    clientX: sample.x,
-    clientY: sample.y,
-    target,
-    relatedTarget: null,
-    buttons: sample.buttons,
-    pointerType: typeOf[sample.phase].startsWith('pointer') ? sample.pointerType : undefined,
-    isPrimary: true,
-    key: sample.key,
-    ctrlKey: sample.phase === 'pinch',
-    deltaY: sample.phase === 'pinch' ? -100 * Math.log(sample.by ?? 1) : sample.by,
-    preventDefault: () => undefined,
-  })
   return {
     outers,
     others,

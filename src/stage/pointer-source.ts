@@ -10,10 +10,8 @@ import { handlesMark } from './handles/handles'
 import { makeMotions } from './motions'
 import type { PageMode, RunSample, ThreadSample, Visitor } from './protocol'
 import { pointerOf, type Feed } from './real-pointer'
+import { makeTeller, type TellerListeners } from './teller'
 import { asVisitor } from './visitor'
-
-/** How many samples are kept for a script that begins. */
-const mostPast = 600
 
 export interface PointerSource {
   /** Gives every sample from now on to one more. */
@@ -44,50 +42,20 @@ export interface PointerSource {
   readonly run: (samples: readonly RunSample[] | null) => void
 }
 
-interface Listeners {
+interface Listeners extends TellerListeners {
   readonly overlay: Element
-  readonly onSample: (sample: ThreadSample) => void
   /** Where the stand-in is to be seen. */
   readonly onStandIn: (at: { x: number; y: number } | null) => void
-  readonly onMeet: (element: Element | null) => void
-  /** What is under the pointer, and whether it is pressed: for the page's own rules. */
-  readonly onHit: (element: Element | null, isPressed: boolean) => void
 }
 
-export function makePointerSource(page: Document, { overlay, onSample, onStandIn, onMeet, onHit }: Listeners): PointerSource {
+export function makePointerSource(page: Document, { overlay, onStandIn, ...listeners }: Listeners): PointerSource {
   const hitAt = (x: number, y: number) => page.elementsFromPoint(x, y).find((element) => element !== overlay) ?? null
   const area = makeArea(page, hitAt)
-  const feeds = new Set<Feed>()
-  let past: { readonly sample: Sample; readonly hit: Element | null }[] = []
-  let last: Sample | null = null
-  let by: ThreadSample['by'] = 'real'
-  let lastTold: ThreadSample | undefined
+  const { tell, tellOther, ...teller } = makeTeller(area, listeners)
   let mode: PageMode = { is: 'real' }
   let visitor: Visitor = 'mouse'
   /** Whether no move of the real pointer means anything. */
   const isStill = () => mode.is === 'held' || mode.is === 'fastened' || mode.is === 'posing'
-
-  const feedAll: Feed = (sample, hit, prevent) => {
-    past.push({ sample: { ...sample }, hit })
-    if (past.length > 2 * mostPast) past = past.slice(-mostPast)
-    for (const feed of feeds) feed(sample, hit, prevent)
-  }
-  const tell = (sample: Sample, source: ThreadSample['by'], hit: Element | null, prevent?: () => void) => {
-    // Whoever had the pointer before may have told of a later moment; the one who has it now goes on from there.
-    sample.t = Math.max(sample.t, last?.t ?? -Infinity)
-    last = { ...sample }
-    by = source
-    feedAll(sample, hit, prevent)
-    const met = sample.phase === 'leave' ? null : area.at(hit, sample.x, sample.y)
-    onMeet(met)
-    onHit(sample.phase === 'leave' ? null : hit, sample.buttons !== 0)
-    lastTold = { ...toldOf(sample, source), ...(met ? placeOf(met, sample) : {}) }
-    onSample(lastTold)
-  }
-  const placeOf = (element: Element, { x, y }: Sample) => {
-    const box = stillBoxOf(element, 'padding')
-    return { place: placeIn(box, x, y), index: area.indexOf(element), size: { width: box.width, height: box.height } }
-  }
 
   const motions = makeMotions(
     page,
@@ -114,7 +82,7 @@ export function makePointerSource(page: Document, { overlay, onSample, onStandIn
     motions.stop()
     onStandIn(null)
     area.forget()
-    tell(mouseAt(last?.x ?? 0, last?.y ?? 0, 'leave'), 'real', null)
+    tell(mouseAt(teller.last()?.x ?? 0, teller.last()?.y ?? 0, 'leave'), 'real', null)
   }
   const leaveForControls = () => {
     if (isStill()) return
@@ -127,7 +95,10 @@ export function makePointerSource(page: Document, { overlay, onSample, onStandIn
     else leave()
   }
   /** Where the pointer is if it is in the area, else where the stand-in belongs. */
-  const pointInArea = () => (last && isPresent(last) && area.holds(last) ? last : area.restingPoint())
+  const pointInArea = () => {
+    const last = teller.last()
+    return last && isPresent(last) && area.holds(last) ? last : area.restingPoint()
+  }
   const hold = (look: Look, point: { readonly x: number; readonly y: number } | undefined) => {
     if (look === 'off' || !point) return leave()
     const { x, y } = point
@@ -136,18 +107,10 @@ export function makePointerSource(page: Document, { overlay, onSample, onStandIn
   }
 
   const real = { x: NaN, y: NaN }
-  /** A key, a wheel or the focus: none of them takes the pointer anywhere. */
-  const hearOther: Feed = (heard, told, prevent) => {
-    const sample = { ...heard, t: Math.max(heard.t, last?.t ?? -Infinity) }
-    feedAll(sample, told, prevent)
-    // A key leaves the pointer where it is, or gone.
-    const where: ThreadSample = lastTold ?? { t: 0, x: 0, y: 0, by: 'real', phase: 'away' }
-    if (heard.key) onSample({ ...where, t: sample.t, turned: { phase: 'key', key: heard.key } })
-  }
   pointerOf(page, (heard, told, prevent) => {
     // The studio tells when the pointer leaves a sandboxed frame; the browser's own word on it is not to be relied on.
     if (heard.phase === 'leave') return
-    if (!isOfPointer(heard)) return hearOther(heard, told ?? null, prevent)
+    if (!isOfPointer(heard)) return tellOther(heard, told ?? null, prevent)
     const sample = asVisitor(heard, visitor)
     if (!sample) return
     // What changes under a standing pointer does not bring it back from where it went.
@@ -158,10 +121,11 @@ export function makePointerSource(page: Document, { overlay, onSample, onStandIn
     if (motions.is() === 'run' && sample.phase !== 'down') return
     // Handles are controls: while the hand is on one, the stand-in stays where the pointer rested.
     if (told === overlay && overlay.hasAttribute(handlesMark)) {
-      if (by === 'real') leaveForControls()
+      if (teller.by() === 'real') leaveForControls()
       return
     }
-    if (hasStood && (by !== 'real' || !last || !isPresent(last))) return
+    const last = teller.last()
+    if (hasStood && (teller.by() !== 'real' || !last || !isPresent(last))) return
     const hit = !told || told === overlay ? hitAt(sample.x, sample.y) : told
     motions.stop()
     onStandIn(null)
@@ -172,16 +136,20 @@ export function makePointerSource(page: Document, { overlay, onSample, onStandIn
   return {
     hitAt,
     leave,
-    past: () => past,
-    feedTo: (feed) => void feeds.add(feed),
-    pointer: () => (last && by === 'real' && isPresent(last) ? last : undefined),
+    past: teller.past,
+    feedTo: teller.feedTo,
+    pointer: () => {
+      const last = teller.last()
+      return last && teller.by() === 'real' && isPresent(last) ? last : undefined
+    },
     place: () => {
+      const last = teller.last()
       const point = last && isPresent(last) ? last : area.restingPoint()
       const element = point && area.at(hitAt(point.x, point.y), point.x, point.y)
       return point && element ? { element, place: placeIn(stillBoxOf(element, 'padding'), point.x, point.y) } : undefined
     },
     setArea: (select) => {
-      if (area.become(select) && last?.phase === 'move' && by === 'stand-in') leaveForControls()
+      if (area.become(select) && teller.last()?.phase === 'move' && teller.by() === 'stand-in') leaveForControls()
     },
     pointedAt: (element, x, y) => area.pointedAt(element, { x, y }),
     become: (next) => {
@@ -224,12 +192,4 @@ export function makePointerSource(page: Document, { overlay, onSample, onStandIn
       else motions.run(samples)
     },
   }
-}
-
-/** A sample as the studio's thread has it, without the place on an element. */
-function toldOf({ t, x, y, buttons, phase, by, key }: Sample, source: ThreadSample['by']): ThreadSample {
-  const told: ThreadSample = { t, x, y, by: source, phase: phase === 'leave' ? 'away' : 'here' }
-  if (buttons !== 0) told.buttons = buttons
-  if (phase === 'wheel' || phase === 'pinch' || phase === 'key') told.turned = { phase, by, key }
-  return told
 }

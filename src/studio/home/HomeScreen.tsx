@@ -53,8 +53,7 @@ export function HomeScreen({ sites, unreadable, removed, templates }: HomeScreen
   const [sought, setSought] = useState('')
   const [refusal, setRefusal] = useState<string | null>(null)
   const [isOver, setIsOver] = useState(false)
-  /** Does something on the server, shows what came of it, and says why where it was refused. */
-  const act = async (work: () => Promise<void>) => {
+  const act: Act = async (work) => {
     try {
       setRefusal(null)
       await work()
@@ -125,78 +124,84 @@ export function HomeScreen({ sites, unreadable, removed, templates }: HomeScreen
           )}
           {sites.length > 0 && found.length === 0 && <Box>No site and no page is called that.</Box>}
           {found.map((site) => (
-            <Box
-              as="section"
-              key={site.id}
-              aria-label={site.name}
-              borderTop="1px solid"
-              borderColor="edge"
-              pt="12px"
-              pb="34px"
-              minWidth="0"
-            >
-              <Flex align="center" gap="6px" mb="12px">
-                <SiteName key={site.name} site={site} onName={(name) => void act(() => changeSite(site.id, { name }))} />
-                <Box fontSize="14px" color="soft" whiteSpace="nowrap" flex="1">
-                  {count(site.pages.length, 'page')}, {count(site.effects, 'effect')}
-                </Box>
-                <Button
-                  variant="quiet"
-                  px="4px"
-                  aria-label={`Export ${site.name}`}
-                  title="Export: all pages with their effects and files, as a ZIP"
-                  asChild
-                >
-                  <a href={`/export/${site.id}`} download>
-                    <Download size={15} aria-hidden="true" />
-                  </a>
-                </Button>
-                <Button
-                  variant="quiet"
-                  px="4px"
-                  aria-label={`Copy ${site.name}`}
-                  title="Copy"
-                  onClick={() => void act(async () => void (await newSite({ copyOf: site.id })))}
-                >
-                  <Copy size={15} aria-hidden="true" />
-                </Button>
-                <Button
-                  variant="quiet"
-                  px="4px"
-                  aria-label={`Remove ${site.name}`}
-                  title={`Remove; it can be brought back for ${binDays} days`}
-                  onClick={() => void act(() => changeSite(site.id, { removed: true }))}
-                >
-                  <Trash2 size={15} aria-hidden="true" />
-                </Button>
-              </Flex>
-              <Grid gap="28px" templateColumns="minmax(0, 1fr)">
-                {site.pages.map((page) => (
-                  <PageCard key={page.id} siteId={site.id} page={page} />
-                ))}
-              </Grid>
-            </Box>
+            <SiteSection key={site.id} site={site} act={act} />
           ))}
         </Grid>
-        {removed.length > 0 && (
-          <Box as="section" aria-label="Removed sites" borderTop="1px solid" borderColor="edge" pt="12px" fontSize="14px">
-            <Box as="h2" fontSize="15px" fontWeight="600" mb="6px">
-              Removed, kept for {binDays} days
-            </Box>
-            {removed.map(({ id, name, removedAt }) => (
-              <Flex key={id} align="center" gap="10px" minHeight="32px">
-                <Box truncate maxWidth="420px">
-                  {name}
-                </Box>
-                <Box color="soft">{new Date(removedAt).toLocaleDateString()}</Box>
-                <Button minHeight="26px" fontSize="13px" onClick={() => void act(() => changeSite(id, { removed: false }))}>
-                  Bring back
-                </Button>
-              </Flex>
-            ))}
-          </Box>
-        )}
+        {removed.length > 0 && <RemovedSites removed={removed} act={act} />}
       </Box>
+    </Box>
+  )
+}
+
+/** Does something on the server, shows what came of it, and says why where it was refused. */
+type Act = (work: () => Promise<void>) => Promise<void>
+
+/** One site: its name, what can be done with it, and its pages. */
+function SiteSection({ site, act }: { readonly site: HomeScreenProps['sites'][number]; readonly act: Act }) {
+  return (
+    <Box as="section" aria-label={site.name} borderTop="1px solid" borderColor="edge" pt="12px" pb="34px" minWidth="0">
+      <Flex align="center" gap="6px" mb="12px">
+        <SiteName key={site.name} site={site} onName={(name) => void act(() => changeSite(site.id, { name }))} />
+        <Box fontSize="14px" color="soft" whiteSpace="nowrap" flex="1">
+          {count(site.pages.length, 'page')}, {count(site.effects, 'effect')}
+        </Box>
+        <Button
+          variant="quiet"
+          px="4px"
+          aria-label={`Export ${site.name}`}
+          title="Export: all pages with their effects and files, as a ZIP"
+          asChild
+        >
+          <a href={`/export/${site.id}`} download>
+            <Download size={15} aria-hidden="true" />
+          </a>
+        </Button>
+        <Button
+          variant="quiet"
+          px="4px"
+          aria-label={`Copy ${site.name}`}
+          title="Copy"
+          onClick={() => void act(async () => void (await newSite({ copyOf: site.id })))}
+        >
+          <Copy size={15} aria-hidden="true" />
+        </Button>
+        <Button
+          variant="quiet"
+          px="4px"
+          aria-label={`Remove ${site.name}`}
+          title={`Remove; it can be brought back for ${binDays} days`}
+          onClick={() => void act(() => changeSite(site.id, { removed: true }))}
+        >
+          <Trash2 size={15} aria-hidden="true" />
+        </Button>
+      </Flex>
+      <Grid gap="28px" templateColumns="minmax(0, 1fr)">
+        {site.pages.map((page) => (
+          <PageCard key={page.id} siteId={site.id} page={page} />
+        ))}
+      </Grid>
+    </Box>
+  )
+}
+
+/** Sites that were removed, until they cannot be brought back any more. */
+function RemovedSites({ removed, act }: { readonly removed: HomeScreenProps['removed']; readonly act: Act }) {
+  return (
+    <Box as="section" aria-label="Removed sites" borderTop="1px solid" borderColor="edge" pt="12px" fontSize="14px">
+      <Box as="h2" fontSize="15px" fontWeight="600" mb="6px">
+        Removed, kept for {binDays} days
+      </Box>
+      {removed.map(({ id, name, removedAt }) => (
+        <Flex key={id} align="center" gap="10px" minHeight="32px">
+          <Box truncate maxWidth="420px">
+            {name}
+          </Box>
+          <Box color="soft">{new Date(removedAt).toLocaleDateString()}</Box>
+          <Button minHeight="26px" fontSize="13px" onClick={() => void act(() => changeSite(id, { removed: false }))}>
+            Bring back
+          </Button>
+        </Flex>
+      ))}
     </Box>
   )
 }

@@ -83,26 +83,36 @@ const posted = { method: 'POST', headers: { 'content-type': 'application/json' }
 const bodyOf = ({ window, revision }: Pick<Journal, 'window' | 'revision'>, entries: readonly Entry[]) =>
   JSON.stringify({ window, revision, entries })
 
-/** A saver for one site. */
-export function makeSaver({ siteId, log, journal, setSent, onSaved, onState, onLeftovers }: SaverOptions): Saver {
-  const saving = observable<SaveState>({ state: 'saved' })
-  const left = new Map<string, readonly Entry[]>()
+/** Sends edits to the server: what it answers, or why it will never take them. Throws an Unsaved where it cannot be reached, or cannot save now. */
+async function postEdits(siteId: string, body: string): Promise<z.infer<typeof savedSchema> | { readonly refused: string | undefined }> {
+  let response: Response
+  try {
+    response = await fetch(`/api/sites/${siteId}/edits`, { ...posted, body, signal: AbortSignal.timeout(answerMs) })
+  } catch (error) {
+    throw new Unsaved(error instanceof DOMException && error.name === 'TimeoutError' ? 'The studio’s server does not answer.' : unreachable)
+  }
+  const answered: unknown = await response.json().catch(() => undefined)
+  const problem = problemSchema.safeParse(answered).data?.detail
+  if (isRefusal(response.status)) return { refused: problem }
+  if (!response.ok) throw new Unsaved(problem ?? 'The studio’s server refused this.')
+  const saved = savedSchema.safeParse(answered)
+  if (!saved.success) throw new Unsaved('The studio’s server gave an answer that cannot be read.')
+  return saved.data
+}
+
+/** Keeps edits on the browser's disk, as far as the server does not have them. */
+function makeWriter(log: EditLog, windowOf: () => string) {
   let isKept = true
-  /** The last of our numbers that the server has. */
+  /** The last number that the server has. */
   let savedUpTo = 0
   /** What could not be written yet. */
   const unwritten = new Map<number, Entry>()
-  let timer: ReturnType<typeof setTimeout> | undefined
-  let firstUnsent = 0
-  let sending: Promise<void> | undefined
-  let hasEnded = false
-
   const write = paced<Entry>(writeMs, async (entries) => {
     for (const entry of entries) unwritten.set(entry.number, entry)
     try {
       for (const entry of unwritten.values()) {
         // What is saved by now need not be kept any more.
-        if (entry.number > savedUpTo) await log.keep(journal().window, entry)
+        if (entry.number > savedUpTo) await log.keep(windowOf(), entry)
         unwritten.delete(entry.number)
       }
       isKept = true
@@ -111,36 +121,31 @@ export function makeSaver({ siteId, log, journal, setSent, onSaved, onState, onL
       isKept = false
     }
   })
-  const sayOffline = (cause: string) => saving.set({ state: 'offline', detail: `${cause} ${isKept ? inBrowser : inWindow}` })
+  return { write, isKept: () => isKept, noteSaved: (upTo: number) => void (savedUpTo = Math.max(savedUpTo, upTo)) }
+}
+
+/** A saver for one site. */
+export function makeSaver({ siteId, log, journal, setSent, onSaved, onState, onLeftovers }: SaverOptions): Saver {
+  const saving = observable<SaveState>({ state: 'saved' })
+  const left = new Map<string, readonly Entry[]>()
+  const { write, isKept, noteSaved } = makeWriter(log, () => journal().window)
+  let timer: ReturnType<typeof setTimeout> | undefined
+  let firstUnsent = 0
+  let sending: Promise<void> | undefined
+  let hasEnded = false
+
+  const sayOffline = (cause: string) => saving.set({ state: 'offline', detail: `${cause} ${isKept() ? inBrowser : inWindow}` })
   const later = (ms: number) => {
     clearTimeout(timer)
     if (!hasEnded) timer = setTimeout(() => void send(), ms)
   }
 
   const post = async (window: string, entries: readonly Entry[]): Promise<void> => {
-    let response: Response
-    try {
-      response = await fetch(`/api/sites/${siteId}/edits`, {
-        ...posted,
-        body: bodyOf({ window, revision: journal().revision }, entries),
-        signal: AbortSignal.timeout(answerMs),
-      })
-    } catch (error) {
-      throw new Unsaved(
-        error instanceof DOMException && error.name === 'TimeoutError' ? 'The studio’s server does not answer.' : unreachable,
-      )
-    }
-    const body: unknown = await response.json().catch(() => undefined)
-    if (isRefusal(response.status)) return refuse(window, entries, problemSchema.safeParse(body).data?.detail)
-    if (!response.ok) {
-      const problem = problemSchema.safeParse(body)
-      throw new Unsaved(problem.success ? problem.data.detail : 'The studio’s server refused this.')
-    }
-    const answer = savedSchema.safeParse(body)
-    if (!answer.success) throw new Unsaved('The studio’s server gave an answer that cannot be read.')
-    if (window === journal().window) savedUpTo = Math.max(savedUpTo, answer.data.last)
-    onSaved(window, { ...answer.data, site: answer.data.site })
-    await log.drop(window, answer.data.last).catch(() => undefined)
+    const answer = await postEdits(siteId, bodyOf({ window, revision: journal().revision }, entries))
+    if ('refused' in answer) return refuse(window, entries, answer.refused)
+    if (window === journal().window) noteSaved(answer.last)
+    onSaved(window, { ...answer, site: answer.site })
+    await log.drop(window, answer.last).catch(() => undefined)
   }
 
   /** What the server will never take is sent by itself, so that it keeps nothing else back; alone, it is left out and told. */
@@ -248,7 +253,7 @@ export function makeSaver({ siteId, log, journal, setSent, onSaved, onState, onL
         // It is asked for again with the next news.
       }
     },
-    isAtRisk: () => !isKept && !isAllSaved(),
+    isAtRisk: () => !isKept() && !isAllSaved(),
     end: () => {
       hasEnded = true
       // What is under way is brought to its end; what is not saved by then is on the disk.

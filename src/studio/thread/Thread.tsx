@@ -2,7 +2,7 @@
 // again, and a stretch can be kept as a trace. No React on a move.
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { Route } from 'lucide-react'
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { useCallback, useEffect, useRef, useState, type RefObject } from 'react'
 import { expandEffect, findKind } from '../../core/effect/kinds'
 import type { Sample } from '../../core/signal/sample'
 import { runNames, runs, type RunName } from '../../core/trace/runs'
@@ -33,31 +33,7 @@ export function Thread() {
     if (!selected || !kind) return
     times.current = timesOf(kind.feels(selected.effect.settings), expandEffect(selected.effect).areas)
   }, [selected])
-  useEffect(() => {
-    let handle = 0
-    const frame = () => {
-      handle = 0
-      const surface = canvas.current
-      if (!surface) return
-      const stood = thread.stood()
-      const now = stood?.at ?? performance.now()
-      const isMoving = drawThread(surface, stood?.samples ?? thread.samples, now, times.current, shown.current ?? undefined)
-      if (words.current) words.current.textContent = sayPresent(thread.samples, performance.now(), times.current)
-      if (isMoving && !stood) handle = requestAnimationFrame(frame)
-    }
-    const wake = () => {
-      handle ||= requestAnimationFrame(frame)
-    }
-    const stop = thread.watch(wake)
-    addEventListener('resize', wake)
-    wake()
-    return () => {
-      stop()
-      removeEventListener('resize', wake)
-      cancelAnimationFrame(handle)
-    }
-  }, [thread])
-
+  useThreadDrawing(canvas, words, times, shown)
   useEffect(
     () => link.listen((message) => void (message.type === 'cost' && costs.current && (costs.current.textContent = sayCost(message.cost)))),
     [link],
@@ -148,32 +124,7 @@ export function Thread() {
         />
       </Box>
       <Flex align="center" gap="3px" px="6px" borderLeft="1px solid" borderColor="hairline">
-        {isStretch && (
-          <>
-            <Button
-              variant="quiet"
-              minHeight="26px"
-              fontSize="13px"
-              onClick={() => playTrace(studio, samplesIn(thread.stood()?.samples ?? [], stretch))}
-            >
-              Replay
-            </Button>
-            <Button
-              variant="quiet"
-              minHeight="26px"
-              fontSize="13px"
-              onClick={() => {
-                keepStretch(studio, samplesIn(thread.stood()?.samples ?? [], stretch))
-                show(null)
-              }}
-            >
-              Keep it
-            </Button>
-            <Button variant="quiet" minHeight="26px" fontSize="13px" onClick={() => show(null)}>
-              Back to live
-            </Button>
-          </>
-        )}
+        {stretch && isStretch && <StretchActions stretch={stretch} onDone={() => show(null)} />}
         <RunMenu />
       </Flex>
       <Flex
@@ -195,6 +146,72 @@ export function Thread() {
         />
       </Flex>
     </Grid>
+  )
+}
+
+/** Draws the thread while something is new, and says the present moment in words. */
+function useThreadDrawing(
+  canvas: RefObject<HTMLCanvasElement | null>,
+  words: RefObject<HTMLDivElement | null>,
+  times: RefObject<Times>,
+  shown: RefObject<readonly [number, number] | null>,
+): void {
+  const { thread } = useStudio()
+  useEffect(() => {
+    let handle = 0
+    const frame = () => {
+      handle = 0
+      const surface = canvas.current
+      if (!surface) return
+      const stood = thread.stood()
+      const now = stood?.at ?? performance.now()
+      const isMoving = drawThread(surface, stood?.samples ?? thread.samples, now, times.current, shown.current ?? undefined)
+      if (words.current) words.current.textContent = sayPresent(thread.samples, performance.now(), times.current)
+      if (isMoving && !stood) handle = requestAnimationFrame(frame)
+    }
+    const wake = () => {
+      handle ||= requestAnimationFrame(frame)
+    }
+    const stop = thread.watch(wake)
+    addEventListener('resize', wake)
+    wake()
+    return () => {
+      stop()
+      removeEventListener('resize', wake)
+      cancelAnimationFrame(handle)
+    }
+  }, [thread, canvas, words, times, shown])
+}
+
+interface StretchActionsProps {
+  readonly stretch: readonly [number, number]
+  readonly onDone: () => void
+}
+
+/** What can be done with a stretch of the thread. */
+function StretchActions({ stretch, onDone }: StretchActionsProps) {
+  const studio = useStudio()
+  const samples = () => samplesIn(studio.thread.stood()?.samples ?? [], stretch)
+  return (
+    <>
+      <Button variant="quiet" minHeight="26px" fontSize="13px" onClick={() => playTrace(studio, samples())}>
+        Replay
+      </Button>
+      <Button
+        variant="quiet"
+        minHeight="26px"
+        fontSize="13px"
+        onClick={() => {
+          keepStretch(studio, samples())
+          onDone()
+        }}
+      >
+        Keep it
+      </Button>
+      <Button variant="quiet" minHeight="26px" fontSize="13px" onClick={onDone}>
+        Back to live
+      </Button>
+    </>
   )
 }
 

@@ -73,18 +73,6 @@ export function ComparePart({ effect }: { readonly effect: Effect }) {
     letGo(studio)
   }
   const shown = answers?.of === key ? answers : null
-  const differs = (row: (typeof rows)[number]) => shown && row.tell(shown.one.numbers[row.key]) !== row.tell(shown.other.numbers[row.key])
-  const lastAt = shown
-    ? Math.max(
-        800,
-        Math.min(
-          8000,
-          Math.ceil(((shown.trace.at(-1)?.t ?? 0) + Math.max(shown.one.numbers.settleMs, shown.other.numbers.settleMs) * 1.2) / 200) * 200,
-        ),
-      )
-    : 0
-  const beyond = shown ? 0.1 + Math.max(shown.one.numbers.overshoot, shown.other.numbers.overshoot) : 0
-  const farthest = shown ? farthestLine(shown) : 0
   return (
     <Box as="section" aria-label="Compare">
       <Box as="h3" fontWeight="600" mb="4px">
@@ -135,46 +123,68 @@ export function ComparePart({ effect }: { readonly effect: Effect }) {
           </Button>
         )}
       </Flex>
-      {shown && (
-        <>
-          <Box height="120px" mt="8px" display="flex">
-            <LineChart
-              label={`How the value goes that differs most, ${wordsOf(states, choice.one)} beside ${wordsOf(states, choice.other)}`}
-              across={[0, lastAt]}
-              down={[-beyond, 1 + beyond]}
-              lines={[...linesOf(shown.one, farthest, lastAt, 'madder'), ...linesOf(shown.other, farthest, lastAt, 'violet')]}
-            />
-          </Box>
-          <Grid role="table" aria-label="The numbers of both" templateColumns="1.2fr 1fr 1fr" fontSize="13px" rowGap="2px" mt="5px">
-            <Box role="row" display="contents">
-              <Box role="columnheader" color="soft">
-                Result
-              </Box>
-              <Box role="columnheader" fontWeight="600" color="madder" truncate>
-                {wordsOf(states, choice.one)}
-              </Box>
-              <Box role="columnheader" fontWeight="600" color="violet" truncate>
-                {wordsOf(states, choice.other)}
-              </Box>
-            </Box>
-            {rows.map((row) => (
-              <Box role="row" display="contents" key={row.key}>
-                <Box role="rowheader" color="soft">
-                  {row.words}
-                </Box>
-                <Box role="cell" fontWeight={differs(row) ? '600' : '400'}>
-                  {row.tell(shown.one.numbers[row.key])}
-                </Box>
-                <Box role="cell" fontWeight={differs(row) ? '600' : '400'}>
-                  {row.tell(shown.other.numbers[row.key])}
-                </Box>
-              </Box>
-            ))}
-          </Grid>
-        </>
-      )}
+      {shown && <Result answers={shown} one={wordsOf(states, choice.one)} other={wordsOf(states, choice.other)} />}
     </Box>
   )
+}
+
+interface ResultProps {
+  readonly answers: Answers
+  /** What the two are called. */
+  readonly one: string
+  readonly other: string
+}
+
+/** How two states go under the same trace, and their numbers side by side. */
+function Result({ answers, one, other }: ResultProps) {
+  const numbers = [answers.one.numbers, answers.other.numbers] as const
+  const differs = ({ key, tell }: (typeof rows)[number]) => tell(numbers[0][key]) !== tell(numbers[1][key])
+  const lastAt = lastShown(answers)
+  const beyond = 0.1 + Math.max(...numbers.map(({ overshoot }) => overshoot))
+  const farthest = farthestLine(answers)
+  return (
+    <>
+      <Box height="120px" mt="8px" display="flex">
+        <LineChart
+          label={`How the value goes that differs most, ${one} beside ${other}`}
+          across={[0, lastAt]}
+          down={[-beyond, 1 + beyond]}
+          lines={[...linesOf(answers.one, farthest, lastAt, 'madder'), ...linesOf(answers.other, farthest, lastAt, 'violet')]}
+        />
+      </Box>
+      <Grid role="table" aria-label="The numbers of both" templateColumns="1.2fr 1fr 1fr" fontSize="13px" rowGap="2px" mt="5px">
+        <Box role="row" display="contents">
+          <Box role="columnheader" color="soft">
+            Result
+          </Box>
+          <Box role="columnheader" fontWeight="600" color="madder" truncate>
+            {one}
+          </Box>
+          <Box role="columnheader" fontWeight="600" color="violet" truncate>
+            {other}
+          </Box>
+        </Box>
+        {rows.map((row) => (
+          <Box role="row" display="contents" key={row.key}>
+            <Box role="rowheader" color="soft">
+              {row.words}
+            </Box>
+            {numbers.map((each, i) => (
+              <Box role="cell" key={i} fontWeight={differs(row) ? '600' : '400'}>
+                {row.tell(each[row.key])}
+              </Box>
+            ))}
+          </Box>
+        ))}
+      </Grid>
+    </>
+  )
+}
+
+/** Until when both are shown, ms: until they have settled, and a little longer. */
+function lastShown({ one, other, trace }: Answers): number {
+  const settled = (trace.at(-1)?.t ?? 0) + Math.max(one.numbers.settleMs, other.numbers.settleMs) * 1.2
+  return Math.max(800, Math.min(8000, Math.ceil(settled / 200) * 200))
 }
 
 /** The line on which the two go farthest apart. */
