@@ -3,7 +3,7 @@ import vm from 'node:vm'
 import type { Box } from '../core/geometry/box'
 import { holdsPoint } from '../core/geometry/box'
 import type { Boxes } from '../core/rig/evaluate'
-import type { Sample } from '../core/signal/sample'
+import { eventTypes, type Sample } from '../core/signal/sample'
 
 /** Of a 2D matrix what scripts use: window to element. */
 class Matrix {
@@ -53,30 +53,16 @@ const stylesOf = {
   borderBottomLeftRadius: '0px',
 }
 
-/** What a browser calls what happened. */
-const typeOf: Readonly<Record<Sample['phase'], string>> = {
-  move: 'pointermove',
-  down: 'pointerdown',
-  up: 'pointerup',
-  leave: 'pointerout',
-  cancel: 'pointercancel',
-  focus: 'focusin',
-  blur: 'focusout',
-  scroll: 'scroll',
-  wheel: 'wheel',
-  pinch: 'wheel',
-  key: 'keydown',
-}
 /** A sample as a browser tells it. */
 const eventOf = (sample: Sample, target: object) => ({
-  type: typeOf[sample.phase],
+  type: eventTypes[sample.phase],
   timeStamp: sample.t,
   clientX: sample.x,
   clientY: sample.y,
   target,
   relatedTarget: null,
   buttons: sample.buttons,
-  pointerType: typeOf[sample.phase].startsWith('pointer') ? sample.pointerType : undefined,
+  pointerType: eventTypes[sample.phase].startsWith('pointer') ? sample.pointerType : undefined,
   isPrimary: true,
   key: sample.key,
   ctrlKey: sample.phase === 'pinch',
@@ -197,7 +183,7 @@ export function makePage(boxes: Boxes, outer = '', inner = '') {
       if (!last) return
       const target = hitAt(last.x, last.y)
       const group = samples.map((sample) => eventOf(sample, target))
-      const event = { ...group.at(-1), type: typeOf[last.phase], getCoalescedEvents: () => (last.phase === 'move' ? group : []) }
+      const event = { ...group.at(-1), type: eventTypes[last.phase], getCoalescedEvents: () => (last.phase === 'move' ? group : []) }
       for (const listener of [...listeners]) listener(event)
     },
     frame: (now: number) => {

@@ -1,6 +1,6 @@
 // Runs a compiled script: the text that is exported, with stand-ins for what it asks of the browser, so that it hears whom it
 // should, its frames are counted, and it can be taken off again.
-import type { Sample } from '../core/signal/sample'
+import { eventTypes, type Sample } from '../core/signal/sample'
 
 /** Where a script runs, and what stands in for the browser. */
 export interface Surroundings {
@@ -20,20 +20,6 @@ export interface RunningScript {
 }
 
 type Listener = (event: object) => void
-
-const typeOf: Readonly<Record<Sample['phase'], string>> = {
-  move: 'pointermove',
-  down: 'pointerdown',
-  up: 'pointerup',
-  leave: 'pointerout',
-  cancel: 'pointercancel',
-  focus: 'focusin',
-  blur: 'focusout',
-  scroll: 'scroll',
-  wheel: 'wheel',
-  pinch: 'wheel',
-  key: 'keydown',
-}
 
 /** What a script may set in a style that is no value of its own. */
 const settled = ['transition-property', 'transition-duration', 'transition-delay', 'position'] as const
@@ -104,7 +90,7 @@ export function runScript(text: string, { root, nonce, requestFrame, elementFrom
   )
   return {
     hear: ({ t, x, y, buttons, pointerType, phase, by = 0, key }, hit, prevent) => {
-      const type = typeOf[phase]
+      const type = eventTypes[phase]
       const event = {
         type,
         timeStamp: t,

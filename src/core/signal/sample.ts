@@ -8,6 +8,21 @@
 export const phases = ['move', 'down', 'up', 'leave', 'cancel', 'focus', 'blur', 'scroll', 'wheel', 'pinch', 'key'] as const
 export type Phase = (typeof phases)[number]
 
+/** What browsers call the event that a phase is heard by. */
+export const eventTypes: Readonly<Record<Phase, string>> = {
+  move: 'pointermove',
+  down: 'pointerdown',
+  up: 'pointerup',
+  leave: 'pointerout',
+  cancel: 'pointercancel',
+  focus: 'focusin',
+  blur: 'focusout',
+  scroll: 'scroll',
+  wheel: 'wheel',
+  pinch: 'wheel',
+  key: 'keydown',
+}
+
 /** The keys that are heard: by these names in browsers too. */
 export const keys = ['Escape', 'ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown', 'Home', 'End'] as const
 export type Key = (typeof keys)[number]
