@@ -24,11 +24,11 @@ export interface Tree {
   readonly text: string
   /** The statements at the top, each with what stands before it up to the end of the one above. */
   readonly pieces: readonly string[]
-  readonly parents: ReadonlyMap<AnyNode, AnyNode>
+  readonly parents: Pick<ReadonlyMap<AnyNode, AnyNode>, 'get' | 'has'>
   /** All nodes, those around others first. */
   readonly nodes: readonly AnyNode[]
   readonly bindings: readonly Binding[]
-  readonly bindingOf: ReadonlyMap<Identifier, Binding>
+  readonly bindingOf: Pick<ReadonlyMap<Identifier, Binding>, 'get' | 'has'>
 }
 
 /** The nodes right below a node. */
@@ -48,11 +48,37 @@ interface Scope {
   readonly around: Scope | undefined
 }
 
+/** What a statement declares at the top. */
+interface Declared {
+  readonly id: Identifier
+  readonly declaration: AnyNode
+  readonly kind: Binding['kind']
+}
+
+/** Some statements that were read: all that hangs on nothing but themselves is found once. */
 interface Parsed {
   readonly program: Program
+  /** All nodes, those around others first. */
+  readonly nodes: readonly AnyNode[]
+  readonly declared: readonly Declared[]
+  /** What is declared within, with all who use it. */
+  readonly inner: readonly Binding[]
+  /** Names that are declared nowhere within. */
+  readonly free: readonly Identifier[]
   /** Where its text begins now in the script that it is part of. */
   offset: number
 }
+
+/** On a node: what it stands in, and on a name its inner binding. Kept there, since nodes are many and outlive a tree. */
+const parent = Symbol('parent')
+const bound = Symbol('binding')
+interface Noted {
+  [parent]?: AnyNode
+  [bound]?: Binding
+}
+const noted = (node: AnyNode): Noted => node as Noted
+
+const parents: Tree['parents'] = { get: (node) => noted(node)[parent], has: (node) => noted(node)[parent] !== undefined }
 
 /** What was parsed lately: of a script that is changed in one place, the rest need not be read again. */
 const parsed = new Map<string, Parsed>()
@@ -61,7 +87,7 @@ const mostParsed = 4000
 function parsePiece(text: string, taken: ReadonlySet<Parsed>): Parsed {
   const known = parsed.get(text)
   if (known && !taken.has(known)) return known
-  const fresh: Parsed = { program: parse(text, { ecmaVersion: 2022, sourceType: 'script' }), offset: 0 }
+  const fresh = readProgram(parse(text, { ecmaVersion: 2022, sourceType: 'script' }))
   if (parsed.size >= mostParsed) parsed.clear()
   parsed.set(text, fresh)
   return fresh
@@ -81,6 +107,102 @@ function inPieces(text: string, { body }: Program): readonly string[] {
   return pieces.length > 0 ? pieces : text.trim() === '' ? [] : [text]
 }
 
+/** The names that a pattern declares. */
+function namesIn(pattern: AnyNode): readonly Identifier[] {
+  switch (pattern.type) {
+    case 'Identifier':
+      return [pattern]
+    case 'ObjectPattern':
+      return pattern.properties.flatMap((property) => namesIn(property.type === 'RestElement' ? property.argument : property.value))
+    case 'ArrayPattern':
+      return pattern.elements.flatMap((element) => (element ? namesIn(element) : []))
+    case 'AssignmentPattern':
+      return namesIn(pattern.left)
+    case 'RestElement':
+      return namesIn(pattern.argument)
+    default:
+      return []
+  }
+}
+
+/** What statements of a block declare: it counts in all of the block. */
+const declaredIn = (statements: readonly AnyNode[]): readonly Declared[] =>
+  statements.flatMap((statement): readonly Declared[] => {
+    if (statement.type === 'FunctionDeclaration' && statement.id) return [{ id: statement.id, declaration: statement, kind: 'function' }]
+    if (statement.type !== 'VariableDeclaration') return []
+    const kind = statement.kind === 'const' ? 'const' : 'let'
+    return statement.declarations.flatMap((each) => namesIn(each.id).map((id) => ({ id, declaration: each, kind })))
+  })
+
+/** What counts within a node alone: parameters, and what a block or the head of a loop declares. */
+function declaredBy(node: AnyNode): readonly Declared[] | undefined {
+  switch (node.type) {
+    case 'FunctionDeclaration':
+    case 'ArrowFunctionExpression':
+    case 'FunctionExpression':
+      return node.params.flatMap((parameter) => namesIn(parameter).map((id) => ({ id, declaration: node, kind: 'parameter' })))
+    case 'BlockStatement':
+      return declaredIn(node.body)
+    case 'ForStatement':
+      return node.init?.type === 'VariableDeclaration' ? declaredIn([node.init]) : []
+    case 'ForOfStatement':
+      return node.left.type === 'VariableDeclaration' ? declaredIn([node.left]) : []
+    case 'CatchClause':
+      return node.param ? namesIn(node.param).map((id) => ({ id, declaration: node, kind: 'parameter' })) : []
+    default:
+      return undefined
+  }
+}
+
+const bindingFor = ({ id, declaration, kind }: Declared, isTop: boolean): Binding => ({
+  name: id.name,
+  id,
+  declaration,
+  kind,
+  isTop,
+  uses: [],
+})
+
+/** Finds in statements all that hangs on nothing but themselves. */
+function readProgram(program: Program): Parsed {
+  const nodes: AnyNode[] = []
+  const inner: Binding[] = []
+  const open: { readonly id: Identifier; readonly scope: Scope | undefined }[] = []
+  const declared = declaredIn(program.body)
+  const known = new Set(declared.map(({ id }) => id))
+  const scopeFor = (own: readonly Declared[], around: Scope | undefined): Scope => {
+    const names = new Map<string, Binding>()
+    for (const each of own) {
+      const binding = bindingFor(each, false)
+      names.set(binding.name, binding)
+      inner.push(binding)
+      noted(each.id)[bound] = binding
+      known.add(each.id)
+    }
+    return { names, around }
+  }
+  const visit = (node: AnyNode, around: AnyNode | undefined, scope: Scope | undefined): void => {
+    if (around) noted(node)[parent] = around
+    nodes.push(node)
+    const own = declaredBy(node)
+    const within = own ? scopeFor(own, scope) : scope
+    if (node.type === 'Identifier' && !known.has(node) && isReference(node, around)) open.push({ id: node, scope })
+    for (const child of childrenOf(node)) visit(child, node, within)
+  }
+  for (const statement of program.body) visit(statement, undefined, undefined)
+  const free = open.flatMap(({ id, scope }) => {
+    for (let each = scope; each; each = each.around) {
+      const binding = each.names.get(id.name)
+      if (!binding) continue
+      binding.uses.push(id)
+      noted(id)[bound] = binding
+      return []
+    }
+    return [id]
+  })
+  return { program, nodes, declared, inner, free, offset: 0 }
+}
+
 /** Reads a script, given as a text or as pieces with some statements each. Throws a SyntaxError where it is none. */
 export function readTree(given: string | readonly string[]): Tree {
   const pieces = (typeof given === 'string' ? [given] : given).flatMap((each) => inPieces(each, parsePiece(each, new Set()).program))
@@ -92,88 +214,32 @@ export function readTree(given: string | readonly string[]): Tree {
     taken.add(each)
     const by = offset - each.offset
     each.offset = offset
-    if (by !== 0) each.program.body.forEach((node) => shift(node, by))
+    if (by !== 0)
+      for (const node of each.nodes) {
+        node.start += by
+        node.end += by
+      }
     offset += piece.length
   }
-  const body = [...taken].flatMap(({ program }) => program.body)
-  const parents = new Map<AnyNode, AnyNode>()
-  const nodes: AnyNode[] = []
-  const bindings: Binding[] = []
-  const bindingOf = new Map<Identifier, Binding>()
-  const open: { readonly id: Identifier; readonly scope: Scope }[] = []
-  const declare = (scope: Scope, id: Identifier, declaration: AnyNode, kind: Binding['kind']) => {
-    const binding: Binding = { name: id.name, id, declaration, kind, isTop: scope.around === undefined, uses: [] }
-    scope.names.set(id.name, binding)
-    bindings.push(binding)
-    bindingOf.set(id, binding)
-  }
-  const declarePattern = (pattern: AnyNode, scope: Scope, declaration: AnyNode, kind: Binding['kind']): void => {
-    switch (pattern.type) {
-      case 'Identifier':
-        return declare(scope, pattern, declaration, kind)
-      case 'ObjectPattern':
-        return pattern.properties.forEach((property) =>
-          declarePattern(property.type === 'RestElement' ? property.argument : property.value, scope, declaration, kind),
-        )
-      case 'ArrayPattern':
-        return pattern.elements.forEach((element) => element && declarePattern(element, scope, declaration, kind))
-      case 'AssignmentPattern':
-        return declarePattern(pattern.left, scope, declaration, kind)
-      case 'RestElement':
-        return declarePattern(pattern.argument, scope, declaration, kind)
-      default:
-        return undefined
-    }
-  }
-  /** What a block declares counts in all of it. */
-  const declareAll = (statements: readonly AnyNode[], scope: Scope) => {
-    for (const statement of statements) {
-      if (statement.type === 'FunctionDeclaration' && statement.id) declare(scope, statement.id, statement, 'function')
-      if (statement.type === 'VariableDeclaration')
-        for (const each of statement.declarations) declarePattern(each.id, scope, each, statement.kind === 'const' ? 'const' : 'let')
-    }
-  }
-  const visit = (node: AnyNode, parent: AnyNode | undefined, scope: Scope): void => {
-    if (parent) parents.set(node, parent)
-    nodes.push(node)
-    let inner = scope
-    if (node.type === 'FunctionDeclaration' || node.type === 'ArrowFunctionExpression' || node.type === 'FunctionExpression') {
-      inner = { names: new Map(), around: scope }
-      for (const parameter of node.params) declarePattern(parameter, inner, node, 'parameter')
-    } else if (node.type === 'BlockStatement') {
-      inner = { names: new Map(), around: scope }
-      declareAll(node.body, inner)
-    } else if (node.type === 'ForStatement' || node.type === 'ForOfStatement') {
-      inner = { names: new Map(), around: scope }
-      const head = node.type === 'ForStatement' ? node.init : node.left
-      if (head?.type === 'VariableDeclaration') declareAll([head], inner)
-    }
-    if (node.type === 'CatchClause') {
-      inner = { names: new Map(), around: scope }
-      if (node.param) declarePattern(node.param, inner, node, 'parameter')
-    }
-    if (node.type === 'Identifier' && !bindingOf.has(node) && isReference(node, parent)) open.push({ id: node, scope })
-    for (const child of childrenOf(node)) visit(child, node, inner)
-  }
-  const whole: Scope = { names: new Map(), around: undefined }
-  declareAll(body, whole)
-  for (const statement of body) visit(statement, undefined, whole)
-  for (const { id, scope } of open) {
-    for (let each: Scope | undefined = scope; each; each = each.around) {
-      const binding = each.names.get(id.name)
+  const all = [...taken]
+  const top = all.flatMap(({ declared }) => declared.map((each) => bindingFor(each, true)))
+  const topOf = new Map(top.map((binding) => [binding.id, binding]))
+  const named = new Map(top.map((binding) => [binding.name, binding]))
+  for (const { free } of all)
+    for (const id of free) {
+      const binding = named.get(id.name)
       if (!binding) continue
       binding.uses.push(id)
-      bindingOf.set(id, binding)
-      break
+      topOf.set(id, binding)
     }
+  return {
+    text,
+    pieces,
+    parents,
+    nodes: all.flatMap(({ nodes }) => nodes),
+    bindings: [...top, ...all.flatMap(({ inner }) => inner)],
+    bindingOf: { get: (id) => topOf.get(id) ?? noted(id)[bound], has: (id) => topOf.has(id) || noted(id)[bound] !== undefined },
   }
-  return { text, pieces, parents, nodes, bindings, bindingOf }
-}
-
-function shift(node: AnyNode, by: number): void {
-  node.start += by
-  node.end += by
-  for (const child of childrenOf(node)) shift(child, by)
 }
 
 /** Whether an identifier stands for a value, not for the name of a member. */
