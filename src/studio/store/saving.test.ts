@@ -94,6 +94,8 @@ const nameOf = (document: Site) => document.effects[0]?.name
 const angleOf = (document: Site) => (document.effects[0]?.settings as typeof tiltDefaults).acrossDeg
 const shown = (store: SiteStore) => store.history.get().site
 const later = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
+/** However busy the machine is. */
+const eventually = (check: () => void | Promise<void>) => vi.waitFor(check, { timeout: 4000, interval: 5 })
 const kept = async () => (await openEditLog('s').leftovers('nobody')).flatMap(({ entries }) => entries)
 
 const open: (() => void)[] = []
@@ -121,8 +123,11 @@ describe('a site that is edited', () => {
     const store = connect(makeBrowser().open(server))
     for (const name of ['a', 'b', 'c']) store.edit(rename(name), 'Renaming', 'drag')
     expect(store.saver.saving.get().state).toBe('saving')
-    await later(250)
-    expect((await kept()).map(({ patch }) => patch)).toEqual([[{ do: 'set', at: ['effects', { id: 'e' }, 'name'], from: 'Lean', to: 'c' }]])
+    await eventually(async () =>
+      expect((await kept()).map(({ patch }) => patch)).toEqual([
+        [{ do: 'set', at: ['effects', { id: 'e' }, 'name'], from: 'Lean', to: 'c' }],
+      ]),
+    )
     expect(await store.saver.settle()).toBe(true)
     expect([server.posts, nameOf(server.site), store.saver.saving.get().state, await kept()]).toEqual([1, 'c', 'saved', []])
   })
@@ -157,8 +162,7 @@ describe('a site that is edited', () => {
         detail: `${words} Your edits are kept in this browser, not yet saved, and are saved when it comes back.`,
       })
     }
-    await later(150)
-    expect(await kept()).toHaveLength(3)
+    await eventually(async () => expect(await kept()).toHaveLength(3))
     server.fails = 0
     expect(await store.saver.settle()).toBe(true)
     expect([nameOf(server.site), await kept()]).toEqual(['The disk is full.', []])
@@ -221,13 +225,12 @@ describe('a site that is edited', () => {
     first.edit(rename('left behind'), 'Renaming')
     first.edit(turn(21), 'The angle')
     await first.saver.settle()
-    await later(150)
+    await eventually(async () => expect(await kept()).toHaveLength(2))
     first.saver.end()
     await later(20)
     server.fails = 0
     const second = connect(browser.open(server))
-    await later(60)
-    expect(nameOf(shown(second))).toBe('left behind')
+    await eventually(() => expect(nameOf(shown(second))).toBe('left behind'))
     await second.saver.settle()
     expect([nameOf(server.site), angleOf(server.site), server.lasts.w1, await kept()]).toEqual(['left behind', 21, 2, []])
     expect(second.history.get().undo).toEqual([])
@@ -276,9 +279,10 @@ describe('a site that is edited', () => {
     const server = makeServer()
     await openEditLog('s').keep('older', { number: 1, words: 'x', gesture: 'g', patch: [{ do: 'twist' }] } as unknown as Entry)
     const store = connect(makeBrowser().open(server))
-    await later(60)
-    expect(tellTold(shown(store), store.told.get() ?? { what: 'refused', refusals: [] })[0]?.sentence).toContain(
-      'cannot be read by this version. Nothing was deleted',
+    await eventually(() =>
+      expect(tellTold(shown(store), store.told.get() ?? { what: 'refused', refusals: [] })[0]?.sentence).toContain(
+        'cannot be read by this version. Nothing was deleted',
+      ),
     )
     expect((await openEditLog('s').leftovers('nobody'))[0]?.unreadable).toBe(1)
   })
@@ -335,8 +339,7 @@ describe('two windows', () => {
     const store = connect(browser.open(server))
     Object.assign(server, { site: { ...site, name: 'Renamed elsewhere' }, revision: 2 })
     browser.news({ revision: 2, window: 'far', last: 1, clashes: [] })
-    await later(30)
-    expect([shown(store).name, store.told.get()]).toEqual(['Renamed elsewhere', null])
+    await eventually(() => expect([shown(store).name, store.told.get()]).toEqual(['Renamed elsewhere', null]))
   })
 
   it('that change the same are both told, with the other value one act away', async () => {
