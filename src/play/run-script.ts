@@ -42,6 +42,8 @@ export function runScript(text: string, { root, nonce, requestFrame, elementFrom
   let isOn = true
   const standInPage = {
     documentElement: page.documentElement,
+    // What stands over all else of a sample stays in the sample.
+    body: root instanceof Document ? root.body : root,
     querySelector: (select: string) => root.querySelector(select),
     querySelectorAll: (select: string) => root.querySelectorAll(select),
     elementFromPoint,

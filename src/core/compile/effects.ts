@@ -1,7 +1,7 @@
 // How an effect is written in a script: for each area and each frame of reference of its rig, a table of values.
 import type { Names } from '../rig/plan'
 import type { Coming } from '../rig/comings'
-import { markOfOutput, nameOfArea, nameOfZone, pathOfPart, planRig, sharesEye, type AreaPlan, type Write } from '../rig/plan'
+import { markOfOutput, nameOfArea, nameOfZone, partFrom, planRig, sharesEye, type AreaPlan, type Write } from '../rig/plan'
 import { frameSelect, selectOf } from '../rig/resolve'
 import { addedParts, partOf, type Area, type Channel, type FrameOf, type Output, type Part, type Rig, type State } from '../rig/rig'
 import { statesOf } from '../rig/states'
@@ -177,7 +177,7 @@ export function draftsOf(
           n === 0
             ? addedParts(rig)
                 .filter((part) => part.lives && part.area === area.id)
-                .map(({ id }) => `:scope${pathOfPart(rig, names, id)}`)
+                .map(({ id }) => partFrom(rig, names, id))
             : [],
         sentence: index + n === 0 ? sentence : undefined,
       }
@@ -232,7 +232,7 @@ function targetOf({ to }: Write, rig: Rig, names: Names): Targets {
     self: to === undefined,
     within: to && 'within' in to ? [to.within] : [],
     linked: to && 'linked' in to ? to.linked : undefined,
-    parts: part === undefined ? [] : [`:scope${pathOfPart(rig, names, part)}`],
+    parts: part === undefined ? [] : [partFrom(rig, names, part)],
   }
 }
 
@@ -311,7 +311,7 @@ function fieldsOf(
   )
   if (area.insets) fields.set('insets', insetsOf(area.insets))
   if (typeof of === 'object') {
-    const select = 'part' in of ? `:scope${pathOfPart(rig, names, of.part)}` : frameSelect(of)
+    const select = 'part' in of ? partFrom(rig, names, of.part) : frameSelect(of)
     fields.set('box' in of ? 'readsInBox' : 'readsIn', quote(select))
     set('readsParts', 'part' in of)
   }
@@ -328,7 +328,7 @@ function fieldsOf(
 }
 
 /** A part as a script holds it. */
-function writePart({ id, inside, count, box, holds, reached }: Part, { name }: Names): string {
+function writePart({ id, inside, host, count, box, holds, reached }: Part, { name }: Names): string {
   const splits = typeof holds === 'object' && 'split' in holds ? holds.split : undefined
   const told =
     typeof holds !== 'object' || 'split' in holds
@@ -339,6 +339,7 @@ function writePart({ id, inside, count, box, holds, reached }: Part, { name }: N
   const members: readonly (readonly [string, string | undefined])[] = [
     ['part', quote(`${name}-${id}`)],
     ['inside', inside === undefined ? undefined : quote(`${name}-${inside}`)],
+    ['host', host && quote(host === 'top' ? 'top' : host.on)],
     ['count', count === undefined ? undefined : String(count)],
     ['coversBorder', box && 'true'],
     ['copies', holds === 'copy' ? 'true' : undefined],

@@ -233,6 +233,8 @@ function givenOf(
     watches: hasLateElements && some('stands'),
     partsCopy: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => holds === 'copy')),
     partsSplit: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => typeof holds === 'object' && 'split' in holds)),
+    partsElsewhere: sources.some(({ rig }) => addedParts(rig).some(({ host }) => host !== undefined)),
+    partsOnTop: sources.some(({ rig }) => addedParts(rig).some(({ host }) => host === 'top')),
     partsReached: sources.some(({ rig }) => addedParts(rig).some(({ reached }) => reached)),
     partsTell: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => typeof holds === 'object' && !('split' in holds))),
     partsCover: hasBorders && sources.some(({ rig }) => addedParts(rig).some(({ box }) => box)),

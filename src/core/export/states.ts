@@ -1,5 +1,5 @@
 // Hover looks in a stylesheet: what elements are like in each, and how they get there.
-import { nameOfArea, pathOfPart } from '../rig/plan'
+import { nameOfArea, partWhile } from '../rig/plan'
 import type { Area, State } from '../rig/rig'
 import { asOneSelector } from '../rig/resolve'
 import { isByStylesheet, statesOf, whileShowing } from '../rig/states'
@@ -45,7 +45,7 @@ function seenOn({ rig, names }: PlannedEffect, { to, whose }: State, area: Area,
   }
   if ('part' in to) {
     const drawn = rig.parts.find(({ id }) => id === to.part)?.drawn
-    return drawn ? `${ground}::${drawn}` : ground + pathOfPart(rig, names, to.part)
+    return drawn ? `${ground}::${drawn}` : partWhile(rig, names, ground, to.part)
   }
   const linked = asOneSelector(styleText(to.linked))
   return ground === showing && mark !== undefined ? linked + showing.slice(asOneSelector(select).length) : linked

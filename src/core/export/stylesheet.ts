@@ -8,7 +8,7 @@ import {
   isPlain,
   markOfOutput,
   nameOfArea,
-  pathOfPart,
+  partWhile,
   planRig,
   propertyOfChannel,
   propertyOfKnob,
@@ -275,15 +275,19 @@ function writeRules(effect: PlannedEffect, comings: readonly Coming[], { hasPosi
   for (const { id, of, select } of hasPositions ? [] : rig.areas)
     if (addedParts(rig).some(({ area }) => area === id))
       add(`${of === 'window' ? ':root' : asOneSelector(styleText(select))}[data-${nameOfArea(names, rig, id)}]`, ['position: relative;'])
+  for (const { host } of rig.parts)
+    // Of no weight: where the page positions it, that stays.
+    if (typeof host === 'object') add(`:where(${styleText(host.on)})`, ['position: relative;'])
   const added = addedParts(rig)
   const common = sharedCss(added)
   if (added.length > 0) add(listParts(effect, added), ['display: block;', 'pointer-events: none;', ...writeDeclarations(common, names)])
   for (const part of rig.parts.filter(({ drawn }) => drawn))
     for (const [select, declarations] of writeDrawn(effect, part)) add(select, declarations)
-  for (const { id, css, reached } of added) {
+  for (const { id, css, reached, host } of added) {
     const own = rig.outputs.filter(({ to }) => partOf(to) === id).map((output) => ({ effect, output, select: '', mark: '' }))
     const rest = Object.fromEntries(Object.entries(css).filter(([property]) => !(property in common)))
     add(`.${names.name}-${id}`, [
+      ...(host === 'top' ? onTop : []),
       ...(reached ? ['pointer-events: auto;'] : []),
       ...writeDeclarations(rest, names),
       ...writeSlots(own, true).flatMap(({ lines: each }) => each),
@@ -298,6 +302,17 @@ function writeRules(effect: PlannedEffect, comings: readonly Coming[], { hasPosi
   for (const [select, declarations] of writeStates(effect, 'still')) add(select, declarations)
   return [...blocks].flatMap(([select, declarations]) => [...`${select} {`.split('\n'), ...declarations.map((line) => `  ${line}`), '}'])
 }
+
+/** What takes off what browsers give to all that is in the top layer. */
+const onTop = [
+  'inset: 0 auto auto 0;',
+  'margin: 0;',
+  'border: 0;',
+  'padding: 0;',
+  'overflow: visible;',
+  'background: none;',
+  'color: inherit;',
+]
 
 /** What the stylesheet draws itself, as the match's own pseudo-element: it lies where the match is, wherever that stands. */
 function writeDrawn(
@@ -345,7 +360,7 @@ function writeComing(effect: PlannedEffect, coming: Coming): readonly (readonly 
   const isThere = [
     ...(isOnSelf ? [on] : []),
     ...within.map((select) => `${on} ${select.startsWith(`${ground} `) ? select.slice(ground.length + 1) : `:is(${select})`}`),
-    ...parts.map((part) => on + pathOfPart(rig, names, part)),
+    ...parts.map((part) => partWhile(rig, names, on, part)),
   ]
   return [
     [
@@ -360,7 +375,7 @@ function writeComing(effect: PlannedEffect, coming: Coming): readonly (readonly 
     [isThere.join(',\n'), [`${property}: 1;`]],
     // A part that has just been added begins as it goes.
     ...(parts.length > 0
-      ? [[parts.map((part) => on + pathOfPart(rig, names, part)).join(',\n'), ['@starting-style {', `  ${property}: 0;`, '}']] as const]
+      ? [[parts.map((part) => partWhile(rig, names, on, part)).join(',\n'), ['@starting-style {', `  ${property}: 0;`, '}']] as const]
       : []),
   ]
 }

@@ -8,9 +8,11 @@ import { slotName, unitOf, type Slot } from './slot'
 /** Where something is wrong, and what. */
 type Report = (path: readonly (string | number)[], message: string) => void
 
+/** Members by their id. */
+const given = <Item extends { id: string }>(items: readonly Item[]) => new Map(items.map((item) => [item.id, item]))
+
 export const rigSchema = rigShape.superRefine((rig, context) => {
   const report: Report = (path, message) => context.addIssue({ code: 'custom', path: [...path], message })
-  const given = <Item extends { id: string }>(items: readonly Item[]) => new Map(items.map((item) => [item.id, item]))
   const [areas, channels, knobs, parts] = [given(rig.areas), given(rig.channels), given(rig.knobs), given(rig.parts)]
   for (const list of ['areas', 'channels', 'knobs', 'parts', 'layers', 'tokens', 'roles'] as const) {
     const items: readonly { id: string }[] = rig[list] ?? []
@@ -105,22 +107,7 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
       seen.add(next)
     }
   })
-  rig.parts.forEach(({ area, inside, id, drawn, holds, reached, count, lives, box }, i) => {
-    if (drawn && [holds, reached, count, lives, box].some((each) => each !== undefined))
-      report(['parts', i, 'drawn'], 'what the stylesheet draws holds nothing, is one, and is reached by nobody')
-    if (typeof holds === 'object' && 'split' in holds && (inside === undefined || reached || count !== undefined))
-      report(
-        ['parts', i, 'holds'],
-        'letters and words lie in another part, are as many as the text has, and are reached by nobody: the text itself is',
-      )
-    if (holds === 'copy' && reached) report(['parts', i, 'reached'], 'a copy is reached by nobody: what it shows is there already')
-    if (!areas.has(area)) report(['parts', i, 'area'], `there is no area "${area}"`)
-    if (inside !== undefined && rig.parts.findIndex((part) => part.id === inside) >= rig.parts.findIndex((part) => part.id === id))
-      report(['parts', i, 'inside'], `"${inside}" is no part that comes before it`)
-    if (inside !== undefined && (drawn ?? parts.get(inside)?.drawn))
-      report(['parts', i, 'inside'], 'what the stylesheet draws lies in the match itself, and holds nothing')
-    if (inside !== undefined && !parts.has(inside)) report(['parts', i, 'inside'], `there is no part "${inside}"`)
-  })
+  checkParts(rig, report)
   rig.outputs.forEach((output, i) => {
     const { knob, channel, weight, link, to, slot } = output
     if (knob !== undefined && !knobs.has(knob)) report(['outputs', i, 'knob'], `there is no knob "${knob}"`)
@@ -191,4 +178,27 @@ function fitsProperty(name: string, unit: Unit): boolean {
 /** Reads a rig written by hand. Throws a ZodError whose first issue names the place. */
 export function readRig(value: unknown): Rig {
   return rigSchema.parse(value)
+}
+
+/** What must be so of parts. */
+function checkParts(rig: Rig, report: Report): void {
+  const [areas, parts] = [given(rig.areas), given(rig.parts)]
+  rig.parts.forEach(({ area, inside, host, id, drawn, holds, reached, count, lives, box }, i) => {
+    if (drawn && [holds, reached, count, lives, box, host].some((each) => each !== undefined))
+      report(['parts', i, 'drawn'], 'what the stylesheet draws holds nothing, is one, and is reached by nobody')
+    if (typeof holds === 'object' && 'split' in holds && (inside === undefined || reached || count !== undefined))
+      report(
+        ['parts', i, 'holds'],
+        'letters and words lie in another part, are as many as the text has, and are reached by nobody: the text itself is',
+      )
+    if (holds === 'copy' && reached) report(['parts', i, 'reached'], 'a copy is reached by nobody: what it shows is there already')
+    if (!areas.has(area)) report(['parts', i, 'area'], `there is no area "${area}"`)
+    if (host !== undefined && (inside !== undefined || areas.get(area)?.of === 'each'))
+      report(['parts', i, 'host'], 'what stands elsewhere is of an area that is one place, and lies in no other part')
+    if (inside !== undefined && rig.parts.findIndex((part) => part.id === inside) >= rig.parts.findIndex((part) => part.id === id))
+      report(['parts', i, 'inside'], `"${inside}" is no part that comes before it`)
+    if (inside !== undefined && (drawn ?? parts.get(inside)?.drawn))
+      report(['parts', i, 'inside'], 'what the stylesheet draws lies in the match itself, and holds nothing')
+    if (inside !== undefined && !parts.has(inside)) report(['parts', i, 'inside'], `there is no part "${inside}"`)
+  })
 }

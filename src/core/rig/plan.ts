@@ -40,11 +40,25 @@ export function markOfOutput(names: Names, rig: Rig, output: Output): string {
   return `data-${nameOfArea(names, rig, areaOf(rig, output)?.id ?? '')}`
 }
 
-/** Where a part lies in its area, by classes. */
-export function pathOfPart(rig: Rig, names: Names, part: string): string {
-  const inside = rig.parts.find(({ id }) => id === part)?.inside
-  return `${inside === undefined ? '' : pathOfPart(rig, names, inside)} > .${names.name}-${part}`
+/** Where a part lies in its area, or in the page, by classes. */
+function pathOfPart(rig: Rig, names: Names, part: string): string {
+  const { inside, host } = rig.parts.find(({ id }) => id === part) ?? {}
+  return `${inside === undefined ? '' : pathOfPart(rig, names, inside)} ${host === undefined ? '> ' : ''}.${names.name}-${part}`
 }
+
+/** Whether a part stands elsewhere than in its area, or lies in one that does. */
+function isElsewhere(rig: Rig, part: string): boolean {
+  const { inside, host } = rig.parts.find(({ id }) => id === part) ?? {}
+  return host !== undefined || (inside !== undefined && isElsewhere(rig, inside))
+}
+
+/** A part as a stylesheet selects it while its area is as `area` selects. */
+export const partWhile = (rig: Rig, names: Names, area: string, part: string): string =>
+  (isElsewhere(rig, part) && !area.startsWith(':root') ? `:root:has(${area})` : area) + pathOfPart(rig, names, part)
+
+/** A part as a script looks for it: from its area, or in the whole page where it stands elsewhere. */
+export const partFrom = (rig: Rig, names: Names, part: string): string =>
+  isElsewhere(rig, part) ? pathOfPart(rig, names, part).trim() : `:scope${pathOfPart(rig, names, part)}`
 
 /** The custom property that carries an output which CSS cannot work out by itself. */
 export function propertyOfOutput({ name }: Names, output: Output): string {

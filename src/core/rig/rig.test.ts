@@ -267,6 +267,11 @@ describe('a rig at the border', () => {
       /^parts\.0\.inside: "ring" is no part that comes before it$/,
     ],
     [
+      'a part elsewhere for each match',
+      { parts: [{ id: 'tile', area: 'card', host: 'top', css: {} }] },
+      /^parts\.0\.host: what stands elsewhere is of an area that is one place, and lies in no other part$/,
+    ],
+    [
       'a style that would end its rule',
       { rules: [{ select: '.a', css: { color: 'red; } body { display: none' } }] },
       /^rules\.0\.css\.color: is not one CSS value$/,

@@ -386,13 +386,15 @@ export const givenBySchema = z.object({
 })
 
 /**
- * A decorative element that the effect adds: to each match, inside it or inside another of its parts, or once for each
- * link of a chain. Unless it is to be reached, it is hidden from assistive technology and takes no pointer events.
+ * A decorative element that the effect adds: to each match, inside it or inside another of its parts, once for each
+ * link of a chain, or once elsewhere. Unless it is to be reached, it is hidden from assistive technology and takes no pointer events.
  */
 export const partSchema = z.object({
   id: identifier,
   area: identifier,
   inside: identifier.optional(),
+  /** For an area that is one place: it stands in the first element of the page that this selects, or in the top layer, over all else. */
+  host: z.union([z.object({ on: select }).strict(), z.literal('top')]).optional(),
   count: z.number().int().min(1).max(60).optional(),
   /** It is there always, or seen only while the pointer is there and until its values have come to rest: what nobody sees costs nothing. */
   lives: z.literal('on').optional(),

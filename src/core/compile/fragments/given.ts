@@ -64,6 +64,8 @@ export const given = {
   /** Some parts hold copies of their hosts, lie over borders or are more than one. */
   partsCopy: true,
   partsTell: true,
+  partsElsewhere: true,
+  partsOnTop: true,
   partsReached: true,
   partsSplit: true,
   partsCover: true,

@@ -13,7 +13,7 @@ export function addParts(host: HTMLElement, parts: readonly Part[]): void {
     host.style.position = 'relative'
   }
   for (const part of parts) {
-    const home = (part.inside && made.get(part.inside)) || host
+    const home = (part.inside && made.get(part.inside)) || (given.partsElsewhere && part.host ? homeOf(part.host) : host)
     if (given.partsSplit && part.splits) {
       keepSplit(host, home, part)
       continue
@@ -23,11 +23,15 @@ export function addParts(host: HTMLElement, parts: readonly Part[]): void {
   }
 }
 
+/** Where on the page a part stands that does not stand in its area. */
+const homeOf = (host: string) =>
+  given.partsOnTop && host === 'top' ? document.body : (document.querySelector<HTMLElement>(host) ?? document.body)
+
 /** Adds one part: seen only, and never heard, clicked or focused, unless it is to be reached. */
 function addPart(
   host: HTMLElement,
   home: HTMLElement,
-  { part, coversBorder, copies, told, source, attribute, reached, role }: Part,
+  { part, host: place, coversBorder, copies, told, source, attribute, reached, role }: Part,
 ): HTMLElement {
   const element = document.createElement('span')
   element.className = part
@@ -41,11 +45,21 @@ function addPart(
   if (given.partsCopy && copies) keepCopy(host, element)
   if (given.partsTell && told) keepTold(host, element, told, source, attribute)
   home.append(element)
+  if (given.partsOnTop && place === 'top') {
+    element.popover = 'manual'
+    element.showPopover()
+  }
   if (given.takesOff) undone.push(() => element.remove())
   return element
 }
 
 /** What is seen only with the pointer is gone once all of it has come to rest: what nobody sees costs nothing. */
 export function showParts({ area, isOn, moves }: Place, parts: string): void {
-  for (const part of area.querySelectorAll<HTMLElement>(parts)) part.style.visibility = isOn || moves ? '' : 'hidden'
+  for (const part of partsOf(area, parts)) part.style.visibility = isOn || moves ? '' : 'hidden'
 }
+
+/** The parts of an area that a selector means: in it, or elsewhere on the page. */
+export const partsOf = (area: Element, select: string): Iterable<HTMLElement> =>
+  given.partsElsewhere
+    ? [...area.querySelectorAll<HTMLElement>(select), ...document.querySelectorAll<HTMLElement>(select.replaceAll(':scope', ':not(*)'))]
+    : area.querySelectorAll<HTMLElement>(select)

@@ -1,3 +1,4 @@
+import { partsOf } from './parts'
 import type { Effect, Place, Value } from './types'
 
 /** The elements that a value is written on. */
@@ -10,7 +11,7 @@ export function targetsOf(
   return [
     ...(onSelf ? selvesOf(effect, place) : []),
     ...(within ? place.element.querySelectorAll<HTMLElement>(within) : []),
-    ...(onParts ? place.area.querySelectorAll<HTMLElement>(onParts) : []),
+    ...(onParts ? partsOf(place.area, onParts) : []),
   ]
 }
 

@@ -156,6 +156,8 @@ export interface Place {
 export interface Part {
   readonly part: string
   readonly inside?: string
+  /** Where it stands, if not in the area: a selector, or the top layer. */
+  readonly host?: string
   readonly count?: number
   readonly coversBorder?: boolean
   readonly copies?: boolean
