@@ -19,11 +19,7 @@ const elsewhere = rigFrom(
     { id: 'here', signal: { of: 'inside' }, ...direct },
     { id: 'x', signal: { of: 'xPx' }, ...direct },
   ],
-  [
-    opacity('label'),
-    { to: { part: 'ring' }, slot: { on: 'transform', fn: 'translateX' }, factor: 1, channel: 'x' },
-    opacity('dot'),
-  ],
+  [opacity('label'), { to: { part: 'ring' }, slot: { on: 'transform', fn: 'translateX' }, factor: 1, channel: 'x' }, opacity('dot')],
   {
     parts: [
       {

@@ -15,10 +15,21 @@ test('a card that leans smoothly, in two acts', async ({ page, house }, info) =>
   const box = await alone.locator('.card').evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
   await alone.mouse.move(box.right - 1, box.y + box.height / 2)
   await eventually(async () => (await leanOf(alone, '.card', 0)).rotateY).toBeCloseTo(9, 0)
+  // Smoothly: on its way it is seen between its lean and lying flat.
+  await alone.evaluate(() => {
+    const noted = Object.assign(window, { between: 0 })
+    const look = () => {
+      const { m13 } = new DOMMatrix(getComputedStyle(document.querySelector('.card') as Element).transform)
+      if (Math.abs(m13) > 0.01 && Math.abs(m13) < 0.15) noted.between++
+      requestAnimationFrame(look)
+    }
+    look()
+  })
+  const between = () => alone.evaluate(() => (window as unknown as { between: number }).between)
+  expect(await between()).toBe(0)
   await alone.mouse.move(box.right + 60, box.bottom + 60)
-  // Smoothly: a moment later it is between its lean and lying flat.
-  expect((await leanOf(alone, '.card', 0)).rotateY).toBeGreaterThan(1)
   await eventually(async () => (await leanOf(alone, '.card', 0)).rotateY).toBeCloseTo(0, 2)
+  expect(await between()).toBeGreaterThan(0)
 })
 
 test('a card that leans and waits in a chosen pose, in three acts', async ({ page, house }, info) => {

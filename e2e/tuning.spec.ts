@@ -25,7 +25,7 @@ async function restAt(page: Page, x: number, y: number): Promise<void> {
   await standsStill(page)
   await movePointer(page, x, y, 4)
   await page.waitForTimeout(200)
-  await page.mouse.move(1100, 690, { steps: 4 })
+  await page.mouse.move(1100, 690)
 }
 
 test('the ring, its soft edge, insets and a direction are dragged on the page, only while their word is in hand', async ({

@@ -47,7 +47,9 @@ export function makeArea(page: Document, hitAt: (x: number, y: number) => Elemen
   let select: string | null = null
   /** Where the pointer came to be where it is about. */
   let anchor: Sample | null = null
+  /** Where it stood still last: in the area, and anywhere. */
   let rested: Point | null = null
+  let stood: Point | null = null
   let pointed: { readonly element: Element | null; readonly point: Point } | null = null
   const matches = () => (select === null ? [] : (findAll(page, select) ?? []))
   // One that was hit, else one whose still box holds the point: a leaned card leaves a band where the hit falls through to what lies behind.
@@ -61,7 +63,9 @@ export function makeArea(page: Document, hitAt: (x: number, y: number) => Elemen
   }
   const holds = ({ x, y }: Point) => at(hitAt(x, y), x, y) !== null
   const settle = (t: number) => {
-    if (anchor && t - anchor.t >= restMs && holds(anchor)) rested = { x: anchor.x, y: anchor.y }
+    if (!anchor || t - anchor.t < restMs) return
+    stood = { x: anchor.x, y: anchor.y }
+    if (holds(anchor)) rested = stood
   }
   return {
     at,
@@ -70,7 +74,7 @@ export function makeArea(page: Document, hitAt: (x: number, y: number) => Elemen
     become: (next) => {
       if (next === select) return false
       select = next
-      rested = pointed && holds(pointed.point) ? pointed.point : null
+      rested = [pointed?.point, stood].find((point) => point && holds(point)) ?? null
       return true
     },
     isAny: () => select !== null,
@@ -88,8 +92,8 @@ export function makeArea(page: Document, hitAt: (x: number, y: number) => Elemen
     restAt: (point) => void (rested = point),
     pointedAt: (element, point) => void (pointed = { element, point }),
     restingPoint: () => {
-      if (rested) return rested
       if (select === null) return undefined
+      if (rested) return rested
       const { element } = pointed ?? {}
       const target = element?.isConnected && element.matches(select) ? element : visibleMatch(page, select)
       return target && pointAt(stillBoxOf(target, 'padding'), { x: 0, y: 0 })

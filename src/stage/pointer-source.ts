@@ -54,6 +54,8 @@ export function makePointerSource(page: Document, { overlay, onStandIn, ...liste
   const { tell, tellOther, ...teller } = makeTeller(area, listeners)
   let mode: PageMode = { is: 'real' }
   let visitor: Visitor = 'mouse'
+  /** Whether the hand is at the controls, and there was nothing on the page yet for the stand-in to stay on. */
+  let isAwaited = false
   /** Whether no move of the real pointer means anything. */
   const isStill = () => mode.is === 'held' || mode.is === 'fastened' || mode.is === 'posing'
 
@@ -80,6 +82,7 @@ export function makePointerSource(page: Document, { overlay, onStandIn, ...liste
   }
   const leave = () => {
     motions.stop()
+    isAwaited = false
     onStandIn(null)
     area.forget()
     tell(mouseAt(teller.last()?.x ?? 0, teller.last()?.y ?? 0, 'leave'), 'real', null)
@@ -87,12 +90,12 @@ export function makePointerSource(page: Document, { overlay, onStandIn, ...liste
   const leaveForControls = () => {
     if (isStill()) return
     motions.stop()
-    if (!area.isAny()) return leave()
     area.settle(performance.now())
     area.forget()
     const point = area.restingPoint()
-    if (point) stand(point.x, point.y)
-    else leave()
+    if (point) return stand(point.x, point.y)
+    leave()
+    isAwaited = !area.isAny()
   }
   /** Where the pointer is if it is in the area, else where the stand-in belongs. */
   const pointInArea = () => {
@@ -128,6 +131,7 @@ export function makePointerSource(page: Document, { overlay, onStandIn, ...liste
     if (hasStood && (teller.by() !== 'real' || !last || !isPresent(last))) return
     const hit = !told || told === overlay ? hitAt(sample.x, sample.y) : told
     motions.stop()
+    isAwaited = false
     onStandIn(null)
     area.remember(sample, hit)
     tell(sample, 'real', hit, prevent)
@@ -149,7 +153,8 @@ export function makePointerSource(page: Document, { overlay, onStandIn, ...liste
       return point && element ? { element, place: placeIn(stillBoxOf(element, 'padding'), point.x, point.y) } : undefined
     },
     setArea: (select) => {
-      if (area.become(select) && teller.last()?.phase === 'move' && teller.by() === 'stand-in') leaveForControls()
+      const stands = teller.last()?.phase === 'move' && teller.by() === 'stand-in'
+      if (area.become(select) && (stands || isAwaited)) leaveForControls()
     },
     pointedAt: (element, x, y) => area.pointedAt(element, { x, y }),
     become: (next) => {
