@@ -55,12 +55,6 @@ export async function movePointer(page: Page, x: number, y: number, steps = 1): 
   await page.mouse.move(place.x, place.y, { steps })
 }
 
-/** Moves the real pointer over the screen in one go: no step of it waits for another, so that none of them looks like a rest, however busy the machine is. */
-export async function sweep(page: Page, from: { x: number; y: number }, to: { x: number; y: number }, steps = 12): Promise<void> {
-  const shares = Array.from({ length: steps }, (_, i) => (i + 1) / steps)
-  await Promise.all(shares.map((share) => page.mouse.move(from.x + (to.x - from.x) * share, from.y + (to.y - from.y) * share)))
-}
-
 /** Where a point of the page is on the studio's screen. */
 export async function onScreen(page: Page, x: number, y: number): Promise<{ x: number; y: number }> {
   const box = await page.locator('iframe').boundingBox()
