@@ -1,4 +1,5 @@
 // As whom the page is visited: with what hand, with which preferences, in a window how large.
+import { Opens } from './theme/Opens'
 import { capitalised } from '../core/site/text'
 import { Box, Flex, Menu, Portal, chakra } from '@chakra-ui/react'
 import { useState } from 'react'
@@ -38,10 +39,7 @@ export function PreviewAs() {
             aria-label={`Preview as: ${words}`}
             title="Preview the page as someone else"
           >
-            Preview as {words}{' '}
-            <span aria-hidden="true" style={{ fontSize: '0.62em' }}>
-              ▾
-            </span>
+            Preview as {words} <Opens />
           </Button>
         </Menu.Trigger>
         <Portal>

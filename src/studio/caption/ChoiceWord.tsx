@@ -1,4 +1,5 @@
 // A live word that is one of a few: it opens to the others.
+import { Opens } from '../theme/Opens'
 import { entryText, type MenuEntry } from './menu-entry'
 import { Box, Menu, Portal, chakra } from '@chakra-ui/react'
 import { useEffect, useRef, type RefObject } from 'react'
@@ -67,9 +68,7 @@ export function WordMenu({ label, words, note, options, onTouch, onChange }: Wor
           <Box as="span" truncate title={words}>
             {words}
           </Box>
-          <span aria-hidden="true" style={{ fontSize: '0.62em' }}>
-            ▾
-          </span>
+          <Opens />
         </chakra.button>
       </Menu.Trigger>
       <Portal>

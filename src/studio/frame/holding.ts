@@ -6,7 +6,7 @@ import type { Look } from '../../core/look/look'
 import type { Edge } from '../../stage/protocol'
 import { changeSettings, notify, selectedEffect } from '../commands'
 import type { Studio } from '../context'
-import { chosenTarget } from '../point/target'
+import { triedSelect } from '../point/target'
 import { modeAfter, pageMode, type ModeEvent } from '../store/pointer-mode'
 import { newGesture } from '../store/site-store'
 
@@ -15,8 +15,7 @@ type ModeHolder = Pick<Studio, 'link' | 'view' | 'store'>
 /** Tells the page whose its pointer is now. */
 export function tellMode(studio: ModeHolder): void {
   const { link, view } = studio
-  const tried = view.get().trial === null ? undefined : chosenTarget(studio)?.select
-  link.say({ type: 'mode', mode: pageMode(view.get().mode, selectedEffect(studio)?.select, tried) })
+  link.say({ type: 'mode', mode: pageMode(view.get().mode, selectedEffect(studio)?.select, triedSelect(studio)) })
 }
 
 /** Takes an event to the pointer's mode, and tells the page. */

@@ -8,7 +8,7 @@ import { withBindings } from '../../core/site/bindings'
 import { changeControl, notify, placePin, selectedEffect } from '../commands'
 import { changeMode, poseSelected, takeEdge, tellMode } from './holding'
 import { climb, recipeEffect } from '../point/commands'
-import { chosenTarget } from '../point/target'
+import { chosenTarget, triedSelect } from '../point/target'
 import { pageOf, usePage, useSelected, useSite, useStudio, useView, type Studio } from '../context'
 import { editMarkup } from '../markup/commands'
 import { giveFiles } from './give-files'
@@ -118,7 +118,6 @@ export function useStageTalk(): void {
   const {
     selected,
     pointing,
-    trial,
     touched,
     mode: { is: mode },
     comparison,
@@ -126,9 +125,9 @@ export function useStageTalk(): void {
   useStagePlay(link, useTry(comparison?.one))
 
   // Whose the pointer is hangs on what a recipe is tried on, and on what is selected.
-  const triedSelect = trial === null ? undefined : chosenTarget(studio)?.select
+  const tried = triedSelect(studio)
   const select = site.effects.find(({ id }) => id === selected)?.select
-  useEffect(() => tellMode(studio), [studio, triedSelect, select])
+  useEffect(() => tellMode(studio), [studio, tried, select])
 
   // What is drawn on the page.
   useEffect(() => {
@@ -142,9 +141,9 @@ export function useStageTalk(): void {
           : shown,
       ]
     })
-    if (triedSelect !== undefined) effects.push({ select: triedSelect, selected: true })
+    if (tried !== undefined) effects.push({ select: tried, selected: true })
     link.say({ type: 'show', effects })
-  }, [link, site, page.id, selected, triedSelect, pointing.stage, touched, mode, comparison])
+  }, [link, site, page.id, selected, tried, pointing.stage, touched, mode, comparison])
 
   // Asked when a selector or a page changes, not at every step of a number that is dragged.
   const sources = site.pages.map(({ source }) => source).join()

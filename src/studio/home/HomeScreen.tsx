@@ -1,5 +1,6 @@
 'use client'
 // Home: the sites and their pages, each seen as it is; where sites begin, are named, copied, removed and brought back.
+import { Opens } from '../theme/Opens'
 import { Box, Flex, Grid, Menu, Portal, chakra } from '@chakra-ui/react'
 import { Copy, Download, Trash2 } from 'lucide-react'
 import { useRouter } from 'next/navigation'
@@ -231,10 +232,7 @@ function NewSiteMenu({ templates, onBegin, onFiles }: NewSiteMenuProps) {
       >
         <Menu.Trigger asChild>
           <Button variant="act">
-            New site{' '}
-            <span aria-hidden="true" style={{ fontSize: '0.62em' }}>
-              ▾
-            </span>
+            New site <Opens />
           </Button>
         </Menu.Trigger>
         <Portal>

@@ -1,4 +1,5 @@
 // The name of the page that is seen: it opens to the other pages of the site.
+import { Opens } from '../theme/Opens'
 import { Box, Menu, Portal } from '@chakra-ui/react'
 import { toggleDrawer } from '../commands'
 import { usePage, useSite, useStudio } from '../context'
@@ -25,9 +26,7 @@ export function PageMenu() {
           <Box as="span" truncate maxWidth="220px">
             {page.name}
           </Box>{' '}
-          <span aria-hidden="true" style={{ fontSize: '0.62em' }}>
-            ▾
-          </span>
+          <Opens />
         </Button>
       </Menu.Trigger>
       <Portal>

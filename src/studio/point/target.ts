@@ -16,3 +16,7 @@ export function chosenTarget({ view }: Pick<Studio, 'view'>): { readonly select:
     noun: isOne ? `this ${rung?.noun ?? wordOf(own)}` : also.length > 0 ? `each of ${also.length + 1} kinds` : `each ${wordOf(own)}`,
   }
 }
+
+/** The selector of what a recipe is tried on just now; undefined while none is touched. */
+export const triedSelect = (studio: Pick<Studio, 'view'>): string | undefined =>
+  studio.view.get().trial === null ? undefined : chosenTarget(studio)?.select
