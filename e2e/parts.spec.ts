@@ -1,5 +1,6 @@
 // Parts that stand elsewhere than in what the pointer is on, on a page of its own, as they are exported.
-import { drive, playReal, rigFrom } from './support/bare'
+import { evaluate } from '../src/core/rig/evaluate'
+import { drive, playReal, playThrough, rigFrom } from './support/bare'
 import { eventually, expect, test } from './support/house'
 
 const html = `<!doctype html><html><head><style>
@@ -74,4 +75,156 @@ test('parts elsewhere are taken off with the rest', async ({ page }) => {
   expect(await parts()).toBe(3)
   await driven.detach()
   expect(await parts()).toBe(0)
+})
+
+/** Stars along the way over a desk: by px, by ms, and in a layer over all else. */
+const stars = (more: object = {}, layer = false) =>
+  rigFrom({ of: layer ? 'group' : 'each', select: '.desk', pointer: 'fine' }, [], [], {
+    parts: [
+      ...(layer ? [{ id: 'sky', area: 'area', host: 'top' as const, css: {} }] : []),
+      {
+        id: 'star',
+        area: 'area',
+        ...(layer ? { inside: 'sky' } : {}),
+        lives: {
+          every: { px: 30 },
+          forMs: 400,
+          atMost: 6,
+          from: { opacity: '1', translate: '0 0' },
+          to: { opacity: '0', translate: 'calc(sin({index}) * 10px) -40px' },
+          easing: 'linear',
+          ...more,
+        },
+        css: { width: '8px', height: '8px', background: 'rgb(200 150 0)', 'z-index': '{index}' },
+      },
+    ],
+  })
+const desk = { x: 600, y: 0, width: 200, height: 300 }
+
+for (const [law, more] of [
+  ['with every so many px', {}],
+  ['with every so many ms', { every: { ms: 35 } }],
+] as const)
+  test(`what is dropped ${law} falls where evaluate() has it, at every frame`, async ({ page }) => {
+    const moves = Array.from({ length: 40 }, (_, i) => ({
+      t: 7 + i * 23,
+      x: 560 + 97 * Math.abs(Math.sin(i * 0.7)) * 3,
+      y: 150 + 120 * Math.cos(i * 0.4),
+    }))
+    const trace = moves.map((move) => ({ ...move, buttons: 0, pointerType: 'mouse' as const, phase: 'move' as const }))
+    const frames = Array.from({ length: 90 }, (_, i) => 10 + i * 16.7)
+    const asked = ['x', 'y', 'index'].map((name) => ({ select: '.aid-star', property: `--aid-star-${name}` }))
+    const shown = await playThrough(page, html, { aid: stars(more) }, trace, frames, asked)
+    const { columns, moments } = evaluate(
+      stars(more),
+      trace,
+      { window: { width: 1280, height: 800 }, elements: { '.desk': [desk] } },
+      frames,
+    )
+    let most = 0
+    moments.forEach(({ values }, i) => {
+      const expected = ['x', 'y', 'index'].map((name) =>
+        [6, 5, 4, 3, 2, 1].map((k) => Number(values[columns.indexOf(`star.${k} ${name}[0]`)])).filter((value) => !Number.isNaN(value)),
+      )
+      const read = (shown[i] ?? []).map((texts) => texts.filter((text) => text !== '').map(Number))
+      most = Math.max(most, read[0]?.length ?? 0)
+      expect(read.map(({ length }) => length)).toEqual(expected.map(({ length }) => length))
+      const apart = read.flatMap((each, k) => each.map((value, n) => Math.abs(value - (expected[k]?.[n] ?? NaN))))
+      // It is written to a hundredth of a px.
+      expect(Math.max(0, ...apart)).toBeLessThan(0.006)
+    })
+    expect(most).toBe(6)
+    expect(shown.at(-1)?.[0]).toEqual([''])
+  })
+
+test('what is dropped lives its own time, and leaves nothing behind', async ({ page }) => {
+  const driven = await drive(page, html, { aid: stars() })
+  const count = () => page.evaluate(() => document.querySelectorAll('.aid-star').length)
+  await driven.hear({ t: 10, x: 610, y: 20 })
+  await driven.hear({ t: 30, x: 700, y: 20 })
+  await driven.frame(40)
+  expect(await count()).toBe(4)
+  expect(await page.evaluate(() => document.querySelector('.aid-star')?.getBoundingClientRect().toJSON() as DOMRect)).toMatchObject({
+    x: 610,
+    width: 8,
+  })
+  // The first has fallen 30 ms ago, the last 10.
+  expect(
+    await page.evaluate(() => [...document.querySelectorAll<HTMLElement>('.aid-star')].map((each) => each.style.animationDelay)),
+  ).toEqual(['-30ms', '-10ms', '-10ms', '-10ms'])
+  expect(
+    await page.evaluate(() =>
+      [...document.querySelectorAll('.aid-star')].map((each) =>
+        [each.getAttribute('aria-hidden'), getComputedStyle(each).pointerEvents, getComputedStyle(each).zIndex].join(),
+      ),
+    ),
+  ).toEqual(['true,none,0', 'true,none,1', 'true,none,2', 'true,none,3'])
+  await driven.frame(500)
+  expect(await count()).toBe(0)
+  expect(await driven.isAsleep()).toBe(true)
+  await driven.hear({ t: 510, x: 700, y: 200 })
+  await driven.frame(520)
+  expect(await count()).toBe(6)
+  await driven.detach()
+  expect(await count()).toBe(0)
+})
+
+test('what is dropped over all else lies where the pointer was in the window', async ({ page }) => {
+  await playReal(page, html, { aid: stars({ forMs: 60_000 }, true) })
+  await page.mouse.move(650, 100)
+  await eventually(() =>
+    page
+      .evaluate(() => document.querySelector('.aid-sky .aid-star')?.getBoundingClientRect().toJSON() as DOMRect | undefined)
+      .then((box) => [box?.x, Math.round(box?.y ?? 0)]),
+  ).toEqual([650, 100])
+})
+
+const lens = (holds: object) =>
+  rigFrom({ of: 'each', select: '.ground', pointer: 'fine' }, [], [], {
+    parts: [{ id: 'lens', area: 'area', box: 'border', holds, css: { position: 'absolute', inset: '0' } }] as never,
+  })
+
+test('a copy apart from the page looks as the page does, and is neither heard nor found', async ({ page }) => {
+  const ground = `<!doctype html><html class="theme"><head><style>
+    html.theme body.wide main > .ground h2 { color: rgb(10 120 30); font-size: 31px }
+    #only { letter-spacing: 3px }
+    .ground { display: grid; grid-template-columns: 1fr 2fr; padding: 12px; border: 4px solid; width: 500px; margin: 40px }
+  </style></head><body class="wide"><main><div class="ground" data-kept="1"><h2 id="only">A heading</h2><p>Text <a href="#there">with a link</a></p></div></main></body></html>`
+  await page.addInitScript(() => {
+    // To be looked into by this test alone.
+    const attach = Reflect.get(Element.prototype, 'attachShadow')
+    Element.prototype.attachShadow = function (options) {
+      const root = Reflect.apply(attach, this, [options])
+      Object.assign(window, { shadow: root, mode: options.mode })
+      return root
+    }
+  })
+  await page.goto('about:blank')
+  await playReal(page, ground, { aid: lens({ copy: 'apart' }) })
+  await eventually(() => page.evaluate(() => (window as unknown as { mode?: string }).mode)).toBe('closed')
+  const looks = () =>
+    page.evaluate(() => {
+      const { shadow } = window as unknown as { shadow: ShadowRoot }
+      return [document.querySelector('h2'), shadow.querySelector('h2')].map((each) => {
+        const { x, y, width, height } = (each as Element).getBoundingClientRect()
+        const { color, fontSize, letterSpacing } = getComputedStyle(each as Element)
+        return { x, y, width, height, color, fontSize, letterSpacing, text: each?.textContent }
+      })
+    })
+  const [own, copy] = await looks()
+  expect(copy).toEqual(own)
+  expect(own).toMatchObject({ color: 'rgb(10, 120, 30)', fontSize: '31px', letterSpacing: '3px' })
+  // It follows what the page does.
+  await page.evaluate(() => ((document.querySelector('h2') as Element).textContent = 'Another one'))
+  await eventually(() => looks().then(([, { text } = { text: '' }]) => text)).toBe('Another one')
+  expect(await page.evaluate(() => ['h2', 'a', '#only'].map((each) => document.querySelectorAll(each).length))).toEqual([1, 1, 1])
+  expect(
+    await page.evaluate(() => [
+      document.querySelector('.aid-lens')?.getAttribute('aria-hidden'),
+      document.querySelector<HTMLElement>('.aid-lens')?.inert,
+    ]),
+  ).toEqual(['true', true])
+  await page.keyboard.press('Tab')
+  await page.keyboard.press('Tab')
+  expect(await page.evaluate(() => document.activeElement?.tagName)).not.toBe('SPAN')
 })

@@ -94,6 +94,6 @@ function tableOf(rig: Rig, name: string, trace: readonly Sample[], boxes: Boxes 
 
 /** A cell of CSV; numbers to a billionth. */
 function writeCell(value: number | string): string {
-  if (typeof value === 'number') return String(Number(value.toFixed(9)))
+  if (typeof value === 'number') return Number.isNaN(value) ? '' : String(Number(value.toFixed(9)))
   return /[",\n]/.test(value) ? `"${value.replaceAll('"', '""')}"` : value
 }

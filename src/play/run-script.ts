@@ -36,7 +36,7 @@ const names = ['document', 'addEventListener', 'requestAnimationFrame', 'getComp
 export function runScript(text: string, { root, nonce, requestFrame, elementFromPoint }: Surroundings): RunningScript {
   const page = root instanceof Document ? root : root.ownerDocument
   const listeners = new Map<string, Listener[]>()
-  const made: Element[] = []
+  let made: Element[] = []
   const styles = new Map<Element, string>()
   const observers: MutationObserver[] = []
   let isOn = true
@@ -47,8 +47,13 @@ export function runScript(text: string, { root, nonce, requestFrame, elementFrom
     querySelector: (select: string) => root.querySelector(select),
     querySelectorAll: (select: string) => root.querySelectorAll(select),
     elementFromPoint,
+    get adoptedStyleSheets() {
+      return root.adoptedStyleSheets
+    },
     createElement: (name: string) => {
       const element = page.createElement(name)
+      // What it took away again is not kept for ever.
+      if (made.length > 500) made = made.filter(({ isConnected }) => isConnected)
       made.push(element)
       return element
     },

@@ -1,9 +1,20 @@
 // How an effect is written in a script: for each area and each frame of reference of its rig, a table of values.
 import type { Names } from '../rig/plan'
 import type { Coming } from '../rig/comings'
-import { markOfOutput, nameOfArea, nameOfZone, partFrom, planRig, sharesEye, type AreaPlan, type Write } from '../rig/plan'
+import { isOverAll, markOfOutput, nameOfArea, nameOfZone, partFrom, planRig, sharesEye, type AreaPlan, type Write } from '../rig/plan'
 import { frameSelect, selectOf } from '../rig/resolve'
-import { addedParts, partOf, type Area, type Channel, type FrameOf, type Output, type Part, type Rig, type State } from '../rig/rig'
+import {
+  addedParts,
+  droppedBy,
+  partOf,
+  type Area,
+  type Channel,
+  type FrameOf,
+  type Output,
+  type Part,
+  type Rig,
+  type State,
+} from '../rig/rig'
 import { statesOf } from '../rig/states'
 import { neutralOf, propertyOf } from '../rig/slot'
 import { isBySize } from '../signal/size'
@@ -96,7 +107,7 @@ export function draftsOf(
     const states = statesOf(rig, area)
     // What looks do is done with the area itself.
     const own = plan.frames.find(({ of }) => of === 'area') ?? { of: 'area', channels: [] }
-    const isPlain = states.length === 0 && plan.frames.length > 0
+    const isPlain = states.length === 0 && !plan.parts.some(droppedBy) && plan.frames.length > 0
     const frames: typeof plan.frames = isPlain ? plan.frames : [own, ...plan.frames.filter((frame) => frame !== own)]
     return frames.map(({ of, channels }, n): EffectDraft => {
       const inPart = typeof of === 'object' && 'part' in of ? of.part : undefined
@@ -167,16 +178,16 @@ export function draftsOf(
           come,
           hasOwnCode ||
             values.some((value) => value.fields.has('beginsUnseen')) ||
-            addedParts(rig).some((part) => part.lives && part.area === area.id),
+            addedParts(rig).some((part) => part.lives === 'on' && part.area === area.id),
         ),
         within: [...new Set(seenOn.flatMap((to) => (to && 'within' in to ? [to.within] : [])))],
         linked: [...new Set([...seenOn.flatMap((to) => (to && 'linked' in to ? [to.linked] : [])), ...(n === 0 ? linkedIn(states) : [])])],
         ...(n === 0 ? writeDeeds(states, rig, names) : { deeds: [], indexed: [], chosen: [] }),
-        parts: n === 0 || inPart !== undefined ? plan.parts.map((part) => writePart(part, names)) : [],
+        parts: n === 0 || inPart !== undefined ? plan.parts.map((part) => writePart(rig, part, names)) : [],
         shownWhileOn:
           n === 0
             ? addedParts(rig)
-                .filter((part) => part.lives && part.area === area.id)
+                .filter((part) => part.lives === 'on' && part.area === area.id)
                 .map(({ id }) => partFrom(rig, names, id))
             : [],
         sentence: index + n === 0 ? sentence : undefined,
@@ -328,14 +339,21 @@ function fieldsOf(
 }
 
 /** A part as a script holds it. */
-function writePart({ id, inside, host, count, box, holds, reached }: Part, { name }: Names): string {
+function writePart(rig: Rig, part: Part, names: Names): string {
+  const { id, inside, host, count, box, holds, reached } = part
+  const { name } = names
   const splits = typeof holds === 'object' && 'split' in holds ? holds.split : undefined
   const told =
-    typeof holds !== 'object' || 'split' in holds
+    typeof holds !== 'object'
       ? undefined
       : 'text' in holds
         ? (['text', holds.text] as const)
-        : (['picture', holds.picture] as const)
+        : 'picture' in holds
+          ? (['picture', holds.picture] as const)
+          : undefined
+  const dropped = droppedBy(part)
+  const every = dropped?.every
+  const isOfWindow = rig.areas.some(({ id: area, of }) => area === part.area && of === 'window') || isOverAll(rig, id)
   const members: readonly (readonly [string, string | undefined])[] = [
     ['part', quote(`${name}-${id}`)],
     ['inside', inside === undefined ? undefined : quote(`${name}-${inside}`)],
@@ -343,12 +361,19 @@ function writePart({ id, inside, host, count, box, holds, reached }: Part, { nam
     ['count', count === undefined ? undefined : String(count)],
     ['coversBorder', box && 'true'],
     ['copies', holds === 'copy' ? 'true' : undefined],
+    ['copiesApart', typeof holds === 'object' && 'copy' in holds ? 'true' : undefined],
     ['told', told && quote(told[0])],
     ['splits', splits && quote(splits)],
     ['source', told?.[1].within && quote(told[1].within)],
     ['attribute', told?.[1].attribute && quote(told[1].attribute)],
     ['reached', reached && 'true'],
     ['role', typeof reached === 'object' ? quote(reached.role) : undefined],
+    ['stride', every && number('ms' in every ? every.ms : every.px)],
+    ['byTime', every && 'ms' in every ? 'true' : undefined],
+    ['forMs', dropped && number(dropped.forMs)],
+    ['atMost', dropped && number(dropped.atMost)],
+    ['inWindow', dropped && isOfWindow ? 'true' : undefined],
+    ['home', dropped && inside !== undefined ? quote(partFrom(rig, names, inside)) : undefined],
   ]
   return `{ ${members.flatMap(([member, text]) => (text === undefined ? [] : [`${member}: ${text}`])).join(', ')} }`
 }

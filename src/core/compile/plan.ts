@@ -1,7 +1,7 @@
 // What a script is written from: tables of its effects, and what is known of it as a whole.
 import { comingsOf } from '../rig/comings'
 import { sharesEye } from '../rig/plan'
-import { addedParts, partOf, type Looks } from '../rig/rig'
+import { addedParts, droppedBy, partOf, type Looks } from '../rig/rig'
 import { asOneSelector } from '../rig/resolve'
 import { keptProperties, propertyOf } from '../rig/slot'
 import { draftsOf, measureFor, movedBy, type Moved, type Source } from './effects'
@@ -232,11 +232,15 @@ function givenOf(
     hasOthers: tables.some(({ fields }) => fields.has('seenLinked') || fields.has('seenWithin') || fields.has('isGroup')),
     watches: hasLateElements && some('stands'),
     partsCopy: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => holds === 'copy')),
+    partsApart: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => typeof holds === 'object' && 'copy' in holds)),
+    partsDrop: sources.some(({ rig }) => addedParts(rig).some(droppedBy)),
     partsSplit: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => typeof holds === 'object' && 'split' in holds)),
     partsElsewhere: sources.some(({ rig }) => addedParts(rig).some(({ host }) => host !== undefined)),
     partsOnTop: sources.some(({ rig }) => addedParts(rig).some(({ host }) => host === 'top')),
     partsReached: sources.some(({ rig }) => addedParts(rig).some(({ reached }) => reached)),
-    partsTell: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => typeof holds === 'object' && !('split' in holds))),
+    partsTell: sources.some(({ rig }) =>
+      addedParts(rig).some(({ holds }) => typeof holds === 'object' && ('text' in holds || 'picture' in holds)),
+    ),
     partsCover: hasBorders && sources.some(({ rig }) => addedParts(rig).some(({ box }) => box)),
     partsCount: sources.some(({ rig }) => rig.parts.some(({ count }) => count !== undefined)),
     readsParts: some('readsParts'),

@@ -35,6 +35,7 @@ const platform = new Set([
   'attributeFilter',
   'bubbles',
   'composed',
+  'mode',
   'detail',
   'x',
   'y',

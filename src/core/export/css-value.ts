@@ -87,10 +87,11 @@ export function styleText(text: string): string {
   return text.replaceAll('</', '<\\/')
 }
 
-/** Declarations as a rig has them; `{id}` is a knob or a token. */
-export function writeDeclarations(css: Readonly<Record<string, string>>, names: Names): readonly string[] {
+/** Declarations as a rig has them; `{id}` is a knob or a token, and `{index}` the number of what was dropped, as a part of this name. */
+export function writeDeclarations(css: Readonly<Record<string, string>>, names: Names, dropped?: string): readonly string[] {
+  const propertyOf = (id: string) => (dropped !== undefined && id === 'index' ? `--${dropped}-index` : propertyOfKnob(names, id))
   return Object.entries(css).map(
-    ([name, value]) => `${name}: ${styleText(value).replace(/\{([^}]*)\}/g, (_, id: string) => `var(${propertyOfKnob(names, id)})`)};`,
+    ([name, value]) => `${name}: ${styleText(value).replace(/\{([^}]*)\}/g, (_, id: string) => `var(${propertyOf(id)})`)};`,
   )
 }
 

@@ -8,6 +8,7 @@ import {
   isPlain,
   markOfOutput,
   nameOfArea,
+  isOverAll,
   partWhile,
   planRig,
   propertyOfChannel,
@@ -16,7 +17,7 @@ import {
   propertyOfOwn,
 } from '../rig/plan'
 import { poseOf } from '../rig/play'
-import { addedParts, partOf, type Output, type Rig } from '../rig/rig'
+import { addedParts, droppedBy, partOf, type Output, type Rig } from '../rig/rig'
 import { asOneSelector, selectOf } from '../rig/resolve'
 import { sides, transformFunctions } from '../rig/names'
 import { keptProperties, lawOf, propertyOf, slotName } from '../rig/slot'
@@ -210,6 +211,7 @@ function writeEffect(effect: PlannedEffect, comings: readonly Coming[], facts: S
           '}',
         ]
       : []),
+    ...writeLives(effect),
     ...writeMoving(effect),
     ...writeCalm(effect),
     '',
@@ -279,17 +281,19 @@ function writeRules(effect: PlannedEffect, comings: readonly Coming[], { hasPosi
     // Of no weight: where the page positions it, that stays.
     if (typeof host === 'object') add(`:where(${styleText(host.on)})`, ['position: relative;'])
   const added = addedParts(rig)
-  const common = sharedCss(added)
+  const common = sharedCss(added.some(droppedBy) ? [] : added)
   if (added.length > 0) add(listParts(effect, added), ['display: block;', 'pointer-events: none;', ...writeDeclarations(common, names)])
   for (const part of rig.parts.filter(({ drawn }) => drawn))
     for (const [select, declarations] of writeDrawn(effect, part)) add(select, declarations)
-  for (const { id, css, reached, host } of added) {
+  for (const part of added) {
+    const { id, css, reached, host } = part
     const own = rig.outputs.filter(({ to }) => partOf(to) === id).map((output) => ({ effect, output, select: '', mark: '' }))
     const rest = Object.fromEntries(Object.entries(css).filter(([property]) => !(property in common)))
     add(`.${names.name}-${id}`, [
       ...(host === 'top' ? onTop : []),
       ...(reached ? ['pointer-events: auto;'] : []),
-      ...writeDeclarations(rest, names),
+      ...writeDropped(effect, part),
+      ...writeDeclarations(rest, names, droppedBy(part) && `${names.name}-${id}`),
       ...writeSlots(own, true).flatMap(({ lines: each }) => each),
     ])
   }
@@ -301,6 +305,30 @@ function writeRules(effect: PlannedEffect, comings: readonly Coming[], { hasPosi
   for (const coming of comings) for (const [select, declarations] of writeComing(effect, coming)) add(select, declarations)
   for (const [select, declarations] of writeStates(effect, 'still')) add(select, declarations)
   return [...blocks].flatMap(([select, declarations]) => [...`${select} {`.split('\n'), ...declarations.map((line) => `  ${line}`), '}'])
+}
+
+/** Where what is dropped lies, and how it lives. */
+function writeDropped({ rig, names }: PlannedEffect, part: Rig['parts'][number]): readonly string[] {
+  const by = droppedBy(part)
+  if (!by) return []
+  const property = `--${names.name}-${part.id}`
+  const isInWindow = isOverAll(rig, part.id) || rig.areas.some(({ id, of }) => id === part.area && of === 'window')
+  return [
+    `position: ${isInWindow ? 'fixed' : 'absolute'};`,
+    `left: calc(var(${property}-x) * 1px);`,
+    `top: calc(var(${property}-y) * 1px);`,
+    `animation: ${names.name}-${part.id} ${cssNumber(by.forMs)}ms ${by.easing ?? 'linear'} both;`,
+  ]
+}
+
+/** The lives of what is dropped, as keyframes. */
+function writeLives({ rig, names }: PlannedEffect): readonly string[] {
+  return addedParts(rig).flatMap((part) => {
+    const { from = {}, to = {} } = droppedBy(part) ?? {}
+    if (!droppedBy(part)) return []
+    const fill = (css: Readonly<Record<string, string>>) => writeDeclarations(css, names, `${names.name}-${part.id}`).join(' ')
+    return [`@keyframes ${names.name}-${part.id} {`, `  from { ${fill(from)} }`, `  to { ${fill(to)} }`, '}']
+  })
 }
 
 /** What takes off what browsers give to all that is in the top layer. */

@@ -1,7 +1,7 @@
 // What must be so among the members of a rig, with messages that name the place.
 import type { Unit } from './names'
 import { isZone } from '../signal/signal'
-import { partOf, unitOfKnob, type Rig } from './rig'
+import { droppedBy, partOf, unitOfKnob, type Rig } from './rig'
 import { rigShape } from './schema'
 import { slotName, unitOf, type Slot } from './slot'
 
@@ -19,11 +19,20 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
     items.forEach(({ id }, i) => items.findIndex((each) => each.id === id) < i && report([list, i, 'id'], `"${id}" is used twice`))
   }
   const named = new Set([...rig.knobs, ...(rig.tokens ?? [])].map(({ id }) => id))
-  for (const list of ['parts', 'rules', 'states'] as const) {
+  const checkHoles = (path: readonly (string | number)[], declarations: Readonly<Record<string, string>> = {}, hasIndex = false) => {
+    for (const [property, text] of Object.entries(declarations))
+      for (const [, id = ''] of text.matchAll(/\{([^}]*)\}/g))
+        if (!named.has(id) && !(hasIndex && id === 'index')) report([...path, property], `there is no knob or token "${id}"`)
+  }
+  rig.parts.forEach((part, i) => {
+    const dropped = droppedBy(part)
+    checkHoles(['parts', i, 'lives', 'from'], dropped?.from, true)
+    checkHoles(['parts', i, 'lives', 'to'], dropped?.to, true)
+    checkHoles(['parts', i, 'css'], part.css, dropped !== undefined)
+  })
+  for (const list of ['rules', 'states'] as const) {
     rig[list]?.forEach(({ css: declarations }, i) => {
-      for (const [property, text] of Object.entries(declarations))
-        for (const [, id = ''] of text.matchAll(/\{([^}]*)\}/g))
-          if (!named.has(id)) report([list, i, 'css', property], `there is no knob or token "${id}"`)
+      checkHoles([list, i, 'css'], declarations)
     })
   }
   rig.layers?.forEach(({ id, css: text }, i) => {
@@ -55,8 +64,8 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
     }
     if (typeof channel.frame === 'object' && 'part' in channel.frame) {
       const part = parts.get(channel.frame.part)
-      if (part?.area !== channel.area || part.drawn)
-        report(['channels', i, 'frame'], `there is no part "${channel.frame.part}" that is added to the same area`)
+      if (part?.area !== channel.area || part.drawn || droppedBy(part))
+        report(['channels', i, 'frame'], `there is no part "${channel.frame.part}" that is added to the same area and stays there`)
       if (rig.outputs.some(({ to, ...output }) => output.channel === channel.id && partOf(to) === undefined))
         report(['channels', i, 'frame'], 'what is read in a part is seen on parts')
     }
@@ -191,7 +200,16 @@ function checkParts(rig: Rig, report: Report): void {
         ['parts', i, 'holds'],
         'letters and words lie in another part, are as many as the text has, and are reached by nobody: the text itself is',
       )
-    if (holds === 'copy' && reached) report(['parts', i, 'reached'], 'a copy is reached by nobody: what it shows is there already')
+    const [isDropped, copies] = [typeof lives === 'object', holds === 'copy' || (typeof holds === 'object' && 'copy' in holds)]
+    if (isDropped && (copies || (typeof holds === 'object' && 'split' in holds) || reached || count !== undefined || box))
+      report(
+        ['parts', i, 'lives'],
+        'what is dropped is small: it holds a text or a picture at most, fills nothing, and is reached by nobody',
+      )
+    if (isDropped && typeof host === 'object') report(['parts', i, 'host'], 'what is dropped stands in its area, or over all else')
+    if (inside !== undefined && typeof parts.get(inside)?.lives === 'object')
+      report(['parts', i, 'inside'], `nothing lies in "${inside}": it is dropped`)
+    if (copies && reached) report(['parts', i, 'reached'], 'a copy is reached by nobody: what it shows is there already')
     if (!areas.has(area)) report(['parts', i, 'area'], `there is no area "${area}"`)
     if (host !== undefined && (inside !== undefined || areas.get(area)?.of === 'each'))
       report(['parts', i, 'host'], 'what stands elsewhere is of an area that is one place, and lies in no other part')

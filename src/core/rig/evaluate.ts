@@ -4,8 +4,9 @@ import { holdsPoint, hullOf, type Box } from '../geometry/box'
 import { isOfPointer, type Sample } from '../signal/sample'
 import { hear, hearAgain, newEngine, playUntil, type Engine } from './engine'
 import { beginPlay, channelValue, followSizes, shape, showFrame, type Play } from './play'
-import { planRig, type AreaPlan } from './plan'
-import type { Output, Rig } from './rig'
+import { dropsAt, newWay, type Drop, type Way } from './drops'
+import { isOverAll, planRig, type AreaPlan } from './plan'
+import { droppedBy, type Output, type Rig } from './rig'
 import { resolveArea, touchedBy, type Platform } from './resolve'
 import { newPlace, newPresence, newScene, type Place } from './place'
 import type { Presence } from '../signal/reader'
@@ -117,7 +118,7 @@ function setUp(rig: Rig, boxes: Boxes, byCss: readonly string[]): Setup {
   }
   const scenes = plans.map((plan) => {
     const scene = newScene(plan)
-    scene.places = placesOf(plan, boxes, frameFrom)
+    scene.places = placesOf(rig, plan, boxes, frameFrom)
     const { beyond } = plan.area
     if (beyond !== undefined)
       scene.beyond = (boxes.elements[beyond] ?? []).map((_, index) => frameFrom((at) => at.elements[beyond]?.[index]))
@@ -154,7 +155,7 @@ const platformOf = ({ elements }: Boxes): Platform<BoxElement> => ({
   },
 })
 
-function placesOf(plan: AreaPlan, boxes: Boxes, frameFrom: (find: (boxes: Boxes) => Box | undefined) => Frame): readonly Place[] {
+function placesOf(rig: Rig, plan: AreaPlan, boxes: Boxes, frameFrom: (find: (boxes: Boxes) => Box | undefined) => Frame): readonly Place[] {
   const { area } = plan
   const platform = platformOf(boxes)
   const boxOf =
@@ -187,7 +188,12 @@ function placesOf(plan: AreaPlan, boxes: Boxes, frameFrom: (find: (boxes: Boxes)
       read.forEach((play, n) => (play.index = n))
       return read
     })
-    return newPlace(presence, frame, holding, plays)
+    const ways = plan.parts.flatMap((part) => {
+      const by = droppedBy(part)
+      // Of a group the first one has what is dropped.
+      return by ? [newWay(part.id, by, area.of === 'window' || isOverAll(rig, part.id) ? undefined : holding[0])] : []
+    })
+    return newPlace(presence, frame, holding, plays, ways)
   })
 }
 
@@ -205,7 +211,8 @@ function readingsOf(
 ): readonly { readonly name: string; readonly read: (t: number) => number | string }[] {
   return plans.flatMap(({ frames }, f) => {
     const places = engine.scenes[f]?.places ?? []
-    return frames.flatMap(({ channels }) => {
+    const dropped = places.flatMap(({ ways }, n) => ways.flatMap((way) => columnsOfWay(way, n)))
+    const followed = frames.flatMap(({ channels }) => {
       const plays = places.flatMap((place) => place.plays.filter((play) => play.channels === channels))
       return plays.flatMap((play, n) =>
         columnsOf(
@@ -216,8 +223,27 @@ function readingsOf(
         ),
       )
     })
+    return [...followed, ...dropped]
   })
 }
+
+/** What is dropped, the newest first: where each lies and how old it is, ms; NaN where there are not so many. */
+const columnsOfWay = (way: Way, n: number) =>
+  Array.from({ length: way.by.atMost }, (_, k) => {
+    const column = (name: string, of: (drop: Drop, t: number) => number) => ({
+      name: `${way.id}.${k + 1} ${name}[${n}]`,
+      read: (t: number): number | string => {
+        const drop = dropsAt(way, t)[k]
+        return drop ? of(drop, t) : NaN
+      },
+    })
+    return [
+      column('index', ({ index }) => index),
+      column('x', ({ x }) => x),
+      column('y', ({ y }) => y),
+      column('age', ({ t: fallenAt }, t) => t - fallenAt),
+    ]
+  }).flat()
 
 function columnsOf(rig: Rig, ids: readonly string[], play: Play, n: number) {
   const valueOf = (id: string, t: number, link?: number) => {

@@ -4,6 +4,7 @@ import { newLook } from '../look/look'
 import type { At, Presence } from '../signal/reader'
 import { leavePlay, meetPlay, type Play } from './play'
 import type { AreaPlan } from './plan'
+import type { Way } from './drops'
 
 /** A place: one match of an area, or the whole of a group or the window. */
 export interface Place {
@@ -12,6 +13,8 @@ export interface Place {
   readonly frame: Frame
   readonly boxes: readonly Frame[]
   readonly plays: readonly Play[]
+  /** Along which parts are dropped. */
+  readonly ways: readonly Way[]
   /** Whether anything has happened there. */
   isAwake: boolean
 }
@@ -33,13 +36,13 @@ export function newScene(plan: AreaPlan): Scene {
 }
 
 /** A place where nothing has happened yet. */
-export const newPlace = (presence: Presence, frame: Frame, boxes: readonly Frame[], plays: readonly Play[]): Place => ({
-  presence,
-  frame,
-  boxes,
-  plays,
-  isAwake: false,
-})
+export const newPlace = (
+  presence: Presence,
+  frame: Frame,
+  boxes: readonly Frame[],
+  plays: readonly Play[],
+  ways: readonly Way[] = [],
+): Place => ({ presence, frame, boxes, plays, ways, isAwake: false })
 
 export function newPresence(): Presence {
   return {

@@ -52,6 +52,12 @@ function isElsewhere(rig: Rig, part: string): boolean {
   return host !== undefined || (inside !== undefined && isElsewhere(rig, inside))
 }
 
+/** Whether a part stands in the top layer, or lies in one that does: its place is the window then. */
+export function isOverAll(rig: Rig, part: string): boolean {
+  const { inside, host } = rig.parts.find(({ id }) => id === part) ?? {}
+  return host === 'top' || (inside !== undefined && isOverAll(rig, inside))
+}
+
 /** A part as a stylesheet selects it while its area is as `area` selects. */
 export const partWhile = (rig: Rig, names: Names, area: string, part: string): string =>
   (isElsewhere(rig, part) && !area.startsWith(':root') ? `:root:has(${area})` : area) + pathOfPart(rig, names, part)

@@ -125,6 +125,7 @@ export function withSelectors(rig: Rig, change: (select: string) => string): Rig
     })),
     outputs: rig.outputs.map(withTarget),
     ...(rig.states ? { states: rig.states.map(withTarget) } : {}),
+    parts: rig.parts.map((part) => (typeof part.host === 'object' ? { ...part, host: { on: change(part.host.on) } } : part)),
     rules: rig.rules.map((rule) => ({ ...rule, select: change(rule.select) })),
   }
 }

@@ -5,6 +5,7 @@ import type {
   areaSchema,
   awaySchema,
   channelSchema,
+  droppedSchema,
   frameOfSchema,
   knobSchema,
   layerSchema,
@@ -34,6 +35,7 @@ export type Shell = Described<typeof shellSchema>
 export type Target = Described<typeof targetSchema>
 export type Output = Described<typeof outputSchema>
 export type Part = Described<typeof partSchema>
+export type Dropped = Described<typeof droppedSchema>
 export type Rule = Described<typeof ruleSchema>
 export type State = Described<typeof stateSchema>
 export type Layer = Described<typeof layerSchema>
@@ -43,6 +45,9 @@ export type Rig = Described<typeof rigShape>
 export function partOf(to: Target | undefined): string | undefined {
   return typeof to === 'object' && 'part' in to ? to.part : undefined
 }
+
+/** How a part is dropped along the pointer's way; undefined where it is there by itself. */
+export const droppedBy = ({ lives }: Part): Dropped | undefined => (typeof lives === 'object' ? lives : undefined)
 
 /** The parts that a script adds: all but those that the stylesheet draws. */
 export const addedParts = ({ parts }: Pick<Rig, 'parts'>): readonly Part[] => parts.filter(({ drawn }) => drawn === undefined)

@@ -3,6 +3,7 @@ import { holdsLocal, toFrame, type Point } from '../geometry/frame'
 import type { At } from '../signal/reader'
 import { isOfPointer, isPresent, type Sample } from '../signal/sample'
 import { noteCrossing } from './crossings'
+import { followWay, standOnWay } from './drops'
 import { advanceFlows } from './flow'
 import { advanceLooks, followLooks, hearCauses } from './looks'
 import { holdsOwn, replay, touch, type Place, type Scene } from './place'
@@ -67,6 +68,7 @@ function meetPlace(scene: Scene, place: Place, isHeld: boolean, at: At): void {
     presence.anchorY = pointer.y
     presence.anchorAt = t
   }
+  for (const way of place.ways) followWay(way, pointer.x, pointer.y, t, isHeld, arrives)
   touch(scene, place)
   followLooks(scene, place, at)
   replay(place, at, arrives)
@@ -77,5 +79,6 @@ export function advanceScene(scene: Scene, at: At, until: number): void {
   const start = at.t
   advanceLooks(scene, at, until)
   advanceFlows(scene.awake, at, until)
+  for (const { ways, presence } of scene.awake) if (presence.inside) for (const way of ways) standOnWay(way, until)
   at.t = start
 }

@@ -386,6 +386,22 @@ export const givenBySchema = z.object({
 })
 
 /**
+ * How a part is dropped along the pointer's way over its area: one where the pointer comes in, then one with every so many px of its
+ * way, or every so many ms that it is there. It lies where it was dropped, and lives for `forMs`; of more than `atMost` the oldest goes.
+ */
+export const droppedSchema = z
+  .object({
+    every: z.union([z.object({ px: number(1, 10_000) }).strict(), z.object({ ms: number(4, 60_000) }).strict()]),
+    forMs: number(1, 60_000),
+    atMost: z.number().int().min(1).max(60),
+    /** What it is like when it falls and when it goes, and how it changes meanwhile. */
+    from: cssSchema.optional(),
+    to: cssSchema.optional(),
+    easing: easingSchema.optional(),
+  })
+  .strict()
+
+/**
  * A decorative element that the effect adds: to each match, inside it or inside another of its parts, once for each
  * link of a chain, or once elsewhere. Unless it is to be reached, it is hidden from assistive technology and takes no pointer events.
  */
@@ -396,19 +412,24 @@ export const partSchema = z.object({
   /** For an area that is one place: it stands in the first element of the page that this selects, or in the top layer, over all else. */
   host: z.union([z.object({ on: select }).strict(), z.literal('top')]).optional(),
   count: z.number().int().min(1).max(60).optional(),
-  /** It is there always, or seen only while the pointer is there and until its values have come to rest: what nobody sees costs nothing. */
-  lives: z.literal('on').optional(),
+  /**
+   * It is there always, or seen only while the pointer is there and until its values have come to rest: what nobody sees costs nothing;
+   * or it is dropped, again and again. `{index}` in its CSS is then the how manieth it is, from 0.
+   */
+  lives: z.union([z.literal('on'), droppedSchema]).optional(),
   /** It is the match's own ::before or ::after: the stylesheet draws it, and no script is needed for it. */
   drawn: z.enum(['before', 'after']).optional(),
   /** Which box of the match it fills: with its border, or that of the padding where nothing is said. */
   box: z.literal('border').optional(),
   /**
-   * What it holds, kept in step: a copy of what the match holds, which nobody can select, focus or hear; a text, or a
+   * What it holds, kept in step: a copy of what the match holds, which nobody can select, focus or hear; the same apart from the page,
+   * within copies of all that the match lies in and with the page's stylesheets, so that its rules still match; a text, or a
    * picture; or, of its words, one letter or one word each: there are then as many of it.
    */
   holds: z
     .union([
       z.literal('copy'),
+      z.object({ copy: z.literal('apart') }).strict(),
       z.object({ split: z.enum(['letters', 'words']) }).strict(),
       z.object({ text: givenBySchema }).strict(),
       z.object({ picture: givenBySchema }).strict(),

@@ -5,9 +5,10 @@ import type { Part } from './types'
 const isPart = (node: Node) => (node as HTMLElement).dataset?.part === ''
 
 /** Fills a part, now and whenever what its host holds has changed. */
-function keepFilled(host: HTMLElement, fill: () => void, attribute?: string): void {
+function keepFilled(host: HTMLElement, fill: () => void, attribute?: string, isKept = true): void {
   const isOwn = (node: Node) => !(node instanceof Element ? node : node.parentElement)?.closest('[data-part]')
   fill()
+  if (given.partsDrop && !isKept) return
   const observer = new MutationObserver((records) => {
     if (records.some(({ target, addedNodes, removedNodes }) => isOwn(target) && ![...addedNodes, ...removedNodes].some(isPart))) fill()
   })
@@ -26,8 +27,40 @@ export function keepCopy(host: HTMLElement, part: HTMLElement): void {
   })
 }
 
+/**
+ * Fills a part with what its host holds, apart from the page: within copies of all that it lies in, with the page's own stylesheets, so
+ * that its rules match there as they do here. The copy of the host itself fills the part.
+ */
+export function keepApart(host: HTMLElement, part: HTMLElement): void {
+  part.inert = true
+  const root = part.attachShadow({ mode: 'closed' })
+  keepFilled(host, () => {
+    const copy = host.cloneNode(true) as HTMLElement
+    for (const each of copy.querySelectorAll('[data-part]')) each.remove()
+    copy.style.cssText +=
+      '; position: absolute !important; inset: 0 !important; width: auto !important; height: auto !important; max-width: none !important; max-height: none !important; margin: 0 !important; transform: none !important; transition: none !important'
+    let around = copy
+    for (let outer = host.parentElement; outer; outer = outer.parentElement) {
+      const standIn = outer.cloneNode() as HTMLElement
+      standIn.style.display = 'contents'
+      standIn.append(around)
+      around = standIn
+    }
+    const sheets = [...document.querySelectorAll('link[rel~="stylesheet"], style')].map((each) => each.cloneNode(true))
+    root.replaceChildren(...sheets, around)
+    root.adoptedStyleSheets = [...document.adoptedStyleSheets]
+  })
+}
+
 /** Fills a part with the text or the picture that its host gives, or an element in it. */
-export function keepTold(host: HTMLElement, part: HTMLElement, told: 'text' | 'picture', source?: string, attribute?: string): void {
+export function keepTold(
+  host: HTMLElement,
+  part: HTMLElement,
+  told: 'text' | 'picture',
+  source?: string,
+  attribute?: string,
+  isKept = true,
+): void {
   keepFilled(
     host,
     () => {
@@ -38,6 +71,7 @@ export function keepTold(host: HTMLElement, part: HTMLElement, told: 'text' | 'p
       else part.style.backgroundImage = text ? `url("${text.replaceAll('"', '%22')}")` : ''
     },
     attribute,
+    isKept,
   )
 }
 

@@ -70,6 +70,8 @@ export const given = {
   partsSplit: true,
   partsCover: true,
   partsCount: true,
+  partsApart: true,
+  partsDrop: true,
   /** Some values are read in parts. */
   readsParts: true,
   /** Some elements share a vanishing point with what stands beside them. */

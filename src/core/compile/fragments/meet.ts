@@ -1,4 +1,5 @@
 import { areaFrame, holds } from './areas'
+import { dropAlong } from './drops'
 import { frameOf } from './frames'
 import { given } from './given'
 import { followCauses } from './looks'
@@ -45,6 +46,7 @@ function meetPlace(effect: Effect, place: Place, has: boolean): void {
   place.isOn = has
   if (given.asksStood && (arrives || Math.hypot(pointer.x - place.stood.x, pointer.y - place.stood.y) >= 3))
     place.stood = { x: pointer.x, y: pointer.y, t: pointer.time }
+  if (given.partsDrop) dropAlong(effect, place, arrives)
   if (effect.looks) followCauses(effect, place, pointer.time)
   turnPlace(effect, place, pointer.time, arrives)
   if (effect.comesMs && (arrives || !has)) place.comesUntil = pointer.time + ((has ? effect.comesMs : effect.goesMs) ?? 0)

@@ -1,4 +1,4 @@
-import { keepCopy, keepSplit, keepTold } from './copies'
+import { keepApart, keepCopy, keepSplit, keepTold } from './copies'
 import { given } from './given'
 import { remember, undone } from './off'
 import type { Part, Place } from './types'
@@ -13,6 +13,7 @@ export function addParts(host: HTMLElement, parts: readonly Part[]): void {
     host.style.position = 'relative'
   }
   for (const part of parts) {
+    if (given.partsDrop && part.stride) continue
     const home = (part.inside && made.get(part.inside)) || (given.partsElsewhere && part.host ? homeOf(part.host) : host)
     if (given.partsSplit && part.splits) {
       keepSplit(host, home, part)
@@ -28,10 +29,10 @@ const homeOf = (host: string) =>
   given.partsOnTop && host === 'top' ? document.body : (document.querySelector<HTMLElement>(host) ?? document.body)
 
 /** Adds one part: seen only, and never heard, clicked or focused, unless it is to be reached. */
-function addPart(
+export function addPart(
   host: HTMLElement,
   home: HTMLElement,
-  { part, host: place, coversBorder, copies, told, source, attribute, reached, role }: Part,
+  { part, host: place, coversBorder, copies, copiesApart, told, source, attribute, reached, role, stride }: Part,
 ): HTMLElement {
   const element = document.createElement('span')
   element.className = part
@@ -43,13 +44,14 @@ function addPart(
     element.style.inset = [borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth].map((width) => `-${width}`).join(' ')
   }
   if (given.partsCopy && copies) keepCopy(host, element)
-  if (given.partsTell && told) keepTold(host, element, told, source, attribute)
+  if (given.partsApart && copiesApart) keepApart(host, element)
+  if (given.partsTell && told) keepTold(host, element, told, source, attribute, !(given.partsDrop && stride))
   home.append(element)
   if (given.partsOnTop && place === 'top') {
     element.popover = 'manual'
     element.showPopover()
   }
-  if (given.takesOff) undone.push(() => element.remove())
+  if (given.takesOff && !(given.partsDrop && stride)) undone.push(() => element.remove())
   return element
 }
 

@@ -151,6 +151,8 @@ export interface Place {
   told?: boolean
   lookTold?: string
   framesMoving?: number
+  /** The ways along which its parts are dropped. */
+  ways?: Map<Part, Way>
 }
 
 export interface Part {
@@ -165,11 +167,41 @@ export interface Part {
   readonly told?: 'text' | 'picture'
   readonly source?: string
   readonly attribute?: string
+  /** It holds what its host holds, apart from the page. */
+  readonly copiesApart?: boolean
   /** It is one letter, or one word, of what its host says. */
   readonly splits?: 'letters' | 'words'
   /** It can be reached, by this role where it has one. */
   readonly reached?: boolean
   readonly role?: string
+  /** It is dropped along the pointer's way: with every so many px of it, or ms; for how long, ms; at most so many. */
+  readonly stride?: number
+  readonly byTime?: boolean
+  readonly forMs?: number
+  readonly atMost?: number
+  /** It lies in the window; in another part, by where that lies in its area. */
+  readonly inWindow?: boolean
+  readonly home?: string
+}
+
+/** The pointer's way over an area, along which a part is dropped. */
+export interface Way {
+  x: number
+  y: number
+  t: number
+  /** How far it still is to the next one. */
+  toNext: number
+  count: number
+  fallen: Drop[]
+}
+
+/** What was dropped: the how manieth it is, where, and when. */
+export interface Drop {
+  readonly index: number
+  readonly x: number
+  readonly y: number
+  readonly t: number
+  element?: HTMLElement
 }
 
 /** What is done with elements while their place shows some looks. */

@@ -1,4 +1,5 @@
 import { linkAt, linkMoves } from './chain'
+import { showDrops } from './drops'
 import { flowsOn } from './flow'
 import { given } from './given'
 import { keepOwn } from './own'
@@ -45,6 +46,7 @@ export function write(effect: Effect, place: Place, t: number): boolean {
   if (effect.comes && (place.element.getAttribute(effect.mark) === 'on') !== place.isOn)
     place.element.setAttribute(effect.mark, place.isOn ? 'on' : '')
   place.moves = false
+  if (given.partsDrop) showDrops(place, t)
   for (const follower of place.followers) {
     const { value } = follower
     if (value.links) writeChain(effect, place, follower, t)
