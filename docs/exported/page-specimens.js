@@ -126,7 +126,6 @@
     })),
     }
     effect.places.set(element, place)
-    place.own = readOwn(effect, place)
   }
 
   function turnValue(follower, at) {
@@ -142,9 +141,8 @@
 
   // Says on an element that an effect is at work on it: from now on its rules count.
   function mark(effect, place) {
-    keepOwn(place)
     place.element.setAttribute(effect.mark, '')
-    for (const target of seenOn(effect, place)) target.setAttribute(effect.mark, '')
+    for (const target of [...(effect.seenOnSelf ? [place.element] : []), ...(effect.seenWithin ? place.element.querySelectorAll(effect.seenWithin) : [])]) target.setAttribute(effect.mark, '')
     if (effect.parts) {
       // Adds the parts of an effect to an element, once.
       const host = place.area
@@ -257,22 +255,6 @@
     return paddingBox(toBox, width, height, element)
   }
 
-  // What the page itself gives an element of what effects drive, and its transitions: as text, by custom property.
-  function readOwn(effect, place) {
-    return seenOn(effect, place).flatMap((target) => {
-      const style = getComputedStyle(target)
-      const kept = ['transform', 'box-shadow'].map((property) => [`--own-${property}`, style.getPropertyValue(property)])
-      return kept.filter(([name, text]) => text !== 'none' && !target.style.getPropertyValue(name)).map(([name, text]) => [target, name, text])
-    })
-  }
-
-  // Keeps that on the elements, for the stylesheet to go on with.
-  function keepOwn({ own = [] }) {
-    for (const [target, name, text] of own) {
-      target.style.setProperty(name, text)
-    }
-  }
-
   // The elements that a value is written on.
   function targetsOf(
     place,
@@ -284,9 +266,6 @@
       ...(onParts ? place.area.querySelectorAll(onParts) : []),
     ]
   }
-
-  // The elements that something of an effect is seen on, besides its parts.
-  const seenOn = (effect, place) => [...(effect.seenOnSelf ? [place.element] : []), ...(effect.seenWithin ? place.element.querySelectorAll(effect.seenWithin) : [])]
 
   const decay = 2 * Math.PI * 2.27 * 0.715
   const swing = 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)

@@ -10,7 +10,7 @@ import { siteSchema } from '../../src/core/site/site'
 export function exportAlone(html: string, effects: readonly unknown[]): string {
   const page: Page = { id: 'page', name: 'A page', source: 'e'.repeat(64) }
   const site: Site = siteSchema.parse({ format: 'glass-moth/2', name: 'A site', pages: [page], effects })
-  return tasks.export({ site, page, html, dressed: html, lacksSheets: false, hasScripts: false })
+  return tasks.export({ site, page, html, dressed: html, lacksSheets: false, hasScripts: html.includes('<script') })
 }
 
 /** Opens a page exported with these effects from a file. */

@@ -43,7 +43,7 @@ describe('effects that hear the pointer in the same elements', { timeout: 60_000
 
   it('have stylesheets that go by the same name, registered once', () => {
     const css = writeStylesheet(plansOf(tilt, drift), [], plainFacts)
-    expect(css.match(/@property [^ ]*/g)).toEqual(['@property --own-transform', '@property --card-tilt-x', '@property --card-tilt-y'])
+    expect(css.match(/@property [^ ]*/g)).toEqual(['@property --card-tilt-x', '@property --card-tilt-y'])
     expect(css).toContain('.card h2[data-card-tilt] {')
     expect(css).not.toMatch(/--card-drift-[xy]\b/)
     // What only one of them has is its own.

@@ -74,10 +74,35 @@ const pointerMode = z.discriminatedUnion('is', [
 ])
 export type PageMode = z.infer<typeof pointerMode>
 
+/** About what a page is asked that it may do to its elements. */
+export const askedSchema = z.object({
+  read: z.array(z.string()).readonly(),
+  written: z.array(z.string()).readonly(),
+  driven: z.array(z.string()).readonly(),
+})
+
 /** What there is to know of a page for its effects. */
 export const pageFactsSchema = z.object({
   ...(Object.fromEntries(factNames.map((name) => [name, z.boolean()])) as Record<FactName, z.ZodBoolean>),
   liesIn: z.array(z.tuple([z.string(), z.string()]).readonly()).readonly(),
+  ownRules: z
+    .array(
+      z.object({
+        context: z.array(z.string()).readonly(),
+        select: z.string(),
+        declarations: z
+          .array(
+            z
+              .tuple([z.string(), z.string()])
+              .readonly()
+              .or(z.tuple([z.string(), z.string(), z.boolean()]).readonly()),
+          )
+          .readonly(),
+      }),
+    )
+    .readonly(),
+  ownLayers: z.array(z.string()).readonly(),
+  hasPartTransitions: z.boolean(),
 })
 
 type Shape = z.ZodRawShape
@@ -119,7 +144,7 @@ export const toStageTable = {
   /** Plays a built-in run over the first visible match. */
   'test-run': momentary({ run: z.enum(runNames), select: selector, bridge: selector.optional() }),
   /** What the page does to elements that effects read, and that they write on. */
-  facts: question({ asked: z.object({ read: z.array(z.string()).readonly(), written: z.array(z.string()).readonly() }) }, pageFactsSchema),
+  facts: question({ asked: askedSchema }, pageFactsSchema),
   /** The ground of each match of a selector, as a CSS colour. */
   grounds: question({ select: selector }, z.array(z.string())),
   /** The colours that the page uses most. */

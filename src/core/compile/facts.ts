@@ -1,4 +1,5 @@
 // What is known of a page when its script is compiled. What the page cannot do is not compiled in.
+import type { OwnRule } from './own-rules'
 
 export interface Facts {
   /** Elements of the effects may have borders, or round corners that count. */
@@ -7,10 +8,18 @@ export interface Facts {
   readonly hasPositions: boolean
   /** The page may itself turn or scale them, or what they lie in. */
   readonly hasTurns: boolean
-  /** The page may give them transforms, filters, shadows or pictures of their own, which effects add to. */
+  /** The page may give them transforms, filters, shadows or pictures of their own in ways that its rules do not tell. */
   readonly hasOwnStyles: boolean
-  /** The page may have transitions on them that would make effects lag. */
+  /** They may have some in their own `style`: from the start, or by scripts of the page. */
+  readonly hasInlineStyles: boolean
+  /** The page may have transitions on them that would make effects lag, in ways that its rules do not tell. */
   readonly hasTransitions: boolean
+  /** Rules by which the page gives them such styles and transitions: the stylesheet takes these over. */
+  readonly ownRules: readonly OwnRule[]
+  /** The layers of the page's sheets, in their order. */
+  readonly ownLayers: readonly string[]
+  /** Transitions of the page reach what scripts add. */
+  readonly hasPartTransitions: boolean
   /** Elements may come later than the script. */
   readonly hasLateElements: boolean
   /** The page has code of its own, which may listen to what effects tell. */
@@ -25,6 +34,7 @@ export const factNames = [
   'hasPositions',
   'hasTurns',
   'hasOwnStyles',
+  'hasInlineStyles',
   'hasTransitions',
   'hasLateElements',
   'hasOwnCode',
@@ -53,9 +63,13 @@ export const worstFacts: Facts = {
   hasPositions: true,
   hasTurns: true,
   hasOwnStyles: true,
+  hasInlineStyles: true,
   hasTransitions: true,
   hasLateElements: true,
   hasOwnCode: true,
+  ownRules: [],
+  ownLayers: [],
+  hasPartTransitions: true,
   liesIn: (inner, outer) => inner === outer || inner.startsWith(`${outer} `),
 }
 
@@ -66,7 +80,9 @@ export const plainFacts: Facts = {
   hasPositions: false,
   hasTurns: false,
   hasOwnStyles: false,
+  hasInlineStyles: false,
   hasTransitions: false,
   hasLateElements: false,
   hasOwnCode: false,
+  hasPartTransitions: false,
 }

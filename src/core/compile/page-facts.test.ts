@@ -25,10 +25,17 @@ const plain = {
   hasPositions: false,
   hasTurns: false,
   hasOwnStyles: false,
+  hasInlineStyles: false,
   hasTransitions: false,
+  hasPartTransitions: false,
   hasLateElements: false,
   hasOwnCode: false,
+  ownRules: [],
 }
+/** A rule of the page that is taken over. */
+const own = (select: string, property: string, value: string, ...context: string[]) => ({
+  ownRules: [{ context, select, declarations: [[property, value]] }],
+})
 
 describe('the facts about a page', () => {
   it.each([
@@ -37,16 +44,38 @@ describe('the facts about a page', () => {
     ['.note { transform: rotate(3deg); border: 1px solid; transition: all 1s }', plain],
     ['.card { border: 1px solid }', { ...plain, hasBorders: true }],
     ['.wrap { zoom: 1.2 }', { ...plain, hasTurns: true }],
-    ['.card:hover { transform: scale(1.1) }', { ...plain, hasTurns: true, hasOwnStyles: true }],
-    ['@media (min-width: 900px) { .card { filter: blur(2px) } }', { ...plain, hasOwnStyles: true }],
-    ['.card { transition: transform 0.3s }', { ...plain, hasTransitions: true }],
+    ['.card:hover { transform: scale(1.1) }', { ...plain, hasTurns: true, ...own('.card:hover', 'transform', 'scale(1.1)') }],
+    [
+      '@media (min-width: 900px) { .card { scale: 1; transform: scale(2) } }',
+      { ...plain, hasTurns: true, ...own('.card', 'transform', 'scale(2)', '@media (min-width:900px)') },
+    ],
+    // What no effect drives here is nobody's business.
+    ['.card { filter: blur(2px); opacity: 0.5 }', plain],
+    ['.card { transition: transform 0.3s }', { ...plain, ...own('.card', 'transition', 'transform 0.3s') }],
+    ['.card { transition-duration: 0.3s }', { ...plain, hasTransitions: true }],
+    ['.card { all: unset }', { ...plain, hasBorders: true, hasPositions: true, hasTurns: true, hasOwnStyles: true, hasTransitions: true }],
+    [
+      '* { transition: all 1s !important }',
+      { ...plain, hasPartTransitions: true, ownRules: [{ context: [], select: '*', declarations: [['transition', 'all 1s', true]] }] },
+    ],
+    [
+      '.wrap { & .card:hover { transform: none } .card { transform: scale(2) } }',
+      {
+        ...plain,
+        hasTurns: true,
+        ownRules: [
+          { context: [], select: ':is(.wrap) .card:hover', declarations: [['transform', 'none']] },
+          { context: [], select: ':is(.wrap) .card', declarations: [['transform', 'scale(2)']] },
+        ],
+      },
+    ],
     ['.card { background: #fff; transform: none }', plain],
-    ['.card { background: url(a.png) }', { ...plain, hasOwnStyles: true }],
+    ['.card { background: url(a.png) }', plain],
     ['.card { position: static }', plain],
     ['.card:focus { position: sticky }', { ...plain, hasPositions: true }],
     [
       '.card { animation: come 1s } @keyframes come { from { transform: scale(0) } 50% { opacity: 1 } }',
-      { ...plain, hasTurns: true, hasOwnStyles: true, hasTransitions: true },
+      { ...plain, hasTurns: true, hasOwnStyles: true },
     ],
     ['.wrap { & .card { border: 1px solid } }', { ...plain, hasBorders: true }],
     ['.note:not(.card) { rotate: 2deg }', plain],
@@ -60,8 +89,9 @@ describe('the facts about a page', () => {
     expect(factsFor('.is-in { transform: scale(1) }')).toMatchObject(plain)
     expect(factsFor('.is-in { transform: scale(1) }', { hasScripts: true })).toMatchObject({
       hasTurns: true,
-      hasOwnStyles: true,
+      hasInlineStyles: true,
       hasLateElements: true,
+      ...own('.is-in', 'transform', 'scale(1)'),
     })
     expect(factsFor('.note.is-in { transform: scale(1) }', { hasScripts: true })).toMatchObject({ hasTurns: false })
   })

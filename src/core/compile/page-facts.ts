@@ -1,7 +1,10 @@
 // What a page's own sheets and attributes do to elements, as far as it matters to a script: by rules and elements, wherever they come from.
 import { AttributeAction, parse, SelectorType, stringify, type Selector } from 'css-what'
 import { liesInBy, platformBy, touchedBy } from '../rig/resolve'
+import { partOf } from '../rig/rig'
+import { propertyOf } from '../rig/slot'
 import type { Source } from './effects'
+import { takeOver, type Declarations, type OwnRule } from './own-rules'
 import { worstFacts, type Facts } from './facts'
 
 /** What matters, by the properties that do it. */
@@ -10,7 +13,6 @@ const deeds = {
     /^(border(-(top|right|bottom|left|block|inline)(-(start|end))?)?(-(width|style))?|border-radius|border-(top|bottom)-(left|right)-radius|border-(start|end)-(start|end)-radius|all)$/,
   position: /^(position|all)$/,
   turn: /^(transform|transform-origin|rotate|scale|zoom|perspective|perspective-origin|offset-path|offset|all)$/,
-  own: /^(transform|filter|box-shadow|background|background-image|mask|mask-image|-webkit-mask|-webkit-mask-image|all)$/,
   transition: /^(transition|transition-duration|transition-delay|animation|animation-name|all)$/,
 } as const
 type Deed = keyof typeof deeds
@@ -18,9 +20,6 @@ const deedNames = Object.keys(deeds) as Deed[]
 
 /** Elements that browsers give borders of their own. */
 const bordered = new Set(['button', 'input', 'select', 'textarea', 'fieldset', 'iframe', 'hr', 'dialog', 'th', 'td', 'table'])
-
-/** Declarations, each as its property and its value. */
-export type Declarations = readonly (readonly [property: string, value: string])[]
 
 /** A page as facts are read from it; `Found` is what an element is. */
 export interface PageRead<Found extends object> {
@@ -32,9 +31,11 @@ export interface PageRead<Found extends object> {
   readonly parentOf: (element: Found) => Found | null
   /** The name of its tag, in small letters. */
   readonly nameOf: (element: Found) => string
-  /** The rules of all sheets, whatever they hang on, and those that stand on one element. */
-  readonly rules: readonly { readonly select: string; readonly declarations: Declarations }[]
+  /** The rules of all sheets, whatever they hang on, each with what it stands in, and what stands on one element. */
+  readonly rules: readonly { readonly context: readonly string[]; readonly select: string; readonly declarations: Declarations }[]
   readonly inline: readonly { readonly element: Found; readonly declarations: Declarations }[]
+  /** The layers of its sheets, in their order. */
+  readonly layers: readonly string[]
   /** What all animations change. */
   readonly animated: Declarations
   /** Whether a sheet is missing, and whether the page has scripts that may change it. */
@@ -42,16 +43,22 @@ export interface PageRead<Found extends object> {
   readonly hasScripts: boolean
 }
 
-/** The selectors about which facts are asked: where effects read, and what they write on. */
+/** About what facts are asked: the selectors of where effects read, and of what they write on; what they drive there that a page may give too. */
 export interface Asked {
   readonly read: readonly string[]
   readonly written: readonly string[]
+  readonly driven: readonly string[]
 }
 
 /** What there is to know for these effects. */
 export function askedBy(sources: readonly Source[]): Asked {
   const touched = sources.map(({ rig }) => touchedBy(rig))
-  return { read: [...new Set(touched.flatMap(({ read }) => read))], written: [...new Set(touched.flatMap(({ written }) => written))] }
+  const driven = sources.flatMap(({ rig }) => rig.outputs.filter(({ to }) => partOf(to) === undefined).map(({ slot }) => propertyOf(slot)))
+  return {
+    read: [...new Set(touched.flatMap(({ read }) => read))],
+    written: [...new Set(touched.flatMap(({ written }) => written))],
+    driven: [...new Set(driven)],
+  }
 }
 
 /** Facts as they travel: of `liesIn` the pairs that are so. */
@@ -69,7 +76,7 @@ export function readFacts<Found extends object>(page: PageRead<Found>): (asked: 
   const { hasScripts, lacksSheets } = page
   const does = lacksSheets ? undefined : deedsOf(page)
   const find = (select: string) => page.find(select) ?? []
-  return ({ read, written }) => {
+  return ({ read, written, driven }) => {
     const isIn = liesInBy(platformBy(find, page.parentOf))
     const all = [...new Set([...read, ...written])]
     const liesIn = all.flatMap((inner) => written.filter((outer) => isIn(inner, outer)).map((outer) => [inner, outer] as const))
@@ -79,15 +86,33 @@ export function readFacts<Found extends object>(page: PageRead<Found>): (asked: 
     const around = new Set([...readHere].flatMap((element) => withParents(element, page)))
     const meets = (deed: Deed, elements: Iterable<Found>) => [...elements].some((element) => does[deed].has(element))
     const writtenHere = written.flatMap(find)
+    const gives = (map: ReadonlyMap<string, ReadonlySet<Found>>) =>
+      driven.filter((property) => writtenHere.some((element) => map.get(property)?.has(element)))
     return {
       hasBorders: meets('border', readHere) || [...readHere].some((element) => bordered.has(page.nameOf(element))),
       hasPositions: meets('position', readHere) || [...readHere].some((element) => page.nameOf(element) === 'dialog'),
       hasTurns: meets('turn', around),
-      hasOwnStyles: meets('own', writtenHere),
+      hasOwnStyles: gives(does.unsaid).length > 0,
+      hasInlineStyles: driven.length > 0 && writtenHere.length > 0 && (hasScripts || gives(does.inline).length > 0),
       hasTransitions: meets('transition', writtenHere),
+      ownRules: rulesFor(does.taken, writtenHere, driven),
+      ownLayers: page.layers,
+      hasPartTransitions: does.reachesParts,
       ...rest,
     }
   }
+}
+
+/** The rules that these elements may come to match, as far as they give something of what is driven there, or transitions. */
+function rulesFor<Found>(taken: Done<Found>['taken'], elements: readonly Found[], driven: readonly string[]): readonly OwnRule[] {
+  const matching = taken.filter((each) => elements.some((element) => each.elements.has(element))).map(({ rule }) => rule)
+  const given = new Set(
+    matching.flatMap(({ declarations }) => declarations.filter(([name, value]) => !isNothing(name, value)).map(([name]) => name)),
+  )
+  return matching.flatMap(({ declarations, ...rule }) => {
+    const kept = declarations.filter(([name]) => given.has(name) && (name === 'transition' ? driven.length > 0 : driven.includes(name)))
+    return kept.length > 0 ? [{ ...rule, declarations: kept }] : []
+  })
 }
 
 function withParents<Found extends object>(element: Found, page: PageRead<Found>): readonly Found[] {
@@ -95,27 +120,72 @@ function withParents<Found extends object>(element: Found, page: PageRead<Found>
   return parent ? [element, ...withParents(parent, page)] : [element]
 }
 
-/** The elements to which something of each sort is done, or may be once a state or a class comes. */
-function deedsOf<Found extends object>(page: PageRead<Found>): Readonly<Record<Deed, ReadonlySet<Found>>> {
-  const found: Record<Deed, Set<Found>> = { border: new Set(), position: new Set(), turn: new Set(), own: new Set(), transition: new Set() }
-  const animated = deedsIn(page.animated)
-  const add = (declarations: Declarations, elements: () => readonly Found[]) => {
+/** What a page does: the elements to which something of each sort is done, or may be once a state or a class comes. */
+interface Done<Found> extends Readonly<Record<Deed, ReadonlySet<Found>>> {
+  /** What effects may drive, by the property: whose own is not told by rules, and whose is given in its `style`. */
+  readonly unsaid: ReadonlyMap<string, ReadonlySet<Found>>
+  readonly inline: ReadonlyMap<string, ReadonlySet<Found>>
+  /** What of its rules effects can take over, with the elements that each may come to match. */
+  readonly taken: readonly { readonly rule: OwnRule; readonly elements: ReadonlySet<Found> }[]
+  /** Whether its transitions reach what scripts add. */
+  readonly reachesParts: boolean
+}
+
+function deedsOf<Found extends object>(page: PageRead<Found>): Done<Found> {
+  const found: Record<Deed, Set<Found>> = { border: new Set(), position: new Set(), turn: new Set(), transition: new Set() }
+  const [unsaid, inline] = [new Map<string, Set<Found>>(), new Map<string, Set<Found>>()]
+  const note = (map: Map<string, Set<Found>>, names: readonly string[], elements: Iterable<Found>) => {
+    for (const name of names) map.set(name, new Set([...(map.get(name) ?? []), ...elements]))
+  }
+  const taken: { rule: OwnRule; elements: ReadonlySet<Found> }[] = []
+  const [animated, animatedStyles] = [deedsIn(page.animated), takeOver(page.animated)]
+  const classes = page.hasScripts ? page.classes() : undefined
+  let reachesParts = false
+  for (const { context, select, declarations } of page.rules) {
+    const over = takeOver(declarations.filter(([property, value]) => property !== 'all' || !isNothing(property, value)))
     const isAnimated = declarations.some(
       ([property, value]) => /^(animation|animation-name)$/.test(property) && !isNothing(property, value),
     )
-    const done = [...deedsIn(declarations), ...(isAnimated ? animated : [])]
-    const which = done.length > 0 ? elements() : []
-    for (const deed of done) for (const element of which) found[deed].add(element)
+    const given = deedsIn(declarations)
+    if (given.includes('transition') && !isAnimated && reachesAdded(select)) reachesParts = true
+    // Transitions that are taken over need not be asked for.
+    const deeds = [...given.filter((deed) => deed !== 'transition' || over.unsaid.includes('transition')), ...(isAnimated ? animated : [])]
+    const styles = [...over.unsaid, ...(isAnimated ? ['transition', ...animatedStyles.taken.map(([name]) => name)] : [])]
+    if (deeds.length === 0 && styles.length === 0 && over.taken.length === 0) continue
+    const most = atMost(select, classes)
+    const elements = new Set(most === '' ? [] : (page.find(most) ?? page.all()))
+    for (const deed of deeds) for (const element of elements) found[deed].add(element)
+    note(unsaid, styles, elements)
+    if (over.taken.length > 0 && elements.size > 0) taken.push({ rule: { context, select, declarations: over.taken }, elements })
   }
-  const classes = page.hasScripts ? page.classes() : undefined
-  for (const { select, declarations } of page.rules) {
-    add(declarations, () => {
-      const most = atMost(select, classes)
-      return most === '' ? [] : (page.find(most) ?? page.all())
-    })
+  for (const { element, declarations } of page.inline) {
+    for (const deed of deedsIn(declarations)) found[deed].add(element)
+    const over = takeOver(declarations)
+    note(inline, [...over.unsaid, ...over.taken.filter(([name, value]) => !isNothing(name, value)).map(([name]) => name)], [element])
   }
-  for (const { element, declarations } of page.inline) add(declarations, () => [element])
-  return found
+  return { ...found, unsaid, inline, taken, reachesParts }
+}
+
+/** Whether a selector may match an element that a script adds: a span with a class of its own. */
+function reachesAdded(select: string): boolean {
+  let selectors: Selector[][]
+  try {
+    selectors = parse(select)
+  } catch {
+    return true
+  }
+  return selectors.some((steps) => {
+    const last = steps.findLastIndex((step) => combinators.has(step.type))
+    return steps
+      .slice(last + 1)
+      .every(
+        (step) =>
+          step.type === SelectorType.Universal ||
+          (step.type === SelectorType.Tag && step.name === 'span') ||
+          step.type === SelectorType.Pseudo ||
+          (step.type === SelectorType.Attribute && /^(data-part|aria-hidden|style)$/.test(step.name)),
+      )
+  })
 }
 
 const deedsIn = (declarations: Declarations) =>

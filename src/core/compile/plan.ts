@@ -183,7 +183,7 @@ function givenOf(
   sources: readonly Source[],
   constants: Constants,
   moved: readonly Moved[],
-  { hasBorders, hasPositions, hasOwnStyles, hasTransitions, hasLateElements, hasOwnCode }: Facts,
+  { hasBorders, hasPositions, hasOwnStyles, hasInlineStyles, hasTransitions, hasLateElements, hasOwnCode }: Facts,
 ): Fields {
   const some = (field: string) => tables.some(({ fields, values }) => fields.has(field) || values.some((value) => value.has(field)))
   const reads = (word: string) =>
@@ -203,6 +203,11 @@ function givenOf(
     'resize',
     ...(some('bySize') ? ['load'] : []),
   ]
+  const drives = [
+    ...new Set(sources.flatMap(({ rig }) => rig.outputs.filter(({ to }) => partOf(to) === undefined).map(({ slot }) => propertyOf(slot)))),
+  ]
+  const kept = drives.filter((property) => property in keptProperties)
+  const isGiven = kept.length > 0 && (hasOwnStyles || hasInlineStyles)
   const facts = {
     hasTouch,
     hasLooks,
@@ -227,7 +232,9 @@ function givenOf(
     hasFinds: some('keeps'),
     hasBorders,
     hasPositions,
-    hasOwn: hasOwnStyles || hasTransitions,
+    hasOwn: isGiven || hasTransitions,
+    readsComputed: hasOwnStyles,
+    watchesStyles: isGiven && hasInlineStyles && hasOwnCode,
     hasTransitions,
     hasOthers: tables.some(({ fields }) => fields.has('seenLinked') || fields.has('seenWithin') || fields.has('isGroup')),
     watches: hasLateElements && some('stands'),
@@ -250,9 +257,6 @@ function givenOf(
     sharesEye: sources.some(({ rig }) => sharesEye(rig)),
     tells: hasOwnCode,
   }
-  const drives = [
-    ...new Set(sources.flatMap(({ rig }) => rig.outputs.filter(({ to }) => partOf(to) === undefined).map(({ slot }) => propertyOf(slot)))),
-  ]
   const written = tables.flatMap(({ values }) =>
     values
       .filter((value) => value.has('onSelf') || value.has('within') || value.has('linked'))
@@ -261,7 +265,7 @@ function givenOf(
   const list = (texts: readonly string[]) => `[${texts.join(', ')}]`
   const lists = {
     heard: list(heard.map(quote)),
-    ownProperties: list(hasOwnStyles ? drives.filter((property) => property in keptProperties).map(quote) : []),
+    ownProperties: list(isGiven ? kept.map(quote) : []),
     driven: list([...drives.map(quote), ...new Set(written)]),
     moved: quote(moved.map(({ select, mark }) => `${asOneSelector(select)}[${mark}]`).join(', ')),
   }

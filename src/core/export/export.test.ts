@@ -24,7 +24,7 @@ const site = (...effects: Effect[]): Site => ({
   pages: [{ id: 'p', name: 'A page', source: 'a'.repeat(64) }],
   effects,
 })
-const stylesheetOf = (...effects: Effect[]) => writeStylesheet(planEffects(site(...effects), 'vesper-hollow'))
+const stylesheetOf = (...effects: Effect[]) => writeStylesheet(planEffects(site(...effects), 'vesper-hollow'), [], plainFacts)
 
 describe('names', () => {
   it.each([
@@ -99,9 +99,7 @@ describe('the stylesheet', () => {
   })
 
   it('has its knobs on top and says what they do', () => {
-    expect(stylesheetOf(effect())).toBe(`@property --own-transform { syntax: "*"; inherits: false; }
-
-/* Effect 1. Over each plate, the edge under the pointer sinks by 9°, seen
+    expect(stylesheetOf(effect())).toBe(`/* Effect 1. Over each plate, the edge under the pointer sinks by 9°, seen
    from 820px. The script writes --plate-tilt-x and --plate-tilt-y. */
 @property --plate-tilt-x { syntax: "<number>"; inherits: false; initial-value: 0; }
 @property --plate-tilt-y { syntax: "<number>"; inherits: false; initial-value: 0; }
@@ -112,7 +110,6 @@ describe('the stylesheet', () => {
 @media screen and (forced-colors: none) {
   .row > .plate[data-plate-tilt] {
     transform:
-      var(--own-transform,)
       perspective(var(--plate-tilt-perspective))
       rotateX(calc(-1 * var(--plate-tilt-lean) * var(--plate-tilt-y)))
       rotateY(calc(var(--plate-tilt-lean) * var(--plate-tilt-x)));
@@ -122,6 +119,58 @@ describe('the stylesheet', () => {
   .row > .plate[data-plate-tilt] { --plate-tilt-y: 0 !important; --plate-tilt-x: 0 !important; }
 }
 `)
+  })
+
+  it('goes on with what the rules of the page give, and is held against them', () => {
+    const ownRules = [
+      { context: [], select: '.row > .plate:hover', declarations: [['transform', 'translateY(-8px)']] as const },
+      { context: ['@media print'], select: '.plate', declarations: [['transform', 'none', true]] as const },
+      { context: [], select: '.plate', declarations: [['transition', 'transform .3s ease, color 1s']] as const },
+    ]
+    const css = writeStylesheet(planEffects(site(effect()), 'vesper-hollow'), [], { ...plainFacts, ownRules })
+    expect(css.split('/* Effect 1')[0])
+      .toBe(`@property --own-transform { syntax: "<transform-list>"; inherits: false; initial-value: translate(0); }
+@property --own-transition { syntax: "*"; inherits: false; }
+
+/* What the page itself gives these elements goes on with the effects: its
+   rules again, for properties of their own. */
+@layer pointer-effects {
+  .row > .plate:hover { --own-transform: translateY(-8px); }
+  @media print {
+    .plate { --own-transform: initial !important; }
+  }
+  .plate { --own-transition: transform .3s ease, --own-transform .3s ease, color 1s; }
+  .row > .plate {
+    transition: var(--own-transition, visibility 0s) !important;
+  }
+}
+
+`)
+    expect(css).toContain(`  @layer pointer-effects {
+    .row > .plate[data-plate-tilt] {
+      transform:
+        var(--own-transform)
+        perspective(var(--plate-tilt-perspective))
+        rotateX(calc(-1 * var(--plate-tilt-lean) * var(--plate-tilt-y)))
+        rotateY(calc(var(--plate-tilt-lean) * var(--plate-tilt-x))) !important;
+      transition: var(--own-transition, visibility 0s), transform 0s, --plate-tilt-y 0s, --plate-tilt-x 0s !important;
+    }
+  }`)
+  })
+
+  it('takes over nothing that would not stay in its place', () => {
+    const told = (context: readonly string[], select: string, value: string) =>
+      writeStylesheet(planEffects(site(effect()), 'vesper-hollow'), [], {
+        ...plainFacts,
+        ownRules: [{ context, select, declarations: [['transform', value]] }],
+      })
+    expect(told([], '.plate', 'none')).toContain('again')
+    for (const [context, select, value] of [
+      [[], '.plate', 'none } body { color: red'],
+      [[], '} body', 'none'],
+      [['@media print { } @import x'], '.plate', 'none'],
+    ] as const)
+      expect(told(context, select, value)).not.toContain('again')
   })
 
   it('lies at the away pose until the script comes', () => {
@@ -219,7 +268,8 @@ describe('hover looks in a stylesheet', () => {
       ],
       outputs: [{ to: 'self', slot: { on: 'opacity' }, base: 1, factor: -0.5, channel: 'here', strength: 1 }],
     }
-    const both = (rig: Rig) => comingsOf([{ rig: coming }, { rig }], { hasTransitions: false, liesIn: (one, other) => one === other })
+    const both = (rig: Rig) =>
+      comingsOf([{ rig: coming }, { rig }], { hasTransitions: false, ownRules: [], liesIn: (one, other) => one === other })
     expect(both(rigWith([on]))[0]).toHaveLength(0)
     expect(both(rigWith([{ ...on, to: { within: 'i' } }]))[0]).toHaveLength(1)
   })

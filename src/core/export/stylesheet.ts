@@ -1,9 +1,9 @@
 // The stylesheet of an export: knobs on top, then what the page's own words do with the script's numbers.
 import { cssColour, colourOnCurve } from '../curve/colour'
 import { valueOnCurve } from '../curve/curve'
-import { worstFacts, type Facts } from '../compile/facts'
+import { worstFacts } from '../compile/facts'
 import { needsScript } from '../compile/needs-script'
-import { comingsOf, outputsOf, type Coming, type ComingFacts } from '../rig/comings'
+import { comingsOf, outputsOf, type Coming } from '../rig/comings'
 import {
   isPlain,
   markOfOutput,
@@ -21,7 +21,10 @@ import { addedParts, droppedBy, partOf, type Output, type Rig } from '../rig/rig
 import { asOneSelector, selectOf } from '../rig/resolve'
 import { sides, transformFunctions } from '../rig/names'
 import { keptProperties, lawOf, propertyOf, slotName } from '../rig/slot'
+import { gives } from '../compile/own-rules'
+import { commentText, lineLength, spoken, writeComment } from './comment'
 import { cssNumber, styleText, writeDeclarations, writeKnob, writeTime, writeValue } from './css-value'
+import { firmLayer, indented, mayGive, ownSyntax, writeOwnProperties, writeOwnRules, type SheetFacts } from './own-styles'
 import type { PlannedEffect } from './plan'
 import { selectOfDrawn, writeStates, writeWays } from './states'
 
@@ -38,14 +41,15 @@ export function writeStylesheet(
   const comings = comingsOf(effects, facts)
   return [
     ...writeNamed(effects),
-    ...writeOwnProperties(effects),
+    ...writeOwnProperties(
+      effects.flatMap((effect) => boundOutputs(effect).map(({ output }) => propertyOf(output.slot))),
+      facts,
+    ),
+    ...writeOwnRules(facts, targetsOf(effects)),
     ...effects.map((effect, i) => writeEffect(effect, comings[i] ?? [], facts)),
-    ...writeMeetings(effects, overlaps),
+    ...writeMeetings(effects, overlaps, facts),
   ].join('\n')
 }
-
-/** What has to be known of a page for its stylesheet. */
-type SheetFacts = ComingFacts & Pick<Facts, 'hasPositions'>
 
 /** The named values that these effects share, once and on top. */
 function writeNamed(effects: readonly PlannedEffect[]): readonly string[] {
@@ -60,20 +64,6 @@ function writeNamed(effects: readonly PlannedEffect[]): readonly string[] {
       '',
     ].join('\n'),
   ]
-}
-
-/** The properties that keep what the page itself gives elements: nobody inherits them. */
-function writeOwnProperties(effects: readonly PlannedEffect[]): readonly string[] {
-  const kept = new Set(
-    effects.flatMap((effect) =>
-      boundOutputs(effect)
-        .map(({ output }) => propertyOf(output.slot))
-        .filter((property) => property in keptProperties),
-    ),
-  )
-  return kept.size === 0
-    ? []
-    : [[...[...kept].map((property) => `@property ${propertyOfOwn(property)} { syntax: "*"; inherits: false; }`), ''].join('\n')]
 }
 
 /** The properties that the script writes: numbers or colours that no element hands down, so that a change touches one element alone. */
@@ -258,9 +248,11 @@ function writeNarrow(effect: PlannedEffect, owners: readonly string[]): readonly
 const knownIn = ({ rig }: PlannedEffect) => new Set([...rig.knobs, ...(rig.tokens ?? [])].map(({ id }) => id))
 
 /** All rules of an effect, by what they select. */
-function writeRules(effect: PlannedEffect, comings: readonly Coming[], { hasPositions }: SheetFacts): readonly string[] {
+function writeRules(effect: PlannedEffect, comings: readonly Coming[], facts: SheetFacts): readonly string[] {
   const { rig, names } = effect
+  const { hasPositions } = facts
   const blocks = new Map<string, string[]>()
+  const firm = new Map<string, readonly string[]>()
   // What one selector says stands in one block, where it is first met.
   const add = (select: string, declarations: readonly string[]) => {
     const known = blocks.get(select) ?? []
@@ -294,17 +286,52 @@ function writeRules(effect: PlannedEffect, comings: readonly Coming[], { hasPosi
       ...(reached ? ['pointer-events: auto;'] : []),
       ...writeDropped(effect, part),
       ...writeDeclarations(rest, names, droppedBy(part) && `${names.name}-${id}`),
-      ...writeSlots(own, true).flatMap(({ lines: each }) => each),
+      ...writeSlots(own).flatMap(({ lines: each }) => each),
     ])
   }
-  for (const same of grouped(boundOutputs(effect), ({ select, mark }) => `${select} ${mark}`).values())
-    add(
-      guarded(same),
-      writeSlots(same).flatMap(({ lines: each }) => each),
-    )
-  for (const coming of comings) for (const [select, declarations] of writeComing(effect, coming)) add(select, declarations)
+  if (added.length > 0 && facts.hasPartTransitions) firm.set(listParts(effect, added), ['transition: none !important;'])
+  for (const same of grouped(boundOutputs(effect), ({ select, mark }) => `${select} ${mark}`).values()) {
+    const { loose, held } = heldAgainst(facts, same)
+    add(guarded(same), loose)
+    if (held.length > 0) firm.set(guarded(same), held)
+  }
+  for (const coming of comings)
+    for (const [select, declarations] of writeComing(effect, coming)) {
+      add(select, declarations)
+      if (facts.hasPartTransitions && declarations.some((line) => line.startsWith('transition:')))
+        firm.set(select, declarations.map(asImportant))
+    }
   for (const [select, declarations] of writeStates(effect, 'still')) add(select, declarations)
-  return [...blocks].flatMap(([select, declarations]) => [...`${select} {`.split('\n'), ...declarations.map((line) => `  ${line}`), '}'])
+  const write = (all: ReadonlyMap<string, readonly string[]>) =>
+    [...all].flatMap(([select, declarations]) => [...`${select} {`.split('\n'), ...indented(declarations), '}'])
+  return [...write(blocks), ...(firm.size > 0 ? [firmLayer, ...indented(write(firm)), '}'] : [])]
+}
+
+const asImportant = (line: string) => line.replace(/;$/, ' !important;')
+
+/**
+ * What these outputs declare on one element: by itself, and what has to be held against rules of the page that give the same; with the
+ * page's own transitions, behind which nothing that follows the pointer takes any time.
+ */
+function heldAgainst(
+  facts: SheetFacts,
+  bound: readonly Bound[],
+  isWritten: (property: string) => boolean = () => true,
+): { readonly loose: readonly string[]; readonly held: readonly string[] } {
+  const slots = writeSlots(bound, facts).filter(({ property }) => isWritten(property))
+  const linesOf = (isHeld: boolean) => slots.filter(({ property }) => mayGive(facts, property) === isHeld).flatMap(({ lines }) => lines)
+  const followed = bound.flatMap(({ effect: { names }, output }) => [
+    propertyOf(output.slot),
+    ...(output.channel === undefined
+      ? []
+      : [isPlain(output) ? propertyOfChannel(names, output.channel, output.link) : propertyOfOutput(names, output)]),
+    ...(output.weight === undefined ? [] : [propertyOfChannel(names, output.weight)]),
+  ])
+  const still = [...new Set(followed)].map((name) => `${name} 0s`)
+  const list = gives(facts.ownRules, 'transition')
+    ? [`transition: ${['var(--own-transition, visibility 0s)', ...still].join(', ')} !important;`]
+    : []
+  return { loose: linesOf(false), held: [...linesOf(true).map(asImportant), ...list] }
 }
 
 /** Where what is dropped lies, and how it lives. */
@@ -431,7 +458,7 @@ const boundOf = (effect: PlannedEffect, output: Output): Bound => ({
 })
 
 /** Rules for elements on which several effects meet, for the properties that more than one of them drives. */
-function writeMeetings(effects: readonly PlannedEffect[], overlaps: readonly (readonly string[])[]): readonly string[] {
+function writeMeetings(effects: readonly PlannedEffect[], overlaps: readonly (readonly string[])[], facts: SheetFacts): readonly string[] {
   const all = effects.flatMap(boundOutputs)
   const sets = new Map([...targetsOf(effects).map((select) => [select]), ...overlaps].map((set) => [[...set].sort().join('\n'), set]))
   return [...sets.values()].flatMap((set) => {
@@ -441,29 +468,34 @@ function writeMeetings(effects: readonly PlannedEffect[], overlaps: readonly (re
       writeMeeting(
         bound.filter(({ effect }) => conditionsOf(effect).every((each) => conditions.includes(each))),
         conditions,
+        facts,
       ),
     )
   })
 }
 
 /** The rule for elements that all of these are written on, where all of these conditions hold. */
-function writeMeeting(bound: readonly Bound[], conditions: readonly string[]): readonly string[] {
+function writeMeeting(bound: readonly Bound[], conditions: readonly string[], facts: SheetFacts): readonly string[] {
   const owners = (property: string) =>
     new Set(
       bound
         .filter(({ output }) => propertyOf(output.slot) === property)
         .map(({ effect, mark, select }) => `${effect.number} ${mark} ${select}`),
     )
-  const shared = writeSlots(bound).filter(({ property }) => owners(property).size > 1)
-  const meeting = bound.filter(({ output }) => shared.some(({ property }) => property === propertyOf(output.slot)))
+  const meetsIn = (property: string) => owners(property).size > 1
+  const shares = bound.some(({ output }) => meetsIn(propertyOf(output.slot)))
+  // They have one list of transitions.
+  const hasList = gives(facts.ownRules, 'transition') && new Set(bound.map(({ effect, mark }) => `${effect.number} ${mark}`)).size > 1
+  const meeting = hasList ? bound : bound.filter(({ output }) => meetsIn(propertyOf(output.slot)))
   const isNew = conditions.every((condition) => meeting.some(({ effect }) => conditionsOf(effect).includes(condition)))
-  if (shared.length === 0 || !isNew) return []
+  if (!(shares || hasList) || !isNew) return []
   const numbers = [...new Set(meeting.map(({ effect }) => String(effect.number)))]
   const selector = guarded(meeting)
     .split('\n')
     .map((line) => `  ${line}`)
     .join('\n')
-  const declarations = shared.flatMap(({ lines: each }) => each.map((line) => `    ${line}`))
+  const { loose, held } = heldAgainst(facts, meeting, meetsIn)
+  const rule = (lines: readonly string[]) => [`${selector} {`, ...lines.map((line) => `    ${line}`), '  }']
   const words =
     numbers.length > 1
       ? `Effects ${spoken(numbers)} meet here: their values are composed.`
@@ -472,9 +504,8 @@ function writeMeeting(bound: readonly Bound[], conditions: readonly string[]): r
     [
       writeComment(words),
       `@media ${['screen', '(forced-colors: none)', ...conditions].join(' and ')} {`,
-      `${selector} {`,
-      ...declarations,
-      '  }',
+      ...(loose.length > 0 ? rule(loose) : []),
+      ...(held.length > 0 ? [`  ${firmLayer}`, ...indented(rule(held)), '  }'] : []),
       '}',
       '',
     ].join('\n'),
@@ -523,7 +554,10 @@ function touchAction(touch: Rig['areas'][number]['touch']): readonly string[] {
 }
 
 /** The declarations of these outputs on one element, each property once, composed by its law. */
-function writeSlots(bound: readonly Bound[], isPart = false): readonly { readonly property: string; readonly lines: readonly string[] }[] {
+function writeSlots(
+  bound: readonly Bound[],
+  facts?: SheetFacts,
+): readonly { readonly property: string; readonly lines: readonly string[] }[] {
   const bySlot = grouped(bound, ({ output }) => slotName(output.slot))
   const write = ({ effect, output }: Bound) => writeValue(effect.rig, effect.names, output)
   const join = (name: string) =>
@@ -532,8 +566,12 @@ function writeSlots(bound: readonly Bound[], isPart = false): readonly { readonl
     const [first] = same
     // What the page itself gives the element comes first.
     const kept =
-      first && !isPart && property in keptProperties
-        ? [`var(${propertyOfOwn(property)},${keptProperties[property] ? ` ${keptProperties[property]}` : ''})`]
+      first && facts && mayGive(facts, property)
+        ? [
+            property in ownSyntax
+              ? `var(${propertyOfOwn(property)})`
+              : `var(${propertyOfOwn(property)},${keptProperties[property] ? ` ${keptProperties[property]}` : ''})`,
+          ]
         : []
     switch (first?.output.slot.on) {
       case 'transform': {
@@ -564,7 +602,7 @@ function writeSlots(bound: readonly Bound[], isPart = false): readonly { readonl
           ],
         }
       default:
-        return { property, lines: first ? [`${property}: ${join(slotName(first.output.slot))};`] : [] }
+        return { property, lines: first ? [`${property}: ${joinValues([...kept, join(slotName(first.output.slot))], '*')};`] : [] }
     }
   })
 }
@@ -620,26 +658,4 @@ function isSingle(text: string): boolean {
 
 function endLast(lines: readonly string[]): readonly string[] {
   return lines.map((line, i) => (i === lines.length - 1 ? `${line};` : line))
-}
-
-const lineLength = 76
-
-/** A comment over as many lines as it needs. */
-function writeComment(text: string): string {
-  const lines = ['/*']
-  for (const word of commentText(text).split(' ')) {
-    const line = `${lines.at(-1)} ${word}`
-    if (line.length <= lineLength) lines[lines.length - 1] = line
-    else lines.push(`   ${word}`)
-  }
-  return `${lines.join('\n')} */`
-}
-
-/** Text that cannot end the comment it stands in. */
-function commentText(text: string): string {
-  return text.replaceAll('*/', '* /').replaceAll('</', '< /')
-}
-
-function spoken(words: readonly string[]): string {
-  return words.length < 2 ? (words[0] ?? 'nothing') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`
 }

@@ -1,4 +1,5 @@
 // What comes with the pointer and goes with it, each in a time of its own: CSS does that by itself, by transitions.
+import { gives, type OwnRule } from '../compile/own-rules'
 import type { Timed } from '../feel/feel'
 import { isPlain } from './plan'
 import { partOf, type Channel, type Output, type Rig } from './rig'
@@ -9,6 +10,7 @@ import { turnedSelects } from './states'
 export interface ComingFacts {
   /** The page may have transitions of its own on what effects write on: a list of ours would take their place. */
   readonly hasTransitions: boolean
+  readonly ownRules: readonly OwnRule[]
   /** Whether some element of the first selector is one of the second, or lies in one. */
   readonly liesIn: (inner: string, outer: string) => boolean
 }
@@ -53,10 +55,11 @@ const isSaid = (rig: Rig, channel: Channel) => {
 /** For each of these effects the channels that come and go by its stylesheet, on a page of which this is known: the same for stylesheet and script. */
 export function comingsOf(
   sources: readonly { readonly rig: Rig }[],
-  { hasTransitions, liesIn }: ComingFacts,
+  { hasTransitions, ownRules, liesIn }: ComingFacts,
 ): readonly (readonly Coming[])[] {
   // An element has one list of transitions: what looks turn has theirs.
   const taken = sources.flatMap(({ rig }) => turnedSelects(rig))
+  const hasOwnLists = hasTransitions || gives(ownRules, 'transition')
   return sources.map(({ rig }) => {
     const able = rig.channels.filter((channel): channel is Coming => comes(channel, rig) && isSaid(rig, channel))
     const selects = able.flatMap((channel) =>
@@ -65,7 +68,7 @@ export function comingsOf(
         .map((output) => selectOf(rig, output)),
     )
     // An element has one list of transitions: the first effect has it, and where the page may have one of its own none of ours.
-    if (selects.length > 0 && (hasTransitions || selects.some((one) => taken.some((other) => liesIn(one, other) || liesIn(other, one)))))
+    if (selects.length > 0 && (hasOwnLists || selects.some((one) => taken.some((other) => liesIn(one, other) || liesIn(other, one)))))
       return []
     taken.push(...selects)
     return able

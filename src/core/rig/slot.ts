@@ -132,6 +132,7 @@ const properties = {
 export const keptProperties: Readonly<Record<string, string>> = {
   transform: '',
   filter: '',
+  opacity: '1',
   'box-shadow': '0 0 #0000',
   'background-image': 'none',
   'mask-image': 'linear-gradient(#000 0 0)',

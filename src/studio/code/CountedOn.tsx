@@ -14,10 +14,19 @@ const told: Readonly<Record<ScriptCost['what'], readonly [what: string, without:
   hasTurns: ['Turned or scaled by the page', 'neither its elements nor what they lie in', 'some elements are, or what they lie in'],
   hasOwnStyles: [
     'Transforms, filters, shadows and pictures of their own',
-    'none, nor by hover or a class that may come',
-    'some elements have them, or may come to',
+    'none, or its rules tell which',
+    'some elements have them in ways that its rules do not tell',
   ],
-  hasTransitions: ['Transitions of their own', 'none that would make it lag', 'some would make it lag'],
+  hasInlineStyles: [
+    'Such styles on the elements themselves',
+    'none, and no script of this page could set any',
+    'some elements have them, or scripts may set them',
+  ],
+  hasTransitions: [
+    'Transitions of their own',
+    'none, or its rules tell which',
+    'some would make it lag, in ways that its rules do not tell',
+  ],
   hasLateElements: ['Elements that come later', 'no script of this page makes any', 'scripts of this page may make them'],
   hasOwnCode: ['Events for the page’s own code', 'no script of this page could listen', 'scripts of this page may listen'],
   takesOff: ['Taking it all off again', 'it stays for as long as the page does', ''],

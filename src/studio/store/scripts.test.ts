@@ -34,9 +34,13 @@ const facts: PageFacts = {
   hasPositions: false,
   hasTurns: false,
   hasOwnStyles: false,
+  hasInlineStyles: false,
   hasTransitions: false,
   hasLateElements: false,
   hasOwnCode: false,
+  ownRules: [],
+  ownLayers: [],
+  hasPartTransitions: false,
   liesIn: [],
 }
 

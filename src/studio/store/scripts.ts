@@ -11,7 +11,7 @@ import { doesStand, type Source } from '../../core/compile/effects'
 import { writesOf } from '../../core/compile/writes'
 import type { FromCompiler, ToCompiler } from '../../worker/protocol'
 import { whenIdle } from './idle'
-import { pageFactsSchema } from '../../stage/protocol'
+import { askedSchema, pageFactsSchema } from '../../stage/protocol'
 import { scriptAddress } from './script-address'
 import type { StageLink } from './stage-link'
 
@@ -85,7 +85,6 @@ function withResolvers() {
   return { promise, resolve, reject }
 }
 
-const askedSchema = z.object({ read: z.array(z.string()), written: z.array(z.string()) })
 const shapeSchema = z.object({ key: z.string(), text: z.string(), asked: askedSchema, facts: pageFactsSchema }).nullable()
 
 /** What the server says of the page that opens: what was asked of it, and the facts that it found. */

@@ -96,7 +96,9 @@ describe('the line to the page', () => {
     vi.useFakeTimers()
     const { link, ready } = makeFrame()
     ready()
-    const asked = expect(link.ask({ type: 'facts', asked: { read: [], written: [] } })).rejects.toThrow('The page does not answer')
+    const asked = expect(link.ask({ type: 'facts', asked: { read: [], written: [], driven: [] } })).rejects.toThrow(
+      'The page does not answer',
+    )
     await vi.runAllTimersAsync()
     await asked
     vi.useRealTimers()

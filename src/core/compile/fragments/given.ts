@@ -57,6 +57,9 @@ export const given = {
   /** Whether the page may itself give elements what effects drive, or transitions that would lag; which properties these are. */
   hasOwn: true,
   hasTransitions: true,
+  /** What the page gives is asked for as it is computed; else only what stands in the elements' own style, which may change. */
+  readsComputed: true,
+  watchesStyles: true,
   ownProperties: ['transform', 'filter', 'box-shadow', 'background-image', 'mask-image'],
   driven: ['transform'],
   /** Some value is written on other elements than those it is read in; some part is seen only with the pointer; some zone is told. */

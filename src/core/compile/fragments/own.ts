@@ -1,5 +1,5 @@
 import { given } from './given'
-import { remember } from './off'
+import { remember, undone } from './off'
 import { seenOn } from './targets'
 import type { Effect, Place } from './types'
 
@@ -7,9 +7,11 @@ import type { Effect, Place } from './types'
 export function readOwn(effect: Effect, place: Place): NonNullable<Place['own']> {
   return seenOn(effect, place).flatMap((target) => {
     const style = getComputedStyle(target)
-    const kept = given.ownProperties.map((property) => [`--own-${property}`, style.getPropertyValue(property)] as const)
+    const kept = given.ownProperties.map(
+      (property) => [`--own-${property}`, (given.readsComputed ? style : target.style).getPropertyValue(property)] as const,
+    )
     return [
-      ...kept.filter(([name, text]) => text !== 'none' && !target.style.getPropertyValue(name)),
+      ...kept.filter(([name, text]) => text && text !== 'none' && !target.style.getPropertyValue(name)),
       ...(given.hasTransitions ? quietTransitions(style, target) : []),
     ].map(([name, text]) => [target, name, text] as const)
   })
@@ -42,9 +44,29 @@ function quietTransitions(
 }
 
 /** Keeps that on the elements, for the stylesheet to go on with. */
-export function keepOwn({ own = [] }: Place): void {
-  for (const [target, name, text] of own) {
+export function keepOwn(effect: Effect, place: Place): void {
+  for (const [target, name, text] of place.own ?? []) {
     if (given.takesOff) remember(target, name)
-    target.style.setProperty(name, text)
+    target.style.setProperty(name, text, given.hasTransitions && name.startsWith('transition') ? 'important' : '')
   }
+  if (given.watchesStyles) for (const target of seenOn(effect, place)) watchStyle(target, target)
+}
+
+/** Follows what scripts of the page set in the style of an element. */
+function watchStyle({ style }: HTMLElement, target: HTMLElement): void {
+  const read = () => given.ownProperties.map((property) => style.getPropertyValue(property))
+  let before = read()
+  const observer = new MutationObserver(() => {
+    const now = read()
+    now.forEach((text, i) => {
+      if (text !== before[i]) style.setProperty(`--own-${given.ownProperties[i] ?? ''}`, text === 'none' ? 'initial' : text)
+    })
+    before = now
+  })
+  observer.observe(target, { attributeFilter: ['style'] })
+  if (given.takesOff)
+    undone.push(() => {
+      observer.disconnect()
+      for (const property of given.ownProperties) style.removeProperty(`--own-${property}`)
+    })
 }

@@ -32,7 +32,7 @@ function mark(effect: Effect, place: Place): void {
         for (const { property } of effect.values) target.style.removeProperty(property)
       })
   }
-  if (given.hasOwn) keepOwn(place)
+  if (given.hasOwn) keepOwn(effect, place)
   place.element.setAttribute(effect.mark, '')
   if (given.hasOthers) for (const target of seenOn(effect, place)) target.setAttribute(effect.mark, '')
   if (effect.indexed) numberElements(effect, place)

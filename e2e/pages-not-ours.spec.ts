@@ -1,0 +1,208 @@
+// Effects on pages that give their elements styles, transitions and states of their own: in the studio and in the export.
+import type { Frame, Page } from '@playwright/test'
+import { openAlone } from './support/alone'
+import { playReal, rigFrom } from './support/bare'
+import { eventually, expect, test, type House } from './support/house'
+import { movePointer, stageOf, tiltOnCards } from './support/stage'
+
+/** A shelf of pots, and what a page's own styles make of them. */
+const shelf = (css: string, more = '') => `<!doctype html>
+<html lang="en"><head><meta charset="utf-8"><title>Pots</title><style>
+body { margin: 0; height: 1200px } .shelf { padding: 120px 200px }
+.pot { width: 300px; height: 200px; margin: 0 0 40px; background: #c8b89a }
+${css}</style></head><body><section class="shelf"><article class="pot"><h2>A pot</h2></article><article class="pot">Another</article></section>${more}</body></html>`
+
+const tilt = { ...tiltOnCards(), select: '.pot', noun: 'each pot' }
+
+interface Place {
+  readonly surface: Page | Frame
+  readonly move: (x: number, y: number) => Promise<void>
+}
+
+const open = {
+  studio: async (page: Page, house: House, id: string, html: string): Promise<Place> => {
+    await page.goto(await house.addSite(id, html, [tilt]))
+    return { surface: await stageOf(page), move: (x, y) => movePointer(page, x, y) }
+  },
+  export: async (page: Page, _: House, __: string, html: string, file: string): Promise<Place> => {
+    await openAlone(page, html, [tilt], file)
+    return { surface: page, move: (x, y) => page.mouse.move(x, y) }
+  },
+}
+
+/** How far the first pot is from the page's own transform with the lean that the script asks for, member by member of the matrices. */
+const apartFrom = (surface: Page | Frame, own: string) =>
+  surface.evaluate((given) => {
+    const pot = document.querySelector('.pot') as HTMLElement
+    const valueOf = (axis: string) =>
+      Number(pot.style.getPropertyValue([...pot.style].find((name) => name.endsWith(`-tilt-${axis}`)) ?? ''))
+    const page = given === 'as it says' ? getComputedStyle(pot).getPropertyValue('--own-transform') : given
+    const lean = `perspective(820px) rotateX(${-9 * valueOf('y')}deg) rotateY(${9 * valueOf('x')}deg)`
+    const expected = new DOMMatrix(page).multiply(new DOMMatrix(lean)).toFloat64Array()
+    const shown = new DOMMatrix(getComputedStyle(pot).transform).toFloat64Array()
+    return Math.max(...[...shown].map((value, i) => Math.abs(value - (expected[i] ?? NaN))))
+  }, own)
+
+/** Whether the first pot leans at all, and is at rest. */
+const leans = (surface: Page | Frame) =>
+  surface.evaluate(async () => {
+    const pot = document.querySelector('.pot') as HTMLElement
+    const read = () => getComputedStyle(pot).transform
+    const before = read()
+    await new Promise((resolve) => setTimeout(resolve, 60))
+    return before === read() && before.startsWith('matrix3d')
+  })
+
+/** What a page does to its pots: what they have of their own while the pointer is there, and without it. */
+const cases: readonly {
+  readonly that: string
+  readonly css: string
+  readonly on: string
+  readonly away: string
+  readonly then?: () => void
+}[] = [
+  { that: 'lifts them by a rule that weighs more', css: '.shelf .pot:hover { transform: translateY(-8px) rotate(2deg) }', on: 'translateY(-8px) rotate(2deg)', away: 'none' },
+  { that: 'lifts them by what is important', css: '.shelf .pot:hover { transform: translateY(-8px) !important }', on: 'translateY(-8px)', away: 'none' },
+  { that: 'turns them always, and less under the pointer', css: '.pot { transform: rotate(4deg) } .shelf > .pot:hover { transform: none }', on: 'none', away: 'rotate(4deg)' },
+  { that: 'lifts them in a transition of its own', css: '.pot { transition: transform .2s ease-out } .shelf .pot:hover { transform: translateY(-8px) }', on: 'translateY(-8px)', away: 'none' },
+  { that: 'has a transition for all there is', css: '* { transition: all .2s !important } .pot:hover { transform: scale(1.05) }', on: 'scale(1.05)', away: 'none' },
+  { that: 'lifts them in a layer of its sheet', css: '@layer base, parts; @layer parts { .pot:hover { transform: translateX(6px) } } @layer base { .shelf .pot:hover { transform: translateX(90px) } }', on: 'translateX(6px)', away: 'none' },
+  { that: 'lifts them in a rule within a rule', css: '.shelf { .pot { &:hover { transform: translateY(-5px) } } }', on: 'translateY(-5px)', away: 'none' },
+  { that: 'lifts them where the window is wide', css: '@media (min-width: 600px) { .pot:hover { transform: translateY(-7px) } } @media (max-width: 599px) { .pot { transform: scale(2) } }', on: 'translateY(-7px)', away: 'none' },
+  { that: 'shows them once a class has come', css: '.pot { transform: translateY(60px) } .pot.in { transform: none }', on: 'none', away: 'none', then: () => document.querySelector('.pot')?.classList.add('in') },
+  { that: 'shows them once something else has a class', css: '.shelf:not(.in) .pot { transform: translateY(60px) }', on: 'none', away: 'none', then: () => document.querySelector('.shelf')?.classList.add('in') },
+  {
+    that: 'moves them by its scripts',
+    css: '.shelf .pot:hover { transform: translateY(-8px) }',
+    on: 'translateX(30px)',
+    away: 'translateX(30px)',
+    then: () => ((document.querySelector('.pot') as HTMLElement).style.transform = 'translateX(30px)'),
+  },
+  { that: 'lifts them by a value of its own', css: ':root { --up: -9px } .pot:hover { transform: translateY(var(--up)) }', on: 'translateY(-9px)', away: 'none' },
+] // prettier-ignore
+
+for (const where of ['studio', 'export'] as const)
+  for (const [index, { that, css, on, away, then }] of cases.entries())
+    test(`in the ${where}, pots lean on a page that ${that}`, async ({ page, house }, info) => {
+      const { surface, move } = await open[where](
+        page,
+        house,
+        `pots-${index}`,
+        shelf(css, then && '<script>/* What shows them. */</script>'),
+        info.outputPath('page.html'),
+      )
+      if (then) {
+        // What comes later comes after the pointer has been there.
+        await move(300, 250)
+        await eventually(() => leans(surface)).toBe(true)
+        await surface.evaluate(then)
+      }
+      for (const [x, y] of [[210, 140], [350, 220], [490, 300]] as const) {
+        await move(x, y)
+        await eventually(() => leans(surface)).toBe(true)
+        await eventually(() => apartFrom(surface, on)).toBeLessThan(1e-3)
+      } // prettier-ignore
+      await move(900, 60)
+      await eventually(() => apartFrom(surface, away)).toBeLessThan(1e-3)
+    })
+
+for (const where of ['studio', 'export'] as const)
+  test(`in the ${where}, the lean does not wait for what the page takes its time for`, async ({ page, house }, info) => {
+    const css = '.shelf .pot { transition: transform 4s linear !important } .pot:hover { transform: translateX(40px) }'
+    const { surface, move } = await open[where](page, house, 'pots-slow', shelf(css), info.outputPath('page.html'))
+    await move(300, 150)
+    const shares: number[] = []
+    for (let i = 0; i < 12; i++) {
+      await page.waitForTimeout(60)
+      expect(await apartFrom(surface, 'as it says')).toBeLessThan(1e-2)
+      shares.push(
+        await surface.evaluate(
+          () => new DOMMatrix(getComputedStyle(document.querySelector('.pot') as Element).getPropertyValue('--own-transform')).e / 40,
+        ),
+      )
+    }
+    // The page's own lift is on its way meanwhile.
+    expect(shares.at(-1)).toBeGreaterThan(0.1)
+    expect(shares.at(-1)).toBeLessThan(0.9)
+  })
+
+test('what several effects give goes on with the page’s own shadow, filter, opacity and picture, in each of its states', async ({
+  page,
+}) => {
+  const css = `
+    .card { position: absolute; left: 100px; top: 100px; width: 300px; height: 200px; opacity: 50%; background: #eee linear-gradient(red, blue) no-repeat }
+    .card:hover { opacity: 0.8; filter: grayscale(0.5); box-shadow: rgb(0, 0, 0) 0 2px 4px }
+    @media (max-width: 700px) { .card { box-shadow: rgb(255, 0, 0) 0 0 9px !important } }`
+  const html = `<!doctype html><html><head><style>${css}</style></head><body><div class="card">A card</div></body></html>`
+  const layer = (on: 'shadow' | 'background', hole: string) => ({
+    slot: { on, layer: on, hole, unit: 'px' as const },
+    channel: 'here',
+    factor: 10,
+  })
+  const rig = rigFrom(
+    { pointer: 'fine' },
+    [{ id: 'here', signal: { of: 'inside' } }],
+    [
+      { slot: { on: 'opacity' }, channel: 'here', base: 1, factor: -0.5 },
+      { slot: { on: 'filter', fn: 'blur' }, channel: 'here', factor: 2 },
+      layer('shadow', 'far'),
+      layer('background', 'wide'),
+    ],
+    {
+      layers: [
+        { id: 'shadow', css: '0 0 {far} rgb(0, 0, 255)' },
+        { id: 'background', css: 'linear-gradient(rgb(0, 255, 0) {wide}, transparent)' },
+      ],
+    },
+  )
+  await playReal(page, html, { aid: rig })
+  const styles = () =>
+    page.evaluate(() => {
+      const { opacity, filter, boxShadow, backgroundImage } = getComputedStyle(document.querySelector('.card') as Element)
+      return { opacity, filter, boxShadow, backgroundImage }
+    })
+  const own = await styles()
+  expect(own).toMatchObject({ opacity: '0.5', filter: 'none', boxShadow: 'none' })
+  const pictures = (stop: string) =>
+    `linear-gradient(rgb(255, 0, 0), rgb(0, 0, 255)), linear-gradient(rgb(0, 255, 0) ${stop}, rgba(0, 0, 0, 0))`
+  await page.mouse.move(200, 150)
+  await eventually(styles).toEqual({
+    opacity: '0.4',
+    filter: 'grayscale(0.5) blur(2px)',
+    boxShadow: 'rgb(0, 0, 0) 0px 2px 4px 0px, rgb(0, 0, 255) 0px 0px 10px 0px',
+    backgroundImage: pictures('10px'),
+  })
+  await page.setViewportSize({ width: 600, height: 800 })
+  await eventually(() => styles().then(({ boxShadow }) => boxShadow)).toBe(
+    'rgb(255, 0, 0) 0px 0px 9px 0px, rgb(0, 0, 255) 0px 0px 10px 0px',
+  )
+  await page.mouse.move(500, 600)
+  await eventually(styles).toMatchObject({ opacity: '0.5', filter: 'blur(0px)' })
+})
+
+test('transitions of the page reach no part', async ({ page }) => {
+  const html =
+    '<!doctype html><html><head><style>* { transition: all .5s !important } .card { width: 400px; height: 300px; background: #333 }</style></head><body><div class="card">A card</div></body></html>'
+  await playReal(page, html, {
+    aid: rigFrom(
+      { pointer: 'fine' },
+      [
+        { id: 'x', signal: { of: 'xPx' }, away: { kind: 'hold', pose: 0 } },
+        { id: 'here', signal: { of: 'inside' }, feel: { kind: 'timed', durationMs: 300, easing: 'linear', delayMs: 0 } },
+      ],
+      [
+        { to: { part: 'pool' }, slot: { on: 'transform', fn: 'translateX' }, channel: 'x' },
+        { to: { part: 'pool' }, slot: { on: 'opacity' }, channel: 'here' },
+      ],
+      { parts: [{ id: 'pool', area: 'area', css: { position: 'absolute', left: '0', top: '0', width: '9px', height: '9px' } }] },
+    ),
+  })
+  const place = () => page.evaluate(() => new DOMMatrix(getComputedStyle(document.querySelector('.aid-pool') as Element).transform).e)
+  await page.mouse.move(100, 100)
+  await eventually(place).toBe(92)
+  await page.mouse.move(300, 100)
+  await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))))
+  expect(await place()).toBe(292)
+  // What comes in its own time does.
+  await eventually(() => page.evaluate(() => getComputedStyle(document.querySelector('.aid-pool') as Element).opacity)).toBe('1')
+})
