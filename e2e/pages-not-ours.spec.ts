@@ -1,7 +1,7 @@
 // Effects on pages that give their elements styles, transitions and states of their own: in the studio and in the export.
 import type { Frame, Page } from '@playwright/test'
 import { openAlone } from './support/alone'
-import { playReal, rigFrom } from './support/bare'
+import { computed, playReal, rigFrom } from './support/bare'
 import { eventually, expect, test, type House } from './support/house'
 import { movePointer, stageOf, tiltOnCards } from './support/stage'
 
@@ -205,4 +205,49 @@ test('transitions of the page reach no part', async ({ page }) => {
   expect(await place()).toBe(292)
   // What comes in its own time does.
   await eventually(() => page.evaluate(() => getComputedStyle(document.querySelector('.aid-pool') as Element).opacity)).toBe('1')
+})
+
+test('what is pressed stays so where the press begins on a picture, a link or selected text; elsewhere a link is dragged as ever', async ({
+  page,
+}) => {
+  const picture = "data:image/svg+xml,<svg xmlns='http://www.w3.org/2000/svg' width='80' height='60'><rect width='80' height='60'/></svg>"
+  const html = `<!doctype html><html><head><style>body { margin: 0 } .card, .other { width: 500px; height: 200px; background: #eee }</style></head>
+    <body><div class="card"><img src="${picture}" alt="a box"> <a href="#there">a link to somewhere</a> <p>Some words to select</p></div><div class="other"><a href="#there">another link</a></div></body></html>`
+  await playReal(page, html, {
+    aid: rigFrom(
+      { pointer: 'fine' },
+      [{ id: 'held', signal: { of: 'pressed' } }],
+      [{ slot: { on: 'opacity' }, channel: 'held', base: 1, factor: -0.5 }],
+    ),
+  })
+  await page.evaluate(() => {
+    Object.assign(window, { told: [] })
+    for (const type of ['dragstart', 'pointercancel'])
+      addEventListener(type, (event) => {
+        const { told } = window as unknown as { told: string[] }
+        told.push(`${type}${event.defaultPrevented ? ' held' : ''}`)
+      })
+  })
+  const told = () => page.evaluate(() => (window as unknown as { told: string[] }).told.splice(0))
+  const opacity = () => computed(page, '.card', 'opacity')
+  const drag = async (select: string) => {
+    const box = await page.locator(select).boundingBox()
+    const [x, y] = [(box?.x ?? 0) + 12, (box?.y ?? 0) + (box?.height ?? 0) / 2]
+    await page.mouse.move(x, y)
+    await page.mouse.down()
+    await page.mouse.move(x + 60, y + 6, { steps: 6 })
+  }
+  for (const select of ['.card img', '.card a', '.card p']) {
+    if (select === '.card p') await page.evaluate(() => getSelection()?.selectAllChildren(document.querySelector('.card p') as Element))
+    await drag(select)
+    await eventually(opacity).toBe('0.5')
+    expect(await told(), select).toEqual(['dragstart held'])
+    await page.mouse.move(300, 100, { steps: 3 })
+    expect(await opacity()).toBe('0.5')
+    await page.mouse.up()
+    await eventually(opacity).toBe('1')
+  }
+  await drag('.other a')
+  await eventually(told).toContain('dragstart')
+  await page.mouse.up()
 })

@@ -8,6 +8,11 @@
     time: 0,
   }
 
+  // A picture, a link or selected text is not dragged where an effect is another while it is pressed: that would be over.
+  function keepPress(event) {
+    if (pointer.over?.closest('.card')) event.preventDefault()
+  }
+
   // What happened since the last frame.
   const events = []
 
@@ -255,4 +260,5 @@
       },
       { passive: true, capture: true },
     )
+  addEventListener('dragstart', keepPress, true)
 })()

@@ -338,6 +338,15 @@ function fieldsOf(
   return fields
 }
 
+/** Whether an area is another while something is pressed on it. */
+export const doesPress = (rig: Rig, { id }: Area): boolean =>
+  rig.channels.some(
+    ({ area, signal }) =>
+      area === id &&
+      (signal.of === 'pressed' ||
+        (signal.of === 'look' && signal.values.pressed !== undefined && signal.values.pressed !== signal.values.on)),
+  ) || (rig.states ?? []).some(({ area, looks }) => area === id && looks.includes('pressed') !== looks.includes('on'))
+
 /** A part as a script holds it. */
 function writePart(rig: Rig, part: Part, names: Names): string {
   const { id, inside, host, count, box, holds, reached } = part

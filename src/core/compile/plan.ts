@@ -4,7 +4,7 @@ import { sharesEye } from '../rig/plan'
 import { addedParts, droppedBy, partOf, type Looks } from '../rig/rig'
 import { asOneSelector } from '../rig/resolve'
 import { keptProperties, propertyOf } from '../rig/slot'
-import { draftsOf, measureFor, movedBy, type Moved, type Source } from './effects'
+import { doesPress, draftsOf, measureFor, movedBy, type Moved, type Source } from './effects'
 import { allowing, type Facts, type Leaving } from './facts'
 import { Constants } from './feels'
 import { quote } from './literal'
@@ -267,6 +267,15 @@ function givenOf(
     heard: list(heard.map(quote)),
     ownProperties: list(isGiven ? kept.map(quote) : []),
     driven: list([...drives.map(quote), ...new Set(written)]),
+    pressed: quote(
+      [
+        ...new Set(
+          sources.flatMap(({ rig }) =>
+            rig.areas.filter((area) => doesPress(rig, area)).map(({ of, select }) => (of === 'window' ? ':root' : select)),
+          ),
+        ),
+      ].join(', '),
+    ),
     moved: quote(moved.map(({ select, mark }) => `${asOneSelector(select)}[${mark}]`).join(', ')),
   }
   return new Map([...Object.entries(lists), ...Object.entries(facts).map(([name, value]) => [name, String(value)] as const)])

@@ -43,6 +43,8 @@ export const given = {
   /** The selectors of the elements that effects move. */
   moved: '.card',
   asksButtons: true,
+  /** The selectors of where some effect is another while something is pressed. */
+  pressed: '.card',
   /** Some value asks how long the pointer has stood. */
   asksStood: true,
   /** Some values are only followed, since others hang on them. */

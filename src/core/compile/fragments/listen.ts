@@ -2,6 +2,7 @@ import { events, wake } from './draw'
 import { given } from './given'
 import { hearKey } from './keys'
 import { ending } from './off'
+import { pointer } from './pointer'
 import { hearFingers, hearWheel } from './wheel'
 
 /** Hears what happens, for the next frame. */
@@ -24,9 +25,15 @@ export function listen(): void {
       },
       given.takesOff ? { passive: true, capture: true, signal: ending.signal } : { passive: true, capture: true },
     )
+  if (given.pressed) addEventListener('dragstart', keepPress, given.takesOff ? { capture: true, signal: ending.signal } : true)
   if (given.hasKeys) addEventListener('keydown', hearKey, given.takesOff ? { capture: true, signal: ending.signal } : { capture: true })
   if (given.hasWheel) {
     const passive = !given.hasPinch
     addEventListener('wheel', hearWheel, given.takesOff ? { passive, capture: true, signal: ending.signal } : { passive, capture: true })
   }
+}
+
+/** A picture, a link or selected text is not dragged where an effect is another while it is pressed: that would be over. */
+function keepPress(event: Event): void {
+  if (pointer.over?.closest(given.pressed)) event.preventDefault()
 }
