@@ -1,6 +1,6 @@
 // Effects on pages that give their elements styles, transitions and states of their own: in the studio and in the export.
 import type { Frame, Page } from '@playwright/test'
-import { openAlone } from './support/alone'
+import { effectOf, openAlone, settingsOf } from './support/alone'
 import { computed, playReal, rigFrom } from './support/bare'
 import { eventually, expect, test, type House } from './support/house'
 import { movePointer, stageOf, tiltOnCards } from './support/stage'
@@ -250,4 +250,55 @@ test('what is pressed stays so where the press begins on a picture, a link or se
   await drag('.other a')
   await eventually(told).toContain('dragstart')
   await page.mouse.up()
+})
+
+const folded = (size: number, text: string) => `<!doctype html><html><head><style>
+  body { margin: 0; background: #fff } h1 { margin: 120px 0; font: 700 ${size}px/1 serif; color: #234 }
+</style></head><body><h1 class="h">${text}</h1><p>What stands below it.</p></body></html>`
+
+test('a folded heading widens no page, however wide that is', async ({ page }, info) => {
+  for (const width of [1280, 820, 390]) {
+    await page.setViewportSize({ width, height: 700 })
+    await openAlone(
+      page,
+      folded(64, 'Night moths gather by the jasmine'),
+      [effectOf('fold', '.h', settingsOf('fold'))],
+      info.outputPath('page.html'),
+    )
+    for (const x of [4, width / 2, width - 4]) {
+      await page.mouse.move(x, 150)
+      await eventually(() => page.locator('.h-fold-words-1').count()).toBe(1)
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(width)
+    }
+  }
+})
+
+test('a heading that is folded by nothing looks as it did, to the last descender', async ({ page }, info) => {
+  await page.setViewportSize({ width: 800, height: 400 })
+  const html = folded(90, 'Ågypqj (ÉŷÇ)')
+  await page.setContent(html)
+  const before = await page.screenshot()
+  const still = settingsOf('fold', { angleDeg: 0, travelPercent: 0, shadePercent: 0 })
+  await openAlone(page, html, [effectOf('fold', '.h', still)], info.outputPath('page.html'))
+  await page.mouse.move(300, 160)
+  await eventually(() => page.locator('.h-fold-words-1').count()).toBe(1)
+  const share = await page.evaluate(
+    async ([one, other]) => {
+      const pixels = async (data: string) => {
+        const image = new Image()
+        image.src = `data:image/png;base64,${data}`
+        await image.decode()
+        const canvas = Object.assign(document.createElement('canvas'), { width: image.width, height: image.height })
+        const context = canvas.getContext('2d')
+        context?.drawImage(image, 0, 0)
+        return context?.getImageData(0, 0, image.width, image.height).data ?? new Uint8ClampedArray()
+      }
+      const [a, b] = await Promise.all([pixels(one), pixels(other)])
+      let apart = 0
+      for (let i = 0; i < a.length; i += 4) if (Math.abs((a[i] ?? 0) - (b[i] ?? 0)) > 24) apart++
+      return (4 * apart) / a.length
+    },
+    [before.toString('base64'), (await page.screenshot()).toString('base64')] as const,
+  )
+  expect(share).toBeLessThan(5e-4)
 })

@@ -5,12 +5,15 @@ import { foldParameters, type FoldSettings } from './settings'
 
 const { knob, token } = foldParameters
 
+/** How far a wall reaches beyond the lines: letters may be taller than a line is high. */
+const room = '0.2em'
+
 /** A wall from one share of the heading to the corner, or from the corner on, wide enough for words that slide out. */
 const wallCss = {
   position: 'absolute',
-  top: '0',
-  bottom: '0',
-  overflow: 'clip',
+  top: `-${room}`,
+  bottom: `-${room}`,
+  'overflow-x': 'clip',
   'box-sizing': 'border-box',
   padding: 'inherit',
   'border-radius': '0',
@@ -19,7 +22,7 @@ const wallCss = {
   '-webkit-text-fill-color': 'currentcolor',
 }
 /** The copy in it, as wide as the heading and wrapped alike. */
-const wordsCss = { position: 'absolute', top: '0', 'box-sizing': 'border-box', padding: 'inherit', 'will-change': 'transform' }
+const wordsCss = { position: 'absolute', top: room, 'box-sizing': 'border-box', padding: 'inherit', 'will-change': 'transform' }
 
 const first = '({corner} + {travel})'
 const second = '(1 - {corner} + {travel})'
@@ -85,7 +88,8 @@ export function expandFold(settings: FoldSettings, select: string): Rig {
       ...shading,
     ],
     // The heading itself keeps its place, is read out and can be selected; what is seen of it are the walls.
-    rules: [{ select, whilePlayed: true, css: { '-webkit-text-fill-color': 'transparent' } }],
+    // Words that slide out of it do not widen the page (CSS Containment Module Level 2: overflow is ink then).
+    rules: [{ select, whilePlayed: true, css: { '-webkit-text-fill-color': 'transparent', contain: 'layout' } }],
     tokens: [...(shadePercent > 0 ? [token(settings, 'shade')] : []), token(settings, 'ground')],
   })
 }
