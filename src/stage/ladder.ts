@@ -24,9 +24,22 @@ export function elementsUnder(page: Document, numbers: Numbers, x: number, y: nu
       const number = numbers.of(element)
       if (number === undefined) return []
       const { width, height } = element.getBoundingClientRect()
-      return [{ number, how, width, height }]
+      return [{ number, how, width, height, isBox: isSeenAsBox(element, width, height) }]
     })
     .slice(0, most)
+}
+
+/** Whether an element is seen as a box: by a ground of its own, a border or a shadow. What is as large as the window is none. */
+function isSeenAsBox(element: Element, width: number, height: number): boolean {
+  if (width >= 0.95 * innerWidth && height >= 0.95 * innerHeight) return false
+  const style = getComputedStyle(element)
+  const isClear = (colour: string) => /^(transparent|rgba\(.*, 0\)|.*\/ 0\))$/.test(colour)
+  const sides = ['top', 'right', 'bottom', 'left'].map(
+    (side) => parseFloat(style.getPropertyValue(`border-${side}-width`)) > 0 && !isClear(style.getPropertyValue(`border-${side}-color`)),
+  )
+  // A line on one side is a rule between things.
+  const isBordered = sides.filter((each) => each).length > 2
+  return !isClear(style.backgroundColor) || style.backgroundImage !== 'none' || style.boxShadow !== 'none' || isBordered
 }
 
 /** Inside an SVG the drawing as a whole is meant. */

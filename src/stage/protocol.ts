@@ -191,7 +191,14 @@ export const toStage = unionOf<ToStage>(toStageTable)
 export type Visitor = ToStageOf<'visit'>['visitor']
 
 /** An element under the pointer, by its number in the source. Sizes in px of the window. */
-const under = z.object({ number: z.number().int(), how: z.enum(['seen', 'wraps', 'covered', 'hidden']), width: finite, height: finite })
+const under = z.object({
+  number: z.number().int(),
+  how: z.enum(['seen', 'wraps', 'covered', 'hidden']),
+  width: finite,
+  height: finite,
+  /** It is plainly seen as a box: by a ground, a border or a shadow, and is not the whole page. */
+  isBox: z.boolean(),
+})
 export type Under = z.infer<typeof under>
 
 const sample = z.object({

@@ -8,6 +8,7 @@ import type { Under } from '../../stage/protocol'
 import { changeSettings, notify } from '../commands'
 import { pageOf, type Studio } from '../context'
 import { changeMode } from '../frame/holding'
+import { likeliest } from './likeliest'
 import { chosenTarget } from './target'
 import { notPointing, type Goal, type LadderRung } from '../store/view-store'
 
@@ -43,26 +44,6 @@ export async function climb(studio: Studio, elements: readonly Under[], chosen: 
   view.update({ pointing: { ...pointing, stage: chosen ? 'choosing' : 'looking', rungs: ladder, pick: picked, choice: 0, typed: null } })
 }
 
-/** The rung most likely meant: the nearest of some size that has likes, or what wraps it as often (the card, not its picture). */
-function likeliest(rungs: readonly LadderRung[], elements: readonly Under[]): number {
-  const countsOf = (rung: LadderRung | undefined) => rung?.choices.filter(({ count }) => count > 1).map(({ count }) => count) ?? []
-  const sizeOf = (rung: LadderRung) => elements.find(({ number }) => number === rung.number)
-  const nearest = rungs.findIndex(
-    (rung) => rung.how !== 'hidden' && countsOf(rung).length > 0 && (sizeOf(rung)?.width ?? 0) >= 90 && (sizeOf(rung)?.height ?? 0) >= 70,
-  )
-  if (nearest < 0) return 0
-  const often = countsOf(rungs[nearest])
-  const around = rungs.findLastIndex(
-    (rung, i) =>
-      i >= nearest &&
-      rung.how === 'wraps' &&
-      countsOf(rung)
-        .slice(0, 1)
-        .some((count) => often.includes(count)),
-  )
-  return Math.max(nearest, around)
-}
-
 /** Climbs by key: to what is around the picked element, in it, or beside it. */
 export function walkTree(studio: Studio, to: 'parent' | 'child' | 'next' | 'previous'): Promise<void> {
   return inTurn(() => stepInTree(studio, to))
@@ -93,8 +74,8 @@ async function stepInTree(studio: Studio, to: 'parent' | 'child' | 'next' | 'pre
   await climb(
     studio,
     above.slice(0, -1).length > 0
-      ? above.slice(0, -1).map((each, i) => ({ number: each, how: i === 0 ? 'seen' : 'wraps', width: 0, height: 0 }))
-      : [{ number, how: 'seen', width: 0, height: 0 }],
+      ? above.slice(0, -1).map((each, i) => ({ number: each, how: i === 0 ? 'seen' : 'wraps', width: 0, height: 0, isBox: false }))
+      : [{ number, how: 'seen', width: 0, height: 0, isBox: false }],
     false,
     0,
   )
