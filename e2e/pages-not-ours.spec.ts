@@ -3,7 +3,7 @@ import type { Frame, Page } from '@playwright/test'
 import { effectOf, openAlone, settingsOf } from './support/alone'
 import { computed, playReal, rigFrom } from './support/bare'
 import { eventually, expect, test, type House } from './support/house'
-import { movePointer, stageOf, tiltOnCards } from './support/stage'
+import { clickOnPage, movePointer, stageOf, tiltOnCards } from './support/stage'
 
 /** A shelf of pots, and what a page's own styles make of them. */
 const shelf = (css: string, more = '') => `<!doctype html>
@@ -301,4 +301,21 @@ test('a heading that is folded by nothing looks as it did, to the last descender
     [before.toString('base64'), (await page.screenshot()).toString('base64')] as const,
   )
   expect(share).toBeLessThan(5e-4)
+})
+
+test('pointing means the box that is seen, its wrappers come after it', async ({ page, house }) => {
+  const html = `<!doctype html><html><head><style>body { margin: 0; background: #fafafa } .layout { padding: 40px } .promo { width: 420px; padding: 30px; background: #fff; border-radius: 12px; box-shadow: 0 2px 12px #0003 } .promo button { width: 120px; height: 36px }</style></head>
+    <body><div class="layout"><div class="column"><div class="inner"><section class="promo"><p>A walk among moths, by lantern.</p><button class="go">Come along</button></section></div></div><div class="column"><div class="inner">More</div></div></div></body></html>`
+  await page.goto(await house.addSite('promo', html))
+  const stage = await stageOf(page)
+  for (const [on, name] of [
+    ['.promo p', 'section.promo'],
+    ['.promo button', 'button.go'],
+  ] as const) {
+    await page.keyboard.press('p')
+    await clickOnPage(page, stage, on)
+    const ladder = page.getByRole('region', { name: 'Under the pointer' })
+    await expect(ladder.locator('[aria-pressed="true"]')).toContainText(name)
+    await page.keyboard.press('Escape')
+  }
 })
