@@ -1,7 +1,7 @@
 // Home: where sites begin, are sought, named, copied, removed and brought back.
 import { eventually, expect, test } from './support/house'
 import { handWritten, zipOf } from './support/made-pages'
-import { stageOf } from './support/stage'
+import { cardsPage, stageOf } from './support/stage'
 
 test('a site begins with a starter, is named, copied, removed and brought back, and found by its name', async ({ page, house }) => {
   await page.goto(house.address)
@@ -95,4 +95,29 @@ test('a picture of a page wakes under the pointer', async ({ page, house }) => {
       .first()
       .evaluate((element) => Math.abs(new DOMMatrix(getComputedStyle(element).transform).m13)),
   ).toBeLessThan(0.001)
+})
+
+test('a site that is renamed and opened at once has its new name there', async ({ page, house }) => {
+  await house.addSite('renamed', cardsPage)
+  await page.goto(house.address)
+  await page.goto(house.address)
+  // The server takes its time.
+  await page.route('**/api/sites/renamed', async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 700))
+    await route.continue()
+  })
+  const name = page.getByLabel('Name of the site Site renamed')
+  await name.fill('Low tide')
+  // The hand goes straight from the name to the page.
+  await page.locator('a[href="/studio/renamed/page"]').click()
+  await expect(page).toHaveURL(/\/studio\/renamed\/page$/)
+  await stageOf(page)
+  await expect(
+    page
+      .getByRole('link', { name: /^Low tide/ })
+      .or(page.getByText('Low tide'))
+      .first(),
+  ).toBeVisible()
+  await page.waitForTimeout(1200)
+  await expect(page.getByText(/another window|someone else/i)).toHaveCount(0)
 })

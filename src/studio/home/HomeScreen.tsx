@@ -4,7 +4,7 @@ import { Opens } from '../theme/Opens'
 import { Box, Flex, Grid, Menu, Portal, chakra } from '@chakra-ui/react'
 import { Copy, Download, Trash2 } from 'lucide-react'
 import { useRouter } from 'next/navigation'
-import { useEffect, useMemo, useRef, useState, type DragEvent } from 'react'
+import { useEffect, useMemo, useRef, useState, type DragEvent, type MouseEvent } from 'react'
 import { starters } from '../../core/page/starters'
 import { binDays } from '../../core/site/site'
 import { giveFiles } from '../frame/give-files'
@@ -54,14 +54,27 @@ export function HomeScreen({ sites, unreadable, removed, templates }: HomeScreen
   const [sought, setSought] = useState('')
   const [refusal, setRefusal] = useState<string | null>(null)
   const [isOver, setIsOver] = useState(false)
+  /** What is being done on the server, and whether it was; nothing at the moment where undefined. */
+  const underWay = useRef<Promise<boolean>>(undefined)
   const act: Act = async (work) => {
-    try {
-      setRefusal(null)
-      await work()
-      router.refresh()
-    } catch (error) {
-      setRefusal(error instanceof Error ? error.message : 'The studio’s server refused this.')
-    }
+    const done = work().then(
+      () => true,
+      (error: unknown) => {
+        setRefusal(error instanceof Error ? error.message : 'The studio’s server refused this.')
+        return false
+      },
+    )
+    setRefusal(null)
+    underWay.current = done
+    if (await done) router.refresh()
+    if (underWay.current === done) underWay.current = undefined
+  }
+  /** A page is opened once that is done: a name that was just changed is its name there. */
+  const openAfter = (event: MouseEvent) => {
+    const link = (event.target as Element).closest<HTMLAnchorElement>('a[href^="/studio/"]')
+    if (!link || !underWay.current || event.metaKey || event.ctrlKey || event.shiftKey) return
+    event.preventDefault()
+    void underWay.current.then((isDone) => isDone && location.assign(link.href))
   }
   const begin = (how: Parameters<typeof newSite>[0]) => act(async () => location.assign(await newSite(how)))
   const bring = (files: readonly Brought[]) => act(async () => location.assign(await newSite(await sendFiles(files))))
@@ -79,6 +92,7 @@ export function HomeScreen({ sites, unreadable, removed, templates }: HomeScreen
     <Box
       minHeight="100%"
       background={isOver ? 'press' : undefined}
+      onClickCapture={openAfter}
       onDragOver={(event) => {
         event.preventDefault()
         setIsOver(true)
