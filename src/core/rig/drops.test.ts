@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { emptyFrame, frameOf } from '../geometry/frame'
+import { rigSchema } from './check'
 import { dropsAt, followWay, newWay, standOnWay } from './drops'
 import type { Dropped } from './rig'
 
@@ -87,5 +88,47 @@ describe('what is dropped along the way of the pointer', () => {
     come(way, 110, 60, 0)
     standOnWay(way, 3_600_000)
     expect(told(way, 3_600_000).map(([index]) => index)).toEqual([900_000, 899_999, 899_998, 899_997, 899_996])
+  })
+})
+
+describe('a part that is dropped', () => {
+  const lives = { every: { px: 30 }, forMs: 400, atMost: 6 }
+  const refusal = (part: object, more: object = {}) => {
+    const result = rigSchema.safeParse({
+      areas: [{ id: 'desk', of: 'group', select: '.desk', box: 'still', among: 'one', pointer: 'fine', touch: 'none' }],
+      ...{ channels: [], knobs: [], outputs: [], rules: [] },
+      parts: [{ id: 'star', area: 'desk', lives, css: {}, ...part }],
+      ...more,
+    })
+    return result.success ? 'taken' : (result.error.issues[0]?.message ?? '')
+  }
+
+  it('is taken with a text or a picture, in the top layer, and with its number in its CSS', () => {
+    expect(refusal({})).toBe('taken')
+    expect(refusal({ holds: { picture: {} }, host: 'top' })).toBe('taken')
+    expect(refusal({ css: { rotate: 'calc({index} * 9deg)' }, lives: { ...lives, to: { opacity: 'calc(1 / {index})' } } })).toBe('taken')
+  })
+
+  it.each([
+    ['holds a copy', { holds: 'copy' }, 'it holds a text or a picture at most'],
+    ['is letters', { holds: { split: 'letters' } }, 'letters and words lie in another part'],
+    ['can be reached', { reached: true }, 'is reached by nobody'],
+    ['is counted besides', { count: 3 }, 'it holds a text or a picture at most'],
+    ['stands on another element', { host: { on: '.shelf' } }, 'stands in its area, or over all else'],
+    ['falls more often than there are instants', { lives: { ...lives, every: { ms: 1 } } }, ''],
+    ['asks for a knob that there is not', { css: { width: '{size}' } }, 'there is no knob or token "size"'],
+    ['asks so in its life', { lives: { ...lives, from: { width: '{size}' } } }, 'there is no knob or token "size"'],
+  ])('is refused where it %s', (_, part, message) => {
+    const said = refusal(part)
+    expect(said).not.toBe('taken')
+    expect(said).toContain(message)
+  })
+
+  it('is no frame of reference, and nothing lies in it; its number is only its own', () => {
+    const star = { id: 'star', area: 'desk', lives, css: {} }
+    expect(refusal({}, { parts: [star, { id: 'ray', area: 'desk', inside: 'star', css: {} }] })).toContain('nothing lies in "star"')
+    const channel = { id: 'x', area: 'desk', frame: { part: 'star' }, signal: { of: 'x' }, away: { kind: 'hold', pose: 0 } }
+    expect(refusal({}, { channels: [{ ...channel, feel: { kind: 'direct' }, group: 'light' }] })).toContain('stays there')
+    expect(refusal({ lives: undefined, css: { rotate: '{index}' } })).toContain('there is no knob or token "index"')
   })
 })
