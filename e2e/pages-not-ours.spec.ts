@@ -319,3 +319,28 @@ test('pointing means the box that is seen, its wrappers come after it', async ({
     await page.keyboard.press('Escape')
   }
 })
+
+test('two effects on one element wait for no transition of the page, whatever each of them drives', async ({ page }) => {
+  const html =
+    '<!doctype html><html><head><style>body { margin: 0 } .card { width: 400px; height: 300px; background: #eee; transition: all .5s } .card:hover { filter: grayscale(1); opacity: .8 }</style></head><body><div class="card">A card</div></body></html>'
+  const drives = (of: string, slot: object, factor: number) =>
+    rigFrom({ pointer: 'fine' }, [{ id: 'v', signal: { of } }], [{ slot, channel: 'v', factor, base: of === 'y' ? 1 : 0 }])
+  await playReal(page, html, {
+    aid: drives('xPx', { on: 'transform', fn: 'translateZ' }, 1),
+    bee: drives('y', { on: 'opacity' }, -0.5),
+    cat: drives('xPx', { on: 'transform', fn: 'rotate' }, 0.1),
+  })
+  const shown = () =>
+    page.evaluate(() => {
+      const card = document.querySelector('.card') as HTMLElement
+      const style = getComputedStyle(card)
+      const own = Number(style.getPropertyValue('--own-opacity'))
+      const { b, a } = new DOMMatrix(style.transform)
+      return [(Math.atan2(b, a) * 180) / Math.PI, Number(style.opacity) / own].map((each) => Math.round(each * 100) / 100)
+    })
+  await page.mouse.move(100, 150)
+  await eventually(shown).toEqual([10, 0.75])
+  await page.mouse.move(300, 60)
+  await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))))
+  expect(await shown()).toEqual([30, 0.9])
+})

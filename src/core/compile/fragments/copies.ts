@@ -34,6 +34,7 @@ export function keepCopy(host: HTMLElement, part: HTMLElement): void {
 export function keepApart(host: HTMLElement, part: HTMLElement): void {
   part.inert = true
   const root = part.attachShadow({ mode: 'closed' })
+  let [sheets, shown]: [Element[], Node?] = [[]]
   keepFilled(host, () => {
     const copy = host.cloneNode(true) as HTMLElement
     for (const each of copy.querySelectorAll('[data-part]')) each.remove()
@@ -46,8 +47,13 @@ export function keepApart(host: HTMLElement, part: HTMLElement): void {
       standIn.append(around)
       around = standIn
     }
-    const sheets = [...document.querySelectorAll('link[rel~="stylesheet"], style')].map((each) => each.cloneNode(true))
-    root.replaceChildren(...sheets, around)
+    // Sheets are read anew where there are others by now.
+    const own = [...document.querySelectorAll('link[rel~="stylesheet"], style')]
+    if (own.length !== sheets.length || own.some((each, i) => each !== sheets[i])) {
+      root.replaceChildren(...own.map((each) => each.cloneNode(true)), around)
+      sheets = own
+    } else if (shown) root.replaceChild(around, shown)
+    shown = around
     root.adoptedStyleSheets = [...document.adoptedStyleSheets]
   })
 }
