@@ -1,4 +1,6 @@
 // Home: where sites begin, are sought, named, copied, removed and brought back.
+import { mkdirSync, writeFileSync } from 'node:fs'
+import { dirname } from 'node:path'
 import { eventually, expect, test } from './support/house'
 import { handWritten, zipOf } from './support/made-pages'
 import { cardsPage, stageOf } from './support/stage'
@@ -120,4 +122,37 @@ test('a site that is renamed and opened at once has its new name there', async (
   ).toBeVisible()
   await page.waitForTimeout(1200)
   await expect(page.getByText(/another window|someone else/i)).toHaveCount(0)
+})
+
+test('a site begins with a folder, or with loose files: these stand where the page asks for them', async ({ page, house }, info) => {
+  const picture = '<svg xmlns="http://www.w3.org/2000/svg" width="40" height="30"><rect width="40" height="30"/></svg>'
+  const html =
+    '<!doctype html><html><head><title>Loose</title><link rel="stylesheet" href="css/site.css"></head><body><img src="img/hero.svg" alt="A hero"></body></html>'
+  const folder = info.outputPath('a-site')
+  for (const [path, text] of [
+    ['index.html', html],
+    ['css/site.css', 'body { color: rgb(1, 2, 3) }'],
+    ['img/hero.svg', picture],
+  ] as const) {
+    mkdirSync(dirname(`${folder}/${path}`), { recursive: true })
+    writeFileSync(`${folder}/${path}`, text)
+  }
+  const isWhole = async () => {
+    await expect(page).toHaveURL(/\/studio\/[\w-]+\/[\w-]+$/)
+    const stage = await stageOf(page)
+    await eventually(() => stage.evaluate(() => document.querySelector('img')?.naturalWidth)).toBe(40)
+    expect(await stage.evaluate(() => getComputedStyle(document.body).color)).toBe('rgb(1, 2, 3)')
+  }
+  await page.goto(house.address)
+  await page.goto(house.address)
+  await page
+    .getByLabel('Files of a new site')
+    .setInputFiles(['index.html', 'css/site.css', 'img/hero.svg'].map((path) => `${folder}/${path}`))
+  await isWhole()
+  await page.goto(house.address)
+  await page.getByRole('button', { name: /^New site/ }).click()
+  const chosen = page.waitForEvent('filechooser')
+  await page.getByRole('menuitem', { name: /^From a folder/ }).click()
+  await (await chosen).setFiles(folder)
+  await isWhole()
 })

@@ -24,6 +24,7 @@ import { nameOfType, typeOf } from '../file-types'
 import { importLimits } from '../import-limits'
 import { Problem } from '../problem'
 import { scriptFragments } from '../built'
+import { placeLoose } from './place-loose'
 import { unzip, type Unpacked } from '../unzip'
 
 /** A page that was read, with whether its text gives back the very bytes that came. */
@@ -176,7 +177,7 @@ const short = (path: string) => (path.length > 80 ? `…${path.slice(-79)}`.toWe
 const isPage = (path: string) => /\.x?html?$/i.test(path)
 const megabytes = (bytes: number) => bytes / 1024 / 1024
 
-/** Reads what was brought. Throws a Problem with one sentence when there is no page, or something is too large, broken or not what it says. */
+/** Reads what was brought; files that lost their folders are where the pages ask for them. Throws a Problem with one sentence when there is no page, or something is too large, broken or not what it says. */
 function readImport(given: readonly Unpacked[]): ReadImport {
   const files = withoutCommonFolder(unpackAll(given))
   const large = files.find(({ bytes, path }) => bytes.length > (isPage(path) ? importLimits.htmlBytes : importLimits.fileBytes))
@@ -203,7 +204,7 @@ function readImport(given: readonly Unpacked[]): ReadImport {
   const originals = pageFiles.filter(({ path }) => pages.some((page) => page.path === path && !page.isExact))
   return {
     pages,
-    files: [...others, ...originals].map(({ path, bytes }) => ({
+    files: placeLoose([...others, ...originals], pages).map(({ path, bytes }) => ({
       path,
       bytes,
       type: typeOf(path, bytes),

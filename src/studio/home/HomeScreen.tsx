@@ -4,7 +4,7 @@ import { Opens } from '../theme/Opens'
 import { Box, Flex, Grid, Menu, Portal, chakra } from '@chakra-ui/react'
 import { Copy, Download, Trash2 } from 'lucide-react'
 import { useRouter } from 'next/navigation'
-import { useEffect, useMemo, useRef, useState, type DragEvent, type MouseEvent } from 'react'
+import { useEffect, useMemo, useRef, useState, type ChangeEvent, type DragEvent, type MouseEvent } from 'react'
 import { starters } from '../../core/page/starters'
 import { binDays } from '../../core/site/site'
 import { giveFiles } from '../frame/give-files'
@@ -232,13 +232,21 @@ interface NewSiteMenuProps {
 /** Where a site begins: a plain starter, a whole site, or files of the designer's own. */
 function NewSiteMenu({ templates, onBegin, onFiles }: NewSiteMenuProps) {
   const files = useRef<HTMLInputElement>(null)
+  const folder = useRef<HTMLInputElement>(null)
+  const take = ({ target }: ChangeEvent<HTMLInputElement>) => {
+    if (target.files && target.files.length > 0)
+      onFiles([...target.files].map((file) => ({ path: file.webkitRelativePath || file.name, file })))
+    target.value = ''
+  }
   return (
     <>
       <Menu.Root
         onSelect={({ value }) =>
           value === 'files'
             ? files.current?.click()
-            : onBegin(value.startsWith('template:') ? { template: value.slice('template:'.length) } : { starter: value })
+            : value === 'folder'
+              ? folder.current?.click()
+              : onBegin(value.startsWith('template:') ? { template: value.slice('template:'.length) } : { starter: value })
         }
         positioning={{ placement: 'bottom-end', gutter: 4 }}
         lazyMount
@@ -256,6 +264,12 @@ function NewSiteMenu({ templates, onBegin, onFiles }: NewSiteMenuProps) {
                 From a page of yours …{' '}
                 <Box as="span" color="soft" fontSize="13px">
                   or drop it anywhere here
+                </Box>
+              </Menu.Item>
+              <Menu.Item value="folder">
+                From a folder …{' '}
+                <Box as="span" color="soft" fontSize="13px">
+                  pages with their pictures and styles
                 </Box>
               </Menu.Item>
               {templates.map(({ id, name }) => (
@@ -279,16 +293,8 @@ function NewSiteMenu({ templates, onBegin, onFiles }: NewSiteMenuProps) {
           </Menu.Positioner>
         </Portal>
       </Menu.Root>
-      <input
-        ref={files}
-        type="file"
-        multiple
-        hidden
-        aria-label="Files of a new site"
-        onChange={({ target }) =>
-          target.files && target.files.length > 0 && onFiles([...target.files].map((file) => ({ path: file.name, file })))
-        }
-      />
+      <input ref={files} type="file" multiple hidden aria-label="Files of a new site" onChange={take} />
+      <input ref={folder} type="file" hidden aria-label="A folder of a new site" {...{ webkitdirectory: '' }} onChange={take} />
     </>
   )
 }
