@@ -53,6 +53,8 @@ describe('the facts about a page', () => {
     ['.card { filter: blur(2px); opacity: 0.5 }', plain],
     ['.card { transition: transform 0.3s }', { ...plain, ...own('.card', 'transition', 'transform 0.3s') }],
     ['.card { transition-duration: 0.3s }', { ...plain, hasTransitions: true }],
+    ['@scope (.wrap) { .card { transform: scale(2) } }', { ...plain, hasTurns: true, hasOwnStyles: true }],
+    ['@starting-style { .card { transform: scale(2) } }', { ...plain, hasTurns: true }],
     ['.card { all: unset }', { ...plain, hasBorders: true, hasPositions: true, hasTurns: true, hasOwnStyles: true, hasTransitions: true }],
     [
       '* { transition: all 1s !important }',

@@ -142,7 +142,10 @@ function deedsOf<Found extends object>(page: PageRead<Found>): Done<Found> {
   const classes = page.hasScripts ? page.classes() : undefined
   let reachesParts = false
   for (const { context, select, declarations } of page.rules) {
-    const over = takeOver(declarations.filter(([property, value]) => property !== 'all' || !isNothing(property, value)))
+    const over = takenFrom(
+      context,
+      declarations.filter(([property, value]) => property !== 'all' || !isNothing(property, value)),
+    )
     const isAnimated = declarations.some(
       ([property, value]) => /^(animation|animation-name)$/.test(property) && !isNothing(property, value),
     )
@@ -164,6 +167,15 @@ function deedsOf<Found extends object>(page: PageRead<Found>): Done<Found> {
     note(inline, [...over.unsaid, ...over.taken.filter(([name, value]) => !isNothing(name, value)).map(([name]) => name)], [element])
   }
   return { ...found, unsaid, inline, taken, reachesParts }
+}
+
+/** What of a rule is taken over by what it stands in: all of it where that can be written again as it is. */
+function takenFrom(context: readonly string[], declarations: Declarations): ReturnType<typeof takeOver> {
+  const over = takeOver(declarations)
+  // How something begins when it comes is over then.
+  if (context.some((each) => each.startsWith('@starting-style'))) return { taken: [], unsaid: [] }
+  if (context.every((each) => /^@(media|supports|layer|container)\b/.test(each))) return over
+  return { taken: [], unsaid: [...over.unsaid, ...over.taken.map(([name]) => name)] }
 }
 
 /** Whether a selector may match an element that a script adds: a span with a class of its own. */
