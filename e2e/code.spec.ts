@@ -19,7 +19,7 @@ test('what the script counts on is one list with what each entry weighs; what is
   const bytesOf = async () => Number(/([\d.]+) KB/.exec(await page.getByRole('button', { name: /^Copy minified/ }).innerText())?.[1])
   await page.getByRole('button', { name: 'What this script counts on' }).click()
   const list = page.getByRole('list', { name: 'What this script counts on' })
-  await expect(list.getByRole('listitem')).toHaveCount(9, { timeout: weighMs })
+  await expect(list.getByRole('listitem')).toHaveCount(10, { timeout: weighMs })
   // The cards have borders, so the script allows for them and cannot do without.
   await expect(list.getByRole('checkbox', { name: /^Borders/ })).toBeDisabled()
   await expect(list.getByRole('listitem').filter({ hasText: 'Transitions of their own' })).toContainText(/\+\d+ bytes/, {
@@ -69,7 +69,7 @@ test('what cannot be weighed is told in a sentence, and weighed when it is asked
   await page.unroute('**/script')
   await opener.click()
   await opener.click()
-  await expect(page.getByRole('list', { name: 'What this script counts on' }).getByRole('listitem')).toHaveCount(9, { timeout: weighMs })
+  await expect(page.getByRole('list', { name: 'What this script counts on' }).getByRole('listitem')).toHaveCount(10, { timeout: weighMs })
 })
 
 test('as a module it plays by itself, and takes all of it off again', async ({ page, house }, info) => {

@@ -79,19 +79,14 @@ await runCommand(async () => {
     }
   })
   if (built) {
-    // What tells frames and times has the machine to itself.
-    for (const [title, project, workers] of [
-      ['Tests: browser', 'beside', 2],
-      ['Tests: browser, frames and times', 'alone', 1],
-    ]) {
-      console.log(`\n${title}`)
-      await count(
-        `${title}, all of them`,
-        () => run('@playwright/test/cli.js', ['test', '--project', project, '--workers', String(workers)], { isLive: true }),
-        'e2e.json',
-        ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky + stats.skipped }),
-      )
-    }
+    const title = 'Tests: browser'
+    console.log(`\n${title}`)
+    await count(
+      `${title}, all of them`,
+      () => run('@playwright/test/cli.js', ['test'], { isLive: true }),
+      'e2e.json',
+      ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky + stats.skipped }),
+    )
   }
   if (sums.failed > 0) process.exitCode = 1
   console.log(`\n${sums.passed} passed, ${sums.failed} failed`)
