@@ -72,6 +72,12 @@ const cases: readonly {
   { that: 'shows them once a class has come', css: '.pot { transform: translateY(60px) } .pot.in { transform: none }', on: 'none', away: 'none', then: () => document.querySelector('.pot')?.classList.add('in') },
   { that: 'shows them once something else has a class', css: '.shelf:not(.in) .pot { transform: translateY(60px) }', on: 'none', away: 'none', then: () => document.querySelector('.shelf')?.classList.add('in') },
   {
+    that: 'moves them by shares of themselves',
+    css: '.pot { transform: translate(2%, -1%) }',
+    on: 'translate(6px, -2px)',
+    away: 'translate(6px, -2px)',
+  },
+  {
     that: 'moves them by its scripts',
     css: '.shelf .pot:hover { transform: translateY(-8px) }',
     on: 'translateX(30px)',

@@ -12,8 +12,21 @@ export function matrixOf({ rotate, scale }: CSSStyleDeclaration, transform: stri
 }
 
 /** What the page itself gives an element, also while effects move it. */
-const ownTransform = (element: Element, { transform }: CSSStyleDeclaration) =>
-  given.moved && element.matches(given.moved) ? (element as HTMLElement).style.getPropertyValue('--own-transform') || 'none' : transform
+function ownTransform(element: Element, style: CSSStyleDeclaration): string {
+  if (!(given.moved && element.matches(given.moved))) return style.transform
+  const own = style.getPropertyValue('--own-transform') || 'none'
+  return given.readsComputed ? own : inPx(own, element as HTMLElement)
+}
+
+/** Translations in % of an element in px: a matrix knows no sizes. */
+const inPx = (transform: string, { offsetWidth, offsetHeight }: HTMLElement) =>
+  transform.replace(/(translate\w*)\(([^()]*)\)/g, (_, name: string, list: string) => {
+    const lengths = list.split(',').map((length, i) => {
+      const size = name.endsWith('Y') || i === 1 ? offsetHeight : offsetWidth
+      return length.includes('%') ? `${(parseFloat(length) / 100) * size}px` : length
+    })
+    return `${name}(${lengths.join()})`
+  })
 
 /** How the page turns and scales what lies in these elements, one in another; `isOwn`: without what effects do. */
 function aroundOf(element: Element, isOwn: boolean): DOMMatrix {
