@@ -372,3 +372,25 @@ test('the page is visited as a finger, with reduced motion, without script, and 
       .catch(() => '')
   }).toBe('no script')
 })
+
+test('one element that was chosen alone is told of when its selector matches more, and is named in the markup in one act', async ({
+  page,
+  house,
+}) => {
+  const html =
+    '<!doctype html><html><head><style>.card { width: 200px; height: 80px; background: #ddd; margin: 8px }</style></head><body><div class="row"><article class="card">One</article><article class="card">Two</article></div><div class="row"><article class="card">Three</article><article class="card" id="four">Four</article></div></body></html>'
+  const url = await house.addSite('alone', html, [{ ...tiltOnCards(), select: '.card:nth-child(1)', noun: 'this card' }])
+  await page.goto(url)
+  await stageOf(page)
+  const told = page.getByText('This card was one element; 2 match .card:nth-child(1) by now.')
+  await expect(told).toBeVisible()
+  await page.getByRole('button', { name: 'Show the change' }).click()
+  await expect(page.getByLabel('What changes in the markup')).toContainText('id="card-1"')
+  await page.getByRole('button', { name: 'Give it an id' }).click()
+  await expect(told).toHaveCount(0)
+  await expect(page.frameLocator('iframe').first().locator('#card-1')).toHaveText('One')
+  await expect(page.getByText('this card', { exact: false }).first()).toBeVisible()
+  // Undone in one step.
+  await page.keyboard.press('Control+z')
+  await expect(told).toBeVisible()
+})

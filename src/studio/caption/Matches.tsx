@@ -4,6 +4,7 @@ import { expandEffect } from '../../core/effect/kinds'
 import { clashesOf } from '../../core/rig/clash'
 import type { Effect } from '../../core/site/site'
 import { usePage, useSite, useView } from '../context'
+import { isOneAlone, OneOfSeveral } from './OneOfSeveral'
 
 /** What is worth knowing about the elements that are meant: none are there, or a later effect sets what only one can. */
 export function Matches({ effect }: { readonly effect: Effect }) {
@@ -28,6 +29,8 @@ export function Matches({ effect }: { readonly effect: Effect }) {
         Nothing on this page; {elsewhere.join(', ')}.
       </Box>
     )
+  // What was chosen as one alone means that one, also when the page has grown.
+  if (typeof count === 'number' && count > 1 && isOneAlone(effect)) return <OneOfSeveral effect={effect} count={count} />
   const words =
     count === 0
       ? `Nothing on this page matches ${effect.select}. Point at the element again, or fix the selector under More.`

@@ -1,12 +1,11 @@
 // Markup that a role needs around its elements: shown as a difference of the page, and put there in one act.
-import { Box, Flex } from '@chakra-ui/react'
 import { useEffect, useState } from 'react'
 import { findKind } from '../../core/effect/kinds'
 import type { Role, Shell } from '../../core/rig/rig'
 import type { Effect } from '../../core/site/site'
 import { changeSource, type SourceChange } from '../markup/commands'
 import { usePage, useStudio } from '../context'
-import { Button } from '../theme/controls'
+import { MarkupOffer } from './MarkupOffer'
 
 export function ShellRow({ effect }: { readonly effect: Effect }) {
   const roles = findKind(effect.kind)?.roles(effect.settings) ?? []
@@ -30,7 +29,6 @@ function NeededShell({ role, shell, select }: { readonly role: Role; readonly sh
   const { search, store } = studio
   const page = usePage()
   const [bare, setBare] = useState<{ readonly key: string; readonly numbers: readonly number[] } | null>(null)
-  const [lines, setLines] = useState<readonly string[] | null>(null)
   const key = `${page.id} ${page.source} ${select}`
   useEffect(() => {
     let isCurrent = true
@@ -50,58 +48,13 @@ function NeededShell({ role, shell, select }: { readonly role: Role; readonly sh
   }, [search, store, page.id, select, shell.select, key])
   const numbers = bare?.key === key ? bare.numbers : []
   if (numbers.length === 0) return null
-  const show = async () => {
-    const [before, markup, { structuredPatch }] = await Promise.all([
-      search.source(page.source),
-      import('../../core/page/markup'),
-      import('diff'),
-    ])
-    const { hunks } = structuredPatch('', '', before, withShell(numbers, shell)(before, markup), '', '', { context: 1 })
-    setLines(hunks.flatMap(({ lines: each }) => ['…', ...each]).slice(1))
-  }
+  const change = withShell(numbers, shell)
   return (
-    <Box pl="30px" fontSize="13.5px" role="status">
-      <Flex gap="8px" align="center" wrap="wrap">
-        <Box fontWeight="600">
-          ⚠ {numbers.length === 1 ? `The ${role.title} needs` : `${numbers.length} of the ${role.title} need`} an element around{' '}
-          {numbers.length === 1 ? 'it' : 'each'}.
-        </Box>
-        <Button
-          variant="quiet"
-          minHeight="24px"
-          fontSize="13px"
-          aria-expanded={lines !== null}
-          onClick={() => (lines ? setLines(null) : void show())}
-        >
-          Show the change
-        </Button>
-        <Button
-          minHeight="24px"
-          fontSize="13px"
-          onClick={() => void changeSource(studio, 'Putting a shell around', withShell(numbers, shell))}
-        >
-          Put it there
-        </Button>
-      </Flex>
-      {lines && (
-        <Box
-          as="pre"
-          aria-label="What changes in the markup"
-          tabIndex={0}
-          maxHeight="120px"
-          overflow="auto"
-          fontFamily="mono"
-          fontSize="12px"
-          lineHeight="1.5"
-          my="4px"
-        >
-          {lines.map((line, index) => (
-            <Box key={index} fontWeight={/^[+-]/.test(line) ? '700' : '400'} color={/^[+-]/.test(line) ? 'ink' : 'soft'}>
-              {line}
-            </Box>
-          ))}
-        </Box>
-      )}
-    </Box>
+    <MarkupOffer
+      words={`${numbers.length === 1 ? `The ${role.title} needs` : `${numbers.length} of the ${role.title} need`} an element around ${numbers.length === 1 ? 'it' : 'each'}.`}
+      change={change}
+      act="Put it there"
+      onAct={() => void changeSource(studio, 'Putting a shell around', change)}
+    />
   )
 }
