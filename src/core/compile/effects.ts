@@ -1,7 +1,7 @@
 // How an effect is written in a script: for each area and each frame of reference of its rig, a table of values.
 import type { Names } from '../rig/plan'
 import type { Coming } from '../rig/comings'
-import { isOverAll, markOfOutput, nameOfArea, nameOfZone, partFrom, planRig, sharesEye, type AreaPlan, type Write } from '../rig/plan'
+import { liesInWindow, markOfOutput, nameOfArea, nameOfZone, partFrom, planRig, sharesEye, type AreaPlan, type Write } from '../rig/plan'
 import { frameSelect, selectOf } from '../rig/resolve'
 import {
   addedParts,
@@ -362,7 +362,6 @@ function writePart(rig: Rig, part: Part, names: Names): string {
           : undefined
   const dropped = droppedBy(part)
   const every = dropped?.every
-  const isOfWindow = rig.areas.some(({ id: area, of }) => area === part.area && of === 'window') || isOverAll(rig, id)
   const members: readonly (readonly [string, string | undefined])[] = [
     ['part', quote(`${name}-${id}`)],
     ['inside', inside === undefined ? undefined : quote(`${name}-${inside}`)],
@@ -381,7 +380,7 @@ function writePart(rig: Rig, part: Part, names: Names): string {
     ['byTime', every && 'ms' in every ? 'true' : undefined],
     ['forMs', dropped && number(dropped.forMs)],
     ['atMost', dropped && number(dropped.atMost)],
-    ['inWindow', dropped && isOfWindow ? 'true' : undefined],
+    ['inWindow', dropped && liesInWindow(rig, part) ? 'true' : undefined],
     ['home', dropped && inside !== undefined ? quote(partFrom(rig, names, inside)) : undefined],
   ]
   return `{ ${members.flatMap(([member, text]) => (text === undefined ? [] : [`${member}: ${text}`])).join(', ')} }`

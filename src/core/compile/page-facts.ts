@@ -1,8 +1,7 @@
 // What a page's own sheets and attributes do to elements, as far as it matters to a script: by rules and elements, wherever they come from.
 import { AttributeAction, parse, SelectorType, stringify, type Selector } from 'css-what'
 import { liesInBy, platformBy, touchedBy } from '../rig/resolve'
-import { partOf } from '../rig/rig'
-import { propertyOf } from '../rig/slot'
+import { drivenBy } from '../rig/plan'
 import type { Source } from './effects'
 import { takeOver, type Declarations, type OwnRule } from './own-rules'
 import { worstFacts, type Facts } from './facts'
@@ -53,11 +52,10 @@ export interface Asked {
 /** What there is to know for these effects. */
 export function askedBy(sources: readonly Source[]): Asked {
   const touched = sources.map(({ rig }) => touchedBy(rig))
-  const driven = sources.flatMap(({ rig }) => rig.outputs.filter(({ to }) => partOf(to) === undefined).map(({ slot }) => propertyOf(slot)))
   return {
     read: [...new Set(touched.flatMap(({ read }) => read))],
     written: [...new Set(touched.flatMap(({ written }) => written))],
-    driven: [...new Set(driven)],
+    driven: [...new Set(sources.flatMap(({ rig }) => drivenBy(rig)))],
   }
 }
 

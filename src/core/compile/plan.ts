@@ -1,9 +1,9 @@
 // What a script is written from: tables of its effects, and what is known of it as a whole.
 import { comingsOf } from '../rig/comings'
-import { sharesEye } from '../rig/plan'
-import { addedParts, droppedBy, partOf, type Looks } from '../rig/rig'
+import { drivenBy, sharesEye } from '../rig/plan'
+import { addedParts, droppedBy, type Looks } from '../rig/rig'
 import { asOneSelector } from '../rig/resolve'
-import { keptProperties, propertyOf } from '../rig/slot'
+import { keptProperties } from '../rig/slot'
 import { doesPress, draftsOf, measureFor, movedBy, type Moved, type Source } from './effects'
 import { allowing, type Facts, type Leaving } from './facts'
 import { Constants } from './feels'
@@ -203,9 +203,7 @@ function givenOf(
     'resize',
     ...(some('bySize') ? ['load'] : []),
   ]
-  const drives = [
-    ...new Set(sources.flatMap(({ rig }) => rig.outputs.filter(({ to }) => partOf(to) === undefined).map(({ slot }) => propertyOf(slot)))),
-  ]
+  const drives = [...new Set(sources.flatMap(({ rig }) => drivenBy(rig)))]
   const kept = drives.filter((property) => property in keptProperties)
   const isGiven = kept.length > 0 && (hasOwnStyles || hasInlineStyles)
   const facts = {

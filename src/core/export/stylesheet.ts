@@ -8,7 +8,7 @@ import {
   isPlain,
   markOfOutput,
   nameOfArea,
-  isOverAll,
+  liesInWindow,
   partWhile,
   planRig,
   propertyOfChannel,
@@ -339,9 +339,8 @@ function writeDropped({ rig, names }: PlannedEffect, part: Rig['parts'][number])
   const by = droppedBy(part)
   if (!by) return []
   const property = `--${names.name}-${part.id}`
-  const isInWindow = isOverAll(rig, part.id) || rig.areas.some(({ id, of }) => id === part.area && of === 'window')
   return [
-    `position: ${isInWindow ? 'fixed' : 'absolute'};`,
+    `position: ${liesInWindow(rig, part) ? 'fixed' : 'absolute'};`,
     `left: calc(var(${property}-x) * 1px);`,
     `top: calc(var(${property}-y) * 1px);`,
     `animation: ${names.name}-${part.id} ${cssNumber(by.forMs)}ms ${by.easing ?? 'linear'} both;`,

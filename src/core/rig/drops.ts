@@ -3,7 +3,7 @@ import type { Frame, Point } from '../geometry/frame'
 import { toFrame } from '../geometry/frame'
 import type { Dropped } from './rig'
 
-/** One that has fallen: the how manieth it is from 0, where it lies (px), and since when (ms). */
+/** One that has fallen: its number from 0, where it lies (px), and since when (ms). */
 export interface Drop {
   readonly index: number
   readonly x: number

@@ -5,7 +5,7 @@ import { isOfPointer, type Sample } from '../signal/sample'
 import { hear, hearAgain, newEngine, playUntil, type Engine } from './engine'
 import { beginPlay, channelValue, followSizes, shape, showFrame, type Play } from './play'
 import { dropsAt, newWay, type Drop, type Way } from './drops'
-import { isOverAll, planRig, type AreaPlan } from './plan'
+import { liesInWindow, planRig, type AreaPlan } from './plan'
 import { droppedBy, type Output, type Rig } from './rig'
 import { resolveArea, touchedBy, type Platform } from './resolve'
 import { newPlace, newPresence, newScene, type Place } from './place'
@@ -191,7 +191,7 @@ function placesOf(rig: Rig, plan: AreaPlan, boxes: Boxes, frameFrom: (find: (box
     const ways = plan.parts.flatMap((part) => {
       const by = droppedBy(part)
       // Of a group the first one has what is dropped.
-      return by ? [newWay(part.id, by, area.of === 'window' || isOverAll(rig, part.id) ? undefined : holding[0])] : []
+      return by ? [newWay(part.id, by, liesInWindow(rig, part) ? undefined : holding[0])] : []
     })
     return newPlace(presence, frame, holding, plays, ways)
   })

@@ -53,10 +53,19 @@ function isElsewhere(rig: Rig, part: string): boolean {
 }
 
 /** Whether a part stands in the top layer, or lies in one that does: its place is the window then. */
-export function isOverAll(rig: Rig, part: string): boolean {
+function isOverAll(rig: Rig, part: string): boolean {
   const { inside, host } = rig.parts.find(({ id }) => id === part) ?? {}
   return host === 'top' || (inside !== undefined && isOverAll(rig, inside))
 }
+
+/** Whether a part lies in the window: with an area that is it, or over all else. */
+export const liesInWindow = (rig: Rig, { id, area }: Pick<Part, 'id' | 'area'>): boolean =>
+  rig.areas.some((each) => each.id === area && each.of === 'window') || isOverAll(rig, id)
+
+/** The properties of elements of the page that a rig drives. */
+export const drivenBy = ({ outputs }: Pick<Rig, 'outputs'>): readonly string[] => [
+  ...new Set(outputs.filter(({ to }) => partOf(to) === undefined).map(({ slot }) => propertyOf(slot))),
+]
 
 /** A part as a stylesheet selects it while its area is as `area` selects. */
 export const partWhile = (rig: Rig, names: Names, area: string, part: string): string =>
@@ -124,9 +133,10 @@ export interface AreaPlan {
 
 /** What there is to each area of a rig, in order. */
 export function planRig(rig: Rig, names: Names): readonly AreaPlan[] {
-  const drives = [...new Set(rig.outputs.filter(({ to }) => partOf(to) === undefined).map(({ slot }) => propertyOf(slot)))]
   const own = Object.fromEntries(
-    drives.filter((property) => property in keptProperties).map((property) => [property, propertyOfOwn(property)]),
+    drivenBy(rig)
+      .filter((property) => property in keptProperties)
+      .map((property) => [property, propertyOfOwn(property)]),
   )
   return rig.areas.map((area) => {
     const frames = new Map<string, Channel[]>()

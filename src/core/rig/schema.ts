@@ -414,7 +414,7 @@ export const partSchema = z.object({
   count: z.number().int().min(1).max(60).optional(),
   /**
    * It is there always, or seen only while the pointer is there and until its values have come to rest: what nobody sees costs nothing;
-   * or it is dropped, again and again. `{index}` in its CSS is then the how manieth it is, from 0.
+   * or it is dropped, again and again. `{index}` in its CSS is then its number, from 0.
    */
   lives: z.union([z.literal('on'), droppedSchema]).optional(),
   /** It is the match's own ::before or ::after: the stylesheet draws it, and no script is needed for it. */

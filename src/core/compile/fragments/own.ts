@@ -49,11 +49,12 @@ export function keepOwn(effect: Effect, place: Place): void {
     if (given.takesOff) remember(target, name)
     target.style.setProperty(name, text, given.hasTransitions && name.startsWith('transition') ? 'important' : '')
   }
-  if (given.watchesStyles) for (const target of seenOn(effect, place)) watchStyle(target, target)
+  if (given.watchesStyles) for (const target of seenOn(effect, place)) watchStyle(target)
 }
 
 /** Follows what scripts of the page set in the style of an element. */
-function watchStyle({ style }: HTMLElement, target: HTMLElement): void {
+function watchStyle(target: HTMLElement): void {
+  const { style } = target
   const read = () => given.ownProperties.map((property) => style.getPropertyValue(property))
   let before = read()
   const observer = new MutationObserver(() => {

@@ -195,7 +195,7 @@ export interface Way {
   fallen: Drop[]
 }
 
-/** What was dropped: the how manieth it is, where, and when. */
+/** What was dropped: its number, where, and when. */
 export interface Drop {
   readonly index: number
   readonly x: number
