@@ -215,7 +215,7 @@
     element.className = part
     element.setAttribute('aria-hidden', 'true')
     element.dataset.part = ''
-    if (coversBorder) {
+    if (coversBorder && (getComputedStyle(host).overflow === 'visible')) {
       const { borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
       element.style.inset = [borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth].map((width) => `-${width}`).join(' ')
     }

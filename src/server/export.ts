@@ -6,7 +6,8 @@ import type { ScriptCost, ScriptText, WrittenShape } from './reader/tasks'
 
 /** What is known of how a page is dressed, beside its HTML: a copy with its sheets in it, and what could not be had. */
 async function dressedPage(site: Site, page: Page, html: string) {
-  const { html: dressed, heldBack } = await copyPage(site, page, html, 'none')
+  // What is shown in the studio alone is none of its own styles.
+  const { html: dressed, heldBack } = await copyPage(site, { ...page, shown: undefined, shownBy: undefined }, html, 'none')
   return {
     dressed,
     lacksSheets: heldBack.some(({ what }) => what === 'sheet'),

@@ -23,9 +23,10 @@ export function framePolicy(nonce: string): string {
 export const scriptlessPolicy =
   "sandbox; default-src 'none'; style-src 'unsafe-inline'; img-src data:; media-src data:; font-src data:; base-uri 'none'; form-action 'none'; frame-ancestors 'self'"
 
-/** The studio's copy of a page with the agent where it left the place for it; the agent is told what sorts of things were held back. */
+/** The studio's copy of a page with the agent where it left the place for it; the agent is told what sorts of things were held back, and how many of each. */
 export function withAgent({ html, heldBack }: StudioCopy, agent: string, nonce: string): string {
-  const held = [...new Set(heldBack.map(({ what }) => what))].join(' ')
+  const sorts = [...new Set(heldBack.map(({ what }) => what))]
+  const held = sorts.map((sort) => `${sort}=${heldBack.reduce((sum, { what, count }) => sum + (what === sort ? count : 0), 0)}`).join(' ')
   return html.replace(`<script nonce="${nonce}">`, () => `<script nonce="${nonce}" data-held="${held}">${agent.replaceAll('</', '<\\/')}`)
 }
 

@@ -9,6 +9,8 @@ import { stillBoxOf } from './boxes'
 import { countCosts } from './cost'
 import { watchDistance } from './distance'
 import { chooseEdges } from './edges'
+import { heldFrom, readPage } from './facts'
+import { alignGrain } from './grain'
 import { guardPage } from './guard'
 import { makeHost } from './host'
 import { makeHover } from './hover'
@@ -28,7 +30,9 @@ z.config({ jitless: true })
 /** The agent's own script: by its nonce others run here, and on it stands what was held back of the page. */
 const own = document.currentScript
 const nonce = own?.nonce ?? ''
-const heldBack = (own?.dataset.held ?? '').split(' ')
+const heldBack = Object.fromEntries(
+  [...(own?.dataset.held ?? '').matchAll(/([a-z]+)=(\d+)/g)].map(([, sort = '', count]) => [sort, Number(count)]),
+)
 
 function start(page: Document) {
   const say = (message: FromStage) => parent.postMessage(message, '*')
@@ -36,6 +40,10 @@ function start(page: Document) {
   const assets = findAssets(page)
   const visit = makeVisit(page)
   let visitor: Visitor = 'mouse'
+  let scale = 1
+  const align = () => {
+    for (const sheet of host.sheets()) alignGrain(sheet, scale)
+  }
   const overlay = makeOverlay(page, numbers, {
     onPin: (place, last) => say({ type: 'pin', place, last }),
     onHandle: (id, value, last) => say({ type: 'handle', id, value, last }),
@@ -64,11 +72,14 @@ function start(page: Document) {
   const begin = (isAgain: boolean) => {
     say({ type: 'ready', now: performance.now(), isAgain })
     if (assets.needs.length > 0) say({ type: 'needs', hashes: [...assets.needs] })
-    say({ type: 'unseen', numbers: [...findUnseen(page, numbers)] })
+    const isOurs = (sheet: CSSStyleSheet) => host.sheets().includes(sheet)
+    const rules = () => readPage(page, isOurs, heldFrom(heldBack))
+    say({ type: 'unseen', ...findUnseen(page, numbers, rules), held: heldBack })
   }
   const does: Does = {
     dress: ({ stylesheet }) => {
       host.dress(stylesheet)
+      align()
       visit(visitor, host.sheets())
       distance.changed()
       overlay.draw()
@@ -88,6 +99,10 @@ function start(page: Document) {
       visitor = message.visitor
       visit(visitor)
       source.becomeVisitor(visitor)
+    },
+    scaled: (message) => {
+      scale = message.scale
+      align()
     },
     mode: ({ mode }) => {
       source.become(mode)

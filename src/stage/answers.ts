@@ -3,7 +3,7 @@ import { readFacts, type Asked, type PageFacts } from '../core/compile/page-fact
 import { findAll } from '../play/find'
 import { stillBoxOf } from './boxes'
 import { coloursOf, isClear } from './colours'
-import { readPage } from './facts'
+import { heldFrom, readPage } from './facts'
 import { flattenedBy } from './flat'
 import { liftCss } from './lift'
 import type { Numbers } from './numbers'
@@ -28,20 +28,14 @@ export function makeAnswers(
   page: Document,
   numbers: Numbers,
   ownSheets: () => readonly CSSStyleSheet[],
-  heldBack: readonly string[],
+  heldBack: Readonly<Record<string, number>>,
 ): (question: ToStageOf<QuestionType>) => unknown {
   const isOurs = (sheet: CSSStyleSheet) => ownSheets().includes(sheet)
   const all = (select: string) => findAll(page, select) ?? []
   // The page's own sheets stay as they came, so they are read once, when first asked about.
   let readOnce: ((asked: Asked) => PageFacts) | undefined
   const answers: Answers = {
-    facts: ({ asked }) =>
-      (readOnce ??= readFacts(
-        readPage(page, isOurs, {
-          lacksSheets: heldBack.includes('sheet'),
-          hasScripts: heldBack.includes('script') || heldBack.includes('handler'),
-        }),
-      ))(asked),
+    facts: ({ asked }) => (readOnce ??= readFacts(readPage(page, isOurs, heldFrom(heldBack))))(asked),
     grounds: ({ select }) => all(select).map(groundOf),
     colours: () => coloursOf(page),
     boxes: ({ selects }) => ({

@@ -9,6 +9,12 @@ export interface HeldFromPage {
   readonly hasScripts: boolean
 }
 
+/** What of all that was held back, by how many of each sort, matters to facts. */
+export const heldFrom = (counts: Readonly<Record<string, number>>): HeldFromPage => ({
+  lacksSheets: 'sheet' in counts,
+  hasScripts: 'script' in counts || 'handler' in counts,
+})
+
 /** The page as facts are read from it; `isOurs` tells which sheets are not its own. */
 export function readPage(page: Document, isOurs: (sheet: CSSStyleSheet) => boolean, held: HeldFromPage): PageRead<Element> {
   const all = [...page.querySelectorAll<HTMLElement>('*')]

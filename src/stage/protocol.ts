@@ -103,6 +103,7 @@ export const pageFactsSchema = z.object({
     .readonly(),
   ownLayers: z.array(z.string()).readonly(),
   hasPartTransitions: z.boolean(),
+  hasClips: z.boolean(),
 })
 
 type Shape = z.ZodRawShape
@@ -128,6 +129,8 @@ export const toStageTable = {
   /** Bare view: boxes, clips, hidden and blurred things shown plainly, while it is on. */
   bare: lasting({ on: z.boolean() }),
   visit: lasting({ visitor: z.enum(['mouse', 'finger', 'keyboard', 'reduced']) }),
+  /** At which scale the page is shown: 1 for as it is. */
+  scaled: lasting({ scale: finite.min(0.01).max(10) }),
   mode: lasting({ mode: pointerMode }),
   /** The pointer of another window, where it would be here: at a place on a match of a selector. */
   follow: lasting({ select: selector, index: z.number().int(), place }),
@@ -241,7 +244,19 @@ const fromStageTable = {
   /** The files that the page asks for, by hash. */
   needs: momentary({ hashes: z.array(z.string()) }),
   /** Elements with words or pictures in them that are not seen, although nothing hides what is around them. */
-  unseen: momentary({ numbers: z.array(z.number().int()) }),
+  unseen: momentary({
+    elements: z.array(
+      z.object({
+        number: z.number().int(),
+        /** The class that a script would set so that it is seen, and on which element. */
+        by: z.object({ number: z.number().int(), class: z.string() }).optional(),
+      }),
+    ),
+    /** The share of the first window, 0..1, that they would fill. */
+    share: finite.min(0).max(1),
+    /** How many of each sort of thing were held back of the page. */
+    held: z.record(z.string(), z.number().int()),
+  }),
   words: momentary({ number: z.number().int(), text: z.string() }),
   pin: momentary({ place, last: z.boolean() }),
   handle: momentary({ id: z.string(), value: finite, last: z.boolean() }),

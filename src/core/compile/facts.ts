@@ -20,6 +20,8 @@ export interface Facts {
   readonly ownLayers: readonly string[]
   /** Transitions of the page reach what scripts add. */
   readonly hasPartTransitions: boolean
+  /** Elements of the effects may cut off what sticks out of their padding boxes. */
+  readonly hasClips: boolean
   /** Elements may come later than the script. */
   readonly hasLateElements: boolean
   /** The page has code of its own, which may listen to what effects tell. */
@@ -70,6 +72,7 @@ export const worstFacts: Facts = {
   ownRules: [],
   ownLayers: [],
   hasPartTransitions: true,
+  hasClips: true,
   liesIn: (inner, outer) => inner === outer || inner.startsWith(`${outer} `),
 }
 
@@ -85,4 +88,5 @@ export const plainFacts: Facts = {
   hasLateElements: false,
   hasOwnCode: false,
   hasPartTransitions: false,
+  hasClips: false,
 }

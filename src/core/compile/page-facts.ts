@@ -11,6 +11,7 @@ const deeds = {
   border:
     /^(border(-(top|right|bottom|left|block|inline)(-(start|end))?)?(-(width|style))?|border-radius|border-(top|bottom)-(left|right)-radius|border-(start|end)-(start|end)-radius|all)$/,
   position: /^(position|all)$/,
+  clip: /^(overflow(-(x|y|block|inline))?|all)$/,
   turn: /^(transform|transform-origin|rotate|scale|zoom|perspective|perspective-origin|offset-path|offset|all)$/,
   transition: /^(transition|transition-duration|transition-delay|animation|animation-name|all)$/,
 } as const
@@ -96,6 +97,7 @@ export function readFacts<Found extends object>(page: PageRead<Found>): (asked: 
       ownRules: rulesFor(does.taken, writtenHere, driven),
       ownLayers: page.layers,
       hasPartTransitions: does.reachesParts,
+      hasClips: meets('clip', readHere),
       ...rest,
     }
   }
@@ -130,7 +132,7 @@ interface Done<Found> extends Readonly<Record<Deed, ReadonlySet<Found>>> {
 }
 
 function deedsOf<Found extends object>(page: PageRead<Found>): Done<Found> {
-  const found: Record<Deed, Set<Found>> = { border: new Set(), position: new Set(), turn: new Set(), transition: new Set() }
+  const found: Record<Deed, Set<Found>> = { border: new Set(), position: new Set(), clip: new Set(), turn: new Set(), transition: new Set() }
   const [unsaid, inline] = [new Map<string, Set<Found>>(), new Map<string, Set<Found>>()]
   const note = (map: Map<string, Set<Found>>, names: readonly string[], elements: Iterable<Found>) => {
     for (const name of names) map.set(name, new Set([...(map.get(name) ?? []), ...elements]))
@@ -204,6 +206,7 @@ const deedsIn = (declarations: Declarations) =>
 /** Declarations that only say that there is nothing: as they are written, or as a browser writes them out. */
 function isNothing(property: string, value: string): boolean {
   const text = value.trim().toLowerCase()
+  if (property.startsWith('overflow')) return /^(visible\b ?)+$/.test(text)
   if (property === 'position') return /^(static|unset|initial)$/.test(text)
   if (property === 'background') return !/url|gradient|image|element|var|paint|cross-fade/.test(text)
   if (/^background-image|mask/.test(property)) return /^(none|initial|unset)$/.test(text)

@@ -183,7 +183,7 @@ function givenOf(
   sources: readonly Source[],
   constants: Constants,
   moved: readonly Moved[],
-  { hasBorders, hasPositions, hasOwnStyles, hasInlineStyles, hasTransitions, hasLateElements, hasOwnCode }: Facts,
+  { hasBorders, hasPositions, hasOwnStyles, hasInlineStyles, hasTransitions, hasLateElements, hasOwnCode, hasClips }: Facts,
 ): Fields {
   const some = (field: string) => tables.some(({ fields, values }) => fields.has(field) || values.some((value) => value.has(field)))
   const reads = (word: string) =>
@@ -206,6 +206,7 @@ function givenOf(
   const drives = [...new Set(sources.flatMap(({ rig }) => drivenBy(rig)))]
   const kept = drives.filter((property) => property in keptProperties)
   const isGiven = kept.length > 0 && (hasOwnStyles || hasInlineStyles)
+  const partsCover = hasBorders && sources.some(({ rig }) => addedParts(rig).some(({ box }) => box))
   const facts = {
     hasTouch,
     hasLooks,
@@ -246,7 +247,8 @@ function givenOf(
     partsTell: sources.some(({ rig }) =>
       addedParts(rig).some(({ holds }) => typeof holds === 'object' && ('text' in holds || 'picture' in holds)),
     ),
-    partsCover: hasBorders && sources.some(({ rig }) => addedParts(rig).some(({ box }) => box)),
+    partsCover,
+    hasClips: partsCover && hasClips,
     partsCount: sources.some(({ rig }) => rig.parts.some(({ count }) => count !== undefined)),
     readsParts: some('readsParts'),
     hasZones: some('zone'),

@@ -1,5 +1,6 @@
 // What a kind of effect brings along. Nothing outside its folder knows it by name.
 import type * as z from 'zod'
+import type { Blend } from '../curve/seen-colour'
 import type { Feel } from '../feel/feel'
 import type { Place } from '../geometry/place'
 import type { Rig, Role } from '../rig/rig'
@@ -30,6 +31,13 @@ export interface MoreRoles<S> {
   readonly remove: (settings: S, role: string) => S
 }
 
+/** Light, or shade, that an effect lays on its elements: a CSS colour, its strength 0..1, and how it meets what is there. */
+export interface Light {
+  readonly colour: string
+  readonly strength: number
+  readonly blend: Blend
+}
+
 export interface Feels {
   readonly follow: Feel
   readonly back: Feel
@@ -55,6 +63,12 @@ export interface Kind<S> {
   readonly onFlat?: (settings: S) => S
   /** The same settings for an element that holds nothing of the page, and so nothing of ours: a picture, a video. */
   readonly onReplaced?: (settings: S) => S
+  /** It is about a box that is seen as one, such as a hero or a card, rather than about the words in it. */
+  readonly wantsBox?: true
+  /** What it lays on the ground of its elements, which may be too like it to be seen. */
+  readonly lights?: (settings: S) => readonly Light[]
+  /** The same settings with such light in another colour, laid on plainly. */
+  readonly litIn?: (settings: S, colour: string) => S
   readonly controls: (settings: S) => readonly Control<S>[]
   readonly recipes: readonly Recipe<S>[]
   /** A drawing of its own, for controls whose drawing is `sketch`. */

@@ -6,7 +6,7 @@ import { adapter } from 'parse5-htmlparser2-tree-adapter'
 import { readReference, readSrcset } from './references'
 import { addressIn, prepareSheet, sheetAt, type Surroundings } from './sheets'
 import { mediaAttribute, numberAttribute } from './studio-copy-marks'
-import { elementsOf, newElement, newText, readTree } from './tree'
+import { elementsOf, findIn, newElement, newText, readTree } from './tree'
 
 /** Something of a page that does not play in the studio. */
 export interface HeldBack {
@@ -30,12 +30,14 @@ export interface CopyOptions extends Omit<Surroundings, 'onMissing'> {
   readonly path: string
   /** Selectors of elements that a script of the page's would have shown. */
   readonly shown: readonly string[]
+  /** Classes that such a script would have set, by the selector of what it would have set them on. */
+  readonly shownBy?: readonly { readonly select: string; readonly class: string }[] | undefined
   /** The nonce of the agent's script, which is to come first; without one the page is read as by a browser without script. */
   readonly nonce: string | undefined
 }
 
 /** A page's HTML, made ready for the studio's frame. */
-export function copyForStudio(source: string, { path, files, sheetText, shown, nonce }: CopyOptions): StudioCopy {
+export function copyForStudio(source: string, { path, files, sheetText, shown, shownBy = [], nonce }: CopyOptions): StudioCopy {
   const tree = readTree(source, nonce === undefined)
   const held = new Map<string, HeldBack>()
   let at = 0
@@ -51,6 +53,8 @@ export function copyForStudio(source: string, { path, files, sheetText, shown, n
   })
   const head = elementsOf(tree).find(({ name }) => name === 'head')
   if (head && shown.length > 0) showHidden(head, shown)
+  for (const { select, class: name } of shownBy)
+    for (const { attribs } of findIn(tree, select) ?? []) attribs.class = `${attribs.class ?? ''} ${name}`.trim()
   if (head && nonce !== undefined) {
     const agent = newElement('script', head)
     agent.attribs.nonce = nonce
@@ -188,11 +192,13 @@ function clear(attribs: Record<string, string>, names: readonly string[]): void 
   for (const name of names) Reflect.deleteProperty(attribs, name)
 }
 
+/** What takes back how a page hides something until a script shows it, where it lies when it is shown. */
+const whole =
+  'opacity: 1 !important; visibility: visible !important; transform: none !important; translate: none !important; scale: none !important; rotate: none !important; filter: none !important; clip-path: none !important;'
+
 /** Shows what a script of the page's would have shown. */
 function showHidden(head: Element, shown: readonly string[]): void {
   const style = newElement('style', head)
-  style.childNodes = [
-    newText(`${shown.join(', ')} { opacity: 1 !important; visibility: visible !important; }\n`.replaceAll('</', '<\\/'), style),
-  ]
+  style.childNodes = [newText(`${shown.join(', ')} { ${whole} }\n`.replaceAll('</', '<\\/'), style)]
   head.childNodes.push(style)
 }

@@ -30,6 +30,8 @@ export const fileSchema = z.object({ path, hash, type: z.string().max(100), size
 /** Files that were brought together, shared by the pages among them. */
 export const bundleSchema = z.object({ id: identifier, files: z.array(fileSchema).max(4000) })
 
+const shownBySchema = z.object({ select, class: z.string().regex(/^[^\s"'<>&]{1,100}$/, 'is not a class') })
+
 export const pageSchema = z.object({
   id: identifier,
   name: title,
@@ -40,6 +42,8 @@ export const pageSchema = z.object({
   path: path.optional(),
   /** Selectors of what is hidden until a script of the page's own shows it, and is shown in the studio. */
   shown: z.array(select).max(50).optional(),
+  /** Classes that such a script would set, and on what: in the studio they are set from the start. */
+  shownBy: z.array(shownBySchema).max(50).optional(),
 })
 
 /** A page in the bin, from where it comes back within 30 days. */

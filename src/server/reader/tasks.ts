@@ -55,6 +55,7 @@ export interface CopyTask {
   /** The texts of sheets by hash. */
   readonly sheets: ReadonlyMap<string, string>
   readonly shown: readonly string[]
+  readonly shownBy: readonly { readonly select: string; readonly class: string }[]
   readonly nonce: string | undefined
 }
 
@@ -103,12 +104,13 @@ export const tasks = {
     readPageTree(html, 'The page')
     return true
   },
-  copy: ({ html, path, files, sheets, shown, nonce }: CopyTask): StudioCopy =>
+  copy: ({ html, path, files, sheets, shown, shownBy, nonce }: CopyTask): StudioCopy =>
     copyForStudio(html, {
       path,
       files: new Map(files.map((file) => [file.path, file])),
       sheetText: (hash) => sheets.get(hash),
       shown,
+      shownBy,
       nonce,
     }),
   /** An archive of files by their paths. */

@@ -6,6 +6,7 @@ import { leavePage } from './holding'
 import { usePage, useSelected, useStudio, useView, type Studio } from '../context'
 import { makeStageLink, type StageLink } from '../store/stage-link'
 import { narrowest, visitor as usualWindow, widest, type WindowSize } from '../visitor'
+import { HiddenNotice } from './HiddenNotice'
 import { useMeasuringIn, useStagePlay, useStageTalk, useTry } from './stage-talk'
 
 const margin = 10
@@ -67,6 +68,7 @@ export function Plate() {
           </Framed>
         ))
       )}
+      {visitor !== 'noscript' && <HiddenNotice />}
       {notice && (
         <Box
           role="status"
@@ -234,12 +236,18 @@ function useFrame(frame: RefObject<HTMLIFrameElement | null>, link: StageLink, f
   }, [studio, link, frame, version])
 }
 
+/** Tells the page at which scale it is shown. */
+function useScale(link: StageLink, scale: number): void {
+  useEffect(() => link.say({ type: 'scaled', scale: Math.max(0.01, scale) }), [link, scale])
+}
+
 function LivePage({ link, ...place }: PageFrameProps & { readonly link: StageLink }) {
   const { store } = useStudio()
   const page = usePage()
   const frame = useRef<HTMLIFrameElement>(null)
   const [first] = useState(`/frame/${store.id}/${page.id}`)
   useFrame(frame, link, first)
+  useScale(link, place.scale)
   return <iframe ref={frame} src={first} title={`The page ${page.name}`} sandbox="allow-scripts" style={frameStyle(place)} />
 }
 
@@ -251,6 +259,7 @@ function FollowingPage({ tried, ...place }: PageFrameProps & { readonly tried?: 
   const { selected, comparison } = useView('selected', 'comparison')
   const frame = useRef<HTMLIFrameElement>(null)
   useFrame(frame, link)
+  useScale(link, place.scale)
   useStagePlay(link, useTry(tried))
   useMeasuringIn(link)
   const select = studio.store.history.get().site.effects.find(({ id }) => id === selected)?.select

@@ -269,7 +269,7 @@ function listenToStage(studio: Studio): () => void {
         if (view.get().pointing.stage === 'looking') void climb(studio, message.elements, message.chosen)
         return
       case 'unseen':
-        return view.update({ unseen: message.numbers })
+        return view.update({ unseen: message })
       case 'words':
         return void editMarkup(studio, { do: 'text', at: message.number, text: message.text }, 'Editing a text')
       case 'pin':

@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from 'react'
 import * as z from 'zod'
 import { usePage, useStudio, useView } from '../context'
 import { addFile, keepFile, putPicture } from '../markup/commands'
+import { showUnseen } from './commands'
 import { useObservable } from '../store/observable'
 import { Button } from '../theme/controls'
 
@@ -151,15 +152,12 @@ function HeldRow({ held }: { readonly held: Held }) {
 
 /** What is hidden until a script shows it, and the act that shows it in the studio. */
 function Unseen({ hasScripts }: { readonly hasScripts: boolean }) {
-  const { search, store } = useStudio()
+  const studio = useStudio()
   const page = usePage()
-  const { unseen } = useView('unseen')
-  const shown = page.shown ?? []
-  const show = async () => {
-    const rungs = await search.ask({ ask: 'rungs', page: page.id, numbers: unseen })
-    const selects = rungs.flatMap(({ choices }) => choices.find(({ how }) => how === 'class')?.select ?? choices[0]?.select ?? [])
-    store.edit({ do: 'page', id: page.id, to: { shown: [...new Set([...shown, ...selects])].slice(0, 50) } }, 'Showing what was hidden')
-  }
+  const {
+    unseen: { elements },
+  } = useView('unseen')
+  const shown = [...(page.shown ?? []), ...(page.shownBy ?? []).map(({ select, class: name }) => `${select} with .${name}`)]
   if (shown.length > 0) {
     return (
       <Flex gap="10px" align="center">
@@ -172,21 +170,21 @@ function Unseen({ hasScripts }: { readonly hasScripts: boolean }) {
         <Button
           minHeight="26px"
           fontSize="13px"
-          onClick={() => store.edit({ do: 'page', id: page.id, to: { shown: undefined } }, 'Hiding it again')}
+          onClick={() => studio.store.edit({ do: 'page', id: page.id, to: { shown: undefined, shownBy: undefined } }, 'Hiding it again')}
         >
           Hide again
         </Button>
       </Flex>
     )
   }
-  if (unseen.length === 0) return null
+  if (elements.length === 0) return null
   return (
     <Flex gap="10px" align="center">
       <Box flex="1">
-        {unseen.length === 1 ? 'One element is' : `${unseen.length} elements are`} there and not seen
+        {elements.length === 1 ? 'One element is' : `${elements.length} elements are`} there and not seen
         {hasScripts ? ', perhaps until a script shows them' : ''}.
       </Box>
-      <Button minHeight="26px" fontSize="13px" flex="none" onClick={() => void show()}>
+      <Button minHeight="26px" fontSize="13px" flex="none" onClick={() => void showUnseen(studio, page)}>
         Show them here
       </Button>
     </Flex>

@@ -4,13 +4,43 @@ import type { Bundle, Page, Site } from '../../core/site/site'
 import { cutText } from '../../core/site/text'
 import { notify } from '../commands'
 import { pageOf, type Studio } from '../context'
+import { nothingUnseen } from '../store/view-store'
 import { sendFiles, type Brought } from './send'
 
 /** Shows another page of the site. */
 export function openPage({ view, store }: Studio, id: string): void {
   if (id === view.get().page) return
-  view.update({ page: id, unseen: [], matches: null, described: null, trial: null })
+  view.update({ page: id, unseen: nothingUnseen, matches: null, described: null, trial: null })
   window.history.replaceState(null, '', `/studio/${store.id}/${id}`)
+}
+
+/** Shows what is hidden until a script of the page's own shows it, in the studio: by the class that it would set, where that can be told. */
+export async function showUnseen({ search, store, view }: Studio, page: Page): Promise<void> {
+  const { elements } = view.get().unseen
+  const numbers = elements.map(({ number, by }) => by?.number ?? number)
+  await search.follow(store.history.get().site)
+  const rungs = await search.ask({ ask: 'rungs', page: page.id, numbers: [...new Set(numbers)] })
+  const selects = new Map(
+    rungs.map(({ number, choices }) => [number, choices.find(({ how }) => how === 'class')?.select ?? choices[0]?.select ?? '']),
+  )
+  const found = elements.map(({ by }, i) => ({ select: selects.get(numbers[i] ?? -1) ?? '', class: by?.class }))
+  const shown = [...(page.shown ?? []), ...found.flatMap((each) => (each.class === undefined && each.select !== '' ? [each.select] : []))]
+  const shownBy = [
+    ...(page.shownBy ?? []),
+    ...found.flatMap((each) => (each.class !== undefined && each.select !== '' ? [{ select: each.select, class: each.class }] : [])),
+  ]
+  const byText = new Map(shownBy.map((each) => [JSON.stringify(each), each]))
+  store.edit(
+    {
+      do: 'page',
+      id: page.id,
+      to: {
+        shown: shown.length > 0 ? [...new Set(shown)].slice(0, 50) : undefined,
+        shownBy: byText.size > 0 ? [...byText.values()].slice(0, 50) : undefined,
+      },
+    },
+    'Showing what was hidden',
+  )
 }
 
 /** Brings pages in, behind those that are there, and shows the first. Gives a sentence when it is refused. */

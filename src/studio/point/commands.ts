@@ -1,6 +1,7 @@
 // What pointing does: the ladder, what a choice means, roles, and the recipes that make effects of it.
 import { nanoid } from 'nanoid'
 import type { Recipe } from '../../core/effect/kind'
+import { isLostOn, shadeOn } from '../../core/effect/lights'
 import { findKind } from '../../core/effect/kinds'
 import { asOneSelector } from '../../core/rig/resolve'
 import type { Effect } from '../../core/site/site'
@@ -9,7 +10,7 @@ import { changeSettings, notify } from '../commands'
 import { pageOf, type Studio } from '../context'
 import { changeMode } from '../frame/holding'
 import { likeliest } from './likeliest'
-import { chosenTarget } from './target'
+import { boxAroundWords, chosenTarget } from './target'
 import { notPointing, type Goal, type LadderRung } from '../store/view-store'
 
 export function startPointing(studio: Studio, goal: Goal = { for: 'new' }): void {
@@ -39,7 +40,10 @@ export async function climb(studio: Studio, elements: readonly Under[], chosen: 
   const rungs = await search.ask({ ask: 'rungs', page: pageOf(studio).id, numbers: elements.map(({ number }) => number) })
   const { pointing } = view.get()
   if (pointing.stage === 'no' || (pointing.stage === 'choosing' && !chosen)) return
-  const ladder = rungs.map((rung): LadderRung => ({ ...rung, how: elements.find(({ number }) => number === rung.number)?.how ?? 'seen' }))
+  const ladder = rungs.map((rung): LadderRung => {
+    const lying = elements.find(({ number }) => number === rung.number)
+    return { ...rung, how: lying?.how ?? 'seen', isBox: lying?.isBox === true }
+  })
   const picked = pick ?? likeliest(ladder, elements)
   view.update({ pointing: { ...pointing, stage: chosen ? 'choosing' : 'looking', rungs: ladder, pick: picked, choice: 0, typed: null } })
 }
@@ -93,7 +97,7 @@ export function choosePicked({ view }: Studio): Promise<void> {
 export function recipeEffect(studio: Studio, kindId: string, recipeId: string, id: string): Effect | undefined {
   const kind = findKind(kindId)
   const recipe = kind?.recipes.find((each) => each.id === recipeId)
-  const target = chosenTarget(studio)
+  const target = chosenTarget(studio, kind?.wantsBox ? boxAroundWords(studio) : undefined)
   if (!recipe || !target) return undefined
   const roles = rolesInside(recipe.roles, target.select)
   const settings: unknown = isReplaced(studio) ? (kind?.onReplaced?.(recipe.settings) ?? recipe.settings) : recipe.settings
@@ -144,20 +148,38 @@ export function removeRole({ store }: Studio, effect: Effect, role: string): voi
 export function addRecipe(studio: Studio, kindId: string, recipeId: string): void {
   const effect = recipeEffect(studio, kindId, recipeId, nanoid(10))
   if (!effect) return
+  const words = chosenTarget(studio)
   studio.view.update({ selected: effect.id, pointing: notPointing, trial: null })
+  if (words && words.select !== effect.select)
+    notify(studio, `It is on ${effect.select}, the box that ${words.select} stands in; the caption can put it on the words alone.`)
   studio.store.edit({ do: 'add', effect, at: studio.store.history.get().site.effects.length }, `Adding ${effect.name}`)
   void fitToPage(studio, effect)
 }
 
-/** Meets what the page does to the elements of an effect: in what is drawn flat nothing can rise. */
-async function fitToPage({ store, link }: Studio, { id, kind, select }: Effect): Promise<void> {
-  const onFlat = findKind(kind)?.onFlat
-  if (!onFlat) return
-  const property = await link.ask({ type: 'flat', select }).catch(() => null)
-  const now = store.history.get().site.effects.find((each) => each.id === id)
-  if (property === null || !now) return
-  const settings: unknown = onFlat(now.settings)
-  if (settings !== now.settings) store.edit({ do: 'change', id, to: { settings } }, `Meeting the card’s ${property}`)
+/** Meets what the page does to the elements of an effect: in what is drawn flat nothing can rise, and light must differ from its ground. */
+async function fitToPage(studio: Studio, { id, kind: kindId, select }: Effect): Promise<void> {
+  const { store, link } = studio
+  const kind = findKind(kindId)
+  const change = (words: string, to: (settings: unknown) => unknown) => {
+    const now = store.history.get().site.effects.find((each) => each.id === id)
+    const settings = now && to(now.settings)
+    if (now && settings !== now.settings) store.edit({ do: 'change', id, to: { settings } }, words)
+    return now && settings !== now.settings
+  }
+  if (kind?.onFlat) {
+    const property = await link.ask({ type: 'flat', select }).catch(() => null)
+    if (property !== null) change(`Meeting the card’s ${property}`, kind.onFlat)
+  }
+  if (kind?.lights) {
+    const [ground] = await link.ask({ type: 'grounds', select }).catch(() => [])
+    const isSeen = (settings: unknown) => ground === undefined || !isLostOn(kind.lights?.(settings) ?? [], ground)
+    const colour = ground === undefined ? undefined : shadeOn(ground)
+    if (
+      colour !== undefined &&
+      change('Meeting the ground', (settings) => (isSeen(settings) ? settings : (kind.litIn?.(settings, colour) ?? settings)))
+    )
+      notify(studio, 'Its light could not be seen on this ground, so it is a shade of the ground now; the caption has its colour.')
+  }
 }
 
 /** Fills the role that was pointed for with what is chosen. */

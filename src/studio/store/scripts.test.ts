@@ -41,6 +41,7 @@ const facts: PageFacts = {
   ownRules: [],
   ownLayers: [],
   hasPartTransitions: false,
+  hasClips: false,
   liesIn: [],
 }
 

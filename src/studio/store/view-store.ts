@@ -1,5 +1,5 @@
 // What the screen shows beside the document: what is selected, pointed at, tried.
-import type { RunSample, Under, Visitor } from '../../stage/protocol'
+import type { FromStageOf, RunSample, Under, Visitor } from '../../stage/protocol'
 import type { Match, Rung } from '../../worker/protocol'
 import { visitor as usualWindow, type WindowSize } from '../visitor'
 import { observable, type Observable } from './observable'
@@ -8,6 +8,8 @@ import { realPointer, type PointerMode } from './pointer-mode'
 /** A rung of the ladder as it lies under the pointer. */
 export interface LadderRung extends Rung {
   readonly how: Under['how']
+  /** Whether it is plainly seen as a box. */
+  readonly isBox: boolean
 }
 
 /** What is pointed at for: a new effect or the markup, a role of an effect, or the place that an element is moved to. */
@@ -73,8 +75,8 @@ export interface View {
   readonly described: { readonly select: string; readonly rung: Rung } | null
   /** The matches of the selected effect on this page, with what each shows. */
   readonly matches: { readonly select: string; readonly all: readonly Match[]; readonly grounds: readonly string[] } | null
-  /** The numbers of elements that are hidden on this page until a script shows them. */
-  readonly unseen: readonly number[]
+  /** What of this page is hidden until a script shows it, and what was held back. */
+  readonly unseen: Unseen
   /** The colours that the page uses most. */
   readonly colours: readonly string[]
   /** Whose the pointer of the page is. */
@@ -83,6 +85,9 @@ export interface View {
   /** A sentence for the moment, such as where a link would go. */
   readonly notice: string | null
 }
+
+export type Unseen = Omit<FromStageOf<'unseen'>, 'type'>
+export const nothingUnseen: Unseen = { elements: [], share: 0, held: {} }
 
 export const notPointing: Pointing = {
   stage: 'no',
@@ -118,7 +123,7 @@ export function makeViewStore(page: string, selected: string | null): ViewStore 
     overlaps: [],
     described: null,
     matches: null,
-    unseen: [],
+    unseen: nothingUnseen,
     colours: [],
     mode: realPointer,
     comparison: null,

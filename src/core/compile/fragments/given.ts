@@ -74,6 +74,7 @@ export const given = {
   partsReached: true,
   partsSplit: true,
   partsCover: true,
+  hasClips: true,
   partsCount: true,
   partsApart: true,
   partsDrop: true,

@@ -39,7 +39,7 @@ export function addPart(
   if (!(given.partsReached && reached)) element.setAttribute('aria-hidden', 'true')
   if (given.partsReached && role) element.setAttribute('role', role)
   element.dataset.part = ''
-  if (given.partsCover && coversBorder) {
+  if (given.partsCover && coversBorder && (!given.hasClips || getComputedStyle(host).overflow === 'visible')) {
     const { borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
     element.style.inset = [borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth].map((width) => `-${width}`).join(' ')
   }

@@ -16,6 +16,10 @@ export const glow: Kind<GlowSettings> = {
   settings: glowSettings,
   defaults: glowDefaults,
   roles: () => [{ id: 'card', title: 'card', needs: 'yours' }],
+  lights: ({ colour, surfacePercent, edgePx, edgePercent }) => [
+    { colour, strength: Math.max(surfacePercent, edgePx > 0 ? edgePercent : 0) / 100, blend: 'normal' },
+  ],
+  litIn: (settings, colour) => ({ ...settings, colour }),
   controls: glowParameters.controls,
   forSample: glowParameters.forSample,
   recipes: [

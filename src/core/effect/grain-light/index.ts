@@ -16,6 +16,7 @@ export const grainLight: Kind<GrainLightSettings> = {
   settings: grainLightSettings,
   defaults: grainLightDefaults,
   roles: () => [{ id: 'ground', title: 'ground', needs: 'yours' }],
+  wantsBox: true,
   controls: grainLightParameters.controls,
   forSample: grainLightParameters.forSample,
   recipes: [

@@ -16,6 +16,7 @@ export const spotlight: Kind<SpotlightSettings> = {
   settings: spotlightSettings,
   defaults: spotlightDefaults,
   roles: () => [{ id: 'ground', title: 'ground', needs: 'yours' }],
+  wantsBox: true,
   controls: spotlightParameters.controls,
   forSample: spotlightParameters.forSample,
   recipes: [

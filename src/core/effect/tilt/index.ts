@@ -25,6 +25,9 @@ export const tilt: Kind<TiltSettings> = {
     remove: withoutLayer,
   },
   onFlat: (settings) => (settings.layers.length > 0 ? { ...settings, layersRise: 'card' } : settings),
+  lights: ({ sheenPercent, sheenColour, sheenBlend }) =>
+    sheenPercent > 0 ? [{ colour: sheenColour, strength: sheenPercent / 100, blend: sheenBlend }] : [],
+  litIn: (settings, colour) => ({ ...settings, sheenColour: colour, sheenBlend: 'normal' }),
   controls: tiltParameters.controls,
   forSample: tiltParameters.forSample,
   recipes: [
