@@ -41,7 +41,7 @@ const styles = `
   .lantern:nth-child(even) { border-radius: 14px 14px 74px 14px; }
   .lantern svg { width: 52px; }
   .lantern h3 { margin: 0; font: 440 19px/1.15 "Hollow Display", serif; color: #f0e8cf; }
-  .lantern p { margin: 5px 0 0; font-size: 14px; line-height: 1.3; color: #a9b7a3; }
+  .lantern p { margin: 5px 0 0; font-size: 14px; line-height: 1.3; color: #d5dece; }
   .number { display: none; }
   @media (max-width: 900px) { .meadow-words h1 { font-size: 68px; } .meadow-words, .gate-words { padding: 36px 24px; } .lanterns { grid-template-columns: repeat(2, 1fr); padding: 0 24px 80px; } }
 `

@@ -1,10 +1,20 @@
 // The command line: the same core as the studio, without a database and without a browser.
 import { Misuse } from './arguments'
+import { check, checkUsage } from './check'
 import { simulate, simulateUsage } from './simulate'
 
-const commands: Readonly<Record<string, (words: readonly string[]) => string>> = { simulate }
+/** What a command says, and whether it has found something amiss. */
+export interface Outcome {
+  readonly text: string
+  readonly hasFindings?: boolean
+}
 
-/** Runs a command line; gives its exit code: 0 done, 1 a failed conversion, 2 wrong use. */
+const commands: Readonly<Record<string, (words: readonly string[]) => Outcome>> = {
+  simulate: (words) => ({ text: simulate(words) }),
+  check,
+}
+
+/** Runs a command line; gives its exit code: 0 done, 1 findings or a failed conversion, 2 wrong use. */
 export function runCommandLine(
   [name = '', ...words]: readonly string[],
   say: (line: string) => void,
@@ -12,9 +22,10 @@ export function runCommandLine(
 ): number {
   try {
     const command = commands[name]
-    if (!command) throw new Misuse(`Usage: ${simulateUsage}`)
-    say(command(words))
-    return 0
+    if (!command) throw new Misuse(`Usage: ${simulateUsage}; or ${checkUsage}`)
+    const { text, hasFindings } = command(words)
+    say(text)
+    return hasFindings ? 1 : 0
   } catch (error) {
     complain(error instanceof Error ? error.message : String(error))
     return error instanceof Misuse ? 2 : 1

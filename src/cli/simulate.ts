@@ -1,16 +1,15 @@
 // glass-moth simulate: what a site's effects do under a trace, as a table of values.
-import { readFileSync, writeFileSync } from 'node:fs'
-import * as z from 'zod'
+import { writeFileSync } from 'node:fs'
 import { planEffects } from '../core/export/plan'
 import { readBoxes } from '../core/rig/boxes-schema'
 import { evaluate, missingBoxes, type Boxes, type BoxesAt } from '../core/rig/evaluate'
 import { touchedBy } from '../core/rig/resolve'
 import type { Rig } from '../core/rig/rig'
 import type { Sample } from '../core/signal/sample'
-import { describeIssues } from '../core/site/issues'
 import { siteSchema } from '../core/site/site'
 import { readTrace } from '../core/trace/csv'
 import { Misuse, readArguments } from './arguments'
+import { readFile } from './read-file'
 
 export const simulateUsage =
   'glass-moth simulate SITE.json --trace TRACE.csv [--fps N | --at T1,T2,...] [--boxes BOXES.json] --out VALUES.csv'
@@ -37,27 +36,6 @@ export function simulate(words: readonly string[]): string {
   const lines = times.map((t, i) => [t, ...tables.flatMap((table) => table.lines[i] ?? [])])
   writeFileSync(out, [columns, ...lines].map((cells) => `${cells.map(writeCell).join(',')}\n`).join(''))
   return `${lines.length} moments of ${columns.length - 1} values in ${out}.`
-}
-
-function readFile<Value>(what: string, path: string, read: (text: string) => Value): Value {
-  let text: string
-  try {
-    text = readFileSync(path, 'utf8')
-  } catch {
-    throw new Error(`The ${what} cannot be read: there is no file ${path}.`)
-  }
-  try {
-    return read(text)
-  } catch (error) {
-    if (error instanceof SyntaxError) throw new Error(`The ${what} ${path} is not JSON: ${error.message}.`)
-    throw new Error(
-      error instanceof z.ZodError
-        ? `The ${what} ${path} is not valid. ${describeIssues(error)}`
-        : error instanceof Error
-          ? error.message
-          : String(error),
-    )
-  }
 }
 
 /** The moments to be shown: those given, or frames from the first sample until two seconds after the last one. */

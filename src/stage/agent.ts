@@ -19,6 +19,7 @@ import { makeOverlay } from './overlay'
 import { makePointerSource } from './pointer-source'
 import { makePointing, type Pointing } from './pointing'
 import { makePose } from './pose'
+import { lookAtEffect } from './seen/look'
 import { toStage, type FromStage, type QuestionType, type RunSample, type ToStage, type ToStageOf, type Visitor } from './protocol'
 import { findUnseen } from './unseen'
 import { makeVisit } from './visit'
@@ -124,7 +125,7 @@ function start(page: Document) {
       if (samples) source.run(samples)
     },
   }
-  const answers = makeAnswers(page, numbers, host.sheets, heldBack)
+  const answers = makeAnswers(page, numbers, host.sheets, heldBack, (asked) => lookAtEffect(page, numbers, host.measure, hover, asked))
   addEventListener('message', (event) => {
     if (event.source !== parent) return
     const { success, data, error } = toStage.safeParse(event.data)

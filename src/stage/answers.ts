@@ -1,5 +1,7 @@
 // What the page answers to the studio's questions.
-import { readFacts, type Asked, type PageFacts } from '../core/compile/page-facts'
+import type { Seen, SeenAsked } from '../core/check/seen'
+import { tell } from '../core/check/told'
+import { readFacts, type Asked, type PageFacts, type PageRead } from '../core/compile/page-facts'
 import { findAll } from '../play/find'
 import { stillBoxOf } from './boxes'
 import { coloursOf, isClear } from './colours'
@@ -29,13 +31,18 @@ export function makeAnswers(
   numbers: Numbers,
   ownSheets: () => readonly CSSStyleSheet[],
   heldBack: Readonly<Record<string, number>>,
+  look: (asked: SeenAsked) => Seen | null,
 ): (question: ToStageOf<QuestionType>) => unknown {
   const isOurs = (sheet: CSSStyleSheet) => ownSheets().includes(sheet)
   const all = (select: string) => findAll(page, select) ?? []
   // The page's own sheets stay as they came, so they are read once, when first asked about.
-  let readOnce: ((asked: Asked) => PageFacts) | undefined
+  let readOnce: PageRead<Element> | undefined
+  const read = () => (readOnce ??= readPage(page, isOurs, heldFrom(heldBack)))
+  let factsOnce: ((asked: Asked) => PageFacts) | undefined
   const answers: Answers = {
-    facts: ({ asked }) => (readOnce ??= readFacts(readPage(page, isOurs, heldFrom(heldBack))))(asked),
+    facts: ({ asked }) => (factsOnce ??= readFacts(read()))(asked),
+    told: ({ asked }) => tell(read(), numbers.of, asked),
+    seen: ({ asked }) => look(asked),
     grounds: ({ select }) => all(select).map(groundOf),
     colours: () => coloursOf(page),
     boxes: ({ selects }) => ({

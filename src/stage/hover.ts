@@ -7,6 +7,8 @@ export interface Hover {
   readonly mark: (element: Element | null, isPressed: boolean) => void
   /** Takes up rules that came since. */
   readonly follow: () => void
+  /** Lends the marks to somebody who puts them elsewhere for the moment. */
+  readonly lend: <Answer>(work: (mark: (element: Element | null) => void) => Answer) => Answer
 }
 
 export function makeHover(page: Document): Hover {
@@ -23,22 +25,32 @@ export function makeHover(page: Document): Hover {
     for (const sheet of page.styleSheets) walk(sheet.cssRules)
   }
   follow()
+  const mark: Hover['mark'] = (element, isPressed) => {
+    if (element === (over[0] ?? null) && isPressed === pressed) return
+    const now: Element[] = []
+    for (let each = element; each; each = each.parentElement) now.push(each)
+    for (const each of over) {
+      if (!now.includes(each)) each.removeAttribute(hoverMark)
+      if (!isPressed || !now.includes(each)) each.removeAttribute(activeMark)
+    }
+    for (const each of now) {
+      if (!each.hasAttribute(hoverMark)) each.setAttribute(hoverMark, '')
+      if (isPressed) each.setAttribute(activeMark, '')
+    }
+    over = now
+    pressed = isPressed
+  }
   return {
     follow,
-    mark: (element, isPressed) => {
-      if (element === (over[0] ?? null) && isPressed === pressed) return
-      const now: Element[] = []
-      for (let each = element; each; each = each.parentElement) now.push(each)
-      for (const each of over) {
-        if (!now.includes(each)) each.removeAttribute(hoverMark)
-        if (!isPressed || !now.includes(each)) each.removeAttribute(activeMark)
+    mark,
+    lend: (work) => {
+      const [element = null] = over
+      const wasPressed = pressed
+      try {
+        return work((each) => mark(each, false))
+      } finally {
+        mark(element, wasPressed)
       }
-      for (const each of now) {
-        if (!each.hasAttribute(hoverMark)) each.setAttribute(hoverMark, '')
-        if (isPressed) each.setAttribute(activeMark, '')
-      }
-      over = now
-      pressed = isPressed
     },
   }
 }

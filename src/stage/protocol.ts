@@ -1,5 +1,7 @@
 // What the studio and the page's frame say to each other. Every message is checked on both sides.
 import * as z from 'zod'
+import { seenSchema } from '../core/check/seen'
+import { toldSchema } from '../core/check/told'
 import { factNames, type FactName } from '../core/compile/facts'
 import { lookNames } from '../core/look/look'
 import { sides } from '../core/rig/names'
@@ -148,6 +150,24 @@ export const toStageTable = {
   'test-run': momentary({ run: z.enum(runNames), select: selector, bridge: selector.optional() }),
   /** What the page does to elements that effects read, and that they write on. */
   facts: question({ asked: askedSchema }, pageFactsSchema),
+  /** What its markup and sheets tell of an effect. */
+  told: question(
+    { asked: z.object({ select: z.string(), written: z.array(z.string()), driven: z.array(z.string()), adds: z.boolean() }) },
+    toldSchema,
+  ),
+  /** What is seen of an effect, wherever the pointer is on it; null where none of its elements is there. */
+  seen: question(
+    {
+      asked: z.object({
+        select: z.string(),
+        written: z.array(z.string()),
+        parts: z.array(z.string()),
+        properties: z.array(z.string()),
+        moves: z.boolean(),
+      }),
+    },
+    seenSchema.nullable(),
+  ),
   /** The ground of each match of a selector, as a CSS colour. */
   grounds: question({ select: selector }, z.array(z.string())),
   /** The colours that the page uses most. */

@@ -2,6 +2,7 @@
 import dynamic from 'next/dynamic'
 import { useView } from './context'
 
+const ChecksDrawer = dynamic(() => import('./checks/ChecksDrawer').then((loaded) => loaded.ChecksDrawer))
 const CodeDrawer = dynamic(() => import('./code/CodeDrawer').then((loaded) => loaded.CodeDrawer))
 const KeysDrawer = dynamic(() => import('./KeysDrawer').then((loaded) => loaded.KeysDrawer))
 const MarkupDrawer = dynamic(() => import('./markup/MarkupDrawer').then((loaded) => loaded.MarkupDrawer))
@@ -11,6 +12,7 @@ const TriesDrawer = dynamic(() => import('./tries/TriesDrawer').then((loaded) =>
 
 export function Drawers() {
   const { drawer } = useView('drawer')
+  if (drawer === 'checks') return <ChecksDrawer />
   if (drawer === 'code') return <CodeDrawer />
   if (drawer === 'markup') return <MarkupDrawer />
   if (drawer === 'pages') return <PagesDrawer />

@@ -1,6 +1,6 @@
 // The top bar: where we are, how saving stands, as whom the page is visited, undo, and the ways to what stands beside it.
 import { Box, Flex } from '@chakra-ui/react'
-import { Code, History, Keyboard, PencilLine, Redo2, Undo2 } from 'lucide-react'
+import { Code, History, Keyboard, ListChecks, PencilLine, Redo2, Undo2 } from 'lucide-react'
 import { toggleDrawer } from './commands'
 import { useStudio, useView } from './context'
 import { keyOf } from './registry'
@@ -71,6 +71,7 @@ export function TopBar() {
       >
         <Keyboard size={16} aria-hidden="true" />
       </Button>
+      <ChecksButton />
       <Button
         variant="quiet"
         aria-pressed={drawer === 'markup'}
@@ -88,6 +89,24 @@ export function TopBar() {
         <Code size={16} aria-hidden="true" /> Code
       </Button>
     </Flex>
+  )
+}
+
+/** How much is amiss on this page, and the way to it. */
+function ChecksButton() {
+  const studio = useStudio()
+  const { drawer, findings } = useView('drawer', 'findings')
+  const count = findings?.length ?? 0
+  return (
+    <Button
+      variant="quiet"
+      aria-pressed={drawer === 'checks'}
+      fontWeight={count > 0 ? '600' : undefined}
+      onClick={() => toggleDrawer(studio, 'checks')}
+      title={`What is amiss with effects on this page (${keyOf('checks')})`}
+    >
+      <ListChecks size={16} aria-hidden="true" /> {count === 0 ? 'Checks' : count === 1 ? '1 check' : `${count} checks`}
+    </Button>
   )
 }
 

@@ -50,6 +50,7 @@ const all = [
   },
   { id: 'code', group: 'Everywhere', key: 'C', words: 'the code', run: (studio) => toggleDrawer(studio, 'code') },
   { id: 'markup', group: 'Everywhere', key: 'M', words: 'the markup', run: (studio) => toggleDrawer(studio, 'markup') },
+  { id: 'checks', group: 'Everywhere', key: 'K', words: 'the checks', run: (studio) => toggleDrawer(studio, 'checks') },
   { id: 'pages', group: 'Everywhere', key: 'G', words: 'the pages', run: (studio) => toggleDrawer(studio, 'pages') },
   {
     id: 'bare',

@@ -1,4 +1,5 @@
 // What the worker answers: pure functions of the pages it was told of.
+import { checkPage } from '../core/check/checks'
 import { onlyThis, rungOf, type SiteIndex } from '../core/page/candidates'
 import { findAlike } from '../core/page/alike'
 import { overlapsOf } from '../core/rig/resolve'
@@ -26,6 +27,17 @@ export function answerQuestion(site: SiteIndex, question: Question): Answers[key
       return matchesOn(site, question.page, question.select)
     case 'trace':
       return answerTo(question.rig, question.trace, question.boxes)
+    case 'check': {
+      const { page, known } = question
+      const isElsewhere = (select: string) => [...site].some(([id, { tree }]) => id !== page && (findIn(tree, select)?.length ?? 0) > 0)
+      return checkPage(
+        question.site,
+        page,
+        (id) => known[id],
+        (number) => site.get(page)?.elements[number]?.attribs.style ?? '',
+        isElsewhere,
+      )
+    }
     case 'alike': {
       const page = site.get(question.page)
       return page ? findAlike(indexPage(readTree(question.before)), page, question.select) : []

@@ -1,9 +1,11 @@
 // What the studio asks of its workers, and what it is answered.
+import type { Finding, Known } from '../core/check/checks'
 import type { Shape } from '../core/compile/plan'
 import type { HeldBack } from '../core/page/studio-copy'
 import type { Rung } from '../core/page/candidates'
 import type { Boxes } from '../core/rig/evaluate'
 import type { Rig } from '../core/rig/rig'
+import type { Site } from '../core/site/site'
 import type { Sample } from '../core/signal/sample'
 import type { TraceAnswer } from '../core/trace/compare'
 
@@ -20,6 +22,8 @@ export type Question =
   | { readonly ask: 'matches'; readonly page: string; readonly select: string }
   /** Elements of a page that are like what a selector matched in an earlier version of it. */
   | { readonly ask: 'alike'; readonly page: string; readonly select: string; readonly before: string }
+  /** What is amiss with the effects of a page, by what is known of each. */
+  | { readonly ask: 'check'; readonly site: Site; readonly page: string; readonly known: Readonly<Record<string, Known>> }
   /** What a rig does under a trace over boxes. */
   | { readonly ask: 'trace'; readonly rig: Rig; readonly trace: readonly Sample[]; readonly boxes: Boxes }
 
@@ -41,6 +45,7 @@ export interface Answers {
   readonly matches: readonly Match[]
   readonly alike: readonly { readonly select: string; readonly count: number }[]
   readonly trace: TraceAnswer
+  readonly check: readonly Finding[]
 }
 
 export type Answer<Ask extends Question['ask']> = Answers[Ask]

@@ -15,7 +15,7 @@ import {
   type Rig,
   type State,
 } from '../rig/rig'
-import { statesOf } from '../rig/states'
+import { isByStylesheet, statesOf } from '../rig/states'
 import { neutralOf, propertyOf } from '../rig/slot'
 import { isBySize } from '../signal/size'
 import { outputValue } from '../rig/values'
@@ -103,7 +103,8 @@ export function draftsOf(
   const plans = planRig(rig, names)
   return rig.areas.flatMap((area, index) => {
     const plan = plans[index]
-    if (!plan) return []
+    // What the stylesheet tells by itself needs nothing here.
+    if (!plan || isByStylesheet(rig, area)) return []
     const states = statesOf(rig, area)
     // What looks do is done with the area itself.
     const own = plan.frames.find(({ of }) => of === 'area') ?? { of: 'area', channels: [] }

@@ -16,10 +16,11 @@ export interface Dressed {
 }
 
 /** The facts about a page that matter to these effects; the worst where its sheets do not tell. */
-export const pageFactsOf = (dressed: Dressed, sources: readonly Source[]): PageFacts => readFacts(pageOf(dressed))(askedBy(sources))
+export const pageFactsOf = (dressed: Dressed, sources: readonly Source[]): PageFacts => readFacts(readDressed(dressed))(askedBy(sources))
 export const factsOf = (dressed: Dressed, sources: readonly Source[]): Facts => takeFacts(pageFactsOf(dressed, sources))
 
-function pageOf({ tree, lacksSheets, hasScripts }: Dressed): PageRead<Element> {
+/** A dressed page as facts are read from it. */
+export function readDressed({ tree, lacksSheets, hasScripts }: Dressed): PageRead<Element> {
   const all = elementsOf(tree)
   const rules: PageRead<Element>['rules'][number][] = []
   const animated: Declaration[] = []

@@ -1,8 +1,10 @@
 // What the settings of every kind have in common: how strong it is, where in its area it is read, for whom it plays, and what a finger does.
 import * as z from 'zod'
 import type { Insets } from '../geometry/insets'
-import type { Area, Rig } from '../rig/rig'
+import type { Area, Rig, State } from '../rig/rig'
+import { asOneSelector } from '../rig/resolve'
 import { sides } from '../rig/names'
+import { areaOn } from './build'
 import type { Control } from './control'
 import type { Kind } from './kind'
 import { choice, described, number, percent, type SettingsOf } from './parameters'
@@ -39,6 +41,12 @@ const parameters = {
   }),
   /** What it is for visitors who prefer reduced motion: what travels and turns at rest, or nothing at all. */
   reducedMotion: choice({ title: 'Reduced motion', from: 'stop', options: { stop: 'stop movement', off: 'do not play' } }),
+  /** Whether what it is on comes before the elements after it while the pointer is there, so that what grows is not covered. */
+  neighbours: choice({
+    title: 'Among its neighbours',
+    from: 'page',
+    options: { page: 'as the page has it', front: 'in front while the pointer is on it' },
+  }),
   /** In how wide windows it plays, and from and up to which width. */
   windowWidth: choice({
     title: 'Window width',
@@ -109,6 +117,22 @@ const fingerWords: Readonly<Record<Exclude<Common['touch'], 'none'>, string>> = 
 
 const strengthKnob = 'amount'
 
+/** What brings the matches of an area in front of what stands after them while the pointer is on them; a position of the page's own stays. */
+function inFront({ id, of, select }: Area): Pick<Rig, 'areas' | 'rules'> & { readonly states: readonly State[] } {
+  const area = areaOn(`${id}-front`, select, {
+    box: 'live',
+    pointer: 'any',
+    touch: 'none',
+    looks: { goDelayMs: 0, atMostOne: false, keys: false },
+  })
+  if (of === 'window') return { areas: [], rules: [], states: [] }
+  return {
+    areas: [area],
+    rules: [{ select: `:where(${asOneSelector(select)})`, css: { position: 'relative' } }],
+    states: [{ area: area.id, looks: ['on', 'pressed', 'still'], to: 'self', css: { 'z-index': '1' } }],
+  }
+}
+
 /** The rig with what is common to all kinds, as far as the kind has it. */
 function withCommon(rig: Rig, settings: Common, lacks: Lacks): Rig {
   const { touch, strengthPercent, reducedMotion } = settings
@@ -116,10 +140,13 @@ function withCommon(rig: Rig, settings: Common, lacks: Lacks): Rig {
   const insets = lacks.includes('insets') ? undefined : insetsGiven(settings)
   const answersFinger = !lacks.includes('touch') && touch !== 'none'
   const touched = (area: Area): Area => (answersFinger ? { ...area, pointer: 'any', touch } : area)
+  const front = first && settings.neighbours === 'front' ? inFront(first) : undefined
   const isScaled = strengthPercent !== 100 && rig.knobs.some(({ isAmount }) => isAmount)
   return {
     ...rig,
-    areas: first ? [touched(insets ? { ...first, insets } : first), ...rest.map(touched)] : rig.areas,
+    areas: [...(first ? [touched(insets ? { ...first, insets } : first), ...rest.map(touched)] : rig.areas), ...(front?.areas ?? [])],
+    rules: [...rig.rules, ...(front?.rules ?? [])],
+    states: front ? [...(rig.states ?? []), ...front.states] : rig.states,
     knobs: isScaled
       ? [
           { id: strengthKnob, value: strengthPercent / 100, unit: '', note: 'how strong all of it is' },

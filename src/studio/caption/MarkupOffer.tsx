@@ -12,9 +12,11 @@ interface MarkupOfferProps {
   /** What the button says that does it. */
   readonly act: string
   readonly onAct: () => void
+  /** It stands in a list of such, not by itself under a sentence. */
+  readonly inList?: boolean
 }
 
-export function MarkupOffer({ words, change, act, onAct }: MarkupOfferProps) {
+export function MarkupOffer({ words, change, act, onAct, inList = false }: MarkupOfferProps) {
   const { search } = useStudio()
   const page = usePage()
   const [lines, setLines] = useState<readonly string[] | null>(null)
@@ -28,9 +30,11 @@ export function MarkupOffer({ words, change, act, onAct }: MarkupOfferProps) {
     setLines(hunks.flatMap(({ lines: each }) => ['…', ...each]).slice(1))
   }
   return (
-    <Box pl="30px" fontSize="13.5px" role="status">
+    <Box pl={inList ? '0' : '30px'} fontSize="13.5px" role={inList ? undefined : 'status'}>
       <Flex gap="8px" align="center" wrap="wrap">
-        <Box fontWeight="600">⚠ {words}</Box>
+        <Box fontWeight={inList ? undefined : '600'} lineHeight={inList ? '1.45' : undefined} flexBasis={inList ? '100%' : undefined}>
+          ⚠ {words}
+        </Box>
         <Button
           variant="quiet"
           minHeight="24px"

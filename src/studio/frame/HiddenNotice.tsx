@@ -23,7 +23,7 @@ export function lackedWords(held: Unseen['held']): string {
 export function hiddenWords({ elements, share, held }: Unseen): string {
   if (elements.length === 0 || !('script' in held || 'handler' in held)) return ''
   const percent = Math.round(share * 100)
-  const much = percent > 0 ? `, ${percent} % of the window,` : ''
+  const much = percent > 0 ? `, ${percent}% of the window,` : ''
   return elements.length === 1
     ? `One element of this page${much} is seen only once its scripts run; here they do not.`
     : `${elements.length} elements of this page${much} are seen only once its scripts run; here they do not.`
@@ -48,9 +48,10 @@ export function HiddenNotice() {
       aria-label="What of the page is not seen"
       position="absolute"
       top="8px"
-      left="50%"
-      transform="translateX(-50%)"
-      maxWidth="calc(100% - 24px)"
+      left="12px"
+      right="12px"
+      mx="auto"
+      width="fit-content"
       align="center"
       gap="10px"
       pl="12px"
@@ -69,7 +70,7 @@ export function HiddenNotice() {
       <Box lineHeight="1.35">{[hidden, missing].filter((each) => each !== '').join(' ')}</Box>
       {hidden !== '' ? (
         <Button minHeight="26px" fontSize="13px" flex="none" onClick={() => void showUnseen(studio, page)}>
-          Show them here
+          {unseen.elements.length === 1 ? 'Show it here' : 'Show them here'}
         </Button>
       ) : (
         <Button minHeight="26px" fontSize="13px" flex="none" onClick={() => toggleDrawer(studio, 'pages')}>

@@ -1,6 +1,7 @@
 // The plate: the page alive in its frame, in the visitor's window, scaled to fit; in several windows side by side if so asked.
 import { Box } from '@chakra-ui/react'
 import { useEffect, useLayoutEffect, useMemo, useRef, useState, type RefObject } from 'react'
+import { useChecks } from '../checks/look'
 import { notify } from '../commands'
 import { leavePage } from './holding'
 import { usePage, useSelected, useStudio, useView, type Studio } from '../context'
@@ -21,6 +22,7 @@ export function Plate() {
   const [space, setSpace] = useState({ width: 1236, height: 566 })
   const selected = useSelected()
   useStageTalk()
+  useChecks()
   useLeaving(studio)
 
   useEffect(() => {

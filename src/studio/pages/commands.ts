@@ -10,7 +10,7 @@ import { sendFiles, type Brought } from './send'
 /** Shows another page of the site. */
 export function openPage({ view, store }: Studio, id: string): void {
   if (id === view.get().page) return
-  view.update({ page: id, unseen: nothingUnseen, matches: null, described: null, trial: null })
+  view.update({ page: id, unseen: nothingUnseen, findings: null, matches: null, described: null, trial: null })
   window.history.replaceState(null, '', `/studio/${store.id}/${id}`)
 }
 

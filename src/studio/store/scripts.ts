@@ -162,6 +162,12 @@ export interface ScriptPlay {
   readonly end: () => void
 }
 
+/** The links to pages whose script is still being written. */
+const waiting = new WeakSet<StageLink>()
+
+/** Whether a page plays what it was last told to. */
+export const playsAll = (link: StageLink): boolean => !waiting.has(link)
+
 export function makeScriptPlay(link: StageLink, onFail: (error: unknown) => void): ScriptPlay {
   const known = new Map<string, PageFacts | Promise<PageFacts>>()
   let playing: Playing | undefined
@@ -216,14 +222,18 @@ export function makeScriptPlay(link: StageLink, onFail: (error: unknown) => void
     if (isSame) return
     inputs = now
     const mine = ++round
-    const say = (text: string) => mine === round && link.say({ type: 'play', played: { text, writes: writesOf(sources) } })
+    const say = (text: string) => {
+      if (mine !== round) return
+      waiting.delete(link)
+      link.say({ type: 'play', played: { text, writes: writesOf(sources) } })
+    }
     const text = textFor(sources, allows, true)
-    if (typeof text === 'string') say(text)
-    else
-      text.then(say, (error: unknown) => {
-        inputs = ''
-        if (mine === round) onFail(error)
-      })
+    if (typeof text === 'string') return say(text)
+    waiting.add(link)
+    text.then(say, (error: unknown) => {
+      inputs = ''
+      if (mine === round) onFail(error)
+    })
   }
   const playAnew = () => {
     inputs = ''

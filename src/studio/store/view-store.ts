@@ -1,5 +1,6 @@
 // What the screen shows beside the document: what is selected, pointed at, tried.
 import type { FromStageOf, RunSample, Under, Visitor } from '../../stage/protocol'
+import type { Finding } from '../../core/check/checks'
 import type { Match, Rung } from '../../worker/protocol'
 import { visitor as usualWindow, type WindowSize } from '../visitor'
 import { observable, type Observable } from './observable'
@@ -34,7 +35,7 @@ export interface Pointing {
 }
 
 /** What stands beside the page and narrows it. */
-export type Drawer = 'code' | 'markup' | 'pages' | 'revisions' | 'keys' | 'tries'
+export type Drawer = 'checks' | 'code' | 'markup' | 'pages' | 'revisions' | 'keys' | 'tries'
 
 /** Two states of the selected effect under one trace: tries by id, or the present settings; a kept trace or a built-in run. */
 export interface Comparison {
@@ -77,6 +78,8 @@ export interface View {
   readonly matches: { readonly select: string; readonly all: readonly Match[]; readonly grounds: readonly string[] } | null
   /** What of this page is hidden until a script shows it, and what was held back. */
   readonly unseen: Unseen
+  /** What is amiss with the effects of this page; null until it has been looked at. */
+  readonly findings: readonly Finding[] | null
   /** The colours that the page uses most. */
   readonly colours: readonly string[]
   /** Whose the pointer of the page is. */
@@ -124,6 +127,7 @@ export function makeViewStore(page: string, selected: string | null): ViewStore 
     described: null,
     matches: null,
     unseen: nothingUnseen,
+    findings: null,
     colours: [],
     mode: realPointer,
     comparison: null,

@@ -1,0 +1,122 @@
+// glass-moth check: what is amiss with a site's effects on its pages, as far as markup and sheets tell.
+import { existsSync, readFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { checkPage, checks, type Finding, type Known } from '../core/check/checks'
+import { tell, toldAskedBy } from '../core/check/told'
+import { readDressed } from '../core/compile/tree-facts'
+import { planEffects } from '../core/export/plan'
+import { copyForStudio } from '../core/page/studio-copy'
+import { numberAttribute } from '../core/page/studio-copy-marks'
+import { elementsOf, findIn, readTree, textOf } from '../core/page/tree'
+import { filesOf, siteSchema, type Page, type Site } from '../core/site/site'
+import { Misuse, readArguments } from './arguments'
+import type { Outcome } from './command-line'
+import { readFile } from './read-file'
+
+export const checkUsage = 'glass-moth check SITE.json [--pages FOLDER] [--format text|json]'
+
+/** A finding on one of the pages. */
+interface Told extends Omit<Finding, 'elements' | 'fix'> {
+  readonly page: string
+  /** What would mend it, in words. */
+  readonly fix?: string
+}
+
+/**
+ * Runs the command with the words after its name. The pages stand beside the site's document, as an export has them, or in a folder that is
+ * given. Throws `Misuse` for wrong use, an Error for a file that cannot be read.
+ */
+export function check(words: readonly string[]): Outcome {
+  const { files, options } = readArguments(words, ['pages', 'format'])
+  const [path] = files
+  const { pages: folder = dirname(path ?? '.'), format = 'text' } = options
+  if (files.length !== 1 || !path || !/^(text|json)$/.test(format)) throw new Misuse(checkUsage)
+  const site = readFile('site', path, (text) => siteSchema.parse(JSON.parse(text)))
+  const trees = new Map(site.pages.map((page) => [page.id, treeOf(site, page, folder)]))
+  const findings = site.pages.flatMap((page): readonly Told[] => {
+    const dressed = trees.get(page.id)
+    if (!dressed) return []
+    const read = readDressed(dressed)
+    const known = new Map<string, Known>(
+      planEffects(site, page.id).map(({ number, rig }) => [
+        site.effects[number - 1]?.id ?? '',
+        { told: tell(read, ({ attribs }) => Number(attribs[numberAttribute]), toldAskedBy(rig)) },
+      ]),
+    )
+    const styles = new Map(elementsOf(dressed.tree).map(({ attribs }) => [Number(attribs[numberAttribute]), attribs.style ?? '']))
+    const isElsewhere = (select: string) =>
+      [...trees].some(([id, other]) => id !== page.id && (findIn(other.tree, select)?.length ?? 0) > 0)
+    return checkPage(
+      site,
+      page.id,
+      (id) => known.get(id),
+      (number) => styles.get(number) ?? '',
+      isElsewhere,
+    ).map(({ check: name, effect, number, words: sentence, fix }) => ({
+      page: page.name,
+      check: name,
+      effect,
+      number,
+      words: sentence,
+      ...(fix ? { fix: fix.words } : {}),
+    }))
+  })
+  const left = checks.filter(({ needsLayout }) => needsLayout).map(({ id }) => id)
+  const text =
+    format === 'json'
+      ? JSON.stringify({ findings, notLookedAt: left }, null, 2)
+      : [
+          ...findings.map(({ page, words: sentence, fix }) => `${page}: ${sentence}${fix ? ` (${fix}.)` : ''}`),
+          findings.length === 0 ? 'Nothing is amiss.' : findings.length === 1 ? '1 finding.' : `${findings.length} findings.`,
+          `Not looked at, since it needs the page laid out, as the studio has it: ${left.join(', ')}.`,
+        ].join('\n')
+  return { text, hasFindings: findings.length > 0 }
+}
+
+/** A page of a site as a tree with its sheets in it, each element with its number. Throws an Error with a sentence where it is not there. */
+function treeOf(site: Site, page: Page, folder: string) {
+  const own = page.path ?? 'index.html'
+  const places = [own, `${nameInPaths(page.name)}.html`, `${nameInPaths(page.name)}/${own}`, `${page.id}.html`]
+  const found = places.find((place) => existsSync(join(folder, place)))
+  if (found === undefined)
+    throw new Error(`The page ${page.name} is not there: there is no ${join(folder, own)}. --pages FOLDER says where pages are.`)
+  const around = found.slice(0, found.length - own.length)
+  const files = filesOf(site, page)
+  const byHash = new Map(files.map((file) => [file.hash, join(folder, around, file.path)]))
+  const { html, heldBack } = copyForStudio(withoutOurs(readFileSync(join(folder, found), 'utf8')), {
+    path: own,
+    files: new Map(files.map((file) => [file.path, file])),
+    sheetText: (hash) => {
+      const path = byHash.get(hash)
+      return path !== undefined && existsSync(path) ? readFileSync(path, 'utf8') : undefined
+    },
+    shown: [],
+    nonce: 'none',
+  })
+  return {
+    tree: readTree(html),
+    lacksSheets: heldBack.some(({ what }) => what === 'sheet'),
+    hasScripts: heldBack.some(({ what }) => what === 'script' || what === 'handler'),
+  }
+}
+
+/** A name as it stands in the paths of an export. */
+const nameInPaths = (name: string) =>
+  name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
+
+/** A page as it was before its effects were put in. */
+function withoutOurs(html: string): string {
+  const tree = readTree(html)
+  const ours = elementsOf(tree).filter(
+    (element) =>
+      (element.name === 'style' && /\/\* Effect \d+\. /.test(textOf(element))) ||
+      (element.name === 'script' && /^\s*(\(\(\) => \{|export|const)[^]*The pointer/.test(textOf(element))),
+  )
+  return ours.reduceRight(
+    (text, { sourceCodeLocation: at }) => (at ? text.slice(0, at.startOffset) + text.slice(at.endOffset) : text),
+    html,
+  )
+}

@@ -1,0 +1,58 @@
+// What checks are: each looks at one effect on one page, and says in a sentence what is amiss there.
+import type { Kind } from '../effect/kind'
+import type { MarkupEdit } from '../page/markup'
+import type { Edit } from '../site/edit'
+import type { Effect } from '../site/site'
+import type { PlannedEffect } from '../export/plan'
+import type { Seen } from './seen'
+import type { Told } from './told'
+
+/** What mends it, in one act: an edit of the site, edits of the page's markup, or CSS for the page. */
+export type Fix = { readonly words: string } & (
+  { readonly edit: Edit } | { readonly markup: readonly MarkupEdit[] } | { readonly css: string }
+)
+
+/** An effect on a page, with all that is known of it there. */
+export interface Checked {
+  readonly effect: Effect
+  readonly kind: Kind<unknown>
+  readonly planned: PlannedEffect
+  /** What the page's markup and sheets tell. */
+  readonly told: Told
+  /** What a browser has seen; undefined where the page was not laid out. */
+  readonly seen: Seen | undefined
+  /** Whether another page of the site has elements that it is for. */
+  readonly isElsewhere: boolean
+  /** The style of an element as its source has it, by its number. */
+  readonly styleOf: (number: number) => string
+}
+
+/** What a check has found. */
+export interface Found {
+  readonly words: string
+  /** The elements that it is about, by their numbers in the source. */
+  readonly elements?: readonly number[]
+  readonly fix?: Fix | undefined
+}
+
+export interface Check {
+  readonly id: string
+  /** Whether it needs the page laid out. */
+  readonly needsLayout: boolean
+  readonly look: (checked: Checked) => Found | undefined
+}
+
+/** The effect in a sentence: by its number. */
+export const nameOf = ({ planned: { number } }: Checked): string => `Effect ${number}`
+
+/** "one element", "7 elements". */
+export const countOf = (count: number, one = 'element', several = `${one}s`): string => (count === 1 ? `one ${one}` : `${count} ${several}`)
+
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+
+/** An edit of an effect's settings. */
+export const settingsTo = ({ effect }: Checked, settings: unknown): Edit => ({ do: 'change', id: effect.id, to: { settings } })
+
+/** Settings that all kinds have in common, changed. */
+export const withCommonSetting = (checked: Checked, change: Readonly<Record<string, unknown>>): Edit =>
+  settingsTo(checked, { ...(checked.effect.settings as object), ...change })

@@ -1,0 +1,15 @@
+// No result: with the pointer anywhere on it, nothing is seen that is not seen without the effect.
+import { nameOf, type Check } from './check'
+
+export const noResult: Check = {
+  id: 'no-result',
+  needsLayout: true,
+  look: (checked) => {
+    if (!checked.seen || checked.seen.isSeen || checked.told.matches.length === 0) return undefined
+    return {
+      words: `${nameOf(checked)} does nothing that is seen here, wherever the pointer is.`,
+      elements: checked.told.matches,
+      fix: { words: 'Switch it off', edit: { do: 'change', id: checked.effect.id, to: { isOff: true } } },
+    }
+  },
+}

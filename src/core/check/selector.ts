@@ -1,0 +1,22 @@
+// Selectors: one that matches nothing on the page, or more than was meant.
+import { capital, nameOf, type Check } from './check'
+
+export const selector: Check = {
+  id: 'selector',
+  needsLayout: false,
+  look: (checked) => {
+    const { effect, told, planned } = checked
+    if (planned.rig.areas[0]?.of === 'window') return undefined
+    const count = told.matches.length
+    // An effect of the whole site is on those pages that have its elements.
+    if (count === 0)
+      return checked.isElsewhere
+        ? undefined
+        : {
+            words: `${nameOf(checked)} is on nothing: no element of this page matches ${effect.select}.`,
+            fix: { words: 'Switch it off', edit: { do: 'change', id: effect.id, to: { isOff: true } } },
+          }
+    if (count === 1 || !effect.noun.startsWith('this ')) return undefined
+    return { words: `${capital(effect.noun)} was one element; ${count} match ${effect.select} by now.`, elements: told.matches }
+  },
+}

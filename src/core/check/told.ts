@@ -1,0 +1,113 @@
+// What the markup and the sheets of a page tell about an effect, wherever they are read: in a browser or from a tree.
+import { atMost, type PageRead } from '../compile/page-facts'
+import { drivenBy } from '../rig/plan'
+import { addedParts, type Rig } from '../rig/rig'
+import { touchedBy } from '../rig/resolve'
+import * as z from 'zod'
+
+const number = z.number().int()
+
+export const toldSchema = z.object({
+  /** The numbers in the source of the elements that the effect is on. */
+  matches: z.array(number),
+  /** Elements it writes on whose own `style` has something important of what it drives, or a transition of that. */
+  important: z.array(z.object({ number, properties: z.array(z.string()) })),
+  /** Rules that match something else once the effect has added its parts, as CSS for what they matched before. */
+  upset: z.array(z.object({ select: z.string(), css: z.string() })),
+  /** Elements that it is on, and that the focus cannot reach: it is neither on them, in them nor around them. */
+  unreached: z.array(number),
+})
+export type Told = z.infer<typeof toldSchema>
+
+/** About what a page is asked. */
+export interface ToldAsked {
+  readonly select: string
+  readonly written: readonly string[]
+  readonly driven: readonly string[]
+  /** Whether elements are added to what `select` matches. */
+  readonly adds: boolean
+}
+
+export function toldAskedBy(rig: Rig): ToldAsked {
+  const [area] = rig.areas
+  return {
+    select: area && area.of !== 'window' ? area.select : '',
+    written: touchedBy(rig).written,
+    driven: drivenBy(rig),
+    adds: addedParts(rig).some(({ area: id, host, inside }) => id === area?.id && host === undefined && inside === undefined),
+  }
+}
+
+const focusable =
+  'a[href], area[href], button, input, select, textarea, summary, iframe, [tabindex], [contenteditable], audio[controls], video[controls]'
+
+/** What a page tells of one effect. `numberOf` gives an element's number in the source. */
+export function tell<Found extends object>(
+  page: PageRead<Found>,
+  numberOf: (element: Found) => number | undefined,
+  { select, written, driven, adds }: ToldAsked,
+): Told {
+  const find = (each: string) => (each === '' ? [] : (page.find(each) ?? []))
+  const numbers = (elements: Iterable<Found>) => [...elements].flatMap((element) => numberOf(element) ?? [])
+  const matches = find(select)
+  const writtenOn = new Set(written.flatMap(find))
+  const reached = reachedOn(page, matches)
+  return {
+    matches: numbers(matches),
+    important: page.inline.flatMap(({ element, declarations }) => {
+      const number = numberOf(element)
+      if (number === undefined || !writtenOn.has(element)) return []
+      const properties = declarations.flatMap(([property, , isImportant]) =>
+        isImportant && (driven.includes(property) || (driven.length > 0 && /^transition/.test(property))) ? [property] : [],
+      )
+      return properties.length > 0 ? [{ number, properties }] : []
+    }),
+    upset: adds ? upsetBy(page, matches) : [],
+    unreached: numbers(matches.filter((element) => !reached.has(element))),
+  }
+}
+
+/** Of some elements those that the focus can be on, in or around. */
+function reachedOn<Found extends object>(page: PageRead<Found>, elements: readonly Found[]): ReadonlySet<Found> {
+  const all = page.find(focusable) ?? []
+  const own = new Set(all)
+  const around = new Set<Found>()
+  for (const each of all)
+    for (let parent: Found | null = each; parent && !around.has(parent); parent = page.parentOf(parent)) around.add(parent)
+  return new Set(
+    elements.filter((element) => {
+      if (around.has(element)) return true
+      for (let parent = page.parentOf(element); parent; parent = page.parentOf(parent)) if (own.has(parent)) return true
+      return false
+    }),
+  )
+}
+
+/** Pseudo-classes that count from the end, or count all: one more element at the end changes what they match. */
+const fromEnd = /:(last-child|only-child|nth-last-child\(([^()]+)\)|empty)(?![\w-])/
+
+/** The rules of a page that match a child of one of these elements by what comes after it; each as it would be without what is added. */
+function upsetBy<Found extends object>(page: PageRead<Found>, elements: readonly Found[]): Told['upset'] {
+  const hosts = new Set(elements)
+  return page.rules.flatMap(({ context, select, declarations }) => {
+    if (!fromEnd.test(select) || declarations.length === 0) return []
+    const most = atMost(select)
+    const found = most === '' ? [] : (page.find(most) ?? [])
+    const isUpset = /:empty(?![\w-])/.test(select)
+      ? found.some((element) => hosts.has(element))
+      : found.some((element) => hosts.has(page.parentOf(element) ?? element))
+    if (!isUpset) return []
+    const rule = `${withoutParts(select)} { ${declarations.map(([property, value, important]) => `${property}: ${value}${important ? ' !important' : ''};`).join(' ')} }`
+    return [{ select, css: context.reduceRight((inner, around) => `${around} { ${inner} }`, rule) }]
+  })
+}
+
+/** The same selector, counting only what is not added by effects (Selectors Level 4, "of S"). */
+const withoutParts = (select: string): string =>
+  select
+    .replace(/:last-child(?![\w-])/g, ':nth-last-child(1 of :not([data-part]))')
+    .replace(/:nth-last-child\(([^()]+)\)/g, (whole: string, nth: string) =>
+      nth.includes(' of ') ? whole : `:nth-last-child(${nth.trim()} of :not([data-part]))`,
+    )
+    .replace(/:only-child(?![\w-])/g, ':not(:nth-child(2 of :not([data-part])), :nth-last-child(2 of :not([data-part])))')
+    .replace(/:empty(?![\w-])/g, ':not(:has(> :not([data-part])))')

@@ -1,0 +1,80 @@
+// Looks at the effects of a page, one after another while nothing else happens, and has the worker say what is amiss.
+import { useEffect } from 'react'
+import type { Known } from '../../core/check/checks'
+import { toldAskedBy } from '../../core/check/told'
+import { planEffects, type PlannedEffect } from '../../core/export/plan'
+import { drivenBy } from '../../core/rig/plan'
+import { addedParts, type Rig } from '../../core/rig/rig'
+import { selectOf, targetSelect } from '../../core/rig/resolve'
+import { usePage, useSite, useStudio, useView, type Studio } from '../context'
+import { whenIdle } from '../store/idle'
+import { playsAll } from '../store/scripts'
+
+/** So long after the last change of what plays it is looked at, ms. */
+const calmMs = 900
+/** While the hand moves on the page it is left alone; so long after that it is not, ms. */
+const stillMs = 700
+
+/** The selectors of what a rig writes on or changes by looks, besides its own elements. */
+function writtenBy(rig: Rig): readonly string[] {
+  const ground = ({ area }: { readonly area: string }) => rig.areas.find(({ id }) => id === area)?.select ?? ''
+  return [
+    ...new Set([
+      ...rig.outputs.filter(({ to }) => typeof to !== 'object' || !('part' in to)).map((output) => selectOf(rig, output)),
+      ...(rig.states ?? [])
+        .filter(({ to }) => typeof to !== 'object' || !('part' in to))
+        .map((state) => targetSelect(ground(state), state.to)),
+    ]),
+  ]
+}
+
+async function lookAt({ link }: Studio, { rig, names }: PlannedEffect): Promise<Known> {
+  const { select, written, driven, adds } = toldAskedBy(rig)
+  const told = await link.ask({ type: 'told', asked: { select, written: [...written], driven: [...driven], adds } })
+  const properties = [...new Set([...drivenBy(rig), ...(rig.states ?? []).flatMap(({ css }) => Object.keys(css))])]
+  const parts = addedParts(rig).map(({ id }) => `.${names.name}-${id}`)
+  const moves = properties.some((property) => /^(transform|translate|rotate|scale|box-shadow)$/.test(property))
+  const seen = await link.ask({ type: 'seen', asked: { select, written: [...writtenBy(rig)], parts, properties, moves } })
+  return { told, ...(seen ? { seen } : {}) }
+}
+
+/** Keeps the findings in step with the page that is seen. */
+export function useChecks(): void {
+  const studio = useStudio()
+  const { link, search, store, thread, view } = studio
+  const site = useSite()
+  const page = usePage()
+  const { pointing, trial, mode, visitor, comparison, onlyThis } = useView('pointing', 'trial', 'mode', 'visitor', 'comparison', 'onlyThis')
+  const isFree = pointing.stage === 'no' && trial === null && mode.is === 'real' && visitor === 'mouse' && !comparison && !onlyThis
+  const version = [page.id, page.source, page.bundle, JSON.stringify([page.shown, page.shownBy])].join(' ')
+  useEffect(() => {
+    if (!isFree) return
+    let isCurrent = true
+    const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
+    const look = async () => {
+      await pause(calmMs)
+      await link.whenReady(4000)
+      const planned = planEffects(site, page.id)
+      const known: Record<string, Known> = {}
+      for (const each of planned) {
+        await whenIdle(1500)
+        // The hand on the page is not to be disturbed, and what is looked at has to play there.
+        const isBusy = () => performance.now() - (thread.samples.at(-1)?.t ?? -Infinity) < stillMs || !playsAll(link)
+        while (isCurrent && isBusy()) await pause(150)
+        if (!isCurrent) return
+        const id = site.effects[each.number - 1]?.id
+        if (id !== undefined) known[id] = await lookAt(studio, each)
+      }
+      await search.follow(store.history.get().site)
+      const findings = await search.ask({ ask: 'check', site, page: page.id, known })
+      if (isCurrent) view.update({ findings })
+    }
+    // A page that does not answer is looked at again when it changes.
+    look().catch(() => undefined)
+    return () => {
+      isCurrent = false
+    }
+    // The version stands for all of the page that matters.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [studio, link, search, store, thread, view, site, version, isFree])
+}
