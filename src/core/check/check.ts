@@ -53,6 +53,20 @@ export const capital = (text: string): string => text.charAt(0).toUpperCase() + 
 /** An edit of an effect's settings. */
 export const settingsTo = ({ effect }: Checked, settings: unknown): Edit => ({ do: 'change', id: effect.id, to: { settings } })
 
+/** An edit of the first area of a rig by hand; undefined for settings that are none. */
+export function firstAreaTo(checked: Checked, change: object, looks?: object): Edit | undefined {
+  const settings = checked.effect.settings as { readonly areas?: readonly { readonly looks?: object }[] }
+  const [first, ...rest] = settings.areas ?? []
+  if (!first || (looks && !first.looks)) return undefined
+  return settingsTo(checked, {
+    ...settings,
+    areas: [{ ...first, ...change, ...(looks ? { looks: { ...first.looks, ...looks } } : {}) }, ...rest],
+  })
+}
+
+/** A fix that is an edit of the site; none where there is no such edit. */
+export const fixBy = (words: string, edit: Edit | undefined): Fix | undefined => edit && { words, edit }
+
 /** Settings that all kinds have in common, changed. */
 export const withCommonSetting = (checked: Checked, change: Readonly<Record<string, unknown>>): Edit =>
   settingsTo(checked, { ...(checked.effect.settings as object), ...change })

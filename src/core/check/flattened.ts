@@ -8,7 +8,7 @@ export const flattened: Check = {
     const { seen, kind, effect } = checked
     if (!seen?.flat || !kind.onFlat) return undefined
     const settings: unknown = kind.onFlat(effect.settings)
-    if (settings === effect.settings) return undefined
+    if (JSON.stringify(settings) === JSON.stringify(effect.settings)) return undefined
     return {
       words: `${nameOf(checked)} has layers at heights, and the page draws their element flat by its ${seen.flat}: none of them rises.`,
       fix: { words: 'Let them slide on it instead', edit: settingsTo(checked, settings) },

@@ -1,5 +1,5 @@
 // Content on hover (WCAG 2.2, 1.4.13): it can be dismissed by Escape, the pointer can go onto it, and it stays until its cause has gone.
-import { nameOf, settingsTo, type Check } from './check'
+import { firstAreaTo, fixBy, nameOf, type Check } from './check'
 import { revealedBy } from './reveals'
 
 export const hoverContent: Check = {
@@ -19,18 +19,11 @@ export const hoverContent: Check = {
       ...(area.bridge !== undefined || (floats && elsewhere.length === 0) ? [] : ['the pointer cannot go onto it']),
     ]
     if (lacks.length === 0) return undefined
-    const settings = checked.effect.settings as { readonly areas?: readonly { readonly looks?: object }[] }
-    const [first, ...rest] = settings.areas ?? []
     const [to] = elsewhere
     const bridge = typeof to === 'object' && 'linked' in to && area.bridge === undefined ? { bridge: to.linked } : {}
     return {
       words: `${nameOf(checked)} shows content beside what is pointed at, and ${lacks.join(', and ')}.`,
-      fix: first?.looks
-        ? {
-            words: 'Let it be dismissed and pointed at',
-            edit: settingsTo(checked, { ...settings, areas: [{ ...first, ...bridge, looks: { ...first.looks, escape: true } }, ...rest] }),
-          }
-        : undefined,
+      fix: fixBy('Let it be dismissed and pointed at', firstAreaTo(checked, bridge, { escape: true })),
     }
   },
 }

@@ -1,5 +1,5 @@
 // On hover only: content that comes with the pointer, and not by the keyboard's focus (WCAG 2.2, 2.1.1).
-import { countOf, nameOf, settingsTo, type Check } from './check'
+import { countOf, firstAreaTo, fixBy, nameOf, type Check } from './check'
 import { revealedBy } from './reveals'
 
 /** So many elements are given a place in the order of the focus at most. */
@@ -24,16 +24,9 @@ export const hoverOnly: Check = {
           markup: unreached.slice(0, most).map((at) => ({ do: 'attribute', at, name: 'tabindex', value: '0' }) as const),
         },
       }
-    const settings = checked.effect.settings as { readonly areas?: readonly { readonly looks?: object }[] }
-    const [first, ...rest] = settings.areas ?? []
     return {
       words: `${nameOf(checked)} shows content on hover only: the keyboard never brings it.`,
-      fix: first?.looks
-        ? {
-            words: 'Let the focus bring it',
-            edit: settingsTo(checked, { ...settings, areas: [{ ...first, looks: { ...first.looks, keys: true } }, ...rest] }),
-          }
-        : undefined,
+      fix: fixBy('Let the focus bring it', firstAreaTo(checked, {}, { keys: true })),
     }
   },
 }

@@ -1,5 +1,5 @@
 // No answer for touch: content that comes with the pointer, and a finger gets nothing.
-import { nameOf, withCommonSetting, type Check } from './check'
+import { firstAreaTo, fixBy, nameOf, withCommonSetting, type Check } from './check'
 import { revealedBy } from './reveals'
 
 export const noTouch: Check = {
@@ -12,9 +12,12 @@ export const noTouch: Check = {
     if (!area || (area.pointer === 'any' && area.touch !== 'none')) return undefined
     return {
       words: `${nameOf(checked)} shows content that a finger cannot bring: it responds to a mouse or a pen alone.`,
-      fix: checked.kind.lacks?.includes('touch')
-        ? undefined
-        : { words: 'Respond to any drag', edit: withCommonSetting(checked, { touch: 'drag' }) },
+      fix: fixBy(
+        'Respond to any drag',
+        checked.kind.lacks?.includes('touch')
+          ? firstAreaTo(checked, { pointer: 'any', touch: 'drag' })
+          : withCommonSetting(checked, { touch: 'drag' }),
+      ),
     }
   },
 }

@@ -1,0 +1,265 @@
+import { describe, expect, it } from 'vitest'
+import { findKind } from '../effect/kinds'
+import { siteSchema, type Site } from '../site/site'
+import { applyEdit } from '../site/edit'
+import { checkPage, checks, type Finding, type Known } from './checks'
+import { contrastIn } from './contrast'
+import type { Seen, TextLook } from './seen'
+import type { Told } from './told'
+
+const told = (change: Partial<Told> = {}): Told => ({ matches: [4, 5], important: [], upset: [], unreached: [], ...change })
+const seen = (change: Partial<Seen> = {}): Seen => ({
+  isSeen: true,
+  clipped: [],
+  covered: [],
+  flat: null,
+  texts: [],
+  fleeing: [],
+  coarse: [],
+  ground: 'rgb(20, 30, 40)',
+  ...change,
+})
+
+const siteOf = (kind: string, settings: object = {}, more: object = {}): Site =>
+  siteSchema.parse({
+    format: 'glass-moth/2',
+    name: 'A site',
+    pages: [{ id: 'p', name: 'P', source: 'a'.repeat(64) }],
+    effects: [
+      {
+        id: 'e',
+        kind,
+        name: 'One',
+        select: '.card',
+        noun: 'each card',
+        settings: { ...(findKind(kind)?.defaults as object), ...settings },
+        ...more,
+      },
+    ],
+  })
+
+const found = (site: Site, known: Known, style = ''): readonly Finding[] =>
+  checkPage(
+    site,
+    'p',
+    () => known,
+    () => style,
+    () => false,
+  )
+const namesOf = (findings: readonly Finding[]) => findings.map(({ check }) => check)
+
+/** The findings after the first fix, where it is an edit of the site. */
+const afterFix = (site: Site, finding: Finding | undefined): Site => {
+  if (!finding?.fix || !('edit' in finding.fix)) throw new Error('It has no such fix.')
+  return siteSchema.parse(applyEdit(site, finding.fix.edit))
+}
+
+/** A rig by hand, with a fade of what it is on or of what is linked to it. */
+const fade = (to: unknown, area: object = {}) => ({
+  areas: [{ id: 'a', of: 'each', select: '.card', box: 'still', among: 'one', pointer: 'fine', touch: 'none', ...area }],
+  channels: [
+    {
+      id: 'here',
+      area: 'a',
+      frame: 'area',
+      signal: { of: 'inside' },
+      away: { kind: 'settle', pose: 0 },
+      feel: { kind: 'direct' },
+      group: 'light',
+    },
+  ],
+  knobs: [],
+  outputs: [{ to, slot: { on: 'opacity' }, base: 0, factor: 1, channel: 'here', strength: 1 }],
+  parts: [],
+  rules: [],
+})
+
+describe('checks', () => {
+  it('find nothing where nothing is amiss, with and without a page that is laid out', () => {
+    for (const kind of ['tilt', 'drift', 'glow', 'spotlight', 'grain-light', 'fold', 'follow']) {
+      expect(namesOf(found(siteOf(kind), { told: told() })), kind).toEqual([])
+      expect(namesOf(found(siteOf(kind), { told: told(), seen: seen() })), kind).toEqual([])
+    }
+  })
+
+  it('have names of their own', () => {
+    expect(new Set(checks.map(({ id }) => id)).size).toBe(checks.length)
+  })
+
+  it('tell of important styles, once and with the change of the markup', () => {
+    const important = [{ number: 4, properties: ['transform', 'transition'] }]
+    const findings = found(
+      siteOf('tilt'),
+      { told: told({ important }), seen: seen({ isSeen: false }) },
+      'color:red;transform:none!important;transition:all 1s !important',
+    )
+    expect(namesOf(findings)).toEqual(['overruled', 'lagging'])
+    expect(findings.map(({ fix }) => fix && 'markup' in fix && fix.markup)).toEqual([
+      [{ do: 'attribute', at: 4, name: 'style', value: 'color: red; transform: none; transition: all 1s!important' }],
+      [{ do: 'attribute', at: 4, name: 'style', value: 'color: red; transform: none!important; transition: all 1s' }],
+    ])
+  })
+
+  it('tell of an effect without any result, and switch it off', () => {
+    const site = siteOf('tilt')
+    const findings = found(site, { told: told(), seen: seen({ isSeen: false }) })
+    expect(namesOf(findings)).toEqual(['no-result'])
+    expect(afterFix(site, findings[0]).effects[0]?.isOff).toBe(true)
+  })
+
+  it('tell of selectors that match nothing, and of one that matches several', () => {
+    expect(namesOf(found(siteOf('tilt'), { told: told({ matches: [] }) }))).toEqual(['selector'])
+    expect(namesOf(found(siteOf('tilt', {}, { noun: 'this card' }), { told: told() }))).toEqual(['selector'])
+    expect(namesOf(found(siteOf('tilt', {}, { noun: 'this card' }), { told: told({ matches: [4] }) }))).toEqual([])
+    const elsewhere = checkPage(siteOf('tilt'), 'p', () => ({ told: told({ matches: [] }) }), () => '', () => true) // prettier-ignore
+    expect(elsewhere).toEqual([])
+  })
+
+  it('tell of what is cut off: by what hides it with a way out, by what scrolls without', () => {
+    const clipped = [{ by: 2, px: 11.2, style: 'hidden hidden', scrolls: false }]
+    const [hidden] = found(siteOf('tilt'), { told: told(), seen: seen({ clipped }) }, 'color: red')
+    expect(hidden).toMatchObject({ check: 'clipped', words: expect.stringContaining('12px') as string, elements: [2] })
+    expect(hidden?.fix && 'markup' in hidden.fix && hidden.fix.markup).toEqual([
+      { do: 'attribute', at: 2, name: 'style', value: 'color: red; overflow: clip; overflow-clip-margin: 12px' },
+    ])
+    const [scrolled] = found(siteOf('tilt'), { told: told(), seen: seen({ clipped: clipped.map((each) => ({ ...each, scrolls: true })) }) })
+    expect(scrolled?.fix).toBeUndefined()
+  })
+
+  it('bring what slides under its neighbour in front, by a rule of the stylesheet', () => {
+    const site = siteOf('tilt', { scalePercent: 20 })
+    const known = { told: told(), seen: seen({ covered: [{ number: 4, by: 5, px: 9 }] }) }
+    const findings = found(site, known)
+    expect(namesOf(findings)).toEqual(['under-neighbour'])
+    expect(namesOf(found(afterFix(site, findings[0]), known))).toEqual([])
+  })
+
+  it('let layers slide where the page draws their element flat', () => {
+    const site = siteOf(
+      'tilt',
+      { layers: [{ id: 'layer-1', heightPx: 30 }] },
+      { roles: { 'layer-1': { select: '.card h2', noun: 'title' } } },
+    )
+    const known = { told: told(), seen: seen({ flat: 'overflow' }) }
+    const findings = found(site, known)
+    expect(namesOf(findings)).toEqual(['flattened'])
+    expect(namesOf(found(afterFix(site, findings[0]), known))).toEqual([])
+  })
+
+  it('tell of content that a finger or the keyboard never brings', () => {
+    const site = siteOf('free', fade('self'))
+    const findings = found(site, { told: told() })
+    expect(namesOf(findings)).toEqual(['hover-only', 'no-touch'])
+    expect(namesOf(found(afterFix(site, findings[1]), { told: told() }))).toEqual(['hover-only'])
+    // What is not hidden without the pointer is no content of its own.
+    const half = fade('self')
+    expect(
+      namesOf(
+        found(siteOf('free', { ...half, outputs: half.outputs.map((each) => ({ ...each, base: 0.5, factor: 0.5 })) }), { told: told() }),
+      ),
+    ).toEqual([])
+  })
+
+  it('let the focus reach what it would bring', () => {
+    const wash = siteOf('wash', {}, { roles: { text: { select: '.card p', noun: 'caption' } } })
+    const [finding] = found(wash, { told: told({ unreached: [4, 5] }) })
+    expect(finding?.check).toBe('hover-only')
+    expect(finding?.fix && 'markup' in finding.fix && finding.fix.markup.map((each) => ('at' in each ? each.at : -1))).toEqual([4, 5])
+    expect(found(wash, { told: told() })).toEqual([])
+  })
+
+  it('ask of content beside what is pointed at that it can be dismissed and pointed at (WCAG 1.4.13)', () => {
+    const looks = { goDelayMs: 0, atMostOne: false, keys: true }
+    const rig = {
+      ...fade({ linked: '.note' }, { looks, pointer: 'any', touch: 'tap' }),
+      channels: [],
+      outputs: [],
+      states: [
+        { area: 'a', looks: ['off'], to: { linked: '.note' }, css: { visibility: 'hidden' } },
+        { area: 'a', looks: ['on', 'pressed', 'still'], to: { linked: '.note' }, css: { visibility: 'visible' } },
+      ],
+    }
+    const site = siteOf('free', rig)
+    const findings = found(site, { told: told() })
+    expect(namesOf(findings)).toEqual(['hover-content'])
+    expect(findings[0]?.words).toMatch(/Escape does not dismiss it, and the pointer cannot go onto it/)
+  })
+
+  it('tell of what moves for those who prefer reduced motion', () => {
+    const moving = fade('self')
+    const site = siteOf('free', {
+      ...moving,
+      outputs: [{ to: 'self', slot: { on: 'transform', fn: 'translateX' }, base: 0, factor: 40, channel: 'here', strength: 1 }],
+    })
+    const findings = found(site, { told: told() })
+    expect(namesOf(findings)).toEqual(['reduced-motion'])
+    expect(namesOf(found(afterFix(site, findings[0]), { told: told() }))).toEqual([])
+  })
+
+  it('tell of a hidden cursor that nothing stands for', () => {
+    const plain = fade('self')
+    const site = siteOf('free', { ...plain, outputs: [], rules: [{ select: '.card', css: { cursor: 'none', color: 'red' } }] })
+    const findings = found(site, { told: told() })
+    expect(namesOf(findings)).toEqual(['cursor'])
+    expect(namesOf(found(afterFix(site, findings[0]), { told: told() }))).toEqual([])
+  })
+
+  it('tell of too many elements to light, of pictures with too few pixels, and of small things that flee', () => {
+    const many = Array.from({ length: 200 }, (_, i) => i)
+    expect(namesOf(found(siteOf('glow'), { told: told({ matches: many }) }))).toEqual(['many-elements'])
+    expect(namesOf(found(siteOf('tilt'), { told: told({ matches: many }) }))).toEqual([])
+    expect(namesOf(found(siteOf('tilt'), { told: told(), seen: seen({ coarse: [{ number: 6, has: 300, needs: 720 }] }) }))).toEqual([
+      'coarse-picture',
+    ])
+    const site = siteOf('drift')
+    const findings = found(site, { told: told(), seen: seen({ fleeing: [{ number: 6, width: 14, height: 14, px: 9 }] }) })
+    expect(namesOf(findings)).toEqual(['small-target'])
+    expect(afterFix(site, findings[0]).effects[0]?.settings).not.toEqual(site.effects[0]?.settings)
+  })
+
+  it('have the page not count what is added', () => {
+    const [finding] = found(siteOf('glow'), { told: told({ upset: [{ select: '.card > :last-child', css: '.x { margin: 0; }' }] }) })
+    expect(finding).toMatchObject({ check: 'structural', fix: { css: '.x { margin: 0; }\n' } })
+  })
+
+  it('tell of light that is like its ground, and lay a shade of it there', () => {
+    const site = siteOf('tilt', { sheenPercent: 25 })
+    const known = { told: told(), seen: seen({ ground: 'rgb(252, 252, 252)' }) }
+    const findings = found(site, known)
+    expect(namesOf(findings)).toEqual(['lost-light'])
+    expect(namesOf(found(afterFix(site, findings[0]), known))).toEqual([])
+    expect(namesOf(found(site, { told: told(), seen: seen({ ground: null }) }))).toEqual([])
+  })
+})
+
+describe('the contrast of text', () => {
+  const plain: TextLook = { colour: 'rgb(0, 0, 0)', opacity: 1, grounds: ['rgb(255, 255, 255)'], layers: [] }
+  const dark = (isOver: boolean, opacity: number) => ({ colour: 'rgb(0, 0, 0)', opacity, isOver })
+
+  it.each([
+    ['black on white', plain, 21],
+    ['grey on white', { ...plain, colour: '#767676' }, 4.54],
+    ['half faded', { ...plain, opacity: 0.5 }, 3.95],
+    ['on a pane over white', { ...plain, grounds: ['rgba(0, 0, 0, 0.5)', 'rgb(255, 255, 255)'] }, 5.32],
+    ['under a shade', { ...plain, layers: [dark(true, 0.5)] }, 5.32],
+    ['over a shade', { ...plain, layers: [dark(false, 0.5)] }, 5.32],
+  ])('%s', (_, look, contrast) => expect(contrastIn(look)).toBeCloseTo(contrast, 1))
+
+  it('is not told where a colour is none, or a picture lies under it', () => {
+    expect(contrastIn({ ...plain, colour: 'currentcolor' })).toBeUndefined()
+    expect(contrastIn({ ...plain, grounds: [] })).toBeUndefined()
+  })
+
+  it('is lost only where it was there, by how large the text is', () => {
+    const shaded = { ...plain, layers: [dark(true, 0.62)] }
+    const texts = (isLarge: boolean, rest = plain) => [{ number: 7, words: 'Some words', isLarge, rest, looks: [plain, shaded] }]
+    const about = (list: Seen['texts']) => namesOf(found(siteOf('spotlight'), { told: told(), seen: seen({ texts: list }) }))
+    expect(about(texts(false))).toEqual(['contrast'])
+    expect(about(texts(true))).toEqual([])
+    expect(about(texts(false, { ...plain, colour: '#888' }))).toEqual([])
+    const site = siteOf('spotlight')
+    const [finding] = found(site, { told: told(), seen: seen({ texts: texts(false) }) })
+    expect(finding?.words).toMatch(/“Some words” comes down to a contrast of 3\.\d of the 4\.5/)
+    expect((afterFix(site, finding).effects[0]?.settings as { strengthPercent: number }).strengthPercent).toBe(50)
+  })
+})
