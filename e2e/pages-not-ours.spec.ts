@@ -2,7 +2,11 @@
 import type { Frame, Page } from '@playwright/test'
 import { effectOf, openAlone, settingsOf } from './support/alone'
 import { computed, playReal, rigFrom } from './support/bare'
+import { classIn, forms, pageOf, type Form } from './support/forms'
+import { computedOfAll, effectsOf, judgedOn, namesOn, washOn } from './support/garden'
+import { apartOn, expectedOf, groundsOn, places, rigOf, type Ground } from './support/judge'
 import { eventually, expect, test, type House } from './support/house'
+import { shareApart } from './support/pixels'
 import { clickOnPage, movePointer, stageOf, tiltOnCards } from './support/stage'
 
 /** A shelf of pots, and what a page's own styles make of them. */
@@ -288,25 +292,7 @@ test('a heading that is folded by nothing looks as it did, to the last descender
   await openAlone(page, html, [effectOf('fold', '.h', still)], info.outputPath('page.html'))
   await page.mouse.move(300, 160)
   await eventually(() => page.locator('.h-fold-words-1').count()).toBe(1)
-  const share = await page.evaluate(
-    async ([one, other]) => {
-      const pixels = async (data: string) => {
-        const image = new Image()
-        image.src = `data:image/png;base64,${data}`
-        await image.decode()
-        const canvas = Object.assign(document.createElement('canvas'), { width: image.width, height: image.height })
-        const context = canvas.getContext('2d')
-        context?.drawImage(image, 0, 0)
-        return context?.getImageData(0, 0, image.width, image.height).data ?? new Uint8ClampedArray()
-      }
-      const [a, b] = await Promise.all([pixels(one), pixels(other)])
-      let apart = 0
-      for (let i = 0; i < a.length; i += 4) if (Math.abs((a[i] ?? 0) - (b[i] ?? 0)) > 24) apart++
-      return (4 * apart) / a.length
-    },
-    [before.toString('base64'), (await page.screenshot()).toString('base64')] as const,
-  )
-  expect(share).toBeLessThan(5e-4)
+  expect(await shareApart(page, before, await page.screenshot())).toBeLessThan(5e-4)
 })
 
 test('pointing means the box that is seen, its wrappers come after it', async ({ page, house }) => {
@@ -350,3 +336,84 @@ test('two effects on one element wait for no transition of the page, whatever ea
   await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))))
   expect(await shown()).toEqual([30, 0.9])
 })
+
+/** A page of a form with the pointer of a visitor, or of the designer in the studio. */
+interface Visited extends Place {
+  readonly names: readonly string[]
+}
+
+/** Nothing of a page may differ by more, in px, thousandths of a matrix, or hundredths of an opacity. */
+const mostApart = 1.5
+
+/** Moves the pointer to nine places of each effect's area, and compares all that is computed there with what the core says. */
+async function judge(page: Page, form: Form, { surface, move, names }: Visited, grounds: readonly Ground[]): Promise<void> {
+  for (const [index, judged] of judgedOn(form, true).entries()) {
+    const ground = grounds[index]
+    const [name = '', area = ''] = [names[index], rigOf(judged).areas[0]?.select]
+    if (!ground) throw new Error('It was not measured.')
+    const samples = places.map((each, i) => ({ t: 1000 * (i + 1), ...each }))
+    const expected = expectedOf(judged, ground, samples, samples.map(({ t }) => t + 990)) // prettier-ignore
+    // What is scrolled away or covered cannot be pointed at.
+    expect(ground.places.filter(({ isHit }) => isHit).length, judged.kind).toBeGreaterThan(4)
+    for (const [i, { x, y, isHit }] of ground.places.entries()) {
+      if (!isHit) continue
+      await move(x, y)
+      const told = () => apartOn(surface, name, area, expected[i] ?? [], ground.own, judged.ownOn)
+      await expect
+        .poll(async () => (await told()).worst, { intervals: [16, 30, 60, 120, 250], timeout: 6000, message: `${judged.kind} at ${i}: ${JSON.stringify(await told())}` })
+        .toBeLessThan(mostApart) // prettier-ignore
+    }
+  }
+  // The wash comes by the stylesheet alone.
+  const print = `.${classIn(form, 'print')}`
+  const over = () => surface.evaluate((select) => Number(getComputedStyle((document.querySelector(select) as Element).parentElement as Element, '::after').opacity || getComputedStyle(document.querySelector(select) as Element, '::after').opacity), print) // prettier-ignore
+  const box = await surface.evaluate(
+    (select) => (document.querySelector(select) as Element).getBoundingClientRect().toJSON() as DOMRect,
+    print,
+  )
+  await move(box.x + box.width / 2, box.y + box.height / 2)
+  await eventually(over).toBeGreaterThan(0)
+  await move(4, 700)
+  await page.waitForTimeout(30)
+}
+
+for (const form of forms) {
+  test(`on a page that ${form.that}, every kind is what the core says: exported, at nine places`, async ({ page }, info) => {
+    test.setTimeout(90_000)
+    await page.setViewportSize({ width: 1280, height: 720 })
+    const html = pageOf(form)
+    await page.setContent(html)
+    if (form.then) await page.evaluate(form.then)
+    const grounds = await groundsOn(page, judgedOn(form, true))
+    await page.mouse.move(4, 700)
+    const [before, bare] = [await page.evaluate(computedOfAll), await page.screenshot({ animations: 'disabled' })]
+    const all = [...effectsOf(judgedOn(form, true)), washOn(form, true)]
+    await openAlone(page, html, all, info.outputPath('page.html'))
+    if (form.then) await page.evaluate(form.then)
+    await judge(page, form, { surface: page, move: (x, y) => page.mouse.move(x, y), names: namesOn(all) }, grounds)
+    // Those that leave nothing behind while the pointer is away do so by pixel.
+    const quiet = judgedOn(form, true).filter(({ kind }) => kind !== 'fold' && kind !== 'grain-light')
+    await openAlone(page, html, [...effectsOf(quiet), washOn(form, true)], info.outputPath('quiet.html'))
+    if (form.then) await page.evaluate(form.then)
+    for (const { select } of quiet) await page.locator(select).first().hover({ force: true })
+    await page.mouse.move(4, 700)
+    await eventually(async () => shareApart(page, bare, await page.screenshot({ animations: 'disabled' }))).toBeLessThan(form.edges ?? 5e-4)
+    const places = (list: readonly string[]) => list.map((each) => (JSON.parse(each) as string[]).slice(0, 5))
+    expect(places(await page.evaluate(computedOfAll))).toEqual(places(before))
+  })
+
+  test(`on a page that ${form.that}, every kind is what the core says: in the studio, at nine places`, async ({ page, house }) => {
+    test.setTimeout(120_000)
+    await page.setViewportSize({ width: 1280, height: 720 })
+    const html = pageOf(form)
+    await page.setContent(html)
+    if (form.then) await page.evaluate(form.then)
+    const grounds = await groundsOn(page, judgedOn(form, true))
+    await page.setViewportSize({ width: 1600, height: 1100 })
+    const all = [...effectsOf(judgedOn(form, true)), washOn(form, true)]
+    await page.goto(await house.addSite(`form-${forms.indexOf(form)}`, html, all))
+    const surface = await stageOf(page)
+    if (form.then) await surface.evaluate(form.then)
+    await judge(page, form, { surface, move: (x, y) => movePointer(page, x, y), names: namesOn(all) }, grounds)
+  })
+}

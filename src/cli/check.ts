@@ -112,7 +112,7 @@ function withoutOurs(html: string): string {
   const tree = readTree(html)
   const ours = elementsOf(tree).filter(
     (element) =>
-      (element.name === 'style' && /\/\* Effect \d+\. /.test(textOf(element))) ||
+      (element.name === 'style' && /\/\* Effect \d+\. |^@layer pointer-effects;$/.test(textOf(element))) ||
       (element.name === 'script' && /^\s*(\(\(\) => \{|export|const)[^]*The pointer/.test(textOf(element))),
   )
   return ours.reduceRight(

@@ -17,7 +17,14 @@ const longest = 4_000_000
 /** Makes the copy. Without a nonce it is read as by a browser without script. Throws a 422 Problem where that takes more than it may. */
 export async function copyPage(site: Site, page: Page, html: string, nonce: string | undefined): Promise<StudioCopy> {
   const files = filesOf(site, page)
-  const key = JSON.stringify([page.source, page.path, page.shown, page.shownBy, nonce === undefined, files.map(({ path, hash }) => [path, hash])])
+  const key = JSON.stringify([
+    page.source,
+    page.path,
+    page.shown,
+    page.shownBy,
+    nonce === undefined,
+    files.map(({ path, hash }) => [path, hash]),
+  ])
   const copy =
     kept.get(key) ??
     (await read('copy', {

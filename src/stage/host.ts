@@ -1,4 +1,5 @@
 // Hosts the effects on the page: puts in the stylesheet of the export, and runs its script.
+import { layerOrder } from '../core/export/own-styles'
 import type { Counted } from './cost'
 import type { PointerSource } from './pointer-source'
 import type { Played } from './protocol'
@@ -20,6 +21,7 @@ export interface Host {
 
 export function makeHost(page: Document, nonce: string, source: PointerSource, counted: Counted, onSheet: () => void): Host {
   const style = page.createElement('style')
+  const first = Object.assign(page.createElement('style'), { textContent: layerOrder })
   let playing: Played | undefined
   let running: RunningScript | undefined
   const run = (requestFrame: Surroundings['requestFrame']) =>
@@ -39,6 +41,8 @@ export function makeHost(page: Document, nonce: string, source: PointerSource, c
     dress: (stylesheet) => {
       if (style.textContent !== stylesheet) style.textContent = stylesheet
       if (!style.isConnected) page.head.append(style)
+      // Of what is important the first layer counts most.
+      if (!first.isConnected && stylesheet.includes('@layer ')) page.head.prepend(first)
       if (/:(hover|active)/.test(stylesheet)) onSheet()
     },
     play: (played) => {
@@ -48,7 +52,7 @@ export function makeHost(page: Document, nonce: string, source: PointerSource, c
       playing = played
       begin()
     },
-    sheets: () => (style.sheet ? [style.sheet] : []),
+    sheets: () => [first, style].flatMap(({ sheet }) => sheet ?? []),
     plays: () => playing !== undefined,
     measure: (work) => {
       // Whoever measures begins from rest: what the pointer is on leans no longer.

@@ -20,6 +20,8 @@ export interface Facts {
   readonly ownLayers: readonly string[]
   /** Transitions of the page reach what scripts add. */
   readonly hasPartTransitions: boolean
+  /** What else its rules give whatever is in things, and so what scripts add: the properties by name. */
+  readonly partStyles: readonly string[]
   /** Elements of the effects may cut off what sticks out of their padding boxes. */
   readonly hasClips: boolean
   /** Elements may come later than the script. */
@@ -72,6 +74,7 @@ export const worstFacts: Facts = {
   ownRules: [],
   ownLayers: [],
   hasPartTransitions: true,
+  partStyles: [],
   hasClips: true,
   liesIn: (inner, outer) => inner === outer || inner.startsWith(`${outer} `),
 }

@@ -97,6 +97,7 @@ export function readFacts<Found extends object>(page: PageRead<Found>): (asked: 
       ownRules: rulesFor(does.taken, writtenHere, driven),
       ownLayers: page.layers,
       hasPartTransitions: does.reachesParts,
+      partStyles: does.partStyles,
       hasClips: meets('clip', readHere),
       ...rest,
     }
@@ -129,10 +130,17 @@ interface Done<Found> extends Readonly<Record<Deed, ReadonlySet<Found>>> {
   readonly taken: readonly { readonly rule: OwnRule; readonly elements: ReadonlySet<Found> }[]
   /** Whether its transitions reach what scripts add. */
   readonly reachesParts: boolean
+  readonly partStyles: readonly string[]
 }
 
 function deedsOf<Found extends object>(page: PageRead<Found>): Done<Found> {
-  const found: Record<Deed, Set<Found>> = { border: new Set(), position: new Set(), clip: new Set(), turn: new Set(), transition: new Set() }
+  const found: Record<Deed, Set<Found>> = {
+    border: new Set(),
+    position: new Set(),
+    clip: new Set(),
+    turn: new Set(),
+    transition: new Set(),
+  }
   const [unsaid, inline] = [new Map<string, Set<Found>>(), new Map<string, Set<Found>>()]
   const note = (map: Map<string, Set<Found>>, names: readonly string[], elements: Iterable<Found>) => {
     for (const name of names) map.set(name, new Set([...(map.get(name) ?? []), ...elements]))
@@ -141,6 +149,7 @@ function deedsOf<Found extends object>(page: PageRead<Found>): Done<Found> {
   const [animated, animatedStyles] = [deedsIn(page.animated), takeOver(page.animated)]
   const classes = page.hasScripts ? page.classes() : undefined
   let reachesParts = false
+  const partStyles = new Set<string>()
   for (const { context, select, declarations } of page.rules) {
     const over = takenFrom(
       context,
@@ -150,7 +159,11 @@ function deedsOf<Found extends object>(page: PageRead<Found>): Done<Found> {
       ([property, value]) => /^(animation|animation-name)$/.test(property) && !isNothing(property, value),
     )
     const given = deedsIn(declarations)
-    if (given.includes('transition') && !isAnimated && reachesAdded(select)) reachesParts = true
+    const inParts = declarations.filter(([property, value]) => changesParts(property, value))
+    if ((given.includes('transition') || inParts.length > 0) && reachesAdded(select)) {
+      if (given.includes('transition') && !isAnimated) reachesParts = true
+      for (const [property] of inParts) partStyles.add(property)
+    }
     // Transitions that are taken over need not be asked for.
     const deeds = [...given.filter((deed) => deed !== 'transition' || over.unsaid.includes('transition')), ...(isAnimated ? animated : [])]
     const styles = [...over.unsaid, ...(isAnimated ? ['transition', ...animatedStyles.taken.map(([name]) => name)] : [])]
@@ -166,7 +179,7 @@ function deedsOf<Found extends object>(page: PageRead<Found>): Done<Found> {
     const over = takeOver(declarations)
     note(inline, [...over.unsaid, ...over.taken.filter(([name, value]) => !isNothing(name, value)).map(([name]) => name)], [element])
   }
-  return { ...found, unsaid, inline, taken, reachesParts }
+  return { ...found, unsaid, inline, taken, reachesParts, partStyles: [...partStyles] }
 }
 
 /** What of a rule is taken over by what it stands in: all of it where that can be written again as it is. */
@@ -177,6 +190,16 @@ function takenFrom(context: readonly string[], declarations: Declarations): Retu
   if (context.every((each) => /^@(media|supports|layer|container)\b/.test(each))) return over
   return { taken: [], unsaid: [...over.unsaid, ...over.taken.map(([name]) => name)] }
 }
+
+/** What is handed down to parts anyway, what they have no use for, and what is told of apart. */
+const harmless =
+  /^(--|-webkit-|-moz-|transition|animation$|all$|box-sizing|color|cursor|direction|font|hyphens|letter-spacing|line-|list-|orphans|outline|overflow-wrap|pointer-events|quotes|scroll|tab-size|text-(?!decoration)|visibility|white-space|widows|word-|inset|top|right|bottom|left|user-select)/
+
+/** Whether a declaration would change how a part is drawn that matches its rule too. */
+const changesParts = (property: string, value: string) =>
+  !harmless.test(property) &&
+  !isNothing(property, value) &&
+  !/^(0(px)?( 0(px)?)*|normal|auto|static|visible|baseline|inherit)$/.test(value.trim())
 
 /** Whether a selector may match an element that a script adds: a span with a class of its own. */
 function reachesAdded(select: string): boolean {

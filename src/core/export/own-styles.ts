@@ -9,7 +9,8 @@ import { writeComment } from './comment'
 import { styleText } from './css-value'
 
 /** What has to be known of a page for its stylesheet. */
-export type SheetFacts = ComingFacts & Pick<Facts, 'hasPositions' | 'ownLayers' | 'hasOwnStyles' | 'hasInlineStyles' | 'hasPartTransitions'>
+export type SheetFacts = ComingFacts &
+  Pick<Facts, 'hasPositions' | 'ownLayers' | 'hasOwnStyles' | 'hasInlineStyles' | 'hasPartTransitions' | 'partStyles'>
 
 /** The properties that keep what the page itself gives elements, of those that are driven: nobody inherits them. */
 export function writeOwnProperties(driven: readonly string[], facts: SheetFacts): readonly string[] {
@@ -39,6 +40,8 @@ export const mayGive = ({ hasOwnStyles, hasInlineStyles, ownRules }: SheetFacts,
 
 /** In which layer stands what the page's own rules may not overrule: of what is important, layers count before what is in none. */
 export const firmLayer = '@layer pointer-effects {'
+/** Says that this layer comes first, where it stands before all others. */
+export const layerOrder = '@layer pointer-effects;'
 export const indented = (lines: readonly string[]) => lines.map((line) => (line ? `  ${line}` : line))
 
 /** What the page's own rules give, as it stands in them. */

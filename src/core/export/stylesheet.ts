@@ -289,7 +289,19 @@ function writeRules(effect: PlannedEffect, comings: readonly Coming[], facts: Sh
       ...writeSlots(own).flatMap(({ lines: each }) => each),
     ])
   }
-  if (added.length > 0 && facts.hasPartTransitions) firm.set(listParts(effect, added), ['transition: none !important;'])
+  if (added.length > 0 && facts.partStyles.length > 0) {
+    // What the page gives all that is in things is not for parts.
+    firm.set(listParts(effect, added), [
+      ...facts.partStyles.map((property) => `${property}: unset !important;`),
+      ...(blocks.get(listParts(effect, added)) ?? []).map(asImportant),
+    ])
+    for (const part of added) {
+      const select = `.${names.name}-${part.id}`
+      firm.set(select, importantLines((blocks.get(select) ?? []).filter((line) => part.box === undefined || !line.startsWith('inset:'))))
+    }
+  }
+  if (added.length > 0 && facts.hasPartTransitions)
+    firm.set(listParts(effect, added), [...(firm.get(listParts(effect, added)) ?? []), 'transition: none !important;'])
   for (const same of grouped(boundOutputs(effect), ({ select, mark }) => `${select} ${mark}`).values()) {
     const { loose, held } = heldAgainst(facts, same)
     add(guarded(same), loose)
@@ -306,6 +318,9 @@ function writeRules(effect: PlannedEffect, comings: readonly Coming[], facts: Sh
     [...all].flatMap(([select, declarations]) => [...`${select} {`.split('\n'), ...indented(declarations), '}'])
   return [...write(blocks), ...(firm.size > 0 ? [firmLayer, ...indented(write(firm)), '}'] : [])]
 }
+
+/** Declarations as important ones, also those that take several lines. */
+const importantLines = (lines: readonly string[]) => lines.map((line) => (line.endsWith(';') ? asImportant(line) : line))
 
 const asImportant = (line: string) => line.replace(/;$/, ' !important;')
 

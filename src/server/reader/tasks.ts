@@ -125,7 +125,7 @@ export const tasks = {
       task.html,
       writeStylesheet(planned, overlaps, allowing(facts, script ?? {})),
       compile(planned, facts, scriptFragments(), script),
-      script?.isModule,
+      { isModule: script?.isModule, hasLayers: facts.ownLayers.length > 0 },
     )
   },
   script: (task: ExportTask): ScriptText => {

@@ -1,0 +1,25 @@
+// Pictures of a page, compared by pixel.
+import type { Page } from '@playwright/test'
+
+/** The share of pixels, 0..1, by which two PNGs differ in some channel by more than a tenth. */
+export const shareApart = (page: Page, one: Buffer, other: Buffer): Promise<number> =>
+  page.evaluate(
+    async ([first, second]) => {
+      const pixels = async (data: string) => {
+        const image = new Image()
+        image.src = `data:image/png;base64,${data}`
+        await image.decode()
+        const canvas = Object.assign(document.createElement('canvas'), { width: image.width, height: image.height })
+        const context = canvas.getContext('2d')
+        context?.drawImage(image, 0, 0)
+        return context?.getImageData(0, 0, image.width, image.height).data ?? new Uint8ClampedArray()
+      }
+      const [a, b] = await Promise.all([pixels(first), pixels(second)])
+      if (a.length !== b.length) return 1
+      let apart = 0
+      for (let i = 0; i < a.length; i += 4)
+        if ([0, 1, 2].some((channel) => Math.abs((a[i + channel] ?? 0) - (b[i + channel] ?? 0)) > 24)) apart++
+      return (4 * apart) / a.length
+    },
+    [one.toString('base64'), other.toString('base64')] as const,
+  )
