@@ -1,7 +1,7 @@
 // Effects on pages that give their elements styles, transitions and states of their own: in the studio and in the export.
 import type { Frame, Page } from '@playwright/test'
 import { effectOf, openAlone, settingsOf } from './support/alone'
-import { computed, playReal, rigFrom } from './support/bare'
+import { computed, drive, playReal, rigFrom } from './support/bare'
 import { classIn, forms, pageOf, type Form } from './support/forms'
 import { computedOfAll, effectsOf, judgedOn, namesOn, washOn } from './support/garden'
 import { apartOn, expectedOf, groundsOn, places, rigOf, type Ground } from './support/judge'
@@ -395,7 +395,7 @@ for (const form of forms) {
     const quiet = judgedOn(form, true).filter(({ kind }) => kind !== 'fold' && kind !== 'grain-light')
     await openAlone(page, html, [...effectsOf(quiet), washOn(form, true)], info.outputPath('quiet.html'))
     if (form.then) await page.evaluate(form.then)
-    for (const { select } of quiet) await page.locator(select).first().hover({ force: true })
+    for (const { places: nine } of grounds) for (const { x, y, isHit } of nine) if (isHit) await page.mouse.move(x, y)
     await page.mouse.move(4, 700)
     await eventually(async () => shareApart(page, bare, await page.screenshot({ animations: 'disabled' }))).toBeLessThan(form.edges ?? 5e-4)
     const places = (list: readonly string[]) => list.map((each) => (JSON.parse(each) as string[]).slice(0, 5))
@@ -417,3 +417,47 @@ for (const form of forms) {
     await judge(page, form, { surface, move: (x, y) => movePointer(page, x, y), names: namesOn(all) }, grounds)
   })
 }
+
+for (const form of forms)
+  test(`on a page that ${form.that}, every kind is what the core says at moments in motion, and leaves nothing behind`, async ({ page }) => {
+    await page.setViewportSize({ width: 1280, height: 720 })
+    const html = pageOf(form)
+    await page.setContent(html)
+    if (form.then) await page.evaluate(form.then)
+    // No real pointer is there, so the page shows no state of its own.
+    const all = judgedOn(form, false).map((each) => ({ ...each, ownOn: undefined }))
+    const grounds = await groundsOn(page, all)
+    const before = await page.evaluate(computedOfAll)
+    const rigs = Object.fromEntries(all.map((each) => [each.kind, rigOf(each)]))
+    const driven = await drive(page, html, rigs)
+    if (form.then) await page.evaluate(form.then)
+    let start = 100
+    for (const [index, judged] of all.entries()) {
+      const ground = grounds[index]
+      const [from, to] = [ground?.places.find(({ isHit }) => isHit), ground?.places.findLast(({ isHit }) => isHit)]
+      if (!ground || !from || !to) throw new Error('It cannot be pointed at.')
+      // In from one end, to the other 200 ms later, and looked at on the way.
+      const samples = [{ t: start, ...from }, { t: start + 200, ...to }]
+      const times = [start + 16, start + 90, start + 216, start + 290, start + 380]
+      const expected = expectedOf(judged, ground, samples, times, driven.byCssOf[index] ?? [])
+      let next = 0
+      for (const [i, t] of times.entries()) {
+        for (let sample = samples[next]; sample && sample.t <= t; sample = samples[++next]) await driven.hear({ t: sample.t, x: sample.x, y: sample.y })
+        await driven.frame(t)
+        const { worst, told } = await apartOn(page, judged.kind, rigOf(judged).areas[0]?.select ?? '', expected[i] ?? [], ground.own, undefined)
+        expect(worst, `${judged.kind} at ${t - start} ms: ${told}`).toBeLessThan(mostApart)
+      }
+      // Away from all of them, until the next.
+      await driven.hear({ t: start + 1000, x: 4, y: 700 })
+      for (const t of [start + 1016, start + 3000]) await driven.frame(t)
+      start += 4000
+    }
+    await driven.hear({ t: start, x: 4, y: 700 })
+    for (const t of [start + 16, start + 9000, start + 18_000]) await driven.frame(t)
+    await driven.detach()
+    const apart = (await page.evaluate(computedOfAll)).flatMap((each, i) => {
+      const [now, was] = [JSON.parse(each) as string[], JSON.parse(before[i] ?? '[]') as string[]]
+      return now.filter((value, n) => value !== was[n]).map((value) => `${now[0] ?? ''} ${value}`)
+    })
+    expect(apart).toEqual([])
+  }) // prettier-ignore

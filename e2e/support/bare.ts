@@ -1,6 +1,7 @@
 // Compiled scripts on a bare page, with a clock, frames and samples of their own: what Chromium computes, moment by moment.
 import type { Page } from '@playwright/test'
 import { buildSync } from 'esbuild'
+import { writePage } from '../../src/bundle/page'
 import { readFragments } from '../../src/bundle/fragments'
 import { compile } from '../../src/core/compile/compile'
 import { factsOf } from '../../src/core/compile/tree-facts'
@@ -73,7 +74,7 @@ export const scriptOf = (rigs: Readonly<Record<string, Rig>>, html: string, hasS
   compile(sourcesOf(rigs), factsOf({ tree: readTree(html), lacksSheets: false, hasScripts }, sourcesOf(rigs)), fragments)
 
 export const withStyles = (html: string, rigs: Readonly<Record<string, Rig>>, hasScripts = false) =>
-  html.replace('</head>', () => `<style>${stylesheetOf(rigs, html, hasScripts)}</style></head>`)
+  writePage(html, stylesheetOf(rigs, html, hasScripts), '', { hasLayers: html.includes('@layer') })
 
 interface Driven {
   frames: ((now: number) => void)[]
@@ -120,6 +121,8 @@ export async function drive(
   return {
     /** The channels that the stylesheet follows. */
     byCss: comingsOf(sourcesOf(rigs), facts).flatMap((each) => each.map(({ id }) => id)),
+    /** The same by rig. */
+    byCssOf: comingsOf(sourcesOf(rigs), facts).map((each) => each.map(({ id }) => id)),
     /** Shows a frame at `t`; transitions go by that clock too. */
     frame: (t: number) =>
       page.evaluate((now) => {

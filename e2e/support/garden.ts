@@ -63,6 +63,14 @@ export function namesOn(effects: readonly unknown[]): readonly string[] {
 
 /** All that is computed of all elements of the page but custom properties, and where they lie, as a text each; of what was added nothing. */
 export function computedOfAll(): readonly string[] {
+  for (const each of document.getAnimations()) {
+    // What goes on by itself stands, and what is on its way is there.
+    if (each instanceof CSSTransition) each.finish()
+    else {
+      each.pause()
+      each.currentTime = 500
+    }
+  }
   return [...document.querySelectorAll('body, body *')]
     .filter((element) => !element.closest('[data-part], glass-moth-overlay, script'))
     .map((element) => {

@@ -1,7 +1,8 @@
 // What effects come to on a page, as the core has it: transforms and opacities of all that they write on, for a pointer at places of their areas.
 import type { Frame, Page } from '@playwright/test'
 import { expandEffect } from '../../src/core/effect/kinds'
-import { evaluate } from '../../src/core/rig/evaluate'
+import type { Box } from '../../src/core/geometry/box'
+import { evaluate, type Boxes } from '../../src/core/rig/evaluate'
 import { partOf, type Output, type Rig } from '../../src/core/rig/rig'
 import { selectOf } from '../../src/core/rig/resolve'
 import { transformFunctions } from '../../src/core/rig/names'
@@ -17,7 +18,7 @@ export interface Judged {
   readonly roles?: Readonly<Record<string, { readonly select: string; readonly noun: string }>>
   readonly reads: 'padding' | 'border'
   /** The transform that what it writes on itself has of its own while the pointer is there. */
-  readonly ownOn?: string
+  readonly ownOn?: string | undefined
 }
 
 /** The area of an effect on the page as it is without it: its size, and the nine places as points of the window, with whether the pointer hits it there. */
@@ -77,7 +78,7 @@ export async function groundsOn(surface: Page | Frame, judged: readonly Judged[]
       all.map(({ area, targets, frames, ownOn }) => {
         const element = document.querySelector(area) as HTMLElement
         const style = getComputedStyle(element)
-        const before = element.getAttribute('style')
+        const before: string | null = element.getAttribute('style')
         const own = Object.fromEntries(
           targets.map(({ key, select }) => {
             const { transform, opacity } = getComputedStyle(document.querySelector(select) as Element)
@@ -102,7 +103,7 @@ export async function groundsOn(surface: Page | Frame, judged: readonly Judged[]
           const { x, y } = probe.getBoundingClientRect()
           probe.style.setProperty('display', 'none', 'important')
           const hit = document.elementFromPoint(x, y)
-          return { u, v, x, y, isHit: hit !== null && element.contains(hit) }
+          return { u, v, x, y, isHit: hit !== null && element.contains(hit) && Math.min(x, y) > 3 }
         })
         probe.remove()
         if (before === null) element.removeAttribute('style')
@@ -133,9 +134,11 @@ export function expectedOf(
   const rig = rigOf(judged)
   const isBorder = judged.reads === 'border'
   const box = isBorder ? { x: 0, y: 0, width: width + 2 * borderLeft, height: height + 2 * borderTop } : { x: 0, y: 0, width, height }
-  const elements = Object.fromEntries([
-    ...rig.areas.flatMap(({ select, beyond }) => [select, ...(beyond === undefined ? [] : [beyond])]).map((select) => [select, [box]]),
-    ...Object.entries(inner).map(([select, each]) => [select, [each]]),
+  const elements: Boxes['elements'] = Object.fromEntries<readonly Box[]>([
+    ...rig.areas
+      .flatMap(({ select, beyond }) => [select, ...(beyond === undefined ? [] : [beyond])])
+      .map((select) => [select, [box]] as const),
+    ...Object.entries(inner).map(([select, each]) => [select, [each]] as const),
   ])
   const trace = samples.map(({ t, u, v, phase = 'move' }): Sample => ({
     t,

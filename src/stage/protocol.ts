@@ -106,6 +106,7 @@ export const pageFactsSchema = z.object({
   ownLayers: z.array(z.string()).readonly(),
   hasPartTransitions: z.boolean(),
   hasClips: z.boolean(),
+  hasEyes: z.boolean(),
   partStyles: z.array(z.string()).readonly(),
 })
 

@@ -22,6 +22,8 @@ export interface Facts {
   readonly hasPartTransitions: boolean
   /** What else its rules give whatever is in things, and so what scripts add: the properties by name. */
   readonly partStyles: readonly string[]
+  /** The page gives what they stand in a perspective. */
+  readonly hasEyes: boolean
   /** Elements of the effects may cut off what sticks out of their padding boxes. */
   readonly hasClips: boolean
   /** Elements may come later than the script. */
@@ -76,6 +78,8 @@ export const worstFacts: Facts = {
   hasPartTransitions: true,
   partStyles: [],
   hasClips: true,
+  // A page of its own perspective has sheets that say so.
+  hasEyes: false,
   liesIn: (inner, outer) => inner === outer || inner.startsWith(`${outer} `),
 }
 
@@ -92,4 +96,5 @@ export const plainFacts: Facts = {
   hasOwnCode: false,
   hasPartTransitions: false,
   hasClips: false,
+  hasEyes: false,
 }

@@ -11,6 +11,7 @@ const deeds = {
   border:
     /^(border(-(top|right|bottom|left|block|inline)(-(start|end))?)?(-(width|style))?|border-radius|border-(top|bottom)-(left|right)-radius|border-(start|end)-(start|end)-radius|all)$/,
   position: /^(position|all)$/,
+  eye: /^(perspective|all)$/,
   clip: /^(overflow(-(x|y|block|inline))?|all)$/,
   turn: /^(transform|transform-origin|rotate|scale|zoom|perspective|perspective-origin|offset-path|offset|all)$/,
   transition: /^(transition|transition-duration|transition-delay|animation|animation-name|all)$/,
@@ -98,6 +99,7 @@ export function readFacts<Found extends object>(page: PageRead<Found>): (asked: 
       ownLayers: page.layers,
       hasPartTransitions: does.reachesParts,
       partStyles: does.partStyles,
+      hasEyes: meets('eye', around),
       hasClips: meets('clip', readHere),
       ...rest,
     }
@@ -134,13 +136,7 @@ interface Done<Found> extends Readonly<Record<Deed, ReadonlySet<Found>>> {
 }
 
 function deedsOf<Found extends object>(page: PageRead<Found>): Done<Found> {
-  const found: Record<Deed, Set<Found>> = {
-    border: new Set(),
-    position: new Set(),
-    clip: new Set(),
-    turn: new Set(),
-    transition: new Set(),
-  }
+  const found = Object.fromEntries(deedNames.map((deed) => [deed, new Set<Found>()])) as Record<Deed, Set<Found>>
   const [unsaid, inline] = [new Map<string, Set<Found>>(), new Map<string, Set<Found>>()]
   const note = (map: Map<string, Set<Found>>, names: readonly string[], elements: Iterable<Found>) => {
     for (const name of names) map.set(name, new Set([...(map.get(name) ?? []), ...elements]))

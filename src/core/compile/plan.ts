@@ -183,7 +183,7 @@ function givenOf(
   sources: readonly Source[],
   constants: Constants,
   moved: readonly Moved[],
-  { hasBorders, hasPositions, hasOwnStyles, hasInlineStyles, hasTransitions, hasLateElements, hasOwnCode, hasClips }: Facts,
+  { hasBorders, hasPositions, hasOwnStyles, hasInlineStyles, hasTransitions, hasLateElements, hasOwnCode, hasClips, hasEyes }: Facts,
 ): Fields {
   const some = (field: string) => tables.some(({ fields, values }) => fields.has(field) || values.some((value) => value.has(field)))
   const reads = (word: string) =>
@@ -254,7 +254,7 @@ function givenOf(
     hasZones: some('zone'),
     hasChosen: reads('isChosen'),
     hasSizes: some('bySize'),
-    sharesEye: sources.some(({ rig }) => sharesEye(rig)),
+    sharesEye: hasEyes || sources.some(({ rig }) => sharesEye(rig)),
     tells: hasOwnCode,
   }
   const written = tables.flatMap(({ values }) =>

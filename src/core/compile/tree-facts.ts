@@ -95,7 +95,10 @@ function declarationsIn(node: CssNode): Declarations {
       const value = generate(each.value)
       const pictures = /^(background|mask|-webkit-mask)$/.test(property) ? picturesIn(value) : undefined
       const name = pictures === undefined ? property : property === 'background' ? 'background-image' : 'mask-image'
-      found.push(each.important ? [name, pictures ?? value, true] : [name, pictures ?? value])
+      const give = (given: string, text: string) => found.push(each.important ? [given, text, true] : [given, text])
+      give(name, pictures ?? value)
+      const colour = property === 'background' && pictures !== undefined ? colourIn(value) : undefined
+      if (colour !== undefined) give('background-color', colour)
     }
   return found
 }
@@ -106,6 +109,20 @@ function picturesIn(value: string): string | undefined {
   return splitList(value)
     .map((layer) => /^(initial|inherit|unset|revert|revert-layer)$/i.exec(layer)?.[0] ?? pictureIn(layer))
     .join(', ')
+}
+
+/** The colour of a shorthand for backgrounds; undefined where it gives none. */
+const colourIn = (value: string): string | undefined => {
+  const layer = splitList(value).at(-1) ?? ''
+  return layer
+    .replace(pictureIn(layer), '')
+    .match(/#[\da-f]+|\b(?:rgb|hsl|hwb|lab|lch|oklab|oklch|color|color-mix)a?\([^()]*(?:\([^()]*\)[^()]*)*\)|(?<![\w-])[a-z]+(?![\w(-])/gi)
+    ?.find(
+      (word) =>
+        !/^(none|repeat|space|round|center|left|right|top|bottom|cover|contain|auto|fixed|scroll|local|initial|unset|inherit|revert)$/i.test(
+          word,
+        ),
+    )
 }
 
 function pictureIn(layer: string): string {

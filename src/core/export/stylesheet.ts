@@ -258,6 +258,7 @@ function writeRules(effect: PlannedEffect, comings: readonly Coming[], facts: Sh
     const known = blocks.get(select) ?? []
     if (declarations.length > 0) blocks.set(select, [...known, ...declarations.filter((each) => !known.includes(each))])
   }
+  const hold = (select: string, declarations: readonly string[]) => firm.set(select, [...(firm.get(select) ?? []), ...declarations])
   for (const { select, css, whilePlayed } of rig.rules) {
     const area = rig.areas.find((each) => each.select === select)
     const mark = whilePlayed && area ? `[data-${nameOfArea(names, rig, area.id)}]` : ''
@@ -289,29 +290,26 @@ function writeRules(effect: PlannedEffect, comings: readonly Coming[], facts: Sh
       ...writeSlots(own).flatMap(({ lines: each }) => each),
     ])
   }
+  const list = listParts(effect, added)
   if (added.length > 0 && facts.partStyles.length > 0) {
     // What the page gives all that is in things is not for parts.
-    firm.set(listParts(effect, added), [
-      ...facts.partStyles.map((property) => `${property}: unset !important;`),
-      ...(blocks.get(listParts(effect, added)) ?? []).map(asImportant),
-    ])
-    for (const part of added) {
-      const select = `.${names.name}-${part.id}`
-      firm.set(select, importantLines((blocks.get(select) ?? []).filter((line) => part.box === undefined || !line.startsWith('inset:'))))
+    hold(list, [...facts.partStyles.map((property) => `${property}: unset !important;`), ...(blocks.get(list) ?? []).map(asImportant)])
+    for (const { id, box } of added) {
+      const select = `.${names.name}-${id}`
+      hold(select, importantLines((blocks.get(select) ?? []).filter((line) => box === undefined || !line.startsWith('inset:'))))
     }
   }
-  if (added.length > 0 && facts.hasPartTransitions)
-    firm.set(listParts(effect, added), [...(firm.get(listParts(effect, added)) ?? []), 'transition: none !important;'])
+  if (added.length > 0 && facts.hasPartTransitions) hold(list, ['transition: none !important;'])
   for (const same of grouped(boundOutputs(effect), ({ select, mark }) => `${select} ${mark}`).values()) {
     const { loose, held } = heldAgainst(facts, same)
     add(guarded(same), loose)
-    if (held.length > 0) firm.set(guarded(same), held)
+    if (held.length > 0) hold(guarded(same), held)
   }
   for (const coming of comings)
     for (const [select, declarations] of writeComing(effect, coming)) {
       add(select, declarations)
       if (facts.hasPartTransitions && declarations.some((line) => line.startsWith('transition:')))
-        firm.set(select, declarations.map(asImportant))
+        hold(select, declarations.map(asImportant))
     }
   for (const [select, declarations] of writeStates(effect, 'still')) add(select, declarations)
   const write = (all: ReadonlyMap<string, readonly string[]>) =>

@@ -42,6 +42,7 @@ const facts: PageFacts = {
   ownLayers: [],
   hasPartTransitions: false,
   hasClips: false,
+  hasEyes: false,
   partStyles: [],
   liesIn: [],
 }

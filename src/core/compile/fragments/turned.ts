@@ -68,7 +68,7 @@ export function turned(element: Element): Frame {
     .multiply(matrixOf(style, style.transform))
     .translate(width / 2 - originX, height / 2 - originY)
   const box = element.getBoundingClientRect()
-  const own = aroundOf(element, true).multiply(matrixOf(style, ownTransform(element, style)))
+  let own = aroundOf(element, true).multiply(matrixOf(style, ownTransform(element, style)))
   // Where its origin is seen: the middle of both boxes is one.
   const originOf = (seen: DOMMatrix) => {
     const hull = hullOf(seen, width, height)
@@ -77,6 +77,11 @@ export function turned(element: Element): Frame {
   let origin = originOf(drawn)
   // How it is seen hangs on where it stands in its row, so both are found in turn.
   if (given.sharesEye) for (let round = 0; round < 6; round++) origin = originOf(throughEye(element, origin).multiply(drawn))
+  // What the page itself brings nearer or further is seen larger or smaller.
+  if (given.sharesEye) {
+    const { a, b, c, d, e, f, m44: far } = throughEye(element, origin).multiply(own)
+    own = new DOMMatrix([a / far, b / far, c / far, d / far, e / far, f / far])
+  }
   return paddingBox(
     new DOMMatrix()
       .translate(originX, originY)
