@@ -4,7 +4,7 @@ import { effectOf, openAlone, settingsOf } from './support/alone'
 import { computed, drive, playReal, rigFrom } from './support/bare'
 import { classIn, forms, pageOf, type Form } from './support/forms'
 import { computedOfAll, effectsOf, judgedOn, namesOn, washOn } from './support/garden'
-import { apartOn, expectedOf, groundsOn, places, rigOf, type Ground } from './support/judge'
+import { apartOn, expectedOf, groundsOn, judgeAtRest, mostApart, rigOf, type Ground } from './support/judge'
 import { eventually, expect, test, type House } from './support/house'
 import { shareApart } from './support/pixels'
 import { clickOnPage, movePointer, stageOf, tiltOnCards } from './support/stage'
@@ -342,28 +342,10 @@ interface Visited extends Place {
   readonly names: readonly string[]
 }
 
-/** Nothing of a page may differ by more, in px, thousandths of a matrix, or hundredths of an opacity. */
-const mostApart = 1.5
-
-/** Moves the pointer to nine places of each effect's area, and compares all that is computed there with what the core says. */
-async function judge(page: Page, form: Form, { surface, move, names }: Visited, grounds: readonly Ground[]): Promise<void> {
-  for (const [index, judged] of judgedOn(form, true).entries()) {
-    const ground = grounds[index]
-    const [name = '', area = ''] = [names[index], rigOf(judged).areas[0]?.select]
-    if (!ground) throw new Error('It was not measured.')
-    const samples = places.map((each, i) => ({ t: 1000 * (i + 1), ...each }))
-    const expected = expectedOf(judged, ground, samples, samples.map(({ t }) => t + 990)) // prettier-ignore
-    // What is scrolled away or covered cannot be pointed at.
-    expect(ground.places.filter(({ isHit }) => isHit).length, judged.kind).toBeGreaterThan(4)
-    for (const [i, { x, y, isHit }] of ground.places.entries()) {
-      if (!isHit) continue
-      await move(x, y)
-      const told = () => apartOn(surface, name, area, expected[i] ?? [], ground.own, judged.ownOn)
-      await expect
-        .poll(async () => (await told()).worst, { intervals: [16, 30, 60, 120, 250], timeout: 6000, message: `${judged.kind} at ${i}: ${JSON.stringify(await told())}` })
-        .toBeLessThan(mostApart) // prettier-ignore
-    }
-  }
+/** Compares all that is computed with what the core says, at nine places of each effect's area; and has the wash come. */
+async function judge(page: Page, form: Form, visited: Visited, grounds: readonly Ground[]): Promise<void> {
+  const { surface, move, names } = visited
+  for (const [index, judged] of judgedOn(form, true).entries()) await judgeAtRest(visited, judged, names[index] ?? '', grounds[index])
   // The wash comes by the stylesheet alone.
   const print = `.${classIn(form, 'print')}`
   const over = () => surface.evaluate((select) => Number(getComputedStyle((document.querySelector(select) as Element).parentElement as Element, '::after').opacity || getComputedStyle(document.querySelector(select) as Element, '::after').opacity), print) // prettier-ignore

@@ -1,5 +1,5 @@
 // What effects come to on a page, as the core has it: transforms and opacities of all that they write on, for a pointer at places of their areas.
-import type { Frame, Page } from '@playwright/test'
+import { expect, type Frame, type Page } from '@playwright/test'
 import { expandEffect } from '../../src/core/effect/kinds'
 import type { Box } from '../../src/core/geometry/box'
 import { evaluate, type Boxes } from '../../src/core/rig/evaluate'
@@ -85,14 +85,19 @@ export async function groundsOn(surface: Page | Frame, judged: readonly Judged[]
             return [key, { transform, opacity }]
           }),
         )
-        const inner = Object.fromEntries(
-          frames.map((select) => {
-            const { offsetLeft, offsetTop, offsetWidth, offsetHeight } = document.querySelector(select) as HTMLElement
-            return [select, { x: offsetLeft, y: offsetTop, width: offsetWidth, height: offsetHeight }]
-          }),
-        )
         const [borderLeft, borderTop] = [parseFloat(style.borderLeftWidth), parseFloat(style.borderTopWidth)]
         if (style.position === 'static') element.style.setProperty('position', 'relative', 'important')
+        const inner = Object.fromEntries(
+          frames.map((select) => {
+            const target = document.querySelector(select) as HTMLElement
+            let [x, y] = [0, 0]
+            for (let each: Element | null = target; each instanceof HTMLElement && each !== element; each = each.offsetParent) {
+              x += each.offsetLeft + (each === target ? 0 : each.clientLeft)
+              y += each.offsetTop + (each === target ? 0 : each.clientTop)
+            }
+            return [select, { x, y, width: target.offsetWidth, height: target.offsetHeight }]
+          }),
+        )
         // Where it lies while the pointer is on it.
         if (ownOn !== undefined) element.style.setProperty('transform', ownOn, 'important')
         // A point of its own space as the window has it: by a probe that lies there.
@@ -225,4 +230,33 @@ export async function apartOn(
     },
     [name, area, expected, own, ownOn] as const,
   )
+}
+
+/** Nothing of a page may differ by more, in px, thousandths of a matrix, or hundredths of an opacity. */
+export const mostApart = 1.5
+
+/** Moves the pointer to nine places of an effect's area, and compares all that is computed there, once it rests, with what the core says. */
+export async function judgeAtRest(
+  { surface, move }: { readonly surface: Page | Frame; readonly move: (x: number, y: number) => Promise<void> },
+  judged: Judged,
+  name: string,
+  ground: Ground | undefined,
+): Promise<void> {
+  if (!ground) throw new Error('It was not measured.')
+  const samples = places.map((each, i) => ({ t: 1000 * (i + 1), ...each }))
+  const times = samples.map(({ t }) => t + 990)
+  const expected = expectedOf(judged, ground, samples, times)
+  // What is scrolled away or covered cannot be pointed at.
+  expect(ground.places.filter(({ isHit }) => isHit).length, judged.kind).toBeGreaterThan(4)
+  for (const [i, { x, y, isHit }] of ground.places.entries()) {
+    if (!isHit) continue
+    await move(x, y)
+    const told = () => apartOn(surface, name, rigOf(judged).areas[0]?.select ?? '', expected[i] ?? [], ground.own, judged.ownOn)
+    let last = await told()
+    for (let wait = 16; last.worst >= mostApart && wait < 3000; wait *= 1.4) {
+      await surface.waitForTimeout(wait)
+      last = await told()
+    }
+    expect(last.worst, `${judged.kind} at ${i}: ${last.told}`).toBeLessThan(mostApart)
+  }
 }
