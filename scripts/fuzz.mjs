@@ -1,9 +1,20 @@
 // npm run fuzz [-- ROUNDS]: the random tests with new seeds, again and again, until one finds something. What it finds becomes an
 // example of its own in the test, by the seed and path that are printed.
+// npm run fuzz -- pages [CASES]: so many random pages with random effects in Chromium, 500 where nothing is said.
 import { spawnSync } from 'node:child_process'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { root } from './install.mjs'
+
+if (process.argv[2] === 'pages') {
+  const seed = Math.floor(Math.random() * 2 ** 31)
+  const { status } = spawnSync(process.execPath, [join(root, 'node_modules/@playwright/test/cli.js'), 'test', 'fuzz'], {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, GLASS_MOTH_CASES: process.argv[3] ?? '500', GLASS_MOTH_FUZZ: String(seed) },
+  })
+  process.exit(status ?? 1)
+}
 
 const rounds = Number(process.argv[2] ?? 20)
 const tests = readdirSync(join(root, 'src'), { recursive: true })

@@ -7,7 +7,7 @@ import { compile } from '../../src/core/compile/compile'
 import { factsOf } from '../../src/core/compile/tree-facts'
 import { writesOf } from '../../src/core/compile/writes'
 import { withShared } from '../../src/core/export/share'
-import { targetsOf, writeStylesheet } from '../../src/core/export/stylesheet'
+import { registrationsOf, targetsOf, writeStylesheet } from '../../src/core/export/stylesheet'
 import { overlapsOf } from '../../src/core/rig/resolve'
 import { findIn, readTree } from '../../src/core/page/tree'
 import { comingsOf } from '../../src/core/rig/comings'
@@ -76,6 +76,15 @@ export const scriptOf = (rigs: Readonly<Record<string, Rig>>, html: string, hasS
 export const withStyles = (html: string, rigs: Readonly<Record<string, Rig>>, hasScripts = false) =>
   writePage(html, stylesheetOf(rigs, html, hasScripts), '', { hasLayers: html.includes('@layer') })
 
+/** A page whose body is a shadow root with the styles of page and effects in it; properties are registered for all of the page. */
+const inShadow = (html: string, rigs: Readonly<Record<string, Rig>>, flat: string) =>
+  html
+    .replace('</head>', () => `<style>${registrationsOf(sourcesOf(rigs), factsIn(flat, rigs))}</style></head>`)
+    .replace('</template>', () => `<style>${stylesheetOf(rigs, flat)}</style></template>`)
+
+const factsIn = (html: string, rigs: Readonly<Record<string, Rig>>, hasScripts = false) =>
+  factsOf({ tree: readTree(html), lacksSheets: false, hasScripts }, sourcesOf(rigs))
+
 interface Driven {
   frames: ((now: number) => void)[]
   begun: Map<Animation, number>
@@ -89,35 +98,40 @@ interface Staged {
   }
 }
 
-/** Opens a page that plays these rigs by a clock that stands until it is moved; in a shadow root of an element if so asked. */
+/** Opens a page that plays these rigs by a clock that stands until it is moved; in the shadow root of `host` if so asked: `flat` is then the same page without one, from which facts are read. */
 export async function drive(
   page: Page,
   html: string,
   rigs: Readonly<Record<string, Rig>>,
-  { hasScripts = false }: { readonly hasScripts?: boolean } = {},
+  {
+    hasScripts = false,
+    host,
+    flat = html,
+  }: { readonly hasScripts?: boolean; readonly host?: string | undefined; readonly flat?: string | undefined } = {},
 ) {
-  await page.setContent(withStyles(html, rigs, hasScripts))
+  await page.setContent(host === undefined ? withStyles(html, rigs, hasScripts) : inShadow(html, rigs, flat))
   await page.addScriptTag({ content: stageScript })
   await page.evaluate(
-    ({ text, writes }) => {
+    ({ text, writes, within }) => {
+      const root = (within === undefined ? document : document.querySelector(within)?.shadowRoot) as Document | ShadowRoot
       const driven: Driven = { frames: [], begun: new Map(), hear: () => undefined, end: () => undefined }
       const { stage } = window as unknown as Staged
       const running = stage.runScript(text, {
-        root: document,
+        root,
         nonce: '',
         requestFrame: (callback: (now: number) => void) => driven.frames.push(callback),
-        elementFromPoint: (x: number, y: number) => document.elementFromPoint(x, y),
+        elementFromPoint: (x: number, y: number) => root.elementFromPoint(x, y),
       })
       driven.hear = running.hear
       driven.end = () => {
         running.end()
         stage.takeOff(document, writes, [])
       }
-      Object.assign(window, { driven })
+      Object.assign(window, { driven, drivenRoot: root })
     },
-    { text: scriptOf(rigs, html, hasScripts), writes: writesOf(sourcesOf(rigs)) },
+    { text: scriptOf(rigs, flat, hasScripts), writes: writesOf(sourcesOf(rigs)), within: host },
   )
-  const facts = factsOf({ tree: readTree(html), lacksSheets: false, hasScripts }, sourcesOf(rigs))
+  const facts = factsIn(flat, rigs, hasScripts)
   return {
     /** The channels that the stylesheet follows. */
     byCss: comingsOf(sourcesOf(rigs), facts).flatMap((each) => each.map(({ id }) => id)),
@@ -126,9 +140,9 @@ export async function drive(
     /** Shows a frame at `t`; transitions go by that clock too. */
     frame: (t: number) =>
       page.evaluate((now) => {
-        const { driven } = window as unknown as { driven: Driven }
+        const { driven, drivenRoot } = window as unknown as { driven: Driven; drivenRoot: Document }
         const keepTime = () => {
-          for (const each of document.getAnimations()) {
+          for (const each of drivenRoot.getAnimations()) {
             each.pause()
             const begun = driven.begun.get(each) ?? now
             driven.begun.set(each, begun)
@@ -144,7 +158,7 @@ export async function drive(
         (each) =>
           (window as unknown as { driven: Driven }).driven.hear(
             each as Sample,
-            each.phase === 'leave' ? null : document.elementFromPoint(each.x, each.y),
+            each.phase === 'leave' ? null : (window as unknown as { drivenRoot: Document }).drivenRoot.elementFromPoint(each.x, each.y),
           ),
         { x: 0, y: 0, buttons: 0, pointerType: 'mouse', phase: 'move', ...sample },
       ),

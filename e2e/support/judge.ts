@@ -62,7 +62,12 @@ const framesOf = (rig: Rig) => [
 ]
 
 /** Measures the areas of effects on a page that has none of them, and what their targets have of their own there. */
-export async function groundsOn(surface: Page | Frame, judged: readonly Judged[]): Promise<readonly Ground[]> {
+export async function groundsOn(
+  surface: Page | Frame,
+  judged: readonly Judged[],
+  at: readonly { readonly u: number; readonly v: number }[] = places,
+  host?: string,
+): Promise<readonly Ground[]> {
   const asked = judged.map((each) => {
     const rig = rigOf(each)
     const area = rig.areas[0]?.select ?? ''
@@ -74,40 +79,47 @@ export async function groundsOn(surface: Page | Frame, judged: readonly Judged[]
     }
   })
   return surface.evaluate(
-    ([all, at]) =>
+    ([all, asked, within]) =>
       all.map(({ area, targets, frames, ownOn }) => {
-        const element = document.querySelector(area) as HTMLElement
+        const root = (within === undefined ? document : document.querySelector(within)?.shadowRoot) as Document | ShadowRoot
+        const element = root.querySelector(area) as HTMLElement
         const style = getComputedStyle(element)
         const before: string | null = element.getAttribute('style')
         const own = Object.fromEntries(
           targets.map(({ key, select }) => {
-            const { transform, opacity } = getComputedStyle(document.querySelector(select) as Element)
+            const { transform, opacity } = getComputedStyle(root.querySelector(select) as Element)
             return [key, { transform, opacity }]
+          }),
+        )
+        /** Where an element lies by itself, from the outermost that it is laid out in. */
+        const layoutOf = (given: HTMLElement) => {
+          let [x, y] = [0, 0]
+          for (let each: Element | null = given; each instanceof HTMLElement; each = each.offsetParent) {
+            x += each.offsetLeft + (each === given ? 0 : each.clientLeft)
+            y += each.offsetTop + (each === given ? 0 : each.clientTop)
+          }
+          return { x, y }
+        }
+        const inner = Object.fromEntries(
+          frames.map((select) => {
+            const target = root.querySelector(select) as HTMLElement
+            const [from, to] = [layoutOf(element), layoutOf(target)]
+            const [x, y] = [to.x - from.x - element.clientLeft, to.y - from.y - element.clientTop]
+            return [select, { x, y, width: target.offsetWidth, height: target.offsetHeight }]
           }),
         )
         const [borderLeft, borderTop] = [parseFloat(style.borderLeftWidth), parseFloat(style.borderTopWidth)]
         if (style.position === 'static') element.style.setProperty('position', 'relative', 'important')
-        const inner = Object.fromEntries(
-          frames.map((select) => {
-            const target = document.querySelector(select) as HTMLElement
-            let [x, y] = [0, 0]
-            for (let each: Element | null = target; each instanceof HTMLElement && each !== element; each = each.offsetParent) {
-              x += each.offsetLeft + (each === target ? 0 : each.clientLeft)
-              y += each.offsetTop + (each === target ? 0 : each.clientTop)
-            }
-            return [select, { x, y, width: target.offsetWidth, height: target.offsetHeight }]
-          }),
-        )
         // Where it lies while the pointer is on it.
         if (ownOn !== undefined) element.style.setProperty('transform', ownOn, 'important')
         // A point of its own space as the window has it: by a probe that lies there.
         const probe = document.createElement('u')
         element.append(probe)
-        const points = at.map(({ u, v }) => {
+        const points = asked.map(({ u, v }) => {
           probe.style.cssText = `all: initial !important; position: absolute !important; left: ${u * 100}% !important; top: ${v * 100}% !important; width: 0 !important; height: 0 !important; transition: none !important`
           const { x, y } = probe.getBoundingClientRect()
           probe.style.setProperty('display', 'none', 'important')
-          const hit = document.elementFromPoint(x, y)
+          const hit = root.elementFromPoint(x, y)
           return { u, v, x, y, isHit: hit !== null && element.contains(hit) && Math.min(x, y) > 3 }
         })
         probe.remove()
@@ -115,7 +127,7 @@ export async function groundsOn(surface: Page | Frame, judged: readonly Judged[]
         else element.setAttribute('style', before)
         return { width: element.clientWidth, height: element.clientHeight, borderLeft, borderTop, places: points, own, inner }
       }),
-    [asked, places] as const,
+    [asked, at, host] as const,
   )
 }
 
@@ -191,16 +203,18 @@ export async function apartOn(
   expected: readonly Expected[],
   own: Ground['own'],
   ownOn: string | undefined,
+  within?: string,
 ): Promise<{ readonly worst: number; readonly told: string }> {
   return surface.evaluate(
-    ([prefix, ground, all, given, on]) => {
+    ([prefix, ground, all, given, on, host]) => {
+      const root = (host === undefined ? document : document.querySelector(host)?.shadowRoot) as Document | ShadowRoot
       let [worst, told] = [0, '']
       const note = (apart: number, words: string) => {
         if (!(apart <= worst)) [worst, told] = [Number.isNaN(apart) ? Infinity : apart, words]
       }
-      const host = document.querySelector(ground)
+      const area = root.querySelector(ground)
       for (const { key, part, select, functions, opacity } of all) {
-        const target = part === undefined ? document.querySelector(select ?? '') : host?.querySelector(`.${prefix}-${part}`)
+        const target = part === undefined ? root.querySelector(select ?? '') : area?.querySelector(`.${prefix}-${part}`)
         if (!(target instanceof HTMLElement)) {
           // A part that is seen with the pointer alone is not there before it came.
           note(opacity === 0 ? 0 : Infinity, `${key} is not there`)
@@ -228,7 +242,7 @@ export async function apartOn(
       }
       return { worst, told }
     },
-    [name, area, expected, own, ownOn] as const,
+    [name, area, expected, own, ownOn, within] as const,
   )
 }
 

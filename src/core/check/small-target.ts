@@ -1,5 +1,6 @@
 // Small targets: something to press, under 24 px, that goes away from the pointer (WCAG 2.2, 2.5.8).
-import { nameOf, settingsTo, type Check } from './check'
+import { addDeclarations } from './inline-style'
+import { nameOf, type Check } from './check'
 
 export const smallTarget: Check = {
   id: 'small-target',
@@ -8,11 +9,13 @@ export const smallTarget: Check = {
     const found = checked.seen?.fleeing ?? []
     const [first] = found
     if (!first) return undefined
-    const turned: unknown = checked.kind.turned(checked.effect.settings)
     return {
       words: `${nameOf(checked)} takes a link or a button of ${Math.round(first.width)} x ${Math.round(first.height)}px away from the pointer, by ${Math.round(first.px)}px: under 24px that is hard to hit.`,
       elements: found.map(({ number }) => number),
-      fix: turned === checked.effect.settings ? undefined : { words: 'Turn its direction', edit: settingsTo(checked, turned) },
+      fix: {
+        words: 'Make it 24px large',
+        markup: found.map(({ number }) => addDeclarations(number, checked.styleOf(number), ['min-width: 24px', 'min-height: 24px'])),
+      },
     }
   },
 }

@@ -61,6 +61,8 @@ describe('what a page tells of an effect', () => {
         css: '@media (min-width:9px) { .card p:nth-last-child(2 of :not([data-part])) { color: red !important; } }',
       },
     ])
+    const mended = `${css} ${upset.map((each) => each.css).join(' ')}`
+    expect(toldOf(page(mended, body)).upset).toEqual([])
     expect(toldOf(page(css, body), { adds: false }).upset).toEqual([])
     expect(toldOf(page(css, '<div class="card"></div>')).upset.map(({ select }) => select)).toEqual(['.card:empty'])
   })

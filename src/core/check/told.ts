@@ -89,8 +89,11 @@ const fromEnd = /:(last-child|only-child|nth-last-child\(([^()]+)\)|empty)(?![\w
 /** The rules of a page that match a child of one of these elements by what comes after it; each as it would be without what is added. */
 function upsetBy<Found extends object>(page: PageRead<Found>, elements: readonly Found[]): Told['upset'] {
   const hosts = new Set(elements)
+  const tight = (select: string) => select.replace(/\s+/g, '')
+  const known = new Set(page.rules.map(({ select }) => tight(select)))
   return page.rules.flatMap(({ context, select, declarations }) => {
-    if (!fromEnd.test(select) || declarations.length === 0) return []
+    // What stands beside such a rule already needs not be said again.
+    if (!fromEnd.test(select) || declarations.length === 0 || known.has(tight(withoutParts(select)))) return []
     const most = atMost(select)
     const found = most === '' ? [] : (page.find(most) ?? [])
     const isUpset = /:empty(?![\w-])/.test(select)

@@ -41,10 +41,7 @@ export function writeStylesheet(
   const comings = comingsOf(effects, facts)
   return [
     ...writeNamed(effects),
-    ...writeOwnProperties(
-      effects.flatMap((effect) => boundOutputs(effect).map(({ output }) => propertyOf(output.slot))),
-      facts,
-    ),
+    ...ownPropertiesOf(effects, facts),
     ...writeOwnRules(facts, targetsOf(effects)),
     ...effects.map((effect, i) => writeEffect(effect, comings[i] ?? [], facts)),
     ...writeMeetings(effects, overlaps, facts),
@@ -83,7 +80,14 @@ function writeRegistered({ rig, names }: PlannedEffect): readonly string[] {
 }
 
 /** The rules that register what the scripts of these effects write: such rules count in the sheets of a whole page alone. */
-export const registrationsOf = (effects: readonly PlannedEffect[]): string => effects.flatMap(writeRegistered).join('\n')
+export const registrationsOf = (effects: readonly PlannedEffect[], facts: SheetFacts = worstFacts): string =>
+  [...ownPropertiesOf(effects, facts), ...effects.flatMap(writeRegistered)].join('\n')
+
+const ownPropertiesOf = (effects: readonly PlannedEffect[], facts: SheetFacts) =>
+  writeOwnProperties(
+    effects.flatMap((effect) => boundOutputs(effect).map(({ output }) => propertyOf(output.slot))),
+    facts,
+  )
 
 /** What the script writes of a channel while the pointer is away, through the curve that CSS cannot say where there is one. */
 function awayValue(channel: Parameters<typeof poseOf>[0], curve: Output['curve']): string {

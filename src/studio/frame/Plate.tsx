@@ -207,7 +207,7 @@ const frameStyle = ({ size, scale }: PageFrameProps) =>
 function useFrame(frame: RefObject<HTMLIFrameElement | null>, link: StageLink, firstSource?: string): void {
   const studio = useStudio()
   const page = usePage()
-  const version = [page.id, page.source, page.bundle, ...(page.shown ?? [])].join(' ')
+  const version = [page.id, page.source, page.bundle, ...(page.shown ?? []), JSON.stringify(page.shownBy ?? [])].join(' ')
   const shown = useRef(firstSource === undefined ? '' : version)
   // Before the screen is painted: the page waits for this, and painting can take longer than all the rest.
   useLayoutEffect(() => {
