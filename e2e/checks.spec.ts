@@ -1,4 +1,6 @@
 // The checks: told in the top bar and beside the page, each mended in one act and undone in one step; and what the stage says of a page that is not whole.
+import { spawnSync } from 'node:child_process'
+import { mkdirSync, writeFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import { effectOf, openAlone, settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
@@ -66,6 +68,32 @@ test('what is amiss is counted, told in sentences, mended in one act and undone 
   await expect(button(page)).toHaveText('1 check', calm)
   await expect(drawer(page)).toContainText('Effect 2 takes a link')
   expect(stage).toBeDefined()
+})
+
+test('the command line says the same of a site as the studio', async ({ page, house }, info) => {
+  const html = shelf('.row { overflow: hidden } .pot > :last-child { margin-bottom: 0 }')
+  const effects = [
+    effectOf('tilt', '.pot', settingsOf('tilt', { scalePercent: 12, sheenPercent: 20 })),
+    effectOf('spotlight', '.row', settingsOf('spotlight')),
+    effectOf('drift', '.wrap', settingsOf('drift'), { roles: { 'layer-1': { select: '.tiny', noun: 'dot' } } }),
+  ]
+  await page.goto(await house.addSite('same', html, effects))
+  await stageOf(page)
+  await page.keyboard.press('k')
+  const rows = drawer(page).getByRole('listitem')
+  await expect(rows.first()).toBeVisible(calm)
+  const told = await rows.allInnerTexts()
+  mkdirSync(info.outputPath('site'), { recursive: true })
+  const pages = [{ id: 'page', name: 'A page', source: 'e'.repeat(64) }]
+  writeFileSync(info.outputPath('site/site.json'), JSON.stringify({ format: 'glass-moth/2', name: 'A site', pages, effects }))
+  writeFileSync(info.outputPath('site/index.html'), html)
+  const { stdout, status } = spawnSync('npm', ['run', '-s', 'glass-moth', '--', 'check', info.outputPath('site/site.json'), '--layout', 'yes', '--format', 'json'], { encoding: 'utf8' }) // prettier-ignore
+  expect(status).toBe(1)
+  const { findings } = JSON.parse(stdout) as { findings: { words: string }[] }
+  // A px more or less is the browser's window.
+  const plain = (words: string) => words.replace(/\d+px/g, 'N px')
+  expect(findings).toHaveLength(told.length)
+  for (const [i, { words }] of findings.entries()) expect(plain(told[i] ?? '')).toContain(plain(words))
 })
 
 test('a check changes nothing of what is seen: where the pointer rested, the page leans as before', async ({ page, house }) => {

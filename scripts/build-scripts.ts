@@ -1,5 +1,5 @@
-// Builds what the server hands out as text (the agent for the page's frame, the snippet that saves a page), the thread in
-// which it reads, the scripts in docs/exported, and the tables in docs/effects.
+// Builds what the server hands out as text (the agent for the page's frame, the snippet that saves a page), what looks at pages for the
+// command line, the thread in which the server reads, the scripts in docs/exported, and the tables in docs/effects.
 import { buildSync } from 'esbuild'
 import { join } from 'node:path'
 import { buildReader } from './build-reader'
@@ -9,23 +9,19 @@ import { writeSettingsPages } from './settings-docs'
 const root = new URL('..', import.meta.url).pathname
 const out = join(root, 'build')
 buildReader(root)
-buildSync({
-  entryPoints: [join(root, 'src/stage/agent.ts')],
-  outfile: join(out, 'stage.js'),
-  bundle: true,
-  minify: true,
-  format: 'iife',
-  target: 'es2022',
-  legalComments: 'none',
-})
-buildSync({
-  entryPoints: [join(root, 'src/snippet/save-page.ts')],
-  outfile: join(out, 'snippet.js'),
-  bundle: true,
-  minify: true,
-  format: 'iife',
-  target: 'es2022',
-  legalComments: 'none',
-})
+for (const [source, file] of [
+  ['src/stage/agent.ts', 'stage.js'],
+  ['src/stage/seen/by-itself.ts', 'look.js'],
+  ['src/snippet/save-page.ts', 'snippet.js'],
+] as const)
+  buildSync({
+    entryPoints: [join(root, source)],
+    outfile: join(out, file),
+    bundle: true,
+    minify: true,
+    format: 'iife',
+    target: 'es2022',
+    legalComments: 'none',
+  })
 writeExported(root)
 writeSettingsPages(root)

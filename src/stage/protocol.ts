@@ -154,7 +154,14 @@ export const toStageTable = {
   facts: question({ asked: askedSchema }, pageFactsSchema),
   /** What its markup and sheets tell of an effect. */
   told: question(
-    { asked: z.object({ select: z.string(), written: z.array(z.string()), driven: z.array(z.string()), adds: z.boolean() }) },
+    {
+      asked: z.object({
+        select: z.string(),
+        written: z.array(z.string()).readonly(),
+        driven: z.array(z.string()).readonly(),
+        adds: z.boolean(),
+      }),
+    },
     toldSchema,
   ),
   /** What is seen of an effect, wherever the pointer is on it; null where none of its elements is there. */
@@ -162,9 +169,9 @@ export const toStageTable = {
     {
       asked: z.object({
         select: z.string(),
-        written: z.array(z.string()),
-        parts: z.array(z.string()),
-        properties: z.array(z.string()),
+        written: z.array(z.string()).readonly(),
+        parts: z.array(z.string()).readonly(),
+        properties: z.array(z.string()).readonly(),
         moves: z.boolean(),
       }),
     },

@@ -9,7 +9,7 @@ export const structural: Check = {
     const [first] = upset
     if (!first) return undefined
     return {
-      words: `${nameOf(checked)} adds elements, so ${upset.length === 1 ? 'a rule of the page matches' : `${upset.length} rules of the page match`} something else: ${first.select}.`,
+      words: `${nameOf(checked)} adds elements, so ${upset.length === 1 ? 'a rule of the page matches' : `${upset.length} rules of the page match`} something else: ${first.select.replace(/\s*([>+~])\s*/g, ' $1 ')}.`,
       fix: { words: 'Have the page not count them', css: `${upset.map(({ css }) => css).join('\n')}\n` },
     }
   },

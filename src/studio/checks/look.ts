@@ -1,11 +1,9 @@
 // Looks at the effects of a page, one after another while nothing else happens, and has the worker say what is amiss.
 import { useEffect } from 'react'
 import type { Known } from '../../core/check/checks'
+import { seenAskedBy } from '../../core/check/asked'
 import { toldAskedBy } from '../../core/check/told'
 import { planEffects, type PlannedEffect } from '../../core/export/plan'
-import { drivenBy } from '../../core/rig/plan'
-import { addedParts, type Rig } from '../../core/rig/rig'
-import { selectOf, targetSelect } from '../../core/rig/resolve'
 import { usePage, useSite, useStudio, useView, type Studio } from '../context'
 import { whenIdle } from '../store/idle'
 import { playsAll } from '../store/scripts'
@@ -15,26 +13,9 @@ const calmMs = 900
 /** While the hand moves on the page it is left alone; so long after that it is not, ms. */
 const stillMs = 700
 
-/** The selectors of what a rig writes on or changes by looks, besides its own elements. */
-function writtenBy(rig: Rig): readonly string[] {
-  const ground = ({ area }: { readonly area: string }) => rig.areas.find(({ id }) => id === area)?.select ?? ''
-  return [
-    ...new Set([
-      ...rig.outputs.filter(({ to }) => typeof to !== 'object' || !('part' in to)).map((output) => selectOf(rig, output)),
-      ...(rig.states ?? [])
-        .filter(({ to }) => typeof to !== 'object' || !('part' in to))
-        .map((state) => targetSelect(ground(state), state.to)),
-    ]),
-  ]
-}
-
-async function lookAt({ link }: Studio, { rig, names }: PlannedEffect): Promise<Known> {
-  const { select, written, driven, adds } = toldAskedBy(rig)
-  const told = await link.ask({ type: 'told', asked: { select, written: [...written], driven: [...driven], adds } })
-  const properties = [...new Set([...drivenBy(rig), ...(rig.states ?? []).flatMap(({ css }) => Object.keys(css))])]
-  const parts = addedParts(rig).map(({ id }) => `.${names.name}-${id}`)
-  const moves = properties.some((property) => /^(transform|translate|rotate|scale|box-shadow)$/.test(property))
-  const seen = await link.ask({ type: 'seen', asked: { select, written: [...writtenBy(rig)], parts, properties, moves } })
+async function lookAt({ link }: Studio, planned: PlannedEffect): Promise<Known> {
+  const told = await link.ask({ type: 'told', asked: toldAskedBy(planned.rig) })
+  const seen = await link.ask({ type: 'seen', asked: seenAskedBy(planned) })
   return { told, ...(seen ? { seen } : {}) }
 }
 

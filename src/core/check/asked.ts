@@ -1,0 +1,29 @@
+// What of an effect a page that is laid out is asked to look at.
+import type { PlannedEffect } from '../export/plan'
+import { drivenBy } from '../rig/plan'
+import { addedParts, partOf, type Rig } from '../rig/rig'
+import { selectOf, targetSelect } from '../rig/resolve'
+import type { SeenAsked } from './seen'
+
+export function seenAskedBy({ rig, names }: Pick<PlannedEffect, 'rig' | 'names'>): SeenAsked {
+  const [area] = rig.areas
+  const properties = [...new Set([...drivenBy(rig), ...(rig.states ?? []).flatMap(({ css }) => Object.keys(css))])]
+  return {
+    select: area && area.of !== 'window' ? area.select : '',
+    written: writtenBy(rig),
+    parts: addedParts(rig).map(({ id }) => `.${names.name}-${id}`),
+    properties,
+    moves: properties.some((property) => /^(transform|translate|rotate|scale|box-shadow)$/.test(property)),
+  }
+}
+
+/** The selectors of what a rig writes on, or changes by looks, of the page. */
+function writtenBy(rig: Rig): readonly string[] {
+  const groundOf = (id: string) => rig.areas.find((area) => area.id === id)?.select ?? ''
+  return [
+    ...new Set([
+      ...rig.outputs.filter(({ to }) => partOf(to) === undefined).map((output) => selectOf(rig, output)),
+      ...(rig.states ?? []).filter(({ to }) => partOf(to) === undefined).map(({ area, to }) => targetSelect(groundOf(area), to)),
+    ]),
+  ]
+}
