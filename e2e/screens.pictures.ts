@@ -1,5 +1,6 @@
 // Makes the pictures in docs/screenshots from the demo: npm run pictures. Not a test, so npm test leaves it out.
 import type { Page } from '@playwright/test'
+import { effectOf, settingsOf } from './support/alone'
 import { test } from './support/house'
 import { builderMade, zipOf } from './support/made-pages'
 import { movePointer, onScreen, stageOf } from './support/stage'
@@ -158,4 +159,23 @@ test('pictures of the main views', async ({ page, house }) => {
   await page.getByRole('button', { name: /^What lift comes to/ }).click()
   await settle(page)
   await page.screenshot({ path: `${folder}/curve.png` })
+})
+
+const seeds = `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Seeds by the packet</title><style>
+body { margin: 0; background: #f6f4ee; color: #2a332c; font: 17px/1.5 Georgia, serif } h1 { margin: 56px 64px 20px; font-size: 44px; font-weight: 500 }
+.shelf { display: flex; gap: 10px; margin: 0 60px; padding: 4px; overflow: hidden } .packet { flex: 1; height: 300px; padding: 26px; box-sizing: border-box; background: #fffdf7; border: 1px solid #d8d2c2; border-radius: 6px } .packet h2 { margin: 0 0 8px; font-size: 25px; font-weight: 500 } .packet p { margin: 0; color: #6d7468 } .packet > :last-child { margin-bottom: 0 }
+</style></head><body><h1>Seeds by the packet</h1><section class="shelf"><article class="packet"><h2>Night stock</h2><p>Sown in May, scented by dusk.</p></article><article class="packet"><h2>Evening primrose</h2><p>Opens while you watch.</p></article><article class="packet" style="transform: none !important"><h2>Sweet rocket</h2><p>Comes back by itself.</p></article></section></body></html>`
+
+test('a picture of the checks', async ({ page, house }) => {
+  const tilt = effectOf('tilt', '.packet', settingsOf('tilt', { scalePercent: 8, sheenPercent: 24 }), {
+    name: 'Packets lean',
+    noun: 'each packet',
+  })
+  await page.goto(await house.addSite('seeds', seeds, [tilt]))
+  await stageOf(page)
+  await page.keyboard.press('k')
+  await page.getByText(/slide under the one after it/).waitFor()
+  await movePointer(page, 200, 180, 6)
+  await settle(page)
+  await page.screenshot({ path: `${folder}/checks.png` })
 })

@@ -7,7 +7,7 @@ import { contrastIn } from './contrast'
 import type { Seen, TextLook } from './seen'
 import type { Told } from './told'
 
-const told = (change: Partial<Told> = {}): Told => ({ matches: [4, 5], important: [], upset: [], unreached: [], ...change })
+const told = (change: Partial<Told> = {}): Told => ({ matches: [4, 5], important: [], upset: [], displaced: [], unreached: [], ...change })
 const seen = (change: Partial<Seen> = {}): Seen => ({
   isSeen: true,
   clipped: [],
@@ -219,6 +219,15 @@ describe('checks', () => {
     expect(finding).toMatchObject({
       check: 'small-target',
       fix: { markup: [{ do: 'attribute', at: 6, name: 'style', value: 'min-width: 24px; min-height: 24px' }] },
+    })
+  })
+
+  it('tell of a clip path and of an animation that the effect displaces', () => {
+    const [finding, ...rest] = found(siteOf('tilt'), { told: told({ displaced: ['clip-path', 'transform'] }) })
+    expect(rest).toEqual([])
+    expect(finding).toMatchObject({
+      check: 'displaced',
+      words: expect.stringMatching(/clip path too.*drives transform of elements/) as string,
     })
   })
 

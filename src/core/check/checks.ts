@@ -8,6 +8,7 @@ import { clipped } from './clipped'
 import { coarsePicture } from './coarse-picture'
 import { contrast } from './contrast'
 import { cursor } from './cursor'
+import { displaced } from './displaced'
 import { flattened } from './flattened'
 import { hoverContent } from './hover-content'
 import { hoverOnly } from './hover-only'
@@ -31,6 +32,7 @@ export const checks: readonly Check[] = [
   noResult,
   lostLight,
   lagging,
+  displaced,
   clipped,
   underNeighbour,
   flattened,

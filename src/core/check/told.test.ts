@@ -49,6 +49,18 @@ describe('what a page tells of an effect', () => {
     ])
   })
 
+  it('what of its own cannot go on beside the effect', () => {
+    const css =
+      '@keyframes float { to { transform: translateY(-9px); color: red } } .card { animation: float 2s infinite } .other { clip-path: circle() } .card.cut { clip-path: circle() } .card:hover { clip-path: none }'
+    const displaced = (body: string, driven: readonly string[]) => {
+      const tree = readTree(page(css, body))
+      return tell(readDressed({ tree, lacksSheets: false, hasScripts: false }), () => 0, { ...asked, driven }).displaced
+    }
+    expect(displaced('<p class="card"></p><p class="other"></p>', ['transform', 'clip-path'])).toEqual(['transform'])
+    expect(displaced('<p class="card cut"></p>', ['opacity', 'clip-path'])).toEqual(['clip-path'])
+    expect(displaced('<p class="other"></p>', ['transform', 'clip-path'])).toEqual([])
+  })
+
   it('which rules count from the end where it adds something, as they are without that', () => {
     const css =
       '.card > :last-child { margin: 0 } @media (min-width: 9px) { .card p:nth-last-child(2) { color: red !important } } .other :last-child { top: 0 } .card:last-child { left: 0 } .card:empty { width: 9px }'

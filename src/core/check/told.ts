@@ -14,6 +14,8 @@ export const toldSchema = z.object({
   important: z.array(z.object({ number, properties: z.array(z.string()) })),
   /** Rules that match something else once the effect has added its parts, as CSS for what they matched before. */
   upset: z.array(z.object({ select: z.string(), css: z.string() })),
+  /** What of its own the page cannot go on with beside the effect: a clip path where the effect cuts, and what its animations drive that the effect drives too. */
+  displaced: z.array(z.string()),
   /** Elements that it is on, and that the focus cannot reach: it is neither on them, in them nor around them. */
   unreached: z.array(number),
 })
@@ -62,9 +64,29 @@ export function tell<Found extends object>(
       )
       return properties.length > 0 ? [{ number, properties }] : []
     }),
+    displaced: [...displacedOn(page, writtenOn, driven)],
     upset: adds ? upsetBy(page, matches) : [],
     unreached: numbers(matches.filter((element) => !reached.has(element))),
   }
+}
+
+/** The properties that rules give some of these elements in ways that effects cannot be composed with, of those that are driven. */
+function displacedOn<Found extends object>(
+  page: PageRead<Found>,
+  elements: ReadonlySet<Found>,
+  driven: readonly string[],
+): readonly string[] {
+  const animated = new Set(page.animated.map(([property]) => property).filter((property) => driven.includes(property)))
+  const isSaid = (value: string) => !/^(none|initial|unset|inherit)$/.test(value.trim())
+  const given = page.rules.flatMap(({ select, declarations }) => {
+    const cuts = driven.includes('clip-path') && declarations.some(([property, value]) => property === 'clip-path' && isSaid(value))
+    const moves = animated.size > 0 && declarations.some(([property, value]) => /^animation(-name)?$/.test(property) && isSaid(value))
+    if (!cuts && !moves) return []
+    const most = atMost(select)
+    const meets = most !== '' && (page.find(most) ?? []).some((element) => elements.has(element))
+    return meets ? [...(cuts ? ['clip-path'] : []), ...(moves ? animated : [])] : []
+  })
+  return [...new Set(given)]
 }
 
 /** Of some elements those that the focus can be on, in or around. */

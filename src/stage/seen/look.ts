@@ -13,8 +13,8 @@ import { clippedBy, coveredBy, noReach, reachOf, reachOfAll, wider, type Reach }
 import { fleeingFrom, startOf } from './targets'
 import { groundOf, textsIn, type TextLooks } from './texts'
 
-/** After so long everything has settled, ms. */
-const longMs = 20_000
+/** After so long all but the slowest has settled, ms: what goes on by itself is followed all that time. */
+const longMs = 6000
 
 /** The nine places, as shares from the middle to the edges. */
 const shares = [-0.9, 0, 0.9]
