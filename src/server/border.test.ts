@@ -50,7 +50,7 @@ describe('the frame of a page', () => {
       { what: 'sheet' as const, count: 1, at: 3 },
     ]
     expect(withAgent({ html: '<head><script nonce="abc"></script><p>abc', heldBack }, 'agent("</script>")', 'abc')).toBe(
-      '<head><script nonce="abc" data-held="script sheet">agent("<\\/script>")</script><p>abc',
+      '<head><script nonce="abc" data-held="script=2 sheet=1">agent("<\\/script>")</script><p>abc',
     )
   })
 
