@@ -112,6 +112,21 @@ describe('the facts about a page', () => {
     })
   })
 
+  it.each([
+    ['span { padding: 3px; color: red } .card > * { position: relative; filter: blur(1px); margin: 0 }', ['padding', 'position', 'filter']],
+    ['* { box-sizing: border-box; margin: 0; padding: 0; font: inherit }', []],
+    ['.card p { opacity: .5 } .card::before { opacity: .5 } span.mark { opacity: .5 }', []],
+    ['.card span { background: #f0f url(a.png) no-repeat; transition: all 1s }', ['background-image', 'background-color']],
+  ])('tells what %j gives whatever is in things', (css, partStyles) => {
+    expect(factsFor(css).partStyles).toEqual(partStyles)
+  })
+
+  it('tells of what clips, and of perspective around', () => {
+    expect(factsFor('.card { overflow: hidden }')).toMatchObject({ hasClips: true, hasEyes: false })
+    expect(factsFor('.wrap { overflow: hidden; perspective: 500px }')).toMatchObject({ hasClips: false, hasEyes: true })
+    expect(factsFor('.card { overflow: visible; perspective: none }')).toMatchObject({ hasClips: false, hasEyes: false })
+  })
+
   it('tells what lies in what', () => {
     const { liesIn } = factsFor('', {}, undefined, ['.card', '.wrap', '.note'])
     expect(liesIn('.card', '.wrap')).toBe(true)

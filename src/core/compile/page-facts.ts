@@ -193,6 +193,7 @@ const harmless =
 
 /** Whether a declaration would change how a part is drawn that matches its rule too. */
 const changesParts = (property: string, value: string) =>
+  /^[a-z-]+$/.test(property) &&
   !harmless.test(property) &&
   !isNothing(property, value) &&
   !/^(0(px)?( 0(px)?)*|normal|auto|static|visible|baseline|inherit)$/.test(value.trim())
