@@ -31,7 +31,7 @@ export function makeAnswers(
   numbers: Numbers,
   ownSheets: () => readonly CSSStyleSheet[],
   heldBack: Readonly<Record<string, number>>,
-  look: (asked: SeenAsked) => Seen | null,
+  look: (asked: SeenAsked) => Seen | 'busy' | null,
 ): (question: ToStageOf<QuestionType>) => unknown {
   const isOurs = (sheet: CSSStyleSheet) => ownSheets().includes(sheet)
   const all = (select: string) => findAll(page, select) ?? []

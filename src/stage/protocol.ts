@@ -164,7 +164,7 @@ export const toStageTable = {
     },
     toldSchema,
   ),
-  /** What is seen of an effect, wherever the pointer is on it; null where none of its elements is there. */
+  /** What is seen of an effect, wherever the pointer is on it; null where none of its elements is there, `busy` while something is on its way. */
   seen: question(
     {
       asked: z.object({
@@ -175,7 +175,7 @@ export const toStageTable = {
         moves: z.boolean(),
       }),
     },
-    seenSchema.nullable(),
+    z.union([seenSchema, z.literal('busy')]).nullable(),
   ),
   /** The ground of each match of a selector, as a CSS colour. */
   grounds: question({ select: selector }, z.array(z.string())),

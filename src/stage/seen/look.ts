@@ -25,8 +25,16 @@ const mostRead = 80
 
 type Run = (requestFrame: Surroundings['requestFrame']) => RunningScript
 
-/** Looks at one effect; null where none of its elements is there. The page is as it was afterwards. */
-export function lookAtEffect(page: Document, numbers: Numbers, measure: Host['measure'], hover: Hover, asked: SeenAsked): Seen | null {
+/** Looks at one effect; null where none of its elements is there. The page is as it was afterwards; while something of it is on its way it is left alone. */
+export function lookAtEffect(
+  page: Document,
+  numbers: Numbers,
+  measure: Host['measure'],
+  hover: Hover,
+  asked: SeenAsked,
+): Seen | 'busy' | null {
+  const before = new Set(page.getAnimations())
+  if ([...before].some((each) => each instanceof CSSTransition)) return 'busy'
   const all = asked.select === '' ? [page.documentElement] : (findAll(page, asked.select) ?? [])
   const matches = all.filter((element) => {
     const { width, height } = element.getBoundingClientRect()
@@ -38,7 +46,11 @@ export function lookAtEffect(page: Document, numbers: Numbers, measure: Host['me
   }
   const first = matches.find(inWindow) ?? matches[0]
   if (!first) return null
-  return hover.lend((mark) => measure((run) => play(page, numbers, run, mark, asked, first, matches)))
+  const seen = hover.lend((mark) => measure((run) => play(page, numbers, run, mark, asked, first, matches)))
+  // What comes and goes in its own time was there already; the script that plays shows it with its next frame.
+  finish(page, before)
+  requestAnimationFrame(() => finish(page, before))
+  return seen
 }
 
 function play(

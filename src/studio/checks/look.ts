@@ -13,9 +13,11 @@ const calmMs = 900
 /** While the hand moves on the page it is left alone; so long after that it is not, ms. */
 const stillMs = 700
 
-async function lookAt({ link }: Studio, planned: PlannedEffect): Promise<Known> {
-  const told = await link.ask({ type: 'told', asked: toldAskedBy(planned.rig) })
+/** What there is to know of one effect; undefined while something on the page is on its way. */
+async function lookAt({ link }: Studio, planned: PlannedEffect): Promise<Known | undefined> {
   const seen = await link.ask({ type: 'seen', asked: seenAskedBy(planned) })
+  if (seen === 'busy') return undefined
+  const told = await link.ask({ type: 'told', asked: toldAskedBy(planned.rig) })
   return { told, ...(seen ? { seen } : {}) }
 }
 
@@ -38,13 +40,17 @@ export function useChecks(): void {
       const planned = planEffects(site, page.id)
       const known: Record<string, Known> = {}
       for (const each of planned) {
-        await whenIdle(1500)
+        const id = site.effects[each.number - 1]?.id ?? ''
         // The hand on the page is not to be disturbed, and what is looked at has to play there.
         const isBusy = () => performance.now() - (thread.samples.at(-1)?.t ?? -Infinity) < stillMs || !playsAll(link)
-        while (isCurrent && isBusy()) await pause(150)
-        if (!isCurrent) return
-        const id = site.effects[each.number - 1]?.id
-        if (id !== undefined) known[id] = await lookAt(studio, each)
+        for (let found: Known | undefined; !found;) {
+          await whenIdle(1500)
+          while (isCurrent && isBusy()) await pause(150)
+          if (!isCurrent) return
+          found = await lookAt(studio, each)
+          if (found) known[id] = found
+          else await pause(stillMs)
+        }
       }
       await search.follow(store.history.get().site)
       const findings = await search.ask({ ask: 'check', site, page: page.id, known })
