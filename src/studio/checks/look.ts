@@ -9,9 +9,9 @@ import { whenIdle } from '../store/idle'
 import { playsAll } from '../store/scripts'
 
 /** So long after the last change of what plays it is looked at, ms. */
-const calmMs = 900
+const calmMs = 1500
 /** While the hand moves on the page it is left alone; so long after that it is not, ms. */
-const stillMs = 700
+const stillMs = 1000
 
 /** What there is to know of one effect; undefined while something on the page is on its way. */
 async function lookAt({ link }: Studio, planned: PlannedEffect): Promise<Known | undefined> {
