@@ -9,6 +9,7 @@ import { planEffects } from '../core/export/plan'
 import { copyForStudio } from '../core/page/studio-copy'
 import { numberAttribute, placeholderPattern } from '../core/page/studio-copy-marks'
 import { elementsOf, findIn, readTree, textOf } from '../core/page/tree'
+import { fileNameOf } from '../core/site/path'
 import { filesOf, siteSchema, type Page, type Site } from '../core/site/site'
 import { Misuse, readArguments } from './arguments'
 import type { Outcome } from './command-line'
@@ -84,7 +85,7 @@ export function check(words: readonly string[]): Outcome {
 /** A page of a site as a tree with its sheets in it, each element with its number. Throws an Error with a sentence where it is not there. */
 function treeOf(site: Site, page: Page, folder: string) {
   const own = page.path ?? 'index.html'
-  const places = [own, `${nameInPaths(page.name)}.html`, `${nameInPaths(page.name)}/${own}`, `${page.id}.html`]
+  const places = [own, `${fileNameOf(page.name)}.html`, `${fileNameOf(page.name)}/${own}`, `${page.id}.html`]
   const found = places.find((place) => existsSync(join(folder, place)))
   if (found === undefined)
     throw new Error(`The page ${page.name} is not there: there is no ${join(folder, own)}. --pages FOLDER says where pages are.`)
@@ -112,13 +113,6 @@ function treeOf(site: Site, page: Page, folder: string) {
     hasScripts: heldBack.some(({ what }) => what === 'script' || what === 'handler'),
   }
 }
-
-/** A name as it stands in the paths of an export. */
-const nameInPaths = (name: string) =>
-  name
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '')
 
 /** A page as it was before its effects were put in. */
 function withoutOurs(html: string): string {

@@ -1,4 +1,5 @@
 // What a designer takes away: a page as one file, or with the files that came with it as an archive; or a whole site.
+import { fileNameOf } from '../core/site/path'
 import { filesOf, type Page, type Site, type SiteFile } from '../core/site/site'
 import { readAsset } from './assets'
 import { exportPage } from './export'
@@ -9,17 +10,6 @@ interface Packed {
   readonly type: string
   readonly body: Uint8Array<ArrayBuffer>
   readonly extension: 'html' | 'zip'
-}
-
-/** A name that every file system takes. */
-export function fileNameOf(name: string): string {
-  return (
-    name
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-|-$/g, '')
-      .slice(0, 60) || 'page'
-  )
 }
 
 /** A mark by which a browser reads the page as UTF-8, whatever its own words say of another encoding. */

@@ -1,4 +1,5 @@
 // Selectors: one that matches nothing on the page, or more than was meant.
+import { isOneAlone } from '../site/site'
 import { capital, nameOf, type Check } from './check'
 
 export const selector: Check = {
@@ -16,7 +17,7 @@ export const selector: Check = {
             words: `${nameOf(checked)} is on nothing: no element of this page matches ${effect.select}.`,
             fix: { words: 'Switch it off', edit: { do: 'change', id: effect.id, to: { isOff: true } } },
           }
-    if (count === 1 || !effect.noun.startsWith('this ')) return undefined
+    if (count === 1 || !isOneAlone(effect)) return undefined
     return { words: `${capital(effect.noun)} was one element; ${count} match ${effect.select} by now.`, elements: told.matches }
   },
 }

@@ -300,7 +300,7 @@ function writeRules(effect: PlannedEffect, comings: readonly Coming[], facts: Sh
     hold(list, [...facts.partStyles.map((property) => `${property}: unset !important;`), ...(blocks.get(list) ?? []).map(asImportant)])
     for (const { id, box } of added) {
       const select = `.${names.name}-${id}`
-      hold(select, importantLines((blocks.get(select) ?? []).filter((line) => box === undefined || !line.startsWith('inset:'))))
+      hold(select, (blocks.get(select) ?? []).filter((line) => box === undefined || !line.startsWith('inset:')).map(asImportant))
     }
   }
   if (added.length > 0 && facts.hasPartTransitions) hold(list, ['transition: none !important;'])
@@ -321,9 +321,7 @@ function writeRules(effect: PlannedEffect, comings: readonly Coming[], facts: Sh
   return [...write(blocks), ...(firm.size > 0 ? [firmLayer, ...indented(write(firm)), '}'] : [])]
 }
 
-/** Declarations as important ones, also those that take several lines. */
-const importantLines = (lines: readonly string[]) => lines.map((line) => (line.endsWith(';') ? asImportant(line) : line))
-
+/** A line of a declaration as of an important one; of those that take several lines the last one says so. */
 const asImportant = (line: string) => line.replace(/;$/, ' !important;')
 
 /**

@@ -182,3 +182,6 @@ export function filesOf(site: Site, page: Page): readonly SiteFile[] {
 export function playsOn({ pages, isOff }: Effect, pageId?: string): boolean {
   return !isOff && (pageId === undefined || !pages || pages.includes(pageId))
 }
+
+/** Whether an effect was put on one element alone: its noun says so. */
+export const isOneAlone = ({ noun }: Pick<Effect, 'noun'>): boolean => noun.startsWith('this ')

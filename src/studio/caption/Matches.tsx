@@ -2,9 +2,9 @@
 import { Box } from '@chakra-ui/react'
 import { expandEffect } from '../../core/effect/kinds'
 import { clashesOf } from '../../core/rig/clash'
-import type { Effect } from '../../core/site/site'
+import { isOneAlone, type Effect } from '../../core/site/site'
 import { usePage, useSite, useView } from '../context'
-import { isOneAlone, OneOfSeveral } from './OneOfSeveral'
+import { OneOfSeveral } from './OneOfSeveral'
 
 /** What is worth knowing about the elements that are meant: none are there, or a later effect sets what only one can. */
 export function Matches({ effect }: { readonly effect: Effect }) {

@@ -8,9 +8,6 @@ import { usePage, useStudio } from '../context'
 import { newGesture } from '../store/site-store'
 import { MarkupOffer } from './MarkupOffer'
 
-/** Whether an effect was put on one element alone: its noun says so. */
-export const isOneAlone = ({ noun }: Pick<Effect, 'noun'>): boolean => noun.startsWith('this ')
-
 /** An id that no element of a source has: the word with a number. */
 function freeId(source: string, word: string): string {
   const taken = new Set([...source.matchAll(/\sid\s*=\s*["']?([^"'\s>]+)/gi)].map(([, id]) => id))

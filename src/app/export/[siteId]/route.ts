@@ -1,4 +1,5 @@
-import { fileNameOf, packSite } from '@/server/download'
+import { fileNameOf } from '@/core/site/path'
+import { packSite } from '@/server/download'
 import { checkIdentifiers } from '@/server/identifiers'
 import { answerPage } from '@/server/problem'
 import { readSite } from '@/server/sites'

@@ -1,4 +1,5 @@
-import { fileNameOf, packPage } from '@/server/download'
+import { fileNameOf } from '@/core/site/path'
+import { packPage } from '@/server/download'
 import { exportPage } from '@/server/export'
 import { checkIdentifiers } from '@/server/identifiers'
 import { answerPage } from '@/server/problem'
