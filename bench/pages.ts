@@ -23,6 +23,14 @@ export function plannedOf(name: string, number = 1, select = '.card'): PlannedEf
   }
 }
 
+/** An effect of a kind with none of its roles filled but its own. */
+export function kindAlone(kind: string, changes: object, select: string): PlannedEffect {
+  const found = findKind(kind)
+  if (!found) throw new Error(`There is no kind "${kind}".`)
+  const rig = found.expand({ ...(found.defaults as object), ...changes }, select)
+  return { number: 1, names: { title: `Effect 1, ${kind}`, name: kind }, rig, sentence: `The kind ${kind}.` }
+}
+
 /** An effect of a kind as an effect: as it is from the start, with changes. */
 export function kindPlanned(kind: string, changes: object = {}, select = '.card', number = 1): PlannedEffect {
   const found = findKind(kind)

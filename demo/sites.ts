@@ -8,6 +8,7 @@ import { grainLightDefaults } from '../src/core/effect/grain-light/settings'
 import { spotlightDefaults } from '../src/core/effect/spotlight/settings'
 import { tiltDefaults } from '../src/core/effect/tilt/settings'
 import { washDefaults } from '../src/core/effect/wash/settings'
+import { wipeDefaults } from '../src/core/effect/wipe/settings'
 import type { Effect } from '../src/core/site/site'
 import { gardenPage, wall } from './vesper-hollow/garden'
 import { specimensPage } from './vesper-hollow/specimens'
@@ -134,6 +135,32 @@ const vesperHollow: readonly Effect[] = [
       shade: wall.shade,
       ground: wall.stone,
       travelPercent: 9,
+    },
+  },
+  {
+    id: 'hours',
+    kind: 'wipe',
+    name: 'Day gives way to night',
+    select: '.by-day',
+    noun: 'the day',
+    roles: {
+      back: { select: '.by-night', noun: 'the night' },
+      rider: { select: '.rider', noun: 'the moth' },
+      ground: { select: '.hours', noun: 'the glasshouse' },
+    },
+    pages: ['garden'],
+    settings: {
+      ...wipeDefaults,
+      waitsPercent: 24,
+      touch: 'drag-x',
+      path: {
+        stops: [
+          { at: 0, value: 60, easing: 'ease-in-out' },
+          { at: 0.3, value: -70, easing: 'ease-in-out' },
+          { at: 0.62, value: 40, easing: 'ease-in-out' },
+          { at: 1, value: -60 },
+        ],
+      },
     },
   },
   {

@@ -277,11 +277,6 @@ test('a role is filled by pointing, and the shell that it needs is shown as a ch
   await page.getByRole('button', { name: /^Which elements are the tag \(needs a shell\): tag$/ }).click()
   await page.getByRole('menuitem', { name: 'point at something' }).click()
   await clickOnPage(page, await stageOf(page), '.words')
-  await page
-    .getByRole('region', { name: 'Under the pointer' })
-    .getByRole('button', { name: /p\.words/ })
-    .click()
-  await page.getByRole('button', { name: 'Take these' }).click()
   await expect(page.getByText('The tag needs an element around it.')).toBeVisible()
   await page.getByRole('button', { name: 'Show the change' }).click()
   await expect(page.getByLabel('What changes in the markup')).toContainText('+      <span class="tag-frame">')

@@ -315,3 +315,90 @@ test('a grid of pictures with a gradient tint that comes on hover, in three acts
   ).toContain('linear-gradient(0deg, rgb(15, 34, 38) 0%')
   expect(await alone.evaluate(([x = 0, y = 0]) => document.elementFromPoint(x, y)?.tagName, [box.x + 80, box.y + 60])).toBe('IMG')
 })
+
+/** Where the line of a wipe cuts an element, px of the window: the right or left side of its clip path. */
+const cutOf = (page: Page, select: string, side: 'left' | 'right') =>
+  page.locator(select).evaluate((element, from) => {
+    const { left, right, width } = element.getBoundingClientRect()
+    const sides = /inset\((.*)\)/.exec(getComputedStyle(element).clipPath)?.[1]?.match(/calc\([^)]*\)|\S+/g) ?? []
+    const text = (from === 'right' ? sides[1] : sides[3]) ?? ''
+    const [, share = '0', sign = '+', px = '0'] = /calc\(([\d.]+)% ([+-]) (-?[\d.]+)px\)/.exec(text) ?? [
+      text,
+      String(parseFloat(text) || 0),
+    ]
+    const cut = (Number(share) / 100) * width + (sign === '-' ? -1 : 1) * Number(px)
+    return from === 'right' ? right - cut : left + cut
+  }, side)
+
+test('a hero in two halves whose border follows the pointer, headlines not reflowing, also by finger, in three acts', async ({
+  page,
+  house,
+}, info) => {
+  const hand = countingHand(page)
+  const { frame, exported } = await openStarter(page, house, 'halves')
+  await hand.pointAt(frame, '.half-left', 0.2, 0.2)
+  await hand.clickOn(/^Two sides/)
+  await hand.pointRole(frame, 'back', '.half-right', 0.85, 0.2)
+  expect(hand.count()).toBeLessThanOrEqual(3)
+
+  const alone = await openExport(page, exported, info.outputPath('page.html'))
+  const headings = () => alone.locator('h1').evaluateAll((all) => all.map((each) => JSON.stringify(each.getBoundingClientRect())))
+  const before = await headings()
+  await eventually(() => cutOf(alone, '.half-left', 'right')).toBeCloseTo(640, 0)
+  await alone.mouse.move(400, 300)
+  await eventually(() => cutOf(alone, '.half-left', 'right')).toBeCloseTo(400, 0)
+  expect(await cutOf(alone, '.half-right', 'left')).toBeCloseTo(400, 0)
+  expect(await headings()).toEqual(before)
+  expect(await alone.locator('.halves').evaluate((element) => getComputedStyle(element).touchAction)).toBe('pan-y pinch-zoom')
+})
+
+test('a headline gives way to another along a line with a marker on its own path, ornaments by side, on wide screens only, in seven acts', async ({
+  page,
+  house,
+}, info) => {
+  const hand = countingHand(page)
+  const { frame, exported } = await openStarter(page, house, 'headlines')
+  await hand.pointAt(frame, '.headline-before', 0.1, 0.2)
+  await hand.clickOn(/^One line behind another/)
+  // What lies under it, as large as it is, is the back until something else is pointed at.
+  await expect(page.getByRole('button', { name: /Which elements are the back/ })).toHaveText(/this headline/)
+  await hand.pointRole(frame, 'rider', '.marker')
+  await hand.pointRole(frame, 'companions of the front', '.ornament-before')
+  await hand.pointRole(frame, 'companions of the back', '.ornament-after')
+  // What is folded away is opened; that chooses nothing.
+  await page.getByRole('button', { name: 'More' }).click()
+  await page.getByRole('button', { name: 'Strength, area, visitors' }).click()
+  await hand.choose(/^Window width/, 'from a width on')
+  expect(hand.count()).toBeLessThanOrEqual(7)
+
+  const alone = await openExport(page, exported, info.outputPath('page.html'))
+  const headings = () => alone.locator('h2').evaluateAll((all) => all.map((each) => JSON.stringify(each.getBoundingClientRect())))
+  const before = await headings()
+  const card = await boxOf(alone, '.headlines')
+  const marker = async () => {
+    const box = await boxOf(alone, '.marker')
+    return { x: box.x + box.width / 2, y: box.y + box.height / 2 }
+  }
+  await eventually(async () => (await marker()).x).toBeCloseTo(card.x + 0.08 * card.width, 0)
+  for (const [share, rise] of [
+    [0.45, -50],
+    [0.999, 30],
+  ] as const) {
+    // prettier-ignore
+    const x = card.x + share * card.width
+    await alone.mouse.move(x, card.y + 60)
+    for (const [select, side] of [
+      ['.headline-before', 'right'],
+      ['.headline-after', 'left'],
+      ['.ornament-before', 'right'],
+      ['.ornament-after', 'left'],
+    ] as const)
+      // prettier-ignore
+      await eventually(async () => Math.abs((await cutOf(alone, select, side)) - x)).toBeLessThan(1)
+    await eventually(async () => Math.abs((await marker()).x - x)).toBeLessThan(1)
+    await eventually(async () => (await marker()).y - card.y - card.height / 2).toBeCloseTo(rise, 0)
+  }
+  expect(await headings()).toEqual(before)
+  await alone.setViewportSize({ width: 700, height: 800 })
+  await eventually(() => alone.locator('.headline-before').evaluate((element) => getComputedStyle(element).clipPath)).toBe('none')
+})

@@ -1,4 +1,5 @@
-// The demo's page "The garden": the motto round the corner of its wall.
+// The demo's page "The garden": the motto round the corner of its wall, and the glasshouse by day and by night.
+import { glasshouse, glasshouseStyles } from './glasshouse'
 import { pageOf } from './house-style'
 import { flowers, grass } from './meadow'
 import { seededRandom } from './random'
@@ -88,7 +89,7 @@ export function gardenPage(): string {
   return pageOf(
     'The garden',
     'The garden',
-    styles,
+    styles + glasshouseStyles,
     `
     <section class="corner">
       ${drawBehind()}
@@ -96,6 +97,7 @@ export function gardenPage(): string {
       ${drawIvy()}
       ${drawBefore()}
     </section>
+    ${glasshouse()}
     <section class="garden-words">
       <div><h3>The wall</h3><p>Four hundred paces round, built from the stones of the old mill. The motto was cut by the first warden, who could not stop at the corner.</p></div>
       <div><h3>The beds</h3><p>Five of them, planted by the hour at which they open. The last one opens for an hour a year, and we ring the bell.</p></div>

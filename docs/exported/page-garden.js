@@ -4,6 +4,8 @@
     x: 0,
     y: 0,
     over: null,
+    isTouch: false,
+    isByKeys: false,
     time: 0,
   }
 
@@ -30,22 +32,40 @@
   }
 
   // Takes an event to all effects, in the order of time.
-  function meet({ type, timeStamp, clientX, clientY, target }) {
+  function meet({ type, timeStamp, clientX, clientY, target, pointerType, key }) {
     const t = Math.max(pointer.time, timeStamp)
     if (!(type.startsWith('pointer')) || t - measured > 200 || t - pointer.time > 200) {
-      frames.clear()
-      measured = t
+      forgetFrames(t)
       for (const effect of effects) findAll(effect)
     }
     pointer.time = t
-    const isOut = type === 'pointerout' || type === 'pointercancel'
+    if (type === 'keydown') {
+      const moved = pressKey(key ?? '', t)
+      if (moved) {
+        meet(moved)
+        pointer.isByKeys = true
+      }
+      return
+    }
+    if (type.startsWith('focus')) {
+      for (const effect of effects)
+        meetFocus(effect, type === 'focusin' && target.matches(':focus-visible') ? target : null)
+      // Where the keys took the pointer it is as long as the focus.
+      if (type === 'focusout' && pointer.isByKeys)
+        meet({ type: 'pointerout', timeStamp: t, clientX: pointer.x, clientY: pointer.y, target, pointerType: 'mouse' })
+      return
+    }
+    const isOut = type === 'pointerout' || type === 'pointercancel' || (type === 'pointerup' && pointerType === 'touch')
     if (type.startsWith('pointer')) {
+      pointer.isByKeys = false
       pointer.x = clientX
       pointer.y = clientY
       pointer.over = isOut ? null : target
+      pointer.isTouch = pointerType === 'touch'
     } else {
       pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
     }
+    if (!(type.startsWith('pointer'))) for (const effect of effects) followSizes(effect, t)
     for (const effect of effects) {
       guarded(effect, meetEffect, t)
     }
@@ -63,7 +83,10 @@
       }
     if (effect.findsAll)
       for (const area of areas) {
-        if (!effect.places.has(area)) begin(effect, area, area)
+        const elements = effect.readsIn ? [...area.querySelectorAll(effect.readsIn)] : [area]
+        // One in which there is nothing to read has the pointer all the same.
+        if (effect.readsIn && elements.length === 0) elements.push(area)
+        for (const element of elements) if (!effect.places.has(element)) begin(effect, area, element)
       }
   }
 
@@ -74,14 +97,14 @@
 
   // Takes the pointer to the elements of an effect that have it, and away from those that had it.
   function meetEffect(effect) {
-    const over = pointer.over
+    const over = effect.fine && pointer.isTouch ? null : pointer.over
     if (!effect.findsAll) {
       const hit = over?.closest(effect.select)
       if (hit && !effect.places.has(hit)) begin(effect, hit)
     }
     const all = [...effect.places.values()]
     const holding = over
-      ? all.filter(({ area }) => hasPointer(frameOf(area)) && (over.contains(area) || over.closest(effect.notForeign) !== null))
+      ? all.filter(({ area }) => hasPointer(frameOf(area, effect.measure)) && (over.contains(area) || over.closest(effect.notForeign) !== null))
       : []
     // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
     const first = holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1)
@@ -89,14 +112,7 @@
       const has = place.area === first?.area
       if (has || place.isOn) {
         place.isOn = has
-        // Turns all that follows the pointer in a place to where it should be now.
-        const t = pointer.time
-        // The pointer as an element sees it.
-        const frame = frameOf(place.area)
-        const { x, y } = frame.toFrame.transformPoint(pointer)
-        const at = { ...frame, x, y, t, place }
-        place.moves = true
-        for (const follower of place.followers) turnValue(follower, at)
+        turnPlace(effect, place, pointer.time)
       }
     }
   }
@@ -116,32 +132,58 @@
       area,
       isOn: false,
       moves: !!effect.stands,
-      followers: effect.values.map((value) => ({
+      focused: false,
+      followers: effect.readsIn && element === area ? [] : effect.values.map((value) => ({
       value,
-      target: 0,
+      target: value.pose,
       since: 0,
       gap: 0,
       speed: 0,
+      feel: value.feel,
+      band: value.band,
     })),
     }
+    for (const follower of place.followers)
+        if (follower.value.bySize && follower.value.leave)
+          follower.target = follower.value.leave(atOf(effect, place, 0), follower)
     effect.places.set(element, place)
+  }
+
+  // The pointer as an element sees it.
+  function atOf(effect, place, t) {
+    // Where the values of a place are read.
+    const box = effect.readsIn ? place.element : undefined
+    const frame = box ? frameOf(box, effect.measure) : frameOf(place.area, effect.measure)
+    const { x, y } = frame.toFrame.transformPoint(pointer)
+    return { ...frame, x, y, t, place }
+  }
+
+  // Turns all that follows the pointer in a place to where it should be now.
+  function turnPlace(effect, place, t) {
+    const at = atOf(effect, place, t)
+    place.moves = true
+    for (const follower of place.followers) turnValue(follower, at)
   }
 
   function turnValue(follower, at) {
     const { value } = follower
-    const reading = at.place.isOn ? value.read(at, follower) : 0
+    const reading = at.place.isOn ? value.read(at, follower) : value.leave ? value.leave(at, follower) : value.pose
     // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
+    const feel = value.feel
     const t = at.t
-    if (reading !== follower.target) {
-      const { gap, speed } = underdamped(follower, t)
-      Object.assign(follower, { target: reading, since: t, gap: gap + follower.target - reading, speed })
+    if (reading !== follower.target || feel !== follower.feel) {
+      const { gap, speed } = follower.feel(follower, t)
+      Object.assign(follower, { target: reading, feel, since: t, gap: gap + follower.target - reading, speed })
     }
   }
+
+  const set = (target, value, shown) =>
+    target.style.setProperty(value.property, value.as ? String(value.as(shown)) : shown.toFixed(value.digits))
 
   // Says on an element that an effect is at work on it: from now on its rules count.
   function mark(effect, place) {
     place.element.setAttribute(effect.mark, '')
-    for (const target of effect.seenWithin ? place.element.querySelectorAll(effect.seenWithin) : []) target.setAttribute(effect.mark, '')
+    for (const target of [...(effect.seenOnSelf ? [place.element] : []), ...(effect.seenWithin ? place.element.querySelectorAll(effect.seenWithin) : [])]) target.setAttribute(effect.mark, '')
     if (effect.parts) {
       // Adds the parts of an effect to an element, once.
       const host = place.area
@@ -163,10 +205,12 @@
     place.moves = false
     for (const follower of place.followers) {
       const { value } = follower
-      const { gap, moves } = underdamped(follower, t)
-      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(4))
+      const { gap, moves } = follower.feel(follower, t)
+      if (value.property)
+        for (const target of targetsOf(place, value)) set(target, value, moves ? follower.target + gap : follower.target)
       if (moves) place.moves = true
     }
+    if (effect.slider && (place.focused || !place.moves)) tellSlider(place, effect.slider)
     if (!effect.keeps && !place.moves && !place.isOn) effect.places.delete(place.element)
     return place.moves
   }
@@ -175,15 +219,44 @@
   function addPart(
     host,
     home,
-    { part, copies },
+    { part, copies, reached, role, namedBy, shows },
   ) {
     const element = document.createElement('span')
     element.className = part
-    element.setAttribute('aria-hidden', 'true')
+    if (!(reached)) element.setAttribute('aria-hidden', 'true')
+    if (role) element.setAttribute('role', role)
+    if (namedBy) makeSlider(host, element, namedBy, shows)
     element.dataset.part = ''
     if (copies) keepCopy(host, element)
     home.append(element)
     return element
+  }
+
+  // Makes a part a slider that can be focused, named by the headings of what these select, or by their words.
+  function makeSlider(host, element, namedBy, shows = '') {
+    const words = namedBy.map((select) => {
+      const named = host.querySelector(select)
+      return (named?.querySelector('h1, h2, h3, h4, h5, h6') ?? named)?.textContent?.trim().slice(0, 60)
+    })
+    element.tabIndex = 0
+    element.ariaLabel = words.join(' / ')
+    element.ariaValueMin = '0'
+    element.ariaValueMax = '1'
+    element.ariaValueNow = shows
+  }
+
+  // Takes the focus to the places that have it; null takes it away.
+  function meetFocus(effect, target) {
+    if (!effect.focuses) return
+    for (const place of effect.places.values()) {
+      const focused =
+        !!target &&
+        place.area.contains(target) &&
+        (!effect.slider || target.matches(effect.slider))
+      if (focused === place.focused) continue
+      place.focused = focused
+      turnPlace(effect, place, pointer.time)
+    }
   }
 
   const isPart = (node) => node.dataset?.part === ''
@@ -206,17 +279,56 @@
     })
   }
 
+  // A spring that reaches its mark soonest without passing it, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
+  function critical({ gap, speed, since, band }, t, decay) {
+    const s = (t - since) / 1000
+    const fade = Math.exp(-decay * s)
+    const push = speed + decay * gap
+    return {
+      gap: fade * (gap + push * s),
+      speed: fade * (speed - decay * push * s),
+      moves: fade * (Math.abs(gap) + Math.abs(push) * (s + 1 / decay)) >= band,
+    }
+  }
+
+  // The value of a curve at x. Outside its stretches it holds, or goes on straight.
+  function onCurve(stretches, x) {
+    const [from, low, to, high, ease] = stretches.findLast(([at]) => at <= x) ?? stretches[0]
+    const share = (x - from) / (to - from)
+    const held = Math.min(1, Math.max(0, share))
+    return low + (high - low) * (ease && share > 0 && share < 1 ? ease(share) : held)
+  }
+
+  // cubic-bezier(x1, y1, x2, y2): the time is found by Newton's method inside a shrinking bracket. Outside 0..1 it holds.
+  function bezier() {
+    const on = (a, b, s) => 3 * (1 - s) * s * ((1 - s) * a + s * b) + s ** 3
+    return (share) => {
+      let [low, high, s] = [0, 1, share]
+      for (let step = 0; step < 40; step++) {
+        const error = on(0.42, 0.58, s) - share
+        if (error > 0) high = s
+        else low = s
+        const next = s - error / (3 * (1 - s) ** 2 * 0.42 + 6 * (1 - s) * s * (0.58 - 0.42) + 3 * s * s * (1 - 0.58))
+        s = next > low && next < high ? next : (low + high) / 2
+      }
+      return on(0, 1, s)
+    }
+  }
+
   // Where elements lie, and since when that is known.
   const frames = new Map()
 
   let measured = 0
 
-  function frameOf(element) {
+  function forgetFrames(t) {
+    frames.clear()
+    measured = t
+  }
+
+  function frameOf(element, measure) {
     const known = frames.get(element)
     if (known) return known
-    // Where an element lies that nothing turns or moves.
-    const { left, top, width, height } = element.getBoundingClientRect()
-    const frame = { toFrame: new DOMMatrix([1, 0, 0, 1, -left, -top]), width, height }
+    const frame = measure(element)
     frames.set(element, frame)
     return frame
   }
@@ -231,19 +343,186 @@
     }
   }
 
+  // Hears a key that an effect asks for, but for what is written with it.
+  function hearKey(event) {
+    const { type, timeStamp, key, target, altKey, ctrlKey, metaKey } = event
+    if (altKey || ctrlKey || metaKey || target.closest('input, textarea, select, [contenteditable]')) return
+    const moves =
+      ways.has(key) &&
+      effects.some(({ select, arrowKeys, slider }) => arrowKeys && target.closest(slider || select))
+    if (moves) event.preventDefault()
+    if (!moves && key !== 'Escape') return
+    events.push({ type, timeStamp, key, target, clientX: pointer.x, clientY: pointer.y })
+    wake()
+  }
+
+  const px = (text) => parseFloat(text) || 0
+
+  // Where an element lies that nothing turns or moves.
+  function plain(element) {
+    const { left, top, width, height } = element.getBoundingClientRect()
+    return { toFrame: new DOMMatrix([1, 0, 0, 1, -left, -top]), width, height }
+  }
+
+  // The box around where a matrix draws an element of this size, about its middle.
+  function hullOf(
+    drawn,
+    width,
+    height,
+  ) {
+    const corners = [-0.5, 0.5].flatMap((x) => [-0.5, 0.5].map((y) => drawn.transformPoint({ x: x * width, y: y * height })))
+    const [xs, ys] = [corners.map(({ x, w }) => x / w), corners.map(({ y, w }) => y / w)]
+    return { left: Math.min(...xs), top: Math.min(...ys), right: Math.max(...xs), bottom: Math.max(...ys) }
+  }
+
+  // Where a share of an area along both of its sides lies in an element of it, px.
+  function shareOfArea({ toFrame, place: { area } }, measure) {
+    const { toFrame: toArea, width, height } = frameOf(area, measure)
+    return toFrame.multiply(toArea.inverse()).transformPoint({ x: 0.24 * width, y: 0.24 * height })
+  }
+
+  // Which way keys move the pointer, in steps; so many that they end at a side where that is meant.
+  const ways = new Map([
+    ['ArrowLeft', [-1, 0]],
+    ['ArrowRight', [1, 0]],
+    ['ArrowUp', [0, -1]],
+    ['ArrowDown', [0, 1]],
+    ['Home', [-1e6, 0]],
+    ['End', [1e6, 0]],
+  ])
+
+  // Takes a key to the effects; gives where it moves the pointer to.
+  function pressKey(key, t) {
+    const [right, down] = ways.get(key) ?? [0, 0]
+    if (!right && !down) return undefined
+    for (const effect of effects) {
+      const place = effect.arrowKeys ? [...effect.places.values()].find(({ focused }) => focused) : undefined
+      if (!place || !effect.arrowKeys || (effect.slider && !effect.values.some(({ slides }) => slides))) continue
+      const { toFrame, width, height } = frameOf(place.area, effect.measure)
+      // From where it is, or else from the middle.
+      const at =
+        pointer.over && place.isOn ? toFrame.transformPoint(pointer) : { x: width / 2, y: height / 2, ...slideAt(place, width, height) }
+      const x = Math.min(width, Math.max(0, at.x + right * effect.arrowKeys * width))
+      const y = Math.min(height, Math.max(0, at.y + down * effect.arrowKeys * height))
+      const to = toFrame.inverse().transformPoint({ x, y })
+      return { type: 'pointermove', timeStamp: t, clientX: to.x, clientY: to.y, target: place.area, pointerType: 'mouse' }
+    }
+    return undefined
+  }
+
+  // Where the slider of a place is, px.
+  function slideAt({ followers }, width, height) {
+    const shown = followers.find(({ value }) => value.slides)
+    if (!shown) return {}
+    return shown.value.slides === 'x' ? { x: shown.target * width } : { y: shown.target * height }
+  }
+
+  const rest = { gap: 0, speed: 0, moves: false }
+  // The value itself, at once.
+  const direct = () => rest
+
+  // What hangs on how large things are follows that where the pointer is not.
+  function followSizes(effect, t) {
+    for (const place of effect.places.values()) {
+      if (place.isOn) continue
+      for (const follower of place.followers) {
+        if (!follower.value.bySize) continue
+        turnValue(follower, atOf(effect, place, t))
+        place.moves = true
+      }
+    }
+  }
+
   // The elements that a value is written on.
   function targetsOf(
     place,
-    { within, onParts },
+    { onSelf, within, onParts },
   ) {
-    return [...(within ? place.element.querySelectorAll(within) : []), ...(onParts ? place.area.querySelectorAll(onParts) : [])]
+    return [
+      ...(onSelf ? [place.element] : []),
+      ...(within ? place.element.querySelectorAll(within) : []),
+      ...(onParts ? place.area.querySelectorAll(onParts) : []),
+    ]
   }
 
-  const decay = 2 * Math.PI * 2.27 * 0.715
+  // Has the slider of a place say where it is.
+  function tellSlider({ area, followers }, select) {
+    const shown = followers.find(({ value }) => value.slides)
+    const slider = area.querySelector(select)
+    const text = shown?.target.toFixed(2)
+    if (slider && text !== undefined && slider.ariaValueNow !== text) slider.ariaValueNow = text
+  }
+
+  // The individual transform properties, and a transform, as one matrix; the page may have turned an element by either.
+  function matrixOf({ rotate, scale }, transform) {
+    const words = rotate.split(' ')
+    const axis = { x: '1, 0, 0', y: '0, 1, 0' }[words[0] ?? ''] ?? words.slice(0, 3).join(', ')
+    const turning = rotate === 'none' ? '' : words.length === 1 ? `rotate(${rotate})` : `rotate3d(${axis}, ${words.at(-1) ?? ''})`
+    const scaling = scale === 'none' ? '' : `scale(${scale.split(' ').slice(0, 2).join(', ')})`
+    return new DOMMatrix(`${turning} ${scaling} ${transform === 'none' ? '' : transform}`.trim())
+  }
+
+  // What the page itself gives an element, also while effects move it.
+  function ownTransform(element, style) {
+    if (!(element.matches('.rider[data-by-day-wipe], .hours .rider[data-by-day-wipe], .sky .sky-near[data-sky-drift], .sky .sky-far[data-sky-drift]'))) return style.transform
+    const own = style.getPropertyValue('--own-transform') || 'none'
+    return inPx(own, element)
+  }
+
+  // Translations in % of an element in px: a matrix knows no sizes.
+  const inPx = (transform, { offsetWidth, offsetHeight }) =>
+    transform.replace(/(translate\w*)\(([^()]*)\)/g, (_, name, list) => {
+      const lengths = list.split(',').map((length, i) => {
+        const size = name.endsWith('Y') || i === 1 ? offsetHeight : offsetWidth
+        return length.includes('%') ? `${(parseFloat(length) / 100) * size}px` : length
+      })
+      return `${name}(${lengths.join()})`
+    })
+
+  // How the page turns and scales what lies in these elements, one in another; `isOwn`: without what effects do.
+  function aroundOf(element, isOwn) {
+    let around = new DOMMatrix()
+    for (let each = element.parentElement; each; each = each.parentElement) {
+      const style = getComputedStyle(each)
+      around = matrixOf(style, isOwn ? ownTransform(each, style) : style.transform).multiply(around)
+    }
+    const zoom = element.currentCSSZoom ?? 1
+    return new DOMMatrix([around.a * zoom, around.b * zoom, around.c * zoom, around.d * zoom, 0, 0])
+  }
+
+  // Where an element would lie if effects did nothing, also where the page turns or scales it, or what it lies in.
+  function turned(element) {
+    const style = getComputedStyle(element)
+    const more =
+      style.boxSizing === 'border-box'
+        ? [0, 0]
+        : [
+            px(style.paddingLeft) + px(style.paddingRight) + px(style.borderLeftWidth) + px(style.borderRightWidth),
+            px(style.paddingTop) + px(style.paddingBottom) + px(style.borderTopWidth) + px(style.borderBottomWidth),
+          ]
+    const [width = 0, height = 0] = [px(style.width) + (more[0] ?? 0), px(style.height) + (more[1] ?? 0)]
+    const [originX = 0, originY = 0] = style.transformOrigin.split(' ').map(px)
+    // From its middle to its origin, about which it is turned, and back.
+    const drawn = aroundOf(element, false)
+      .multiply(matrixOf(style, style.transform))
+      .translate(width / 2 - originX, height / 2 - originY)
+    const box = element.getBoundingClientRect()
+    const own = aroundOf(element, true).multiply(matrixOf(style, ownTransform(element, style)))
+    // Where its origin is seen: the middle of both boxes is one.
+    const originOf = (seen) => {
+      const hull = hullOf(seen, width, height)
+      return { x: box.x + box.width / 2 - (hull.left + hull.right) / 2, y: box.y + box.height / 2 - (hull.top + hull.bottom) / 2 }
+    }
+    const origin = originOf(drawn)
+    return { toFrame: new DOMMatrix()
+        .translate(originX, originY)
+        .multiply(new DOMMatrix([own.a, own.b, own.c, own.d, own.e, own.f]).inverse())
+        .translate(-origin.x, -origin.y), width, height }
+  }
+
   const swing = 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)
-  // Settles in 416 ms, 4 % overshoot.
   // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
-  function underdamped({ gap, speed, since }, t) {
+  function underdamped({ gap, speed, since, band }, t, decay) {
     const s = (t - since) / 1000
     const fade = Math.exp(-decay * s)
     const push = (speed + decay * gap) / swing
@@ -251,9 +530,14 @@
     return {
       gap: fade * (gap * cos + push * sin),
       speed: fade * (speed * cos - (decay * push + swing * gap) * sin),
-      moves: fade * Math.hypot(gap, push) >= 0.0002,
+      moves: fade * Math.hypot(gap, push) >= band,
     }
   }
+
+  const soft = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.27 * 0.715) // settles in 416 ms, 4 % overshoot
+  const follows = (follower, t) => critical(follower, t, 2 * Math.PI * 7.74) // settles in 120 ms
+  const ease = bezier() // ease-in-out
+  const shown = (x) => onCurve([[0, 60, 0.3, -70, ease], [0.3, -70, 0.62, 40, ease], [0.62, 40, 1, -60, ease]], x)
 
   const effects = [
     // A corner at 44% folds the motto, its walls slanted by 17° and the second one in 40% shade; the words slide by 9% against the pointer.
@@ -261,14 +545,91 @@
       select: '.motto',
       name: 'motto-fold',
       mark: 'data-motto-fold',
-      notForeign: '.motto, .sky .sky-near, .sky .sky-far',
+      notForeign: '.motto, .rider, .hours .rider, .sky .sky-near, .sky .sky-far',
       findsAll: true,
       stands: true,
       keeps: true,
+      fine: true,
+      measure: plain,
       parts: [{ part: 'motto-fold-wall-1' }, { part: 'motto-fold-words-1', inside: 'motto-fold-wall-1', copies: true }, { part: 'motto-fold-wall-2' }, { part: 'motto-fold-words-2', inside: 'motto-fold-wall-2', copies: true }, { part: 'motto-fold-shade', inside: 'motto-fold-wall-2' }],
       places: new Map(),
       values: [
-        { property: '--motto-fold-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), onParts: ':scope > .motto-fold-wall-1 > .motto-fold-words-1, :scope > .motto-fold-wall-2 > .motto-fold-words-2' },
+        { property: '--motto-fold-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), pose: 0, band: 0.0002, digits: 4, feel: soft, onParts: ':scope > .motto-fold-wall-1 > .motto-fold-words-1, :scope > .motto-fold-wall-2 > .motto-fold-words-2' },
+      ],
+    },
+    // In the glasshouse, along a line that goes toward 90°, the day gives way to the night, softened over 0px; the moth rides on it, companions of the front and companions of the back are cut with it.
+    {
+      select: '.hours',
+      name: 'by-day-wipe',
+      mark: 'data-by-day-wipe',
+      notForeign: '.hours, .rider, .hours .rider, .sky .sky-near, .sky .sky-far',
+      findsAll: true,
+      stands: true,
+      keeps: true,
+      seenOnSelf: true,
+      focuses: true,
+      arrowKeys: 0.05,
+      slider: '.by-day-wipe-line',
+      readsIn: '.by-day',
+      measure: plain,
+      parts: [{ part: 'by-day-wipe-line', reached: true, role: 'slider', shows: '0.24', namedBy: ['.by-day', '.by-night'] }],
+      places: new Map(),
+      values: [
+        { property: '--by-day-wipe-front-x', read: ({ x, width }) => x - width / 2, pose: 0.24, leave: (at) => shareOfArea(at, plain).x - at.width / 2, bySize: true, band: 0.01, digits: 3, feel: follows, onSelf: true },
+      ],
+    },
+    {
+      select: '.hours',
+      name: 'by-day-wipe',
+      mark: 'data-by-day-wipe',
+      notForeign: '.hours, .rider, .hours .rider, .sky .sky-near, .sky .sky-far',
+      findsAll: true,
+      keeps: true,
+      seenOnSelf: true,
+      focuses: true,
+      arrowKeys: 0.05,
+      slider: '.by-day-wipe-line',
+      readsIn: '.by-night',
+      measure: plain,
+      places: new Map(),
+      values: [
+        { property: '--by-day-wipe-back-x', read: ({ x, width }) => x - width / 2, pose: 0.24, leave: (at) => shareOfArea(at, plain).x - at.width / 2, bySize: true, band: 0.01, digits: 3, feel: follows, onSelf: true },
+      ],
+    },
+    {
+      select: '.hours',
+      name: 'by-day-wipe',
+      mark: 'data-by-day-wipe',
+      notForeign: '.hours, .rider, .hours .rider, .sky .sky-near, .sky .sky-far',
+      findsAll: true,
+      keeps: true,
+      seenOnSelf: true,
+      focuses: true,
+      arrowKeys: 0.05,
+      slider: '.by-day-wipe-line',
+      readsIn: '.rider',
+      measure: turned,
+      places: new Map(),
+      values: [
+        { property: '--by-day-wipe-rider-x', read: ({ x, width }) => x - width / 2, pose: 0.24, leave: (at) => shareOfArea(at, turned).x - at.width / 2, bySize: true, band: 0.01, digits: 3, feel: follows, onSelf: true },
+      ],
+    },
+    {
+      select: '.hours',
+      name: 'by-day-wipe',
+      mark: 'data-by-day-wipe',
+      notForeign: '.hours, .rider, .hours .rider, .sky .sky-near, .sky .sky-far',
+      findsAll: true,
+      keeps: true,
+      focuses: true,
+      arrowKeys: 0.05,
+      slider: '.by-day-wipe-line',
+      measure: plain,
+      seenWithin: '.rider',
+      places: new Map(),
+      values: [
+        { property: '--by-day-wipe-run-translateY', read: ({ x, width }) => Math.min(1, Math.max(0, x / width)), pose: 0.24, band: 0.0001, feel: follows, as: shown, within: '.rider' },
+        { read: ({ x, width }) => Math.min(1, Math.max(0, x / width)), pose: 0.24, slides: 'x', band: 0.0001, digits: 5, feel: direct, onSelf: true },
       ],
     },
     // In the sky, the swarm slides by 22px and the starry sky by 6px, against the pointer, across only.
@@ -276,11 +637,13 @@
       select: '.sky',
       name: 'sky-drift',
       mark: 'data-sky-drift',
-      notForeign: '.sky, .sky .sky-near, .sky .sky-far',
+      notForeign: '.sky, .rider, .hours .rider, .sky .sky-near, .sky .sky-far',
+      fine: true,
+      measure: plain,
       seenWithin: '.sky-near, .sky-far',
       places: new Map(),
       values: [
-        { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), within: '.sky-near, .sky-far' },
+        { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), pose: 0, band: 0.0002, digits: 4, feel: soft, within: '.sky-near, .sky-far' },
       ],
     },
   ]
@@ -290,19 +653,20 @@
     guarded(effect, standIn, pointer.time)
   }
   // Hears what happens, for the next frame.
-  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointercancel', 'scroll', 'resize'])
+  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointerup', 'pointercancel', 'focusin', 'focusout', 'scroll', 'resize', 'load'])
     addEventListener(
       type,
       (event) => {
-        const { relatedTarget, pointerType } = event
+        const { relatedTarget, isPrimary } = event
         // On its way from one element to another the pointer is not gone.
         if (type === 'pointerout' && relatedTarget) return
-        // A finger scrolls the page.
-        if (pointerType === 'touch') return
+        // Of several fingers the first one leads.
+        if (isPrimary === false) return
         // A fast mouse moves more than once a frame.
         events.push(...(event.getCoalescedEvents?.().slice(0, -1) ?? []), event)
         wake()
       },
       { passive: true, capture: true },
     )
+  addEventListener('keydown', hearKey, { capture: true })
 })()

@@ -16,6 +16,8 @@ export interface Hand {
   readonly dragOnPage: (from: Point, to: Point) => Promise<void>
   /** Starts to point and clicks the element: one act by the rules of the count. */
   readonly pointAt: (frame: Frame, select: string, u?: number, v?: number) => Promise<void>
+  /** Points at an element for a role of the caption: one act by the rules of the count. */
+  readonly pointRole: (frame: Frame, role: string, select: string, u?: number, v?: number) => Promise<void>
   /** Opens a word of the caption and chooses in its list: one act. */
   readonly choose: (word: string | RegExp, option: string | RegExp) => Promise<void>
 }
@@ -64,6 +66,15 @@ export function countingHand(page: Page): Hand {
       await page.keyboard.press('p')
       await expect(page.getByRole('region', { name: 'Under the pointer' })).toBeVisible()
       await clickOnPage(page, frame, select, u, v)
+    },
+    pointRole: async (frame, role, select, u, v) => {
+      acts += 1
+      const word = page.getByRole('button', { name: `Which elements are the ${role} (uses elements of your page)` })
+      const before = await word.innerText()
+      await word.click()
+      await page.getByRole('menuitem', { name: /^point at something/i }).click()
+      await clickOnPage(page, frame, select, u, v)
+      await expect(word).not.toHaveText(before)
     },
     choose: async (word, option) => {
       acts += 1

@@ -39,6 +39,17 @@ export function judgedOn(form: Form, isDirect: boolean): readonly Judged[] {
       roles: { ground: { select: on('field'), noun: 'field' } },
       reads: 'padding',
     },
+    {
+      kind: 'wipe',
+      select: on('first'),
+      settings: settings('wipe', { directionDeg: 100 }),
+      roles: {
+        back: { select: on('later'), noun: 'night' },
+        rider: { select: on('rider'), noun: 'rider' },
+        ground: { select: on('sides'), noun: 'sides' },
+      },
+      reads: 'padding',
+    },
     { kind: 'spotlight', select: on('night'), settings: settings('spotlight'), reads: 'padding' },
     { kind: 'glow', select: on('lamp'), settings: settings('glow'), reads: 'border' },
     { kind: 'grain-light', select: on('dusk'), settings: settings('grain-light'), reads: 'padding' },

@@ -159,6 +159,7 @@ export const toStageTable = {
         select: z.string(),
         written: z.array(z.string()).readonly(),
         driven: z.array(z.string()).readonly(),
+        takesClip: z.boolean(),
         adds: z.boolean(),
       }),
     },

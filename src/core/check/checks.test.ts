@@ -116,7 +116,7 @@ describe('checks', () => {
   })
 
   it('tell of what is cut off: by what hides it with a way out, by what scrolls without', () => {
-    const clipped = [{ by: 2, px: 11.2, style: 'hidden hidden', scrolls: false }]
+    const clipped = [{ by: 2, px: 11.2, scrolls: false }]
     const [hidden] = found(siteOf('tilt'), { told: told(), seen: seen({ clipped }) }, 'color: red')
     expect(hidden).toMatchObject({ check: 'clipped', words: expect.stringContaining('12px') as string, elements: [2] })
     expect(hidden?.fix && 'markup' in hidden.fix && hidden.fix.markup).toEqual([
@@ -128,7 +128,7 @@ describe('checks', () => {
 
   it('bring what slides under its neighbour in front, by a rule of the stylesheet', () => {
     const site = siteOf('tilt', { scalePercent: 20 })
-    const known = { told: told(), seen: seen({ covered: [{ number: 4, by: 5, px: 9 }] }) }
+    const known = { told: told(), seen: seen({ covered: [{ number: 4, px: 9 }] }) }
     const findings = found(site, known)
     expect(namesOf(findings)).toEqual(['under-neighbour'])
     expect(namesOf(found(afterFix(site, findings[0]), known))).toEqual([])
@@ -194,6 +194,22 @@ describe('checks', () => {
     const findings = found(site, { told: told() })
     expect(namesOf(findings)).toEqual(['reduced-motion'])
     expect(namesOf(found(afterFix(site, findings[0]), { told: told() }))).toEqual([])
+    // What rides on the line of a cut is where the visitor has it.
+    const cut = {
+      to: 'self',
+      slot: { on: 'clip', layer: 'side', hole: 'line', unit: 'px' },
+      base: 0,
+      factor: 1,
+      channel: 'here',
+      strength: 1,
+    }
+    const settings = site.effects[0]?.settings as { readonly outputs: readonly object[] }
+    const riding = siteOf('free', {
+      ...settings,
+      outputs: [...settings.outputs, cut],
+      layers: [{ id: 'side', css: 'inset(0 {line} 0 0)' }],
+    })
+    expect(namesOf(found(riding, { told: told() }))).toEqual([])
   })
 
   it('tell of a hidden cursor that nothing stands for', () => {

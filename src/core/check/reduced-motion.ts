@@ -9,8 +9,15 @@ export const reducedMotion: Check = {
     const { rig } = checked.planned
     if (rig.notCalm) return undefined
     const goesOn = new Set(rig.channels.filter(({ group }) => group === 'light' || group === 'state').map(({ id }) => id))
+    // What rides on the line of a cut shows where that is, by the visitor's own hand: without it half of the page could not be reached.
+    const cuts = rig.outputs.some(({ slot }) => slot.on === 'clip')
     const moves = rig.outputs.some(
-      ({ to, slot, channel }) => slot.on === 'transform' && partOf(to) === undefined && channel !== undefined && goesOn.has(channel),
+      ({ to, slot, channel }) =>
+        slot.on === 'transform' &&
+        !(cuts && slot.fn.startsWith('translate')) &&
+        partOf(to) === undefined &&
+        channel !== undefined &&
+        goesOn.has(channel),
     )
     const isAnimated = [...rig.rules, ...rig.parts].some(({ css }) => Object.keys(css).some((name) => /^animation(-name)?$/.test(name)))
     if (!moves && !isAnimated) return undefined

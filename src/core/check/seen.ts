@@ -14,9 +14,9 @@ export const seenSchema = z.object({
   /** Whether anything that is computed differs, at any of the nine places, from what it is without the effect. */
   isSeen: z.boolean(),
   /** What cuts off something that the effect makes stick out, and by how much, px. */
-  clipped: z.array(z.object({ by: number, px, style: z.string(), scrolls: z.boolean() })),
+  clipped: z.array(z.object({ by: number, px, scrolls: z.boolean() })),
   /** Elements that come to lie under one that stands after them. */
-  covered: z.array(z.object({ number, by: number, px })),
+  covered: z.array(z.object({ number, px })),
   /** By which property the page draws the elements flat. */
   flat: z.string().nullable(),
   /** Texts in one of the elements. */

@@ -3,7 +3,7 @@ import { readDressed } from '../compile/tree-facts'
 import { elementsOf, readTree } from '../page/tree'
 import { tell, type ToldAsked } from './told'
 
-const asked: ToldAsked = { select: '.card', written: ['.card'], driven: ['transform'], adds: true }
+const asked: ToldAsked = { select: '.card', written: ['.card'], driven: ['transform'], takesClip: false, adds: true }
 
 function toldOf(html: string, more: Partial<ToldAsked> = {}) {
   const tree = readTree(html)

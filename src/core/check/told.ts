@@ -26,6 +26,8 @@ export interface ToldAsked {
   readonly select: string
   readonly written: readonly string[]
   readonly driven: readonly string[]
+  /** Whether it cuts by a clip of its own, which takes over from a page that cuts sides itself. */
+  readonly takesClip: boolean
   /** Whether elements are added to what `select` matches. */
   readonly adds: boolean
 }
@@ -36,6 +38,7 @@ export function toldAskedBy(rig: Rig): ToldAsked {
     select: area && area.of !== 'window' ? area.select : '',
     written: touchedBy(rig).written,
     driven: drivenBy(rig),
+    takesClip: rig.outputs.some(({ slot }) => slot.on === 'clip'),
     adds: addedParts(rig).some(({ area: id, host, inside }) => id === area?.id && host === undefined && inside === undefined),
   }
 }
@@ -47,7 +50,7 @@ const focusable =
 export function tell<Found extends object>(
   page: PageRead<Found>,
   numberOf: (element: Found) => number | undefined,
-  { select, written, driven, adds }: ToldAsked,
+  { select, written, driven, takesClip, adds }: ToldAsked,
 ): Told {
   const find = (each: string) => (each === '' ? [] : (page.find(each) ?? []))
   const numbers = (elements: Iterable<Found>) => [...elements].flatMap((element) => numberOf(element) ?? [])
@@ -64,7 +67,7 @@ export function tell<Found extends object>(
       )
       return properties.length > 0 ? [{ number, properties }] : []
     }),
-    displaced: [...displacedOn(page, writtenOn, driven)],
+    displaced: [...displacedOn(page, writtenOn, driven, takesClip)],
     upset: adds ? upsetBy(page, matches) : [],
     unreached: numbers(matches.filter((element) => !reached.has(element))),
   }
@@ -75,11 +78,14 @@ function displacedOn<Found extends object>(
   page: PageRead<Found>,
   elements: ReadonlySet<Found>,
   driven: readonly string[],
+  takesClip: boolean,
 ): readonly string[] {
   const animated = new Set(page.animated.map(([property]) => property).filter((property) => driven.includes(property)))
   const isSaid = (value: string) => !/^(none|initial|unset|inherit)$/.test(value.trim())
   const given = page.rules.flatMap(({ select, declarations }) => {
-    const cuts = driven.includes('clip-path') && declarations.some(([property, value]) => property === 'clip-path' && isSaid(value))
+    const cuts =
+      driven.includes('clip-path') &&
+      declarations.some(([property, value]) => property === 'clip-path' && isSaid(value) && !(takesClip && value.startsWith('inset(')))
     const moves = animated.size > 0 && declarations.some(([property, value]) => /^animation(-name)?$/.test(property) && isSaid(value))
     if (!cuts && !moves) return []
     const most = atMost(select)

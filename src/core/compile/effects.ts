@@ -7,6 +7,7 @@ import {
   addedParts,
   droppedBy,
   partOf,
+  sliderOf,
   type Area,
   type Channel,
   type FrameOf,
@@ -23,6 +24,7 @@ import { poseOf } from '../rig/play'
 import type { Facts } from './facts'
 import type { Constants } from './feels'
 import { number, quote } from './literal'
+import { gives } from './own-rules'
 import type { Targets } from './tables'
 import { writeChannel, type Fields } from './values'
 
@@ -96,11 +98,12 @@ export function draftsOf(
   { rig, names, sentence }: Source,
   comings: readonly Coming[],
   constants: Constants,
-  { hasBorders, hasOwnCode }: Facts,
+  facts: Facts,
   measureOf: (select: string, box: Area['box']) => Measure,
   moved: readonly string[],
 ): readonly EffectDraft[] {
   const plans = planRig(rig, names)
+  const { hasBorders, hasOwnCode } = facts
   return rig.areas.flatMap((area, index) => {
     const plan = plans[index]
     // What the stylesheet tells by itself needs nothing here.
@@ -139,6 +142,7 @@ export function draftsOf(
         )
       const indexOf = (seenBy: string | undefined) =>
         isDone(seenBy) ? ('stylesheet' as const) : seenBy === undefined ? -1 : written.findIndex(({ id }) => id === seenBy)
+      const slider = sliderOf(rig, area.id)
       const values = written.flatMap(({ id, write, on, seenBy, zone }) => {
         const channel = members.find((each) => each.id === id)
         return channel
@@ -148,7 +152,7 @@ export function draftsOf(
                   channel,
                   write,
                   indexOf(seenBy),
-                  { ...around, zone, chosen: chosenFor(rig, area, channel) },
+                  { ...around, zone, chosen: chosenFor(rig, area, channel), slides: id === slider?.value },
                   constants,
                 ),
                 on,
@@ -174,6 +178,7 @@ export function draftsOf(
           values.map((value) => value.fields),
           moved,
           seenOn.includes(undefined),
+          n === 0 && frames.length === 1 && isBareAtRest(rig, area, facts),
         ),
         ...timesOf(
           come,
@@ -264,6 +269,7 @@ function fieldsOf(
   values: readonly Fields[],
   moved: readonly string[],
   onSelf: boolean,
+  isBare: boolean,
 ): Fields {
   const name = nameOfArea(names, rig, area.id)
   const fields = new Map<string, string>([
@@ -303,6 +309,7 @@ function fieldsOf(
     'tellsBefore',
     states.some(({ ways = [] }) => ways.some(({ from }) => from !== 'any')),
   )
+  set('bareAtRest', isBare && onSelf)
   set('isGroup', area.of === 'group')
   set('isWindow', area.of === 'window')
   set('amongAll', area.among === 'all')
@@ -317,6 +324,8 @@ function fieldsOf(
       rig.channels.some((channel) => channel.area === area.id && channel.signal.of === 'focus'),
   )
   if (area.arrowKeys !== undefined) fields.set('arrowKeys', number(area.arrowKeys))
+  const slider = sliderOf(rig, area.id)
+  if (slider) fields.set('slider', quote(`.${names.name}-${slider.part}`))
   set(
     'pinches',
     rig.channels.some((channel) => channel.area === area.id && channel.signal.of === 'pinch'),
@@ -377,6 +386,8 @@ function writePart(rig: Rig, part: Part, names: Names): string {
     ['attribute', told?.[1].attribute && quote(told[1].attribute)],
     ['reached', reached && 'true'],
     ['role', typeof reached === 'object' ? quote(reached.role) : undefined],
+    ['shows', typeof reached === 'object' && 'value' in reached ? quote(restOf(rig, reached.value).toFixed(2)) : undefined],
+    ['namedBy', typeof reached === 'object' && 'namedBy' in reached ? `[${reached.namedBy.map(quote).join(', ')}]` : undefined],
     ['stride', every && number('ms' in every ? every.ms : every.px)],
     ['byTime', every && 'ms' in every ? 'true' : undefined],
     ['forMs', dropped && number(dropped.forMs)],
@@ -387,6 +398,12 @@ function writePart(rig: Rig, part: Part, names: Names): string {
   return `{ ${members.flatMap(([member, text]) => (text === undefined ? [] : [`${member}: ${text}`])).join(', ')} }`
 }
 
+/** Where a channel lies before the pointer comes. */
+function restOf(rig: Rig, id: string): number {
+  const channel = channelOf(rig, id)
+  return channel ? poseOf(channel) : 0
+}
+
 const reachesOut = ({ insets }: Area) => insets !== undefined && Object.values(insets).some(({ value }) => value < 0)
 
 function insetsOf(insets: NonNullable<Area['insets']>): string {
@@ -394,6 +411,20 @@ function insetsOf(insets: NonNullable<Area['insets']>): string {
     insets[name].unit === 'px' ? number(insets[name].value) : `${number(insets[name].value / 100)} * ${length}`
   return `(width, height) => [${side('top', 'height')}, ${side('right', 'width')}, ${side('bottom', 'height')}, ${side('left', 'width')}]`
 }
+
+/**
+ * Whether elements of an area are to be unmarked at rest: those that lean in a box that the page turned, whose edges are drawn otherwise
+ * while they are layers of their own. Where the page's own transitions may still be on their way, they stay as they are.
+ */
+const isBareAtRest = (rig: Rig, area: Area, { hasTurns, hasOwnStyles, hasInlineStyles, hasTransitions, ownRules }: Facts): boolean =>
+  hasTurns &&
+  !(hasOwnStyles || hasInlineStyles || hasTransitions || gives(ownRules, 'transition')) &&
+  rig.outputs.some(({ slot }) => slot.on === 'transform' && /^(perspective|rotate[XY]|translateZ)$/.test(slot.fn)) &&
+  addedParts(rig).every(({ id }) => addedParts(rig).some(({ inside }) => inside === id) || isUnseenAtRest(rig, id)) &&
+  !isMovedAtRest(rig, area)
+
+const isUnseenAtRest = (rig: Rig, part: string) =>
+  rig.outputs.some((output) => partOf(output.to) === part && output.slot.on === 'opacity' && shownAtRest(rig, output) === 0)
 
 /** Whether something of an area is seen without the pointer: a part, or a value that is not neutral while it is away. */
 export function doesStand(rig: Rig, area: Area): boolean {
@@ -403,17 +434,26 @@ export function doesStand(rig: Rig, area: Area): boolean {
     statesOf(rig, area).some(({ looks, attributes }) => looks.includes('off') || attributes !== undefined)
   )
     return true
-  if (addedParts(rig).some((part) => part.area === area.id && !part.lives && part.inside === undefined)) return true
-  const channelOf = (id: string | undefined) => rig.channels.find((channel) => channel.id === id)
-  const ofArea = rig.outputs.filter(
-    (output) => partOf(output.to) === undefined && (channelOf(output.channel ?? output.weight)?.area ?? rig.areas[0]?.id) === area.id,
-  )
-  return ofArea.some((output) => {
-    if (propertyOf(output.slot).startsWith('--') || (output.slot.on === 'transform' && output.slot.fn === 'perspective')) return false
-    const shown = outputValue(rig, output, (id) => {
-      const channel = channelOf(id)
-      return channel && poseOf(channel)
-    })
-    return shown !== neutralOf(output.slot)
-  })
+  return addedParts(rig).some((part) => part.area === area.id && !part.lives && part.inside === undefined) || isMovedAtRest(rig, area)
 }
+
+/** Whether elements of the page are not as without the effect while the pointer is away. */
+function isMovedAtRest(rig: Rig, area: Area): boolean {
+  const ofArea = rig.outputs.filter(
+    (output) => partOf(output.to) === undefined && (channelOf(rig, output.channel ?? output.weight)?.area ?? rig.areas[0]?.id) === area.id,
+  )
+  return ofArea.some(
+    (output) =>
+      !propertyOf(output.slot).startsWith('--') &&
+      !(output.slot.on === 'transform' && output.slot.fn === 'perspective') &&
+      shownAtRest(rig, output) !== neutralOf(output.slot),
+  )
+}
+
+const channelOf = (rig: Rig, id: string | undefined) => rig.channels.find((channel) => channel.id === id)
+
+const shownAtRest = (rig: Rig, output: Output) =>
+  outputValue(rig, output, (id) => {
+    const channel = channelOf(rig, id)
+    return channel && poseOf(channel)
+  })

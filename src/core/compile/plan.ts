@@ -27,6 +27,7 @@ export const effectMembers = [
   'seenWithin',
   'seenLinked',
   'keeps',
+  'bareAtRest',
   'stands',
   'isGroup',
   'isWindow',
@@ -43,6 +44,7 @@ export const effectMembers = [
   'taps',
   'focuses',
   'arrowKeys',
+  'slider',
   'pinches',
   'looks',
   'deeds',
@@ -81,6 +83,7 @@ export const valueMembers = [
   'onParts',
   'as',
   'zone',
+  'slides',
 ] as const
 
 /** What is written by hand of a script, and what is known of its members: with stand-ins for numbers, since one that is dragged makes no other script. */
@@ -244,6 +247,7 @@ function givenOf(
     partsElsewhere: sources.some(({ rig }) => addedParts(rig).some(({ host }) => host !== undefined)),
     partsOnTop: sources.some(({ rig }) => addedParts(rig).some(({ host }) => host === 'top')),
     partsReached: sources.some(({ rig }) => addedParts(rig).some(({ reached }) => reached)),
+    partsSlide: some('slider'),
     partsTell: sources.some(({ rig }) =>
       addedParts(rig).some(({ holds }) => typeof holds === 'object' && ('text' in holds || 'picture' in holds)),
     ),

@@ -21,6 +21,9 @@ export interface Targets {
 /** Members that are so where any of the effects has them. */
 const either = ['findsAll', 'stands', 'keeps', 'seenOnSelf', 'focuses', 'linkedLooks', 'tellsBefore'] as const
 
+/** With any of these, elements stay marked: the stylesheet takes them on, or others are marked with them. */
+const staysMarked = ['comes', 'looks', 'seenWithin', 'seenLinked', 'alsoNamed']
+
 /** The tables of these effects, in their order: one for those that go by one name, in one frame of reference. */
 export function joinTables(drafts: readonly EffectDraft[]): readonly EffectTable[] {
   const groups = new Map<string, EffectDraft[]>()
@@ -53,6 +56,7 @@ function tableOf(same: readonly EffectDraft[]): EffectTable {
   const shown = joined((each) => each.shownWhileOn)
   if (shown.length > 0) fields.set('shownWhileOn', quote(shown.join(', ')))
   if (others.length > 0) fields.set('alsoNamed', `[${others.map(quote).join(', ')}]`)
+  if (!same.every((each) => each.fields.has('bareAtRest')) || staysMarked.some((member) => fields.has(member))) fields.delete('bareAtRest')
   return { fields, values: valuesOf(same), sentences: same.flatMap(({ sentence = '' }) => (sentence === '' ? [] : [sentence])) }
 }
 

@@ -23,6 +23,8 @@ interface Surroundings {
   readonly hasBorders: boolean
   /** How the page is told of a zone. */
   readonly zone?: string | undefined
+  /** A slider shows it. */
+  readonly slides?: boolean
   /** What chooses among the elements of its frame: where they are looked for, and by which selector. */
   readonly chosen?: { readonly zone: string; readonly isInArea: boolean; readonly select: string } | undefined
 }
@@ -56,9 +58,13 @@ function writePx({ of, from }: Of<'xPx' | 'yPx'>, { hasBorders }: Surroundings):
   return from === 'border' && hasBorders ? `({ ${point}, border }) => ${point} + border[${side}]` : `({ ${point} }) => ${point}`
 }
 
-/** Where a share of the frame lies along the side of a signal in px. */
-function writeShare({ of, from }: Of<'xPx' | 'yPx'>, share: number, { hasBorders }: Surroundings): string {
+/** Where a share of the area lies along the side of a signal in px. */
+function writeShare({ of, from }: Of<'xPx' | 'yPx'>, share: number, { hasBorders, measure }: Surroundings, isInArea: boolean): string {
   const [length, side] = of === 'xPx' ? ['width', 3] : ['height', 0]
+  if (!isInArea) {
+    const more = from === 'centre' ? ` - at.${length} / 2` : from === 'border' && hasBorders ? ` + at.border[${side}]` : ''
+    return `(at) => shareOfArea(at, ${number(share)}, ${measure}).${of === 'xPx' ? 'x' : 'y'}${more}`
+  }
   if (from === 'centre') return `({ ${length} }) => ${number(share - 0.5)} * ${length}`
   return from === 'border' && hasBorders
     ? `({ ${length}, border }) => ${number(share)} * ${length} + border[${side}]`
@@ -215,12 +221,14 @@ export function writeChannel(
   ])
   const pose = signal.of === 'look' ? signal.values.off : away.pose
   fields.set('pose', number(pose))
+  if (around.slides) fields.set('slides', signal.of === 'y' ? quote('y') : quote('x'))
   if (away.isShare && (signal.of === 'xPx' || signal.of === 'yPx'))
-    fields.set('leave', writeShare(signal, away.pose, around)).set('bySize', 'true')
+    fields.set('leave', writeShare(signal, away.pose, around, channel.frame === 'area')).set('bySize', 'true')
   if (curve) fields.set('curve', constants.name('bend', writeCurve(curve, constants)))
   if (away.kind !== 'settle') {
     fields.set('holds', 'true')
-    fields.delete('leave')
+    // What holds begins at its share all the same.
+    if (!away.isShare) fields.delete('leave')
   }
   const band = restBand * spanOf(channel)
   fields.set('band', number(band))

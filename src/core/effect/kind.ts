@@ -65,6 +65,8 @@ export interface Kind<S> {
   readonly onReplaced?: (settings: S) => S
   /** It is about a box that is seen as one, such as a hero or a card, rather than about the words in it. */
   readonly wantsBox?: true
+  /** The role that what lies under the chosen element fills until it is pointed at, where something about as large does. */
+  readonly covers?: string
   /** What it lays on the ground of its elements, which may be too like it to be seen. */
   readonly lights?: (settings: S) => readonly Light[]
   /** The same settings with such light in another colour, laid on plainly. */

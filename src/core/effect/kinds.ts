@@ -10,6 +10,7 @@ import { grainLight } from './grain-light'
 import { spotlight } from './spotlight'
 import { tilt } from './tilt'
 import { wash } from './wash'
+import { wipe } from './wipe'
 
 /**
  * A kind whose settings are checked at the border by its own schema. Its functions take the settings of any effect of
@@ -26,6 +27,7 @@ export const kinds: readonly AnyKind[] = [
   wholeKind(spotlight),
   wholeKind(glow),
   wholeKind(grainLight),
+  wholeKind(wipe),
   wholeKind(wash),
   wholeKind(free),
 ]

@@ -285,10 +285,12 @@ function writeRules(effect: PlannedEffect, comings: readonly Coming[], facts: Sh
   for (const part of added) {
     const { id, css, reached, host } = part
     const own = rig.outputs.filter(({ to }) => partOf(to) === id).map((output) => ({ effect, output, select: '', mark: '' }))
-    const rest = Object.fromEntries(Object.entries(css).filter(([property]) => !(property in common)))
+    const rest = Object.fromEntries(
+      Object.entries(css).filter(([property, text]) => !(property in common) && `${property} ${text}` !== 'pointer-events none'),
+    )
     add(`.${names.name}-${id}`, [
       ...(host === 'top' ? onTop : []),
-      ...(reached ? ['pointer-events: auto;'] : []),
+      ...(reached && !('pointer-events' in css) ? ['pointer-events: auto;'] : []),
       ...writeDropped(effect, part),
       ...writeDeclarations(rest, names, droppedBy(part) && `${names.name}-${id}`),
       ...writeSlots(own).flatMap(({ lines: each }) => each),
@@ -604,6 +606,8 @@ function writeSlots(
           property,
           lines: [`clip-path: inset(${sides.map((side) => (bySlot.has(`inset-${side}`) ? join(`inset-${side}`) : '0')).join(' ')});`],
         }
+      case 'clip':
+        return { property, lines: [`clip-path: ${writeLayers(same).at(-1) ?? 'none'};`] }
       case 'shadow':
       case 'background':
       case 'mask':
@@ -638,10 +642,28 @@ function writeLayers(bound: readonly Bound[]): readonly string[] {
           )
     }
     const text = styleText(layer?.css ?? 'none')
-    const filled = text.replace(/\{([^}]*)\}/g, (_, hole: string) => fill(hole))
+    const filledIn = (css: string) =>
+      css.replace(/\{([^}]*)\}/g, (_, hole: string, at: number) => (isCounted(css.slice(0, at)) ? withoutCalc(fill(hole)) : fill(hole)))
+    const filled = filledIn(text)
     // Where it is long, values that follow one another have a line each.
-    return filled.length > lineLength ? text.replaceAll('} {', '}\n    {').replace(/\{([^}]*)\}/g, (_, hole: string) => fill(hole)) : filled
+    return filled.length > lineLength ? filledIn(text.replaceAll('} {', '}\n    {')) : filled
   })
+}
+
+/** Whether what comes after this text stands in a calc(). */
+function isCounted(before: string): boolean {
+  const opened: string[] = []
+  for (const [token] of before.matchAll(/[\w-]*\(|\)/g)) {
+    if (token === ')') opened.pop()
+    else opened.push(token)
+  }
+  return opened.includes('calc(')
+}
+
+/** A value as a term of what is worked out already. */
+function withoutCalc(value: string): string {
+  const inner = /^calc\((.*)\)$/.exec(value)?.[1]
+  return inner === undefined || !isSingle(value) ? value : / [+-] /.test(inner) ? `(${inner})` : inner
 }
 
 /** What stands between values that are composed by a law. */

@@ -64,6 +64,12 @@ export function toFrame({ inverse: { a, b, c, d, e, f } }: Frame, x: number, y: 
   out.y = b * x + d * y + f
 }
 
+/** Where a point of a frame is in the window. */
+export function toWindow({ inverse: { a, b, c, d, e, f } }: Frame, x: number, y: number): Point {
+  const size = a * d - b * c || 1
+  return { x: (d * (x - e) - c * (y - f)) / size, y: (a * (y - f) - b * (x - e)) / size }
+}
+
 /**
  * Whether a point of the frame lies within its border box less the insets, edges included.
  * A frame without area, or one that is not finite, holds no point.

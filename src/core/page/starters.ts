@@ -43,6 +43,13 @@ export const starters: readonly Starter[] = [
     css: '.layers { display: grid; max-width: 1080px; height: 420px; margin: 32px auto; }\n.layers > * { grid-area: 1 / 1; display: grid; place-items: center; }\n.layer-back { background: #2d3a42; color: #f4f3ef; }\n.layer-front { background: #e6dfd2; color: #22252a; }\n',
   },
   {
+    id: 'headlines',
+    title: 'Card of two headlines',
+    need: 'One headline over another, with a marker and an ornament for each.',
+    html: '<section class="headlines">\n  <div class="headline headline-after"><h2>Then it opens</h2></div>\n  <div class="headline headline-before"><h2>First it waits</h2></div>\n  <span class="ornament ornament-before" aria-hidden="true"></span>\n  <span class="ornament ornament-after" aria-hidden="true"></span>\n  <span class="marker" aria-hidden="true"></span>\n</section>\n',
+    css: '.headlines { position: relative; display: grid; max-width: 1080px; height: 380px; margin: 32px auto; overflow: clip; border-radius: 16px; background: #20323a; }\n.headline { grid-area: 1 / 1; display: grid; place-items: center; color: #f4efe2; }\n.headline h2 { margin: 0; font-size: 60px; letter-spacing: -0.02em; }\n.headline-after { color: #e9b872; }\n.ornament { position: absolute; bottom: 48px; width: 38%; height: 6px; border-radius: 3px; background: #f4efe2; }\n.ornament-before { left: 10%; }\n.ornament-after { right: 10%; background: #e9b872; }\n.marker { position: absolute; left: calc(50% - 13px); top: calc(50% - 13px); width: 26px; height: 26px; border-radius: 13px; background: #d2643f; }\n',
+  },
+  {
     id: 'halves',
     title: 'Hero in halves',
     need: 'Two halves that meet in the middle of the window.',

@@ -145,10 +145,10 @@ function ofElements(channel: Omit<Channel, 'id'>, of: Rig['areas'][number]['of']
   return { ...channel, signal: { of: 'width' } }
 }
 
-/** With one more that hangs on what a zone among them chooses, and shares of the frame where a pose is of px. */
-function withChosen(channels: readonly Omit<Channel, 'id'>[]): readonly Omit<Channel, 'id'>[] {
+/** With one more that hangs on what a zone among them chooses, and shares of the area where a pose is of px. */
+function withChosen(channels: readonly Omit<Channel, 'id'>[], of: Rig['areas'][number]['of']): readonly Omit<Channel, 'id'>[] {
   const shared = channels.map((each) =>
-    (each.signal.of === 'xPx' || each.signal.of === 'yPx') && each.away.pose > 0
+    (each.signal.of === 'xPx' || each.signal.of === 'yPx') && each.away.pose > 0 && (each.frame === 'area' || of === 'each')
       ? { ...each, away: { ...each.away, isShare: true } }
       : each,
   )
@@ -181,7 +181,10 @@ export const rig: fc.Arbitrary<Rig> = fc
     channels: fc.array(channel, { minLength: 1, maxLength: 4 }),
   })
   .map(({ of, among, insetPx, beyond, pointer, arrowKeys, looks: machine, channels: made }) => {
-    const channels = withChosen(made.map((each) => ofElements(each, of)))
+    const channels = withChosen(
+      made.map((each) => ofElements(each, of)),
+      of,
+    )
     const inset = { value: insetPx, unit: 'px' as const }
     return {
       areas: [

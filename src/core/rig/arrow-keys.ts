@@ -1,8 +1,9 @@
 // Arrow keys move the pointer on what has the focus: so whoever uses no pointer reaches what the others reach.
-import { toFrame, type Frame, type Point } from '../geometry/frame'
+import { toFrame, toWindow, type Point } from '../geometry/frame'
 import type { Pointer } from '../signal/pointer'
 import type { Key, Sample } from '../signal/sample'
 import type { Place, Scene } from './place'
+import type { AreaPlan } from './plan'
 
 /** Where a key takes a point along one side of so many px, in steps of a share of it. */
 const along: { readonly [axis in 'x' | 'y']: { readonly [key in Key]?: (at: number, size: number, step: number) => number } } = {
@@ -28,25 +29,26 @@ export function nudge(scenes: readonly Scene[], pointer: Pointer, { t, phase, ke
     const place = step === undefined ? undefined : places.find(({ presence }) => presence.focused)
     if (!place || step === undefined) continue
     const { frame } = place
-    const at = startOf(place, pointer)
+    const at = startOf(plan, place, pointer)
     const [x, y] = [
       limited(move.x?.(at.x, frame.width, step) ?? at.x, frame.width),
       limited(move.y?.(at.y, frame.height, step) ?? at.y, frame.height),
     ]
-    return { ...sample, ...fromFrame(frame, x, y), phase: 'move' }
+    return { ...sample, ...toWindow(frame, x, y), phase: 'move' }
   }
   return undefined
 }
 
-/** Where the pointer is on a place, if it is there; else the middle of it. */
-function startOf({ frame, presence }: Place, pointer: Pointer): Point {
+/** Where the pointer is on a place, if it is there; else the middle of it, or where its slider is. */
+function startOf({ slider }: AreaPlan, { frame, presence, plays }: Place, pointer: Pointer): Point {
   const at = { x: frame.width / 2, y: frame.height / 2 }
   if (pointer.present && presence.inside) toFrame(frame, pointer.x, pointer.y, at)
+  else if (slider !== undefined)
+    for (const { channels, states } of plays)
+      channels.forEach(({ id, signal }, i) => {
+        const share = states[i]?.follower.target ?? 0
+        if (id === slider && signal.of === 'x') at.x = share * frame.width
+        if (id === slider && signal.of === 'y') at.y = share * frame.height
+      })
   return at
-}
-
-/** Where a point of a frame is in the window. */
-function fromFrame({ inverse: { a, b, c, d, e, f } }: Frame, x: number, y: number): Point {
-  const size = a * d - b * c || 1
-  return { x: (d * (x - e) - c * (y - f)) / size, y: (a * (y - f) - b * (x - e)) / size }
 }

@@ -55,6 +55,8 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
       !(typeof channel.frame === 'object' ? 'each' in channel.frame : channel.frame === 'area' && area?.of === 'each')
     )
       report(['channels', i, 'signal'], 'what is hidden of a content is that of single elements')
+    if (channel.away.isShare && channel.frame !== 'area' && area?.of !== 'each')
+      report(['channels', i, 'away'], 'a share of what is not one element is told in the area itself')
     if (channel.signal.of === 'chosen') {
       const zone = channels.get(channel.signal.by)
       if (zone?.area !== channel.area || !isZone(zone.signal) || zone.frame !== 'area')
@@ -164,6 +166,7 @@ function slotUnits(slot: Slot): readonly Unit[] | undefined {
     case 'shadow':
     case 'background':
     case 'mask':
+    case 'clip':
       return [slot.unit]
   }
 }
@@ -209,6 +212,12 @@ function checkParts(rig: Rig, report: Report): void {
     if (isDropped && typeof host === 'object') report(['parts', i, 'host'], 'what is dropped stands in its area, or over all else')
     if (inside !== undefined && typeof parts.get(inside)?.lives === 'object')
       report(['parts', i, 'inside'], `nothing lies in "${inside}": it is dropped`)
+    if (typeof reached === 'object' && 'value' in reached) {
+      const shown = rig.channels.find((channel) => channel.id === reached.value)
+      if (shown?.area !== area || shown.frame !== 'area' || (shown.signal.of !== 'x' && shown.signal.of !== 'y'))
+        report(['parts', i, 'reached', 'value'], `there is no channel "${reached.value}" that tells a share of the same area`)
+      if (areas.get(area)?.arrowKeys === undefined) report(['parts', i, 'reached'], 'a slider is moved by the arrow keys of its area')
+    }
     if (copies && reached) report(['parts', i, 'reached'], 'a copy is reached by nobody: what it shows is there already')
     if (!areas.has(area)) report(['parts', i, 'area'], `there is no area "${area}"`)
     if (host !== undefined && (inside !== undefined || areas.get(area)?.of === 'each'))

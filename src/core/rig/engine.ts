@@ -25,6 +25,7 @@ export function newEngine(scenes: readonly Scene[]): Engine {
     pointer,
     presence: newPresence(),
     frame: emptyFrame(),
+    area: emptyFrame(),
     insets: undefined,
     point: { x: 0, y: 0 },
     zones: [],

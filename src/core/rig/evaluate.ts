@@ -177,7 +177,9 @@ function placesOf(rig: Rig, plan: AreaPlan, boxes: Boxes, frameFrom: (find: (box
     const holding = area.of === 'group' ? elements.map((each) => frameFrom(boxOf(each))) : [frame]
     const plays = plan.frames.flatMap(({ of, channels }, f) => {
       const begin = (at: Frame): Play => {
-        const play = beginPlay(channels, at, presence, of === 'area' ? area.insets : undefined, (n) => startOf(channels[n], presence))
+        const play = beginPlay(channels, at, frame, presence, of === 'area' ? area.insets : undefined, (n) =>
+          startOf(channels[n], presence),
+        )
         const among = channels.find(({ signal }) => signal.of === 'nearest')?.signal
         if (among?.of === 'nearest') play.zones = (platform.find(among.among) ?? []).map((each) => frameFrom(boxOf(each)))
         return play

@@ -1,5 +1,5 @@
 // What there is to a rig, area by area, and the names that all of it has on a page.
-import { addedParts, partOf, type Area, type Channel, type FrameOf, type Output, type Part, type Rig, type Target } from './rig'
+import { addedParts, partOf, sliderOf, type Area, type Channel, type FrameOf, type Output, type Part, type Rig, type Target } from './rig'
 import { areaOf } from './resolve'
 import { isZone } from '../signal/signal'
 import { keptProperties, propertyOf, slotName } from './slot'
@@ -127,6 +127,8 @@ export interface AreaPlan {
   readonly area: Area
   readonly frames: readonly FramePlan[]
   readonly parts: readonly Part[]
+  /** The channel that its slider shows, where it has one. */
+  readonly slider: string | undefined
   /** The custom properties that keep what the page itself gives an element, by the property that it gives. */
   readonly own: Readonly<Record<string, string>>
 }
@@ -155,6 +157,7 @@ export function planRig(rig: Rig, names: Names): readonly AreaPlan[] {
           channels: members.map((channel) => planChannel(rig, names, channel, members)),
         })),
       parts: addedParts(rig).filter((part) => part.area === area.id),
+      slider: sliderOf(rig, area.id)?.value,
       own,
     }
   })

@@ -38,6 +38,8 @@ export interface Play {
   readonly channels: readonly Followed[]
   readonly states: readonly ChannelState[]
   readonly frame: Frame
+  /** That of the area. */
+  readonly area: Frame
   readonly presence: Presence
   /** The area's insets, where the frame is the area. */
   readonly insets: Insets | undefined
@@ -64,6 +66,7 @@ export function spanOf({ curve, signal }: Pick<Followed, 'signal' | 'curve'>): n
 export function beginPlay(
   channels: readonly Followed[],
   frame: Frame,
+  area: Frame,
   presence: Presence,
   insets: Insets | undefined,
   start?: (index: number) => number | undefined,
@@ -75,7 +78,7 @@ export function beginPlay(
     return { reading: NaN, turn: 0, turnedTo: NaN, next: undefined, own: followerAt(0), follower: followerAt(value), chain, span }
   })
   const flowing = [...channels.keys()].filter((index) => Boolean(channels[index] && readers[channels[index].signal.of].due))
-  return { channels, states, frame, presence, insets, zones: [], index: 0, flowing }
+  return { channels, states, frame, area, presence, insets, zones: [], index: 0, flowing }
 }
 
 /** Turns a channel to `reading` at `at.t`. */
@@ -100,6 +103,7 @@ export function showFrame({ states }: Play, t: number): void {
 /** Points `at` at the play's frame. */
 export function aim(at: At, play: Play): void {
   at.frame = play.frame
+  at.area = play.area
   at.presence = play.presence
   at.insets = play.insets
   at.zones = play.zones
@@ -139,7 +143,7 @@ export function leavePlay(play: Play, at: At): void {
 
 /** What a channel reads while the pointer is away. */
 function awayReading({ signal, away }: Followed, at: At, state: ChannelState): number {
-  if (away.isShare && (signal.of === 'xPx' || signal.of === 'yPx')) return pxOfShare(signal, away.pose, at.frame)
+  if (away.isShare && (signal.of === 'xPx' || signal.of === 'yPx')) return pxOfShare(signal, away.pose, at)
   const own = readers[signal.of].away
   return own ? own(signal, at, state) : away.pose
 }
@@ -150,7 +154,7 @@ export function followSizes(play: Play, at: At, begins = false): void {
   aim(at, play)
   play.channels.forEach((channel, i) => {
     const state = play.states[i]
-    if (!state || !isBySize(channel) || channel.away.kind !== 'settle') return
+    if (!state || !isBySize(channel) || (channel.away.kind !== 'settle' && !(begins && channel.away.isShare))) return
     const reading = awayReading(channel, at, state)
     if (!begins) turnChannel(channel, state, reading, channel.going ?? channel.feel, at)
     else if (Number.isFinite(reading) && !state.chain) placeAt(state.follower, shape(channel, reading))

@@ -57,3 +57,18 @@ export function unitOfKnob(knobs: readonly Knob[], id: string | undefined, depth
   const knob = knobs.find((each) => each.id === id)
   return knob?.unit === '' && knob.times !== undefined && depth < knobs.length ? unitOfKnob(knobs, knob.times, depth + 1) : knob?.unit
 }
+
+/** A part that is a slider, with the channel that it shows and what it is named by. */
+export interface Slider {
+  readonly part: string
+  readonly value: string
+  readonly namedBy: readonly string[]
+}
+
+/** The slider of an area, where it has one. */
+export function sliderOf({ parts }: Pick<Rig, 'parts'>, area: string): Slider | undefined {
+  const [slider] = parts.flatMap((part) =>
+    part.area === area && typeof part.reached === 'object' && 'value' in part.reached ? [{ ...part.reached, part: part.id }] : [],
+  )
+  return slider
+}

@@ -208,7 +208,7 @@ export const areaSchema = z
 export const awaySchema = z.object({
   kind: z.enum(['settle', 'hold', 'letGo']),
   pose: px,
-  /** For px along a side: the pose is a share of the frame, from 0 at its left or upper edge to 1. */
+  /** For px along a side: the pose is a share of the area, from 0 at its left or upper edge to 1, in whatever frame it is told. */
   isShare: z.boolean().optional(),
 })
 
@@ -255,9 +255,9 @@ export const slotSchema = z.discriminatedUnion('on', [
   z.object({ on: z.literal('filter'), fn: z.enum(filterFunctions) }),
   /** Cuts a side of the element; the larger one counts. */
   z.object({ on: z.literal('inset'), side: z.enum(sides) }),
-  /** Fills a hole of a layer. Shadows and backgrounds append, masks intersect; what fills one hole adds. */
+  /** Fills a hole of a layer. Shadows and backgrounds append, masks intersect, of clips the last one counts; what fills one hole adds. */
   z.object({
-    on: z.enum(['shadow', 'background', 'mask']),
+    on: z.enum(['shadow', 'background', 'mask', 'clip']),
     layer: identifier,
     hole: identifier,
     unit: z.enum(units),
@@ -435,8 +435,17 @@ export const partSchema = z.object({
       z.object({ picture: givenBySchema }).strict(),
     ])
     .optional(),
-  /** The pointer and assistive technology reach it, by this role where it has one; else it is seen only. */
-  reached: z.union([z.literal(true), z.object({ role: z.string().regex(/^[a-z]{2,20}$/, 'is not a role') }).strict()]).optional(),
+  /**
+   * The pointer and assistive technology reach it, by this role where it has one; else it is seen only. A slider can be focused: it shows where
+   * a channel is along its side of the area (0..1), is named by the headings of what these select in its area, and has arrow keys move the pointer from there.
+   */
+  reached: z
+    .union([
+      z.literal(true),
+      z.object({ role: z.literal('slider'), value: identifier, namedBy: z.array(select).min(1).max(4).readonly() }).strict(),
+      z.object({ role: z.string().regex(/^[a-z]{2,20}$/, 'is not a role') }).strict(),
+    ])
+    .optional(),
   css: cssSchema,
 })
 

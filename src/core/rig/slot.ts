@@ -30,6 +30,7 @@ export function neutralOf(slot: Slot): number {
     case 'shadow':
     case 'background':
     case 'mask':
+    case 'clip':
       return slot.neutral ?? 0
   }
 }
@@ -57,6 +58,7 @@ export function unitOf(slot: Slot): Unit {
     case 'shadow':
     case 'background':
     case 'mask':
+    case 'clip':
       return slot.unit
   }
 }
@@ -109,6 +111,7 @@ export function slotName(slot: Slot): string {
     case 'shadow':
     case 'background':
     case 'mask':
+    case 'clip':
       return `${slot.layer}-${slot.hole}`
   }
 }
@@ -126,6 +129,7 @@ const properties = {
   shadow: 'box-shadow',
   background: 'background-image',
   mask: 'mask-image',
+  clip: 'clip-path',
 } as const
 
 /** The properties of which the page's own value is kept, with what stands for it where it has none. */

@@ -1,6 +1,6 @@
 // Where the pointer is in the frame.
 import { insetOf } from '../geometry/insets'
-import { shareAlong } from '../geometry/frame'
+import { shareAlong, toFrame, toWindow } from '../geometry/frame'
 import { pxSpan, type At, type Reader } from './reader'
 import type { Signal } from './signal'
 
@@ -22,9 +22,16 @@ export const centredY: Reader<Position> = { span: () => 2, read: (signal, at) =>
 const along = ({ from }: InPx, px: number, size: number, border: number) =>
   from === 'centre' ? px - size / 2 : from === 'border' ? px + border : px
 
-/** Where a share of the frame, 0..1, lies along the signal's side, px. */
-export const pxOfShare = (signal: InPx, share: number, { width, height, border }: At['frame']): number =>
-  signal.of === 'xPx' ? along(signal, share * width, width, border[3]) : along(signal, share * height, height, border[0])
+/** Where a share of the area, 0..1, lies along the signal's side of the frame, px. */
+export function pxOfShare(signal: InPx, share: number, { frame, area }: Pick<At, 'frame' | 'area'>): number {
+  const { width, height, border } = frame
+  const at = { x: share * area.width, y: share * area.height }
+  if (frame !== area) {
+    const { x: left, y: top } = toWindow(area, at.x, at.y)
+    toFrame(frame, left, top, at)
+  }
+  return signal.of === 'xPx' ? along(signal, at.x, width, border[3]) : along(signal, at.y, height, border[0])
+}
 
 export const xPx: Reader<InPx> = {
   span: () => pxSpan,

@@ -33,6 +33,8 @@ export interface At {
   pointer: Pointer
   presence: Presence
   frame: Frame
+  /** That of the area in which it is read. */
+  area: Frame
   /** The area's insets, where the frame is the area itself. */
   insets: Insets | undefined
   point: Point

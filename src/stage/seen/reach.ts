@@ -88,7 +88,7 @@ export function clippedBy(elements: readonly Element[], reach: Reach, numbers: N
     const by = numbers.of(element)
     const { overflowX, overflowY } = getComputedStyle(element)
     const scrolls = /auto|scroll/.test(overflowX + overflowY)
-    return by === undefined ? [] : [{ by, px, style: `${overflowX} ${overflowY}`, scrolls }]
+    return by === undefined ? [] : [{ by, px, scrolls }]
   })
 }
 
@@ -100,10 +100,9 @@ export function coveredBy(elements: readonly Element[], sample: Element, reach: 
     if (number === undefined) return []
     const box = stillBoxOf(element)
     for (let next = element.nextElementSibling; next; next = next.nextElementSibling) {
-      const by = numbers.of(next)
       const level = levelOf(next)
       // What has no level of its own is drawn under what has one.
-      if (by === undefined || level === undefined || (own !== undefined && level < own)) continue
+      if (numbers.of(next) === undefined || level === undefined || (own !== undefined && level < own)) continue
       const other = next.getBoundingClientRect()
       if (other.width * other.height === 0) continue
       const across = overlap(box.x - reach.left, box.x + box.width + reach.right, other.left, other.right)
@@ -112,7 +111,7 @@ export function coveredBy(elements: readonly Element[], sample: Element, reach: 
         overlap(box.x, box.x + box.width, other.left, other.right) > 0.5 &&
         overlap(box.y, box.y + box.height, other.top, other.bottom) > 0.5
       if (already || across <= slight || down <= slight) continue
-      return [{ number, by, px: Math.min(across, down) }]
+      return [{ number, px: Math.min(across, down) }]
     }
     return []
   })

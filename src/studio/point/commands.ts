@@ -10,7 +10,7 @@ import { changeSettings, notify } from '../commands'
 import { pageOf, type Studio } from '../context'
 import { changeMode } from '../frame/holding'
 import { likeliest } from './likeliest'
-import { boxAroundWords, chosenTarget } from './target'
+import { boxAroundWords, chosenTarget, coveredTarget } from './target'
 import { notPointing, type Goal, type LadderRung } from '../store/view-store'
 
 export function startPointing(studio: Studio, goal: Goal = { for: 'new' }): void {
@@ -42,10 +42,25 @@ export async function climb(studio: Studio, elements: readonly Under[], chosen: 
   if (pointing.stage === 'no' || (pointing.stage === 'choosing' && !chosen)) return
   const ladder = rungs.map((rung): LadderRung => {
     const lying = elements.find(({ number }) => number === rung.number)
-    return { ...rung, how: lying?.how ?? 'seen', isBox: lying?.isBox === true }
+    return { ...rung, how: lying?.how ?? 'seen', width: lying?.width ?? 0, height: lying?.height ?? 0, isBox: lying?.isBox === true }
   })
-  const picked = pick ?? likeliest(ladder, elements)
+  const picked = pick ?? likeliestFor(studio, pointing.goal, ladder, elements)
   view.update({ pointing: { ...pointing, stage: chosen ? 'choosing' : 'looking', rungs: ladder, pick: picked, choice: 0, typed: null } })
+  // A role is filled by the click alone; what else it could mean is chosen by keys.
+  if (chosen && pointing.goal.for === 'role' && pointing.also.length === 0) fillRole(studio)
+}
+
+/** What is likeliest meant; for a role of an effect not what the effect itself is on, but what was pointed at in it. */
+function likeliestFor({ store }: Studio, goal: Goal, ladder: readonly LadderRung[], elements: readonly Under[]): number {
+  const pick = likeliest(ladder, elements)
+  const own = goal.for === 'role' ? store.history.get().site.effects.find(({ id }) => id === goal.effect)?.select : undefined
+  const isOwn = ladder[pick]?.choices.some(({ select }) => select === own) === true
+  return isOwn
+    ? Math.max(
+        0,
+        ladder.findIndex(({ how }) => how === 'seen'),
+      )
+    : pick
 }
 
 /** Climbs by key: to what is around the picked element, in it, or beside it. */
@@ -97,9 +112,12 @@ export function choosePicked({ view }: Studio): Promise<void> {
 export function recipeEffect(studio: Studio, kindId: string, recipeId: string, id: string): Effect | undefined {
   const kind = findKind(kindId)
   const recipe = kind?.recipes.find((each) => each.id === recipeId)
-  const target = chosenTarget(studio, kind?.wantsBox ? boxAroundWords(studio) : undefined)
+  const box = kind?.wantsBox ? boxAroundWords(studio) : undefined
+  const target = chosenTarget(studio, box)
   if (!recipe || !target) return undefined
-  const roles = rolesInside(recipe.roles, target.select)
+  const covered = kind?.covers === undefined ? undefined : coveredTarget(studio, box)
+  const inside = rolesInside(recipe.roles, target.select)
+  const roles = kind?.covers !== undefined && covered ? { ...inside, [kind.covers]: covered } : inside
   const settings: unknown = isReplaced(studio) ? (kind?.onReplaced?.(recipe.settings) ?? recipe.settings) : recipe.settings
   return { id, kind: kindId, name: recipe.title, ...target, ...(roles ? { roles } : {}), settings }
 }

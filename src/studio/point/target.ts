@@ -36,6 +36,18 @@ export function boxAroundWords({ view }: Pick<Studio, 'view'>): number | undefin
   return box >= 0 ? box : ground >= 0 ? ground : undefined
 }
 
+/** What lies under the element of a rung, about as large as it is: another layer in the same place. */
+export function coveredTarget(studio: Pick<Studio, 'view'>, of: number | undefined): ReturnType<typeof chosenTarget> {
+  const { rungs, pick, also, typed } = studio.view.get().pointing
+  const over = rungs[of ?? pick]
+  if (!over || typed !== null || also.length > 0) return undefined
+  const isAsLarge = (one: number, other: number) => one >= 0.8 * other && one <= 1.25 * other
+  const index = rungs.findIndex(
+    ({ how, width, height }) => how === 'covered' && isAsLarge(width, over.width) && isAsLarge(height, over.height),
+  )
+  return index < 0 ? undefined : chosenTarget(studio, index)
+}
+
 /** The selector of what a recipe is tried on just now; undefined while none is touched. */
 export const triedSelect = (studio: Pick<Studio, 'view'>): string | undefined =>
   studio.view.get().trial === null ? undefined : chosenTarget(studio)?.select

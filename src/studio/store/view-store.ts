@@ -9,6 +9,9 @@ import { realPointer, type PointerMode } from './pointer-mode'
 /** A rung of the ladder as it lies under the pointer. */
 export interface LadderRung extends Rung {
   readonly how: Under['how']
+  /** How large it is seen, px of the page; 0 where it was not pointed at. */
+  readonly width: number
+  readonly height: number
   /** Whether it is plainly seen as a box. */
   readonly isBox: boolean
 }

@@ -1,3 +1,4 @@
+import { given } from './given'
 import { followCauses } from './looks'
 import { turnPlace } from './place'
 import { pointer } from './pointer'
@@ -7,7 +8,10 @@ import type { Effect } from './types'
 export function meetFocus(effect: Effect, target: Element | null): void {
   if (!effect.focuses) return
   for (const place of effect.places.values()) {
-    const focused = !!target && (effect.isGroup ? !!target.closest(effect.select) : place.area.contains(target))
+    const focused =
+      !!target &&
+      (effect.isGroup ? !!target.closest(effect.select) : place.area.contains(target)) &&
+      (!given.partsSlide || !effect.slider || target.matches(effect.slider))
     if (focused === place.focused) continue
     place.focused = focused
     if (effect.looks) followCauses(effect, place, pointer.time)

@@ -72,6 +72,8 @@ export const given = {
   partsElsewhere: true,
   partsOnTop: true,
   partsReached: true,
+  /** Some part is a slider. */
+  partsSlide: true,
   partsSplit: true,
   partsCover: true,
   hasClips: true,

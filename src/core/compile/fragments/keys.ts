@@ -8,7 +8,10 @@ export function hearKey(event: KeyboardEvent): void {
   const { type, timeStamp, key, target, altKey, ctrlKey, metaKey } = event
   const element = target as Element
   if (altKey || ctrlKey || metaKey || element.closest('input, textarea, select, [contenteditable]')) return
-  const moves = given.hasArrowKeys && ways.has(key) && effects.some(({ select, arrowKeys }) => arrowKeys && element.closest(select))
+  const moves =
+    given.hasArrowKeys &&
+    ways.has(key) &&
+    effects.some(({ select, arrowKeys, slider }) => arrowKeys && element.closest((given.partsSlide && slider) || select))
   if (moves) event.preventDefault()
   if (!moves && key !== 'Escape') return
   events.push({ type, timeStamp, key, target, clientX: pointer.x, clientY: pointer.y, buttons: 0 })

@@ -32,12 +32,13 @@ const homeOf = (host: string) =>
 export function addPart(
   host: HTMLElement,
   home: HTMLElement,
-  { part, host: place, coversBorder, copies, copiesApart, told, source, attribute, reached, role, stride }: Part,
+  { part, host: place, coversBorder, copies, copiesApart, told, source, attribute, reached, role, namedBy, shows, stride }: Part,
 ): HTMLElement {
   const element = document.createElement('span')
   element.className = part
   if (!(given.partsReached && reached)) element.setAttribute('aria-hidden', 'true')
   if (given.partsReached && role) element.setAttribute('role', role)
+  if (given.partsSlide && namedBy) makeSlider(host, element, namedBy, shows)
   element.dataset.part = ''
   if (given.partsCover && coversBorder && (!given.hasClips || getComputedStyle(host).overflow === 'visible')) {
     const { borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
@@ -53,6 +54,19 @@ export function addPart(
   }
   if (given.takesOff && !(given.partsDrop && stride)) undone.push(() => element.remove())
   return element
+}
+
+/** Makes a part a slider that can be focused, named by the headings of what these select, or by their words. */
+function makeSlider(host: HTMLElement, element: HTMLElement, namedBy: readonly string[], shows = ''): void {
+  const words = namedBy.map((select) => {
+    const named = host.querySelector(select)
+    return (named?.querySelector('h1, h2, h3, h4, h5, h6') ?? named)?.textContent?.trim().slice(0, 60)
+  })
+  element.tabIndex = 0
+  element.ariaLabel = words.join(' / ')
+  element.ariaValueMin = '0'
+  element.ariaValueMax = '1'
+  element.ariaValueNow = shows
 }
 
 /** What is seen only with the pointer is gone once all of it has come to rest: what nobody sees costs nothing. */

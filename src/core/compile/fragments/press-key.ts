@@ -3,7 +3,7 @@ import { effects, given } from './given'
 import { limited } from './limited'
 import { dismissAll } from './looks'
 import { pointer } from './pointer'
-import type { Heard } from './types'
+import type { Heard, Place } from './types'
 
 /** Which way keys move the pointer, in steps; so many that they end at a side where that is meant. */
 export const ways = new Map<string | undefined, readonly [right: number, down: number]>([
@@ -22,14 +22,23 @@ export function pressKey(key: string, t: number): Heard | undefined {
   if (!given.hasArrowKeys || (!right && !down)) return undefined
   for (const effect of effects) {
     const place = effect.arrowKeys ? [...effect.places.values()].find(({ focused }) => focused) : undefined
-    if (!place || !effect.arrowKeys) continue
+    if (!place || !effect.arrowKeys || (given.partsSlide && effect.slider && !effect.values.some(({ slides }) => slides))) continue
     const { toFrame, width, height } = areaFrame(effect, place.area)
     // From where it is, or else from the middle.
-    const at = pointer.over && place.isOn ? toFrame.transformPoint(pointer) : { x: width / 2, y: height / 2 }
+    const at =
+      pointer.over && place.isOn ? toFrame.transformPoint(pointer) : { x: width / 2, y: height / 2, ...slideAt(place, width, height) }
     const x = limited(at.x + right * effect.arrowKeys * width, 0, width)
     const y = limited(at.y + down * effect.arrowKeys * height, 0, height)
     const to = toFrame.inverse().transformPoint({ x, y })
     return { type: 'pointermove', timeStamp: t, clientX: to.x, clientY: to.y, target: place.area, buttons: 0, pointerType: 'mouse' }
   }
   return undefined
+}
+
+/** Where the slider of a place is, px. */
+function slideAt({ followers }: Place, width: number, height: number): { readonly x?: number; readonly y?: number } {
+  if (!given.partsSlide) return {}
+  const shown = followers.find(({ value }) => value.slides)
+  if (!shown) return {}
+  return shown.value.slides === 'x' ? { x: shown.target * width } : { y: shown.target * height }
 }

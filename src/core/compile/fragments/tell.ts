@@ -49,3 +49,11 @@ export function tellZones(effect: Effect, place: Place): void {
     }
   }
 }
+
+/** Has the slider of a place say where it is. */
+export function tellSlider({ area, followers }: Place, select: string): void {
+  const shown = followers.find(({ value }) => value.slides)
+  const slider = area.querySelector(select)
+  const text = shown?.target.toFixed(2)
+  if (slider && text !== undefined && slider.ariaValueNow !== text) slider.ariaValueNow = text
+}

@@ -106,6 +106,8 @@ export interface Value {
   readonly as?: (value: number) => string | number
   /** It is a zone, which the page is told of by this name. */
   readonly zone?: string
+  /** The slider of its effect shows it, along this axis. */
+  readonly slides?: 'x' | 'y'
 }
 
 /** What is heard, as far as it matters. */
@@ -174,6 +176,10 @@ export interface Part {
   /** It can be reached, by this role where it has one. */
   readonly reached?: boolean
   readonly role?: string
+  /** It is a slider, named by what these select. */
+  readonly namedBy?: readonly string[]
+  /** Where it is at first, 0..1. */
+  readonly shows?: string
   /** It is dropped along the pointer's way: with every so many px of it, or ms; for how long, ms; at most so many. */
   readonly stride?: number
   readonly byTime?: boolean
@@ -235,6 +241,8 @@ export interface Effect {
   readonly seenLinked?: readonly string[]
   /** Its places are kept once they rest: something of them would be lost. */
   readonly keeps?: boolean
+  /** It is unmarked once it has come to rest. */
+  readonly bareAtRest?: boolean
   /** It is seen without the pointer. */
   readonly stands?: boolean
   readonly isGroup?: boolean
@@ -260,6 +268,8 @@ export interface Effect {
   readonly focuses?: boolean
   /** By which share of its size an arrow key moves the pointer on it; it hears two fingers. */
   readonly arrowKeys?: number
+  /** The part that has the focus instead of the area. */
+  readonly slider?: string
   readonly pinches?: boolean
   readonly looks?: {
     readonly goDelayMs: number

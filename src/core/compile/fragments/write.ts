@@ -7,7 +7,7 @@ import { undone } from './off'
 import { addParts, showParts } from './parts'
 import { numberElements, showLook } from './show-look'
 import { seenOn, targetsOf } from './targets'
-import { tell, tellSettled, tellZones } from './tell'
+import { tell, tellSettled, tellSlider, tellZones } from './tell'
 import type { Effect, Place, Value, ValueFollower } from './types'
 
 const set = (target: HTMLElement, value: Value, shown: number) =>
@@ -24,6 +24,11 @@ function writeChain(effect: Effect, place: Place, chain: ValueFollower, t: numbe
 
 /** Says on an element that an effect is at work on it: from now on its rules count. */
 function mark(effect: Effect, place: Place): void {
+  // What was only unmarked has its values still.
+  if (effect.bareAtRest && (place.element as HTMLElement).style.getPropertyValue(effect.values[0]?.property ?? '')) {
+    place.element.setAttribute(effect.mark, '')
+    return
+  }
   if (given.takesOff) {
     for (const target of [place.element as HTMLElement, ...seenOn(effect, place)])
       undone.push(() => {
@@ -63,10 +68,13 @@ export function write(effect: Effect, place: Place, t: number): boolean {
   if (effect.shownWhileOn) showParts(place, effect.shownWhileOn)
   if (effect.looks) showLook(effect, place)
   if (given.hasZones) tellZones(effect, place)
+  if (given.partsSlide && effect.slider && (place.focused || !place.moves)) tellSlider(place, effect.slider)
   if (given.tells) {
     tell(effect, place)
     if (!place.moves) tellSettled(effect, place)
   }
+  // What leans is drawn as a layer of its own, with other edges: at rest it is as the page has it.
+  if (effect.bareAtRest && !place.moves && !place.isOn) place.element.removeAttribute(effect.mark)
   if (!effect.keeps && !place.moves && !place.isOn) effect.places.delete(place.element)
   return place.moves
 }

@@ -92,6 +92,7 @@ function slotWords(slot: Slot): string {
     case 'background':
       return 'the light on its ground'
     case 'mask':
+    case 'clip':
       return 'what of it is seen'
     case 'property':
       return slot.name
