@@ -186,3 +186,15 @@ test('an edit is there after a reload in the same moment, and in what is exporte
     await expect(angleOf(page)).toHaveAttribute('aria-valuetext', `${angle}°`)
   }
 })
+
+test('an edit made while the studio has had no moment for anything else is there after a reload', async ({ page, house }) => {
+  await page.addInitScript(() => {
+    if (window !== window.top) return
+    if (!sessionStorage.getItem('opened before')) window.requestIdleCallback = () => 0
+    sessionStorage.setItem('opened before', 'yes')
+  })
+  await open(page, await house.addSite('early', cardsPage, [tiltOnCards()]))
+  await type(page, '12')
+  await page.reload()
+  await expect(angleOf(page)).toHaveAttribute('aria-valuetext', '12°')
+})

@@ -65,11 +65,7 @@ export function StudioScreen({ siteId, pageId, site, revision }: StudioScreenPro
   useEffect(() => {
     if (!studio) return
     // The page and its controls come first; what other windows did and left comes when there is a moment for it.
-    let disconnect: (() => void) | undefined
-    let hasEnded = false
-    void whenIdle(1000).then(() => {
-      if (!hasEnded) disconnect = studio.store.connect()
-    })
+    const disconnect = studio.store.connect(whenIdle(1000))
     const stopKeys = listenToKeys(studio)
     void studio.link
       .whenReady(4000)
@@ -79,9 +75,8 @@ export function StudioScreen({ siteId, pageId, site, revision }: StudioScreenPro
         return loadPointing()
       })
     return () => {
-      hasEnded = true
       stopKeys()
-      disconnect?.()
+      disconnect()
       studio.search.end()
     }
   }, [studio])

@@ -25,6 +25,8 @@ export interface EditLog {
   readonly drop: (window: string, upTo: number) => Promise<void>
   /** What other windows left, except those that are open. */
   readonly leftovers: (own: string) => Promise<readonly Leftover[]>
+  /** Opens it ahead of its first use, so that an edit is on the disk soon. */
+  readonly open: () => void
   readonly close: () => void
 }
 
@@ -78,6 +80,7 @@ export function openEditLog(site: string): EditLog {
         }
       })
     },
+    open: () => void open().catch(() => undefined),
     close: () => {
       void opened?.then(
         (db) => db.close(),

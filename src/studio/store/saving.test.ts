@@ -132,6 +132,18 @@ describe('a site that is edited', () => {
     expect([server.posts, nameOf(server.site), store.saver.saving.get().state, await kept()]).toEqual([1, 'c', 'saved', []])
   })
 
+  it('is sent and on the disk when the window closes, though nothing was heard from others yet', async () => {
+    const server = makeServer()
+    const heard = new Map<string, () => void>()
+    vi.stubGlobal('addEventListener', (type: string, listener: () => void) => heard.set(type, listener))
+    const store = makeBrowser().open(server)
+    open.push(store.connect(new Promise(() => undefined)))
+    store.edit(turn(11), 'Turning')
+    heard.get('pagehide')?.()
+    await eventually(() => expect(angleOf(server.site)).toBe(11))
+    await eventually(async () => expect(await kept()).toHaveLength(1))
+  })
+
   it('is saved every two seconds at the latest while one goes on editing', async () => {
     const server = makeServer()
     const store = connect(makeBrowser().open(server))

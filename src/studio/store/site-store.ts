@@ -31,8 +31,11 @@ export interface SiteStore {
   readonly redo: () => void
   /** What is to be told; null once it was read. */
   readonly told: Observable<Told | null>
-  /** Begins to talk with the browser's other windows, its disk and the server. Gives how to stop. */
-  readonly connect: () => () => void
+  /**
+   * Begins to talk with the browser's other windows, its disk and the server. What keeps an edit from being lost with the window begins
+   * at once; what is to be heard from others may wait for a moment. Gives how to stop.
+   */
+  readonly connect: (moment?: Promise<void>) => () => void
 }
 
 /** How often a drag is told to other windows, ms. */
@@ -131,6 +134,53 @@ export function makeSiteStore({
   const change = (done: Done | undefined) => void (done && write(done))
   /** Undoing is a gesture of its own, so that it amends no edit. */
   const apart = (done: Done | undefined) => change(done && { ...done, step: { ...done.step, gesture: newGesture() } })
+  /** Keeps watch that no edit is lost with the window. Gives the way to stop. */
+  const guard = () => {
+    log.open()
+    let close = markOpen(window)
+    const ask = (event: BeforeUnloadEvent) => saver.isAtRisk() && event.preventDefault()
+    // The document that follows in this tab finds what this one leaves, and knows that it is gone.
+    const leave = () => {
+      saver.leave()
+      close()
+    }
+    const comeBack = ({ persisted }: PageTransitionEvent) => {
+      if (!persisted) return
+      close = markOpen(window)
+      if (document.visibilityState === 'visible') void saver.refresh()
+    }
+    addEventListener('pagehide', leave)
+    addEventListener('pageshow', comeBack)
+    addEventListener('beforeunload', ask)
+    return () => {
+      removeEventListener('beforeunload', ask)
+      removeEventListener('pagehide', leave)
+      removeEventListener('pageshow', comeBack)
+      close()
+    }
+  }
+  /** Hears from other windows and the server, and takes up what windows that are gone left. Gives the way to stop. */
+  const meetOthers = () => {
+    neighbours = join({ site: id, window, onEdit: hear, onNews, onMissed: () => void saver.refresh() })
+    // Once it is told what is saved meanwhile, it asks what was saved before.
+    void saver.refresh()
+    for (const { patch, forget } of storage ? olderEdits(storage, id) : []) {
+      // Not over what was saved since.
+      const { value } = applyPatch(history.get().site, patch, 'careful')
+      change(doEdit(history.get(), { do: 'replace', site: tidySite(value) }, 'Edits kept by an earlier version', newGesture()))
+      void saver.settle().then((isSaved) => isSaved && forget())
+    }
+    void saver.takeUp()
+    // What a window told us of and could not save before it was closed is saved by us.
+    const timer = setInterval(() => Object.keys(journal.others).length > 0 && void saver.takeUp(), leftoverMs)
+    const look = () => document.visibilityState === 'visible' && void saver.refresh()
+    document.addEventListener('visibilitychange', look)
+    return () => {
+      document.removeEventListener('visibilitychange', look)
+      clearInterval(timer)
+      neighbours?.end()
+    }
+  }
   return {
     id,
     history,
@@ -139,45 +189,20 @@ export function makeSiteStore({
     edit: (edit, words, gesture = newGesture()) => change(doEdit(history.get(), edit, words, gesture)),
     undo: () => apart(undo(history.get())),
     redo: () => apart(redo(history.get())),
-    connect: () => {
-      let close = markOpen(window)
-      neighbours = join({ site: id, window, onEdit: hear, onNews, onMissed: () => void saver.refresh() })
-      // Once it is told what is saved meanwhile, it asks what was saved before.
-      void saver.refresh()
-      for (const { patch, forget } of storage ? olderEdits(storage, id) : []) {
-        // Not over what was saved since.
-        const { value } = applyPatch(history.get().site, patch, 'careful')
-        change(doEdit(history.get(), { do: 'replace', site: tidySite(value) }, 'Edits kept by an earlier version', newGesture()))
-        void saver.settle().then((isSaved) => isSaved && forget())
+    connect: (moment) => {
+      const stopGuarding = guard()
+      let leaveOthers: (() => void) | undefined
+      let hasEnded = false
+      const meet = () => {
+        if (!hasEnded) leaveOthers = meetOthers()
       }
-      void saver.takeUp()
-      // What a window told us of and could not save before it was closed is saved by us.
-      const timer = setInterval(() => Object.keys(journal.others).length > 0 && void saver.takeUp(), leftoverMs)
-      const look = () => document.visibilityState === 'visible' && void saver.refresh()
-      const ask = (event: BeforeUnloadEvent) => saver.isAtRisk() && event.preventDefault()
-      // The document that follows in this tab finds what this one leaves, and knows that it is gone.
-      const leave = () => {
-        saver.leave()
-        close()
-      }
-      const comeBack = ({ persisted }: PageTransitionEvent) => {
-        if (!persisted) return
-        close = markOpen(window)
-        look()
-      }
-      document.addEventListener('visibilitychange', look)
-      addEventListener('pagehide', leave)
-      addEventListener('pageshow', comeBack)
-      addEventListener('beforeunload', ask)
+      if (moment) void moment.then(meet)
+      else meet()
       return () => {
-        document.removeEventListener('visibilitychange', look)
-        removeEventListener('beforeunload', ask)
-        removeEventListener('pagehide', leave)
-        removeEventListener('pageshow', comeBack)
-        clearInterval(timer)
-        neighbours?.end()
+        hasEnded = true
+        stopGuarding()
+        leaveOthers?.()
         saver.end()
-        close()
       }
     },
   }
