@@ -62,7 +62,10 @@ export function openEditLog(site: string): EditLog {
   return {
     keep: async (window, entry) => {
       const writing = (await open()).transaction('entries', 'readwrite', { durability: 'strict' })
-      await Promise.all([writing.store.put({ site, window, number: entry.number, entry }), writing.done])
+      const put = writing.store.put({ site, window, number: entry.number, entry })
+      // Else it would wait for an answer to commit itself, and be undone with a window that closes meanwhile.
+      writing.commit()
+      await Promise.all([put, writing.done])
     },
     drop: async (window, upTo) => {
       await (await open()).delete('entries', IDBKeyRange.bound([site, window, 0], [site, window, upTo]))
