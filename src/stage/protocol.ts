@@ -81,6 +81,7 @@ export const askedSchema = z.object({
   read: z.array(z.string()).readonly(),
   written: z.array(z.string()).readonly(),
   driven: z.array(z.string()).readonly(),
+  turned: z.array(z.string()).readonly(),
 })
 
 /** What there is to know of a page for its effects. */

@@ -2,7 +2,7 @@
 import { atMost, type PageRead } from '../compile/page-facts'
 import { drivenBy } from '../rig/plan'
 import { addedParts, type Rig } from '../rig/rig'
-import { touchedBy } from '../rig/resolve'
+import { targetSelect, touchedBy } from '../rig/resolve'
 import * as z from 'zod'
 
 const number = z.number().int()
@@ -34,14 +34,23 @@ export interface ToldAsked {
 
 export function toldAskedBy(rig: Rig): ToldAsked {
   const [area] = rig.areas
+  const looks = lookedOn(rig)
   return {
     select: area && area.of !== 'window' ? area.select : '',
-    written: touchedBy(rig).written,
-    driven: drivenBy(rig),
+    written: [...new Set([...touchedBy(rig).written, ...looks.map(({ select }) => select)])],
+    driven: [...new Set([...drivenBy(rig), ...looks.flatMap(({ properties }) => properties)])],
     takesClip: rig.outputs.some(({ slot }) => slot.on === 'clip'),
     adds: addedParts(rig).some(({ area: id, host, inside }) => id === area?.id && host === undefined && inside === undefined),
   }
 }
+
+/** What looks give elements of the page. */
+const lookedOn = ({ areas, states = [] }: Rig): readonly { readonly select: string; readonly properties: readonly string[] }[] =>
+  states.flatMap(({ area: id, to, css }) => {
+    const area = areas.find((each) => each.id === id)
+    const isPart = typeof to === 'object' && 'part' in to
+    return area && !isPart ? [{ select: targetSelect(area.of === 'window' ? ':root' : area.select, to), properties: Object.keys(css) }] : []
+  })
 
 const focusable =
   'a[href], area[href], button, input, select, textarea, summary, iframe, [tabindex], [contenteditable], audio[controls], video[controls]'

@@ -2,6 +2,7 @@
 import { AttributeAction, parse, SelectorType, stringify, type Selector } from 'css-what'
 import { liesInBy, platformBy, touchedBy } from '../rig/resolve'
 import { drivenBy } from '../rig/plan'
+import { turnedSelects } from '../rig/states'
 import type { Source } from './effects'
 import { takeOver, type Declarations, type OwnRule } from './own-rules'
 import { worstFacts, type Facts } from './facts'
@@ -44,11 +45,15 @@ export interface PageRead<Found extends object> {
   readonly hasScripts: boolean
 }
 
-/** About what facts are asked: the selectors of where effects read, and of what they write on; what they drive there that a page may give too. */
+/**
+ * About what facts are asked: the selectors of where effects read, and of what they write on; what they drive there that a page may give too;
+ * and the selectors of what their looks give a list of transitions.
+ */
 export interface Asked {
   readonly read: readonly string[]
   readonly written: readonly string[]
   readonly driven: readonly string[]
+  readonly turned: readonly string[]
 }
 
 /** What there is to know for these effects. */
@@ -58,6 +63,7 @@ export function askedBy(sources: readonly Source[]): Asked {
     read: [...new Set(touched.flatMap(({ read }) => read))],
     written: [...new Set(touched.flatMap(({ written }) => written))],
     driven: [...new Set(sources.flatMap(({ rig }) => drivenBy(rig)))],
+    turned: [...new Set(sources.flatMap(({ rig }) => turnedSelects(rig)))],
   }
 }
 
@@ -76,7 +82,7 @@ export function readFacts<Found extends object>(page: PageRead<Found>): (asked: 
   const { hasScripts, lacksSheets } = page
   const does = lacksSheets ? undefined : deedsOf(page)
   const find = (select: string) => page.find(select) ?? []
-  return ({ read, written, driven }) => {
+  return ({ read, written, driven, turned }) => {
     const isIn = liesInBy(platformBy(find, page.parentOf))
     const all = [...new Set([...read, ...written])]
     const liesIn = all.flatMap((inner) => written.filter((outer) => isIn(inner, outer)).map((outer) => [inner, outer] as const))
@@ -95,7 +101,7 @@ export function readFacts<Found extends object>(page: PageRead<Found>): (asked: 
       hasOwnStyles: gives(does.unsaid).length > 0,
       hasInlineStyles: driven.length > 0 && writtenHere.length > 0 && (hasScripts || gives(does.inline).length > 0),
       hasTransitions: meets('transition', writtenHere),
-      ownRules: rulesFor(does.taken, writtenHere, driven),
+      ownRules: rulesFor(does.taken, writtenHere, driven, turned.flatMap(find)),
       ownLayers: page.layers,
       hasPartTransitions: does.reachesParts,
       partStyles: does.partStyles,
@@ -106,14 +112,27 @@ export function readFacts<Found extends object>(page: PageRead<Found>): (asked: 
   }
 }
 
-/** The rules that these elements may come to match, as far as they give something of what is driven there, or transitions. */
-function rulesFor<Found>(taken: Done<Found>['taken'], elements: readonly Found[], driven: readonly string[]): readonly OwnRule[] {
-  const matching = taken.filter((each) => elements.some((element) => each.elements.has(element))).map(({ rule }) => rule)
+/**
+ * The rules that elements may come to match, as far as they give something of what is driven on those that are written on, or transitions
+ * there or on those that looks turn.
+ */
+function rulesFor<Found>(
+  taken: Done<Found>['taken'],
+  written: readonly Found[],
+  driven: readonly string[],
+  turned: readonly Found[],
+): readonly OwnRule[] {
+  const timed = driven.length > 0 ? [...written, ...turned] : turned
+  const matching = taken.flatMap(({ rule, elements }) => {
+    const matches = (some: readonly Found[]) => some.some((element) => elements.has(element))
+    const kept = rule.declarations.filter(([name]) => (name === 'transition' ? matches(timed) : driven.includes(name) && matches(written)))
+    return kept.length > 0 ? [{ ...rule, declarations: kept }] : []
+  })
   const given = new Set(
     matching.flatMap(({ declarations }) => declarations.filter(([name, value]) => !isNothing(name, value)).map(([name]) => name)),
   )
   return matching.flatMap(({ declarations, ...rule }) => {
-    const kept = declarations.filter(([name]) => given.has(name) && (name === 'transition' ? driven.length > 0 : driven.includes(name)))
+    const kept = declarations.filter(([name]) => given.has(name))
     return kept.length > 0 ? [{ ...rule, declarations: kept }] : []
   })
 }

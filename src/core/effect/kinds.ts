@@ -1,6 +1,7 @@
 // The kinds there are. Adding a kind is adding a folder and a line here.
 import type { Knob, Rig } from '../rig/rig'
 import { wholeKind, type WholeKind } from './common'
+import { crop } from './crop'
 import { drift } from './drift'
 import { fold } from './fold'
 import { follow } from './follow'
@@ -29,6 +30,7 @@ export const kinds: readonly AnyKind[] = [
   wholeKind(grainLight),
   wholeKind(wipe),
   wholeKind(wash),
+  wholeKind(crop),
   wholeKind(free),
 ]
 

@@ -38,6 +38,9 @@ export const ownSyntax: Readonly<Record<string, string>> = {
 export const mayGive = ({ hasOwnStyles, hasInlineStyles, ownRules }: SheetFacts, property: string): boolean =>
   property in keptProperties && (hasOwnStyles || hasInlineStyles || gives(ownRules, property))
 
+/** The page's own list of transitions, or one of nothing. */
+export const ownTransition = 'var(--own-transition, visibility 0s)'
+
 /** In which layer stands what the page's own rules may not overrule: of what is important, layers count before what is in none. */
 export const firmLayer = '@layer pointer-effects {'
 /** Says that this layer comes first, where it stands before all others. */
@@ -62,9 +65,10 @@ export function writeOwnRules({ ownRules, ownLayers }: SheetFacts, targets: read
     ? [`@layer ${ownLayers.filter((name) => /^[\w.-]+$/.test(name)).join(', ')};`]
     : []
   // What the page takes its time for begins with the page, and goes on where the effect comes.
-  const always = gives(rules, 'transition')
-    ? [...`${targets.join(',\n')} {`.split('\n'), '  transition: var(--own-transition, visibility 0s) !important;', '}']
-    : []
+  const always =
+    gives(rules, 'transition') && targets.length > 0
+      ? [...`${targets.join(',\n')} {`.split('\n'), `  transition: ${ownTransition} !important;`, '}']
+      : []
   return [
     [
       writeComment('What the page itself gives these elements goes on with the effects: its rules again, for properties of their own.'),

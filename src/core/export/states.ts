@@ -6,7 +6,8 @@ import { isByStylesheet, statesOf, whileShowing } from '../rig/states'
 import { cssNumber, styleText, writeDeclarations, writeTime } from './css-value'
 import type { PlannedEffect } from './plan'
 
-type Block = readonly [select: string, declarations: readonly string[]]
+/** A rule, and whether it is for elements of the page. */
+type Block = readonly [select: string, declarations: readonly string[], isOnPage: boolean]
 type Way = NonNullable<State['ways']>[number]
 
 /** The selector of the matches of an area. */
@@ -51,8 +52,8 @@ function seenOn({ rig, names }: PlannedEffect, { to, whose }: State, area: Area,
   return ground === showing && mark !== undefined ? linked + showing.slice(asOneSelector(select).length) : linked
 }
 
-/** What turns, grows or goes from its place: for those who prefer reduced motion it stays where it is. */
-const moving = new Set(['transform', 'translate', 'rotate', 'scale', 'offset-distance'])
+/** What turns, grows, is cut or goes from its place: for those who prefer reduced motion it stays where it is. */
+const moving = new Set(['transform', 'translate', 'rotate', 'scale', 'offset-distance', 'clip-path'])
 
 /** The rules of all looks of an effect: those of what moves, or those of all the rest. */
 export function writeStates(effect: PlannedEffect, what: 'moving' | 'still'): readonly Block[] {
@@ -97,8 +98,9 @@ function writeState(
     ...writeDeclarations(own, names),
     ...(usual && what === 'still' && properties.length > 0 ? transition(usual).split('\n') : []),
   ]
-  const rest = ways.map((way): Block => [on(`${showing}[${mark ?? ''}-from="${way.from}"]`), transition(way).split('\n')])
-  return [...(declarations.length > 0 ? [[on(showing), declarations] as const] : []), ...rest]
+  const isOnPage = typeof state.to !== 'object' || !('part' in state.to)
+  const rest = ways.map((way): Block => [on(`${showing}[${mark ?? ''}-from="${way.from}"]`), transition(way).split('\n'), isOnPage])
+  return [...(declarations.length > 0 ? [[on(showing), declarations, isOnPage] as const] : []), ...rest]
 }
 
 const chosen = ({ to }: State, mark: string) =>

@@ -24,7 +24,7 @@ import { keptProperties, lawOf, propertyOf, slotName } from '../rig/slot'
 import { gives } from '../compile/own-rules'
 import { commentText, lineLength, spoken, writeComment } from './comment'
 import { cssNumber, styleText, writeDeclarations, writeKnob, writeTime, writeValue } from './css-value'
-import { firmLayer, indented, mayGive, ownSyntax, writeOwnProperties, writeOwnRules, type SheetFacts } from './own-styles'
+import { firmLayer, indented, mayGive, ownSyntax, ownTransition, writeOwnProperties, writeOwnRules, type SheetFacts } from './own-styles'
 import type { PlannedEffect } from './plan'
 import { selectOfDrawn, writeStates, writeWays } from './states'
 
@@ -317,7 +317,17 @@ function writeRules(effect: PlannedEffect, comings: readonly Coming[], facts: Sh
       if (facts.hasPartTransitions && declarations.some((line) => line.startsWith('transition:')))
         hold(select, declarations.map(asImportant))
     }
-  for (const [select, declarations] of writeStates(effect, 'still')) add(select, declarations)
+  for (const [select, declarations, isOnPage] of writeStates(effect, 'still')) {
+    // Behind what the page itself takes its time for.
+    const isKept = isOnPage && gives(facts.ownRules, 'transition')
+    const isTime = (line: string) => isKept && line.startsWith('transition')
+    add(
+      select,
+      declarations.filter((line) => !isTime(line)),
+    )
+    const times = declarations.filter(isTime).map((line) => asImportant(line.replace(/^transition: /, `transition: ${ownTransition}, `)))
+    if (times.length > 0) hold(select, times)
+  }
   const write = (all: ReadonlyMap<string, readonly string[]>) =>
     [...all].flatMap(([select, declarations]) => [...`${select} {`.split('\n'), ...indented(declarations), '}'])
   return [...write(blocks), ...(firm.size > 0 ? [firmLayer, ...indented(write(firm)), '}'] : [])]
@@ -345,9 +355,7 @@ function heldAgainst(
     ...(output.weight === undefined ? [] : [propertyOfChannel(names, output.weight)]),
   ])
   const still = [...new Set(followed)].map((name) => `${name} 0s`)
-  const list = gives(facts.ownRules, 'transition')
-    ? [`transition: ${['var(--own-transition, visibility 0s)', ...still].join(', ')} !important;`]
-    : []
+  const list = gives(facts.ownRules, 'transition') ? [`transition: ${[ownTransition, ...still].join(', ')} !important;`] : []
   return { loose: linesOf(false), held: [...linesOf(true).map(asImportant), ...list] }
 }
 
