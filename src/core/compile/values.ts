@@ -125,6 +125,11 @@ export function writeSignal(signal: Signal, around: Surroundings, constants: Con
     case 'overflowX':
     case 'overflowY':
       return fields(signal.of, { leave: signal.of, bySize: 'true' })
+    case 'excessX':
+    case 'excessY': {
+      const read = `(at) => ${signal.of}(at, ${around.measure})`
+      return fields(read, { leave: read, bySize: 'true' })
+    }
     case 'still':
       return fields(`(at) => isStill(at, ${number(signal.afterMs)})`, { due: `(at) => stillDue(at, ${number(signal.afterMs)})` })
     case 'here': {

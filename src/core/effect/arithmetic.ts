@@ -9,6 +9,7 @@ const factors: Readonly<Record<string, Readonly<Record<string, number>>>> = {
   '%': { '': 1, '%': 1 },
   s: { '': 1, s: 1, ms: 0.001 },
   Hz: { '': 1, hz: 1 },
+  'px/s': { '': 1, px: 1 },
   '': { '': 1 },
 }
 

@@ -8,6 +8,7 @@ import { follow } from './follow'
 import { free } from './free'
 import { glow } from './glow'
 import { grainLight } from './grain-light'
+import { pan } from './pan'
 import { spotlight } from './spotlight'
 import { tilt } from './tilt'
 import { wash } from './wash'
@@ -31,6 +32,7 @@ export const kinds: readonly AnyKind[] = [
   wholeKind(wipe),
   wholeKind(wash),
   wholeKind(crop),
+  wholeKind(pan),
   wholeKind(free),
 ]
 

@@ -10,6 +10,7 @@ import { feelControls, type FeelWords } from './feel-controls'
 import { layerId, layerTitle, mostLayers } from './layers'
 import { pinControls } from './pin-controls'
 import { cssValueSchema, poseSchema } from './settings'
+import { cssUnitOf } from './unit'
 
 /** Settings of any kind, by key. */
 type Settings = Readonly<Record<string, unknown>>
@@ -65,7 +66,7 @@ export function number({ from, isWhole, id, inSample, knob, varies, ...words }: 
   return {
     schema: isWhole ? within.int() : within,
     from,
-    knob: knob && { ...knob, unit: knob.per !== undefined || words.unit === 'Hz' ? '' : words.unit },
+    knob: knob && { ...knob, unit: knob.per !== undefined ? '' : cssUnitOf(words.unit) },
     forSample: (value, settings) => sampled(value, { ...words, inSample, ...varies?.(settings) }),
     controls: (key, settings) => [
       {

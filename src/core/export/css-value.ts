@@ -87,6 +87,10 @@ export function styleText(text: string): string {
   return text.replaceAll('</', '<\\/')
 }
 
+/** CSS as a rig has it, with the custom property of the knob or token in place of each `{id}`. */
+export const fillHoles = (css: string, names: Names): string =>
+  styleText(css).replace(/\{([^}]*)\}/g, (_, id: string) => `var(${propertyOfKnob(names, id)})`)
+
 /** Declarations as a rig has them; `{id}` is a knob or a token, and `{index}` the number of what was dropped, as a part of this name. */
 export function writeDeclarations(css: Readonly<Record<string, string>>, names: Names, dropped?: string): readonly string[] {
   const propertyOf = (id: string) => (dropped !== undefined && id === 'index' ? `--${dropped}-index` : propertyOfKnob(names, id))

@@ -1,4 +1,5 @@
 // What an export is made of: each effect of the site with its number, name, rig and sentence.
+import { cssUnitOf } from '../effect/unit'
 import type { Piece } from '../effect/control'
 import { tellValue } from '../effect/tell'
 import { expandEffect, findKind } from '../effect/kinds'
@@ -95,8 +96,8 @@ function namedIn({ values = [] }: Site, effect: Effect, rig: Rig): NonNullable<P
       const named = 'value' in to ? values.find((each) => each.id === to.value) : undefined
       const control = controls.find((each) => each.id === id)
       const knob = control?.kind === 'number' && control.per === undefined ? rig.knobs.find((each) => each.id === control.knob) : undefined
-      if (named && knob && typeof named.value === 'number' && knob.unit === named.unit && knob.value === named.value * times)
-        return [[knob.id, { name: named.name, css: `${cssNumber(named.value)}${named.unit}`, times }]]
+      if (named && knob && typeof named.value === 'number' && knob.unit === cssUnitOf(named.unit) && knob.value === named.value * times)
+        return [[knob.id, { name: named.name, css: `${cssNumber(named.value)}${cssUnitOf(named.unit)}`, times }]]
       const token =
         control?.kind === 'colour' || control?.kind === 'gradient' ? rig.tokens?.find((each) => each.id === control.token) : undefined
       return named && typeof named.value === 'string' && token?.value === named.value

@@ -3,7 +3,7 @@ import { nameOfArea, partWhile } from '../rig/plan'
 import type { Area, State } from '../rig/rig'
 import { asOneSelector } from '../rig/resolve'
 import { isByStylesheet, statesOf, whileShowing } from '../rig/states'
-import { cssNumber, styleText, writeDeclarations, writeTime } from './css-value'
+import { cssNumber, fillHoles, styleText, writeDeclarations, writeTime } from './css-value'
 import type { PlannedEffect } from './plan'
 
 /** A rule, and whether it is for elements of the page. */
@@ -82,8 +82,13 @@ function writeState(
   const { names } = effect
   const machine = area.looks ?? { keys: false }
   const later = staggerMs === undefined ? '' : ` calc(var(--${names.name}-index, 0) * ${cssNumber(staggerMs)}ms)`
-  const transition = ({ id, feel }: Way) => {
-    const time = id === undefined ? writeTime(feel) : `var(${propertyOfWay(effect, id)})`
+  const transition = ({ id, feel, lasts }: Way) => {
+    const time =
+      lasts !== undefined
+        ? `calc(${fillHoles(lasts, names)} * 1s) ${feel.easing}`
+        : id === undefined
+          ? writeTime(feel)
+          : `var(${propertyOfWay(effect, id)})`
     return `transition: ${properties.map((property) => `${property} ${time}`).join(', ')};${later ? `\ntransition-delay:${later};` : ''}`
   }
   const on = (showing: string) =>

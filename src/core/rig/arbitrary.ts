@@ -72,7 +72,16 @@ const signal: fc.Arbitrary<Signal> = fc.oneof(
   },
   {
     weight: 4,
-    arbitrary: fc.record({ of: fc.constantFrom('width' as const, 'height' as const, 'overflowX' as const, 'overflowY' as const) }),
+    arbitrary: fc.record({
+      of: fc.constantFrom(
+        'width' as const,
+        'height' as const,
+        'overflowX' as const,
+        'overflowY' as const,
+        'excessX' as const,
+        'excessY' as const,
+      ),
+    }),
   },
   { weight: 1, arbitrary: fc.record({ of: fc.constant('time' as const), periodMs: between(200, 3000) }) },
   {
@@ -139,7 +148,7 @@ const channel: fc.Arbitrary<Omit<Channel, 'id'>> = fc
 /** What is hidden of a content is that of single elements. */
 function ofElements(channel: Omit<Channel, 'id'>, of: Rig['areas'][number]['of']): Omit<Channel, 'id'> {
   const { signal: read, frame: home } = channel
-  if (read.of !== 'overflowX' && read.of !== 'overflowY') return channel
+  if (!/^(overflow|excess)/.test(read.of)) return channel
   const isOfEach = typeof home === 'object' && 'each' in home
   if (isOfEach || of === 'each') return isOfEach ? channel : { ...channel, frame: 'area' }
   return { ...channel, signal: { of: 'width' } }

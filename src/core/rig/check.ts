@@ -51,10 +51,10 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
     if (channel.away.isShare && channel.signal.of !== 'xPx' && channel.signal.of !== 'yPx')
       report(['channels', i, 'away'], 'a share is of px along a side')
     if (
-      (channel.signal.of === 'overflowX' || channel.signal.of === 'overflowY') &&
+      /^(overflow|excess)/.test(channel.signal.of) &&
       !(typeof channel.frame === 'object' ? 'each' in channel.frame : channel.frame === 'area' && area?.of === 'each')
     )
-      report(['channels', i, 'signal'], 'what is hidden of a content is that of single elements')
+      report(['channels', i, 'signal'], 'how much larger something is, is told of single elements')
     if (channel.away.isShare && channel.frame !== 'area' && area?.of !== 'each')
       report(['channels', i, 'away'], 'a share of what is not one element is told in the area itself')
     if (channel.signal.of === 'chosen') {
@@ -94,7 +94,8 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
     if (chosenBy !== undefined && (zone?.area !== area || !isZone(zone.signal)))
       report(['states', i, 'chosenBy'], `there is no channel "${chosenBy}" in the area that tells a zone`)
     if (chosenBy !== undefined && !(typeof to === 'object' && 'linked' in to)) report(['states', i, 'to'], 'what is chosen is linked')
-    ways.forEach(({ id }, n) => {
+    ways.forEach(({ id, lasts = '' }, n) => {
+      checkHoles(['states', i, 'ways', n], { lasts })
       if (id !== undefined && (named.has(id) || channels.has(id))) report(['states', i, 'ways', n, 'id'], `"${id}" is used twice`)
     })
   })

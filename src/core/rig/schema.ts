@@ -107,8 +107,8 @@ const signalSchemas = [
   z.object({ of: z.literal('nearest'), among: select, hysteresisPx: number(0, 1000).optional() }),
   /** 1 for that element of the frame's which a zone of the same area chooses, by their order; 0 for the others. */
   z.object({ of: z.literal('chosen'), by: identifier }),
-  /** How large the frame is, and by how much what it holds is larger, px: with the pointer and without it. */
-  z.object({ of: z.enum(['width', 'height', 'overflowX', 'overflowY']) }),
+  /** How large the frame is, by how much what it holds is larger (overflow), and by how much it is larger than its area (excess), px: with the pointer and without it. */
+  z.object({ of: z.enum(['width', 'height', 'overflowX', 'overflowY', 'excessX', 'excessY']) }),
   /** 1 once the pointer has travelled less than 3 px for so long. */
   z.object({ of: z.literal('still'), afterMs: number(1, 60_000) }),
   /** 0 when the pointer is away, 1 when it is there, with times to come and to go. */
@@ -466,6 +466,8 @@ const attributeName = z
 export const waySchema = z.object({
   from: z.enum([...lookNames, 'any']),
   feel: timedSchema,
+  /** How many seconds it takes, as CSS works them out, in place of the time of the feel; `{id}` is a knob. */
+  lasts: valueWithHoles(500, 'is not a number of CSS with holes like {name}').min(1).optional(),
   id: identifier.optional(),
   note: z.string().max(200).optional(),
 })

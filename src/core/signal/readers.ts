@@ -8,7 +8,7 @@ import { focus, here, inside, pressed, still } from './presence'
 import type { Reader } from './reader'
 import { entrySide, exitSide } from './side'
 import type { Signal, SignalName } from './signal'
-import { chosen, height, overflowX, overflowY, width } from './size'
+import { chosen, excessX, excessY, height, overflowX, overflowY, width } from './size'
 import { pinch, wheel } from './turning'
 import { nearest, zone } from './zone'
 
@@ -43,4 +43,6 @@ export const readers = {
   height,
   overflowX,
   overflowY,
+  excessX,
+  excessY,
 } as Readonly<Record<SignalName, Reader<Signal>>>

@@ -12,6 +12,10 @@ export const width = sized((_, { frame }) => frame.width)
 export const height = sized((_, { frame }) => frame.height)
 export const overflowX = sized((_, { frame }) => frame.overflowX)
 export const overflowY = sized((_, { frame }) => frame.overflowY)
+export const excessX = sized((_, { frame, area }) => Math.max(0, frame.width - area.width))
+export const excessY = sized((_, { frame, area }) => Math.max(0, frame.height - area.height))
+
+const sizes: ReadonlySet<string> = new Set(['width', 'height', 'overflowX', 'overflowY', 'excessX', 'excessY'])
 
 /** Whether a channel hangs on how large things are, so that it changes with that, pointer or none. */
 export const isBySize = ({
@@ -20,5 +24,4 @@ export const isBySize = ({
 }: {
   readonly signal: Signal
   readonly away: { readonly isShare?: boolean | undefined }
-}): boolean =>
-  away.isShare === true || signal.of === 'width' || signal.of === 'height' || signal.of === 'overflowX' || signal.of === 'overflowY'
+}): boolean => away.isShare === true || sizes.has(signal.of)

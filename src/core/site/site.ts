@@ -2,6 +2,7 @@
 import { factNames } from '../compile/facts'
 import * as z from 'zod'
 import { findKind } from '../effect/kinds'
+import { unitsBesideCss } from '../effect/unit'
 import { selectorText, valueText } from '../rig/css-text'
 import { units } from '../rig/names'
 import { upgradeSite } from './formats'
@@ -70,7 +71,7 @@ export const namedValueSchema = z.object({
   id: identifier,
   name: z.string().regex(/^[a-z][a-z0-9-]{0,39}$/, 'is small letters, digits and hyphens, and begins with a letter'),
   value: z.union([z.number().min(-1e6).max(1e6), valueText(500)]),
-  unit: z.enum([...units, 'Hz']),
+  unit: z.enum([...units, ...unitsBesideCss]),
 })
 
 /** What a number or a colour of an effect follows: a named value, or a word of an effect; a number by so many times. */

@@ -63,6 +63,8 @@ const signalWords: Readonly<Record<Rig['channels'][number]['signal']['of'], stri
   width: 'its width',
   height: 'its height',
   overflowX: 'how much of its content is hidden',
+  excessX: 'how much wider it is than the area',
+  excessY: 'how much taller it is than the area',
   overflowY: 'how much of its content is hidden',
 }
 
