@@ -162,6 +162,8 @@ export const toStageTable = {
         driven: z.array(z.string()).readonly(),
         takesClip: z.boolean(),
         adds: z.boolean(),
+        shut: z.array(z.string()).readonly(),
+        takesFocus: z.boolean(),
       }),
     },
     toldSchema,

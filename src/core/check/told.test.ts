@@ -3,7 +3,15 @@ import { readDressed } from '../compile/tree-facts'
 import { elementsOf, readTree } from '../page/tree'
 import { tell, type ToldAsked } from './told'
 
-const asked: ToldAsked = { select: '.card', written: ['.card'], driven: ['transform'], takesClip: false, adds: true }
+const asked: ToldAsked = {
+  select: '.card',
+  written: ['.card'],
+  driven: ['transform'],
+  takesClip: false,
+  adds: true,
+  shut: [],
+  takesFocus: false,
+}
 
 function toldOf(html: string, more: Partial<ToldAsked> = {}) {
   const tree = readTree(html)
@@ -34,6 +42,13 @@ describe('what a page tells of an effect', () => {
     )
     expect(told.matches).toEqual(['a', 'b', 'c', 'd', 'e'])
     expect(told.unreached).toEqual(['a', 'e'])
+    const faces = page(
+      '',
+      '<div class="card" id="a"><p></p><p class="back"><button></button></p></div><div class="card" id="b"><a href="#"></a></div>',
+    )
+    expect(toldOf(faces).unreached).toEqual([])
+    expect(toldOf(faces, { shut: ['.back'] }).unreached).toEqual(['a'])
+    expect(toldOf(faces, { shut: ['.back'], takesFocus: true }).unreached).toEqual([])
   })
 
   it('what is important in a style attribute of what it writes on', () => {

@@ -1,7 +1,7 @@
 // What the markup and the sheets of a page tell about an effect, wherever they are read: in a browser or from a tree.
 import { atMost, type PageRead } from '../compile/page-facts'
 import { drivenBy } from '../rig/plan'
-import { addedParts, type Rig } from '../rig/rig'
+import { addedParts, partOf, type Rig, type State } from '../rig/rig'
 import { targetSelect, touchedBy } from '../rig/resolve'
 import * as z from 'zod'
 
@@ -30,6 +30,9 @@ export interface ToldAsked {
   readonly takesClip: boolean
   /** Whether elements are added to what `select` matches. */
   readonly adds: boolean
+  /** What cannot be focused while the effect is off, and whether it lets the focus on its elements itself. */
+  readonly shut: readonly string[]
+  readonly takesFocus: boolean
 }
 
 export function toldAskedBy(rig: Rig): ToldAsked {
@@ -38,18 +41,21 @@ export function toldAskedBy(rig: Rig): ToldAsked {
   return {
     select: area && area.of !== 'window' ? area.select : '',
     written: [...new Set([...touchedBy(rig).written, ...looks.map(({ select }) => select)])],
-    driven: [...new Set([...drivenBy(rig), ...looks.flatMap(({ properties }) => properties)])],
+    driven: [...new Set([...drivenBy(rig), ...looks.flatMap(({ state }) => Object.keys(state.css))])],
     takesClip: rig.outputs.some(({ slot }) => slot.on === 'clip'),
     adds: addedParts(rig).some(({ area: id, host, inside }) => id === area?.id && host === undefined && inside === undefined),
+    shut: looks.filter(({ state }) => state.looks.includes('off') && state.css.visibility === 'hidden').map(({ select }) => select),
+    takesFocus: looks.some(({ state }) => state.to === 'self' && state.looks.includes('off') && state.attributes?.tabindex === '0'),
   }
 }
 
 /** What looks give elements of the page. */
-const lookedOn = ({ areas, states = [] }: Rig): readonly { readonly select: string; readonly properties: readonly string[] }[] =>
-  states.flatMap(({ area: id, to, css }) => {
-    const area = areas.find((each) => each.id === id)
-    const isPart = typeof to === 'object' && 'part' in to
-    return area && !isPart ? [{ select: targetSelect(area.of === 'window' ? ':root' : area.select, to), properties: Object.keys(css) }] : []
+const lookedOn = ({ areas, states = [] }: Rig): readonly { readonly select: string; readonly state: State }[] =>
+  states.flatMap((state) => {
+    const area = areas.find(({ id }) => id === state.area)
+    return area && partOf(state.to) === undefined
+      ? [{ select: targetSelect(area.of === 'window' ? ':root' : area.select, state.to), state }]
+      : []
   })
 
 const focusable =
@@ -59,13 +65,13 @@ const focusable =
 export function tell<Found extends object>(
   page: PageRead<Found>,
   numberOf: (element: Found) => number | undefined,
-  { select, written, driven, takesClip, adds }: ToldAsked,
+  { select, written, driven, takesClip, adds, shut, takesFocus }: ToldAsked,
 ): Told {
   const find = (each: string) => (each === '' ? [] : (page.find(each) ?? []))
   const numbers = (elements: Iterable<Found>) => [...elements].flatMap((element) => numberOf(element) ?? [])
   const matches = find(select)
   const writtenOn = new Set(written.flatMap(find))
-  const reached = reachedOn(page, matches)
+  const reached = takesFocus ? new Set(matches) : reachedOn(page, matches, new Set(shut.flatMap(find)))
   return {
     matches: numbers(matches),
     important: page.inline.flatMap(({ element, declarations }) => {
@@ -104,9 +110,13 @@ function displacedOn<Found extends object>(
   return [...new Set(given)]
 }
 
-/** Of some elements those that the focus can be on, in or around. */
-function reachedOn<Found extends object>(page: PageRead<Found>, elements: readonly Found[]): ReadonlySet<Found> {
-  const all = page.find(focusable) ?? []
+/** Of some elements those that the focus can be on, in or around; in what is shut it cannot. */
+function reachedOn<Found extends object>(page: PageRead<Found>, elements: readonly Found[], shut: ReadonlySet<Found>): ReadonlySet<Found> {
+  const isShut = (element: Found): boolean => {
+    for (let each: Found | null = element; each; each = page.parentOf(each)) if (shut.has(each)) return true
+    return false
+  }
+  const all = (page.find(focusable) ?? []).filter((element) => !isShut(element))
   const own = new Set(all)
   const around = new Set<Found>()
   for (const each of all)

@@ -3,6 +3,7 @@ import type { Knob, Rig } from '../rig/rig'
 import { wholeKind, type WholeKind } from './common'
 import { crop } from './crop'
 import { drift } from './drift'
+import { flip } from './flip'
 import { fold } from './fold'
 import { follow } from './follow'
 import { free } from './free'
@@ -33,6 +34,7 @@ export const kinds: readonly AnyKind[] = [
   wholeKind(wash),
   wholeKind(crop),
   wholeKind(pan),
+  wholeKind(flip),
   wholeKind(free),
 ]
 

@@ -42,7 +42,7 @@ function seenOn({ rig, names }: PlannedEffect, { to, whose }: State, area: Area,
   if ('within' in to) {
     const inner = styleText(to.within)
     const own = inner.startsWith(`${select} `) ? inner.slice(select.length + 1) : inner
-    return `${ground} ${/[\s>+~,]/.test(own) ? `:is(${own})` : own}`
+    return `${ground} ${/^[>+~]/.test(own) || !/[\s>+~,]/.test(own) ? own : `:is(${own})`}`
   }
   if ('part' in to) {
     const drawn = rig.parts.find(({ id }) => id === to.part)?.drawn
@@ -64,10 +64,15 @@ export function writeStates(effect: PlannedEffect, what: 'moving' | 'still'): re
   })
 }
 
-/** What any look of these elements declares: all of it takes its time. */
+/** What changes at once: between two of its values there is nothing to be seen. */
+const atOnce = new Set(['z-index'])
+
+/** What any look of these elements declares that takes its time. */
 function propertiesOf(states: readonly State[], { to, whose }: State): readonly string[] {
   const key = JSON.stringify([to, whose])
-  return [...new Set(states.filter((each) => JSON.stringify([each.to, each.whose]) === key).flatMap(({ css }) => Object.keys(css)))]
+  return [...new Set(states.filter((each) => JSON.stringify([each.to, each.whose]) === key).flatMap(({ css }) => Object.keys(css)))].filter(
+    (property) => !atOnce.has(property),
+  )
 }
 
 function writeState(

@@ -1,0 +1,47 @@
+// Flip: its settings.
+import { choice, coming, described, number, type SettingsOf } from '../parameters'
+
+const parameters = {
+  turns: choice({
+    title: 'It turns',
+    from: 'right',
+    options: {
+      right: 'to the right',
+      left: 'to the left',
+      up: 'upward',
+      down: 'downward',
+      'side-x': 'away from the side that the pointer comes from, left or right',
+      'side-y': 'away from the side that the pointer comes from, above or below',
+    },
+  }),
+  perspectivePx: number({
+    title: 'Seen from a distance of',
+    from: 1100,
+    inSample: 0.3,
+    unit: 'px',
+    least: 200,
+    greatest: 5000,
+    step: 20,
+    knob: { id: 'perspective', note: 'how far away the eye is; nearer looks deeper' },
+  }),
+  turnMs: coming(560, { title: 'The time to turn over' }),
+  returnMs: coming(560, { title: 'The time to turn back' }),
+  /** A page that has its cards focused by itself, or a link around each, needs no script for that. */
+  keys: choice({
+    title: 'By keyboard it is turned by the focus on',
+    from: 'card',
+    options: { card: 'the card, which takes it', page: 'what the page lets take it' },
+    row: 'more',
+  }),
+  /** Faces in one place of a grid are as high as the higher one. */
+  layers: choice({
+    title: 'The faces lie',
+    from: 'over',
+    options: { over: 'over each other, as high as the higher one', page: 'where the page has them' },
+    row: 'more',
+  }),
+}
+
+export type FlipSettings = SettingsOf<typeof parameters>
+export const flipParameters = described(parameters)
+export const { settings: flipSettings, defaults: flipDefaults } = flipParameters
