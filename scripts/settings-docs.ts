@@ -18,6 +18,8 @@ function rangeOf<S>(control: Control<S>): string {
     case 'curve':
     case 'gradient':
       return 'stops'
+    case 'text':
+      return control.hint
     case 'colour':
       return control.takesBackgrounds ? 'a colour or a background, as CSS writes it' : 'a colour, as CSS writes it'
   }

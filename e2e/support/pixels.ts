@@ -23,3 +23,16 @@ export const shareApart = (page: Page, one: Buffer, other: Buffer): Promise<numb
     },
     [one.toString('base64'), other.toString('base64')] as const,
   )
+
+/** The colour that a page shows at a point of its window: red, green and blue. */
+export async function colourAt(page: Page, x: number, y: number): Promise<readonly number[]> {
+  const shot = await page.screenshot({ clip: { x: Math.round(x), y: Math.round(y), width: 1, height: 1 } })
+  return page.evaluate(async (data) => {
+    const image = new Image()
+    image.src = `data:image/png;base64,${data}`
+    await image.decode()
+    const context = Object.assign(document.createElement('canvas'), { width: 1, height: 1 }).getContext('2d')
+    context?.drawImage(image, 0, 0)
+    return [...(context?.getImageData(0, 0, 1, 1).data ?? [])].slice(0, 3)
+  }, shot.toString('base64'))
+}

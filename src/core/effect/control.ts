@@ -88,7 +88,17 @@ export interface GradientControl<S> extends ControlOf<S, string> {
   readonly token?: string | undefined
 }
 
-export type Control<S> = NumberControl<S> | ChoiceControl<S> | FeelControl<S> | CurveControl<S> | ColourControl<S> | GradientControl<S>
+/** A text that is written by hand, and checked. */
+export interface TextControl<S> extends ControlOf<S, string> {
+  readonly kind: 'text'
+  /** What belongs there, in a few words. */
+  readonly hint: string
+  /** Why a text will not do, in words that end a sentence about it; undefined where it does. */
+  readonly faultOf: (text: string) => string | undefined
+}
+
+export type Control<S> =
+  NumberControl<S> | ChoiceControl<S> | FeelControl<S> | CurveControl<S> | ColourControl<S> | GradientControl<S> | TextControl<S>
 
 /**
  * `flick`: the answer to a flick in time. `return`: the way back. `strip`: coming above, going mirrored beneath.

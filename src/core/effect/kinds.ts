@@ -10,6 +10,7 @@ import { free } from './free'
 import { glow } from './glow'
 import { grainLight } from './grain-light'
 import { pan } from './pan'
+import { porthole } from './porthole'
 import { spotlight } from './spotlight'
 import { tilt } from './tilt'
 import { wash } from './wash'
@@ -31,6 +32,7 @@ export const kinds: readonly AnyKind[] = [
   wholeKind(glow),
   wholeKind(grainLight),
   wholeKind(wipe),
+  wholeKind(porthole),
   wholeKind(wash),
   wholeKind(crop),
   wholeKind(pan),

@@ -5,7 +5,17 @@ import type { Feel } from '../feel/feel'
 import type { Knob, Token } from '../rig/rig'
 import { curveSchema, feelSchema } from '../rig/schema'
 import { awayChoice } from './away'
-import type { ChoiceControl, ColourControl, Control, ControlRow, CurveControl, Drawing, GradientControl, NumberControl } from './control'
+import type {
+  ChoiceControl,
+  ColourControl,
+  Control,
+  ControlRow,
+  CurveControl,
+  Drawing,
+  GradientControl,
+  NumberControl,
+  TextControl,
+} from './control'
 import { feelControls, type FeelWords } from './feel-controls'
 import { layerId, layerTitle, mostLayers } from './layers'
 import { pinControls } from './pin-controls'
@@ -180,6 +190,22 @@ export function gradient({
     controls: (key) => [
       { kind: 'gradient', id: key, drawing: 'gradient', token: token.id, ...words, read: readText(key), write: writing(key) },
     ],
+  }
+}
+
+/** A text of its own grammar: `faultOf` tells why one is none, in words that end a sentence. */
+export function text({
+  from,
+  faultOf,
+  ...words
+}: Words<TextControl<Settings>> & { readonly from: string; readonly faultOf: TextControl<Settings>['faultOf'] }): Parameter<string> {
+  return {
+    schema: z.string().superRefine((given, context) => {
+      const fault = faultOf(given)
+      if (fault !== undefined) context.addIssue({ code: 'custom', message: fault })
+    }),
+    from,
+    controls: (key) => [{ kind: 'text', id: key, drawing: 'none', ...words, faultOf, read: readText(key), write: writing(key) }],
   }
 }
 

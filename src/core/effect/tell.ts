@@ -20,6 +20,7 @@ export function tellValue<S>(control: Control<S>, settings: S): string {
       return `a curve of ${control.read(settings).stops.length} stops`
     case 'colour':
     case 'gradient':
+    case 'text':
       return control.read(settings)
   }
 }

@@ -265,7 +265,11 @@ function writeRules(effect: PlannedEffect, comings: readonly Coming[], facts: Sh
   const hold = (select: string, declarations: readonly string[]) => firm.set(select, [...(firm.get(select) ?? []), ...declarations])
   for (const { select, css, whilePlayed } of rig.rules) {
     const area = rig.areas.find((each) => each.select === select)
-    const mark = whilePlayed && area ? `[data-${nameOfArea(names, rig, area.id)}]` : ''
+    // What is no area is marked where it is written on.
+    const marked = area
+      ? `data-${nameOfArea(names, rig, area.id)}`
+      : boundOutputs(effect).find((each) => each.select === select || isWithin(each.output.to, select))?.mark
+    const mark = whilePlayed && marked !== undefined ? `[${marked}]` : ''
     add(mark ? asOneSelector(styleText(select)) + mark : styleText(select), writeDeclarations(css, names))
   }
   for (const { of, select, pointer, touch } of rig.areas)
@@ -468,6 +472,8 @@ function sharedCss([first, ...rest]: Rig['parts']): Readonly<Record<string, stri
     Object.entries(first?.css ?? {}).filter(([property, value]) => rest.every(({ css }) => css[property] === value)),
   )
 }
+
+const isWithin = (to: Output['to'], select: string) => typeof to === 'object' && 'within' in to && to.within === select
 
 /** What an effect writes on elements of the page. */
 function boundOutputs(effect: PlannedEffect): readonly Bound[] {

@@ -453,7 +453,7 @@ export const partSchema = z.object({
 export const ruleSchema = z.object({
   select,
   css: cssSchema,
-  /** Only where the script is at work: without it the page stands as designed. `select` is then that of an area. */
+  /** Only where the script is at work: without it the page stands as designed. `select` is then that of an area, or of what outputs are written on. */
   whilePlayed: z.boolean().optional(),
 })
 

@@ -9,6 +9,7 @@ import type { Effect } from '../../core/site/site'
 import { changeControl } from '../commands'
 import { useStudio, useView } from '../context'
 import { newGesture } from '../store/site-store'
+import { NamedField } from '../theme/NamedField'
 import { ChoiceWord } from './ChoiceWord'
 import { ColourField, overChecks } from './ColourField'
 import { LiveNumber } from './LiveNumber'
@@ -63,6 +64,21 @@ export function ControlWord({ control, effect, onRefusal }: ControlWordProps) {
       }
       return <DrawnWord control={control} words="" ground={control.read(settings)} onTouch={touch} onPaste={paste} />
     }
+    case 'text':
+      return (
+        <NamedField
+          label={control.title}
+          title={`${control.title}: ${control.hint}`}
+          value={control.read(settings)}
+          width="230px"
+          onFocus={touch}
+          onTake={(text) => {
+            const fault = control.faultOf(text)
+            onRefusal(fault === undefined ? null : `${control.title} ${fault}. It stays as it was; it is ${control.hint}.`)
+            if (fault === undefined) change(text)
+          }}
+        />
+      )
     case 'curve':
       return <DrawnWord control={control} words={tellValue(control, settings)} onTouch={touch} />
   }
