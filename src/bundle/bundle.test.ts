@@ -17,7 +17,7 @@ import { writePage } from './page'
 
 const fragments = readFragments(new URL('../..', import.meta.url).pathname)
 /** The most that scripts may weigh, minified and gzipped, with their data, bytes. */
-const budgets = { tilt: 1530, tiltAtWorst: 2790, kind: 2075, seven: 3725, all: 5150 }
+const budgets = { tilt: 1530, tiltAtWorst: 2790, kind: 2075, seven: 3725, all: 7800 }
 
 const named = (name: string) => ({ title: name, name })
 /** An effect as it is from the start; one by hand, which has nothing then, as its first recipe has it. */
@@ -126,7 +126,7 @@ const unused = [6133, 6192, 6196, 6198, 7027]
 describe('a compiled script', () => {
   it('is none at all of a kind that CSS does alone, whatever the page may do', () => {
     const alone = kinds.filter((kind) => !needsScript(rigOf(kind).rig))
-    expect(alone.map(({ id }) => id)).toEqual(['wash'])
+    expect(alone.map(({ id }) => id)).toEqual(['wash', 'crop'])
     for (const kind of alone) expect(compile([rigOf(kind)], worstFacts, fragments)).toBe('')
   })
 

@@ -8,8 +8,8 @@ let advanced = 0
 /** Takes what happens by itself until t, in the order of time. */
 export function advance(t: number): void {
   for (const effect of effects) {
-    const from = effect.looks ? advanceLooks(effect, advanced, t) : advanced
-    if (given.hasFlows) flowAll(effect, from, t)
+    if (given.hasFlows) flowAll(effect, effect.looks ? advanceLooks(effect, advanced, t) : advanced, t)
+    else if (effect.looks) advanceLooks(effect, advanced, t)
   }
   advanced = Math.max(advanced, t)
 }

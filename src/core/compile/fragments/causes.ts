@@ -20,12 +20,12 @@ export function meetFocus(effect: Effect, target: Element | null): void {
 }
 
 /** Where and when a finger went down; whether it has just come up again there. */
-let down = { x: 0, y: 0, t: -Infinity }
+let finger = { x: 0, y: 0, t: -Infinity }
 let isTap = false
 
 export function hearTap(type: string, t: number): void {
-  isTap = type === 'pointerup' && pointer.isTouch && t - down.t <= 500 && Math.hypot(pointer.x - down.x, pointer.y - down.y) <= 10
-  if (type === 'pointerdown') down = { x: pointer.x, y: pointer.y, t }
+  isTap = type === 'pointerup' && pointer.isTouch && t - finger.t <= 500 && Math.hypot(pointer.x - finger.x, pointer.y - finger.y) <= 10
+  if (type === 'pointerdown') finger = { x: pointer.x, y: pointer.y, t }
 }
 
 /** A tap turns on what had the finger, unless it was meant for a link; a tap elsewhere ends that. */

@@ -65,27 +65,24 @@ function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType,
       meet({ type: 'pointerout', timeStamp: t, clientX: pointer.x, clientY: pointer.y, target, buttons: 0, pointerType: 'mouse' })
     return
   }
-  const isOut = type === 'pointerout' || type === 'pointercancel' || (given.hasTouch && type === 'pointerup' && pointerType === 'touch')
-  const wasOn = pointer.over
   if (given.hasWheel) {
     pointer.wheelPx = (type === 'wheel' && by) || 0
     pointer.pinch = (type === 'pinch' && by) || 1
     if (isTurn) pointer.turns++
   }
   if (type.startsWith('pointer') || isTurn) {
+    const isOut = type === 'pointerout' || type === 'pointercancel' || (given.hasTouch && type === 'pointerup' && pointerType === 'touch')
     if (given.hasArrowKeys) pointer.isByKeys = false
-    if (given.hasTrack) follow(t, clientX, clientY, !!wasOn, !isOut)
+    if (given.hasTrack) follow(t, clientX, clientY, !!pointer.over, !isOut)
     // A pointer that comes has no way behind it.
-    if (given.hasPath) [pointer.fromX, pointer.fromY] = wasOn || isOut ? [pointer.x, pointer.y] : [clientX, clientY]
-    pointer.x = clientX
-    pointer.y = clientY
-    pointer.over = isOut ? null : (target as Element)
+    if (given.hasPath) [pointer.fromX, pointer.fromY] = pointer.over || isOut ? [pointer.x, pointer.y] : [clientX, clientY]
+    Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
     if (given.asksButtons) pointer.buttons = buttons
     if (given.hasTouch) pointer.isTouch = pointerType === 'touch'
     if (given.hasTaps) hearTap(type, t)
   } else {
     // Where the pointer stands while the page moves is where it was then.
-    if (given.hasTrack && wasOn) follow(t, pointer.x, pointer.y, true, true)
+    if (given.hasTrack && pointer.over) follow(t, pointer.x, pointer.y, true, true)
     if (given.hasPath) [pointer.fromX, pointer.fromY] = [pointer.x, pointer.y]
     pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
   }

@@ -26,8 +26,8 @@ export function followCauses(effect: Effect, place: Place, t: number): void {
     if (look.dismissed) return
   }
   const stays = given.hasStaying && effect.looks?.stays
-  const events = [...(isCaused ? ['come'] : stays ? [] : ['go']), ...(isOn || stays ? [isOn && pointer.buttons ? 'press' : 'release'] : [])]
-  let changed = events.map((event) => turnLook(effect, place, event, t)).includes(true)
+  const causes = [...(isCaused ? ['come'] : stays ? [] : ['go']), ...(isOn || stays ? [isOn && pointer.buttons ? 'press' : 'release'] : [])]
+  let changed = causes.map((event) => turnLook(effect, place, event, t)).includes(true)
   if (look.state === 'still' && (!isCaused || stood.t + (effect.looks?.stillMs ?? 0) > t))
     changed = turnLook(effect, place, 'move', t) || changed
   if (changed) show(effect, place, t)
@@ -65,7 +65,7 @@ export function advanceLooks(effect: Effect, from: number, until: number): numbe
     )
     if (!due) return at
     const t = due.look.dueAt
-    flowAll(effect, at, t)
+    if (given.hasFlows) flowAll(effect, at, t)
     at = t
     due.look.dueAt = Infinity
     if (turnLook(effect, due, due.look.state === 'going' ? 'due' : 'rest', t)) show(effect, due, t)

@@ -39,18 +39,17 @@ function giveBack(target: Element, name: string): void {
 /** Does with elements what goes with the look of a place; what goes with another one is over. */
 function doDeeds(deeds: readonly Deed[], effect: Effect, place: Place): void {
   const isNow = ({ looks }: Deed) => looks.includes(place.look.shown)
-  for (const deed of deeds)
-    if (!isNow(deed)) for (const target of targetsOf(effect, place, deed)) for (const [name] of deed.attributes) giveBack(target, name)
-  for (const deed of deeds)
-    if (isNow(deed))
-      for (const target of targetsOf(effect, place, deed)) {
-        for (const [name, text] of deed.attributes) setAttribute(target, name, text)
-        if (given.hasMedia && deed.media && target instanceof HTMLMediaElement) {
-          // A browser may not let it play by itself.
-          if (deed.media === 'play') target.play().catch(() => undefined)
-          else target.pause()
-        }
+  for (const deed of deeds.filter((each) => !isNow(each)))
+    for (const target of targetsOf(effect, place, deed)) for (const [name] of deed.attributes) giveBack(target, name)
+  for (const deed of deeds.filter(isNow))
+    for (const target of targetsOf(effect, place, deed)) {
+      for (const [name, text] of deed.attributes) setAttribute(target, name, text)
+      if (given.hasMedia && deed.media && target instanceof HTMLMediaElement) {
+        // A browser may not let it play by itself.
+        if (deed.media === 'play') target.play().catch(() => undefined)
+        else target.pause()
       }
+    }
 }
 
 /** Numbers elements by their order, for those that set out one after another. */
