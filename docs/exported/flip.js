@@ -40,15 +40,13 @@
       meetFocus(type === 'focusin' && target.matches(':focus-visible') ? target : null)
       return
     }
-    const isOut = type === 'pointerout' || type === 'pointercancel' || (type === 'pointerup' && pointerType === 'touch')
     if (type.startsWith('pointer')) {
-      pointer.x = clientX
-      pointer.y = clientY
-      pointer.over = isOut ? null : target
+      const isOut = type === 'pointerout' || type === 'pointercancel' || (type === 'pointerup' && pointerType === 'touch')
+      Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
       pointer.buttons = buttons
       pointer.isTouch = pointerType === 'touch'
-      isTap = type === 'pointerup' && pointer.isTouch && t - down.t <= 500 && Math.hypot(pointer.x - down.x, pointer.y - down.y) <= 10
-      if (type === 'pointerdown') down = { x: pointer.x, y: pointer.y, t }
+      isTap = type === 'pointerup' && pointer.isTouch && t - finger.t <= 500 && Math.hypot(pointer.x - finger.x, pointer.y - finger.y) <= 10
+      if (type === 'pointerdown') finger = { x: pointer.x, y: pointer.y, t }
     } else {
       pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
     }
@@ -121,7 +119,7 @@
       speed: 0,
     })),
       stood: { x: 0, y: 0, t: 0 },
-      look: { state: 'off', shown: 'off', before: 'off', dueAt: Infinity, tapped: false },
+      look: { state: 'off', shown: 'off', dueAt: Infinity, tapped: false },
     }
     effect.places.set(element, place)
   }
@@ -194,7 +192,7 @@
   }
 
   // Where and when a finger went down; whether it has just come up again there.
-  let down = { x: 0, y: 0, t: -Infinity }
+  let finger = { x: 0, y: 0, t: -Infinity }
 
   let isTap = false
 
@@ -208,11 +206,6 @@
       place.look.tapped = tapped
       followCauses(place, pointer.time)
     }
-  }
-
-  // Follows what changes by itself in all places of an effect, from one instant to another.
-  function flowAll() {
-    for (const place of effect.places.values()) {}
   }
 
   // Where elements lie, and since when that is known.
@@ -242,7 +235,6 @@
     if (!next) return false
     look.state = next
     if (next === 'going' || next === look.shown) return false
-    look.before = look.shown
     look.shown = next
     return true
   }
@@ -262,22 +254,22 @@
   // Brings the look of a place in line with the pointer, its buttons, the focus and taps.
   function followCauses(place, t) {
     const { look, isOn, stood } = place
+    const wasOff = look.shown === 'off'
     const isCaused = isOn || (effect.looks?.keys && place.focused) || look.tapped
-    const events = [...(isCaused ? ['come'] : ['go']), ...(isOn ? [isOn && pointer.buttons ? 'press' : 'release'] : [])]
-    let changed = events.map((event) => turnLook(effect, place, event, t)).includes(true)
+    const causes = [...(isCaused ? ['come'] : ['go']), ...(isOn ? [isOn && pointer.buttons ? 'press' : 'release'] : [])]
+    let changed = causes.map((event) => turnLook(effect, place, event, t)).includes(true)
     if (look.state === 'still' && (!isCaused || stood.t + (effect.looks?.stillMs ?? 0) > t))
       changed = turnLook(effect, place, 'move', t) || changed
-    if (changed) show(place, t)
+    if (changed) show(place, t, wasOff)
   }
 
   // Follows a look that has changed, in its place and in the others; where one at most is on, the others go off.
-  function show(place, t) {
+  function show(place, t, wasOff = false) {
     const { look } = place
     turnPlace(place, t)
     for (const other of effect.places.values()) {
       if (other.area === place.area) continue
-      if (effect.looks?.atMostOne && look.shown !== 'off' && look.before === 'off' && turnLook(effect, other, 'dismiss', t))
-        other.look.tapped = false
+      if (effect.looks?.atMostOne && look.shown !== 'off' && wasOff && turnLook(effect, other, 'dismiss', t)) other.look.tapped = false
       turnPlace(other, t)
     }
   }
@@ -291,7 +283,6 @@
       )
       if (!due) return at
       const t = due.look.dueAt
-      flowAll()
       at = t
       due.look.dueAt = Infinity
       if (turnLook(effect, due, due.look.state === 'going' ? 'due' : 'rest', t)) show(due, t)
@@ -320,25 +311,24 @@
     // Does with elements what goes with the look of a place; what goes with another one is over.
     const deeds = effect.deeds
     const isNow = ({ looks }) => looks.includes(place.look.shown)
-    for (const deed of deeds)
-      if (!isNow(deed)) for (const target of targetsOf(place, deed)) for (const [name] of deed.attributes) {
+    for (const deed of deeds.filter((each) => !isNow(each)))
+      for (const target of targetsOf(place, deed)) for (const [name] of deed.attributes) {
         const before = kept.get(target)?.get(name)
         if (before === null) target.removeAttribute(name)
         else if (before !== undefined) target.setAttribute(name, before)
         kept.get(target)?.delete(name)
       }
-    for (const deed of deeds)
-      if (isNow(deed))
-        for (const target of targetsOf(place, deed)) {
-          for (const [name, text] of deed.attributes) {
-            const known = kept.get(target) ?? new Map()
-            kept.set(target, known)
-            if (!known.has(name)) {
-              known.set(name, target.getAttribute(name))
-            }
-            target.setAttribute(name, text)
+    for (const deed of deeds.filter(isNow))
+      for (const target of targetsOf(place, deed)) {
+        for (const [name, text] of deed.attributes) {
+          const known = kept.get(target) ?? new Map()
+          kept.set(target, known)
+          if (!known.has(name)) {
+            known.set(name, target.getAttribute(name))
           }
+          target.setAttribute(name, text)
         }
+      }
   }
 
   // What the page itself gives elements of the attributes that looks set.

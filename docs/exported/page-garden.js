@@ -55,12 +55,10 @@
         meet({ type: 'pointerout', timeStamp: t, clientX: pointer.x, clientY: pointer.y, target, pointerType: 'mouse' })
       return
     }
-    const isOut = type === 'pointerout' || type === 'pointercancel' || (type === 'pointerup' && pointerType === 'touch')
     if (type.startsWith('pointer')) {
+      const isOut = type === 'pointerout' || type === 'pointercancel' || (type === 'pointerup' && pointerType === 'touch')
       pointer.isByKeys = false
-      pointer.x = clientX
-      pointer.y = clientY
-      pointer.over = isOut ? null : target
+      Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
       pointer.isTouch = pointerType === 'touch'
     } else {
       pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)

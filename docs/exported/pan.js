@@ -28,11 +28,9 @@
         findAll()
       }
       pointer.time = t
-      const isOut = type === 'pointerout' || type === 'pointercancel' || (type === 'pointerup' && pointerType === 'touch')
       if (type.startsWith('pointer')) {
-        pointer.x = clientX
-        pointer.y = clientY
-        pointer.over = isOut ? null : target
+        const isOut = type === 'pointerout' || type === 'pointercancel' || (type === 'pointerup' && pointerType === 'touch')
+        Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
       } else {
         pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
       }

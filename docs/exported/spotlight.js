@@ -33,15 +33,14 @@
   function meet({ type, timeStamp, clientX, clientY, target, buttons }) {
     const t = Math.max(pointer.time, timeStamp)
     if (!(type.startsWith('pointer')) || t - measured > 200 || t - pointer.time > 200) {
-      forgetFrames(t)
+      frames.clear()
+      measured = t
       findAll()
     }
     pointer.time = t
-    const isOut = type === 'pointerout' || type === 'pointercancel'
     if (type.startsWith('pointer')) {
-      pointer.x = clientX
-      pointer.y = clientY
-      pointer.over = isOut ? null : target
+      const isOut = type === 'pointerout' || type === 'pointercancel'
+      Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
       pointer.buttons = buttons
     } else {
       pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
@@ -190,11 +189,6 @@
   const frames = new Map()
 
   let measured = 0
-
-  function forgetFrames(t) {
-    frames.clear()
-    measured = t
-  }
 
   function frameOf(element) {
     const known = frames.get(element)

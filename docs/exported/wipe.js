@@ -54,12 +54,10 @@
         meet({ type: 'pointerout', timeStamp: t, clientX: pointer.x, clientY: pointer.y, target, pointerType: 'mouse' })
       return
     }
-    const isOut = type === 'pointerout' || type === 'pointercancel'
     if (type.startsWith('pointer')) {
+      const isOut = type === 'pointerout' || type === 'pointercancel'
       pointer.isByKeys = false
-      pointer.x = clientX
-      pointer.y = clientY
-      pointer.over = isOut ? null : target
+      Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
     } else {
       pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
     }

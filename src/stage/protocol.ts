@@ -195,6 +195,11 @@ export const toStageTable = {
   ),
   /** By which property the page draws the elements of a selector flat, so that nothing in them can rise; null where it does not. */
   flat: question({ select: selector }, z.string().nullable()),
+  /** The row or column in which the first element of a selector stands; null where it stands alone. */
+  row: question(
+    { select: selector },
+    z.object({ count: finite, gapPx: finite, besidePx: finite, along: z.enum(['across', 'down']), isFlex: z.boolean() }).nullable(),
+  ),
   /** The rules of the page's own sheets that an element and what is in it need. */
   lift: question({ number: z.number().int() }, z.string()),
 } as const

@@ -222,6 +222,7 @@ function givenOf(
     hasWheel: reads('wheeled') || reads('pinched'),
     hasPinch: reads('pinched'),
     hasMedia: sources.some(({ rig }) => rig.states?.some(({ media }) => media) === true),
+    restarts: sources.some(({ rig }) => rig.states?.some(({ media }) => media === 'restart') === true),
     hasStaying: hasLook(({ stays }) => stays === true),
     hasFirst: hasLook(({ first }) => first !== undefined),
     hasTrack: reads('speedAt') || reads('headingNow') || reads('pastOf'),

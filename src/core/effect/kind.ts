@@ -38,6 +38,15 @@ export interface Light {
   readonly blend: Blend
 }
 
+/** The row or column in which elements stand: how many are in it, its gap, what each has beside its contents, px, and whether it is a flex box. */
+export interface RowOf {
+  readonly count: number
+  readonly gapPx: number
+  readonly besidePx: number
+  readonly along: 'across' | 'down'
+  readonly isFlex: boolean
+}
+
 export interface Feels {
   readonly follow: Feel
   readonly back: Feel
@@ -63,6 +72,8 @@ export interface Kind<S> {
   readonly onFlat?: (settings: S) => S
   /** The same settings for an element that holds nothing of the page, and so nothing of ours: a picture, a video. */
   readonly onReplaced?: (settings: S) => S
+  /** The same settings for elements that stand in such a row. */
+  readonly onRow?: (settings: S, row: RowOf) => S
   /** It is about a box that is seen as one, such as a hero or a card, rather than about the words in it. */
   readonly wantsBox?: true
   /** The role that what lies under the chosen element fills until it is pointed at, where something about as large does. */

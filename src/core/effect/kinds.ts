@@ -12,6 +12,7 @@ import { grainLight } from './grain-light'
 import { pan } from './pan'
 import { porthole } from './porthole'
 import { spotlight } from './spotlight'
+import { spread } from './spread'
 import { tilt } from './tilt'
 import { wash } from './wash'
 import { wipe } from './wipe'
@@ -37,6 +38,7 @@ export const kinds: readonly AnyKind[] = [
   wholeKind(crop),
   wholeKind(pan),
   wholeKind(flip),
+  wholeKind(spread),
   wholeKind(free),
 ]
 

@@ -7,7 +7,7 @@ import { cssNumber, fillHoles, styleText, writeDeclarations, writeTime } from '.
 import type { PlannedEffect } from './plan'
 
 /** A rule, and whether it is for elements of the page. */
-type Block = readonly [select: string, declarations: readonly string[], isOnPage: boolean]
+export type StateRule = readonly [select: string, declarations: readonly string[], isOnPage: boolean]
 type Way = NonNullable<State['ways']>[number]
 
 /** The selector of the matches of an area. */
@@ -56,13 +56,16 @@ function seenOn({ rig, names }: PlannedEffect, { to, whose }: State, area: Area,
 const moving = new Set(['transform', 'translate', 'rotate', 'scale', 'offset-distance', 'clip-path'])
 
 /** The rules of all looks of an effect: those of what moves, or those of all the rest. */
-export function writeStates(effect: PlannedEffect, what: 'moving' | 'still'): readonly Block[] {
+export function writeStates(effect: PlannedEffect, what: 'moving' | 'still'): readonly StateRule[] {
   return effect.rig.areas.flatMap((area) => {
     const states = statesOf(effect.rig, area)
     const mark = isByStylesheet(effect.rig, area) ? undefined : markOf(effect, area)
     return states.flatMap((state) => writeState(effect, area, state, propertiesOf(states, state), mark, what))
   })
 }
+
+/** What moves others as it changes: it does so for everybody, and takes its time where motion is welcome. */
+const pushing = new Set(['flex-grow'])
 
 /** What changes at once: between two of its values there is nothing to be seen. */
 const atOnce = new Set(['z-index'])
@@ -82,11 +85,13 @@ function writeState(
   properties: readonly string[],
   mark: string | undefined,
   what: 'moving' | 'still',
-): readonly Block[] {
+): readonly StateRule[] {
   const { looks, css, ways: all = [], staggerMs, chosenBy } = state
   const { names } = effect
   const machine = area.looks ?? { keys: false }
   const later = staggerMs === undefined ? '' : ` calc(var(--${names.name}-index, 0) * ${cssNumber(staggerMs)}ms)`
+  const isPushing = properties.some((property) => pushing.has(property))
+  const timed = what === 'moving' ? properties : properties.filter((property) => !pushing.has(property))
   const transition = ({ id, feel, lasts }: Way) => {
     const time =
       lasts !== undefined
@@ -94,7 +99,7 @@ function writeState(
         : id === undefined
           ? writeTime(feel)
           : `var(${propertyOfWay(effect, id)})`
-    return `transition: ${properties.map((property) => `${property} ${time}`).join(', ')};${later ? `\ntransition-delay:${later};` : ''}`
+    return `transition: ${timed.map((property) => `${property} ${time}`).join(', ')};${later ? `\ntransition-delay:${later};` : ''}`
   }
   const on = (showing: string) =>
     chosenBy === undefined ? seenOn(effect, state, area, showing, mark) : chosen(state, markOf(effect, area))
@@ -103,13 +108,13 @@ function writeState(
   const usual = all.find(({ from }) => from === 'any')
   const special = all.filter(({ from }) => from !== 'any')
   const own = Object.fromEntries(Object.entries(css).filter(([property]) => moving.has(property) === (what === 'moving')))
-  const ways = what === 'moving' ? [] : special
+  const ways = what === 'moving' && !isPushing ? [] : special
   const declarations = [
     ...writeDeclarations(own, names),
-    ...(usual && what === 'still' && properties.length > 0 ? transition(usual).split('\n') : []),
+    ...(usual && timed.length > 0 && (what === 'still' || isPushing) ? transition(usual).split('\n') : []),
   ]
   const isOnPage = typeof state.to !== 'object' || !('part' in state.to)
-  const rest = ways.map((way): Block => [on(`${showing}[${mark ?? ''}-from="${way.from}"]`), transition(way).split('\n'), isOnPage])
+  const rest = ways.map((way): StateRule => [on(`${showing}[${mark ?? ''}-from="${way.from}"]`), transition(way).split('\n'), isOnPage])
   return [...(declarations.length > 0 ? [[on(showing), declarations, isOnPage] as const] : []), ...rest]
 }
 

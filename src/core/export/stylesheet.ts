@@ -26,7 +26,7 @@ import { commentText, lineLength, spoken, writeComment } from './comment'
 import { cssNumber, styleText, writeDeclarations, writeKnob, writeTime, writeValue } from './css-value'
 import { firmLayer, indented, mayGive, ownSyntax, ownTransition, writeOwnProperties, writeOwnRules, type SheetFacts } from './own-styles'
 import type { PlannedEffect } from './plan'
-import { selectOfDrawn, writeStates, writeWays } from './states'
+import { selectOfDrawn, writeStates, writeWays, type StateRule } from './states'
 
 /**
  * Readable CSS for these effects, in their order. `overlaps` tells which selectors (of `targetsOf`) meet on some element:
@@ -206,17 +206,23 @@ function writeEffect(effect: PlannedEffect, comings: readonly Coming[], facts: S
         ]
       : []),
     ...writeLives(effect),
-    ...writeMoving(effect),
+    ...writeMoving(effect, facts),
     ...writeCalm(effect),
     '',
   ].join('\n')
 }
 
 /** What of hover looks moves, where that is welcome. */
-function writeMoving(effect: PlannedEffect): readonly string[] {
-  const blocks = writeStates(effect, 'moving')
+function writeMoving(effect: PlannedEffect, facts: SheetFacts): readonly string[] {
+  const blocks = writeStates(effect, 'moving').map((state) => ({ select: state[0], ...behindOwnTimes(state, facts) }))
   const conditions = ['screen', '(forced-colors: none)', ...new Set([...conditionsOf(effect), '(prefers-reduced-motion: no-preference)'])]
-  const lines = blocks.flatMap(([select, declarations]) => [...`${select} {`.split('\n'), ...declarations.map((line) => `  ${line}`), '}'])
+  const write = (select: string, declarations: readonly string[]) =>
+    declarations.length > 0 ? [...`${select} {`.split('\n'), ...indented(declarations), '}'] : []
+  const firm = blocks.flatMap(({ select, held }) => write(select, held))
+  const lines = [
+    ...blocks.flatMap(({ select, loose }) => write(select, loose)),
+    ...(firm.length > 0 ? [firmLayer, ...indented(firm), '}'] : []),
+  ]
   return lines.length > 0 ? [`@media ${conditions.join(' and ')} {`, ...lines.map((line) => `  ${line}`), '}'] : []
 }
 
@@ -321,20 +327,27 @@ function writeRules(effect: PlannedEffect, comings: readonly Coming[], facts: Sh
       if (facts.hasPartTransitions && declarations.some((line) => line.startsWith('transition:')))
         hold(select, declarations.map(asImportant))
     }
-  for (const [select, declarations, isOnPage] of writeStates(effect, 'still')) {
-    // Behind what the page itself takes its time for.
-    const isKept = isOnPage && gives(facts.ownRules, 'transition')
-    const isTime = (line: string) => isKept && line.startsWith('transition')
-    add(
-      select,
-      declarations.filter((line) => !isTime(line)),
-    )
-    const times = declarations.filter(isTime).map((line) => asImportant(line.replace(/^transition: /, `transition: ${ownTransition}, `)))
-    if (times.length > 0) hold(select, times)
+  for (const state of writeStates(effect, 'still')) {
+    const { loose, held } = behindOwnTimes(state, facts)
+    add(state[0], loose)
+    if (held.length > 0) hold(state[0], held)
   }
   const write = (all: ReadonlyMap<string, readonly string[]>) =>
     [...all].flatMap(([select, declarations]) => [...`${select} {`.split('\n'), ...indented(declarations), '}'])
   return [...write(blocks), ...(firm.size > 0 ? [firmLayer, ...indented(write(firm)), '}'] : [])]
+}
+
+/** What a look declares: by itself, and what it takes its time for behind what the page itself does. */
+function behindOwnTimes(
+  [, declarations, isOnPage]: StateRule,
+  facts: SheetFacts,
+): { readonly loose: readonly string[]; readonly held: readonly string[] } {
+  const isKept = isOnPage && gives(facts.ownRules, 'transition')
+  const isTime = (line: string) => isKept && line.startsWith('transition')
+  return {
+    loose: declarations.filter((line) => !isTime(line)),
+    held: declarations.filter(isTime).map((line) => asImportant(line.replace(/^transition: /, `transition: ${ownTransition}, `))),
+  }
 }
 
 /** A line of a declaration as of an important one; of those that take several lines the last one says so. */

@@ -117,6 +117,15 @@ describe('the look of an element', () => {
     expect(shown(trace, [150], { keys: false })).toEqual([[1, 0]])
   })
 
+  it('puts the others off as it comes on pressed at once, by a finger or by a button that is down already', () => {
+    const focused = at(0, 250, 50, { phase: 'focus' })
+    for (const pointer of [{ pointerType: 'touch' }, {}] as const)
+      expect(shown([focused, at(100, 50, 50, { phase: 'down', buttons: 1, ...pointer })], [50, 150])).toEqual([
+        [0, 1],
+        [2, 0],
+      ])
+  })
+
   it('is turned on by a tap, and off by a tap elsewhere', () => {
     const finger = (t: number, x: number, phase: Sample['phase']) =>
       at(t, x, 50, { phase, pointerType: 'touch', buttons: phase === 'down' ? 1 : 0 })

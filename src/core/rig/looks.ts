@@ -43,14 +43,16 @@ function takeDue(presence: Presence, looks: Looks): boolean {
 /** Brings the looks of a place in line with what is the case at `at.t`. */
 export function followLooks(scene: Scene, place: Place, at: At): void {
   const { looks } = scene.plan.area
-  if (looks && followCauses(place.presence, looks, at.pointer.buttons, at.t)) showLooks(scene, place, at)
+  const { shown } = place.presence.look
+  if (looks && followCauses(place.presence, looks, at.pointer.buttons, at.t)) showLooks(scene, place, at, shown === 'off')
 }
 
 /** Tells a place that its look changed at `at.t`, and the other places of it; one that comes on may put the others off. */
-function showLooks(scene: Scene, place: Place, at: At): void {
+function showLooks(scene: Scene, place: Place, at: At, wasOff = false): void {
   const { looks: machine } = scene.plan.area
   const isOn = place.presence.look.shown !== 'off'
-  const hasComeOn = isOn && place.presence.look.before === 'off'
+  // It may be on and pressed by now: what counts is what was shown before both.
+  const hasComeOn = isOn && wasOff
   replay(place, at)
   for (const other of scene.places) {
     if (other === place || !machine) continue

@@ -488,8 +488,8 @@ export const stateSchema = z.object({
   staggerMs: number(0, 10_000).optional(),
   /** Attributes that they have meanwhile; afterwards they have again what the page gave them. */
   attributes: z.record(attributeName, z.string().max(200)).optional(),
-  /** What moving pictures and sound do. */
-  media: z.enum(['play', 'pause']).optional(),
+  /** What moving pictures and sound do: play from where they are or from their start, or pause. */
+  media: z.enum(['play', 'restart', 'pause']).optional(),
 })
 
 /** One entry of a property that is a list: CSS with holes, `{name}`, which outputs on one target fill, or knobs and tokens of that id. */

@@ -174,7 +174,7 @@ export function addRecipe(studio: Studio, kindId: string, recipeId: string): voi
   void fitToPage(studio, effect)
 }
 
-/** Meets what the page does to the elements of an effect: in what is drawn flat nothing can rise, and light must differ from its ground. */
+/** Meets what the page does to the elements of an effect: in what is drawn flat nothing can rise, panels stand in a row of their own, and light must differ from its ground. */
 async function fitToPage(studio: Studio, { id, kind: kindId, select }: Effect): Promise<void> {
   const { store, link } = studio
   const kind = findKind(kindId)
@@ -187,6 +187,10 @@ async function fitToPage(studio: Studio, { id, kind: kindId, select }: Effect): 
   if (kind?.onFlat) {
     const property = await link.ask({ type: 'flat', select }).catch(() => null)
     if (property !== null) change(`Meeting the card’s ${property}`, kind.onFlat)
+  }
+  if (kind?.onRow) {
+    const row = await link.ask({ type: 'row', select }).catch(() => null)
+    if (row) change('Meeting the row', (settings) => kind.onRow?.(settings, row) ?? settings)
   }
   if (kind?.lights) {
     const [ground] = await link.ask({ type: 'grounds', select }).catch(() => [])

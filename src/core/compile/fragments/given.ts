@@ -31,6 +31,7 @@ export const given = {
   hasPinch: true,
   /** Some look has moving pictures or sound play. */
   hasMedia: true,
+  restarts: true,
   /** Some look stays, or is there from the start. */
   hasStaying: true,
   hasFirst: true,

@@ -20,6 +20,7 @@ function turnLook({ looks }: Effect, place: Place, event: string, t: number): bo
 /** Brings the look of a place in line with the pointer, its buttons, the focus and taps. */
 export function followCauses(effect: Effect, place: Place, t: number): void {
   const { look, isOn, stood } = place
+  const wasOff = look.shown === 'off'
   const isCaused = isOn || (effect.looks?.keys && place.focused) || look.tapped
   if (given.hasEscape) {
     if (!isCaused) look.dismissed = false
@@ -30,7 +31,7 @@ export function followCauses(effect: Effect, place: Place, t: number): void {
   let changed = causes.map((event) => turnLook(effect, place, event, t)).includes(true)
   if (look.state === 'still' && (!isCaused || stood.t + (effect.looks?.stillMs ?? 0) > t))
     changed = turnLook(effect, place, 'move', t) || changed
-  if (changed) show(effect, place, t)
+  if (changed) show(effect, place, t, wasOff)
 }
 
 /** Escape puts off what shows anything. */
@@ -45,13 +46,12 @@ export function dismissAll(effect: Effect, t: number): void {
 }
 
 /** Follows a look that has changed, in its place and in the others; where one at most is on, the others go off. */
-function show(effect: Effect, place: Place, t: number): void {
+function show(effect: Effect, place: Place, t: number, wasOff = false): void {
   const { look } = place
   turnPlace(effect, place, t, false)
   for (const other of effect.places.values()) {
     if (other.area === place.area) continue
-    if (effect.looks?.atMostOne && look.shown !== 'off' && look.before === 'off' && turnLook(effect, other, 'dismiss', t))
-      other.look.tapped = false
+    if (effect.looks?.atMostOne && look.shown !== 'off' && wasOff && turnLook(effect, other, 'dismiss', t)) other.look.tapped = false
     turnPlace(effect, other, t, false, look.shown === 'off' ? undefined : look)
   }
 }

@@ -46,8 +46,9 @@ function doDeeds(deeds: readonly Deed[], effect: Effect, place: Place): void {
       for (const [name, text] of deed.attributes) setAttribute(target, name, text)
       if (given.hasMedia && deed.media && target instanceof HTMLMediaElement) {
         // A browser may not let it play by itself.
-        if (deed.media === 'play') target.play().catch(() => undefined)
-        else target.pause()
+        if (given.restarts && deed.media === 'restart') target.currentTime = 0
+        if (deed.media === 'pause') target.pause()
+        else target.play().catch(() => undefined)
       }
     }
 }

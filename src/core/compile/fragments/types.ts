@@ -214,7 +214,7 @@ export interface Drop {
 export interface Deed extends Pick<Value, 'onSelf' | 'within' | 'linked' | 'onParts'> {
   readonly looks: readonly LookName[]
   readonly attributes: readonly (readonly [name: string, text: string])[]
-  readonly media?: 'play' | 'pause'
+  readonly media?: 'play' | 'restart' | 'pause'
 }
 
 export interface Effect {

@@ -1,0 +1,117 @@
+// Spread as a rig: panels that grow by `flex-grow` while they are met, with contents that come then, and hold their width meanwhile.
+import type { Timed } from '../../feel/feel'
+import type { Rig, Rule, State } from '../../rig/rig'
+import { asOneSelector, targetSelect } from '../../rig/resolve'
+import { areaOn, groundOf, rigOf } from '../build'
+import type { Filled } from '../kind'
+import { spreadParameters, type SpreadSettings } from './settings'
+
+const { knob } = spreadParameters
+
+const timed = (durationMs: number, delayMs = 0): Timed => ({ kind: 'timed', durationMs, easing: 'cubic-bezier(0.3, 0.7, 0.2, 1)', delayMs })
+
+/** The width of contents in an open panel: its share of what gaps and paddings leave of the row, which is what `flex-grow` shares out. */
+const openWidth = 'calc((100cqw - ({count} - 1) * {gap} - {count} * {beside}) * {grows} / ({count} - 1 + {grows}))'
+
+type Looks = State['looks']
+const on: Looks = ['on', 'pressed', 'still']
+
+/** Whether it can be told by CSS alone; else why not, in words. */
+export function reasonOf({ plays, first, stays }: SpreadSettings): string | undefined {
+  if (plays !== 'page') return 'CSS cannot play a video'
+  if (first > 0) return 'CSS cannot have one open until another is met'
+  return stays ? 'CSS forgets which was the last one' : undefined
+}
+
+/** What moving pictures do. */
+function mediaOf({ plays, resumes }: SpreadSettings, isOpen: boolean): State['media'] {
+  if (plays === 'page') return undefined
+  if (plays === 'never') return 'pause'
+  if (plays === 'always') return 'play'
+  return !isOpen ? 'pause' : resumes === 'start' ? 'restart' : 'play'
+}
+
+/** The rig of panels that `select` matches; `content` among the roles is what comes in them, else all that is directly in them but a heading. */
+export function expandSpread(settings: SpreadSettings, select: string, { content }: Filled = {}): Rig {
+  const { along, lays, off, dimPercent, isHeld, plays, first, stays, stackBelowPx, comeMs, goMs } = settings
+  const row = groundOf(select)
+  const inside = content ?? `${asOneSelector(select)} > :not(h1, h2, h3, h4, h5, h6, [data-part])`
+  const isAcross = along === 'across'
+  const holds = isHeld && isAcross
+  const state = (looks: Looks, to: State['to'], css: State['css'], more: Partial<State> = {}): State => ({
+    area: 'panel',
+    looks,
+    to,
+    css,
+    ways: [
+      {
+        from: 'any',
+        feel: timed(looks.includes('off') ? goMs : comeMs),
+        id: looks.includes('off') ? 'closes' : 'opens',
+        note: looks.includes('off') ? 'how it closes' : 'how it opens',
+      },
+    ],
+    ...more,
+  })
+  const contents: readonly State[] =
+    off === 'seen'
+      ? []
+      : [
+          state(['off'], { within: inside }, { opacity: off === 'dim' ? String(dimPercent / 100) : '0' }),
+          state(on, { within: inside }, { opacity: '1' }),
+        ]
+  // A picture that is the ground of a panel is content too.
+  const ground: State['css'] = off === 'none' ? { 'background-image': 'none' } : {}
+  const playing: readonly State[] =
+    plays === 'page'
+      ? []
+      : [
+          { area: 'panel', looks: ['off'], to: { within: 'video, audio' }, css: {}, media: mediaOf(settings, false) },
+          { area: 'panel', looks: on, to: { within: 'video, audio' }, css: {}, media: mediaOf(settings, true) },
+        ]
+  const rules: Rule[] = [
+    {
+      select: row,
+      css: {
+        gap: '{gap}',
+        ...(lays === 'effect' ? { display: 'flex', 'flex-direction': isAcross ? 'row' : 'column' } : {}),
+        // What is in it is as wide as the row lets it be.
+        ...(holds ? { 'container-type': 'inline-size' } : {}),
+      },
+    },
+    {
+      select,
+      css: { ...(lays === 'effect' ? { 'flex-basis': '0' } : {}), [isAcross ? 'min-width' : 'min-height']: '0', overflow: 'clip' },
+    },
+    ...(holds ? [{ select: targetSelect(select, { within: inside }), css: { width: openWidth } }] : []),
+  ]
+  return rigOf({
+    areas: [
+      areaOn('panel', select, {
+        box: 'live',
+        pointer: 'any',
+        touch: 'tap',
+        looks: {
+          goDelayMs: 0,
+          atMostOne: stays || first > 0,
+          keys: true,
+          ...(first > 0 ? { first: first - 1 } : {}),
+          ...(stays ? { stays: true } : {}),
+        },
+      }),
+    ],
+    knobs: [
+      knob(settings, 'growsTimes'),
+      knob(settings, 'gapPx'),
+      ...(holds ? [knob(settings, 'panels'), knob(settings, 'besidePx')] : []),
+    ],
+    rules,
+    states: [
+      state(['off'], 'self', { 'flex-grow': '1', ...ground }),
+      state(on, 'self', { 'flex-grow': '{grows}' }),
+      ...contents,
+      ...playing,
+    ],
+    media: stackBelowPx > 0 ? `(min-width: ${stackBelowPx}px)` : undefined,
+  })
+}

@@ -1,0 +1,108 @@
+// Spread: its settings.
+import { choice, coming, described, flag, going, number, percent, type SettingsOf } from '../parameters'
+
+const parameters = {
+  growsTimes: number({
+    title: 'It grows to',
+    from: 2.4,
+    unit: '',
+    least: 1.1,
+    greatest: 12,
+    step: 0.1,
+    knob: { id: 'grows', note: 'how many times as large as the others it is while it is met' },
+  }),
+  along: choice({ title: 'They lie', from: 'across', options: { across: 'side by side', down: 'one below the other' } }),
+  lays: choice({
+    title: 'They are laid out',
+    from: 'page',
+    options: { page: 'by the page, in a flex box', effect: 'by the effect' },
+    row: 'more',
+  }),
+  gapPx: number({
+    title: 'With gaps of',
+    from: 6,
+    inSample: 0.5,
+    unit: 'px',
+    least: 0,
+    greatest: 200,
+    step: 1,
+    knob: { id: 'gap', note: 'the gaps between them' },
+  }),
+  /** What of the contents is seen while a panel is not met. */
+  off: choice({ title: 'Seen when off', from: 'none', options: { seen: 'as ever', dim: 'dimmed', none: 'not at all' } }),
+  dimPercent: percent({ title: 'Dimmed to', from: 35, percentOf: { words: 'what they are' }, row: 'more' }),
+  /** Text keeps the lines that it has in an open panel. */
+  isHeld: flag({
+    title: 'While a panel grows its contents',
+    from: true,
+    yes: { value: 'held', words: 'keep the lines that they have in an open one' },
+    no: { value: 'flow', words: 'flow into it' },
+    row: 'more',
+  }),
+  panels: number({
+    title: 'Panels in a row',
+    from: 6,
+    unit: '',
+    isWhole: true,
+    least: 2,
+    greatest: 40,
+    step: 1,
+    row: 'more',
+    knob: { id: 'count', note: 'how many of them lie side by side' },
+  }),
+  besidePx: number({
+    title: 'Beside the contents, in a panel',
+    from: 0,
+    unit: 'px',
+    least: 0,
+    greatest: 400,
+    step: 1,
+    row: 'more',
+    knob: { id: 'beside', note: 'the padding of a panel at both sides together' },
+  }),
+  plays: choice({
+    title: 'Moving pictures play',
+    from: 'page',
+    options: { page: 'as the page has it', open: 'while it is open', always: 'always', never: 'never' },
+    row: 'more',
+  }),
+  /** What one that plays while its panel is open does when that closes, and opens again. */
+  resumes: choice({
+    title: 'Opened again they',
+    from: 'place',
+    options: { place: 'go on from where they were', start: 'start again' },
+    row: 'more',
+  }),
+  first: number({
+    title: 'Open from the start: the panel',
+    from: 0,
+    unit: '',
+    isWhole: true,
+    least: 0,
+    greatest: 40,
+    step: 1,
+    row: 'more',
+  }),
+  stays: flag({
+    title: 'When the pointer leaves',
+    from: false,
+    yes: { value: 'stays', words: 'the last one stays open' },
+    no: { value: 'closes', words: 'it closes' },
+    row: 'more',
+  }),
+  stackBelowPx: number({
+    title: 'Stacked in windows narrower than',
+    from: 640,
+    unit: 'px',
+    least: 0,
+    greatest: 3000,
+    step: 10,
+    row: 'more',
+  }),
+  comeMs: coming(380, { title: 'The time to open' }),
+  goMs: going(380, { title: 'The time to close' }),
+}
+
+export type SpreadSettings = SettingsOf<typeof parameters>
+export const spreadParameters = described(parameters)
+export const { settings: spreadSettings, defaults: spreadDefaults } = spreadParameters

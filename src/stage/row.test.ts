@@ -1,0 +1,33 @@
+// @vitest-environment jsdom
+import { afterEach, describe, expect, it } from 'vitest'
+import { rowOf } from './row'
+
+afterEach(() => document.body.replaceChildren())
+
+function rowIn(html: string, select = '.panel') {
+  document.body.innerHTML = html
+  return rowOf([...document.querySelectorAll(select)])
+}
+
+describe('the row in which elements stand', () => {
+  it('is told by a flex box: how many, how far apart, and which way', () => {
+    const panels = '<i class="panel" style="padding: 0 10px 0 20px; border: 1px solid"></i><i class="panel"></i><i class="panel"></i>'
+    expect(rowIn(`<div style="display: flex; column-gap: 8px">${panels}</div><p>${panels}</p>`)).toEqual({
+      count: 3,
+      gapPx: 8,
+      besidePx: 32,
+      along: 'across',
+      isFlex: true,
+    })
+    expect(rowIn(`<div style="display: flex; flex-direction: column; row-gap: 5px">${panels}</div>`)).toMatchObject({
+      gapPx: 5,
+      along: 'down',
+    })
+    expect(rowIn(`<div style="display: grid">${panels}</div>`)).toMatchObject({ isFlex: false, count: 3 })
+  })
+
+  it('is none of one element alone, or of none', () => {
+    expect(rowIn('<div><i class="panel"></i></div><p><i class="panel"></i></p>')).toBeNull()
+    expect(rowIn('<div></div>')).toBeNull()
+  })
+})

@@ -1,0 +1,25 @@
+// The row or column in which an element stands: what an effect on panels has to know of it.
+import type { RowOf } from '../core/effect/kind'
+
+const px = (text: string) => parseFloat(text) || 0
+
+/** The row in which the first of some elements stands with others of them; null where it stands alone. */
+export function rowOf(elements: readonly Element[]): RowOf | null {
+  const [first] = elements
+  const parent = first?.parentElement
+  if (!first || !parent) return null
+  const together = elements.filter((each) => each.parentElement === parent)
+  const [, next] = together
+  if (!next) return null
+  const [style, own] = [getComputedStyle(parent), getComputedStyle(first)]
+  const [one, other] = [first.getBoundingClientRect(), next.getBoundingClientRect()]
+  const isFlex = style.display.endsWith('flex')
+  const isDown = isFlex ? style.flexDirection.startsWith('column') : Math.abs(other.top - one.top) > Math.abs(other.left - one.left)
+  return {
+    count: together.length,
+    gapPx: px(isDown ? style.rowGap : style.columnGap),
+    besidePx: px(own.paddingLeft) + px(own.paddingRight) + px(own.borderLeftWidth) + px(own.borderRightWidth),
+    along: isDown ? 'down' : 'across',
+    isFlex,
+  }
+}
