@@ -1,11 +1,16 @@
 // The sites that a new studio begins with: plain starters, and the demo.
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { cropDefaults } from '../src/core/effect/crop/settings'
 import { driftDefaults } from '../src/core/effect/drift/settings'
+import { flipDefaults } from '../src/core/effect/flip/settings'
 import { foldDefaults } from '../src/core/effect/fold/settings'
 import { glowDefaults } from '../src/core/effect/glow/settings'
 import { grainLightDefaults } from '../src/core/effect/grain-light/settings'
+import { panDefaults } from '../src/core/effect/pan/settings'
+import { portholeDefaults } from '../src/core/effect/porthole/settings'
 import { spotlightDefaults } from '../src/core/effect/spotlight/settings'
+import { spreadDefaults } from '../src/core/effect/spread/settings'
 import { tiltDefaults } from '../src/core/effect/tilt/settings'
 import { washDefaults } from '../src/core/effect/wash/settings'
 import { wipeDefaults } from '../src/core/effect/wipe/settings'
@@ -162,6 +167,66 @@ const vesperHollow: readonly Effect[] = [
         ],
       },
     },
+  },
+  {
+    id: 'flower-frames',
+    kind: 'crop',
+    name: 'Flowers come nearer',
+    select: '.flower',
+    noun: 'each flower',
+    roles: { picture: { select: '.flower > svg', noun: 'its picture' } },
+    pages: ['specimens'],
+    settings: { ...cropDefaults, insetPx: 9, radiusPx: 3, growPercent: 9, comeMs: 520, goMs: 460 },
+  },
+  {
+    id: 'packets',
+    kind: 'flip',
+    name: 'Packets turn over',
+    select: '.packet',
+    noun: 'each packet',
+    roles: { front: { select: '.packet > .front', noun: 'its front' }, back: { select: '.packet > .sowing', noun: 'the sowing note' } },
+    pages: ['specimens'],
+    settings: { ...flipDefaults, turns: 'side-x', turnMs: 640, returnMs: 560 },
+  },
+  {
+    id: 'borders',
+    kind: 'spread',
+    name: 'Borders make room',
+    select: '.strip',
+    noun: 'each border',
+    roles: { content: { select: '.strip > .about', noun: 'what is said of it' } },
+    pages: ['garden'],
+    settings: {
+      ...spreadDefaults,
+      growsTimes: 3.4,
+      gapPx: 8,
+      panels: 5,
+      besidePx: 0,
+      isHeld: false,
+      stackBelowPx: 901,
+      comeMs: 520,
+      goMs: 460,
+    },
+  },
+  {
+    id: 'long-sheets',
+    kind: 'pan',
+    name: 'Along the long sheets',
+    select: '.sheet',
+    noun: 'each sheet',
+    roles: { picture: { select: '.sheet > svg', noun: 'the pressed plant' } },
+    pages: ['garden'],
+    settings: { ...panDefaults, goPxS: 170 },
+  },
+  {
+    id: 'lamp-down',
+    kind: 'porthole',
+    name: 'A lamp under the ground',
+    select: '.above',
+    noun: 'the bed',
+    roles: { back: { select: '.below', noun: 'what lies beneath' }, ground: { select: '.bed', noun: 'the whole bed' } },
+    pages: ['garden'],
+    settings: { ...portholeDefaults, radiusPx: 150, softPx: 60, wobblePercent: 4, growPx: 50, goMs: 700 },
   },
   {
     id: 'sky',

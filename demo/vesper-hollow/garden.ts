@@ -1,4 +1,6 @@
-// The demo's page "The garden": the motto round the corner of its wall, and the glasshouse by day and by night.
+// The demo's page "The garden": the motto round the corner of its wall, the glasshouse by day and by night, the borders, and what sleeps beneath.
+import { beneath, beneathStyles } from './beneath'
+import { borders, bordersStyles } from './borders'
 import { glasshouse, glasshouseStyles } from './glasshouse'
 import { pageOf } from './house-style'
 import { flowers, grass } from './meadow'
@@ -89,7 +91,7 @@ export function gardenPage(): string {
   return pageOf(
     'The garden',
     'The garden',
-    styles + glasshouseStyles,
+    styles + glasshouseStyles + beneathStyles + bordersStyles,
     `
     <section class="corner">
       ${drawBehind()}
@@ -98,6 +100,8 @@ export function gardenPage(): string {
       ${drawBefore()}
     </section>
     ${glasshouse()}
+    ${borders()}
+    ${beneath()}
     <section class="garden-words">
       <div><h3>The wall</h3><p>Four hundred paces round, built from the stones of the old mill. The motto was cut by the first warden, who could not stop at the corner.</p></div>
       <div><h3>The beds</h3><p>Five of them, planted by the hour at which they open. The last one opens for an hour a year, and we ring the bell.</p></div>

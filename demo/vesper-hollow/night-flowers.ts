@@ -1,7 +1,7 @@
 // The demo's section "Night flowers": four flowers that open after dark, each drawn in the light of its own hour.
 import { seededRandom } from './random'
 
-interface Flower {
+export interface Flower {
   readonly name: string
   readonly opens: string
   readonly note: string
@@ -20,7 +20,7 @@ interface Flower {
   readonly seed: number
 }
 
-const flowers: readonly Flower[] = [
+export const flowers: readonly Flower[] = [
   {
     name: 'Moonvine',
     opens: '20:50',
@@ -79,7 +79,8 @@ function petal({ long, wide, notch }: Flower, scale: number): string {
 const leaf = (x: number, y: number, turn: number, long: number, fill: string, opacity: number) =>
   `<path d="M0 0C${n(long * 0.34)} ${n(-long * 0.2)} ${n(long * 0.3)} ${n(-long * 0.8)} 0 ${n(-long)}C${n(-long * 0.3)} ${n(-long * 0.8)} ${n(-long * 0.34)} ${n(-long * 0.2)} 0 0Z" transform="translate(${n(x)} ${n(y)}) rotate(${n(turn)})" fill="${fill}" opacity="${opacity}"/>`
 
-function drawFlower(flower: Flower, id: string): string {
+/** A flower with its sky and its leaves; `id` names its gradients. */
+export function drawFlower(flower: Flower, id: string): string {
   const random = seededRandom(flower.seed)
   const { petals, rings, sky, leaf: green } = flower
   const stars = Array.from(

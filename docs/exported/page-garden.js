@@ -22,6 +22,7 @@
     nextFrame = 0
     for (const event of events.splice(0)) meet(event)
     const t = Math.max(now, pointer.time)
+    advance(t)
     for (const effect of effects) {
       guarded(effect, drawEffect, t)
     }
@@ -34,6 +35,7 @@
   // Takes an event to all effects, in the order of time.
   function meet({ type, timeStamp, clientX, clientY, target, pointerType, key }) {
     const t = Math.max(pointer.time, timeStamp)
+    advance(t)
     if (!(type.startsWith('pointer')) || t - measured > 200 || t - pointer.time > 200) {
       forgetFrames(t)
       for (const effect of effects) findAll(effect)
@@ -58,9 +60,12 @@
     if (type.startsWith('pointer')) {
       const isOut = type === 'pointerout' || type === 'pointercancel' || (type === 'pointerup' && pointerType === 'touch')
       pointer.isByKeys = false
+      follow(t, clientX, clientY, !!pointer.over, !isOut)
       Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
       pointer.isTouch = pointerType === 'touch'
     } else {
+      // Where the pointer stands while the page moves is where it was then.
+      if (pointer.over) follow(t, pointer.x, pointer.y, true, true)
       pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
     }
     if (!(type.startsWith('pointer'))) for (const effect of effects) followSizes(effect, t)
@@ -109,17 +114,19 @@
     for (const place of all) {
       const has = place.area === first?.area
       if (has || place.isOn) {
+        const arrives = has && !place.isOn
         place.isOn = has
-        turnPlace(effect, place, pointer.time)
+        turnPlace(effect, place, pointer.time, arrives)
       }
     }
   }
 
   // Whether the pointer is on an element, between insets. Browsers lay out in 64ths of a px.
-  function hasPointer({ toFrame, width, height }) {
+  function hasPointer({ toFrame, width, height, border }) {
     const { x, y } = toFrame.transformPoint(pointer)
+    const [top, right, bottom, left] = border
     return (
-      x >= -1 / 64 && x <= width + 1 / 64 && y >= -1 / 64 && y <= height + 1 / 64
+      x >= -left - 1 / 64 && x <= width + right + 1 / 64 && y >= -top - 1 / 64 && y <= height + bottom + 1 / 64
     )
   }
 
@@ -133,7 +140,7 @@
       focused: false,
       followers: effect.readsIn && element === area ? [] : effect.values.map((value) => ({
       value,
-      target: value.pose,
+      target: shapedOf(value, value.pose),
       since: 0,
       gap: 0,
       speed: 0,
@@ -143,9 +150,11 @@
     }
     for (const follower of place.followers)
         if (follower.value.bySize && follower.value.leave)
-          follower.target = follower.value.leave(atOf(effect, place, 0), follower)
+          follower.target = shapedOf(follower.value, follower.value.leave(atOf(effect, place, 0), follower))
     effect.places.set(element, place)
   }
+
+  const shapedOf = ({ curve }, reading) => (curve ? curve(reading) : reading)
 
   // The pointer as an element sees it.
   function atOf(effect, place, t) {
@@ -157,22 +166,34 @@
   }
 
   // Turns all that follows the pointer in a place to where it should be now.
-  function turnPlace(effect, place, t) {
+  function turnPlace(effect, place, t, arrives) {
     const at = atOf(effect, place, t)
     place.moves = true
-    for (const follower of place.followers) turnValue(follower, at)
+    for (const follower of place.followers) turnValue(follower, at, arrives)
   }
 
-  function turnValue(follower, at) {
+  function turnValue(follower, at, arrives = false) {
     const { value } = follower
+    if (!at.place.isOn && value.holds) return
     const reading = at.place.isOn ? value.read(at, follower) : value.leave ? value.leave(at, follower) : value.pose
+    const target = shapedOf(value, reading)
+    // What nobody sees begins where the pointer is.
+    const seen = value.seenBy === undefined ? undefined : at.place.followers[value.seenBy]
+    if (arrives && seen && !valueAt(seen, at.t)) Object.assign(follower, { target, gap: 0, speed: 0 })
     // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
-    const feel = value.feel
+    const feel = at.place.isOn ? value.feel : (value.going ?? value.feel)
     const t = at.t
-    if (reading !== follower.target || feel !== follower.feel) {
+    if (target !== follower.target || feel !== follower.feel) {
       const { gap, speed } = follower.feel(follower, t)
-      Object.assign(follower, { target: reading, feel, since: t, gap: gap + follower.target - reading, speed })
+      shorten(follower, target, gap)
+      Object.assign(follower, { target, feel, since: t, gap: gap + follower.target - target, speed })
     }
+  }
+
+  // Where a value is at t: at its target, once it is too near to be seen apart.
+  function valueAt(follower, t) {
+    const { gap, moves } = follower.feel(follower, t)
+    return moves ? follower.target + gap : follower.target
   }
 
   const set = (target, value, shown) =>
@@ -208,6 +229,7 @@
         for (const target of targetsOf(place, value)) set(target, value, moves ? follower.target + gap : follower.target)
       if (moves) place.moves = true
     }
+    if (flowsOn(place, t)) place.moves = true
     if (effect.slider && (place.focused || !place.moves)) tellSlider(place, effect.slider)
     if (!effect.keeps && !place.moves && !place.isOn) effect.places.delete(place.element)
     return place.moves
@@ -243,6 +265,20 @@
     element.ariaValueNow = shows
   }
 
+  // Until when all that changes by itself has been followed.
+  let advanced = 0
+
+  // Takes what happens by itself until t, in the order of time.
+  function advance(t) {
+    for (const effect of effects) {
+      flowAll(effect, advanced, t)
+    }
+    advanced = Math.max(advanced, t)
+  }
+
+  // The angle (degrees) nearest to the last one that points the same way.
+  const unwrapped = (angle, last = angle) => last + ((((angle - last) % 360) + 540) % 360) - 180
+
   // Takes the focus to the places that have it; null takes it away.
   function meetFocus(effect, target) {
     if (!effect.focuses) return
@@ -253,7 +289,7 @@
         (!effect.slider || target.matches(effect.slider))
       if (focused === place.focused) continue
       place.focused = focused
-      turnPlace(effect, place, pointer.time)
+      turnPlace(effect, place, pointer.time, false)
     }
   }
 
@@ -298,20 +334,41 @@
   }
 
   // cubic-bezier(x1, y1, x2, y2): the time is found by Newton's method inside a shrinking bracket. Outside 0..1 it holds.
-  function bezier() {
+  function bezier(x1, y1, x2) {
     const on = (a, b, s) => 3 * (1 - s) * s * ((1 - s) * a + s * b) + s ** 3
     return (share) => {
       let [low, high, s] = [0, 1, share]
       for (let step = 0; step < 40; step++) {
-        const error = on(0.42, 0.58, s) - share
+        const error = on(x1, x2, s) - share
         if (error > 0) high = s
         else low = s
-        const next = s - error / (3 * (1 - s) ** 2 * 0.42 + 6 * (1 - s) * s * (0.58 - 0.42) + 3 * s * s * (1 - 0.58))
+        const next = s - error / (3 * (1 - s) ** 2 * x1 + 6 * (1 - s) * s * (x2 - x1) + 3 * s * s * (1 - x2))
         s = next > low && next < high ? next : (low + high) / 2
       }
-      return on(0, 1, s)
+      return on(y1, 1, s)
     }
   }
+  // Follows what changes by itself in all places of an effect, from one instant to another.
+  function flowAll(effect, from, until) {
+    for (const place of effect.places.values()) {
+      for (const follower of place.followers) {
+        const { value } = follower
+        if (value.due && value.due && (place.isOn || value.leave))
+          for (let at = atOf(effect, place, from), t = value.due(at, follower); t <= until; t = value.due(at, follower)) {
+            // After a long pause the last stretch is enough of what never ends.
+            at = { ...at, t: value.isEndless ? Math.max(t, until - 5000) : t }
+            turnValue(follower, at)
+          }
+      }
+    }
+  }
+
+  // Whether anything in a place will change by itself after t.
+  const flowsOn = (place, t) =>
+    place.followers.some((follower) => {
+      const { value } = follower
+      return value.due && value.due && (place.isOn || value.leave) && value.due({ t, place }, follower) < Infinity
+    })
 
   // Where elements lie, and since when that is known.
   const frames = new Map()
@@ -329,6 +386,13 @@
     const frame = measure(element)
     frames.set(element, frame)
     return frame
+  }
+
+  // What is missing halves every 90 ms.
+  // The gap halves again and again, in the same time each.
+  function glide({ gap, since, band }, t) {
+    const left = gap * 2 ** ((since - t) / 90)
+    return { gap: left, speed: 0, moves: Math.abs(left) > band }
   }
 
   // Does something with an effect. One that cannot go on is turned off, and named once; the others play on.
@@ -356,10 +420,33 @@
 
   const px = (text) => parseFloat(text) || 0
 
+  // A padding box: what takes a point of the window to the upper left corner of the border box, and the size of that, without the borders.
+  function paddingBox(toBox, width, height, element) {
+    const style = getComputedStyle(element)
+    const border = [
+    px(style.borderTopWidth),
+    px(style.borderRightWidth),
+    px(style.borderBottomWidth),
+    px(style.borderLeftWidth),
+  ]
+    return {
+      toFrame: new DOMMatrix([1, 0, 0, 1, -border[3], -border[0]]).multiply(toBox),
+      width: width - border[1] - border[3],
+      height: height - border[0] - border[2],
+      border,
+      radii: [
+    px(style.borderTopLeftRadius),
+    px(style.borderTopRightRadius),
+    px(style.borderBottomRightRadius),
+    px(style.borderBottomLeftRadius),
+  ],
+    }
+  }
+
   // Where an element lies that nothing turns or moves.
   function plain(element) {
     const { left, top, width, height } = element.getBoundingClientRect()
-    return { toFrame: new DOMMatrix([1, 0, 0, 1, -left, -top]), width, height }
+    return paddingBox(new DOMMatrix([1, 0, 0, 1, -left, -top]), width, height, element)
   }
 
   // The box around where a matrix draws an element of this size, about its middle.
@@ -419,6 +506,7 @@
   // The value itself, at once.
   const direct = () => rest
 
+  const excessY = ({ height, place: { area } }) => Math.max(0, height - frameOf(area, plain).height)
   // What hangs on how large things are follows that where the pointer is not.
   function followSizes(effect, t) {
     for (const place of effect.places.values()) {
@@ -449,6 +537,47 @@
     const slider = area.querySelector(select)
     const text = shown?.target.toFixed(2)
     if (slider && text !== undefined && slider.ariaValueNow !== text) slider.ariaValueNow = text
+  }
+
+  // From where it is to the target in a given time, after a delay.
+  function timed(
+    { gap, since, share: part = 1 },
+    t,
+    durationMs,
+  ) {
+    const share = (t - since) / (durationMs * part)
+    return gap && share < 1 ? { gap: gap * (1 - (share > 0 ? ease2(share) : 0)), speed: 0, moves: true } : rest
+  }
+
+  // What turns back to where it came from takes its time for as much of the way as it has gone, as transitions do.
+  function shorten(follower, target, missing) {
+    const { gap, share = 1, from } = follower
+    const isBack = missing && gap && target === from
+    follower.share = isBack ? Math.min(1, Math.abs((1 - missing / gap) * share + 1 - share)) : 1
+    follower.from = isBack ? follower.target : follower.target + missing
+  }
+
+  // The last samples of the pointer; how fast it was at the last one (px/s), and which way it went (degrees clockwise from up).
+  const track = []
+
+  const motion = { speed: 0, since: 0, heading: undefined }
+  // How fast the pointer is at t, px/s: it halves every 50 ms after its last sample.
+  function speedAt(t) {
+    const left = motion.speed * 2 ** ((motion.since - t) / 50)
+    return left < 0.05 ? 0 : left
+  }
+  // Follows the pointer to a sample.
+  function follow(t, x, y, wasOn, isOn) {
+    let speed = speedAt(t)
+    const [dx, dy] = [x - pointer.x, y - pointer.y]
+    if (wasOn && isOn) {
+      // So that a steady movement reads as its true speed.
+      speed += (Math.hypot(dx, dy) * Math.LN2 * 1000) / 50
+      if ((dx || dy) && speed >= 20) motion.heading = unwrapped((Math.atan2(dx, -dy) * 180) / Math.PI, motion.heading)
+    }
+    Object.assign(motion, { speed, since: t })
+    track.push({ t, x, y })
+    if (track.length > 2048) track.shift()
   }
 
   // The individual transform properties, and a transform, as one matrix; the page may have turned an element by either.
@@ -512,10 +641,15 @@
       return { x: box.x + box.width / 2 - (hull.left + hull.right) / 2, y: box.y + box.height / 2 - (hull.top + hull.bottom) / 2 }
     }
     const origin = originOf(drawn)
-    return { toFrame: new DOMMatrix()
+    return paddingBox(
+      new DOMMatrix()
         .translate(originX, originY)
         .multiply(new DOMMatrix([own.a, own.b, own.c, own.d, own.e, own.f]).inverse())
-        .translate(-origin.x, -origin.y), width, height }
+        .translate(-origin.x, -origin.y),
+      width,
+      height,
+      element,
+    )
   }
 
   const swing = 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)
@@ -534,8 +668,13 @@
 
   const soft = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.27 * 0.715) // settles in 416 ms, 4 % overshoot
   const follows = (follower, t) => critical(follower, t, 2 * Math.PI * 7.74) // settles in 120 ms
-  const ease = bezier() // ease-in-out
+  const ease = bezier(0.42, 0, 0.58) // ease-in-out
   const shown = (x) => onCurve([[0, 60, 0.3, -70, ease], [0.3, -70, 0.62, 40, ease], [0.62, 40, 1, -60, ease]], x)
+  const ease2 = bezier(0.2, 0.7, 0.2)
+  const comes = (follower, t) => timed(follower, t, 240)
+  const goes = (follower, t) => timed(follower, t, 700)
+  const bend = (x) => Math.min(1, Math.max(0, 0.000666666666667 * x))
+  const bend2 = (x) => onCurve([[0, -1, 0.5, 1, ease], [0.5, 1, 1, -1, ease]], x)
 
   const effects = [
     // A corner at 44% folds the motto, its walls slanted by 17° and the second one in 40% shade; the words slide by 9% against the pointer.
@@ -628,6 +767,43 @@
       values: [
         { property: '--by-day-wipe-run-translateY', read: ({ x, width }) => Math.min(1, Math.max(0, x / width)), pose: 0.24, band: 0.0001, feel: follows, as: shown, within: '.rider' },
         { read: ({ x, width }) => Math.min(1, Math.max(0, x / width)), pose: 0.24, slides: 'x', band: 0.0001, digits: 5, feel: direct, onSelf: true },
+      ],
+    },
+    {
+      select: '.sheet',
+      name: 'sheet-pan-sizes',
+      mark: 'data-sheet-pan-sizes',
+      notForeign: '.sheet, .rider, .hours .rider, .sky .sky-near, .sky .sky-far',
+      findsAll: true,
+      stands: true,
+      keeps: true,
+      seenOnSelf: true,
+      readsIn: '.sheet > svg',
+      measure: plain,
+      places: new Map(),
+      values: [
+        { property: '--sheet-pan-way', read: (at) => excessY(at), leave: (at) => excessY(at), bySize: true, pose: 0, band: 0.01, digits: 3, feel: direct, onSelf: true },
+      ],
+    },
+    // In the whole bed the bed opens round the pointer: through a circle of 150px, softened over 60px, one sees what lies behind, what lies beneath.
+    {
+      select: '.bed',
+      name: 'above-porthole',
+      mark: 'data-above-porthole',
+      notForeign: '.bed, .rider, .hours .rider, .sky .sky-near, .sky .sky-far',
+      findsAll: true,
+      keeps: true,
+      seenOnSelf: true,
+      fine: true,
+      readsIn: '.below',
+      measure: plain,
+      places: new Map(),
+      values: [
+        { property: '--above-porthole-x', read: ({ x, border }) => x + border[3], pose: 0, holds: true, band: 0.01, digits: 3, feel: follows, seenBy: 2, onSelf: true },
+        { property: '--above-porthole-y', read: ({ y, border }) => y + border[0], pose: 0, holds: true, band: 0.01, digits: 3, feel: follows, seenBy: 2, onSelf: true },
+        { property: '--above-porthole-here', read: () => 1, pose: 0, band: 0.0001, digits: 5, feel: comes, going: goes, onSelf: true },
+        { property: '--above-porthole-fast', read: ({ t }) => speedAt(t), due: ({ t }) => speedAt(Math.floor(t / 4) * 4) ? ((Math.floor(t / 4) + 1) * 4) : Infinity, pose: 0, curve: bend, band: 0.0001, digits: 5, feel: glide, onSelf: true },
+        { property: '--above-porthole-wave', read: ({ t }) => (t / 5200) % 1, due: ({ t }) => (Math.floor(t / 4) + 1) * 4, isEndless: true, pose: 0.25, curve: bend2, band: 0.0002, digits: 4, feel: direct, onSelf: true },
       ],
     },
     // In the sky, the swarm slides by 22px and the starry sky by 6px, against the pointer, across only.

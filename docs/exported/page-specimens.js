@@ -3,7 +3,11 @@
   const pointer = {
     x: 0,
     y: 0,
+    fromX: 0,
+    fromY: 0,
     over: null,
+    buttons: 0,
+    isTouch: false,
     time: 0,
   }
 
@@ -20,6 +24,7 @@
     nextFrame = 0
     for (const event of events.splice(0)) meet(event)
     const t = Math.max(now, pointer.time)
+    advance(t)
     for (const effect of effects) {
       guarded(effect, drawEffect, t)
     }
@@ -30,21 +35,34 @@
   }
 
   // Takes an event to all effects, in the order of time.
-  function meet({ type, timeStamp, clientX, clientY, target }) {
+  function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType }) {
     const t = Math.max(pointer.time, timeStamp)
+    advance(t)
     if (!(type.startsWith('pointer')) || t - measured > 200 || t - pointer.time > 200) {
-      frames.clear()
-      measured = t
+      forgetFrames(t)
       for (const effect of effects) findAll(effect)
     }
     pointer.time = t
+    if (type.startsWith('focus')) {
+      for (const effect of effects)
+        meetFocus(effect, type === 'focusin' && target.matches(':focus-visible') ? target : null)
+      return
+    }
     if (type.startsWith('pointer')) {
-      const isOut = type === 'pointerout' || type === 'pointercancel'
+      const isOut = type === 'pointerout' || type === 'pointercancel' || (type === 'pointerup' && pointerType === 'touch')
+      // A pointer that comes has no way behind it.
+      ;[pointer.fromX, pointer.fromY] = pointer.over || isOut ? [pointer.x, pointer.y] : [clientX, clientY]
       Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
+      pointer.buttons = buttons
+      pointer.isTouch = pointerType === 'touch'
+      isTap = type === 'pointerup' && pointer.isTouch && t - finger.t <= 500 && Math.hypot(pointer.x - finger.x, pointer.y - finger.y) <= 10
+      if (type === 'pointerdown') finger = { x: pointer.x, y: pointer.y, t }
     } else {
+      ;[pointer.fromX, pointer.fromY] = [pointer.x, pointer.y]
       pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
     }
     for (const effect of effects) {
+      meetTap(effect, target)
       guarded(effect, meetEffect, t)
     }
   }
@@ -72,7 +90,7 @@
 
   // Takes the pointer to the elements of an effect that have it, and away from those that had it.
   function meetEffect(effect) {
-    const over = pointer.over
+    const over = effect.fine && pointer.isTouch ? null : pointer.over
     if (!effect.findsAll) {
       const hit = over?.closest(effect.select)
       if (hit && !effect.places.has(hit)) begin(effect, hit)
@@ -86,15 +104,21 @@
     for (const place of all) {
       const has = place.area === first?.area
       if (has || place.isOn) {
+        const arrives = has && !place.isOn
+        if (arrives || !has) {
+          // Notes by which side the pointer came into a place, or left it: of all four, of left and right, of top and bottom.
+          const frame = frameOf(place.area, effect.measure)
+          const before = frame.toFrame.transformPoint({ x: pointer.fromX, y: pointer.fromY })
+          const now = frame.toFrame.transformPoint(pointer)
+          const [outside, inner] = arrives ? [before, now] : [now, before]
+          const sides = [sideOf(frame, outside, inner), sideOf(frame, outside, inner, 'x'), sideOf(frame, outside, inner, 'y')]
+          if (arrives) place.entry = sides
+        }
         place.isOn = has
-        // Turns all that follows the pointer in a place to where it should be now.
-        const t = pointer.time
-        // The pointer as an element sees it.
-        const frame = frameOf(place.area, effect.measure)
-        const { x, y } = frame.toFrame.transformPoint(pointer)
-        const at = { ...frame, x, y, t, place }
-        place.moves = true
-        for (const follower of place.followers) turnValue(follower, at)
+        if (arrives || Math.hypot(pointer.x - place.stood.x, pointer.y - place.stood.y) >= 3)
+          place.stood = { x: pointer.x, y: pointer.y, t: pointer.time }
+        if (effect.looks) followCauses(effect, place, pointer.time)
+        turnPlace(effect, place, pointer.time)
       }
     }
   }
@@ -115,25 +139,43 @@
       area,
       isOn: false,
       moves: !!effect.stands,
+      focused: false,
       followers: effect.values.map((value) => ({
       value,
-      target: 0,
+      target: value.pose,
       since: 0,
       gap: 0,
       speed: 0,
+      feel: value.feel,
+      band: value.band,
     })),
+      stood: { x: 0, y: 0, t: 0 },
+      look: { state: 'off', shown: 'off', dueAt: Infinity, tapped: false },
+      entry: [0, 3, 0],
     }
     effect.places.set(element, place)
   }
 
+  // Turns all that follows the pointer in a place to where it should be now.
+  function turnPlace(effect, place, t) {
+    // The pointer as an element sees it.
+    const frame = frameOf(place.area, effect.measure)
+    const { x, y } = frame.toFrame.transformPoint(pointer)
+    const at = { ...frame, x, y, t, place }
+    place.moves = true
+    for (const follower of place.followers) turnValue(follower, at)
+  }
+
   function turnValue(follower, at) {
     const { value } = follower
-    const reading = at.place.isOn ? value.read(at, follower) : 0
+    if (!at.place.isOn && value.holds) return
+    const reading = at.place.isOn ? value.read(at, follower) : value.pose
     // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
+    const feel = value.feel
     const t = at.t
-    if (reading !== follower.target) {
-      const { gap, speed } = underdamped(follower, t)
-      Object.assign(follower, { target: reading, since: t, gap: gap + follower.target - reading, speed })
+    if (reading !== follower.target || feel !== follower.feel) {
+      const { gap, speed } = follower.feel(follower, t)
+      Object.assign(follower, { target: reading, feel, since: t, gap: gap + follower.target - reading, speed })
     }
   }
 
@@ -165,10 +207,12 @@
     place.moves = false
     for (const follower of place.followers) {
       const { value } = follower
-      const { gap, moves } = underdamped(follower, t)
-      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(4))
+      const { gap, moves } = follower.feel(follower, t)
+      for (const target of targetsOf(effect, place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(4))
       if (moves) place.moves = true
     }
+    if (effect.looks && place.look.dueAt < Infinity) place.moves = true
+    if (effect.looks) showLook(effect, place)
     if (!effect.keeps && !place.moves && !place.isOn) effect.places.delete(place.element)
     return place.moves
   }
@@ -191,10 +235,58 @@
     return element
   }
 
+  // Until when all that changes by itself has been followed.
+  let advanced = 0
+
+  // Takes what happens by itself until t, in the order of time.
+  function advance(t) {
+    for (const effect of effects) {
+      if (effect.looks) advanceLooks(effect, advanced, t)
+    }
+    advanced = Math.max(advanced, t)
+  }
+
+  // Takes the focus to the places that have it; null takes it away.
+  function meetFocus(effect, target) {
+    if (!effect.focuses) return
+    for (const place of effect.places.values()) {
+      const focused =
+        !!target &&
+        place.area.contains(target) &&
+        (true)
+      if (focused === place.focused) continue
+      place.focused = focused
+      if (effect.looks) followCauses(effect, place, pointer.time)
+      turnPlace(effect, place, pointer.time)
+    }
+  }
+
+  // Where and when a finger went down; whether it has just come up again there.
+  let finger = { x: 0, y: 0, t: -Infinity }
+
+  let isTap = false
+
+  // A tap turns on what had the finger, unless it was meant for a link; a tap elsewhere ends that.
+  function meetTap(effect, target) {
+    if (!isTap || !effect.taps) return
+    const isPlain = !target.closest('a[href], button, input, select, textarea, summary, label')
+    for (const place of effect.places.values()) {
+      const tapped = isPlain && place.isOn
+      if (tapped === place.look.tapped) continue
+      place.look.tapped = tapped
+      if (effect.looks) followCauses(effect, place, pointer.time)
+    }
+  }
+
   // Where elements lie, and since when that is known.
   const frames = new Map()
 
   let measured = 0
+
+  function forgetFrames(t) {
+    frames.clear()
+    measured = t
+  }
 
   function frameOf(element, measure) {
     const known = frames.get(element)
@@ -214,20 +306,96 @@
     }
   }
 
+  // What an event makes of a hover state; what is not named changes nothing. `going` still shows what was shown.
+  const states = {
+    off: { come: 'on' },
+    on: { go: 'going', press: 'pressed', rest: 'still', dismiss: 'off' },
+    still: { go: 'going', press: 'pressed', move: 'on', dismiss: 'off' },
+    pressed: { go: 'going', release: 'on', dismiss: 'off' },
+    going: { come: 'on', due: 'off', dismiss: 'off' },
+  }
+  // Takes an event to a state; tells whether what is shown changed.
+  function change(look, event) {
+    const next = states[look.state][event]
+    if (!next) return false
+    look.state = next
+    if (next === 'going' || next === look.shown) return false
+    look.shown = next
+    return true
+  }
+
+  function turnLook({ looks }, place, event, t) {
+    const { look } = place
+    let changed = change(look, event)
+    if (look.state === 'going') {
+      if (event === 'go') look.dueAt = t + (looks?.goDelayMs ?? 0)
+      if (look.dueAt <= t) changed = change(look, 'due') || changed
+    }
+    if (look.state === 'on') look.dueAt = looks?.stillMs && place.isOn ? Math.max(t, place.stood.t + looks.stillMs) : Infinity
+    else if (look.state !== 'going') look.dueAt = Infinity
+    return changed
+  }
+
+  // Brings the look of a place in line with the pointer, its buttons, the focus and taps.
+  function followCauses(effect, place, t) {
+    const { look, isOn, stood } = place
+    const wasOff = look.shown === 'off'
+    const isCaused = isOn || (effect.looks?.keys && place.focused) || look.tapped
+    const causes = [...(isCaused ? ['come'] : ['go']), ...(isOn ? [isOn && pointer.buttons ? 'press' : 'release'] : [])]
+    let changed = causes.map((event) => turnLook(effect, place, event, t)).includes(true)
+    if (look.state === 'still' && (!isCaused || stood.t + (effect.looks?.stillMs ?? 0) > t))
+      changed = turnLook(effect, place, 'move', t) || changed
+    if (changed) show(effect, place, t, wasOff)
+  }
+
+  // Follows a look that has changed, in its place and in the others; where one at most is on, the others go off.
+  function show(effect, place, t, wasOff = false) {
+    const { look } = place
+    turnPlace(effect, place, t)
+    for (const other of effect.places.values()) {
+      if (other.area === place.area) continue
+      if (effect.looks?.atMostOne && look.shown !== 'off' && wasOff && turnLook(effect, other, 'dismiss', t)) other.look.tapped = false
+      turnPlace(effect, other, t)
+    }
+  }
+
+  // Takes what is due by itself until t, the first one first: the end of a delay, or of standing still. Gives when that was last.
+  function advanceLooks(effect, from, until) {
+    for (let at = from; ;) {
+      const due = [...effect.places.values()].reduce(
+        (first, place) => (place.look.dueAt <= (first?.look.dueAt ?? until) ? place : first),
+        undefined,
+      )
+      if (!due) return at
+      const t = due.look.dueAt
+      at = t
+      due.look.dueAt = Infinity
+      if (turnLook(effect, due, due.look.state === 'going' ? 'due' : 'rest', t)) show(effect, due, t)
+    }
+  }
+
+  const px = (text) => parseFloat(text) || 0
+
   // A padding box: what takes a point of the window to the upper left corner of the border box, and the size of that, without the borders.
   function paddingBox(toBox, width, height, element) {
     const style = getComputedStyle(element)
     const border = [
-    parseFloat(style.borderTopWidth) || 0,
-    parseFloat(style.borderRightWidth) || 0,
-    parseFloat(style.borderBottomWidth) || 0,
-    parseFloat(style.borderLeftWidth) || 0,
+    px(style.borderTopWidth),
+    px(style.borderRightWidth),
+    px(style.borderBottomWidth),
+    px(style.borderLeftWidth),
   ]
     return {
       toFrame: new DOMMatrix([1, 0, 0, 1, -border[3], -border[0]]).multiply(toBox),
       width: width - border[1] - border[3],
       height: height - border[0] - border[2],
       border,
+      radii: [
+    px(style.borderTopLeftRadius),
+    px(style.borderTopRightRadius),
+    px(style.borderBottomRightRadius),
+    px(style.borderBottomLeftRadius),
+  ],
     }
   }
 
@@ -237,14 +405,21 @@
     return paddingBox(new DOMMatrix([1, 0, 0, 1, -left, -top]), width, height, element)
   }
 
+  // The box around where a matrix draws an element of this size, about its middle.
+  function hullOf(
+    drawn,
+    width,
+    height,
+  ) {
+    const corners = [-0.5, 0.5].flatMap((x) => [-0.5, 0.5].map((y) => drawn.transformPoint({ x: x * width, y: y * height })))
+    const [xs, ys] = [corners.map(({ x, w }) => x / w), corners.map(({ y, w }) => y / w)]
+    return { left: Math.min(...xs), top: Math.min(...ys), right: Math.max(...xs), bottom: Math.max(...ys) }
+  }
+
   // Where an element would lie if it did not lean: by the box that is seen, less what the lean makes of it.
   function leaning(element) {
     const { offsetWidth: width, offsetHeight: height } = element
-    // The box around where a matrix draws an element of this size, about its middle.
-    const drawn = new DOMMatrix(getComputedStyle(element).transform)
-    const corners = [-0.5, 0.5].flatMap((x) => [-0.5, 0.5].map((y) => drawn.transformPoint({ x: x * width, y: y * height })))
-    const [xs, ys] = [corners.map(({ x, w }) => x / w), corners.map(({ y, w }) => y / w)]
-    const hull = { left: Math.min(...xs), top: Math.min(...ys), right: Math.max(...xs), bottom: Math.max(...ys) }
+    const hull = hullOf(new DOMMatrix(getComputedStyle(element).transform), width, height)
     const box = element.getBoundingClientRect()
     const toBox = new DOMMatrix()
       .translate(width / 2 + hull.left, height / 2 + hull.top)
@@ -253,11 +428,74 @@
     return paddingBox(toBox, width, height, element)
   }
 
+  const rest = { gap: 0, speed: 0, moves: false }
+  // The value itself, at once.
+  const direct = () => rest
+
+  // Tells the stylesheet which look a place shows, and does what goes with it.
+  function showLook(effect, place) {
+    const { shown } = place.look
+    const { element } = place
+    if (element.getAttribute(effect.mark) === shown) return
+    element.setAttribute(effect.mark, shown)
+    if (effect.deeds) {
+      // Does with elements what goes with the look of a place; what goes with another one is over.
+      const deeds = effect.deeds
+      const isNow = ({ looks }) => looks.includes(place.look.shown)
+      for (const deed of deeds.filter((each) => !isNow(each)))
+        for (const target of targetsOf(effect, place, deed)) for (const [name] of deed.attributes) {
+          const before = kept.get(target)?.get(name)
+          if (before === null) target.removeAttribute(name)
+          else if (before !== undefined) target.setAttribute(name, before)
+          kept.get(target)?.delete(name)
+        }
+      for (const deed of deeds.filter(isNow))
+        for (const target of targetsOf(effect, place, deed)) {
+          for (const [name, text] of deed.attributes) {
+            const known = kept.get(target) ?? new Map()
+            kept.set(target, known)
+            if (!known.has(name)) {
+              known.set(name, target.getAttribute(name))
+            }
+            target.setAttribute(name, text)
+          }
+        }
+    }
+  }
+
+  // What the page itself gives elements of the attributes that looks set.
+  const kept = new Map()
+
+  // The share of a way at which it comes between 0 and `length`; -Infinity where it begins there.
+  function crossing(from, way, length) {
+    if (way > 0 && from < 0) return -from / way
+    return way < 0 && from > length ? (length - from) / way : -Infinity
+  }
+
+  // The side by which a straight way from outside comes in: 0 top, 1 right, 2 bottom, 3 left; on one axis where it is given.
+  function sideOf({ width, height }, outside, inner, axis) {
+    const [dx, dy] = [inner.x - outside.x, inner.y - outside.y]
+    const intoX = axis === 'y' ? -Infinity : crossing(outside.x, dx, width)
+    const intoY = axis === 'x' ? -Infinity : crossing(outside.y, dy, height)
+    if (intoX > -Infinity || intoY > -Infinity) return intoX > intoY ? (dx > 0 ? 3 : 1) : dy > 0 ? 0 : 2
+    // A way that begins inside came by the nearest side.
+    const across = axis === 'y' ? Infinity : Math.min(outside.x, width - outside.x)
+    const down = axis === 'x' ? Infinity : Math.min(outside.y, height - outside.y)
+    return across < down ? (outside.x < width - outside.x ? 3 : 1) : outside.y < height - outside.y ? 0 : 2
+  }
+
   // The elements that a value is written on.
   function targetsOf(
+    effect,
     place,
-    { onSelf, within, onParts },
+    { onSelf, within, linked, onParts },
   ) {
+    if (linked) {
+      // The element that is in step with an area: the first with the first, the second with the second.
+      const { area } = place
+      const index = [...document.querySelectorAll(effect.select)].indexOf(area)
+      return [...document.querySelectorAll(linked)].slice(index, index + 1)
+    }
     return [
       ...(onSelf ? [place.element] : []),
       ...(within ? place.element.querySelectorAll(within) : []),
@@ -265,11 +503,100 @@
     ]
   }
 
+  // The individual transform properties, and a transform, as one matrix; the page may have turned an element by either.
+  function matrixOf({ rotate, scale }, transform) {
+    const words = rotate.split(' ')
+    const axis = { x: '1, 0, 0', y: '0, 1, 0' }[words[0] ?? ''] ?? words.slice(0, 3).join(', ')
+    const turning = rotate === 'none' ? '' : words.length === 1 ? `rotate(${rotate})` : `rotate3d(${axis}, ${words.at(-1) ?? ''})`
+    const scaling = scale === 'none' ? '' : `scale(${scale.split(' ').slice(0, 2).join(', ')})`
+    return new DOMMatrix(`${turning} ${scaling} ${transform === 'none' ? '' : transform}`.trim())
+  }
+
+  // What the page itself gives an element, also while effects move it.
+  function ownTransform(element, style) {
+    if (!(element.matches('.plate[data-plate-tilt], .plate .moth[data-plate-tilt], .plate .shadow[data-plate-tilt], .plate .label[data-plate-tilt], .sky .sky-near[data-sky-drift], .sky .sky-far[data-sky-drift]'))) return style.transform
+    const own = style.getPropertyValue('--own-transform') || 'none'
+    return inPx(own, element)
+  }
+
+  // Translations in % of an element in px: a matrix knows no sizes.
+  const inPx = (transform, { offsetWidth, offsetHeight }) =>
+    transform.replace(/(translate\w*)\(([^()]*)\)/g, (_, name, list) => {
+      const lengths = list.split(',').map((length, i) => {
+        const size = name.endsWith('Y') || i === 1 ? offsetHeight : offsetWidth
+        return length.includes('%') ? `${(parseFloat(length) / 100) * size}px` : length
+      })
+      return `${name}(${lengths.join()})`
+    })
+
+  // How the page turns and scales what lies in these elements, one in another; `isOwn`: without what effects do.
+  function aroundOf(element, isOwn) {
+    let around = new DOMMatrix()
+    for (let each = element.parentElement; each; each = each.parentElement) {
+      const style = getComputedStyle(each)
+      around = matrixOf(style, isOwn ? ownTransform(each, style) : style.transform).multiply(around)
+    }
+    const zoom = element.currentCSSZoom ?? 1
+    return new DOMMatrix([around.a * zoom, around.b * zoom, around.c * zoom, around.d * zoom, 0, 0])
+  }
+
+  // The perspective of what an element stands in, for one whose origin is seen here.
+  function throughEye({ parentElement: row }, { x, y }) {
+    const { perspective, perspectiveOrigin } = row ? getComputedStyle(row) : { perspective: 'none', perspectiveOrigin: '' }
+    if (!row || perspective === 'none') return new DOMMatrix()
+    const { left, top } = row.getBoundingClientRect()
+    const [eyeX = 0, eyeY = 0] = perspectiveOrigin.split(' ').map(px)
+    return new DOMMatrix()
+      .translate(left + eyeX - x, top + eyeY - y)
+      .multiply(new DOMMatrix(`perspective(${perspective})`))
+      .translate(x - left - eyeX, y - top - eyeY)
+  }
+
+  // Where an element would lie if effects did nothing, also where the page turns or scales it, or what it lies in.
+  function turned(element) {
+    const style = getComputedStyle(element)
+    const more =
+      style.boxSizing === 'border-box'
+        ? [0, 0]
+        : [
+            px(style.paddingLeft) + px(style.paddingRight) + px(style.borderLeftWidth) + px(style.borderRightWidth),
+            px(style.paddingTop) + px(style.paddingBottom) + px(style.borderTopWidth) + px(style.borderBottomWidth),
+          ]
+    const [width = 0, height = 0] = [px(style.width) + (more[0] ?? 0), px(style.height) + (more[1] ?? 0)]
+    const [originX = 0, originY = 0] = style.transformOrigin.split(' ').map(px)
+    // From its middle to its origin, about which it is turned, and back.
+    const drawn = aroundOf(element, false)
+      .multiply(matrixOf(style, style.transform))
+      .translate(width / 2 - originX, height / 2 - originY)
+    const box = element.getBoundingClientRect()
+    let own = aroundOf(element, true).multiply(matrixOf(style, ownTransform(element, style)))
+    // Where its origin is seen: the middle of both boxes is one.
+    const originOf = (seen) => {
+      const hull = hullOf(seen, width, height)
+      return { x: box.x + box.width / 2 - (hull.left + hull.right) / 2, y: box.y + box.height / 2 - (hull.top + hull.bottom) / 2 }
+    }
+    let origin = originOf(drawn)
+    // How it is seen hangs on where it stands in its row, so both are found in turn.
+    for (let round = 0; round < 6; round++) origin = originOf(throughEye(element, origin).multiply(drawn))
+    // What the page itself brings nearer or further is seen larger or smaller.
+    const { a, b, c, d, e, f, m44: far } = throughEye(element, origin).multiply(own)
+    own = new DOMMatrix([a / far, b / far, c / far, d / far, e / far, f / far])
+    return paddingBox(
+      new DOMMatrix()
+        .translate(originX, originY)
+        .multiply(new DOMMatrix([own.a, own.b, own.c, own.d, own.e, own.f]).inverse())
+        .translate(-origin.x, -origin.y),
+      width,
+      height,
+      element,
+    )
+  }
+
   const decay = 2 * Math.PI * 2.27 * 0.715
   const swing = 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)
   // Settles in 416 ms, 4 % overshoot.
   // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
-  function underdamped({ gap, speed, since }, t) {
+  function underdamped({ gap, speed, since, band }, t) {
     const s = (t - since) / 1000
     const fade = Math.exp(-decay * s)
     const push = (speed + decay * gap) / swing
@@ -277,7 +604,7 @@
     return {
       gap: fade * (gap * cos + push * sin),
       speed: fade * (speed * cos - (decay * push + swing * gap) * sin),
-      moves: fade * Math.hypot(gap, push) >= 0.0002,
+      moves: fade * Math.hypot(gap, push) >= band,
     }
   }
 
@@ -292,14 +619,35 @@
       stands: true,
       keeps: true,
       seenOnSelf: true,
+      fine: true,
       measure: leaning,
       comes: true,
       seenWithin: '.plate .moth, .plate .shadow, .plate .label',
       parts: [{ part: 'plate-tilt-glass', coversBorder: true }, { part: 'plate-tilt-sheen', inside: 'plate-tilt-glass' }],
       places: new Map(),
       values: [
-        { property: '--plate-tilt-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), onSelf: true, onParts: ':scope > .plate-tilt-glass > .plate-tilt-sheen' },
-        { property: '--plate-tilt-y', read: ({ y, height }) => Math.min(1, Math.max(-1, 2 * y / height - 1)), onSelf: true, onParts: ':scope > .plate-tilt-glass > .plate-tilt-sheen' },
+        { property: '--plate-tilt-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), pose: 0, band: 0.0002, feel: underdamped, onSelf: true, onParts: ':scope > .plate-tilt-glass > .plate-tilt-sheen' },
+        { property: '--plate-tilt-y', read: ({ y, height }) => Math.min(1, Math.max(-1, 2 * y / height - 1)), pose: 0, band: 0.0002, feel: underdamped, onSelf: true, onParts: ':scope > .plate-tilt-glass > .plate-tilt-sheen' },
+      ],
+    },
+    // Over each packet it turns away from the side that the pointer comes from, left or right, from its front to the sowing note, seen from 1100px.
+    {
+      select: '.packet',
+      name: 'packet-flip',
+      mark: 'data-packet-flip',
+      notForeign: '.packet, .plate, .plate .moth, .plate .shadow, .plate .label, .sky .sky-near, .sky .sky-far',
+      findsAll: true,
+      stands: true,
+      keeps: true,
+      seenOnSelf: true,
+      taps: true,
+      focuses: true,
+      measure: turned,
+      looks: { goDelayMs: 0, keys: true },
+      deeds: [{ looks: ['off', 'on', 'pressed', 'still'], attributes: [['tabindex', '0']], onSelf: true }, { looks: ['off'], attributes: [['inert', '']], within: '.packet > .sowing' }, { looks: ['on', 'pressed', 'still'], attributes: [['inert', '']], within: '.packet > .front' }],
+      places: new Map(),
+      values: [
+        { property: '--packet-flip-side', read: ({ place }) => place.entry[1], pose: 1, holds: true, band: 0.0003, feel: direct, onSelf: true },
       ],
     },
     // In the sky, the swarm slides by 22px and the starry sky by 6px, against the pointer, across only.
@@ -308,11 +656,12 @@
       name: 'sky-drift',
       mark: 'data-sky-drift',
       notForeign: '.sky, .plate, .plate .moth, .plate .shadow, .plate .label, .sky .sky-near, .sky .sky-far',
+      fine: true,
       measure: plain,
       seenWithin: '.sky-near, .sky-far',
       places: new Map(),
       values: [
-        { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), within: '.sky-near, .sky-far' },
+        { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), pose: 0, band: 0.0002, feel: underdamped, within: '.sky-near, .sky-far' },
       ],
     },
   ]
@@ -322,15 +671,15 @@
     guarded(effect, standIn, pointer.time)
   }
   // Hears what happens, for the next frame.
-  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointercancel', 'scroll', 'resize'])
+  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointerdown', 'pointerup', 'pointercancel', 'focusin', 'focusout', 'scroll', 'resize'])
     addEventListener(
       type,
       (event) => {
-        const { relatedTarget, pointerType } = event
+        const { relatedTarget, isPrimary } = event
         // On its way from one element to another the pointer is not gone.
         if (type === 'pointerout' && relatedTarget) return
-        // A finger scrolls the page.
-        if (pointerType === 'touch') return
+        // Of several fingers the first one leads.
+        if (isPrimary === false) return
         // A fast mouse moves more than once a frame.
         events.push(...(event.getCoalescedEvents?.().slice(0, -1) ?? []), event)
         wake()
