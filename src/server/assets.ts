@@ -15,7 +15,7 @@ const selectVersionForUpdate = 'SELECT document FROM site_revisions WHERE site_i
 const deleteNamed = 'DELETE FROM revision_files WHERE site_id = ? AND revision = ?'
 const insertNamed = 'INSERT INTO revision_files (site_id, revision, hash) VALUES ?'
 const updateRead = 'UPDATE site_revisions SET files_read_at = saved_at WHERE site_id = ? AND revision = ?'
-const selectDocuments = 'SELECT document FROM sites UNION ALL SELECT document FROM templates'
+const selectDocuments = 'SELECT document FROM sites UNION ALL SELECT document FROM templates UNION ALL SELECT document FROM presets'
 const selectOldAssets = 'SELECT hash FROM assets a WHERE kept_at < ? AND NOT EXISTS (SELECT 1 FROM revision_files f WHERE f.hash = a.hash)'
 const selectOldSources =
   'SELECT hash FROM page_sources p WHERE kept_at < ? AND NOT EXISTS (SELECT 1 FROM revision_files f WHERE f.hash = p.hash)'
@@ -74,7 +74,7 @@ export async function noteNamedFiles(): Promise<number> {
   return unread.length
 }
 
-/** Drops files and sources that no site and no version names and that were kept last before a day (YYYY-MM-DD): what was brought and never used. */
+/** Drops files and sources that no site, no version and no preset names and that were kept last before a day (YYYY-MM-DD): what was brought and never used. */
 export async function dropOrphans(before: string): Promise<number> {
   await noteNamedFiles()
   return withDatabase(async (db) => {

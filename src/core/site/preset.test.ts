@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { tiltDefaults } from '../effect/tilt/settings'
-import { makePreset, placePreset, presetEffect, presetSchema } from './preset'
+import { makePreset, placePreset, presetEffect, presetSchema, settlePreset } from './preset'
 import type { Effect } from './site'
 
 const source =
@@ -32,6 +32,26 @@ describe('a preset', () => {
       select: '.preset-leaning-card',
       roles: { layer: { select: '& h2', noun: 'title' } },
     })
+  })
+
+  it('brings the pictures that it asks for to another page, at addresses that are free there', () => {
+    const file = (path: string, digit: string) => ({ path, hash: digit.repeat(64), type: 'image/png', size: 9 })
+    const own = [file('shop/img/seed.png', 'a'), file('shop/img/see', 'b'), file('img/seed.png', 'c'), file('shop/back.png', 'd')]
+    const pictured = source.replace('<h2>One</h2>', '<img src="img/seed.png" srcset="./img/seed.png 2x"><h2>One</h2>')
+    const made = makePreset(pictured, 4, effect, `${css}.card { background: url(back.png) }\n`, own, 'shop/')
+    expect(made.files).toEqual([file('img/seed.png', 'a'), file('back.png', 'd')])
+    expect(presetSchema.parse(made)).toEqual(made)
+    // Nothing is there yet; one is there already; another file is at its address.
+    expect(settlePreset(made, [], 'a/').files.map(({ path }) => path)).toEqual(['a/img/seed.png', 'a/back.png'])
+    expect(settlePreset(made, [file('img/seed.png', 'a')], '').files.map(({ path }) => path)).toEqual(['back.png'])
+    const settled = settlePreset(made, [file('img/seed.png', 'e')], '')
+    expect(settled.files.map(({ path, hash }) => [path, hash.charAt(0)])).toEqual([
+      ['img/aaaaaaaa-seed.png', 'a'],
+      ['back.png', 'd'],
+    ])
+    expect(settled.preset.markup).toContain('<img src="img/aaaaaaaa-seed.png" srcset="./img/aaaaaaaa-seed.png 2x">')
+    // Placed once more it brings nothing more.
+    expect(settlePreset(made, [file('img/seed.png', 'e'), ...settled.files], '').files).toEqual([])
   })
 
   it('is placed with its rules, which come once', () => {

@@ -3,7 +3,7 @@ import * as z from 'zod'
 import { addCssOnce, applyMarkup, outerOf, sliceOf, type Where } from '../page/markup'
 import { elementsOf, readTree } from '../page/tree'
 import { upgradePreset } from './formats'
-import { effectSchema, type Effect } from './site'
+import { effectSchema, fileSchema, type Effect, type SiteFile } from './site'
 
 export const presetFormat = 'glass-moth-preset/2'
 
@@ -17,6 +17,8 @@ const presentPresetSchema = z.object({
     .string()
     .max(200_000, 'has more CSS than 200,000 characters')
     .regex(/^(?!.*<\/)/s, 'is no CSS'),
+  /** Pictures and other files that markup or rules ask for, by the addresses that stand there. */
+  files: z.array(fileSchema).max(200, 'has more than 200 files').optional(),
 })
 
 /** A preset in any format that there has been. */
@@ -35,12 +37,58 @@ export function classOfPreset(name: string): string {
   }`
 }
 
-/** An effect as a preset, with the element of this number in the source as its markup. Throws a MarkupError where there is none. */
-export function makePreset(source: string, number: number, effect: Effect, css: string): Preset {
+/** Every address of a file of this folder that stands in a text by itself. */
+const asks = (text: string, address: string) =>
+  new RegExp(`(^|[\\s"'(,=])(\\./)?${address.replace(/[^\w]/g, '\\$&')}(?=$|[\\s"'),?#])`).test(text)
+
+/** The files of a page in this folder that a text asks for, by their addresses from there. */
+function filesIn(text: string, files: readonly SiteFile[], folder: string): readonly SiteFile[] {
+  return files.flatMap((file) => {
+    const address = file.path.startsWith(folder) ? file.path.slice(folder.length) : ''
+    return address !== '' && asks(text, address) ? [{ ...file, path: address }] : []
+  })
+}
+
+/**
+ * A preset as it is placed on a page in `folder`, where these files are: what it brings along, each at an address of its own, and its markup and
+ * rules, which ask for it there.
+ */
+export function settlePreset(
+  preset: Preset,
+  there: readonly SiteFile[],
+  folder: string,
+): { readonly preset: Preset; readonly files: readonly SiteFile[] } {
+  let { markup, css } = preset
+  const files = (preset.files ?? []).flatMap((file) => {
+    const known = there.find(({ path }) => path === folder + file.path)
+    if (known?.hash === file.hash) return []
+    if (!known) return [{ ...file, path: folder + file.path }]
+    // The page has another file at that address.
+    const address = file.path.replace(/([^/]*)$/, `${file.hash.slice(0, 8)}-$1`)
+    markup = markup.replaceAll(file.path, address)
+    css = css.replaceAll(file.path, address)
+    return there.some(({ path }) => path === folder + address) ? [] : [{ ...file, path: folder + address }]
+  })
+  return { preset: { ...preset, markup, css }, files }
+}
+
+/**
+ * An effect as a preset, with the element of this number in the source as its markup, and what that asks for of the files of its page, which
+ * stands in `folder`. Throws a MarkupError where there is no such element.
+ */
+export function makePreset(
+  source: string,
+  number: number,
+  effect: Effect,
+  css: string,
+  files: readonly SiteFile[] = [],
+  folder = '',
+): Preset {
   const element = elementsOf(readTree(source))[number]
   const markup = element ? withClass(sliceOf(source, outerOf(element), element), classOfPreset(effect.name)) : ''
   const { kind, name, noun, roles, narrow, settings } = effect
   const inside = (select: string) => (select.startsWith(`${effect.select} `) ? `& ${select.slice(effect.select.length + 1)}` : select)
+  const needed = filesIn(`${markup}\n${css}`, files, folder)
   const kept = roles && Object.fromEntries(Object.entries(roles).map(([id, role]) => [id, { ...role, select: inside(role.select) }]))
   return {
     format: presetFormat,
@@ -57,6 +105,7 @@ export function makePreset(source: string, number: number, effect: Effect, css: 
     },
     markup,
     css,
+    ...(needed.length > 0 ? { files: [...needed] } : {}),
   }
 }
 

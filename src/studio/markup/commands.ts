@@ -2,6 +2,7 @@
 import type * as Markup from '../../core/page/markup'
 import type { MarkupEdit, Where } from '../../core/page/markup'
 import type { Starter } from '../../core/page/starters'
+import { folderOf } from '../../core/site/path'
 import type { SiteFile } from '../../core/site/site'
 import { notify } from '../commands'
 import { stopPointing } from '../point/commands'
@@ -103,11 +104,7 @@ async function bringPicture(
   const kept = await keepFile(studio, file)
   if (!kept) return
   if (!kept.type.startsWith('image/')) return notify(studio, `"${file.name}" is no picture, so nothing was replaced.`)
-  const folder = (pageOf(studio).path ?? 'index.html')
-    .split('/')
-    .slice(0, -1)
-    .map((each) => `${each}/`)
-    .join('')
+  const folder = folderOf(pageOf(studio))
   const address = `${kept.hash.slice(0, 8)}-${file.name.replace(/[^\w.-]+/g, '-')}`
   const gesture = newGesture()
   addFile(studio, { ...kept, path: folder + address }, words, gesture)

@@ -2,14 +2,15 @@
 import { nanoid } from 'nanoid'
 import * as z from 'zod'
 import type { Where } from '../../core/page/markup'
-import { makePreset, placePreset, presetEffect, presetSchema, type Preset } from '../../core/site/preset'
-import type { Effect } from '../../core/site/site'
+import { folderOf } from '../../core/site/path'
+import { makePreset, placePreset, presetEffect, presetSchema, settlePreset, type Preset } from '../../core/site/preset'
+import { filesOf, type Effect } from '../../core/site/site'
 import { withBindings } from '../../core/site/bindings'
 import { notify } from '../commands'
 import { stopPointing } from '../point/commands'
 import { chosenTarget } from '../point/target'
 import { pageOf, type Studio } from '../context'
-import { changeSource } from '../markup/commands'
+import { addFile, changeSource } from '../markup/commands'
 import { reach } from '../store/reach'
 import { newGesture } from '../store/site-store'
 
@@ -33,7 +34,8 @@ export async function savePreset(studio: Studio, effect: Effect): Promise<void> 
     if (!first) throw new Error('Nothing on this page is meant by this effect; go to a page that has its element, and save it there.')
     const source = await studio.search.source(page.source)
     const now = withBindings(studio.store.history.get().site).effects.find(({ id }) => id === effect.id) ?? effect
-    const preset = makePreset(source, first.number, now, await studio.link.ask({ type: 'lift', number: first.number }))
+    const css = await studio.link.ask({ type: 'lift', number: first.number })
+    const preset = makePreset(source, first.number, now, css, filesOf(studio.store.history.get().site, page), folderOf(page))
     await reach('/api/presets', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(preset) })
     notify(studio, `${effect.name} is kept as a preset: point at something on any site, and it is among your presets.`)
   } catch (error) {
@@ -57,7 +59,11 @@ export function putPreset(studio: Studio, preset: Preset): void {
 /** Places the markup of a preset beside or in an element, with its effect; an effect that is there for it already does for both. */
 export async function placePresetAt(studio: Studio, preset: Preset, at: number, where: Where): Promise<void> {
   const gesture = newGesture()
-  const done = await changeSource(studio, `Placing ${preset.name}`, (source) => placePreset(source, preset, at, where), gesture)
+  const words = `Placing ${preset.name}`
+  const page = pageOf(studio)
+  const { preset: settled, files } = settlePreset(preset, filesOf(studio.store.history.get().site, page), folderOf(page))
+  for (const file of files) addFile(studio, file, words, gesture)
+  const done = await changeSource(studio, words, (source) => placePreset(source, settled, at, where), gesture)
   if (!done) return
   const { effects } = studio.store.history.get().site
   const there = effects.find(({ select, kind }) => select === preset.effect.select && kind === preset.effect.kind)
