@@ -15,7 +15,8 @@ export interface House {
   readonly startDatabase: () => Promise<void>
   readonly restartAll: () => Promise<void>
   /** A new site with one page of this HTML, and effects; gives the address of its studio. */
-  readonly addSite: (id: string, html: string, effects?: readonly unknown[]) => Promise<string>
+  /** Adds a site with a page, and with more pages by their ids. Gives the address of the first one in the studio. */
+  readonly addSite: (id: string, html: string, effects?: readonly unknown[], more?: Readonly<Record<string, string>>) => Promise<string>
   readonly query: (sql: string, values?: readonly (string | number)[]) => Promise<Record<string, unknown>[]>
 }
 
@@ -59,15 +60,19 @@ export async function openHouse(): Promise<House & { close: () => Promise<void> 
       studio = await startStudio({ port, connection: database.connection })
     },
     query,
-    addSite: async (id, html, effects = []) => {
-      const source = createHash('sha256').update(html).digest('hex')
+    addSite: async (id, html, effects = [], more = {}) => {
+      const all = Object.entries({ page: html, ...more }).map(([page, text]) => ({
+        page,
+        text,
+        source: createHash('sha256').update(text).digest('hex'),
+      }))
       const document = JSON.stringify({
         format: 'glass-moth/2',
         name: `Site ${id}`,
-        pages: [{ id: 'page', name: 'A page', source }],
+        pages: all.map(({ page, source }) => ({ id: page, name: page === 'page' ? 'A page' : `The page ${page}`, source })),
         effects,
       })
-      await query('INSERT IGNORE INTO page_sources (hash, html) VALUES (?, ?)', [source, html])
+      for (const { source, text } of all) await query('INSERT IGNORE INTO page_sources (hash, html) VALUES (?, ?)', [source, text])
       await query('REPLACE INTO sites (id, name, position, revision, document) VALUES (?, ?, 9, 1, ?)', [id, `Site ${id}`, document])
       return `${studio.address}/studio/${id}/page`
     },

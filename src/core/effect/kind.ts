@@ -76,6 +76,10 @@ export interface Kind<S> {
   readonly onRow?: (settings: S, row: RowOf) => S
   /** It is about a box that is seen as one, such as a hero or a card, rather than about the words in it. */
   readonly wantsBox?: true
+  /** It is about what holds just so many elements, such as two faces. */
+  readonly wantsHolder?: number
+  /** It is for several of a kind side by side: put on one of them, it is on all like it. */
+  readonly wantsSeveral?: true
   /** The role that what lies under the chosen element fills until it is pointed at, where something about as large does. */
   readonly covers?: string
   /** What it lays on the ground of its elements, which may be too like it to be seen. */

@@ -36,6 +36,8 @@ export interface Rung {
   readonly element: string
   /** It holds nothing that CSS could draw in: a picture, a video. */
   readonly isReplaced: boolean
+  /** How many elements it holds. */
+  readonly holds: number
   /** Its first words. */
   readonly words: string
   readonly choices: readonly Choice[]
@@ -71,6 +73,7 @@ export function rungOf(site: SiteIndex, pageId: string, number: number): Rung | 
     noun: wordOf(named?.select ?? element.name),
     element: describe(element),
     isReplaced: replaced.has(element.name),
+    holds: childrenOf(element).length,
     words: textOf(element).slice(0, 60),
     choices,
   }

@@ -87,16 +87,16 @@ export const starters: readonly Starter[] = [
   {
     id: 'panels',
     title: 'Row of panels',
-    need: 'Six panels side by side.',
-    html: `<div class="panels">\n${repeated(6, (n) => `  <section class="panel panel-${n}">\n    <h3>Panel ${n}</h3>\n    <div class="panel-content"><p>What is seen once it has room.</p></div>\n  </section>`)}\n</div>\n`,
-    css: `.panels { display: flex; gap: 8px; height: 420px; max-width: 1180px; margin: 32px auto; }\n.panel { flex: 1; min-width: 0; overflow: clip; padding: 22px; border-radius: 12px; color: #22252a; }\n${repeated(6, (n) => `.panel-${n} { background: hsl(${n * 50} 24% 82%); }`)}\n`,
+    need: 'Six panels side by side, with room for a film in each.',
+    html: `<div class="panels">\n${repeated(6, (n) => `  <section class="panel panel-${n}">\n    <h3>Panel ${n}</h3>\n    <div class="panel-content"><video class="panel-film" muted loop playsinline></video><p>What is seen once it has room.</p></div>\n  </section>`)}\n</div>\n`,
+    css: `.panels { display: flex; gap: 8px; height: 420px; max-width: 1180px; margin: 32px auto; }\n.panel { flex: 1; min-width: 0; overflow: clip; padding: 22px; border-radius: 12px; color: #22252a; }\n.panel-film { display: block; width: 100%; aspect-ratio: 16 / 9; background: rgb(34 37 42 / 0.12); }\n${repeated(6, (n) => `.panel-${n} { background: hsl(${n * 50} 24% 82%); }`)}\n`,
   },
   {
     id: 'faces',
-    title: 'Two-faced card',
-    need: 'A card with a front and a back.',
-    html: '<div class="two-faced">\n  <div class="face face-front"><h3>Front</h3><p>What is seen first.</p></div>\n  <div class="face face-back"><h3>Back</h3><p>More about it.</p><a href="#more">Read on</a></div>\n</div>\n',
-    css: '.two-faced { display: grid; width: 300px; height: 360px; margin: 32px auto; }\n.face { grid-area: 1 / 1; padding: 28px; border-radius: 14px; }\n.face-front { background: #f4f3ef; color: #22252a; }\n.face-back { background: #2d3a42; color: #f4f3ef; visibility: hidden; }\n.face-back a { color: inherit; }\n',
+    title: 'Two-faced cards',
+    need: 'Three cards with a front, and a back with a button.',
+    html: `<div class="faces">\n${repeated(3, (n) => `  <article class="two-faced">\n    <div class="face face-front"><h3>Front ${n}</h3><p>What is seen first.</p></div>\n    <div class="face face-back"><h3>Back ${n}</h3><p>More about it.</p><button type="button">Take it</button></div>\n  </article>`)}\n</div>\n`,
+    css: '.faces { display: flex; flex-wrap: wrap; gap: 24px; max-width: 1080px; margin: 32px auto; }\n.two-faced { display: grid; flex: 1 1 240px; min-height: 320px; }\n.face { grid-area: 1 / 1; padding: 28px; border-radius: 14px; }\n.face-front { background: #f4f3ef; color: #22252a; }\n.face-back { background: #2d3a42; color: #f4f3ef; visibility: hidden; }\n.face-back button { padding: 10px 16px; font: inherit; }\n',
   },
   {
     id: 'note',

@@ -10,7 +10,7 @@ import { changeSettings, notify } from '../commands'
 import { pageOf, type Studio } from '../context'
 import { changeMode } from '../frame/holding'
 import { likeliest } from './likeliest'
-import { boxAroundWords, chosenTarget, coveredTarget } from './target'
+import { chosenTarget, coveredTarget, meantRung } from './target'
 import { notPointing, type Goal, type LadderRung } from '../store/view-store'
 
 export function startPointing(studio: Studio, goal: Goal = { for: 'new' }): void {
@@ -112,8 +112,8 @@ export function choosePicked({ view }: Studio): Promise<void> {
 export function recipeEffect(studio: Studio, kindId: string, recipeId: string, id: string): Effect | undefined {
   const kind = findKind(kindId)
   const recipe = kind?.recipes.find((each) => each.id === recipeId)
-  const box = kind?.wantsBox ? boxAroundWords(studio) : undefined
-  const target = chosenTarget(studio, box)
+  const box = meantRung(studio, kind)
+  const target = chosenTarget(studio, box, kind?.wantsSeveral)
   if (!recipe || !target) return undefined
   const covered = kind?.covers === undefined ? undefined : coveredTarget(studio, box)
   const inside = rolesInside(recipe.roles, target.select)
@@ -169,7 +169,12 @@ export function addRecipe(studio: Studio, kindId: string, recipeId: string): voi
   const words = chosenTarget(studio)
   studio.view.update({ selected: effect.id, pointing: notPointing, trial: null })
   if (words && words.select !== effect.select)
-    notify(studio, `It is on ${effect.select}, the box that ${words.select} stands in; the caption can put it on the words alone.`)
+    notify(
+      studio,
+      findKind(kindId)?.wantsSeveral
+        ? `It is on ${effect.noun}, by ${effect.select}; the caption can put it on others.`
+        : `It is on ${effect.select}, the box that ${words.select} stands in; the caption can put it on the words alone.`,
+    )
   studio.store.edit({ do: 'add', effect, at: studio.store.history.get().site.effects.length }, `Adding ${effect.name}`)
   void fitToPage(studio, effect)
 }

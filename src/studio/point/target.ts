@@ -1,16 +1,22 @@
 // What is chosen while pointing: the selector and the noun that an effect would have.
+import type { AnyKind } from '../../core/effect/kinds'
 import { wordOf } from '../../core/export/names'
 import type { Studio } from '../context'
 import type { LadderRung } from '../store/view-store'
 
-/** The selector and the noun of what is chosen on the ladder, or of another rung by its first choice; undefined while nothing is. */
+/**
+ * The selector and the noun of what is chosen on the ladder, or of another rung by its first choice; undefined while nothing is. Where it is one
+ * element alone and `wantsSeveral`, it is all that are like it.
+ */
 export function chosenTarget(
   { view }: Pick<Studio, 'view'>,
   other?: number,
+  wantsSeveral = false,
 ): { readonly select: string; readonly noun: string } | undefined {
   const { rungs, pick, choice, typed, also } = view.get().pointing
   const rung = rungs[other ?? pick]
-  const chosen = rung?.choices[other === undefined ? choice : 0]
+  const first = rung?.choices[other === undefined ? choice : 0]
+  const chosen = (wantsSeveral && first?.count === 1 && also.length === 0 && rung?.choices.find(({ count }) => count > 1)) || first
   const own = typed ?? chosen?.select
   if (own === undefined || own.trim() === '') return undefined
   const select = [...new Set([...also, own])].join(', ')
@@ -34,6 +40,25 @@ export function boxAroundWords({ view }: Pick<Studio, 'view'>): number | undefin
   const around = (is: (rung: LadderRung) => boolean) => rungs.findIndex((rung, i) => i > pick && rung.how === 'wraps' && is(rung))
   const [box, ground] = [around(({ isBox }) => isBox), around(({ element }) => grounds.test(element))]
   return box >= 0 ? box : ground >= 0 ? ground : undefined
+}
+
+/**
+ * The rung of what holds just so many elements, for effects that are about that: the one around what is picked, where there are several like it
+ * or the picked one is none itself. Undefined where it is the picked one, where none is, or where a selector was typed or several places.
+ */
+export function holderOf({ view }: Pick<Studio, 'view'>, count: number): number | undefined {
+  const { rungs, pick, typed, also } = view.get().pointing
+  if (typed !== null || also.length > 0) return undefined
+  const around = rungs.findIndex(({ how }, i) => i > pick && how === 'wraps')
+  const holder = rungs[around]
+  if (holder?.holds !== count) return undefined
+  return rungs[pick]?.holds !== count || holder.choices.some((choice) => choice.count > 1) ? around : undefined
+}
+
+/** The rung that an effect of a kind is about, where it is not the picked one. */
+export function meantRung(studio: Pick<Studio, 'view'>, kind: Pick<AnyKind, 'wantsBox' | 'wantsHolder'> | undefined): number | undefined {
+  if (kind?.wantsHolder !== undefined) return holderOf(studio, kind.wantsHolder)
+  return kind?.wantsBox ? boxAroundWords(studio) : undefined
 }
 
 /** What lies under the element of a rung, about as large as it is: another layer in the same place. */

@@ -3,12 +3,13 @@ import { nanoid } from 'nanoid'
 import * as z from 'zod'
 import type { Where } from '../../core/page/markup'
 import { folderOf } from '../../core/site/path'
+import { findKind } from '../../core/effect/kinds'
 import { makePreset, placePreset, presetEffect, presetSchema, settlePreset, type Preset } from '../../core/site/preset'
 import { filesOf, type Effect } from '../../core/site/site'
 import { withBindings } from '../../core/site/bindings'
 import { notify } from '../commands'
 import { stopPointing } from '../point/commands'
-import { chosenTarget } from '../point/target'
+import { chosenTarget, holderOf } from '../point/target'
 import { pageOf, type Studio } from '../context'
 import { addFile, changeSource } from '../markup/commands'
 import { reach } from '../store/reach'
@@ -50,7 +51,8 @@ function addEffect({ store, view }: Studio, effect: Effect, gesture?: string): v
 
 /** Puts the effect of a preset on what is chosen. */
 export function putPreset(studio: Studio, preset: Preset): void {
-  const target = chosenTarget(studio)
+  const kind = findKind(preset.effect.kind)
+  const target = chosenTarget(studio, kind?.wantsHolder === undefined ? undefined : holderOf(studio, kind.wantsHolder), kind?.wantsSeveral)
   if (!target) return
   addEffect(studio, presetEffect(preset, nanoid(10), target))
   stopPointing(studio)

@@ -41,7 +41,8 @@ export const flip: Kind<FlipSettings> = {
     { id: 'front', title: 'front', needs: 'yours' },
     { id: 'back', title: 'back', needs: 'yours' },
   ],
-  wantsBox: true,
+  wantsHolder: 2,
+  wantsSeveral: true,
   controls: flipParameters.controls,
   forSample: flipParameters.forSample,
   recipes: [

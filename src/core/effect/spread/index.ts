@@ -48,6 +48,7 @@ export const spread: Kind<SpreadSettings> = {
     { id: 'content', title: 'its content', needs: 'yours' },
   ],
   wantsBox: true,
+  wantsSeveral: true,
   controls: (settings) => spreadParameters.controls(settings).filter(({ id }) => !leftOut(settings).includes(id)),
   forSample: (settings) => ({ ...spreadParameters.forSample(settings), panels: 3, besidePx: 8, stackBelowPx: 0, first: 0, stays: false }),
   onRow: inRow,
