@@ -3,6 +3,7 @@ import { existsSync, readFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { checkPage, checks, type Finding, type Known } from '../core/check/checks'
+import { selectsApart } from '../core/check/layers'
 import { tell, toldAskedBy } from '../core/check/told'
 import { readDressed } from '../core/compile/tree-facts'
 import { planEffects } from '../core/export/plan'
@@ -45,10 +46,14 @@ export function check(words: readonly string[]): Outcome {
     const planned = planEffects(site, page.id)
     const seen = isLaidOut ? seeLaidOut(dressed.html, dressed, planned) : []
     const known = new Map<string, Known>(
-      planned.map(({ number, rig }, i) => [
-        site.effects[number - 1]?.id ?? '',
-        { told: tell(read, ({ attribs }) => Number(attribs[numberAttribute]), toldAskedBy(rig)), seen: seen[i] ?? undefined },
-      ]),
+      planned.map(({ number, rig }, i) => {
+        const effect = site.effects[number - 1]
+        const asked = toldAskedBy(rig, effect && selectsApart(effect))
+        return [
+          effect?.id ?? '',
+          { told: tell(read, ({ attribs }) => Number(attribs[numberAttribute]), asked), seen: seen[i] ?? undefined },
+        ]
+      }),
     )
     const styles = new Map(elementsOf(dressed.tree).map(({ attribs }) => [Number(attribs[numberAttribute]), attribs.style ?? '']))
     const isElsewhere = (select: string) =>

@@ -164,6 +164,7 @@ export const toStageTable = {
         adds: z.boolean(),
         shut: z.array(z.string()).readonly(),
         takesFocus: z.boolean(),
+        layers: z.array(z.string()).readonly(),
       }),
     },
     toldSchema,

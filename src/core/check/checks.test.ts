@@ -7,7 +7,15 @@ import { contrastIn } from './contrast'
 import type { Seen, TextLook } from './seen'
 import type { Told } from './told'
 
-const told = (change: Partial<Told> = {}): Told => ({ matches: [4, 5], important: [], upset: [], displaced: [], unreached: [], ...change })
+const told = (change: Partial<Told> = {}): Told => ({
+  matches: [4, 5],
+  important: [],
+  upset: [],
+  displaced: [],
+  unreached: [],
+  apart: null,
+  ...change,
+})
 const seen = (change: Partial<Seen> = {}): Seen => ({
   isSeen: true,
   clipped: [],
@@ -72,6 +80,37 @@ const fade = (to: unknown, area: object = {}) => ({
   outputs: [{ to, slot: { on: 'opacity' }, base: 0, factor: 1, channel: 'here', strength: 1 }],
   parts: [],
   rules: [],
+})
+
+describe('the check of layers', () => {
+  const found = (kind: string, apart: Told['apart'], roles: object = {}) => {
+    const site = siteOf(kind, {}, { roles })
+    return checkPage(
+      site,
+      'p',
+      () => ({ told: told({ apart }) }),
+      () => '',
+      () => false,
+    )
+      .filter(({ check }) => check === 'layers')
+      .map(({ words }) => words)
+  }
+  const back = { back: { select: '.back', noun: 'back' } }
+
+  it('says which of two is missing, that both are the same, or that one lies in the other', () => {
+    expect(found('wipe', null, back)).toEqual([])
+    expect(found('wipe', 'missing', back)).toEqual(['The back of effect 1 is not on this page, so nothing is seen there.'])
+    expect(found('porthole', 'same', back)).toEqual(['The front and the back of effect 1 are the same element: nothing can give way.'])
+    expect(found('flip', 'inside', { ...back, front: { select: '.front', noun: 'front' } })).toEqual([
+      'Of the front and the back of effect 1 one lies in the other, so they cannot part.',
+    ])
+  })
+
+  it('says that one is not given yet where nothing is done without it', () => {
+    expect(found('porthole', null)).toEqual(['Effect 1 has no back yet: point at one, so that something gives way to it.'])
+    // A wipe shows what lies under it, and a flip takes the first two elements.
+    expect([...found('wipe', null), ...found('flip', null), ...found('tilt', null)]).toEqual([])
+  })
 })
 
 describe('checks', () => {

@@ -13,6 +13,7 @@ import { flattened } from './flattened'
 import { hoverContent } from './hover-content'
 import { hoverOnly } from './hover-only'
 import { lagging } from './lagging'
+import { layers } from './layers'
 import { lostLight } from './lost-light'
 import { manyElements } from './many-elements'
 import { noResult } from './no-result'
@@ -29,6 +30,7 @@ import type { Told } from './told'
 export const checks: readonly Check[] = [
   selector,
   overruled,
+  layers,
   noResult,
   lostLight,
   lagging,

@@ -11,6 +11,7 @@ const asked: ToldAsked = {
   adds: true,
   shut: [],
   takesFocus: false,
+  layers: [],
 }
 
 function toldOf(html: string, more: Partial<ToldAsked> = {}) {
@@ -49,6 +50,20 @@ describe('what a page tells of an effect', () => {
     expect(toldOf(faces).unreached).toEqual([])
     expect(toldOf(faces, { shut: ['.back'] }).unreached).toEqual(['a'])
     expect(toldOf(faces, { shut: ['.back'], takesFocus: true }).unreached).toEqual([])
+  })
+
+  it('what keeps two layers from standing apart', () => {
+    const apart = (body: string, layers: readonly string[] = ['.front', '.back']) => {
+      const tree = readTree(page('', body))
+      return tell(readDressed({ tree, lacksSheets: false, hasScripts: false }), () => 0, { ...asked, layers }).apart
+    }
+    expect(apart('<p class="front"></p><p class="back"></p>')).toBeNull()
+    expect(apart('<p class="front"></p>')).toBe('missing')
+    expect(apart('<p class="front back"></p>')).toBe('same')
+    expect(apart('<div class="front"><i><b class="back"></b></i></div>')).toBe('inside')
+    expect(apart('<div class="back"><b class="front"></b></div>')).toBe('inside')
+    expect(apart('<p class="back"></p>')).toBeNull()
+    expect(apart('<p class="front"></p>', [])).toBeNull()
   })
 
   it('what is important in a style attribute of what it writes on', () => {

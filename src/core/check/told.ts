@@ -18,6 +18,8 @@ export const toldSchema = z.object({
   displaced: z.array(z.string()),
   /** Elements that it is on, and that the focus cannot reach: it is neither on them, in them nor around them. */
   unreached: z.array(number),
+  /** Of two layers that have to stand apart: whether the second one is missing, both are the same element, or one lies in the other. */
+  apart: z.enum(['missing', 'same', 'inside']).nullable(),
 })
 export type Told = z.infer<typeof toldSchema>
 
@@ -33,9 +35,11 @@ export interface ToldAsked {
   /** What cannot be focused while the effect is off, and whether it lets the focus on its elements itself. */
   readonly shut: readonly string[]
   readonly takesFocus: boolean
+  /** The selectors of two layers that have to stand apart, where there are such. */
+  readonly layers: readonly string[]
 }
 
-export function toldAskedBy(rig: Rig): ToldAsked {
+export function toldAskedBy(rig: Rig, layers: readonly string[] = []): ToldAsked {
   const [area] = rig.areas
   const looks = lookedOn(rig)
   return {
@@ -45,6 +49,7 @@ export function toldAskedBy(rig: Rig): ToldAsked {
     takesClip: rig.outputs.some(({ slot }) => slot.on === 'clip'),
     adds: addedParts(rig).some(({ area: id, host, inside }) => id === area?.id && host === undefined && inside === undefined),
     shut: looks.filter(({ state }) => state.looks.includes('off') && state.css.visibility === 'hidden').map(({ select }) => select),
+    layers,
     takesFocus: looks.some(({ state }) => state.to === 'self' && state.looks.includes('off') && state.attributes?.tabindex === '0'),
   }
 }
@@ -65,7 +70,7 @@ const focusable =
 export function tell<Found extends object>(
   page: PageRead<Found>,
   numberOf: (element: Found) => number | undefined,
-  { select, written, driven, takesClip, adds, shut, takesFocus }: ToldAsked,
+  { select, written, driven, takesClip, adds, shut, takesFocus, layers }: ToldAsked,
 ): Told {
   const find = (each: string) => (each === '' ? [] : (page.find(each) ?? []))
   const numbers = (elements: Iterable<Found>) => [...elements].flatMap((element) => numberOf(element) ?? [])
@@ -85,7 +90,21 @@ export function tell<Found extends object>(
     displaced: [...displacedOn(page, writtenOn, driven, takesClip)],
     upset: adds ? upsetBy(page, matches) : [],
     unreached: numbers(matches.filter((element) => !reached.has(element))),
+    apart: apartOn(page, layers.map(find)),
   }
+}
+
+/** What keeps two layers from standing apart. */
+function apartOn<Found extends object>(page: PageRead<Found>, [one, other]: readonly (readonly Found[])[]): Told['apart'] {
+  if (!one || !other || one.length === 0) return null
+  if (other.length === 0) return 'missing'
+  const isIn = (inner: Found, outer: ReadonlySet<Found>): boolean => {
+    for (let each = page.parentOf(inner); each; each = page.parentOf(each)) if (outer.has(each)) return true
+    return false
+  }
+  const [first, second] = [new Set(one), new Set(other)]
+  if (other.some((element) => first.has(element))) return 'same'
+  return one.some((element) => isIn(element, second)) || other.some((element) => isIn(element, first)) ? 'inside' : null
 }
 
 /** The properties that rules give some of these elements in ways that effects cannot be composed with, of those that are driven. */

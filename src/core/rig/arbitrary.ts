@@ -71,7 +71,7 @@ const signal: fc.Arbitrary<Signal> = fc.oneof(
     arbitrary: fc.record({ of: fc.constant('pinch' as const), start: between(1, 2), least: between(0.5, 1), greatest: between(2, 8) }),
   },
   {
-    weight: 4,
+    weight: 7,
     arbitrary: fc.record({
       of: fc.constantFrom(
         'width' as const,

@@ -2,8 +2,10 @@
 import { useEffect } from 'react'
 import type { Known } from '../../core/check/checks'
 import { seenAskedBy } from '../../core/check/asked'
+import { selectsApart } from '../../core/check/layers'
 import { toldAskedBy } from '../../core/check/told'
 import { planEffects, type PlannedEffect } from '../../core/export/plan'
+import type { Effect } from '../../core/site/site'
 import { usePage, useSite, useStudio, useView, type Studio } from '../context'
 import { whenIdle } from '../store/idle'
 import { playsAll } from '../store/scripts'
@@ -14,10 +16,10 @@ const calmMs = 1500
 const stillMs = 1000
 
 /** What there is to know of one effect; undefined while something on the page is on its way. */
-async function lookAt({ link }: Studio, planned: PlannedEffect): Promise<Known | undefined> {
+async function lookAt({ link }: Studio, planned: PlannedEffect, effect: Effect | undefined): Promise<Known | undefined> {
   const seen = await link.ask({ type: 'seen', asked: seenAskedBy(planned) })
   if (seen === 'busy') return undefined
-  const told = await link.ask({ type: 'told', asked: toldAskedBy(planned.rig) })
+  const told = await link.ask({ type: 'told', asked: toldAskedBy(planned.rig, effect && selectsApart(effect)) })
   return { told, ...(seen ? { seen } : {}) }
 }
 
@@ -47,7 +49,7 @@ export function useChecks(): void {
           await whenIdle(1500)
           while (isCurrent && isBusy()) await pause(150)
           if (!isCurrent) return
-          found = await lookAt(studio, each)
+          found = await lookAt(studio, each, site.effects[each.number - 1])
           if (found) known[id] = found
           else await pause(stillMs)
         }

@@ -41,6 +41,7 @@ export function expandFlip(settings: FlipSettings, select: string, roles: Filled
   const card = asOneSelector(select)
   const front = roles.front ?? `${card} > :nth-child(1 of :not([data-part]))`
   const back = roles.back ?? `${card} > :nth-child(2 of :not([data-part]))`
+  if (front === back) return rigOf({ areas: [areaOn('card', select)] })
   const axis = turns === 'up' || turns === 'down' || turns === 'side-y' ? 'x' : 'y'
   const takesFocus = keys === 'card'
   const side = turns === 'side-x' || turns === 'side-y' ? bySide(turns) : undefined

@@ -77,6 +77,12 @@ describe('a flip', () => {
     expect(moving).toMatch(/^\s+rotate: y 180deg;/m)
   })
 
+  it('leaves a card as it is whose faces are one', () => {
+    const rig = rigOf({}, { front: '.packet > div', back: '.packet > div' })
+    expect([rig.states, rig.rules, rig.knobs]).toEqual([undefined, [], []])
+    expect(() => readRig(rig)).not.toThrow()
+  })
+
   it('has its first two elements for faces, leaves them where the page has them if asked, and both there until its script is', () => {
     const rig = rigOf({ layers: 'page' }, {})
     expect(() => readRig(rig)).not.toThrow()

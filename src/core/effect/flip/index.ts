@@ -41,6 +41,7 @@ export const flip: Kind<FlipSettings> = {
     { id: 'front', title: 'front', needs: 'yours' },
     { id: 'back', title: 'back', needs: 'yours' },
   ],
+  apart: ['front', 'back'],
   wantsHolder: 2,
   wantsSeveral: true,
   controls: flipParameters.controls,

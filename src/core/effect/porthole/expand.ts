@@ -55,7 +55,8 @@ const wave: Channel['curve'] = {
 export function expandPorthole(settings: PortholeSettings, select: string, roles: Filled = {}): Rig {
   const { shows, growPx, pressPx, wobblePercent, wobbleMs, layers, comeMs, goMs, follow, look } = settings
   const ground = roles.ground ?? (shows === 'back' ? groundOf(select) : select)
-  const back = shows === 'back' ? roles.back : undefined
+  // What is its own back cannot be seen through itself.
+  const back = shows === 'back' && roles.back !== select ? roles.back : undefined
   const isLaid = layers === 'over' || back === undefined
   const channel = channelsIn('ground')
   const isPart = shows !== 'back'

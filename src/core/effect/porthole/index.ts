@@ -47,6 +47,7 @@ export const porthole: Kind<PortholeSettings> = {
   ],
   wantsBox: true,
   covers: 'back',
+  apart: ['front', 'back'],
   controls: (settings) => portholeParameters.controls(settings).filter(({ id }) => !leftOut(settings).includes(id)),
   forSample: portholeParameters.forSample,
   recipes: [

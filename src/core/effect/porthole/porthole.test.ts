@@ -25,6 +25,8 @@ describe('a porthole', () => {
     const { outputs, channels, parts } = rigOf(changes, {})
     if (changes.shows === 'back') expect([outputs, channels, parts]).toEqual([[], [], []])
     else expect(outputs.length).toBeGreaterThan(2)
+    // Nor where it would be its own back.
+    if (changes.shows === 'back') expect(rigOf(changes, { back: '.day', ground: '.hours' }).outputs).toEqual([])
   })
 
   it('leaves of what lies behind what is in the shape, in its own coordinates', () => {

@@ -55,6 +55,8 @@ function sideCss(way: Way, keeps: 1 | -1, isSoft: boolean): string {
 export function expandWipe(settings: WipeSettings, select: string, roles: Filled = {}): Rig {
   const { directionDeg, softPx, away, waitsPercent, cuts, layers, path, follow } = settings
   const ground = roles.ground ?? groundOf(select)
+  // What is its own back gives way to nothing.
+  const back = roles.back === select ? undefined : roles.back
   const way = wayOf(directionDeg)
   const channel = channelsIn('ground')
   const isSoft = softPx > 0
@@ -98,8 +100,8 @@ export function expandWipe(settings: WipeSettings, select: string, roles: Filled
     const stops = `${seen} calc(50% + {line} - {soft} / 2), ${unseen} calc(50% + {line} + {soft} / 2)`
     draw('mask', `linear-gradient(${directionDeg}deg, ${stops})`, 1)
   }
-  cut('front', select, 1)
-  if (cuts === 'both') cut('back', roles.back, -1)
+  if (roles.back !== select) cut('front', select, 1)
+  if (cuts === 'both') cut('back', back, -1)
   cut('ahead', roles.ahead, 1)
   cut('behind', roles.behind, -1)
 
@@ -119,15 +121,15 @@ export function expandWipe(settings: WipeSettings, select: string, roles: Filled
   const line: Part = {
     id: 'line',
     area: 'ground',
-    reached: { role: 'slider', value: 'at', namedBy: [select, ...(roles.back === undefined ? [] : [roles.back])] },
+    reached: { role: 'slider', value: 'at', namedBy: [select, ...(back === undefined ? [] : [back])] },
     // The pointer is meant for what lies under it.
     css: { position: 'absolute', inset: '0', 'outline-offset': '-3px', 'pointer-events': 'none' },
   }
   const stacked: Rule[] =
-    layers === 'over' && roles.back !== undefined
+    layers === 'over' && back !== undefined
       ? [
           { select: ground, css: { display: 'grid' } },
-          { select: `${asOneSelector(ground)} > :is(${select}, ${roles.back})`, css: { 'grid-area': '1 / 1' } },
+          { select: `${asOneSelector(ground)} > :is(${select}, ${back})`, css: { 'grid-area': '1 / 1' } },
           { select: `${asOneSelector(ground)} > ${asOneSelector(select)}`, css: { 'z-index': '1' } },
         ]
       : []

@@ -47,6 +47,7 @@ export const wipe: Kind<WipeSettings> = {
   ],
   wantsBox: true,
   covers: 'back',
+  apart: ['front', 'back'],
   controls: (settings) => wipeParameters.controls(settings).filter(({ id }) => id !== 'waitsPercent' || settings.away === 'waits'),
   forSample: wipeParameters.forSample,
   recipes: [

@@ -1,0 +1,55 @@
+// Layers: of two that give way to each other one is missing, both are the same, or one lies in the other.
+import { findKind } from '../effect/kinds'
+import type { Effect } from '../site/site'
+import { nameOf, type Check } from './check'
+
+/** The selectors of the two elements of an effect that have to stand apart, each with what it is called; none where it has no such two. */
+function layersOf({
+  kind: id,
+  select,
+  roles,
+  settings,
+}: Effect): readonly { readonly title: string; readonly select: string | undefined }[] {
+  const kind = findKind(id)
+  const all = kind?.roles(settings) ?? []
+  return (kind?.apart ?? []).flatMap((role) => {
+    const index = all.findIndex((each) => each.id === role)
+    return index < 0 ? [] : [{ title: all[index]?.title ?? role, select: index === 0 ? select : roles?.[role]?.select }]
+  })
+}
+
+/** The selectors of the two, where both are known. */
+export const selectsApart = (effect: Effect): readonly string[] => {
+  const selects = layersOf(effect).flatMap(({ select }) => (select === undefined ? [] : [select]))
+  return selects.length === 2 ? selects : []
+}
+
+export const layers: Check = {
+  id: 'layers',
+  needsLayout: false,
+  look: (checked) => {
+    const [one, other] = layersOf(checked.effect)
+    if (!one || !other || checked.told.matches.length === 0) return undefined
+    const name = nameOf(checked)
+    const unset = [one, other].find(({ select }) => select === undefined)
+    // What a kind does without it, or takes for it until something is pointed at, need not be told.
+    if (unset)
+      return checked.planned.rig.outputs.length > 0 || (checked.planned.rig.states ?? []).length > 0
+        ? undefined
+        : { words: `${name} has no ${unset.title} yet: point at one, so that something gives way to it.` }
+    switch (checked.told.apart) {
+      case 'missing':
+        return { words: `The ${other.title} of effect ${checked.planned.number} is not on this page, so nothing is seen there.` }
+      case 'same':
+        return {
+          words: `The ${one.title} and the ${other.title} of effect ${checked.planned.number} are the same element: nothing can give way.`,
+        }
+      case 'inside':
+        return {
+          words: `Of the ${one.title} and the ${other.title} of effect ${checked.planned.number} one lies in the other, so they cannot part.`,
+        }
+      default:
+        return undefined
+    }
+  },
+}
