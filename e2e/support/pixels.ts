@@ -24,15 +24,22 @@ export const shareApart = (page: Page, one: Buffer, other: Buffer): Promise<numb
     [one.toString('base64'), other.toString('base64')] as const,
   )
 
-/** The colour that a page shows at a point of its window: red, green and blue. */
-export async function colourAt(page: Page, x: number, y: number): Promise<readonly number[]> {
-  const shot = await page.screenshot({ clip: { x: Math.round(x), y: Math.round(y), width: 1, height: 1 } })
-  return page.evaluate(async (data) => {
-    const image = new Image()
-    image.src = `data:image/png;base64,${data}`
-    await image.decode()
-    const context = Object.assign(document.createElement('canvas'), { width: 1, height: 1 }).getContext('2d')
-    context?.drawImage(image, 0, 0)
-    return [...(context?.getImageData(0, 0, 1, 1).data ?? [])].slice(0, 3)
-  }, shot.toString('base64'))
+/** The colours that a page shows along a row of its window, from a point to the right: red, green and blue of each px. */
+export async function coloursAlong(page: Page, x: number, y: number, width: number): Promise<readonly (readonly number[])[]> {
+  const shot = await page.screenshot({ clip: { x: Math.round(x), y: Math.round(y), width, height: 1 } })
+  return page.evaluate(
+    async ([data, count]) => {
+      const image = new Image()
+      image.src = `data:image/png;base64,${data}`
+      await image.decode()
+      const context = Object.assign(document.createElement('canvas'), { width: count, height: 1 }).getContext('2d')
+      context?.drawImage(image, 0, 0)
+      const bytes = context?.getImageData(0, 0, count, 1).data ?? new Uint8ClampedArray()
+      return Array.from({ length: count }, (_, i) => [...bytes.slice(4 * i, 4 * i + 3)])
+    },
+    [shot.toString('base64'), width] as const,
+  )
 }
+
+/** The colour that a page shows at a point of its window. */
+export const colourAt = async (page: Page, x: number, y: number): Promise<readonly number[]> => (await coloursAlong(page, x, y, 1))[0] ?? []
