@@ -5,7 +5,7 @@ import { gzippedSize } from '../src/bundle/minify'
 import { springGap } from '../src/core/feel/spring'
 import { median, medianCost, moveAlong, openBench, pause, sweep, type Bench, type Cost } from './browser'
 import { kinds } from '../src/core/effect/kinds'
-import { busyFacts, byHand, exported, plannedOf, gridPage, handOf, kindAlone, kindPlanned, readable, scriptAtMost, scriptOf } from './pages'
+import { busyFacts, byHand, exported, plannedOf, gridPage, handOf, kindPlanned, readable, scriptAtMost, scriptOf } from './pages'
 
 /** One aim: what was measured against what was aimed at. */
 export interface Aim {
@@ -127,17 +127,20 @@ export async function compareSpotlight(browser: Browser, moves = 300, rounds = 3
   }
 }
 
-/** One layer over another of 1200 x 700, cut where the pointer is; at once, as the baselines are. */
+/** One layer over another of 1200 x 700, with words in both. */
+const layersPage = ({ css, js }: { readonly css: string; readonly js: string }, more = '') =>
+  `<!doctype html><meta charset="utf-8"><title>bench</title><style>body{margin:0} .ground{position:relative;width:1200px;height:700px;margin:0 auto} .back,.front{position:absolute;inset:0;padding:40px} .back{background:linear-gradient(#123,#456);color:#fff} .front{background:linear-gradient(#eda,#fc8)}${more}${css}</style><section class="ground"><div class="back"><h1>Night</h1>${'<p>Words behind.</p>'.repeat(10)}</div><div class="front"><h1>Day</h1>${'<p>Words before.</p>'.repeat(10)}</div></section><script>{\n${js}\n}</script>`
+
+/** A wipe over 1200 x 700, cut where the pointer is; at once, as the baselines are. */
 export async function compareWipe(browser: Browser, moves = 300, rounds = 3): Promise<Report> {
-  const page = ({ css, js }: { readonly css: string; readonly js: string }) =>
-    `<!doctype html><meta charset="utf-8"><title>bench</title><style>body{margin:0} .ground{position:relative;width:1200px;height:700px;margin:0 auto} .back,.front{position:absolute;inset:0;padding:40px} .back{background:linear-gradient(#123,#456);color:#fff} .front{background:linear-gradient(#eda,#fc8)}${css}</style><section class="ground"><div class="back"><h1>Night</h1>${'<p>Words behind.</p>'.repeat(10)}</div><div class="front"><h1>Day</h1>${'<p>Words before.</p>'.repeat(10)}</div></section><script>{\n${js}\n}</script>`
+  const page = layersPage
   const plain = { follow: { kind: 'direct' }, cuts: 'front' }
   const costs = await measure(
     browser,
     {
       '(a) usual': page(byHand('wipe-usual')),
-      '(b) ours': page(exported([kindAlone('wipe', plain, '.front')])),
-      "(b') ours, soft and slanting": page(exported([kindAlone('wipe', { ...plain, directionDeg: 110, softPx: 60 }, '.front')])),
+      '(b) ours': page(exported([kindPlanned('wipe', plain, '.front', 1, {})])),
+      "(b') ours, soft and slanting": page(exported([kindPlanned('wipe', { ...plain, directionDeg: 110, softPx: 60 }, '.front', 1, {})])),
       '(c) floor': page(byHand('wipe-floor')),
     },
     moves,
@@ -153,6 +156,68 @@ export async function compareWipe(browser: Browser, moves = 300, rounds = 3): Pr
       { words: 'script and style against (c)', measured: own(ours) / own(floor), most: 1.3 },
       { words: 'CPU of all processes against (a)', measured: ours.cpu / usual.cpu, most: 1 },
     ],
+  }
+}
+
+/** A porthole in 1200 x 700, at once and as large as it is, as the baselines are. */
+export async function comparePorthole(browser: Browser, moves = 300, rounds = 3): Promise<Report> {
+  const plain = { follow: { kind: 'direct' }, comeMs: 0, goMs: 0 }
+  const page = (source: { readonly css: string; readonly js: string }) => layersPage(source, ' .back{z-index:1}')
+  const ours = (changes: object = {}) =>
+    page(exported([kindPlanned('porthole', { ...plain, ...changes }, '.front', 1, { back: '.back', ground: '.ground' })]))
+  const costs = await measure(
+    browser,
+    {
+      '(a) usual': page(byHand('porthole-usual')),
+      '(b) ours': ours(),
+      "(b') ours, with a soft edge": ours({ softPx: 60 }),
+      '(c) floor': page(byHand('porthole-floor')),
+    },
+    moves,
+    rounds,
+    { height: 300 },
+  )
+  const of = (name: string) => costs[name] ?? medianCost([])
+  const [usual, plainly, soft, floor] = [of('(a) usual'), of('(b) ours'), of("(b') ours, with a soft edge"), of('(c) floor')]
+  return {
+    title: `A porthole in 1200 x 700, ${moves} moves`,
+    lines: costTable(costs, moves),
+    aims: [
+      { words: 'script and style against (c)', measured: own(plainly) / own(floor), most: 1.3 },
+      { words: 'CPU of all processes against (a)', measured: plainly.cpu / usual.cpu, most: 1 },
+      { words: 'CPU of all processes with a soft edge against (a)', measured: soft.cpu / usual.cpu, most: 1 },
+    ],
+  }
+}
+
+/** Panels that grow: how often the page is laid out for every frame that is drawn meanwhile. */
+export async function compareSpread(browser: Browser, rounds = 3): Promise<Report> {
+  const { css } = exported([kindPlanned('spread', { panels: 6, comeMs: 600, goMs: 600 }, '.panel', 1, { content: '.words' })])
+  const words = '<p>What is seen once it has room, in lines that stay as they are.</p>'.repeat(4)
+  const html = `<!doctype html><meta charset="utf-8"><title>bench</title><style>body{margin:0} .row{display:flex;width:1200px;height:500px} .panel{flex:1;min-width:0;background:#cdd}${css}</style><div class="row">${`<section class="panel"><h2>Panel</h2><div class="words">${words}</div></section>`.repeat(6)}</div>`
+  const perFrame: number[] = []
+  for (let round = 0; round < rounds; round++) {
+    const bench = await openBench(browser, html)
+    const opened = async (x: number) => {
+      await moveAlong(bench, [[x, 200]])
+      // As a text, since what compiles this file would name the function by a helper that the page does not have.
+      return bench.page.evaluate<number>(
+        'new Promise((done) => { let n = 0; const from = performance.now(); requestAnimationFrame(function count(now) { n++; now - from < 550 ? requestAnimationFrame(count) : done(n) }) })',
+      )
+    }
+    await opened(100)
+    let frames = 0
+    const { layoutCount } = await bench.cost(async () => {
+      for (const x of [900, 300, 1100]) frames += await opened(x)
+    })
+    perFrame.push(layoutCount / frames)
+    await bench.page.close()
+  }
+  const measured = median(perFrame)
+  return {
+    title: 'Panels of a row that grow, three openings',
+    lines: [`Layouts for each frame that is drawn while one opens: ${measured.toFixed(2)}. There is no script, so none is forced.`],
+    aims: [{ words: 'layouts a frame', measured, most: 1.1 }],
   }
 }
 

@@ -23,28 +23,19 @@ export function plannedOf(name: string, number = 1, select = '.card'): PlannedEf
   }
 }
 
-/** An effect of a kind with none of its roles filled but its own. */
-export function kindAlone(kind: string, changes: object, select: string): PlannedEffect {
+/** An effect of a kind as it is from the start, with changes; its roles filled with headings in its elements unless others are given. */
+export function kindPlanned(
+  kind: string,
+  changes: object = {},
+  select = '.card',
+  number = 1,
+  roles?: Readonly<Record<string, string>>,
+): PlannedEffect {
   const found = findKind(kind)
   if (!found) throw new Error(`There is no kind "${kind}".`)
-  const rig = found.expand({ ...(found.defaults as object), ...changes }, select)
-  return { number: 1, names: { title: `Effect 1, ${kind}`, name: kind }, rig, sentence: `The kind ${kind}.` }
-}
-
-/** An effect of a kind as an effect: as it is from the start, with changes. */
-export function kindPlanned(kind: string, changes: object = {}, select = '.card', number = 1): PlannedEffect {
-  const found = findKind(kind)
-  if (!found) throw new Error(`There is no kind "${kind}".`)
-  const rig = found.expand(
-    { ...(found.defaults as object), ...changes },
-    select,
-    Object.fromEntries(
-      found
-        .roles(found.defaults)
-        .slice(1)
-        .map(({ id }) => [id, `${select} h2`]),
-    ),
-  )
+  const rest = found.roles(found.defaults).slice(1)
+  const filled = roles ?? Object.fromEntries(rest.map(({ id }) => [id, `${select} h2`]))
+  const rig = found.expand({ ...(found.defaults as object), ...changes }, select, filled)
   return { number, names: { title: `Effect ${number}, ${kind}`, name: `${kind}-${number}` }, rig, sentence: `The kind ${kind}.` }
 }
 

@@ -68,7 +68,9 @@ test('a row of six panels of which the met one grows, contents unseen until then
         return Promise.resolve()
       }
     HTMLMediaElement.prototype.play = note('play')
-    HTMLMediaElement.prototype.pause = note('pause')
+    HTMLMediaElement.prototype.pause = function (this: HTMLMediaElement) {
+      void note('pause').call(this)
+    }
   })
   const alone = await openExport(page, exported, info.outputPath('page.html'))
   const widths = () => alone.locator('.panel').evaluateAll((all) => all.map((each) => each.getBoundingClientRect().width))

@@ -6,7 +6,7 @@ import type { Unit } from '../../rig/names'
 import { areaOn, channelsIn, comingFeel, groundOf, outputOn, rigOf, sliding, turning } from '../build'
 import type { Filled } from '../kind'
 import { portholeParameters, type PortholeSettings } from './settings'
-import { hole, partCss, shapeCss } from './shape'
+import { hole, isPlainClip, partCss, plainClip, shapeCss } from './shape'
 
 const { knob, token } = portholeParameters
 
@@ -103,11 +103,14 @@ export function expandPorthole(settings: PortholeSettings, select: string, roles
       grows({ base: 1, factor: -1, knob: 'wobble', channel: 'wave' }, turning('scaleY'))
     }
   } else {
-    grows({ channel: 'x' }, property(hole.x, 'px'))
-    grows({ channel: 'y' }, property(hole.y, 'px'))
-    grows({ knob: 'radius', channel: 'here' }, property(hole.radius, 'px'))
-    if (growPx > 0) grows({ knob: 'grows', channel: 'fast', weight: 'here' }, property(hole.radius, 'px'))
-    if (pressPx !== 0) grows({ knob: 'pressed', channel: 'held', weight: 'here' }, property(hole.radius, 'px'))
+    const slotOf = (name: 'x' | 'y' | 'size', written: string): Slot =>
+      isPlainClip(settings) ? { on: 'clip', layer: 'hole', hole: name, unit: 'px' } : property(written, 'px')
+    const [x, y, size] = [slotOf('x', hole.x), slotOf('y', hole.y), slotOf('size', hole.radius)]
+    grows({ knob: 'radius', channel: 'here' }, size)
+    if (growPx > 0) grows({ knob: 'grows', channel: 'fast', weight: 'here' }, size)
+    if (pressPx !== 0) grows({ knob: 'pressed', channel: 'held', weight: 'here' }, size)
+    grows({ channel: 'x' }, x)
+    grows({ channel: 'y' }, y)
     if (wobblePercent > 0) grows({ knob: 'wobble', channel: 'wave' }, property(hole.wobble, ''))
   }
   const covers = { position: 'absolute', inset: '0' } as const
@@ -130,6 +133,7 @@ export function expandPorthole(settings: PortholeSettings, select: string, roles
     knobs: knobsOf(settings),
     outputs,
     parts,
+    layers: isPlainClip(settings) && outputs.some(({ slot }) => slot.on === 'clip') ? [{ id: 'hole', css: plainClip }] : [],
     rules: back === undefined ? [] : rulesOf(settings, { front: select, back, ground }),
     tokens: shows === 'picture' ? [token(settings, 'picture')] : [],
   })

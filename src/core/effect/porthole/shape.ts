@@ -31,11 +31,19 @@ function drawn({ shape, outline, cornersPx, radiusPx, widePercent, softPx }: Por
   return `url("data:image/svg+xml,${svg.replace(/[%#<>"{}\s]/g, (each) => encodeURIComponent(each))}")`
 }
 
+/** Whether a clip with holes for what is written is all of it: then nothing else is told on the way. */
+export const isPlainClip = ({ shape, softPx, wobblePercent }: PortholeSettings): boolean =>
+  shape === 'circle' && softPx === 0 && wobblePercent === 0
+
+/** That clip. */
+export const plainClip = 'circle({size} at {x} {y})'
+
 /**
  * The declarations that leave of a layer what is in the porthole. The pointer meets the layer within the clip alone. A mask, where one is
  * needed, is a tile as large as the porthole, however large the layer is.
  */
 export function shapeCss(settings: PortholeSettings): Css {
+  if (isPlainClip(settings)) return {}
   const { shape, softPx } = settings
   const [halfWidth, halfHeight] = halves(settings)
   const [x, y] = [`var(${hole.x})`, `var(${hole.y})`]
