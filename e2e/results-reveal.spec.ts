@@ -1,6 +1,7 @@
 // Results of what gives way, from starters: walked through the interface, acts counted, and the exported page tried by itself.
 import type { Page } from '@playwright/test'
 import { starters } from '../src/core/page/starters'
+import { effectOf, settingsOf } from './support/alone'
 import { countingHand, openExport, openStarter, openStarters } from './support/acts'
 import { eventually, expect, test } from './support/house'
 import { stageOf } from './support/stage'
@@ -203,4 +204,49 @@ test('cards in the starter’s own markup turn, and their buttons can be clicked
   await button.evaluate((element) => element.addEventListener('click', () => (window as unknown as { note: () => void }).note()))
   await button.click()
   await eventually(() => Promise.resolve(clicked)).toBe(true)
+})
+
+test('two layers that stand apart are laid over each other, as a change that is shown first; where the line waits is dragged on the page', async ({
+  page,
+  house,
+}) => {
+  const html = `<!doctype html>\n<html lang="en"><head><meta charset="utf-8"><title>Apart</title><style>body { margin: 0 } .day, .night { height: 200px; width: 600px } .day { background: #eda } .night { background: #123; color: #fff }</style></head>\n<body>\n<header>\n  <div class="night">At night</div>\n</header>\n<main>\n  <div class="day">By day</div>\n</main>\n</body></html>`
+  const wipe = effectOf('wipe', '.day', settingsOf('wipe', { follow: { kind: 'direct' } }), {
+    roles: { back: { select: '.night', noun: 'the night' } },
+  })
+  await page.goto(await house.addSite('apart', html, [wipe]))
+  await stageOf(page)
+  await page.getByRole('button', { name: 'Show the change' }).click()
+  await expect(page.getByLabel('What changes in the markup')).toContainText('+  <div class="stacked">')
+  await page.getByRole('button', { name: 'Lay them over each other' }).click()
+  await expect(page.getByRole('button', { name: 'Lay them over each other' })).toBeHidden()
+  const boxes = async () =>
+    (await stageOf(page))
+      .evaluate(() => ['.day', '.night'].map((select) => JSON.stringify(document.querySelector(select)?.getBoundingClientRect())))
+      // The page is shown anew meanwhile.
+      .catch(() => ['', 'not yet'])
+  await eventually(async () => new Set(await boxes()).size).toBe(1)
+
+  const frame = await stageOf(page)
+  // The pin of the line stands at 8 % of its way; it is dragged to three quarters.
+  const ground = await frame.locator('.stacked').evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
+  const hand = countingHand(page)
+  const at = (share: number) => ({ x: ground.x + share * ground.width, y: ground.y + ground.height / 2 })
+  await hand.dragOnPage(at(0.08), at(0.75))
+  await expect(page.getByRole('spinbutton', { name: 'It waits at' })).toHaveAttribute('aria-valuetext', /^7[456]%$/)
+})
+
+test('how much a panel grows is dragged at its edge on the page', async ({ page, house }) => {
+  const html = `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Row</title><style>body { margin: 0 } .row { display: flex; width: 1000px; height: 300px } .panel { flex: 1; min-width: 0; background: #cdc }</style></head><body><div class="row">${'<section class="panel"><p>words</p></section>'.repeat(4)}</div></body></html>`
+  await page.goto(await house.addSite('factor', html, [effectOf('spread', '.panel', settingsOf('spread', { panels: 4, gapPx: 0 }))]))
+  const frame = await stageOf(page)
+  const number = page.getByRole('spinbutton', { name: 'It grows to' })
+  await number.focus()
+  const box = await frame
+    .locator('.panel')
+    .first()
+    .evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
+  const hand = countingHand(page)
+  await hand.dragOnPage({ x: box.right, y: box.height / 2 }, { x: box.right + 60, y: box.height / 2 })
+  await eventually(async () => Number((await number.getAttribute('aria-valuenow')) ?? 0)).toBeGreaterThan(2.5)
 })

@@ -45,6 +45,15 @@ function addRoot(page: Document) {
   return { host, drawing, standIn }
 }
 
+/** The element around another one, or that itself, which a selector matches; null for one that is none. */
+function closest(element: Element, select: string): Element | null {
+  try {
+    return element.closest(select)
+  } catch {
+    return null
+  }
+}
+
 const isInSight = ({ x, y, width, height }: Box) => y + height > 0 && y < innerHeight && x + width > 0 && x < innerWidth
 const hasHandles = ({ selected, handles = [] }: ShownEffect) => selected && handles.length > 0
 /** Rings stand round the pointer, and so go with it. */
@@ -86,7 +95,9 @@ export function makeOverlay(page: Document, numbers: Numbers, { onPin, onHandle 
       numbered.set(first.element, count + 1)
       addNumber(drawing, first.box, effect.number, effect.selected, count * 22)
     }
-    if (effect.selected) drawHeld(effect, stillBoxOf((seen.find(({ element }) => element === met) ?? first).element, 'padding'))
+    const { element } = seen.find((each) => each.element === met) ?? first
+    const home = effect.ground === undefined ? element : (closest(element, effect.ground) ?? element)
+    if (effect.selected) drawHeld(effect, stillBoxOf(home, 'padding'))
   }
   const draw = () => {
     if (isDragging) return

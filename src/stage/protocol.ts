@@ -19,7 +19,7 @@ export type Played = z.infer<typeof played>
 
 /** A number of the word in hand as it is drawn on the page. `id` is its control; lengths in px or % of the area. */
 const valued = { id: z.string(), value: finite, least: finite, greatest: finite, unit: z.string() }
-const [inset, ring, softness, point, direction, zones] = handleSchema.options
+const [inset, ring, softness, point, direction, zones, factor] = handleSchema.options
 const shownHandle = z.discriminatedUnion('on', [
   inset.extend(valued),
   ring.extend(valued),
@@ -28,6 +28,7 @@ const shownHandle = z.discriminatedUnion('on', [
   point.omit({ with: true }).extend(valued),
   direction.extend(valued),
   zones.extend(valued),
+  factor.extend(valued),
 ])
 export type ShownHandle = z.infer<typeof shownHandle>
 
@@ -36,6 +37,8 @@ const shownEffect = z.object({
   number: z.number().int().optional(),
   select: selector,
   selected: z.boolean(),
+  /** What its pin and handles are drawn over, around the element that it is on; that element where it is left out. */
+  ground: selector.optional(),
   pin: place.optional(),
   handles: z.array(shownHandle).optional(),
 })

@@ -316,6 +316,8 @@ export const handleSchema = z.discriminatedUnion('on', [
   z.object({ on: z.literal('direction') }),
   /** Into how many columns or rows the area is cut. */
   z.object({ on: z.literal('zones'), along: z.enum(['columns', 'rows']) }),
+  /** How many times as large as others beside it the area is: an edge across its row, or down its column. */
+  z.object({ on: z.literal('factor'), along: z.enum(['across', 'down']) }),
 ])
 
 export const knobSchema = z.object({

@@ -20,6 +20,8 @@ describe('a handle on the page', () => {
     { on: 'direction', ...valued, unit: 'deg', value: 420 },
     { on: 'zones', along: 'columns', ...valued, least: 1, value: 5 },
     { on: 'zones', along: 'rows', ...valued, least: 1, value: 3 },
+    { on: 'factor', along: 'across', ...valued, unit: '', value: 2.4 },
+    { on: 'factor', along: 'down', ...valued, unit: '', value: 3 },
     { on: 'point', axis: 'x', from: 0, to: 100, ...valued, unit: '%', value: 30 },
   ]
 

@@ -2,6 +2,7 @@
 import type { ShownHandle } from '../protocol'
 import { direction } from './direction'
 import { px, type Ground, type HandleKind, type HandleOf, type Point } from './handle'
+import { factor } from './factor'
 import { inset } from './inset'
 import { point } from './point'
 import { reach } from './reach'
@@ -20,6 +21,7 @@ const kinds: { readonly [On in ShownHandle['on']]: HandleKind<HandleOf<On>> } = 
   point,
   direction,
   zones,
+  factor,
 }
 const kindOf = ({ on }: ShownHandle) => kinds[on] as HandleKind<ShownHandle>
 

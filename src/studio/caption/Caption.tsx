@@ -23,6 +23,7 @@ import { PagesField } from './PagesField'
 import { PosingRow } from './PosingRow'
 import { SelectorField } from './SelectorField'
 import { ShellRow } from './ShellRow'
+import { StackRow } from './StackRow'
 import { WordDetails } from './WordDetails'
 
 export function Caption() {
@@ -106,6 +107,7 @@ function CaptionOf({ effect, number, kind }: CaptionOfProps) {
       </Flex>
       <Matches effect={effect} />
       <ShellRow effect={effect} />
+      <StackRow effect={effect} />
       <PosingRow />
       {!open && Object.keys(effect.overrides ?? {}).length > 0 && (
         <Box pl="30px">

@@ -1,6 +1,6 @@
 // Keeps the page in step with the stores, and takes what the page tells into them.
 import { useEffect, useLayoutEffect, useMemo } from 'react'
-import { findKind, kinds } from '../../core/effect/kinds'
+import { expandEffect, findKind, kinds } from '../../core/effect/kinds'
 import { planEffects } from '../../core/export/plan'
 import { targetsOf } from '../../core/export/stylesheet'
 import { playsOn, type Effect } from '../../core/site/site'
@@ -231,14 +231,16 @@ export function useMeasuringIn(link: StageLink): void {
 }
 
 /** What of an effect is drawn on the page for the word in hand: its pin, or its handles. */
-function drawnFor(effect: Effect, touched: string | null): Pick<ShownEffect, 'pin' | 'handles'> {
+function drawnFor(effect: Effect, touched: string | null): Pick<ShownEffect, 'pin' | 'handles' | 'ground'> {
   const kind = findKind(effect.kind)
   if (!kind) return {}
   const controls = kind.controls(effect.settings)
   const control = controls.find(({ id }) => id === touched)
   const isPin = !control || ('handle' in control && control.handle === 'pin')
-  if (!control || isPin) return { pin: isPin ? kind.awayPlace(effect.settings) : undefined }
-  return { handles: shownHandles(controls, effect.settings, control.id) }
+  const [area] = expandEffect(effect).areas
+  const ground = area && area.of !== 'window' && area.select !== effect.select ? { ground: area.select } : {}
+  if (!control || isPin) return { ...ground, pin: isPin ? kind.awayPlace(effect.settings) : undefined }
+  return { ...ground, handles: shownHandles(controls, effect.settings, control.id) }
 }
 
 /** Whether the real pointer came while the stand-in played a path. */

@@ -9,6 +9,8 @@ const parameters = {
     least: 1.1,
     greatest: 12,
     step: 0.1,
+    handle: { on: 'factor', along: 'across' },
+    varies: ({ along }) => ({ handle: { on: 'factor', along: along === 'down' ? 'down' : 'across' } }),
     knob: { id: 'grows', note: 'how many times as large as the others it is while it is met' },
   }),
   along: choice({ title: 'They lie', from: 'across', options: { across: 'side by side', down: 'one below the other' } }),

@@ -1,6 +1,7 @@
 // Wipe as a rig: how far the line is from the middle of each element, along the way it goes, cuts both sides and carries what rides on it.
 import type { Channel, Knob, Layer, Output, Part, Rig, Rule } from '../../rig/rig'
 import { asOneSelector } from '../../rig/resolve'
+import type { Place } from '../../geometry/place'
 import { areaOn, channelsIn, groundOf, outputOn, rigOf, sliding } from '../build'
 import type { Filled } from '../kind'
 import { wipeParameters, type WipeSettings } from './settings'
@@ -51,6 +52,22 @@ function sideCss(way: Way, keeps: 1 | -1, isSoft: boolean): string {
   return `polygon(${[point(onLine(slant), near), point(onLine(-slant), beyond), point(end, beyond), point(end, near)].join(', ')})`
 }
 
+/** Where the line waits, as a share of the ground along an axis. */
+const waitsAt = (way: Way, waitsPercent: number, axis: 'x' | 'y') => 0.5 + Math.sign(way[axis]) * (waitsPercent / 100 - 0.5)
+
+/** Where the line waits, as a place of the ground: from -1 to 1 along each axis that it goes along. */
+export function waitingPlace({ directionDeg, waitsPercent }: WipeSettings): Place {
+  const way = wayOf(directionDeg)
+  return { x: 2 * waitsAt(way, waitsPercent, 'x') - 1, y: 2 * waitsAt(way, waitsPercent, 'y') - 1 }
+}
+
+/** How much of its way the line has gone where it waits through a place, %. */
+export function waitingPercent({ directionDeg }: WipeSettings, place: Place): number {
+  const way = wayOf(directionDeg)
+  const main = isAcross(way) ? 'x' : 'y'
+  return Math.round(100 * Math.min(1, Math.max(0, 0.5 + (Math.sign(way[main]) * place[main]) / 2)))
+}
+
 /** The rig of a wipe: `select` is the front; among the roles are the back, what rides on the line, what belongs to a side, and the ground. */
 export function expandWipe(settings: WipeSettings, select: string, roles: Filled = {}): Rig {
   const { directionDeg, softPx, away, waitsPercent, cuts, layers, path, follow } = settings
@@ -65,8 +82,6 @@ export function expandWipe(settings: WipeSettings, select: string, roles: Filled
   const outputs: Output[] = []
   const drawn: Layer[] = []
   const axes = (['x', 'y'] as const).filter((axis) => way[axis] !== 0)
-  // Where the line waits, as a share of the ground along each axis.
-  const waitsAt = (axis: 'x' | 'y') => 0.5 + Math.sign(way[axis]) * (waitsPercent / 100 - 0.5)
   const mainAxis = isAcross(way) ? 'x' : 'y'
   const rests = away === 'waits' ? 'settle' : 'hold'
 
@@ -80,7 +95,7 @@ export function expandWipe(settings: WipeSettings, select: string, roles: Filled
         channels.push(
           channel(own, { of: `${axis}Px`, from: 'centre' }, 'light', follow, {
             frame: isLaid ? 'area' : { each: element },
-            away: { kind: rests, pose: waitsAt(axis), isShare: true },
+            away: { kind: rests, pose: waitsAt(way, waitsPercent, axis), isShare: true },
           }),
         )
       return { axis, channel: own, to: isLaid ? ({ within: element } as const) : ('self' as const) }
@@ -112,12 +127,16 @@ export function expandWipe(settings: WipeSettings, select: string, roles: Filled
       for (const { axis, channel: own } of read)
         outputs.push(outputOn('self', sliding(to === 'x' ? 'X' : 'Y'), { factor: plain(way[to] * way[axis]), channel: own }))
     if (path.stops.some(({ value }) => value !== 0)) {
-      channels.push(channel('run', { of: mainAxis }, 'light', follow, { away: { kind: rests, pose: waitsAt(mainAxis) } }))
+      channels.push(
+        channel('run', { of: mainAxis }, 'light', follow, { away: { kind: rests, pose: waitsAt(way, waitsPercent, mainAxis) } }),
+      )
       outputs.push(outputOn({ within: rider }, sliding(mainAxis === 'x' ? 'Y' : 'X'), { channel: 'run', curve: path }))
     }
   }
   // Whoever has no pointer moves the line by a slider as large as the ground, which is seen while it has the focus.
-  channels.push(channel('at', { of: mainAxis }, 'light', { kind: 'direct' }, { away: { kind: rests, pose: waitsAt(mainAxis) } }))
+  channels.push(
+    channel('at', { of: mainAxis }, 'light', { kind: 'direct' }, { away: { kind: rests, pose: waitsAt(way, waitsPercent, mainAxis) } }),
+  )
   const line: Part = {
     id: 'line',
     area: 'ground',

@@ -3,7 +3,7 @@ import { comingFeel } from '../build'
 import { reveal } from '../families'
 import type { Kind } from '../kind'
 import type { Sample } from '../samples'
-import { expandWipe } from './expand'
+import { expandWipe, waitingPercent, waitingPlace } from './expand'
 import { wipeDefaults, wipeParameters, wipeSettings, type WipeSettings } from './settings'
 import { wipeSentence, wipeTime } from './words'
 
@@ -85,8 +85,8 @@ export const wipe: Kind<WipeSettings> = {
     noScript: 'Both layers stand as the page has them.',
   },
   turned: (settings) => ({ ...settings, directionDeg: (settings.directionDeg + 180) % 360 }),
-  awayPlace: () => undefined,
-  withAwayPlace: (settings) => settings,
+  awayPlace: (settings) => (settings.away === 'waits' ? waitingPlace(settings) : undefined),
+  withAwayPlace: (settings, place) => ({ ...settings, away: 'waits', waitsPercent: waitingPercent(settings, place) }),
   feels: ({ follow }) => ({ follow, back: follow, come: comingFeel(0), go: comingFeel(0) }),
   expand: expandWipe,
   lacks: ['strength'],

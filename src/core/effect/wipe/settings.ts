@@ -30,7 +30,7 @@ const parameters = {
     draws: 'follow',
   }),
   /** Where it waits: how much of the way it has gone, so much of the front is seen. */
-  waitsPercent: percent({ title: 'It waits at', from: 8, percentOf: { words: 'its way' } }),
+  waitsPercent: percent({ title: 'It waits at', from: 8, percentOf: { words: 'its way' }, handle: 'pin' }),
   /** What of the two is cut: a front with a ground of its own covers what lies behind it. */
   cuts: choice({
     title: 'What is cut',
