@@ -68,9 +68,24 @@ test('the panel that is met grows by its factor, the others give way, and text k
 
 test('a grid and a column are laid out by the effect; a row in a narrow window stacks', async ({ page }, info) => {
   const grid = html('.row { display: grid; grid-template-columns: repeat(5, 1fr) }')
-  await openAlone(page, grid, [spread({ lays: 'effect' })], info.outputPath('grid.html'))
+  await openAlone(page, grid, [spread({ lays: 'effect' })], info.outputPath('laid.html'))
   await page.locator('.panel').nth(1).hover()
   expect(await widthsOf(page)).toEqual(expected(1))
+  // Or by its own tracks, which have the paddings in them.
+  await openAlone(page, grid, [spread({ lays: 'grid', comeMs: 400 })], info.outputPath('grid.html'))
+  expect(await page.locator('script').count()).toBe(0)
+  await page.mouse.move(500, 600)
+  const words = await wordsOf(page, 1)
+  await page.locator('.panel').nth(1).hover()
+  const onWay = await page
+    .locator('.panel')
+    .nth(1)
+    .evaluate((element) => element.getBoundingClientRect().width)
+  const tracks = [1, 2.4, 1, 1, 1].map((share) => Math.round((share * (1000 - 4 * 6) * 10) / 6.4) / 10)
+  await eventually(() => widthsOf(page)).toEqual(tracks)
+  expect(onWay).toBeLessThan(tracks[1] ?? 0)
+  expect(await wordsOf(page, 1)).toEqual({ ...words, opacity: '1' })
+  expect(words.width).toBeCloseTo((tracks[1] ?? 0) - 40, 0)
   await openAlone(
     page,
     html('.row { display: block; height: 600px }'),

@@ -202,7 +202,16 @@ export const toStageTable = {
   /** The row or column in which the first element of a selector stands; null where it stands alone. */
   row: question(
     { select: selector },
-    z.object({ count: finite, gapPx: finite, besidePx: finite, along: z.enum(['across', 'down']), isFlex: z.boolean() }).nullable(),
+    z
+      .object({
+        count: finite,
+        gapPx: finite,
+        besidePx: finite,
+        along: z.enum(['across', 'down']),
+        isFlex: z.boolean(),
+        isGrid: z.boolean(),
+      })
+      .nullable(),
   ),
   /** The rules of the page's own sheets that an element and what is in it need. */
   lift: question({ number: z.number().int() }, z.string()),

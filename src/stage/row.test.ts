@@ -18,12 +18,13 @@ describe('the row in which elements stand', () => {
       besidePx: 32,
       along: 'across',
       isFlex: true,
+      isGrid: false,
     })
     expect(rowIn(`<div style="display: flex; flex-direction: column; row-gap: 5px">${panels}</div>`)).toMatchObject({
       gapPx: 5,
       along: 'down',
     })
-    expect(rowIn(`<div style="display: grid">${panels}</div>`)).toMatchObject({ isFlex: false, count: 3 })
+    expect(rowIn(`<div style="display: grid">${panels}</div>`)).toMatchObject({ isFlex: false, isGrid: true, count: 3 })
   })
 
   it('is none of one element alone, or of none', () => {

@@ -21,5 +21,6 @@ export function rowOf(elements: readonly Element[]): RowOf | null {
     besidePx: px(own.paddingLeft) + px(own.paddingRight) + px(own.borderLeftWidth) + px(own.borderRightWidth),
     along: isDown ? 'down' : 'across',
     isFlex,
+    isGrid: style.display.endsWith('grid'),
   }
 }

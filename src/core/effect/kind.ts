@@ -38,13 +38,14 @@ export interface Light {
   readonly blend: Blend
 }
 
-/** The row or column in which elements stand: how many are in it, its gap, what each has beside its contents, px, and whether it is a flex box. */
+/** The row or column in which elements stand: how many are in it, its gap, what each has beside its contents, px, and how it is laid out. */
 export interface RowOf {
   readonly count: number
   readonly gapPx: number
   readonly besidePx: number
   readonly along: 'across' | 'down'
   readonly isFlex: boolean
+  readonly isGrid: boolean
 }
 
 export interface Feels {

@@ -212,7 +212,7 @@ function writeEffect(effect: PlannedEffect, comings: readonly Coming[], facts: S
   ].join('\n')
 }
 
-/** What of hover looks moves, where that is welcome. */
+/** What of hover looks and rules moves, where that is welcome. */
 function writeMoving(effect: PlannedEffect, facts: SheetFacts): readonly string[] {
   const blocks = writeStates(effect, 'moving').map((state) => ({ select: state[0], ...behindOwnTimes(state, facts) }))
   const conditions = ['screen', '(forced-colors: none)', ...new Set([...conditionsOf(effect), '(prefers-reduced-motion: no-preference)'])]
@@ -220,6 +220,9 @@ function writeMoving(effect: PlannedEffect, facts: SheetFacts): readonly string[
     declarations.length > 0 ? [...`${select} {`.split('\n'), ...indented(declarations), '}'] : []
   const firm = blocks.flatMap(({ select, held }) => write(select, held))
   const lines = [
+    ...effect.rig.rules
+      .filter(({ isMotion }) => isMotion)
+      .flatMap(({ select, css }) => write(styleText(select), writeDeclarations(css, effect.names))),
     ...blocks.flatMap(({ select, loose }) => write(select, loose)),
     ...(firm.length > 0 ? [firmLayer, ...indented(firm), '}'] : []),
   ]
@@ -269,7 +272,7 @@ function writeRules(effect: PlannedEffect, comings: readonly Coming[], facts: Sh
     if (declarations.length > 0) blocks.set(select, [...known, ...declarations.filter((each) => !known.includes(each))])
   }
   const hold = (select: string, declarations: readonly string[]) => firm.set(select, [...(firm.get(select) ?? []), ...declarations])
-  for (const { select, css, whilePlayed } of rig.rules) {
+  for (const { select, css, whilePlayed } of rig.rules.filter(({ isMotion }) => !isMotion)) {
     const area = rig.areas.find((each) => each.select === select)
     // What is no area is marked where it is written on.
     const marked = area

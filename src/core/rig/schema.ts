@@ -457,6 +457,8 @@ export const ruleSchema = z.object({
   css: cssSchema,
   /** Only where the script is at work: without it the page stands as designed. `select` is then that of an area, or of what outputs are written on. */
   whilePlayed: z.boolean().optional(),
+  /** Only for those who welcome motion. */
+  isMotion: z.boolean().optional(),
 })
 
 /** An attribute that a look may set: one that says something, and runs nothing. */

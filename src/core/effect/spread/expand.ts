@@ -8,13 +8,36 @@ import { spreadParameters, type SpreadSettings } from './settings'
 
 const { knob } = spreadParameters
 
-const timed = (durationMs: number, delayMs = 0): Timed => ({ kind: 'timed', durationMs, easing: 'cubic-bezier(0.3, 0.7, 0.2, 1)', delayMs })
+const easing = 'cubic-bezier(0.3, 0.7, 0.2, 1)'
+
+const timed = (durationMs: number, delayMs = 0): Timed => ({ kind: 'timed', durationMs, easing, delayMs })
 
 /** The width of contents in an open panel: its share of what gaps and paddings leave of the row, which is what `flex-grow` shares out. */
 const openWidth = 'calc((100cqw - ({count} - 1) * {gap} - {count} * {beside}) * {grows} / ({count} - 1 + {grows}))'
 
+/** The same in a grid, whose tracks have paddings in them. */
+const openTrack = 'calc((100cqw - ({count} - 1) * {gap}) * {grows} / ({count} - 1 + {grows}) - {beside})'
+
 type Looks = State['looks']
 const on: Looks = ['on', 'pressed', 'still']
+
+/** The rules of a grid: its tracks while none of its panels is met, and while each of them is. */
+function tracksOf({ along, panels, growsTimes, comeMs, goMs }: SpreadSettings, row: string, select: string): readonly Rule[] {
+  const property = along === 'across' ? 'grid-template-columns' : 'grid-template-rows'
+  const met = ':is(:hover, :focus-visible, :has(:focus-visible))'
+  // Each by itself: browsers take no repeat() from one list to another.
+  const tracks = (open?: number) => Array.from({ length: panels }, (_, i) => `${i === open ? growsTimes : 1}fr`).join(' ')
+  const taking = (ms: number) => `${property} ${ms}ms ${easing}`
+  return [
+    { select: row, css: { [property]: tracks() } },
+    ...Array.from({ length: panels }, (_, i) => ({
+      select: `${row}:has(> ${asOneSelector(select)}:nth-child(${i + 1} of ${select})${met})`,
+      css: { [property]: tracks(i) },
+    })),
+    { select: row, css: { transition: taking(goMs) }, isMotion: true },
+    { select: `${row}:has(> ${asOneSelector(select)}${met})`, css: { transition: taking(comeMs) }, isMotion: true },
+  ]
+}
 
 /** Whether it can be told by CSS alone; else why not, in words. */
 export function reasonOf({ plays, first, stays }: SpreadSettings): string | undefined {
@@ -38,6 +61,9 @@ export function expandSpread(settings: SpreadSettings, select: string, { content
   const inside = content ?? `${asOneSelector(select)} > :not(h1, h2, h3, h4, h5, h6, [data-part])`
   const isAcross = along === 'across'
   const holds = isHeld && isAcross
+  // What a script tells is told on panels; their grid is a flex box then.
+  const isGrid = lays === 'grid' && reasonOf(settings) === undefined
+  const isLaid = lays === 'effect' || (lays === 'grid' && !isGrid)
   const state = (looks: Looks, to: State['to'], css: State['css'], more: Partial<State> = {}): State => ({
     area: 'panel',
     looks,
@@ -74,16 +100,14 @@ export function expandSpread(settings: SpreadSettings, select: string, { content
       select: row,
       css: {
         gap: '{gap}',
-        ...(lays === 'effect' ? { display: 'flex', 'flex-direction': isAcross ? 'row' : 'column' } : {}),
+        ...(isLaid ? { display: 'flex', 'flex-direction': isAcross ? 'row' : 'column' } : {}),
         // What is in it is as wide as the row lets it be.
         ...(holds ? { 'container-type': 'inline-size' } : {}),
       },
     },
-    {
-      select,
-      css: { ...(lays === 'effect' ? { 'flex-basis': '0' } : {}), [isAcross ? 'min-width' : 'min-height']: '0', overflow: 'clip' },
-    },
-    ...(holds ? [{ select: targetSelect(select, { within: inside }), css: { width: openWidth } }] : []),
+    { select, css: { ...(isLaid ? { 'flex-basis': '0' } : {}), [isAcross ? 'min-width' : 'min-height']: '0', overflow: 'clip' } },
+    ...(holds ? [{ select: targetSelect(select, { within: inside }), css: { width: isGrid ? openTrack : openWidth } }] : []),
+    ...(isGrid ? tracksOf(settings, row, select) : []),
   ]
   return rigOf({
     areas: [
@@ -107,8 +131,11 @@ export function expandSpread(settings: SpreadSettings, select: string, { content
     ],
     rules,
     states: [
-      state(['off'], 'self', { 'flex-grow': '1', ...ground }),
-      state(on, 'self', { 'flex-grow': '{grows}' }),
+      ...(isGrid
+        ? Object.keys(ground).length > 0
+          ? [state(['off'], 'self', ground), state(on, 'self', {})]
+          : []
+        : [state(['off'], 'self', { 'flex-grow': '1', ...ground }), state(on, 'self', { 'flex-grow': '{grows}' })]),
       ...contents,
       ...playing,
     ],

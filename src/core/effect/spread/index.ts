@@ -18,21 +18,22 @@ const sample: Sample = {
 }
 
 /** The settings that matter. */
-const leftOut = ({ off, along, isHeld, plays }: SpreadSettings): readonly string[] => [
+const leftOut = ({ off, along, isHeld, lays, plays }: SpreadSettings): readonly string[] => [
   ...(off === 'dim' ? [] : ['dimPercent']),
   ...(along === 'across' ? [] : ['isHeld']),
-  ...(along === 'across' && isHeld ? [] : ['panels', 'besidePx']),
+  ...((along === 'across' && isHeld) || lays === 'grid' ? [] : ['panels']),
+  ...(along === 'across' && isHeld ? [] : ['besidePx']),
   ...(plays === 'open' ? [] : ['resumes']),
 ]
 
 /** The settings as they suit the row in which the panels stand. */
-const inRow = (settings: SpreadSettings, { count, gapPx, besidePx, along, isFlex }: RowOf): SpreadSettings => ({
+const inRow = (settings: SpreadSettings, { count, gapPx, besidePx, along, isFlex, isGrid }: RowOf): SpreadSettings => ({
   ...settings,
   panels: Math.min(40, Math.max(2, count)),
-  gapPx: isFlex ? Math.min(200, gapPx) : settings.gapPx,
+  gapPx: isFlex || isGrid ? Math.min(200, gapPx) : settings.gapPx,
   besidePx: Math.min(400, besidePx),
   along,
-  lays: isFlex ? 'page' : 'effect',
+  lays: isFlex ? 'page' : isGrid ? 'grid' : 'effect',
 })
 
 export const spread: Kind<SpreadSettings> = {

@@ -17,7 +17,7 @@ const parameters = {
   lays: choice({
     title: 'They are laid out',
     from: 'page',
-    options: { page: 'by the page, in a flex box', effect: 'by the effect' },
+    options: { page: 'by the page, in a flex box', grid: 'by the page, in a grid', effect: 'by the effect' },
     row: 'more',
   }),
   gapPx: number({

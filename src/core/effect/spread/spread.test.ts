@@ -79,12 +79,27 @@ describe('a spread', () => {
   })
 
   it('meets the row that it is put on', () => {
-    const row = { count: 5, gapPx: 14, besidePx: 44, along: 'down', isFlex: false } as const
+    const row = { count: 5, gapPx: 14, besidePx: 44, along: 'down', isFlex: false, isGrid: false } as const
     expect(spread.onRow?.(spreadDefaults, row)).toMatchObject({ panels: 5, gapPx: 6, besidePx: 44, along: 'down', lays: 'effect' })
+    expect(spread.onRow?.(spreadDefaults, { ...row, isGrid: true })).toMatchObject({ gapPx: 14, lays: 'grid' })
     expect(spread.onRow?.(spreadDefaults, { ...row, isFlex: true })).toMatchObject({ gapPx: 14, lays: 'page' })
     expect(spreadSettings.safeParse(spread.onRow?.(spreadDefaults, { ...row, count: 900, gapPx: 9000, besidePx: 9000 })).success).toBe(true)
     const laid = rigOf({ lays: 'effect', along: 'down' })
     expect(laid.rules[0]?.css).toMatchObject({ display: 'flex', 'flex-direction': 'column' })
+  })
+
+  it('grows by the tracks of a grid, as many as there are, and as a flex box where a script tells what is open', () => {
+    const sheet = sheetOf({ lays: 'grid', panels: 3, growsTimes: 2 })
+    expect(sheet).toMatch(/:has\(> \.panel\) \{[^}]*grid-template-columns: 1fr 1fr 1fr;/)
+    for (const [i, tracks] of ['2fr 1fr 1fr', '1fr 2fr 1fr', '1fr 1fr 2fr'].entries())
+      expect(sheet).toMatch(new RegExp(`nth-child\\(${i + 1} of \\.panel\\)[^{]*\\{\\s+grid-template-columns: ${tracks};`))
+    expect(sheet).not.toContain('flex-grow')
+    const [still = '', moving = ''] = sheet.split('(prefers-reduced-motion: no-preference)')
+    expect(still).not.toContain('transition: grid-template')
+    expect(moving).toContain('transition: grid-template-columns 380ms cubic-bezier(0.3, 0.7, 0.2, 1);')
+    expect(sheetOf({ lays: 'grid', along: 'down', off: 'seen' })).toContain('grid-template-rows: 2.4fr 1fr 1fr 1fr 1fr 1fr;')
+    expect(rigOf({ lays: 'grid', stays: true }).rules[0]?.css).toMatchObject({ display: 'flex' })
+    for (const off of ['seen', 'dim', 'none'] as const) expect(() => readRig(rigOf({ lays: 'grid', off }))).not.toThrow()
   })
 
   it('takes all but headings for contents, and has the words that matter', () => {
