@@ -54,6 +54,9 @@ function closest(element: Element, select: string): Element | null {
   }
 }
 
+/** So many of what is outlined are watched at most. */
+const mostWatched = 40
+
 const isInSight = ({ x, y, width, height }: Box) => y + height > 0 && y < innerHeight && x + width > 0 && x < innerWidth
 const hasHandles = ({ selected, handles = [] }: ShownEffect) => selected && handles.length > 0
 /** Rings stand round the pointer, and so go with it. */
@@ -84,10 +87,20 @@ export function makeOverlay(page: Document, numbers: Numbers, { onPin, onHandle 
     if (handles.length > 0) drawHandles(drawing, handles, { box, middle }, onHandle, hold)
     if (pin) addPin(drawing, box, pin, onPin, hold)
   }
+  /** What is outlined may grow by the effect itself. */
+  let watched: readonly Element[] = []
+  const sizes = new ResizeObserver(() => draw())
+  const watch = (elements: readonly Element[]) => {
+    if (elements.length === watched.length && elements.every((each, i) => each === watched[i])) return
+    watched = elements
+    sizes.disconnect()
+    for (const each of elements) sizes.observe(each)
+  }
   const drawEffect = (effect: ShownEffect, numbered: Map<Element, number>) => {
     const matches = findAll(page, effect.select) ?? []
     const seen = matches.map((element) => ({ element, box: stillBoxOf(element) })).filter(({ box }) => isInSight(box))
     if (effect.selected) for (const { box } of seen) addTicks(drawing, box, false)
+    if (effect.selected) watch(seen.slice(0, mostWatched).map(({ element }) => element))
     const [first] = seen
     if (!first) return
     if (effect.number !== undefined) {
