@@ -186,10 +186,30 @@ test('its line is a slider: named by the page, moved by keys, heard, and gone ba
   await page.keyboard.press('End')
   await expect(line).toHaveAttribute('aria-valuenow', '1.00')
   await eventually(async () => (await seenAt(page)).cuts[0]).toBeCloseTo(950, 0)
+  // Up goes on as well, and down back.
+  await page.keyboard.press('ArrowDown')
+  await expect(line).toHaveAttribute('aria-valuenow', '0.95')
+  await page.keyboard.press('ArrowUp')
+  await expect(line).toHaveAttribute('aria-valuenow', '1.00')
   await line.evaluate((element) => {
     element.blur()
   })
   await expect(line).toHaveAttribute('aria-valuenow', '0.08')
+
+  // A line that goes down is moved down by every key that goes on.
+  await openAlone(page, html, [wipe({ directionDeg: 180, waitsPercent: 50 })], info.outputPath('down.html'))
+  await expect(line).toHaveAttribute('aria-valuenow', '0.50')
+  await page.keyboard.press('Tab')
+  for (const [key, at] of [
+    ['ArrowDown', '0.55'],
+    ['ArrowRight', '0.60'],
+    ['ArrowUp', '0.55'],
+    ['Home', '0.00'],
+    ['End', '1.00'],
+  ] as const) {
+    await page.keyboard.press(key)
+    await expect(line).toHaveAttribute('aria-valuenow', at)
+  }
 })
 
 test('by finger it is dragged across, and the page scrolls up and down', async ({ browser }, info) => {

@@ -487,12 +487,19 @@
       // From where it is, or else from the middle.
       const at =
         pointer.over && place.isOn ? toFrame.transformPoint(pointer) : { x: width / 2, y: height / 2, ...slideAt(place, width, height) }
-      const x = Math.min(width, Math.max(0, at.x + right * effect.arrowKeys * width))
-      const y = Math.min(height, Math.max(0, at.y + down * effect.arrowKeys * height))
+      const [across, along] = slid(place, right, down)
+      const x = Math.min(width, Math.max(0, at.x + across * effect.arrowKeys * width))
+      const y = Math.min(height, Math.max(0, at.y + along * effect.arrowKeys * height))
       const to = toFrame.inverse().transformPoint({ x, y })
       return { type: 'pointermove', timeStamp: t, clientX: to.x, clientY: to.y, target: place.area, pointerType: 'mouse' }
     }
     return undefined
+  }
+
+  // A slider goes along its own side by every key: to the right, and up as well, it goes on; one that goes down goes on downward.
+  function slid({ followers }, right, down) {
+    const { slides } = followers.find(({ value }) => value.slides)?.value ?? {}
+    return slides === 'x' ? [right - down, 0] : slides === 'y' ? [0, right + down] : [right, down]
   }
 
   // Where the slider of a place is, px.

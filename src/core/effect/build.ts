@@ -28,6 +28,13 @@ export const areaOn = (id: string, select: string, more: Partial<Area> = {}): Ar
   ...more,
 })
 
+/** An area on each match that shows looks by pointer, focus and tap, each for itself and at once: CSS can tell these alone. */
+export const hoverOn = (id: string, select: string, more: Partial<Area> = {}): Area =>
+  areaOn(id, select, { pointer: 'any', touch: 'tap', looks: { goDelayMs: 0, atMostOne: false, keys: true }, ...more })
+
+/** What a picture is, where none was pointed at. */
+export const anyPicture = 'img, video, canvas, svg'
+
 /** The same inset, in px, on all sides. */
 export const insetsOf = (px: number): NonNullable<Area['insets']> => {
   const length = { value: px, unit: 'px' } as const

@@ -5,15 +5,14 @@ import type { Key, Sample } from '../signal/sample'
 import type { Place, Scene } from './place'
 import type { AreaPlan } from './plan'
 
-/** Where a key takes a point along one side of so many px, in steps of a share of it. */
-const along: { readonly [axis in 'x' | 'y']: { readonly [key in Key]?: (at: number, size: number, step: number) => number } } = {
-  x: {
-    ArrowLeft: (at, size, step) => at - step * size,
-    ArrowRight: (at, size, step) => at + step * size,
-    Home: () => 0,
-    End: (_, size) => size,
-  },
-  y: { ArrowUp: (at, size, step) => at - step * size, ArrowDown: (at, size, step) => at + step * size },
+/** Which way a key moves the pointer, in steps; so many that it ends at a side where that is meant. */
+const ways: { readonly [key in Key]?: readonly [right: number, down: number] } = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+  Home: [-1e6, 0],
+  End: [1e6, 0],
 }
 
 const limited = (value: number, size: number) => Math.min(size, Math.max(0, value))
@@ -22,21 +21,26 @@ const limited = (value: number, size: number) => Math.min(size, Math.max(0, valu
 export function nudge(scenes: readonly Scene[], pointer: Pointer, { t, phase, key }: Sample): Sample | undefined {
   const sample = { t, x: pointer.x, y: pointer.y, buttons: 0, pointerType: 'mouse' as const }
   if (phase === 'blur' && pointer.isByKeys) return { ...sample, phase: 'leave' }
-  const move = { x: key && along.x[key], y: key && along.y[key] }
-  if (phase !== 'key' || !(move.x ?? move.y)) return undefined
+  const way = key && ways[key]
+  if (phase !== 'key' || !way) return undefined
   for (const { plan, places } of scenes) {
     const step = plan.area.arrowKeys
     const place = step === undefined ? undefined : places.find(({ presence }) => presence.focused)
     if (!place || step === undefined) continue
     const { frame } = place
     const at = startOf(plan, place, pointer)
-    const [x, y] = [
-      limited(move.x?.(at.x, frame.width, step) ?? at.x, frame.width),
-      limited(move.y?.(at.y, frame.height, step) ?? at.y, frame.height),
-    ]
+    const [right, down] = slid(plan, place, way)
+    const [x, y] = [limited(at.x + right * step * frame.width, frame.width), limited(at.y + down * step * frame.height, frame.height)]
     return { ...sample, ...toWindow(frame, x, y), phase: 'move' }
   }
   return undefined
+}
+
+/** A slider goes along its own side by every key: to the right, and up as well, it goes on; one that goes down goes on downward. */
+function slid({ slider }: AreaPlan, { plays }: Place, [right, down]: readonly [number, number]): readonly [right: number, down: number] {
+  const shown = plays.flatMap(({ channels }) => channels).find(({ id }) => id === slider)
+  if (shown?.signal.of === 'x') return [right - down, 0]
+  return shown?.signal.of === 'y' ? [0, right + down] : [right, down]
 }
 
 /** Where the pointer is on a place, if it is there; else the middle of it, or where its slider is. */

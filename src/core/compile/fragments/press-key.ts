@@ -27,12 +27,19 @@ export function pressKey(key: string, t: number): Heard | undefined {
     // From where it is, or else from the middle.
     const at =
       pointer.over && place.isOn ? toFrame.transformPoint(pointer) : { x: width / 2, y: height / 2, ...slideAt(place, width, height) }
-    const x = limited(at.x + right * effect.arrowKeys * width, 0, width)
-    const y = limited(at.y + down * effect.arrowKeys * height, 0, height)
+    const [across, along] = given.partsSlide ? slid(place, right, down) : [right, down]
+    const x = limited(at.x + across * effect.arrowKeys * width, 0, width)
+    const y = limited(at.y + along * effect.arrowKeys * height, 0, height)
     const to = toFrame.inverse().transformPoint({ x, y })
     return { type: 'pointermove', timeStamp: t, clientX: to.x, clientY: to.y, target: place.area, buttons: 0, pointerType: 'mouse' }
   }
   return undefined
+}
+
+/** A slider goes along its own side by every key: to the right, and up as well, it goes on; one that goes down goes on downward. */
+function slid({ followers }: Place, right: number, down: number): readonly [right: number, down: number] {
+  const { slides } = followers.find(({ value }) => value.slides)?.value ?? {}
+  return slides === 'x' ? [right - down, 0] : slides === 'y' ? [0, right + down] : [right, down]
 }
 
 /** Where the slider of a place is, px. */

@@ -1,13 +1,10 @@
 // Crop as a rig: hover looks that CSS tells by itself. What is cut is the picture, so that the frame stays under the pointer as it is.
 import type { Rig, State } from '../../rig/rig'
-import { areaOn, comingFeel, groundOf, rigOf } from '../build'
+import { anyPicture, comingFeel, groundOf, hoverOn, rigOf } from '../build'
 import type { Filled } from '../kind'
 import { cropParameters, type CropSettings } from './settings'
 
 const { knob } = cropParameters
-
-/** What a picture is, where none was pointed at. */
-const anyPicture = 'img, video, canvas, svg'
 
 /**
  * The clip of a picture that is `size` times as large as its frame, in its own coordinates: an edge of the frame that has come in by `inset`
@@ -34,7 +31,7 @@ export function expandCrop(settings: CropSettings, select: string, roles: Filled
     ways: [{ from: 'any', feel: comingFeel(durationMs), id, note: id === 'comes' ? 'how it comes' : 'how it goes' }],
   })
   return rigOf({
-    areas: [areaOn('frame', frame, { box: 'still', pointer: 'any', touch: 'tap', looks: { goDelayMs: 0, atMostOne: false, keys: true } })],
+    areas: [hoverOn('frame', frame)],
     knobs: [
       knob(settings, by === 'px' ? 'insetPx' : 'insetPercent'),
       ...(isRound ? [knob(settings, 'radiusPx')] : []),

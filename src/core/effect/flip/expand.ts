@@ -2,7 +2,7 @@
 import type { Timed } from '../../feel/feel'
 import type { Channel, Output, Rig, Rule, State } from '../../rig/rig'
 import { asOneSelector } from '../../rig/resolve'
-import { areaOn, channelsIn, outputOn, rigOf } from '../build'
+import { areaOn, channelsIn, hoverOn, outputOn, rigOf } from '../build'
 import type { Filled } from '../kind'
 import { flipParameters, type FlipSettings } from './settings'
 
@@ -78,7 +78,7 @@ export function expandFlip(settings: FlipSettings, select: string, roles: Filled
     { select: `:is(${front}, ${back})`, css: { 'backface-visibility': 'hidden', ...(layers === 'over' ? { 'grid-area': '1 / 1' } : {}) } },
   ]
   return rigOf({
-    areas: [areaOn('card', select, { pointer: 'any', touch: 'tap', looks: { goDelayMs: 0, atMostOne: false, keys: true } })],
+    areas: [hoverOn('card', select)],
     channels: side ? [side.channel] : [],
     outputs: side ? [side.output] : [],
     knobs: [knob(settings, 'perspectivePx')],

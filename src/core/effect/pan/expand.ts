@@ -2,14 +2,11 @@
 import type { Timed } from '../../feel/feel'
 import type { Output, Rig, Rule, State, Target } from '../../rig/rig'
 import { targetSelect } from '../../rig/resolve'
-import { areaOn, channelsIn, groundOf, outputOn, rigOf } from '../build'
+import { anyPicture, areaOn, channelsIn, groundOf, hoverOn, outputOn, rigOf } from '../build'
 import type { Filled } from '../kind'
 import { panParameters, type PanSettings } from './settings'
 
 const { knob } = panParameters
-
-/** What a picture is, where none was pointed at. */
-const anyPicture = 'img, video, canvas, svg'
 
 /** By how many px a picture is larger than its frame, where it is measured, and how far along that it is (0..1). */
 const wayProperty = '--pan-way'
@@ -84,10 +81,7 @@ export function expandPan(settings: PanSettings, select: string, roles: Filled =
         }
   }
   return rigOf({
-    areas: [
-      areaOn('frame', frame, { pointer: 'any', touch: 'tap', looks: { goDelayMs: 0, atMostOne: false, keys: true } }),
-      ...measured.areas,
-    ],
+    areas: [hoverOn('frame', frame), ...measured.areas],
     channels: measured.channels,
     outputs: measured.outputs,
     rules,

@@ -51,91 +51,100 @@ const wave: Channel['curve'] = {
   ],
 }
 
+/** Where the pointer is, how far the porthole is open, and what makes it larger meanwhile; read in `frame`. */
+function channelsOf(settings: PortholeSettings, from: 'padding' | 'border', frame: Partial<Channel>): readonly Channel[] {
+  const { growPx, pressPx, wobblePercent, wobbleMs, comeMs, goMs, follow } = settings
+  const channel = channelsIn('ground')
+  const grows = { stops: [{ at: 0, value: 0 }, { at: fast, value: 1 }] } // prettier-ignore
+  return [
+    ...(['x', 'y'] as const).map((axis) =>
+      channel(axis, { of: `${axis}Px`, from }, 'light', follow, { ...frame, away: { kind: 'hold', pose: 0 }, seenBy: 'here' }),
+    ),
+    channel('here', { of: 'inside' }, 'light', comingFeel(comeMs), { ...frame, going: comingFeel(goMs) }),
+    ...(growPx > 0 ? [channel('fast', { of: 'speed' }, 'scale', { kind: 'glide', halfLifeMs: 90 }, { ...frame, curve: grows })] : []),
+    ...(pressPx !== 0 ? [channel('held', { of: 'pressed' }, 'light', { kind: 'spring', frequencyHz: 3.4, dampingRatio: 0.9 }, frame)] : []),
+    ...(wobblePercent > 0
+      ? [
+          channel(
+            'wave',
+            { of: 'time', periodMs: wobbleMs },
+            'scale',
+            { kind: 'direct' },
+            { ...frame, curve: wave, away: { kind: 'settle', pose: 0.25 } },
+          ),
+        ]
+      : []),
+  ]
+}
+
+/** A part as large as the porthole, moved and scaled as a whole. */
+function movedPart({ growPx, pressPx, wobblePercent }: PortholeSettings): readonly Output[] {
+  const on = (slot: Slot, given: Partial<Output>) => outputOn({ part: 'hole' }, slot, given)
+  return [
+    on(sliding('X'), { channel: 'x' }),
+    on(sliding('Y'), { channel: 'y' }),
+    on(turning('scale'), { channel: 'here' }),
+    ...(growPx > 0 ? [on(turning('scale'), { base: 1, knob: 'grows', channel: 'fast' })] : []),
+    ...(pressPx !== 0 ? [on(turning('scale'), { base: 1, knob: 'pressed', channel: 'held' })] : []),
+    ...(wobblePercent > 0
+      ? [
+          on(turning('scaleX'), { base: 1, knob: 'wobble', channel: 'wave' }),
+          on(turning('scaleY'), { base: 1, factor: -1, knob: 'wobble', channel: 'wave' }),
+        ]
+      : []),
+  ]
+}
+
+/** What is written on a layer for its clip, or for clip and mask. */
+function cutLayer(settings: PortholeSettings, to: Target): readonly Output[] {
+  const { growPx, pressPx, wobblePercent } = settings
+  const slotOf = (name: 'x' | 'y' | 'size', written: string): Slot =>
+    isPlainClip(settings) ? { on: 'clip', layer: 'hole', hole: name, unit: 'px' } : property(written, 'px')
+  const size = slotOf('size', hole.radius)
+  return [
+    outputOn(to, size, { knob: 'radius', channel: 'here' }),
+    ...(growPx > 0 ? [outputOn(to, size, { knob: 'grows', channel: 'fast', weight: 'here' })] : []),
+    ...(pressPx !== 0 ? [outputOn(to, size, { knob: 'pressed', channel: 'held', weight: 'here' })] : []),
+    outputOn(to, slotOf('x', hole.x), { channel: 'x' }),
+    outputOn(to, slotOf('y', hole.y), { channel: 'y' }),
+    ...(wobblePercent > 0 ? [outputOn(to, property(hole.wobble, ''), { knob: 'wobble', channel: 'wave' })] : []),
+  ]
+}
+
 /** The rig of a porthole: `select` is the front; `back` among the roles is what is seen through it, `ground` what both stand in. */
 export function expandPorthole(settings: PortholeSettings, select: string, roles: Filled = {}): Rig {
-  const { shows, growPx, pressPx, wobblePercent, wobbleMs, layers, comeMs, goMs, follow, look } = settings
+  const { shows, layers, look } = settings
   const ground = roles.ground ?? (shows === 'back' ? groundOf(select) : select)
-  // What is its own back cannot be seen through itself.
-  const back = shows === 'back' && roles.back !== select ? roles.back : undefined
-  const isLaid = layers === 'over' || back === undefined
-  const channel = channelsIn('ground')
-  const isPart = shows !== 'back'
-  // What lies where the page has it has coordinates of its own.
-  const frame = isLaid || back === undefined ? ({} as const) : ({ frame: { each: back } } as const)
-  const to: Target | undefined = isPart ? { part: 'hole' } : back === undefined ? undefined : isLaid ? { within: back } : 'self'
-  const channels: Channel[] = (['x', 'y'] as const).map((axis) =>
-    channel(axis, { of: `${axis}Px`, from: isPart ? 'padding' : 'border' }, 'light', follow, {
-      ...frame,
-      away: { kind: 'hold', pose: 0 },
-      seenBy: 'here',
-    }),
-  )
-  channels.push(channel('here', { of: 'inside' }, 'light', comingFeel(comeMs), { ...frame, going: comingFeel(goMs) }))
-  const outputs: Output[] = []
-  const grows = (output: Partial<Output>, slot: Slot) => to && outputs.push(outputOn(to, slot, output))
-  if (growPx > 0)
-    channels.push(
-      channel('fast', { of: 'speed' }, 'scale', { kind: 'glide', halfLifeMs: 90 }, {
-        ...frame,
-        curve: { stops: [{ at: 0, value: 0 }, { at: fast, value: 1 }] },
-      }),
-    ) // prettier-ignore
-  if (pressPx !== 0)
-    channels.push(channel('held', { of: 'pressed' }, 'light', { kind: 'spring', frequencyHz: 3.4, dampingRatio: 0.9 }, frame))
-  if (wobblePercent > 0)
-    channels.push(
-      channel(
-        'wave',
-        { of: 'time', periodMs: wobbleMs },
-        'scale',
-        { kind: 'direct' },
-        { ...frame, curve: wave, away: { kind: 'settle', pose: 0.25 } },
-      ),
-    )
-  if (shows === 'look') {
-    grows({ channel: 'x' }, sliding('X'))
-    grows({ channel: 'y' }, sliding('Y'))
-    grows({ channel: 'here' }, turning('scale'))
-    if (growPx > 0) grows({ base: 1, knob: 'grows', channel: 'fast' }, turning('scale'))
-    if (pressPx !== 0) grows({ base: 1, knob: 'pressed', channel: 'held' }, turning('scale'))
-    if (wobblePercent > 0) {
-      grows({ base: 1, knob: 'wobble', channel: 'wave' }, turning('scaleX'))
-      grows({ base: 1, factor: -1, knob: 'wobble', channel: 'wave' }, turning('scaleY'))
-    }
-  } else {
-    const slotOf = (name: 'x' | 'y' | 'size', written: string): Slot =>
-      isPlainClip(settings) ? { on: 'clip', layer: 'hole', hole: name, unit: 'px' } : property(written, 'px')
-    const [x, y, size] = [slotOf('x', hole.x), slotOf('y', hole.y), slotOf('size', hole.radius)]
-    grows({ knob: 'radius', channel: 'here' }, size)
-    if (growPx > 0) grows({ knob: 'grows', channel: 'fast', weight: 'here' }, size)
-    if (pressPx !== 0) grows({ knob: 'pressed', channel: 'held', weight: 'here' }, size)
-    grows({ channel: 'x' }, x)
-    grows({ channel: 'y' }, y)
-    if (wobblePercent > 0) grows({ knob: 'wobble', channel: 'wave' }, property(hole.wobble, ''))
+  const areas = [areaOn('ground', ground)]
+  const cut = isPlainClip(settings) ? [{ id: 'hole', css: plainClip }] : []
+  const knobs = knobsOf(settings)
+  if (shows !== 'back') {
+    const isLook = shows === 'look'
+    const css: Part['css'] = isLook
+      ? { position: 'absolute', ...partCss(settings), 'backdrop-filter': filters[look] }
+      : { position: 'absolute', inset: '0', background: '{picture}', ...shapeCss(settings) }
+    return rigOf({
+      areas,
+      knobs,
+      channels: channelsOf(settings, 'padding', {}),
+      outputs: isLook ? movedPart(settings) : cutLayer(settings, { part: 'hole' }),
+      parts: [{ id: 'hole', area: 'ground', lives: 'on', css }],
+      layers: isLook ? [] : cut,
+      tokens: isLook ? [] : [token(settings, 'picture')],
+    })
   }
-  const covers = { position: 'absolute', inset: '0' } as const
-  const parts: Part[] = isPart
-    ? [
-        {
-          id: 'hole',
-          area: 'ground',
-          lives: 'on',
-          css:
-            shows === 'look'
-              ? { position: 'absolute', ...partCss(settings), 'backdrop-filter': filters[look] }
-              : { ...covers, background: '{picture}', ...shapeCss(settings) },
-        },
-      ]
-    : []
+  // Without a back nothing is seen through it, and none is its own.
+  const { back } = roles
+  if (back === undefined || back === select) return rigOf({ areas, knobs })
+  // What lies where the page has it has coordinates of its own; what is laid there has those of the ground.
+  const isLaid = layers === 'over'
   return rigOf({
-    areas: [areaOn('ground', ground)],
-    channels: to === undefined ? [] : channels,
-    knobs: knobsOf(settings),
-    outputs,
-    parts,
-    layers: isPlainClip(settings) && outputs.some(({ slot }) => slot.on === 'clip') ? [{ id: 'hole', css: plainClip }] : [],
-    rules: back === undefined ? [] : rulesOf(settings, { front: select, back, ground }),
-    tokens: shows === 'picture' ? [token(settings, 'picture')] : [],
+    areas,
+    knobs,
+    channels: channelsOf(settings, 'border', isLaid ? {} : { frame: { each: back } }),
+    outputs: cutLayer(settings, isLaid ? { within: back } : 'self'),
+    layers: cut,
+    rules: rulesOf(settings, { front: select, back, ground }),
   })
 }
 

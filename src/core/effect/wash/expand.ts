@@ -2,7 +2,7 @@
 import type { Timed } from '../../feel/feel'
 import type { Knob, Part, Rig, Rule, State } from '../../rig/rig'
 import { asOneSelector } from '../../rig/resolve'
-import { areaOn, groundOf, rigOf } from '../build'
+import { groundOf, hoverOn, rigOf } from '../build'
 import type { Filled } from '../kind'
 import { washParameters, type WashSettings } from './settings'
 
@@ -63,7 +63,7 @@ export function expandWash(settings: WashSettings, select: string, { text }: Fil
   ]
   const words = text === undefined ? [] : ([{ within: text }] as const)
   return rigOf({
-    areas: [areaOn('picture', home, { box: 'live', pointer: 'any', touch: 'tap', looks: { goDelayMs: 0, atMostOne: false, keys: true } })],
+    areas: [hoverOn('picture', home, { box: 'live' })],
     knobs,
     parts,
     rules,

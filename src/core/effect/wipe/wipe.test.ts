@@ -57,6 +57,13 @@ describe('a wipe', () => {
     const at = (t: number, more: Partial<Sample>): Sample => ({ ...move(t, 300, 150), ...more })
     const [lines] = linesAt({}, [at(0, { phase: 'focus' }), at(10, { phase: 'key', key: 'ArrowRight' })], [900])
     for (const line of lines ?? []) expect(line).toBeCloseTo(100 + 0.13 * 400, 1)
+    // Up goes on as well, and to the ends.
+    const [up, home] = linesAt(
+      {},
+      [at(0, { phase: 'focus' }), at(10, { phase: 'key', key: 'ArrowUp' }), at(1000, { phase: 'key', key: 'End' })],
+      [900, 2000],
+    )
+    for (const [each, share] of [[up, 0.13], [home, 1]] as const) for (const line of each ?? []) expect(line).toBeCloseTo(100 + share * 400, 1) // prettier-ignore
   })
 
   it.each([
