@@ -1,4 +1,5 @@
 // The pointer's thread, kept traces, tries, presets.
+import { strToU8, unzipSync, zipSync } from 'fflate'
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import { eventually, expect, test } from './support/house'
@@ -198,4 +199,45 @@ test('an effect is saved with its markup as a preset, and used on another site w
   await page.getByRole('button', { name: 'Your presets' }).click()
   await page.getByRole('button', { name: 'Remove the preset Slanted card' }).click()
   await expect(page.getByText('None yet. Under More', { exact: false })).toBeVisible()
+})
+
+test('a preset brings the pictures of its markup to another site, where they are shown and exported', async ({ page, house }) => {
+  const picture = '<svg xmlns="http://www.w3.org/2000/svg" width="60" height="40"><rect width="60" height="40" fill="#385"/></svg>'
+  const html =
+    '<!doctype html>\n<html lang="en"><head><meta charset="utf-8"><title>Seeds</title><style>body { margin: 40px } .packet { width: 220px } .packet div { padding: 20px; background: #dde }</style></head>\n<body>\n  <article class="packet">\n    <div><img src="img/seed.svg" alt="A seed" width="60" height="40"></div>\n    <div><button>Sow it</button></div>\n  </article>\n</body></html>'
+  const zip = Buffer.from(zipSync({ 'seeds/index.html': strToU8(html), 'seeds/img/seed.svg': strToU8(picture) }))
+  await page.goto(await house.addSite('seeds', cardsPage))
+  await stageOf(page)
+  await page.keyboard.press('g')
+  await page.getByLabel('Files of a page').setInputFiles({ name: 'seeds.zip', mimeType: 'application/zip', buffer: zip })
+  await expect(page.getByRole('button', { name: 'Page: Seeds' })).toBeVisible()
+  await page.keyboard.press('g')
+  await page.keyboard.press('p')
+  await clickOnPage(page, await stageOf(page), '.packet div')
+  await page.getByRole('button', { name: /^Turned over/ }).click()
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+  await page.getByRole('button', { name: 'Save as a preset' }).click()
+  await expect(page.getByText('Turned over is kept as a preset', { exact: false })).toBeVisible()
+
+  await page.goto(
+    await house.addSite(
+      'garden-shop',
+      '<!doctype html>\n<html lang="en"><head><title>Shop</title></head>\n<body>\n  <p class="intro">What we have this week.</p>\n</body></html>',
+    ),
+  )
+  await page.keyboard.press('p')
+  await clickOnPage(page, await stageOf(page), '.intro')
+  await page.getByRole('button', { name: 'Your presets' }).click()
+  await page.getByRole('group', { name: 'Turned over' }).getByRole('button', { name: 'Place it after' }).click()
+  await expect(page.getByRole('button', { name: 'Effect 1: Turned over' })).toBeVisible()
+  const shown = async () => (await stageOf(page)).evaluate(() => document.querySelector('img')?.naturalWidth ?? 0).catch(() => 0)
+  await eventually(shown).toBe(60)
+  await expect(page.getByRole('status').getByText('· saved')).toBeVisible()
+  const whole = await page.request.get(`${house.address}/export/garden-shop`)
+  const files = unzipSync(new Uint8Array(await whole.body()))
+  expect(Object.keys(files).filter((path) => path.endsWith('img/seed.svg'))).toHaveLength(1)
+  await page.keyboard.press('p')
+  await clickOnPage(page, await stageOf(page), '.intro')
+  await page.getByRole('button', { name: 'Your presets' }).click()
+  await page.getByRole('button', { name: 'Remove the preset Turned over' }).click()
 })

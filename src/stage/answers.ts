@@ -7,7 +7,7 @@ import { stillBoxOf } from './boxes'
 import { coloursOf, isClear } from './colours'
 import { heldFrom, readPage } from './facts'
 import { flattenedBy } from './flat'
-import { rowOf } from './row'
+import { cornersOf, rowOf } from './row'
 import { liftCss } from './lift'
 import type { Numbers } from './numbers'
 import type { AnswerTo, QuestionType, ToStageOf } from './protocol'
@@ -61,6 +61,7 @@ export function makeAnswers(
       all(select)
         .map(flattenedBy)
         .find((by) => by !== null) ?? null,
+    corners: ({ select }) => cornersOf(all(select)[0]),
     row: ({ select }) => rowOf(all(select)),
     lift: ({ number }) => {
       const element = numbers.at(number)

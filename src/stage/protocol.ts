@@ -199,6 +199,8 @@ export const toStageTable = {
   ),
   /** By which property the page draws the elements of a selector flat, so that nothing in them can rise; null where it does not. */
   flat: question({ select: selector }, z.string().nullable()),
+  /** How round the corners of the first element of a selector are, px: of the one that is rounded least. */
+  corners: question({ select: selector }, finite),
   /** The row or column in which the first element of a selector stands; null where it stands alone. */
   row: question(
     { select: selector },

@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
 import { afterEach, describe, expect, it } from 'vitest'
-import { rowOf } from './row'
+import { cornersOf, rowOf } from './row'
 
 afterEach(() => document.body.replaceChildren())
 
@@ -30,5 +30,14 @@ describe('the row in which elements stand', () => {
   it('is none of one element alone, or of none', () => {
     expect(rowIn('<div><i class="panel"></i></div><p><i class="panel"></i></p>')).toBeNull()
     expect(rowIn('<div></div>')).toBeNull()
+  })
+})
+
+describe('the corners of an element', () => {
+  it('are those of the one that is rounded least', () => {
+    document.body.innerHTML = '<i style="border-radius: 12px"></i><i style="border-radius: 12px 4px"></i><i style="border-radius: 50%"></i>'
+    const all = [...document.querySelectorAll('i')]
+    expect(all.map((each) => cornersOf(each))).toEqual([12, 4, 0])
+    expect(cornersOf(undefined)).toBe(0)
   })
 })

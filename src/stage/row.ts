@@ -1,4 +1,4 @@
-// The row or column in which an element stands: what an effect on panels has to know of it.
+// How an element stands on the page, for an effect that is put on it: in which row or column, and with which corners.
 import type { RowOf } from '../core/effect/kind'
 
 const px = (text: string) => parseFloat(text) || 0
@@ -23,4 +23,15 @@ export function rowOf(elements: readonly Element[]): RowOf | null {
     isFlex,
     isGrid: style.display.endsWith('grid'),
   }
+}
+
+/** How round the corners of an element are, px: of the one that is rounded least; 0 where there is none. */
+export function cornersOf(element: Element | undefined): number {
+  if (!element) return 0
+  const style = getComputedStyle(element)
+  return Math.min(
+    ...[style.borderTopLeftRadius, style.borderTopRightRadius, style.borderBottomRightRadius, style.borderBottomLeftRadius].map((text) =>
+      text.includes('%') ? 0 : px(text),
+    ),
+  )
 }

@@ -73,6 +73,8 @@ export interface Kind<S> {
   readonly onFlat?: (settings: S) => S
   /** The same settings for an element that holds nothing of the page, and so nothing of ours: a picture, a video. */
   readonly onReplaced?: (settings: S) => S
+  /** The same settings for an element whose corners are so round, px. */
+  readonly onCorners?: (settings: S, radiusPx: number) => S
   /** The same settings for elements that stand in such a row. */
   readonly onRow?: (settings: S, row: RowOf) => S
   /** It is about a box that is seen as one, such as a hero or a card, rather than about the words in it. */

@@ -193,6 +193,10 @@ async function fitToPage(studio: Studio, { id, kind: kindId, select }: Effect): 
     const property = await link.ask({ type: 'flat', select }).catch(() => null)
     if (property !== null) change(`Meeting the card’s ${property}`, kind.onFlat)
   }
+  if (kind?.onCorners) {
+    const radiusPx = await link.ask({ type: 'corners', select }).catch(() => 0)
+    if (radiusPx > 0) change('Keeping the corners', (settings) => kind.onCorners?.(settings, radiusPx) ?? settings)
+  }
   if (kind?.onRow) {
     const row = await link.ask({ type: 'row', select }).catch(() => null)
     if (row) change('Meeting the row', (settings) => kind.onRow?.(settings, row) ?? settings)

@@ -70,6 +70,12 @@ describe('a crop', () => {
     for (const rig of [rigOf(), around]) expect(() => readRig(rig)).not.toThrow()
   })
 
+  it('keeps the corners that the page has, unless a recipe has its own', () => {
+    expect(crop.onCorners?.(cropDefaults, 10)).toEqual({ ...cropDefaults, radiusPx: 10 })
+    expect(crop.onCorners?.({ ...cropDefaults, radiusPx: 22 }, 10)).toEqual({ ...cropDefaults, radiusPx: 22 })
+    expect(crop.onCorners?.(cropDefaults, 9999).radiusPx).toBe(400)
+  })
+
   it('refuses what cannot be', () => {
     for (const changes of [{ insetPx: -1 }, { growPercent: NaN }, { radiusPx: Infinity }, { by: 'em' }])
       expect(cropSettings.safeParse({ ...cropDefaults, ...changes }).success).toBe(false)

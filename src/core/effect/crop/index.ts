@@ -33,6 +33,8 @@ export const crop: Kind<CropSettings> = {
     cropParameters.controls({ by, ...settings }).filter(({ id }) => id !== (by === 'px' ? 'insetPercent' : 'insetPx')),
   forSample: cropParameters.forSample,
   onReplaced: (settings) => ({ ...settings, lies: 'around' }),
+  // Its corners are kept until they are changed.
+  onCorners: (settings, radiusPx) => (settings.radiusPx === 0 ? { ...settings, radiusPx: Math.min(400, radiusPx) } : settings),
   recipes: [
     {
       id: 'even-mount',
