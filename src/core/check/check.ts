@@ -67,6 +67,12 @@ export function firstAreaTo(checked: Checked, change: object, looks?: object): E
 /** A fix that is an edit of the site; none where there is no such edit. */
 export const fixBy = (words: string, edit: Edit | undefined): Fix | undefined => edit && { words, edit }
 
+/** Switching the effect off. */
+export const switchingOff = ({ effect: { id } }: Checked): Fix => ({
+  words: 'Switch it off',
+  edit: { do: 'change', id, to: { isOff: true } },
+})
+
 /** Settings that all kinds have in common, changed. */
 export const withCommonSetting = (checked: Checked, change: Readonly<Record<string, unknown>>): Edit =>
   settingsTo(checked, { ...(checked.effect.settings as object), ...change })

@@ -100,6 +100,14 @@ describe('the check of layers', () => {
   it('says which of two is missing, that both are the same, or that one lies in the other', () => {
     expect(found('wipe', null, back)).toEqual([])
     expect(found('wipe', 'missing', back)).toEqual(['The back of effect 1 is not on this page, so nothing is seen there.'])
+    const fix = checkPage(
+      siteOf('wipe', {}, { roles: back }),
+      'p',
+      () => ({ told: told({ apart: 'inside' }) }),
+      () => '',
+      () => false,
+    ).find(({ check }) => check === 'layers')?.fix
+    expect(fix).toMatchObject({ words: 'Switch it off', edit: { do: 'change', to: { isOff: true } } })
     expect(found('porthole', 'same', back)).toEqual(['The front and the back of effect 1 are the same element: nothing can give way.'])
     expect(found('flip', 'inside', { ...back, front: { select: '.front', noun: 'front' } })).toEqual([
       'Of the front and the back of effect 1 one lies in the other, so they cannot part.',

@@ -1,7 +1,7 @@
 // Layers: of two that give way to each other one is missing, both are the same, or one lies in the other.
 import { findKind } from '../effect/kinds'
 import type { Effect } from '../site/site'
-import { nameOf, type Check } from './check'
+import { nameOf, switchingOff, type Check } from './check'
 
 /** The selectors of the two elements of an effect that have to stand apart, each with what it is called; none where it has no such two. */
 function layersOf({
@@ -37,16 +37,19 @@ export const layers: Check = {
       return checked.planned.rig.outputs.length > 0 || (checked.planned.rig.states ?? []).length > 0
         ? undefined
         : { words: `${name} has no ${unset.title} yet: point at one, so that something gives way to it.` }
+    const fix = switchingOff(checked)
     switch (checked.told.apart) {
       case 'missing':
         return { words: `The ${other.title} of effect ${checked.planned.number} is not on this page, so nothing is seen there.` }
       case 'same':
         return {
           words: `The ${one.title} and the ${other.title} of effect ${checked.planned.number} are the same element: nothing can give way.`,
+          fix,
         }
       case 'inside':
         return {
           words: `Of the ${one.title} and the ${other.title} of effect ${checked.planned.number} one lies in the other, so they cannot part.`,
+          fix,
         }
       default:
         return undefined

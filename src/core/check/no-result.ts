@@ -1,5 +1,5 @@
 // No result: with the pointer anywhere on it, nothing is seen that is not seen without the effect.
-import { nameOf, type Check } from './check'
+import { nameOf, switchingOff, type Check } from './check'
 
 export const noResult: Check = {
   id: 'no-result',
@@ -9,7 +9,7 @@ export const noResult: Check = {
     return {
       words: `${nameOf(checked)} does nothing that is seen here, wherever the pointer is.`,
       elements: checked.told.matches,
-      fix: { words: 'Switch it off', edit: { do: 'change', id: checked.effect.id, to: { isOff: true } } },
+      fix: switchingOff(checked),
     }
   },
 }
