@@ -94,17 +94,22 @@ export function tell<Found extends object>(
   }
 }
 
+/** Whether an element is one of some, or lies in one. */
+function liesIn<Found extends object>(page: PageRead<Found>, element: Found | null, some: ReadonlySet<Found>): boolean {
+  for (let each = element; each; each = page.parentOf(each)) if (some.has(each)) return true
+  return false
+}
+
 /** What keeps two layers from standing apart. */
 function apartOn<Found extends object>(page: PageRead<Found>, [one, other]: readonly (readonly Found[])[]): Told['apart'] {
   if (!one || !other || one.length === 0) return null
   if (other.length === 0) return 'missing'
-  const isIn = (inner: Found, outer: ReadonlySet<Found>): boolean => {
-    for (let each = page.parentOf(inner); each; each = page.parentOf(each)) if (outer.has(each)) return true
-    return false
-  }
   const [first, second] = [new Set(one), new Set(other)]
   if (other.some((element) => first.has(element))) return 'same'
-  return one.some((element) => isIn(element, second)) || other.some((element) => isIn(element, first)) ? 'inside' : null
+  return one.some((element) => liesIn(page, page.parentOf(element), second)) ||
+    other.some((element) => liesIn(page, page.parentOf(element), first))
+    ? 'inside'
+    : null
 }
 
 /** The properties that rules give some of these elements in ways that effects cannot be composed with, of those that are driven. */
@@ -131,22 +136,12 @@ function displacedOn<Found extends object>(
 
 /** Of some elements those that the focus can be on, in or around; in what is shut it cannot. */
 function reachedOn<Found extends object>(page: PageRead<Found>, elements: readonly Found[], shut: ReadonlySet<Found>): ReadonlySet<Found> {
-  const isShut = (element: Found): boolean => {
-    for (let each: Found | null = element; each; each = page.parentOf(each)) if (shut.has(each)) return true
-    return false
-  }
-  const all = (page.find(focusable) ?? []).filter((element) => !isShut(element))
+  const all = (page.find(focusable) ?? []).filter((element) => !liesIn(page, element, shut))
   const own = new Set(all)
   const around = new Set<Found>()
   for (const each of all)
     for (let parent: Found | null = each; parent && !around.has(parent); parent = page.parentOf(parent)) around.add(parent)
-  return new Set(
-    elements.filter((element) => {
-      if (around.has(element)) return true
-      for (let parent = page.parentOf(element); parent; parent = page.parentOf(parent)) if (own.has(parent)) return true
-      return false
-    }),
-  )
+  return new Set(elements.filter((element) => around.has(element) || liesIn(page, page.parentOf(element), own)))
 }
 
 /** Pseudo-classes that count from the end, or count all: one more element at the end changes what they match. */

@@ -1,6 +1,6 @@
 // Short ways to write the members of a rig, with what most of them have in common.
 import type { Feel, Timed } from '../feel/feel'
-import type { Area, Channel, Output, Rig, Target } from '../rig/rig'
+import type { Area, Channel, Output, Rig, State, Target } from '../rig/rig'
 import type { TransformFunction } from '../rig/names'
 import { asOneSelector } from '../rig/resolve'
 import type { Slot } from '../rig/slot'
@@ -31,6 +31,9 @@ export const areaOn = (id: string, select: string, more: Partial<Area> = {}): Ar
 /** An area on each match that shows looks by pointer, focus and tap, each for itself and at once: CSS can tell these alone. */
 export const hoverOn = (id: string, select: string, more: Partial<Area> = {}): Area =>
   areaOn(id, select, { pointer: 'any', touch: 'tap', looks: { goDelayMs: 0, atMostOne: false, keys: true }, ...more })
+
+/** The looks of what is met: all but `off`. */
+export const whileOn: State['looks'] = ['on', 'pressed', 'still']
 
 /** What a picture is, where none was pointed at. */
 export const anyPicture = 'img, video, canvas, svg'

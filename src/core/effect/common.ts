@@ -4,7 +4,7 @@ import type { Insets } from '../geometry/insets'
 import type { Area, Rig, State } from '../rig/rig'
 import { asOneSelector } from '../rig/resolve'
 import { sides } from '../rig/names'
-import { areaOn } from './build'
+import { areaOn, whileOn } from './build'
 import type { Control } from './control'
 import type { Kind } from './kind'
 import { choice, described, number, percent, type SettingsOf } from './parameters'
@@ -129,7 +129,7 @@ function inFront({ id, of, select }: Area): Pick<Rig, 'areas' | 'rules'> & { rea
   return {
     areas: [area],
     rules: [{ select: `:where(${asOneSelector(select)})`, css: { position: 'relative' } }],
-    states: [{ area: area.id, looks: ['on', 'pressed', 'still'], to: 'self', css: { 'z-index': '1' } }],
+    states: [{ area: area.id, looks: whileOn, to: 'self', css: { 'z-index': '1' } }],
   }
 }
 

@@ -87,17 +87,15 @@ export function styleText(text: string): string {
   return text.replaceAll('</', '<\\/')
 }
 
-/** CSS as a rig has it, with the custom property of the knob or token in place of each `{id}`. */
-export const fillHoles = (css: string, names: Names): string =>
-  styleText(css).replace(/\{([^}]*)\}/g, (_, id: string) => `var(${propertyOfKnob(names, id)})`)
-
-/** Declarations as a rig has them; `{id}` is a knob or a token, and `{index}` the number of what was dropped, as a part of this name. */
-export function writeDeclarations(css: Readonly<Record<string, string>>, names: Names, dropped?: string): readonly string[] {
-  const propertyOf = (id: string) => (dropped !== undefined && id === 'index' ? `--${dropped}-index` : propertyOfKnob(names, id))
-  return Object.entries(css).map(
-    ([name, value]) => `${name}: ${styleText(value).replace(/\{([^}]*)\}/g, (_, id: string) => `var(${propertyOf(id)})`)};`,
+/** CSS as a rig has it, filled in: `{id}` is a knob or a token, and `{index}` the number of what was dropped, as a part of this name. */
+export const fillHoles = (css: string, names: Names, dropped?: string): string =>
+  styleText(css).replace(/\{([^}]*)\}/g, (_, id: string) =>
+    dropped !== undefined && id === 'index' ? `var(--${dropped}-index)` : `var(${propertyOfKnob(names, id)})`,
   )
-}
+
+/** Declarations as a rig has them, filled in. */
+export const writeDeclarations = (css: Readonly<Record<string, string>>, names: Names, dropped?: string): readonly string[] =>
+  Object.entries(css).map(([name, value]) => `${name}: ${fillHoles(value, names, dropped)};`)
 
 /** A time as a transition has it: how long, how, and how much later. */
 export const writeTime = ({ durationMs, delayMs, easing }: Timed): string =>

@@ -1,6 +1,6 @@
 // Crop as a rig: hover looks that CSS tells by itself. What is cut is the picture, so that the frame stays under the pointer as it is.
 import type { Rig, State } from '../../rig/rig'
-import { anyPicture, comingFeel, groundOf, hoverOn, rigOf } from '../build'
+import { anyPicture, comingFeel, groundOf, hoverOn, rigOf, whileOn } from '../build'
 import type { Filled } from '../kind'
 import { cropParameters, type CropSettings } from './settings'
 
@@ -39,12 +39,7 @@ export function expandCrop(settings: CropSettings, select: string, roles: Filled
     ],
     states: [
       state(['off'], { 'clip-path': `inset(0${isRound ? ' round 0' : ''})` }, goMs, 'goes'),
-      state(
-        ['on', 'pressed', 'still'],
-        { 'clip-path': drawnIn(grows, isRound), ...(grows ? { scale: 'calc(1 + {grows})' } : {}) },
-        comeMs,
-        'comes',
-      ),
+      state(whileOn, { 'clip-path': drawnIn(grows, isRound), ...(grows ? { scale: 'calc(1 + {grows})' } : {}) }, comeMs, 'comes'),
     ],
   })
 }

@@ -29,8 +29,7 @@ export const crop: Kind<CropSettings> = {
     { id: 'frame', title: 'frame', needs: 'yours' },
     { id: 'picture', title: 'its picture', needs: 'yours' },
   ],
-  controls: ({ by, ...settings }) =>
-    cropParameters.controls({ by, ...settings }).filter(({ id }) => id !== (by === 'px' ? 'insetPercent' : 'insetPx')),
+  controls: (settings) => cropParameters.controls(settings).filter(({ id }) => id !== (settings.by === 'px' ? 'insetPercent' : 'insetPx')),
   forSample: cropParameters.forSample,
   onReplaced: (settings) => ({ ...settings, lies: 'around' }),
   // Its corners are kept until they are changed.

@@ -2,7 +2,7 @@
 import type { Timed } from '../../feel/feel'
 import type { Channel, Output, Rig, Rule, State } from '../../rig/rig'
 import { asOneSelector } from '../../rig/resolve'
-import { areaOn, channelsIn, hoverOn, outputOn, rigOf } from '../build'
+import { areaOn, channelsIn, hoverOn, outputOn, rigOf, whileOn } from '../build'
 import type { Filled } from '../kind'
 import { flipParameters, type FlipSettings } from './settings'
 
@@ -46,13 +46,12 @@ export function expandFlip(settings: FlipSettings, select: string, roles: Filled
   const takesFocus = keys === 'card'
   const side = turns === 'side-x' || turns === 'side-y' ? bySide(turns) : undefined
   const needsScript = takesFocus || side !== undefined
-  const on: State['looks'] = ['on', 'pressed', 'still']
 
   const face = (within: string, from: 0 | 180, isTurned: boolean): State => {
     const isSeen = (from === 0) !== isTurned
     return {
       area: 'card',
-      looks: isTurned ? on : ['off'],
+      looks: isTurned ? whileOn : ['off'],
       to: { within },
       css: {
         rotate: `${axis} ${isTurned ? halfTurn(turns, from) : `${from}deg`}`,
@@ -85,7 +84,7 @@ export function expandFlip(settings: FlipSettings, select: string, roles: Filled
     rules,
     states: [
       ...(takesFocus
-        ? [{ area: 'card', looks: ['off', ...on] as State['looks'], to: 'self' as const, css: {}, attributes: { tabindex: '0' } }]
+        ? [{ area: 'card', looks: ['off', ...whileOn] as State['looks'], to: 'self' as const, css: {}, attributes: { tabindex: '0' } }]
         : []),
       face(front, 0, false),
       face(back, 180, false),

@@ -2,7 +2,7 @@
 import type { Timed } from '../../feel/feel'
 import type { Output, Rig, Rule, State, Target } from '../../rig/rig'
 import { targetSelect } from '../../rig/resolve'
-import { anyPicture, areaOn, channelsIn, groundOf, hoverOn, outputOn, rigOf } from '../build'
+import { anyPicture, areaOn, channelsIn, groundOf, hoverOn, outputOn, rigOf, whileOn } from '../build'
 import type { Filled } from '../kind'
 import { panParameters, type PanSettings } from './settings'
 
@@ -88,7 +88,7 @@ export function expandPan(settings: PanSettings, select: string, roles: Filled =
     knobs: by === 'pace' ? [knob(settings, 'goPxS'), knob(settings, 'backPxS')] : [],
     states: [
       state(['off'], { translate: '0 0' }, way('goes')),
-      state(['on', 'pressed', 'still'], { translate: step(toward, isMeasured ? `calc(${far})` : far) }, way('comes')),
+      state(whileOn, { translate: step(toward, isMeasured ? `calc(${far})` : far) }, way('comes')),
     ],
   })
 }

@@ -2,7 +2,7 @@
 import type { Timed } from '../../feel/feel'
 import type { Rig, Rule, State } from '../../rig/rig'
 import { asOneSelector, targetSelect } from '../../rig/resolve'
-import { areaOn, groundOf, rigOf } from '../build'
+import { areaOn, groundOf, rigOf, whileOn } from '../build'
 import type { Filled } from '../kind'
 import { spreadParameters, type SpreadSettings } from './settings'
 
@@ -10,7 +10,7 @@ const { knob } = spreadParameters
 
 const easing = 'cubic-bezier(0.3, 0.7, 0.2, 1)'
 
-const timed = (durationMs: number, delayMs = 0): Timed => ({ kind: 'timed', durationMs, easing, delayMs })
+const timed = (durationMs: number): Timed => ({ kind: 'timed', durationMs, easing, delayMs: 0 })
 
 /** The width of contents in an open panel: its share of what gaps and paddings leave of the row, which is what `flex-grow` shares out. */
 const openWidth = 'calc((100cqw - ({count} - 1) * {gap} - {count} * {beside}) * {grows} / ({count} - 1 + {grows}))'
@@ -19,7 +19,6 @@ const openWidth = 'calc((100cqw - ({count} - 1) * {gap} - {count} * {beside}) * 
 const openTrack = 'calc((100cqw - ({count} - 1) * {gap}) * {grows} / ({count} - 1 + {grows}) - {beside})'
 
 type Looks = State['looks']
-const on: Looks = ['on', 'pressed', 'still']
 
 /** The rules of a grid: its tracks while none of its panels is met, and while each of them is. */
 function tracksOf({ along, panels, growsTimes, comeMs, goMs }: SpreadSettings, row: string, select: string): readonly Rule[] {
@@ -64,7 +63,7 @@ export function expandSpread(settings: SpreadSettings, select: string, { content
   // What a script tells is told on panels; their grid is a flex box then.
   const isGrid = lays === 'grid' && reasonOf(settings) === undefined
   const isLaid = lays === 'effect' || (lays === 'grid' && !isGrid)
-  const state = (looks: Looks, to: State['to'], css: State['css'], more: Partial<State> = {}): State => ({
+  const state = (looks: Looks, to: State['to'], css: State['css']): State => ({
     area: 'panel',
     looks,
     to,
@@ -77,14 +76,13 @@ export function expandSpread(settings: SpreadSettings, select: string, { content
         note: looks.includes('off') ? 'how it closes' : 'how it opens',
       },
     ],
-    ...more,
   })
   const contents: readonly State[] =
     off === 'seen'
       ? []
       : [
           state(['off'], { within: inside }, { opacity: off === 'dim' ? String(dimPercent / 100) : '0' }),
-          state(on, { within: inside }, { opacity: '1' }),
+          state(whileOn, { within: inside }, { opacity: '1' }),
         ]
   // A picture that is the ground of a panel is content too.
   const ground: State['css'] = off === 'none' ? { 'background-image': 'none' } : {}
@@ -93,7 +91,7 @@ export function expandSpread(settings: SpreadSettings, select: string, { content
       ? []
       : [
           { area: 'panel', looks: ['off'], to: { within: 'video, audio' }, css: {}, media: mediaOf(settings, false) },
-          { area: 'panel', looks: on, to: { within: 'video, audio' }, css: {}, media: mediaOf(settings, true) },
+          { area: 'panel', looks: whileOn, to: { within: 'video, audio' }, css: {}, media: mediaOf(settings, true) },
         ]
   const rules: Rule[] = [
     {
@@ -133,9 +131,9 @@ export function expandSpread(settings: SpreadSettings, select: string, { content
     states: [
       ...(isGrid
         ? Object.keys(ground).length > 0
-          ? [state(['off'], 'self', ground), state(on, 'self', {})]
+          ? [state(['off'], 'self', ground), state(whileOn, 'self', {})]
           : []
-        : [state(['off'], 'self', { 'flex-grow': '1', ...ground }), state(on, 'self', { 'flex-grow': '{grows}' })]),
+        : [state(['off'], 'self', { 'flex-grow': '1', ...ground }), state(whileOn, 'self', { 'flex-grow': '{grows}' })]),
       ...contents,
       ...playing,
     ],

@@ -2,7 +2,7 @@
 import type { Timed } from '../../feel/feel'
 import type { Knob, Part, Rig, Rule, State } from '../../rig/rig'
 import { asOneSelector } from '../../rig/resolve'
-import { groundOf, hoverOn, rigOf } from '../build'
+import { groundOf, hoverOn, rigOf, whileOn } from '../build'
 import type { Filled } from '../kind'
 import { washParameters, type WashSettings } from './settings'
 
@@ -12,8 +12,6 @@ const timed = (durationMs: number): Timed => ({ kind: 'timed', durationMs, easin
 
 /** Over the whole picture, under the text. */
 const layerCss = { position: 'absolute', inset: '0', 'z-index': '1', 'border-radius': 'inherit' } as const
-
-const whileOn = ['on', 'pressed', 'still'] as const
 
 /** The rig of a wash over the elements that `select` matches; `text` among the roles is what is written on them. */
 export function expandWash(settings: WashSettings, select: string, { text }: Filled = {}): Rig {
