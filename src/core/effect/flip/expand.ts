@@ -4,7 +4,7 @@ import type { Channel, Output, Rig, Rule, State } from '../../rig/rig'
 import { asOneSelector } from '../../rig/resolve'
 import { areaOn, channelsIn, hoverOn, outputOn, rigOf, whileOn } from '../build'
 import type { Filled } from '../kind'
-import { flipParameters, type FlipSettings } from './settings'
+import { flipParameters, isBySide, type FlipSettings } from './settings'
 
 const { knob } = flipParameters
 
@@ -16,7 +16,7 @@ const turning = (durationMs: number): Timed => ({ kind: 'timed', durationMs, eas
 /** The half turn of a face beyond `from` degrees, as CSS writes it. */
 function halfTurn(turns: FlipSettings['turns'], from: 0 | 180): string {
   // Seen from the front, what is turned by more than 0 about the upright axis goes to the right, about the level axis upward.
-  if (turns === 'side-x' || turns === 'side-y') return `calc(${from === 0 ? '' : `${from}deg + `}var(${wayProperty}) * 180deg)`
+  if (isBySide(turns)) return `calc(${from === 0 ? '' : `${from}deg + `}var(${wayProperty}) * 180deg)`
   return `${from + (turns === 'right' || turns === 'up' ? 180 : -180)}deg`
 }
 
@@ -44,7 +44,7 @@ export function expandFlip(settings: FlipSettings, select: string, roles: Filled
   if (front === back) return rigOf({ areas: [areaOn('card', select)] })
   const axis = turns === 'up' || turns === 'down' || turns === 'side-y' ? 'x' : 'y'
   const takesFocus = keys === 'card'
-  const side = turns === 'side-x' || turns === 'side-y' ? bySide(turns) : undefined
+  const side = isBySide(turns) ? bySide(turns) : undefined
   const needsScript = takesFocus || side !== undefined
 
   const face = (within: string, from: 0 | 180, isTurned: boolean): State => {

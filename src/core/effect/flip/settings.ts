@@ -43,5 +43,9 @@ const parameters = {
 }
 
 export type FlipSettings = SettingsOf<typeof parameters>
+
+/** Whether the way that it turns hangs on the side that the pointer comes from. */
+export const isBySide = (turns: FlipSettings['turns']): turns is 'side-x' | 'side-y' => turns === 'side-x' || turns === 'side-y'
+
 export const flipParameters = described(parameters)
 export const { settings: flipSettings, defaults: flipDefaults } = flipParameters

@@ -1,6 +1,6 @@
 // Flip in words: its sentence and its line of time.
 import type { Piece } from '../control'
-import type { FlipSettings } from './settings'
+import { isBySide, type FlipSettings } from './settings'
 
 export const flipSentence = (): readonly Piece[] => [
   'Over ',
@@ -18,7 +18,7 @@ export const flipSentence = (): readonly Piece[] => [
 
 /** Why there is a script, where there is one. */
 function reason({ turns, keys }: FlipSettings): string {
-  if (turns === 'side-x' || turns === 'side-y') return ' CSS cannot tell by which side the pointer came, so a script does.'
+  if (isBySide(turns)) return ' CSS cannot tell by which side the pointer came, so a script does.'
   if (keys === 'card') return ' CSS cannot have a card take the focus, so a script does.'
   return ' CSS does all of it.'
 }

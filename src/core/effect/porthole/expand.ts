@@ -6,7 +6,7 @@ import type { Unit } from '../../rig/names'
 import { areaOn, channelsIn, comingFeel, groundOf, outputOn, rigOf, sliding, turning } from '../build'
 import type { Filled } from '../kind'
 import { portholeParameters, type PortholeSettings } from './settings'
-import { hole, isPlainClip, partCss, plainClip, shapeCss } from './shape'
+import { hole, isPlainClip, isRound, isWide, partCss, plainClip, shapeCss } from './shape'
 
 const { knob, token } = portholeParameters
 
@@ -25,14 +25,13 @@ const property = (name: string, unit: Unit): Slot => ({ on: 'property', name, un
 /** The knobs that the settings come to. */
 function knobsOf(settings: PortholeSettings): readonly Knob[] {
   const { shape, softPx, growPx, pressPx, wobblePercent, shows } = settings
-  const isWide = shape === 'ellipse' || shape === 'box'
   // A drawn mask has its softness and its corners in it.
   const isPlainBox = shape === 'box' && softPx === 0
   return [
     knob(settings, 'radiusPx'),
-    ...(isWide ? [knob(settings, 'widePercent')] : []),
+    ...(isWide(settings) ? [knob(settings, 'widePercent')] : []),
     ...(isPlainBox ? [knob(settings, 'cornersPx')] : []),
-    ...(softPx > 0 && (shape === 'circle' || shape === 'ellipse') ? [knob(settings, 'softPx')] : []),
+    ...(softPx > 0 && isRound(settings) ? [knob(settings, 'softPx')] : []),
     ...(growPx > 0 ? [knob(settings, 'growPx', shows === 'look' ? inRadii(settings, growPx) : {})] : []),
     ...(pressPx !== 0 ? [knob(settings, 'pressPx', shows === 'look' ? inRadii(settings, pressPx) : {})] : []),
     ...(wobblePercent > 0 ? [knob(settings, 'wobblePercent')] : []),

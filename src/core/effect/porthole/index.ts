@@ -5,6 +5,7 @@ import type { Kind } from '../kind'
 import type { Sample } from '../samples'
 import { expandPorthole } from './expand'
 import { portholeDefaults, portholeParameters, portholeSettings, type PortholeSettings } from './settings'
+import { isWide } from './shape'
 import { portholeSentence, portholeTime } from './words'
 
 /** Two layers over each other. */
@@ -19,7 +20,7 @@ const sample: Sample = {
 
 /** The settings that matter for a shape, and for what is seen through it. */
 const leftOut = ({ shape, shows, wobblePercent }: PortholeSettings): readonly string[] => [
-  ...(shape === 'ellipse' || shape === 'box' ? [] : ['widePercent']),
+  ...(isWide({ shape }) ? [] : ['widePercent']),
   ...(shape === 'box' ? [] : ['cornersPx']),
   ...(shape === 'outline' ? [] : ['outline']),
   ...(shows === 'picture' ? [] : ['picture']),

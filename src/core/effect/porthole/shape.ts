@@ -6,10 +6,20 @@ type Css = Readonly<Record<string, string>>
 /** What is written on the layer: where the middle of the porthole is in it, px from its corner, and how large it is from there. */
 export const hole = { x: '--hole-x', y: '--hole-y', radius: '--hole-radius', wobble: '--hole-wobble' } as const
 
+/** Whether it is drawn by its radius, as a circle or an ellipse. */
+export const isRound = ({ shape }: Pick<PortholeSettings, 'shape'>): boolean => shape === 'circle' || shape === 'ellipse'
+
+/** Whether its width is told apart from its height. */
+export const isWide = ({ shape }: Pick<PortholeSettings, 'shape'>): boolean => shape === 'ellipse' || shape === 'box'
+
+/** What the edge of a round one is softened by. */
+const softRound = 'radial-gradient(closest-side, #000 calc(100% - {soft}), transparent)'
+
 /** Half of its width and of its height. */
-function halves({ shape, wobblePercent }: PortholeSettings): readonly [string, string] {
+function halves(settings: PortholeSettings): readonly [string, string] {
+  const { wobblePercent } = settings
   const radius = `var(${hole.radius})`
-  const wide = shape === 'ellipse' || shape === 'box' ? ' * {wide}' : ''
+  const wide = isWide(settings) ? ' * {wide}' : ''
   const swung = (sign: string) => (wobblePercent > 0 ? ` * (1 ${sign} var(${hole.wobble}))` : '')
   return [`${radius}${wide}${swung('+')}`, `${radius}${swung('-')}`]
 }
@@ -47,15 +57,16 @@ export function shapeCss(settings: PortholeSettings): Css {
   const { shape, softPx } = settings
   const [halfWidth, halfHeight] = halves(settings)
   const [x, y] = [`var(${hole.x})`, `var(${hole.y})`]
-  const isRound = shape === 'circle' || shape === 'ellipse'
   const sized = halfWidth === halfHeight ? `circle(${worked(halfWidth)}` : `ellipse(${worked(halfWidth)} ${worked(halfHeight)}`
   const [left, top] = [`calc(${x} - ${halfWidth})`, `calc(${y} - ${halfHeight})`]
   const sides = [top, `calc(100% - ${x} - ${halfWidth})`, `calc(100% - ${y} - ${halfHeight})`, left]
-  const clip = isRound ? `${sized} at ${x} ${y})` : `inset(${sides.join(' ')}${shape === 'box' && softPx === 0 ? ' round {corners}' : ''})`
+  const clip = isRound(settings)
+    ? `${sized} at ${x} ${y})`
+    : `inset(${sides.join(' ')}${shape === 'box' && softPx === 0 ? ' round {corners}' : ''})`
   if (softPx === 0 && shape !== 'outline') return { 'clip-path': clip }
   return {
     'clip-path': clip,
-    'mask-image': isRound ? 'radial-gradient(closest-side, #000 calc(100% - {soft}), transparent)' : drawn(settings),
+    'mask-image': isRound(settings) ? softRound : drawn(settings),
     'mask-size': `calc(2 * ${halfWidth}) calc(2 * ${halfHeight})`,
     'mask-position': `${left} ${top}`,
     'mask-repeat': 'no-repeat',
@@ -65,20 +76,15 @@ export function shapeCss(settings: PortholeSettings): Css {
 /** The same for a part that is itself as large as the porthole, and is moved as a whole. */
 export function partCss(settings: PortholeSettings): Css {
   const { shape, softPx } = settings
-  const isRound = shape === 'circle' || shape === 'ellipse'
-  const wide = shape === 'ellipse' || shape === 'box' ? ' * {wide}' : ''
+  const wide = isWide(settings) ? ' * {wide}' : ''
   const half = `{radius}${wide}`
   const size = {
     left: wide ? `calc(-1 * ${half})` : 'calc(-1 * {radius})',
     top: 'calc(-1 * {radius})',
     width: `calc(2 * ${half})`,
     height: 'calc(2 * {radius})',
-    ...(shape === 'outline' || (shape === 'box' && softPx > 0) ? {} : { 'border-radius': isRound ? '50%' : '{corners}' }),
+    ...(shape === 'outline' || (shape === 'box' && softPx > 0) ? {} : { 'border-radius': isRound(settings) ? '50%' : '{corners}' }),
   }
   if (softPx === 0 && shape !== 'outline') return size
-  return {
-    ...size,
-    'mask-image': isRound ? 'radial-gradient(closest-side, #000 calc(100% - {soft}), transparent)' : drawn(settings),
-    'mask-size': '100% 100%',
-  }
+  return { ...size, 'mask-image': isRound(settings) ? softRound : drawn(settings), 'mask-size': '100% 100%' }
 }
