@@ -23,7 +23,7 @@
     for (const event of events.splice(0)) meet(event)
     const t = Math.max(now, pointer.time)
     advance(t)
-    for (const place of effect.places.values()) if (place.moves && write(place, t)) wake()
+    for (const place of effect.places.values()) if (place.moves && write(place)) wake()
   }
 
   // Takes an event to all effects, in the order of time.
@@ -69,11 +69,6 @@
       }
   }
 
-  function standIn(t) {
-    findAll()
-    for (const place of effect.places.values()) if (place.moves && write(place, t)) wake()
-  }
-
   // Takes the pointer to the elements of an effect that have it, and away from those that had it.
   function meetEffect() {
     const over = pointer.over
@@ -86,12 +81,9 @@
     for (const place of all) {
       const has = place.area === first?.area
       if (has || place.isOn) {
-        const arrives = has && !place.isOn
         place.isOn = has
-        if (arrives || Math.hypot(pointer.x - place.stood.x, pointer.y - place.stood.y) >= 3)
-          place.stood = { x: pointer.x, y: pointer.y, t: pointer.time }
         followCauses(place, pointer.time)
-        turnPlace(place, pointer.time)
+        turnPlace(place)
       }
     }
   }
@@ -112,57 +104,23 @@
       isOn: false,
       moves: true,
       focused: false,
-      followers: effect.values.map((value) => ({
-      value,
-      target: undefined,
-      gap: 0,
-      speed: 0,
-    })),
-      stood: { x: 0, y: 0, t: 0 },
       look: { state: 'off', shown: 'off', dueAt: Infinity, tapped: false },
     }
     effect.places.set(element, place)
   }
 
   // Turns all that follows the pointer in a place to where it should be now.
-  function turnPlace(place, t) {
-    // The pointer as an element sees it.
-    const frame = frameOf(place.area)
-    const { x, y } = frame.toFrame.transformPoint(pointer)
-    const at = { ...frame, x, y, t, place }
+  function turnPlace(place) {
     place.moves = true
-    for (const follower of place.followers) {
-      const { value } = follower
-      const reading = at.place.isOn ? value.read(at, follower) : undefined
-      turn(
-          follower,
-          reading,
-          at.t,
-        )
-    }
-  }
-
-  // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
-  function turn(follower, target, t) {
-    if (target !== follower.target) {
-      const { gap, speed } = undefined(follower, t)
-      Object.assign(follower, { target, gap: gap + follower.target - target, speed })
-    }
   }
 
   // Writes the values of a place at t; tells whether it goes on.
-  function write(place, t) {
+  function write(place) {
     if (!place.element.hasAttribute('data-card-flip')) {
       // Says on an element that an effect is at work on it: from now on its rules count.
       place.element.setAttribute('data-card-flip', '')
     }
     place.moves = false
-    for (const follower of place.followers) {
-      const { value } = follower
-      const { gap, moves } = undefined(follower, t)
-      for (const target of targetsOf(place, value)) target.style.setProperty(undefined, (moves ? follower.target + gap : follower.target).toFixed(undefined))
-      if (moves) place.moves = true
-    }
     if (place.look.dueAt < Infinity) place.moves = true
     showLook(place)
     return place.moves
@@ -187,7 +145,7 @@
       if (focused === place.focused) continue
       place.focused = focused
       followCauses(place, pointer.time)
-      turnPlace(place, pointer.time)
+      turnPlace(place)
     }
   }
 
@@ -196,7 +154,7 @@
 
   let isTap = false
 
-  // A tap turns on what had the finger, unless it was meant for a link; a tap elsewhere ends that.
+  // A tap turns on what had the finger, unless it was meant for something else; a tap elsewhere ends that.
   function meetTap(target) {
     if (!isTap) return
     const isPlain = !target.closest('a[href], button, input, select, textarea, summary, label')
@@ -239,38 +197,33 @@
     return true
   }
 
-  function turnLook({ looks }, place, event, t) {
+  function turnLook(place, event, t) {
     const { look } = place
     let changed = change(look, event)
     if (look.state === 'going') {
-      if (event === 'go') look.dueAt = t + (looks?.goDelayMs ?? 0)
+      if (event === 'go') look.dueAt = t
       if (look.dueAt <= t) changed = change(look, 'due') || changed
     }
-    if (look.state === 'on') look.dueAt = looks?.stillMs && place.isOn ? Math.max(t, place.stood.t + looks.stillMs) : Infinity
+    if (look.state === 'on') look.dueAt = Infinity
     else if (look.state !== 'going') look.dueAt = Infinity
     return changed
   }
 
   // Brings the look of a place in line with the pointer, its buttons, the focus and taps.
   function followCauses(place, t) {
-    const { look, isOn, stood } = place
-    const wasOff = look.shown === 'off'
-    const isCaused = isOn || (effect.looks?.keys && place.focused) || look.tapped
+    const { look, isOn } = place
+    const isCaused = isOn || place.focused || look.tapped
     const causes = [...(isCaused ? ['come'] : ['go']), ...(isOn ? [isOn && pointer.buttons ? 'press' : 'release'] : [])]
-    let changed = causes.map((event) => turnLook(effect, place, event, t)).includes(true)
-    if (look.state === 'still' && (!isCaused || stood.t + (effect.looks?.stillMs ?? 0) > t))
-      changed = turnLook(effect, place, 'move', t) || changed
-    if (changed) show(place, t, wasOff)
+    const changed = causes.map((event) => turnLook(place, event, t)).includes(true)
+    if (changed) show(place)
   }
 
   // Follows a look that has changed, in its place and in the others; where one at most is on, the others go off.
-  function show(place, t, wasOff = false) {
-    const { look } = place
-    turnPlace(place, t)
+  function show(place) {
+    turnPlace(place)
     for (const other of effect.places.values()) {
       if (other.area === place.area) continue
-      if (effect.looks?.atMostOne && look.shown !== 'off' && wasOff && turnLook(effect, other, 'dismiss', t)) other.look.tapped = false
-      turnPlace(other, t)
+      turnPlace(other)
     }
   }
 
@@ -285,7 +238,7 @@
       const t = due.look.dueAt
       at = t
       due.look.dueAt = Infinity
-      if (turnLook(effect, due, due.look.state === 'going' ? 'due' : 'rest', t)) show(due, t)
+      if (turnLook(due, due.look.state === 'going' ? 'due' : 'rest', t)) show(due)
     }
   }
 
@@ -421,7 +374,6 @@
 
   // Over each card it turns to the right, from its front to its back, seen from 1100px.
   const effect = {
-    looks: { goDelayMs: 0, keys: true },
     deeds: [{ looks: ['off', 'on', 'pressed', 'still'], attributes: [['tabindex', '0']], onSelf: true }, { looks: ['off'], attributes: [['inert', '']], within: '.card .back' }, { looks: ['on', 'pressed', 'still'], attributes: [['inert', '']], within: '.card .front' }],
     places: new Map(),
     values: [
@@ -429,7 +381,8 @@
   }
 
   // What is seen without the pointer stands from the start.
-  standIn(pointer.time)
+  findAll()
+  for (const place of effect.places.values()) if (place.moves && write(place)) wake()
   // Hears what happens, for the next frame.
   for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointerdown', 'pointerup', 'pointercancel', 'focusin', 'focusout', 'scroll', 'resize'])
     addEventListener(

@@ -103,11 +103,11 @@
 
   // Turns all that follows the pointer in a place to where it should be now.
   function turnPlace(place, t) {
+    place.moves = true
     // The pointer as an element sees it.
     const frame = frameOf(place.area)
     const { x, y } = frame.toFrame.transformPoint(pointer)
     const at = { ...frame, x, y, t, place }
-    place.moves = true
     for (const follower of place.followers) {
       const { value } = follower
       const reading = at.place.isOn ? value.read(at, follower) : 0

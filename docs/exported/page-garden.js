@@ -167,8 +167,8 @@
 
   // Turns all that follows the pointer in a place to where it should be now.
   function turnPlace(effect, place, t, arrives) {
-    const at = atOf(effect, place, t)
     place.moves = true
+    const at = atOf(effect, place, t)
     for (const follower of place.followers) turnValue(follower, at, arrives)
   }
 

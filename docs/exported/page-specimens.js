@@ -115,9 +115,7 @@
           if (arrives) place.entry = sides
         }
         place.isOn = has
-        if (arrives || Math.hypot(pointer.x - place.stood.x, pointer.y - place.stood.y) >= 3)
-          place.stood = { x: pointer.x, y: pointer.y, t: pointer.time }
-        if (effect.looks) followCauses(effect, place, pointer.time)
+        if (effect.turnsLooks) followCauses(effect, place, pointer.time)
         turnPlace(effect, place, pointer.time)
       }
     }
@@ -149,7 +147,6 @@
       feel: value.feel,
       band: value.band,
     })),
-      stood: { x: 0, y: 0, t: 0 },
       look: { state: 'off', shown: 'off', dueAt: Infinity, tapped: false },
       entry: [0, 3, 0],
     }
@@ -158,11 +155,11 @@
 
   // Turns all that follows the pointer in a place to where it should be now.
   function turnPlace(effect, place, t) {
+    place.moves = true
     // The pointer as an element sees it.
     const frame = frameOf(place.area, effect.measure)
     const { x, y } = frame.toFrame.transformPoint(pointer)
     const at = { ...frame, x, y, t, place }
-    place.moves = true
     for (const follower of place.followers) turnValue(follower, at)
   }
 
@@ -211,8 +208,8 @@
       for (const target of targetsOf(effect, place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(4))
       if (moves) place.moves = true
     }
-    if (effect.looks && place.look.dueAt < Infinity) place.moves = true
-    if (effect.looks) showLook(effect, place)
+    if (effect.turnsLooks && place.look.dueAt < Infinity) place.moves = true
+    if (effect.turnsLooks) showLook(effect, place)
     if (!effect.keeps && !place.moves && !place.isOn) effect.places.delete(place.element)
     return place.moves
   }
@@ -241,7 +238,7 @@
   // Takes what happens by itself until t, in the order of time.
   function advance(t) {
     for (const effect of effects) {
-      if (effect.looks) advanceLooks(effect, advanced, t)
+      if (effect.turnsLooks) advanceLooks(effect, advanced, t)
     }
     advanced = Math.max(advanced, t)
   }
@@ -256,7 +253,7 @@
         (true)
       if (focused === place.focused) continue
       place.focused = focused
-      if (effect.looks) followCauses(effect, place, pointer.time)
+      if (effect.turnsLooks) followCauses(effect, place, pointer.time)
       turnPlace(effect, place, pointer.time)
     }
   }
@@ -266,15 +263,15 @@
 
   let isTap = false
 
-  // A tap turns on what had the finger, unless it was meant for a link; a tap elsewhere ends that.
+  // A tap turns on what had the finger, unless it was meant for something else; a tap elsewhere ends that.
   function meetTap(effect, target) {
     if (!isTap || !effect.taps) return
-    const isPlain = !target.closest('a[href], button, input, select, textarea, summary, label')
+    const isPlain = !target.closest(effect.taps)
     for (const place of effect.places.values()) {
       const tapped = isPlain && place.isOn
       if (tapped === place.look.tapped) continue
       place.look.tapped = tapped
-      if (effect.looks) followCauses(effect, place, pointer.time)
+      if (effect.turnsLooks) followCauses(effect, place, pointer.time)
     }
   }
 
@@ -324,37 +321,32 @@
     return true
   }
 
-  function turnLook({ looks }, place, event, t) {
+  function turnLook(place, event, t) {
     const { look } = place
     let changed = change(look, event)
     if (look.state === 'going') {
-      if (event === 'go') look.dueAt = t + (looks?.goDelayMs ?? 0)
+      if (event === 'go') look.dueAt = t
       if (look.dueAt <= t) changed = change(look, 'due') || changed
     }
-    if (look.state === 'on') look.dueAt = looks?.stillMs && place.isOn ? Math.max(t, place.stood.t + looks.stillMs) : Infinity
+    if (look.state === 'on') look.dueAt = Infinity
     else if (look.state !== 'going') look.dueAt = Infinity
     return changed
   }
 
   // Brings the look of a place in line with the pointer, its buttons, the focus and taps.
   function followCauses(effect, place, t) {
-    const { look, isOn, stood } = place
-    const wasOff = look.shown === 'off'
-    const isCaused = isOn || (effect.looks?.keys && place.focused) || look.tapped
+    const { look, isOn } = place
+    const isCaused = isOn || (effect.takesKeys && place.focused) || look.tapped
     const causes = [...(isCaused ? ['come'] : ['go']), ...(isOn ? [isOn && pointer.buttons ? 'press' : 'release'] : [])]
-    let changed = causes.map((event) => turnLook(effect, place, event, t)).includes(true)
-    if (look.state === 'still' && (!isCaused || stood.t + (effect.looks?.stillMs ?? 0) > t))
-      changed = turnLook(effect, place, 'move', t) || changed
-    if (changed) show(effect, place, t, wasOff)
+    const changed = causes.map((event) => turnLook(place, event, t)).includes(true)
+    if (changed) show(effect, place, t)
   }
 
   // Follows a look that has changed, in its place and in the others; where one at most is on, the others go off.
-  function show(effect, place, t, wasOff = false) {
-    const { look } = place
+  function show(effect, place, t) {
     turnPlace(effect, place, t)
     for (const other of effect.places.values()) {
       if (other.area === place.area) continue
-      if (effect.looks?.atMostOne && look.shown !== 'off' && wasOff && turnLook(effect, other, 'dismiss', t)) other.look.tapped = false
       turnPlace(effect, other, t)
     }
   }
@@ -370,7 +362,7 @@
       const t = due.look.dueAt
       at = t
       due.look.dueAt = Infinity
-      if (turnLook(effect, due, due.look.state === 'going' ? 'due' : 'rest', t)) show(effect, due, t)
+      if (turnLook(due, due.look.state === 'going' ? 'due' : 'rest', t)) show(effect, due, t)
     }
   }
 
@@ -640,10 +632,11 @@
       stands: true,
       keeps: true,
       seenOnSelf: true,
-      taps: true,
+      taps: 'a[href], button, input, select, textarea, summary, label',
       focuses: true,
       measure: turned,
-      looks: { goDelayMs: 0, keys: true },
+      turnsLooks: true,
+      takesKeys: true,
       deeds: [{ looks: ['off', 'on', 'pressed', 'still'], attributes: [['tabindex', '0']], onSelf: true }, { looks: ['off'], attributes: [['inert', '']], within: '.packet > .sowing' }, { looks: ['on', 'pressed', 'still'], attributes: [['inert', '']], within: '.packet > .front' }],
       places: new Map(),
       values: [

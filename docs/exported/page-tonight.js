@@ -109,11 +109,11 @@
         place.isOn = has
         // Turns all that follows the pointer in a place to where it should be now.
         const t = pointer.time
+        place.moves = true
         // The pointer as an element sees it.
         const frame = frameOf(place.area)
         const { x, y } = frame.toFrame.transformPoint(pointer)
         const at = { ...frame, x, y, t, place }
-        place.moves = true
         for (const follower of place.followers) turnValue(follower, at, arrives)
         if (effect.comesMs && (arrives || !has)) place.comesUntil = pointer.time + ((has ? effect.comesMs : effect.goesMs) ?? 0)
       }

@@ -72,8 +72,8 @@
       if (has || place.isOn) {
         place.isOn = has
         // Turns all that follows the pointer in a place to where it should be now.
-        const at = atOf(place)
         place.moves = true
+        const at = atOf(place)
         for (const follower of place.followers) turnValue(follower, at)
       }
     }

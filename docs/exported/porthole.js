@@ -104,13 +104,13 @@
 
   // Turns all that follows the pointer in a place to where it should be now.
   function turnPlace(place, t, arrives) {
+    place.moves = true
     // The pointer as an element sees it.
     // Where the values of a place are read.
     const box = place.element
     const frame = box ? frameOf(box) : frameOf(place.area)
     const { x, y } = frame.toFrame.transformPoint(pointer)
     const at = { ...frame, x, y, t, place }
-    place.moves = true
     for (const follower of place.followers) turnValue(follower, at, arrives)
   }
 

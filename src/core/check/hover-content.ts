@@ -16,11 +16,12 @@ export const hoverContent: Check = {
     if (!area || (elsewhere.length === 0 && !floats)) return undefined
     const lacks = [
       ...(area.looks?.escape === true ? [] : ['Escape does not dismiss it']),
-      ...(area.bridge !== undefined || (floats && elsewhere.length === 0) ? [] : ['the pointer cannot go onto it']),
+      ...(area.bridge !== undefined || area.joined !== undefined || (floats && elsewhere.length === 0) ? [] : ['the pointer cannot go onto it']),
     ]
     if (lacks.length === 0) return undefined
     const [to] = elsewhere
-    const bridge = typeof to === 'object' && 'linked' in to && area.bridge === undefined ? { bridge: to.linked } : {}
+    const other = area.of === 'each' ? 'joined' : 'bridge'
+    const bridge = typeof to === 'object' && 'linked' in to && area[other] === undefined ? { [other]: to.linked } : {}
     return {
       words: `${nameOf(checked)} shows content beside what is pointed at, and ${lacks.join(', and ')}.`,
       fix: fixBy('Let it be dismissed and pointed at', firstAreaTo(checked, bridge, { escape: true })),

@@ -253,6 +253,9 @@ function targetOf({ to }: Write, rig: Rig, names: Names): Targets {
   }
 }
 
+/** What a tap does something with by itself. */
+const pressedApart = 'input, select, textarea, summary, label'
+
 const onSelf: Targets = { self: true, within: [], parts: [] }
 
 /** What nothing is written of is followed all the same, since others hang on it. */
@@ -295,7 +298,9 @@ function fieldsOf(
   fields.set(
     'notForeign',
     quote(
-      area.of === 'window' ? '*' : [...new Set([area.select, ...(area.bridge === undefined ? [] : [area.bridge]), ...moved])].join(', '),
+      area.of === 'window'
+        ? '*'
+        : [...new Set([area.select, ...[area.bridge, area.joined].flatMap((each) => each ?? []), ...moved])].join(', '),
     ),
   )
   set('findsAll', findsAll)
@@ -315,8 +320,12 @@ function fieldsOf(
   set('amongAll', area.among === 'all')
   set('beyond', area.beyond !== undefined, quote(area.beyond ?? ''))
   set('bridge', area.bridge !== undefined, quote(area.bridge ?? ''))
+  set('joined', area.joined !== undefined, quote(area.joined ?? ''))
+  set('describes', isFirst && area.describes === true)
+  if (area.placed && isFirst)
+    fields.set('side', quote(area.placed.side)).set('align', quote(area.placed.align)).set('gapPx', number(area.placed.gapPx))
   set('fine', area.pointer === 'fine')
-  set('taps', area.touch === 'tap')
+  set('taps', area.touch === 'tap', quote(area.looks?.opensByTap ? pressedApart : `a[href], button, ${pressedApart}`))
   set(
     'focuses',
     Boolean(area.looks?.keys) ||
@@ -339,11 +348,16 @@ function fieldsOf(
   set('readsInWindow', of === 'window')
   fields.set('measure', measure)
   if (area.looks) {
-    const { goDelayMs, stillMs, atMostOne, keys, stays, first, escape } = area.looks
-    fields.set(
-      'looks',
-      `{ goDelayMs: ${number(goDelayMs)}${stillMs === undefined ? '' : `, stillMs: ${number(stillMs)}`}${atMostOne ? ', atMostOne: true' : ''}${keys ? ', keys: true' : ''}${stays ? ', stays: true' : ''}${first === undefined ? '' : `, first: ${first}`}${escape ? ', escape: true' : ''} }`,
-    )
+    const { goDelayMs, stillMs, atMostOne, keys, stays, first, escape, opensByTap } = area.looks
+    fields.set('turnsLooks', 'true')
+    set('goDelayMs', goDelayMs > 0, number(goDelayMs))
+    set('stillMs', stillMs !== undefined, number(stillMs ?? 0))
+    set('atMostOne', atMostOne)
+    set('takesKeys', keys)
+    set('staysOn', stays === true)
+    set('firstOn', first !== undefined, String(first))
+    set('escapes', escape === true)
+    set('opensByTap', opensByTap === true)
   }
   return fields
 }
@@ -428,7 +442,7 @@ const isUnseenAtRest = (rig: Rig, part: string) =>
 
 /** Whether something of an area is seen without the pointer: a part, or a value that is not neutral while it is away. */
 export function doesStand(rig: Rig, area: Area): boolean {
-  if (rig.channels.some((channel) => channel.area === area.id && isBySize(channel))) return true
+  if (rig.channels.some((channel) => channel.area === area.id && (isBySize(channel) || hasFirstZone(channel)))) return true
   if (
     area.looks?.first !== undefined ||
     statesOf(rig, area).some(({ looks, attributes }) => looks.includes('off') || attributes !== undefined)
@@ -436,6 +450,8 @@ export function doesStand(rig: Rig, area: Area): boolean {
     return true
   return addedParts(rig).some((part) => part.area === area.id && !part.lives && part.inside === undefined) || isMovedAtRest(rig, area)
 }
+
+const hasFirstZone = ({ signal }: Channel) => 'first' in signal && signal.first !== undefined
 
 /** Whether elements of the page are not as without the effect while the pointer is away. */
 function isMovedAtRest(rig: Rig, area: Area): boolean {

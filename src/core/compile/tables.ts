@@ -22,7 +22,7 @@ export interface Targets {
 const either = ['findsAll', 'stands', 'keeps', 'seenOnSelf', 'focuses', 'linkedLooks', 'tellsBefore'] as const
 
 /** With any of these, elements stay marked: the stylesheet takes them on, or others are marked with them. */
-const staysMarked = ['comes', 'looks', 'seenWithin', 'seenLinked', 'alsoNamed']
+const staysMarked = ['comes', 'turnsLooks', 'seenWithin', 'seenLinked', 'alsoNamed']
 
 /** The tables of these effects, in their order: one for those that go by one name, in one frame of reference. */
 export function joinTables(drafts: readonly EffectDraft[]): readonly EffectTable[] {

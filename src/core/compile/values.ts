@@ -77,7 +77,10 @@ const writePose = (pose: Pose, side: string): string =>
 /** What each signal is in a script: how it is read, what it is while the pointer is away, when it changes by itself. */
 export function writeSignal(signal: Signal, around: Surroundings, constants: Constants): Fields {
   const fields = (read: string, more: Readonly<Record<string, string>> = {}): Fields => new Map(Object.entries({ read, ...more }))
-  const told: Readonly<Record<string, string>> = around.zone === undefined ? {} : { zone: quote(around.zone) }
+  const told: Readonly<Record<string, string>> =
+    around.zone === undefined
+      ? {}
+      : { zone: quote(around.zone), ...('first' in signal && signal.first !== undefined ? { zoneFirst: number(signal.first) } : {}) }
   switch (signal.of) {
     case 'x':
     case 'y':
@@ -96,7 +99,7 @@ export function writeSignal(signal: Signal, around: Surroundings, constants: Con
     case 'speed':
       return fields('({ t }) => speedAt(t)', { due: '({ t }) => speedDue(t)' })
     case 'zone': {
-      const { insets } = around
+      const insets = signal.insets ?? around.insets
       const four = `[${inset(insets, 'top', 'height')}, ${inset(insets, 'right', 'width')}, ${inset(insets, 'bottom', 'height')}, ${inset(insets, 'left', 'width')}]`
       return fields(
         `(at, follower) => zoneOf(at, follower, ${signal.columns}, ${signal.rows}, ${number(signal.hysteresisPx ?? 0)}, ${four})`,

@@ -95,6 +95,8 @@ export interface TextControl<S> extends ControlOf<S, string> {
   readonly hint: string
   /** Why a text will not do, in words that end a sentence about it; undefined where it does. */
   readonly faultOf: (text: string) => string | undefined
+  /** It is declarations of CSS, which a browser may know or not. */
+  readonly isCss?: boolean | undefined
 }
 
 export type Control<S> =

@@ -6,5 +6,7 @@ export interface Family {
 export const depth: Family = { title: 'Depth' }
 export const light: Family = { title: 'Light' }
 export const reveal: Family = { title: 'Reveal' }
+/** What an element is while the pointer, a finger or the focus is on it. */
+export const state: Family = { title: 'State' }
 /** Rigs by hand. */
 export const custom: Family = { title: 'Custom' }

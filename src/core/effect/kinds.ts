@@ -9,13 +9,17 @@ import { follow } from './follow'
 import { free } from './free'
 import { glow } from './glow'
 import { grainLight } from './grain-light'
+import { hoverLook } from './hover-look'
+import { note } from './note'
 import { pan } from './pan'
 import { porthole } from './porthole'
+import { pull } from './pull'
 import { spotlight } from './spotlight'
 import { spread } from './spread'
 import { tilt } from './tilt'
 import { wash } from './wash'
 import { wipe } from './wipe'
+import { zones } from './zones'
 
 /**
  * A kind whose settings are checked at the border by its own schema. Its functions take the settings of any effect of
@@ -39,6 +43,10 @@ export const kinds: readonly AnyKind[] = [
   wholeKind(pan),
   wholeKind(flip),
   wholeKind(spread),
+  wholeKind(hoverLook),
+  wholeKind(pull),
+  wholeKind(zones),
+  wholeKind(note),
   wholeKind(free),
 ]
 

@@ -3,6 +3,7 @@
 import * as z from 'zod'
 import type { Feel } from '../feel/feel'
 import type { Knob, Token } from '../rig/rig'
+import { readDeclarations } from '../rig/css-text'
 import { curveSchema, feelSchema } from '../rig/schema'
 import { awayChoice } from './away'
 import type {
@@ -208,6 +209,17 @@ export function text({
     controls: (key) => [{ kind: 'text', id: key, drawing: 'none', ...words, faultOf, read: readText(key), write: writing(key) }],
   }
 }
+
+/** Declarations of CSS, such as `color: #fff; opacity: 0.6`; none from the start. */
+export const declarations = (words: Omit<Words<TextControl<Settings>>, 'hint' | 'faultOf'>): Parameter<string> =>
+  text({
+    from: '',
+    hint: 'CSS, such as color: #fff; opacity: 0.6',
+    isCss: true,
+    faultOf: (css) =>
+      css.length > 1000 ? 'is too long' : readDeclarations(css) === undefined ? 'cannot be read as declarations of CSS' : undefined,
+    ...words,
+  })
 
 type Curve = z.infer<typeof curveSchema>
 

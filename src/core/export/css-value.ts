@@ -7,7 +7,7 @@ import { limitsOf, neutralOf, unitOf } from '../rig/slot'
 
 /** The expression of one output: valid inside calc() where it is a number, or a colour by itself. */
 export function writeValue(rig: Rig, names: Names, output: Output): string {
-  const { base, factor, knob, channel, slot, weight, strength, curve } = output
+  const { base, factor, knob, channel, slot, weight, strength, curve, keepsPx } = output
   if (curve && 'colours' in curve) return isPlain(output) ? writeMix(rig, names, output) : `var(${propertyOfOutput(names, output)})`
   const unit = unitOf(slot)
   const given = rig.knobs.find(({ id }) => id === knob)
@@ -26,6 +26,7 @@ export function writeValue(rig: Rig, names: Names, output: Output): string {
     weight === undefined && strength === 1
       ? value
       : weigh(value, base !== 0, neutralOf(slot), weight === undefined ? undefined : read(rig, names, weight), strength)
+  if (keepsPx !== undefined) return `clamp(min(${cssNumber(keepsPx)}px - 100%, -40%), ${shown}, max(100% - ${cssNumber(keepsPx)}px, 40%))`
   return limitsOf(slot)[0] === 0 && slot.on !== 'opacity' && slot.on !== 'transform' ? `max(0${unit}, ${shown})` : shown
 }
 

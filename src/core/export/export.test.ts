@@ -228,7 +228,7 @@ describe('hover looks in a stylesheet', () => {
   it('are told apart: pressed alone, off alone, and what the others do', () => {
     const told = (change: object) => sheetOf(rigWith([{ ...on, ...change }]))
     expect(told({ looks: ['pressed'] })).toContain('.card:hover:active {')
-    expect(told({ looks: ['on'] })).toContain('.card:hover:not(:active) {')
+    expect(told({ looks: ['on'] })).toContain('.card:hover:not(:hover:active) {')
     expect(told({ looks: ['off'] })).toContain('.card:not(:hover) {')
     expect(told({ whose: 'others' })).toContain(':root:has(.card:hover) .card:not(:hover) {')
     expect(told({ to: { within: '.a, .b' } })).toContain('.card:hover :is(.a, .b) {')

@@ -2,7 +2,7 @@
 import { nameOfArea, partWhile } from '../rig/plan'
 import type { Area, State } from '../rig/rig'
 import { asOneSelector } from '../rig/resolve'
-import { isByStylesheet, statesOf, whileShowing } from '../rig/states'
+import { isByStylesheet, statesOf, whileShowing, whileSomeShows } from '../rig/states'
 import { cssNumber, fillHoles, styleText, writeDeclarations, writeTime } from './css-value'
 import type { PlannedEffect } from './plan'
 
@@ -33,11 +33,12 @@ export function writeWays(effect: PlannedEffect): readonly (readonly [declaratio
 export const selectOfDrawn = (area: Area, drawn: 'before' | 'after'): string => `${asOneSelector(styleText(area.select))}::${drawn}`
 
 /** What a state is seen on, from the selector of its area while it shows it. */
-function seenOn({ rig, names }: PlannedEffect, { to, whose }: State, area: Area, showing: string, mark: string | undefined): string {
+function seenOn({ rig, names }: PlannedEffect, { to, whose, looks }: State, area: Area, showing: string, mark: string | undefined): string {
   const select = groundOf(area)
   // What others show tells of all matches but those that show something themselves.
+  const machine = area.looks ?? { keys: false }
   const ground =
-    whose === 'others' ? `:root:has(${showing}) ${whileShowing(select, ['off'], area.looks ?? { keys: false }, mark)}` : showing
+    whose === 'others' ? `${whileSomeShows(select, looks, machine, mark)} ${whileShowing(select, ['off'], machine, mark)}` : showing
   if (to === 'self') return ground
   if ('within' in to) {
     const inner = styleText(to.within)
@@ -71,11 +72,10 @@ const pushing = new Set(['flex-grow'])
 const atOnce = new Set(['z-index'])
 
 /** What any look of these elements declares that takes its time. */
-function propertiesOf(states: readonly State[], { to, whose }: State): readonly string[] {
-  const key = JSON.stringify([to, whose])
-  return [...new Set(states.filter((each) => JSON.stringify([each.to, each.whose]) === key).flatMap(({ css }) => Object.keys(css)))].filter(
-    (property) => !atOnce.has(property),
-  )
+function propertiesOf(states: readonly State[], { to }: State): readonly string[] {
+  const key = JSON.stringify(to)
+  const changed = states.filter((each) => JSON.stringify(each.to) === key && each.ways !== undefined)
+  return [...new Set(changed.flatMap(({ css }) => Object.keys(css)))].filter((property) => !atOnce.has(property))
 }
 
 function writeState(
@@ -86,10 +86,15 @@ function writeState(
   mark: string | undefined,
   what: 'moving' | 'still',
 ): readonly StateRule[] {
-  const { looks, css, ways: all = [], staggerMs, chosenBy } = state
+  const { looks, css, ways: all = [], staggerMs, later: given, chosenBy, startsFrom = {} } = state
   const { names } = effect
   const machine = area.looks ?? { keys: false }
-  const later = staggerMs === undefined ? '' : ` calc(var(--${names.name}-index, 0) * ${cssNumber(staggerMs)}ms)`
+  const later =
+    given !== undefined
+      ? ` ${fillHoles(given, names)}`
+      : staggerMs === undefined
+        ? ''
+        : ` calc(var(--${names.name}-index, 0) * ${cssNumber(staggerMs)}ms)`
   const isPushing = properties.some((property) => pushing.has(property))
   const timed = what === 'moving' ? properties : properties.filter((property) => !pushing.has(property))
   const transition = ({ id, feel, lasts }: Way) => {
@@ -99,7 +104,9 @@ function writeState(
         : id === undefined
           ? writeTime(feel)
           : `var(${propertyOfWay(effect, id)})`
-    return `transition: ${timed.map((property) => `${property} ${time}`).join(', ')};${later ? `\ntransition-delay:${later};` : ''}`
+    // Between being there and not there is nothing either: until the end of the time it is there.
+    const isDiscrete = timed.includes('display') ? '\ntransition-behavior: allow-discrete;' : ''
+    return `transition: ${timed.map((property) => `${property} ${time}`).join(', ')};${isDiscrete}${later ? `\ntransition-delay:${later};` : ''}`
   }
   const on = (showing: string) =>
     chosenBy === undefined ? seenOn(effect, state, area, showing, mark) : chosen(state, markOf(effect, area))
@@ -107,10 +114,13 @@ function writeState(
   const showing = whileShowing(groundOf(area), looks, machine, mark)
   const usual = all.find(({ from }) => from === 'any')
   const special = all.filter(({ from }) => from !== 'any')
-  const own = Object.fromEntries(Object.entries(css).filter(([property]) => moving.has(property) === (what === 'moving')))
+  const ofThese = (all: State['css']) => Object.fromEntries(Object.entries(all).filter(([name]) => moving.has(name) === (what === 'moving')))
+  const own = ofThese(css)
+  const starts = writeDeclarations(ofThese(startsFrom), names)
   const ways = what === 'moving' && !isPushing ? [] : special
   const declarations = [
     ...writeDeclarations(own, names),
+    ...(starts.length > 0 ? ['@starting-style {', ...starts.map((line) => `  ${line}`), '}'] : []),
     ...(usual && timed.length > 0 && (what === 'still' || isPushing) ? transition(usual).split('\n') : []),
   ]
   const isOnPage = typeof state.to !== 'object' || !('part' in state.to)
@@ -118,5 +128,10 @@ function writeState(
   return [...(declarations.length > 0 ? [[on(showing), declarations, isOnPage] as const] : []), ...rest]
 }
 
-const chosen = ({ to }: State, mark: string) =>
-  typeof to === 'object' && 'linked' in to ? `${asOneSelector(styleText(to.linked))}[${chosenMark(mark)}]` : ''
+/** What a zone chooses of the elements that are linked to it; or, while it chooses one, the others. */
+function chosen({ to, whose }: State, mark: string): string {
+  if (typeof to !== 'object' || !('linked' in to)) return ''
+  const linked = asOneSelector(styleText(to.linked))
+  const isChosen = `[${chosenMark(mark)}]`
+  return whose === 'others' ? `:root:has(${linked}${isChosen}) ${linked}:not(${isChosen})` : `${linked}${isChosen}`
+}

@@ -154,12 +154,13 @@ interface Bound {
 }
 
 /** On which elements the knobs and tokens stand: the areas, and what uses some of them outside of these. */
-function ownersOf({ areas, rules }: Rig): readonly string[] {
+function ownersOf({ areas, rules, states = [] }: Rig): readonly string[] {
   const homes = areas.map(({ of, select }) => (of === 'window' ? ':root' : select))
   const isInside = (select: string) =>
     homes.some((home) => home === ':root' || select === home || /^[\s>.:[#]/.test(afterStart(select, home)))
   const outside = rules.filter(({ select, css }) => !isInside(select) && Object.values(css).some((value) => value.includes('{')))
-  return [...new Set([...homes, ...outside.map(({ select }) => select)].map(styleText))]
+  const linked = states.flatMap(({ to }) => (typeof to === 'object' && 'linked' in to && !isInside(to.linked) ? [to.linked] : []))
+  return [...new Set([...homes, ...outside.map(({ select }) => select), ...linked].map(styleText))]
 }
 
 /** What follows a text's beginning; empty where it begins otherwise. */
@@ -179,7 +180,7 @@ function writeEffect(effect: PlannedEffect, comings: readonly Coming[], facts: S
     ...comings.flatMap((coming) => writeTimes(effect, coming)),
     ...writeWays(effect),
   ]
-  const width = Math.max(0, ...knobs.map(([declaration]) => declaration.length))
+  const width = Math.max(0, ...knobs.map(([declaration]) => declaration.length).filter((length) => length <= longestBeside))
   const owners = ownersOf(rig)
   const rules = writeRules(effect, comings, facts)
   return [
@@ -190,7 +191,7 @@ function writeEffect(effect: PlannedEffect, comings: readonly Coming[], facts: S
     ...(knobs.length > 0
       ? [
           `${owners.join(',\n')} {`,
-          ...knobs.map(([declaration, note]) => (note ? `  ${declaration.padEnd(width)}  /* ${commentText(note)} */` : `  ${declaration}`)),
+          ...knobs.flatMap(([declaration, note]) => writeKnown(declaration, note, width)),
           '}',
         ]
       : []),
@@ -211,6 +212,17 @@ function writeEffect(effect: PlannedEffect, comings: readonly Coming[], facts: S
     '',
   ].join('\n')
 }
+
+/** A note stands beside what is no longer than this. */
+const longestBeside = 90
+
+/** A custom property with its note beside it, or above it where it is long. */
+const writeKnown = (declaration: string, note: string, width: number): readonly string[] =>
+  note === ''
+    ? [`  ${declaration}`]
+    : declaration.length > longestBeside
+      ? [`  /* ${commentText(note)} */`, `  ${declaration}`]
+      : [`  ${declaration.padEnd(width)}  /* ${commentText(note)} */`]
 
 /** What of hover looks and rules moves, where that is welcome. */
 function writeMoving(effect: PlannedEffect, facts: SheetFacts): readonly string[] {

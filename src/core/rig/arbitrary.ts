@@ -1,5 +1,6 @@
 // Rigs and traces made at random, over all that a rig can say: for tests of what must hold whatever an effect is made of.
 import fc from 'fast-check'
+import type { Insets } from '../geometry/insets'
 import type { Feel } from '../feel/feel'
 import { lookNames } from '../look/look'
 import { keys, type Sample } from '../signal/sample'
@@ -32,6 +33,11 @@ export const spring = fc.record({
 })
 const feel: fc.Arbitrary<Feel> = fc.oneof(fc.constant({ kind: 'direct' as const }), glide, spring, timed)
 
+function evenInsets(value: number): Insets {
+  const inset = { value, unit: 'px' as const }
+  return { top: inset, right: inset, bottom: inset, left: inset }
+}
+
 const beyond = fc.constantFrom('clamp' as const, 'extend' as const)
 const axis = fc.constantFrom('x' as const, 'y' as const)
 const pose = fc.oneof(between(-1, 1), fc.tuple(between(-1, 1), between(-1, 1), between(-1, 1), between(-1, 1)))
@@ -50,6 +56,8 @@ const signal: fc.Arbitrary<Signal> = fc.oneof(
       columns: fc.integer({ min: 1, max: 5 }),
       rows: fc.integer({ min: 1, max: 4 }),
       hysteresisPx: between(0, 30),
+      insets: fc.option(between(0, 60).map(evenInsets), { nil: undefined }),
+      first: fc.option(fc.constant(0), { nil: undefined }),
     }),
   },
   { weight: 1, arbitrary: fc.record({ of: fc.constant('nearest' as const), among: fc.constant('.zone'), hysteresisPx: between(0, 30) }) },
@@ -194,14 +202,13 @@ export const rig: fc.Arbitrary<Rig> = fc
       made.map((each) => ofElements(each, of)),
       of,
     )
-    const inset = { value: insetPx, unit: 'px' as const }
     return {
       areas: [
         {
           id: 'cards',
           of,
           select: '.card',
-          insets: { top: inset, right: inset, bottom: inset, left: inset },
+          insets: evenInsets(insetPx),
           box: 'still' as const,
           among,
           pointer,

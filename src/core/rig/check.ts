@@ -35,6 +35,13 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
       checkHoles([list, i, 'css'], declarations)
     })
   }
+  rig.states?.forEach(({ startsFrom }, i) => {
+    checkHoles(['states', i, 'startsFrom'], startsFrom)
+  })
+  rig.areas.forEach(({ of, joined, describes, placed }, i) => {
+    if (joined !== undefined && of !== 'each') report(['areas', i, 'joined'], 'is in step with single matches')
+    if (joined === undefined && (describes ?? placed)) report(['areas', i, 'joined'], 'is what is placed and describes')
+  })
   rig.layers?.forEach(({ id, css: text }, i) => {
     const filling = rig.outputs.filter(({ slot }) => 'layer' in slot && slot.layer === id)
     const holes = new Set([...text.matchAll(/\{([^}]*)\}/g)].map(([, hole]) => hole))
@@ -84,7 +91,8 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
       report(['channels', i, 'away'], 'an output of a channel that lets go needs a weight')
     }
   })
-  rig.states?.forEach(({ area, to, chosenBy, ways = [] }, i) => {
+  rig.states?.forEach(({ area, to, chosenBy, ways = [], later = '' }, i) => {
+    checkHoles(['states', i], { later })
     const own = areas.get(area)
     if (!own) report(['states', i, 'area'], `there is no area "${area}"`)
     else if (!own.looks && chosenBy === undefined) report(['states', i, 'looks'], `the area "${area}" has no looks`)
@@ -138,6 +146,8 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
       report(['outputs', i, 'slot', 'layer'], `there is no layer "${slot.layer}"`)
     const twin = rig.outputs.find((other) => slotName(other.slot) === slotName(slot) && JSON.stringify(other.to) === JSON.stringify(to))
     if (twin && unitOf(twin.slot) !== unitOf(slot)) report(['outputs', i, 'slot'], `${slotName(slot)} of one element is given in two units`)
+    if (output.keepsPx !== undefined && !(slot.on === 'transform' && /^translate[XY]$/.test(slot.fn) && unitOf(slot) === 'px'))
+      report(['outputs', i, 'keepsPx'], 'is of a translation across or down in px')
     if (weight !== undefined && channel !== undefined && channels.get(weight)?.area !== channels.get(channel)?.area)
       report(['outputs', i, 'weight'], 'a weight is read in the area of the channel')
     if (slot.on === 'property' && !fitsProperty(slot.name, slot.unit))

@@ -27,6 +27,42 @@ export function isContained(text: string): boolean {
   return open.length === 0
 }
 
+/**
+ * The declarations of CSS text like `color: #fff; opacity: 0.6`, by property; undefined where it is none. A property is
+ * written in lower case but for custom ones, and none is important.
+ */
+export function readDeclarations(text: string): Readonly<Record<string, string>> | undefined {
+  const declarations: Record<string, string> = {}
+  for (const one of splitOutside(text, ';')) {
+    if (one.trim() === '') continue
+    const [, property = '', value = ''] = /^\s*(--[a-z][\w-]*|-?[a-z][a-z-]*)\s*:\s*([^]*?)\s*$/i.exec(one) ?? []
+    if (value === '' || value.length > 500 || !isContained(value) || /!/.test(value)) return undefined
+    declarations[property.startsWith('--') ? property : property.toLowerCase()] = value
+  }
+  return declarations
+}
+
+/** Text cut at a character, wherever it stands in no bracket and no string. */
+function splitOutside(text: string, at: string): readonly string[] {
+  const pieces: string[] = []
+  let from = 0
+  let depth = 0
+  for (let i = 0; i < text.length; i++) {
+    const character = text.charAt(i)
+    if (character === '\\') i += 1
+    else if (character === '"' || character === "'") {
+      const end = endOfString(text, i)
+      if (end > 0) i = end
+    } else if (character in closing) depth += 1
+    else if (character === ')' || character === ']') depth -= 1
+    else if (character === at && depth === 0) {
+      pieces.push(text.slice(from, i))
+      from = i + 1
+    }
+  }
+  return [...pieces, text.slice(from)]
+}
+
 /** Where the string that begins here ends; -1 where it does not. */
 function endOfString(text: string, from: number): number {
   for (let i = from + 1; i < text.length; i++) {

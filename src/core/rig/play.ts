@@ -75,7 +75,10 @@ export function beginPlay(
     const value = start?.(index) ?? poseOf(channel)
     const span = spanOf(channel)
     const chain = channel.chain ? chains.begin(value, channel.chain, channel.feel, restBand * span) : undefined
-    return { reading: NaN, turn: 0, turnedTo: NaN, next: undefined, own: followerAt(0), follower: followerAt(value), chain, span }
+    const { signal } = channel
+    const reading = 'first' in signal ? (signal.first ?? NaN) : NaN
+    if (Number.isFinite(reading)) presence.zones.set(channel.id, reading)
+    return { reading, turn: 0, turnedTo: NaN, next: undefined, own: followerAt(0), follower: followerAt(value), chain, span }
   })
   const flowing = [...channels.keys()].filter((index) => Boolean(channels[index] && readers[channels[index].signal.of].due))
   return { channels, states, frame, area, presence, insets, zones: [], index: 0, flowing }

@@ -112,11 +112,12 @@ export function withSelectors(rig: Rig, change: (select: string) => string): Rig
   const withTarget = <T extends { readonly to: Target }>(item: T): T => ({ ...item, to: item.to === 'self' ? item.to : changed(item.to) })
   return {
     ...rig,
-    areas: rig.areas.map(({ select, bridge, beyond, ...area }) => ({
+    areas: rig.areas.map(({ select, bridge, beyond, joined, ...area }) => ({
       ...area,
       select: change(select),
       ...(bridge === undefined ? {} : { bridge: change(bridge) }),
       ...(beyond === undefined ? {} : { beyond: change(beyond) }),
+      ...(joined === undefined ? {} : { joined: change(joined) }),
     })),
     channels: rig.channels.map((channel) => ({
       ...channel,

@@ -76,6 +76,11 @@ export const colourCurveSchema = z.object({
   }),
 })
 
+/** A length along a side: px, or % of the box along the same axis. */
+export const lengthSchema = z.object({ value: number(-10_000, 10_000), unit: z.enum(['px', '%']) })
+
+export const insetsSchema = z.object({ top: lengthSchema, right: lengthSchema, bottom: lengthSchema, left: lengthSchema })
+
 // Signals: numbers read from the pointer in a frame of reference.
 
 /** One value, or one for each side: top, right, bottom, left. */
@@ -83,6 +88,9 @@ export const poseSchema = z.union([px, z.tuple([px, px, px, px]).readonly()])
 
 /** A number for each look; those left out are as `off`. */
 export const lookValuesSchema = z.object({ off: px, on: px.optional(), pressed: px.optional(), still: px.optional() })
+
+/** Which is chosen before the pointer first comes, counted from 0; none where it is left out. */
+const firstZone = z.number().int().min(0).max(10_000).optional()
 
 const signalSchemas = [
   /** 0..1 between the insets of the padding box; held at the ends, or running on. */
@@ -96,15 +104,17 @@ const signalSchemas = [
   z.object({ of: z.enum(['angle', 'heading', 'speed', 'inside', 'pressed', 'focus']) }),
   /** px from the middle, or from the edge of the border box: negative inside. */
   z.object({ of: z.literal('distance'), from: z.enum(['centre', 'edge']) }),
-  /** Which of columns x rows, row by row from 0. */
+  /** Which of columns x rows, row by row from 0: of the frame, or of what insets of its own leave of it, beyond which the outermost ones go on. */
   z.object({
     of: z.literal('zone'),
     columns: z.number().int().min(1).max(100),
     rows: z.number().int().min(1).max(100),
+    insets: insetsSchema.optional(),
     hysteresisPx: number(0, 1000).optional(),
+    first: firstZone,
   }),
   /** Which of the elements that `among` matches is nearest. */
-  z.object({ of: z.literal('nearest'), among: select, hysteresisPx: number(0, 1000).optional() }),
+  z.object({ of: z.literal('nearest'), among: select, hysteresisPx: number(0, 1000).optional(), first: firstZone }),
   /** 1 for that element of the frame's which a zone of the same area chooses, by their order; 0 for the others. */
   z.object({ of: z.literal('chosen'), by: identifier }),
   /** How large the frame is, by how much what it holds is larger (overflow), and by how much it is larger than its area (excess), px: with the pointer and without it. */
@@ -149,11 +159,6 @@ export const signalSchema = z.discriminatedUnion('of', signalSchemas, {
 
 // Areas: where the pointer is read.
 
-/** A length along a side: px, or % of the box along the same axis. */
-export const lengthSchema = z.object({ value: number(-10_000, 10_000), unit: z.enum(['px', '%']) })
-
-export const insetsSchema = z.object({ top: lengthSchema, right: lengthSchema, bottom: lengthSchema, left: lengthSchema })
-
 /** The hover state machine of an area. Times in ms. */
 export const looksSchema = z.object({
   /** How long it stays on after the last cause has gone. */
@@ -170,6 +175,8 @@ export const looksSchema = z.object({
   first: z.number().int().min(0).max(1000).optional(),
   /** Escape puts it off at once, until its causes have gone. */
   escape: z.boolean().optional(),
+  /** A tap puts it on also where it is on a link or a button: a link is followed by the next one. */
+  opensByTap: z.boolean().optional(),
 })
 
 export const areaSchema = z
@@ -188,6 +195,12 @@ export const areaSchema = z
     beyond: select.optional(),
     /** More elements that count as the same place: inside the match, or anywhere for a group. */
     bridge: select.optional(),
+    /** An element for each match, in step with it and anywhere on the page, that counts as the same place. */
+    joined: select.optional(),
+    /** What is joined is read out as what describes the match, or what in it takes the focus. */
+    describes: z.boolean().optional(),
+    /** Where what is joined lies: beside the match, so far from it; on the other side where there is no room, and within the window. */
+    placed: z.object({ side: z.enum(sides), align: z.enum(['start', 'center', 'end']), gapPx: number(0, 400) }).optional(),
     /** `fine`: a mouse or a pen only. `any`: a finger too. */
     pointer: z.enum(['fine', 'any']),
     /** What a finger does to it; the page scrolls along the axes that are left. */
@@ -298,6 +311,8 @@ export const outputSchema = z.object({
   /** The channel that is its weight, 0..1. */
   weight: identifier.optional(),
   strength: number(0, 2),
+  /** Of a translation in px: so many px of the element's own box stay where they lie, or three fifths of a smaller one, as CSS works it out. */
+  keepsPx: number(0, 1000).optional(),
 })
 
 // Knobs and tokens: what the designer may turn in the exported stylesheet, where each is a custom property.
@@ -315,7 +330,7 @@ export const handleSchema = z.discriminatedUnion('on', [
   /** An arrow from the middle of the area; degrees clockwise from up. */
   z.object({ on: z.literal('direction') }),
   /** Into how many columns or rows the area is cut. */
-  z.object({ on: z.literal('zones'), along: z.enum(['columns', 'rows']) }),
+  z.object({ on: z.literal('zones'), along: z.enum(['columns', 'rows']), insetPx: number(0, 10_000).optional() }),
   /** How many times as large as others beside it the area is: an edge across its row, or down its column. */
   z.object({ on: z.literal('factor'), along: z.enum(['across', 'down']) }),
 ])
@@ -486,10 +501,14 @@ export const stateSchema = z.object({
   chosenBy: identifier.optional(),
   to: targetSchema,
   css: cssSchema,
+  /** What they begin with where they were not there before (`display: none`). */
+  startsFrom: cssSchema.optional(),
   /** The ways there; the first that fits what was shown before. */
   ways: z.array(waySchema).max(8).readonly().optional(),
   /** How much later than the one before each of several elements sets out, ms. */
   staggerMs: number(0, 10_000).optional(),
+  /** The same as CSS works it out: a time, by properties of the elements. */
+  later: valueWithHoles(500).min(1).optional(),
   /** Attributes that they have meanwhile; afterwards they have again what the page gave them. */
   attributes: z.record(attributeName, z.string().max(200)).optional(),
   /** What moving pictures and sound do: play from where they are or from their start, or pause. */

@@ -12,7 +12,8 @@ function stretchOf(count: number, share: number, last: number, slack: number): n
 
 export const zone: Reader<Extract<Signal, { of: 'zone' }>> = {
   span: ({ columns, rows }) => columns * rows,
-  read: ({ columns, rows, hysteresisPx = 0 }, { frame: { width, height }, insets, point }, { reading }) => {
+  read: ({ columns, rows, hysteresisPx = 0, insets: own }, { frame: { width, height }, insets: ofArea, point }, { reading }) => {
+    const insets = own ?? ofArea
     const left = insetOf(insets, 'left', width)
     const top = insetOf(insets, 'top', height)
     const across = width - left - insetOf(insets, 'right', width)

@@ -5,6 +5,7 @@ import { readGradient, writeGradient } from '../../core/curve/gradient'
 import type { Control } from '../../core/effect/control'
 import { tellValue } from '../../core/effect/tell'
 import { answerOfFeel } from '../../core/feel/answer'
+import { readDeclarations } from '../../core/rig/css-text'
 import type { Effect } from '../../core/site/site'
 import { changeControl } from '../commands'
 import { useStudio, useView } from '../context'
@@ -73,7 +74,7 @@ export function ControlWord({ control, effect, onRefusal }: ControlWordProps) {
           width="230px"
           onFocus={touch}
           onTake={(text) => {
-            const fault = control.faultOf(text)
+            const fault = control.faultOf(text) ?? (control.isCss ? unknownIn(text) : undefined)
             onRefusal(fault === undefined ? null : `${control.title} ${fault}. It stays as it was; it is ${control.hint}.`)
             if (fault === undefined) change(text)
           }}
@@ -82,6 +83,12 @@ export function ControlWord({ control, effect, onRefusal }: ControlWordProps) {
     case 'curve':
       return <DrawnWord control={control} words={tellValue(control, settings)} onTouch={touch} />
   }
+}
+
+/** Why declarations will not do in this browser; undefined where they all will. */
+function unknownIn(css: string): string | undefined {
+  const unknown = Object.entries(readDeclarations(css) ?? {}).find(([property, value]) => !CSS.supports(property, value))
+  return unknown && `has no meaning for a browser in “${unknown.join(': ')}”`
 }
 
 interface DrawnWordProps {

@@ -18,7 +18,7 @@ export function playRun(studio: Studio, run: RunName): void {
   const effect = selectedEffect(studio)
   if (!effect) return
   letGo(studio)
-  const bridge = expandEffect(effect).areas.find((area) => area.bridge !== undefined)?.bridge
+  const [bridge] = expandEffect(effect).areas.flatMap((area) => area.bridge ?? area.joined ?? [])
   link.say({ type: 'test-run', run, select: effect.select, ...(bridge === undefined ? {} : { bridge }) })
   notify(studio, `${capitalised(runs[run].words)}: shows ${runs[run].provokes}.`)
 }

@@ -1,4 +1,5 @@
 import { frameOf } from './frames'
+import { given } from './given'
 import { none } from './measure'
 import { hasPointer } from './on'
 import type { Effect, Frame, Place } from './types'
@@ -34,12 +35,13 @@ export function readFrame(effect: Effect, place: Place): Frame {
   return box ? frameOf(box, effect.measure) : areaFrame(effect, place.area)
 }
 
-/** Whether the pointer is on an area: on its element, on one of a group, or on what is bridged to it. */
-export function holds(effect: Effect, area: Element): boolean {
+/** Whether the pointer is on an area: on its element, on one of a group, or on what is bridged or joined to it. */
+export function holds(effect: Effect, area: Element, beside?: Element): boolean {
   if (effect.isWindow) return hasPointer(windowFrame(), effect.insets)
   const isOnSome = (elements: Iterable<Element>, insets?: Effect['insets']) =>
     [...elements].some((element) => hasPointer(frameOf(element, effect.measure), insets))
   if (effect.isGroup)
     return isOnSome(document.querySelectorAll(effect.bridge ? `${effect.select}, ${effect.bridge}` : effect.select), effect.insets)
+  if (given.hasJoined && beside && hasPointer(frameOf(beside, effect.measure))) return true
   return hasPointer(frameOf(area, effect.measure), effect.insets) || !!(effect.bridge && isOnSome(area.querySelectorAll(effect.bridge)))
 }

@@ -1,4 +1,4 @@
-import { given } from './given'
+import { effects, given } from './given'
 import { followCauses } from './looks'
 import { turnPlace } from './place'
 import { pointer } from './pointer'
@@ -10,11 +10,15 @@ export function meetFocus(effect: Effect, target: Element | null): void {
   for (const place of effect.places.values()) {
     const focused =
       !!target &&
-      (effect.isGroup ? !!target.closest(effect.select) : place.area.contains(target)) &&
+      (effect.isGroup
+        ? !!target.closest(effect.select)
+        : given.hasJoined
+          ? [place.area, place.beside].some((home) => home?.contains(target))
+          : place.area.contains(target)) &&
       (!given.partsSlide || !effect.slider || target.matches(effect.slider))
     if (focused === place.focused) continue
     place.focused = focused
-    if (effect.looks) followCauses(effect, place, pointer.time)
+    if (effect.turnsLooks) followCauses(effect, place, pointer.time)
     turnPlace(effect, place, pointer.time, false)
   }
 }
@@ -28,14 +32,23 @@ export function hearTap(type: string, t: number): void {
   if (type === 'pointerdown') finger = { x: pointer.x, y: pointer.y, t }
 }
 
-/** A tap turns on what had the finger, unless it was meant for a link; a tap elsewhere ends that. */
+/** A tap that opens something follows no link; the next one does. */
+export function keepTap(event: Event): void {
+  const { pointerType, target } = event as PointerEvent
+  if (pointerType !== 'touch') return
+  for (const effect of effects)
+    if (effect.opensByTap)
+      for (const { area, look } of effect.places.values()) if (area.contains(target as Element) && !look.tapped) event.preventDefault()
+}
+
+/** A tap turns on what had the finger, unless it was meant for something else; a tap elsewhere ends that. */
 export function meetTap(effect: Effect, target: Element): void {
   if (!isTap || !effect.taps) return
-  const isPlain = !target.closest('a[href], button, input, select, textarea, summary, label')
+  const isPlain = !target.closest(effect.taps)
   for (const place of effect.places.values()) {
     const tapped = isPlain && place.isOn
     if (tapped === place.look.tapped) continue
     place.look.tapped = tapped
-    if (effect.looks) followCauses(effect, place, pointer.time)
+    if (effect.turnsLooks) followCauses(effect, place, pointer.time)
   }
 }

@@ -1,3 +1,5 @@
+import { layBeside } from './beside'
+import { given } from './given'
 import { addParts } from './parts'
 import { begin } from './place'
 import type { Effect } from './types'
@@ -22,4 +24,5 @@ export function findAll(effect: Effect): void {
       if (effect.readsIn && elements.length === 0) elements.push(area)
       for (const element of elements) if (!effect.places.has(element)) begin(effect, area, element)
     }
+  if (given.placesBeside) for (const place of effect.places.values()) layBeside(effect, place)
 }

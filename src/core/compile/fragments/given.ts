@@ -32,9 +32,19 @@ export const given = {
   /** Some look has moving pictures or sound play. */
   hasMedia: true,
   restarts: true,
-  /** Some look stays, or is there from the start. */
+  /** Some look is another when the pointer stands still; some stays, or is there from the start. */
+  hasStill: true,
   hasStaying: true,
   hasFirst: true,
+  /** Some element elsewhere counts as the same place, and may be laid beside it; some look is put on by taps on links too. */
+  hasJoined: true,
+  placesBeside: true,
+  opensByTap: true,
+  /** Some value is followed; some is written. */
+  hasValues: true,
+  hasWritten: true,
+  /** Some zone is chosen before the pointer comes. */
+  hasFirstZone: true,
   hasTrack: true,
   hasPath: true,
   /** Some element may have borders, or round corners that count. */

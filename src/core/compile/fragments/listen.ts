@@ -1,3 +1,4 @@
+import { keepTap } from './causes'
 import { events, wake } from './draw'
 import { given } from './given'
 import { hearKey } from './keys'
@@ -26,6 +27,7 @@ export function listen(): void {
       given.takesOff ? { passive: true, capture: true, signal: ending.signal } : { passive: true, capture: true },
     )
   if (given.pressed) addEventListener('dragstart', keepPress, given.takesOff ? { capture: true, signal: ending.signal } : true)
+  if (given.opensByTap) addEventListener('click', keepTap, given.takesOff ? { capture: true, signal: ending.signal } : true)
   if (given.hasKeys) addEventListener('keydown', hearKey, given.takesOff ? { capture: true, signal: ending.signal } : { capture: true })
   if (given.hasWheel) {
     const passive = !given.hasPinch

@@ -5,38 +5,38 @@ import { change } from './look-state'
 import { turnPlace } from './place'
 import type { Effect, Place } from './types'
 
-function turnLook({ looks }: Effect, place: Place, event: string, t: number): boolean {
+function turnLook(effect: Effect, place: Place, event: string, t: number): boolean {
   const { look } = place
   let changed = change(look, event)
   if (look.state === 'going') {
-    if (event === 'go') look.dueAt = t + (looks?.goDelayMs ?? 0)
+    if (event === 'go') look.dueAt = t + (effect.goDelayMs ?? 0)
     if (look.dueAt <= t) changed = change(look, 'due') || changed
   }
-  if (look.state === 'on') look.dueAt = looks?.stillMs && place.isOn ? Math.max(t, place.stood.t + looks.stillMs) : Infinity
+  if (look.state === 'on') look.dueAt = effect.stillMs && place.isOn ? Math.max(t, place.stood.t + effect.stillMs) : Infinity
   else if (look.state !== 'going') look.dueAt = Infinity
   return changed
 }
 
 /** Brings the look of a place in line with the pointer, its buttons, the focus and taps. */
 export function followCauses(effect: Effect, place: Place, t: number): void {
-  const { look, isOn, stood } = place
+  const { look, isOn } = place
   const wasOff = look.shown === 'off'
-  const isCaused = isOn || (effect.looks?.keys && place.focused) || look.tapped
+  const isCaused = isOn || (effect.takesKeys && place.focused) || look.tapped
   if (given.hasEscape) {
     if (!isCaused) look.dismissed = false
     if (look.dismissed) return
   }
-  const stays = given.hasStaying && effect.looks?.stays
+  const stays = given.hasStaying && effect.staysOn
   const causes = [...(isCaused ? ['come'] : stays ? [] : ['go']), ...(isOn || stays ? [isOn && pointer.buttons ? 'press' : 'release'] : [])]
   let changed = causes.map((event) => turnLook(effect, place, event, t)).includes(true)
-  if (look.state === 'still' && (!isCaused || stood.t + (effect.looks?.stillMs ?? 0) > t))
+  if (given.hasStill && look.state === 'still' && (!isCaused || place.stood.t + (effect.stillMs ?? 0) > t))
     changed = turnLook(effect, place, 'move', t) || changed
   if (changed) show(effect, place, t, wasOff)
 }
 
 /** Escape puts off what shows anything. */
 export function dismissAll(effect: Effect, t: number): void {
-  if (!effect.looks?.escape) return
+  if (!effect.escapes) return
   for (const place of effect.places.values()) {
     if (!turnLook(effect, place, 'dismiss', t)) continue
     place.look.tapped = false
@@ -51,7 +51,7 @@ function show(effect: Effect, place: Place, t: number, wasOff = false): void {
   turnPlace(effect, place, t, false)
   for (const other of effect.places.values()) {
     if (other.area === place.area) continue
-    if (effect.looks?.atMostOne && look.shown !== 'off' && wasOff && turnLook(effect, other, 'dismiss', t)) other.look.tapped = false
+    if (effect.atMostOne && look.shown !== 'off' && wasOff && turnLook(effect, other, 'dismiss', t)) other.look.tapped = false
     turnPlace(effect, other, t, false, look.shown === 'off' ? undefined : look)
   }
 }

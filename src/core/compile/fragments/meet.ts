@@ -19,6 +19,10 @@ function isMet(effect: Effect, over: Element, area: Element): boolean {
   return !effect.beyond || [...document.querySelectorAll(effect.beyond)].some(isOnIt)
 }
 
+/** Whether an element that holds the pointer has it too. */
+const hasNothingForeignLyingOnIt = (effect: Effect, over: Element, area: Element) =>
+  effect.amongAll ? isMet(effect, over, area) : isClear(effect, over, area)
+
 /** Takes the pointer to the elements of an effect that have it, and away from those that had it. */
 export function meetEffect(effect: Effect): void {
   const over = given.hasTouch && effect.fine && pointer.isTouch ? null : pointer.over
@@ -28,7 +32,7 @@ export function meetEffect(effect: Effect): void {
   }
   const all = [...effect.places.values()]
   const holding = over
-    ? all.filter(({ area }) => holds(effect, area) && (effect.amongAll ? isMet(effect, over, area) : isClear(effect, over, area)))
+    ? all.filter(({ area, beside }) => holds(effect, area, beside) && hasNothingForeignLyingOnIt(effect, over, area))
     : []
   // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
   const first = effect.amongAll
@@ -47,7 +51,7 @@ function meetPlace(effect: Effect, place: Place, has: boolean): void {
   if (given.asksStood && (arrives || Math.hypot(pointer.x - place.stood.x, pointer.y - place.stood.y) >= 3))
     place.stood = { x: pointer.x, y: pointer.y, t: pointer.time }
   if (given.partsDrop) dropAlong(effect, place, arrives)
-  if (effect.looks) followCauses(effect, place, pointer.time)
+  if (effect.turnsLooks) followCauses(effect, place, pointer.time)
   turnPlace(effect, place, pointer.time, arrives)
   if (effect.comesMs && (arrives || !has)) place.comesUntil = pointer.time + ((has ? effect.comesMs : effect.goesMs) ?? 0)
 }

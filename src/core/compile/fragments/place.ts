@@ -5,6 +5,7 @@ import { given } from './given'
 import { newLook, feelByLook } from './look-state'
 import { readOwn } from './own'
 import { pointer } from './pointer'
+import { linkedTo } from './targets'
 import { turn, valueAt } from './turn'
 import type { At, Effect, Look, Place, Value, ValueFollower } from './types'
 
@@ -17,7 +18,7 @@ export function begin(effect: Effect, area: Element, element = area): void {
     moves: !!effect.stands,
     comesUntil: 0,
     focused: false,
-    followers: effect.readsIn && element === area ? [] : effect.values.map((value) => newFollower(value)),
+    followers: !given.hasValues || (effect.readsIn && element === area) ? [] : effect.values.map((value) => newFollower(value)),
     stood: { x: 0, y: 0, t: 0 },
     look: given.hasFirst ? firstLook(effect, area) : newLook(),
     entry: [0, 3, 0],
@@ -26,18 +27,20 @@ export function begin(effect: Effect, area: Element, element = area): void {
   if (given.hasFirst && place.look.shown === 'on')
     for (const follower of place.followers)
       if (follower.value.byLook) follower.target = shapedOf(follower.value, follower.value.read({ place } as At, follower))
+  if (given.hasFirstZone) for (const follower of place.followers) follower.reading = follower.value.zoneFirst
   if (given.hasSizes)
     for (const follower of place.followers)
       if (follower.value.bySize && follower.value.leave && !follower.value.links)
         follower.target = shapedOf(follower.value, follower.value.leave(atOf(effect, place, 0), follower))
+  if (given.hasJoined && effect.joined) place.beside = linkedTo(effect, place, effect.joined)[0]
   effect.places.set(element, place)
   if (given.hasOwn) place.own = readOwn(effect, place)
 }
 
 /** The look with which an area begins: the one of that index may be on from the start, unless another is by now. */
-function firstLook({ looks, places, select }: Effect, area: Element): Look {
+function firstLook({ firstOn, places, select }: Effect, area: Element): Look {
   const index = [...document.querySelectorAll(select)].indexOf(area)
-  const isFirst = looks?.first === index && ![...places.values()].some((other) => other.area !== area && other.look.shown !== 'off')
+  const isFirst = firstOn === index && ![...places.values()].some((other) => other.area !== area && other.look.shown !== 'off')
   return isFirst ? { ...newLook(), state: 'on', shown: 'on' } : newLook()
 }
 
@@ -66,9 +69,11 @@ export function atOf(effect: Effect, place: Place, t: number): At {
 
 /** Turns all that follows the pointer in a place to where it should be now. */
 export function turnPlace(effect: Effect, place: Place, t: number, arrives: boolean, others?: Look): void {
-  const at = { ...atOf(effect, place, t), others }
   place.moves = true
-  for (const follower of place.followers) turnValue(follower, at, arrives)
+  if (given.hasValues) {
+    const at = { ...atOf(effect, place, t), others }
+    for (const follower of place.followers) turnValue(follower, at, arrives)
+  }
 }
 
 export function turnValue(follower: ValueFollower, at: At, arrives = false): void {
@@ -87,7 +92,7 @@ export function turnValue(follower: ValueFollower, at: At, arrives = false): voi
   follower.reading = reading
   if (given.hasChosen && value.zone) noteZone(at.place.area, value.zone, reading)
   if (value.links) turnChain(follower, target, (at.place.isOn ? value.halfLifeMs : value.goingHalfLifeMs) ?? value.halfLifeMs ?? 1, at.t)
-  else
+  else if (given.hasWritten)
     turn(
       follower,
       target,

@@ -26,7 +26,7 @@ export const seenOn = (effect: Effect, place: Place): readonly HTMLElement[] => 
 ]
 
 /** The element that is in step with an area: the first with the first, the second with the second. */
-function linkedTo(effect: Effect, { area }: Place, select: string): readonly HTMLElement[] {
+export function linkedTo(effect: Effect, { area }: Place, select: string): readonly HTMLElement[] {
   const index = effect.isGroup || effect.isWindow ? 0 : [...document.querySelectorAll(effect.select)].indexOf(area)
   return [...document.querySelectorAll<HTMLElement>(select)].slice(index, index + 1)
 }

@@ -10,12 +10,12 @@ function say(effect: Effect, { area }: Place, what: string, detail?: number): vo
 }
 
 export function tell(effect: Effect, place: Place): void {
-  const isOn = effect.looks ? place.look.shown !== 'off' : place.isOn
+  const isOn = effect.turnsLooks ? place.look.shown !== 'off' : place.isOn
   if (place.moves) place.framesMoving = (place.framesMoving ?? -1) + 1
   if (isOn !== !!place.told) say(effect, place, isOn ? 'on' : 'off')
   place.told = isOn
   const { shown } = place.look
-  if (effect.looks && shown !== place.lookTold && (shown === 'still' || shown === 'pressed')) say(effect, place, shown)
+  if (effect.turnsLooks && shown !== place.lookTold && (shown === 'still' || shown === 'pressed')) say(effect, place, shown)
   place.lookTold = shown
 }
 
@@ -26,9 +26,9 @@ export function tellSettled(effect: Effect, place: Place): void {
 }
 
 /** Tells which of the elements that are linked to a zone it chooses; none, where there is no reading. */
-function tellChosen(chosen: NonNullable<Effect['chosen']>, zone: string | undefined, mark: string, reading?: number): void {
+function tellChosen(chosen: NonNullable<Effect['chosen']>, zone: string | undefined, chosenMark: string, reading?: number): void {
   for (const [select, of] of chosen)
-    if (of === zone) document.querySelectorAll(select).forEach((element, index) => element.toggleAttribute(mark, index === reading))
+    if (of === zone) document.querySelectorAll(select).forEach((element, index) => element.toggleAttribute(chosenMark, index === reading))
 }
 
 /** Tells the zones that the pointer is in, by attributes that the stylesheet can use. */

@@ -106,6 +106,8 @@ export interface Value {
   readonly as?: (value: number) => string | number
   /** It is a zone, which the page is told of by this name. */
   readonly zone?: string
+  /** Which one it tells before the pointer first comes. */
+  readonly zoneFirst?: number
   /** The slider of its effect shows it, along this axis. */
   readonly slides?: 'x' | 'y'
 }
@@ -155,6 +157,8 @@ export interface Place {
   framesMoving?: number
   /** The ways along which its parts are dropped. */
   ways?: Map<Part, Way>
+  /** What elsewhere counts as the same place. */
+  beside?: HTMLElement | undefined
 }
 
 export interface Part {
@@ -254,6 +258,12 @@ export interface Effect {
   /** How far inside its edges the pointer counts: top, right, bottom, left. */
   readonly insets?: (width: number, height: number) => readonly number[]
   readonly bridge?: string
+  /** What elsewhere counts as the same place, in step with its elements; whether that describes them, and where it is laid. */
+  readonly joined?: string
+  readonly describes?: boolean
+  readonly side?: string
+  readonly align?: string
+  readonly gapPx?: number
   /** How it is found out where an element lies. */
   readonly measure: (element: Element) => Frame
   /** Where values are read, if not in the element itself. */
@@ -264,22 +274,26 @@ export interface Effect {
   readonly readsInWindow?: boolean
   /** Fingers do not count. */
   readonly fine?: boolean
-  readonly taps?: boolean
+  /** It hears taps; what of it they are meant for instead. */
+  readonly taps?: string
   readonly focuses?: boolean
   /** By which share of its size an arrow key moves the pointer on it; it hears two fingers. */
   readonly arrowKeys?: number
   /** The part that has the focus instead of the area. */
   readonly slider?: string
   readonly pinches?: boolean
-  readonly looks?: {
-    readonly goDelayMs: number
-    readonly stillMs?: number
-    readonly atMostOne?: boolean
-    readonly keys?: boolean
-    readonly stays?: boolean
-    readonly first?: number
-    readonly escape?: boolean
-  }
+  /** It has hover looks: how long one stays on, and after standing how long it is still, ms. */
+  readonly turnsLooks?: boolean
+  readonly goDelayMs?: number
+  readonly stillMs?: number
+  /** At most one is on; the focus puts one on; one stays on when its causes have gone; which is on from the start. */
+  readonly atMostOne?: boolean
+  readonly takesKeys?: boolean
+  readonly staysOn?: boolean
+  readonly firstOn?: number
+  /** Escape puts it off; a tap on a link puts it on first. */
+  readonly escapes?: boolean
+  readonly opensByTap?: boolean
   /** What goes with looks; what they are seen on is linked, or hangs on what was shown before; what is numbered by its order. */
   readonly deeds?: readonly Deed[]
   readonly linkedLooks?: boolean

@@ -1,3 +1,4 @@
+import { layBeside, tie } from './beside'
 import { linkAt, linkMoves } from './chain'
 import { showDrops } from './drops'
 import { flowsOn } from './flow'
@@ -40,6 +41,7 @@ function mark(effect: Effect, place: Place): void {
   if (given.hasOwn) keepOwn(effect, place)
   place.element.setAttribute(effect.mark, '')
   if (given.hasOthers) for (const target of seenOn(effect, place)) target.setAttribute(effect.mark, '')
+  if (given.hasJoined && place.beside) tie(effect, place, place.beside)
   if (effect.indexed) numberElements(effect, place)
   if (effect.parts) addParts(place.area as HTMLElement, effect.parts)
 }
@@ -52,21 +54,24 @@ export function write(effect: Effect, place: Place, t: number): boolean {
     place.element.setAttribute(effect.mark, place.isOn ? 'on' : '')
   place.moves = false
   if (given.partsDrop) showDrops(place, t)
-  for (const follower of place.followers) {
-    const { value } = follower
-    if (value.links) writeChain(effect, place, follower, t)
-    else {
-      const { gap, moves } = follower.feel(follower, t)
-      if (!given.hasUnwritten || value.property)
-        for (const target of targetsOf(effect, place, value)) set(target, value, moves ? follower.target + gap : follower.target)
-      if (moves) place.moves = true
+  if (given.hasWritten) {
+    for (const follower of place.followers) {
+      const { value } = follower
+      if (value.links) writeChain(effect, place, follower, t)
+      else {
+        const { gap, moves } = follower.feel(follower, t)
+        if (!given.hasUnwritten || value.property)
+          for (const target of targetsOf(effect, place, value)) set(target, value, moves ? follower.target + gap : follower.target)
+        if (moves) place.moves = true
+      }
     }
   }
   if (effect.comesMs && t < place.comesUntil) place.moves = true
-  if (effect.looks && place.look.dueAt < Infinity) place.moves = true
+  if (effect.turnsLooks && place.look.dueAt < Infinity) place.moves = true
   if (given.hasFlows && flowsOn(place, t)) place.moves = true
   if (effect.shownWhileOn) showParts(place, effect.shownWhileOn)
-  if (effect.looks) showLook(effect, place)
+  if (effect.turnsLooks) showLook(effect, place)
+  if (given.placesBeside) layBeside(effect, place)
   if (given.hasZones) tellZones(effect, place)
   if (given.partsSlide && effect.slider && (place.focused || !place.moves)) tellSlider(place, effect.slider)
   if (given.tells) {

@@ -47,7 +47,20 @@ function onlyUsesItself({ declaration, uses, kind }: Binding): boolean {
 }
 
 /** What places and followers come to have beside what they begin with. */
-const laterMembers = ['reading', 'own', 'parts', 'told', 'lookTold', 'zoneTold', 'framesMoving', 'turn', 'turnedTo', 'dismissed', 'ways']
+const laterMembers = [
+  'reading',
+  'own',
+  'parts',
+  'told',
+  'lookTold',
+  'zoneTold',
+  'framesMoving',
+  'turn',
+  'turnedTo',
+  'dismissed',
+  'ways',
+  'beside',
+]
 
 /** The names of members of objects that are the script's own. */
 function membersGiven(tree: Tree): ReadonlySet<string> {

@@ -1,0 +1,77 @@
+// Zones: its settings.
+import { choice, coming, declarations, described, going, number, percent, type SettingsOf } from '../parameters'
+
+const count = (title: string, along: 'columns' | 'rows', from: number) =>
+  number({
+    title,
+    from,
+    unit: '',
+    isWhole: true,
+    least: 1,
+    greatest: 40,
+    step: 1,
+    varies: ({ marginXPx, marginYPx }) => ({
+      handle: { on: 'zones', along, insetPx: Number(along === 'columns' ? marginXPx : marginYPx) },
+    }),
+  })
+
+const margin = (title: string, side: 'left' | 'top') =>
+  number({ title, from: 0, unit: 'px', least: 0, greatest: 2000, step: 4, handle: { on: 'inset', side } })
+
+const parameters = {
+  where: choice({ title: 'The pointer is read', from: 'window', options: { window: 'anywhere in the window', area: 'in an area' } }),
+  /** Into what it is cut. */
+  cut: choice({
+    title: 'It is cut into',
+    from: 'columns',
+    options: { columns: 'columns', rows: 'rows', grid: 'a grid', nearest: 'what is nearest to each' },
+  }),
+  columns: count('Columns', 'columns', 4),
+  rows: count('Rows', 'rows', 4),
+  marginXPx: margin('Margins at the sides', 'left'),
+  marginYPx: margin('Margins above and below', 'top'),
+  hysteresisPx: number({ title: 'It goes on beyond its border for', from: 0, unit: 'px', least: 0, greatest: 200, step: 1, row: 'more' }),
+  /** Which one is chosen before the pointer comes: 0 for none. */
+  first: number({ title: 'Chosen from the start', from: 1, unit: '', isWhole: true, least: 0, greatest: 1600, step: 1, row: 'more' }),
+  leaves: choice({
+    title: 'When the pointer leaves',
+    from: 'stays',
+    options: { stays: 'the last one stays chosen', first: 'the first choice is back', none: 'none is chosen' },
+    row: 'more',
+  }),
+  othersPercent: percent({
+    title: 'The others are seen by',
+    from: 40,
+    percentOf: { words: 'what they are' },
+    knob: { id: 'others', note: 'how much of the others is seen', per: 100 },
+  }),
+  growPercent: percent({
+    title: 'The chosen one grows to',
+    from: 100,
+    least: 50,
+    greatest: 200,
+    percentOf: { words: 'its size' },
+    row: 'more',
+    knob: { id: 'grow', note: 'how many times as large the chosen one is', per: 100 },
+  }),
+  chosenCss: declarations({ title: 'More CSS of the chosen one', row: 'more' }),
+  linked: choice({
+    title: 'What is linked',
+    from: 'alone',
+    options: { alone: 'is seen for the chosen one alone', dims: 'is dimmed for the others', css: 'has its own CSS' },
+    row: 'more',
+  }),
+  linkedCss: declarations({ title: 'CSS of what is linked to the chosen one', row: 'more' }),
+  keyboard: choice({
+    title: 'Arrow keys, with the focus on the area',
+    from: 'choose',
+    options: { choose: 'choose too', none: 'do nothing' },
+    row: 'more',
+  }),
+  comeMs: coming(260),
+  goMs: going(360),
+}
+
+export type ZonesSettings = SettingsOf<typeof parameters>
+export const zonesParameters = described(parameters)
+export const { settings: zonesSettings, defaults: zonesDefaults } = zonesParameters
