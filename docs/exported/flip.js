@@ -223,7 +223,6 @@
     turnPlace(place)
     for (const other of effect.places.values()) {
       if (other.area === place.area) continue
-      turnPlace(other)
     }
   }
 

@@ -231,7 +231,6 @@
     turnPlace(place)
     for (const other of places.values()) {
       if (other.area === place.area) continue
-      turnPlace(other)
     }
   }
 

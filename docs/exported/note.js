@@ -294,8 +294,9 @@
     turnPlace(place)
     for (const other of places.values()) {
       if (other.area === place.area) continue
-      if (look.shown !== 'off' && wasOff && turnLook(other, 'dismiss', t)) other.look.tapped = false
-      turnPlace(other)
+      const isDismissed = look.shown !== 'off' && wasOff && turnLook(other, 'dismiss', t)
+      if (isDismissed) other.look.tapped = false
+      if (isDismissed) turnPlace(other)
     }
   }
 

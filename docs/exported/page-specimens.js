@@ -347,7 +347,6 @@
     turnPlace(effect, place, t)
     for (const other of effect.places.values()) {
       if (other.area === place.area) continue
-      turnPlace(effect, other, t)
     }
   }
 

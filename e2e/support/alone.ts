@@ -7,15 +7,21 @@ import type { Effect, Page, Site } from '../../src/core/site/site'
 import { siteSchema } from '../../src/core/site/site'
 
 /** The export of a page with these effects. Throws where an effect would be refused. */
-export function exportAlone(html: string, effects: readonly unknown[]): string {
+export function exportAlone(html: string, effects: readonly unknown[], script?: object): string {
   const page: Page = { id: 'page', name: 'A page', source: 'e'.repeat(64) }
-  const site: Site = siteSchema.parse({ format: 'glass-moth/2', name: 'A site', pages: [page], effects })
+  const site: Site = siteSchema.parse({ format: 'glass-moth/2', name: 'A site', pages: [page], effects, ...(script ? { script } : {}) })
   return tasks.export({ site, page, html, dressed: html, lacksSheets: false, hasScripts: html.includes('<script') })
 }
 
-/** Opens a page exported with these effects from a file. */
-export async function openAlone(page: BrowserPage, html: string, effects: readonly unknown[], file: string): Promise<void> {
-  writeFileSync(file, exportAlone(html, effects))
+/** Opens a page exported with these effects from a file; `changed` makes another text of it before. */
+export async function openAlone(
+  page: BrowserPage,
+  html: string,
+  effects: readonly unknown[],
+  file: string,
+  { script, changed = (text) => text }: { readonly script?: object; readonly changed?: (text: string) => string } = {},
+): Promise<void> {
+  writeFileSync(file, changed(exportAlone(html, effects, script)))
   await page.goto(`file://${file}`)
 }
 

@@ -16,7 +16,9 @@ export const hoverContent: Check = {
     if (!area || (elsewhere.length === 0 && !floats)) return undefined
     const lacks = [
       ...(area.looks?.escape === true ? [] : ['Escape does not dismiss it']),
-      ...(area.bridge !== undefined || area.joined !== undefined || (floats && elsewhere.length === 0) ? [] : ['the pointer cannot go onto it']),
+      ...(area.bridge !== undefined || area.joined !== undefined || (floats && elsewhere.length === 0)
+        ? []
+        : ['the pointer cannot go onto it']),
     ]
     if (lacks.length === 0) return undefined
     const [to] = elsewhere

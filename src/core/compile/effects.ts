@@ -5,6 +5,7 @@ import { liesInWindow, markOfOutput, nameOfArea, nameOfZone, partFrom, planRig, 
 import { frameSelect, selectOf } from '../rig/resolve'
 import {
   addedParts,
+  atMostAt,
   droppedBy,
   partOf,
   sliderOf,
@@ -58,6 +59,8 @@ export interface EffectDraft {
   readonly deeds: readonly string[]
   readonly indexed: readonly string[]
   readonly chosen: readonly string[]
+  /** At how many places at most its parts are there, where they come and go. */
+  readonly meets: number
   readonly sentence: string | undefined
 }
 
@@ -190,6 +193,7 @@ export function draftsOf(
         linked: [...new Set([...seenOn.flatMap((to) => (to && 'linked' in to ? [to.linked] : [])), ...(n === 0 ? linkedIn(states) : [])])],
         ...(n === 0 ? writeDeeds(states, rig, names) : { deeds: [], indexed: [], chosen: [] }),
         parts: n === 0 || inPart !== undefined ? plan.parts.map((part) => writePart(rig, part, names)) : [],
+        meets: n === 0 ? Math.max(0, ...plan.parts.map((part) => atMostAt(part) ?? 0)) : 0,
         shownWhileOn:
           n === 0
             ? addedParts(rig)
@@ -320,6 +324,7 @@ function fieldsOf(
   set('amongAll', area.among === 'all')
   set('beyond', area.beyond !== undefined, quote(area.beyond ?? ''))
   set('bridge', area.bridge !== undefined, quote(area.bridge ?? ''))
+  set('byHit', area.byHit === true && measure === 'plain')
   set('joined', area.joined !== undefined, quote(area.joined ?? ''))
   set('describes', isFirst && area.describes === true)
   if (area.placed && isFirst)
@@ -406,6 +411,7 @@ function writePart(rig: Rig, part: Part, names: Names): string {
     ['byTime', every && 'ms' in every ? 'true' : undefined],
     ['forMs', dropped && number(dropped.forMs)],
     ['atMost', dropped && number(dropped.atMost)],
+    ['passes', rig.parts.some((each) => each.area === part.area && atMostAt(each) !== undefined) ? 'true' : undefined],
     ['inWindow', dropped && liesInWindow(rig, part) ? 'true' : undefined],
     ['home', dropped && inside !== undefined ? quote(partFrom(rig, names, inside)) : undefined],
   ]

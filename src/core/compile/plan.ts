@@ -67,6 +67,8 @@ export const effectMembers = [
   'chosen',
   'parts',
   'shownWhileOn',
+  'meets',
+  'byHit',
 ] as const
 export const valueMembers = [
   'property',
@@ -236,6 +238,8 @@ function givenOf(
     hasPinch: reads('pinched'),
     hasMedia: sources.some(({ rig }) => rig.states?.some(({ media }) => media) === true),
     restarts: sources.some(({ rig }) => rig.states?.some(({ media }) => media === 'restart') === true),
+    readsOthers: reads('others)') || reads('others,'),
+    hasByHit: some('byHit'),
     hasStill: some('stillMs'),
     hasStaying: hasLook(({ stays }) => stays === true),
     hasFirst: hasLook(({ first }) => first !== undefined),
@@ -264,6 +268,7 @@ function givenOf(
     partsCopy: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => holds === 'copy')),
     partsApart: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => typeof holds === 'object' && 'copy' in holds)),
     partsDrop: sources.some(({ rig }) => addedParts(rig).some(droppedBy)),
+    partsMeet: some('meets'),
     partsSplit: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => typeof holds === 'object' && 'split' in holds)),
     partsElsewhere: sources.some(({ rig }) => addedParts(rig).some(({ host }) => host !== undefined)),
     partsOnTop: sources.some(({ rig }) => addedParts(rig).some(({ host }) => host === 'top')),

@@ -53,6 +53,8 @@ function tableOf(same: readonly EffectDraft[]): EffectTable {
     const all = joined((each) => each[member])
     if (all.length > 0) fields.set(member, `[${all.join(', ')}]`)
   }
+  const meets = Math.max(...same.map((each) => each.meets))
+  if (meets > 0) fields.set('meets', String(meets))
   const shown = joined((each) => each.shownWhileOn)
   if (shown.length > 0) fields.set('shownWhileOn', quote(shown.join(', ')))
   if (others.length > 0) fields.set('alsoNamed', `[${others.map(quote).join(', ')}]`)

@@ -71,8 +71,10 @@ function writeShare({ of, from }: Of<'xPx' | 'yPx'>, share: number, { hasBorders
     : `({ ${length} }) => ${number(share)} * ${length}`
 }
 
-const writePose = (pose: Pose, side: string): string =>
-  typeof pose === 'number' ? number(pose) : `[${pose.map(number).join(', ')}][place.${side}[0]]`
+const sideIndex = (axis: 'x' | 'y' | undefined) => (axis === 'x' ? 1 : axis === 'y' ? 2 : 0)
+
+const writePose = (pose: Pose, side: string, axis: 'x' | 'y' | undefined): string =>
+  typeof pose === 'number' ? number(pose) : `[${pose.map(number).join(', ')}][place.${side}[${sideIndex(axis)}]]`
 
 /** What each signal is in a script: how it is read, what it is while the pointer is away, when it changes by itself. */
 export function writeSignal(signal: Signal, around: Surroundings, constants: Constants): Fields {
@@ -144,7 +146,7 @@ export function writeSignal(signal: Signal, around: Surroundings, constants: Con
     }
     case 'entrySide':
     case 'exitSide': {
-      const side = `({ place }) => place.${signal.of === 'entrySide' ? 'entry' : 'exit'}[${signal.axis === 'x' ? 1 : signal.axis === 'y' ? 2 : 0}]`
+      const side = `({ place }) => place.${signal.of === 'entrySide' ? 'entry' : 'exit'}[${sideIndex(signal.axis)}]`
       return fields(side, { leave: side })
     }
     case 'past':
@@ -168,10 +170,10 @@ export function writeSignal(signal: Signal, around: Surroundings, constants: Con
       const read =
         signal.leaveTo === undefined
           ? `({ place, others }) => lookValue(${values}, ${number(off)}, ${look})`
-          : `({ place, others }) => leftTo(${values}, ${number(off)}, ${look}, ${writePose(signal.leaveTo, 'exit')})`
+          : `({ place, others }) => leftTo(${values}, ${number(off)}, ${look}, ${writePose(signal.leaveTo, 'exit', signal.axis)})`
       const start: Readonly<Record<string, string>> =
         signal.enterFrom !== undefined && signal.whose === undefined
-          ? { start: `({ place }) => cameFrom(place, ${writePose(signal.enterFrom, 'entry')})` }
+          ? { start: `({ place }) => cameFrom(place, ${writePose(signal.enterFrom, 'entry', signal.axis)})` }
           : {}
       return fields(read, { leave: read, byLook: 'true', ...start })
     }

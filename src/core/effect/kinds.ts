@@ -14,6 +14,7 @@ import { note } from './note'
 import { pan } from './pan'
 import { porthole } from './porthole'
 import { pull } from './pull'
+import { rows } from './rows'
 import { spotlight } from './spotlight'
 import { spread } from './spread'
 import { tilt } from './tilt'
@@ -47,6 +48,7 @@ export const kinds: readonly AnyKind[] = [
   wholeKind(pull),
   wholeKind(zones),
   wholeKind(note),
+  wholeKind(rows),
   wholeKind(free),
 ]
 

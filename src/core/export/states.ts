@@ -114,7 +114,8 @@ function writeState(
   const showing = whileShowing(groundOf(area), looks, machine, mark)
   const usual = all.find(({ from }) => from === 'any')
   const special = all.filter(({ from }) => from !== 'any')
-  const ofThese = (all: State['css']) => Object.fromEntries(Object.entries(all).filter(([name]) => moving.has(name) === (what === 'moving')))
+  const ofThese = (all: State['css']) =>
+    Object.fromEntries(Object.entries(all).filter(([name]) => moving.has(name) === (what === 'moving')))
   const own = ofThese(css)
   const starts = writeDeclarations(ofThese(startsFrom), names)
   const ways = what === 'moving' && !isPushing ? [] : special

@@ -117,6 +117,11 @@ function writeCalm(effect: PlannedEffect): readonly string[] {
       )
     }
   }
+  for (const { select, part, css } of rig.rules.filter(({ isCalm }) => isCalm)) {
+    const target = part === undefined ? styleText(select) : `.${names.name}-${part}`
+    const lines = writeDeclarations(css, names).map(asImportant)
+    bySelect.set(target, new Set([...(bySelect.get(target) ?? []), ...lines]))
+  }
   if (bySelect.size === 0 || rig.notCalm) return []
   return [
     '@media (prefers-reduced-motion: reduce) {',
@@ -189,11 +194,7 @@ function writeEffect(effect: PlannedEffect, comings: readonly Coming[], facts: S
     ),
     ...writeRegistered(effect),
     ...(knobs.length > 0
-      ? [
-          `${owners.join(',\n')} {`,
-          ...knobs.flatMap(([declaration, note]) => writeKnown(declaration, note, width)),
-          '}',
-        ]
+      ? [`${owners.join(',\n')} {`, ...knobs.flatMap(([declaration, note]) => writeKnown(declaration, note, width)), '}']
       : []),
     ...writeNarrow(effect, owners),
     ...writeOverrides(effect),
@@ -284,7 +285,7 @@ function writeRules(effect: PlannedEffect, comings: readonly Coming[], facts: Sh
     if (declarations.length > 0) blocks.set(select, [...known, ...declarations.filter((each) => !known.includes(each))])
   }
   const hold = (select: string, declarations: readonly string[]) => firm.set(select, [...(firm.get(select) ?? []), ...declarations])
-  for (const { select, css, whilePlayed } of rig.rules.filter(({ isMotion }) => !isMotion)) {
+  for (const { select, css, whilePlayed } of rig.rules.filter(({ isMotion, isCalm }) => !isMotion && !isCalm)) {
     const area = rig.areas.find((each) => each.select === select)
     // What is no area is marked where it is written on.
     const marked = area

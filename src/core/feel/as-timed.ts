@@ -14,5 +14,10 @@ const tolerance = 0.003
 export function springAsTimed(answer: SpringAnswer): Timed {
   const spring = springFor({ ...answer, settleMs: Math.max(1, answer.settleMs) })
   const durationMs = Math.max(1, Math.round(springRest(spring, -1, 0, atEnd)))
-  return { kind: 'timed', durationMs, easing: linearThrough((share) => 1 + springGap(spring, -1, 0, share * durationMs), tolerance), delayMs: 0 }
+  return {
+    kind: 'timed',
+    durationMs,
+    easing: linearThrough((share) => 1 + springGap(spring, -1, 0, share * durationMs), tolerance),
+    delayMs: 0,
+  }
 }

@@ -11,10 +11,14 @@ const valueOf = (values: LookValues, shown: keyof LookValues) => values[shown] ?
 
 type LookSignal = Extract<Signal, { of: 'look' }>
 
-const read: Reader<LookSignal>['read'] = ({ values, whose, leaveTo }, { presence, others }) => {
+const sideOf = ({ axis }: LookSignal, all: number, x: number, y: number) => (axis === 'x' ? x : axis === 'y' ? y : all)
+
+const read: Reader<LookSignal>['read'] = (signal, { presence, others }) => {
+  const { values, whose, leaveTo } = signal
   const look = whose === 'others' ? others : presence.look
   const shown = look?.shown ?? 'off'
-  if (shown === 'off' && leaveTo !== undefined && look?.before !== 'off') return poseValue(leaveTo, presence.exitSide)
+  if (shown === 'off' && leaveTo !== undefined && look?.before !== 'off')
+    return poseValue(leaveTo, sideOf(signal, presence.exitSide, presence.exitX, presence.exitY))
   return valueOf(values, shown)
 }
 
@@ -22,8 +26,8 @@ export const look: Reader<LookSignal> = {
   span: ({ values }) => Math.max(...Object.values(values).map(Number)) - Math.min(...Object.values(values).map(Number)) || 1,
   read,
   away: read,
-  start: ({ enterFrom, whose }, { presence }) =>
-    enterFrom !== undefined && whose === undefined && presence.look.before === 'off' && presence.look.shown !== 'off'
-      ? poseValue(enterFrom, presence.entrySide)
+  start: (signal, { presence }) =>
+    signal.enterFrom !== undefined && signal.whose === undefined && presence.look.before === 'off' && presence.look.shown !== 'off'
+      ? poseValue(signal.enterFrom, sideOf(signal, presence.entrySide, presence.entryX, presence.entryY))
       : NaN,
 }

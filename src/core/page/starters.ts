@@ -80,9 +80,9 @@ export const starters: readonly Starter[] = [
   {
     id: 'rows',
     title: 'List of rows',
-    need: 'Ten rows, each with a picture of its own.',
-    html: `<ul class="row-list">\n${repeated(10, (n) => `  <li class="row">\n    <a href="#row-${n}">\n      <span class="row-title">Row ${n}</span>\n      <span class="row-note">20${String(10 + n)}</span>\n      ${picture(n * 33, 240, 160, 'row-picture')}\n    </a>\n  </li>`)}\n</ul>\n`,
-    css: '.row-list { max-width: 980px; margin: 32px auto; padding: 0; list-style: none; }\n.row { position: relative; border-top: 1px solid #c9c6bd; }\n.row a { display: flex; justify-content: space-between; padding: 18px 8px; color: inherit; text-decoration: none; font-size: 20px; }\n.row-picture { display: none; }\n',
+    need: 'Ten rows that are links, with two faces and a picture each.',
+    html: `<ul class="row-list">\n${repeated(10, (n) => `  <li>\n    <a class="row" href="#row-${n}">\n      <span class="row-face row-off"><b>Row ${n}</b><span>20${String(10 + n)}</span></span>\n      <span class="row-face row-on"><b>More about row ${n}</b><span>Open</span></span>\n      ${picture(n * 33, 240, 160, 'row-picture')}\n    </a>\n  </li>`)}\n</ul>\n`,
+    css: '.row-list { max-width: 980px; margin: 32px auto; padding: 0; list-style: none; }\n.row { display: block; border-top: 1px solid #c9c6bd; color: #22252a; text-decoration: none; font-size: 20px; }\n.row-face { display: flex; justify-content: space-between; padding: 16px 8px; }\n.row-on { background: #23303a; color: #f4f3ef; }\n.row-picture { display: none; }\n',
   },
   {
     id: 'panels',

@@ -1,7 +1,7 @@
 // What must be so among the members of a rig, with messages that name the place.
 import type { Unit } from './names'
 import { isZone } from '../signal/signal'
-import { droppedBy, partOf, unitOfKnob, type Rig } from './rig'
+import { atMostAt, droppedBy, partOf, unitOfKnob, type Rig } from './rig'
 import { rigShape } from './schema'
 import { slotName, unitOf, type Slot } from './slot'
 
@@ -214,15 +214,21 @@ function checkParts(rig: Rig, report: Report): void {
         ['parts', i, 'holds'],
         'letters and words lie in another part, are as many as the text has, and are reached by nobody: the text itself is',
       )
-    const [isDropped, copies] = [typeof lives === 'object', holds === 'copy' || (typeof holds === 'object' && 'copy' in holds)]
+    const [isDropped, copies] = [
+      typeof lives === 'object' && 'forMs' in lives,
+      holds === 'copy' || (typeof holds === 'object' && 'copy' in holds),
+    ]
     if (isDropped && (copies || (typeof holds === 'object' && 'split' in holds) || reached || count !== undefined || box))
       report(
         ['parts', i, 'lives'],
         'what is dropped is small: it holds a text or a picture at most, fills nothing, and is reached by nobody',
       )
     if (isDropped && typeof host === 'object') report(['parts', i, 'host'], 'what is dropped stands in its area, or over all else')
-    if (inside !== undefined && typeof parts.get(inside)?.lives === 'object')
-      report(['parts', i, 'inside'], `nothing lies in "${inside}": it is dropped`)
+    const comes = (part: Rig['parts'][number]) => part.area === area && part.inside === undefined && atMostAt(part) !== undefined
+    if (inside === undefined && atMostAt({ ...rig.parts[i], lives } as Rig['parts'][number]) === undefined && rig.parts.some(comes))
+      report(['parts', i, 'lives'], 'all parts of an area are there only with the pointer, or none')
+    const around = parts.get(inside ?? '')
+    if (inside !== undefined && around && droppedBy(around)) report(['parts', i, 'inside'], `nothing lies in "${inside}": it is dropped`)
     if (typeof reached === 'object' && 'value' in reached) {
       const shown = rig.channels.find((channel) => channel.id === reached.value)
       if (shown?.area !== area || shown.frame !== 'area' || (shown.signal.of !== 'x' && shown.signal.of !== 'y'))

@@ -175,7 +175,8 @@ function placesOf(rig: Rig, plan: AreaPlan, boxes: Boxes, frameFrom: (find: (box
     const presence = newPresence()
     if (area.looks?.first === index) Object.assign(presence.look, { state: 'on', shown: 'on' })
     const beside = area.joined === undefined ? undefined : platform.find(area.joined)?.[index]
-    const holding = area.of === 'group' ? elements.map((each) => frameFrom(boxOf(each))) : [frame, ...(beside ? [frameFrom(boxOf(beside))] : [])]
+    const holding =
+      area.of === 'group' ? elements.map((each) => frameFrom(boxOf(each))) : [frame, ...(beside ? [frameFrom(boxOf(beside))] : [])]
     const plays = plan.frames.flatMap(({ of, channels }, f) => {
       const begin = (at: Frame): Play => {
         const play = beginPlay(channels, at, frame, presence, of === 'area' ? area.insets : undefined, (n) =>

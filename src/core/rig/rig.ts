@@ -47,7 +47,11 @@ export function partOf(to: Target | undefined): string | undefined {
 }
 
 /** How a part is dropped along the pointer's way; undefined where it is there by itself. */
-export const droppedBy = ({ lives }: Part): Dropped | undefined => (typeof lives === 'object' ? lives : undefined)
+export const droppedBy = ({ lives }: Part): Dropped | undefined => (typeof lives === 'object' && 'forMs' in lives ? lives : undefined)
+
+/** At how many places at most a part is there at a time; undefined where it is there whether it is seen or not. */
+export const atMostAt = ({ lives }: Part): number | undefined =>
+  typeof lives === 'object' && 'atMostAt' in lives ? lives.atMostAt : undefined
 
 /** The parts that a script adds: all but those that the stylesheet draws. */
 export const addedParts = ({ parts }: Pick<Rig, 'parts'>): readonly Part[] => parts.filter(({ drawn }) => drawn === undefined)

@@ -141,6 +141,8 @@ const signalSchemas = [
     whose: z.literal('others').optional(),
     enterFrom: poseSchema.optional(),
     leaveTo: poseSchema.optional(),
+    /** Sides are those of one axis. */
+    axis: axis.optional(),
   }),
 ] as const
 
@@ -189,6 +191,8 @@ export const areaSchema = z
     insets: insetsSchema.optional(),
     /** `still`: where it would lie if no effect moved it. `live`: where it is. */
     box: z.enum(['still', 'live']),
+    /** What the pointer hits tells which match it is on, so that a thousand cost what ten do: for matches that nothing moves. */
+    byHit: z.boolean().optional(),
     /** Whether one match at most has the pointer, or all that hold it. */
     among: z.enum(['one', 'all']),
     /** Beyond its own box it counts only where the pointer is on one of these, such as the other matches: a light that goes over the border between two. */
@@ -431,9 +435,10 @@ export const partSchema = z.object({
   count: z.number().int().min(1).max(60).optional(),
   /**
    * It is there always, or seen only while the pointer is there and until its values have come to rest: what nobody sees costs nothing;
+   * or it is on the page only then, at so many places at most, of which the last ones count;
    * or it is dropped, again and again. `{index}` in its CSS is then its number, from 0.
    */
-  lives: z.union([z.literal('on'), droppedSchema]).optional(),
+  lives: z.union([z.literal('on'), z.object({ atMostAt: z.number().int().min(1).max(60) }).strict(), droppedSchema]).optional(),
   /** It is the match's own ::before or ::after: the stylesheet draws it, and no script is needed for it. */
   drawn: z.enum(['before', 'after']).optional(),
   /** Which box of the match it fills: with its border, or that of the padding where nothing is said. */
@@ -472,8 +477,11 @@ export const ruleSchema = z.object({
   css: cssSchema,
   /** Only where the script is at work: without it the page stands as designed. `select` is then that of an area, or of what outputs are written on. */
   whilePlayed: z.boolean().optional(),
-  /** Only for those who welcome motion. */
+  /** Only for those who welcome motion; or for those who prefer less of it, whatever else is so. */
   isMotion: z.boolean().optional(),
+  isCalm: z.boolean().optional(),
+  /** For those: it is about this part of the area instead. */
+  part: identifier.optional(),
 })
 
 /** An attribute that a look may set: one that says something, and runs nothing. */

@@ -20,9 +20,26 @@ const acts = ({ attributes, media, staggerMs, chosenBy, ways = [] }: State): boo
  */
 export function isByStylesheet(rig: Rig, area: Area): boolean {
   const { looks, of, insets, bridge, joined, touch, beyond, arrowKeys } = area
-  if (!looks || of !== 'each' || insets || bridge !== undefined || joined !== undefined || beyond || arrowKeys !== undefined || touch.startsWith('drag'))
+  if (
+    !looks ||
+    of !== 'each' ||
+    insets ||
+    bridge !== undefined ||
+    joined !== undefined ||
+    beyond ||
+    arrowKeys !== undefined ||
+    touch.startsWith('drag')
+  )
     return false
-  if (looks.goDelayMs > 0 || looks.stillMs !== undefined || looks.atMostOne || looks.stays || looks.first !== undefined || looks.escape || looks.opensByTap)
+  if (
+    looks.goDelayMs > 0 ||
+    looks.stillMs !== undefined ||
+    looks.atMostOne ||
+    looks.stays ||
+    looks.first !== undefined ||
+    looks.escape ||
+    looks.opensByTap
+  )
     return false
   if (rig.channels.some((channel) => channel.area === area.id) || addedParts(rig).some((part) => part.area === area.id)) return false
   return statesOf(rig, area).every((state) => !acts(state) && !(typeof state.to === 'object' && 'linked' in state.to))

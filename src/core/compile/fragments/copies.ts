@@ -8,7 +8,7 @@ const isPart = (node: Node) => (node as HTMLElement).dataset?.part === ''
 function keepFilled(host: HTMLElement, fill: () => void, attribute?: string, isKept = true): void {
   const isOwn = (node: Node) => !(node instanceof Element ? node : node.parentElement)?.closest('[data-part]')
   fill()
-  if (given.partsDrop && !isKept) return
+  if ((given.partsDrop || given.partsMeet) && !isKept) return
   const observer = new MutationObserver((records) => {
     if (records.some(({ target, addedNodes, removedNodes }) => isOwn(target) && ![...addedNodes, ...removedNodes].some(isPart))) fill()
   })
@@ -71,7 +71,9 @@ export function keepTold(
     host,
     () => {
       const giver = source ? host.querySelector<HTMLElement>(source) : host
-      const own = told === 'picture' ? (giver as HTMLImageElement | null)?.currentSrc : giver?.textContent
+      const { currentSrc, src } = (giver ?? {}) as Partial<HTMLImageElement>
+      // What is not shown may not be loaded yet.
+      const own = told === 'picture' ? currentSrc || src : giver?.textContent
       const text = (attribute ? giver?.getAttribute(attribute) : own) ?? ''
       if (told === 'text') part.textContent = text.trim()
       else part.style.backgroundImage = text ? `url("${text.replaceAll('"', '%22')}")` : ''

@@ -40,6 +40,10 @@ export const given = {
   hasJoined: true,
   placesBeside: true,
   opensByTap: true,
+  /** Parts that are there only with the pointer; values of what others show; places that are met by what the pointer hits alone. */
+  partsMeet: true,
+  readsOthers: true,
+  hasByHit: true,
   /** Some value is followed; some is written. */
   hasValues: true,
   hasWritten: true,

@@ -51,8 +51,9 @@ function show(effect: Effect, place: Place, t: number, wasOff = false): void {
   turnPlace(effect, place, t, false)
   for (const other of effect.places.values()) {
     if (other.area === place.area) continue
-    if (effect.atMostOne && look.shown !== 'off' && wasOff && turnLook(effect, other, 'dismiss', t)) other.look.tapped = false
-    turnPlace(effect, other, t, false, look.shown === 'off' ? undefined : look)
+    const isDismissed = effect.atMostOne && look.shown !== 'off' && wasOff && turnLook(effect, other, 'dismiss', t)
+    if (isDismissed) other.look.tapped = false
+    if (given.readsOthers || isDismissed) turnPlace(effect, other, t, false, look.shown === 'off' ? undefined : look)
   }
 }
 

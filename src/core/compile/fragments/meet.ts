@@ -23,6 +23,12 @@ function isMet(effect: Effect, over: Element, area: Element): boolean {
 const hasNothingForeignLyingOnIt = (effect: Effect, over: Element, area: Element) =>
   effect.amongAll ? isMet(effect, over, area) : isClear(effect, over, area)
 
+/** Which the pointer hits, and which it was on: of others nothing has to be known. */
+function nearTo({ select, places }: Effect, over: Element | null): readonly Place[] {
+  const hit = over?.closest(select)
+  return [...places.values()].filter(({ area, isOn }) => isOn || area === hit)
+}
+
 /** Takes the pointer to the elements of an effect that have it, and away from those that had it. */
 export function meetEffect(effect: Effect): void {
   const over = given.hasTouch && effect.fine && pointer.isTouch ? null : pointer.over
@@ -30,7 +36,7 @@ export function meetEffect(effect: Effect): void {
     const hit = over?.closest(effect.select)
     if (hit && !effect.places.has(hit)) begin(effect, hit)
   }
-  const all = [...effect.places.values()]
+  const all = given.hasByHit && effect.byHit ? nearTo(effect, over) : [...effect.places.values()]
   const holding = over
     ? all.filter(({ area, beside }) => holds(effect, area, beside) && hasNothingForeignLyingOnIt(effect, over, area))
     : []

@@ -1,7 +1,7 @@
 import { keepApart, keepCopy, keepSplit, keepTold } from './copies'
 import { given } from './given'
 import { remember, undone } from './off'
-import type { Part, Place } from './types'
+import type { Effect, Part, Place } from './types'
 
 /** Adds the parts of an effect to an element, once. */
 export function addParts(host: HTMLElement, parts: readonly Part[]): void {
@@ -32,7 +32,7 @@ const homeOf = (host: string) =>
 export function addPart(
   host: HTMLElement,
   home: HTMLElement,
-  { part, host: place, coversBorder, copies, copiesApart, told, source, attribute, reached, role, namedBy, shows, stride }: Part,
+  { part, host: place, coversBorder, copies, copiesApart, told, source, attribute, reached, role, namedBy, shows, stride, passes }: Part,
 ): HTMLElement {
   const element = document.createElement('span')
   element.className = part
@@ -46,13 +46,14 @@ export function addPart(
   }
   if (given.partsCopy && copies) keepCopy(host, element)
   if (given.partsApart && copiesApart) keepApart(host, element)
-  if (given.partsTell && told) keepTold(host, element, told, source, attribute, !(given.partsDrop && stride))
+  if (given.partsTell && told)
+    keepTold(host, element, told, source, attribute, !(given.partsDrop && stride) && !(given.partsMeet && passes))
   home.append(element)
   if (given.partsOnTop && place === 'top') {
     element.popover = 'manual'
     element.showPopover()
   }
-  if (given.takesOff && !(given.partsDrop && stride)) undone.push(() => element.remove())
+  if (given.takesOff && !(given.partsDrop && stride) && !(given.partsMeet && passes)) undone.push(() => element.remove())
   return element
 }
 
@@ -68,6 +69,24 @@ function makeSlider(host: HTMLElement, element: HTMLElement, namedBy: readonly s
   element.ariaValueMax = '1'
   element.ariaValueNow = shows
 }
+
+/** Parts that are there only with the pointer come with it, and are gone once all has come to rest; of more places than may have them the oldest one loses them. */
+export function meetParts(effect: Effect, place: Place): void {
+  const alive = (effect.alive ??= [])
+  const isWanted = effect.turnsLooks ? place.look.shown !== 'off' : place.isOn
+  const isThere = alive.includes(place)
+  if (isWanted && !isThere) {
+    addParts(place.area as HTMLElement, effect.parts ?? [])
+    alive.push(place)
+  }
+  const ends = alive.length > (effect.meets ?? 1) ? alive.shift() : !isWanted && isThere && !place.moves ? place : undefined
+  if (!ends) return
+  effect.alive = alive.filter((each) => each !== ends)
+  endParts(ends, effect.parts)
+}
+
+export const endParts = ({ area }: Place, parts: Effect['parts'] = []) =>
+  parts.forEach(({ part }) => area.querySelectorAll(`:scope > .${part}`).forEach((element) => element.remove()))
 
 /** What is seen only with the pointer is gone once all of it has come to rest: what nobody sees costs nothing. */
 export function showParts({ area, isOn, moves }: Place, parts: string): void {

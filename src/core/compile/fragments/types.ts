@@ -163,6 +163,8 @@ export interface Place {
 
 export interface Part {
   readonly part: string
+  /** It comes and goes with the pointer. */
+  readonly passes?: boolean
   readonly inside?: string
   /** Where it stands, if not in the area: a selector, or the top layer. */
   readonly host?: string
@@ -304,4 +306,9 @@ export interface Effect {
   readonly parts?: readonly Part[]
   /** Parts that are seen only with the pointer. */
   readonly shownWhileOn?: string
+  /** At how many places at most its parts are there, where they come and go with the pointer; where they are, the oldest first. */
+  readonly meets?: number
+  alive?: Place[]
+  /** Nothing moves its elements: what the pointer hits tells which it is on. */
+  readonly byHit?: boolean
 }

@@ -5,7 +5,7 @@ import { flowsOn } from './flow'
 import { given } from './given'
 import { keepOwn } from './own'
 import { undone } from './off'
-import { addParts, showParts } from './parts'
+import { addParts, endParts, meetParts, showParts } from './parts'
 import { numberElements, showLook } from './show-look'
 import { seenOn, targetsOf } from './targets'
 import { tell, tellSettled, tellSlider, tellZones } from './tell'
@@ -43,7 +43,9 @@ function mark(effect: Effect, place: Place): void {
   if (given.hasOthers) for (const target of seenOn(effect, place)) target.setAttribute(effect.mark, '')
   if (given.hasJoined && place.beside) tie(effect, place, place.beside)
   if (effect.indexed) numberElements(effect, place)
-  if (effect.parts) addParts(place.area as HTMLElement, effect.parts)
+  if (given.partsMeet && effect.meets) {
+    if (given.takesOff) undone.push(() => endParts(place, effect.parts))
+  } else if (effect.parts) addParts(place.area as HTMLElement, effect.parts)
 }
 
 /** Writes the values of a place at t; tells whether it goes on. */
@@ -54,6 +56,7 @@ export function write(effect: Effect, place: Place, t: number): boolean {
     place.element.setAttribute(effect.mark, place.isOn ? 'on' : '')
   place.moves = false
   if (given.partsDrop) showDrops(place, t)
+  if (given.partsMeet && effect.meets) meetParts(effect, place)
   if (given.hasWritten) {
     for (const follower of place.followers) {
       const { value } = follower
@@ -69,6 +72,7 @@ export function write(effect: Effect, place: Place, t: number): boolean {
   if (effect.comesMs && t < place.comesUntil) place.moves = true
   if (effect.turnsLooks && place.look.dueAt < Infinity) place.moves = true
   if (given.hasFlows && flowsOn(place, t)) place.moves = true
+  if (given.partsMeet && effect.meets && !place.moves) meetParts(effect, place)
   if (effect.shownWhileOn) showParts(place, effect.shownWhileOn)
   if (effect.turnsLooks) showLook(effect, place)
   if (given.placesBeside) layBeside(effect, place)

@@ -60,6 +60,7 @@ const laterMembers = [
   'dismissed',
   'ways',
   'beside',
+  'alive',
 ]
 
 /** The names of members of objects that are the script's own. */

@@ -46,7 +46,7 @@ export function expandNote(settings: NoteSettings, select: string, { note }: Fil
     'position-try-fallbacks': side === 'top' || side === 'bottom' ? 'flip-block' : 'flip-inline',
     'position-visibility': 'anchors-visible',
     'z-index': '10',
-    ...(widthPx > 0 ? { 'inline-size': 'max-content', 'max-inline-size': 'min({width}, 100vw)' } : {}),
+    ...(widthPx > 0 ? { 'max-inline-size': 'min({width}, 100vw)' } : {}),
   }
   const all: State['looks'] = ['off', ...whileOn]
   return rigOf({

@@ -40,7 +40,7 @@ const parameters = {
   /** How long it stays when neither is pointed at any more. */
   waitMs: number({ title: 'It waits for', from: 320, unit: 'ms', least: 0, greatest: 5000, step: 20 }),
   widthPx: number({
-    title: 'As wide as its words, up to',
+    title: 'At most so wide',
     from: 280,
     unit: 'px',
     least: 0,
