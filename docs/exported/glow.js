@@ -36,6 +36,7 @@
       const isOut = type === 'pointerout' || type === 'pointercancel'
       Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
     } else {
+      // Where the pointer stands while the page moves is where it was then.
       pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
     }
     // Takes the pointer to the elements of an effect that have it, and away from those that had it.

@@ -52,6 +52,7 @@
       isTap = type === 'pointerup' && pointer.isTouch && t - finger.t <= 500 && Math.hypot(pointer.x - finger.x, pointer.y - finger.y) <= 10
       if (type === 'pointerdown') finger = { x: pointer.x, y: pointer.y, t }
     } else {
+      // Where the pointer stands while the page moves is where it was then.
       pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
     }
     meetTap(target)

@@ -32,6 +32,12 @@
     for (const place of effect.places.values()) if (place.moves && write(effect, place, t)) wake()
   }
 
+  // Where the pointer stands while the page moves is where it was then.
+  function standStill(t) {
+    if (pointer.over) follow(t, pointer.x, pointer.y, true, true)
+    pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
+  }
+
   // Takes an event to all effects, in the order of time.
   function meet({ type, timeStamp, clientX, clientY, target, pointerType, key }) {
     const t = Math.max(pointer.time, timeStamp)
@@ -63,11 +69,7 @@
       follow(t, clientX, clientY, !!pointer.over, !isOut)
       Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
       pointer.isTouch = pointerType === 'touch'
-    } else {
-      // Where the pointer stands while the page moves is where it was then.
-      if (pointer.over) follow(t, pointer.x, pointer.y, true, true)
-      pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
-    }
+    } else standStill(t)
     if (!(type.startsWith('pointer'))) for (const effect of effects) followSizes(effect, t)
     for (const effect of effects) {
       guarded(effect, meetEffect, t)

@@ -49,6 +49,7 @@
       Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
       pointer.buttons = buttons
     } else {
+      // Where the pointer stands while the page moves is where it was then.
       pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
     }
     for (const effect of effects) {

@@ -32,6 +32,7 @@
         const isOut = type === 'pointerout' || type === 'pointercancel' || (type === 'pointerup' && pointerType === 'touch')
         Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
       } else {
+        // Where the pointer stands while the page moves is where it was then.
         pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
       }
       if (!(type.startsWith('pointer'))) followSizes()

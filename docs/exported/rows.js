@@ -55,9 +55,9 @@
       Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
       pointer.buttons = buttons
       pointer.isTouch = pointerType === 'touch'
-      isTap = type === 'pointerup' && pointer.isTouch && t - finger.t <= 500 && Math.hypot(pointer.x - finger.x, pointer.y - finger.y) <= 10
-      if (type === 'pointerdown') finger = { x: pointer.x, y: pointer.y, t }
+      hearTap(type, t)
     } else {
+      // Where the pointer stands while the page moves is where it was then.
       ;[pointer.fromX, pointer.fromY] = [pointer.x, pointer.y]
       pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
     }
@@ -210,7 +210,7 @@
   function mark(effect, place) {
     place.element.setAttribute('data-card-rows', '')
     for (const target of effect.seenWithin ? place.element.querySelectorAll(effect.seenWithin) : []) target.setAttribute('data-card-rows', '')
-    if (effect.meets) {} else if (effect.parts) addParts(place.area, effect.parts)
+    if (effect.parts && !(effect.meets)) addParts(place.area, effect.parts)
   }
 
   // Writes the values of a place at t; tells whether it goes on.
@@ -303,6 +303,10 @@
   let finger = { x: 0, y: 0, t: -Infinity }
 
   let isTap = false
+  function hearTap(type, t) {
+    isTap = type === 'pointerup' && pointer.isTouch && t - finger.t <= 500 && Math.hypot(pointer.x - finger.x, pointer.y - finger.y) <= 10
+    if (type === 'pointerdown') finger = { x: pointer.x, y: pointer.y, t }
+  }
 
   // A tap turns on what had the finger, unless it was meant for something else; a tap elsewhere ends that.
   function meetTap(effect, target) {
@@ -522,7 +526,7 @@
     return way < 0 && from > length ? (length - from) / way : -Infinity
   }
 
-  // The side by which a straight way from outside comes in: 0 top, 1 right, 2 bottom, 3 left; on one axis where it is given.
+  // The side by which a straight way from outside comes in: 0 top, 1 right, 2 bottom, 3 left; or of one axis alone.
   function sideOf({ width, height }, outside, inner, axis) {
     const [dx, dy] = [inner.x - outside.x, inner.y - outside.y]
     const intoX = axis === 'y' ? -Infinity : crossing(outside.x, dx, width)

@@ -33,8 +33,7 @@
   function meet({ type, timeStamp, clientX, clientY, target, buttons }) {
     const t = Math.max(pointer.time, timeStamp)
     if (!(type.startsWith('pointer')) || t - measured > 200 || t - pointer.time > 200) {
-      frames.clear()
-      measured = t
+      forgetFrames(t)
       findAll()
     }
     pointer.time = t
@@ -43,6 +42,7 @@
       Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
       pointer.buttons = buttons
     } else {
+      // Where the pointer stands while the page moves is where it was then.
       pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
     }
     // Takes the pointer to the elements of an effect that have it, and away from those that had it.
@@ -189,6 +189,11 @@
   const frames = new Map()
 
   let measured = 0
+
+  function forgetFrames(t) {
+    frames.clear()
+    measured = t
+  }
 
   function frameOf(element) {
     const known = frames.get(element)

@@ -30,6 +30,11 @@
     for (const place of effect.places.values()) if (place.moves && write(effect, place, t)) wake()
   }
 
+  // Where the pointer stands while the page moves is where it was then.
+  function standStill() {
+    pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
+  }
+
   // Takes an event to all effects, in the order of time.
   function meet({ type, timeStamp, clientX, clientY, target, key }) {
     const t = Math.max(pointer.time, timeStamp)
@@ -58,9 +63,7 @@
       const isOut = type === 'pointerout' || type === 'pointercancel'
       pointer.isByKeys = false
       Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
-    } else {
-      pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
-    }
+    } else standStill()
     if (!(type.startsWith('pointer'))) for (const effect of effects) followSizes(effect, t)
     for (const effect of effects) {
       guarded(effect, meetEffect, t)

@@ -23,6 +23,7 @@ import { lookAtEffect } from './seen/look'
 import { toStage, type FromStage, type QuestionType, type RunSample, type ToStage, type ToStageOf, type Visitor } from './protocol'
 import { findUnseen } from './unseen'
 import { makeVisit } from './visit'
+import { watchZone } from './zone'
 import { editWords } from './words'
 
 // The frame's policy forbids `eval`, so Zod must not try it.
@@ -59,6 +60,7 @@ function start(page: Document) {
   })
   const costs = countCosts(page, (cost) => say({ type: 'cost', cost }))
   const host = makeHost(page, nonce, source, costs, hover.follow)
+  const zone = watchZone(page, (told) => say({ type: 'zone', zone: told }))
   const edges = chooseEdges(page, numbers, overlay, (edge) => say({ type: 'edge', edge }))
   const pose = makePose(page, source, (x, y, place, last) => say({ type: 'posed', x, y, place, last }))
   const pointing = makePointing(page, numbers, overlay, source, (under) => say({ type: 'under', ...under }))
@@ -90,7 +92,9 @@ function start(page: Document) {
       distance.changed()
     },
     show: ({ effects }) => {
-      source.setArea(effects.find(({ selected }) => selected)?.select ?? null)
+      const selected = effects.find((effect) => effect.selected)
+      source.setArea(selected?.reads ?? selected?.select ?? null)
+      zone(selected)
       overlay.showEffects(effects)
     },
     point: ({ on }) => pointing.set(on),

@@ -11,6 +11,8 @@ const px = (text: string) => parseFloat(text) || 0
  * The `padding` box is the one in which the pointer's place is read.
  */
 export function stillBoxOf(element: Element, of: 'border' | 'padding' = 'border'): Box {
+  // The window stands for the whole page.
+  if (element === element.ownerDocument.documentElement) return { x: 0, y: 0, width: innerWidth, height: innerHeight }
   const style = getComputedStyle(element)
   const [upper, right, lower, before] = [style.borderTopWidth, style.borderRightWidth, style.borderBottomWidth, style.borderLeftWidth].map(
     px,

@@ -39,6 +39,9 @@ const shownEffect = z.object({
   selected: z.boolean(),
   /** What its pin and handles are drawn over, around the element that it is on; that element where it is left out. */
   ground: selector.optional(),
+  /** Where it reads the pointer, if not in its own elements; whether it tells a zone there. */
+  reads: selector.optional(),
+  zones: z.boolean().optional(),
   pin: place.optional(),
   handles: z.array(shownHandle).optional(),
 })
@@ -294,6 +297,8 @@ const fromStageTable = {
   under: momentary({ elements: z.array(under), chosen: z.boolean(), adds: z.boolean() }),
   samples: momentary({ samples: z.array(sample) }),
   cost: momentary({ cost }),
+  /** Which zone the selected effect tells, counted from 0; null for none. */
+  zone: momentary({ zone: z.number().int().nullable() }),
   /** The files that the page asks for, by hash. */
   needs: momentary({ hashes: z.array(z.string()) }),
   /** Elements with words or pictures in them that are not seen, although nothing hides what is around them. */

@@ -85,6 +85,8 @@ export interface Kind<S> {
   readonly wantsSeveral?: true
   /** The role that what lies under the chosen element fills until it is pointed at, where something about as large does. */
   readonly covers?: string
+  /** Roles whose elements go with its own one for one, wherever they are. */
+  readonly inStep?: readonly string[]
   /** Two roles whose elements have to stand apart: neither is the other, nor lies in it. */
   readonly apart?: readonly [string, string]
   /** What it lays on the ground of its elements, which may be too like it to be seen. */

@@ -162,7 +162,7 @@ interface Bound {
 function ownersOf({ areas, rules, states = [] }: Rig): readonly string[] {
   const homes = areas.map(({ of, select }) => (of === 'window' ? ':root' : select))
   const isInside = (select: string) =>
-    homes.some((home) => home === ':root' || select === home || /^[\s>.:[#]/.test(afterStart(select, home)))
+    homes.some((home) => home === ':root' || select === home || /^(\s*>|\s+[^\s+~>]|[.:[#])/.test(afterStart(select, home)))
   const outside = rules.filter(({ select, css }) => !isInside(select) && Object.values(css).some((value) => value.includes('{')))
   const linked = states.flatMap(({ to }) => (typeof to === 'object' && 'linked' in to && !isInside(to.linked) ? [to.linked] : []))
   return [...new Set([...homes, ...outside.map(({ select }) => select), ...linked].map(styleText))]

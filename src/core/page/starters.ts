@@ -81,8 +81,15 @@ export const starters: readonly Starter[] = [
     id: 'rows',
     title: 'List of rows',
     need: 'Ten rows that are links, with two faces and a picture each.',
-    html: `<ul class="row-list">\n${repeated(10, (n) => `  <li>\n    <a class="row" href="#row-${n}">\n      <span class="row-face row-off"><b>Row ${n}</b><span>20${String(10 + n)}</span></span>\n      <span class="row-face row-on"><b>More about row ${n}</b><span>Open</span></span>\n      ${picture(n * 33, 240, 160, 'row-picture')}\n    </a>\n  </li>`)}\n</ul>\n`,
-    css: '.row-list { max-width: 980px; margin: 32px auto; padding: 0; list-style: none; }\n.row { display: block; border-top: 1px solid #c9c6bd; color: #22252a; text-decoration: none; font-size: 20px; }\n.row-face { display: flex; justify-content: space-between; padding: 16px 8px; }\n.row-on { background: #23303a; color: #f4f3ef; }\n.row-picture { display: none; }\n',
+    html: `<nav class="row-list">\n${repeated(10, (n) => `  <a class="row" href="#row-${n}">\n    <span class="row-face row-off"><b>Row ${n}</b><span>20${String(10 + n)}</span></span>\n    <span class="row-face row-on"><b>More about row ${n}</b><span>Open</span></span>\n    ${picture(n * 33, 240, 160, 'row-picture')}\n  </a>`)}\n</nav>\n`,
+    css: '.row-list { max-width: 980px; margin: 32px auto; }\n.row { display: block; border-top: 1px solid #c9c6bd; color: #22252a; text-decoration: none; font-size: 20px; }\n.row-face { display: flex; justify-content: space-between; padding: 16px 8px; }\n.row-on { background: #23303a; color: #f4f3ef; }\n.row-picture { display: none; }\n',
+  },
+  {
+    id: 'stations',
+    title: 'Four stations',
+    need: 'Four pictures side by side, and a text for each.',
+    html: `<div class="stations">\n${repeated(4, (n) => `  <figure class="station station-${n}">\n    ${picture(n * 70, 240, 320)}\n    <figcaption>Station ${n}</figcaption>\n  </figure>`)}\n</div>\n<div class="station-texts">\n${repeated(4, (n) => `  <p class="station-text station-text-${n}">What there is to know of station ${n}.</p>`)}\n</div>\n`,
+    css: '.stations { display: grid; grid-template-columns: repeat(4, 1fr); gap: 20px; max-width: 1080px; margin: 32px auto 20px; }\n.station { margin: 0; }\n.station img { display: block; width: 100%; height: auto; border-radius: 10px; }\n.station figcaption { padding: 8px 2px; }\n.station-texts { display: grid; max-width: 1080px; margin: 0 auto 32px; font-size: 22px; }\n.station-text { grid-area: 1 / 1; margin: 0; }\n',
   },
   {
     id: 'panels',

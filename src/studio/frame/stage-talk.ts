@@ -3,6 +3,7 @@ import { useEffect, useLayoutEffect, useMemo } from 'react'
 import { expandEffect, findKind, kinds } from '../../core/effect/kinds'
 import { planEffects } from '../../core/export/plan'
 import { targetsOf } from '../../core/export/stylesheet'
+import { isZone } from '../../core/signal/signal'
 import { playsOn, type Effect } from '../../core/site/site'
 import { withBindings } from '../../core/site/bindings'
 import { changeControl, notify, placePin, selectedEffect } from '../commands'
@@ -134,7 +135,7 @@ export function useStageTalk(): void {
     const effects: ShownEffect[] = site.effects.flatMap((effect, index) => {
       if (!playsOn(effect, page.id)) return []
       const isSelected = effect.id === selected && pointing.stage === 'no'
-      const shown = { number: index + 1, select: effect.select, selected: isSelected }
+      const shown = { number: index + 1, select: effect.select, selected: isSelected, ...(isSelected ? readBy(effect) : {}) }
       return [
         isSelected && mode !== 'posing' && mode !== 'measuring' && !comparison
           ? { ...shown, ...drawnFor(withBindings(site).effects[index] ?? effect, touched) }
@@ -238,9 +239,18 @@ function drawnFor(effect: Effect, touched: string | null): Pick<ShownEffect, 'pi
   const control = controls.find(({ id }) => id === touched)
   const isPin = !control || ('handle' in control && control.handle === 'pin')
   const [area] = expandEffect(effect).areas
-  const ground = area && area.of !== 'window' && area.select !== effect.select ? { ground: area.select } : {}
+  const around = area?.of === 'window' ? ':root' : area?.select
+  const ground = around !== undefined && around !== effect.select ? { ground: around } : {}
   if (!control || isPin) return { ...ground, pin: isPin ? kind.awayPlace(effect.settings) : undefined }
   return { ...ground, handles: shownHandles(controls, effect.settings, control.id) }
+}
+
+/** Where the pointer is read for an effect that is not about its own elements alone, and whether it tells a zone there. */
+function readBy(effect: Effect): Pick<ShownEffect, 'reads' | 'zones'> {
+  const { areas, channels } = expandEffect(effect)
+  const [area] = areas
+  if (channels.some(({ signal }) => isZone(signal))) return { reads: area?.of === 'window' ? ':root' : area?.select, zones: true }
+  return area?.joined === undefined ? {} : { reads: `${effect.select}, ${area.joined}` }
 }
 
 /** Whether the real pointer came while the stand-in played a path. */
@@ -267,6 +277,8 @@ function listenToStage(studio: Studio): () => void {
         // The index is not always told that the pointer went from it into the page.
         if (view.get().indexOpen && view.hand.isOnPage) view.update({ indexOpen: false })
         return thread.add(message.samples, clockOffset)
+      case 'zone':
+        return thread.tellZone(message.zone)
       case 'under':
         if (view.get().pointing.stage === 'looking') void climb(studio, message.elements, message.chosen)
         return

@@ -215,9 +215,14 @@ async function fitToPage(studio: Studio, { id, kind: kindId, select }: Effect): 
 
 /** Fills the role that was pointed for with what is chosen. */
 export function fillRole(studio: Studio): void {
-  const { goal } = studio.view.get().pointing
-  const target = chosenTarget(studio)
+  const { pointing, counts, matches } = studio.view.get()
+  const { goal } = pointing
   const effect = goal.for === 'role' ? studio.store.history.get().site.effects.find(({ id }) => id === goal.effect) : undefined
+  // What goes with several elements, one for one, is as many.
+  const isInStep = goal.for === 'role' && effect !== undefined && findKind(effect.kind)?.inStep?.includes(goal.role)
+  const own =
+    effect && (matches?.select === effect.select ? matches.all.length : Math.max(1, ...Object.values(counts.get(effect.select) ?? {})))
+  const target = chosenTarget(studio, undefined, isInStep && own !== undefined && own > 1 ? own : false)
   stopPointing(studio)
   if (goal.for !== 'role' || !target || !effect) return
   const isMain = findKind(effect.kind)?.roles(effect.settings)[0]?.id === goal.role

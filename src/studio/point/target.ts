@@ -6,17 +6,19 @@ import type { LadderRung } from '../store/view-store'
 
 /**
  * The selector and the noun of what is chosen on the ladder, or of another rung by its first choice; undefined while nothing is. Where it is one
- * element alone and `wantsSeveral`, it is all that are like it.
+ * element alone and `wantsSeveral`, it is all that are like it: as many as that says, where there are just so many.
  */
 export function chosenTarget(
   { view }: Pick<Studio, 'view'>,
   other?: number,
-  wantsSeveral = false,
+  wantsSeveral: boolean | number = false,
 ): { readonly select: string; readonly noun: string } | undefined {
   const { rungs, pick, choice, typed, also } = view.get().pointing
   const rung = rungs[other ?? pick]
   const first = rung?.choices[other === undefined ? choice : 0]
-  const chosen = (wantsSeveral && first?.count === 1 && also.length === 0 && rung?.choices.find(({ count }) => count > 1)) || first
+  const several = rung?.choices.filter(({ count }) => count > 1) ?? []
+  const likes = several.find(({ count }) => count === wantsSeveral) ?? several[0]
+  const chosen = (wantsSeveral !== false && first?.count === 1 && also.length === 0 && likes) || first
   const own = typed ?? chosen?.select
   if (own === undefined || own.trim() === '') return undefined
   const select = [...new Set([...also, own])].join(', ')

@@ -11,12 +11,16 @@ export interface ThreadStore {
   readonly stood: () => { readonly samples: readonly ThreadSample[]; readonly at: number } | null
   /** Makes it stand as it is, or run on. Samples that come meanwhile are taken as ever. */
   readonly stand: (isOn: boolean) => void
+  /** Which zone the selected effect tells, counted from 0; null for none. */
+  readonly zone: () => number | null
+  readonly tellZone: (zone: number | null) => void
   readonly watch: (listener: () => void) => () => void
 }
 
 export function makeThreadStore(): ThreadStore {
   const samples: ThreadSample[] = []
   const listeners = new Set<() => void>()
+  let zone: number | null = null
   let stood: ReturnType<ThreadStore['stood']> = null
   const tell = () => {
     for (const listener of listeners) listener()
@@ -33,6 +37,11 @@ export function makeThreadStore(): ThreadStore {
     stood: () => stood,
     stand: (isOn) => {
       stood = isOn ? { samples: [...samples], at: performance.now() } : null
+      tell()
+    },
+    zone: () => zone,
+    tellZone: (told) => {
+      zone = told
       tell()
     },
     watch: (listener) => {

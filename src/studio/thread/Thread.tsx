@@ -166,7 +166,7 @@ function useThreadDrawing(
       const stood = thread.stood()
       const now = stood?.at ?? performance.now()
       const isMoving = drawThread(surface, stood?.samples ?? thread.samples, now, times.current, shown.current ?? undefined)
-      if (words.current) words.current.textContent = sayPresent(thread.samples, performance.now(), times.current)
+      if (words.current) words.current.textContent = sayPresent(thread.samples, performance.now(), times.current, thread.zone())
       if (isMoving && !stood) handle = requestAnimationFrame(frame)
     }
     const wake = () => {

@@ -89,15 +89,16 @@ export function drawThread(
 }
 
 /** The present moment in words: where the pointer is in its area, whose it is, and what the effect does. */
-export function sayPresent(samples: readonly ThreadSample[], now: number, times: Times): string {
+export function sayPresent(samples: readonly ThreadSample[], now: number, times: Times, zone: number | null = null): string {
+  const inZone = zone === null ? '' : `, zone ${zone + 1}`
   const sample = samples.at(-1)
   if (!sample) return 'No pointer yet.'
   const phase = phasesOf(samples, now, times).at(-1)?.phase ?? 'away'
-  if (sample.phase === 'away') return `The pointer is gone, ${phase}`
+  if (sample.phase === 'away') return `The pointer is gone, ${phase}${inZone}`
   const who = { real: 'pointer', 'stand-in': 'stand-in pointer', path: 'path', run: 'test path' }[sample.by]
   if (!sample.place) return `${who} outside, ${phase}`
   const share = (value: number) => ((value + 1) / 2).toFixed(2)
-  return `x ${share(sample.place.x)}  y ${share(sample.place.y)}  ${who}, ${phase}`
+  return `x ${share(sample.place.x)}  y ${share(sample.place.y)}  ${who}, ${phase}${inZone}`
 }
 
 /** What a move costs, in words. */

@@ -38,6 +38,13 @@ function drawEffect(effect: Effect, t: number): void {
   for (const place of effect.places.values()) if (place.moves && write(effect, place, t)) wake()
 }
 
+/** Where the pointer stands while the page moves is where it was then. */
+function standStill(t: number): void {
+  if (given.hasTrack && pointer.over) follow(t, pointer.x, pointer.y, true, true)
+  if (given.hasPath) [pointer.fromX, pointer.fromY] = [pointer.x, pointer.y]
+  pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
+}
+
 /** Takes an event to all effects, in the order of time. */
 function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType, by, key }: Heard): void {
   const t = Math.max(pointer.time, timeStamp)
@@ -80,12 +87,7 @@ function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType,
     if (given.asksButtons) pointer.buttons = buttons
     if (given.hasTouch) pointer.isTouch = pointerType === 'touch'
     if (given.hasTaps) hearTap(type, t)
-  } else {
-    // Where the pointer stands while the page moves is where it was then.
-    if (given.hasTrack && pointer.over) follow(t, pointer.x, pointer.y, true, true)
-    if (given.hasPath) [pointer.fromX, pointer.fromY] = [pointer.x, pointer.y]
-    pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
-  }
+  } else standStill(t)
   if (given.hasSizes && !(type.startsWith('pointer') || isTurn)) for (const effect of effects) followSizes(effect, t)
   for (const effect of effects) {
     if (given.hasTaps) meetTap(effect, target as Element)

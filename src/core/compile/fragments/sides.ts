@@ -12,7 +12,7 @@ function crossing(from: number, way: number, length: number): number {
   return way < 0 && from > length ? (length - from) / way : -Infinity
 }
 
-/** The side by which a straight way from outside comes in: 0 top, 1 right, 2 bottom, 3 left; on one axis where it is given. */
+/** The side by which a straight way from outside comes in: 0 top, 1 right, 2 bottom, 3 left; or of one axis alone. */
 function sideOf({ width, height }: Frame, outside: Point, inner: Point, axis?: 'x' | 'y'): number {
   const [dx, dy] = [inner.x - outside.x, inner.y - outside.y]
   const intoX = axis === 'y' ? -Infinity : crossing(outside.x, dx, width)

@@ -43,9 +43,8 @@ function mark(effect: Effect, place: Place): void {
   if (given.hasOthers) for (const target of seenOn(effect, place)) target.setAttribute(effect.mark, '')
   if (given.hasJoined && place.beside) tie(effect, place, place.beside)
   if (effect.indexed) numberElements(effect, place)
-  if (given.partsMeet && effect.meets) {
-    if (given.takesOff) undone.push(() => endParts(place, effect.parts))
-  } else if (effect.parts) addParts(place.area as HTMLElement, effect.parts)
+  if (given.partsMeet && given.takesOff && effect.meets) undone.push(() => endParts(place, effect.parts))
+  if (effect.parts && !(given.partsMeet && effect.meets)) addParts(place.area as HTMLElement, effect.parts)
 }
 
 /** Writes the values of a place at t; tells whether it goes on. */

@@ -28,6 +28,12 @@ const leftOut = (settings: HoverLookSettings): readonly string[] => [
   ...(settings.risePx === 0 ? ['hold'] : []),
 ]
 
+/** Whether the caption tells a setting: only what is so stands there. */
+const isTold = (settings: HoverLookSettings, id: string) =>
+  [...hoverLookSentence(settings), ...hoverLookTime(settings)].some(
+    (piece) => typeof piece === 'object' && 'control' in piece && piece.control === id,
+  )
+
 const words = { pieces: { within: '> *', noun: 'its pieces' } }
 
 export const hoverLook: Kind<HoverLookSettings> = {
@@ -43,7 +49,12 @@ export const hoverLook: Kind<HoverLookSettings> = {
     { id: 'pieces', title: 'its pieces', needs: 'yours' },
     { id: 'linked', title: 'linked to it', needs: 'yours' },
   ],
-  controls: (settings) => hoverLookParameters.controls(settings).filter(({ id }) => !leftOut(settings).includes(id)),
+  inStep: ['linked'],
+  controls: (settings) =>
+    hoverLookParameters
+      .controls(settings)
+      .filter(({ id }) => !leftOut(settings).includes(id))
+      .map((control) => ({ ...control, row: isTold(settings, control.id) ? undefined : 'more' })),
   forSample: hoverLookParameters.forSample,
   recipes: [
     {

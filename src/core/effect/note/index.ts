@@ -30,6 +30,7 @@ export const note: Kind<NoteSettings> = {
     { id: 'note', title: 'the note', needs: 'yours' },
   ],
   apart: ['anchor', 'note'],
+  inStep: ['note'],
   controls: noteParameters.controls,
   forSample: (settings) => ({ ...settings, gapPx: 3, travelPx: Math.min(settings.travelPx, 5), widthPx: 0 }),
   recipes: [

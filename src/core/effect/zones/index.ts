@@ -47,6 +47,7 @@ export const zones: Kind<ZonesSettings> = {
   ],
   wantsBox: true,
   wantsSeveral: true,
+  inStep: ['linked'],
   controls: (settings) => zonesParameters.controls(settings).filter(({ id }) => !leftOut(settings).includes(id)),
   forSample: (settings) => ({
     ...settings,
