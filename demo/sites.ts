@@ -5,19 +5,26 @@ import { cropDefaults } from '../src/core/effect/crop/settings'
 import { driftDefaults } from '../src/core/effect/drift/settings'
 import { flipDefaults } from '../src/core/effect/flip/settings'
 import { foldDefaults } from '../src/core/effect/fold/settings'
+import { followDefaults } from '../src/core/effect/follow/settings'
 import { glowDefaults } from '../src/core/effect/glow/settings'
 import { grainLightDefaults } from '../src/core/effect/grain-light/settings'
+import { hoverLookDefaults } from '../src/core/effect/hover-look/settings'
+import { noteDefaults } from '../src/core/effect/note/settings'
 import { panDefaults } from '../src/core/effect/pan/settings'
 import { portholeDefaults } from '../src/core/effect/porthole/settings'
+import { pullDefaults } from '../src/core/effect/pull/settings'
+import { rowsDefaults } from '../src/core/effect/rows/settings'
 import { spotlightDefaults } from '../src/core/effect/spotlight/settings'
 import { spreadDefaults } from '../src/core/effect/spread/settings'
 import { tiltDefaults } from '../src/core/effect/tilt/settings'
 import { washDefaults } from '../src/core/effect/wash/settings'
 import { wipeDefaults } from '../src/core/effect/wipe/settings'
+import { zonesDefaults } from '../src/core/effect/zones/settings'
 import type { Effect } from '../src/core/site/site'
 import { gardenPage, wall } from './vesper-hollow/garden'
 import { specimensPage } from './vesper-hollow/specimens'
 import { lanterns, tonightPage } from './vesper-hollow/tonight'
+import { visitPage } from './vesper-hollow/visit'
 
 /** A site before its pages are kept: each page with its HTML. */
 export interface NewSite {
@@ -229,6 +236,108 @@ const vesperHollow: readonly Effect[] = [
     settings: { ...portholeDefaults, radiusPx: 150, softPx: 60, wobblePercent: 4, growPx: 50, goMs: 700 },
   },
   {
+    id: 'evening',
+    kind: 'rows',
+    name: 'Hours turn to what happens',
+    select: '.hour',
+    noun: 'each hour',
+    roles: {
+      off: { select: '.hour > .now', noun: 'its name' },
+      on: { select: '.hour > .then', noun: 'what happens then' },
+      picture: { select: '.hour > img', noun: 'its picture' },
+    },
+    pages: ['tonight'],
+    settings: {
+      ...rowsDefaults,
+      pictureWidthPx: 280,
+      pictureHeightPx: 210,
+      radiusPx: 6,
+      besideXPx: 36,
+      besideYPx: -150,
+      comeMs: 300,
+      goMs: 300,
+    },
+  },
+  {
+    id: 'beds',
+    kind: 'zones',
+    name: 'The nearest bed is lit',
+    select: '.plan .bed',
+    noun: 'each bed',
+    roles: { linked: { select: '.bed-words article', noun: 'what is said of it' }, ground: { select: '.plan', noun: 'the plan' } },
+    pages: ['garden'],
+    settings: { ...zonesDefaults, where: 'area', cut: 'nearest', columns: 5, othersPercent: 46, hysteresisPx: 8, comeMs: 320, goMs: 420 },
+  },
+  {
+    id: 'bearer',
+    kind: 'follow',
+    name: 'The lamp-bearer',
+    select: '.plan .lamp',
+    noun: 'the lamp',
+    roles: { ground: { select: '.plan', noun: 'the plan' } },
+    pages: ['garden'],
+    settings: { ...followDefaults, away: 'stays', follow: { kind: 'spring', frequencyHz: 1.9, dampingRatio: 0.9 } },
+  },
+  {
+    id: 'terms',
+    kind: 'note',
+    name: 'What the words mean',
+    select: '.term',
+    noun: 'each term',
+    roles: { note: { select: '.explained > .note', noun: 'its meaning' } },
+    pages: ['visit'],
+    settings: { ...noteDefaults, widthPx: 300, noScript: 'page' },
+  },
+  {
+    id: 'lamps',
+    kind: 'hover-look',
+    name: 'The chosen lamp stands out',
+    select: '.ticket',
+    noun: 'each lamp',
+    pages: ['visit'],
+    settings: {
+      ...hoverLookDefaults,
+      risePx: 3,
+      pressPercent: 99,
+      ground: 'own',
+      groundColour: '#1d4034',
+      shadowPx: 26,
+      others: 'dim',
+      othersPercent: 62,
+      onCss: 'border-color: #f0c36d',
+      comeMs: 260,
+      goMs: 420,
+    },
+  },
+  {
+    id: 'actions',
+    kind: 'pull',
+    name: 'Buttons come to the hand',
+    select: '.action',
+    noun: 'each button',
+    roles: { inner: { select: '.action > span', noun: 'its words' } },
+    pages: ['visit'],
+    settings: { ...pullDefaults, reachPx: 44, sharePercent: 24, mostPx: 18, innerPercent: 9 },
+  },
+  {
+    id: 'pressed-actions',
+    kind: 'hover-look',
+    name: 'Buttons light up',
+    select: '.action',
+    noun: 'each button',
+    pages: ['visit'],
+    settings: {
+      ...hoverLookDefaults,
+      risePx: 0,
+      growPercent: 103,
+      pressPercent: 97,
+      way: 'spring',
+      comeMs: 420,
+      overshootPercent: 14,
+      onCss: 'background-color: #ffe0a0; color: #1d2a20',
+    },
+  },
+  {
     id: 'sky',
     kind: 'drift',
     name: 'Night over the name',
@@ -254,6 +363,7 @@ export function newSites(): readonly NewSite[] {
         { id: 'tonight', name: 'Tonight', html: tonightPage() },
         { id: 'specimens', name: 'The collection', html: specimensPage() },
         { id: 'garden', name: 'The garden', html: gardenPage() },
+        { id: 'visit', name: 'Visit', html: visitPage() },
       ],
       effects: vesperHollow,
     },

@@ -1,9 +1,10 @@
-// The demo's page "The garden": the motto round the corner of its wall, the glasshouse by day and by night, the borders, and what sleeps beneath.
+// The demo's page "The garden": the motto round the corner of its wall, the glasshouse by day and by night, its paths, the borders, and what sleeps beneath.
 import { beneath, beneathStyles } from './beneath'
 import { borders, bordersStyles } from './borders'
 import { glasshouse, glasshouseStyles } from './glasshouse'
 import { pageOf } from './house-style'
 import { flowers, grass } from './meadow'
+import { paths, pathsStyles } from './paths'
 import { seededRandom } from './random'
 
 /** What the wall is made of, and its own colour in shade. */
@@ -91,7 +92,7 @@ export function gardenPage(): string {
   return pageOf(
     'The garden',
     'The garden',
-    styles + glasshouseStyles + beneathStyles + bordersStyles,
+    styles + glasshouseStyles + pathsStyles + beneathStyles + bordersStyles,
     `
     <section class="corner">
       ${drawBehind()}
@@ -100,6 +101,7 @@ export function gardenPage(): string {
       ${drawBefore()}
     </section>
     ${glasshouse()}
+    ${paths()}
     ${borders()}
     ${beneath()}
     <section class="garden-words">

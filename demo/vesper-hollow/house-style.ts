@@ -32,7 +32,7 @@ const shared = () => `
   @media (max-width: 900px) { .sky { height: 132px; flex-direction: column; justify-content: center; gap: 14px; padding: 0 20px; } nav { gap: 18px; font-size: 14px; } .opening { display: block; padding-left: 24px; padding-right: 24px; } .opening h1, .opening h2 { font-size: 52px; } }
 `
 
-const pages = ['Tonight', 'The collection', 'The garden'] as const
+const pages = ['Tonight', 'The collection', 'The garden', 'Visit'] as const
 
 const grey: Palette = { ground: '#e8dcb8', shade: '#57492f', band: '#b39b66', mark: '#f3e3b0', pale: '#fbf3da', fur: '#efe3c2' }
 

@@ -1,6 +1,7 @@
-// The demo's page "Tonight": the meadow after dark, the gate, and the twelve lanterns of the garden.
+// The demo's page "Tonight": the meadow after dark, the gate, the programme of the evening, and the twelve lanterns of the garden.
 import { pageOf } from './house-style'
 import { drawGate, drawMeadow } from './meadow'
+import { programme, programmeStyles } from './programme'
 
 /** Each lantern is named after the flower that it lights, and burns in that flower's colour. */
 export const lanterns: readonly { readonly name: string; readonly place: string; readonly light: string }[] = [
@@ -50,7 +51,7 @@ export function tonightPage(): string {
   return pageOf(
     'Tonight',
     'Tonight',
-    styles,
+    styles + programmeStyles,
     `
     <section class="meadow">
       ${drawMeadow()}
@@ -66,6 +67,7 @@ export function tonightPage(): string {
         <p>Two lamps are lit at dusk. When they are put out we are full, and the hedgehogs have the path.</p>
       </div>
     </section>
+    ${programme()}
     <section class="opening">
       <h2>Lanterns</h2>
       <p>Twelve of them, each named after the flower it lights and glazed in its colour. Carry one for the evening; it knows its way back.</p>

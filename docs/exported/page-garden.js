@@ -4,6 +4,7 @@
     x: 0,
     y: 0,
     over: null,
+    buttons: 0,
     isTouch: false,
     isByKeys: false,
     time: 0,
@@ -39,7 +40,7 @@
   }
 
   // Takes an event to all effects, in the order of time.
-  function meet({ type, timeStamp, clientX, clientY, target, pointerType, key }) {
+  function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType, key }) {
     const t = Math.max(pointer.time, timeStamp)
     advance(t)
     if (!(type.startsWith('pointer')) || t - measured > 200 || t - pointer.time > 200) {
@@ -60,7 +61,7 @@
         meetFocus(effect, type === 'focusin' && target.matches(':focus-visible') ? target : null)
       // Where the keys took the pointer it is as long as the focus.
       if (type === 'focusout' && pointer.isByKeys)
-        meet({ type: 'pointerout', timeStamp: t, clientX: pointer.x, clientY: pointer.y, target, pointerType: 'mouse' })
+        meet({ type: 'pointerout', timeStamp: t, clientX: pointer.x, clientY: pointer.y, target, buttons: 0, pointerType: 'mouse' })
       return
     }
     if (type.startsWith('pointer')) {
@@ -68,10 +69,13 @@
       pointer.isByKeys = false
       follow(t, clientX, clientY, !!pointer.over, !isOut)
       Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
+      pointer.buttons = buttons
       pointer.isTouch = pointerType === 'touch'
+      hearTap(type, t)
     } else standStill(t)
     if (!(type.startsWith('pointer'))) for (const effect of effects) followSizes(effect, t)
     for (const effect of effects) {
+      meetTap(effect, target)
       guarded(effect, meetEffect, t)
     }
   }
@@ -118,6 +122,7 @@
       if (has || place.isOn) {
         const arrives = has && !place.isOn
         place.isOn = has
+        if (effect.turnsLooks) followCauses(effect, place, pointer.time)
         turnPlace(effect, place, pointer.time, arrives)
       }
     }
@@ -149,7 +154,9 @@
       feel: value.feel,
       band: value.band,
     })),
+      look: { state: 'off', shown: 'off', dueAt: Infinity, tapped: false },
     }
+    for (const follower of place.followers) follower.reading = follower.value.zoneFirst
     for (const follower of place.followers)
         if (follower.value.bySize && follower.value.leave)
           follower.target = shapedOf(follower.value, follower.value.leave(atOf(effect, place, 0), follower))
@@ -182,6 +189,7 @@
     // What nobody sees begins where the pointer is.
     const seen = value.seenBy === undefined ? undefined : at.place.followers[value.seenBy]
     if (arrives && seen && !valueAt(seen, at.t)) Object.assign(follower, { target, gap: 0, speed: 0 })
+    follower.reading = reading
     // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
     const feel = at.place.isOn ? value.feel : (value.going ?? value.feel)
     const t = at.t
@@ -228,10 +236,13 @@
       const { value } = follower
       const { gap, moves } = follower.feel(follower, t)
       if (value.property)
-        for (const target of targetsOf(place, value)) set(target, value, moves ? follower.target + gap : follower.target)
+        for (const target of targetsOf(effect, place, value)) set(target, value, moves ? follower.target + gap : follower.target)
       if (moves) place.moves = true
     }
+    if (effect.turnsLooks && place.look.dueAt < Infinity) place.moves = true
     if (flowsOn(place, t)) place.moves = true
+    if (effect.turnsLooks) showLook(effect, place)
+    tellZones(effect, place)
     if (effect.slider && (place.focused || !place.moves)) tellSlider(place, effect.slider)
     if (!effect.keeps && !place.moves && !place.isOn) effect.places.delete(place.element)
     return place.moves
@@ -273,7 +284,7 @@
   // Takes what happens by itself until t, in the order of time.
   function advance(t) {
     for (const effect of effects) {
-      flowAll(effect, advanced, t)
+      flowAll(effect, effect.turnsLooks ? advanceLooks(effect, advanced, t) : advanced, t)
     }
     advanced = Math.max(advanced, t)
   }
@@ -291,7 +302,29 @@
         (!effect.slider || target.matches(effect.slider))
       if (focused === place.focused) continue
       place.focused = focused
+      if (effect.turnsLooks) followCauses(effect, place, pointer.time)
       turnPlace(effect, place, pointer.time, false)
+    }
+  }
+
+  // Where and when a finger went down; whether it has just come up again there.
+  let finger = { x: 0, y: 0, t: -Infinity }
+
+  let isTap = false
+  function hearTap(type, t) {
+    isTap = type === 'pointerup' && pointer.isTouch && t - finger.t <= 500 && Math.hypot(pointer.x - finger.x, pointer.y - finger.y) <= 10
+    if (type === 'pointerdown') finger = { x: pointer.x, y: pointer.y, t }
+  }
+
+  // A tap turns on what had the finger, unless it was meant for something else; a tap elsewhere ends that.
+  function meetTap(effect, target) {
+    if (!isTap || !effect.taps) return
+    const isPlain = !target.closest(effect.taps)
+    for (const place of effect.places.values()) {
+      const tapped = isPlain && place.isOn
+      if (tapped === place.look.tapped) continue
+      place.look.tapped = tapped
+      if (effect.turnsLooks) followCauses(effect, place, pointer.time)
     }
   }
 
@@ -333,6 +366,15 @@
     const share = (x - from) / (to - from)
     const held = Math.min(1, Math.max(0, share))
     return low + (high - low) * (ease && share > 0 && share < 1 ? ease(share) : held)
+  }
+
+  // How far a point is from the edge of an element's border box, round corners honoured, px: negative inside.
+  function fromEdge({ width, height, border, radii }, { x, y }) {
+    const [halfWidth, halfHeight] = [(border[3] + width + border[1]) / 2, (border[0] + height + border[2]) / 2]
+    const [dx, dy] = [x + border[3] - halfWidth, y + border[0] - halfHeight]
+    const radius = Math.min(radii[dy < 0 ? (dx < 0 ? 0 : 1) : dx < 0 ? 3 : 2], halfWidth, halfHeight)
+    const [qx, qy] = [Math.abs(dx) - halfWidth + radius, Math.abs(dy) - halfHeight + radius]
+    return Math.hypot(Math.max(qx, 0), Math.max(qy, 0)) + Math.min(Math.max(qx, qy), 0) - radius
   }
 
   // cubic-bezier(x1, y1, x2, y2): the time is found by Newton's method inside a shrinking bracket. Outside 0..1 it holds.
@@ -416,8 +458,71 @@
       effects.some(({ select, arrowKeys, slider }) => arrowKeys && target.closest(slider || select))
     if (moves) event.preventDefault()
     if (!moves && key !== 'Escape') return
-    events.push({ type, timeStamp, key, target, clientX: pointer.x, clientY: pointer.y })
+    events.push({ type, timeStamp, key, target, clientX: pointer.x, clientY: pointer.y, buttons: 0 })
     wake()
+  }
+
+  // What an event makes of a hover state; what is not named changes nothing. `going` still shows what was shown.
+  const states = {
+    off: { come: 'on' },
+    on: { go: 'going', press: 'pressed', rest: 'still', dismiss: 'off' },
+    still: { go: 'going', press: 'pressed', move: 'on', dismiss: 'off' },
+    pressed: { go: 'going', release: 'on', dismiss: 'off' },
+    going: { come: 'on', due: 'off', dismiss: 'off' },
+  }
+  // Takes an event to a state; tells whether what is shown changed.
+  function change(look, event) {
+    const next = states[look.state][event]
+    if (!next) return false
+    look.state = next
+    if (next === 'going' || next === look.shown) return false
+    look.shown = next
+    return true
+  }
+
+  function turnLook(place, event, t) {
+    const { look } = place
+    let changed = change(look, event)
+    if (look.state === 'going') {
+      if (event === 'go') look.dueAt = t
+      if (look.dueAt <= t) changed = change(look, 'due') || changed
+    }
+    if (look.state === 'on') look.dueAt = Infinity
+    else if (look.state !== 'going') look.dueAt = Infinity
+    return changed
+  }
+
+  // Brings the look of a place in line with the pointer, its buttons, the focus and taps.
+  function followCauses(effect, place, t) {
+    const { look, isOn } = place
+    const isCaused = isOn || (effect.takesKeys && place.focused) || look.tapped
+    const causes = [...(isCaused ? ['come'] : ['go']), ...(isOn ? [isOn && pointer.buttons ? 'press' : 'release'] : [])]
+    const changed = causes.map((event) => turnLook(place, event, t)).includes(true)
+    if (changed) show(effect, place, t)
+  }
+
+  // Follows a look that has changed, in its place and in the others; where one at most is on, the others go off.
+  function show(effect, place, t) {
+    turnPlace(effect, place, t, false)
+    for (const other of effect.places.values()) {
+      if (other.area === place.area) continue
+    }
+  }
+
+  // Takes what is due by itself until t, the first one first: the end of a delay, or of standing still. Gives when that was last.
+  function advanceLooks(effect, from, until) {
+    for (let at = from; ;) {
+      const due = [...effect.places.values()].reduce(
+        (first, place) => (place.look.dueAt <= (first?.look.dueAt ?? until) ? place : first),
+        undefined,
+      )
+      if (!due) return at
+      const t = due.look.dueAt
+      flowAll(effect, at, t)
+      at = t
+      due.look.dueAt = Infinity
+      if (turnLook(due, due.look.state === 'going' ? 'due' : 'rest', t)) show(effect, due, t)
+    }
   }
 
   const px = (text) => parseFloat(text) || 0
@@ -462,6 +567,13 @@
     return { left: Math.min(...xs), top: Math.min(...ys), right: Math.max(...xs), bottom: Math.max(...ys) }
   }
 
+  // Where an element would lie if it were not slid: its size is that of the box that is seen.
+  function sliding(element) {
+    const { x, y, width, height } = element.getBoundingClientRect()
+    const { e, f } = new DOMMatrix(getComputedStyle(element).transform)
+    return paddingBox(new DOMMatrix([1, 0, 0, 1, e - x, f - y]), width, height, element)
+  }
+
   // Where a share of an area along both of its sides lies in an element of it, px.
   function shareOfArea({ toFrame, place: { area } }, measure) {
     const { toFrame: toArea, width, height } = frameOf(area, measure)
@@ -493,7 +605,7 @@
       const x = Math.min(width, Math.max(0, at.x + across * effect.arrowKeys * width))
       const y = Math.min(height, Math.max(0, at.y + along * effect.arrowKeys * height))
       const to = toFrame.inverse().transformPoint({ x, y })
-      return { type: 'pointermove', timeStamp: t, clientX: to.x, clientY: to.y, target: place.area, pointerType: 'mouse' }
+      return { type: 'pointermove', timeStamp: t, clientX: to.x, clientY: to.y, target: place.area, buttons: 0, pointerType: 'mouse' }
     }
     return undefined
   }
@@ -515,6 +627,40 @@
   // The value itself, at once.
   const direct = () => rest
 
+  // Tells the stylesheet which look a place shows, and does what goes with it.
+  function showLook(effect, place) {
+    const { shown } = place.look
+    const { element } = place
+    if (element.getAttribute(effect.mark) === shown) return
+    element.setAttribute(effect.mark, shown)
+    if (effect.deeds) {
+      // Does with elements what goes with the look of a place; what goes with another one is over.
+      const deeds = effect.deeds
+      const isNow = ({ looks }) => looks.includes(place.look.shown)
+      for (const deed of deeds.filter((each) => !isNow(each)))
+        for (const target of targetsOf(effect, place, deed)) for (const [name] of deed.attributes) {
+          const before = kept.get(target)?.get(name)
+          if (before === null) target.removeAttribute(name)
+          else if (before !== undefined) target.setAttribute(name, before)
+          kept.get(target)?.delete(name)
+        }
+      for (const deed of deeds.filter(isNow))
+        for (const target of targetsOf(effect, place, deed)) {
+          for (const [name, text] of deed.attributes) {
+            const known = kept.get(target) ?? new Map()
+            kept.set(target, known)
+            if (!known.has(name)) {
+              known.set(name, target.getAttribute(name))
+            }
+            target.setAttribute(name, text)
+          }
+        }
+    }
+  }
+
+  // What the page itself gives elements of the attributes that looks set.
+  const kept = new Map()
+
   const excessY = ({ height, place: { area } }) => Math.max(0, height - frameOf(area, plain).height)
   // What hangs on how large things are follows that where the pointer is not.
   function followSizes(effect, t) {
@@ -530,14 +676,41 @@
 
   // The elements that a value is written on.
   function targetsOf(
+    effect,
     place,
-    { onSelf, within, onParts },
+    { onSelf, within, linked, onParts },
   ) {
+    if (linked) {
+      // The element that is in step with an area: the first with the first, the second with the second.
+      const { area } = place
+      const index = [...document.querySelectorAll(effect.select)].indexOf(area)
+      return [...document.querySelectorAll(linked)].slice(index, index + 1)
+    }
     return [
       ...(onSelf ? [place.element] : []),
       ...(within ? place.element.querySelectorAll(within) : []),
       ...(onParts ? place.area.querySelectorAll(onParts) : []),
     ]
+  }
+
+  // Tells the zones that the pointer is in, by attributes that the stylesheet can use.
+  function tellZones(effect, place) {
+    for (const follower of place.followers) {
+      const { value, reading, told } = follower
+      if (value.zone && reading !== undefined && reading !== told) {
+        const attribute = `${effect.mark}-${value.zone}`
+        follower.told = reading
+        place.element.setAttribute(attribute, String(reading))
+        if (effect.chosen) {
+          // Tells which of the elements that are linked to a zone it chooses; none, where there is no reading.
+          const chosen = effect.chosen
+          const zone = value.zone
+          const chosenMark = `${effect.mark}-chosen`
+          for (const [select, of] of chosen)
+            if (of === zone) document.querySelectorAll(select).forEach((element, index) => element.toggleAttribute(chosenMark, index === reading))
+        }
+      }
+    }
   }
 
   // Has the slider of a place say where it is.
@@ -600,7 +773,7 @@
 
   // What the page itself gives an element, also while effects move it.
   function ownTransform(element, style) {
-    if (!(element.matches('.rider[data-by-day-wipe], .hours .rider[data-by-day-wipe], .sky .sky-near[data-sky-drift], .sky .sky-far[data-sky-drift]'))) return style.transform
+    if (!(element.matches('.rider[data-by-day-wipe], .hours .rider[data-by-day-wipe], .plan .lamp[data-lamp-follow], .sky .sky-near[data-sky-drift], .sky .sky-far[data-sky-drift]'))) return style.transform
     const own = style.getPropertyValue('--own-transform') || 'none'
     return inPx(own, element)
   }
@@ -661,9 +834,8 @@
     )
   }
 
-  const swing = 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)
   // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
-  function underdamped({ gap, speed, since, band }, t, decay) {
+  function underdamped({ gap, speed, since, band }, t, decay, swing) {
     const s = (t - since) / 1000
     const fade = Math.exp(-decay * s)
     const push = (speed + decay * gap) / swing
@@ -675,7 +847,17 @@
     }
   }
 
-  const soft = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.27 * 0.715) // settles in 416 ms, 4 % overshoot
+  // Which of the elements that `among` selects is nearest to the pointer; the last one still, while no other is nearer by `slackPx`.
+  function nearestOf({ reading = NaN }) {
+    const ways = [...document.querySelectorAll('.plan .bed')].map((element, i) => {
+      const frame = frameOf(element, plain)
+      return fromEdge(frame, frame.toFrame.transformPoint(pointer)) - (i === reading ? 8 : 0)
+    })
+    const least = Math.min(...ways)
+    return ways[reading] === least ? reading : Math.max(0, ways.indexOf(least))
+  }
+
+  const soft = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.27 * 0.715, 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)) // settles in 416 ms, 4 % overshoot
   const follows = (follower, t) => critical(follower, t, 2 * Math.PI * 7.74) // settles in 120 ms
   const ease = bezier(0.42, 0, 0.58) // ease-in-out
   const shown = (x) => onCurve([[0, 60, 0.3, -70, ease], [0.3, -70, 0.62, 40, ease], [0.62, 40, 1, -60, ease]], x)
@@ -684,6 +866,8 @@
   const goes = (follower, t) => timed(follower, t, 700)
   const bend = (x) => Math.min(1, Math.max(0, 0.000666666666667 * x))
   const bend2 = (x) => onCurve([[0, -1, 0.5, 1, ease], [0.5, 1, 1, -1, ease]], x)
+  const bend3 = (x) => Math.min(600, Math.max(-600, x))
+  const follows3 = (follower, t) => underdamped(follower, t, 2 * Math.PI * 1.9 * 0.9, 2 * Math.PI * 1.9 * Math.sqrt(1 - 0.9 ** 2)) // settles in 394 ms
 
   const effects = [
     // A corner at 44% folds the motto, its walls slanted by 17° and the second one in 40% shade; the words slide by 9% against the pointer.
@@ -691,7 +875,7 @@
       select: '.motto',
       name: 'motto-fold',
       mark: 'data-motto-fold',
-      notForeign: '.motto, .rider, .hours .rider, .sky .sky-near, .sky .sky-far',
+      notForeign: '.motto, .rider, .hours .rider, .plan .lamp, .sky .sky-near, .sky .sky-far',
       findsAll: true,
       stands: true,
       keeps: true,
@@ -708,7 +892,7 @@
       select: '.hours',
       name: 'by-day-wipe',
       mark: 'data-by-day-wipe',
-      notForeign: '.hours, .rider, .hours .rider, .sky .sky-near, .sky .sky-far',
+      notForeign: '.hours, .rider, .hours .rider, .plan .lamp, .sky .sky-near, .sky .sky-far',
       findsAll: true,
       stands: true,
       keeps: true,
@@ -728,7 +912,7 @@
       select: '.hours',
       name: 'by-day-wipe',
       mark: 'data-by-day-wipe',
-      notForeign: '.hours, .rider, .hours .rider, .sky .sky-near, .sky .sky-far',
+      notForeign: '.hours, .rider, .hours .rider, .plan .lamp, .sky .sky-near, .sky .sky-far',
       findsAll: true,
       keeps: true,
       seenOnSelf: true,
@@ -746,7 +930,7 @@
       select: '.hours',
       name: 'by-day-wipe',
       mark: 'data-by-day-wipe',
-      notForeign: '.hours, .rider, .hours .rider, .sky .sky-near, .sky .sky-far',
+      notForeign: '.hours, .rider, .hours .rider, .plan .lamp, .sky .sky-near, .sky .sky-far',
       findsAll: true,
       keeps: true,
       seenOnSelf: true,
@@ -764,7 +948,7 @@
       select: '.hours',
       name: 'by-day-wipe',
       mark: 'data-by-day-wipe',
-      notForeign: '.hours, .rider, .hours .rider, .sky .sky-near, .sky .sky-far',
+      notForeign: '.hours, .rider, .hours .rider, .plan .lamp, .sky .sky-near, .sky .sky-far',
       findsAll: true,
       keeps: true,
       focuses: true,
@@ -782,7 +966,7 @@
       select: '.sheet',
       name: 'sheet-pan-sizes',
       mark: 'data-sheet-pan-sizes',
-      notForeign: '.sheet, .rider, .hours .rider, .sky .sky-near, .sky .sky-far',
+      notForeign: '.sheet, .rider, .hours .rider, .plan .lamp, .sky .sky-near, .sky .sky-far',
       findsAll: true,
       stands: true,
       keeps: true,
@@ -799,7 +983,7 @@
       select: '.bed',
       name: 'above-porthole',
       mark: 'data-above-porthole',
-      notForeign: '.bed, .rider, .hours .rider, .sky .sky-near, .sky .sky-far',
+      notForeign: '.bed, .rider, .hours .rider, .plan .lamp, .sky .sky-near, .sky .sky-far',
       findsAll: true,
       keeps: true,
       seenOnSelf: true,
@@ -815,12 +999,52 @@
         { property: '--above-porthole-wave', read: ({ t }) => (t / 5200) % 1, due: ({ t }) => (Math.floor(t / 4) + 1) * 4, isEndless: true, pose: 0.25, curve: bend2, band: 0.0002, digits: 4, feel: direct, onSelf: true },
       ],
     },
+    // The pointer in an area, the plan, chooses one of each bed, by what is nearest to each; the others are seen by 46%, and what is said of it goes with it.
+    {
+      select: '.plan',
+      name: 'bed-zones',
+      mark: 'data-bed-zones',
+      notForeign: '.plan, .rider, .hours .rider, .plan .lamp, .sky .sky-near, .sky .sky-far',
+      findsAll: true,
+      stands: true,
+      keeps: true,
+      taps: 'a[href], button, input, select, textarea, summary, label',
+      focuses: true,
+      arrowKeys: 0.2,
+      measure: plain,
+      turnsLooks: true,
+      takesKeys: true,
+      deeds: [{ looks: ['off', 'on', 'pressed', 'still'], attributes: [['tabindex', '0']], onSelf: true }],
+      chosen: [['.plan .bed', 'zone'], ['.bed-words article', 'zone']],
+      places: new Map(),
+      values: [
+        { read: (at, follower) => nearestOf(follower), zone: 'zone', zoneFirst: 0, pose: 0, holds: true, band: 0.0001, digits: 5, feel: direct, onSelf: true },
+      ],
+    },
+    // In the plan, the lamp goes wherever the pointer goes, by at most 600px across and 600px up and down; it leans by 0°.
+    {
+      select: '.plan',
+      name: 'lamp-follow',
+      mark: 'data-lamp-follow',
+      notForeign: '.plan, .rider, .hours .rider, .plan .lamp, .sky .sky-near, .sky .sky-far',
+      findsAll: true,
+      keeps: true,
+      seenOnSelf: true,
+      fine: true,
+      readsIn: '.plan .lamp',
+      measure: sliding,
+      places: new Map(),
+      values: [
+        { property: '--lamp-follow-x', read: ({ x, width }) => x - width / 2, pose: 0, curve: bend3, holds: true, band: 0.12, digits: 2, feel: follows3, onSelf: true },
+        { property: '--lamp-follow-y', read: ({ y, height }) => y - height / 2, pose: 0, curve: bend3, holds: true, band: 0.12, digits: 2, feel: follows3, onSelf: true },
+      ],
+    },
     // In the sky, the swarm slides by 22px and the starry sky by 6px, against the pointer, across only.
     {
       select: '.sky',
       name: 'sky-drift',
       mark: 'data-sky-drift',
-      notForeign: '.sky, .rider, .hours .rider, .sky .sky-near, .sky .sky-far',
+      notForeign: '.sky, .rider, .hours .rider, .plan .lamp, .sky .sky-near, .sky .sky-far',
       fine: true,
       measure: plain,
       seenWithin: '.sky-near, .sky-far',
@@ -836,7 +1060,7 @@
     guarded(effect, standIn, pointer.time)
   }
   // Hears what happens, for the next frame.
-  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointerup', 'pointercancel', 'focusin', 'focusout', 'scroll', 'resize', 'load'])
+  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointerdown', 'pointerup', 'pointercancel', 'focusin', 'focusout', 'scroll', 'resize', 'load'])
     addEventListener(
       type,
       (event) => {

@@ -3,8 +3,11 @@
   const pointer = {
     x: 0,
     y: 0,
+    fromX: 0,
+    fromY: 0,
     over: null,
     buttons: 0,
+    isTouch: false,
     time: 0,
   }
 
@@ -26,6 +29,7 @@
     nextFrame = 0
     for (const event of events.splice(0)) meet(event)
     const t = Math.max(now, pointer.time)
+    advance(t)
     for (const effect of effects) {
       guarded(effect, drawEffect, t)
     }
@@ -36,23 +40,34 @@
   }
 
   // Takes an event to all effects, in the order of time.
-  function meet({ type, timeStamp, clientX, clientY, target, buttons }) {
+  function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType }) {
     const t = Math.max(pointer.time, timeStamp)
+    advance(t)
     if (!(type.startsWith('pointer')) || t - measured > 200 || t - pointer.time > 200) {
-      frames.clear()
-      measured = t
+      forgetFrames(t)
       for (const effect of effects) findAll(effect)
     }
     pointer.time = t
+    if (type.startsWith('focus')) {
+      for (const effect of effects)
+        meetFocus(effect, type === 'focusin' && target.matches(':focus-visible') ? target : null)
+      return
+    }
     if (type.startsWith('pointer')) {
-      const isOut = type === 'pointerout' || type === 'pointercancel'
+      const isOut = type === 'pointerout' || type === 'pointercancel' || (type === 'pointerup' && pointerType === 'touch')
+      // A pointer that comes has no way behind it.
+      ;[pointer.fromX, pointer.fromY] = pointer.over || isOut ? [pointer.x, pointer.y] : [clientX, clientY]
       Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
       pointer.buttons = buttons
+      pointer.isTouch = pointerType === 'touch'
+      hearTap(type, t)
     } else {
       // Where the pointer stands while the page moves is where it was then.
+      ;[pointer.fromX, pointer.fromY] = [pointer.x, pointer.y]
       pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
     }
     for (const effect of effects) {
+      meetTap(effect, target)
       guarded(effect, meetEffect, t)
     }
   }
@@ -88,14 +103,20 @@
     return !effect.beyond || [...document.querySelectorAll(effect.beyond)].some(isOnIt)
   }
 
+  // Which the pointer hits, and which it was on: of others nothing has to be known.
+  function nearTo({ select, places }, over) {
+    const hit = over?.closest(select)
+    return [...places.values()].filter(({ area, isOn }) => isOn || area === hit)
+  }
+
   // Takes the pointer to the elements of an effect that have it, and away from those that had it.
   function meetEffect(effect) {
-    const over = pointer.over
+    const over = effect.fine && pointer.isTouch ? null : pointer.over
     if (!effect.findsAll) {
       const hit = over?.closest(effect.select)
       if (hit && !effect.places.has(hit)) begin(effect, hit)
     }
-    const all = [...effect.places.values()]
+    const all = effect.byHit ? nearTo(effect, over) : [...effect.places.values()]
     const holding = over
       ? all.filter(({ area }) => hasPointer(frameOf(area), effect.insets) && (effect.amongAll ? isMet(effect, over, area) : isClear(effect, over, area)))
       : []
@@ -107,15 +128,19 @@
       const has = effect.amongAll ? holding.includes(place) : place.area === first?.area
       if (has || place.isOn) {
         const arrives = has && !place.isOn
+        if (arrives || !has) {
+          // Notes by which side the pointer came into a place, or left it: of all four, of left and right, of top and bottom.
+          const frame = frameOf(place.area)
+          const before = frame.toFrame.transformPoint({ x: pointer.fromX, y: pointer.fromY })
+          const now = frame.toFrame.transformPoint(pointer)
+          const [outside, inner] = arrives ? [before, now] : [now, before]
+          const sides = [sideOf(frame, outside, inner), sideOf(frame, outside, inner, 'x'), sideOf(frame, outside, inner, 'y')]
+          if (arrives) place.entry = sides
+          else place.exit = sides
+        }
         place.isOn = has
-        // Turns all that follows the pointer in a place to where it should be now.
-        const t = pointer.time
-        place.moves = true
-        // The pointer as an element sees it.
-        const frame = frameOf(place.area)
-        const { x, y } = frame.toFrame.transformPoint(pointer)
-        const at = { ...frame, x, y, t, place }
-        for (const follower of place.followers) turnValue(follower, at, arrives)
+        if (effect.turnsLooks) followCauses(effect, place, pointer.time)
+        turnPlace(effect, place, pointer.time, arrives)
         if (effect.comesMs && (arrives || !has)) place.comesUntil = pointer.time + ((has ? effect.comesMs : effect.goesMs) ?? 0)
       }
     }
@@ -131,6 +156,17 @@
     )
   }
 
+  // Where the values of a place are read.
+  function readFrame(effect, place) {
+    if (effect.readsInWindow) return {
+    toFrame: new DOMMatrix([1, 0, 0, 1, -0, -0]),
+    width: document.documentElement.clientWidth,
+    height: document.documentElement.clientHeight,
+    border: none,
+  }
+    return frameOf(place.area)
+  }
+
   // Begins to follow the pointer in an element: everything lies at its pose.
   function begin(effect, area, element = area) {
     const place = {
@@ -139,50 +175,70 @@
       isOn: false,
       moves: !!effect.stands,
       comesUntil: 0,
+      focused: false,
       followers: effect.values.map((value) => ({
       value,
-      target: 0,
+      target: value.pose,
       since: 0,
       gap: 0,
       speed: 0,
       feel: value.feel,
       band: value.band,
     })),
+      look: { state: 'off', shown: 'off', before: 'off', dueAt: Infinity, tapped: false },
+      entry: [0, 3, 0],
+      exit: [0, 3, 0],
     }
     effect.places.set(element, place)
+  }
+
+  // Turns all that follows the pointer in a place to where it should be now.
+  function turnPlace(effect, place, t, arrives) {
+    place.moves = true
+    // The pointer as an element sees it.
+    const frame = readFrame(effect, place)
+    const { x, y } = frame.toFrame.transformPoint(pointer)
+    const at = { ...frame, x, y, t, place }
+    for (const follower of place.followers) turnValue(follower, at, arrives)
   }
 
   function turnValue(follower, at, arrives = false) {
     const { value } = follower
     if (!at.place.isOn && value.holds) return
-    const reading = at.place.isOn ? value.read(at, follower) : 0
+    const reading = at.place.isOn ? value.read(at, follower) : value.leave ? value.leave(at, follower) : value.pose
+    // What nobody sees begins where the pointer is.
+    const seen = value.seenBy === undefined ? undefined : at.place.followers[value.seenBy]
+    if (arrives && seen && !valueAt(seen, at.t)) Object.assign(follower, { target: reading, gap: 0, speed: 0 })
     if (arrives && value.beginsUnseen && at.t >= at.place.comesUntil) Object.assign(follower, { target: reading, gap: 0, speed: 0 })
+    if (value.start && reading !== follower.reading && !follower.feel(follower, at.t).moves) {
+      const start = value.start(at)
+      if (start !== undefined) Object.assign(follower, { target: start, gap: 0, speed: 0 })
+    }
+    follower.reading = reading
     // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
-    const feel = value.feel
+    const feel = value.byLook ? feelByLook(value, at.place) : at.place.isOn ? value.feel : (value.going ?? value.feel)
     const t = at.t
     if (reading !== follower.target || feel !== follower.feel) {
       const { gap, speed } = follower.feel(follower, t)
+      shorten(follower, reading, gap)
       Object.assign(follower, { target: reading, feel, since: t, gap: gap + follower.target - reading, speed })
     }
   }
+
+  // Where a value is at t: at its target, once it is too near to be seen apart.
+  function valueAt(follower, t) {
+    const { gap, moves } = follower.feel(follower, t)
+    return moves ? follower.target + gap : follower.target
+  }
+
+  const set = (target, value, shown) =>
+    target.style.setProperty(value.property, value.as ? String(value.as(shown)) : shown.toFixed(value.digits))
 
   // Says on an element that an effect is at work on it: from now on its rules count.
   function mark(effect, place) {
     place.element.setAttribute(effect.mark, '')
     for (const target of effect.seenWithin ? place.element.querySelectorAll(effect.seenWithin) : []) target.setAttribute(effect.mark, '')
-    if (effect.parts) {
-      // Adds the parts of an effect to an element, once.
-      const host = place.area
-      const parts = effect.parts
-      const made = new Map()
-      if (getComputedStyle(host).position === 'static') {
-        host.style.position = 'relative'
-      }
-      for (const part of parts) {
-        const home = (part.inside && made.get(part.inside)) || host
-        made.set(part.part, addPart(host, home, part))
-      }
-    }
+    if (effect.parts && !(effect.meets)) addParts(place.area, effect.parts)
   }
 
   // Writes the values of a place at t; tells whether it goes on.
@@ -192,23 +248,40 @@
     if (effect.comes && (place.element.getAttribute(effect.mark) === 'on') !== place.isOn)
       place.element.setAttribute(effect.mark, place.isOn ? 'on' : '')
     place.moves = false
+    if (effect.meets) meetParts(effect, place)
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = follower.feel(follower, t)
-      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits))
+      if (value.property)
+        for (const target of targetsOf(place, value)) set(target, value, moves ? follower.target + gap : follower.target)
       if (moves) place.moves = true
     }
     if (effect.comesMs && t < place.comesUntil) place.moves = true
+    if (effect.turnsLooks && place.look.dueAt < Infinity) place.moves = true
+    if (effect.meets && !place.moves) meetParts(effect, place)
     if (effect.shownWhileOn) showParts(place, effect.shownWhileOn)
+    if (effect.turnsLooks) showLook(effect, place)
     if (!effect.keeps && !place.moves && !place.isOn) effect.places.delete(place.element)
     return place.moves
+  }
+
+  // Adds the parts of an effect to an element, once.
+  function addParts(host, parts) {
+    const made = new Map()
+    if (getComputedStyle(host).position === 'static') {
+      host.style.position = 'relative'
+    }
+    for (const part of parts) {
+      const home = (part.inside && made.get(part.inside)) || host
+      made.set(part.part, addPart(host, home, part))
+    }
   }
 
   // Adds one part: seen only, and never heard, clicked or focused, unless it is to be reached.
   function addPart(
     host,
     home,
-    { part, coversBorder },
+    { part, coversBorder, told, source, attribute, passes },
   ) {
     const element = document.createElement('span')
     element.className = part
@@ -218,19 +291,166 @@
       const { borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
       element.style.inset = [borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth].map((width) => `-${width}`).join(' ')
     }
+    if (told)
+      keepTold(host, element, told, source, attribute, !(passes))
     home.append(element)
     return element
   }
+
+  // Parts that are there only with the pointer come with it, and are gone once all has come to rest; of more places than may have them the oldest one loses them.
+  function meetParts(effect, place) {
+    const alive = (effect.alive ??= [])
+    const isWanted = effect.turnsLooks ? place.look.shown !== 'off' : place.isOn
+    const isThere = alive.includes(place)
+    if (isWanted && !isThere) {
+      addParts(place.area, effect.parts ?? [])
+      alive.push(place)
+    }
+    const ends = alive.length > (effect.meets ?? 1) ? alive.shift() : !isWanted && isThere && !place.moves ? place : undefined
+    if (!ends) return
+    effect.alive = alive.filter((each) => each !== ends)
+    endParts(ends, effect.parts)
+  }
+
+  const endParts = ({ area }, parts = []) =>
+    parts.forEach(({ part }) => area.querySelectorAll(`:scope > .${part}`).forEach((element) => element.remove()))
 
   // What is seen only with the pointer is gone once all of it has come to rest: what nobody sees costs nothing.
   function showParts({ area, isOn, moves }, parts) {
     for (const part of area.querySelectorAll(parts)) part.style.visibility = isOn || moves ? '' : 'hidden'
   }
 
+  // Until when all that changes by itself has been followed.
+  let advanced = 0
+
+  // Takes what happens by itself until t, in the order of time.
+  function advance(t) {
+    for (const effect of effects) {
+      if (effect.turnsLooks) advanceLooks(effect, advanced, t)
+    }
+    advanced = Math.max(advanced, t)
+  }
+
+  // Takes the focus to the places that have it; null takes it away.
+  function meetFocus(effect, target) {
+    if (!effect.focuses) return
+    for (const place of effect.places.values()) {
+      const focused =
+        !!target &&
+        place.area.contains(target) &&
+        (true)
+      if (focused === place.focused) continue
+      place.focused = focused
+      if (effect.turnsLooks) followCauses(effect, place, pointer.time)
+      turnPlace(effect, place, pointer.time, false)
+    }
+  }
+
+  // Where and when a finger went down; whether it has just come up again there.
+  let finger = { x: 0, y: 0, t: -Infinity }
+
+  let isTap = false
+  function hearTap(type, t) {
+    isTap = type === 'pointerup' && pointer.isTouch && t - finger.t <= 500 && Math.hypot(pointer.x - finger.x, pointer.y - finger.y) <= 10
+    if (type === 'pointerdown') finger = { x: pointer.x, y: pointer.y, t }
+  }
+
+  // A tap turns on what had the finger, unless it was meant for something else; a tap elsewhere ends that.
+  function meetTap(effect, target) {
+    if (!isTap || !effect.taps) return
+    const isPlain = !target.closest(effect.taps)
+    for (const place of effect.places.values()) {
+      const tapped = isPlain && place.isOn
+      if (tapped === place.look.tapped) continue
+      place.look.tapped = tapped
+      if (effect.turnsLooks) followCauses(effect, place, pointer.time)
+    }
+  }
+
+  const isPart = (node) => node.dataset?.part === ''
+  // Fills a part, now and whenever what its host holds has changed.
+  function keepFilled(host, fill, attribute, isKept = true) {
+    const isOwn = (node) => !(node instanceof Element ? node : node.parentElement)?.closest('[data-part]')
+    fill()
+    if (!isKept) return
+    const observer = new MutationObserver((records) => {
+      if (records.some(({ target, addedNodes, removedNodes }) => isOwn(target) && ![...addedNodes, ...removedNodes].some(isPart))) fill()
+    })
+    observer.observe(host, { subtree: true, childList: true, characterData: true })
+    if (attribute)
+      observer.observe(host, { subtree: true, childList: true, characterData: true, attributeFilter: [attribute] })
+  }
+
+  // Fills a part with the text or the picture that its host gives, or an element in it.
+  function keepTold(
+    host,
+    part,
+    told,
+    source,
+    attribute,
+    isKept = true,
+  ) {
+    keepFilled(
+      host,
+      () => {
+        const giver = source ? host.querySelector(source) : host
+        const { currentSrc, src } = (giver ?? {})
+        // What is not shown may not be loaded yet.
+        const own = told === 'picture' ? currentSrc || src : giver?.textContent
+        const text = (attribute ? giver?.getAttribute(attribute) : own) ?? ''
+        if (told === 'text') part.textContent = text.trim()
+        else part.style.backgroundImage = text ? `url("${text.replaceAll('"', '%22')}")` : ''
+      },
+      attribute,
+      isKept,
+    )
+  }
+
+  // A spring that reaches its mark soonest without passing it, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
+  function critical({ gap, speed, since, band }, t, decay) {
+    const s = (t - since) / 1000
+    const fade = Math.exp(-decay * s)
+    const push = speed + decay * gap
+    return {
+      gap: fade * (gap + push * s),
+      speed: fade * (speed - decay * push * s),
+      moves: fade * (Math.abs(gap) + Math.abs(push) * (s + 1 / decay)) >= band,
+    }
+  }
+
+  // The value of a curve at x. Outside its stretches it holds, or goes on straight.
+  function onCurve(stretches, x) {
+    const [from, low, to, high, ease] = stretches.findLast(([at]) => at <= x) ?? stretches[0]
+    const share = (x - from) / (to - from)
+    const held = Math.min(1, Math.max(0, share))
+    return low + (high - low) * (ease && share > 0 && share < 1 ? ease(share) : held)
+  }
+
+  // cubic-bezier(x1, y1, x2, y2): the time is found by Newton's method inside a shrinking bracket. Outside 0..1 it holds.
+  function bezier() {
+    const on = (a, b, s) => 3 * (1 - s) * s * ((1 - s) * a + s * b) + s ** 3
+    return (share) => {
+      let [low, high, s] = [0, 1, share]
+      for (let step = 0; step < 40; step++) {
+        const error = on(0.2, 0.2, s) - share
+        if (error > 0) high = s
+        else low = s
+        const next = s - error / (3 * (1 - s) ** 2 * 0.2 + 6 * (1 - s) * s * (0.2 - 0.2) + 3 * s * s * (1 - 0.2))
+        s = next > low && next < high ? next : (low + high) / 2
+      }
+      return on(0.7, 1, s)
+    }
+  }
+
   // Where elements lie, and since when that is known.
   const frames = new Map()
 
   let measured = 0
+
+  function forgetFrames(t) {
+    frames.clear()
+    measured = t
+  }
 
   function frameOf(element) {
     const known = frames.get(element)
@@ -266,12 +486,147 @@
     }
   }
 
+  // What an event makes of a hover state; what is not named changes nothing. `going` still shows what was shown.
+  const states = {
+    off: { come: 'on' },
+    on: { go: 'going', press: 'pressed', rest: 'still', dismiss: 'off' },
+    still: { go: 'going', press: 'pressed', move: 'on', dismiss: 'off' },
+    pressed: { go: 'going', release: 'on', dismiss: 'off' },
+    going: { come: 'on', due: 'off', dismiss: 'off' },
+  }
+  // Takes an event to a state; tells whether what is shown changed.
+  function change(look, event) {
+    const next = states[look.state][event]
+    if (!next) return false
+    look.state = next
+    if (next === 'going' || next === look.shown) return false
+    look.before = look.shown
+    look.shown = next
+    return true
+  }
+
+  // The feel for the way from the look before to the one that is shown.
+  function feelByLook({ feel, going }, { look }) {
+    const own = undefined?.find(([from, to]) => to === look.shown && (from === 'any' || from === look.before))
+    return own ? own[2] : look.shown === 'off' ? (going ?? feel) : feel
+  }
+
+  // The value of a look; of one that has gone off, the pose that it leaves to, which may hang on the side.
+  const leftTo = (values, look, pose) =>
+    (look?.shown ?? 'off') === 'off' && look?.before !== 'off' ? pose : (values[look?.shown ?? 'off'] ?? 1)
+
+  // The pose that it comes from, where it has just come on.
+  const cameFrom = ({ look }, pose) => (look.before === 'off' && look.shown !== 'off' ? pose : undefined)
+
+  function turnLook(place, event, t) {
+    const { look } = place
+    let changed = change(look, event)
+    if (look.state === 'going') {
+      if (event === 'go') look.dueAt = t
+      if (look.dueAt <= t) changed = change(look, 'due') || changed
+    }
+    if (look.state === 'on') look.dueAt = Infinity
+    else if (look.state !== 'going') look.dueAt = Infinity
+    return changed
+  }
+
+  // Brings the look of a place in line with the pointer, its buttons, the focus and taps.
+  function followCauses(effect, place, t) {
+    const { look, isOn } = place
+    const wasOff = look.shown === 'off'
+    const isCaused = isOn || (effect.takesKeys && place.focused) || look.tapped
+    const causes = [...(isCaused ? ['come'] : ['go']), ...(isOn ? [isOn && pointer.buttons ? 'press' : 'release'] : [])]
+    const changed = causes.map((event) => turnLook(place, event, t)).includes(true)
+    if (changed) show(effect, place, t, wasOff)
+  }
+
+  // Follows a look that has changed, in its place and in the others; where one at most is on, the others go off.
+  function show(effect, place, t, wasOff = false) {
+    const { look } = place
+    turnPlace(effect, place, t, false)
+    for (const other of effect.places.values()) {
+      if (other.area === place.area) continue
+      const isDismissed = effect.atMostOne && look.shown !== 'off' && wasOff && turnLook(other, 'dismiss', t)
+      if (isDismissed) other.look.tapped = false
+      if (isDismissed) turnPlace(effect, other, t, false)
+    }
+  }
+
+  // Takes what is due by itself until t, the first one first: the end of a delay, or of standing still. Gives when that was last.
+  function advanceLooks(effect, from, until) {
+    for (let at = from; ;) {
+      const due = [...effect.places.values()].reduce(
+        (first, place) => (place.look.dueAt <= (first?.look.dueAt ?? until) ? place : first),
+        undefined,
+      )
+      if (!due) return at
+      const t = due.look.dueAt
+      at = t
+      due.look.dueAt = Infinity
+      if (turnLook(due, due.look.state === 'going' ? 'due' : 'rest', t)) show(effect, due, t)
+    }
+  }
+
+  // No borders, and no round corners.
+  const none = [0, 0, 0, 0]
+
+  const rest = { gap: 0, speed: 0, moves: false }
+  // The value itself, at once.
+  const direct = () => rest
+
+  // Tells the stylesheet which look a place shows, and does what goes with it.
+  function showLook(effect, place) {
+    const { shown } = place.look
+    const { element } = place
+    if (element.getAttribute(effect.mark) === shown) return
+    element.setAttribute(effect.mark, shown)
+  }
+
+  // The share of a way at which it comes between 0 and `length`; -Infinity where it begins there.
+  function crossing(from, way, length) {
+    if (way > 0 && from < 0) return -from / way
+    return way < 0 && from > length ? (length - from) / way : -Infinity
+  }
+
+  // The side by which a straight way from outside comes in: 0 top, 1 right, 2 bottom, 3 left; or of one axis alone.
+  function sideOf({ width, height }, outside, inner, axis) {
+    const [dx, dy] = [inner.x - outside.x, inner.y - outside.y]
+    const intoX = axis === 'y' ? -Infinity : crossing(outside.x, dx, width)
+    const intoY = axis === 'x' ? -Infinity : crossing(outside.y, dy, height)
+    if (intoX > -Infinity || intoY > -Infinity) return intoX > intoY ? (dx > 0 ? 3 : 1) : dy > 0 ? 0 : 2
+    // A way that begins inside came by the nearest side.
+    const across = axis === 'y' ? Infinity : Math.min(outside.x, width - outside.x)
+    const down = axis === 'x' ? Infinity : Math.min(outside.y, height - outside.y)
+    return across < down ? (outside.x < width - outside.x ? 3 : 1) : outside.y < height - outside.y ? 0 : 2
+  }
+
   // The elements that a value is written on.
   function targetsOf(
     place,
-    { within, onParts },
+    { onSelf, within, onParts },
   ) {
-    return [...(within ? place.element.querySelectorAll(within) : []), ...(onParts ? place.area.querySelectorAll(onParts) : [])]
+    return [
+      ...(onSelf ? [place.element] : []),
+      ...(within ? place.element.querySelectorAll(within) : []),
+      ...(onParts ? place.area.querySelectorAll(onParts) : []),
+    ]
+  }
+
+  // From where it is to the target in a given time, after a delay.
+  function timed(
+    { gap, since, share: part = 1 },
+    t,
+  ) {
+    const share = (t - since) / (300 * part)
+    return gap && share < 1 ? { gap: gap * (1 - (share > 0 ? ease(share) : 0)), speed: 0, moves: true } : rest
+  }
+
+  // What turns back to where it came from takes its time for as much of the way as it has gone, as transitions do.
+  function shorten(follower, target, missing) {
+    const { gap, share = 1, from } = follower
+    const isBack = missing && gap && target === from
+    follower.share = isBack ? Math.min(1, Math.abs((1 - missing / gap) * share + 1 - share)) : 1
+    follower.from = isBack ? follower.target : follower.target + missing
   }
 
   // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
@@ -290,6 +645,9 @@
   const follows = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.6 * 0.9, 2 * Math.PI * 2.6 * Math.sqrt(1 - 0.9 ** 2)) // settles in 288 ms
   const follows2 = (follower, t) => underdamped(follower, t, 2 * Math.PI * 3.4 * 0.9, 2 * Math.PI * 3.4 * Math.sqrt(1 - 0.9 ** 2)) // settles in 220 ms
   const soft = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.27 * 0.715, 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)) // settles in 416 ms, 4 % overshoot
+  const ease = bezier()
+  const shown = (x) => onCurve([[-1, 0, 0, 1], [0, 1, 0.0001, -1], [0.0001, -1, 1, 0]], x)
+  const follows3 = (follower, t) => critical(follower, t, 2 * Math.PI * 3.2) // settles in 290 ms
 
   const effects = [
     // Over meadow and gate, all is dark by 90% in #040d10 but for a pool of 110px round the pointer, softened over 150px; pressed, the pool is 70% of that.
@@ -297,11 +655,12 @@
       select: '.meadow, .gate',
       name: 'gate-spotlight',
       mark: 'data-gate-spotlight',
-      notForeign: '.meadow, .gate, .sky .sky-near, .sky .sky-far',
+      notForeign: '.meadow, .gate, .hour > .then, .hour > .now, .sky .sky-near, .sky .sky-far',
       findsAll: true,
       keeps: true,
       amongAll: true,
       beyond: '.meadow, .gate',
+      fine: true,
       insets: () => [-260, -260, -260, -260],
       comes: true,
       comesMs: 260,
@@ -310,9 +669,9 @@
       shownWhileOn: ':scope > .gate-spotlight-dark',
       places: new Map(),
       values: [
-        { property: '--gate-spotlight-x', read: ({ x, width }) => x - width / 2, holds: true, band: 0.01, digits: 3, feel: follows, beginsUnseen: true, onParts: ':scope > .gate-spotlight-dark > .gate-spotlight-sheet' },
-        { property: '--gate-spotlight-y', read: ({ y, height }) => y - height / 2, holds: true, band: 0.01, digits: 3, feel: follows, beginsUnseen: true, onParts: ':scope > .gate-spotlight-dark > .gate-spotlight-sheet' },
-        { property: '--gate-spotlight-pressed', read: () => (pointer.buttons ? 1 : 0), band: 0.0001, digits: 5, feel: follows2, onParts: ':scope > .gate-spotlight-dark > .gate-spotlight-sheet, :scope > .gate-spotlight-dark' },
+        { property: '--gate-spotlight-x', read: ({ x, width }) => x - width / 2, pose: 0, holds: true, band: 0.01, digits: 3, feel: follows, beginsUnseen: true, onParts: ':scope > .gate-spotlight-dark > .gate-spotlight-sheet' },
+        { property: '--gate-spotlight-y', read: ({ y, height }) => y - height / 2, pose: 0, holds: true, band: 0.01, digits: 3, feel: follows, beginsUnseen: true, onParts: ':scope > .gate-spotlight-dark > .gate-spotlight-sheet' },
+        { property: '--gate-spotlight-pressed', read: () => (pointer.buttons ? 1 : 0), pose: 0, band: 0.0001, digits: 5, feel: follows2, onParts: ':scope > .gate-spotlight-dark > .gate-spotlight-sheet, :scope > .gate-spotlight-dark' },
       ],
     },
     // Under the meadow lies a linear-gradient(180deg, #0f2c38 0%, #1d4a4b 55%, #2b5a49 100%) with 26% of light grain, and under the pointer a light of #d8ecc0, 420px wide and 34% strong.
@@ -320,18 +679,19 @@
       select: '.meadow',
       name: 'meadow-grain-light',
       mark: 'data-meadow-grain-light',
-      notForeign: '.meadow, .sky .sky-near, .sky .sky-far',
+      notForeign: '.meadow, .hour > .then, .hour > .now, .sky .sky-near, .sky .sky-far',
       findsAll: true,
       stands: true,
       keeps: true,
+      fine: true,
       comes: true,
       comesMs: 320,
       goesMs: 900,
       parts: [{ part: 'meadow-grain-light-ground', coversBorder: true }, { part: 'meadow-grain-light-sheet', inside: 'meadow-grain-light-ground' }, { part: 'meadow-grain-light-light', inside: 'meadow-grain-light-sheet' }, { part: 'meadow-grain-light-specks', inside: 'meadow-grain-light-ground' }],
       places: new Map(),
       values: [
-        { property: '--meadow-grain-light-x', read: ({ x, width }) => x - width / 2, holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .meadow-grain-light-ground > .meadow-grain-light-sheet' },
-        { property: '--meadow-grain-light-y', read: ({ y, height }) => y - height / 2, holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .meadow-grain-light-ground > .meadow-grain-light-sheet' },
+        { property: '--meadow-grain-light-x', read: ({ x, width }) => x - width / 2, pose: 0, holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .meadow-grain-light-ground > .meadow-grain-light-sheet' },
+        { property: '--meadow-grain-light-y', read: ({ y, height }) => y - height / 2, pose: 0, holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .meadow-grain-light-ground > .meadow-grain-light-sheet' },
       ],
     },
     // Over each lantern, a light of #f0c36d, 340px wide, shows on the surface by 34% and along the edge by 90%, from 110px away.
@@ -339,10 +699,11 @@
       select: '.lantern',
       name: 'lantern-glow',
       mark: 'data-lantern-glow',
-      notForeign: '.lantern, .sky .sky-near, .sky .sky-far',
+      notForeign: '.lantern, .hour > .then, .hour > .now, .sky .sky-near, .sky .sky-far',
       findsAll: true,
       keeps: true,
       amongAll: true,
+      fine: true,
       insets: () => [-110, -110, -110, -110],
       comes: true,
       comesMs: 180,
@@ -351,8 +712,53 @@
       shownWhileOn: ':scope > .lantern-glow-surface, :scope > .lantern-glow-edge',
       places: new Map(),
       values: [
-        { property: '--lantern-glow-x', read: ({ x, border }) => x + border[3], holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .lantern-glow-surface > .lantern-glow-surface-pool, :scope > .lantern-glow-edge > .lantern-glow-edge-pool' },
-        { property: '--lantern-glow-y', read: ({ y, border }) => y + border[0], holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .lantern-glow-surface > .lantern-glow-surface-pool, :scope > .lantern-glow-edge > .lantern-glow-edge-pool' },
+        { property: '--lantern-glow-x', read: ({ x, border }) => x + border[3], pose: 0, holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .lantern-glow-surface > .lantern-glow-surface-pool, :scope > .lantern-glow-edge > .lantern-glow-edge-pool' },
+        { property: '--lantern-glow-y', read: ({ y, border }) => y + border[0], pose: 0, holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .lantern-glow-surface > .lantern-glow-surface-pool, :scope > .lantern-glow-edge > .lantern-glow-edge-pool' },
+      ],
+    },
+    // In each hour what happens then rolls in from the side of entry, and its name is pushed out; its picture rides beside the pointer, 280px wide.
+    {
+      select: '.hour',
+      name: 'hour-rows',
+      mark: 'data-hour-rows',
+      notForeign: '.hour, .hour > .then, .hour > .now, .sky .sky-near, .sky .sky-far',
+      findsAll: true,
+      stands: true,
+      keeps: true,
+      byHit: true,
+      taps: 'a[href], button, input, select, textarea, summary, label',
+      focuses: true,
+      turnsLooks: true,
+      atMostOne: true,
+      takesKeys: true,
+      seenWithin: '.hour > .then, .hour > .now',
+      parts: [{ part: 'hour-rows-picture', passes: true }, { part: 'hour-rows-shot', inside: 'hour-rows-picture', told: 'picture', source: '.hour > img', passes: true }],
+      meets: 2,
+      places: new Map(),
+      values: [
+        { property: '--hour-rows-roll', read: ({ place }) => leftTo({ on: 0 }, place.look, [-1, 1, 1, -1][place.exit[2]]), leave: ({ place }) => leftTo({ on: 0 }, place.look, [-1, 1, 1, -1][place.exit[2]]), byLook: true, start: ({ place }) => cameFrom(place, [-1, 1, 1, -1][place.entry[2]]), pose: 1, band: 0.0001, digits: 5, feel: timed, going: timed, within: '.hour > .then', onParts: ':scope > .hour-rows-picture > .hour-rows-shot' },
+        { property: '--hour-rows-roll-translateY', read: ({ place }) => leftTo({ on: 0 }, place.look, [-1, 1, 1, -1][place.exit[2]]), leave: ({ place }) => leftTo({ on: 0 }, place.look, [-1, 1, 1, -1][place.exit[2]]), byLook: true, start: ({ place }) => cameFrom(place, [-1, 1, 1, -1][place.entry[2]]), pose: 1, band: 0.0001, feel: timed, going: timed, as: shown, within: '.hour > .now' },
+      ],
+    },
+    {
+      select: '.hour',
+      name: 'hour-rows',
+      mark: 'data-hour-rows',
+      notForeign: '.hour, .hour > .then, .hour > .now, .sky .sky-near, .sky .sky-far',
+      findsAll: true,
+      keeps: true,
+      byHit: true,
+      taps: 'a[href], button, input, select, textarea, summary, label',
+      focuses: true,
+      readsInWindow: true,
+      turnsLooks: true,
+      atMostOne: true,
+      takesKeys: true,
+      places: new Map(),
+      values: [
+        { read: () => 1, pose: 0, band: 0.0001, digits: 5, feel: direct, going: timed, onSelf: true },
+        { property: '--hour-rows-x', read: ({ x }) => x, pose: 0, holds: true, band: 0.01, digits: 3, feel: follows3, seenBy: 0, onParts: ':scope > .hour-rows-picture' },
+        { property: '--hour-rows-y', read: ({ y }) => y, pose: 0, holds: true, band: 0.01, digits: 3, feel: follows3, seenBy: 0, onParts: ':scope > .hour-rows-picture' },
       ],
     },
     // In the sky, the swarm slides by 22px and the starry sky by 6px, against the pointer, across only.
@@ -360,11 +766,12 @@
       select: '.sky',
       name: 'sky-drift',
       mark: 'data-sky-drift',
-      notForeign: '.sky, .sky .sky-near, .sky .sky-far',
+      notForeign: '.sky, .hour > .then, .hour > .now, .sky .sky-near, .sky .sky-far',
+      fine: true,
       seenWithin: '.sky-near, .sky-far',
       places: new Map(),
       values: [
-        { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), band: 0.0002, digits: 4, feel: soft, within: '.sky-near, .sky-far' },
+        { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), pose: 0, band: 0.0002, digits: 4, feel: soft, within: '.sky-near, .sky-far' },
       ],
     },
   ]
@@ -374,15 +781,15 @@
     guarded(effect, standIn, pointer.time)
   }
   // Hears what happens, for the next frame.
-  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointerdown', 'pointerup', 'pointercancel', 'scroll', 'resize'])
+  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointerdown', 'pointerup', 'pointercancel', 'focusin', 'focusout', 'scroll', 'resize'])
     addEventListener(
       type,
       (event) => {
-        const { relatedTarget, pointerType } = event
+        const { relatedTarget, isPrimary } = event
         // On its way from one element to another the pointer is not gone.
         if (type === 'pointerout' && relatedTarget) return
-        // A finger scrolls the page.
-        if (pointerType === 'touch') return
+        // Of several fingers the first one leads.
+        if (isPrimary === false) return
         // A fast mouse moves more than once a frame.
         events.push(...(event.getCoalescedEvents?.().slice(0, -1) ?? []), event)
         wake()

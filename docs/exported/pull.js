@@ -43,10 +43,12 @@
     const over = pointer.over
     const all = [...effect.places.values()]
     const holding = over
-      ? all.filter(({ area }) => hasPointer(frameOf(area), effect.insets) && isMet(over, area))
+      ? all.filter(({ area }) => hasPointer(frameOf(area), effect.insets) && (over.contains(area) || over.closest('.card, .card .inner') !== null))
       : []
+    // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
+    const first = holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1)
     for (const place of all) {
-      const has = holding.includes(place)
+      const has = place.area === first?.area
       if (has || place.isOn) {
         place.isOn = has
         turnPlace(place, pointer.time)
@@ -67,13 +69,6 @@
     for (const area of areas) {
         if (!effect.places.has(area)) begin(area, area)
       }
-  }
-
-  // Where it lies on top of an element nothing foreign may be there; beyond its edges nothing can.
-  function isMet(over, area) {
-    const isOnIt = (element) => hasPointer(frameOf(element))
-    if (isOnIt(area)) return over.contains(area) || over.closest('.card, .card .inner') !== null
-    return true
   }
 
   // Whether the pointer is on an element, between insets. Browsers lay out in 64ths of a px.

@@ -22,7 +22,7 @@ export function expandPull(settings: PullSettings, select: string, { inner }: Fi
   const hasInner = inner !== undefined && innerPercent > 0
   const axes = ['x', 'y'] as const
   return rigOf({
-    areas: [areaOn('element', select, { among: 'all', insets: insetsOf(-reachPx) })],
+    areas: [areaOn('element', select, { insets: insetsOf(-reachPx) })],
     channels: axes.map((axis) =>
       channel(axis, { of: axis === 'x' ? 'xPx' : 'yPx', from: 'centre' }, 'travel', follow, {
         curve,

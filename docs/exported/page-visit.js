@@ -1,0 +1,586 @@
+(() => {
+  // The pointer: where it is and was, what it is over, its buttons, and since when.
+  const pointer = {
+    x: 0,
+    y: 0,
+    over: null,
+    buttons: 0,
+    isTouch: false,
+    time: 0,
+  }
+
+  // What happened since the last frame.
+  const events = []
+
+  let nextFrame = 0
+  const wake = () => {
+    nextFrame ||= requestAnimationFrame(draw)
+  }
+
+  // First all is read, then all is written: the page is laid out once a frame.
+  function draw(now) {
+    nextFrame = 0
+    for (const event of events.splice(0)) meet(event)
+    const t = Math.max(now, pointer.time)
+    advance(t)
+    for (const effect of effects) {
+      guarded(effect, drawEffect, t)
+    }
+  }
+
+  function drawEffect(effect, t) {
+    for (const place of effect.places.values()) if (place.moves && write(effect, place, t)) wake()
+  }
+
+  // Takes an event to all effects, in the order of time.
+  function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType, key }) {
+    const t = Math.max(pointer.time, timeStamp)
+    advance(t)
+    if (!(type.startsWith('pointer')) || t - measured > 200 || t - pointer.time > 200) {
+      forgetFrames(t)
+      for (const effect of effects) findAll(effect)
+    }
+    pointer.time = t
+    if (type === 'keydown') {
+      pressKey(key ?? '', t)
+      return
+    }
+    if (type.startsWith('focus')) {
+      for (const effect of effects)
+        meetFocus(effect, type === 'focusin' && target.matches(':focus-visible') ? target : null)
+      return
+    }
+    if (type.startsWith('pointer')) {
+      const isOut = type === 'pointerout' || type === 'pointercancel' || (type === 'pointerup' && pointerType === 'touch')
+      Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
+      pointer.buttons = buttons
+      pointer.isTouch = pointerType === 'touch'
+      hearTap(type, t)
+    } else {
+      // Where the pointer stands while the page moves is where it was then.
+      pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
+    }
+    for (const effect of effects) {
+      meetTap(effect, target)
+      guarded(effect, meetEffect, t)
+    }
+  }
+
+  // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
+  function findAll(effect) {
+    const areas = new Set(
+      [...document.querySelectorAll(effect.select)],
+    )
+    for (const [element, place] of effect.places)
+      if (!element.isConnected || !areas.has(place.area)) {
+        effect.places.delete(element)
+        element.removeAttribute(effect.mark)
+      }
+    if (effect.findsAll)
+      for (const area of areas) {
+        if (!effect.places.has(area)) begin(effect, area, area)
+      }
+    for (const place of effect.places.values()) layBeside(effect, place)
+  }
+
+  function standIn(effect, t) {
+    findAll(effect)
+    if (effect.stands) for (const place of effect.places.values()) if (place.moves && write(effect, place, t)) wake()
+  }
+
+  // Takes the pointer to the elements of an effect that have it, and away from those that had it.
+  function meetEffect(effect) {
+    const over = effect.fine && pointer.isTouch ? null : pointer.over
+    if (!effect.findsAll) {
+      const hit = over?.closest(effect.select)
+      if (hit && !effect.places.has(hit)) begin(effect, hit)
+    }
+    const all = [...effect.places.values()]
+    const holding = over
+      ? all.filter(({ area, beside }) => holds(effect, area, beside) && (over.contains(area) || over.closest(effect.notForeign) !== null))
+      : []
+    // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
+    const first = holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1)
+    for (const place of all) {
+      const has = place.area === first?.area
+      if (has || place.isOn) {
+        place.isOn = has
+        if (effect.turnsLooks) followCauses(effect, place, pointer.time)
+        turnPlace(effect, place, pointer.time)
+      }
+    }
+  }
+
+  // Whether the pointer is on an element, between insets. Browsers lay out in 64ths of a px.
+  function hasPointer({ toFrame, width, height, border }, insets) {
+    const { x, y } = toFrame.transformPoint(pointer)
+    const [top, right, bottom, left] = border
+    const [above = 0, after = 0, below = 0, before = 0] = insets ? insets(left + width + right, top + height + bottom) : [0, 0, 0, 0]
+    return (
+      x >= before - left - 1 / 64 && x <= width + right - after + 1 / 64 && y >= above - top - 1 / 64 && y <= height + bottom - below + 1 / 64
+    )
+  }
+
+  // Whether the pointer is on an area: on its element, on one of a group, or on what is bridged or joined to it.
+  function holds(effect, area, beside) {
+    if (beside && hasPointer(frameOf(beside, effect.measure))) return true
+    return hasPointer(frameOf(area, effect.measure), effect.insets)
+  }
+
+  // Begins to follow the pointer in an element: everything lies at its pose.
+  function begin(effect, area, element = area) {
+    const place = {
+      element,
+      area,
+      isOn: false,
+      moves: !!effect.stands,
+      focused: false,
+      followers: effect.values.map((value) => ({
+      value,
+      target: shapedOf(value, 0),
+      since: 0,
+      gap: 0,
+      speed: 0,
+      feel: value.feel,
+      band: value.band,
+    })),
+      look: { state: 'off', shown: 'off', dueAt: Infinity, tapped: false },
+    }
+    if (effect.joined) place.beside = linkedTo(effect, place, effect.joined)[0]
+    effect.places.set(element, place)
+  }
+
+  const shapedOf = ({ curve }, reading) => (curve ? curve(reading) : reading)
+
+  // Turns all that follows the pointer in a place to where it should be now.
+  function turnPlace(effect, place, t) {
+    place.moves = true
+    // The pointer as an element sees it.
+    const frame = frameOf(place.area, effect.measure)
+    const { x, y } = frame.toFrame.transformPoint(pointer)
+    const at = { ...frame, x, y, t, place }
+    for (const follower of place.followers) {
+      const { value } = follower
+      const reading = at.place.isOn ? value.read(at, follower) : 0
+      const target = shapedOf(value, reading)
+      turn(
+          follower,
+          target,
+          value.feel,
+          at.t,
+        )
+    }
+  }
+
+  // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
+  function turn(follower, target, feel, t) {
+    if (target !== follower.target || feel !== follower.feel) {
+      const { gap, speed } = follower.feel(follower, t)
+      Object.assign(follower, { target, feel, since: t, gap: gap + follower.target - target, speed })
+    }
+  }
+
+  // Says on an element that an effect is at work on it: from now on its rules count.
+  function mark(effect, place) {
+    place.element.setAttribute(effect.mark, '')
+    for (const target of seenOn(effect, place)) target.setAttribute(effect.mark, '')
+    if (place.beside) tie(effect, place, place.beside)
+  }
+
+  // Writes the values of a place at t; tells whether it goes on.
+  function write(effect, place, t) {
+    if (!place.element.hasAttribute(effect.mark)) mark(effect, place)
+    place.moves = false
+    for (const follower of place.followers) {
+      const { value } = follower
+      const { gap, moves } = follower.feel(follower, t)
+      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits))
+      if (moves) place.moves = true
+    }
+    if (effect.turnsLooks && place.look.dueAt < Infinity) place.moves = true
+    if (effect.turnsLooks) showLook(effect, place)
+    layBeside(effect, place)
+    if (!effect.keeps && !place.moves && !place.isOn) effect.places.delete(place.element)
+    return place.moves
+  }
+
+  // Until when all that changes by itself has been followed.
+  let advanced = 0
+
+  // Takes what happens by itself until t, in the order of time.
+  function advance(t) {
+    for (const effect of effects) {
+      if (effect.turnsLooks) advanceLooks(effect, advanced, t)
+    }
+    advanced = Math.max(advanced, t)
+  }
+
+  let tied = 0
+  // Ties what is joined to a place to it: by a name for the stylesheet, and for assistive technology.
+  function tie({ name, describes }, { area }, beside) {
+    const anchor = `${name}-${++tied}`
+    for (const { style } of [area, beside]) {
+      style.setProperty('--note-anchor', `--${anchor}`)
+    }
+    if (!describes) return
+    const focusable = 'a[href], button, input, select, textarea, summary, [tabindex]'
+    const described = area.matches(focusable) ? area : (area.querySelector(focusable) ?? area)
+    const before = described.getAttribute('aria-describedby')
+    beside.id ||= anchor
+    described.setAttribute('aria-describedby', `${before ?? ''} ${beside.id}`.trim())
+  }
+
+  // Lays what is joined to a place beside it, where the browser's stylesheets cannot: on the other side where it fits there alone, and within
+  // the window.
+  function layBeside({ side, align, gapPx = 0 }, { area, beside, look }) {
+    if (!side || !beside || look.shown === 'off' || CSS.supports('position-area', 'top')) return
+    const { left, right, top, bottom } = area.getBoundingClientRect()
+    const { offsetWidth: width, offsetHeight: height } = beside
+    const { clientWidth, clientHeight } = document.documentElement
+    const isLevel = side === 'left' || side === 'right'
+    const [start, end, size, room] = isLevel ? [left, right, width, clientWidth] : [top, bottom, height, clientHeight]
+    const [before, after] = [start - gapPx - size, end + gapPx]
+    const isBefore = side === 'left' || side === 'top'
+    const goesBefore = isBefore ? before >= 0 || after + size > room : after + size > room && before >= 0
+    const [from, to, length, breadth] = isLevel ? [top, bottom, height, clientHeight] : [left, right, width, clientWidth]
+    const wanted = align === 'start' ? from : align === 'end' ? to - length : (from + to - length) / 2
+    const along = Math.max(0, Math.min(wanted, breadth - length))
+    const away = goesBefore ? before : after
+    beside.style.setProperty('--note-gap', '0px')
+    beside.style.setProperty('--note-left', `${isLevel ? away : along}px`)
+    beside.style.setProperty('--note-top', `${isLevel ? along : away}px`)
+  }
+
+  // Takes the focus to the places that have it; null takes it away.
+  function meetFocus(effect, target) {
+    if (!effect.focuses) return
+    for (const place of effect.places.values()) {
+      const focused =
+        !!target &&
+        [place.area, place.beside].some((home) => home?.contains(target)) &&
+        (true)
+      if (focused === place.focused) continue
+      place.focused = focused
+      if (effect.turnsLooks) followCauses(effect, place, pointer.time)
+      turnPlace(effect, place, pointer.time)
+    }
+  }
+
+  // Where and when a finger went down; whether it has just come up again there.
+  let finger = { x: 0, y: 0, t: -Infinity }
+
+  let isTap = false
+  function hearTap(type, t) {
+    isTap = type === 'pointerup' && pointer.isTouch && t - finger.t <= 500 && Math.hypot(pointer.x - finger.x, pointer.y - finger.y) <= 10
+    if (type === 'pointerdown') finger = { x: pointer.x, y: pointer.y, t }
+  }
+
+  // A tap that opens something follows no link; the next one does.
+  function keepTap(event) {
+    const { pointerType, target } = event
+    if (pointerType !== 'touch') return
+    for (const effect of effects)
+      for (const { area, look } of effect.places.values()) if (area.contains(target) && !look.tapped) event.preventDefault()
+  }
+
+  // A tap turns on what had the finger, unless it was meant for something else; a tap elsewhere ends that.
+  function meetTap(effect, target) {
+    if (!isTap || !effect.taps) return
+    const isPlain = !target.closest(effect.taps)
+    for (const place of effect.places.values()) {
+      const tapped = isPlain && place.isOn
+      if (tapped === place.look.tapped) continue
+      place.look.tapped = tapped
+      if (effect.turnsLooks) followCauses(effect, place, pointer.time)
+    }
+  }
+
+  // Where elements lie, and since when that is known.
+  const frames = new Map()
+
+  let measured = 0
+
+  function forgetFrames(t) {
+    frames.clear()
+    measured = t
+  }
+
+  function frameOf(element, measure) {
+    const known = frames.get(element)
+    if (known) return known
+    const frame = measure(element)
+    frames.set(element, frame)
+    return frame
+  }
+
+  // Does something with an effect. One that cannot go on is turned off, and named once; the others play on.
+  function guarded(effect, act, t) {
+    try {
+      act(effect, t)
+    } catch (error) {
+      effects.splice(effects.indexOf(effect), 1)
+      console.error(`${effect.name} was turned off:`, error)
+    }
+  }
+
+  // Hears a key that an effect asks for, but for what is written with it.
+  function hearKey(event) {
+    const { type, timeStamp, key, target, altKey, ctrlKey, metaKey } = event
+    if (altKey || ctrlKey || metaKey || target.closest('input, textarea, select, [contenteditable]')) return
+    if (key !== 'Escape') return
+    events.push({ type, timeStamp, key, target, clientX: pointer.x, clientY: pointer.y, buttons: 0 })
+    wake()
+  }
+
+  // What an event makes of a hover state; what is not named changes nothing. `going` still shows what was shown.
+  const states = {
+    off: { come: 'on' },
+    on: { go: 'going', press: 'pressed', rest: 'still', dismiss: 'off' },
+    still: { go: 'going', press: 'pressed', move: 'on', dismiss: 'off' },
+    pressed: { go: 'going', release: 'on', dismiss: 'off' },
+    going: { come: 'on', due: 'off', dismiss: 'off' },
+  }
+  // Takes an event to a state; tells whether what is shown changed.
+  function change(look, event) {
+    const next = states[look.state][event]
+    if (!next) return false
+    look.state = next
+    if (next === 'going' || next === look.shown) return false
+    look.shown = next
+    return true
+  }
+
+  function turnLook(effect, place, event, t) {
+    const { look } = place
+    let changed = change(look, event)
+    if (look.state === 'going') {
+      if (event === 'go') look.dueAt = t + (effect.goDelayMs ?? 0)
+      if (look.dueAt <= t) changed = change(look, 'due') || changed
+    }
+    if (look.state === 'on') look.dueAt = Infinity
+    else if (look.state !== 'going') look.dueAt = Infinity
+    return changed
+  }
+
+  // Brings the look of a place in line with the pointer, its buttons, the focus and taps.
+  function followCauses(effect, place, t) {
+    const { look, isOn } = place
+    const wasOff = look.shown === 'off'
+    const isCaused = isOn || (effect.takesKeys && place.focused) || look.tapped
+    if (!isCaused) look.dismissed = false
+    if (look.dismissed) return
+    const causes = [...(isCaused ? ['come'] : ['go']), ...(isOn ? [isOn && pointer.buttons ? 'press' : 'release'] : [])]
+    const changed = causes.map((event) => turnLook(effect, place, event, t)).includes(true)
+    if (changed) show(effect, place, t, wasOff)
+  }
+
+  // Escape puts off what shows anything.
+  function dismissAll(effect, t) {
+    if (!effect.escapes) return
+    for (const place of effect.places.values()) {
+      if (!turnLook(effect, place, 'dismiss', t)) continue
+      place.look.tapped = false
+      place.look.dismissed = place.isOn || place.focused
+      show(effect, place, t)
+    }
+  }
+
+  // Follows a look that has changed, in its place and in the others; where one at most is on, the others go off.
+  function show(effect, place, t, wasOff = false) {
+    const { look } = place
+    turnPlace(effect, place, t)
+    for (const other of effect.places.values()) {
+      if (other.area === place.area) continue
+      const isDismissed = effect.atMostOne && look.shown !== 'off' && wasOff && turnLook(effect, other, 'dismiss', t)
+      if (isDismissed) other.look.tapped = false
+      if (isDismissed) turnPlace(effect, other, t)
+    }
+  }
+
+  // Takes what is due by itself until t, the first one first: the end of a delay, or of standing still. Gives when that was last.
+  function advanceLooks(effect, from, until) {
+    for (let at = from; ;) {
+      const due = [...effect.places.values()].reduce(
+        (first, place) => (place.look.dueAt <= (first?.look.dueAt ?? until) ? place : first),
+        undefined,
+      )
+      if (!due) return at
+      const t = due.look.dueAt
+      at = t
+      due.look.dueAt = Infinity
+      if (turnLook(effect, due, due.look.state === 'going' ? 'due' : 'rest', t)) show(effect, due, t)
+    }
+  }
+
+  // A padding box: what takes a point of the window to the upper left corner of the border box, and the size of that, without the borders.
+  function paddingBox(toBox, width, height, element) {
+    const style = getComputedStyle(element)
+    const border = [
+    parseFloat(style.borderTopWidth) || 0,
+    parseFloat(style.borderRightWidth) || 0,
+    parseFloat(style.borderBottomWidth) || 0,
+    parseFloat(style.borderLeftWidth) || 0,
+  ]
+    return {
+      toFrame: new DOMMatrix([1, 0, 0, 1, -border[3], -border[0]]).multiply(toBox),
+      width: width - border[1] - border[3],
+      height: height - border[0] - border[2],
+      border,
+    }
+  }
+
+  // Where an element lies that nothing turns or moves.
+  function plain(element) {
+    const { left, top, width, height } = element.getBoundingClientRect()
+    return paddingBox(new DOMMatrix([1, 0, 0, 1, -left, -top]), width, height, element)
+  }
+
+  // Where an element would lie if it were not slid: its size is that of the box that is seen.
+  function sliding(element) {
+    const { x, y, width, height } = element.getBoundingClientRect()
+    const { e, f } = new DOMMatrix(getComputedStyle(element).transform)
+    return paddingBox(new DOMMatrix([1, 0, 0, 1, e - x, f - y]), width, height, element)
+  }
+
+  // Takes a key to the effects; gives where it moves the pointer to.
+  function pressKey(key, t) {
+    if (key === 'Escape') for (const effect of effects) dismissAll(effect, t)
+    return undefined
+  }
+
+  // Tells the stylesheet which look a place shows, and does what goes with it.
+  function showLook(effect, place) {
+    const { shown } = place.look
+    const { element } = place
+    if (element.getAttribute(effect.mark) === shown) return
+    const told = effect.linkedLooks ? [element, ...seenOn(effect, place)] : [element]
+    for (const target of told) {
+      target.setAttribute(effect.mark, shown)
+    }
+  }
+
+  // The elements that a value is written on.
+  function targetsOf(
+    place,
+    { onSelf, within },
+  ) {
+    return [...(onSelf ? [place.element] : []), ...(within ? place.element.querySelectorAll(within) : [])]
+  }
+
+  // The elements that something of an effect is seen on, besides its parts.
+  const seenOn = (effect, place) => [
+    ...(effect.seenOnSelf ? [place.element] : []),
+    ...(effect.seenWithin ? place.element.querySelectorAll(effect.seenWithin) : []),
+    ...(effect.seenLinked ? effect.seenLinked.flatMap((select) => linkedTo(effect, place, select)) : []),
+  ]
+
+  // The element that is in step with an area: the first with the first, the second with the second.
+  function linkedTo(effect, { area }, select) {
+    const index = [...document.querySelectorAll(effect.select)].indexOf(area)
+    return [...document.querySelectorAll(select)].slice(index, index + 1)
+  }
+
+  // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
+  function underdamped({ gap, speed, since, band }, t, decay, swing) {
+    const s = (t - since) / 1000
+    const fade = Math.exp(-decay * s)
+    const push = (speed + decay * gap) / swing
+    const [cos, sin] = [Math.cos(swing * s), Math.sin(swing * s)]
+    return {
+      gap: fade * (gap * cos + push * sin),
+      speed: fade * (speed * cos - (decay * push + swing * gap) * sin),
+      moves: fade * Math.hypot(gap, push) >= band,
+    }
+  }
+
+  const bend = (x) => Math.min(75, Math.max(-75, x))
+  const follows = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.9 * 0.62, 2 * Math.PI * 2.9 * Math.sqrt(1 - 0.62 ** 2)) // settles in 328 ms, 8 % overshoot
+  const soft = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.27 * 0.715, 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)) // settles in 416 ms, 4 % overshoot
+
+  const effects = [
+    // Beside each term its meaning comes up above it, 10px away, and travels 7px; both are one place to the pointer.
+    {
+      select: '.term',
+      name: 'term-note',
+      mark: 'data-term-note',
+      notForeign: '.term, .explained > .note, .action, .action > span, .sky .sky-near, .sky .sky-far',
+      findsAll: true,
+      stands: true,
+      keeps: true,
+      linkedLooks: true,
+      joined: '.explained > .note',
+      describes: true,
+      side: 'top',
+      align: 'center',
+      gapPx: 10,
+      taps: 'input, select, textarea, summary, label',
+      focuses: true,
+      measure: plain,
+      turnsLooks: true,
+      goDelayMs: 320,
+      atMostOne: true,
+      takesKeys: true,
+      escapes: true,
+      seenLinked: ['.explained > .note'],
+      places: new Map(),
+      values: [
+      ],
+    },
+    // From 44px around it each button comes 24% of the way to the pointer, at most 18px; its words 9% more.
+    {
+      select: '.action',
+      name: 'action-pull',
+      mark: 'data-action-pull',
+      notForeign: '.action, .action > span, .sky .sky-near, .sky .sky-far',
+      findsAll: true,
+      keeps: true,
+      seenOnSelf: true,
+      fine: true,
+      insets: () => [-44, -44, -44, -44],
+      measure: sliding,
+      seenWithin: '.action > span',
+      places: new Map(),
+      values: [
+        { property: '--action-pull-x', read: ({ x, width }) => x - width / 2, curve: bend, band: 0.015, digits: 3, feel: follows, onSelf: true, within: '.action > span' },
+        { property: '--action-pull-y', read: ({ y, height }) => y - height / 2, curve: bend, band: 0.015, digits: 3, feel: follows, onSelf: true, within: '.action > span' },
+      ],
+    },
+    // In the sky, the swarm slides by 22px and the starry sky by 6px, against the pointer, across only.
+    {
+      select: '.sky',
+      name: 'sky-drift',
+      mark: 'data-sky-drift',
+      notForeign: '.sky, .action, .action > span, .sky .sky-near, .sky .sky-far',
+      fine: true,
+      measure: plain,
+      seenWithin: '.sky-near, .sky-far',
+      places: new Map(),
+      values: [
+        { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), band: 0.0002, digits: 4, feel: soft, within: '.sky-near, .sky-far' },
+      ],
+    },
+  ]
+
+  // What is seen without the pointer stands from the start.
+  for (const effect of effects) {
+    guarded(effect, standIn, pointer.time)
+  }
+  // Hears what happens, for the next frame.
+  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointerdown', 'pointerup', 'pointercancel', 'focusin', 'focusout', 'scroll', 'resize'])
+    addEventListener(
+      type,
+      (event) => {
+        const { relatedTarget, isPrimary } = event
+        // On its way from one element to another the pointer is not gone.
+        if (type === 'pointerout' && relatedTarget) return
+        // Of several fingers the first one leads.
+        if (isPrimary === false) return
+        // A fast mouse moves more than once a frame.
+        events.push(...(event.getCoalescedEvents?.().slice(0, -1) ?? []), event)
+        wake()
+      },
+      { passive: true, capture: true },
+    )
+  addEventListener('click', keepTap, true)
+  addEventListener('keydown', hearKey, { capture: true })
+})()
