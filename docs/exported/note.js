@@ -49,12 +49,12 @@
       Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
       pointer.buttons = buttons
       pointer.isTouch = pointerType === 'touch'
-      isTap = type === 'pointerup' && pointer.isTouch && t - finger.t <= 500 && Math.hypot(pointer.x - finger.x, pointer.y - finger.y) <= 10
-      if (type === 'pointerdown') finger = { x: pointer.x, y: pointer.y, t }
     } else {
       // Where the pointer stands while the page moves is where it was then.
       pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
     }
+    isTap = type === 'pointerup' && pointer.isTouch && t - finger.t <= 500 && Math.hypot(pointer.x - finger.x, pointer.y - finger.y) <= 10
+    if (type === 'pointerdown') finger = { x: pointer.x, y: pointer.y, t }
     meetTap(target)
     meetEffect()
   }

@@ -71,8 +71,8 @@
       Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
       pointer.buttons = buttons
       pointer.isTouch = pointerType === 'touch'
-      hearTap(type, t)
     } else standStill(t)
+    hearTap(type, t)
     if (!(type.startsWith('pointer'))) for (const effect of effects) followSizes(effect, t)
     for (const effect of effects) {
       meetTap(effect, target)

@@ -60,12 +60,12 @@
       Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
       pointer.buttons = buttons
       pointer.isTouch = pointerType === 'touch'
-      hearTap(type, t)
     } else {
       // Where the pointer stands while the page moves is where it was then.
       ;[pointer.fromX, pointer.fromY] = [pointer.x, pointer.y]
       pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
     }
+    hearTap(type, t)
     for (const effect of effects) {
       meetTap(effect, target)
       guarded(effect, meetEffect, t)

@@ -226,6 +226,89 @@ export async function playThrough(
   )
 }
 
+/** What happens to a page beside the pointer: where its elements are put from a moment on; those without a box are removed. */
+export interface Moved {
+  readonly t: number
+  readonly elements: Readonly<Record<string, readonly { readonly x: number; readonly y: number; readonly width: number }[]>>
+}
+
+/**
+ * Plays samples and moves to a page of absolutely positioned elements by a clock that jumps, and gives what is computed at these times for each
+ * element of a selector (nothing for those that are removed); and whether the script is asleep at the end.
+ */
+export async function playMoved(
+  page: Page,
+  html: string,
+  rigs: Readonly<Record<string, Rig>>,
+  samples: readonly Sample[],
+  moves: readonly Moved[],
+  times: readonly number[],
+  asked: { readonly select: string; readonly property: string },
+): Promise<{ readonly seen: readonly (readonly (string | null)[])[]; readonly isAsleep: boolean }> {
+  await page.setContent(withStyles(html, rigs))
+  await page.addScriptTag({ content: stageScript })
+  return page.evaluate(
+    ([text, given, boxes, until, { select, property }]) => {
+      const elements = new Map(
+        Object.keys(boxes[0]?.elements ?? {}).map((each) => [each, [...document.querySelectorAll<HTMLElement>(each)]]),
+      )
+      const put = ({ elements: at }: (typeof boxes)[number]) => {
+        for (const [each, places] of Object.entries(at))
+          places.forEach(({ x, y, width }, i) => {
+            const element = elements.get(each)?.[i]
+            if (width === 0) element?.remove()
+            else if (element) Object.assign(element.style, { left: `${x}px`, top: `${y}px` })
+          })
+      }
+      const due: ((now: number) => void)[] = []
+      const hit = (x: number, y: number) => document.elementFromPoint(x, y)
+      let [nextSample, nextMove] = [0, 0]
+      const first = boxes[nextMove++]
+      if (first) put(first)
+      const running = (window as unknown as Staged).stage.runScript(text, {
+        root: document,
+        nonce: '',
+        requestFrame: (callback: (now: number) => void) => due.push(callback),
+        elementFromPoint: hit,
+      })
+      const draw = (t: number) => {
+        for (const callback of due.splice(0)) callback(t)
+      }
+      const hear = (sample: Sample) => {
+        // What is out of sight can have the focus too.
+        const isAt = (element: Element) => {
+          const { left, top, right, bottom } = element.getBoundingClientRect()
+          return sample.x >= left && sample.x <= right && sample.y >= top && sample.y <= bottom
+        }
+        const target = sample.phase === 'focus' ? ([...elements.values()].flat().find(isAt) ?? null) : (hit(sample.x, sample.y) as HTMLElement | null)
+        if (sample.phase === 'focus') target?.focus({ preventScroll: true })
+        if (sample.phase === 'blur') (document.activeElement as HTMLElement | null)?.blur()
+        running.hear(sample, sample.phase === 'leave' ? null : target)
+        draw(sample.t)
+      }
+      const seen = until.map((t) => {
+        for (;;) {
+          const [sample, move] = [given[nextSample], boxes[nextMove]]
+          if (Math.min(sample?.t ?? Infinity, move?.t ?? Infinity) > t) break
+          if (move && move.t <= (sample?.t ?? Infinity)) {
+            nextMove++
+            put(move)
+            running.hear({ t: move.t, x: 0, y: 0, buttons: 0, pointerType: 'mouse', phase: 'scroll' }, null)
+            draw(move.t)
+          } else if (sample) {
+            nextSample++
+            hear(sample)
+          }
+        }
+        draw(t)
+        return (elements.get(select) ?? []).map((each) => (each.isConnected ? getComputedStyle(each).getPropertyValue(property) : null))
+      })
+      return { seen, isAsleep: due.length === 0 }
+    },
+    [scriptOf(rigs, html), samples, moves, times, asked] as const,
+  )
+}
+
 /** Opens a page with the script of these rigs in it, as an export has it. */
 export async function playReal(page: Page, html: string, rigs: Readonly<Record<string, Rig>>, hasScripts = false): Promise<void> {
   await page.setContent(withStyles(html, rigs, hasScripts))

@@ -24,8 +24,9 @@ type Listener = (event: object) => void
 /** What a script may set in a style that is no value of its own. */
 const settled = ['transition-property', 'transition-duration', 'transition-delay', 'position'] as const
 
-/** The attributes that looks set on elements of the page, as the script names them. */
+/** The attributes that a script sets on elements of the page, as it names them. */
 const lookAttributes = (text: string) => [
+  ...(text.includes("'aria-describedby'") ? ['aria-describedby', 'id'] : []),
   ...new Set([...text.matchAll(/\['((?:aria|data)-[a-z0-9-]+|inert|hidden|open|role|tabindex)', '/g)].flatMap(([, name]) => name ?? [])),
 ]
 

@@ -1,6 +1,7 @@
 // What a script writes on the elements of a page, by which it can be taken off again.
 import { planRig } from '../rig/plan'
 import { targetSelect } from '../rig/resolve'
+import { statesOf } from '../rig/states'
 import type { Source } from './effects'
 
 /** A custom property or an attribute, and the elements that may have it. */
@@ -17,6 +18,18 @@ export function writesOf(sources: readonly Source[]): readonly Written[] {
       const mark = `data-${name}`
       return [
         { name: mark, select: ground },
+        { name: `${mark}-from`, select: ground },
+        // What looks and zones tell of elements that are linked, and what ties another element to a match.
+        ...statesOf(rig, area).flatMap(({ to, chosenBy }) =>
+          typeof to === 'object' && 'linked' in to
+            ? (chosenBy === undefined ? [mark, `${mark}-from`] : [`${mark}-chosen`]).map((each) => ({ name: each, select: to.linked }))
+            : [],
+        ),
+        ...(area.joined === undefined
+          ? []
+          : [ground, area.joined].flatMap((select) =>
+              ['anchor', 'gap', 'left', 'top'].map((each) => ({ name: `--note-${each}`, select })),
+            )),
         ...frames.flatMap(({ of, channels }) => {
           const frame = typeof of === 'object' && 'each' in of ? of.each : ground
           return channels.flatMap(({ zone, writes }) => [

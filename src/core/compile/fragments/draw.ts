@@ -86,8 +86,8 @@ function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType,
     Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
     if (given.asksButtons) pointer.buttons = buttons
     if (given.hasTouch) pointer.isTouch = pointerType === 'touch'
-    if (given.hasTaps) hearTap(type, t)
   } else standStill(t)
+  if (given.hasTaps) hearTap(type, t)
   if (given.hasSizes && !(type.startsWith('pointer') || isTurn)) for (const effect of effects) followSizes(effect, t)
   for (const effect of effects) {
     if (given.hasTaps) meetTap(effect, target as Element)
