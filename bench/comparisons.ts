@@ -221,6 +221,36 @@ export async function compareSpread(browser: Browser, rounds = 3): Promise<Repor
   }
 }
 
+/** Few of a kind against many: what is out of reach costs next to nothing. */
+export async function compareMany(browser: Browser, moves = 300, rounds = 3): Promise<Report> {
+  const rows = exported([kindPlanned('rows', {}, '.row', 1, { off: '.row .off', on: '.row .on' })])
+  const list = (count: number) =>
+    `<!doctype html><meta charset="utf-8"><title>bench</title><style>body{margin:0} .row{height:30px;width:1200px} ${rows.css}</style>${'<div class="row"><div class="off">Row</div><div class="on">Open</div></div>'.repeat(count)}<script>{\n${rows.js}\n}</script>`
+  const pull = exported([kindPlanned('pull', { innerPercent: 0 }, '.key', 1, {})])
+  const keys = (count: number) =>
+    `<!doctype html><meta charset="utf-8"><title>bench</title><style>body{margin:0} main{display:flex;flex-wrap:wrap;gap:60px} .key{width:90px;height:40px} ${pull.css}</style><main>${'<button class="key">Key</button>'.repeat(count)}</main><script>{\n${pull.js}\n}</script>`
+  const costs = await measure(
+    browser,
+    { '20 rows': list(20), '1000 rows': list(1000), '40 pulled buttons': keys(40), '400 pulled buttons': keys(400) },
+    moves,
+    rounds,
+    { height: 300 },
+  )
+  const of = (name: string) => costs[name] ?? medianCost([])
+  return {
+    title: `Few and many, ${moves} moves`,
+    lines: costTable(costs, moves),
+    aims: [
+      { words: 'script, a thousand rows against twenty', measured: of('1000 rows').script / of('20 rows').script, most: 1.5 },
+      {
+        words: 'script, 400 pulled buttons against 40',
+        measured: of('400 pulled buttons').script / of('40 pulled buttons').script,
+        most: 1.5,
+      },
+    ],
+  }
+}
+
 /** A light that moves over a ground with and without grain: noise that were drawn again would be many times dearer. */
 export async function compareGrain(browser: Browser, moves = 300, rounds = 3): Promise<Report> {
   const page = (changes: object, more = '') => {

@@ -55,9 +55,9 @@ test('pictures of the main views', async ({ page, house }) => {
   for (const [name, path, effect, select, nth, u, v] of [
     ['after-dark', 'tonight', 'Hand lamp', '.meadow', 0, 0.52, 0.74],
     ['borders', 'garden', 'Borders', '.strip', 1, 0.5, 0.5],
-    ['beneath', 'garden', 'A lamp', '.bed', 0, 0.42, 0.62],
+    ['evening', 'tonight', 'Hours turn', '.hour', 5, 0.36, 0.5],
     ['wall', 'garden', 'Motto', '.motto', 0, 0.75, 0.5],
-    ['night-flowers', 'specimens', 'Dusk', '.flower', 3, 0.5, 0.4],
+    ['terms', 'visit', 'What the words', '.term', 2, 0.5, 0.5],
   ] as const) {
     await page.goto(`${house.address}/studio/vesper-hollow/${path}`)
     const frame = await stageOf(page)

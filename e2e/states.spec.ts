@@ -351,8 +351,9 @@ test.describe('a note', () => {
     }, info) => {
       if (!anchors)
         await alone.addInitScript(() => {
-          const supports = CSS.supports.bind(CSS) as (...asked: string[]) => boolean
-          CSS.supports = (...asked: string[]) => asked[0] !== 'position-area' && supports(...asked)
+          const own = CSS as unknown as { supports: (...asked: string[]) => boolean }
+          const supports = own.supports.bind(CSS)
+          own.supports = (...asked) => asked[0] !== 'position-area' && supports(...asked)
         })
       const withoutAnchors = (text: string) => text.replace(/^\s*position-(area|anchor|try-fallbacks|visibility): [^;]*;$/gm, '')
       const edges = page(
@@ -379,6 +380,24 @@ test.describe('a note', () => {
       await alone.mouse.wheel(0, 14)
       await eventually(async () => Math.round((await boxOf(alone, '.note', 1)).y)).toBe(216)
     })
+
+  test('follows its anchor in a box that scrolls, and is not seen while that is scrolled out of sight', async ({ page: alone }, info) => {
+    await openAlone(alone, html, [note({ waitMs: 4000, comeMs: 0, goMs: 0, travelPx: 0 })], info.outputPath('page.html'))
+    await eventually(() => isOpen(alone, 2)).toBe(false)
+    const anchor = await boxOf(alone, '.term', 2)
+    await toMiddle(alone, '.term', 2)
+    await eventually(() => isOpen(alone, 2)).toBe(true)
+    const above = () => boxOf(alone, '.note', 2).then(({ y, height }) => Math.round(y + height))
+    expect(await above()).toBe(Math.round(anchor.y) - 10)
+    await alone.locator('.box').evaluate((box) => (box.scrollTop = 40))
+    await eventually(above).toBe(Math.round(anchor.y) - 50)
+    const { x, y } = await boxOf(alone, '.note', 2)
+    const isSeen = () =>
+      alone.evaluate(([left = 0, top = 0]) => document.elementFromPoint(left + 8, top + 8)?.className === 'note', [x, y - 0])
+    expect(await isSeen()).toBe(true)
+    await alone.locator('.box').evaluate((box) => (box.scrollTop = 400))
+    await eventually(isSeen).toBe(false)
+  })
 
   test('without a script the link works, and the note is as the page has it', async ({ browser }, info) => {
     const plain = await browser.newContext({ javaScriptEnabled: false })

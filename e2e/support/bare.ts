@@ -280,7 +280,8 @@ export async function playMoved(
           const { left, top, right, bottom } = element.getBoundingClientRect()
           return sample.x >= left && sample.x <= right && sample.y >= top && sample.y <= bottom
         }
-        const target = sample.phase === 'focus' ? ([...elements.values()].flat().find(isAt) ?? null) : (hit(sample.x, sample.y) as HTMLElement | null)
+        const target =
+          sample.phase === 'focus' ? ([...elements.values()].flat().find(isAt) ?? null) : (hit(sample.x, sample.y) as HTMLElement | null)
         if (sample.phase === 'focus') target?.focus({ preventScroll: true })
         if (sample.phase === 'blur') (document.activeElement as HTMLElement | null)?.blur()
         running.hear(sample, sample.phase === 'leave' ? null : target)

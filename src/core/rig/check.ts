@@ -35,13 +35,7 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
       checkHoles([list, i, 'css'], declarations)
     })
   }
-  rig.states?.forEach(({ startsFrom }, i) => {
-    checkHoles(['states', i, 'startsFrom'], startsFrom)
-  })
-  rig.areas.forEach(({ of, joined, describes, placed }, i) => {
-    if (joined !== undefined && of !== 'each') report(['areas', i, 'joined'], 'is in step with single matches')
-    if (joined === undefined && (describes ?? placed)) report(['areas', i, 'joined'], 'is what is placed and describes')
-  })
+  checkJoined(rig, report, checkHoles)
   rig.layers?.forEach(({ id, css: text }, i) => {
     const filling = rig.outputs.filter(({ slot }) => 'layer' in slot && slot.layer === id)
     const holes = new Set([...text.matchAll(/\{([^}]*)\}/g)].map(([, hole]) => hole))
@@ -201,6 +195,21 @@ function fitsProperty(name: string, unit: Unit): boolean {
 /** Reads a rig written by hand. Throws a ZodError whose first issue names the place. */
 export function readRig(value: unknown): Rig {
   return rigSchema.parse(value)
+}
+
+/** What must be so of what is joined to matches, and of what states begin with. */
+function checkJoined(
+  rig: Rig,
+  report: Report,
+  checkHoles: (path: readonly (string | number)[], css?: Readonly<Record<string, string>>) => void,
+): void {
+  rig.states?.forEach(({ startsFrom }, i) => {
+    checkHoles(['states', i, 'startsFrom'], startsFrom)
+  })
+  rig.areas.forEach(({ of, joined, describes, placed }, i) => {
+    if (joined !== undefined && of !== 'each') report(['areas', i, 'joined'], 'is in step with single matches')
+    if (joined === undefined && (describes ?? placed)) report(['areas', i, 'joined'], 'is what is placed and describes')
+  })
 }
 
 /** What must be so of parts. */

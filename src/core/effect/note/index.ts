@@ -42,8 +42,8 @@ export const note: Kind<NoteSettings> = {
       roles: { note: { within: '~ .note', noun: 'its note' } },
     },
     {
-      id: 'from-the-side',
-      title: 'From the side',
+      id: 'drawer',
+      title: 'Out to the right',
       need: 'It comes out beside it, and draws in again.',
       settings: { ...noteDefaults, side: 'right', align: 'start', travelPx: 12, leaves: 'back', comeMs: 220, goMs: 160 },
       roles: { note: { within: '~ .note', noun: 'its note' } },
