@@ -23,18 +23,15 @@
   }
 
   // First all is read, then all is written: the page is laid out once a frame.
-  function draw(now) {
+  function draw() {
     nextFrame = 0
     for (const event of events.splice(0)) meet(event)
-    const t = Math.max(now, pointer.time)
-    advance(t)
     for (const place of places.values()) if (place.moves && write(place)) wake()
   }
 
   // Takes an event to all effects, in the order of time.
   function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType }) {
     const t = Math.max(pointer.time, timeStamp)
-    advance(t)
     if (!(type.startsWith('pointer')) || t - measured > 200 || t - pointer.time > 200) {
       frames.clear()
       measured = t
@@ -128,18 +125,8 @@
       for (const target of seenOn(place)) target.setAttribute('data-card-hover-look', '')
     }
     place.moves = false
-    if (place.look.dueAt < Infinity) place.moves = true
     showLook(place)
     return place.moves
-  }
-
-  // Until when all that changes by itself has been followed.
-  let advanced = 0
-
-  // Takes what happens by itself until t, in the order of time.
-  function advance(t) {
-    advanceLooks(advanced, t)
-    advanced = Math.max(advanced, t)
   }
 
   // Takes the focus to the places that have it; null takes it away.
@@ -224,29 +211,9 @@
     const isCaused = isOn || place.focused || look.tapped
     const causes = [...(isCaused ? ['come'] : ['go']), ...(isOn ? [isOn && pointer.buttons ? 'press' : 'release'] : [])]
     const changed = causes.map((event) => turnLook(place, event, t)).includes(true)
-    if (changed) show(place)
-  }
-
-  // Follows a look that has changed, in its place and in the others; where one at most is on, the others go off.
-  function show(place) {
-    turnPlace(place)
-    for (const other of places.values()) {
-      if (other.area === place.area) continue
-    }
-  }
-
-  // Takes what is due by itself until t, the first one first: the end of a delay, or of standing still. Gives when that was last.
-  function advanceLooks(from, until) {
-    for (let at = from; ;) {
-      const due = [...places.values()].reduce(
-        (first, place) => (place.look.dueAt <= (first?.look.dueAt ?? until) ? place : first),
-        undefined,
-      )
-      if (!due) return at
-      const t = due.look.dueAt
-      at = t
-      due.look.dueAt = Infinity
-      if (turnLook(due, due.look.state === 'going' ? 'due' : 'rest', t)) show(due)
+    if (changed) {
+      // Follows a look that has changed, in its place and in the others; where one at most is on, the others go off.
+      turnPlace(place)
     }
   }
 

@@ -239,7 +239,6 @@
         for (const target of targetsOf(effect, place, value)) set(target, value, moves ? follower.target + gap : follower.target)
       if (moves) place.moves = true
     }
-    if (effect.turnsLooks && place.look.dueAt < Infinity) place.moves = true
     if (flowsOn(place, t)) place.moves = true
     if (effect.turnsLooks) showLook(effect, place)
     tellZones(effect, place)
@@ -284,7 +283,7 @@
   // Takes what happens by itself until t, in the order of time.
   function advance(t) {
     for (const effect of effects) {
-      flowAll(effect, effect.turnsLooks ? advanceLooks(effect, advanced, t) : advanced, t)
+      flowAll(effect, advanced, t)
     }
     advanced = Math.max(advanced, t)
   }
@@ -498,30 +497,9 @@
     const isCaused = isOn || (effect.takesKeys && place.focused) || look.tapped
     const causes = [...(isCaused ? ['come'] : ['go']), ...(isOn ? [isOn && pointer.buttons ? 'press' : 'release'] : [])]
     const changed = causes.map((event) => turnLook(place, event, t)).includes(true)
-    if (changed) show(effect, place, t)
-  }
-
-  // Follows a look that has changed, in its place and in the others; where one at most is on, the others go off.
-  function show(effect, place, t) {
-    turnPlace(effect, place, t, false)
-    for (const other of effect.places.values()) {
-      if (other.area === place.area) continue
-    }
-  }
-
-  // Takes what is due by itself until t, the first one first: the end of a delay, or of standing still. Gives when that was last.
-  function advanceLooks(effect, from, until) {
-    for (let at = from; ;) {
-      const due = [...effect.places.values()].reduce(
-        (first, place) => (place.look.dueAt <= (first?.look.dueAt ?? until) ? place : first),
-        undefined,
-      )
-      if (!due) return at
-      const t = due.look.dueAt
-      flowAll(effect, at, t)
-      at = t
-      due.look.dueAt = Infinity
-      if (turnLook(due, due.look.state === 'going' ? 'due' : 'rest', t)) show(effect, due, t)
+    if (changed) {
+      // Follows a look that has changed, in its place and in the others; where one at most is on, the others go off.
+      turnPlace(effect, place, t, false)
     }
   }
 

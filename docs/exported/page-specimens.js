@@ -24,7 +24,6 @@
     nextFrame = 0
     for (const event of events.splice(0)) meet(event)
     const t = Math.max(now, pointer.time)
-    advance(t)
     for (const effect of effects) {
       guarded(effect, drawEffect, t)
     }
@@ -37,7 +36,6 @@
   // Takes an event to all effects, in the order of time.
   function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType }) {
     const t = Math.max(pointer.time, timeStamp)
-    advance(t)
     if (!(type.startsWith('pointer')) || t - measured > 200 || t - pointer.time > 200) {
       forgetFrames(t)
       for (const effect of effects) findAll(effect)
@@ -60,7 +58,8 @@
       ;[pointer.fromX, pointer.fromY] = [pointer.x, pointer.y]
       pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
     }
-    hearTap(type, t)
+    isTap = type === 'pointerup' && pointer.isTouch && t - finger.t <= 500 && Math.hypot(pointer.x - finger.x, pointer.y - finger.y) <= 10
+    if (type === 'pointerdown') finger = { x: pointer.x, y: pointer.y, t }
     for (const effect of effects) {
       meetTap(effect, target)
       guarded(effect, meetEffect, t)
@@ -208,7 +207,6 @@
       for (const target of targetsOf(effect, place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(4))
       if (moves) place.moves = true
     }
-    if (effect.turnsLooks && place.look.dueAt < Infinity) place.moves = true
     if (effect.turnsLooks) showLook(effect, place)
     if (!effect.keeps && !place.moves && !place.isOn) effect.places.delete(place.element)
     return place.moves
@@ -232,17 +230,6 @@
     return element
   }
 
-  // Until when all that changes by itself has been followed.
-  let advanced = 0
-
-  // Takes what happens by itself until t, in the order of time.
-  function advance(t) {
-    for (const effect of effects) {
-      if (effect.turnsLooks) advanceLooks(effect, advanced, t)
-    }
-    advanced = Math.max(advanced, t)
-  }
-
   // Takes the focus to the places that have it; null takes it away.
   function meetFocus(effect, target) {
     if (!effect.focuses) return
@@ -262,10 +249,6 @@
   let finger = { x: 0, y: 0, t: -Infinity }
 
   let isTap = false
-  function hearTap(type, t) {
-    isTap = type === 'pointerup' && pointer.isTouch && t - finger.t <= 500 && Math.hypot(pointer.x - finger.x, pointer.y - finger.y) <= 10
-    if (type === 'pointerdown') finger = { x: pointer.x, y: pointer.y, t }
-  }
 
   // A tap turns on what had the finger, unless it was meant for something else; a tap elsewhere ends that.
   function meetTap(effect, target) {
@@ -343,29 +326,9 @@
     const isCaused = isOn || (effect.takesKeys && place.focused) || look.tapped
     const causes = [...(isCaused ? ['come'] : ['go']), ...(isOn ? [isOn && pointer.buttons ? 'press' : 'release'] : [])]
     const changed = causes.map((event) => turnLook(place, event, t)).includes(true)
-    if (changed) show(effect, place, t)
-  }
-
-  // Follows a look that has changed, in its place and in the others; where one at most is on, the others go off.
-  function show(effect, place, t) {
-    turnPlace(effect, place, t)
-    for (const other of effect.places.values()) {
-      if (other.area === place.area) continue
-    }
-  }
-
-  // Takes what is due by itself until t, the first one first: the end of a delay, or of standing still. Gives when that was last.
-  function advanceLooks(effect, from, until) {
-    for (let at = from; ;) {
-      const due = [...effect.places.values()].reduce(
-        (first, place) => (place.look.dueAt <= (first?.look.dueAt ?? until) ? place : first),
-        undefined,
-      )
-      if (!due) return at
-      const t = due.look.dueAt
-      at = t
-      due.look.dueAt = Infinity
-      if (turnLook(due, due.look.state === 'going' ? 'due' : 'rest', t)) show(effect, due, t)
+    if (changed) {
+      // Follows a look that has changed, in its place and in the others; where one at most is on, the others go off.
+      turnPlace(effect, place, t)
     }
   }
 

@@ -29,7 +29,6 @@
     nextFrame = 0
     for (const event of events.splice(0)) meet(event)
     const t = Math.max(now, pointer.time)
-    advance(t)
     for (const effect of effects) {
       guarded(effect, drawEffect, t)
     }
@@ -42,7 +41,6 @@
   // Takes an event to all effects, in the order of time.
   function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType }) {
     const t = Math.max(pointer.time, timeStamp)
-    advance(t)
     if (!(type.startsWith('pointer')) || t - measured > 200 || t - pointer.time > 200) {
       forgetFrames(t)
       for (const effect of effects) findAll(effect)
@@ -65,7 +63,8 @@
       ;[pointer.fromX, pointer.fromY] = [pointer.x, pointer.y]
       pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
     }
-    hearTap(type, t)
+    isTap = type === 'pointerup' && pointer.isTouch && t - finger.t <= 500 && Math.hypot(pointer.x - finger.x, pointer.y - finger.y) <= 10
+    if (type === 'pointerdown') finger = { x: pointer.x, y: pointer.y, t }
     for (const effect of effects) {
       meetTap(effect, target)
       guarded(effect, meetEffect, t)
@@ -103,10 +102,13 @@
     return !effect.beyond || [...document.querySelectorAll(effect.beyond)].some(isOnIt)
   }
 
-  // Which the pointer hits, and which it was on: of others nothing has to be known.
-  function nearTo({ select, places }, over) {
-    const hit = over?.closest(select)
-    return [...places.values()].filter(({ area, isOn }) => isOn || area === hit)
+  // Which the pointer hits, and which it hit before: of others nothing has to be known.
+  function nearTo(effect, over) {
+    const hit = over?.closest(effect.select)
+    const now = hit ? effect.places.get(hit) : undefined
+    const near = new Set([effect.hit, now])
+    effect.hit = now
+    return [...near].filter((each) => each !== undefined)
   }
 
   // Takes the pointer to the elements of an effect that have it, and away from those that had it.
@@ -257,7 +259,6 @@
       if (moves) place.moves = true
     }
     if (effect.comesMs && t < place.comesUntil) place.moves = true
-    if (effect.turnsLooks && place.look.dueAt < Infinity) place.moves = true
     if (effect.meets && !place.moves) meetParts(effect, place)
     if (effect.shownWhileOn) showParts(place, effect.shownWhileOn)
     if (effect.turnsLooks) showLook(effect, place)
@@ -320,17 +321,6 @@
     for (const part of area.querySelectorAll(parts)) part.style.visibility = isOn || moves ? '' : 'hidden'
   }
 
-  // Until when all that changes by itself has been followed.
-  let advanced = 0
-
-  // Takes what happens by itself until t, in the order of time.
-  function advance(t) {
-    for (const effect of effects) {
-      if (effect.turnsLooks) advanceLooks(effect, advanced, t)
-    }
-    advanced = Math.max(advanced, t)
-  }
-
   // Takes the focus to the places that have it; null takes it away.
   function meetFocus(effect, target) {
     if (!effect.focuses) return
@@ -350,10 +340,6 @@
   let finger = { x: 0, y: 0, t: -Infinity }
 
   let isTap = false
-  function hearTap(type, t) {
-    isTap = type === 'pointerup' && pointer.isTouch && t - finger.t <= 500 && Math.hypot(pointer.x - finger.x, pointer.y - finger.y) <= 10
-    if (type === 'pointerdown') finger = { x: pointer.x, y: pointer.y, t }
-  }
 
   // A tap turns on what had the finger, unless it was meant for something else; a tap elsewhere ends that.
   function meetTap(effect, target) {
@@ -549,21 +535,6 @@
       const isDismissed = effect.atMostOne && look.shown !== 'off' && wasOff && turnLook(other, 'dismiss', t)
       if (isDismissed) other.look.tapped = false
       if (isDismissed) turnPlace(effect, other, t, false)
-    }
-  }
-
-  // Takes what is due by itself until t, the first one first: the end of a delay, or of standing still. Gives when that was last.
-  function advanceLooks(effect, from, until) {
-    for (let at = from; ;) {
-      const due = [...effect.places.values()].reduce(
-        (first, place) => (place.look.dueAt <= (first?.look.dueAt ?? until) ? place : first),
-        undefined,
-      )
-      if (!due) return at
-      const t = due.look.dueAt
-      at = t
-      due.look.dueAt = Infinity
-      if (turnLook(due, due.look.state === 'going' ? 'due' : 'rest', t)) show(effect, due, t)
     }
   }
 

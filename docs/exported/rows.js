@@ -24,7 +24,6 @@
     nextFrame = 0
     for (const event of events.splice(0)) meet(event)
     const t = Math.max(now, pointer.time)
-    advance(t)
     for (const effect of effects) {
       guarded(effect, drawEffect, t)
     }
@@ -37,7 +36,6 @@
   // Takes an event to all effects, in the order of time.
   function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType }) {
     const t = Math.max(pointer.time, timeStamp)
-    advance(t)
     if (!(type.startsWith('pointer')) || t - measured > 200 || t - pointer.time > 200) {
       forgetFrames(t)
       for (const effect of effects) findAll(effect)
@@ -60,7 +58,8 @@
       ;[pointer.fromX, pointer.fromY] = [pointer.x, pointer.y]
       pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
     }
-    hearTap(type, t)
+    isTap = type === 'pointerup' && pointer.isTouch && t - finger.t <= 500 && Math.hypot(pointer.x - finger.x, pointer.y - finger.y) <= 10
+    if (type === 'pointerdown') finger = { x: pointer.x, y: pointer.y, t }
     for (const effect of effects) {
       meetTap(effect, target)
       guarded(effect, meetEffect, t)
@@ -87,16 +86,15 @@
     if (effect.stands) for (const place of effect.places.values()) if (place.moves && write(effect, place, t)) wake()
   }
 
-  // Which the pointer hits, and which it was on: of others nothing has to be known.
-  function nearTo({ places }, over) {
-    const hit = over?.closest('.card')
-    return [...places.values()].filter(({ area, isOn }) => isOn || area === hit)
-  }
-
   // Takes the pointer to the elements of an effect that have it, and away from those that had it.
   function meetEffect(effect) {
     const over = pointer.over
-    const all = nearTo(effect, over)
+    // Which the pointer hits, and which it hit before: of others nothing has to be known.
+    const hit = over?.closest('.card')
+    const now = hit ? effect.places.get(hit) : undefined
+    const near = new Set([effect.hit, now])
+    effect.hit = now
+    const all = [...near].filter((each) => each !== undefined)
     const holding = over
       ? all.filter(({ area }) => hasPointer(frameOf(area)) && (over.contains(area) || over.closest('.card, .card .on, .card .off') !== null))
       : []
@@ -106,16 +104,7 @@
       const has = place.area === first?.area
       if (has || place.isOn) {
         const arrives = has && !place.isOn
-        if (arrives || !has) {
-          // Notes by which side the pointer came into a place, or left it: of all four, of left and right, of top and bottom.
-          const frame = frameOf(place.area)
-          const before = frame.toFrame.transformPoint({ x: pointer.fromX, y: pointer.fromY })
-          const now = frame.toFrame.transformPoint(pointer)
-          const [outside, inner] = arrives ? [before, now] : [now, before]
-          const sides = [sideOf(frame, outside, inner), sideOf(frame, outside, inner, 'x'), sideOf(frame, outside, inner, 'y')]
-          if (arrives) place.entry = sides
-          else place.exit = sides
-        }
+        if (arrives || !has) noteSide(place, frameOf(place.area), arrives)
         place.isOn = has
         followCauses(effect, place, pointer.time)
         turnPlace(effect, place, pointer.time, arrives)
@@ -225,7 +214,6 @@
         for (const target of targetsOf(place, value)) set(target, value, moves ? follower.target + gap : follower.target)
       if (moves) place.moves = true
     }
-    if (place.look.dueAt < Infinity) place.moves = true
     if (effect.meets && !place.moves) meetParts(effect, place)
     showLook(place)
     return place.moves
@@ -274,17 +262,6 @@
   const endParts = ({ area }, parts = []) =>
     parts.forEach(({ part }) => area.querySelectorAll(`:scope > .${part}`).forEach((element) => element.remove()))
 
-  // Until when all that changes by itself has been followed.
-  let advanced = 0
-
-  // Takes what happens by itself until t, in the order of time.
-  function advance(t) {
-    for (const effect of effects) {
-      advanceLooks(effect, advanced, t)
-    }
-    advanced = Math.max(advanced, t)
-  }
-
   // Takes the focus to the places that have it; null takes it away.
   function meetFocus(effect, target) {
     for (const place of effect.places.values()) {
@@ -303,10 +280,6 @@
   let finger = { x: 0, y: 0, t: -Infinity }
 
   let isTap = false
-  function hearTap(type, t) {
-    isTap = type === 'pointerup' && pointer.isTouch && t - finger.t <= 500 && Math.hypot(pointer.x - finger.x, pointer.y - finger.y) <= 10
-    if (type === 'pointerdown') finger = { x: pointer.x, y: pointer.y, t }
-  }
 
   // A tap turns on what had the finger, unless it was meant for something else; a tap elsewhere ends that.
   function meetTap(effect, target) {
@@ -493,21 +466,6 @@
     }
   }
 
-  // Takes what is due by itself until t, the first one first: the end of a delay, or of standing still. Gives when that was last.
-  function advanceLooks(effect, from, until) {
-    for (let at = from; ;) {
-      const due = [...effect.places.values()].reduce(
-        (first, place) => (place.look.dueAt <= (first?.look.dueAt ?? until) ? place : first),
-        undefined,
-      )
-      if (!due) return at
-      const t = due.look.dueAt
-      at = t
-      due.look.dueAt = Infinity
-      if (turnLook(due, due.look.state === 'going' ? 'due' : 'rest', t)) show(effect, due, t)
-    }
-  }
-
   const rest = { gap: 0, speed: 0, moves: false }
   // The value itself, at once.
   const direct = () => rest
@@ -536,6 +494,16 @@
     const across = axis === 'y' ? Infinity : Math.min(outside.x, width - outside.x)
     const down = axis === 'x' ? Infinity : Math.min(outside.y, height - outside.y)
     return across < down ? (outside.x < width - outside.x ? 3 : 1) : outside.y < height - outside.y ? 0 : 2
+  }
+
+  // Notes by which side the pointer came into a place, or left it: of all four, of left and right, of top and bottom.
+  function noteSide(place, frame, arrives) {
+    const before = frame.toFrame.transformPoint({ x: pointer.fromX, y: pointer.fromY })
+    const now = frame.toFrame.transformPoint(pointer)
+    const [outside, inner] = arrives ? [before, now] : [now, before]
+    const sides = [sideOf(frame, outside, inner), sideOf(frame, outside, inner, 'x'), sideOf(frame, outside, inner, 'y')]
+    if (arrives) place.entry = sides
+    else place.exit = sides
   }
 
   // The elements that a value is written on.

@@ -324,7 +324,7 @@ function fieldsOf(
   set('amongAll', area.among === 'all')
   set('beyond', area.beyond !== undefined, quote(area.beyond ?? ''))
   set('bridge', area.bridge !== undefined, quote(area.bridge ?? ''))
-  set('byHit', area.byHit === true && measure === 'plain')
+  set('byHit', area.byHit === true && measure === 'plain' && typeof of === 'string')
   set('joined', area.joined !== undefined, quote(area.joined ?? ''))
   set('describes', isFirst && area.describes === true)
   if (area.placed && isFirst)

@@ -240,6 +240,8 @@ function givenOf(
     restarts: sources.some(({ rig }) => rig.states?.some(({ media }) => media === 'restart') === true),
     readsOthers: reads('others)') || reads('others,'),
     hasByHit: some('byHit'),
+    hasAtMostOne: some('atMostOne'),
+    hasDues: some('goDelayMs') || some('stillMs'),
     hasStill: some('stillMs'),
     hasStaying: hasLook(({ stays }) => stays === true),
     hasFirst: hasLook(({ first }) => first !== undefined),

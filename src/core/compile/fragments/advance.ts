@@ -8,7 +8,7 @@ let advanced = 0
 /** Takes what happens by itself until t, in the order of time. */
 export function advance(t: number): void {
   for (const effect of effects) {
-    if (given.hasFlows) flowAll(effect, effect.turnsLooks ? advanceLooks(effect, advanced, t) : advanced, t)
+    if (given.hasFlows) flowAll(effect, given.hasDues && effect.turnsLooks ? advanceLooks(effect, advanced, t) : advanced, t)
     else if (effect.turnsLooks) advanceLooks(effect, advanced, t)
   }
   advanced = Math.max(advanced, t)

@@ -27,7 +27,7 @@ function draw(now: number): void {
   if (given.takesOff && ending.signal.aborted) return
   for (const event of events.splice(0)) meet(event)
   const t = Math.max(now, pointer.time)
-  if (given.hasFlows || given.hasLooks) advance(t)
+  if (given.hasFlows || given.hasDues) advance(t)
   for (const effect of effects) {
     if (given.hasMany) guarded(effect, drawEffect, t)
     else drawEffect(effect, t)
@@ -48,7 +48,7 @@ function standStill(t: number): void {
 /** Takes an event to all effects, in the order of time. */
 function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType, by, key }: Heard): void {
   const t = Math.max(pointer.time, timeStamp)
-  if (given.hasFlows || given.hasLooks) advance(t)
+  if (given.hasFlows || given.hasDues) advance(t)
   // After a scroll, and after a while, the page may lie elsewhere.
   const isTurn = given.hasWheel && (type === 'wheel' || type === 'pinch')
   if (!(type.startsWith('pointer') || isTurn) || areOld(t)) {

@@ -32,6 +32,8 @@ export const given = {
   /** Some look has moving pictures or sound play. */
   hasMedia: true,
   restarts: true,
+  /** Some look waits before it goes, or for the pointer to stand still. */
+  hasDues: true,
   /** Some look is another when the pointer stands still; some stays, or is there from the start. */
   hasStill: true,
   hasStaying: true,
@@ -40,6 +42,8 @@ export const given = {
   hasJoined: true,
   placesBeside: true,
   opensByTap: true,
+  /** Of some looks one at most is on. */
+  hasAtMostOne: true,
   /** Parts that are there only with the pointer; values of what others show; places that are met by what the pointer hits alone. */
   partsMeet: true,
   readsOthers: true,

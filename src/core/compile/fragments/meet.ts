@@ -23,10 +23,13 @@ function isMet(effect: Effect, over: Element, area: Element): boolean {
 const hasNothingForeignLyingOnIt = (effect: Effect, over: Element, area: Element) =>
   effect.amongAll ? isMet(effect, over, area) : isClear(effect, over, area)
 
-/** Which the pointer hits, and which it was on: of others nothing has to be known. */
-function nearTo({ select, places }: Effect, over: Element | null): readonly Place[] {
-  const hit = over?.closest(select)
-  return [...places.values()].filter(({ area, isOn }) => isOn || area === hit)
+/** Which the pointer hits, and which it hit before: of others nothing has to be known. */
+function nearTo(effect: Effect, over: Element | null): readonly Place[] {
+  const hit = over?.closest(effect.select)
+  const now = hit ? effect.places.get(hit) : undefined
+  const near = new Set([effect.hit, now])
+  effect.hit = now
+  return [...near].filter((each) => each !== undefined)
 }
 
 /** Takes the pointer to the elements of an effect that have it, and away from those that had it. */

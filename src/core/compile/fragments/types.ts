@@ -311,4 +311,5 @@ export interface Effect {
   alive?: Place[]
   /** Nothing moves its elements: what the pointer hits tells which it is on. */
   readonly byHit?: boolean
+  hit?: Place | undefined
 }

@@ -69,7 +69,7 @@ export function write(effect: Effect, place: Place, t: number): boolean {
     }
   }
   if (effect.comesMs && t < place.comesUntil) place.moves = true
-  if (effect.turnsLooks && place.look.dueAt < Infinity) place.moves = true
+  if (given.hasDues && effect.turnsLooks && place.look.dueAt < Infinity) place.moves = true
   if (given.hasFlows && flowsOn(place, t)) place.moves = true
   if (given.partsMeet && effect.meets && !place.moves) meetParts(effect, place)
   if (effect.shownWhileOn) showParts(place, effect.shownWhileOn)

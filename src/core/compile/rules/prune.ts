@@ -61,6 +61,7 @@ const laterMembers = [
   'ways',
   'beside',
   'alive',
+  'hit',
 ]
 
 /** The names of members of objects that are the script's own. */
