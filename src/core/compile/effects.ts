@@ -324,6 +324,10 @@ function fieldsOf(
   set('amongAll', area.among === 'all')
   set('beyond', area.beyond !== undefined, quote(area.beyond ?? ''))
   set('bridge', area.bridge !== undefined, quote(area.bridge ?? ''))
+  set(
+    'tellsOthers',
+    rig.channels.some(({ area: id, signal }) => id === area.id && signal.of === 'look' && signal.whose === 'others'),
+  )
   set('byHit', area.byHit === true && measure === 'plain' && typeof of === 'string')
   set('joined', area.joined !== undefined, quote(area.joined ?? ''))
   set('describes', isFirst && area.describes === true)

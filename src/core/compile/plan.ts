@@ -69,6 +69,7 @@ export const effectMembers = [
   'shownWhileOn',
   'meets',
   'byHit',
+  'tellsOthers',
 ] as const
 export const valueMembers = [
   'property',
@@ -238,7 +239,7 @@ function givenOf(
     hasPinch: reads('pinched'),
     hasMedia: sources.some(({ rig }) => rig.states?.some(({ media }) => media) === true),
     restarts: sources.some(({ rig }) => rig.states?.some(({ media }) => media === 'restart') === true),
-    readsOthers: reads('others)') || reads('others,'),
+    tellsOthers: some('tellsOthers'),
     hasByHit: some('byHit'),
     hasAtMostOne: some('atMostOne'),
     hasDues: some('goDelayMs') || some('stillMs'),

@@ -53,10 +53,15 @@ function showLooks(scene: Scene, place: Place, at: At, wasOff = false): void {
   const isOn = place.presence.look.shown !== 'off'
   // It may be on and pressed by now: what counts is what was shown before both.
   const hasComeOn = isOn && wasOff
+  const readsOthers = scene.plan.frames.some(({ channels }) =>
+    channels.some(({ signal }) => signal.of === 'look' && signal.whose === 'others'),
+  )
   replay(place, at)
   for (const other of scene.places) {
     if (other === place || !machine) continue
-    if (machine.atMostOne && hasComeOn && turnPresence(other.presence, machine, 'dismiss', at.t)) other.presence.look.tapped = false
+    const isDismissed = machine.atMostOne && hasComeOn && turnPresence(other.presence, machine, 'dismiss', at.t)
+    if (isDismissed) other.presence.look.tapped = false
+    if (!isDismissed && !readsOthers) continue
     at.others = isOn ? place.presence.look : undefined
     touch(scene, other)
     replay(other, at)

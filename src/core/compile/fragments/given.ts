@@ -46,7 +46,7 @@ export const given = {
   hasAtMostOne: true,
   /** Parts that are there only with the pointer; values of what others show; places that are met by what the pointer hits alone. */
   partsMeet: true,
-  readsOthers: true,
+  tellsOthers: true,
   hasByHit: true,
   /** Some value is followed; some is written. */
   hasValues: true,

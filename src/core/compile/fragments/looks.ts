@@ -49,12 +49,12 @@ export function dismissAll(effect: Effect, t: number): void {
 function show(effect: Effect, place: Place, t: number, wasOff = false): void {
   const { look } = place
   turnPlace(effect, place, t, false)
-  if (given.readsOthers || given.hasAtMostOne) {
+  if (given.tellsOthers || given.hasAtMostOne) {
     for (const other of effect.places.values()) {
       if (other.area === place.area) continue
       const isDismissed = effect.atMostOne && look.shown !== 'off' && wasOff && turnLook(effect, other, 'dismiss', t)
       if (isDismissed) other.look.tapped = false
-      if (given.readsOthers || isDismissed) turnPlace(effect, other, t, false, look.shown === 'off' ? undefined : look)
+      if (effect.tellsOthers || isDismissed) turnPlace(effect, other, t, false, look.shown === 'off' ? undefined : look)
     }
   }
 }

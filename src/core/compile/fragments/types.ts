@@ -306,6 +306,8 @@ export interface Effect {
   readonly parts?: readonly Part[]
   /** Parts that are seen only with the pointer. */
   readonly shownWhileOn?: string
+  /** Some value of a place is what others show. */
+  readonly tellsOthers?: boolean
   /** At how many places at most its parts are there, where they come and go with the pointer; where they are, the oldest first. */
   readonly meets?: number
   alive?: Place[]
