@@ -262,11 +262,11 @@ const vesperHollow: readonly Effect[] = [
     id: 'beds',
     kind: 'zones',
     name: 'The nearest bed is lit',
-    select: '.plan .bed',
+    select: '.plan .plot',
     noun: 'each bed',
     roles: { linked: { select: '.bed-words article', noun: 'what is said of it' }, ground: { select: '.plan', noun: 'the plan' } },
     pages: ['garden'],
-    settings: { ...zonesDefaults, where: 'area', cut: 'nearest', columns: 5, othersPercent: 46, hysteresisPx: 8, comeMs: 320, goMs: 420 },
+    settings: { ...zonesDefaults, where: 'area', cut: 'nearest', columns: 5, othersPercent: 66, hysteresisPx: 8, comeMs: 320, goMs: 420 },
   },
   {
     id: 'bearer',

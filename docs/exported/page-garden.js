@@ -827,7 +827,7 @@
 
   // Which of the elements that `among` selects is nearest to the pointer; the last one still, while no other is nearer by `slackPx`.
   function nearestOf({ reading = NaN }) {
-    const ways = [...document.querySelectorAll('.plan .bed')].map((element, i) => {
+    const ways = [...document.querySelectorAll('.plan .plot')].map((element, i) => {
       const frame = frameOf(element, plain)
       return fromEdge(frame, frame.toFrame.transformPoint(pointer)) - (i === reading ? 8 : 0)
     })
@@ -977,11 +977,11 @@
         { property: '--above-porthole-wave', read: ({ t }) => (t / 5200) % 1, due: ({ t }) => (Math.floor(t / 4) + 1) * 4, isEndless: true, pose: 0.25, curve: bend2, band: 0.0002, digits: 4, feel: direct, onSelf: true },
       ],
     },
-    // The pointer in an area, the plan, chooses one of each bed, by what is nearest to each; the others are seen by 46%, and what is said of it goes with it.
+    // The pointer in an area, the plan, chooses one of each bed, by what is nearest to each; the others are seen by 66%, and what is said of it goes with it.
     {
       select: '.plan',
-      name: 'bed-zones',
-      mark: 'data-bed-zones',
+      name: 'plot-zones',
+      mark: 'data-plot-zones',
       notForeign: '.plan, .rider, .hours .rider, .plan .lamp, .sky .sky-near, .sky .sky-far',
       findsAll: true,
       stands: true,
@@ -993,7 +993,7 @@
       turnsLooks: true,
       takesKeys: true,
       deeds: [{ looks: ['off', 'on', 'pressed', 'still'], attributes: [['tabindex', '0']], onSelf: true }],
-      chosen: [['.plan .bed', 'zone'], ['.bed-words article', 'zone']],
+      chosen: [['.plan .plot', 'zone'], ['.bed-words article', 'zone']],
       places: new Map(),
       values: [
         { read: (at, follower) => nearestOf(follower), zone: 'zone', zoneFirst: 0, pose: 0, holds: true, band: 0.0001, digits: 5, feel: direct, onSelf: true },

@@ -241,6 +241,18 @@ describe('checks', () => {
     const findings = found(site, { told: told() })
     expect(namesOf(findings)).toEqual(['reduced-motion'])
     expect(namesOf(found(afterFix(site, findings[0]), { told: told() }))).toEqual([])
+    // A rule for those visitors may still it.
+    const within = {
+      to: { within: '.words' },
+      slot: { on: 'transform', fn: 'translateY' },
+      base: 0,
+      factor: 40,
+      channel: 'here',
+      strength: 1,
+    }
+    const rules = [{ select: '.words', css: { transform: 'none' }, isCalm: true }]
+    expect(namesOf(found(siteOf('free', { ...moving, outputs: [within] }), { told: told() }))).toEqual(['reduced-motion'])
+    expect(namesOf(found(siteOf('free', { ...moving, outputs: [within], rules }), { told: told() }))).toEqual([])
     // What rides on the line of a cut is where the visitor has it.
     const cut = {
       to: 'self',

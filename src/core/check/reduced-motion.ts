@@ -11,9 +11,11 @@ export const reducedMotion: Check = {
     const goesOn = new Set(rig.channels.filter(({ group }) => group === 'light' || group === 'state').map(({ id }) => id))
     // What rides on the line of a cut shows where that is, by the visitor's own hand: without it half of the page could not be reached.
     const cuts = rig.outputs.some(({ slot }) => slot.on === 'clip')
+    const stilled = rig.rules.flatMap(({ isCalm, css, select }) => (isCalm && css.transform === 'none' ? [select] : []))
     const moves = rig.outputs.some(
       ({ to, slot, channel }) =>
         slot.on === 'transform' &&
+        !(typeof to === 'object' && 'within' in to && stilled.includes(to.within)) &&
         !(cuts && slot.fn.startsWith('translate')) &&
         partOf(to) === undefined &&
         channel !== undefined &&

@@ -52,6 +52,9 @@ export function expandRows(settings: RowsSettings, select: string, { off, on, pi
     // Nothing rolls for those who prefer it so: one face is there, or the other.
     ...faces.map((face) => ({ select: face, css: { transform: 'none' }, isCalm: true })),
     ...(shown ? [{ select, part: 'shot', css: { transform: 'none' }, isCalm: true }] : []),
+    ...(shown && settings.picture === 'pointer'
+      ? [{ select, part: 'picture', css: { transform: 'none', inset: 'auto 4vw 4vh auto' }, isCalm: true }]
+      : []),
   ]
   return rigOf({
     areas: [areaOn('row', select, { pointer: 'any', touch: 'tap', byHit: true, looks: { goDelayMs: 0, atMostOne: true, keys: true } })],
@@ -81,7 +84,7 @@ function pictureOf(settings: RowsSettings, picture: string): Shown {
   const { follow, besideXPx, besideYPx, placeX, placeY, goMs } = settings
   const channel = channelsIn('row')
   const rides = settings.picture === 'pointer'
-  // Where the pointer is in the window, for everybody: the picture stands beside it.
+  // Where the pointer is in the window: the picture stands beside it, but for those who prefer less motion.
   const there = { frame: 'window', away: { kind: 'hold', pose: 0 } } as const
   const axes = ['x', 'y'] as const
   const channels: readonly Channel[] = rides

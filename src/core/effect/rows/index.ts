@@ -74,7 +74,7 @@ export const rows: Kind<RowsSettings> = {
   answers: {
     touch: 'A tap rolls one in, and a tap elsewhere out; a row that is a link is followed as ever.',
     keyboard: 'The focus on a row rolls it in, from above.',
-    reducedMotion: 'The faces change places at once; the picture is there, and gone.',
+    reducedMotion: 'The faces change places at once; the picture is there, in a corner of the window, and gone.',
     noScript: 'Both faces stand as the page has them.',
   },
   turned: (settings) => settings,
