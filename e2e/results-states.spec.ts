@@ -2,6 +2,7 @@
 import type { Page } from '@playwright/test'
 import { countingHand, openExport, openStarter, openStarters } from './support/acts'
 import { eventually, expect, test } from './support/house'
+import { clickOnPage, moveOver, movePointer, stageOf } from './support/stage'
 
 const styleOf = (surface: Page, select: string, property: string, index = 0) =>
   surface
@@ -27,8 +28,10 @@ test('the pointer anywhere in the window chooses one of four, between margins, a
   await hand.pointAt(frame, '.station-2', 0.5, 0.8)
   await hand.clickOn(/^Across the window/)
   await hand.drag('Margins at the sides', 60)
-  await hand.pointRole(frame, 'what is linked', '.station-text-2')
+  await hand.pointRole(frame, 'linked element', '.station-text-2')
   expect(hand.count()).toBeLessThanOrEqual(5)
+  await movePointer(page, 420, 300, 4)
+  await expect(page.getByText(/x 0\.\d\d\s+y 0\.\d\d\s+pointer, on, zone \d/)).toBeVisible()
 
   const alone = await openExport(page, exported, info.outputPath('page.html'))
   await eventually(() => chosen(alone, '.station')).toEqual([0])
@@ -121,4 +124,26 @@ test('a hover look on what is met, with the others dimmed, and a pull on it, sid
   await eventually(() => styleOf(alone, '.grid-card', 'scale', 1)).toBe('1.03')
   await eventually(() => styleOf(alone, '.grid-card', 'opacity', 0)).toBe('0.45')
   await eventually(async () => Number((await styleOf(alone, '.grid-card', 'transform', 1)).split(', ')[4])).toBeCloseTo(40 * 0.32, 0)
+})
+
+test('a note that the page does not show is pointed at in the bare view', async ({ page, house }) => {
+  const html =
+    '<!doctype html><html lang="en"><head><meta charset="utf-8"><title>A word</title><style>body { padding: 200px } .info { display: none }</style></head><body><p>A <a class="word" href="#w">word</a><span class="info">What it means.</span> in a line.</p></body></html>'
+  const hand = countingHand(page)
+  await page.goto(await house.addSite('a-word', html))
+  const frame = await stageOf(page)
+  await hand.pointAt(frame, '.word')
+  await hand.clickOn(/^Comes up, and goes on/)
+  const word = page.getByRole('button', { name: 'Which elements are the note (uses elements of your page)' })
+  await word.click()
+  await page.getByRole('menuitem', { name: /^point at something/i }).click()
+  await page.keyboard.down('b')
+  await expect(frame.locator('.info')).toBeVisible()
+  await clickOnPage(page, frame, '.info')
+  await page.keyboard.up('b')
+  await expect(word).toHaveText(/this info/)
+  // It comes up now, and is not there without the pointer.
+  await expect(frame.locator('.info')).toBeHidden()
+  await moveOver(page, frame, '.word')
+  await expect(frame.locator('.info')).toBeVisible()
 })

@@ -3,7 +3,7 @@ import { writeFileSync } from 'node:fs'
 import { expect, type Frame, type Page } from '@playwright/test'
 import { starters } from '../../src/core/page/starters'
 import type { House } from './house'
-import { clickOnPage, onScreen, stageOf, standsStill } from './stage'
+import { clickOnPage, moveOver, onScreen, stageOf, standsStill } from './stage'
 
 export interface Hand {
   readonly count: () => number
@@ -64,7 +64,13 @@ export function countingHand(page: Page): Hand {
     pointAt: async (frame, select, u, v) => {
       acts += 1
       await page.keyboard.press('p')
-      await expect(page.getByRole('region', { name: 'Under the pointer' })).toBeVisible()
+      const seen = page.getByRole('region', { name: 'Under the pointer' })
+      await expect(seen).toBeVisible()
+      // A hand clicks once it sees that the page answers.
+      await expect(async () => {
+        await moveOver(page, frame, select, u, v)
+        await expect(seen.getByRole('listitem').first()).toBeVisible({ timeout: 1000 })
+      }).toPass()
       await clickOnPage(page, frame, select, u, v)
     },
     pointRole: async (frame, role, select, u, v) => {

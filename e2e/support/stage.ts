@@ -79,15 +79,26 @@ export async function standsStill(page: Page): Promise<void> {
     .toBe(true)
 }
 
+/** Moves the real pointer over an element of the page in the frame: its middle, or where shares of its box say. */
+export async function moveOver(page: Page, frame: Frame, select: string, u = 0.5, v = 0.5): Promise<void> {
+  const { x, y } = await placeOn(page, frame, select, u, v)
+  await page.mouse.move(x - 3, y)
+  await page.mouse.move(x, y)
+}
+
 /** Clicks an element of the page in the frame, with the real pointer: its middle, or where shares of its box say. */
 export async function clickOnPage(page: Page, frame: Frame, select: string, u = 0.5, v = 0.5): Promise<void> {
+  const { x, y } = await placeOn(page, frame, select, u, v)
+  await page.mouse.click(x, y)
+}
+
+async function placeOn(page: Page, frame: Frame, select: string, u: number, v: number): Promise<{ x: number; y: number }> {
   await standsStill(page)
   const box = await frame
     .locator(select)
     .first()
     .evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
-  const { x, y } = await onScreen(page, box.x + box.width * u, box.y + box.height * v)
-  await page.mouse.click(x, y)
+  return onScreen(page, box.x + box.width * u, box.y + box.height * v)
 }
 
 /** The turns (degrees) and the lift that a computed transform holds: perspective(p) translateZ(z) rotateX(a) rotateY(b). */

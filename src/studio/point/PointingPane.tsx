@@ -61,7 +61,9 @@ function LookingHint() {
           ? `Click the next kind; ${also.length} chosen so far: ${also.join(', ')}`
           : `${hints[goal.for]}${role ? ` ${role}.` : ''}`}
       </Box>
-      <Box fontSize="13px">By key: arrows walk the page’s tree (up is what is around), Enter chooses.</Box>
+      <Box fontSize="13px">
+        By key: arrows walk the page’s tree (up is what is around), Enter chooses. While B is held, what is hidden is seen.
+      </Box>
       <Button onClick={() => stopPointing(studio)}>Stop pointing (Esc)</Button>
     </Flex>
   )
