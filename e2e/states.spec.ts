@@ -193,6 +193,17 @@ test.describe('zones', () => {
     expect(await alone.evaluate(() => document.elementFromPoint(260, 20)?.className)).toBe('bed')
   })
 
+  test('are chosen by the focus on one of them', async ({ page: alone }, info) => {
+    const linked = html.replaceAll(/<section class="bed">(\d)<\/section>/g, '<section class="bed"><a href="#$1">$1</a></section>')
+    await openAlone(alone, linked, [zones({ first: 0 })], info.outputPath('page.html'))
+    for (const which of [0, 1, 2]) {
+      await alone.keyboard.press('Tab')
+      await eventually(() => chosen(alone)).toEqual([0, 1, 2, 3].map((n) => Number(n === which)))
+    }
+    await alone.mouse.move(10, 600)
+    await eventually(() => chosen(alone)).toEqual([1, 0, 0, 0])
+  })
+
   test('tell the page’s own code, once for each change', async ({ page: alone }, info) => {
     await openAlone(alone, html, [zones()], info.outputPath('page.html'), { script: { allows: ['hasOwnCode'] } })
     await alone.evaluate(() => {

@@ -136,10 +136,11 @@
         !!target &&
         place.area.contains(target) &&
         (true)
-      if (focused === place.focused) continue
-      place.focused = focused
-      followCauses(place, pointer.time)
-      turnPlace(place)
+      if (focused !== place.focused) {
+        place.focused = focused
+        followCauses(place, pointer.time)
+        turnPlace(place)
+      }
     }
   }
 

@@ -192,10 +192,11 @@
         !!target &&
         [place.area, place.beside].some((home) => home?.contains(target)) &&
         (true)
-      if (focused === place.focused) continue
-      place.focused = focused
-      followCauses(place, pointer.time)
-      turnPlace(place)
+      if (focused !== place.focused) {
+        place.focused = focused
+        followCauses(place, pointer.time)
+        turnPlace(place)
+      }
     }
   }
 
@@ -207,7 +208,8 @@
   // A tap that opens something follows no link; the next one does.
   function keepTap(event) {
     const { pointerType, target } = event
-    if (pointerType !== 'touch') return
+    // Some browsers do not say of a click what it was made by.
+    if (pointerType !== 'touch' && !pointer.isTouch) return
     for (const { area, look } of places.values()) if (area.contains(target) && !look.tapped) event.preventDefault()
   }
 
@@ -350,7 +352,7 @@
     return [...document.querySelectorAll(select)].slice(index, index + 1)
   }
 
-  // Beside each card its the note comes up above it, 10px away, and travels 7px; both are one place to the pointer.
+  // Beside each card its note comes up above it, 10px away, and travels 7px; both are one place to the pointer.
   const seenLinked = ['.card .note']
   const places = new Map()
 

@@ -190,20 +190,27 @@
     const seen = value.seenBy === undefined ? undefined : at.place.followers[value.seenBy]
     if (arrives && seen && !valueAt(seen, at.t)) Object.assign(follower, { target, gap: 0, speed: 0 })
     follower.reading = reading
-    // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
-    const feel = at.place.isOn ? value.feel : (value.going ?? value.feel)
-    const t = at.t
-    if (target !== follower.target || feel !== follower.feel) {
-      const { gap, speed } = follower.feel(follower, t)
-      shorten(follower, target, gap)
-      Object.assign(follower, { target, feel, since: t, gap: gap + follower.target - target, speed })
-    }
+    turn(
+        follower,
+        target,
+        at.place.isOn ? value.feel : (value.going ?? value.feel),
+        at.t,
+      )
   }
 
   // Where a value is at t: at its target, once it is too near to be seen apart.
   function valueAt(follower, t) {
     const { gap, moves } = follower.feel(follower, t)
     return moves ? follower.target + gap : follower.target
+  }
+
+  // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
+  function turn(follower, target, feel, t) {
+    if (target !== follower.target || feel !== follower.feel) {
+      const { gap, speed } = follower.feel(follower, t)
+      shorten(follower, target, gap)
+      Object.assign(follower, { target, feel, since: t, gap: gap + follower.target - target, speed })
+    }
   }
 
   const set = (target, value, shown) =>
@@ -299,10 +306,23 @@
         !!target &&
         place.area.contains(target) &&
         (!effect.slider || target.matches(effect.slider))
-      if (focused === place.focused) continue
-      place.focused = focused
-      if (effect.turnsLooks) followCauses(effect, place, pointer.time)
-      turnPlace(effect, place, pointer.time, false)
+      if (focused !== place.focused) {
+        place.focused = focused
+        if (effect.turnsLooks) followCauses(effect, place, pointer.time)
+        turnPlace(effect, place, pointer.time, false)
+      }
+      if (target) {
+        // What has got the focus chooses its zone, until that goes or the pointer moves.
+        for (const follower of place.followers) {
+          const { value } = follower
+          const { zoneFocus } = value
+          const index = zoneFocus ? [...document.querySelectorAll(zoneFocus)].findIndex((each) => each.contains(target)) : -1
+          if (index < 0) continue
+          follower.reading = index
+          turn(follower, shapedOf(value, index), value.feel, pointer.time)
+          place.moves = true
+        }
+      }
     }
   }
 
@@ -977,7 +997,7 @@
         { property: '--above-porthole-wave', read: ({ t }) => (t / 5200) % 1, due: ({ t }) => (Math.floor(t / 4) + 1) * 4, isEndless: true, pose: 0.25, curve: bend2, band: 0.0002, digits: 4, feel: direct, onSelf: true },
       ],
     },
-    // The pointer in an area, the plan, chooses one of each bed, by what is nearest to each; the others are seen by 66%, and what is said of it goes with it.
+    // The pointer in an area, the plan, chooses one of each bed, by what is nearest to each; the others are seen at 66%, and what is said of it goes with it.
     {
       select: '.plan',
       name: 'plot-zones',
@@ -996,7 +1016,7 @@
       chosen: [['.plan .plot', 'zone'], ['.bed-words article', 'zone']],
       places: new Map(),
       values: [
-        { read: (at, follower) => nearestOf(follower), zone: 'zone', zoneFirst: 0, pose: 0, holds: true, band: 0.0001, digits: 5, feel: direct, onSelf: true },
+        { read: (at, follower) => nearestOf(follower), zone: 'zone', zoneFirst: 0, zoneFocus: '.plan .plot', pose: 0, holds: true, band: 0.0001, digits: 5, feel: direct, onSelf: true },
       ],
     },
     // In the plan, the lamp goes wherever the pointer goes, by at most 600px across and 600px up and down; it leans by 0°.

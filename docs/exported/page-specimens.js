@@ -238,10 +238,11 @@
         !!target &&
         place.area.contains(target) &&
         (true)
-      if (focused === place.focused) continue
-      place.focused = focused
-      if (effect.turnsLooks) followCauses(effect, place, pointer.time)
-      turnPlace(effect, place, pointer.time)
+      if (focused !== place.focused) {
+        place.focused = focused
+        if (effect.turnsLooks) followCauses(effect, place, pointer.time)
+        turnPlace(effect, place, pointer.time)
+      }
     }
   }
 

@@ -329,10 +329,11 @@
         !!target &&
         place.area.contains(target) &&
         (true)
-      if (focused === place.focused) continue
-      place.focused = focused
-      if (effect.turnsLooks) followCauses(effect, place, pointer.time)
-      turnPlace(effect, place, pointer.time, false)
+      if (focused !== place.focused) {
+        place.focused = focused
+        if (effect.turnsLooks) followCauses(effect, place, pointer.time)
+        turnPlace(effect, place, pointer.time, false)
+      }
     }
   }
 

@@ -259,10 +259,11 @@
         !!target &&
         [place.area, place.beside].some((home) => home?.contains(target)) &&
         (true)
-      if (focused === place.focused) continue
-      place.focused = focused
-      if (effect.turnsLooks) followCauses(effect, place, pointer.time)
-      turnPlace(effect, place, pointer.time)
+      if (focused !== place.focused) {
+        place.focused = focused
+        if (effect.turnsLooks) followCauses(effect, place, pointer.time)
+        turnPlace(effect, place, pointer.time)
+      }
     }
   }
 
@@ -278,7 +279,8 @@
   // A tap that opens something follows no link; the next one does.
   function keepTap(event) {
     const { pointerType, target } = event
-    if (pointerType !== 'touch') return
+    // Some browsers do not say of a click what it was made by.
+    if (pointerType !== 'touch' && !pointer.isTouch) return
     for (const effect of effects)
       for (const { area, look } of effect.places.values()) if (area.contains(target) && !look.tapped) event.preventDefault()
   }

@@ -178,7 +178,7 @@
     }
   }
 
-  // From 48px around it each card comes 32% of the way to the pointer, at most 28px; its what it holds 14% more.
+  // From 48px around it each card comes 32% of the way to the pointer, at most 28px; its content 14% more.
   const effect = {
     insets: () => [-48, -48, -48, -48],
     places: new Map(),

@@ -269,10 +269,11 @@
         !!target &&
         place.area.contains(target) &&
         (true)
-      if (focused === place.focused) continue
-      place.focused = focused
-      followCauses(effect, place, pointer.time)
-      turnPlace(effect, place, pointer.time, false)
+      if (focused !== place.focused) {
+        place.focused = focused
+        followCauses(effect, place, pointer.time)
+        turnPlace(effect, place, pointer.time, false)
+      }
     }
   }
 
@@ -539,7 +540,7 @@
   const shown = (x) => onCurve([[-1, 0, 0, 1], [0, 1, 0.0001, -1], [0.0001, -1, 1, 0]], x)
 
   const effects = [
-    // In each card its the face when on rolls in from the side of entry, and its the face when off is pushed out; its its picture rides beside the pointer, 260px wide.
+    // In each card its face when on rolls in from the side of entry, and its face when off is pushed out; its picture rides beside the pointer, 260px wide.
     {
       stands: true,
       seenWithin: '.card .on, .card .off',

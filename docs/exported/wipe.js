@@ -235,9 +235,10 @@
         !!target &&
         place.area.contains(target) &&
         target.matches('.card-wipe-line')
-      if (focused === place.focused) continue
-      place.focused = focused
-      turnPlace(effect, place, pointer.time)
+      if (focused !== place.focused) {
+        place.focused = focused
+        turnPlace(effect, place, pointer.time)
+      }
     }
   }
 

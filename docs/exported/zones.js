@@ -19,30 +19,35 @@
   // First all is read, then all is written: the page is laid out once a frame.
   function draw() {
     nextFrame = 0
-    for (const event of events.splice(0)) {
-      // Takes an event to all effects, in the order of time.
-      const { type, timeStamp, clientX, clientY, target, pointerType } = event
-      const t = Math.max(pointer.time, timeStamp)
-      if (!(type.startsWith('pointer')) || t - measured > 200 || t - pointer.time > 200) {
-        frames.clear()
-        measured = t
-        findAll()
-      }
-      pointer.time = t
-      if (type.startsWith('pointer')) {
-        const isOut = type === 'pointerout' || type === 'pointercancel' || (type === 'pointerup' && pointerType === 'touch')
-        Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
-        pointer.isTouch = pointerType === 'touch'
-      } else {
-        // Where the pointer stands while the page moves is where it was then.
-        pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
-      }
-      isTap = type === 'pointerup' && pointer.isTouch && t - finger.t <= 500 && Math.hypot(pointer.x - finger.x, pointer.y - finger.y) <= 10
-      if (type === 'pointerdown') finger = { x: pointer.x, y: pointer.y, t }
-      meetTap(target)
-      meetEffect()
-    }
+    for (const event of events.splice(0)) meet(event)
     for (const place of effect.places.values()) if (place.moves && write(place)) wake()
+  }
+
+  // Takes an event to all effects, in the order of time.
+  function meet({ type, timeStamp, clientX, clientY, target, pointerType }) {
+    const t = Math.max(pointer.time, timeStamp)
+    if (!(type.startsWith('pointer')) || t - measured > 200 || t - pointer.time > 200) {
+      frames.clear()
+      measured = t
+      findAll()
+    }
+    pointer.time = t
+    if (type.startsWith('focus')) {
+      meetFocus(type === 'focusin' && target.matches(':focus-visible') ? target : null)
+      return
+    }
+    if (type.startsWith('pointer')) {
+      const isOut = type === 'pointerout' || type === 'pointercancel' || (type === 'pointerup' && pointerType === 'touch')
+      Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
+      pointer.isTouch = pointerType === 'touch'
+    } else {
+      // Where the pointer stands while the page moves is where it was then.
+      pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
+    }
+    isTap = type === 'pointerup' && pointer.isTouch && t - finger.t <= 500 && Math.hypot(pointer.x - finger.x, pointer.y - finger.y) <= 10
+    if (type === 'pointerdown') finger = { x: pointer.x, y: pointer.y, t }
+    meetTap(target)
+    meetEffect()
   }
 
   // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
@@ -73,14 +78,7 @@
       const has = place.area === first?.area
       if (has || place.isOn) {
         place.isOn = has
-        // Turns all that follows the pointer in a place to where it should be now.
-        const t = pointer.time
-        place.moves = true
-        // The pointer as an element sees it.
-        const frame = windowFrame()
-        const { x, y } = frame.toFrame.transformPoint(pointer)
-        const at = { ...frame, x, y, t, place }
-        for (const follower of place.followers) turnValue(follower, at)
+        turnPlace(place, pointer.time)
       }
     }
   }
@@ -106,6 +104,7 @@
       area,
       isOn: false,
       moves: true,
+      focused: false,
       followers: effect.values.map((value) => ({
       value,
       target: 0,
@@ -114,6 +113,16 @@
     }
     for (const follower of place.followers) follower.reading = follower.value.zoneFirst
     effect.places.set(element, place)
+  }
+
+  // Turns all that follows the pointer in a place to where it should be now.
+  function turnPlace(place, t) {
+    place.moves = true
+    // The pointer as an element sees it.
+    const frame = windowFrame()
+    const { x, y } = frame.toFrame.transformPoint(pointer)
+    const at = { ...frame, x, y, t, place }
+    for (const follower of place.followers) turnValue(follower, at)
   }
 
   function turnValue(follower, at) {
@@ -145,6 +154,31 @@
       }
     }
     return place.moves
+  }
+
+  // Takes the focus to the places that have it; null takes it away.
+  function meetFocus(target) {
+    for (const place of effect.places.values()) {
+      const focused =
+        !!target &&
+        place.area.contains(target) &&
+        (true)
+      if (focused !== place.focused) {
+        place.focused = focused
+        turnPlace(place, pointer.time)
+      }
+      if (target) {
+        // What has got the focus chooses its zone, until that goes or the pointer moves.
+        for (const follower of place.followers) {
+          const { value } = follower
+          const { zoneFocus } = value
+          const index = zoneFocus ? [...document.querySelectorAll(zoneFocus)].findIndex((each) => each.contains(target)) : -1
+          if (index < 0) continue
+          follower.reading = index
+          place.moves = true
+        }
+      }
+    }
   }
 
   // Where and when a finger went down; whether it has just come up again there.
@@ -186,12 +220,12 @@
     return row * 4 + column
   }
 
-  // The pointer anywhere in the window chooses one of each card, by columns: 4 within margins of 0px; the others are seen by 40%, and its what is linked goes with it.
+  // The pointer anywhere in the window chooses one of each card, by columns: 4 within margins of 0px; the others are seen at 40%, and its linked element goes with it.
   const effect = {
     chosen: [['.card', 'zone'], ['.card .linked', 'zone']],
     places: new Map(),
     values: [
-      { read: (at) => zoneOf(at, [0, 0, 0, 0]), zoneFirst: 0 },
+      { read: (at) => zoneOf(at, [0, 0, 0, 0]), zoneFirst: 0, zoneFocus: '.card' },
     ],
   }
 
@@ -199,7 +233,7 @@
   findAll()
   for (const place of effect.places.values()) if (place.moves && write(place)) wake()
   // Hears what happens, for the next frame.
-  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointerdown', 'pointerup', 'pointercancel', 'scroll', 'resize'])
+  for (const type of ['pointermove', 'pointerover', 'pointerout', 'pointerdown', 'pointerup', 'pointercancel', 'focusin', 'focusout', 'scroll', 'resize'])
     addEventListener(
       type,
       (event) => {

@@ -232,6 +232,13 @@ describe('checks', () => {
     expect(findings[0]?.words).toMatch(/Escape does not dismiss it, and the pointer cannot go onto it/)
   })
 
+  it('tell of what a zone of the window shows, where no key brings it', () => {
+    const zones = (settings: object) => siteOf('zones', settings, { roles: { linked: { select: '.words', noun: 'its words' } } })
+    expect(namesOf(found(zones({ focus: 'none' }), { told: told() }))).toContain('hover-only')
+    expect(namesOf(found(zones({}), { told: told() }))).not.toContain('hover-only')
+    expect(namesOf(found(zones({ where: 'area', focus: 'none' }), { told: told() }))).not.toContain('hover-only')
+  })
+
   it('tell of what moves for those who prefer reduced motion', () => {
     const moving = fade('self')
     const site = siteOf('free', {

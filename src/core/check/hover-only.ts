@@ -1,6 +1,6 @@
 // On hover only: content that comes with the pointer, and not by the keyboard's focus (WCAG 2.2, 2.1.1).
 import { countOf, firstAreaTo, fixBy, nameOf, type Check } from './check'
-import { revealedBy } from './reveals'
+import { chosenOf, revealedBy } from './reveals'
 
 /** So many elements are given a place in the order of the focus at most. */
 const most = 40
@@ -10,9 +10,11 @@ export const hoverOnly: Check = {
   needsLayout: false,
   look: (checked) => {
     const { rig } = checked.planned
-    if (revealedBy(rig).length === 0) return undefined
+    if (revealedBy(rig).length + chosenOf(rig).length === 0) return undefined
     const [area] = rig.areas
-    const asksFocus = area?.looks?.keys === true || rig.channels.some(({ signal }) => signal.of === 'focus')
+    const asksFocus =
+      area?.looks?.keys === true ||
+      rig.channels.some(({ signal }) => signal.of === 'focus' || ('focus' in signal && signal.focus !== undefined))
     const { unreached } = checked.told
     if (asksFocus && unreached.length === 0) return undefined
     if (asksFocus)

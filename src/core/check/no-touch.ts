@@ -1,13 +1,13 @@
 // No answer for touch: content that comes with the pointer, and a finger gets nothing.
 import { firstAreaTo, fixBy, nameOf, withCommonSetting, type Check } from './check'
-import { revealedBy } from './reveals'
+import { chosenOf, revealedBy } from './reveals'
 
 export const noTouch: Check = {
   id: 'no-touch',
   needsLayout: false,
   look: (checked) => {
     const { rig } = checked.planned
-    if (revealedBy(rig).length === 0) return undefined
+    if (revealedBy(rig).length + chosenOf(rig).length === 0) return undefined
     const [area] = rig.areas
     if (!area || (area.pointer === 'any' && area.touch !== 'none')) return undefined
     return {

@@ -18,6 +18,12 @@ export function revealedBy(rig: Rig): readonly Target[] {
     if (partOf(to) !== undefined || slot.on !== 'opacity' || !channel || curve) return false
     return Math.abs(base + factor * poseOf(channel)) < 0.05
   })
-  const shown = (rig.states ?? []).filter(({ to, looks, css }) => partOf(to) === undefined && looks.includes('off') && hides(css))
+  const shown = (rig.states ?? []).filter(
+    ({ to, looks, css, chosenBy }) => chosenBy === undefined && partOf(to) === undefined && looks.includes('off') && hides(css),
+  )
   return [...faded, ...shown].map(({ to }) => to)
 }
+
+/** The targets of which one is seen, whichever a zone chooses, and the others are not. */
+export const chosenOf = (rig: Rig): readonly Target[] =>
+  (rig.states ?? []).flatMap(({ to, css, chosenBy, whose }) => (chosenBy !== undefined && whose === 'others' && hides(css) ? [to] : []))

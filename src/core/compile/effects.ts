@@ -339,7 +339,9 @@ function fieldsOf(
     'focuses',
     Boolean(area.looks?.keys) ||
       area.arrowKeys !== undefined ||
-      rig.channels.some((channel) => channel.area === area.id && channel.signal.of === 'focus'),
+      rig.channels.some(
+        ({ area: id, signal }) => id === area.id && (signal.of === 'focus' || ('focus' in signal && signal.focus !== undefined)),
+      ),
   )
   if (area.arrowKeys !== undefined) fields.set('arrowKeys', number(area.arrowKeys))
   const slider = sliderOf(rig, area.id)

@@ -246,6 +246,7 @@ function givenOf(
     hasStill: some('stillMs'),
     hasStaying: hasLook(({ stays }) => stays === true),
     hasFirst: hasLook(({ first }) => first !== undefined),
+    hasFocusedZones: some('zoneFocus'),
     hasFirstZone: some('zoneFirst'),
     hasJoined: some('joined'),
     placesBeside: some('side'),

@@ -82,7 +82,11 @@ export function writeSignal(signal: Signal, around: Surroundings, constants: Con
   const told: Readonly<Record<string, string>> =
     around.zone === undefined
       ? {}
-      : { zone: quote(around.zone), ...('first' in signal && signal.first !== undefined ? { zoneFirst: number(signal.first) } : {}) }
+      : {
+          zone: quote(around.zone),
+          ...('first' in signal && signal.first !== undefined ? { zoneFirst: number(signal.first) } : {}),
+          ...('focus' in signal && signal.focus !== undefined ? { zoneFocus: quote(signal.focus) } : {}),
+        }
   switch (signal.of) {
     case 'x':
     case 'y':

@@ -183,6 +183,8 @@ function placesOf(rig: Rig, plan: AreaPlan, boxes: Boxes, frameFrom: (find: (box
           startOf(channels[n], presence),
         )
         const among = channels.find(({ signal }) => signal.of === 'nearest')?.signal
+        const focus = channels.flatMap(({ signal }) => ('focus' in signal && signal.focus !== undefined ? [signal.focus] : []))
+        play.focusable = focus.slice(0, 1).flatMap((select) => (platform.find(select) ?? []).map((each) => frameFrom(boxOf(each))))
         if (among?.of === 'nearest') play.zones = (platform.find(among.among) ?? []).map((each) => frameFrom(boxOf(each)))
         return play
       }

@@ -3,7 +3,7 @@ import { turnLook, type LookEvent } from '../look/look'
 import type { At, Presence } from '../signal/reader'
 import type { Sample } from '../signal/sample'
 import { advanceFlows } from './flow'
-import { holdsOwn, replay, touch, type Place, type Scene } from './place'
+import { focusZones, holdsOwn, replay, touch, type Place, type Scene } from './place'
 import type { Looks } from './rig'
 
 /** Takes an event to a place's machine at `t` (ms), with what follows at once; gives whether what is shown changed. */
@@ -92,16 +92,18 @@ export function hearCauses(scene: Scene, sample: Sample, at: At): void {
     if (
       !area.looks?.keys &&
       area.arrowKeys === undefined &&
-      !frames.some(({ channels }) => channels.some(({ signal }) => signal.of === 'focus'))
+      !frames.some(({ channels }) => channels.some(({ signal }) => signal.of === 'focus' || 'focus' in signal))
     )
       return
     for (const place of scene.places) {
       const focused = sample.phase === 'focus' && place.boxes.some((box) => holdsOwn(box, sample.x, sample.y))
-      if (focused === place.presence.focused) continue
-      place.presence.focused = focused
-      touch(scene, place)
-      followLooks(scene, place, at)
-      replay(place, at)
+      if (focused !== place.presence.focused) {
+        place.presence.focused = focused
+        touch(scene, place)
+        followLooks(scene, place, at)
+        replay(place, at)
+      }
+      if (sample.phase === 'focus') focusZones(scene, place, at, sample.x, sample.y)
     }
   } else if (area.touch === 'tap' && sample.pointerType === 'touch' && at.pointer.isTap) {
     // A tap turns on the places that had the finger; a tap elsewhere ends that.

@@ -2,7 +2,7 @@
 import { holdsLocal, toFrame, type Frame } from '../geometry/frame'
 import { newLook } from '../look/look'
 import type { At, Presence } from '../signal/reader'
-import { leavePlay, meetPlay, type Play } from './play'
+import { aim, leavePlay, meetPlay, turnChannel, type Play } from './play'
 import type { AreaPlan } from './plan'
 import type { Way } from './drops'
 
@@ -81,5 +81,19 @@ export function replay({ plays, presence }: Place, at: At, arrives = false): voi
     const play = plays[i]
     if (play && presence.inside) meetPlay(play, at, arrives)
     else if (play) leavePlay(play, at)
+  }
+}
+
+/** Takes the zones of a place to what has got the focus, at a point of the window; elsewhere they stay. */
+export function focusZones(scene: Scene, place: Place, at: At, x: number, y: number): void {
+  for (const play of place.plays) {
+    const reading = play.focusable.findIndex((frame) => holdsOwn(frame, x, y))
+    if (reading < 0) continue
+    touch(scene, place)
+    aim(at, play)
+    play.channels.forEach((channel, i) => {
+      const state = play.states[i]
+      if (state && 'focus' in channel.signal && channel.signal.focus !== undefined) turnChannel(channel, state, reading, channel.feel, at)
+    })
   }
 }

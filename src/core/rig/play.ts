@@ -44,6 +44,8 @@ export interface Play {
   /** The area's insets, where the frame is the area. */
   readonly insets: Insets | undefined
   zones: readonly Frame[]
+  /** The frames of what chooses a zone as it gets the focus. */
+  focusable: readonly Frame[]
   /** Which of the elements of its frame in the same place this is. */
   index: number
   /** The indexes of the channels whose signals change by themselves. */
@@ -81,7 +83,7 @@ export function beginPlay(
     return { reading, turn: 0, turnedTo: NaN, next: undefined, own: followerAt(0), follower: followerAt(value), chain, span }
   })
   const flowing = [...channels.keys()].filter((index) => Boolean(channels[index] && readers[channels[index].signal.of].due))
-  return { channels, states, frame, area, presence, insets, zones: [], index: 0, flowing }
+  return { channels, states, frame, area, presence, insets, zones: [], focusable: [], index: 0, flowing }
 }
 
 /** Turns a channel to `reading` at `at.t`. */

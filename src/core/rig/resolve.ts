@@ -1,5 +1,6 @@
 // Which elements does this touch? By selectors, for stylesheets and facts; and as elements, over whatever platform there is: a page, a
 // parsed tree, or boxes alone.
+import type { Signal } from '../signal/signal'
 import { partOf, type Area, type FrameOf, type Output, type Rig, type Target } from './rig'
 
 /** Where elements are found. `Found` is what one is there. */
@@ -48,6 +49,7 @@ export function touchedBy({ areas, channels, outputs, ...rig }: Rig): Touched {
       ...channels.flatMap(({ frame, signal }) => [
         ...(typeof frame === 'string' ? [] : [frameSelect(frame)]),
         ...(signal.of === 'nearest' ? [signal.among] : []),
+        ...('focus' in signal && signal.focus !== undefined ? [signal.focus] : []),
       ]),
     ],
     written: outputs.filter(({ to }) => partOf(to) === undefined).map((output) => selectOf(whole, output)),
@@ -122,13 +124,21 @@ export function withSelectors(rig: Rig, change: (select: string) => string): Rig
     channels: rig.channels.map((channel) => ({
       ...channel,
       frame: typeof channel.frame === 'string' ? channel.frame : changed(channel.frame),
-      signal: channel.signal.of === 'nearest' ? { ...channel.signal, among: change(channel.signal.among) } : channel.signal,
+      signal: signalWith(channel.signal, change),
     })),
     outputs: rig.outputs.map(withTarget),
     ...(rig.states ? { states: rig.states.map(withTarget) } : {}),
     parts: rig.parts.map((part) => (typeof part.host === 'object' ? { ...part, host: { on: change(part.host.on) } } : part)),
     rules: rig.rules.map((rule) => ({ ...rule, select: change(rule.select) })),
   }
+}
+
+/** A signal with its selectors as `change` has them. */
+function signalWith(signal: Signal, change: (select: string) => string): Signal {
+  if (signal.of !== 'zone' && signal.of !== 'nearest') return signal
+  const { focus } = signal
+  const own = focus === undefined ? {} : { focus: change(focus) }
+  return signal.of === 'nearest' ? { ...signal, ...own, among: change(signal.among) } : { ...signal, ...own }
 }
 
 /** The area in which an output is read. */

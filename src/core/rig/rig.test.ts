@@ -193,6 +193,27 @@ describe('a rig at the border', () => {
       /^channels\.0\.signal(\.of)?: there is no signal "mood"; signals are x, y, centredX/,
     ],
     [
+      'something joined to the window',
+      { areas: [{ ...rig.areas[0], of: 'window', select: '', joined: '.note' }] },
+      /^areas\.0\.joined: is in step with single matches$/,
+    ],
+    [
+      'a place of nothing',
+      { areas: [{ ...rig.areas[0], placed: { side: 'top', align: 'center', gapPx: 4 } }] },
+      /^areas\.0\.joined: is what is placed and describes$/,
+    ],
+    [
+      'parts of one area that come and go, and others that stay',
+      {
+        parts: [
+          { id: 'a', area: rig.areas[0]?.id, lives: { atMostAt: 2 }, css: {} },
+          { id: 'b', area: rig.areas[0]?.id, css: {} },
+        ],
+        outputs: [],
+      },
+      /^parts\.1\.lives: all parts of an area are there only with the pointer, or none$/,
+    ],
+    [
       'a curve with one stop',
       channel({ curve: { stops: [{ at: 0, value: 0 }] } }),
       /^channels\.0\.curve\.stops: a curve needs two stops at least$/,

@@ -92,6 +92,9 @@ export const lookValuesSchema = z.object({ off: px, on: px.optional(), pressed: 
 /** Which is chosen before the pointer first comes, counted from 0; none where it is left out. */
 const firstZone = z.number().int().min(0).max(10_000).optional()
 
+/** The elements of which the one that gets the focus, or holds what does, chooses the zone of its order. */
+const zoneFocus = select.optional()
+
 const signalSchemas = [
   /** 0..1 between the insets of the padding box; held at the ends, or running on. */
   z.object({ of: z.enum(['x', 'y', 'centredX', 'centredY']), beyond: z.enum(['clamp', 'extend']).optional() }),
@@ -112,9 +115,10 @@ const signalSchemas = [
     insets: insetsSchema.optional(),
     hysteresisPx: number(0, 1000).optional(),
     first: firstZone,
+    focus: zoneFocus,
   }),
   /** Which of the elements that `among` matches is nearest. */
-  z.object({ of: z.literal('nearest'), among: select, hysteresisPx: number(0, 1000).optional(), first: firstZone }),
+  z.object({ of: z.literal('nearest'), among: select, hysteresisPx: number(0, 1000).optional(), first: firstZone, focus: zoneFocus }),
   /** 1 for that element of the frame's which a zone of the same area chooses, by their order; 0 for the others. */
   z.object({ of: z.literal('chosen'), by: identifier }),
   /** How large the frame is, by how much what it holds is larger (overflow), and by how much it is larger than its area (excess), px: with the pointer and without it. */

@@ -4,6 +4,7 @@ import { distanceBetween } from '../distance'
 import { gripOf, valueAt, type Ground } from './handles'
 import { withHoverMarks } from '../../core/page/hover-marks'
 import type { ShownHandle } from '../protocol'
+import { zones } from './zones'
 
 const ground: Ground = { box: { x: 100, y: 50, width: 400, height: 200 }, middle: { x: 220, y: 130 } }
 const valued = { id: 'a', least: -1000, greatest: 1000, unit: 'px' }
@@ -20,6 +21,7 @@ describe('a handle on the page', () => {
     { on: 'direction', ...valued, unit: 'deg', value: 420 },
     { on: 'zones', along: 'columns', ...valued, least: 1, value: 5 },
     { on: 'zones', along: 'rows', ...valued, least: 1, value: 3 },
+    { on: 'zones', along: 'columns', insetPx: 60, ...valued, least: 1, value: 4 },
     { on: 'factor', along: 'across', ...valued, unit: '', value: 2.4 },
     { on: 'factor', along: 'down', ...valued, unit: '', value: 3 },
     { on: 'point', axis: 'x', from: 0, to: 100, ...valued, unit: '%', value: 30 },
@@ -42,6 +44,15 @@ describe('a handle on the page', () => {
         },
       ),
     )
+  })
+
+  it('draws the limits of zones too, where the outermost ones go on beyond them', () => {
+    const lines = (given: Partial<ShownHandle>) => {
+      const handle = { on: 'zones', along: 'columns', ...valued, value: 4, ...given } as Extract<ShownHandle, { on: 'zones' }>
+      return zones.draw(handle, ground, { x: 0, y: 0 }).map(({ style }) => style.left)
+    }
+    expect(lines({})).toEqual(['200px', '300px', '400px'])
+    expect(lines({ insetPx: 40 })).toEqual(['140px', '220px', '300px', '380px', '460px'])
   })
 
   it('catches a point by the middle, and a direction by eighths of a turn', () => {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { ThreadSample } from '../../stage/protocol'
+import { sayPresent } from './draw-thread'
 import { phasesOf } from './phases'
 
 const at = (t: number, inside: boolean, phase: ThreadSample['phase'] = 'here'): ThreadSample => ({
@@ -55,5 +56,16 @@ describe('the phases of a thread', () => {
 
   it('are none before the pointer first came', () => {
     expect(phasesOf([], 100, times)).toEqual([])
+  })
+})
+
+describe('the present moment in words', () => {
+  const sample = (more: object) => ({ t: 100, x: 10, y: 10, by: 'real', phase: 'here', ...more }) as ThreadSample
+  const times = { followMs: 0, backMs: 0 }
+
+  it('tells where the pointer is, what the effect does, and which zone it is in, counted from 1', () => {
+    expect(sayPresent([sample({ place: { x: 0.5, y: -1 } })], 200, times, 2)).toBe('x 0.75  y 0.00  pointer, on, zone 3')
+    expect(sayPresent([sample({ place: { x: 0.5, y: -1 } })], 200, times)).toBe('x 0.75  y 0.00  pointer, on')
+    expect(sayPresent([sample({ phase: 'away' })], 200, times, 0)).toBe('The pointer is gone, away, zone 1')
   })
 })

@@ -1,8 +1,24 @@
+import { noteZone } from './chosen'
 import { effects, given } from './given'
 import { followCauses } from './looks'
-import { turnPlace } from './place'
+import { shapedOf, turnPlace } from './place'
 import { pointer } from './pointer'
-import type { Effect } from './types'
+import { turn } from './turn'
+import type { Effect, Place } from './types'
+
+/** What has got the focus chooses its zone, until that goes or the pointer moves. */
+function focusZones(place: Place, target: Element): void {
+  for (const follower of place.followers) {
+    const { value } = follower
+    const { zoneFocus } = value
+    const index = zoneFocus ? [...document.querySelectorAll(zoneFocus)].findIndex((each) => each.contains(target)) : -1
+    if (index < 0) continue
+    follower.reading = index
+    if (given.hasChosen && value.zone) noteZone(place.area, value.zone, index)
+    if (given.hasWritten) turn(follower, shapedOf(value, index), value.feel, pointer.time)
+    place.moves = true
+  }
+}
 
 /** Takes the focus to the places that have it; null takes it away. */
 export function meetFocus(effect: Effect, target: Element | null): void {
@@ -16,10 +32,12 @@ export function meetFocus(effect: Effect, target: Element | null): void {
           ? [place.area, place.beside].some((home) => home?.contains(target))
           : place.area.contains(target)) &&
       (!given.partsSlide || !effect.slider || target.matches(effect.slider))
-    if (focused === place.focused) continue
-    place.focused = focused
-    if (effect.turnsLooks) followCauses(effect, place, pointer.time)
-    turnPlace(effect, place, pointer.time, false)
+    if (focused !== place.focused) {
+      place.focused = focused
+      if (effect.turnsLooks) followCauses(effect, place, pointer.time)
+      turnPlace(effect, place, pointer.time, false)
+    }
+    if (given.hasFocusedZones && target) focusZones(place, target)
   }
 }
 
@@ -35,7 +53,8 @@ export function hearTap(type: string, t: number): void {
 /** A tap that opens something follows no link; the next one does. */
 export function keepTap(event: Event): void {
   const { pointerType, target } = event as PointerEvent
-  if (pointerType !== 'touch') return
+  // Some browsers do not say of a click what it was made by.
+  if (pointerType !== 'touch' && !pointer.isTouch) return
   for (const effect of effects)
     if (effect.opensByTap)
       for (const { area, look } of effect.places.values()) if (area.contains(target as Element) && !look.tapped) event.preventDefault()

@@ -51,7 +51,8 @@ export const given = {
   /** Some value is followed; some is written. */
   hasValues: true,
   hasWritten: true,
-  /** Some zone is chosen before the pointer comes. */
+  /** Some zone is chosen by the focus; some before the pointer comes. */
+  hasFocusedZones: true,
   hasFirstZone: true,
   hasTrack: true,
   hasPath: true,

@@ -44,7 +44,7 @@ function firstLook({ firstOn, places, select }: Effect, area: Element): Look {
   return isFirst ? { ...newLook(), state: 'on', shown: 'on' } : newLook()
 }
 
-const shapedOf = ({ curve }: Value, reading: number) => (curve ? curve(reading) : reading)
+export const shapedOf = ({ curve }: Value, reading: number) => (curve ? curve(reading) : reading)
 
 function newFollower(value: Value): ValueFollower {
   return {

@@ -108,6 +108,8 @@ export interface Value {
   readonly zone?: string
   /** Which one it tells before the pointer first comes. */
   readonly zoneFirst?: number
+  /** The elements of which the one that gets the focus chooses it. */
+  readonly zoneFocus?: string
   /** The slider of its effect shows it, along this axis. */
   readonly slides?: 'x' | 'y'
 }

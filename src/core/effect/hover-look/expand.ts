@@ -4,7 +4,7 @@ import type { Timed } from '../../feel/feel'
 import { readDeclarations } from '../../rig/css-text'
 import type { Channel, Output, Rig, Rule, State } from '../../rig/rig'
 import { asOneSelector, targetSelect } from '../../rig/resolve'
-import { channelsIn, hoverOn, outputOn, rigOf } from '../build'
+import { channelsIn, hoverOn, outputOn, rigOf, whileOn } from '../build'
 import type { Filled } from '../kind'
 import { hoverLookParameters, type HoverLookSettings } from './settings'
 
@@ -60,94 +60,115 @@ function awayFrom(pieces: string): { readonly channel: Channel; readonly output:
   return { channel, output: outputOn('self', slot, { factor: 0.01, knob: 'stagger', channel: 'away' }) }
 }
 
-/** The rig of a hover look of what `select` matches; `pieces` among the roles set out one after another, `linked` goes with it elsewhere. */
-export function expandHoverLook(settings: HoverLookSettings, select: string, roles: Filled = {}): Rig {
-  const { pressPercent, risePx, others, staggerBy, staggerMs, fades, pieceRisePx, way, goWay, overshootPercent, release, hold } = settings
-  const { pieces, linked } = roles
-  const [more, pressed, still, focus] = [settings.onCss, settings.pressedCss, settings.stillCss, settings.focusCss].map(
-    (css) => readDeclarations(css) ?? {},
-  )
-  const on: Css = { ...lookOf(settings), ...more }
-  const presses: Css = { ...(pressPercent === 100 ? {} : { scale: '{press}' }), ...pressed }
-  const isStill = Object.keys(still ?? {}).length > 0
-  type Way = NonNullable<State['ways']>[number]
-  const comes: Way = { from: 'any', feel: timed(way, settings.comeMs, overshootPercent), id: 'comes', note: 'how it comes' }
-  const goes: Way = { from: 'any', feel: timed(goWay, settings.goMs, overshootPercent), id: 'goes', note: 'how it goes' }
-  const isPressed: Way = { from: 'any', feel: timed('eased', settings.pressMs, 0), id: 'pressed', note: 'how it is pressed' }
-  const released: Way = {
-    from: 'pressed',
-    feel: timed(way, settings.releaseMs, overshootPercent),
-    id: 'released',
-    note: 'how it comes back from that',
+type Looks = State['looks']
+type Way = NonNullable<State['ways']>[number]
+
+/** What its elements are like in some looks, and the ways there. */
+const state = (looks: Looks, to: State['to'], css: Css, ways: readonly Way[], given: Partial<State> = {}): State => ({
+  area: 'element',
+  looks,
+  to,
+  css,
+  ways,
+  ...given,
+})
+
+/** The ways that a designer may time. */
+function waysOf({ way, goWay, comeMs, goMs, pressMs, releaseMs, overshootPercent }: HoverLookSettings) {
+  const towards = (id: string, note: string, feel: Timed, from: Way['from'] = 'any'): Way => ({ from, feel, id, note })
+  return {
+    comes: towards('comes', 'how it comes', timed(way, comeMs, overshootPercent)),
+    goes: towards('goes', 'how it goes', timed(goWay, goMs, overshootPercent)),
+    pressed: towards('pressed', 'how it is pressed', timed('eased', pressMs, 0)),
+    released: towards('released', 'how it comes back from that', timed(way, releaseMs, overshootPercent), 'pressed'),
   }
-  const state = (looks: readonly State['looks'][number][], to: State['to'], css: Css, own: readonly Way[], given: Partial<State> = {}) => ({
-    area: 'element',
-    looks,
-    to,
-    css,
-    ways: own,
-    ...given,
-  })
-  const self: readonly State[] = [
+}
+
+const declared = (css: string): Css => readDeclarations(css) ?? {}
+
+const hasStill = ({ stillCss }: HoverLookSettings) => Object.keys(declared(stillCss)).length > 0
+
+/** Its own looks, and what the others do meanwhile. */
+function ownStates(settings: HoverLookSettings, on: Css): readonly State[] {
+  const { pressPercent, pressedCss, stillCss, others, release } = settings
+  const { comes, goes, pressed, released } = waysOf(settings)
+  return [
     state(['off'], 'self', {}, [goes]),
-    state(isStill ? ['on'] : ['on', 'still'], 'self', on, release === 'own' ? [released, comes] : [comes]),
-    ...(isStill ? [state(['still'], 'self', { ...on, ...still }, [comes])] : []),
-    state(['pressed'], 'self', { ...on, ...presses }, [isPressed]),
-    ...(others === 'dim' ? [state(['on', 'pressed', 'still'], 'self', { opacity: '{others}' }, [comes], { whose: 'others' })] : []),
+    state(hasStill(settings) ? ['on'] : ['on', 'still'], 'self', on, release === 'own' ? [released, comes] : [comes]),
+    ...(hasStill(settings) ? [state(['still'], 'self', { ...on, ...declared(stillCss) }, [comes])] : []),
+    state(['pressed'], 'self', { ...on, ...(pressPercent === 100 ? {} : { scale: '{press}' }), ...declared(pressedCss) }, [pressed]),
+    ...(others === 'dim' ? [state(whileOn, 'self', { opacity: '{others}' }, [comes], { whose: 'others' })] : []),
   ]
-  const hidden: Css = { ...(fades ? { opacity: '0' } : {}), ...(pieceRisePx === 0 ? {} : { translate: '0 {piece-rise}' }) }
-  const shown: Css = { ...(fades ? { opacity: '1' } : {}), ...(pieceRisePx === 0 ? {} : { translate: '0 0' }) }
-  const byPointer = pieces !== undefined && staggerBy === 'pointer' && staggerMs > 0 ? awayFrom(pieces) : undefined
-  const later = { later: byPointer ? `var(${laterProperty}, 0ms)` : `calc(var(${orderProperty}, 0) * {stagger})` }
-  const inside: readonly State[] =
-    pieces === undefined
-      ? []
-      : [
-          state(['off'], { within: pieces }, hidden, [goes], staggerMs > 0 ? later : {}),
-          state(['on', 'pressed', 'still'], { within: pieces }, shown, [comes], staggerMs > 0 ? later : {}),
-        ]
-  const elsewhere: readonly State[] =
-    linked === undefined
-      ? []
-      : [
-          state(['off'], { linked }, settings.linked === 'appears' ? { opacity: '0' } : {}, [goes]),
-          state(['on', 'pressed', 'still'], { linked }, settings.linked === 'appears' ? { opacity: '1' } : on, [comes]),
-        ]
-  const rules: Rule[] = []
-  // What rises from under the pointer would be off, fall back, and be on again.
-  if (risePx !== 0 && hold !== 'none') {
-    rules.push(
-      { select: `:where(${asOneSelector(select)})`, css: { position: 'relative' } },
-      {
-        select: `${asOneSelector(select)}:hover::${hold}`,
-        css: { content: "''", position: 'absolute', inset: risePx > 0 ? '0 0 calc({rise} * -1)' : '{rise} 0 0', 'z-index': '-1' },
-      },
-    )
-  }
-  if (Object.keys(focus ?? {}).length > 0) rules.push({ select: `${asOneSelector(select)}:focus-visible`, css: focus ?? {} })
-  if (pieces !== undefined && !byPointer && staggerMs > 0) rules.push(...orderOf(select, pieces, settings.pieces))
+}
+
+/** How its pieces come, each later than the one before it or nearer to the pointer. */
+function pieceStates(settings: HoverLookSettings, pieces: string, isByPointer: boolean): readonly State[] {
+  const { fades, pieceRisePx, staggerMs } = settings
+  const { comes, goes } = waysOf(settings)
+  const seen = (opacity: string, translate: string): Css => ({ ...(fades ? { opacity } : {}), ...(pieceRisePx === 0 ? {} : { translate }) })
+  const later = isByPointer ? `var(${laterProperty}, 0ms)` : `calc(var(${orderProperty}, 0) * {stagger})`
+  const given = staggerMs > 0 ? { later } : {}
+  return [
+    state(['off'], { within: pieces }, seen('0', '0 {piece-rise}'), [goes], given),
+    state(whileOn, { within: pieces }, seen('1', '0 0'), [comes], given),
+  ]
+}
+
+/** What is linked to it: it appears with it, or does the same. */
+function linkedStates(settings: HoverLookSettings, linked: string, on: Css): readonly State[] {
+  const { comes, goes } = waysOf(settings)
+  const appears = settings.linked === 'appears'
+  return [
+    state(['off'], { linked }, appears ? { opacity: '0' } : {}, [goes]),
+    state(whileOn, { linked }, appears ? { opacity: '1' } : on, [comes]),
+  ]
+}
+
+/** What rises from under the pointer would be off, fall back, and be on again: the edge that it leaves is kept. */
+function holdingRules({ risePx, hold }: HoverLookSettings, select: string): readonly Rule[] {
+  if (risePx === 0 || hold === 'none') return []
+  const inset = risePx > 0 ? '0 0 calc({rise} * -1)' : '{rise} 0 0'
+  return [
+    { select: `:where(${asOneSelector(select)})`, css: { position: 'relative' } },
+    { select: `${asOneSelector(select)}:hover::${hold}`, css: { content: "''", position: 'absolute', inset, 'z-index': '-1' } },
+  ]
+}
+
+/** The rig of a hover look of what `select` matches; `pieces` among the roles set out one after another, `linked` goes with it elsewhere. */
+export function expandHoverLook(settings: HoverLookSettings, select: string, { pieces, linked }: Filled = {}): Rig {
+  const { risePx, growPercent, pressPercent, shadowPx, others, staggerBy, staggerMs, pieceRisePx, focusCss, ground, ink, stillMs } =
+    settings
+  const on: Css = { ...lookOf(settings), ...declared(settings.onCss) }
+  const focus = declared(focusCss)
+  const isStaggered = pieces !== undefined && staggerMs > 0
+  const byPointer = isStaggered && staggerBy === 'pointer' ? awayFrom(pieces) : undefined
   return rigOf({
     areas: [
       hoverOn('element', select, {
-        looks: { goDelayMs: 0, atMostOne: false, keys: settings.keys === 'on', ...(isStill ? { stillMs: settings.stillMs } : {}) },
+        looks: { goDelayMs: 0, atMostOne: false, keys: settings.keys === 'on', ...(hasStill(settings) ? { stillMs } : {}) },
       }),
     ],
     channels: byPointer ? [byPointer.channel] : [],
     outputs: byPointer ? [byPointer.output] : [],
     knobs: [
       ...(risePx === 0 ? [] : [knob(settings, 'risePx')]),
-      ...(settings.growPercent === 100 ? [] : [knob(settings, 'growPercent')]),
+      ...(growPercent === 100 ? [] : [knob(settings, 'growPercent')]),
       ...(pressPercent === 100 ? [] : [knob(settings, 'pressPercent')]),
-      ...(settings.shadowPx === 0 ? [] : [knob(settings, 'shadowPx')]),
+      ...(shadowPx === 0 ? [] : [knob(settings, 'shadowPx')]),
       ...(others === 'dim' ? [knob(settings, 'othersPercent')] : []),
       ...(pieces === undefined || pieceRisePx === 0 ? [] : [knob(settings, 'pieceRisePx')]),
-      ...(pieces === undefined || staggerMs === 0 ? [] : [knob(settings, 'staggerMs')]),
+      ...(isStaggered ? [knob(settings, 'staggerMs')] : []),
     ],
-    rules,
-    states: [...self, ...inside, ...elsewhere],
-    tokens: [
-      ...(settings.ground === 'own' ? [token(settings, 'groundColour')] : []),
-      ...(settings.ink === 'own' ? [token(settings, 'inkColour')] : []),
+    rules: [
+      ...holdingRules(settings, select),
+      ...(Object.keys(focus).length > 0 ? [{ select: `${asOneSelector(select)}:focus-visible`, css: focus }] : []),
+      ...(isStaggered && !byPointer ? orderOf(select, pieces, settings.pieces) : []),
     ],
+    states: [
+      ...ownStates(settings, on),
+      ...(pieces === undefined ? [] : pieceStates(settings, pieces, byPointer !== undefined)),
+      ...(linked === undefined ? [] : linkedStates(settings, linked, on)),
+    ],
+    tokens: [...(ground === 'own' ? [token(settings, 'groundColour')] : []), ...(ink === 'own' ? [token(settings, 'inkColour')] : [])],
   })
 }

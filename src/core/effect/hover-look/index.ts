@@ -46,8 +46,8 @@ export const hoverLook: Kind<HoverLookSettings> = {
   defaults: hoverLookDefaults,
   roles: () => [
     { id: 'element', title: 'element', needs: 'yours' },
-    { id: 'pieces', title: 'its pieces', needs: 'yours' },
-    { id: 'linked', title: 'linked to it', needs: 'yours' },
+    { id: 'pieces', title: 'pieces', needs: 'yours' },
+    { id: 'linked', title: 'linked element', needs: 'yours' },
   ],
   inStep: ['linked'],
   controls: (settings) =>

@@ -26,8 +26,8 @@ export const note: Kind<NoteSettings> = {
   settings: noteSettings,
   defaults: noteDefaults,
   roles: () => [
-    { id: 'anchor', title: 'what it is about', needs: 'yours' },
-    { id: 'note', title: 'the note', needs: 'yours' },
+    { id: 'anchor', title: 'anchor', needs: 'yours' },
+    { id: 'note', title: 'note', needs: 'yours' },
   ],
   apart: ['anchor', 'note'],
   inStep: ['note'],

@@ -20,6 +20,7 @@ const parameters = {
     least: 0,
     greatest: 120,
     step: 1,
+    handle: { on: 'reach' },
     knob: { id: 'gap', note: 'how far from it the note lies' },
   }),
   travelPx: number({

@@ -27,7 +27,7 @@ export const pull: Kind<PullSettings> = {
   defaults: pullDefaults,
   roles: () => [
     { id: 'element', title: 'element', needs: 'yours' },
-    { id: 'inner', title: 'what it holds', needs: 'yours' },
+    { id: 'inner', title: 'content', needs: 'yours' },
   ],
   controls: pullParameters.controls,
   forSample: pullParameters.forSample,

@@ -28,11 +28,12 @@ export function expandZones(settings: ZonesSettings, select: string, roles: Fill
   const { columns, rows } = cutOf(settings)
   const slack = hysteresisPx > 0 ? { hysteresisPx } : {}
   const begins = first > 0 ? { first: first - 1 } : {}
+  const focus = settings.focus === 'chooses' ? { focus: select } : {}
   const channel = channelsIn('area')(
     'zone',
     cut === 'nearest'
-      ? { of: 'nearest', among: select, ...slack, ...begins }
-      : { of: 'zone', columns, rows, insets: marginsOf(settings), ...slack, ...begins },
+      ? { of: 'nearest', among: select, ...slack, ...begins, ...focus }
+      : { of: 'zone', columns, rows, insets: marginsOf(settings), ...slack, ...begins, ...focus },
     'state',
     { kind: 'direct' },
     // No zone has this number: what it chooses is none.

@@ -41,9 +41,9 @@ export const zones: Kind<ZonesSettings> = {
   settings: zonesSettings,
   defaults: zonesDefaults,
   roles: ({ where }) => [
-    { id: 'zones', title: 'one of several', needs: 'yours' },
-    { id: 'linked', title: 'what is linked', needs: 'yours' },
-    ...(where === 'area' ? ([{ id: 'ground', title: 'the area', needs: 'yours' }] as const) : []),
+    { id: 'zones', title: 'element', needs: 'yours' },
+    { id: 'linked', title: 'linked element', needs: 'yours' },
+    ...(where === 'area' ? ([{ id: 'ground', title: 'area', needs: 'yours' }] as const) : []),
   ],
   wantsBox: true,
   wantsSeveral: true,
@@ -90,7 +90,7 @@ export const zones: Kind<ZonesSettings> = {
   time: zonesTime,
   answers: {
     touch: 'A tap chooses; the page scrolls as ever.',
-    keyboard: 'In an area that has the focus, arrow keys choose; the window cannot have it.',
+    keyboard: 'The focus on one of them, or in it, chooses it; in an area that has the focus, arrow keys do.',
     reducedMotion: 'What is chosen is another at once; nothing travels.',
     noScript: 'All of them, and all that is linked, stand as the page has them.',
   },

@@ -40,7 +40,7 @@ const parameters = {
     row: 'more',
   }),
   othersPercent: percent({
-    title: 'The others are seen by',
+    title: 'The others are seen at',
     from: 40,
     percentOf: { words: 'what they are' },
     knob: { id: 'others', note: 'how much of the others is seen', per: 100 },
@@ -62,6 +62,12 @@ const parameters = {
     row: 'more',
   }),
   linkedCss: declarations({ title: 'CSS of what is linked to the chosen one', row: 'more' }),
+  focus: choice({
+    title: 'The focus on one of them',
+    from: 'chooses',
+    options: { chooses: 'chooses it', none: 'does nothing' },
+    row: 'more',
+  }),
   keyboard: choice({
     title: 'Arrow keys, with the focus on the area',
     from: 'choose',

@@ -23,7 +23,7 @@ export function zonesSentence({ where, cut, marginXPx, marginYPx }: ZonesSetting
     { control: 'cut' },
     ...count,
     ...(cut === 'nearest' ? [] : [' within margins of ', ...margins]),
-    '; the others are seen by ',
+    '; the others are seen at ',
     { control: 'othersPercent' },
     ', and ',
     { role: 'linked' },

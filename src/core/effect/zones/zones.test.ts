@@ -50,6 +50,27 @@ describe('zones', () => {
     expect(moments.map(({ values }) => values[0])).toEqual(places.map(([, , zone]) => zone))
   })
 
+  it('are chosen by the focus on one of them, until it goes or the pointer moves', () => {
+    const boxes = {
+      window: { width: 1000, height: 700 },
+      elements: { '.bed': [0, 250, 500, 750].map((x) => ({ x, y: 0, width: 250, height: 90 })) },
+    }
+    const at = (t: number, x: number, phase: 'move' | 'focus' | 'blur') => ({
+      t,
+      x,
+      y: 40,
+      buttons: 0,
+      pointerType: 'mouse' as const,
+      phase,
+    })
+    const trace = [at(0, 100, 'move'), at(20, 800, 'focus'), at(40, 5, 'blur'), at(60, 300, 'move')]
+    const read = (changes: Partial<ZonesSettings>) =>
+      evaluate(rigOf(changes), trace, boxes, [10, 30, 50, 70]).moments.map(({ values }) => values[0])
+    expect(read({})).toEqual([0, 3, 0, 1])
+    expect(read({ cut: 'nearest' })).toEqual([0, 3, 0, 1])
+    expect(read({ focus: 'none' })).toEqual([0, 0, 0, 1])
+  })
+
   it('stay with the last one, go back to the first, or choose none when the pointer leaves', () => {
     const away = (changes: Partial<ZonesSettings>) => rigOf(changes).channels[0]?.away
     expect(away({ leaves: 'stays' })).toMatchObject({ kind: 'hold', pose: 0 })
