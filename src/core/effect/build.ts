@@ -5,13 +5,11 @@ import type { TransformFunction } from '../rig/names'
 import { asOneSelector } from '../rig/resolve'
 import type { Slot } from '../rig/slot'
 
+/** Over so many ms, by an easing of CSS. */
+export const timed = (durationMs: number, easing: string): Timed => ({ kind: 'timed', durationMs, easing, delayMs: 0 })
+
 /** How what is only there with the pointer comes and goes. */
-export const comingFeel = (durationMs: number): Timed => ({
-  kind: 'timed',
-  durationMs,
-  easing: 'cubic-bezier(0.2, 0.7, 0.2, 1)',
-  delayMs: 0,
-})
+export const comingFeel = (durationMs: number): Timed => timed(durationMs, 'cubic-bezier(0.2, 0.7, 0.2, 1)')
 
 /** How an effect follows unless it is said otherwise: it settles in 416 ms, 4 % past the mark. */
 export const softSpring: Feel = { kind: 'spring', frequencyHz: 2.27, dampingRatio: 0.715 }

@@ -99,8 +99,8 @@ export interface Kind<S> {
   readonly sketch?: (settings: S) => Sketch
   /** The effect told as a sentence, made from its settings. */
   readonly sentence: (settings: S) => readonly Piece[]
-  /** The line of time beneath it. */
-  readonly time: (settings: S) => readonly Piece[]
+  /** The line of time beneath it, which may hang on what fills its roles. */
+  readonly time: (settings: S, roles?: Filled) => readonly Piece[]
   /** What it does for a finger, a keyboard, reduced motion and without script. */
   readonly answers: { readonly touch: string; readonly keyboard: string; readonly reducedMotion: string; readonly noScript: string }
   /** The same settings with the direction turned. */

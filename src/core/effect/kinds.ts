@@ -10,6 +10,7 @@ import { free } from './free'
 import { glow } from './glow'
 import { grainLight } from './grain-light'
 import { hoverLook } from './hover-look'
+import type { Filled } from './kind'
 import { note } from './note'
 import { pan } from './pan'
 import { porthole } from './porthole'
@@ -68,12 +69,16 @@ interface Expandable {
   readonly roles?: Readonly<Record<string, { readonly select: string; readonly noun: string }>> | undefined
 }
 
+/** What fills roles, as selectors alone. */
+export const filledIn = (roles: Expandable['roles'] = {}): Filled =>
+  Object.fromEntries(Object.entries(roles).map(([id, { select }]) => [id, select]))
+
 /** An effect as a rig, its knobs told by the nouns of its roles. Throws an Error for a kind that does not exist. */
 export function expandEffect(effect: Expandable): Rig {
   const kind = findKind(effect.kind)
   if (!kind) throw new Error(`There is no kind of effect called "${effect.kind}".`)
   const { roles = {} } = effect
-  const rig = kind.expand(effect.settings, effect.select, Object.fromEntries(Object.entries(roles).map(([id, { select }]) => [id, select])))
+  const rig = kind.expand(effect.settings, effect.select, filledIn(roles))
   const told = (knob: Knob): Knob =>
     knob.note.includes('{') ? { ...knob, note: knob.note.replace(/\{([a-z0-9-]+)\}/g, (_, id: string) => roles[id]?.noun ?? 'it') } : knob
   return { ...rig, knobs: rig.knobs.map(told) }

@@ -3,7 +3,7 @@ import { Box, Flex, Grid } from '@chakra-ui/react'
 import { ChevronDown, ChevronUp } from 'lucide-react'
 import { Fragment, useState, type ReactNode } from 'react'
 import type { Control, ControlRow, Piece } from '../../core/effect/control'
-import { findKind, type AnyKind } from '../../core/effect/kinds'
+import { filledIn, findKind, type AnyKind } from '../../core/effect/kinds'
 import type { Effect } from '../../core/site/site'
 import { withBindings } from '../../core/site/bindings'
 import { toggleDrawer } from '../commands'
@@ -101,7 +101,7 @@ function CaptionOf({ effect, number, kind }: CaptionOfProps) {
             {tell(kind.sentence(effect.settings))}
           </Box>
           <Box fontSize="14px" lineHeight="27px" color="soft">
-            {tell(kind.time(effect.settings))}
+            {tell(kind.time(effect.settings, filledIn(effect.roles)))}
           </Box>
         </Box>
       </Flex>

@@ -1,8 +1,7 @@
 // Flip as a rig: two faces that turn about the middle of a card which stays where it is; the one that looks away is out of reach.
-import type { Timed } from '../../feel/feel'
 import type { Channel, Output, Rig, Rule, State } from '../../rig/rig'
 import { asOneSelector } from '../../rig/resolve'
-import { areaOn, channelsIn, hoverOn, outputOn, rigOf, whileOn } from '../build'
+import { areaOn, channelsIn, hoverOn, outputOn, rigOf, timed, whileOn } from '../build'
 import type { Filled } from '../kind'
 import { flipParameters, isBySide, type FlipSettings } from './settings'
 
@@ -11,7 +10,7 @@ const { knob } = flipParameters
 /** 1 or -1: which way it turns over, where that hangs on the side that the pointer came from. */
 const wayProperty = '--flip-way'
 
-const turning = (durationMs: number): Timed => ({ kind: 'timed', durationMs, easing: 'cubic-bezier(0.4, 0.1, 0.2, 1)', delayMs: 0 })
+const turning = (durationMs: number) => timed(durationMs, 'cubic-bezier(0.4, 0.1, 0.2, 1)')
 
 /** The half turn of a face beyond `from` degrees, as CSS writes it. */
 function halfTurn(turns: FlipSettings['turns'], from: 0 | 180): string {

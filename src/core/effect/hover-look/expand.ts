@@ -4,7 +4,7 @@ import type { Timed } from '../../feel/feel'
 import { readDeclarations } from '../../rig/css-text'
 import type { Channel, Output, Rig, Rule, State } from '../../rig/rig'
 import { asOneSelector, targetSelect } from '../../rig/resolve'
-import { channelsIn, hoverOn, outputOn, rigOf, whileOn } from '../build'
+import { channelsIn, comingFeel, hoverOn, outputOn, rigOf, whileOn } from '../build'
 import type { Filled } from '../kind'
 import { hoverLookParameters, type HoverLookSettings } from './settings'
 
@@ -15,10 +15,8 @@ type Css = State['css']
 /** Where a piece stands among the others, from 0; how much later it sets out by where the pointer came in. */
 const [orderProperty, laterProperty] = ['--piece-order', '--piece-later']
 
-function timed(way: HoverLookSettings['way'], durationMs: number, overshootPercent: number): Timed {
-  return way === 'spring'
-    ? springAsTimed({ settleMs: durationMs, overshoot: overshootPercent / 100 })
-    : { kind: 'timed', durationMs, easing: 'cubic-bezier(0.2, 0.7, 0.2, 1)', delayMs: 0 }
+function feelOf(way: HoverLookSettings['way'], durationMs: number, overshootPercent: number): Timed {
+  return way === 'spring' ? springAsTimed({ settleMs: durationMs, overshoot: overshootPercent / 100 }) : comingFeel(durationMs)
 }
 
 /** Why there is a script, where there is one; undefined where CSS tells all of it. */
@@ -77,10 +75,10 @@ const state = (looks: Looks, to: State['to'], css: Css, ways: readonly Way[], gi
 function waysOf({ way, goWay, comeMs, goMs, pressMs, releaseMs, overshootPercent }: HoverLookSettings) {
   const towards = (id: string, note: string, feel: Timed, from: Way['from'] = 'any'): Way => ({ from, feel, id, note })
   return {
-    comes: towards('comes', 'how it comes', timed(way, comeMs, overshootPercent)),
-    goes: towards('goes', 'how it goes', timed(goWay, goMs, overshootPercent)),
-    pressed: towards('pressed', 'how it is pressed', timed('eased', pressMs, 0)),
-    released: towards('released', 'how it comes back from that', timed(way, releaseMs, overshootPercent), 'pressed'),
+    comes: towards('comes', 'how it comes', feelOf(way, comeMs, overshootPercent)),
+    goes: towards('goes', 'how it goes', feelOf(goWay, goMs, overshootPercent)),
+    pressed: towards('pressed', 'how it is pressed', comingFeel(pressMs)),
+    released: towards('released', 'how it comes back from that', feelOf(way, releaseMs, overshootPercent), 'pressed'),
   }
 }
 

@@ -6,6 +6,7 @@ import { writeStylesheet } from '../../export/stylesheet'
 import { readRig } from '../../rig/check'
 import { expandHoverLook, reasonOf } from './expand'
 import { hoverLook } from './index'
+import { hoverLookTime } from './words'
 import { hoverLookDefaults, hoverLookSettings, type HoverLookSettings } from './settings'
 
 type Roles = Readonly<Record<string, string>>
@@ -81,6 +82,7 @@ describe('a hover look', () => {
     [{}, { linked: '.side' }, /linked/],
   ])('says why there is a script with %o', (changes, roles, reason) => {
     expect(reasonOf({ ...hoverLookDefaults, ...changes }, roles)).toMatch(reason)
+    expect(hoverLookTime({ ...hoverLookDefaults, ...changes }, roles).at(-1)).toMatch(reason)
     expect(needsScript(rigOf(changes, roles))).toBe(true)
     expect(() => readRig(rigOf(changes, roles))).not.toThrow()
   })

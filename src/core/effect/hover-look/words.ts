@@ -1,5 +1,6 @@
 // Hover look in words: its sentence and its line of time.
 import type { Piece } from '../control'
+import type { Filled } from '../kind'
 import { reasonOf } from './expand'
 import type { HoverLookSettings } from './settings'
 
@@ -28,8 +29,8 @@ export function hoverLookSentence(settings: HoverLookSettings): readonly Piece[]
   ]
 }
 
-export function hoverLookTime(settings: HoverLookSettings): readonly Piece[] {
-  const reason = reasonOf(settings)
+export function hoverLookTime(settings: HoverLookSettings, roles?: Filled): readonly Piece[] {
+  const reason = reasonOf(settings, roles)
   return [
     'Comes in ',
     { control: 'comeMs' },

@@ -1,15 +1,12 @@
 // Note as a rig: an element that counts as one place with its anchor, laid beside it by the stylesheet, which comes and goes by a look.
-import type { Timed } from '../../feel/feel'
 import type { Rig, State } from '../../rig/rig'
-import { areaOn, rigOf, whileOn } from '../build'
+import { areaOn, comingFeel, rigOf, timed, whileOn } from '../build'
 import type { Filled } from '../kind'
 import { noteParameters, type NoteSettings } from './settings'
 
 const { knob } = noteParameters
 
 type Css = State['css']
-
-const timed = (durationMs: number, easing: string): Timed => ({ kind: 'timed', durationMs, easing, delayMs: 0 })
 
 /** The part of the window round the anchor that a note fills (CSS Anchor Positioning Module Level 1, `position-area`). */
 function areaOf({ side, align }: NoteSettings): string {
@@ -18,8 +15,8 @@ function areaOf({ side, align }: NoteSettings): string {
   return `${side} span-${isLevel ? (align === 'start' ? 'bottom' : 'top') : align === 'start' ? 'right' : 'left'}`
 }
 
-/** The side of a note that faces its anchor. */
-const facing = { top: 'bottom', bottom: 'top', left: 'right', right: 'left' } as const
+/** The side opposite each: that of a note which faces its anchor. */
+export const opposite = { top: 'bottom', bottom: 'top', left: 'right', right: 'left' } as const
 
 /** So far away from its anchor (`sign` 1), or toward it. */
 function travelled({ side, travelPx }: NoteSettings, sign: 1 | -1): Css {
@@ -40,7 +37,7 @@ export function expandNote(settings: NoteSettings, select: string, { note }: Fil
     // Where the browser's stylesheets can lay it out, the script leaves these alone.
     inset: 'var(--note-top, auto) auto auto var(--note-left, auto)',
     margin: '0',
-    [`margin-${facing[side]}`]: 'var(--note-gap, {gap})',
+    [`margin-${opposite[side]}`]: 'var(--note-gap, {gap})',
     'position-anchor': 'var(--note-anchor)',
     'position-area': areaOf(settings),
     'position-try-fallbacks': side === 'top' || side === 'bottom' ? 'flip-block' : 'flip-inline',
@@ -83,7 +80,7 @@ export function expandNote(settings: NoteSettings, select: string, { note }: Fil
         to,
         css: { display, opacity: '1', ...rest },
         startsFrom: { opacity: '0', ...travelled(settings, -1) },
-        ways: [{ from: 'any', feel: timed(comeMs, 'cubic-bezier(0.2, 0.7, 0.2, 1)'), id: 'comes', note: 'how it comes' }],
+        ways: [{ from: 'any', feel: comingFeel(comeMs), id: 'comes', note: 'how it comes' }],
       },
     ],
   })

@@ -3,7 +3,7 @@ import { comingFeel } from '../build'
 import { state } from '../families'
 import type { Kind } from '../kind'
 import type { Sample } from '../samples'
-import { expandNote } from './expand'
+import { expandNote, opposite } from './expand'
 import { noteDefaults, noteParameters, noteSettings, type NoteSettings } from './settings'
 import { noteSentence, noteTime } from './words'
 
@@ -55,6 +55,13 @@ export const note: Kind<NoteSettings> = {
       settings: { ...noteDefaults, side: 'bottom', travelPx: 0, waitMs: 700, comeMs: 60, goMs: 320 },
       roles: { note: { within: '~ .note', noun: 'its note' } },
     },
+    {
+      id: 'in-the-margin',
+      title: 'In the margin',
+      need: 'It lies narrow at the left; others may be open at the same time.',
+      settings: { ...noteDefaults, side: 'left', align: 'start', gapPx: 24, travelPx: 10, widthPx: 180, atMostOne: false },
+      roles: { note: { within: '~ .note', noun: 'its note' } },
+    },
   ],
   sentence: noteSentence,
   time: noteTime,
@@ -64,10 +71,7 @@ export const note: Kind<NoteSettings> = {
     reducedMotion: 'It comes and goes where it is.',
     noScript: 'What it is about works; the note is as the page has it, or not shown, as chosen.',
   },
-  turned: (settings) => ({
-    ...settings,
-    side: { top: 'bottom', bottom: 'top', left: 'right', right: 'left' }[settings.side] as NoteSettings['side'],
-  }),
+  turned: (settings) => ({ ...settings, side: opposite[settings.side] }),
   awayPlace: () => undefined,
   withAwayPlace: (settings) => settings,
   feels: ({ comeMs, goMs }) => ({ follow: comingFeel(comeMs), back: comingFeel(goMs), come: comingFeel(comeMs), go: comingFeel(goMs) }),

@@ -1,8 +1,7 @@
 // Pan as a rig: how far a picture is larger than its frame, told by CSS or measured, and the way there and back by looks or by the pointer.
-import type { Timed } from '../../feel/feel'
 import type { Output, Rig, Rule, State, Target } from '../../rig/rig'
 import { targetSelect } from '../../rig/resolve'
-import { anyPicture, areaOn, channelsIn, groundOf, hoverOn, outputOn, rigOf, whileOn } from '../build'
+import { anyPicture, areaOn, channelsIn, groundOf, hoverOn, outputOn, rigOf, timed, whileOn } from '../build'
 import type { Filled } from '../kind'
 import { panParameters, type PanSettings } from './settings'
 
@@ -11,8 +10,6 @@ const { knob } = panParameters
 /** By how many px a picture is larger than its frame, where it is measured, and how far along that it is (0..1). */
 const wayProperty = '--pan-way'
 const alongProperty = '--pan-along'
-
-const steady = (easing: string, durationMs: number): Timed => ({ kind: 'timed', durationMs, easing, delayMs: 0 })
 
 /** A step along the picture's axis, as the property `translate` has it. */
 const step = (toward: PanSettings['toward'], length: string) => (toward === 'bottom' ? `0 ${length}` : `${length} 0`)
@@ -72,10 +69,10 @@ export function expandPan(settings: PanSettings, select: string, roles: Filled =
   const way = (id: 'comes' | 'goes') => {
     const isThere = id === 'comes'
     return by === 'pace'
-      ? { from: 'any' as const, feel: steady('linear', 0), lasts: `var(${wayProperty}) / {${isThere ? 'pace' : 'pace-back'}}` }
+      ? { from: 'any' as const, feel: timed(0, 'linear'), lasts: `var(${wayProperty}) / {${isThere ? 'pace' : 'pace-back'}}` }
       : {
           from: 'any' as const,
-          feel: steady('ease-in-out', isThere ? comeMs : goMs),
+          feel: timed(isThere ? comeMs : goMs, 'ease-in-out'),
           id,
           note: isThere ? 'how it goes there' : 'how it comes back',
         }

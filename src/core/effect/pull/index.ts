@@ -67,6 +67,13 @@ export const pull: Kind<PullSettings> = {
       },
       roles: inner,
     },
+    {
+      id: 'mark-leans-out',
+      title: 'Its mark leans out',
+      need: 'The element hardly moves; what it holds goes to meet the pointer.',
+      settings: { ...pullDefaults, reachPx: 32, sharePercent: 8, mostPx: 60, innerPercent: 30 },
+      roles: inner,
+    },
   ],
   sentence: pullSentence,
   time: pullTime,

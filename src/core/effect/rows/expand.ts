@@ -1,14 +1,11 @@
 // Rows as a rig: one channel tells how far the face of a row has rolled in, from the side of entry, and out by that of leaving; the
 // picture of a row comes by the same, and follows the pointer in the window.
-import type { Timed } from '../../feel/feel'
 import type { Channel, Knob, Output, Part, Rig, Rule, State } from '../../rig/rig'
-import { areaOn, channelsIn, coverCss, outputOn, rigOf, sliding, whileOn } from '../build'
+import { areaOn, channelsIn, comingFeel, coverCss, outputOn, rigOf, sliding, timed, whileOn } from '../build'
 import type { Filled } from '../kind'
 import { rowsParameters, type RowsSettings } from './settings'
 
 const { knob } = rowsParameters
-
-const timed = (durationMs: number): Timed => ({ kind: 'timed', durationMs, easing: 'cubic-bezier(0.2, 0.7, 0.2, 1)', delayMs: 0 })
 
 /** 1 is a whole height below, -1 one above; of the sides left and right, which there are for no row, the nearer of these counts. */
 const bySide = [-1, 1, 1, -1] as const
@@ -32,8 +29,8 @@ export function expandRows(settings: RowsSettings, select: string, { off, on, pi
     'roll',
     { of: 'look', values: { off: 1, on: 0 }, axis: 'y', enterFrom: bySide, leaveTo: bySide },
     'state',
-    timed(comeMs),
-    { going: timed(goMs) },
+    comingFeel(comeMs),
+    { going: comingFeel(goMs) },
   )
   const faces = [on, ...(off === undefined ? [] : [off])]
   const shown = picture === undefined ? undefined : pictureOf(settings, picture)
@@ -43,7 +40,7 @@ export function expandRows(settings: RowsSettings, select: string, { off, on, pi
     looks,
     to: { within },
     css: { visibility },
-    ways: [{ from: 'any', feel: { ...timed(ms), easing: 'linear' } }],
+    ways: [{ from: 'any', feel: timed(ms, 'linear') }],
   })
   const isPushed = settings.off === 'pushed' && off !== undefined
   const rules: Rule[] = [
@@ -89,7 +86,7 @@ function pictureOf(settings: RowsSettings, picture: string): Shown {
   const axes = ['x', 'y'] as const
   const channels: readonly Channel[] = rides
     ? [
-        channel('there', { of: 'inside' }, 'state', { kind: 'direct' }, { frame: 'window', going: timed(goMs) }),
+        channel('there', { of: 'inside' }, 'state', { kind: 'direct' }, { frame: 'window', going: comingFeel(goMs) }),
         ...axes.map((axis) => channel(axis, { of: axis === 'x' ? 'xPx' : 'yPx' }, 'state', follow, { ...there, seenBy: 'there' })),
       ]
     : []

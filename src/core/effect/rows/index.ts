@@ -68,6 +68,13 @@ export const rows: Kind<RowsSettings> = {
       settings: { ...rowsDefaults, picture: 'place', pictureWidthPx: 340, pictureHeightPx: 420, comeMs: 340, goMs: 340 },
       roles: withPicture,
     },
+    {
+      id: 'words-alone',
+      title: 'Words alone',
+      need: 'The faces of a row change places, quickly, and no picture is shown.',
+      settings: { ...rowsDefaults, comeMs: 200, goMs: 280 },
+      roles: faces,
+    },
   ],
   sentence: rowsSentence,
   time: rowsTime,

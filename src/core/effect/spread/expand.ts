@@ -1,8 +1,7 @@
 // Spread as a rig: panels that grow by `flex-grow` while they are met, with contents that come then, and hold their width meanwhile.
-import type { Timed } from '../../feel/feel'
 import type { Rig, Rule, State } from '../../rig/rig'
 import { asOneSelector, targetSelect } from '../../rig/resolve'
-import { areaOn, groundOf, rigOf, whileOn } from '../build'
+import { areaOn, groundOf, rigOf, timed, whileOn } from '../build'
 import type { Filled } from '../kind'
 import { spreadParameters, type SpreadSettings } from './settings'
 
@@ -10,7 +9,7 @@ const { knob } = spreadParameters
 
 const easing = 'cubic-bezier(0.3, 0.7, 0.2, 1)'
 
-const timed = (durationMs: number): Timed => ({ kind: 'timed', durationMs, easing, delayMs: 0 })
+const eased = (durationMs: number) => timed(durationMs, easing)
 
 /** The width of contents in an open panel: its share of what gaps and paddings leave of the row, which is what `flex-grow` shares out. */
 const openWidth = 'calc((100cqw - ({count} - 1) * {gap} - {count} * {beside}) * {grows} / ({count} - 1 + {grows}))'
@@ -71,7 +70,7 @@ export function expandSpread(settings: SpreadSettings, select: string, { content
     ways: [
       {
         from: 'any',
-        feel: timed(looks.includes('off') ? goMs : comeMs),
+        feel: eased(looks.includes('off') ? goMs : comeMs),
         id: looks.includes('off') ? 'closes' : 'opens',
         note: looks.includes('off') ? 'how it closes' : 'how it opens',
       },

@@ -1,14 +1,13 @@
 // Wash as a rig: the picture's own pseudo-elements, and hover looks that CSS tells by itself. No script is needed for it.
-import type { Timed } from '../../feel/feel'
 import type { Knob, Part, Rig, Rule, State } from '../../rig/rig'
 import { asOneSelector } from '../../rig/resolve'
-import { groundOf, hoverOn, rigOf, whileOn } from '../build'
+import { groundOf, hoverOn, rigOf, timed, whileOn } from '../build'
 import type { Filled } from '../kind'
 import { washParameters, type WashSettings } from './settings'
 
 const { knob, token } = washParameters
 
-const timed = (durationMs: number): Timed => ({ kind: 'timed', durationMs, easing: 'ease', delayMs: 0 })
+const eased = (durationMs: number) => timed(durationMs, 'ease')
 
 /** Over the whole picture, under the text. */
 const layerCss = { position: 'absolute', inset: '0', 'z-index': '1', 'border-radius': 'inherit' } as const
@@ -17,8 +16,8 @@ const layerCss = { position: 'absolute', inset: '0', 'z-index': '1', 'border-rad
 export function expandWash(settings: WashSettings, select: string, { text }: Filled = {}): Rig {
   const { fill, blend, shadePercent, lies, comeMs, goMs, risePx, text: does } = settings
   const home = lies === 'over' ? groundOf(select) : select
-  const goes = [{ from: 'any' as const, feel: timed(goMs), id: 'goes', note: 'how it goes' }]
-  const comes = [{ from: 'any' as const, feel: timed(comeMs), id: 'comes', note: 'how it comes' }]
+  const goes = [{ from: 'any' as const, feel: eased(goMs), id: 'goes', note: 'how it goes' }]
+  const comes = [{ from: 'any' as const, feel: eased(comeMs), id: 'comes', note: 'how it comes' }]
   const hasText = text !== undefined && does !== 'stays'
   const rises = hasText && does === 'comes' && risePx > 0
   const knobs: Knob[] = [knob(settings, 'washPercent')]

@@ -1,15 +1,12 @@
 // Zones as a rig: one channel that tells which of several the pointer is in; looks of what that chooses, one for one.
-import type { Timed } from '../../feel/feel'
 import type { Insets } from '../../geometry/insets'
 import { readDeclarations } from '../../rig/css-text'
 import type { Area, Rig, State } from '../../rig/rig'
-import { areaOn, channelsIn, groundOf, rigOf, whileOn } from '../build'
+import { areaOn, channelsIn, groundOf, rigOf, timed, whileOn } from '../build'
 import type { Filled } from '../kind'
 import { zonesParameters, type ZonesSettings } from './settings'
 
 const { knob } = zonesParameters
-
-const timed = (durationMs: number): Timed => ({ kind: 'timed', durationMs, easing: 'ease', delayMs: 0 })
 
 /** How many columns and rows there are. */
 export function cutOf({ cut, columns, rows }: ZonesSettings): { readonly columns: number; readonly rows: number } {
@@ -48,8 +45,8 @@ export function expandZones(settings: ZonesSettings, select: string, roles: Fill
     ...(whose ? { whose } : {}),
     ways: [
       whose
-        ? { from: 'any', feel: timed(goMs), id: 'goes', note: 'how the one before goes' }
-        : { from: 'any', feel: timed(comeMs), id: 'comes', note: 'how the chosen one comes' },
+        ? { from: 'any', feel: timed(goMs, 'ease'), id: 'goes', note: 'how the one before goes' }
+        : { from: 'any', feel: timed(comeMs, 'ease'), id: 'comes', note: 'how the chosen one comes' },
     ],
   })
   const chosen: State['css'] = { ...(growPercent === 100 ? {} : { scale: '{grow}' }), ...readDeclarations(settings.chosenCss) }
