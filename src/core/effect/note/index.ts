@@ -10,10 +10,10 @@ import { noteSentence, noteTime } from './words'
 /** A word in a few lines, with a note over it. */
 const sample: Sample = {
   html: '<div class="sample"><i></i><i></i><div class="word"></div><i></i><div class="note"></div></div>',
-  css: `.sample { width: 58px; height: 76px; padding-top: 34px; box-sizing: border-box; }
+  css: `.sample { width: 58px; height: 76px; padding-top: 22px; box-sizing: border-box; }
   i { display: block; height: 3px; margin-bottom: 5px; background: #b9c0b6; } i + i { width: 70%; }
-  .word { width: 30px; height: 5px; margin-bottom: 4px; border-radius: 2px; background: #a8562f; }
-  .note { width: 40px; height: 20px; border-radius: 4px; background: #24424a; }`,
+  .word { width: 20px; height: 5px; margin-bottom: 4px; border-radius: 2px; background: #a8562f; }
+  .note { width: 28px; height: 18px; border-radius: 4px; background: #24424a; }`,
   select: '.word',
 }
 
