@@ -353,6 +353,25 @@ test.describe('a note', () => {
     await eventually(() => isOpen(alone)).toBe(false)
     await tap('.term', 1)
     await eventually(() => isOpen(alone, 1)).toBe(true)
+    await tap('#elsewhere')
+    await eventually(() => isOpen(alone, 1)).toBe(false)
+    // A busy page draws between a finger and its click.
+    const slowTap = () =>
+      alone
+        .locator('.term')
+        .first()
+        .evaluate(async (term) => {
+          const { x, y } = term.getBoundingClientRect()
+          const at = { clientX: x + 2, clientY: y + 2, bubbles: true, cancelable: true, pointerType: 'touch', isPrimary: true }
+          for (const type of ['pointerdown', 'pointerup']) {
+            term.dispatchEvent(new PointerEvent(type, at))
+            for (let i = 0; i < 3; i++) await new Promise(requestAnimationFrame)
+          }
+          return term.dispatchEvent(new PointerEvent('click', { ...at, detail: 1 }))
+        })
+    expect(await slowTap()).toBe(false)
+    await eventually(() => isOpen(alone)).toBe(true)
+    expect(await slowTap()).toBe(true)
     await phone.close()
   })
 

@@ -205,12 +205,20 @@
 
   let isTap = false
 
-  // A tap that opens something follows no link; the next one does.
+  // Whether the finger went down on something that its tap is to open.
+  let opens = false
+
+  // A tap that opens something follows no link; the next one does. What is open is asked as the finger goes down: frames go by before its click.
   function keepTap(event) {
-    const { pointerType, target } = event
-    // Some browsers do not say of a click what it was made by.
-    if (pointerType !== 'touch' && !pointer.isTouch) return
-    for (const { area, look } of places.values()) if (area.contains(target) && !look.tapped) event.preventDefault()
+    const { type, pointerType, detail, target } = event
+    if (type === 'click') {
+      // A click by a key has no detail.
+      if (opens && detail) event.preventDefault()
+      return
+    }
+    opens = false
+    const area = pointerType === 'touch' && target.closest('.card')
+    if (area) opens ||= !places.get(area)?.look.tapped
   }
 
   // A tap turns on what had the finger, unless it was meant for something else; a tap elsewhere ends that.
@@ -375,6 +383,7 @@
       },
       { passive: true, capture: true },
     )
+  addEventListener('pointerdown', keepTap, true)
   addEventListener('click', keepTap, true)
   addEventListener('keydown', hearKey, { capture: true })
 })()

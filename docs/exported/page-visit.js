@@ -276,13 +276,22 @@
     if (type === 'pointerdown') finger = { x: pointer.x, y: pointer.y, t }
   }
 
-  // A tap that opens something follows no link; the next one does.
+  // Whether the finger went down on something that its tap is to open.
+  let opens = false
+
+  // A tap that opens something follows no link; the next one does. What is open is asked as the finger goes down: frames go by before its click.
   function keepTap(event) {
-    const { pointerType, target } = event
-    // Some browsers do not say of a click what it was made by.
-    if (pointerType !== 'touch' && !pointer.isTouch) return
-    for (const effect of effects)
-      for (const { area, look } of effect.places.values()) if (area.contains(target) && !look.tapped) event.preventDefault()
+    const { type, pointerType, detail, target } = event
+    if (type === 'click') {
+      // A click by a key has no detail.
+      if (opens && detail) event.preventDefault()
+      return
+    }
+    opens = false
+    for (const effect of effects) {
+      const area = pointerType === 'touch' && target.closest(effect.select)
+      if (area) opens ||= !effect.places.get(area)?.look.tapped
+    }
   }
 
   // A tap turns on what had the finger, unless it was meant for something else; a tap elsewhere ends that.
@@ -583,6 +592,7 @@
       },
       { passive: true, capture: true },
     )
+  addEventListener('pointerdown', keepTap, true)
   addEventListener('click', keepTap, true)
   addEventListener('keydown', hearKey, { capture: true })
 })()

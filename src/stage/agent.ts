@@ -175,6 +175,8 @@ function hearKeys(page: Document, pointing: Pointing, say: (message: FromStage) 
     say({ type: 'key', key, code, ctrlKey, shiftKey, altKey, metaKey })
   })
   page.addEventListener('keyup', ({ code }) => say({ type: 'keyup', code }))
+  // A key that goes up elsewhere is not heard here: the bare view ends with the focus.
+  window.addEventListener('blur', () => say({ type: 'keyup', code: 'KeyB' }))
 }
 
 if (document.readyState === 'loading') document.addEventListener('DOMContentLoaded', () => start(document))

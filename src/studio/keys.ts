@@ -45,8 +45,11 @@ export function listenToKeys(studio: Studio): () => void {
   const paste = (event: ClipboardEvent) => {
     if (!isTyping(event) && pasteEffect(studio, event.clipboardData?.getData('text') ?? '')) event.preventDefault()
   }
-  const unbare = (event: Event) =>
-    (!(event instanceof KeyboardEvent) || event.code === 'KeyB') && studio.link.say({ type: 'bare', on: false })
+  const unbare = (event: Event) => {
+    // Of a key that goes up while the page has the focus the page tells.
+    const isHeld = event instanceof KeyboardEvent ? event.code !== 'KeyB' : document.activeElement instanceof HTMLIFrameElement
+    if (!isHeld) studio.link.say({ type: 'bare', on: false })
+  }
   window.addEventListener('keyup', unbare)
   window.addEventListener('blur', unbare)
   document.addEventListener('copy', copy)

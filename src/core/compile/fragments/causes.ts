@@ -50,14 +50,22 @@ export function hearTap(type: string, t: number): void {
   if (type === 'pointerdown') finger = { x: pointer.x, y: pointer.y, t }
 }
 
-/** A tap that opens something follows no link; the next one does. */
+/** Whether the finger went down on something that its tap is to open. */
+let opens = false
+
+/** A tap that opens something follows no link; the next one does. What is open is asked as the finger goes down: frames go by before its click. */
 export function keepTap(event: Event): void {
-  const { pointerType, target } = event as PointerEvent
-  // Some browsers do not say of a click what it was made by.
-  if (pointerType !== 'touch' && !pointer.isTouch) return
-  for (const effect of effects)
-    if (effect.opensByTap)
-      for (const { area, look } of effect.places.values()) if (area.contains(target as Element) && !look.tapped) event.preventDefault()
+  const { type, pointerType, detail, target } = event as PointerEvent
+  if (type === 'click') {
+    // A click by a key has no detail.
+    if (opens && detail) event.preventDefault()
+    return
+  }
+  opens = false
+  for (const effect of effects) {
+    const area = effect.opensByTap && pointerType === 'touch' && (target as Element).closest(effect.select)
+    if (area) opens ||= !effect.places.get(area)?.look.tapped
+  }
 }
 
 /** A tap turns on what had the finger, unless it was meant for something else; a tap elsewhere ends that. */

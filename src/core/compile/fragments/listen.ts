@@ -27,7 +27,10 @@ export function listen(): void {
       given.takesOff ? { passive: true, capture: true, signal: ending.signal } : { passive: true, capture: true },
     )
   if (given.pressed) addEventListener('dragstart', keepPress, given.takesOff ? { capture: true, signal: ending.signal } : true)
-  if (given.opensByTap) addEventListener('click', keepTap, given.takesOff ? { capture: true, signal: ending.signal } : true)
+  if (given.opensByTap) {
+    addEventListener('pointerdown', keepTap, given.takesOff ? { capture: true, signal: ending.signal } : true)
+    addEventListener('click', keepTap, given.takesOff ? { capture: true, signal: ending.signal } : true)
+  }
   if (given.hasKeys) addEventListener('keydown', hearKey, given.takesOff ? { capture: true, signal: ending.signal } : { capture: true })
   if (given.hasWheel) {
     const passive = !given.hasPinch
