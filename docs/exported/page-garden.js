@@ -106,7 +106,9 @@
 
   // Takes the pointer to the elements of an effect that have it, and away from those that had it.
   function meetEffect(effect) {
-    const over = effect.fine && pointer.isTouch ? null : pointer.over
+    const isElsewhere =
+      effect.fine && pointer.isTouch
+    const over = isElsewhere ? null : pointer.over
     if (!effect.findsAll) {
       const hit = over?.closest(effect.select)
       if (hit && !effect.places.has(hit)) begin(effect, hit)
@@ -731,8 +733,8 @@
 
   // What turns back to where it came from takes its time for as much of the way as it has gone, as transitions do.
   function shorten(follower, target, missing) {
-    const { gap, share = 1, from } = follower
-    const isBack = missing && gap && target === from
+    const { gap, share = 1, from = NaN, band } = follower
+    const isBack = missing && gap && Math.abs(target - from) <= band
     follower.share = isBack ? Math.min(1, Math.abs((1 - missing / gap) * share + 1 - share)) : 1
     follower.from = isBack ? follower.target : follower.target + missing
   }

@@ -89,7 +89,9 @@
 
   // Takes the pointer to the elements of an effect that have it, and away from those that had it.
   function meetEffect(effect) {
-    const over = effect.fine && pointer.isTouch ? null : pointer.over
+    const isElsewhere =
+      effect.fine && pointer.isTouch
+    const over = isElsewhere ? null : pointer.over
     if (!effect.findsAll) {
       const hit = over?.closest(effect.select)
       if (hit && !effect.places.has(hit)) begin(effect, hit)

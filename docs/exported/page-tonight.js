@@ -113,7 +113,9 @@
 
   // Takes the pointer to the elements of an effect that have it, and away from those that had it.
   function meetEffect(effect) {
-    const over = effect.fine && pointer.isTouch ? null : pointer.over
+    const isElsewhere =
+      effect.fine && pointer.isTouch
+    const over = isElsewhere ? null : pointer.over
     if (!effect.findsAll) {
       const hit = over?.closest(effect.select)
       if (hit && !effect.places.has(hit)) begin(effect, hit)
@@ -130,16 +132,7 @@
       const has = effect.amongAll ? holding.includes(place) : place.area === first?.area
       if (has || place.isOn) {
         const arrives = has && !place.isOn
-        if (arrives || !has) {
-          // Notes by which side the pointer came into a place, or left it: of all four, of left and right, of top and bottom.
-          const frame = frameOf(place.area)
-          const before = frame.toFrame.transformPoint({ x: pointer.fromX, y: pointer.fromY })
-          const now = frame.toFrame.transformPoint(pointer)
-          const [outside, inner] = arrives ? [before, now] : [now, before]
-          const sides = [sideOf(frame, outside, inner), sideOf(frame, outside, inner, 'x'), sideOf(frame, outside, inner, 'y')]
-          if (arrives) place.entry = sides
-          else place.exit = sides
-        }
+        if (arrives || !has) noteSide(place, frameOf(place.area), arrives)
         place.isOn = has
         if (effect.turnsLooks) followCauses(effect, place, pointer.time)
         turnPlace(effect, place, pointer.time, arrives)
@@ -572,6 +565,16 @@
     return across < down ? (outside.x < width - outside.x ? 3 : 1) : outside.y < height - outside.y ? 0 : 2
   }
 
+  // Notes by which side the pointer came into a place, or left it: of all four, of left and right, of top and bottom.
+  function noteSide(place, frame, arrives) {
+    const before = frame.toFrame.transformPoint({ x: pointer.fromX, y: pointer.fromY })
+    const now = frame.toFrame.transformPoint(pointer)
+    const [outside, inner] = arrives ? [before, now] : [now, before]
+    const sides = [sideOf(frame, outside, inner), sideOf(frame, outside, inner, 'x'), sideOf(frame, outside, inner, 'y')]
+    if (arrives) place.entry = sides
+    else place.exit = sides
+  }
+
   // The elements that a value is written on.
   function targetsOf(
     place,
@@ -595,8 +598,8 @@
 
   // What turns back to where it came from takes its time for as much of the way as it has gone, as transitions do.
   function shorten(follower, target, missing) {
-    const { gap, share = 1, from } = follower
-    const isBack = missing && gap && target === from
+    const { gap, share = 1, from = NaN, band } = follower
+    const isBack = missing && gap && Math.abs(target - from) <= band
     follower.share = isBack ? Math.min(1, Math.abs((1 - missing / gap) * share + 1 - share)) : 1
     follower.from = isBack ? follower.target : follower.target + missing
   }

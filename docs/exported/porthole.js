@@ -217,8 +217,8 @@
 
   // What turns back to where it came from takes its time for as much of the way as it has gone, as transitions do.
   function shorten(follower, target, missing) {
-    const { gap, share = 1, from } = follower
-    const isBack = missing && gap && target === from
+    const { gap, share = 1, from = NaN, band } = follower
+    const isBack = missing && gap && Math.abs(target - from) <= band
     follower.share = isBack ? Math.min(1, Math.abs((1 - missing / gap) * share + 1 - share)) : 1
     follower.from = isBack ? follower.target : follower.target + missing
   }

@@ -8,6 +8,7 @@ import { evaluate, isHeard, type Boxes } from '../core/rig/evaluate'
 import { propertyOfChannel } from '../core/rig/plan'
 import { spanOf } from '../core/rig/play'
 import type { Rig } from '../core/rig/rig'
+import { metBy } from '../core/signal/signal'
 import { isOfPointer, type Sample } from '../core/signal/sample'
 import { makePage } from './stand-in-page'
 
@@ -111,6 +112,7 @@ function differ(rig: Rig, at: Boxes, trace: readonly Sample[], frames: readonly 
     at,
     heard.map(({ shown }) => shown),
   )
+  const asksHits = rig.areas.some(({ except }) => except !== undefined) || rig.channels.some(({ signal }) => metBy(signal).length > 0)
   let worst = 0
   let told = ''
   let next = 0
@@ -122,7 +124,8 @@ function differ(rig: Rig, at: Boxes, trace: readonly Sample[], frames: readonly 
       group = []
     }
     for (let sample = trace[next]; sample && next < (heard[m]?.count ?? 0); sample = trace[++next]) {
-      if (sample.phase !== 'move' || sample.pointerType !== group[0]?.pointerType) flush()
+      // All of a group are told to have hit what the last one hit.
+      if (sample.phase !== 'move' || asksHits || sample.pointerType !== group[0]?.pointerType) flush()
       group.push(sample)
       if (sample.phase !== 'move') flush()
     }

@@ -148,8 +148,11 @@ export function makePage(boxes: Boxes, outer = '', inner = '') {
     faces.set(element, face)
     return face
   }
-  /** The element that is hit at a point: the last of the outer ones that hold it, else the page itself. */
-  const hitAt = (x: number, y: number) => faceOf(outers.findLast((each) => holdsPoint(each.box(), x, y)) ?? whole)
+  /** The element that is hit at a point: what lies in the last of the outer ones that hold it, or that one, else the page itself. */
+  const hitAt = (x: number, y: number) => {
+    const hit = outers.findLast((each) => holdsPoint(each.box(), x, y))
+    return faceOf(others.findLast((each) => hit && each.parent === hit && holdsPoint(each.box(), x, y)) ?? hit ?? whole)
+  }
   const document = {
     documentElement: faceOf(whole),
     elementFromPoint: hitAt,

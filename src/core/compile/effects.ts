@@ -323,6 +323,7 @@ function fieldsOf(
   set('isWindow', area.of === 'window')
   set('amongAll', area.among === 'all')
   set('beyond', area.beyond !== undefined, quote(area.beyond ?? ''))
+  set('except', area.except !== undefined, quote(area.except ?? ''))
   set('bridge', area.bridge !== undefined, quote(area.bridge ?? ''))
   set(
     'tellsOthers',

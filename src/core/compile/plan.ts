@@ -33,6 +33,7 @@ export const effectMembers = [
   'isWindow',
   'amongAll',
   'beyond',
+  'except',
   'insets',
   'bridge',
   'joined',

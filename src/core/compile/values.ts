@@ -117,6 +117,13 @@ export function writeSignal(signal: Signal, around: Surroundings, constants: Con
         `(at, follower) => nearestOf(follower, ${quote(signal.among)}, ${number(signal.hysteresisPx ?? 0)}, ${around.measure})`,
         told,
       )
+    case 'over':
+      return fields(`() => overOf([${signal.among.map(quote).join(', ')}])`, told)
+    case 'overX':
+    case 'overY':
+    case 'overWidth':
+    case 'overHeight':
+      return fields(`(at, follower) => ${signal.of}(follower, ${quote(signal.among)}, ${around.measure})`)
     case 'inside':
       return fields('() => 1')
     case 'pressed':

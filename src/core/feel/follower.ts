@@ -75,8 +75,9 @@ export function turnTo(follower: Follower, target: number, feel: Feel, range: nu
  * transition, as CSS Transitions (level 1, "faster reversing of interrupted transitions") has it.
  */
 function shorten(follower: Follower, target: number): void {
-  const { gap, share, from } = follower
-  const isBack = left.gap !== 0 && gap !== 0 && target === from
+  const { gap, share, from, band } = follower
+  // To within what cannot be seen: sums of the same numbers may end apart.
+  const isBack = left.gap !== 0 && gap !== 0 && Math.abs(target - from) <= band
   follower.share = isBack ? Math.min(1, Math.abs((1 - left.gap / gap) * share + 1 - share)) : 1
   follower.from = isBack ? follower.target : follower.target + left.gap
 }

@@ -61,6 +61,17 @@ const signal: fc.Arbitrary<Signal> = fc.oneof(
     }),
   },
   { weight: 1, arbitrary: fc.record({ of: fc.constant('nearest' as const), among: fc.constant('.zone'), hysteresisPx: between(0, 30) }) },
+  {
+    weight: 1,
+    arbitrary: fc.record({ of: fc.constant('over' as const), among: fc.constantFrom(['.card'], ['.layer', '.card'], ['.card', '.layer']) }),
+  },
+  {
+    weight: 4,
+    arbitrary: fc.record({
+      of: fc.constantFrom('overX' as const, 'overY' as const, 'overWidth' as const, 'overHeight' as const),
+      among: fc.constantFrom('.card', '.layer'),
+    }),
+  },
   { weight: 1, arbitrary: fc.record({ of: fc.constant('still' as const), afterMs: between(10, 400) }) },
   { weight: 1, arbitrary: fc.record({ of: fc.constant('here' as const), come: timed, go: timed }) },
   { weight: 1, arbitrary: fc.record({ of: fc.constant('past' as const), axis, lagMs: between(0, 300) }) },
@@ -184,6 +195,7 @@ export const rig: fc.Arbitrary<Rig> = fc
     among: fc.constantFrom('one' as const, 'all' as const),
     insetPx: fc.constantFrom(0, 12, -40),
     beyond: fc.constantFrom(undefined, undefined, '.card', '.layer'),
+    except: fc.constantFrom(undefined, undefined, undefined, '.layer'),
     pointer: fc.constantFrom('fine' as const, 'any' as const),
     arrowKeys: fc.option(between(0.01, 0.4), { nil: undefined }),
     looks: fc.record({
@@ -197,7 +209,7 @@ export const rig: fc.Arbitrary<Rig> = fc
     }),
     channels: fc.array(channel, { minLength: 1, maxLength: 4 }),
   })
-  .map(({ of, among, insetPx, beyond, pointer, arrowKeys, looks: machine, channels: made }) => {
+  .map(({ of, among, insetPx, beyond, except, pointer, arrowKeys, looks: machine, channels: made }) => {
     const channels = withChosen(
       made.map((each) => ofElements(each, of)),
       of,
@@ -215,6 +227,7 @@ export const rig: fc.Arbitrary<Rig> = fc
           touch: 'tap' as const,
           looks: machine,
           ...(beyond !== undefined && of === 'each' && among === 'all' ? { beyond } : {}),
+          ...(except === undefined ? {} : { except }),
           ...(arrowKeys === undefined ? {} : { arrowKeys }),
         },
       ],

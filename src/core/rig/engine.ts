@@ -29,6 +29,7 @@ export function newEngine(scenes: readonly Scene[]): Engine {
     insets: undefined,
     point: { x: 0, y: 0 },
     zones: [],
+    met: new Map(),
     others: undefined,
     index: 0,
   }

@@ -8,6 +8,7 @@ import { dropsAt, newWay, type Drop, type Way } from './drops'
 import { liesInWindow, planRig, type AreaPlan } from './plan'
 import { droppedBy, type Output, type Rig } from './rig'
 import { resolveArea, touchedBy, type Platform } from './resolve'
+import { metBy } from '../signal/signal'
 import { newPlace, newPresence, newScene, type Place } from './place'
 import type { Presence } from '../signal/reader'
 import { outputValue } from './values'
@@ -119,9 +120,10 @@ function setUp(rig: Rig, boxes: Boxes, byCss: readonly string[]): Setup {
   const scenes = plans.map((plan) => {
     const scene = newScene(plan)
     scene.places = placesOf(rig, plan, boxes, frameFrom)
-    const { beyond } = plan.area
-    if (beyond !== undefined)
-      scene.beyond = (boxes.elements[beyond] ?? []).map((_, index) => frameFrom((at) => at.elements[beyond]?.[index]))
+    const framesOf = (select: string) => (boxes.elements[select] ?? []).map((_, index) => frameFrom((at) => at.elements[select]?.[index]))
+    const { beyond, except } = plan.area
+    if (beyond !== undefined) scene.beyond = framesOf(beyond)
+    if (except !== undefined) scene.except = framesOf(except)
     return scene
   })
   const setup: Setup = { engine: newEngine(scenes), plans, frames }
@@ -185,6 +187,8 @@ function placesOf(rig: Rig, plan: AreaPlan, boxes: Boxes, frameFrom: (find: (box
         const among = channels.find(({ signal }) => signal.of === 'nearest')?.signal
         const focus = channels.flatMap(({ signal }) => ('focus' in signal && signal.focus !== undefined ? [signal.focus] : []))
         play.focusable = focus.slice(0, 1).flatMap((select) => (platform.find(select) ?? []).map((each) => frameFrom(boxOf(each))))
+        const met = new Set(channels.flatMap(({ signal }) => metBy(signal)))
+        play.met = new Map([...met].map((select) => [select, (platform.find(select) ?? []).map((each) => frameFrom(boxOf(each)))]))
         if (among?.of === 'nearest') play.zones = (platform.find(among.among) ?? []).map((each) => frameFrom(boxOf(each)))
         return play
       }

@@ -24,6 +24,8 @@ export interface Scene {
   places: readonly Place[]
   /** What the pointer has to be on beyond a place's own box; undefined where that does not matter. */
   beyond?: readonly Frame[]
+  /** Where the pointer is not there for it. */
+  except?: readonly Frame[]
   /** The place that has the pointer, or had it last, as an index; -1 for none. */
   holder: number
   /** The places where something has happened. */

@@ -80,10 +80,11 @@ export function propertyOfOutput({ name }: Names, output: Output): string {
   return `--${name}-${output.channel ?? ''}-${slotName(output.slot).replace(/^--/, '')}${output.link === undefined ? '' : `-${output.link + 1}`}`
 }
 
-/** The name by which the page is told of a zone, in an attribute of its area and in an event: `zone`, or `zone-{channel}` for each where an area has several; undefined for other channels. */
+/** The name by which the page is told of a zone, in an attribute of its area and in an event: `zone`, or `over`, with the channel's own (`zone-{channel}`) where an area has several; undefined for other channels. */
 export function nameOfZone({ channels }: Rig, channel: Channel): string | undefined {
   if (!isZone(channel.signal)) return undefined
-  return channels.filter((each) => each.area === channel.area && isZone(each.signal)).length > 1 ? `zone-${channel.id}` : 'zone'
+  const name = channel.signal.of === 'over' ? 'over' : 'zone'
+  return channels.filter((each) => each.area === channel.area && isZone(each.signal)).length > 1 ? `${name}-${channel.id}` : name
 }
 
 /** Whether CSS can say a curve: colours or numbers between two stops, on a straight line, without steps. */

@@ -44,6 +44,8 @@ export interface Play {
   /** The area's insets, where the frame is the area. */
   readonly insets: Insets | undefined
   zones: readonly Frame[]
+  /** The frames of what signals ask whether the pointer is on it, by selector. */
+  met: ReadonlyMap<string, readonly Frame[]>
   /** The frames of what chooses a zone as it gets the focus. */
   focusable: readonly Frame[]
   /** Which of the elements of its frame in the same place this is. */
@@ -83,7 +85,7 @@ export function beginPlay(
     return { reading, turn: 0, turnedTo: NaN, next: undefined, own: followerAt(0), follower: followerAt(value), chain, span }
   })
   const flowing = [...channels.keys()].filter((index) => Boolean(channels[index] && readers[channels[index].signal.of].due))
-  return { channels, states, frame, area, presence, insets, zones: [], focusable: [], index: 0, flowing }
+  return { channels, states, frame, area, presence, insets, zones: [], met: new Map(), focusable: [], index: 0, flowing }
 }
 
 /** Turns a channel to `reading` at `at.t`. */
@@ -112,6 +114,7 @@ export function aim(at: At, play: Play): void {
   at.presence = play.presence
   at.insets = play.insets
   at.zones = play.zones
+  at.met = play.met
   at.index = play.index
   toFrame(play.frame, at.pointer.x, at.pointer.y, at.point)
 }

@@ -1,6 +1,6 @@
 // Which elements does this touch? By selectors, for stylesheets and facts; and as elements, over whatever platform there is: a page, a
 // parsed tree, or boxes alone.
-import type { Signal } from '../signal/signal'
+import { metBy, type Signal } from '../signal/signal'
 import { partOf, type Area, type FrameOf, type Output, type Rig, type Target } from './rig'
 
 /** Where elements are found. `Found` is what one is there. */
@@ -45,10 +45,13 @@ export function touchedBy({ areas, channels, outputs, ...rig }: Rig): Touched {
   const whole = { ...rig, areas, channels, outputs }
   return {
     read: [
-      ...areas.flatMap(({ of, select, beyond }) => [...(of === 'window' ? [] : [select]), ...(beyond === undefined ? [] : [beyond])]),
+      ...areas.flatMap(({ of, select, beyond, except }) => [
+        ...(of === 'window' ? [] : [select]),
+        ...[beyond, except].flatMap((each) => each ?? []),
+      ]),
       ...channels.flatMap(({ frame, signal }) => [
         ...(typeof frame === 'string' ? [] : [frameSelect(frame)]),
-        ...(signal.of === 'nearest' ? [signal.among] : []),
+        ...(signal.of === 'nearest' ? [signal.among] : metBy(signal)),
         ...('focus' in signal && signal.focus !== undefined ? [signal.focus] : []),
       ]),
     ],
@@ -114,12 +117,13 @@ export function withSelectors(rig: Rig, change: (select: string) => string): Rig
   const withTarget = <T extends { readonly to: Target }>(item: T): T => ({ ...item, to: item.to === 'self' ? item.to : changed(item.to) })
   return {
     ...rig,
-    areas: rig.areas.map(({ select, bridge, beyond, joined, ...area }) => ({
+    areas: rig.areas.map(({ select, bridge, beyond, joined, except, ...area }) => ({
       ...area,
       select: change(select),
       ...(bridge === undefined ? {} : { bridge: change(bridge) }),
       ...(beyond === undefined ? {} : { beyond: change(beyond) }),
       ...(joined === undefined ? {} : { joined: change(joined) }),
+      ...(except === undefined ? {} : { except: change(except) }),
     })),
     channels: rig.channels.map((channel) => ({
       ...channel,
@@ -135,6 +139,8 @@ export function withSelectors(rig: Rig, change: (select: string) => string): Rig
 
 /** A signal with its selectors as `change` has them. */
 function signalWith(signal: Signal, change: (select: string) => string): Signal {
+  if (signal.of === 'over') return { ...signal, among: signal.among.map(change) }
+  if ('among' in signal && signal.of !== 'nearest') return { ...signal, among: change(signal.among) }
   if (signal.of !== 'zone' && signal.of !== 'nearest') return signal
   const { focus } = signal
   const own = focus === undefined ? {} : { focus: change(focus) }

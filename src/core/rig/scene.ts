@@ -1,6 +1,7 @@
 // An effect under the pointer: which of its places have it, and what becomes of them.
 import { holdsLocal, toFrame, type Point } from '../geometry/frame'
 import type { At } from '../signal/reader'
+import { hits } from '../signal/over'
 import { isOfPointer, isPresent, type Sample } from '../signal/sample'
 import { noteCrossing } from './crossings'
 import { followWay, standOnWay } from './drops'
@@ -45,7 +46,8 @@ export function meetScene(scene: Scene, sample: Sample, at: At): void {
   const { plan, places } = scene
   hearCauses(scene, sample, at)
   if (!isOfPointer(sample)) return
-  const counts = isPresent(sample) && (plan.area.pointer === 'any' || sample.pointerType !== 'touch')
+  const isElsewhere = scene.except?.some((frame) => hits(frame, sample)) === true
+  const counts = isPresent(sample) && !isElsewhere && (plan.area.pointer === 'any' || sample.pointerType !== 'touch')
   const isOne = plan.area.among === 'one'
   const claimed = counts && isOne ? claim(scene, sample.x, sample.y) : -1
   for (let i = 0; i < places.length; i++) {

@@ -119,6 +119,13 @@ const signalSchemas = [
   }),
   /** Which of the elements that `among` matches is nearest. */
   z.object({ of: z.literal('nearest'), among: select, hysteresisPx: number(0, 1000).optional(), first: firstZone, focus: zoneFocus }),
+  /** Which of several the pointer is on: of these selectors the number, from 1, of the innermost element that one of them matches; 0 on none. */
+  z.object({ of: z.literal('over'), among: z.array(select).min(1).max(20).readonly() }),
+  /**
+   * Of the innermost element that `among` matches under the pointer, or of the last one that was: from the pointer to its middle, and how
+   * large it is with its borders, px. 0 before there was one.
+   */
+  z.object({ of: z.enum(['overX', 'overY', 'overWidth', 'overHeight']), among: select }),
   /** 1 for that element of the frame's which a zone of the same area chooses, by their order; 0 for the others. */
   z.object({ of: z.literal('chosen'), by: identifier }),
   /** How large the frame is, by how much what it holds is larger (overflow), and by how much it is larger than its area (excess), px: with the pointer and without it. */
@@ -201,6 +208,8 @@ export const areaSchema = z
     among: z.enum(['one', 'all']),
     /** Beyond its own box it counts only where the pointer is on one of these, such as the other matches: a light that goes over the border between two. */
     beyond: select.optional(),
+    /** Where the pointer is on one of these it is not there: on what a page leaves to the browser, such as text fields. */
+    except: select.optional(),
     /** More elements that count as the same place: inside the match, or anywhere for a group. */
     bridge: select.optional(),
     /** An element for each match, in step with it and anywhere on the page, that counts as the same place. */

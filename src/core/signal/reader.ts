@@ -40,6 +40,8 @@ export interface At {
   point: Point
   /** The frames that `nearest` chooses among. */
   zones: readonly Frame[]
+  /** Those of what signals ask whether the pointer is on it, by selector. */
+  met: ReadonlyMap<string, readonly Frame[]>
   /** What other matches of the area show. */
   others: LookState | undefined
   /** Which of the elements of its frame in the same place this is. */
@@ -54,6 +56,8 @@ export interface Memory {
   turn: number
   /** Where turns have brought it, whatever it shows while the pointer is away; NaN before the first. */
   turnedTo: number
+  /** The frame of what the pointer was on last. */
+  held?: Frame | undefined
   /** A follower of its own, for signals that take their time. */
   readonly own: Follower
 }

@@ -4,6 +4,7 @@ import { angle, heading } from './direction'
 import { distance } from './distance'
 import { past, speed, time } from './motion'
 import { centredX, centredY, x, xPx, y, yPx } from './position'
+import { over, overHeight, overWidth, overX, overY } from './over'
 import { focus, here, inside, pressed, still } from './presence'
 import type { Reader } from './reader'
 import { entrySide, exitSide } from './side'
@@ -45,4 +46,9 @@ export const readers = {
   overflowY,
   excessX,
   excessY,
+  over,
+  overX,
+  overY,
+  overWidth,
+  overHeight,
 } as Readonly<Record<SignalName, Reader<Signal>>>

@@ -8,5 +8,9 @@ export type SignalName = Signal['of']
 export type LookValues = Described<typeof lookValuesSchema>
 export type Pose = Described<typeof poseSchema>
 
-/** Whether a signal tells a zone: which of several the pointer is in, or nearest to. */
-export const isZone = ({ of }: Signal): boolean => of === 'zone' || of === 'nearest'
+/** Whether a signal tells a zone: which of several the pointer is in, or nearest to, or on. */
+export const isZone = ({ of }: Signal): boolean => of === 'zone' || of === 'nearest' || of === 'over'
+
+/** The selectors of what a signal asks whether the pointer is on it. */
+export const metBy = (signal: Signal): readonly string[] =>
+  signal.of === 'over' ? signal.among : 'among' in signal && signal.of !== 'nearest' ? [signal.among] : []

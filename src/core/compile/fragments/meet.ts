@@ -34,7 +34,9 @@ function nearTo(effect: Effect, over: Element | null): readonly Place[] {
 
 /** Takes the pointer to the elements of an effect that have it, and away from those that had it. */
 export function meetEffect(effect: Effect): void {
-  const over = given.hasTouch && effect.fine && pointer.isTouch ? null : pointer.over
+  const isElsewhere =
+    (effect.except && pointer.over?.closest(effect.except)) || (given.hasTouch && effect.fine && pointer.isTouch)
+  const over = isElsewhere ? null : pointer.over
   if (!effect.findsAll) {
     const hit = over?.closest(effect.select)
     if (hit && !effect.places.has(hit)) begin(effect, hit)

@@ -51,6 +51,8 @@ export interface Follower {
   turn?: number
   /** Where turns have brought it. */
   turnedTo?: number
+  /** What the pointer was on last. */
+  held?: Element | undefined
   /** A follower of its own, for what takes its time before it is followed. */
   own?: Follower
   /** The values of the links, where it is a chain: what each is missing. */
@@ -257,8 +259,9 @@ export interface Effect {
   readonly isWindow?: boolean
   /** All elements that hold the pointer have it, not one alone; beyond themselves only where it comes from another. */
   readonly amongAll?: boolean
-  /** What the pointer has to be on beyond it. */
+  /** What the pointer has to be on beyond it; on what it is not there. */
   readonly beyond?: string
+  readonly except?: string
   /** How far inside its edges the pointer counts: top, right, bottom, left. */
   readonly insets?: (width: number, height: number) => readonly number[]
   readonly bridge?: string

@@ -62,6 +62,7 @@ const laterMembers = [
   'beside',
   'alive',
   'hit',
+  'held',
 ]
 
 /** The names of members of objects that are the script's own. */
