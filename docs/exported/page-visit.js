@@ -90,8 +90,7 @@
 
   // Takes the pointer to the elements of an effect that have it, and away from those that had it.
   function meetEffect(effect) {
-    const isElsewhere =
-      effect.fine && pointer.isTouch
+    const isElsewhere = effect.fine && pointer.isTouch
     const over = isElsewhere ? null : pointer.over
     if (!effect.findsAll) {
       const hit = over?.closest(effect.select)

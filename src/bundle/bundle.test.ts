@@ -132,7 +132,7 @@ const unused = [6133, 6192, 6196, 6198, 7027]
 describe('a compiled script', () => {
   it('is none at all of a kind that CSS does alone, whatever the page may do', () => {
     const alone = kinds.filter((kind) => !needsScript(rigOf(kind).rig))
-    expect(alone.map(({ id }) => id)).toEqual(['wash', 'crop', 'spread'])
+    expect(alone.map(({ id }) => id)).toEqual(['wash', 'crop', 'spread', 'cursor'])
     for (const kind of alone) expect(compile([rigOf(kind)], worstFacts, fragments)).toBe('')
   })
 

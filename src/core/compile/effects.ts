@@ -1,13 +1,25 @@
 // How an effect is written in a script: for each area and each frame of reference of its rig, a table of values.
 import type { Names } from '../rig/plan'
 import type { Coming } from '../rig/comings'
-import { liesInWindow, markOfOutput, nameOfArea, nameOfZone, partFrom, planRig, sharesEye, type AreaPlan, type Write } from '../rig/plan'
+import {
+  liesInWindow,
+  markOfOutput,
+  nameOfArea,
+  nameOfZone,
+  partFrom,
+  planRig,
+  propertyOfKnob,
+  sharesEye,
+  type AreaPlan,
+  type Write,
+} from '../rig/plan'
 import { frameSelect, selectOf } from '../rig/resolve'
 import {
   addedParts,
   atMostAt,
   droppedBy,
   partOf,
+  saidOver,
   sliderOf,
   type Area,
   type Channel,
@@ -375,13 +387,19 @@ function fieldsOf(
 }
 
 /** Whether an area is another while something is pressed on it. */
-export const doesPress = (rig: Rig, { id }: Area): boolean =>
-  rig.channels.some(
+export const doesPress = (rig: Rig, { id, of }: Area): boolean =>
+  // What is about the whole window leaves the page to be dragged.
+  of !== 'window' &&
+  (rig.channels.some(
     ({ area, signal }) =>
       area === id &&
       (signal.of === 'pressed' ||
         (signal.of === 'look' && signal.values.pressed !== undefined && signal.values.pressed !== signal.values.on)),
-  ) || (rig.states ?? []).some(({ area, looks }) => area === id && looks.includes('pressed') !== looks.includes('on'))
+  ) ||
+    (rig.states ?? []).some(
+      ({ area, looks, zone, chosenBy }) =>
+        area === id && !zone && chosenBy === undefined && looks.includes('pressed') !== looks.includes('on'),
+    ))
 
 /** A part as a script holds it. */
 function writePart(rig: Rig, part: Part, names: Names): string {
@@ -418,11 +436,37 @@ function writePart(rig: Rig, part: Part, names: Names): string {
     ['byTime', every && 'ms' in every ? 'true' : undefined],
     ['forMs', dropped && number(dropped.forMs)],
     ['atMost', dropped && number(dropped.atMost)],
+    ['is', part.is === undefined ? undefined : quote(part.is)],
+    ['isNumbered', count !== undefined && Object.values(part.css).some((text) => text.includes('{index}')) ? 'true' : undefined],
+    ...writeSaid(rig, part, names),
     ['passes', rig.parts.some((each) => each.area === part.area && atMostAt(each) !== undefined) ? 'true' : undefined],
     ['inWindow', dropped && liesInWindow(rig, part) ? 'true' : undefined],
     ['home', dropped && inside !== undefined ? quote(partFrom(rig, names, inside)) : undefined],
   ]
   return `{ ${members.flatMap(([member, text]) => (text === undefined ? [] : [`${member}: ${text}`])).join(', ')} }`
+}
+
+/** What a part says of the element under the pointer, as a script holds it. */
+function writeSaid(rig: Rig, part: Part, names: Names): readonly (readonly [string, string | undefined])[] {
+  const said = saidOver(part)
+  const asked = rig.channels.find(({ id }) => id === said?.over)?.signal
+  if (!said || asked?.of !== 'over') return []
+  const ways = said.says.map((by) =>
+    by === null
+      ? 'undefined'
+      : by === 'label'
+        ? 'labelOf'
+        : by === 'words'
+          ? '(element) => element.textContent'
+          : 'attribute' in by
+            ? `(element) => element.getAttribute(${quote(by.attribute)})`
+            : `(element) => toldOf(element, ${quote(propertyOfKnob(names, by.token))})`,
+  )
+  return [
+    ['asks', `[${asked.among.map(quote).join(', ')}]`],
+    ['says', `[${ways.join(', ')}]`],
+    ['isRound', said.isRound ? 'true' : undefined],
+  ]
 }
 
 /** Where a channel lies before the pointer comes. */

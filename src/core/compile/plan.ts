@@ -1,7 +1,7 @@
 // What a script is written from: tables of its effects, and what is known of it as a whole.
 import { comingsOf } from '../rig/comings'
 import { drivenBy, sharesEye } from '../rig/plan'
-import { addedParts, droppedBy, type Looks } from '../rig/rig'
+import { addedParts, droppedBy, saidOver, type Looks } from '../rig/rig'
 import { asOneSelector } from '../rig/resolve'
 import { keptProperties } from '../rig/slot'
 import { doesPress, draftsOf, measureFor, movedBy, type Moved, type Source } from './effects'
@@ -272,11 +272,17 @@ function givenOf(
     watches: hasLateElements && some('stands'),
     partsCopy: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => holds === 'copy')),
     partsApart: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => typeof holds === 'object' && 'copy' in holds)),
+    partsAsk: sources.some(({ rig }) => addedParts(rig).some(saidOver)),
+    partsRound: sources.some(({ rig }) => addedParts(rig).some((part) => saidOver(part)?.isRound)),
+    partsTaken: sources.some(({ rig }) => addedParts(rig).some(({ is }) => is !== undefined)),
+    partsNumbered: sources.some(({ rig }) =>
+      addedParts(rig).some((part) => part.count !== undefined && Object.values(part.css).some((text) => text.includes('{index}'))),
+    ),
     partsDrop: sources.some(({ rig }) => addedParts(rig).some(droppedBy)),
     partsMeet: some('meets'),
     partsSplit: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => typeof holds === 'object' && 'split' in holds)),
-    partsElsewhere: sources.some(({ rig }) => addedParts(rig).some(({ host }) => host !== undefined)),
-    partsOnTop: sources.some(({ rig }) => addedParts(rig).some(({ host }) => host === 'top')),
+    partsElsewhere: sources.some(({ rig }) => addedParts(rig).some(({ host, is }) => host !== undefined || is !== undefined)),
+    partsOnTop: sources.some(({ rig }) => addedParts(rig).some(({ host, is }) => host === 'top' || is !== undefined)),
     partsReached: sources.some(({ rig }) => addedParts(rig).some(({ reached }) => reached)),
     partsSlide: some('slider'),
     partsTell: sources.some(({ rig }) =>

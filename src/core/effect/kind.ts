@@ -83,6 +83,8 @@ export interface Kind<S> {
   readonly wantsHolder?: number
   /** It is for several of a kind side by side: put on one of them, it is on all like it. */
   readonly wantsSeveral?: true
+  /** It is for the whole page: put on an element, it is on the page, and that element fills this role, where there is one. */
+  readonly onPage?: (settings: S) => string | undefined
   /** The role that what lies under the chosen element fills until it is pointed at, where something about as large does. */
   readonly covers?: string
   /** Roles whose elements go with its own one for one, wherever they are. */

@@ -2,6 +2,7 @@
 import type { Knob, Rig } from '../rig/rig'
 import { wholeKind, type WholeKind } from './common'
 import { crop } from './crop'
+import { cursor } from './cursor'
 import { drift } from './drift'
 import { flip } from './flip'
 import { fold } from './fold'
@@ -50,6 +51,7 @@ export const kinds: readonly AnyKind[] = [
   wholeKind(zones),
   wholeKind(note),
   wholeKind(rows),
+  wholeKind(cursor),
   wholeKind(free),
 ]
 

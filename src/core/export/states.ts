@@ -1,5 +1,5 @@
 // Hover looks in a stylesheet: what elements are like in each, and how they get there.
-import { nameOfArea, partWhile } from '../rig/plan'
+import { nameOfArea, nameOfZone, partWhile } from '../rig/plan'
 import type { Area, State } from '../rig/rig'
 import { asOneSelector } from '../rig/resolve'
 import { isByStylesheet, statesOf, whileShowing, whileSomeShows } from '../rig/states'
@@ -53,6 +53,14 @@ function seenOn({ rig, names }: PlannedEffect, { to, whose, looks }: State, area
   return ground === showing && mark !== undefined ? linked + showing.slice(asOneSelector(select).length) : linked
 }
 
+/** The area while a zone of it tells one of some numbers. */
+function whileTold({ rig, names }: PlannedEffect, area: Area, { of, is }: NonNullable<State['zone']>): string {
+  const channel = rig.channels.find(({ id }) => id === of)
+  const attribute = `data-${nameOfArea(names, rig, area.id)}-${(channel && nameOfZone(rig, channel)) ?? ''}`
+  const told = is.map((each) => `[${attribute}="${each}"]`)
+  return asOneSelector(groundOf(area)) + (told.length > 1 ? `:is(${told.join(', ')})` : told.join(''))
+}
+
 /** What turns, grows, is cut or goes from its place: for those who prefer reduced motion it stays where it is. */
 const moving = new Set(['transform', 'translate', 'rotate', 'scale', 'offset-distance', 'clip-path'])
 
@@ -86,7 +94,7 @@ function writeState(
   mark: string | undefined,
   what: 'moving' | 'still',
 ): readonly StateRule[] {
-  const { looks, css, ways: all = [], staggerMs, later: given, chosenBy, startsFrom = {} } = state
+  const { looks, css, ways: all = [], staggerMs, later: given, chosenBy, zone, startsFrom = {} } = state
   const { names } = effect
   const machine = area.looks ?? { keys: false }
   const later =
@@ -111,7 +119,7 @@ function writeState(
   const on = (showing: string) =>
     chosenBy === undefined ? seenOn(effect, state, area, showing, mark) : chosen(state, markOf(effect, area))
   // Off is what an element is in a stylesheet by itself; where the script tells it, it is when that is there.
-  const showing = whileShowing(groundOf(area), looks, machine, mark)
+  const showing = zone ? whileTold(effect, area, zone) : whileShowing(groundOf(area), looks, machine, mark)
   const usual = all.find(({ from }) => from === 'any')
   const special = all.filter(({ from }) => from !== 'any')
   const ofThese = (all: State['css']) =>

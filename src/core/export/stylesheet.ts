@@ -17,7 +17,7 @@ import {
   propertyOfOwn,
 } from '../rig/plan'
 import { poseOf } from '../rig/play'
-import { addedParts, droppedBy, partOf, type Output, type Rig } from '../rig/rig'
+import { addedParts, droppedBy, hasIndex, partOf, type Output, type Rig } from '../rig/rig'
 import { asOneSelector, selectOf } from '../rig/resolve'
 import { sides, transformFunctions } from '../rig/names'
 import { keptProperties, lawOf, propertyOf, slotName } from '../rig/slot'
@@ -286,39 +286,35 @@ function writeRules(effect: PlannedEffect, comings: readonly Coming[], facts: Sh
   }
   const hold = (select: string, declarations: readonly string[]) => firm.set(select, [...(firm.get(select) ?? []), ...declarations])
   for (const { select, css, whilePlayed } of rig.rules.filter(({ isMotion, isCalm }) => !isMotion && !isCalm)) {
-    const area = rig.areas.find((each) => each.select === select)
-    // What is no area is marked where it is written on.
-    const marked = area
-      ? `data-${nameOfArea(names, rig, area.id)}`
-      : boundOutputs(effect).find((each) => each.select === select || isWithin(each.output.to, select))?.mark
-    const mark = whilePlayed && marked !== undefined ? `[${marked}]` : ''
-    add(mark ? asOneSelector(styleText(select)) + mark : styleText(select), writeDeclarations(css, names))
+    add(whilePlayed ? selectPlayed(effect, select) : styleText(select), writeDeclarations(css, names))
   }
   for (const { of, select, pointer, touch } of rig.areas)
     if (pointer === 'any' && of !== 'window') add(styleText(select), touchAction(touch))
   // What is added to an element stands where that is; where the page may position it, the script looks.
   for (const { id, of, select } of hasPositions ? [] : rig.areas)
-    if (addedParts(rig).some(({ area }) => area === id))
+    if (addedParts(rig).some(({ area, host, is, inside }) => area === id && host === undefined && is === undefined && inside === undefined))
       add(`${of === 'window' ? ':root' : asOneSelector(styleText(select))}[data-${nameOfArea(names, rig, id)}]`, ['position: relative;'])
   for (const { host } of rig.parts)
     // Of no weight: where the page positions it, that stays.
     if (typeof host === 'object') add(`:where(${styleText(host.on)})`, ['position: relative;'])
   const added = addedParts(rig)
-  const common = sharedCss(added.some(droppedBy) ? [] : added)
+  const common = sharedCss(added.some(hasIndex) ? [] : added)
   if (added.length > 0) add(listParts(effect, added), ['display: block;', 'pointer-events: none;', ...writeDeclarations(common, names)])
   for (const part of rig.parts.filter(({ drawn }) => drawn))
     for (const [select, declarations] of writeDrawn(effect, part)) add(select, declarations)
+  for (const { is } of added) if (is !== undefined) add(`:where(${styleText(is)}[popover])`, takenPlainly)
   for (const part of added) {
-    const { id, css, reached, host } = part
+    const { id, css, reached, host, is } = part
     const own = rig.outputs.filter(({ to }) => partOf(to) === id).map((output) => ({ effect, output, select: '', mark: '' }))
     const rest = Object.fromEntries(
       Object.entries(css).filter(([property, text]) => !(property in common) && `${property} ${text}` !== 'pointer-events none'),
     )
     add(`.${names.name}-${id}`, [
       ...(host === 'top' ? onTop : []),
+      ...(is === undefined ? [] : taken),
       ...(reached && !('pointer-events' in css) ? ['pointer-events: auto;'] : []),
       ...writeDropped(effect, part),
-      ...writeDeclarations(rest, names, droppedBy(part) && `${names.name}-${id}`),
+      ...writeDeclarations(rest, names, hasIndex(part) ? `${names.name}-${id}` : undefined),
       ...writeSlots(own).flatMap(({ lines: each }) => each),
     ])
   }
@@ -331,7 +327,14 @@ function writeRules(effect: PlannedEffect, comings: readonly Coming[], facts: Sh
       hold(select, (blocks.get(select) ?? []).filter((line) => box === undefined || !line.startsWith('inset:')).map(asImportant))
     }
   }
-  if (added.length > 0 && facts.hasPartTransitions) hold(list, ['transition: none !important;'])
+  if (added.length > 0 && facts.hasPartTransitions) {
+    hold(list, ['transition: none !important;'])
+    for (const {
+      id,
+      css: { transition },
+    } of added)
+      if (transition !== undefined) hold(`.${names.name}-${id}`, writeDeclarations({ transition }, names).map(asImportant))
+  }
   for (const same of grouped(boundOutputs(effect), ({ select, mark }) => `${select} ${mark}`).values()) {
     const { loose, held } = heldAgainst(facts, same)
     add(guarded(same), loose)
@@ -351,6 +354,20 @@ function writeRules(effect: PlannedEffect, comings: readonly Coming[], facts: Sh
   const write = (all: ReadonlyMap<string, readonly string[]>) =>
     [...all].flatMap(([select, declarations]) => [...`${select} {`.split('\n'), ...indented(declarations), '}'])
   return [...write(blocks), ...(firm.size > 0 ? [firmLayer, ...indented(write(firm)), '}'] : [])]
+}
+
+/** What a rule selects while the script is at work: an area, something in one, or what is written on. */
+function selectPlayed(effect: PlannedEffect, select: string): string {
+  const { rig, names } = effect
+  const homeOf = ({ of, select: own }: Rig['areas'][number]) => (of === 'window' ? ':root' : own)
+  const area = rig.areas.find((each) => select === homeOf(each) || select.startsWith(`${homeOf(each)} `))
+  // What is no area is marked where it is written on.
+  const mark = area
+    ? `data-${nameOfArea(names, rig, area.id)}`
+    : boundOutputs(effect).find((each) => each.select === select || isWithin(each.output.to, select))?.mark
+  if (mark === undefined) return styleText(select)
+  const home = area ? homeOf(area) : select
+  return `${asOneSelector(styleText(home))}[${mark}]${styleText(select.slice(home.length))}`
 }
 
 /** What a look declares: by itself, and what it takes its time for behind what the page itself does. */
@@ -425,6 +442,12 @@ const onTop = [
   'background: none;',
   'color: inherit;',
 ]
+
+/** Where an element of the page lies that is taken for a part. */
+const taken = ['position: fixed;', 'inset: 0 auto auto 0;', 'margin: 0;']
+
+/** What takes off the rest of it, where the page itself gives it none. */
+const takenPlainly = ['border: 0;', 'padding: 0;', 'overflow: visible;', 'background: none;', 'color: inherit;']
 
 /** What the stylesheet draws itself, as the match's own pseudo-element: it lies where the match is, wherever that stands. */
 function writeDrawn(

@@ -90,7 +90,7 @@ const signal: fc.Arbitrary<Signal> = fc.oneof(
     arbitrary: fc.record({ of: fc.constant('pinch' as const), start: between(1, 2), least: between(0.5, 1), greatest: between(2, 8) }),
   },
   {
-    weight: 7,
+    weight: 11,
     arbitrary: fc.record({
       of: fc.constantFrom(
         'width' as const,

@@ -1,7 +1,7 @@
 // What must be so among the members of a rig, with messages that name the place.
 import type { Unit } from './names'
 import { isZone } from '../signal/signal'
-import { atMostAt, droppedBy, partOf, unitOfKnob, type Rig } from './rig'
+import { atMostAt, droppedBy, hasIndex, partOf, saidOver, unitOfKnob, type Rig } from './rig'
 import { rigShape } from './schema'
 import { slotName, unitOf, type Slot } from './slot'
 
@@ -28,7 +28,7 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
     const dropped = droppedBy(part)
     checkHoles(['parts', i, 'lives', 'from'], dropped?.from, true)
     checkHoles(['parts', i, 'lives', 'to'], dropped?.to, true)
-    checkHoles(['parts', i, 'css'], part.css, dropped !== undefined)
+    checkHoles(['parts', i, 'css'], part.css, hasIndex(part))
   })
   for (const list of ['rules', 'states'] as const) {
     rig[list]?.forEach(({ css: declarations }, i) => {
@@ -85,22 +85,7 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
       report(['channels', i, 'away'], 'an output of a channel that lets go needs a weight')
     }
   })
-  rig.states?.forEach(({ area, to, chosenBy, ways = [], later = '' }, i) => {
-    checkHoles(['states', i], { later })
-    const own = areas.get(area)
-    if (!own) report(['states', i, 'area'], `there is no area "${area}"`)
-    else if (!own.looks && chosenBy === undefined) report(['states', i, 'looks'], `the area "${area}" has no looks`)
-    const part = partOf(to)
-    if (part !== undefined && !parts.has(part)) report(['states', i, 'to'], `there is no part "${part}"`)
-    const zone = chosenBy === undefined ? undefined : channels.get(chosenBy)
-    if (chosenBy !== undefined && (zone?.area !== area || !isZone(zone.signal)))
-      report(['states', i, 'chosenBy'], `there is no channel "${chosenBy}" in the area that tells a zone`)
-    if (chosenBy !== undefined && !(typeof to === 'object' && 'linked' in to)) report(['states', i, 'to'], 'what is chosen is linked')
-    ways.forEach(({ id, lasts = '' }, n) => {
-      checkHoles(['states', i, 'ways', n], { lasts })
-      if (id !== undefined && (named.has(id) || channels.has(id))) report(['states', i, 'ways', n, 'id'], `"${id}" is used twice`)
-    })
-  })
+  checkStates(rig, report, checkHoles)
   rig.knobs.forEach(({ id, times, handle }, i) => {
     const other = handle?.on === 'softness' ? handle.beyond : handle?.on === 'point' ? handle.with : undefined
     if (other !== undefined && !knobs.has(other)) report(['knobs', i, 'handle'], `there is no knob "${other}"`)
@@ -212,6 +197,37 @@ function checkJoined(
   })
 }
 
+/** What must be so of states. */
+function checkStates(
+  rig: Rig,
+  report: Report,
+  checkHoles: (path: readonly (string | number)[], css?: Readonly<Record<string, string>>) => void,
+): void {
+  const [areas, channels, parts] = [given(rig.areas), given(rig.channels), given(rig.parts)]
+  const named = new Set([...rig.knobs, ...(rig.tokens ?? [])].map(({ id }) => id))
+  rig.states?.forEach(({ area, to, chosenBy, zone: told, attributes, media, ways = [], later = '' }, i) => {
+    checkHoles(['states', i], { later })
+    const own = areas.get(area)
+    if (!own) report(['states', i, 'area'], `there is no area "${area}"`)
+    else if (!own.looks && chosenBy === undefined && !told) report(['states', i, 'looks'], `the area "${area}" has no looks`)
+    const part = partOf(to)
+    if (part !== undefined && !parts.has(part)) report(['states', i, 'to'], `there is no part "${part}"`)
+    const zone = chosenBy === undefined ? undefined : channels.get(chosenBy)
+    if (chosenBy !== undefined && (zone?.area !== area || !isZone(zone.signal)))
+      report(['states', i, 'chosenBy'], `there is no channel "${chosenBy}" in the area that tells a zone`)
+    if (chosenBy !== undefined && !(typeof to === 'object' && 'linked' in to)) report(['states', i, 'to'], 'what is chosen is linked')
+    const by = channels.get(told?.of ?? '')
+    if (told && (by?.area !== area || !isZone(by.signal) || typeof by.frame === 'object'))
+      report(['states', i, 'zone', 'of'], `there is no channel "${told.of}" in the area that tells a zone of it`)
+    if (told && (attributes ?? media ?? chosenBy))
+      report(['states', i, 'zone'], 'what a zone tells is declared, and nothing is done with it')
+    ways.forEach(({ id, lasts = '' }, n) => {
+      checkHoles(['states', i, 'ways', n], { lasts })
+      if (id !== undefined && (named.has(id) || channels.has(id))) report(['states', i, 'ways', n, 'id'], `"${id}" is used twice`)
+    })
+  })
+}
+
 /** What must be so of parts. */
 function checkParts(rig: Rig, report: Report): void {
   const [areas, parts] = [given(rig.areas), given(rig.parts)]
@@ -244,6 +260,14 @@ function checkParts(rig: Rig, report: Report): void {
         report(['parts', i, 'reached', 'value'], `there is no channel "${reached.value}" that tells a share of the same area`)
       if (areas.get(area)?.arrowKeys === undefined) report(['parts', i, 'reached'], 'a slider is moved by the arrow keys of its area')
     }
+    const said = saidOver({ holds } as Rig['parts'][number])
+    const asked = rig.channels.find((channel) => channel.id === said?.over)
+    if (said && (asked?.area !== area || asked.signal.of !== 'over'))
+      report(['parts', i, 'holds', 'over'], `there is no channel "${said.over}" of the same area that tells what the pointer is on`)
+    said?.says.forEach((by, n) => {
+      if (typeof by === 'object' && by && 'token' in by && !rig.tokens?.some(({ id: token }) => token === by.token))
+        report(['parts', i, 'holds', 'says', n], `there is no token "${by.token}"`)
+    })
     if (copies && reached) report(['parts', i, 'reached'], 'a copy is reached by nobody: what it shows is there already')
     if (!areas.has(area)) report(['parts', i, 'area'], `there is no area "${area}"`)
     if (host !== undefined && (inside !== undefined || areas.get(area)?.of === 'each'))

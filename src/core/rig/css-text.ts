@@ -108,3 +108,10 @@ export const valueWithHoles = (most: number, message = 'is not one CSS value') =
       const filled = text.replace(/\{[A-Za-z][A-Za-z0-9-]*\}/g, '0')
       return isContained(filled) && !/[{};<]/.test(filled)
     }, message)
+
+/** Whether text is the address of a picture: relative to the page, of the web, or the picture itself. */
+export const isAddress = (text: string): boolean =>
+  /^[^\s"'()\\{};<>]{1,500}$/.test(text) && (!/^[a-z][a-z0-9+.-]*:/i.test(text) || /^(https?:\/\/|data:image\/)/i.test(text))
+
+/** Text as a string of CSS. */
+export const cssString = (text: string): string => `"${text.replaceAll(/["\\]/g, '\\$&').replaceAll(/[\n\r\f]/g, ' ')}"`

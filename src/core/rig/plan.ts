@@ -42,20 +42,20 @@ export function markOfOutput(names: Names, rig: Rig, output: Output): string {
 
 /** Where a part lies in its area, or in the page, by classes. */
 function pathOfPart(rig: Rig, names: Names, part: string): string {
-  const { inside, host } = rig.parts.find(({ id }) => id === part) ?? {}
-  return `${inside === undefined ? '' : pathOfPart(rig, names, inside)} ${host === undefined ? '> ' : ''}.${names.name}-${part}`
+  const { inside, host, is } = rig.parts.find(({ id }) => id === part) ?? {}
+  return `${inside === undefined ? '' : pathOfPart(rig, names, inside)} ${host === undefined && is === undefined ? '> ' : ''}.${names.name}-${part}`
 }
 
 /** Whether a part stands elsewhere than in its area, or lies in one that does. */
 function isElsewhere(rig: Rig, part: string): boolean {
-  const { inside, host } = rig.parts.find(({ id }) => id === part) ?? {}
-  return host !== undefined || (inside !== undefined && isElsewhere(rig, inside))
+  const { inside, host, is } = rig.parts.find(({ id }) => id === part) ?? {}
+  return host !== undefined || is !== undefined || (inside !== undefined && isElsewhere(rig, inside))
 }
 
 /** Whether a part stands in the top layer, or lies in one that does: its place is the window then. */
 function isOverAll(rig: Rig, part: string): boolean {
-  const { inside, host } = rig.parts.find(({ id }) => id === part) ?? {}
-  return host === 'top' || (inside !== undefined && isOverAll(rig, inside))
+  const { inside, host, is } = rig.parts.find(({ id }) => id === part) ?? {}
+  return host === 'top' || is !== undefined || (inside !== undefined && isOverAll(rig, inside))
 }
 
 /** Whether a part lies in the window: with an area that is it, or over all else. */
@@ -80,11 +80,16 @@ export function propertyOfOutput({ name }: Names, output: Output): string {
   return `--${name}-${output.channel ?? ''}-${slotName(output.slot).replace(/^--/, '')}${output.link === undefined ? '' : `-${output.link + 1}`}`
 }
 
-/** The name by which the page is told of a zone, in an attribute of its area and in an event: `zone`, or `over`, with the channel's own (`zone-{channel}`) where an area has several; undefined for other channels. */
+/**
+ * The name by which the page is told of a zone, in an attribute of its area and in an event: `zone`, or `over`, with the channel's own
+ * (`zone-{channel}`) where an area has several; undefined for other channels, and for what the pointer is on where a curve makes another
+ * number of it.
+ */
 export function nameOfZone({ channels }: Rig, channel: Channel): string | undefined {
-  if (!isZone(channel.signal)) return undefined
+  const isTold = ({ signal, curve }: Channel) => isZone(signal) && !(signal.of === 'over' && curve)
+  if (!isTold(channel)) return undefined
   const name = channel.signal.of === 'over' ? 'over' : 'zone'
-  return channels.filter((each) => each.area === channel.area && isZone(each.signal)).length > 1 ? `${name}-${channel.id}` : name
+  return channels.filter((each) => each.area === channel.area && isTold(each)).length > 1 ? `${name}-${channel.id}` : name
 }
 
 /** Whether CSS can say a curve: colours or numbers between two stops, on a straight line, without steps. */

@@ -53,6 +53,12 @@ export const droppedBy = ({ lives }: Part): Dropped | undefined => (typeof lives
 export const atMostAt = ({ lives }: Part): number | undefined =>
   typeof lives === 'object' && 'atMostAt' in lives ? lives.atMostAt : undefined
 
+/** What a part holds that says what the element under the pointer says; undefined for others. */
+export const saidOver = ({ holds }: Part) => (typeof holds === 'object' && 'over' in holds ? holds : undefined)
+
+/** Whether each of several parts has its number, for its CSS: of what is dropped, or there more than once. */
+export const hasIndex = (part: Part): boolean => droppedBy(part) !== undefined || part.count !== undefined
+
 /** The parts that a script adds: all but those that the stylesheet draws. */
 export const addedParts = ({ parts }: Pick<Rig, 'parts'>): readonly Part[] => parts.filter(({ drawn }) => drawn === undefined)
 

@@ -419,6 +419,13 @@ export const givenBySchema = z.object({
     .optional(),
 })
 
+/** By what an element says something: its own words, its label as assistive technology has it, an attribute, or a text of the stylesheet, by its token. */
+export const saidBySchema = z.union([
+  z.enum(['words', 'label']),
+  z.object({ attribute: givenBySchema.shape.attribute.unwrap() }).strict(),
+  z.object({ token: identifier }).strict(),
+])
+
 /**
  * How a part is dropped along the pointer's way over its area: one where the pointer comes in, then one with every so many px of its
  * way, or every so many ms that it is there. It lies where it was dropped, and lives for `forMs`; of more than `atMost` the oldest goes.
@@ -449,7 +456,7 @@ export const partSchema = z.object({
   /**
    * It is there always, or seen only while the pointer is there and until its values have come to rest: what nobody sees costs nothing;
    * or it is on the page only then, at so many places at most, of which the last ones count;
-   * or it is dropped, again and again. `{index}` in its CSS is then its number, from 0.
+   * or it is dropped, again and again. `{index}` in its CSS is then its number, from 0, as it is of one of several.
    */
   lives: z.union([z.literal('on'), z.object({ atMostAt: z.number().int().min(1).max(60) }).strict(), droppedSchema]).optional(),
   /** It is the match's own ::before or ::after: the stylesheet draws it, and no script is needed for it. */
@@ -459,7 +466,9 @@ export const partSchema = z.object({
   /**
    * What it holds, kept in step: a copy of what the match holds, which nobody can select, focus or hear; the same apart from the page,
    * within copies of all that the match lies in and with the page's stylesheets, so that its rules still match; a text, or a
-   * picture; or, of its words, one letter or one word each: there are then as many of it.
+   * picture; or, of its words, one letter or one word each: there are then as many of it. Or what the element says that the pointer is
+   * on, by the number that a channel of the kind `over` tells, as long as nothing else is said; where `isRound`, the radius of its corners
+   * is the property `--radius` of the part.
    */
   holds: z
     .union([
@@ -468,8 +477,13 @@ export const partSchema = z.object({
       z.object({ split: z.enum(['letters', 'words']) }).strict(),
       z.object({ text: givenBySchema }).strict(),
       z.object({ picture: givenBySchema }).strict(),
+      z
+        .object({ over: identifier, says: z.array(saidBySchema.nullable()).min(1).max(20).readonly(), isRound: z.boolean().optional() })
+        .strict(),
     ])
     .optional(),
+  /** It is no new element, but the first of the page that this selects, which is taken over meanwhile. */
+  is: select.optional(),
   /**
    * The pointer and assistive technology reach it, by this role where it has one; else it is seen only. A slider can be focused: it shows where
    * a channel is along its side of the area (0..1), is named by the headings of what these select in its area, and has arrow keys move the pointer from there.
@@ -488,7 +502,10 @@ export const partSchema = z.object({
 export const ruleSchema = z.object({
   select,
   css: cssSchema,
-  /** Only where the script is at work: without it the page stands as designed. `select` is then that of an area, or of what outputs are written on. */
+  /**
+   * Only where the script is at work: without it the page stands as designed. `select` is then that of an area (`:root` for the window), of
+   * something in one, or of what outputs are written on.
+   */
   whilePlayed: z.boolean().optional(),
   /** Only for those who welcome motion; or for those who prefer less of it, whatever else is so. */
   isMotion: z.boolean().optional(),
@@ -518,6 +535,8 @@ export const stateSchema = z.object({
   looks: z.array(z.enum(lookNames)).min(1).max(4).readonly(),
   /** It counts while another match of the area shows them. */
   whose: z.literal('others').optional(),
+  /** Instead of looks: while this channel, a zone, tells one of these. */
+  zone: z.object({ of: identifier, is: z.array(z.number().int().min(0).max(10_000)).min(1).max(100).readonly() }).optional(),
   /** Instead of looks: which of the linked elements this channel, a zone, chooses, counted from 0. */
   chosenBy: identifier.optional(),
   to: targetSchema,

@@ -7,11 +7,12 @@ import { asOneSelector, targetSelect } from './resolve'
 export const statesOf = ({ states = [] }: Rig, { id }: Area): readonly State[] => states.filter(({ area }) => area === id)
 
 /** Whether a state does something that no stylesheet can. */
-const acts = ({ attributes, media, staggerMs, chosenBy, ways = [] }: State): boolean =>
+const acts = ({ attributes, media, staggerMs, chosenBy, zone, ways = [] }: State): boolean =>
   attributes !== undefined ||
   media !== undefined ||
   staggerMs !== undefined ||
   chosenBy !== undefined ||
+  zone !== undefined ||
   ways.some(({ from }) => from !== 'any')
 
 /**

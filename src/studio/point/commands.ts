@@ -2,7 +2,7 @@
 import { nanoid } from 'nanoid'
 import type { Recipe } from '../../core/effect/kind'
 import { isLostOn, shadeOn } from '../../core/effect/lights'
-import { findKind } from '../../core/effect/kinds'
+import { findKind, type AnyKind } from '../../core/effect/kinds'
 import { asOneSelector } from '../../core/rig/resolve'
 import type { Effect } from '../../core/site/site'
 import type { Under } from '../../stage/protocol'
@@ -115,11 +115,31 @@ export function recipeEffect(studio: Studio, kindId: string, recipeId: string, i
   const box = meantRung(studio, kind)
   const target = chosenTarget(studio, box, kind?.wantsSeveral)
   if (!recipe || !target) return undefined
+  if (kind?.onPage) return onWholePage(id, kind, recipe, target)
   const covered = kind?.covers === undefined ? undefined : coveredTarget(studio, box)
   const inside = rolesInside(recipe.roles, target.select)
   const roles = kind?.covers !== undefined && covered ? { ...inside, [kind.covers]: covered } : inside
   const settings: unknown = isReplaced(studio) ? (kind?.onReplaced?.(recipe.settings) ?? recipe.settings) : recipe.settings
   return { id, kind: kindId, name: recipe.title, ...target, ...(roles ? { roles } : {}), settings }
+}
+
+/** An effect for the whole page; what was pointed at fills the role that it has for that. */
+function onWholePage(
+  id: string,
+  kind: AnyKind,
+  recipe: Recipe<unknown>,
+  target: { readonly select: string; readonly noun: string },
+): Effect {
+  const role = kind.onPage?.(recipe.settings)
+  return {
+    id,
+    kind: kind.id,
+    name: recipe.title,
+    select: 'body',
+    noun: 'the page',
+    settings: recipe.settings,
+    ...(role === undefined ? {} : { roles: { [role]: { select: target.select, noun: target.noun } } }),
+  }
 }
 
 /** Whether what is chosen holds nothing, as a picture does; what holds only the picture does hold it. */

@@ -99,6 +99,11 @@ export const given = {
   hasClips: true,
   partsCount: true,
   partsApart: true,
+  /** Some part says what the element under the pointer says, and is as round; some is an element of the page; some have numbers. */
+  partsAsk: true,
+  partsRound: true,
+  partsTaken: true,
+  partsNumbered: true,
   partsDrop: true,
   /** Some values are read in parts. */
   readsParts: true,

@@ -34,8 +34,7 @@ function nearTo(effect: Effect, over: Element | null): readonly Place[] {
 
 /** Takes the pointer to the elements of an effect that have it, and away from those that had it. */
 export function meetEffect(effect: Effect): void {
-  const isElsewhere =
-    (effect.except && pointer.over?.closest(effect.except)) || (given.hasTouch && effect.fine && pointer.isTouch)
+  const isElsewhere = effect.except && pointer.over?.closest(effect.except) ? true : given.hasTouch && effect.fine && pointer.isTouch
   const over = isElsewhere ? null : pointer.over
   if (!effect.findsAll) {
     const hit = over?.closest(effect.select)

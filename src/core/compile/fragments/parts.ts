@@ -1,6 +1,7 @@
 import { keepApart, keepCopy, keepSplit, keepTold } from './copies'
 import { given } from './given'
 import { remember, undone } from './off'
+import { pointer } from './pointer'
 import type { Effect, Part, Place } from './types'
 
 /** Adds the parts of an effect to an element, once. */
@@ -19,8 +20,45 @@ export function addParts(host: HTMLElement, parts: readonly Part[]): void {
       keepSplit(host, home, part)
       continue
     }
-    made.set(part.part, addPart(host, home, part))
+    made.set(part.part, given.partsTaken && part.is ? takePart(part) : addPart(host, home, part))
     if (given.partsCount) for (let n = 1; n < (part.count ?? 1); n++) addPart(host, home, part)
+    if (given.partsNumbered && part.isNumbered)
+      home.querySelectorAll<HTMLElement>(`:scope > .${part.part}`).forEach(({ style }, n) => {
+        style.setProperty(`--${part.part}-index`, String(n))
+      })
+  }
+}
+
+/** Takes an element of the page for a part, over all else. */
+function takePart({ part, is = '' }: Part): HTMLElement {
+  const element = document.querySelector<HTMLElement>(is) ?? document.createElement('span')
+  if (!element.isConnected) return element
+  if (given.takesOff) {
+    const [popover, hidden] = [element.popover, element.ariaHidden]
+    undone.push(() => {
+      element.classList.remove(part)
+      Object.assign(element, { popover, ariaHidden: hidden })
+    })
+  }
+  element.classList.add(part)
+  element.ariaHidden = 'true'
+  element.popover = 'manual'
+  element.showPopover()
+  return element
+}
+
+/** What lies over all else goes over what has come there since: a dialog, a popover, what fills the screen. */
+export function stayOnTop(effect: Effect): void {
+  const top = pointer.over?.closest(':modal, :popover-open, :fullscreen') ?? null
+  if (top === effect.under) return
+  effect.under = top
+  if (!top) return
+  for (const { part, host, is } of effect.parts ?? []) {
+    if (host !== 'top' && !is) continue
+    for (const element of document.querySelectorAll<HTMLElement>(`.${part}`)) {
+      element.hidePopover()
+      element.showPopover()
+    }
   }
 }
 

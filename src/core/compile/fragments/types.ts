@@ -181,6 +181,15 @@ export interface Part {
   readonly attribute?: string
   /** It holds what its host holds, apart from the page. */
   readonly copiesApart?: boolean
+  /** It says what the element says that the pointer is on, of those that these select, each in its own way; and is as round. */
+  readonly asks?: readonly string[]
+  readonly says?: readonly (((element: Element) => string | null | undefined) | undefined)[]
+  readonly isRound?: boolean
+  met?: Element
+  /** Each of several has its number. */
+  readonly isNumbered?: boolean
+  /** It is the first element of the page that this selects. */
+  readonly is?: string
   /** It is one letter, or one word, of what its host says. */
   readonly splits?: 'letters' | 'words'
   /** It can be reached, by this role where it has one. */
@@ -316,6 +325,8 @@ export interface Effect {
   /** At how many places at most its parts are there, where they come and go with the pointer; where they are, the oldest first. */
   readonly meets?: number
   alive?: Place[]
+  /** What else lies over all, and has the pointer. */
+  under?: Element | null
   /** Nothing moves its elements: what the pointer hits tells which it is on. */
   readonly byHit?: boolean
   hit?: Place | undefined

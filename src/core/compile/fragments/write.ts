@@ -3,9 +3,10 @@ import { linkAt, linkMoves } from './chain'
 import { showDrops } from './drops'
 import { flowsOn } from './flow'
 import { given } from './given'
+import { tellMet } from './met'
 import { keepOwn } from './own'
 import { undone } from './off'
-import { addParts, endParts, meetParts, showParts } from './parts'
+import { addParts, endParts, meetParts, showParts, stayOnTop } from './parts'
 import { numberElements, showLook } from './show-look'
 import { seenOn, targetsOf } from './targets'
 import { tell, tellSettled, tellSlider, tellZones } from './tell'
@@ -72,6 +73,8 @@ export function write(effect: Effect, place: Place, t: number): boolean {
   if (given.hasDues && effect.turnsLooks && place.look.dueAt < Infinity) place.moves = true
   if (given.hasFlows && flowsOn(place, t)) place.moves = true
   if (given.partsMeet && effect.meets && !place.moves) meetParts(effect, place)
+  if (given.partsAsk) tellMet(effect, place)
+  if (given.partsOnTop && place.isOn) stayOnTop(effect)
   if (effect.shownWhileOn) showParts(place, effect.shownWhileOn)
   if (effect.turnsLooks) showLook(effect, place)
   if (given.placesBeside) layBeside(effect, place)

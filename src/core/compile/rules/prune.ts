@@ -63,6 +63,8 @@ const laterMembers = [
   'alive',
   'hit',
   'held',
+  'met',
+  'under',
 ]
 
 /** The names of members of objects that are the script's own. */

@@ -1,0 +1,34 @@
+import { given } from './given'
+import { overOf } from './over'
+import { partsOf } from './parts'
+import { pointer } from './pointer'
+import type { Effect, Place } from './types'
+
+/** What an element is called: by its label, the text that stands for a picture, its title, or its own words. */
+export const labelOf = (element: Element) =>
+  element.ariaLabel ??
+  element.getAttribute('title') ??
+  (element.textContent.trim() || element.querySelector('[alt]')?.getAttribute('alt')) ??
+  element.getAttribute('alt')
+
+/** A text of the stylesheet, without its quotes. */
+export const toldOf = (element: Element, property: string) =>
+  getComputedStyle(element)
+    .getPropertyValue(property)
+    .replaceAll(/^\s*["']|["']\s*$/g, '')
+
+/** Has parts say what the element says that the pointer is on, by the number of what asks for that; they go on saying it until another one says something. */
+export function tellMet(effect: Effect, place: Place): void {
+  for (const part of effect.parts ?? []) {
+    const { asks, says = [] } = part
+    if (!asks) continue
+    const element = place.isOn && pointer.over?.closest(asks.join(', '))
+    if (!element || element === part.met) continue
+    part.met = element
+    const say = says[overOf(asks) - 1]
+    for (const each of partsOf(place.area, effect.isWindow ? `.${part.part}` : `:scope .${part.part}`)) {
+      if (say) each.textContent = say(element)?.trim() ?? ''
+      if (given.partsRound && part.isRound) each.style.setProperty('--radius', getComputedStyle(element).borderRadius)
+    }
+  }
+}
