@@ -118,7 +118,7 @@ export function writeSignal(signal: Signal, around: Surroundings, constants: Con
         told,
       )
     case 'over':
-      return fields(`() => overOf([${signal.among.map(quote).join(', ')}])`, told)
+      return fields(`(at, { reading }) => overOf([${signal.among.map(quote).join(', ')}], reading)`, told)
     case 'overX':
     case 'overY':
     case 'overWidth':

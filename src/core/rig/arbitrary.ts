@@ -4,7 +4,7 @@ import type { Insets } from '../geometry/insets'
 import type { Feel } from '../feel/feel'
 import { lookNames } from '../look/look'
 import { keys, type Sample } from '../signal/sample'
-import { isZone, type Signal } from '../signal/signal'
+import { isZone, metBy, type Signal } from '../signal/signal'
 import type { Channel, FrameOf, Rig } from './rig'
 
 /** Numbers as a designer or a browser gives them: six decimals, and none that are hardly there. */
@@ -169,6 +169,7 @@ function ofElements(channel: Omit<Channel, 'id'>, of: Rig['areas'][number]['of']
   const { signal: read, frame: home } = channel
   if (!/^(overflow|excess)/.test(read.of)) return channel
   const isOfEach = typeof home === 'object' && 'each' in home
+  if (of !== 'each' && read.of.startsWith('excess')) return { ...channel, signal: { of: 'height' } }
   if (isOfEach || of === 'each') return isOfEach ? channel : { ...channel, frame: 'area' }
   return { ...channel, signal: { of: 'width' } }
 }
@@ -214,6 +215,7 @@ export const rig: fc.Arbitrary<Rig> = fc
       made.map((each) => ofElements(each, of)),
       of,
     )
+    const asksHits = except !== undefined || channels.some(({ signal: each }) => metBy(each).length > 0)
     return {
       areas: [
         {
@@ -228,7 +230,8 @@ export const rig: fc.Arbitrary<Rig> = fc
           looks: machine,
           ...(beyond !== undefined && of === 'each' && among === 'all' ? { beyond } : {}),
           ...(except === undefined ? {} : { except }),
-          ...(arrowKeys === undefined ? {} : { arrowKeys }),
+          // Keys put the pointer on the area, whatever lies there.
+          ...(arrowKeys === undefined || asksHits ? {} : { arrowKeys }),
         },
       ],
       channels: channels.map((each, i) => ({ ...each, id: `c${i}` })),

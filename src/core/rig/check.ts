@@ -1,6 +1,6 @@
 // What must be so among the members of a rig, with messages that name the place.
 import type { Unit } from './names'
-import { isZone } from '../signal/signal'
+import { isTold, isZone } from '../signal/signal'
 import { atMostAt, droppedBy, hasIndex, partOf, saidOver, unitOfKnob, type Rig } from './rig'
 import { rigShape } from './schema'
 import { slotName, unitOf, type Slot } from './slot'
@@ -56,6 +56,8 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
       !(typeof channel.frame === 'object' ? 'each' in channel.frame : channel.frame === 'area' && area?.of === 'each')
     )
       report(['channels', i, 'signal'], 'how much larger something is, is told of single elements')
+    if (channel.signal.of.startsWith('excess') && area?.of !== 'each')
+      report(['channels', i, 'signal'], 'how much larger something is than its area is told where that is one element')
     if (channel.away.isShare && channel.frame !== 'area' && area?.of !== 'each')
       report(['channels', i, 'away'], 'a share of what is not one element is told in the area itself')
     if (channel.signal.of === 'chosen') {
@@ -217,7 +219,7 @@ function checkStates(
       report(['states', i, 'chosenBy'], `there is no channel "${chosenBy}" in the area that tells a zone`)
     if (chosenBy !== undefined && !(typeof to === 'object' && 'linked' in to)) report(['states', i, 'to'], 'what is chosen is linked')
     const by = channels.get(told?.of ?? '')
-    if (told && (by?.area !== area || !isZone(by.signal) || typeof by.frame === 'object'))
+    if (told && (by?.area !== area || !isTold(by.signal) || typeof by.frame === 'object'))
       report(['states', i, 'zone', 'of'], `there is no channel "${told.of}" in the area that tells a zone of it`)
     if (told && (attributes ?? media ?? chosenBy))
       report(['states', i, 'zone'], 'what a zone tells is declared, and nothing is done with it')

@@ -1,7 +1,7 @@
 // What there is to a rig, area by area, and the names that all of it has on a page.
 import { addedParts, partOf, sliderOf, type Area, type Channel, type FrameOf, type Output, type Part, type Rig, type Target } from './rig'
 import { areaOf } from './resolve'
-import { isZone } from '../signal/signal'
+import { isTold } from '../signal/signal'
 import { keptProperties, propertyOf, slotName } from './slot'
 
 /** The names that a rig's properties have on a page. */
@@ -86,10 +86,10 @@ export function propertyOfOutput({ name }: Names, output: Output): string {
  * number of it.
  */
 export function nameOfZone({ channels }: Rig, channel: Channel): string | undefined {
-  const isTold = ({ signal, curve }: Channel) => isZone(signal) && !(signal.of === 'over' && curve)
-  if (!isTold(channel)) return undefined
+  const hasName = ({ signal, curve }: Channel) => isTold(signal) && !(signal.of === 'over' && curve)
+  if (!hasName(channel)) return undefined
   const name = channel.signal.of === 'over' ? 'over' : 'zone'
-  return channels.filter((each) => each.area === channel.area && isTold(each)).length > 1 ? `${name}-${channel.id}` : name
+  return channels.filter((each) => each.area === channel.area && hasName(each)).length > 1 ? `${name}-${channel.id}` : name
 }
 
 /** Whether CSS can say a curve: colours or numbers between two stops, on a straight line, without steps. */

@@ -25,7 +25,9 @@ function innermost(frames: readonly Frame[], at: At): Frame | undefined {
 
 export const over: Reader<Extract<Signal, { of: 'over' }>> = {
   span: ({ among }) => among.length,
-  read: ({ among }, at) => {
+  // While a pointer goes it is on what it was on.
+  read: ({ among }, at, { reading }) => {
+    if (!at.pointer.present) return Number.isNaN(reading) ? 0 : reading
     const frame = innermost(
       among.flatMap((select) => at.met.get(select) ?? []),
       at,
@@ -40,7 +42,7 @@ type OverBox = Extract<Signal, { of: 'overX' }>
 const ofBox = (measure: (frame: Frame, at: At) => number): Reader<OverBox> => ({
   span: () => pxSpan,
   read: ({ among }, at, memory: Memory) => {
-    memory.held = innermost(at.met.get(among) ?? [], at) ?? memory.held
+    if (at.pointer.present) memory.held = innermost(at.met.get(among) ?? [], at) ?? memory.held
     return memory.held ? measure(memory.held, at) : 0
   },
 })

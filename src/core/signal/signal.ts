@@ -8,8 +8,11 @@ export type SignalName = Signal['of']
 export type LookValues = Described<typeof lookValuesSchema>
 export type Pose = Described<typeof poseSchema>
 
-/** Whether a signal tells a zone: which of several the pointer is in, or nearest to, or on. */
-export const isZone = ({ of }: Signal): boolean => of === 'zone' || of === 'nearest' || of === 'over'
+/** Whether a signal tells a zone, which may choose one of several elements: which of them the pointer is in, or nearest to. */
+export const isZone = ({ of }: Signal): boolean => of === 'zone' || of === 'nearest'
+
+/** Whether the page is told of what a signal reads: of a zone, or of what the pointer is on. */
+export const isTold = (signal: Signal): boolean => isZone(signal) || signal.of === 'over'
 
 /** The selectors of what a signal asks whether the pointer is on it. */
 export const metBy = (signal: Signal): readonly string[] =>

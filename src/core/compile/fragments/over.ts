@@ -2,9 +2,10 @@ import { frameOf } from './frames'
 import { pointer } from './pointer'
 import type { Effect, Follower } from './types'
 
-/** Which of several selectors the innermost element under the pointer matches, the last of those that do, from 1; 0 for none. */
-export function overOf(among: readonly string[]): number {
-  const element = pointer.over?.closest(among.join(', '))
+/** Which of several selectors the innermost element under the pointer matches, the last of those that do, from 1; 0 for none. While a pointer goes, as it was. */
+export function overOf(among: readonly string[], before = 0): number {
+  if (!pointer.over) return before
+  const element = pointer.over.closest(among.join(', '))
   return element ? 1 + among.findLastIndex((select) => element.matches(select)) : 0
 }
 
