@@ -1,4 +1,5 @@
 // Pointing: what lies under the pointer is told as it changes, and a click chooses it.
+import { showHand } from './hand'
 import { elementsUnder } from './ladder'
 import type { Numbers } from './numbers'
 import type { Overlay } from './overlay'
@@ -36,7 +37,7 @@ export function makePointing(
       event.stopPropagation()
       lookUnder(event.clientX, event.clientY, true, event.shiftKey)
       isOn = false
-      page.documentElement.style.cursor = ''
+      showHand(page, null)
     },
     { capture: true },
   )
@@ -45,8 +46,7 @@ export function makePointing(
     set: (next) => {
       isOn = next
       told = ''
-      page.documentElement.style.cursor = isOn ? 'crosshair' : ''
-      if (page.documentElement.getAttribute('style') === '') page.documentElement.removeAttribute('style')
+      showHand(page, isOn ? 'crosshair' : null)
       if (!isOn) return overlay.outline(null)
       // What lies under a pointer that already stands on the page is told at once.
       const standing = source.pointer()

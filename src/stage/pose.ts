@@ -1,4 +1,5 @@
 // Pose by hand: with the pointer fastened, the element itself is dragged to where it should be there.
+import { showHand } from './hand'
 import type { Place } from '../core/geometry/place'
 import { findAll } from '../play/find'
 import type { PointerSource } from './pointer-source'
@@ -42,7 +43,7 @@ export function makePose(
   return (select) => {
     if (select === posed) return
     posed = select
-    page.documentElement.style.cursor = select === null ? '' : 'move'
+    showHand(page, select === null ? null : 'move')
   }
 }
 

@@ -278,6 +278,22 @@ describe('checks', () => {
     expect(namesOf(found(riding, { told: told() }))).toEqual([])
   })
 
+  it('tell of a cursor that comes late, or is nothing at all over something, with the system’s own hidden', () => {
+    const shapes = [{ id: 'shape-1', shape: 'none', sizePx: 20, colour: '#123', ink: '#fff', says: 'text', text: 'a', picture: '' }]
+    const wordsOf = (settings: object, roles: object = {}) =>
+      found(siteOf('cursor', settings, { select: 'body', roles }), { told: told() }).map(({ words }) => words)
+    expect(wordsOf({ lateMs: 80 })).toEqual([
+      'Effect 1 hides the cursor, and what stands for it comes late: nothing marks where a click goes.',
+    ])
+    expect(wordsOf({ lateMs: 80, system: 'stays' })).toEqual([])
+    expect(wordsOf({ shape: 'both' })).toEqual([])
+    expect(wordsOf({ shapes }, { 'shape-1': { select: '.key', noun: 'the key' } })).toEqual([
+      'Effect 1 hides the cursor, and over some elements nothing at all marks where the pointer is.',
+    ])
+    const late = siteOf('cursor', { lateMs: 80 }, { select: 'body' })
+    expect(found(afterFix(late, found(late, { told: told() })[0]), { told: told() })).toEqual([])
+  })
+
   it('tell of a hidden cursor that nothing stands for', () => {
     const plain = fade('self')
     const site = siteOf('free', { ...plain, outputs: [], rules: [{ select: '.card', css: { cursor: 'none', color: 'red' } }] })

@@ -1,7 +1,38 @@
 // Cursor: the system's cursor is hidden, and nothing else marks where the pointer is.
-import { settingsTo, nameOf, type Check } from './check'
+import type { Rig } from '../rig/rig'
+import { settingsTo, nameOf, type Check, type Checked, type Fix } from './check'
 
-const hidesCursor = (css: Readonly<Record<string, string>>) => css.cursor?.trim() === 'none'
+const hidesCursor = (css: Readonly<Record<string, string>>) => /^none\b/.test(css.cursor?.trim() ?? '')
+
+/** How long what stands for the pointer takes to be where that is: the least of all parts, ms; Infinity where none goes with it. */
+function lateBy({ channels, outputs }: Rig): number {
+  const times = outputs.flatMap(({ to, slot, channel: id }) => {
+    const channel = channels.find((each) => each.id === id)
+    // A part that travels by px is a mark of where the pointer is.
+    if (typeof to !== 'object' || !('part' in to) || slot.on !== 'transform' || !channel || !/^([xy]Px|past)$/.test(channel.signal.of))
+      return []
+    return [channel.feel.kind === 'direct' ? 0 : 1]
+  })
+  return Math.min(Infinity, ...times)
+}
+
+/** What the cursor is over some elements: not seen at all. */
+const isUnseenOver = ({ states = [] }: Rig) =>
+  states.some(({ zone, to, css }) => zone && typeof to === 'object' && 'part' in to && to.part === 'shape' && css.opacity === '0')
+
+/** Showing the system's own again: by a setting of the kind, or by the rules of a rig by hand. */
+function showing(checked: Checked): Fix | undefined {
+  const settings = checked.effect.settings as {
+    readonly system?: string
+    readonly rules?: readonly { readonly css: Readonly<Record<string, string>> }[]
+  }
+  const words = 'Show the cursor'
+  if (settings.system !== undefined) return { words, edit: settingsTo(checked, { ...settings, system: 'stays' }) }
+  const rules = settings.rules?.map((rule) =>
+    hidesCursor(rule.css) ? { ...rule, css: Object.fromEntries(Object.entries(rule.css).filter(([name]) => name !== 'cursor')) } : rule,
+  )
+  return rules && { words, edit: settingsTo(checked, { ...settings, rules }) }
+}
 
 export const cursor: Check = {
   id: 'cursor',
@@ -9,29 +40,14 @@ export const cursor: Check = {
   look: (checked) => {
     const { rig } = checked.planned
     const hides = [...rig.rules, ...(rig.states ?? [])].some(({ css }) => hidesCursor(css))
-    // A part that travels by px is a mark of where the pointer is.
-    const travels = new Set(rig.channels.filter(({ signal }) => /^([xy]Px|past)$/.test(signal.of)).map(({ id }) => id))
-    const isMarked = rig.outputs.some(
-      ({ to, slot, channel }) =>
-        typeof to === 'object' && 'part' in to && slot.on === 'transform' && channel !== undefined && travels.has(channel),
-    )
-    if (!hides || isMarked) return undefined
-    const settings = checked.effect.settings as { readonly rules?: readonly { readonly css: Readonly<Record<string, string>> }[] }
-    return {
-      words: `${nameOf(checked)} hides the cursor, and nothing else marks where the pointer is.`,
-      fix: settings.rules
-        ? {
-            words: 'Show the cursor',
-            edit: settingsTo(checked, {
-              ...settings,
-              rules: settings.rules.map((rule) =>
-                hidesCursor(rule.css)
-                  ? { ...rule, css: Object.fromEntries(Object.entries(rule.css).filter(([name]) => name !== 'cursor')) }
-                  : rule,
-              ),
-            }),
-          }
-        : undefined,
-    }
+    const late = lateBy(rig)
+    if (!hides || (late === 0 && !isUnseenOver(rig))) return undefined
+    const why =
+      late === Infinity
+        ? 'nothing else marks where the pointer is'
+        : late > 0
+          ? 'what stands for it comes late: nothing marks where a click goes'
+          : 'over some elements nothing at all marks where the pointer is'
+    return { words: `${nameOf(checked)} hides the cursor, and ${why}.`, fix: showing(checked) }
   },
 }

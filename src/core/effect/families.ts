@@ -9,6 +9,6 @@ export const reveal: Family = { title: 'Reveal' }
 /** What an element is while the pointer, a finger or the focus is on it. */
 export const state: Family = { title: 'State' }
 /** What the pointer itself becomes, or has with it. */
-export const atPointer: Family = { title: 'At the pointer' }
+export const atPointer: Family = { title: 'Cursor' }
 /** Rigs by hand. */
 export const custom: Family = { title: 'Custom' }

@@ -21,7 +21,8 @@ export function namesOf(effects: readonly Pick<Effect, 'select' | 'kind'>[]): re
   const taken = new Set<string>()
   return effects.map(({ select, kind }) => {
     const noun = wordOf(select)
-    const word = noun === kind || noun.endsWith(`-${kind}`) ? noun : `${noun}-${kind}`
+    // What is on the whole page is the one of its kind there.
+    const word = select === 'body' ? kind : noun === kind || noun.endsWith(`-${kind}`) ? noun : `${noun}-${kind}`
     let name = word
     for (let n = 2; taken.has(name); n++) name = `${word}-${n}`
     taken.add(name)

@@ -114,4 +114,8 @@ export const isAddress = (text: string): boolean =>
   /^[^\s"'()\\{};<>]{1,500}$/.test(text) && (!/^[a-z][a-z0-9+.-]*:/i.test(text) || /^(https?:\/\/|data:image\/)/i.test(text))
 
 /** Text as a string of CSS. */
-export const cssString = (text: string): string => `"${text.replaceAll(/["\\]/g, '\\$&').replaceAll(/[\n\r\f]/g, ' ')}"`
+export const cssString = (text: string): string =>
+  `"${text
+    .replaceAll(/["\\]/g, '\\$&')
+    .replaceAll(/[\n\r\f]/g, ' ')
+    .replaceAll('<', '\\3c ')}"`

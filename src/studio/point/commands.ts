@@ -188,12 +188,15 @@ export function addRecipe(studio: Studio, kindId: string, recipeId: string): voi
   if (!effect) return
   const words = chosenTarget(studio)
   studio.view.update({ selected: effect.id, pointing: notPointing, trial: null })
+  const kind = findKind(kindId)
   if (words && words.select !== effect.select)
     notify(
       studio,
-      findKind(kindId)?.wantsSeveral
-        ? `It is on ${effect.noun}, by ${effect.select}; the caption can put it on others.`
-        : `It is on ${effect.select}, the box that ${words.select} stands in; the caption can put it on the words alone.`,
+      kind?.onPage
+        ? `It is on the whole page${effect.roles ? ', and changes over what you pointed at' : ''}; the caption can put it on an element.`
+        : kind?.wantsSeveral
+          ? `It is on ${effect.noun}, by ${effect.select}; the caption can put it on others.`
+          : `It is on ${effect.select}, the box that ${words.select} stands in; the caption can put it on the words alone.`,
     )
   studio.store.edit({ do: 'add', effect, at: studio.store.history.get().site.effects.length }, `Adding ${effect.name}`)
   void fitToPage(studio, effect)

@@ -4,18 +4,21 @@ import { partsOf } from './parts'
 import { pointer } from './pointer'
 import type { Effect, Place } from './types'
 
-/** What an element is called: by its label, the text that stands for a picture, its title, or its own words. */
+/** What an element is called: by its label, its title, its heading, its own words, or the text that stands for a picture. */
 export const labelOf = (element: Element) =>
-  element.ariaLabel ??
-  element.getAttribute('title') ??
-  (element.textContent.trim() || element.querySelector('[alt]')?.getAttribute('alt')) ??
-  element.getAttribute('alt')
+  element.ariaLabel ||
+  element.getAttribute('title') ||
+  (element.querySelector('h1, h2, h3, h4, h5, h6') ?? element).textContent.trim() ||
+  (element.querySelector('[alt]') ?? element).getAttribute('alt')
 
-/** A text of the stylesheet, without its quotes. */
+/** A text of the stylesheet, without its quotes and with what is escaped in it. */
 export const toldOf = (element: Element, property: string) =>
   getComputedStyle(element)
     .getPropertyValue(property)
     .replaceAll(/^\s*["']|["']\s*$/g, '')
+    .replaceAll(/\\(?:([0-9a-f]{1,6}) ?|(.))/gi, (_, code: string | undefined, character: string) =>
+      code === undefined ? character : String.fromCodePoint(parseInt(code, 16)),
+    )
 
 /** Has parts say what the element says that the pointer is on, by the number of what asks for that; they go on saying it until another one says something. */
 export function tellMet(effect: Effect, place: Place): void {

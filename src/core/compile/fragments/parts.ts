@@ -9,7 +9,8 @@ export function addParts(host: HTMLElement, parts: readonly Part[]): void {
   const [first] = parts
   if (given.readsParts && first && host.querySelector(`:scope > .${first.part}`)) return
   const made = new Map<string, HTMLElement>()
-  if (given.hasPositions && getComputedStyle(host).position === 'static') {
+  const isElsewhere = given.partsElsewhere && !parts.some((part) => !part.inside && !part.host && !part.is)
+  if (given.hasPositions && !isElsewhere && getComputedStyle(host).position === 'static') {
     if (given.takesOff) remember(host, 'position')
     host.style.position = 'relative'
   }
@@ -34,10 +35,11 @@ function takePart({ part, is = '' }: Part): HTMLElement {
   const element = document.querySelector<HTMLElement>(is) ?? document.createElement('span')
   if (!element.isConnected) return element
   if (given.takesOff) {
-    const [popover, hidden] = [element.popover, element.ariaHidden]
+    const before = ['class', 'style', 'popover', 'aria-hidden'].map((name) => [name, element.getAttribute(name)] as const)
     undone.push(() => {
-      element.classList.remove(part)
-      Object.assign(element, { popover, ariaHidden: hidden })
+      for (const [name, text] of before)
+        if (text === null) element.removeAttribute(name)
+        else element.setAttribute(name, text)
     })
   }
   element.classList.add(part)

@@ -65,6 +65,8 @@ export function expandCursor(given: CursorSettings, select: string, roles: Fille
 const hidden = (home: string): readonly Rule[] => [
   { select: home, css: { cursor: 'none !important' }, whilePlayed: true },
   { select: `${home} :not(:is(${nativeControls}))`, css: { cursor: 'none !important' }, whilePlayed: true },
+  // Of no weight: what the page itself gives them stays.
+  { select: `:where(${home} :is(${nativeControls}))`, css: { cursor: 'auto' } },
 ]
 
 /** Whether a shape is drawn: an element of the page alone is none. */
@@ -287,6 +289,8 @@ const textCss = {
   'text-align': 'center',
   'overflow-wrap': 'anywhere',
   'text-wrap': 'balance',
+  overflow: 'clip',
+  'border-radius': 'inherit',
   opacity: '0',
   transition: 'opacity {change} ease',
 }

@@ -57,6 +57,7 @@ export function expandNative(settings: CursorSettings, select: string): Rig {
     rules: [
       { select: home, css: { cursor } },
       { select: `${home} :not(:is(${nativeControls}))`, css: { cursor } },
+      { select: `:where(${home} :is(${nativeControls}))`, css: { cursor: 'auto' } },
     ],
     finePointerOnly: true,
   })

@@ -45,7 +45,7 @@ export const overShape = (id: string): OverShape => ({
   sizePx: 72,
   colour: '#1d3b40',
   ink: '#ffffff',
-  says: 'label',
+  says: 'text',
   text: 'Open',
   picture: '',
 })
