@@ -184,7 +184,7 @@ test('is the browser’s own matter where a still picture is wanted: no script',
   expect(await alone.locator('script').count()).toBe(0)
   for (const select of ['body', '.work', '.key'])
     expect(await systemAt(alone, select)).toMatch(/^url\("data:image\/svg\+xml,.*c98b5a.*"\) 10 10, auto$/)
-  expect(await systemAt(alone, '.field')).toBe('text')
+  expect(await systemAt(alone, '.field')).toBe('auto')
 })
 
 test('leaves the system’s own to fingers, print, forced colours, and where no script runs; with less motion nothing comes late', async ({

@@ -296,8 +296,11 @@
     advanced = Math.max(advanced, t)
   }
 
-  // The angle (degrees) nearest to the last one that points the same way.
-  const unwrapped = (angle, last = angle) => last + ((((angle - last) % 360) + 540) % 360) - 180
+  // The angle (degrees) nearest to the last one that points the same way; the last one itself, where only its rounding is another.
+  function unwrapped(angle, last = angle) {
+    const turn = ((((angle - last) % 360) + 540) % 360) - 180
+    return Math.abs(turn) < 1e-9 ? last : last + turn
+  }
 
   // Takes the focus to the places that have it; null takes it away.
   function meetFocus(effect, target) {

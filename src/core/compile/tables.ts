@@ -83,7 +83,10 @@ function valuesOf(same: readonly EffectDraft[]): readonly Fields[] {
 
 /** Whether one value can be on all of these: what is in step with something else, and links of a chain but for those on parts, are each on elements of their own. */
 const areJoined = (fields: Fields, ...ons: readonly Targets[]) =>
-  ons.every(({ linked, parts }) => linked === undefined && (!fields.has('links') || (!fields.has('link') && parts.length > 0)))
+  ons.every(
+    ({ linked, parts }) =>
+      linked === undefined && (!(fields.has('links') || fields.has('pieces')) || (!fields.has('link') && parts.length > 0)),
+  )
 
 function withTargets(fields: Fields, { self, within, linked, parts }: Targets): Fields {
   const all = new Map(fields)

@@ -255,7 +255,16 @@ export function writeChannel(
   fields.set('band', number(band))
   // A half of what cannot be seen is the most that is rounded off.
   if (!write.curve) fields.set('digits', String(Math.max(2, Math.min(20, Math.ceil(-Math.log10(band / 2))))))
-  if (chain !== undefined && feel.kind === 'glide') {
+  if (chain !== undefined && signal.of === 'past') {
+    fields
+      .set('read', '() => 0')
+      .set('feel', 'direct')
+      .set('pieces', String(chain))
+      .set('lagMs', number(signal.lagMs))
+      .set('axis', quote(signal.axis))
+    fields.delete('due')
+    if (write.link !== undefined) fields.set('link', String(write.link))
+  } else if (chain !== undefined && feel.kind === 'glide') {
     fields.set('feel', 'direct').set('links', String(chain)).set('halfLifeMs', number(feel.halfLifeMs))
     if (going?.kind === 'glide') fields.set('goingHalfLifeMs', number(going.halfLifeMs))
     if (write.link !== undefined) fields.set('link', String(write.link))

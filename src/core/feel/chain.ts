@@ -60,3 +60,9 @@ export function turnChainTo(chain: Chain, target: number, glide: Glide, t: numbe
   chain.target = target
   chain.glide = glide
 }
+
+/** Puts all links at rest at `value`: only where nobody sees them. */
+export function placeChain(chain: Chain, value: number): void {
+  chain.target = value
+  chain.gaps.fill(0)
+}

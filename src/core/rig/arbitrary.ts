@@ -74,7 +74,7 @@ const signal: fc.Arbitrary<Signal> = fc.oneof(
   },
   { weight: 1, arbitrary: fc.record({ of: fc.constant('still' as const), afterMs: between(10, 400) }) },
   { weight: 1, arbitrary: fc.record({ of: fc.constant('here' as const), come: timed, go: timed }) },
-  { weight: 1, arbitrary: fc.record({ of: fc.constant('past' as const), axis, lagMs: between(0, 300) }) },
+  { weight: 2, arbitrary: fc.record({ of: fc.constant('past' as const), axis, lagMs: between(0, 300) }) },
   {
     weight: 1,
     arbitrary: fc.record({
@@ -158,8 +158,18 @@ const channel: fc.Arbitrary<Omit<Channel, 'id'>> = fc
       .map(({ chain, halfLife, timing }) => ({
         ...base,
         area: 'cards',
-        // A chain follows by a glide.
-        ...(chain === undefined ? {} : { chain, feel: halfLife, going: undefined }),
+        // A chain follows by a glide; where the pointer was is told as it is.
+        ...(chain === undefined
+          ? {}
+          : base.signal.of === 'past'
+            ? {
+                chain,
+                feel: { kind: 'direct' as const },
+                going: undefined,
+                curve: undefined,
+                away: { ...base.away, kind: 'hold' as const },
+              }
+            : { chain, feel: halfLife, going: undefined }),
         ...(base.signal.of === 'look' && chain === undefined ? { timing } : {}),
       })),
   )

@@ -1,5 +1,5 @@
 // Channels that are chains.
-import { chainAt, turnChainTo, valueOfLink, type Chain } from '../feel/chain'
+import { chainAt, placeChain, turnChainTo, valueOfLink, type Chain } from '../feel/chain'
 import type { Feel } from '../feel/feel'
 import type { Glide } from '../feel/glide'
 
@@ -9,5 +9,6 @@ const gliding = (feel: Feel): Glide => (feel.kind === 'glide' ? feel : { kind: '
 export const chains = {
   begin: (value: number, count: number, feel: Feel, band: number): Chain => chainAt(value, count, gliding(feel), band),
   turn: (chain: Chain, target: number, feel: Feel, t: number) => turnChainTo(chain, target, gliding(feel), t),
+  place: placeChain,
   value: valueOfLink,
 }

@@ -81,8 +81,15 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
     ) {
       report(['channels', i, 'seenBy'], `there is no channel "${channel.seenBy}" in the same area and frame`)
     }
-    if (channel.chain !== undefined && (channel.feel.kind !== 'glide' || (channel.going && channel.going.kind !== 'glide')))
+    const isPath = channel.signal.of === 'past'
+    if (channel.chain !== undefined && !isPath && (channel.feel.kind !== 'glide' || (channel.going && channel.going.kind !== 'glide')))
       report(['channels', i, 'feel'], 'a chain follows by a glide')
+    if (
+      channel.chain !== undefined &&
+      isPath &&
+      (channel.feel.kind !== 'direct' || channel.curve || channel.going || channel.away.kind !== 'hold')
+    )
+      report(['channels', i], 'where the pointer was at several times is told as it is: directly, through no curve, and held')
     if (channel.away.kind === 'letGo' && rig.outputs.some((output) => output.channel === channel.id && output.weight === undefined)) {
       report(['channels', i, 'away'], 'an output of a channel that lets go needs a weight')
     }

@@ -13,6 +13,7 @@ import { isBySize } from '../signal/size'
 import type { ChannelPlan } from './plan'
 import type { Timing } from './rig'
 import { chains } from './chains'
+import { beginPath, endPath, onPath, pathOf, type Path } from './path'
 
 /** What the followers need of a channel. */
 export type Followed = Pick<
@@ -27,8 +28,9 @@ export interface ChannelState extends Memory {
   readonly follower: Follower
   /** Where it is heard at frames alone: what it turns to with the next one. */
   next: { readonly target: number; readonly feel: Feel } | undefined
-  /** Where it is a chain. */
+  /** Where it is a chain; where it is a path. */
   readonly chain: Chain | undefined
+  readonly path: Path | undefined
   /** How far its values go apart, by which rest is judged. */
   readonly span: number
 }
@@ -78,13 +80,16 @@ export function beginPlay(
   const states = channels.map((channel, index): ChannelState => {
     const value = start?.(index) ?? poseOf(channel)
     const span = spanOf(channel)
-    const chain = channel.chain ? chains.begin(value, channel.chain, channel.feel, restBand * span) : undefined
+    const path = pathOf(channel.signal, channel.chain, frame)
+    const chain = channel.chain && !path ? chains.begin(value, channel.chain, channel.feel, restBand * span) : undefined
     const { signal } = channel
     const reading = 'first' in signal ? (signal.first ?? NaN) : NaN
     if (Number.isFinite(reading)) presence.zones.set(channel.id, reading)
-    return { reading, turn: 0, turnedTo: NaN, next: undefined, own: followerAt(0), follower: followerAt(value), chain, span }
+    return { reading, turn: 0, turnedTo: NaN, next: undefined, own: followerAt(0), follower: followerAt(value), chain, path, span }
   })
-  const flowing = [...channels.keys()].filter((index) => Boolean(channels[index] && readers[channels[index].signal.of].due))
+  const flowing = [...channels.keys()].filter(
+    (index) => !states[index]?.path && Boolean(channels[index] && readers[channels[index].signal.of].due),
+  )
   return { channels, states, frame, area, presence, insets, zones: [], met: new Map(), focusable: [], index: 0, flowing }
 }
 
@@ -129,9 +134,16 @@ export function meetPlay(play: Play, at: At, arrives: boolean): void {
     const channel = play.channels[i]
     const state = play.states[i]
     if (!channel || !state) continue
+    if (state.path) {
+      if (arrives) beginPath(state.path, at.pointer, at.t)
+      continue
+    }
     const reading = readers[channel.signal.of].read(channel.signal, at, state)
     const seenBy = channel.seenBy === undefined ? undefined : play.states[channel.seenBy]
-    if (arrives && seenBy && valueAt(seenBy.follower, at.t) === 0) placeAt(state.follower, shape(channel, reading))
+    if (arrives && seenBy && valueAt(seenBy.follower, at.t) === 0) {
+      if (state.chain) chains.place(state.chain, shape(channel, reading))
+      else placeAt(state.follower, shape(channel, reading))
+    }
     turnChannel(channel, state, reading, feelOf(channel, at), at)
   }
 }
@@ -143,6 +155,7 @@ export function leavePlay(play: Play, at: At): void {
     const channel = play.channels[i]
     const state = play.states[i]
     if (!channel || !state) continue
+    if (state.path) endPath(state.path, at.t)
     const { signal, away, going, feel } = channel
     if (away.kind !== 'settle') continue
     turnChannel(channel, state, awayReading(channel, at, state), signal.of === 'look' ? feelOf(channel, at) : (going ?? feel), at)
@@ -173,6 +186,7 @@ export function followSizes(play: Play, at: At, begins = false): void {
 export function channelValue(play: Play, index: number, t: number, link?: number): number {
   const state = play.states[index]
   if (!state) return 0
+  if (state.path) return onPath(state.path, link ?? 0, t) ?? state.follower.target
   return link !== undefined && state.chain ? chains.value(state.chain, link, t) : valueAt(state.follower, t)
 }
 

@@ -268,7 +268,7 @@ export const channelSchema = z.object({
   timing: z.array(timingSchema).max(20).readonly().optional(),
   /** The channel that tells whether this one is seen: while that is 0 it starts at the pointer, not where it was left. */
   seenBy: identifier.optional(),
-  /** A chain of so many followers, each after the one before; the feel is a glide. */
+  /** A chain of so many followers, each after the one before; the feel is a glide. Or, of where the pointer was: at so many times, each so much earlier again, since it came. */
   chain: z.number().int().min(1).max(60).optional(),
   /** What it moves; with reduced motion everything but `light` and `state` stays at its away pose. */
   group: z.enum(['turn', 'travel', 'scale', 'light', 'state']),

@@ -33,9 +33,11 @@ export function followTrack(pointer: Pointer, sample: Sample): void {
   pointer.track[at + 2] = y
 }
 
-/** The angle (degrees) nearest to `last` that points the same way; itself where there is no last one. */
+/** The angle (degrees) nearest to `last` that points the same way; `last` where only its rounding is another, itself where there is none. */
 export function unwrap(angle: number, last: number): number {
-  return Number.isNaN(last) ? angle : last + ((((angle - last) % 360) + 540) % 360) - 180
+  if (Number.isNaN(last)) return angle
+  const turn = ((((angle - last) % 360) + 540) % 360) - 180
+  return Math.abs(turn) < 1e-9 ? last : last + turn
 }
 
 /** Samples further apart than this (ms) have no path between them. */

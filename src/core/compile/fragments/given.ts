@@ -55,6 +55,8 @@ export const given = {
   hasFocusedZones: true,
   hasFirstZone: true,
   hasTrack: true,
+  /** Some values are where the pointer was at several times. */
+  hasPieces: true,
   hasPath: true,
   /** Some element may have borders, or round corners that count. */
   hasBorders: true,

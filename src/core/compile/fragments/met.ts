@@ -17,7 +17,7 @@ export const toldOf = (element: Element, property: string) =>
     .getPropertyValue(property)
     .replaceAll(/^\s*["']|["']\s*$/g, '')
     .replaceAll(/\\(?:([0-9a-f]{1,6}) ?|(.))/gi, (_, code: string | undefined, character: string) =>
-      code === undefined ? character : String.fromCodePoint(parseInt(code, 16)),
+      code === undefined ? character : String.fromCodePoint(Number(`0x${code}`)),
     )
 
 /** Has parts say what the element says that the pointer is on, by the number of what asks for that; they go on saying it until another one says something. */

@@ -82,7 +82,9 @@ export function turnValue(follower: ValueFollower, at: At, arrives = false): voi
   const reading = at.place.isOn ? value.read(at, follower) : value.leave ? value.leave(at, follower) : value.pose
   const target = shapedOf(value, reading)
   // What nobody sees begins where the pointer is.
-  const seen = value.seenBy === undefined || value.links ? undefined : at.place.followers[value.seenBy]
+  const seen = value.seenBy === undefined ? undefined : at.place.followers[value.seenBy]
+  if (value.links && arrives && ((seen && !valueAt(seen, at.t)) || (value.beginsUnseen && at.t >= at.place.comesUntil)))
+    follower.gaps?.fill(0)
   if (arrives && seen && !valueAt(seen, at.t)) Object.assign(follower, { target, gap: 0, speed: 0 })
   if (arrives && value.beginsUnseen && at.t >= at.place.comesUntil) Object.assign(follower, { target, gap: 0, speed: 0 })
   if (value.start && !value.links && reading !== follower.reading && !follower.feel(follower, at.t).moves) {

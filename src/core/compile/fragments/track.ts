@@ -36,7 +36,7 @@ export function follow(t: number, x: number, y: number, wasOn: boolean, isOn: bo
 }
 
 /** Where the pointer was at t, px of the window: on the straight way between samples at most 50 ms apart, else at the earlier one. */
-function pastPoint(t: number): { readonly x: number; readonly y: number } {
+export function pastPoint(t: number): { readonly x: number; readonly y: number } {
   const [from, to] = track.slice(
     Math.max(
       0,
@@ -49,3 +49,6 @@ function pastPoint(t: number): { readonly x: number; readonly y: number } {
 }
 export const pastOf = ({ t, toFrame }: At, lagMs: number) => toFrame.transformPoint(pastPoint(t - lagMs))
 export const pastDue = (t: number, lagMs: number) => (Math.floor(t / 4) * 4 - lagMs < motion.since ? nextInstant(t) : Infinity)
+
+/** Until when so many pieces, each so many ms behind the one before, are still on their way. */
+export const pathEnds = (pieces: number, lagMs: number, leftAt = Infinity) => Math.min(motion.since, leftAt) + pieces * lagMs

@@ -89,6 +89,10 @@ export interface Value {
   readonly link?: number
   readonly halfLifeMs?: number
   readonly goingHalfLifeMs?: number
+  /** So many times where the pointer was, each so many ms earlier again, along this axis. */
+  readonly pieces?: number
+  readonly lagMs?: number
+  readonly axis?: 'x' | 'y'
   /** The next instant at which it changes by itself; whether that goes on for ever. */
   readonly due?: (at: Pick<At, 't' | 'place'>, follower: Follower) => number
   readonly isEndless?: boolean
@@ -151,6 +155,9 @@ export interface Place {
   own?: readonly (readonly [HTMLElement, string, string])[]
   /** Where the pointer has stood, within 3 px, and since when. */
   stood: { x: number; y: number; t: number }
+  /** When it came in, and when it went out again. */
+  arrivedAt?: number
+  leftAt?: number | undefined
   /** The sides by which it came in and went out: 0 top, 1 right, 2 bottom, 3 left; of all, across, down. */
   entry: readonly number[]
   exit: readonly number[]

@@ -1,4 +1,5 @@
 import { layBeside, tie } from './beside'
+import { readFrame } from './areas'
 import { linkAt, linkMoves } from './chain'
 import { showDrops } from './drops'
 import { flowsOn } from './flow'
@@ -10,6 +11,7 @@ import { addParts, endParts, meetParts, showParts, stayOnTop } from './parts'
 import { numberElements, showLook } from './show-look'
 import { seenOn, targetsOf } from './targets'
 import { tell, tellSettled, tellSlider, tellZones } from './tell'
+import { pastPoint, pathEnds } from './track'
 import type { Effect, Place, Value, ValueFollower } from './types'
 
 const set = (target: HTMLElement, value: Value, shown: number) =>
@@ -22,6 +24,20 @@ function writeChain(effect: Effect, place: Place, chain: ValueFollower, t: numbe
   let k = 0
   for (const target of targetsOf(effect, place, value)) set(target, value, linkAt(chain, Math.min(value.link ?? k++, last), t))
   if (linkMoves(chain, last, t)) place.moves = true
+}
+
+/** Writes where the pointer was at several times since it came, each on an element of its own. */
+function writePath(effect: Effect, place: Place, { value }: ValueFollower, t: number): void {
+  if (place.arrivedAt === undefined) return
+  const { pieces = 1, lagMs = 1, axis = 'x', link } = value
+  const { toFrame } = readFrame(effect, place)
+  let k = 0
+  for (const target of targetsOf(effect, place, value)) {
+    const at = t - lagMs * (1 + Math.min(link ?? k++, pieces - 1))
+    const then = pastPoint(Math.min(Math.max(at, place.arrivedAt), place.leftAt ?? Infinity))
+    set(target, value, toFrame.transformPoint(then)[axis])
+  }
+  if (t < pathEnds(pieces, lagMs, place.leftAt)) place.moves = true
 }
 
 /** Says on an element that an effect is at work on it: from now on its rules count. */
@@ -61,6 +77,7 @@ export function write(effect: Effect, place: Place, t: number): boolean {
     for (const follower of place.followers) {
       const { value } = follower
       if (value.links) writeChain(effect, place, follower, t)
+      else if (value.pieces) writePath(effect, place, follower, t)
       else {
         const { gap, moves } = follower.feel(follower, t)
         if (!given.hasUnwritten || value.property)

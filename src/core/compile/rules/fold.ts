@@ -110,8 +110,10 @@ export const foldConditions: Rule = (tree) => {
           )
         if (!test) break
         const left = isTruthy(test) ? node.consequent : node.alternate
+        // What another one branches into stays one statement.
+        if (tree.parents.get(node)?.type === 'IfStatement') put(node, left ? textOf(tree, left) : '{}')
         // A line that begins with a bracket would go on from the one above.
-        if (left) put(node, innerText(tree.text, left).replace(/^(?=[[(])/, ';'))
+        else if (left) put(node, innerText(tree.text, left).replace(/^(?=[[(])/, ';'))
         else changes.push(...withoutStatement(tree, node))
         break
       }

@@ -65,6 +65,8 @@ const laterMembers = [
   'held',
   'met',
   'under',
+  'arrivedAt',
+  'leftAt',
 ]
 
 /** The names of members of objects that are the script's own. */
