@@ -752,14 +752,14 @@
   }
   // Follows the pointer to a sample.
   function follow(t, x, y, wasOn, isOn) {
-    let speed = speedAt(t)
+    motion.speed = speedAt(t)
     const [dx, dy] = [x - pointer.x, y - pointer.y]
     if (wasOn && isOn) {
       // So that a steady movement reads as its true speed.
-      speed += (Math.hypot(dx, dy) * Math.LN2 * 1000) / 50
-      if ((dx || dy) && speed >= 20) motion.heading = unwrapped((Math.atan2(dx, -dy) * 180) / Math.PI, motion.heading)
+      motion.speed += (Math.hypot(dx, dy) * Math.LN2 * 1000) / 50
+      if ((dx || dy) && motion.speed >= 20) motion.heading = unwrapped((Math.atan2(dx, -dy) * 180) / Math.PI, motion.heading)
     }
-    Object.assign(motion, { speed, since: t })
+    motion.since = t
     track.push({ t, x, y })
     if (track.length > 2048) track.shift()
   }

@@ -284,8 +284,7 @@
       const { borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
       element.style.inset = [borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth].map((width) => `-${width}`).join(' ')
     }
-    if (told)
-      keepTold(host, element, told, source, attribute, !(passes))
+    if (told) keepTold(host, element, told, source, attribute, !(passes))
     home.append(element)
     return element
   }

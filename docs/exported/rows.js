@@ -238,8 +238,7 @@
     element.className = part
     element.setAttribute('aria-hidden', 'true')
     element.dataset.part = ''
-    if (told)
-      keepTold(host, element, told, source, attribute, !(passes))
+    if (told) keepTold(host, element, told, source, attribute, !(passes))
     home.append(element)
     return element
   }

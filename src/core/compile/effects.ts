@@ -167,7 +167,7 @@ export function draftsOf(
                   channel,
                   write,
                   indexOf(seenBy),
-                  { ...around, zone, chosen: chosenFor(rig, area, channel), slides: id === slider?.value },
+                  { ...around, zone, chosen: chosenFor(rig, area, channel), slides: id === slider?.value, paints: paintedAlong(rig, id) },
                   constants,
                 ),
                 on,
@@ -250,6 +250,10 @@ function timesOf(comings: readonly Coming[], isAwaited: boolean): Pick<EffectDra
     isAwaited ? Math.max(...comings.map(feelOf).map(({ durationMs, delayMs }) => durationMs + delayMs)) : 0
   return { comesMs: longest(({ feel }) => feel), goesMs: longest(({ going, feel }) => going ?? feel) }
 }
+
+/** Along which axis a channel tells where pieces are painted. */
+const paintedAlong = ({ parts }: Rig, id: string) =>
+  parts.some(({ paints }) => paints?.x === id) ? ('x' as const) : parts.some(({ paints }) => paints?.y === id) ? ('y' as const) : undefined
 
 /** What chooses among the elements that a channel is read in. */
 function chosenFor(rig: Rig, { of }: Area, { signal, frame }: Channel) {
@@ -336,6 +340,13 @@ function fieldsOf(
   set('amongAll', area.among === 'all')
   set('beyond', area.beyond !== undefined, quote(area.beyond ?? ''))
   set('except', area.except !== undefined, quote(area.except ?? ''))
+  const canvas = isFirst ? addedParts(rig).find((part) => part.area === area.id && part.paints) : undefined
+  if (canvas?.paints) {
+    const { sizes, colours, as } = canvas.paints
+    fields.set('canvas', quote(partFrom(rig, names, canvas.id)))
+    fields.set('paintedBy', `[${[...sizes, ...colours].map((id) => quote(propertyOfKnob(names, id))).join(', ')}]`)
+    set('isRibbon', as === 'ribbon')
+  }
   set('bridge', area.bridge !== undefined, quote(area.bridge ?? ''))
   set(
     'tellsOthers',
@@ -436,14 +447,23 @@ function writePart(rig: Rig, part: Part, names: Names): string {
     ['byTime', every && 'ms' in every ? 'true' : undefined],
     ['forMs', dropped && number(dropped.forMs)],
     ['atMost', dropped && number(dropped.atMost)],
+    ['tag', part.paints && quote('canvas')],
     ['is', part.is === undefined ? undefined : quote(part.is)],
-    ['isNumbered', count !== undefined && Object.values(part.css).some((text) => text.includes('{index}')) ? 'true' : undefined],
+    ['isNumbered', isNumbered(rig, part) ? 'true' : undefined],
     ...writeSaid(rig, part, names),
-    ['passes', rig.parts.some((each) => each.area === part.area && atMostAt(each) !== undefined) ? 'true' : undefined],
+    ['passes', dropped || rig.parts.some((each) => each.area === part.area && atMostAt(each) !== undefined) ? 'true' : undefined],
     ['inWindow', dropped && liesInWindow(rig, part) ? 'true' : undefined],
     ['home', dropped && inside !== undefined ? quote(partFrom(rig, names, inside)) : undefined],
   ]
   return `{ ${members.flatMap(([member, text]) => (text === undefined ? [] : [`${member}: ${text}`])).join(', ')} }`
+}
+
+/** Whether something of the stylesheet asks for the number of each of several parts. */
+export function isNumbered({ states = [] }: Rig, part: Part): boolean {
+  const own = states.filter(({ to }) => partOf(to) === part.id)
+  const all = [part.css, ...own.flatMap(({ css, animation }) => [css, animation?.from ?? {}, animation?.to ?? {}])]
+  const isAsked = all.some((css) => Object.values(css).some((text) => text.includes('{index}')))
+  return part.count !== undefined && (isAsked || own.some(({ animation }) => animation?.laterMs !== undefined))
 }
 
 /** What a part says of the element under the pointer, as a script holds it. */

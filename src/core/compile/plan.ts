@@ -4,7 +4,7 @@ import { drivenBy, sharesEye } from '../rig/plan'
 import { addedParts, droppedBy, saidOver, type Looks } from '../rig/rig'
 import { asOneSelector } from '../rig/resolve'
 import { keptProperties } from '../rig/slot'
-import { doesPress, draftsOf, measureFor, movedBy, type Moved, type Source } from './effects'
+import { doesPress, draftsOf, isNumbered, measureFor, movedBy, type Moved, type Source } from './effects'
 import { allowing, type Facts, type Leaving } from './facts'
 import { Constants } from './feels'
 import { quote } from './literal'
@@ -71,6 +71,9 @@ export const effectMembers = [
   'meets',
   'byHit',
   'tellsOthers',
+  'canvas',
+  'paintedBy',
+  'isRibbon',
 ] as const
 export const valueMembers = [
   'property',
@@ -90,6 +93,7 @@ export const valueMembers = [
   'pieces',
   'lagMs',
   'axis',
+  'paints',
   'due',
   'isEndless',
   'bySize',
@@ -256,12 +260,15 @@ function givenOf(
     placesBeside: some('side'),
     opensByTap: hasLook(({ opensByTap }) => opensByTap === true),
     hasTrack: reads('speedAt') || reads('headingNow') || reads('pastOf') || some('pieces'),
+    asksSpeed: reads('speedAt') || reads('headingNow'),
     hasPieces: some('pieces'),
     hasPath: reads('place.entry') || reads('place.exit'),
     asksButtons: hasLooks || reads('pointer.buttons'),
     asksStood: some('stillMs') || reads('isStill'),
     hasValues: tables.some(({ values }) => values.length > 0),
-    hasWritten: some('property'),
+    hasWritten: some('property') || some('paints'),
+    partsPaint: some('canvas'),
+    paintsRibbon: some('isRibbon'),
     hasUnwritten: tables.some(({ values }) => values.some((value) => !value.has('property'))),
     hasTimed: constants.lines.some((line) => line.includes(' timed(')),
     hasFlows: some('due'),
@@ -279,9 +286,7 @@ function givenOf(
     partsAsk: sources.some(({ rig }) => addedParts(rig).some(saidOver)),
     partsRound: sources.some(({ rig }) => addedParts(rig).some((part) => saidOver(part)?.isRound)),
     partsTaken: sources.some(({ rig }) => addedParts(rig).some(({ is }) => is !== undefined)),
-    partsNumbered: sources.some(({ rig }) =>
-      addedParts(rig).some((part) => part.count !== undefined && Object.values(part.css).some((text) => text.includes('{index}'))),
-    ),
+    partsNumbered: sources.some(({ rig }) => addedParts(rig).some((part) => isNumbered(rig, part))),
     partsDrop: sources.some(({ rig }) => addedParts(rig).some(droppedBy)),
     partsMeet: some('meets'),
     partsSplit: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => typeof holds === 'object' && 'split' in holds)),

@@ -25,6 +25,8 @@ interface Surroundings {
   readonly zone?: string | undefined
   /** A slider shows it. */
   readonly slides?: boolean
+  /** Pieces are painted by it, along this axis. */
+  readonly paints?: 'x' | 'y' | undefined
   /** What chooses among the elements of its frame: where they are looked for, and by which selector. */
   readonly chosen?: { readonly zone: string; readonly isInArea: boolean; readonly select: string } | undefined
 }
@@ -242,6 +244,7 @@ export function writeChannel(
   ])
   const pose = signal.of === 'look' ? signal.values.off : away.pose
   fields.set('pose', number(pose))
+  if (around.paints) fields.set('paints', quote(around.paints))
   if (around.slides) fields.set('slides', signal.of === 'y' ? quote('y') : quote('x'))
   if (away.isShare && (signal.of === 'xPx' || signal.of === 'yPx'))
     fields.set('leave', writeShare(signal, away.pose, around, channel.frame === 'area')).set('bySize', 'true')

@@ -20,6 +20,7 @@ import { rows } from './rows'
 import { spotlight } from './spotlight'
 import { spread } from './spread'
 import { tilt } from './tilt'
+import { trail } from './trail'
 import { wash } from './wash'
 import { wipe } from './wipe'
 import { zones } from './zones'
@@ -52,6 +53,7 @@ export const kinds: readonly AnyKind[] = [
   wholeKind(note),
   wholeKind(rows),
   wholeKind(cursor),
+  wholeKind(trail),
   wholeKind(free),
 ]
 

@@ -1,6 +1,6 @@
 // Hover looks in a stylesheet: what elements are like in each, and how they get there.
 import { nameOfArea, nameOfZone, partWhile } from '../rig/plan'
-import type { Area, State } from '../rig/rig'
+import { hasIndex, partOf, type Area, type State } from '../rig/rig'
 import { asOneSelector } from '../rig/resolve'
 import { isByStylesheet, statesOf, whileShowing, whileSomeShows } from '../rig/states'
 import { cssNumber, fillHoles, styleText, writeDeclarations, writeTime } from './css-value'
@@ -86,6 +86,36 @@ function propertiesOf(states: readonly State[], { to }: State): readonly string[
   return [...new Set(changed.flatMap(({ css }) => Object.keys(css)))].filter((property) => !atOnce.has(property))
 }
 
+/** What the numbers of several parts stand in, where a state is seen on some. */
+function prefixOf({ rig, names }: PlannedEffect, { to }: Pick<State, 'to'>): string | undefined {
+  const part = rig.parts.find(({ id }) => id === partOf(to))
+  return part && hasIndex(part) ? `${names.name}-${part.id}` : undefined
+}
+
+const nameOfAnimation = ({ names }: PlannedEffect, { to, looks }: State) => `${names.name}-${partOf(to) ?? 'goes'}-${looks[0] ?? ''}`
+
+/** How what a state goes through is declared. */
+function writeAnimation(
+  effect: PlannedEffect,
+  state: State,
+  { forMs, laterMs, easing = 'linear' }: NonNullable<State['animation']>,
+): string {
+  const prefix = prefixOf(effect, state)
+  const later = laterMs === undefined || prefix === undefined ? '' : ` calc(var(--${prefix}-index) * ${cssNumber(laterMs)}ms)`
+  return `${nameOfAnimation(effect, state)} ${cssNumber(forMs)}ms ${easing}${later} infinite backwards`
+}
+
+/** What states go through, as keyframes. */
+export function writeKeyframes(effect: PlannedEffect): readonly string[] {
+  const { rig, names } = effect
+  return (rig.states ?? []).flatMap((state) => {
+    if (!state.animation) return []
+    const fill = (css: State['css'] = {}) => writeDeclarations(css, names, prefixOf(effect, state)).join(' ')
+    const { from, to } = state.animation
+    return [`@keyframes ${nameOfAnimation(effect, state)} {`, ...(from ? [`  from { ${fill(from)} }`] : []), `  to { ${fill(to)} }`, '}']
+  })
+}
+
 function writeState(
   effect: PlannedEffect,
   area: Area,
@@ -125,10 +155,13 @@ function writeState(
   const ofThese = (all: State['css']) =>
     Object.fromEntries(Object.entries(all).filter(([name]) => moving.has(name) === (what === 'moving')))
   const own = ofThese(css)
+  const prefix = prefixOf(effect, state)
   const starts = writeDeclarations(ofThese(startsFrom), names)
+  const { animation } = state
   const ways = what === 'moving' && !isPushing ? [] : special
   const declarations = [
-    ...writeDeclarations(own, names),
+    ...writeDeclarations(own, names, prefix),
+    ...(animation && what === 'moving' ? [`animation: ${writeAnimation(effect, state, animation)};`] : []),
     ...(starts.length > 0 ? ['@starting-style {', ...starts.map((line) => `  ${line}`), '}'] : []),
     ...(usual && timed.length > 0 && (what === 'still' || isPushing) ? transition(usual).split('\n') : []),
   ]

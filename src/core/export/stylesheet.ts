@@ -26,7 +26,7 @@ import { commentText, lineLength, spoken, writeComment } from './comment'
 import { cssNumber, styleText, writeDeclarations, writeKnob, writeTime, writeValue } from './css-value'
 import { firmLayer, indented, mayGive, ownSyntax, ownTransition, writeOwnProperties, writeOwnRules, type SheetFacts } from './own-styles'
 import type { PlannedEffect } from './plan'
-import { selectOfDrawn, writeStates, writeWays, type StateRule } from './states'
+import { selectOfDrawn, writeKeyframes, writeStates, writeWays, type StateRule } from './states'
 
 /**
  * Readable CSS for these effects, in their order. `overlaps` tells which selectors (of `targetsOf`) meet on some element:
@@ -208,6 +208,7 @@ function writeEffect(effect: PlannedEffect, comings: readonly Coming[], facts: S
         ]
       : []),
     ...writeLives(effect),
+    ...writeKeyframes(effect),
     ...writeMoving(effect, facts),
     ...writeCalm(effect),
     '',

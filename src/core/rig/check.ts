@@ -30,11 +30,9 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
     checkHoles(['parts', i, 'lives', 'to'], dropped?.to, true)
     checkHoles(['parts', i, 'css'], part.css, hasIndex(part))
   })
-  for (const list of ['rules', 'states'] as const) {
-    rig[list]?.forEach(({ css: declarations }, i) => {
-      checkHoles([list, i, 'css'], declarations)
-    })
-  }
+  rig.rules.forEach(({ css }, i) => {
+    checkHoles(['rules', i, 'css'], css)
+  })
   checkJoined(rig, report, checkHoles)
   rig.layers?.forEach(({ id, css: text }, i) => {
     const filling = rig.outputs.filter(({ slot }) => 'layer' in slot && slot.layer === id)
@@ -210,10 +208,17 @@ function checkJoined(
 function checkStates(
   rig: Rig,
   report: Report,
-  checkHoles: (path: readonly (string | number)[], css?: Readonly<Record<string, string>>) => void,
+  checkHoles: (path: readonly (string | number)[], css?: Readonly<Record<string, string>>, hasIndex?: boolean) => void,
 ): void {
   const [areas, channels, parts] = [given(rig.areas), given(rig.channels), given(rig.parts)]
   const named = new Set([...rig.knobs, ...(rig.tokens ?? [])].map(({ id }) => id))
+  rig.states?.forEach(({ to, css, animation }, i) => {
+    const seenOn = parts.get(partOf(to) ?? '')
+    const isNumbered = seenOn !== undefined && hasIndex(seenOn)
+    checkHoles(['states', i, 'css'], css, isNumbered)
+    checkHoles(['states', i, 'animation', 'from'], animation?.from, isNumbered)
+    checkHoles(['states', i, 'animation', 'to'], animation?.to, isNumbered)
+  })
   rig.states?.forEach(({ area, to, chosenBy, zone: told, attributes, media, ways = [], later = '' }, i) => {
     checkHoles(['states', i], { later })
     const own = areas.get(area)
@@ -269,6 +274,17 @@ function checkParts(rig: Rig, report: Report): void {
         report(['parts', i, 'reached', 'value'], `there is no channel "${reached.value}" that tells a share of the same area`)
       if (areas.get(area)?.arrowKeys === undefined) report(['parts', i, 'reached'], 'a slider is moved by the arrow keys of its area')
     }
+    const { paints } = rig.parts[i] ?? {}
+    for (const axis of ['x', 'y'] as const) {
+      const channel = rig.channels.find((each) => each.id === paints?.[axis])
+      if (paints && (channel?.area !== area || channel.chain === undefined))
+        report(['parts', i, 'paints', axis], `there is no chain "${paints[axis]}" in the same area`)
+    }
+    for (const size of paints?.sizes ?? [])
+      if (!rig.knobs.some((knob) => knob.id === size && knob.unit === 'px'))
+        report(['parts', i, 'paints', 'sizes'], `there is no knob "${size}" in px`)
+    for (const colour of paints?.colours ?? [])
+      if (!rig.tokens?.some((each) => each.id === colour)) report(['parts', i, 'paints', 'colours'], `there is no token "${colour}"`)
     const said = saidOver({ holds } as Rig['parts'][number])
     const asked = rig.channels.find((channel) => channel.id === said?.over)
     if (said && (asked?.area !== area || asked.signal.of !== 'over'))

@@ -482,6 +482,20 @@ export const partSchema = z.object({
         .strict(),
     ])
     .optional(),
+  /**
+   * It is a canvas as large as what is on it, on which the pieces of two chains (or paths) are painted: as dots, or as one ribbon. Knobs in px say how
+   * large the first and the last one are, tokens which colour they have.
+   */
+  paints: z
+    .object({
+      x: identifier,
+      y: identifier,
+      as: z.enum(['dots', 'ribbon']),
+      sizes: z.tuple([identifier, identifier]).readonly(),
+      colours: z.tuple([identifier, identifier]).readonly(),
+    })
+    .strict()
+    .optional(),
   /** It is no new element, but the first of the page that this selects, which is taken over meanwhile. */
   is: select.optional(),
   /**
@@ -549,6 +563,20 @@ export const stateSchema = z.object({
   staggerMs: number(0, 10_000).optional(),
   /** The same as CSS works it out: a time, by properties of the elements. */
   later: valueWithHoles(500).min(1).optional(),
+  /**
+   * What they go through meanwhile, again and again, where motion is welcome; each of several parts so much later than the one before. `{index}`
+   * is the number of each.
+   */
+  animation: z
+    .object({
+      from: cssSchema.optional(),
+      to: cssSchema,
+      forMs: number(1, 60_000),
+      laterMs: number(0, 10_000).optional(),
+      easing: easingSchema.optional(),
+    })
+    .strict()
+    .optional(),
   /** Attributes that they have meanwhile; afterwards they have again what the page gave them. */
   attributes: z.record(attributeName, z.string().max(200)).optional(),
   /** What moving pictures and sound do: play from where they are or from their start, or pause. */

@@ -55,7 +55,8 @@ export const given = {
   hasFocusedZones: true,
   hasFirstZone: true,
   hasTrack: true,
-  /** Some values are where the pointer was at several times. */
+  /** Some ask how fast it was, or which way it went; some values are where it was at several times. */
+  asksSpeed: true,
   hasPieces: true,
   hasPath: true,
   /** Some element may have borders, or round corners that count. */
@@ -101,6 +102,9 @@ export const given = {
   hasClips: true,
   partsCount: true,
   partsApart: true,
+  /** Some pieces are painted on a canvas; some as a ribbon. */
+  partsPaint: true,
+  paintsRibbon: true,
   /** Some part says what the element under the pointer says, and is as round; some is an element of the page; some have numbers. */
   partsAsk: true,
   partsRound: true,

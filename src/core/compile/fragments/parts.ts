@@ -72,9 +72,9 @@ const homeOf = (host: string) =>
 export function addPart(
   host: HTMLElement,
   home: HTMLElement,
-  { part, host: place, coversBorder, copies, copiesApart, told, source, attribute, reached, role, namedBy, shows, stride, passes }: Part,
+  { part, tag, host: place, coversBorder, copies, copiesApart, told, source, attribute, reached, role, namedBy, shows, passes }: Part,
 ): HTMLElement {
-  const element = document.createElement('span')
+  const element = document.createElement((given.partsPaint && tag) || 'span')
   element.className = part
   if (!(given.partsReached && reached)) element.setAttribute('aria-hidden', 'true')
   if (given.partsReached && role) element.setAttribute('role', role)
@@ -86,14 +86,13 @@ export function addPart(
   }
   if (given.partsCopy && copies) keepCopy(host, element)
   if (given.partsApart && copiesApart) keepApart(host, element)
-  if (given.partsTell && told)
-    keepTold(host, element, told, source, attribute, !(given.partsDrop && stride) && !(given.partsMeet && passes))
+  if (given.partsTell && told) keepTold(host, element, told, source, attribute, !((given.partsDrop || given.partsMeet) && passes))
   home.append(element)
   if (given.partsOnTop && place === 'top') {
     element.popover = 'manual'
     element.showPopover()
   }
-  if (given.takesOff && !(given.partsDrop && stride) && !(given.partsMeet && passes)) undone.push(() => element.remove())
+  if (given.takesOff && !((given.partsDrop || given.partsMeet) && passes)) undone.push(() => element.remove())
   return element
 }
 
@@ -135,6 +134,8 @@ export function showParts({ area, isOn, moves }: Place, parts: string): void {
 
 /** The parts of an area that a selector means: in it, or elsewhere on the page. */
 export const partsOf = (area: Element, select: string): Iterable<HTMLElement> =>
-  given.partsElsewhere
-    ? [...area.querySelectorAll<HTMLElement>(select), ...document.querySelectorAll<HTMLElement>(select.replaceAll(':scope', ':not(*)'))]
-    : area.querySelectorAll<HTMLElement>(select)
+  given.partsElsewhere && !select.includes(':scope')
+    ? document.querySelectorAll<HTMLElement>(select)
+    : given.partsElsewhere
+      ? [...area.querySelectorAll<HTMLElement>(select), ...document.querySelectorAll<HTMLElement>(select.replaceAll(':scope', ':not(*)'))]
+      : area.querySelectorAll<HTMLElement>(select)

@@ -1,5 +1,6 @@
 import { unwrapped } from './angle'
 import { nextInstant } from './flow'
+import { given } from './given'
 import { pointer } from './pointer'
 import type { At } from './types'
 
@@ -23,14 +24,16 @@ export const headingNow = () => motion.heading ?? 0
 
 /** Follows the pointer to a sample. */
 export function follow(t: number, x: number, y: number, wasOn: boolean, isOn: boolean): void {
-  let speed = speedAt(t)
-  const [dx, dy] = [x - pointer.x, y - pointer.y]
-  if (wasOn && isOn) {
-    // So that a steady movement reads as its true speed.
-    speed += (Math.hypot(dx, dy) * Math.LN2 * 1000) / 50
-    if ((dx || dy) && speed >= 20) motion.heading = unwrapped((Math.atan2(dx, -dy) * 180) / Math.PI, motion.heading)
+  if (given.asksSpeed) {
+    motion.speed = speedAt(t)
+    const [dx, dy] = [x - pointer.x, y - pointer.y]
+    if (wasOn && isOn) {
+      // So that a steady movement reads as its true speed.
+      motion.speed += (Math.hypot(dx, dy) * Math.LN2 * 1000) / 50
+      if ((dx || dy) && motion.speed >= 20) motion.heading = unwrapped((Math.atan2(dx, -dy) * 180) / Math.PI, motion.heading)
+    }
   }
-  Object.assign(motion, { speed, since: t })
+  motion.since = t
   track.push({ t, x, y })
   if (track.length > 2048) track.shift()
 }

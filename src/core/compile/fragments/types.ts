@@ -93,6 +93,8 @@ export interface Value {
   readonly pieces?: number
   readonly lagMs?: number
   readonly axis?: 'x' | 'y'
+  /** It is where pieces are painted, along this axis. */
+  readonly paints?: 'x' | 'y'
   /** The next instant at which it changes by itself; whether that goes on for ever. */
   readonly due?: (at: Pick<At, 't' | 'place'>, follower: Follower) => number
   readonly isEndless?: boolean
@@ -155,6 +157,8 @@ export interface Place {
   own?: readonly (readonly [HTMLElement, string, string])[]
   /** Where the pointer has stood, within 3 px, and since when. */
   stood: { x: number; y: number; t: number }
+  /** What the stylesheet last told of what is painted, and when. */
+  painted?: { readonly t: number; readonly told: readonly string[] }
   /** When it came in, and when it went out again. */
   arrivedAt?: number
   leftAt?: number | undefined
@@ -174,6 +178,8 @@ export interface Place {
 
 export interface Part {
   readonly part: string
+  /** What it is, where it is no span. */
+  readonly tag?: 'canvas'
   /** It comes and goes with the pointer. */
   readonly passes?: boolean
   readonly inside?: string
@@ -332,6 +338,10 @@ export interface Effect {
   /** At how many places at most its parts are there, where they come and go with the pointer; where they are, the oldest first. */
   readonly meets?: number
   alive?: Place[]
+  /** The canvas on which it is painted, the properties that tell how, and whether that is a ribbon. */
+  readonly canvas?: string
+  readonly paintedBy?: readonly string[]
+  readonly isRibbon?: boolean
   /** What else lies over all, and has the pointer. */
   under?: Element | null
   /** Nothing moves its elements: what the pointer hits tells which it is on. */

@@ -7,6 +7,7 @@ import { given } from './given'
 import { tellMet } from './met'
 import { keepOwn } from './own'
 import { undone } from './off'
+import { paint } from './paint'
 import { addParts, endParts, meetParts, showParts, stayOnTop } from './parts'
 import { numberElements, showLook } from './show-look'
 import { seenOn, targetsOf } from './targets'
@@ -90,6 +91,7 @@ export function write(effect: Effect, place: Place, t: number): boolean {
   if (given.hasDues && effect.turnsLooks && place.look.dueAt < Infinity) place.moves = true
   if (given.hasFlows && flowsOn(place, t)) place.moves = true
   if (given.partsMeet && effect.meets && !place.moves) meetParts(effect, place)
+  if (given.partsPaint && effect.canvas) paint(effect, place, t)
   if (given.partsAsk) tellMet(effect, place)
   if (given.partsOnTop && place.isOn) stayOnTop(effect)
   if (effect.shownWhileOn) showParts(place, effect.shownWhileOn)

@@ -67,6 +67,7 @@ const laterMembers = [
   'under',
   'arrivedAt',
   'leftAt',
+  'painted',
 ]
 
 /** The names of members of objects that are the script's own. */

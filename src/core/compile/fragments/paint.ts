@@ -1,0 +1,65 @@
+import { readFrame } from './areas'
+import { linkAt } from './chain'
+import { given } from './given'
+import { partsOf } from './parts'
+import { pastPoint } from './track'
+import type { Effect, Place, ValueFollower } from './types'
+
+/** A canvas is made anew in steps of this, px. */
+const canvasStep = 128
+
+/** Where each piece is along one axis at t, px of the frame. */
+function piecesAt(effect: Effect, place: Place, follower: ValueFollower, t: number): readonly number[] {
+  const { links = 0, pieces = 0, lagMs = 0, axis = 'x' } = follower.value
+  if (links) return Array.from({ length: links }, (_, k) => linkAt(follower, k, t))
+  const { toFrame } = readFrame(effect, place)
+  return Array.from({ length: pieces }, (_, k) => {
+    const at = Math.min(Math.max(t - lagMs * (1 + k), place.arrivedAt ?? NaN), place.leftAt ?? Infinity)
+    return toFrame.transformPoint(pastPoint(at))[axis]
+  })
+}
+
+/** Paints the pieces of an effect on its canvas, which goes with them and is no larger than they need it. */
+export function paint(effect: Effect, place: Place, t: number): void {
+  const [canvas] = partsOf(place.area, effect.canvas ?? '') as Iterable<HTMLCanvasElement>
+  const [xs = [], ys = []] = (['x', 'y'] as const).map((axis) =>
+    place.followers.filter(({ value }) => value.paints === axis).flatMap((each) => piecesAt(effect, place, each, t)),
+  )
+  const context = canvas?.getContext('2d')
+  if (!canvas || !context || xs.some(Number.isNaN)) return
+  // How large and which colour they are is told by the stylesheet, and asked for now and then.
+  if (!place.painted || t - place.painted.t > 200) {
+    const style = getComputedStyle(canvas)
+    const told = (effect.paintedBy ?? []).map((name) => style.getPropertyValue(name).trim())
+    place.painted = { t, told }
+  }
+  const [from = 1, to = 1] = place.painted.told.slice(0, 2).map(parseFloat)
+  const [near = '', far = ''] = place.painted.told.slice(2)
+  const most = Math.max(from, to) / 2 + 1
+  // On whole pixels of the screen, so that it is sharp.
+  const ratio = devicePixelRatio
+  const [left = 0, top = 0] = [xs, ys].map((all) => Math.floor((Math.min(...all) - most) * ratio) / ratio)
+  const [width = 0, height = 0] = [Math.max(...xs) + most - left, Math.max(...ys) + most - top].map(
+    (length) => Math.ceil((length * ratio) / canvasStep) * canvasStep,
+  )
+  if (canvas.width !== width || canvas.height !== height) Object.assign(canvas, { width, height })
+  Object.assign(canvas.style, { width: `${width / ratio}px`, height: `${height / ratio}px`, translate: `${left}px ${top}px` })
+  context.setTransform(ratio, 0, 0, ratio, -left * ratio, -top * ratio)
+  context.clearRect(left, top, width / ratio, height / ratio)
+  context.lineCap = 'round'
+  for (let k = xs.length - 1; k >= 0; k--) {
+    const share = k / Math.max(1, xs.length - 1)
+    const [x = 0, y = 0, size] = [xs[k], ys[k], from + share * (to - from)]
+    context.fillStyle = context.strokeStyle = `color-mix(in oklab, ${far} ${100 * share}%, ${near})`
+    context.beginPath()
+    if (given.paintsRibbon && effect.isRibbon) {
+      context.lineWidth = size
+      context.moveTo(x, y)
+      context.lineTo(xs[k + 1] ?? x, ys[k + 1] ?? y)
+      context.stroke()
+    } else {
+      context.arc(x, y, size / 2, 0, 2 * Math.PI)
+      context.fill()
+    }
+  }
+}
