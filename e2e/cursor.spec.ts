@@ -106,24 +106,25 @@ test('gives way to the system’s own over fields and frames, and as the pointer
 
 test('comes late by as much as it says, and grows and gives way when it is fast and pressed', async ({ page: alone }, info) => {
   await openAlone(alone, html, [cursor({ shape: 'both', ringLateMs: 100, pressPercent: 50 })], info.outputPath('page.html'))
-  // A steady hand, 400 px/s.
-  const behind = await alone.evaluate(async () => {
-    const start = performance.now()
-    let last = 0
-    for (let at = start; at < start + 1200; at = await new Promise<number>(requestAnimationFrame)) {
-      last = 40 + (at - start) * 0.4
-      const event = new PointerEvent('pointermove', { clientX: last, clientY: 500, bubbles: true, pointerType: 'mouse', isPrimary: true })
-      Object.defineProperty(event, 'timeStamp', { value: at })
-      document.body.dispatchEvent(event)
-    }
-    const ring = document.querySelector('.cursor-late') as HTMLElement
-    return (
-      new DOMMatrix(getComputedStyle(document.querySelector('.cursor-point') as Element).transform).e -
-      new DOMMatrix(getComputedStyle(ring).transform).e
+  // A steady hand, 400 px/s, by a clock of its own.
+  await alone.clock.install({ time: 0 })
+  await alone.reload()
+  await alone.clock.pauseAt(3_600_000)
+  for (let i = 0; i < 60; i++) {
+    await alone.evaluate(
+      (clientX) => {
+        const event = new PointerEvent('pointermove', { clientX, clientY: 500, bubbles: true, pointerType: 'mouse', isPrimary: true })
+        Object.defineProperty(event, 'timeStamp', { value: performance.now() })
+        document.body.dispatchEvent(event)
+      },
+      40 + i * 8,
     )
-  })
-  expect(behind).toBeGreaterThan(33)
-  expect(behind).toBeLessThan(44)
+    await alone.clock.runFor(20)
+  }
+  const [dot = 0] = await middleOf(alone)
+  const [ring = 0] = await middleOf(alone, '.cursor-ring')
+  expect(Math.abs(dot - ring - 40)).toBeLessThan(9)
+  await alone.clock.resume()
   await alone.mouse.move(700, 500)
   await alone.mouse.down()
   await eventually(async () => (await boxOf(alone)).width).toBeCloseTo(7, 1)

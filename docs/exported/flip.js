@@ -80,8 +80,8 @@
       const has = place.area === first?.area
       if (has || place.isOn) {
         place.isOn = has
-        followCauses(place, pointer.time)
         turnPlace(place)
+        followCauses(place, pointer.time)
       }
     }
   }

@@ -123,8 +123,8 @@
       if (has || place.isOn) {
         const arrives = has && !place.isOn
         place.isOn = has
-        if (effect.turnsLooks) followCauses(effect, place, pointer.time)
         turnPlace(effect, place, pointer.time, arrives)
+        if (effect.turnsLooks) followCauses(effect, place, pointer.time)
       }
     }
   }

@@ -115,8 +115,8 @@
           if (arrives) place.entry = sides
         }
         place.isOn = has
-        if (effect.turnsLooks) followCauses(effect, place, pointer.time)
         turnPlace(effect, place, pointer.time)
+        if (effect.turnsLooks) followCauses(effect, place, pointer.time)
       }
     }
   }

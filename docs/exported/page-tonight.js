@@ -133,8 +133,8 @@
         const arrives = has && !place.isOn
         if (arrives || !has) noteSide(place, frameOf(place.area), arrives)
         place.isOn = has
-        if (effect.turnsLooks) followCauses(effect, place, pointer.time)
         turnPlace(effect, place, pointer.time, arrives)
+        if (effect.turnsLooks) followCauses(effect, place, pointer.time)
         if (effect.comesMs && (arrives || !has)) place.comesUntil = pointer.time + ((has ? effect.comesMs : effect.goesMs) ?? 0)
       }
     }

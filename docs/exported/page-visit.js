@@ -106,8 +106,8 @@
       const has = place.area === first?.area
       if (has || place.isOn) {
         place.isOn = has
-        if (effect.turnsLooks) followCauses(effect, place, pointer.time)
         turnPlace(effect, place, pointer.time)
+        if (effect.turnsLooks) followCauses(effect, place, pointer.time)
       }
     }
   }

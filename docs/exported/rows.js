@@ -106,8 +106,8 @@
         const arrives = has && !place.isOn
         if (arrives || !has) noteSide(place, frameOf(place.area), arrives)
         place.isOn = has
-        followCauses(effect, place, pointer.time)
         turnPlace(effect, place, pointer.time, arrives)
+        followCauses(effect, place, pointer.time)
       }
     }
   }

@@ -171,7 +171,6 @@
     const host = place.area
     const parts = effect.parts
     const made = new Map()
-    const isElsewhere = !parts.some((part) => !part.inside && !part.host && !part.is)
     for (const part of parts) {
       const home = (part.inside && made.get(part.inside)) || (part.host ? homeOf(part.host) : host)
       made.set(part.part, addPart(home, part))
@@ -348,9 +347,9 @@
     parts: [{ part: 'card-trail-pieces', host: 'top' }, { part: 'card-trail-piece', inside: 'card-trail-pieces', count: 9, isNumbered: true }],
     places: new Map(),
     values: [
+      { property: '--card-trail-x', read: ({ x }) => x, holds: true, band: 0.01, digits: 3, feel: direct, links: 9, halfLifeMs: 19.4081210557, seenBy: 2, onParts: '.card-trail-pieces > .card-trail-piece' },
+      { property: '--card-trail-y', read: ({ y }) => y, holds: true, band: 0.01, digits: 3, feel: direct, links: 9, halfLifeMs: 19.4081210557, seenBy: 2, onParts: '.card-trail-pieces > .card-trail-piece' },
       { property: '--card-trail-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes, onParts: '.card-trail-pieces' },
-      { property: '--card-trail-x', read: ({ x }) => x, holds: true, band: 0.01, digits: 3, feel: direct, links: 9, halfLifeMs: 19.4081210557, seenBy: 0, onParts: '.card-trail-pieces > .card-trail-piece' },
-      { property: '--card-trail-y', read: ({ y }) => y, holds: true, band: 0.01, digits: 3, feel: direct, links: 9, halfLifeMs: 19.4081210557, seenBy: 0, onParts: '.card-trail-pieces > .card-trail-piece' },
     ],
   }
 

@@ -340,8 +340,9 @@ function fieldsOf(
   set('amongAll', area.among === 'all')
   set('beyond', area.beyond !== undefined, quote(area.beyond ?? ''))
   set('except', area.except !== undefined, quote(area.except ?? ''))
-  const canvas = isFirst ? addedParts(rig).find((part) => part.area === area.id && part.paints) : undefined
-  if (canvas?.paints) {
+  const canvas = addedParts(rig).find((part) => part.area === area.id && part.paints)
+  // It is painted where its pieces are followed.
+  if (canvas?.paints && JSON.stringify(channelOf(rig, canvas.paints.x)?.frame) === JSON.stringify(of)) {
     const { sizes, colours, as } = canvas.paints
     fields.set('canvas', quote(partFrom(rig, names, canvas.id)))
     fields.set('paintedBy', `[${[...sizes, ...colours].map((id) => quote(propertyOfKnob(names, id))).join(', ')}]`)

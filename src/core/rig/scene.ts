@@ -72,8 +72,9 @@ function meetPlace(scene: Scene, place: Place, isHeld: boolean, at: At): void {
   }
   for (const way of place.ways) followWay(way, pointer.x, pointer.y, t, isHeld, arrives)
   touch(scene, place)
-  followLooks(scene, place, at)
+  // Before its look comes: what nobody sees yet begins where the pointer is.
   replay(place, at, arrives)
+  followLooks(scene, place, at)
 }
 
 /** Takes all that happens by itself up to `until` (ms), in the order of time. */

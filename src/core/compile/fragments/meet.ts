@@ -63,7 +63,7 @@ function meetPlace(effect: Effect, place: Place, has: boolean): void {
   if (given.asksStood && (arrives || Math.hypot(pointer.x - place.stood.x, pointer.y - place.stood.y) >= 3))
     place.stood = { x: pointer.x, y: pointer.y, t: pointer.time }
   if (given.partsDrop) dropAlong(effect, place, arrives)
-  if (effect.turnsLooks) followCauses(effect, place, pointer.time)
   turnPlace(effect, place, pointer.time, arrives)
+  if (effect.turnsLooks) followCauses(effect, place, pointer.time)
   if (effect.comesMs && (arrives || !has)) place.comesUntil = pointer.time + ((has ? effect.comesMs : effect.goesMs) ?? 0)
 }

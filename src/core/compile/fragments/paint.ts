@@ -43,7 +43,7 @@ export function paint(effect: Effect, place: Place, t: number): void {
     (length) => Math.ceil((length * ratio) / canvasStep) * canvasStep,
   )
   if (canvas.width !== width || canvas.height !== height) Object.assign(canvas, { width, height })
-  Object.assign(canvas.style, { width: `${width / ratio}px`, height: `${height / ratio}px`, translate: `${left}px ${top}px` })
+  canvas.style.cssText = `width: ${width / ratio}px; height: ${height / ratio}px; translate: ${left}px ${top}px`
   context.setTransform(ratio, 0, 0, ratio, -left * ratio, -top * ratio)
   context.clearRect(left, top, width / ratio, height / ratio)
   context.lineCap = 'round'

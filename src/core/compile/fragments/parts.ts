@@ -9,8 +9,8 @@ export function addParts(host: HTMLElement, parts: readonly Part[]): void {
   const [first] = parts
   if (given.readsParts && first && host.querySelector(`:scope > .${first.part}`)) return
   const made = new Map<string, HTMLElement>()
-  const isElsewhere = given.partsElsewhere && !parts.some((part) => !part.inside && !part.host && !part.is)
-  if (given.hasPositions && !isElsewhere && getComputedStyle(host).position === 'static') {
+  const isThere = ({ inside, host: elsewhere, is }: Part) => !inside && !elsewhere && !is
+  if (given.hasPositions && (!given.partsElsewhere || parts.some(isThere)) && getComputedStyle(host).position === 'static') {
     if (given.takesOff) remember(host, 'position')
     host.style.position = 'relative'
   }

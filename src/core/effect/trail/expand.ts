@@ -64,7 +64,6 @@ function channelsOf(settings: TrailSettings, frame: 'area' | 'window'): readonly
   // Each link is behind the one before by half-life / ln 2.
   const feel: Feel = law === 'chain' ? { kind: 'glide', halfLifeMs: lateMs * Math.LN2 } : { kind: 'direct' }
   return [
-    here,
     ...(['x', 'y'] as const).map((axis) =>
       channel(axis, law === 'chain' ? { of: `${axis}Px` } : { of: 'past', axis, lagMs: lateMs }, group, feel, {
         frame,
@@ -73,6 +72,8 @@ function channelsOf(settings: TrailSettings, frame: 'area' | 'window'): readonly
         ...(law === 'chain' ? { seenBy: 'here' } : {}),
       }),
     ),
+    // After those that ask whether it was there: by now it is.
+    here,
   ]
 }
 
