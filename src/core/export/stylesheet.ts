@@ -158,14 +158,21 @@ interface Bound {
   readonly mark: string
 }
 
-/** On which elements the knobs and tokens stand: the areas, and what uses some of them outside of these. */
-function ownersOf({ areas, rules, states = [] }: Rig): readonly string[] {
+/** On which elements the knobs and tokens stand: the areas, and what uses some of them outside of these, parts that stand elsewhere among it. */
+function ownersOf({ rig, names }: PlannedEffect): readonly string[] {
+  const { areas, rules, states = [] } = rig
   const homes = areas.map(({ of, select }) => (of === 'window' ? ':root' : select))
   const isInside = (select: string) =>
     homes.some((home) => home === ':root' || select === home || /^(\s*>|\s+[^\s+~>]|[.:[#])/.test(afterStart(select, home)))
   const outside = rules.filter(({ select, css }) => !isInside(select) && Object.values(css).some((value) => value.includes('{')))
   const linked = states.flatMap(({ to }) => (typeof to === 'object' && 'linked' in to && !isInside(to.linked) ? [to.linked] : []))
-  return [...new Set([...homes, ...outside.map(({ select }) => select), ...linked].map(styleText))]
+  const elsewhere = addedParts(rig).filter(({ host, is }) => (host ?? is) !== undefined && !homes.includes(':root'))
+  return [
+    ...new Set([
+      ...[...homes, ...outside.map(({ select }) => select), ...linked].map(styleText),
+      ...elsewhere.map(({ id }) => `.${names.name}-${id}`),
+    ]),
+  ]
 }
 
 /** What follows a text's beginning; empty where it begins otherwise. */
@@ -186,7 +193,7 @@ function writeEffect(effect: PlannedEffect, comings: readonly Coming[], facts: S
     ...writeWays(effect),
   ]
   const width = Math.max(0, ...knobs.map(([declaration]) => declaration.length).filter((length) => length <= longestBeside))
-  const owners = ownersOf(rig)
+  const owners = ownersOf(effect)
   const rules = writeRules(effect, comings, facts)
   return [
     writeComment(

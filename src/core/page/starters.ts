@@ -36,6 +36,13 @@ export const starters: readonly Starter[] = [
     css: '.picture-grid { display: grid; grid-template-columns: repeat(3, 1fr); gap: 18px; max-width: 1080px; margin: 32px auto; }\n.picture-card { position: relative; margin: 0; overflow: clip; border-radius: 10px; }\n.picture-card img { display: block; width: 100%; height: auto; }\n.picture-card figcaption { position: absolute; left: 16px; bottom: 12px; font-weight: 600; color: #fff; }\n',
   },
   {
+    id: 'picture-link',
+    title: 'Picture that is a link',
+    need: 'A large picture that leads to its story.',
+    html: `<a class="picture-link" href="#story" aria-label="Read the story">\n  ${picture(150, 960, 540)}\n</a>\n`,
+    css: '.picture-link { display: block; overflow: clip; max-width: 960px; margin: 32px auto; border-radius: 10px; }\n.picture-link img { display: block; width: 100%; height: auto; }\n',
+  },
+  {
     id: 'layers',
     title: 'Two stacked layers',
     need: 'A front and a back in one place.',

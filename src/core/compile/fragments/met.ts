@@ -4,12 +4,16 @@ import { partsOf } from './parts'
 import { pointer } from './pointer'
 import type { Effect, Place } from './types'
 
-/** What an element is called: by its label, its title, its heading, its own words, or the text that stands for a picture. */
-export const labelOf = (element: Element) =>
-  element.ariaLabel ||
-  element.getAttribute('title') ||
-  (element.querySelector('h1, h2, h3, h4, h5, h6') ?? element).textContent.trim() ||
-  (element.querySelector('[alt]') ?? element).getAttribute('alt')
+/** What an element is called, or the link or button that it lies in: by its label, its title, its heading, its own words, or what stands for a picture. */
+export function labelOf(element: Element): string | null {
+  const named = element.closest('a, button, summary') ?? element
+  return (
+    named.ariaLabel ||
+    named.getAttribute('title') ||
+    (named.querySelector('h1, h2, h3, h4, h5, h6') ?? named).textContent.trim() ||
+    (named.querySelector('[alt]') ?? named).getAttribute('alt')
+  )
+}
 
 /** A text of the stylesheet, without its quotes and with what is escaped in it. */
 export const toldOf = (element: Element, property: string) =>
