@@ -80,6 +80,13 @@ export function sweep(count: number, width = 1240, height = 680): readonly (read
   })
 }
 
+/** What the page's own memory holds after a collection, bytes. */
+export async function heapOf({ session }: Bench): Promise<number> {
+  await session.send('HeapProfiler.collectGarbage')
+  await session.send('HeapProfiler.collectGarbage')
+  return (await session.send('Runtime.getHeapUsage')).usedSize
+}
+
 export const pause = (page: Page, ms: number): Promise<void> => page.waitForTimeout(ms)
 
 export function median(values: readonly number[]): number {

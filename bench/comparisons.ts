@@ -3,7 +3,7 @@ import type { Browser } from '@playwright/test'
 import { buildSync } from 'esbuild'
 import { gzippedSize } from '../src/bundle/minify'
 import { springGap } from '../src/core/feel/spring'
-import { median, medianCost, moveAlong, openBench, pause, sweep, type Bench, type Cost } from './browser'
+import { heapOf, median, medianCost, moveAlong, openBench, pause, sweep, type Bench, type Cost } from './browser'
 import { kinds } from '../src/core/effect/kinds'
 import { busyFacts, byHand, exported, plannedOf, gridPage, handOf, kindPlanned, readable, scriptAtMost, scriptOf } from './pages'
 
@@ -23,7 +23,7 @@ export interface Report {
 const here = new URL('.', import.meta.url).pathname
 
 /** Costs of several pages, each measured once a round, so that what else the machine does falls on all of them alike. */
-async function measure(
+export async function measure(
   browser: Browser,
   pages: Readonly<Record<string, string>>,
   moves: number,
@@ -45,9 +45,9 @@ async function measure(
   return Object.fromEntries(Object.entries(costs).map(([name, all]) => [name, medianCost(all)]))
 }
 
-const own = ({ script, style }: Cost) => script + style
+export const own = ({ script, style }: Cost) => script + style
 
-function costTable(costs: Readonly<Record<string, Cost>>, moves: number): readonly string[] {
+export function costTable(costs: Readonly<Record<string, Cost>>, moves: number): readonly string[] {
   const cell = (value: number) => (value / moves).toFixed(3)
   return [
     '| per move | task ms | script ms | style ms | layout ms | style recalculations | CPU of all processes ms |',
@@ -331,7 +331,7 @@ const sorts = ['glow', 'lean', 'drift', 'turn', 'trail', 'hover', 'zones'] as co
 export async function compareMixed(browser: Browser, moves = 10_000): Promise<Report> {
   const planned = Array.from({ length: 20 }, (_, i) => plannedOf(sorts[i % sorts.length] ?? 'glow', i + 1, `.c${i}, .c${i + 20}`))
   const bench = await openBench(browser, gridPage({ count: 40, sizePx: 120, gapPx: 12 }, exported(planned)))
-  const { page, session } = bench
+  const { page } = bench
   const failures: string[] = []
   page.on('console', (message) => message.type() === 'error' && failures.push(message.text()))
   await page.evaluate(() => undefined)
@@ -341,17 +341,12 @@ export async function compareMixed(browser: Browser, moves = 10_000): Promise<Re
   const control = await openBench(browser, gridPage({ count: 40, sizePx: 120, gapPx: 12 }, byHand('glow-usual')))
   const forcedByHand = await forcedIn(control, 20)
   await control.page.close()
-  const heap = async () => {
-    await session.send('HeapProfiler.collectGarbage')
-    await session.send('HeapProfiler.collectGarbage')
-    return (await session.send('Runtime.getHeapUsage')).usedSize
-  }
   await moveAlong(bench, sweep(Math.min(3000, moves)))
   await pause(page, 1500)
-  const before = await heap()
+  const before = await heapOf(bench)
   await moveAlong(bench, sweep(moves))
   await pause(page, 1500)
-  const grown = (await heap()) - before
+  const grown = (await heapOf(bench)) - before
   const cost = await bench.cost(() => moveAlong(bench, sweep(300)))
   await page.close()
   return {

@@ -24,6 +24,7 @@ import {
   tellAim,
   type Report,
 } from './comparisons'
+import { compareCursor, compareTrail } from './pointer'
 import { compareStudio } from './studio'
 
 /** The comparisons in the order of the file, by the names that the command line takes. */
@@ -42,6 +43,8 @@ const parts: Readonly<Record<string, (browser: Browser) => Report | Promise<Repo
   spread: (browser) => compareSpread(browser),
   many: (browser) => compareMany(browser),
   grain: (browser) => compareGrain(browser),
+  trail: (browser) => compareTrail(browser),
+  cursor: (browser) => compareCursor(browser),
   pages: (browser) => comparePageSize(browser),
   mixed: (browser) => compareMixed(browser),
   studio: async (browser) => {

@@ -2,6 +2,7 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { cropDefaults } from '../src/core/effect/crop/settings'
+import { cursorDefaults, overShape } from '../src/core/effect/cursor/settings'
 import { driftDefaults } from '../src/core/effect/drift/settings'
 import { flipDefaults } from '../src/core/effect/flip/settings'
 import { foldDefaults } from '../src/core/effect/fold/settings'
@@ -17,6 +18,7 @@ import { rowsDefaults } from '../src/core/effect/rows/settings'
 import { spotlightDefaults } from '../src/core/effect/spotlight/settings'
 import { spreadDefaults } from '../src/core/effect/spread/settings'
 import { tiltDefaults } from '../src/core/effect/tilt/settings'
+import { trailDefaults } from '../src/core/effect/trail/settings'
 import { washDefaults } from '../src/core/effect/wash/settings'
 import { wipeDefaults } from '../src/core/effect/wipe/settings'
 import { zonesDefaults } from '../src/core/effect/zones/settings'
@@ -345,6 +347,50 @@ const vesperHollow: readonly Effect[] = [
     noun: 'the sky',
     roles: { 'layer-1': { select: '.sky-near', noun: 'the swarm' }, 'layer-2': { select: '.sky-far', noun: 'the starry sky' } },
     settings: { ...driftDefaults, axes: 'across' },
+  },
+  {
+    id: 'glow-worm',
+    kind: 'cursor',
+    name: 'A glow-worm for a hand',
+    select: 'body',
+    noun: 'every page',
+    roles: {
+      'shape-1': { select: '.sheet', noun: 'each sheet' },
+      'shape-2': { select: '.ticket', noun: 'each ticket' },
+    },
+    settings: {
+      ...cursorDefaults,
+      sizePx: 12,
+      colour: '#e0a63a',
+      pressPercent: 70,
+      shapes: [
+        { ...overShape('shape-1'), text: 'Unfold', sizePx: 78, colour: '#1d3b2c', ink: '#ffe6b0' },
+        { ...overShape('shape-2'), text: 'Step in', sizePx: 78, colour: '#ffe0a0', ink: '#1d2a20' },
+      ],
+    },
+  },
+  {
+    id: 'pollen',
+    kind: 'trail',
+    name: 'Pollen',
+    select: 'body',
+    noun: 'every page',
+    settings: {
+      ...trailDefaults,
+      pieces: 10,
+      sizePx: 6,
+      endPx: 3,
+      lateMs: 34,
+      colour: '#e8c25a',
+      endColour: '#b9803f',
+      endPercent: 70,
+      rest: 'fizz',
+      restMs: 400,
+      risePx: 84,
+      spreadPx: 30,
+      swellPercent: 130,
+      lifeMs: 3200,
+    },
   },
 ]
 

@@ -179,8 +179,9 @@ const boxesOn = (page: Page, selects: readonly string[]) =>
     selects,
   )
 
-// What CSS does alone has no values to compare, nor has a kind that only turns looks.
-const writesValues = (rig: Rig): boolean => needsScript(rig) && rig.outputs.some(({ channel }) => channel !== undefined)
+// What CSS does alone has no values to compare, nor has a kind that only turns looks; chains on parts are tried apart (trail.spec.ts).
+const writesValues = (rig: Rig): boolean =>
+  needsScript(rig) && rig.outputs.some(({ channel }) => channel !== undefined) && rig.channels.every(({ chain }) => chain === undefined)
 for (const kind of kinds.filter(({ id, expand, defaults }) => id !== 'free' && writesValues(expand(defaults, '.card')))) {
   test(`every recipe of ${kind.id} shows at nine points, and on the way, what evaluate() says`, async ({ page }) => {
     await page.setViewportSize({ width: 1000, height: 700 })

@@ -83,7 +83,7 @@
   // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
   function findAll(effect) {
     const areas = new Set(
-      [...document.querySelectorAll(effect.select)],
+      effect.isWindow ? [document.documentElement] : [...document.querySelectorAll(effect.select)],
     )
     for (const [element, place] of effect.places)
       if (!element.isConnected || !areas.has(place.area)) {
@@ -106,7 +106,7 @@
 
   // Takes the pointer to the elements of an effect that have it, and away from those that had it.
   function meetEffect(effect) {
-    const isElsewhere = effect.fine && pointer.isTouch
+    const isElsewhere = effect.except && pointer.over?.closest(effect.except) ? true : effect.fine && pointer.isTouch
     const over = isElsewhere ? null : pointer.over
     if (!effect.findsAll) {
       const hit = over?.closest(effect.select)
@@ -114,7 +114,7 @@
     }
     const all = [...effect.places.values()]
     const holding = over
-      ? all.filter(({ area }) => hasPointer(frameOf(area, effect.measure)) && (over.contains(area) || over.closest(effect.notForeign) !== null))
+      ? all.filter(({ area }) => holds(effect, area) && (over.contains(area) || over.closest(effect.notForeign) !== null))
       : []
     // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
     const first = holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1)
@@ -123,6 +123,8 @@
       if (has || place.isOn) {
         const arrives = has && !place.isOn
         place.isOn = has
+        if (arrives || Math.hypot(pointer.x - place.stood.x, pointer.y - place.stood.y) >= 3)
+          place.stood = { x: pointer.x, y: pointer.y, t: pointer.time }
         turnPlace(effect, place, pointer.time, arrives)
         if (effect.turnsLooks) followCauses(effect, place, pointer.time)
       }
@@ -136,6 +138,25 @@
     return (
       x >= -left - 1 / 64 && x <= width + right + 1 / 64 && y >= -top - 1 / 64 && y <= height + bottom + 1 / 64
     )
+  }
+
+  const windowFrame = () => ({
+    toFrame: new DOMMatrix([1, 0, 0, 1, -0, -0]),
+    width: document.documentElement.clientWidth,
+    height: document.documentElement.clientHeight,
+    border: none,
+    radii: none,
+  })
+  // Where an area lies: its element, the box around a group, or the window.
+  function areaFrame(effect, area) {
+    if (effect.isWindow) return windowFrame()
+    return frameOf(area, effect.measure)
+  }
+
+  // Whether the pointer is on an area: on its element, on one of a group, or on what is bridged or joined to it.
+  function holds(effect, area) {
+    if (effect.isWindow) return hasPointer(windowFrame())
+    return hasPointer(frameOf(area, effect.measure))
   }
 
   // Begins to follow the pointer in an element: everything lies at its pose.
@@ -154,12 +175,15 @@
       speed: 0,
       feel: value.feel,
       band: value.band,
+      gaps: new Array(value.links ?? 0).fill(0),
+      halfLifeMs: value.halfLifeMs,
     })),
+      stood: { x: 0, y: 0, t: 0 },
       look: { state: 'off', shown: 'off', dueAt: Infinity, tapped: false },
     }
     for (const follower of place.followers) follower.reading = follower.value.zoneFirst
     for (const follower of place.followers)
-        if (follower.value.bySize && follower.value.leave)
+        if (follower.value.bySize && follower.value.leave && !follower.value.links)
           follower.target = shapedOf(follower.value, follower.value.leave(atOf(effect, place, 0), follower))
     effect.places.set(element, place)
   }
@@ -170,7 +194,7 @@
   function atOf(effect, place, t) {
     // Where the values of a place are read.
     const box = effect.readsIn ? place.element : undefined
-    const frame = box ? frameOf(box, effect.measure) : frameOf(place.area, effect.measure)
+    const frame = box ? frameOf(box, effect.measure) : areaFrame(effect, place.area)
     const { x, y } = frame.toFrame.transformPoint(pointer)
     return { ...frame, x, y, t, place }
   }
@@ -189,9 +213,12 @@
     const target = shapedOf(value, reading)
     // What nobody sees begins where the pointer is.
     const seen = value.seenBy === undefined ? undefined : at.place.followers[value.seenBy]
+    if (value.links && arrives && (seen && !valueAt(seen, at.t)))
+      follower.gaps?.fill(0)
     if (arrives && seen && !valueAt(seen, at.t)) Object.assign(follower, { target, gap: 0, speed: 0 })
     follower.reading = reading
-    turn(
+    if (value.links) turnChain(follower, target, (at.place.isOn ? value.halfLifeMs : undefined) ?? value.halfLifeMs ?? 1, at.t)
+    else turn(
         follower,
         target,
         at.place.isOn ? value.feel : (value.going ?? value.feel),
@@ -217,6 +244,15 @@
   const set = (target, value, shown) =>
     target.style.setProperty(value.property, value.as ? String(value.as(shown)) : shown.toFixed(value.digits))
 
+  // Writes the links of a chain: one of them, or each on an element of its own.
+  function writeChain(effect, place, chain, t) {
+    const { value } = chain
+    const last = (value.links ?? 1) - 1
+    let k = 0
+    for (const target of targetsOf(effect, place, value)) set(target, value, linkAt(chain, Math.min(k++, last), t))
+    if (linkMoves(chain, last, t)) place.moves = true
+  }
+
   // Says on an element that an effect is at work on it: from now on its rules count.
   function mark(effect, place) {
     place.element.setAttribute(effect.mark, '')
@@ -226,12 +262,18 @@
       const host = place.area
       const parts = effect.parts
       const made = new Map()
-      if (getComputedStyle(host).position === 'static') {
+      const isThere = ({ inside, host: elsewhere, is }) => !inside && !elsewhere && !is
+      if (parts.some(isThere) && getComputedStyle(host).position === 'static') {
         host.style.position = 'relative'
       }
       for (const part of parts) {
-        const home = (part.inside && made.get(part.inside)) || host
+        const home = (part.inside && made.get(part.inside)) || (part.host ? homeOf(part.host) : host)
         made.set(part.part, addPart(host, home, part))
+        for (let n = 1; n < (part.count ?? 1); n++) addPart(host, home, part)
+        if (part.isNumbered)
+          home.querySelectorAll(`:scope > .${part.part}`).forEach(({ style }, n) => {
+            style.setProperty(`--${part.part}-index`, String(n))
+          })
       }
     }
   }
@@ -242,12 +284,19 @@
     place.moves = false
     for (const follower of place.followers) {
       const { value } = follower
-      const { gap, moves } = follower.feel(follower, t)
-      if (value.property)
-        for (const target of targetsOf(effect, place, value)) set(target, value, moves ? follower.target + gap : follower.target)
-      if (moves) place.moves = true
+      if (value.links) writeChain(effect, place, follower, t)
+      else {
+        const { gap, moves } = follower.feel(follower, t)
+        if (value.property)
+          for (const target of targetsOf(effect, place, value)) set(target, value, moves ? follower.target + gap : follower.target)
+        if (moves) place.moves = true
+      }
     }
+    if (effect.turnsLooks && place.look.dueAt < Infinity) place.moves = true
     if (flowsOn(place, t)) place.moves = true
+    tellMet(effect, place)
+    if (place.isOn) stayOnTop(effect)
+    if (effect.shownWhileOn) showParts(place, effect.shownWhileOn)
     if (effect.turnsLooks) showLook(effect, place)
     tellZones(effect, place)
     if (effect.slider && (place.focused || !place.moves)) tellSlider(place, effect.slider)
@@ -255,11 +304,30 @@
     return place.moves
   }
 
+  // What lies over all else goes over what has come there since: a dialog, a popover, what fills the screen.
+  function stayOnTop(effect) {
+    const top = pointer.over?.closest(':modal, :popover-open, :fullscreen') ?? null
+    if (top === effect.under) return
+    effect.under = top
+    if (!top) return
+    for (const { part, host, is } of effect.parts ?? []) {
+      if (host !== 'top' && !is) continue
+      for (const element of document.querySelectorAll(`.${part}`)) {
+        element.hidePopover()
+        element.showPopover()
+      }
+    }
+  }
+
+  // Where on the page a part stands that does not stand in its area.
+  const homeOf = (host) =>
+    host === 'top' ? document.body : (document.querySelector(host) ?? document.body)
+
   // Adds one part: seen only, and never heard, clicked or focused, unless it is to be reached.
   function addPart(
     host,
     home,
-    { part, copies, reached, role, namedBy, shows },
+    { part, host: place, copies, reached, role, namedBy, shows },
   ) {
     const element = document.createElement('span')
     element.className = part
@@ -269,6 +337,10 @@
     element.dataset.part = ''
     if (copies) keepCopy(host, element)
     home.append(element)
+    if (place === 'top') {
+      element.popover = 'manual'
+      element.showPopover()
+    }
     return element
   }
 
@@ -285,13 +357,24 @@
     element.ariaValueNow = shows
   }
 
+  // What is seen only with the pointer is gone once all of it has come to rest: what nobody sees costs nothing.
+  function showParts({ area, isOn, moves }, parts) {
+    for (const part of partsOf(area, parts)) part.style.visibility = isOn || moves ? '' : 'hidden'
+  }
+
+  // The parts of an area that a selector means: in it, or elsewhere on the page.
+  const partsOf = (area, select) =>
+    !select.includes(':scope')
+      ? document.querySelectorAll(select)
+      : [...area.querySelectorAll(select), ...document.querySelectorAll(select.replaceAll(':scope', ':not(*)'))]
+
   // Until when all that changes by itself has been followed.
   let advanced = 0
 
   // Takes what happens by itself until t, in the order of time.
   function advance(t) {
     for (const effect of effects) {
-      flowAll(effect, advanced, t)
+      flowAll(effect, effect.turnsLooks ? advanceLooks(effect, advanced, t) : advanced, t)
     }
     advanced = Math.max(advanced, t)
   }
@@ -349,6 +432,31 @@
       place.look.tapped = tapped
       if (effect.turnsLooks) followCauses(effect, place, pointer.time)
     }
+  }
+
+  // What link k of a chain of equal glides is missing after so many half-lives: e^-x * sum over j of x^j / j! * gap(k - j).
+  function missingOf({ gaps = [], halfLifeMs = 1, since }, k, t, sizeOf = (gap) => gap) {
+    const x = (Math.LN2 * Math.max(0, t - since)) / halfLifeMs
+    let [sum, term] = [0, Math.exp(-x)]
+    for (let j = 0; j <= k; j++) {
+      sum += term * sizeOf(gaps[k - j] ?? 0)
+      term *= x / (j + 1)
+    }
+    return sum
+  }
+
+  // Whether link k moves: from when on every term falls, the sum of their sizes bounds what is still to come.
+  function linkMoves(chain, k, t) {
+    const bound = missingOf(chain, k, t, Math.abs)
+    return bound > 0 && (bound > chain.band || (Math.LN2 * (t - chain.since)) / (chain.halfLifeMs ?? 1) < k)
+  }
+
+  const linkAt = (chain, k, t) => chain.target + (linkMoves(chain, k, t) ? missingOf(chain, k, t) : 0)
+  // Turns a chain to a new target: each link goes on from where it is.
+  function turnChain(chain, target, halfLifeMs, t) {
+    if (chain.target === target && chain.halfLifeMs === halfLifeMs) return
+    const gaps = (chain.gaps ?? []).map((_, k) => linkAt(chain, k, t) - target)
+    Object.assign(chain, { target, halfLifeMs, gaps, since: t })
   }
 
   const isPart = (node) => node.dataset?.part === ''
@@ -503,14 +611,14 @@
     return true
   }
 
-  function turnLook(place, event, t) {
+  function turnLook(effect, place, event, t) {
     const { look } = place
     let changed = change(look, event)
     if (look.state === 'going') {
       if (event === 'go') look.dueAt = t
       if (look.dueAt <= t) changed = change(look, 'due') || changed
     }
-    if (look.state === 'on') look.dueAt = Infinity
+    if (look.state === 'on') look.dueAt = effect.stillMs && place.isOn ? Math.max(t, place.stood.t + effect.stillMs) : Infinity
     else if (look.state !== 'going') look.dueAt = Infinity
     return changed
   }
@@ -520,12 +628,35 @@
     const { look, isOn } = place
     const isCaused = isOn || (effect.takesKeys && place.focused) || look.tapped
     const causes = [...(isCaused ? ['come'] : ['go']), ...(isOn ? [isOn && pointer.buttons ? 'press' : 'release'] : [])]
-    const changed = causes.map((event) => turnLook(place, event, t)).includes(true)
-    if (changed) {
-      // Follows a look that has changed, in its place and in the others; where one at most is on, the others go off.
-      turnPlace(effect, place, t, false)
+    let changed = causes.map((event) => turnLook(effect, place, event, t)).includes(true)
+    if (look.state === 'still' && (!isCaused || place.stood.t + (effect.stillMs ?? 0) > t))
+      changed = turnLook(effect, place, 'move', t) || changed
+    if (changed) show(effect, place, t)
+  }
+
+  // Follows a look that has changed, in its place and in the others; where one at most is on, the others go off.
+  function show(effect, place, t) {
+    turnPlace(effect, place, t, false)
+  }
+
+  // Takes what is due by itself until t, the first one first: the end of a delay, or of standing still. Gives when that was last.
+  function advanceLooks(effect, from, until) {
+    for (let at = from; ;) {
+      const due = [...effect.places.values()].reduce(
+        (first, place) => (place.look.dueAt <= (first?.look.dueAt ?? until) ? place : first),
+        undefined,
+      )
+      if (!due) return at
+      const t = due.look.dueAt
+      flowAll(effect, at, t)
+      at = t
+      due.look.dueAt = Infinity
+      if (turnLook(effect, due, due.look.state === 'going' ? 'due' : 'rest', t)) show(effect, due, t)
     }
   }
+
+  // No borders, and no round corners.
+  const none = [0, 0, 0, 0]
 
   const px = (text) => parseFloat(text) || 0
 
@@ -576,6 +707,37 @@
     return paddingBox(new DOMMatrix([1, 0, 0, 1, e - x, f - y]), width, height, element)
   }
 
+  // A text of the stylesheet, without its quotes and with what is escaped in it.
+  const toldOf = (element, property) =>
+    getComputedStyle(element)
+      .getPropertyValue(property)
+      .replaceAll(/^\s*["']|["']\s*$/g, '')
+      .replaceAll(/\\(?:([0-9a-f]{1,6}) ?|(.))/gi, (_, code, character) =>
+        code === undefined ? character : String.fromCodePoint(Number(`0x${code}`)),
+      )
+
+  // Has parts say what the element says that the pointer is on, by the number of what asks for that; they go on saying it until another one says something.
+  function tellMet(effect, place) {
+    for (const part of effect.parts ?? []) {
+      const { asks, says = [] } = part
+      if (!asks) continue
+      const element = place.isOn && pointer.over?.closest(asks.join(', '))
+      if (!element || element === part.met) continue
+      part.met = element
+      const say = says[overOf(asks) - 1]
+      for (const each of partsOf(place.area, effect.isWindow ? `.${part.part}` : `:scope .${part.part}`)) {
+        if (say) each.textContent = say(element)?.trim() ?? ''
+      }
+    }
+  }
+
+  // Which of several selectors the innermost element under the pointer matches, the last of those that do, from 1; 0 for none. While a pointer goes, as it was.
+  function overOf(among, before = 0) {
+    if (!pointer.over) return before
+    const element = pointer.over.closest(among.join(', '))
+    return element ? 1 + among.findLastIndex((select) => element.matches(select)) : 0
+  }
+
   // Where a share of an area along both of its sides lies in an element of it, px.
   function shareOfArea({ toFrame, place: { area } }, measure) {
     const { toFrame: toArea, width, height } = frameOf(area, measure)
@@ -599,7 +761,7 @@
     for (const effect of effects) {
       const place = effect.arrowKeys ? [...effect.places.values()].find(({ focused }) => focused) : undefined
       if (!place || !effect.arrowKeys || (effect.slider && !effect.values.some(({ slides }) => slides))) continue
-      const { toFrame, width, height } = frameOf(place.area, effect.measure)
+      const { toFrame, width, height } = areaFrame(effect, place.area)
       // From where it is, or else from the middle.
       const at =
         pointer.over && place.isOn ? toFrame.transformPoint(pointer) : { x: width / 2, y: height / 2, ...slideAt(place, width, height) }
@@ -685,13 +847,13 @@
     if (linked) {
       // The element that is in step with an area: the first with the first, the second with the second.
       const { area } = place
-      const index = [...document.querySelectorAll(effect.select)].indexOf(area)
+      const index = effect.isWindow ? 0 : [...document.querySelectorAll(effect.select)].indexOf(area)
       return [...document.querySelectorAll(linked)].slice(index, index + 1)
     }
     return [
       ...(onSelf ? [place.element] : []),
       ...(within ? place.element.querySelectorAll(within) : []),
-      ...(onParts ? place.area.querySelectorAll(onParts) : []),
+      ...(onParts ? partsOf(place.area, onParts) : []),
     ]
   }
 
@@ -728,9 +890,10 @@
     { gap, since, share: part = 1 },
     t,
     durationMs,
+    ease,
   ) {
     const share = (t - since) / (durationMs * part)
-    return gap && share < 1 ? { gap: gap * (1 - (share > 0 ? ease2(share) : 0)), speed: 0, moves: true } : rest
+    return gap && share < 1 ? { gap: gap * (1 - (share > 0 ? ease(share) : 0)), speed: 0, moves: true } : rest
   }
 
   // What turns back to where it came from takes its time for as much of the way as it has gone, as transitions do.
@@ -864,12 +1027,14 @@
   const ease = bezier(0.42, 0, 0.58) // ease-in-out
   const shown = (x) => onCurve([[0, 60, 0.3, -70, ease], [0.3, -70, 0.62, 40, ease], [0.62, 40, 1, -60, ease]], x)
   const ease2 = bezier(0.2, 0.7, 0.2)
-  const comes = (follower, t) => timed(follower, t, 240)
-  const goes = (follower, t) => timed(follower, t, 700)
+  const comes = (follower, t) => timed(follower, t, 240, ease2)
+  const goes = (follower, t) => timed(follower, t, 700, ease2)
   const bend = (x) => Math.min(1, Math.max(0, 0.000666666666667 * x))
   const bend2 = (x) => onCurve([[0, -1, 0.5, 1, ease], [0.5, 1, 1, -1, ease]], x)
   const bend3 = (x) => Math.min(600, Math.max(-600, x))
   const follows3 = (follower, t) => underdamped(follower, t, 2 * Math.PI * 1.9 * 0.9, 2 * Math.PI * 1.9 * Math.sqrt(1 - 0.9 ** 2)) // settles in 394 ms
+  const ease3 = bezier(0, 0, 0.58) // ease-out
+  const comes2 = (follower, t) => timed(follower, t, 140, ease3)
 
   const effects = [
     // A corner at 44% folds the motto, its walls slanted by 17° and the second one in 40% shade; the words slide by 9% against the pointer.
@@ -1053,6 +1218,51 @@
       places: new Map(),
       values: [
         { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), pose: 0, band: 0.0002, digits: 4, feel: soft, within: '.sky-near, .sky-far' },
+      ],
+    },
+    // On every page the cursor is a dot of 12px in #e0a63a; over each sheet it is a disc with a text of 78px in #1d3b2c that says this text: Unfold; over each ticket it is a disc with a text of 78px in #ffe0a0 that says this text: Step in.
+    {
+      select: ':root',
+      name: 'cursor',
+      mark: 'data-cursor',
+      notForeign: '*',
+      findsAll: true,
+      keeps: true,
+      isWindow: true,
+      except: 'input, textarea, select, option, [contenteditable], iframe, frame, embed, object, video[controls], audio[controls], input *, [contenteditable] *',
+      fine: true,
+      measure: plain,
+      parts: [{ part: 'cursor-point', host: 'top' }, { part: 'cursor-shape', inside: 'cursor-point' }, { part: 'cursor-text', inside: 'cursor-shape', asks: ['.sheet', '.ticket'], says: [(element) => toldOf(element, '--cursor-sheet-text'), (element) => toldOf(element, '--cursor-ticket-text')] }],
+      shownWhileOn: '.cursor-point',
+      places: new Map(),
+      values: [
+        { property: '--cursor-x', read: ({ x }) => x, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, onParts: '.cursor-point' },
+        { property: '--cursor-y', read: ({ y }) => y, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, onParts: '.cursor-point' },
+        { property: '--cursor-there', read: () => 1, pose: 0, band: 0.0001, digits: 5, feel: direct, onParts: '.cursor-point' },
+        { read: (at, { reading }) => overOf(['.sheet', '.ticket'], reading), zone: 'over', pose: 0, band: 0.0002, digits: 4, feel: direct, onSelf: true },
+        { property: '--cursor-press', read: () => (pointer.buttons ? 1 : 0), pose: 0, band: 0.0001, digits: 5, feel: comes2, onParts: '.cursor-point > .cursor-shape' },
+      ],
+    },
+    // Behind the pointer over every page, dots, 10 pieces from 6px to 3px in #e8c25a; they follow one another.
+    {
+      select: ':root',
+      name: 'trail',
+      mark: 'data-trail',
+      notForeign: '*',
+      findsAll: true,
+      stands: true,
+      keeps: true,
+      isWindow: true,
+      fine: true,
+      measure: plain,
+      turnsLooks: true,
+      stillMs: 400,
+      parts: [{ part: 'trail-pieces', host: 'top' }, { part: 'trail-piece', inside: 'trail-pieces', count: 10, isNumbered: true }],
+      places: new Map(),
+      values: [
+        { property: '--trail-x', read: ({ x }) => x, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, links: 10, halfLifeMs: 23.567004139, seenBy: 2, onParts: '.trail-pieces > .trail-piece' },
+        { property: '--trail-y', read: ({ y }) => y, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, links: 10, halfLifeMs: 23.567004139, seenBy: 2, onParts: '.trail-pieces > .trail-piece' },
+        { read: () => 1, pose: 0, band: 0.0001, digits: 5, feel: direct, onSelf: true },
       ],
     },
   ]

@@ -29,6 +29,7 @@
     nextFrame = 0
     for (const event of events.splice(0)) meet(event)
     const t = Math.max(now, pointer.time)
+    advance(t)
     for (const effect of effects) {
       guarded(effect, drawEffect, t)
     }
@@ -41,6 +42,7 @@
   // Takes an event to all effects, in the order of time.
   function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType }) {
     const t = Math.max(pointer.time, timeStamp)
+    advance(t)
     if (!(type.startsWith('pointer')) || t - measured > 200 || t - pointer.time > 200) {
       forgetFrames(t)
       for (const effect of effects) findAll(effect)
@@ -63,8 +65,7 @@
       ;[pointer.fromX, pointer.fromY] = [pointer.x, pointer.y]
       pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
     }
-    isTap = type === 'pointerup' && pointer.isTouch && t - finger.t <= 500 && Math.hypot(pointer.x - finger.x, pointer.y - finger.y) <= 10
-    if (type === 'pointerdown') finger = { x: pointer.x, y: pointer.y, t }
+    hearTap(type, t)
     for (const effect of effects) {
       meetTap(effect, target)
       guarded(effect, meetEffect, t)
@@ -74,7 +75,7 @@
   // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
   function findAll(effect) {
     const areas = new Set(
-      [...document.querySelectorAll(effect.select)],
+      effect.isWindow ? [document.documentElement] : [...document.querySelectorAll(effect.select)],
     )
     for (const [element, place] of effect.places)
       if (!element.isConnected || !areas.has(place.area)) {
@@ -113,7 +114,7 @@
 
   // Takes the pointer to the elements of an effect that have it, and away from those that had it.
   function meetEffect(effect) {
-    const isElsewhere = effect.fine && pointer.isTouch
+    const isElsewhere = effect.except && pointer.over?.closest(effect.except) ? true : effect.fine && pointer.isTouch
     const over = isElsewhere ? null : pointer.over
     if (!effect.findsAll) {
       const hit = over?.closest(effect.select)
@@ -121,7 +122,7 @@
     }
     const all = effect.byHit ? nearTo(effect, over) : [...effect.places.values()]
     const holding = over
-      ? all.filter(({ area }) => hasPointer(frameOf(area), effect.insets) && (effect.amongAll ? isMet(effect, over, area) : isClear(effect, over, area)))
+      ? all.filter(({ area }) => holds(effect, area) && (effect.amongAll ? isMet(effect, over, area) : isClear(effect, over, area)))
       : []
     // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
     const first = effect.amongAll
@@ -131,8 +132,10 @@
       const has = effect.amongAll ? holding.includes(place) : place.area === first?.area
       if (has || place.isOn) {
         const arrives = has && !place.isOn
-        if (arrives || !has) noteSide(place, frameOf(place.area), arrives)
+        if (arrives || !has) noteSide(place, areaFrame(effect, place.area), arrives)
         place.isOn = has
+        if (arrives || Math.hypot(pointer.x - place.stood.x, pointer.y - place.stood.y) >= 3)
+          place.stood = { x: pointer.x, y: pointer.y, t: pointer.time }
         turnPlace(effect, place, pointer.time, arrives)
         if (effect.turnsLooks) followCauses(effect, place, pointer.time)
         if (effect.comesMs && (arrives || !has)) place.comesUntil = pointer.time + ((has ? effect.comesMs : effect.goesMs) ?? 0)
@@ -150,15 +153,28 @@
     )
   }
 
-  // Where the values of a place are read.
-  function readFrame(effect, place) {
-    if (effect.readsInWindow) return {
+  const windowFrame = () => ({
     toFrame: new DOMMatrix([1, 0, 0, 1, -0, -0]),
     width: document.documentElement.clientWidth,
     height: document.documentElement.clientHeight,
     border: none,
+  })
+  // Where an area lies: its element, the box around a group, or the window.
+  function areaFrame(effect, area) {
+    if (effect.isWindow) return windowFrame()
+    return frameOf(area)
   }
-    return frameOf(place.area)
+
+  // Where the values of a place are read.
+  function readFrame(effect, place) {
+    if (effect.readsInWindow) return windowFrame()
+    return areaFrame(effect, place.area)
+  }
+
+  // Whether the pointer is on an area: on its element, on one of a group, or on what is bridged or joined to it.
+  function holds(effect, area) {
+    if (effect.isWindow) return hasPointer(windowFrame(), effect.insets)
+    return hasPointer(frameOf(area), effect.insets)
   }
 
   // Begins to follow the pointer in an element: everything lies at its pose.
@@ -178,7 +194,10 @@
       speed: 0,
       feel: value.feel,
       band: value.band,
+      gaps: new Array(value.links ?? 0).fill(0),
+      halfLifeMs: value.halfLifeMs,
     })),
+      stood: { x: 0, y: 0, t: 0 },
       look: { state: 'off', shown: 'off', before: 'off', dueAt: Infinity, tapped: false },
       entry: [0, 3, 0],
       exit: [0, 3, 0],
@@ -202,20 +221,25 @@
     const reading = at.place.isOn ? value.read(at, follower) : value.leave ? value.leave(at, follower) : value.pose
     // What nobody sees begins where the pointer is.
     const seen = value.seenBy === undefined ? undefined : at.place.followers[value.seenBy]
+    if (value.links && arrives && ((seen && !valueAt(seen, at.t)) || (value.beginsUnseen && at.t >= at.place.comesUntil)))
+      follower.gaps?.fill(0)
     if (arrives && seen && !valueAt(seen, at.t)) Object.assign(follower, { target: reading, gap: 0, speed: 0 })
     if (arrives && value.beginsUnseen && at.t >= at.place.comesUntil) Object.assign(follower, { target: reading, gap: 0, speed: 0 })
-    if (value.start && reading !== follower.reading && !follower.feel(follower, at.t).moves) {
+    if (value.start && !value.links && reading !== follower.reading && !follower.feel(follower, at.t).moves) {
       const start = value.start(at)
       if (start !== undefined) Object.assign(follower, { target: start, gap: 0, speed: 0 })
     }
     follower.reading = reading
-    // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
-    const feel = value.byLook ? feelByLook(value, at.place) : at.place.isOn ? value.feel : (value.going ?? value.feel)
-    const t = at.t
-    if (reading !== follower.target || feel !== follower.feel) {
-      const { gap, speed } = follower.feel(follower, t)
-      shorten(follower, reading, gap)
-      Object.assign(follower, { target: reading, feel, since: t, gap: gap + follower.target - reading, speed })
+    if (value.links) turnChain(follower, reading, (at.place.isOn ? value.halfLifeMs : undefined) ?? value.halfLifeMs ?? 1, at.t)
+    else {
+      // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
+      const feel = value.byLook ? feelByLook(value, at.place) : at.place.isOn ? value.feel : (value.going ?? value.feel)
+      const t = at.t
+      if (reading !== follower.target || feel !== follower.feel) {
+        const { gap, speed } = follower.feel(follower, t)
+        shorten(follower, reading, gap)
+        Object.assign(follower, { target: reading, feel, since: t, gap: gap + follower.target - reading, speed })
+      }
     }
   }
 
@@ -227,6 +251,15 @@
 
   const set = (target, value, shown) =>
     target.style.setProperty(value.property, value.as ? String(value.as(shown)) : shown.toFixed(value.digits))
+
+  // Writes the links of a chain: one of them, or each on an element of its own.
+  function writeChain(place, chain, t) {
+    const { value } = chain
+    const last = (value.links ?? 1) - 1
+    let k = 0
+    for (const target of targetsOf(place, value)) set(target, value, linkAt(chain, Math.min(k++, last), t))
+    if (linkMoves(chain, last, t)) place.moves = true
+  }
 
   // Says on an element that an effect is at work on it: from now on its rules count.
   function mark(effect, place) {
@@ -245,15 +278,22 @@
     if (effect.meets) meetParts(effect, place)
     for (const follower of place.followers) {
       const { value } = follower
-      const { gap, moves } = follower.feel(follower, t)
-      if (value.property)
-        for (const target of targetsOf(place, value)) set(target, value, moves ? follower.target + gap : follower.target)
-      if (moves) place.moves = true
+      if (value.links) writeChain(place, follower, t)
+      else {
+        const { gap, moves } = follower.feel(follower, t)
+        if (value.property)
+          for (const target of targetsOf(place, value)) set(target, value, moves ? follower.target + gap : follower.target)
+        if (moves) place.moves = true
+      }
     }
     if (effect.comesMs && t < place.comesUntil) place.moves = true
+    if (effect.turnsLooks && place.look.dueAt < Infinity) place.moves = true
     if (effect.meets && !place.moves) meetParts(effect, place)
+    tellMet(effect, place)
+    if (place.isOn) stayOnTop(effect)
     if (effect.shownWhileOn) showParts(place, effect.shownWhileOn)
     if (effect.turnsLooks) showLook(effect, place)
+    tellZones(effect, place)
     if (!effect.keeps && !place.moves && !place.isOn) effect.places.delete(place.element)
     return place.moves
   }
@@ -261,20 +301,45 @@
   // Adds the parts of an effect to an element, once.
   function addParts(host, parts) {
     const made = new Map()
-    if (getComputedStyle(host).position === 'static') {
+    const isThere = ({ inside, host: elsewhere, is }) => !inside && !elsewhere && !is
+    if (parts.some(isThere) && getComputedStyle(host).position === 'static') {
       host.style.position = 'relative'
     }
     for (const part of parts) {
-      const home = (part.inside && made.get(part.inside)) || host
+      const home = (part.inside && made.get(part.inside)) || (part.host ? homeOf(part.host) : host)
       made.set(part.part, addPart(host, home, part))
+      for (let n = 1; n < (part.count ?? 1); n++) addPart(host, home, part)
+      if (part.isNumbered)
+        home.querySelectorAll(`:scope > .${part.part}`).forEach(({ style }, n) => {
+          style.setProperty(`--${part.part}-index`, String(n))
+        })
     }
   }
+
+  // What lies over all else goes over what has come there since: a dialog, a popover, what fills the screen.
+  function stayOnTop(effect) {
+    const top = pointer.over?.closest(':modal, :popover-open, :fullscreen') ?? null
+    if (top === effect.under) return
+    effect.under = top
+    if (!top) return
+    for (const { part, host, is } of effect.parts ?? []) {
+      if (host !== 'top' && !is) continue
+      for (const element of document.querySelectorAll(`.${part}`)) {
+        element.hidePopover()
+        element.showPopover()
+      }
+    }
+  }
+
+  // Where on the page a part stands that does not stand in its area.
+  const homeOf = (host) =>
+    host === 'top' ? document.body : (document.querySelector(host) ?? document.body)
 
   // Adds one part: seen only, and never heard, clicked or focused, unless it is to be reached.
   function addPart(
     host,
     home,
-    { part, coversBorder, told, source, attribute, passes },
+    { part, host: place, coversBorder, told, source, attribute, passes },
   ) {
     const element = document.createElement('span')
     element.className = part
@@ -286,6 +351,10 @@
     }
     if (told) keepTold(host, element, told, source, attribute, !(passes))
     home.append(element)
+    if (place === 'top') {
+      element.popover = 'manual'
+      element.showPopover()
+    }
     return element
   }
 
@@ -309,7 +378,24 @@
 
   // What is seen only with the pointer is gone once all of it has come to rest: what nobody sees costs nothing.
   function showParts({ area, isOn, moves }, parts) {
-    for (const part of area.querySelectorAll(parts)) part.style.visibility = isOn || moves ? '' : 'hidden'
+    for (const part of partsOf(area, parts)) part.style.visibility = isOn || moves ? '' : 'hidden'
+  }
+
+  // The parts of an area that a selector means: in it, or elsewhere on the page.
+  const partsOf = (area, select) =>
+    !select.includes(':scope')
+      ? document.querySelectorAll(select)
+      : [...area.querySelectorAll(select), ...document.querySelectorAll(select.replaceAll(':scope', ':not(*)'))]
+
+  // Until when all that changes by itself has been followed.
+  let advanced = 0
+
+  // Takes what happens by itself until t, in the order of time.
+  function advance(t) {
+    for (const effect of effects) {
+      if (effect.turnsLooks) advanceLooks(effect, advanced, t)
+    }
+    advanced = Math.max(advanced, t)
   }
 
   // Takes the focus to the places that have it; null takes it away.
@@ -332,6 +418,10 @@
   let finger = { x: 0, y: 0, t: -Infinity }
 
   let isTap = false
+  function hearTap(type, t) {
+    isTap = type === 'pointerup' && pointer.isTouch && t - finger.t <= 500 && Math.hypot(pointer.x - finger.x, pointer.y - finger.y) <= 10
+    if (type === 'pointerdown') finger = { x: pointer.x, y: pointer.y, t }
+  }
 
   // A tap turns on what had the finger, unless it was meant for something else; a tap elsewhere ends that.
   function meetTap(effect, target) {
@@ -343,6 +433,31 @@
       place.look.tapped = tapped
       if (effect.turnsLooks) followCauses(effect, place, pointer.time)
     }
+  }
+
+  // What link k of a chain of equal glides is missing after so many half-lives: e^-x * sum over j of x^j / j! * gap(k - j).
+  function missingOf({ gaps = [], halfLifeMs = 1, since }, k, t, sizeOf = (gap) => gap) {
+    const x = (Math.LN2 * Math.max(0, t - since)) / halfLifeMs
+    let [sum, term] = [0, Math.exp(-x)]
+    for (let j = 0; j <= k; j++) {
+      sum += term * sizeOf(gaps[k - j] ?? 0)
+      term *= x / (j + 1)
+    }
+    return sum
+  }
+
+  // Whether link k moves: from when on every term falls, the sum of their sizes bounds what is still to come.
+  function linkMoves(chain, k, t) {
+    const bound = missingOf(chain, k, t, Math.abs)
+    return bound > 0 && (bound > chain.band || (Math.LN2 * (t - chain.since)) / (chain.halfLifeMs ?? 1) < k)
+  }
+
+  const linkAt = (chain, k, t) => chain.target + (linkMoves(chain, k, t) ? missingOf(chain, k, t) : 0)
+  // Turns a chain to a new target: each link goes on from where it is.
+  function turnChain(chain, target, halfLifeMs, t) {
+    if (chain.target === target && chain.halfLifeMs === halfLifeMs) return
+    const gaps = (chain.gaps ?? []).map((_, k) => linkAt(chain, k, t) - target)
+    Object.assign(chain, { target, halfLifeMs, gaps, since: t })
   }
 
   const isPart = (node) => node.dataset?.part === ''
@@ -405,18 +520,18 @@
   }
 
   // cubic-bezier(x1, y1, x2, y2): the time is found by Newton's method inside a shrinking bracket. Outside 0..1 it holds.
-  function bezier() {
+  function bezier(x1, y1, x2) {
     const on = (a, b, s) => 3 * (1 - s) * s * ((1 - s) * a + s * b) + s ** 3
     return (share) => {
       let [low, high, s] = [0, 1, share]
       for (let step = 0; step < 40; step++) {
-        const error = on(0.2, 0.2, s) - share
+        const error = on(x1, x2, s) - share
         if (error > 0) high = s
         else low = s
-        const next = s - error / (3 * (1 - s) ** 2 * 0.2 + 6 * (1 - s) * s * (0.2 - 0.2) + 3 * s * s * (1 - 0.2))
+        const next = s - error / (3 * (1 - s) ** 2 * x1 + 6 * (1 - s) * s * (x2 - x1) + 3 * s * s * (1 - x2))
         s = next > low && next < high ? next : (low + high) / 2
       }
-      return on(0.7, 1, s)
+      return on(y1, 1, s)
     }
   }
 
@@ -496,14 +611,14 @@
   // The pose that it comes from, where it has just come on.
   const cameFrom = ({ look }, pose) => (look.before === 'off' && look.shown !== 'off' ? pose : undefined)
 
-  function turnLook(place, event, t) {
+  function turnLook(effect, place, event, t) {
     const { look } = place
     let changed = change(look, event)
     if (look.state === 'going') {
       if (event === 'go') look.dueAt = t
       if (look.dueAt <= t) changed = change(look, 'due') || changed
     }
-    if (look.state === 'on') look.dueAt = Infinity
+    if (look.state === 'on') look.dueAt = effect.stillMs && place.isOn ? Math.max(t, place.stood.t + effect.stillMs) : Infinity
     else if (look.state !== 'going') look.dueAt = Infinity
     return changed
   }
@@ -514,7 +629,9 @@
     const wasOff = look.shown === 'off'
     const isCaused = isOn || (effect.takesKeys && place.focused) || look.tapped
     const causes = [...(isCaused ? ['come'] : ['go']), ...(isOn ? [isOn && pointer.buttons ? 'press' : 'release'] : [])]
-    const changed = causes.map((event) => turnLook(place, event, t)).includes(true)
+    let changed = causes.map((event) => turnLook(effect, place, event, t)).includes(true)
+    if (look.state === 'still' && (!isCaused || place.stood.t + (effect.stillMs ?? 0) > t))
+      changed = turnLook(effect, place, 'move', t) || changed
     if (changed) show(effect, place, t, wasOff)
   }
 
@@ -524,14 +641,60 @@
     turnPlace(effect, place, t, false)
     for (const other of effect.places.values()) {
       if (other.area === place.area) continue
-      const isDismissed = effect.atMostOne && look.shown !== 'off' && wasOff && turnLook(other, 'dismiss', t)
+      const isDismissed = effect.atMostOne && look.shown !== 'off' && wasOff && turnLook(effect, other, 'dismiss', t)
       if (isDismissed) other.look.tapped = false
       if (isDismissed) turnPlace(effect, other, t, false)
     }
   }
 
+  // Takes what is due by itself until t, the first one first: the end of a delay, or of standing still. Gives when that was last.
+  function advanceLooks(effect, from, until) {
+    for (let at = from; ;) {
+      const due = [...effect.places.values()].reduce(
+        (first, place) => (place.look.dueAt <= (first?.look.dueAt ?? until) ? place : first),
+        undefined,
+      )
+      if (!due) return at
+      const t = due.look.dueAt
+      at = t
+      due.look.dueAt = Infinity
+      if (turnLook(effect, due, due.look.state === 'going' ? 'due' : 'rest', t)) show(effect, due, t)
+    }
+  }
+
   // No borders, and no round corners.
   const none = [0, 0, 0, 0]
+
+  // A text of the stylesheet, without its quotes and with what is escaped in it.
+  const toldOf = (element, property) =>
+    getComputedStyle(element)
+      .getPropertyValue(property)
+      .replaceAll(/^\s*["']|["']\s*$/g, '')
+      .replaceAll(/\\(?:([0-9a-f]{1,6}) ?|(.))/gi, (_, code, character) =>
+        code === undefined ? character : String.fromCodePoint(Number(`0x${code}`)),
+      )
+
+  // Has parts say what the element says that the pointer is on, by the number of what asks for that; they go on saying it until another one says something.
+  function tellMet(effect, place) {
+    for (const part of effect.parts ?? []) {
+      const { asks, says = [] } = part
+      if (!asks) continue
+      const element = place.isOn && pointer.over?.closest(asks.join(', '))
+      if (!element || element === part.met) continue
+      part.met = element
+      const say = says[overOf(asks) - 1]
+      for (const each of partsOf(place.area, effect.isWindow ? `.${part.part}` : `:scope .${part.part}`)) {
+        if (say) each.textContent = say(element)?.trim() ?? ''
+      }
+    }
+  }
+
+  // Which of several selectors the innermost element under the pointer matches, the last of those that do, from 1; 0 for none. While a pointer goes, as it was.
+  function overOf(among, before = 0) {
+    if (!pointer.over) return before
+    const element = pointer.over.closest(among.join(', '))
+    return element ? 1 + among.findLastIndex((select) => element.matches(select)) : 0
+  }
 
   const rest = { gap: 0, speed: 0, moves: false }
   // The value itself, at once.
@@ -581,16 +744,30 @@
     return [
       ...(onSelf ? [place.element] : []),
       ...(within ? place.element.querySelectorAll(within) : []),
-      ...(onParts ? place.area.querySelectorAll(onParts) : []),
+      ...(onParts ? partsOf(place.area, onParts) : []),
     ]
+  }
+
+  // Tells the zones that the pointer is in, by attributes that the stylesheet can use.
+  function tellZones(effect, place) {
+    for (const follower of place.followers) {
+      const { value, reading, told } = follower
+      if (value.zone && reading !== undefined && reading !== told) {
+        const attribute = `${effect.mark}-${value.zone}`
+        follower.told = reading
+        place.element.setAttribute(attribute, String(reading))
+      }
+    }
   }
 
   // From where it is to the target in a given time, after a delay.
   function timed(
     { gap, since, share: part = 1 },
     t,
+    durationMs,
+    ease,
   ) {
-    const share = (t - since) / (300 * part)
+    const share = (t - since) / (durationMs * part)
     return gap && share < 1 ? { gap: gap * (1 - (share > 0 ? ease(share) : 0)), speed: 0, moves: true } : rest
   }
 
@@ -618,9 +795,12 @@
   const follows = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.6 * 0.9, 2 * Math.PI * 2.6 * Math.sqrt(1 - 0.9 ** 2)) // settles in 288 ms
   const follows2 = (follower, t) => underdamped(follower, t, 2 * Math.PI * 3.4 * 0.9, 2 * Math.PI * 3.4 * Math.sqrt(1 - 0.9 ** 2)) // settles in 220 ms
   const soft = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.27 * 0.715, 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)) // settles in 416 ms, 4 % overshoot
-  const ease = bezier()
+  const ease = bezier(0.2, 0.7, 0.2)
+  const comes = (follower, t) => timed(follower, t, 300, ease)
   const shown = (x) => onCurve([[-1, 0, 0, 1], [0, 1, 0.0001, -1], [0.0001, -1, 1, 0]], x)
   const follows3 = (follower, t) => critical(follower, t, 2 * Math.PI * 3.2) // settles in 290 ms
+  const ease2 = bezier(0, 0, 0.58) // ease-out
+  const comes2 = (follower, t) => timed(follower, t, 140, ease2)
 
   const effects = [
     // Over meadow and gate, all is dark by 90% in #040d10 but for a pool of 110px round the pointer, softened over 150px; pressed, the pool is 70% of that.
@@ -709,8 +889,8 @@
       meets: 2,
       places: new Map(),
       values: [
-        { property: '--hour-rows-roll', read: ({ place }) => leftTo({ on: 0 }, place.look, [-1, 1, 1, -1][place.exit[2]]), leave: ({ place }) => leftTo({ on: 0 }, place.look, [-1, 1, 1, -1][place.exit[2]]), byLook: true, start: ({ place }) => cameFrom(place, [-1, 1, 1, -1][place.entry[2]]), pose: 1, band: 0.0001, digits: 5, feel: timed, going: timed, within: '.hour > .then', onParts: ':scope > .hour-rows-picture > .hour-rows-shot' },
-        { property: '--hour-rows-roll-translateY', read: ({ place }) => leftTo({ on: 0 }, place.look, [-1, 1, 1, -1][place.exit[2]]), leave: ({ place }) => leftTo({ on: 0 }, place.look, [-1, 1, 1, -1][place.exit[2]]), byLook: true, start: ({ place }) => cameFrom(place, [-1, 1, 1, -1][place.entry[2]]), pose: 1, band: 0.0001, feel: timed, going: timed, as: shown, within: '.hour > .now' },
+        { property: '--hour-rows-roll', read: ({ place }) => leftTo({ on: 0 }, place.look, [-1, 1, 1, -1][place.exit[2]]), leave: ({ place }) => leftTo({ on: 0 }, place.look, [-1, 1, 1, -1][place.exit[2]]), byLook: true, start: ({ place }) => cameFrom(place, [-1, 1, 1, -1][place.entry[2]]), pose: 1, band: 0.0001, digits: 5, feel: comes, going: comes, within: '.hour > .then', onParts: ':scope > .hour-rows-picture > .hour-rows-shot' },
+        { property: '--hour-rows-roll-translateY', read: ({ place }) => leftTo({ on: 0 }, place.look, [-1, 1, 1, -1][place.exit[2]]), leave: ({ place }) => leftTo({ on: 0 }, place.look, [-1, 1, 1, -1][place.exit[2]]), byLook: true, start: ({ place }) => cameFrom(place, [-1, 1, 1, -1][place.entry[2]]), pose: 1, band: 0.0001, feel: comes, going: comes, as: shown, within: '.hour > .now' },
       ],
     },
     {
@@ -729,7 +909,7 @@
       takesKeys: true,
       places: new Map(),
       values: [
-        { read: () => 1, pose: 0, band: 0.0001, digits: 5, feel: direct, going: timed, onSelf: true },
+        { read: () => 1, pose: 0, band: 0.0001, digits: 5, feel: direct, going: comes, onSelf: true },
         { property: '--hour-rows-x', read: ({ x }) => x, pose: 0, holds: true, band: 0.01, digits: 3, feel: follows3, seenBy: 0, onParts: ':scope > .hour-rows-picture' },
         { property: '--hour-rows-y', read: ({ y }) => y, pose: 0, holds: true, band: 0.01, digits: 3, feel: follows3, seenBy: 0, onParts: ':scope > .hour-rows-picture' },
       ],
@@ -745,6 +925,49 @@
       places: new Map(),
       values: [
         { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), pose: 0, band: 0.0002, digits: 4, feel: soft, within: '.sky-near, .sky-far' },
+      ],
+    },
+    // On every page the cursor is a dot of 12px in #e0a63a; over each sheet it is a disc with a text of 78px in #1d3b2c that says this text: Unfold; over each ticket it is a disc with a text of 78px in #ffe0a0 that says this text: Step in.
+    {
+      select: ':root',
+      name: 'cursor',
+      mark: 'data-cursor',
+      notForeign: '*',
+      findsAll: true,
+      keeps: true,
+      isWindow: true,
+      except: 'input, textarea, select, option, [contenteditable], iframe, frame, embed, object, video[controls], audio[controls], input *, [contenteditable] *',
+      fine: true,
+      parts: [{ part: 'cursor-point', host: 'top' }, { part: 'cursor-shape', inside: 'cursor-point' }, { part: 'cursor-text', inside: 'cursor-shape', asks: ['.sheet', '.ticket'], says: [(element) => toldOf(element, '--cursor-sheet-text'), (element) => toldOf(element, '--cursor-ticket-text')] }],
+      shownWhileOn: '.cursor-point',
+      places: new Map(),
+      values: [
+        { property: '--cursor-x', read: ({ x }) => x, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, onParts: '.cursor-point' },
+        { property: '--cursor-y', read: ({ y }) => y, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, onParts: '.cursor-point' },
+        { property: '--cursor-there', read: () => 1, pose: 0, band: 0.0001, digits: 5, feel: direct, onParts: '.cursor-point' },
+        { read: (at, { reading }) => overOf(['.sheet', '.ticket'], reading), zone: 'over', pose: 0, band: 0.0002, digits: 4, feel: direct, onSelf: true },
+        { property: '--cursor-press', read: () => (pointer.buttons ? 1 : 0), pose: 0, band: 0.0001, digits: 5, feel: comes2, onParts: '.cursor-point > .cursor-shape' },
+      ],
+    },
+    // Behind the pointer over every page, dots, 10 pieces from 6px to 3px in #e8c25a; they follow one another.
+    {
+      select: ':root',
+      name: 'trail',
+      mark: 'data-trail',
+      notForeign: '*',
+      findsAll: true,
+      stands: true,
+      keeps: true,
+      isWindow: true,
+      fine: true,
+      turnsLooks: true,
+      stillMs: 400,
+      parts: [{ part: 'trail-pieces', host: 'top' }, { part: 'trail-piece', inside: 'trail-pieces', count: 10, isNumbered: true }],
+      places: new Map(),
+      values: [
+        { property: '--trail-x', read: ({ x }) => x, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, links: 10, halfLifeMs: 23.567004139, seenBy: 2, onParts: '.trail-pieces > .trail-piece' },
+        { property: '--trail-y', read: ({ y }) => y, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, links: 10, halfLifeMs: 23.567004139, seenBy: 2, onParts: '.trail-pieces > .trail-piece' },
+        { read: () => 1, pose: 0, band: 0.0001, digits: 5, feel: direct, onSelf: true },
       ],
     },
   ]

@@ -69,7 +69,7 @@
   // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
   function findAll(effect) {
     const areas = new Set(
-      [...document.querySelectorAll(effect.select)],
+      effect.isWindow ? [document.documentElement] : [...document.querySelectorAll(effect.select)],
     )
     for (const [element, place] of effect.places)
       if (!element.isConnected || !areas.has(place.area)) {
@@ -90,7 +90,7 @@
 
   // Takes the pointer to the elements of an effect that have it, and away from those that had it.
   function meetEffect(effect) {
-    const isElsewhere = effect.fine && pointer.isTouch
+    const isElsewhere = effect.except && pointer.over?.closest(effect.except) ? true : effect.fine && pointer.isTouch
     const over = isElsewhere ? null : pointer.over
     if (!effect.findsAll) {
       const hit = over?.closest(effect.select)
@@ -105,8 +105,11 @@
     for (const place of all) {
       const has = place.area === first?.area
       if (has || place.isOn) {
+        const arrives = has && !place.isOn
         place.isOn = has
-        turnPlace(effect, place, pointer.time)
+        if (arrives || Math.hypot(pointer.x - place.stood.x, pointer.y - place.stood.y) >= 3)
+          place.stood = { x: pointer.x, y: pointer.y, t: pointer.time }
+        turnPlace(effect, place, pointer.time, arrives)
         if (effect.turnsLooks) followCauses(effect, place, pointer.time)
       }
     }
@@ -122,8 +125,21 @@
     )
   }
 
+  const windowFrame = () => ({
+    toFrame: new DOMMatrix([1, 0, 0, 1, -0, -0]),
+    width: document.documentElement.clientWidth,
+    height: document.documentElement.clientHeight,
+    border: none,
+  })
+  // Where an area lies: its element, the box around a group, or the window.
+  function areaFrame(effect, area) {
+    if (effect.isWindow) return windowFrame()
+    return frameOf(area, effect.measure)
+  }
+
   // Whether the pointer is on an area: on its element, on one of a group, or on what is bridged or joined to it.
   function holds(effect, area, beside) {
+    if (effect.isWindow) return hasPointer(windowFrame(), effect.insets)
     if (beside && hasPointer(frameOf(beside, effect.measure))) return true
     return hasPointer(frameOf(area, effect.measure), effect.insets)
   }
@@ -144,7 +160,10 @@
       speed: 0,
       feel: value.feel,
       band: value.band,
+      gaps: new Array(value.links ?? 0).fill(0),
+      halfLifeMs: value.halfLifeMs,
     })),
+      stood: { x: 0, y: 0, t: 0 },
       look: { state: 'off', shown: 'off', dueAt: Infinity, tapped: false },
     }
     if (effect.joined) place.beside = linkedTo(effect, place, effect.joined)[0]
@@ -154,31 +173,55 @@
   const shapedOf = ({ curve }, reading) => (curve ? curve(reading) : reading)
 
   // Turns all that follows the pointer in a place to where it should be now.
-  function turnPlace(effect, place, t) {
+  function turnPlace(effect, place, t, arrives) {
     place.moves = true
     // The pointer as an element sees it.
-    const frame = frameOf(place.area, effect.measure)
+    const frame = areaFrame(effect, place.area)
     const { x, y } = frame.toFrame.transformPoint(pointer)
     const at = { ...frame, x, y, t, place }
-    for (const follower of place.followers) {
-      const { value } = follower
-      const reading = at.place.isOn ? value.read(at, follower) : 0
-      const target = shapedOf(value, reading)
-      turn(
-          follower,
-          target,
-          value.feel,
-          at.t,
-        )
+    for (const follower of place.followers) turnValue(follower, at, arrives)
+  }
+
+  function turnValue(follower, at, arrives = false) {
+    const { value } = follower
+    if (!at.place.isOn && value.holds) return
+    const reading = at.place.isOn ? value.read(at, follower) : 0
+    const target = shapedOf(value, reading)
+    // What nobody sees begins where the pointer is.
+    const seen = value.seenBy === undefined ? undefined : at.place.followers[value.seenBy]
+    if (value.links && arrives && (seen && !valueAt(seen, at.t)))
+      follower.gaps?.fill(0)
+    if (arrives && seen && !valueAt(seen, at.t)) Object.assign(follower, { target, gap: 0, speed: 0 })
+    follower.reading = reading
+    if (value.links) turnChain(follower, target, (at.place.isOn ? value.halfLifeMs : undefined) ?? value.halfLifeMs ?? 1, at.t)
+    else {
+      // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
+      const feel = value.feel
+      const t = at.t
+      if (target !== follower.target || feel !== follower.feel) {
+        const { gap, speed } = follower.feel(follower, t)
+        shorten(follower, target, gap)
+        Object.assign(follower, { target, feel, since: t, gap: gap + follower.target - target, speed })
+      }
     }
   }
 
-  // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
-  function turn(follower, target, feel, t) {
-    if (target !== follower.target || feel !== follower.feel) {
-      const { gap, speed } = follower.feel(follower, t)
-      Object.assign(follower, { target, feel, since: t, gap: gap + follower.target - target, speed })
-    }
+  // Where a value is at t: at its target, once it is too near to be seen apart.
+  function valueAt(follower, t) {
+    const { gap, moves } = follower.feel(follower, t)
+    return moves ? follower.target + gap : follower.target
+  }
+
+  const set = (target, value, shown) =>
+    target.style.setProperty(value.property, shown.toFixed(value.digits))
+
+  // Writes the links of a chain: one of them, or each on an element of its own.
+  function writeChain(place, chain, t) {
+    const { value } = chain
+    const last = (value.links ?? 1) - 1
+    let k = 0
+    for (const target of targetsOf(place, value)) set(target, value, linkAt(chain, Math.min(k++, last), t))
+    if (linkMoves(chain, last, t)) place.moves = true
   }
 
   // Says on an element that an effect is at work on it: from now on its rules count.
@@ -186,6 +229,25 @@
     place.element.setAttribute(effect.mark, '')
     for (const target of seenOn(effect, place)) target.setAttribute(effect.mark, '')
     if (place.beside) tie(effect, place, place.beside)
+    if (effect.parts) {
+      // Adds the parts of an effect to an element, once.
+      const host = place.area
+      const parts = effect.parts
+      const made = new Map()
+      const isThere = ({ inside, host: elsewhere, is }) => !inside && !elsewhere && !is
+      if (parts.some(isThere) && getComputedStyle(host).position === 'static') {
+        host.style.position = 'relative'
+      }
+      for (const part of parts) {
+        const home = (part.inside && made.get(part.inside)) || (part.host ? homeOf(part.host) : host)
+        made.set(part.part, addPart(home, part))
+        for (let n = 1; n < (part.count ?? 1); n++) addPart(home, part)
+        if (part.isNumbered)
+          home.querySelectorAll(`:scope > .${part.part}`).forEach(({ style }, n) => {
+            style.setProperty(`--${part.part}-index`, String(n))
+          })
+      }
+    }
   }
 
   // Writes the values of a place at t; tells whether it goes on.
@@ -194,16 +256,71 @@
     place.moves = false
     for (const follower of place.followers) {
       const { value } = follower
-      const { gap, moves } = follower.feel(follower, t)
-      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits))
-      if (moves) place.moves = true
+      if (value.links) writeChain(place, follower, t)
+      else {
+        const { gap, moves } = follower.feel(follower, t)
+        if (value.property)
+          for (const target of targetsOf(place, value)) set(target, value, moves ? follower.target + gap : follower.target)
+        if (moves) place.moves = true
+      }
     }
     if (effect.turnsLooks && place.look.dueAt < Infinity) place.moves = true
+    tellMet(effect, place)
+    if (place.isOn) stayOnTop(effect)
+    if (effect.shownWhileOn) showParts(place, effect.shownWhileOn)
     if (effect.turnsLooks) showLook(effect, place)
     layBeside(effect, place)
+    tellZones(effect, place)
     if (!effect.keeps && !place.moves && !place.isOn) effect.places.delete(place.element)
     return place.moves
   }
+
+  // What lies over all else goes over what has come there since: a dialog, a popover, what fills the screen.
+  function stayOnTop(effect) {
+    const top = pointer.over?.closest(':modal, :popover-open, :fullscreen') ?? null
+    if (top === effect.under) return
+    effect.under = top
+    if (!top) return
+    for (const { part, host, is } of effect.parts ?? []) {
+      if (host !== 'top' && !is) continue
+      for (const element of document.querySelectorAll(`.${part}`)) {
+        element.hidePopover()
+        element.showPopover()
+      }
+    }
+  }
+
+  // Where on the page a part stands that does not stand in its area.
+  const homeOf = (host) =>
+    host === 'top' ? document.body : (document.querySelector(host) ?? document.body)
+
+  // Adds one part: seen only, and never heard, clicked or focused, unless it is to be reached.
+  function addPart(
+    home,
+    { part, host: place },
+  ) {
+    const element = document.createElement('span')
+    element.className = part
+    element.setAttribute('aria-hidden', 'true')
+    element.dataset.part = ''
+    home.append(element)
+    if (place === 'top') {
+      element.popover = 'manual'
+      element.showPopover()
+    }
+    return element
+  }
+
+  // What is seen only with the pointer is gone once all of it has come to rest: what nobody sees costs nothing.
+  function showParts({ area, isOn, moves }, parts) {
+    for (const part of partsOf(area, parts)) part.style.visibility = isOn || moves ? '' : 'hidden'
+  }
+
+  // The parts of an area that a selector means: in it, or elsewhere on the page.
+  const partsOf = (area, select) =>
+    !select.includes(':scope')
+      ? document.querySelectorAll(select)
+      : [...area.querySelectorAll(select), ...document.querySelectorAll(select.replaceAll(':scope', ':not(*)'))]
 
   // Until when all that changes by itself has been followed.
   let advanced = 0
@@ -263,7 +380,7 @@
       if (focused !== place.focused) {
         place.focused = focused
         if (effect.turnsLooks) followCauses(effect, place, pointer.time)
-        turnPlace(effect, place, pointer.time)
+        turnPlace(effect, place, pointer.time, false)
       }
     }
   }
@@ -304,6 +421,47 @@
       if (tapped === place.look.tapped) continue
       place.look.tapped = tapped
       if (effect.turnsLooks) followCauses(effect, place, pointer.time)
+    }
+  }
+
+  // What link k of a chain of equal glides is missing after so many half-lives: e^-x * sum over j of x^j / j! * gap(k - j).
+  function missingOf({ gaps = [], halfLifeMs = 1, since }, k, t, sizeOf = (gap) => gap) {
+    const x = (Math.LN2 * Math.max(0, t - since)) / halfLifeMs
+    let [sum, term] = [0, Math.exp(-x)]
+    for (let j = 0; j <= k; j++) {
+      sum += term * sizeOf(gaps[k - j] ?? 0)
+      term *= x / (j + 1)
+    }
+    return sum
+  }
+
+  // Whether link k moves: from when on every term falls, the sum of their sizes bounds what is still to come.
+  function linkMoves(chain, k, t) {
+    const bound = missingOf(chain, k, t, Math.abs)
+    return bound > 0 && (bound > chain.band || (Math.LN2 * (t - chain.since)) / (chain.halfLifeMs ?? 1) < k)
+  }
+
+  const linkAt = (chain, k, t) => chain.target + (linkMoves(chain, k, t) ? missingOf(chain, k, t) : 0)
+  // Turns a chain to a new target: each link goes on from where it is.
+  function turnChain(chain, target, halfLifeMs, t) {
+    if (chain.target === target && chain.halfLifeMs === halfLifeMs) return
+    const gaps = (chain.gaps ?? []).map((_, k) => linkAt(chain, k, t) - target)
+    Object.assign(chain, { target, halfLifeMs, gaps, since: t })
+  }
+
+  // cubic-bezier(x1, y1, x2, y2): the time is found by Newton's method inside a shrinking bracket. Outside 0..1 it holds.
+  function bezier() {
+    const on = (a, b, s) => 3 * (1 - s) * s * ((1 - s) * a + s * b) + s ** 3
+    return (share) => {
+      let [low, high, s] = [0, 1, share]
+      for (let step = 0; step < 40; step++) {
+        const error = on(0, 0.58, s) - share
+        if (error > 0) high = s
+        else low = s
+        const next = s - error / (3 * (1 - s) ** 2 * 0 + 6 * (1 - s) * s * (0.58) + 3 * s * s * (1 - 0.58))
+        s = next > low && next < high ? next : (low + high) / 2
+      }
+      return on(0, 1, s)
     }
   }
 
@@ -369,7 +527,7 @@
       if (event === 'go') look.dueAt = t + (effect.goDelayMs ?? 0)
       if (look.dueAt <= t) changed = change(look, 'due') || changed
     }
-    if (look.state === 'on') look.dueAt = Infinity
+    if (look.state === 'on') look.dueAt = effect.stillMs && place.isOn ? Math.max(t, place.stood.t + effect.stillMs) : Infinity
     else if (look.state !== 'going') look.dueAt = Infinity
     return changed
   }
@@ -382,7 +540,9 @@
     if (!isCaused) look.dismissed = false
     if (look.dismissed) return
     const causes = [...(isCaused ? ['come'] : ['go']), ...(isOn ? [isOn && pointer.buttons ? 'press' : 'release'] : [])]
-    const changed = causes.map((event) => turnLook(effect, place, event, t)).includes(true)
+    let changed = causes.map((event) => turnLook(effect, place, event, t)).includes(true)
+    if (look.state === 'still' && (!isCaused || place.stood.t + (effect.stillMs ?? 0) > t))
+      changed = turnLook(effect, place, 'move', t) || changed
     if (changed) show(effect, place, t, wasOff)
   }
 
@@ -400,12 +560,12 @@
   // Follows a look that has changed, in its place and in the others; where one at most is on, the others go off.
   function show(effect, place, t, wasOff = false) {
     const { look } = place
-    turnPlace(effect, place, t)
+    turnPlace(effect, place, t, false)
     for (const other of effect.places.values()) {
       if (other.area === place.area) continue
       const isDismissed = effect.atMostOne && look.shown !== 'off' && wasOff && turnLook(effect, other, 'dismiss', t)
       if (isDismissed) other.look.tapped = false
-      if (isDismissed) turnPlace(effect, other, t)
+      if (isDismissed) turnPlace(effect, other, t, false)
     }
   }
 
@@ -423,6 +583,9 @@
       if (turnLook(effect, due, due.look.state === 'going' ? 'due' : 'rest', t)) show(effect, due, t)
     }
   }
+
+  // No borders, and no round corners.
+  const none = [0, 0, 0, 0]
 
   // A padding box: what takes a point of the window to the upper left corner of the border box, and the size of that, without the borders.
   function paddingBox(toBox, width, height, element) {
@@ -454,11 +617,46 @@
     return paddingBox(new DOMMatrix([1, 0, 0, 1, e - x, f - y]), width, height, element)
   }
 
+  // A text of the stylesheet, without its quotes and with what is escaped in it.
+  const toldOf = (element, property) =>
+    getComputedStyle(element)
+      .getPropertyValue(property)
+      .replaceAll(/^\s*["']|["']\s*$/g, '')
+      .replaceAll(/\\(?:([0-9a-f]{1,6}) ?|(.))/gi, (_, code, character) =>
+        code === undefined ? character : String.fromCodePoint(Number(`0x${code}`)),
+      )
+
+  // Has parts say what the element says that the pointer is on, by the number of what asks for that; they go on saying it until another one says something.
+  function tellMet(effect, place) {
+    for (const part of effect.parts ?? []) {
+      const { asks, says = [] } = part
+      if (!asks) continue
+      const element = place.isOn && pointer.over?.closest(asks.join(', '))
+      if (!element || element === part.met) continue
+      part.met = element
+      const say = says[overOf(asks) - 1]
+      for (const each of partsOf(place.area, effect.isWindow ? `.${part.part}` : `:scope .${part.part}`)) {
+        if (say) each.textContent = say(element)?.trim() ?? ''
+      }
+    }
+  }
+
+  // Which of several selectors the innermost element under the pointer matches, the last of those that do, from 1; 0 for none. While a pointer goes, as it was.
+  function overOf(among, before = 0) {
+    if (!pointer.over) return before
+    const element = pointer.over.closest(among.join(', '))
+    return element ? 1 + among.findLastIndex((select) => element.matches(select)) : 0
+  }
+
   // Takes a key to the effects; gives where it moves the pointer to.
   function pressKey(key, t) {
     if (key === 'Escape') for (const effect of effects) dismissAll(effect, t)
     return undefined
   }
+
+  const rest = { gap: 0, speed: 0, moves: false }
+  // The value itself, at once.
+  const direct = () => rest
 
   // Tells the stylesheet which look a place shows, and does what goes with it.
   function showLook(effect, place) {
@@ -474,9 +672,13 @@
   // The elements that a value is written on.
   function targetsOf(
     place,
-    { onSelf, within },
+    { onSelf, within, onParts },
   ) {
-    return [...(onSelf ? [place.element] : []), ...(within ? place.element.querySelectorAll(within) : [])]
+    return [
+      ...(onSelf ? [place.element] : []),
+      ...(within ? place.element.querySelectorAll(within) : []),
+      ...(onParts ? partsOf(place.area, onParts) : []),
+    ]
   }
 
   // The elements that something of an effect is seen on, besides its parts.
@@ -488,8 +690,37 @@
 
   // The element that is in step with an area: the first with the first, the second with the second.
   function linkedTo(effect, { area }, select) {
-    const index = [...document.querySelectorAll(effect.select)].indexOf(area)
+    const index = effect.isWindow ? 0 : [...document.querySelectorAll(effect.select)].indexOf(area)
     return [...document.querySelectorAll(select)].slice(index, index + 1)
+  }
+
+  // Tells the zones that the pointer is in, by attributes that the stylesheet can use.
+  function tellZones(effect, place) {
+    for (const follower of place.followers) {
+      const { value, reading, told } = follower
+      if (value.zone && reading !== undefined && reading !== told) {
+        const attribute = `${effect.mark}-${value.zone}`
+        follower.told = reading
+        place.element.setAttribute(attribute, String(reading))
+      }
+    }
+  }
+
+  // From where it is to the target in a given time, after a delay.
+  function timed(
+    { gap, since, share: part = 1 },
+    t,
+  ) {
+    const share = (t - since) / (140 * part)
+    return gap && share < 1 ? { gap: gap * (1 - (share > 0 ? ease(share) : 0)), speed: 0, moves: true } : rest
+  }
+
+  // What turns back to where it came from takes its time for as much of the way as it has gone, as transitions do.
+  function shorten(follower, target, missing) {
+    const { gap, share = 1, from = NaN, band } = follower
+    const isBack = missing && gap && Math.abs(target - from) <= band
+    follower.share = isBack ? Math.min(1, Math.abs((1 - missing / gap) * share + 1 - share)) : 1
+    follower.from = isBack ? follower.target : follower.target + missing
   }
 
   // A spring that swings past its mark, exactly: what is missing at t (ms), how fast that changes, and whether it can still be seen.
@@ -508,6 +739,7 @@
   const bend = (x) => Math.min(75, Math.max(-75, x))
   const follows = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.9 * 0.62, 2 * Math.PI * 2.9 * Math.sqrt(1 - 0.62 ** 2)) // settles in 328 ms, 8 % overshoot
   const soft = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.27 * 0.715, 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)) // settles in 416 ms, 4 % overshoot
+  const ease = bezier() // ease-out
 
   const effects = [
     // Beside each term its meaning comes up above it, 10px away, and travels 7px; both are one place to the pointer.
@@ -569,6 +801,51 @@
       places: new Map(),
       values: [
         { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), band: 0.0002, digits: 4, feel: soft, within: '.sky-near, .sky-far' },
+      ],
+    },
+    // On every page the cursor is a dot of 12px in #e0a63a; over each sheet it is a disc with a text of 78px in #1d3b2c that says this text: Unfold; over each ticket it is a disc with a text of 78px in #ffe0a0 that says this text: Step in.
+    {
+      select: ':root',
+      name: 'cursor',
+      mark: 'data-cursor',
+      notForeign: '*',
+      findsAll: true,
+      keeps: true,
+      isWindow: true,
+      except: 'input, textarea, select, option, [contenteditable], iframe, frame, embed, object, video[controls], audio[controls], input *, [contenteditable] *',
+      fine: true,
+      measure: plain,
+      parts: [{ part: 'cursor-point', host: 'top' }, { part: 'cursor-shape', inside: 'cursor-point' }, { part: 'cursor-text', inside: 'cursor-shape', asks: ['.sheet', '.ticket'], says: [(element) => toldOf(element, '--cursor-sheet-text'), (element) => toldOf(element, '--cursor-ticket-text')] }],
+      shownWhileOn: '.cursor-point',
+      places: new Map(),
+      values: [
+        { property: '--cursor-x', read: ({ x }) => x, holds: true, band: 0.01, digits: 3, feel: direct, onParts: '.cursor-point' },
+        { property: '--cursor-y', read: ({ y }) => y, holds: true, band: 0.01, digits: 3, feel: direct, onParts: '.cursor-point' },
+        { property: '--cursor-there', read: () => 1, band: 0.0001, digits: 5, feel: direct, onParts: '.cursor-point' },
+        { read: (at, { reading }) => overOf(['.sheet', '.ticket'], reading), zone: 'over', band: 0.0002, digits: 4, feel: direct, onSelf: true },
+        { property: '--cursor-press', read: () => (pointer.buttons ? 1 : 0), band: 0.0001, digits: 5, feel: timed, onParts: '.cursor-point > .cursor-shape' },
+      ],
+    },
+    // Behind the pointer over every page, dots, 10 pieces from 6px to 3px in #e8c25a; they follow one another.
+    {
+      select: ':root',
+      name: 'trail',
+      mark: 'data-trail',
+      notForeign: '*',
+      findsAll: true,
+      stands: true,
+      keeps: true,
+      isWindow: true,
+      fine: true,
+      measure: plain,
+      turnsLooks: true,
+      stillMs: 400,
+      parts: [{ part: 'trail-pieces', host: 'top' }, { part: 'trail-piece', inside: 'trail-pieces', count: 10, isNumbered: true }],
+      places: new Map(),
+      values: [
+        { property: '--trail-x', read: ({ x }) => x, holds: true, band: 0.01, digits: 3, feel: direct, links: 10, halfLifeMs: 23.567004139, seenBy: 2, onParts: '.trail-pieces > .trail-piece' },
+        { property: '--trail-y', read: ({ y }) => y, holds: true, band: 0.01, digits: 3, feel: direct, links: 10, halfLifeMs: 23.567004139, seenBy: 2, onParts: '.trail-pieces > .trail-piece' },
+        { read: () => 1, band: 0.0001, digits: 5, feel: direct, onSelf: true },
       ],
     },
   ]

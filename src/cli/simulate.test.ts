@@ -109,8 +109,8 @@ describe('glass-moth simulate', () => {
     writeFileSync(path('site.json'), JSON.stringify({ ...site, effects: [{ ...effect, kind: 'free', select: 'body', settings: rig }] }))
     expect(run(...given(), '--at', '3000').code).toBe(0)
     const { names, lines } = table()
-    expect(names).toContain('body-free.x.9[0]')
-    expect(lines[0]?.[names.indexOf('body-free.x.9[0]')]).toBe(500)
+    expect(names).toContain('free.x.9[0]')
+    expect(lines[0]?.[names.indexOf('free.x.9[0]')]).toBe(500)
   })
 
   it('names the place where a rig is wrong', () => {

@@ -96,7 +96,7 @@ function awayValue(channel: Parameters<typeof poseOf>[0], curve: Output['curve']
 }
 
 /** For visitors who prefer reduced motion, what travels, turns or grows stays where it lies without the pointer. */
-function writeCalm(effect: PlannedEffect): readonly string[] {
+function writeCalm(effect: PlannedEffect, facts: SheetFacts): readonly string[] {
   const { rig, names } = effect
   const bySelect = new Map<string, Set<string>>()
   for (const output of rig.outputs) {
@@ -123,11 +123,11 @@ function writeCalm(effect: PlannedEffect): readonly string[] {
     bySelect.set(target, new Set([...(bySelect.get(target) ?? []), ...lines]))
   }
   if (bySelect.size === 0 || rig.notCalm) return []
-  return [
-    '@media (prefers-reduced-motion: reduce) {',
-    ...[...bySelect].flatMap(([select, lines]) => [`  ${select.replaceAll('\n', '\n  ')} { ${[...lines].join(' ')} }`]),
-    '}',
-  ]
+  const rules = [...bySelect].flatMap(([select, lines]) => [`  ${select.replaceAll('\n', '\n  ')} { ${[...lines].join(' ')} }`])
+  // What is held in a layer goes before all else: so does this, where parts are held.
+  const isHeld =
+    rig.rules.some(({ isCalm, part }) => isCalm && part !== undefined) && (facts.partStyles.length > 0 || facts.hasPartTransitions)
+  return ['@media (prefers-reduced-motion: reduce) {', ...(isHeld ? [`  ${firmLayer}`, ...indented(rules), '  }'] : rules), '}']
 }
 
 /** What a knob or a token is given: a named value, or a value of its own. */
@@ -217,7 +217,7 @@ function writeEffect(effect: PlannedEffect, comings: readonly Coming[], facts: S
     ...writeLives(effect),
     ...writeKeyframes(effect),
     ...writeMoving(effect, facts),
-    ...writeCalm(effect),
+    ...writeCalm(effect, facts),
     '',
   ].join('\n')
 }
@@ -378,12 +378,17 @@ function selectPlayed(effect: PlannedEffect, select: string): string {
   return `${asOneSelector(styleText(home))}[${mark}]${styleText(select.slice(home.length))}`
 }
 
-/** What a look declares: by itself, and what it takes its time for behind what the page itself does. */
+/** What a look declares: by itself, and what is held: what takes its time behind what the page itself does, and of parts what the page gives whatever is in things. */
 function behindOwnTimes(
   [, declarations, isOnPage]: StateRule,
   facts: SheetFacts,
 ): { readonly loose: readonly string[]; readonly held: readonly string[] } {
-  const isKept = isOnPage && gives(facts.ownRules, 'transition')
+  if (!isOnPage) {
+    // What parts are by themselves is held there; what a look makes of them has to be as well.
+    const isHeld = (line: string) => facts.partStyles.length > 0 || (facts.hasPartTransitions && line.startsWith('transition'))
+    return { loose: declarations.filter((line) => !isHeld(line)), held: declarations.filter(isHeld).map(asImportant) }
+  }
+  const isKept = gives(facts.ownRules, 'transition')
   const isTime = (line: string) => isKept && line.startsWith('transition')
   return {
     loose: declarations.filter((line) => !isTime(line)),

@@ -110,3 +110,17 @@ describe('a cursor', () => {
     expect(cursor.onPage?.(two)).toBe('shape-1')
   })
 })
+
+describe('a cursor on a page that gives all things styles of their own', () => {
+  it('becomes what elements ask for all the same: what a part is by number is held as it is by itself', () => {
+    const sheet = writeStylesheet(
+      [{ number: 1, names: { title: 'a cursor', name: 'cursor' }, rig: rigOf({ shapes: [one] }), sentence: '' }],
+      [],
+      { ...plainFacts, partStyles: ['box-sizing'], hasPartTransitions: true },
+    )
+    expect(sheet).toMatch(/:root\[data-cursor-over="1"\] \.cursor-point > \.cursor-shape \{\s+width: var\(--cursor-shape-1\) !important;/)
+    expect(sheet).toMatch(/transition: width var\(--cursor-change\) ease[^;]* !important;/)
+    // And for those who prefer less motion it is another one at once: in the same layer, since what is held there goes before all else.
+    expect(sheet).toMatch(/reduced-motion: reduce\) \{[^]*@layer [^]*\.cursor-shape \{ transition: none !important; \}/)
+  })
+})
