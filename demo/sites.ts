@@ -354,10 +354,7 @@ const vesperHollow: readonly Effect[] = [
     name: 'A glow-worm for a hand',
     select: 'body',
     noun: 'every page',
-    roles: {
-      'shape-1': { select: '.sheet', noun: 'each sheet' },
-      'shape-2': { select: '.ticket', noun: 'each ticket' },
-    },
+    roles: { 'shape-1': { select: '.sheet', noun: 'each sheet' }, 'shape-2': { select: '.ticket', noun: 'each ticket' } },
     settings: {
       ...cursorDefaults,
       sizePx: 12,
