@@ -98,6 +98,9 @@ export function ridingSheet(
   }
 }
 
+/** Whether a selector means the whole page. */
+export const isWindow = (select: string): boolean => /^(body|html|:root)$/.test(select)
+
 /** What elements stand in, where nothing was pointed at for it. */
 export const groundOf = (select: string) => `:has(> ${asOneSelector(select)})`
 

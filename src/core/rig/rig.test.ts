@@ -313,6 +313,31 @@ describe('a rig at the border', () => {
       { outputs: [shadow('x'), shadow('x', 'mask')], layers: [{ id: 'cast', css: '{x} 0 red' }] },
       /^layers\.0: stands in one property of one target$/,
     ],
+    [
+      'a path that is followed by a feel',
+      { ...channel({ signal: { of: 'past', axis: 'x', lagMs: 20 }, chain: 4 }) },
+      /^channels\.0: where the pointer was at several times is told as it is: directly, through no curve, and held$/,
+    ],
+    [
+      'a canvas for what is no chain',
+      { parts: [{ id: 'p', area: 'card', css: {}, paints: { x: 'x', y: 'y', as: 'dots', sizes: ['lift', 'lift'], colours: ['a', 'a'] } }] },
+      /^parts\.0\.paints\.x: there is no chain "x" in the same area$/,
+    ],
+    [
+      'a text of what nothing asks for',
+      { parts: [{ id: 'p', area: 'card', css: {}, holds: { over: 'x', says: ['label'] } }] },
+      /^parts\.0\.holds\.over: there is no channel "x" of the same area that tells what the pointer is on$/,
+    ],
+    [
+      'a state by a zone that there is not',
+      { states: [{ area: 'card', looks: ['on'], zone: { of: 'x', is: [1] }, to: 'self', css: {} }] },
+      /^states\.0\.zone\.of: there is no channel "x" in the area that tells a zone of it$/,
+    ],
+    [
+      'the number of one part alone',
+      { parts: [{ id: 'p', area: 'card', css: { rotate: 'calc({index} * 2deg)' } }] },
+      /^parts\.0\.css\.rotate: there is no knob or token "index"$/,
+    ],
     ['no area', { areas: [] }, /^areas: /],
   ])('is refused for %s, with the place and the reason', (_, change, message) => {
     expect(messageOf(change)).toMatch(message)

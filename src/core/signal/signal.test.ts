@@ -148,6 +148,35 @@ describe('what is turned', () => {
   })
 })
 
+describe('what the pointer is on', () => {
+  const page: Partial<Area> = { of: 'window', select: '' }
+
+  it('is told by the number of the selector whose element is the innermost; 0 on none', () => {
+    const among = ['.card', '.layer', '.zone']
+    expect(one({ of: 'over', among }, 140, 130, page)).toBe(2)
+    expect(one({ of: 'over', among }, 250, 150, page)).toBe(1)
+    expect(one({ of: 'over', among }, 60, 400, page)).toBe(3)
+    expect(one({ of: 'over', among }, 350, 400, page)).toBe(0)
+    // Of two that match alike the last one counts.
+    expect(one({ of: 'over', among: ['.card', '.card'] }, 250, 150, page)).toBe(2)
+  })
+
+  it('lies where it is from the pointer, and is as large as it is; the last one still, once the pointer is beside it', () => {
+    const trace = [at(0, 350, 400), at(100, 250, 150), at(200, 350, 400)]
+    const of = (name: 'overX' | 'overY' | 'overWidth' | 'overHeight') =>
+      read({ of: name, among: '.card' }, trace, [50, 150, 250], page).map(([value]) => value)
+    expect(of('overX')).toEqual([0, -50, -150])
+    expect(of('overY')).toEqual([0, 0, -250])
+    expect(of('overWidth')).toEqual([0, 200, 200])
+    expect(of('overHeight')).toEqual([0, 100, 100])
+  })
+
+  it('may be nothing of the area’s: there the pointer is not', () => {
+    const inside = (x: number, y: number) => one({ of: 'inside' }, x, y, { except: '.layer' })
+    expect([inside(250, 150), inside(140, 130)]).toEqual([1, 0])
+  })
+})
+
 describe('how large things are', () => {
   const large: Boxes = {
     ...boxes,

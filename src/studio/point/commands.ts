@@ -115,7 +115,7 @@ export function recipeEffect(studio: Studio, kindId: string, recipeId: string, i
   const box = meantRung(studio, kind)
   const target = chosenTarget(studio, box, kind?.wantsSeveral)
   if (!recipe || !target) return undefined
-  if (kind?.onPage) return onWholePage(id, kind, recipe, target)
+  if (kind?.onPage) return onWholePage(studio, id, kind, recipe, target)
   const covered = kind?.covers === undefined ? undefined : coveredTarget(studio, box)
   const inside = rolesInside(recipe.roles, target.select)
   const roles = kind?.covers !== undefined && covered ? { ...inside, [kind.covers]: covered } : inside
@@ -123,8 +123,9 @@ export function recipeEffect(studio: Studio, kindId: string, recipeId: string, i
   return { id, kind: kindId, name: recipe.title, ...target, ...(roles ? { roles } : {}), settings }
 }
 
-/** An effect for the whole page; what was pointed at fills the role that it has for that. */
+/** An effect for the whole page, wherever on the site; what was pointed at fills the role that it has for that. */
 function onWholePage(
+  { store }: Studio,
   id: string,
   kind: AnyKind,
   recipe: Recipe<unknown>,
@@ -136,7 +137,7 @@ function onWholePage(
     kind: kind.id,
     name: recipe.title,
     select: 'body',
-    noun: 'the page',
+    noun: store.history.get().site.pages.length > 1 ? 'every page' : 'the whole page',
     settings: recipe.settings,
     ...(role === undefined ? {} : { roles: { [role]: { select: target.select, noun: target.noun } } }),
   }
@@ -193,7 +194,7 @@ export function addRecipe(studio: Studio, kindId: string, recipeId: string): voi
     notify(
       studio,
       kind?.onPage
-        ? `It is on the whole page${effect.roles ? ', and changes over what you pointed at' : ''}; the caption can put it on an element.`
+        ? `It is on ${effect.noun}${effect.roles ? ', and changes over what you pointed at' : ''}; the caption can put it on an element.`
         : kind?.wantsSeveral
           ? `It is on ${effect.noun}, by ${effect.select}; the caption can put it on others.`
           : `It is on ${effect.select}, the box that ${words.select} stands in; the caption can put it on the words alone.`,

@@ -2,7 +2,7 @@ import { readFrame } from './areas'
 import { linkAt } from './chain'
 import { given } from './given'
 import { partsOf } from './parts'
-import { pastPoint } from './track'
+import { onWay } from './track'
 import type { Effect, Place, ValueFollower } from './types'
 
 /** A canvas is made anew in steps of this, px. */
@@ -13,10 +13,7 @@ function piecesAt(effect: Effect, place: Place, follower: ValueFollower, t: numb
   const { links = 0, pieces = 0, lagMs = 0, axis = 'x' } = follower.value
   if (links) return Array.from({ length: links }, (_, k) => linkAt(follower, k, t))
   const { toFrame } = readFrame(effect, place)
-  return Array.from({ length: pieces }, (_, k) => {
-    const at = Math.min(Math.max(t - lagMs * (1 + k), place.arrivedAt ?? NaN), place.leftAt ?? Infinity)
-    return toFrame.transformPoint(pastPoint(at))[axis]
-  })
+  return Array.from({ length: pieces }, (_, k) => toFrame.transformPoint(onWay(place, lagMs, k, t))[axis])
 }
 
 /** Paints the pieces of an effect on its canvas, which goes with them and is no larger than they need it. */

@@ -2,7 +2,7 @@ import { unwrapped } from './angle'
 import { nextInstant } from './flow'
 import { given } from './given'
 import { pointer } from './pointer'
-import type { At } from './types'
+import type { At, Place } from './types'
 
 interface Sample {
   readonly t: number
@@ -39,7 +39,7 @@ export function follow(t: number, x: number, y: number, wasOn: boolean, isOn: bo
 }
 
 /** Where the pointer was at t, px of the window: on the straight way between samples at most 50 ms apart, else at the earlier one. */
-export function pastPoint(t: number): { readonly x: number; readonly y: number } {
+function pastPoint(t: number): { readonly x: number; readonly y: number } {
   const [from, to] = track.slice(
     Math.max(
       0,
@@ -52,6 +52,10 @@ export function pastPoint(t: number): { readonly x: number; readonly y: number }
 }
 export const pastOf = ({ t, toFrame }: At, lagMs: number) => toFrame.transformPoint(pastPoint(t - lagMs))
 export const pastDue = (t: number, lagMs: number) => (Math.floor(t / 4) * 4 - lagMs < motion.since ? nextInstant(t) : Infinity)
+
+/** Where the pointer was k + 1 lags before t, since it came and until it went. */
+export const onWay = ({ arrivedAt = NaN, leftAt = Infinity }: Place, lagMs: number, k: number, t: number) =>
+  pastPoint(Math.min(Math.max(t - lagMs * (k + 1), arrivedAt), leftAt))
 
 /** Until when so many pieces, each so many ms behind the one before, are still on their way. */
 export const pathEnds = (pieces: number, lagMs: number, leftAt = Infinity) => Math.min(motion.since, leftAt) + pieces * lagMs

@@ -12,7 +12,7 @@ import { addParts, endParts, meetParts, showParts, stayOnTop } from './parts'
 import { numberElements, showLook } from './show-look'
 import { seenOn, targetsOf } from './targets'
 import { tell, tellSettled, tellSlider, tellZones } from './tell'
-import { pastPoint, pathEnds } from './track'
+import { onWay, pathEnds } from './track'
 import type { Effect, Place, Value, ValueFollower } from './types'
 
 const set = (target: HTMLElement, value: Value, shown: number) =>
@@ -33,11 +33,8 @@ function writePath(effect: Effect, place: Place, { value }: ValueFollower, t: nu
   const { pieces = 1, lagMs = 1, axis = 'x', link } = value
   const { toFrame } = readFrame(effect, place)
   let k = 0
-  for (const target of targetsOf(effect, place, value)) {
-    const at = t - lagMs * (1 + Math.min(link ?? k++, pieces - 1))
-    const then = pastPoint(Math.min(Math.max(at, place.arrivedAt), place.leftAt ?? Infinity))
-    set(target, value, toFrame.transformPoint(then)[axis])
-  }
+  for (const target of targetsOf(effect, place, value))
+    set(target, value, toFrame.transformPoint(onWay(place, lagMs, Math.min(link ?? k++, pieces - 1), t))[axis])
   if (t < pathEnds(pieces, lagMs, place.leftAt)) place.moves = true
 }
 

@@ -2,9 +2,9 @@
 import type { Feel } from '../../feel/feel'
 import { cssString } from '../../rig/css-text'
 import type { Channel, Knob, Output, Part, Rig, Rule, State, Token } from '../../rig/rig'
-import { areaOn, channelsIn, outputOn, rigOf, sliding, timed, turning } from '../build'
+import { areaOn, channelsIn, isWindow, outputOn, rigOf, sliding, timed, turning } from '../build'
 import type { Filled } from '../kind'
-import { isWindow, nativeControls } from './ground'
+import { nativeControls } from './native-controls'
 import { expandNative, isNative } from './native'
 import { cursorParameters, type CursorSettings, type OverShape } from './settings'
 

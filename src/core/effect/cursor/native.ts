@@ -1,8 +1,8 @@
 // A cursor that the browser draws by itself: a still picture, where nothing more is wanted.
 import { cssString } from '../../rig/css-text'
 import type { Rig } from '../../rig/rig'
-import { areaOn, rigOf } from '../build'
-import { isWindow, nativeControls } from './ground'
+import { areaOn, isWindow, rigOf } from '../build'
+import { nativeControls } from './native-controls'
 import type { CursorSettings } from './settings'
 
 /** Larger ones browsers do not draw near the edges of the window, or not at all. */

@@ -2,8 +2,7 @@
 import type { Feel } from '../../feel/feel'
 import { cssString } from '../../rig/css-text'
 import type { Channel, Knob, Output, Part, Rig, State, Token } from '../../rig/rig'
-import { areaOn, channelsIn, comingFeel, coverCss, outputOn, rigOf, timed, whileOn } from '../build'
-import { isWindow } from '../cursor/ground'
+import { areaOn, channelsIn, comingFeel, coverCss, isWindow, outputOn, rigOf, timed, whileOn } from '../build'
 import { mostElements, trailParameters, type TrailSettings } from './settings'
 
 const { knob, token } = trailParameters
