@@ -1,6 +1,9 @@
 // Results at the pointer, from starters: walked through the interface, acts counted, and the exported page tried by itself.
+import { overShape } from '../src/core/effect/cursor/settings'
+import { effectOf, settingsOf } from './support/alone'
 import { countingHand, openExport, openStarter } from './support/acts'
 import { eventually, expect, test } from './support/house'
+import { stageOf } from './support/stage'
 
 test('a dot for a cursor that becomes a labelled disc over a picture that is a link, while the picture grows, in six acts', async ({
   page,
@@ -58,4 +61,29 @@ test('a trail of shrinking pieces that fizzes when the pointer rests, in four ac
   await eventually(fizzing).toBe(sizes.length)
   await alone.mouse.move(260, 240)
   await eventually(fizzing).toBe(0)
+})
+
+test('what the cursor says is another text for one of the elements', async ({ page, house }, info) => {
+  const html =
+    '<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Doors</title><style>.door { display: block; width: 300px; height: 120px; margin: 40px; background: #e3cfa2 }</style></head><body><a class="door" href="#one">North</a><a class="door" href="#two">South</a></body></html>'
+  const cursor = effectOf('cursor', 'body', settingsOf('cursor', { blendMs: 0, shapes: [overShape('shape-1')] }), {
+    roles: { 'shape-1': { select: '.door', noun: 'each door' } },
+  })
+  const address = await house.addSite('doors', html, [cursor])
+  await page.goto(address)
+  await stageOf(page)
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+  const each = page.getByRole('group', { name: 'Per element' })
+  await each.getByRole('button', { name: /^2, South/ }).click()
+  await each.getByLabel(/^Per element:/).fill('Walk in')
+  await page.keyboard.press('Enter')
+  await expect(each.getByRole('button', { name: /^2, South: Walk in/ })).toBeVisible()
+  await expect(page.getByText('· saved')).toBeVisible()
+
+  const alone = await openExport(page, address.replace('/studio/', '/export/'), info.outputPath('page.html'))
+  for (const [index, says] of ['Open', 'Walk in'].entries()) {
+    const box = await alone.locator('.door').nth(index).boundingBox()
+    await alone.mouse.move((box?.x ?? 0) + 150, (box?.y ?? 0) + 60)
+    await eventually(() => alone.locator('.cursor-text').textContent()).toBe(says)
+  }
 })
