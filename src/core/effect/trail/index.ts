@@ -79,7 +79,7 @@ export const trail: Kind<TrailSettings> = {
     },
     {
       id: 'footlights',
-      title: 'In the negative',
+      title: 'Footlights',
       need: 'Pieces where the pointer went, which turn light and dark about below them.',
       settings: {
         ...trailDefaults,
