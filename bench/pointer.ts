@@ -14,7 +14,7 @@ const pieceCss =
 const ours = (changes: object) => exported([kindPlanned('trail', { endPercent: 100, sizePx: 10, endPx: 10, ...changes }, 'body', 1, {})])
 
 /** Trails of twelve pieces, of sixty, and a ribbon. */
-export async function compareTrail(browser: Browser, moves = 300, rounds = 3): Promise<Report> {
+export async function compareTrail(browser: Browser, moves = 300, rounds = 3, long = 10_000): Promise<Report> {
   const costs = await measure(
     browser,
     {
@@ -42,26 +42,26 @@ export async function compareTrail(browser: Browser, moves = 300, rounds = 3): P
       { words: 'script and style against (c), a ribbon', measured: ratio('(b) ours, a ribbon', '(c) floor, a ribbon'), most: 1.3 },
       { words: 'script and style against (a), 12 pieces', measured: ratio('(b) ours, 12', '(a) usual, 12'), most: 1 },
       {
-        words: 'heap grown after 10,000 moves of 60 pieces, KB',
-        measured: await heapGrown(browser, field(60, ours({ pieces: 60 }))),
+        words: `heap grown after ${long} moves of 60 pieces, KB`,
+        measured: await heapGrown(browser, field(60, ours({ pieces: 60 })), long),
         most: 50,
       },
       {
-        words: 'heap grown after 10,000 moves that leave pieces behind, KB',
-        measured: await heapGrown(browser, field(24, ours({ law: 'dropped', pieces: 24, everyPx: 14 }))),
+        words: `heap grown after ${long} moves that leave pieces behind, KB`,
+        measured: await heapGrown(browser, field(24, ours({ law: 'dropped', pieces: 24, everyPx: 14 })), long),
         most: 50,
       },
     ],
   }
 }
 
-/** By how much the heap has grown after 10,000 moves once all is at rest, KB. */
-async function heapGrown(browser: Browser, html: string): Promise<number> {
+/** By how much the heap has grown after so many moves once all is at rest, KB. */
+async function heapGrown(browser: Browser, html: string, moves: number): Promise<number> {
   const bench = await openBench(browser, html)
   await moveAlong(bench, sweep(300, 1240, 500))
   await pause(bench.page, 2500)
   const before = await heapOf(bench)
-  for (let i = 0; i < 10; i++) await moveAlong(bench, sweep(1000, 1240, 500))
+  for (let i = 0; i < moves / 1000; i++) await moveAlong(bench, sweep(1000, 1240, 500))
   await pause(bench.page, 2500)
   const grown = (await heapOf(bench)) - before
   await bench.page.close()
