@@ -1,24 +1,22 @@
 // Cursor: the system's cursor is hidden, and nothing else marks where the pointer is.
-import type { Rig } from '../rig/rig'
+import { partOf, type Rig } from '../rig/rig'
 import { settingsTo, nameOf, type Check, type Checked, type Fix } from './check'
 
 const hidesCursor = (css: Readonly<Record<string, string>>) => /^none\b/.test(css.cursor?.trim() ?? '')
 
-/** How long what stands for the pointer takes to be where that is: the least of all parts, ms; Infinity where none goes with it. */
-function lateBy({ channels, outputs }: Rig): number {
-  const times = outputs.flatMap(({ to, slot, channel: id }) => {
+/** How what stands for the pointer goes with it: of several parts the one that is there first counts; undefined where none goes with it. */
+function markOf({ channels, outputs }: Rig): 'at once' | 'late' | undefined {
+  const marks = outputs.flatMap(({ to, slot, channel: id }) => {
     const channel = channels.find((each) => each.id === id)
     // A part that travels by px is a mark of where the pointer is.
-    if (typeof to !== 'object' || !('part' in to) || slot.on !== 'transform' || !channel || !/^([xy]Px|past)$/.test(channel.signal.of))
-      return []
-    return [channel.feel.kind === 'direct' ? 0 : 1]
+    const isMark = partOf(to) !== undefined && slot.on === 'transform' && channel && /^([xy]Px|past)$/.test(channel.signal.of)
+    return isMark ? [channel.feel.kind === 'direct' ? ('at once' as const) : ('late' as const)] : []
   })
-  return Math.min(Infinity, ...times)
+  return marks.find((mark) => mark === 'at once') ?? marks[0]
 }
 
 /** What the cursor is over some elements: not seen at all. */
-const isUnseenOver = ({ states = [] }: Rig) =>
-  states.some(({ zone, to, css }) => zone && typeof to === 'object' && 'part' in to && to.part === 'shape' && css.opacity === '0')
+const isUnseenOver = ({ states = [] }: Rig) => states.some(({ zone, to, css }) => zone && partOf(to) === 'shape' && css.opacity === '0')
 
 /** Showing the system's own again: by a setting of the kind, or by the rules of a rig by hand. */
 function showing(checked: Checked): Fix | undefined {
@@ -40,12 +38,12 @@ export const cursor: Check = {
   look: (checked) => {
     const { rig } = checked.planned
     const hides = [...rig.rules, ...(rig.states ?? [])].some(({ css }) => hidesCursor(css))
-    const late = lateBy(rig)
-    if (!hides || (late === 0 && !isUnseenOver(rig))) return undefined
+    const mark = markOf(rig)
+    if (!hides || (mark === 'at once' && !isUnseenOver(rig))) return undefined
     const why =
-      late === Infinity
+      mark === undefined
         ? 'nothing else marks where the pointer is'
-        : late > 0
+        : mark === 'late'
           ? 'what stands for it comes late: nothing marks where a click goes'
           : 'over some elements nothing at all marks where the pointer is'
     return { words: `${nameOf(checked)} hides the cursor, and ${why}.`, fix: showing(checked) }

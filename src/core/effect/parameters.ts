@@ -3,7 +3,7 @@
 import * as z from 'zod'
 import type { Feel } from '../feel/feel'
 import type { Knob, Token } from '../rig/rig'
-import { readDeclarations } from '../rig/css-text'
+import { isAddress, readDeclarations } from '../rig/css-text'
 import { curveSchema, feelSchema } from '../rig/schema'
 import { awayChoice } from './away'
 import type {
@@ -219,6 +219,28 @@ export const declarations = (words: Omit<Words<TextControl<Settings>>, 'hint' | 
     faultOf: (css) =>
       css.length > 1000 ? 'is too long' : readDeclarations(css) === undefined ? 'cannot be read as declarations of CSS' : undefined,
     ...words,
+  })
+
+/** Why a text is not the address of a picture, in words that end a sentence about it; none yet is no fault. */
+export const faultOfAddress = (address: string): string | undefined =>
+  address === '' || isAddress(address) ? undefined : 'cannot be the address of a picture, such as art/moth.svg'
+
+/** The address of a picture; none from the start. */
+export const pictureAddress = (title: string): Parameter<string> =>
+  text({ title, from: '', hint: 'the address of a picture', faultOf: faultOfAddress })
+
+/** How something is laid on what lies below it. */
+export const blending = (title: string) =>
+  choice({
+    title,
+    from: 'normal',
+    options: {
+      normal: 'it lies as it is',
+      difference: 'it turns light and dark about',
+      multiply: 'it is laid on as shade',
+      screen: 'it is laid on as light',
+    },
+    row: 'more',
   })
 
 type Curve = z.infer<typeof curveSchema>

@@ -245,7 +245,8 @@ function checkStates(
 /** What must be so of parts. */
 function checkParts(rig: Rig, report: Report): void {
   const [areas, parts] = [given(rig.areas), given(rig.parts)]
-  rig.parts.forEach(({ area, inside, host, id, drawn, holds, reached, count, lives, box }, i) => {
+  rig.parts.forEach((part, i) => {
+    const { area, inside, host, id, drawn, holds, reached, count, lives, box, paints } = part
     if (drawn && [holds, reached, count, lives, box, host].some((each) => each !== undefined))
       report(['parts', i, 'drawn'], 'what the stylesheet draws holds nothing, is one, and is reached by nobody')
     if (typeof holds === 'object' && 'split' in holds && (inside === undefined || reached || count !== undefined))
@@ -264,7 +265,7 @@ function checkParts(rig: Rig, report: Report): void {
       )
     if (isDropped && typeof host === 'object') report(['parts', i, 'host'], 'what is dropped stands in its area, or over all else')
     const comes = (part: Rig['parts'][number]) => part.area === area && part.inside === undefined && atMostAt(part) !== undefined
-    if (inside === undefined && atMostAt({ ...rig.parts[i], lives } as Rig['parts'][number]) === undefined && rig.parts.some(comes))
+    if (inside === undefined && atMostAt(part) === undefined && rig.parts.some(comes))
       report(['parts', i, 'lives'], 'all parts of an area are there only with the pointer, or none')
     const around = parts.get(inside ?? '')
     if (inside !== undefined && around && droppedBy(around)) report(['parts', i, 'inside'], `nothing lies in "${inside}": it is dropped`)
@@ -274,7 +275,6 @@ function checkParts(rig: Rig, report: Report): void {
         report(['parts', i, 'reached', 'value'], `there is no channel "${reached.value}" that tells a share of the same area`)
       if (areas.get(area)?.arrowKeys === undefined) report(['parts', i, 'reached'], 'a slider is moved by the arrow keys of its area')
     }
-    const { paints } = rig.parts[i] ?? {}
     for (const axis of ['x', 'y'] as const) {
       const channel = rig.channels.find((each) => each.id === paints?.[axis])
       if (paints && (channel?.area !== area || channel.chain === undefined))
@@ -285,7 +285,7 @@ function checkParts(rig: Rig, report: Report): void {
         report(['parts', i, 'paints', 'sizes'], `there is no knob "${size}" in px`)
     for (const colour of paints?.colours ?? [])
       if (!rig.tokens?.some((each) => each.id === colour)) report(['parts', i, 'paints', 'colours'], `there is no token "${colour}"`)
-    const said = saidOver({ holds } as Rig['parts'][number])
+    const said = saidOver(part)
     const asked = rig.channels.find((channel) => channel.id === said?.over)
     if (said && (asked?.area !== area || asked.signal.of !== 'over'))
       report(['parts', i, 'holds', 'over'], `there is no channel "${said.over}" of the same area that tells what the pointer is on`)

@@ -113,6 +113,9 @@ export const valueWithHoles = (most: number, message = 'is not one CSS value') =
 export const isAddress = (text: string): boolean =>
   /^[^\s"'()\\{};<>]{1,500}$/.test(text) && (!/^[a-z][a-z0-9+.-]*:/i.test(text) || /^(https?:\/\/|data:image\/)/i.test(text))
 
+/** A picture by its address as CSS writes it; none where there is no address. */
+export const cssPicture = (address: string): string => (address === '' ? 'none' : `url(${cssString(address)})`)
+
 /** Text as a string of CSS. */
 export const cssString = (text: string): string =>
   `"${text

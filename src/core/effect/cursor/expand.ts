@@ -1,6 +1,6 @@
 // Cursor as a rig: a part on the pointer, over all else; it is another one by what the pointer is on.
 import type { Feel } from '../../feel/feel'
-import { cssString } from '../../rig/css-text'
+import { cssPicture, cssString } from '../../rig/css-text'
 import type { Channel, Knob, Output, Part, Rig, Rule, State, Token } from '../../rig/rig'
 import { areaOn, channelsIn, isWindow, outputOn, rigOf, sliding, timed, turning } from '../build'
 import type { Filled } from '../kind'
@@ -179,7 +179,7 @@ function tokensOf(settings: CursorSettings, asked: readonly Asked[]): readonly T
   return [
     ...(shape === 'picture' || shape === 'element' ? [] : [token(settings, 'colour')]),
     ...(shape === 'picture'
-      ? [{ id: 'picture', of: 'picture' as const, value: pictureOf(picture), note: 'the picture of the cursor' }]
+      ? [{ id: 'picture', of: 'picture' as const, value: cssPicture(picture), note: 'the picture of the cursor' }]
       : []),
     ...asked.flatMap(({ id, shape: own, colour, ink, says, text, picture: face }): readonly Token[] => [
       ...(own === 'none' || own === 'picture'
@@ -190,13 +190,11 @@ function tokensOf(settings: CursorSettings, asked: readonly Asked[]): readonly T
         ? [{ id: `${id}-text`, of: 'text' as const, value: cssString(text), note: 'what it says there' }]
         : []),
       ...(own === 'picture'
-        ? [{ id: `${id}-picture`, of: 'picture' as const, value: pictureOf(face), note: 'its picture over {' + id + '}' }]
+        ? [{ id: `${id}-picture`, of: 'picture' as const, value: cssPicture(face), note: 'its picture over {' + id + '}' }]
         : []),
     ]),
   ]
 }
-
-const pictureOf = (address: string) => (address === '' ? 'none' : `url(${cssString(address)})`)
 
 function outputsOf(settings: CursorSettings, asked: readonly Asked[]): readonly Output[] {
   const { shape, speedPercent, pressPercent } = settings

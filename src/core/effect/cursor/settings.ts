@@ -1,8 +1,18 @@
 // Cursor: its settings, with those of each other shape that elements ask for.
 import * as z from 'zod'
-import { isAddress } from '../../rig/css-text'
 import type { Control, NumberControl } from '../control'
-import { choice, colour, described, number, percent, text, type Parameter, type SettingsOf } from '../parameters'
+import {
+  blending,
+  choice,
+  colour,
+  described,
+  faultOfAddress,
+  number,
+  percent,
+  pictureAddress,
+  type Parameter,
+  type SettingsOf,
+} from '../parameters'
 import { cssValueSchema } from '../settings'
 
 /** More shapes than these nobody tells apart. */
@@ -52,9 +62,6 @@ export const overShape = (id: string): OverShape => ({
 
 type Settings = Readonly<Record<string, unknown>>
 const shapesIn = (settings: Settings) => settings.shapes as readonly OverShape[]
-
-const faultOfAddress = (address: string) =>
-  address === '' || isAddress(address) ? undefined : 'cannot be the address of a picture, such as art/moth.svg'
 
 /** The words of one shape. */
 function controlsOf({ id, shape, says }: OverShape): readonly Control<Settings>[] {
@@ -146,7 +153,7 @@ const parameters = {
     row: 'more',
     knob: { id: 'line', note: 'how thick the line of the ring is' },
   }),
-  picture: text({ title: 'Its picture', from: '', hint: 'the address of a picture', faultOf: faultOfAddress }),
+  picture: pictureAddress('Its picture'),
   /** Which point of it is where the pointer is, % of its size. */
   pointX: percent({ title: 'The point of it that points, across', from: 50, row: 'more' }),
   pointY: percent({ title: 'The point of it that points, down', from: 50, row: 'more' }),
@@ -187,17 +194,7 @@ const parameters = {
     row: 'more',
     knob: { id: 'pressed', note: 'how many times as large it is while something is pressed', per: 100 },
   }),
-  blend: choice({
-    title: 'On what lies below it',
-    from: 'normal',
-    options: {
-      normal: 'it lies as it is',
-      difference: 'it turns light and dark about',
-      multiply: 'it is laid on as shade',
-      screen: 'it is laid on as light',
-    },
-    row: 'more',
-  }),
+  blend: blending('On what lies below it'),
   system: choice({
     title: 'The system’s own cursor',
     from: 'hidden',

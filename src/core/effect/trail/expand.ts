@@ -1,6 +1,6 @@
 // Trail as a rig: pieces behind the pointer, as elements or on one canvas, or left behind for a while.
 import type { Feel } from '../../feel/feel'
-import { cssString } from '../../rig/css-text'
+import { cssPicture } from '../../rig/css-text'
 import type { Channel, Knob, Output, Part, Rig, State, Token } from '../../rig/rig'
 import { areaOn, channelsIn, comingFeel, coverCss, isWindow, outputOn, rigOf, timed, whileOn } from '../build'
 import { mostElements, trailParameters, type TrailSettings } from './settings'
@@ -93,10 +93,7 @@ function knobsOf(settings: TrailSettings): readonly Knob[] {
 
 function tokensOf(settings: TrailSettings): readonly Token[] {
   const { shape, picture } = settings
-  if (shape === 'picture')
-    return [
-      { id: 'picture', of: 'picture', value: picture === '' ? 'none' : `url(${cssString(picture)})`, note: 'the picture of each piece' },
-    ]
+  if (shape === 'picture') return [{ id: 'picture', of: 'picture', value: cssPicture(picture), note: 'the picture of each piece' }]
   return [token(settings, 'colour'), token(settings, 'endColour')]
 }
 

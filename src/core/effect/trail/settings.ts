@@ -1,6 +1,5 @@
 // Trail: its settings.
-import { isAddress } from '../../rig/css-text'
-import { choice, colour, coming, described, going, number, percent, text, type SettingsOf } from '../parameters'
+import { blending, choice, colour, coming, described, going, number, percent, pictureAddress, text, type SettingsOf } from '../parameters'
 
 /** More pieces than these are painted on a canvas. */
 export const mostElements = 24
@@ -62,12 +61,7 @@ const parameters = {
     row: 'more',
     knob: { id: 'turn', note: 'how much further each piece is turned' },
   }),
-  picture: text({
-    title: 'The picture',
-    from: '',
-    hint: 'the address of a picture',
-    faultOf: (address) => (address === '' || isAddress(address) ? undefined : 'cannot be the address of a picture, such as art/moth.svg'),
-  }),
+  picture: pictureAddress('The picture'),
   text: text({
     title: 'The text',
     from: '\u2726',
@@ -113,17 +107,7 @@ const parameters = {
   lifeMs: number({ title: 'That takes', from: 1100, unit: 'ms', least: 60, greatest: 10_000, step: 20 }),
   everyPx: number({ title: 'One is left every', from: 26, inSample: 0.6, unit: 'px', least: 2, greatest: 1000, step: 1 }),
   seed: number({ title: 'Random seed', from: 0, unit: '', isWhole: true, least: 0, greatest: 359, step: 1, row: 'more' }),
-  blend: choice({
-    title: 'On what lies below',
-    from: 'normal',
-    options: {
-      normal: 'it lies as it is',
-      difference: 'it turns light and dark about',
-      multiply: 'it is laid on as shade',
-      screen: 'it is laid on as light',
-    },
-    row: 'more',
-  }),
+  blend: blending('On what lies below'),
   layer: choice({
     title: 'It lies',
     from: 'top',
