@@ -258,19 +258,9 @@
   // The elements that a value is written on.
   function targetsOf(
     place,
-    { onSelf, within, linked, onParts },
+    { onSelf, within },
   ) {
-    if (linked) {
-      // The element that is in step with an area: the first with the first, the second with the second.
-      const { area } = place
-      const index = [...document.querySelectorAll('.card')].indexOf(area)
-      return [...document.querySelectorAll(linked)].slice(index, index + 1)
-    }
-    return [
-      ...(onSelf ? [place.element] : []),
-      ...(within ? place.element.querySelectorAll(within) : []),
-      ...(onParts ? place.area.querySelectorAll(onParts) : []),
-    ]
+    return [...(onSelf ? [place.element] : []), ...(within ? place.element.querySelectorAll(within) : [])]
   }
 
   // The individual transform properties, and a transform, as one matrix; the page may have turned an element by either.

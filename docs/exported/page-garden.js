@@ -39,6 +39,15 @@
     pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
   }
 
+  // Takes a key to the effects, and the pointer to where it moves that to.
+  function takeKey(key, t) {
+    const moved = pressKey(key, t)
+    if (moved) {
+      meet(moved)
+      pointer.isByKeys = true
+    }
+  }
+
   // Takes an event to all effects, in the order of time.
   function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType, key }) {
     const t = Math.max(pointer.time, timeStamp)
@@ -49,11 +58,7 @@
     }
     pointer.time = t
     if (type === 'keydown') {
-      const moved = pressKey(key ?? '', t)
-      if (moved) {
-        meet(moved)
-        pointer.isByKeys = true
-      }
+      takeKey(key ?? '', t)
       return
     }
     if (type.startsWith('focus')) {
@@ -245,11 +250,11 @@
     target.style.setProperty(value.property, value.as ? String(value.as(shown)) : shown.toFixed(value.digits))
 
   // Writes the links of a chain: one of them, or each on an element of its own.
-  function writeChain(effect, place, chain, t) {
+  function writeChain(place, chain, t) {
     const { value } = chain
     const last = (value.links ?? 1) - 1
     let k = 0
-    for (const target of targetsOf(effect, place, value)) set(target, value, linkAt(chain, Math.min(k++, last), t))
+    for (const target of targetsOf(place, value)) set(target, value, linkAt(chain, Math.min(k++, last), t))
     if (linkMoves(chain, last, t)) place.moves = true
   }
 
@@ -284,11 +289,11 @@
     place.moves = false
     for (const follower of place.followers) {
       const { value } = follower
-      if (value.links) writeChain(effect, place, follower, t)
+      if (value.links) writeChain(place, follower, t)
       else {
         const { gap, moves } = follower.feel(follower, t)
         if (value.property)
-          for (const target of targetsOf(effect, place, value)) set(target, value, moves ? follower.target + gap : follower.target)
+          for (const target of targetsOf(place, value)) set(target, value, moves ? follower.target + gap : follower.target)
         if (moves) place.moves = true
       }
     }
@@ -296,7 +301,7 @@
     if (flowsOn(place, t)) place.moves = true
     tellMet(effect, place)
     if (place.isOn) stayOnTop(effect)
-    if (effect.shownWhileOn) showParts(place, effect.shownWhileOn)
+    if (effect.shownWhileOn) showParts(effect, place, effect.shownWhileOn)
     if (effect.turnsLooks) showLook(effect, place)
     tellZones(effect, place)
     if (effect.slider && (place.focused || !place.moves)) tellSlider(place, effect.slider)
@@ -358,8 +363,9 @@
   }
 
   // What is seen only with the pointer is gone once all of it has come to rest: what nobody sees costs nothing.
-  function showParts({ area, isOn, moves }, parts) {
-    for (const part of partsOf(area, parts)) part.style.visibility = isOn || moves ? '' : 'hidden'
+  function showParts({ turnsLooks }, { area, isOn, look, moves }, parts) {
+    const isSeen = turnsLooks ? look.shown !== 'off' : isOn
+    for (const part of partsOf(area, parts)) part.style.visibility = isSeen || moves ? '' : 'hidden'
   }
 
   // The parts of an area that a selector means: in it, or elsewhere on the page.
@@ -760,7 +766,12 @@
     if (!right && !down) return undefined
     for (const effect of effects) {
       const place = effect.arrowKeys ? [...effect.places.values()].find(({ focused }) => focused) : undefined
-      if (!place || !effect.arrowKeys || (effect.slider && !effect.values.some(({ slides }) => slides))) continue
+      if (
+        !place ||
+        !effect.arrowKeys ||
+        (effect.slider && !effect.values.some(({ slides }) => slides))
+      )
+        continue
       const { toFrame, width, height } = areaFrame(effect, place.area)
       // From where it is, or else from the middle.
       const at =
@@ -802,14 +813,14 @@
       const deeds = effect.deeds
       const isNow = ({ looks }) => looks.includes(place.look.shown)
       for (const deed of deeds.filter((each) => !isNow(each)))
-        for (const target of targetsOf(effect, place, deed)) for (const [name] of deed.attributes) {
+        for (const target of targetsOf(place, deed)) for (const [name] of deed.attributes) {
           const before = kept.get(target)?.get(name)
           if (before === null) target.removeAttribute(name)
           else if (before !== undefined) target.setAttribute(name, before)
           kept.get(target)?.delete(name)
         }
       for (const deed of deeds.filter(isNow))
-        for (const target of targetsOf(effect, place, deed)) {
+        for (const target of targetsOf(place, deed)) {
           for (const [name, text] of deed.attributes) {
             const known = kept.get(target) ?? new Map()
             kept.set(target, known)
@@ -840,16 +851,9 @@
 
   // The elements that a value is written on.
   function targetsOf(
-    effect,
     place,
-    { onSelf, within, linked, onParts },
+    { onSelf, within, onParts },
   ) {
-    if (linked) {
-      // The element that is in step with an area: the first with the first, the second with the second.
-      const { area } = place
-      const index = effect.isWindow ? 0 : [...document.querySelectorAll(effect.select)].indexOf(area)
-      return [...document.querySelectorAll(linked)].slice(index, index + 1)
-    }
     return [
       ...(onSelf ? [place.element] : []),
       ...(within ? place.element.querySelectorAll(within) : []),

@@ -220,11 +220,11 @@
     target.style.setProperty(value.property, shown.toFixed(value.digits))
 
   // Writes the links of a chain: one of them, or each on an element of its own.
-  function writeChain(effect, place, chain, t) {
+  function writeChain(place, chain, t) {
     const { value } = chain
     const last = (value.links ?? 1) - 1
     let k = 0
-    for (const target of targetsOf(effect, place, value)) set(target, value, linkAt(chain, Math.min(k++, last), t))
+    for (const target of targetsOf(place, value)) set(target, value, linkAt(chain, Math.min(k++, last), t))
     if (linkMoves(chain, last, t)) place.moves = true
   }
 
@@ -262,18 +262,18 @@
     place.moves = false
     for (const follower of place.followers) {
       const { value } = follower
-      if (value.links) writeChain(effect, place, follower, t)
+      if (value.links) writeChain(place, follower, t)
       else {
         const { gap, moves } = follower.feel(follower, t)
         if (value.property)
-          for (const target of targetsOf(effect, place, value)) set(target, value, moves ? follower.target + gap : follower.target)
+          for (const target of targetsOf(place, value)) set(target, value, moves ? follower.target + gap : follower.target)
         if (moves) place.moves = true
       }
     }
     if (effect.turnsLooks && place.look.dueAt < Infinity) place.moves = true
     tellMet(effect, place)
     if (place.isOn) stayOnTop(effect)
-    if (effect.shownWhileOn) showParts(place, effect.shownWhileOn)
+    if (effect.shownWhileOn) showParts(effect, place, effect.shownWhileOn)
     if (effect.turnsLooks) showLook(effect, place)
     tellZones(effect, place)
     if (!effect.keeps && !place.moves && !place.isOn) effect.places.delete(place.element)
@@ -322,8 +322,9 @@
   }
 
   // What is seen only with the pointer is gone once all of it has come to rest: what nobody sees costs nothing.
-  function showParts({ area, isOn, moves }, parts) {
-    for (const part of partsOf(area, parts)) part.style.visibility = isOn || moves ? '' : 'hidden'
+  function showParts({ turnsLooks }, { area, isOn, look, moves }, parts) {
+    const isSeen = turnsLooks ? look.shown !== 'off' : isOn
+    for (const part of partsOf(area, parts)) part.style.visibility = isSeen || moves ? '' : 'hidden'
   }
 
   // The parts of an area that a selector means: in it, or elsewhere on the page.
@@ -613,14 +614,14 @@
       const deeds = effect.deeds
       const isNow = ({ looks }) => looks.includes(place.look.shown)
       for (const deed of deeds.filter((each) => !isNow(each)))
-        for (const target of targetsOf(effect, place, deed)) for (const [name] of deed.attributes) {
+        for (const target of targetsOf(place, deed)) for (const [name] of deed.attributes) {
           const before = kept.get(target)?.get(name)
           if (before === null) target.removeAttribute(name)
           else if (before !== undefined) target.setAttribute(name, before)
           kept.get(target)?.delete(name)
         }
       for (const deed of deeds.filter(isNow))
-        for (const target of targetsOf(effect, place, deed)) {
+        for (const target of targetsOf(place, deed)) {
           for (const [name, text] of deed.attributes) {
             const known = kept.get(target) ?? new Map()
             kept.set(target, known)
@@ -656,16 +657,9 @@
 
   // The elements that a value is written on.
   function targetsOf(
-    effect,
     place,
-    { onSelf, within, linked, onParts },
+    { onSelf, within, onParts },
   ) {
-    if (linked) {
-      // The element that is in step with an area: the first with the first, the second with the second.
-      const { area } = place
-      const index = effect.isWindow ? 0 : [...document.querySelectorAll(effect.select)].indexOf(area)
-      return [...document.querySelectorAll(linked)].slice(index, index + 1)
-    }
     return [
       ...(onSelf ? [place.element] : []),
       ...(within ? place.element.querySelectorAll(within) : []),

@@ -291,7 +291,7 @@
     if (effect.meets && !place.moves) meetParts(effect, place)
     tellMet(effect, place)
     if (place.isOn) stayOnTop(effect)
-    if (effect.shownWhileOn) showParts(place, effect.shownWhileOn)
+    if (effect.shownWhileOn) showParts(effect, place, effect.shownWhileOn)
     if (effect.turnsLooks) showLook(effect, place)
     tellZones(effect, place)
     if (!effect.keeps && !place.moves && !place.isOn) effect.places.delete(place.element)
@@ -377,8 +377,9 @@
     parts.forEach(({ part }) => area.querySelectorAll(`:scope > .${part}`).forEach((element) => element.remove()))
 
   // What is seen only with the pointer is gone once all of it has come to rest: what nobody sees costs nothing.
-  function showParts({ area, isOn, moves }, parts) {
-    for (const part of partsOf(area, parts)) part.style.visibility = isOn || moves ? '' : 'hidden'
+  function showParts({ turnsLooks }, { area, isOn, look, moves }, parts) {
+    const isSeen = turnsLooks ? look.shown !== 'off' : isOn
+    for (const part of partsOf(area, parts)) part.style.visibility = isSeen || moves ? '' : 'hidden'
   }
 
   // The parts of an area that a selector means: in it, or elsewhere on the page.

@@ -267,7 +267,7 @@
     if (effect.turnsLooks && place.look.dueAt < Infinity) place.moves = true
     tellMet(effect, place)
     if (place.isOn) stayOnTop(effect)
-    if (effect.shownWhileOn) showParts(place, effect.shownWhileOn)
+    if (effect.shownWhileOn) showParts(effect, place, effect.shownWhileOn)
     if (effect.turnsLooks) showLook(effect, place)
     layBeside(effect, place)
     tellZones(effect, place)
@@ -312,8 +312,9 @@
   }
 
   // What is seen only with the pointer is gone once all of it has come to rest: what nobody sees costs nothing.
-  function showParts({ area, isOn, moves }, parts) {
-    for (const part of partsOf(area, parts)) part.style.visibility = isOn || moves ? '' : 'hidden'
+  function showParts({ turnsLooks }, { area, isOn, look, moves }, parts) {
+    const isSeen = turnsLooks ? look.shown !== 'off' : isOn
+    for (const part of partsOf(area, parts)) part.style.visibility = isSeen || moves ? '' : 'hidden'
   }
 
   // The parts of an area that a selector means: in it, or elsewhere on the page.

@@ -30,9 +30,13 @@
     for (const place of effect.places.values()) if (place.moves && write(effect, place, t)) wake()
   }
 
-  // Where the pointer stands while the page moves is where it was then.
-  function standStill() {
-    pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
+  // Takes a key to the effects, and the pointer to where it moves that to.
+  function takeKey(key, t) {
+    const moved = pressKey(key, t)
+    if (moved) {
+      meet(moved)
+      pointer.isByKeys = true
+    }
   }
 
   // Takes an event to all effects, in the order of time.
@@ -44,11 +48,7 @@
     }
     pointer.time = t
     if (type === 'keydown') {
-      const moved = pressKey(key ?? '', t)
-      if (moved) {
-        meet(moved)
-        pointer.isByKeys = true
-      }
+      takeKey(key ?? '', t)
       return
     }
     if (type.startsWith('focus')) {
@@ -63,7 +63,10 @@
       const isOut = type === 'pointerout' || type === 'pointercancel'
       pointer.isByKeys = false
       Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
-    } else standStill()
+    } else {
+      // Where the pointer stands while the page moves is where it was then.
+      pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
+    }
     if (!(type.startsWith('pointer'))) for (const effect of effects) followSizes(effect, t)
     for (const effect of effects) {
       guarded(effect, meetEffect, t)
@@ -332,7 +335,11 @@
     if (!right && !down) return undefined
     for (const effect of effects) {
       const place = [...effect.places.values()].find(({ focused }) => focused)
-      if (!place || (!effect.values.some(({ slides }) => slides))) continue
+      if (
+        !place ||
+        (!effect.values.some(({ slides }) => slides))
+      )
+        continue
       const { toFrame, width, height } = frameOf(place.area, effect.measure)
       // From where it is, or else from the middle.
       const at =

@@ -227,10 +227,10 @@ function writeDeeds(states: readonly State[], rig: Rig, names: Names): Pick<Effe
   const member = (name: string, value: string | undefined) => (value === undefined ? '' : `, ${name}: ${value}`)
   const deeds = states
     .filter(({ attributes, media }) => attributes !== undefined || media !== undefined)
-    .map(({ looks, to, attributes = {}, media }) => {
+    .map(({ looks, to, attributes = {}, media, unless }) => {
       const { self, within, linked, parts } = targetOf({ property: '', to: to === 'self' ? undefined : to }, rig, names)
       const given = Object.entries(attributes).map(([name, text]) => `[${quote(name)}, ${quote(text)}]`)
-      return `{ looks: [${looks.map(quote).join(', ')}], attributes: [${given.join(', ')}]${member('media', media && quote(media))}${self ? ', onSelf: true' : ''}${member('within', within[0] && quote(within[0]))}${member('linked', linked && quote(linked))}${member('onParts', parts[0] && quote(parts[0]))} }`
+      return `{ looks: [${looks.map(quote).join(', ')}], attributes: [${given.join(', ')}]${member('unless', unless && quote(unless))}${member('media', media && quote(media))}${self ? ', onSelf: true' : ''}${member('within', within[0] && quote(within[0]))}${member('linked', linked && quote(linked))}${member('onParts', parts[0] && quote(parts[0]))} }`
     })
   const indexed = states.flatMap(({ to, staggerMs }) =>
     staggerMs !== undefined && typeof to === 'object' && 'within' in to ? [`[${quote(`--${names.name}-index`)}, ${quote(to.within)}]`] : [],
@@ -435,7 +435,8 @@ function writePart(rig: Rig, part: Part, names: Names): string {
     ['count', count === undefined ? undefined : String(count)],
     ['coversBorder', box && 'true'],
     ['copies', holds === 'copy' ? 'true' : undefined],
-    ['copiesApart', typeof holds === 'object' && 'copy' in holds ? 'true' : undefined],
+    ['copiesApart', typeof holds === 'object' && 'copy' in holds && holds.copy === 'apart' ? 'true' : undefined],
+    ...writeLive(part),
     ['told', told && quote(told[0])],
     ['splits', splits && quote(splits)],
     ['source', told?.[1].within && quote(told[1].within)],
@@ -457,6 +458,16 @@ function writePart(rig: Rig, part: Part, names: Names): string {
     ['home', dropped && inside !== undefined ? quote(partFrom(rig, names, inside)) : undefined],
   ]
   return `{ ${members.flatMap(([member, text]) => (text === undefined ? [] : [`${member}: ${text}`])).join(', ')} }`
+}
+
+/** What a part holds that is kept in step piece by piece, as a script has it. */
+function writeLive({ holds }: Part): readonly (readonly [string, string | undefined])[] {
+  if (typeof holds !== 'object' || !('copy' in holds) || holds.copy !== 'live') return []
+  return [
+    ['copiesLive', 'true'],
+    ['zoom', number(holds.zoom)],
+    ['sharper', holds.sharper && quote(holds.sharper)],
+  ]
 }
 
 /** Whether something of the stylesheet asks for the number of each of several parts. */

@@ -1,7 +1,7 @@
 // What a script is written from: tables of its effects, and what is known of it as a whole.
 import { comingsOf } from '../rig/comings'
 import { drivenBy, sharesEye } from '../rig/plan'
-import { addedParts, droppedBy, saidOver, type Looks } from '../rig/rig'
+import { addedParts, copyOf, droppedBy, saidOver, type Looks } from '../rig/rig'
 import { asOneSelector } from '../rig/resolve'
 import { keptProperties } from '../rig/slot'
 import { doesPress, draftsOf, isNumbered, measureFor, movedBy, type Moved, type Source } from './effects'
@@ -282,7 +282,10 @@ function givenOf(
     hasOthers: tables.some(({ fields }) => fields.has('seenLinked') || fields.has('seenWithin') || fields.has('isGroup')),
     watches: hasLateElements && some('stands'),
     partsCopy: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => holds === 'copy')),
-    partsApart: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => typeof holds === 'object' && 'copy' in holds)),
+    partsApart: sources.some(({ rig }) => addedParts(rig).some((part) => copyOf(part) === 'apart')),
+    partsLive: sources.some(({ rig }) => addedParts(rig).some((part) => copyOf(part) === 'live')),
+    partsSharpen: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => typeof holds === 'object' && 'sharper' in holds)),
+    sparesSome: sources.some(({ rig }) => rig.states?.some(({ unless }) => unless !== undefined) === true),
     partsAsk: sources.some(({ rig }) => addedParts(rig).some(saidOver)),
     partsRound: sources.some(({ rig }) => addedParts(rig).some((part) => saidOver(part)?.isRound)),
     partsTaken: sources.some(({ rig }) => addedParts(rig).some(({ is }) => is !== undefined)),
@@ -355,7 +358,9 @@ function knownOf(tables: readonly EffectTable[]): Fields {
   if (ownFollower) known.delete('band')
   if (has('goingHalfLifeMs')) known.delete('halfLifeMs')
   // What looks do is done with elements of its own.
-  if (tables.some(({ fields }) => fields.has('deeds'))) for (const member of ['onSelf', 'within', 'linked', 'onParts']) known.delete(member)
+  const deeds = tables.map(({ fields }) => fields.get('deeds') ?? '').join('')
+  for (const member of ['onSelf', 'within', 'linked', 'onParts'])
+    if (deeds.includes(`${member}: `) || (deeds !== '' && known.get(member) !== 'undefined')) known.delete(member)
   return known
 }
 

@@ -25,6 +25,8 @@ describe('specialising', () => {
     ['show(a.on || two)', { on: 'undefined' }, 'show(two)'],
     ['show(a.on ?? two)', { on: '0' }, 'show(0)'],
     ['if (b && a.on) one()', { on: 'true' }, 'if (b) one()'],
+    ['show(a.on && (b || c) && d)', { on: 'true' }, 'show((b || c) && d)'],
+    ['if ((b || c) && a.on && d) one()', { on: 'true' }, 'if ((b || c) && d) one()'],
     ['if (b() && a.on) one()', { on: 'false' }, 'b()'],
     ['show(a.on?.(1))', { on: 'undefined' }, 'show(undefined)'],
     ["show(a.on === 'x')", { on: "'x'" }, 'show(true)'],

@@ -126,6 +126,8 @@ export function writeSignal(signal: Signal, around: Surroundings, constants: Con
     case 'overWidth':
     case 'overHeight':
       return fields(`(at, follower) => ${signal.of}(follower, ${quote(signal.among)}, ${around.measure})`)
+    case 'finger':
+      return fields(`() => (pointer.isTouch ? (pointer.y < ${number(signal.roomPx)} ? 1 : -1) : 0)`)
     case 'inside':
       return fields('() => 1')
     case 'pressed':

@@ -12,6 +12,7 @@ import { glow } from './glow'
 import { grainLight } from './grain-light'
 import { hoverLook } from './hover-look'
 import type { Filled } from './kind'
+import { magnifier } from './magnifier'
 import { note } from './note'
 import { pan } from './pan'
 import { porthole } from './porthole'
@@ -54,6 +55,7 @@ export const kinds: readonly AnyKind[] = [
   wholeKind(rows),
   wholeKind(cursor),
   wholeKind(trail),
+  wholeKind(magnifier),
   wholeKind(free),
 ]
 

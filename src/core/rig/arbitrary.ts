@@ -72,6 +72,7 @@ const signal: fc.Arbitrary<Signal> = fc.oneof(
       among: fc.constantFrom('.card', '.layer'),
     }),
   },
+  { weight: 1, arbitrary: fc.record({ of: fc.constant('finger' as const), roomPx: between(0, 700) }) },
   { weight: 1, arbitrary: fc.record({ of: fc.constant('still' as const), afterMs: between(10, 400) }) },
   { weight: 1, arbitrary: fc.record({ of: fc.constant('here' as const), come: timed, go: timed }) },
   { weight: 2, arbitrary: fc.record({ of: fc.constant('past' as const), axis, lagMs: between(0, 300) }) },

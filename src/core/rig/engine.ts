@@ -55,7 +55,7 @@ export function hear(engine: Engine, sample: Sample): void {
   take(engine, heard)
   const moved = nudge(scenes, pointer, heard)
   if (moved) take(engine, moved)
-  if (moved?.phase === 'move') pointer.isByKeys = true
+  if (moved && moved.phase !== 'leave') pointer.isByKeys = true
 }
 
 /** Takes a sample to the pointer, and to all that hears it. */

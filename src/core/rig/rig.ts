@@ -56,6 +56,10 @@ export const atMostAt = ({ lives }: Part): number | undefined =>
 /** What a part holds that says what the element under the pointer says; undefined for others. */
 export const saidOver = ({ holds }: Part) => (typeof holds === 'object' && 'over' in holds ? holds : undefined)
 
+/** How a part copies its match: within the page, or apart from it; undefined where it holds no copy. */
+export const copyOf = ({ holds }: Part): 'within' | 'apart' | 'live' | undefined =>
+  holds === 'copy' ? 'within' : typeof holds === 'object' && 'copy' in holds ? holds.copy : undefined
+
 /** Whether each of several parts has its number, for its CSS: of what is dropped, or there more than once. */
 export const hasIndex = (part: Part): boolean => droppedBy(part) !== undefined || part.count !== undefined
 

@@ -128,6 +128,8 @@ const signalSchemas = [
   z.object({ of: z.enum(['overX', 'overY', 'overWidth', 'overHeight']), among: select }),
   /** 1 for that element of the frame's which a zone of the same area chooses, by their order; 0 for the others. */
   z.object({ of: z.literal('chosen'), by: identifier }),
+  /** Where beside a finger there is room: -1 above it, 1 below where there are less than so many px above in the window; 0 for a mouse or a pen. */
+  z.object({ of: z.literal('finger'), roomPx: number(0, 10_000) }),
   /** How large the frame is, by how much what it holds is larger (overflow), and by how much it is larger than its area (excess), px: with the pointer and without it. */
   z.object({ of: z.enum(['width', 'height', 'overflowX', 'overflowY', 'excessX', 'excessY']) }),
   /** 1 once the pointer has travelled less than 3 px for so long. */
@@ -465,8 +467,9 @@ export const partSchema = z.object({
   box: z.literal('border').optional(),
   /**
    * What it holds, kept in step: a copy of what the match holds, which nobody can select, focus or hear; the same apart from the page,
-   * within copies of all that the match lies in and with the page's stylesheets, so that its rules still match; a text, or a
-   * picture; or, of its words, one letter or one word each: there are then as many of it. Or what the element says that the pointer is
+   * within copies of all that the match lies in and with the page's stylesheets, so that its rules still match; that, but made and kept in step
+   * piece by piece, so that it may be large, with pictures so many times as sharp, where there are such, or those that an attribute of each tells;
+   * a text, or a picture; or, of its words, one letter or one word each: there are then as many of it. Or what the element says that the pointer is
    * on, by the number that a channel of the kind `over` tells, as long as nothing else is said; where `isRound`, the radius of its corners
    * is the property `--radius` of the part.
    */
@@ -474,6 +477,7 @@ export const partSchema = z.object({
     .union([
       z.literal('copy'),
       z.object({ copy: z.literal('apart') }).strict(),
+      z.object({ copy: z.literal('live'), zoom: number(0.1, 20), sharper: givenBySchema.shape.attribute }).strict(),
       z.object({ split: z.enum(['letters', 'words']) }).strict(),
       z.object({ text: givenBySchema }).strict(),
       z.object({ picture: givenBySchema }).strict(),
@@ -577,8 +581,9 @@ export const stateSchema = z.object({
     })
     .strict()
     .optional(),
-  /** Attributes that they have meanwhile; afterwards they have again what the page gave them. */
+  /** Attributes that they have meanwhile, but for those elements that `unless` selects; afterwards they have again what the page gave them. */
   attributes: z.record(attributeName, z.string().max(200)).optional(),
+  unless: select.optional(),
   /** What moving pictures and sound do: play from where they are or from their start, or pause. */
   media: z.enum(['play', 'restart', 'pause']).optional(),
 })

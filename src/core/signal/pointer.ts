@@ -10,6 +10,8 @@ export interface Pointer {
   fromX: number
   fromY: number
   buttons: number
+  /** It is a finger. */
+  isTouch: boolean
   present: boolean
   /** Where and when it went down last, and whether it has just gone up again there: a tap. */
   downX: number
@@ -45,6 +47,7 @@ export function newPointer(): Pointer {
     fromX: 0,
     fromY: 0,
     buttons: 0,
+    isTouch: false,
     present: false,
     downX: 0,
     downY: 0,
@@ -91,5 +94,6 @@ export function movePointer(pointer: Pointer, sample: Sample): void {
   if (phase !== 'scroll') pointer.isByKeys = false
   pointer.t = t
   pointer.buttons = sample.buttons
+  if (phase !== 'scroll') pointer.isTouch = sample.pointerType === 'touch'
   pointer.present = isOn
 }

@@ -7,6 +7,11 @@ export const inside: Reader<Signal> = { span: () => 1, read: () => 1 }
 
 export const pressed: Reader<Signal> = { span: () => 1, read: (_, { pointer }) => (pointer.buttons ? 1 : 0) }
 
+export const finger: Reader<Extract<Signal, { of: 'finger' }>> = {
+  span: () => 2,
+  read: ({ roomPx }, { pointer }) => (!pointer.isTouch ? 0 : pointer.y < roomPx ? 1 : -1),
+}
+
 export const focus: Reader<Signal> = {
   span: () => 1,
   read: (_, { presence }) => (presence.focused ? 1 : 0),

@@ -5,7 +5,7 @@ import { distance } from './distance'
 import { past, speed, time } from './motion'
 import { centredX, centredY, x, xPx, y, yPx } from './position'
 import { over, overHeight, overWidth, overX, overY } from './over'
-import { focus, here, inside, pressed, still } from './presence'
+import { finger, focus, here, inside, pressed, still } from './presence'
 import type { Reader } from './reader'
 import { entrySide, exitSide } from './side'
 import type { Signal, SignalName } from './signal'
@@ -39,6 +39,7 @@ export const readers = {
   look,
   wheel,
   pinch,
+  finger,
   chosen,
   width,
   height,

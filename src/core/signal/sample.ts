@@ -24,7 +24,7 @@ export const eventTypes: Readonly<Record<Phase, string>> = {
 }
 
 /** The keys that are heard: by these names in browsers too. */
-export const keys = ['Escape', 'ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown', 'Home', 'End'] as const
+export const keys = ['Escape', 'ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown', 'Home', 'End', '+', '-'] as const
 export type Key = (typeof keys)[number]
 
 export const pointerTypes = ['mouse', 'pen', 'touch'] as const

@@ -1,3 +1,4 @@
+import { ownSheets, withAround } from './around'
 import { given } from './given'
 import { undone } from './off'
 import type { Part } from './types'
@@ -40,15 +41,9 @@ export function keepApart(host: HTMLElement, part: HTMLElement): void {
     for (const each of copy.querySelectorAll('[data-part]')) each.remove()
     copy.style.cssText +=
       '; position: absolute !important; inset: 0 !important; width: auto !important; height: auto !important; max-width: none !important; max-height: none !important; margin: 0 !important; transform: none !important; transition: none !important'
-    let around = copy
-    for (let outer = host.parentElement; outer; outer = outer.parentElement) {
-      const standIn = outer.cloneNode() as HTMLElement
-      standIn.style.display = 'contents'
-      standIn.append(around)
-      around = standIn
-    }
+    const around = withAround(host, copy)
     // Sheets are read anew where there are others by now.
-    const own = [...document.querySelectorAll('link[rel~="stylesheet"], style')]
+    const own = ownSheets()
     if (own.length !== sheets.length || own.some((each, i) => each !== sheets[i])) {
       root.replaceChildren(...own.map((each) => each.cloneNode(true)), around)
       sheets = own

@@ -45,6 +45,15 @@ function standStill(t: number): void {
   pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
 }
 
+/** Takes a key to the effects, and the pointer to where it moves that to. */
+function takeKey(key: string, t: number): void {
+  const moved = pressKey(key, t)
+  if (moved) {
+    meet(moved)
+    pointer.isByKeys = true
+  }
+}
+
 /** Takes an event to all effects, in the order of time. */
 function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType, by, key }: Heard): void {
   const t = Math.max(pointer.time, timeStamp)
@@ -57,11 +66,8 @@ function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType,
   }
   pointer.time = t
   if (given.hasKeys && type === 'keydown') {
-    const moved = pressKey(key ?? '', t)
-    if (given.hasArrowKeys && moved) {
-      meet(moved)
-      pointer.isByKeys = true
-    }
+    if (given.hasArrowKeys) takeKey(key ?? '', t)
+    else pressKey(key ?? '', t)
     return
   }
   if (given.hasFocus && type.startsWith('focus')) {

@@ -32,6 +32,8 @@ export const given = {
   /** Some look has moving pictures or sound play. */
   hasMedia: true,
   restarts: true,
+  /** Some look spares some elements. */
+  sparesSome: true,
   /** Some look waits before it goes, or for the pointer to stand still. */
   hasDues: true,
   /** Some look is another when the pointer stands still; some stays, or is there from the start. */
@@ -102,6 +104,9 @@ export const given = {
   hasClips: true,
   partsCount: true,
   partsApart: true,
+  /** Some are kept so step by step, and some pictures in these have a sharper source. */
+  partsLive: true,
+  partsSharpen: true,
   /** Some pieces are painted on a canvas; some as a ribbon. */
   partsPaint: true,
   paintsRibbon: true,

@@ -1,7 +1,7 @@
 import { events, wake } from './draw'
 import { effects, given } from './given'
 import { pointer } from './pointer'
-import { ways } from './press-key'
+import { ways, zooms } from './press-key'
 
 /** Hears a key that an effect asks for, but for what is written with it. */
 export function hearKey(event: KeyboardEvent): void {
@@ -10,7 +10,7 @@ export function hearKey(event: KeyboardEvent): void {
   if (altKey || ctrlKey || metaKey || element.closest('input, textarea, select, [contenteditable]')) return
   const moves =
     given.hasArrowKeys &&
-    ways.has(key) &&
+    (given.hasPinch ? ways.has(key) || zooms.has(key) : ways.has(key)) &&
     effects.some(({ select, arrowKeys, slider }) => arrowKeys && element.closest((given.partsSlide && slider) || select))
   if (moves) event.preventDefault()
   if (!moves && key !== 'Escape') return

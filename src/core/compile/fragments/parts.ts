@@ -1,5 +1,6 @@
 import { keepApart, keepCopy, keepSplit, keepTold } from './copies'
 import { given } from './given'
+import { keepLive } from './live-copy'
 import { remember, undone } from './off'
 import { pointer } from './pointer'
 import type { Effect, Part, Place } from './types'
@@ -22,6 +23,7 @@ export function addParts(host: HTMLElement, parts: readonly Part[]): void {
       continue
     }
     made.set(part.part, given.partsTaken && part.is ? takePart(part) : addPart(host, home, part))
+    if (given.partsLive && part.copiesLive) keepLive(host, made.get(part.part) ?? host, part)
     if (given.partsCount) for (let n = 1; n < (part.count ?? 1); n++) addPart(host, home, part)
     if (given.partsNumbered && part.isNumbered)
       home.querySelectorAll<HTMLElement>(`:scope > .${part.part}`).forEach(({ style }, n) => {
@@ -128,8 +130,9 @@ export const endParts = ({ area }: Place, parts: Effect['parts'] = []) =>
   parts.forEach(({ part }) => area.querySelectorAll(`:scope > .${part}`).forEach((element) => element.remove()))
 
 /** What is seen only with the pointer is gone once all of it has come to rest: what nobody sees costs nothing. */
-export function showParts({ area, isOn, moves }: Place, parts: string): void {
-  for (const part of partsOf(area, parts)) part.style.visibility = isOn || moves ? '' : 'hidden'
+export function showParts({ turnsLooks }: Effect, { area, isOn, look, moves }: Place, parts: string): void {
+  const isSeen = turnsLooks ? look.shown !== 'off' : isOn
+  for (const part of partsOf(area, parts)) part.style.visibility = isSeen || moves ? '' : 'hidden'
 }
 
 /** The parts of an area that a selector means: in it, or elsewhere on the page. */

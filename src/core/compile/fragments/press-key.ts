@@ -15,14 +15,27 @@ export const ways = new Map<string | undefined, readonly [right: number, down: n
   ['End', [1e6, 0]],
 ])
 
+/** How many times as large a key makes what fingers would. */
+export const zooms = new Map<string | undefined, number>([
+  ['+', 1.25],
+  ['-', 0.8],
+])
+
 /** Takes a key to the effects; gives where it moves the pointer to. */
 export function pressKey(key: string, t: number): Heard | undefined {
   if (given.hasEscape && key === 'Escape') for (const effect of effects) dismissAll(effect, t)
   const [right, down] = ways.get(key) ?? [0, 0]
-  if (!given.hasArrowKeys || (!right && !down)) return undefined
+  const by = given.hasPinch ? zooms.get(key) : undefined
+  if (!given.hasArrowKeys || (!right && !down && !by)) return undefined
   for (const effect of effects) {
     const place = effect.arrowKeys ? [...effect.places.values()].find(({ focused }) => focused) : undefined
-    if (!place || !effect.arrowKeys || (given.partsSlide && effect.slider && !effect.values.some(({ slides }) => slides))) continue
+    if (
+      !place ||
+      !effect.arrowKeys ||
+      (by && !effect.pinches) ||
+      (given.partsSlide && effect.slider && !effect.values.some(({ slides }) => slides))
+    )
+      continue
     const { toFrame, width, height } = areaFrame(effect, place.area)
     // From where it is, or else from the middle.
     const at =
@@ -31,6 +44,7 @@ export function pressKey(key: string, t: number): Heard | undefined {
     const x = limited(at.x + across * effect.arrowKeys * width, 0, width)
     const y = limited(at.y + along * effect.arrowKeys * height, 0, height)
     const to = toFrame.inverse().transformPoint({ x, y })
+    if (given.hasPinch && by) return { type: 'pinch', timeStamp: t, clientX: to.x, clientY: to.y, target: place.area, buttons: 0, by }
     return { type: 'pointermove', timeStamp: t, clientX: to.x, clientY: to.y, target: place.area, buttons: 0, pointerType: 'mouse' }
   }
   return undefined

@@ -43,6 +43,7 @@ function doDeeds(deeds: readonly Deed[], effect: Effect, place: Place): void {
     for (const target of targetsOf(effect, place, deed)) for (const [name] of deed.attributes) giveBack(target, name)
   for (const deed of deeds.filter(isNow))
     for (const target of targetsOf(effect, place, deed)) {
+      if (given.sparesSome && deed.unless && target.matches(deed.unless)) continue
       for (const [name, text] of deed.attributes) setAttribute(target, name, text)
       if (given.hasMedia && deed.media && target instanceof HTMLMediaElement) {
         // A browser may not let it play by itself.

@@ -194,6 +194,10 @@ export interface Part {
   readonly attribute?: string
   /** It holds what its host holds, apart from the page. */
   readonly copiesApart?: boolean
+  /** The same, however much that is; pictures have sources so many times as large, or the one that this attribute tells. */
+  readonly copiesLive?: boolean
+  readonly zoom?: number
+  readonly sharper?: string
   /** It says what the element says that the pointer is on, of those that these select, each in its own way; and is as round. */
   readonly asks?: readonly string[]
   readonly says?: readonly (((element: Element) => string | null | undefined) | undefined)[]
@@ -246,6 +250,8 @@ export interface Drop {
 export interface Deed extends Pick<Value, 'onSelf' | 'within' | 'linked' | 'onParts'> {
   readonly looks: readonly LookName[]
   readonly attributes: readonly (readonly [name: string, text: string])[]
+  /** Not done with those that this selects. */
+  readonly unless?: string
   readonly media?: 'play' | 'restart' | 'pause'
 }
 

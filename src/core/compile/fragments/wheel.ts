@@ -5,10 +5,10 @@ import type { Heard } from './types'
 /** Hears a wheel; with Ctrl it is what two fingers on a pad do, which the page is not to zoom by where an effect does. */
 export function hearWheel(event: WheelEvent): void {
   const { timeStamp, clientX, clientY, target, buttons, ctrlKey, deltaY, deltaMode } = event
-  const px = deltaMode ? deltaY * 18 : deltaY
+  const turnedPx = deltaMode ? deltaY * 18 : deltaY
   if (given.hasPinch && ctrlKey && effects.some(({ select, pinches }) => pinches && (target as Element).closest(select)))
     event.preventDefault()
-  const by = ctrlKey ? Math.exp(-Math.max(-25, Math.min(25, px)) / 100) : px
+  const by = ctrlKey ? Math.exp(-Math.max(-25, Math.min(25, turnedPx)) / 100) : turnedPx
   events.push({ type: ctrlKey ? 'pinch' : 'wheel', timeStamp, clientX, clientY, target, buttons, by })
   wake()
 }

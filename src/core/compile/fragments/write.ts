@@ -91,7 +91,7 @@ export function write(effect: Effect, place: Place, t: number): boolean {
   if (given.partsPaint && effect.canvas) paint(effect, place, t)
   if (given.partsAsk) tellMet(effect, place)
   if (given.partsOnTop && place.isOn) stayOnTop(effect)
-  if (effect.shownWhileOn) showParts(place, effect.shownWhileOn)
+  if (effect.shownWhileOn) showParts(effect, place, effect.shownWhileOn)
   if (effect.turnsLooks) showLook(effect, place)
   if (given.placesBeside) layBeside(effect, place)
   if (given.hasZones) tellZones(effect, place)

@@ -27,6 +27,18 @@ function isAsked(tree: Tree, node: AnyNode): boolean {
 /** Parentheses that hold nothing that needs them any more. */
 const bare = (text: string) => /^\(([\w$.]+)\)$/.exec(text)?.[1] ?? text
 
+/** A part of an expression in the place of the whole: in brackets where what is around it would bind a part of that tighter. */
+function partOf(tree: Tree, whole: AnyNode, part: AnyNode): string {
+  const parent = tree.parents.get(whole)
+  const isInBrackets = tree.text[whole.start - 1] === '(' && tree.text[whole.end] === ')'
+  const isBound =
+    /^(Unary|Binary|Member)Expression$/.test(parent?.type ?? '') ||
+    (parent?.type === 'LogicalExpression' && !(part.type === 'LogicalExpression' && part.operator === parent.operator))
+  return isBound && !isInBrackets && /^(Logical|Conditional)Expression$/.test(part.type)
+    ? `(${textOf(tree, part)})`
+    : bare(textOf(tree, part))
+}
+
 /** Members of an object at the top that are surely there: whether they are is not asked. */
 export const askNoMembers: Rule = (tree) =>
   tree.nodes.flatMap((node) => {
@@ -128,12 +140,12 @@ export const foldConditions: Rule = (tree) => {
       }
       case 'LogicalExpression': {
         const left = knownOf(node.left)
-        if (left) put(node, bare(textOf(tree, takesLeft(node.operator, left) ? node.left : node.right)))
+        if (left) put(node, partOf(tree, node, takesLeft(node.operator, left) ? node.left : node.right))
         else if (isAsked(tree, node) || isBoolean(node.left)) {
           const right = knownOf(node.right)
           // `x && true` and `x || false` ask for x alone.
-          if (right && node.operator === '&&' && isTruthy(right)) put(node, textOf(tree, node.left))
-          if (right && node.operator === '||' && !isTruthy(right)) put(node, textOf(tree, node.left))
+          if (right && node.operator === '&&' && isTruthy(right)) put(node, partOf(tree, node, node.left))
+          if (right && node.operator === '||' && !isTruthy(right)) put(node, partOf(tree, node, node.left))
           if (right && node.operator === '&&' && !isTruthy(right) && isQuiet(node.left)) put(node, 'false')
         }
         break

@@ -64,6 +64,7 @@ const signalWords: Readonly<Record<Rig['channels'][number]['signal']['of'], stri
   look: 'its look',
   wheel: 'the wheel',
   pinch: 'two fingers',
+  finger: 'a finger being there',
   chosen: 'what a zone chooses',
   width: 'its width',
   height: 'its height',

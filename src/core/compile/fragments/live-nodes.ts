@@ -1,0 +1,80 @@
+import { given } from './given'
+import type { Live } from './live-copy'
+import { pointer } from './pointer'
+
+/** What is copied without what it holds: it is heard, runs, or has a page of its own. */
+const emptied = 'audio, iframe, object, embed, script'
+
+/** Copies of what an element holds: those that there are go on. What has much in it is as large as that, and filled later. */
+export const childrenOf = (live: Live, source: Element): Node[] =>
+  [...source.childNodes].filter((node) => node !== live.lens).map((node) => live.copies.get(node) ?? copyOf(live, node))
+
+function copyOf(live: Live, node: Node): Node {
+  if (!(node instanceof Element)) {
+    const text = node.cloneNode()
+    live.copies.set(node, text)
+    return text
+  }
+  live.left--
+  live.room--
+  const copy = shellOf(live, node)
+  live.copies.set(node, copy)
+  if (!node.firstChild || node.matches(`${emptied}, video, canvas`)) return copy
+  const { display, width, height } = getComputedStyle(node)
+  // What lies in lines has no size of its own.
+  if (node.childElementCount === 0 || /^(inline|contents)$/.test(display)) copy.append(...childrenOf(live, node))
+  else {
+    Object.assign(copy.style, { width, height, overflow: 'clip' })
+    if (live.left > 0) live.unmade.set(node, farOf(node))
+  }
+  return copy
+}
+
+/** How far an element is from the pointer, px. */
+function farOf(element: Element): number {
+  const { left, top, right, bottom } = element.getBoundingClientRect()
+  const { x, y } = pointer
+  return Math.hypot(Math.max(left - x, 0, x - right), Math.max(top - y, 0, y - bottom))
+}
+
+/** A copy of an element without what it holds. */
+function shellOf(live: Live, element: Element): HTMLElement {
+  if (element instanceof HTMLVideoElement || element instanceof HTMLCanvasElement) {
+    const canvas = document.createElement('canvas')
+    const { width, height, objectFit, objectPosition } = getComputedStyle(element)
+    canvas.className = element.className
+    Object.assign(canvas.style, { width, height, objectFit, objectPosition })
+    live.films.set(element, canvas)
+    return canvas
+  }
+  const copy = element.cloneNode() as HTMLElement
+  if (element.matches(emptied)) for (const name of ['src', 'srcdoc', 'data']) copy.removeAttribute(name)
+  if (element.matches('input, textarea')) Object.assign(copy, stateOf(element as HTMLInputElement))
+  if (element instanceof HTMLImageElement) sharpen(element, copy as HTMLImageElement, live)
+  return copy
+}
+
+/** What was typed or chosen. */
+const stateOf = ({ type, value, checked }: HTMLInputElement) => (type === 'file' ? {} : { value, checked })
+
+/** Has the copy of a picture take the sharpest source that there is for it, and be as large as the picture is. */
+function sharpen(image: HTMLImageElement, copy: HTMLImageElement, { zoom, sharper }: Live): void {
+  const { width, height } = getComputedStyle(image)
+  Object.assign(copy.style, { width, height })
+  copy.loading = 'eager'
+  copy.sizes = `${parseFloat(width) * zoom}px`
+  if (given.partsSharpen) takeSharper(image, copy, sharper)
+}
+
+/** Has a copy show the file that an attribute of a picture tells, once that is there. */
+function takeSharper(image: HTMLImageElement, copy: HTMLImageElement, attribute: string): void {
+  const better = new Image()
+  better.src = image.getAttribute(attribute) ?? ''
+  better.decode().then(
+    () => {
+      copy.removeAttribute('srcset')
+      copy.src = better.src
+    },
+    () => undefined,
+  )
+}
