@@ -10,6 +10,7 @@ import { followDefaults } from '../src/core/effect/follow/settings'
 import { glowDefaults } from '../src/core/effect/glow/settings'
 import { grainLightDefaults } from '../src/core/effect/grain-light/settings'
 import { hoverLookDefaults } from '../src/core/effect/hover-look/settings'
+import { magnifierDefaults } from '../src/core/effect/magnifier/settings'
 import { noteDefaults } from '../src/core/effect/note/settings'
 import { panDefaults } from '../src/core/effect/pan/settings'
 import { portholeDefaults } from '../src/core/effect/porthole/settings'
@@ -354,7 +355,11 @@ const vesperHollow: readonly Effect[] = [
     name: 'A glow-worm for a hand',
     select: 'body',
     noun: 'every page',
-    roles: { 'shape-1': { select: '.sheet', noun: 'each sheet' }, 'shape-2': { select: '.ticket', noun: 'each ticket' } },
+    roles: {
+      'shape-1': { select: '.sheet', noun: 'each sheet' },
+      'shape-2': { select: '.ticket', noun: 'each ticket' },
+      'shape-3': { select: '.under-glass', noun: 'the wing' },
+    },
     settings: {
       ...cursorDefaults,
       sizePx: 12,
@@ -363,8 +368,18 @@ const vesperHollow: readonly Effect[] = [
       shapes: [
         { ...overShape('shape-1'), text: 'Unfold', sizePx: 78, colour: '#1d3b2c', ink: '#ffe6b0' },
         { ...overShape('shape-2'), text: 'Step in', sizePx: 78, colour: '#ffe0a0', ink: '#1d2a20' },
+        { ...overShape('shape-3'), shape: 'none' },
       ],
     },
+  },
+  {
+    id: 'hand-lens',
+    kind: 'magnifier',
+    name: 'The hand lens',
+    select: '.under-glass',
+    noun: 'the wing',
+    pages: ['specimens'],
+    settings: { ...magnifierDefaults, zoom: 3, sizePx: 230, rimPx: 7, rimColour: '#c4a160' },
   },
   {
     id: 'pollen',

@@ -87,3 +87,27 @@ test('what the cursor says is another text for one of the elements', async ({ pa
     await eventually(() => alone.locator('.cursor-text').textContent()).toBe(says)
   }
 })
+
+test('a lens over a picture, stronger than it was, in three acts', async ({ page, house }, info) => {
+  const hand = countingHand(page)
+  const { frame, exported } = await openStarter(page, house, 'picture-link')
+  await hand.pointAt(frame, '.picture-link img', 0.5, 0.5)
+  await hand.clickOn(/^Hand lens/)
+  await hand.drag('So many times as large', 20)
+  expect(hand.count()).toBeLessThanOrEqual(3)
+  const lens = frame.locator('[class$="-lens"]')
+  await eventually(() => lens.evaluate((each) => getComputedStyle(each).opacity)).toBe('1')
+  const zoomIn = (near: Element) => new DOMMatrix(getComputedStyle(near).transform).a
+  const zoom = await frame.locator('[class$="-near"]').evaluate(zoomIn)
+  expect(zoom).toBeGreaterThan(2.5)
+
+  const alone = await openExport(page, exported, info.outputPath('page.html'))
+  await alone.mouse.move(640, 300)
+  const seen = alone.locator('[class$="-lens"]')
+  await eventually(() => seen.evaluate((each) => getComputedStyle(each).opacity)).toBe('1')
+  const box = await seen.boundingBox()
+  expect(box && [box.x + box.width / 2, box.y + box.height / 2, box.width]).toEqual([640, 300, 190])
+  expect(await alone.locator('[class$="-near"]').evaluate(zoomIn)).toBe(zoom)
+  await alone.mouse.click(640, 300)
+  await eventually(() => alone.url()).toContain('#story')
+})

@@ -1,4 +1,5 @@
 // The demo's page "The collection": eight plates of moths that come to the lamps of a made-up garden, the flowers they come for, and their seeds.
+import { glass, glassStyles } from './glass'
 import { pageOf } from './house-style'
 import { nightFlowers, nightFlowerStyles } from './night-flowers'
 import { seedPackets, seedPacketStyles } from './seed-packets'
@@ -123,13 +124,13 @@ export function specimensPage(): string {
   return pageOf(
     'The collection',
     'Specimens',
-    styles + nightFlowerStyles + seedPacketStyles,
+    styles + glassStyles + nightFlowerStyles + seedPacketStyles,
     `
     <section class="opening">
       <h1>Specimens</h1>
       <p>Eight moths that come to our lamps between dusk and the last bell. Each was drawn from life, on the night it first came, and let go again.</p>
     </section>
     <section class="plates">${species.map(plate).join('')}
-    </section>${nightFlowers()}${seedPackets()}`,
+    </section>${glass()}${nightFlowers()}${seedPackets()}`,
   )
 }

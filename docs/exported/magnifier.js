@@ -394,9 +394,10 @@
       makeOn(live)
     })
     observer.observe(host, { subtree: true, childList: true, characterData: true, attributes: true })
+    const sizes = new ResizeObserver(() => makeOn(live))
+    sizes.observe(host)
     for (const type of ['input', 'change', 'scroll'])
       document.addEventListener(type, ({ target }) => keepState(live, target), true)
-    addEventListener('resize', () => makeOn(live), true)
   }
 
   function followChange({ host, copies, unmade }, { type, target, attributeName }) {

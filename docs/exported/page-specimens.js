@@ -8,6 +8,9 @@
     over: null,
     buttons: 0,
     isTouch: false,
+    isByKeys: false,
+    pinch: 1,
+    turns: 0,
     time: 0,
   }
 
@@ -34,32 +37,55 @@
     for (const place of effect.places.values()) if (place.moves && write(effect, place, t)) wake()
   }
 
+  // Where the pointer stands while the page moves is where it was then.
+  function standStill() {
+    ;[pointer.fromX, pointer.fromY] = [pointer.x, pointer.y]
+    pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
+  }
+
+  // Takes a key to the effects, and the pointer to where it moves that to.
+  function takeKey(key, t) {
+    const moved = pressKey(key, t)
+    if (moved) {
+      meet(moved)
+      pointer.isByKeys = true
+    }
+  }
+
   // Takes an event to all effects, in the order of time.
-  function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType }) {
+  function meet({ type, timeStamp, clientX, clientY, target, buttons, pointerType, by, key }) {
     const t = Math.max(pointer.time, timeStamp)
     advance(t)
-    if (!(type.startsWith('pointer')) || t - measured > 200 || t - pointer.time > 200) {
+    // After a scroll, and after a while, the page may lie elsewhere.
+    const isTurn = type === 'wheel' || type === 'pinch'
+    if (!(type.startsWith('pointer') || isTurn) || t - measured > 200 || t - pointer.time > 200) {
       forgetFrames(t)
       for (const effect of effects) findAll(effect)
     }
     pointer.time = t
+    if (type === 'keydown') {
+      takeKey(key ?? '', t)
+      return
+    }
     if (type.startsWith('focus')) {
       for (const effect of effects)
         meetFocus(effect, type === 'focusin' && target.matches(':focus-visible') ? target : null)
+      // Where the keys took the pointer it is as long as the focus.
+      if (type === 'focusout' && pointer.isByKeys)
+        meet({ type: 'pointerout', timeStamp: t, clientX: pointer.x, clientY: pointer.y, target, buttons: 0, pointerType: 'mouse' })
       return
     }
-    if (type.startsWith('pointer')) {
+    pointer.pinch = (type === 'pinch' && by) || 1
+    if (isTurn) pointer.turns++
+    if (type.startsWith('pointer') || isTurn) {
       const isOut = type === 'pointerout' || type === 'pointercancel' || (type === 'pointerup' && pointerType === 'touch')
+      pointer.isByKeys = false
       // A pointer that comes has no way behind it.
       ;[pointer.fromX, pointer.fromY] = pointer.over || isOut ? [pointer.x, pointer.y] : [clientX, clientY]
       Object.assign(pointer, { x: clientX, y: clientY, over: isOut ? null : target })
       pointer.buttons = buttons
       pointer.isTouch = pointerType === 'touch'
-    } else {
-      // Where the pointer stands while the page moves is where it was then.
-      ;[pointer.fromX, pointer.fromY] = [pointer.x, pointer.y]
-      pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
-    }
+    } else standStill()
     hearTap(type, t)
     for (const effect of effects) {
       meetTap(effect, target)
@@ -171,7 +197,7 @@
       halfLifeMs: value.halfLifeMs,
     })),
       stood: { x: 0, y: 0, t: 0 },
-      look: { state: 'off', shown: 'off', dueAt: Infinity, tapped: false },
+      look: { state: 'off', shown: 'off', before: 'off', dueAt: Infinity, tapped: false },
       entry: [0, 3, 0],
     }
     effect.places.set(element, place)
@@ -190,7 +216,7 @@
   function turnValue(follower, at, arrives = false) {
     const { value } = follower
     if (!at.place.isOn && value.holds) return
-    const reading = at.place.isOn ? value.read(at, follower) : value.pose
+    const reading = at.place.isOn ? value.read(at, follower) : value.leave ? value.leave(at, follower) : value.pose
     // What nobody sees begins where the pointer is.
     const seen = value.seenBy === undefined ? undefined : at.place.followers[value.seenBy]
     if (value.links && arrives && (seen && !valueAt(seen, at.t)))
@@ -200,7 +226,7 @@
     if (value.links) turnChain(follower, reading, (at.place.isOn ? value.halfLifeMs : undefined) ?? value.halfLifeMs ?? 1, at.t)
     else {
       // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
-      const feel = value.feel
+      const feel = value.byLook ? feelByLook(value, at.place) : at.place.isOn ? value.feel : (value.going ?? value.feel)
       const t = at.t
       if (reading !== follower.target || feel !== follower.feel) {
         const { gap, speed } = follower.feel(follower, t)
@@ -244,6 +270,7 @@
       for (const part of parts) {
         const home = (part.inside && made.get(part.inside)) || (part.host ? homeOf(part.host) : host)
         made.set(part.part, addPart(host, home, part))
+        if (part.copiesLive) keepLive(host, made.get(part.part) ?? host, part)
         for (let n = 1; n < (part.count ?? 1); n++) addPart(host, home, part)
         if (part.isNumbered)
           home.querySelectorAll(`:scope > .${part.part}`).forEach(({ style }, n) => {
@@ -344,6 +371,27 @@
     advanced = Math.max(advanced, t)
   }
 
+  // A copy within copies of all that an element lies in, and beside copies of what stands beside these, so that the page's rules match there as
+  // they do here. They have no boxes, and hand down what they do here.
+  function withAround(element, copy) {
+    let around = copy
+    for (let inner = element; inner.parentElement; inner = inner.parentElement) {
+      const outer = inner.parentElement
+      const shell = outer.cloneNode()
+      shell.style.cssText = `display: contents; zoom: 1; font-size: ${getComputedStyle(outer).fontSize}`
+      for (const each of outer.children) {
+        // Nothing of it runs.
+        const beside = document.createElement(/-|script/.test(each.localName) ? 'i' : each.localName)
+        beside.id = each.id
+        beside.className = each.getAttribute('class') ?? ''
+        beside.style.display = 'none'
+        shell.append(each === inner ? around : beside)
+      }
+      around = shell
+    }
+    return around
+  }
+
   // Takes the focus to the places that have it; null takes it away.
   function meetFocus(effect, target) {
     if (!effect.focuses) return
@@ -407,18 +455,18 @@
   }
 
   // cubic-bezier(x1, y1, x2, y2): the time is found by Newton's method inside a shrinking bracket. Outside 0..1 it holds.
-  function bezier() {
+  function bezier(x1, y1, x2) {
     const on = (a, b, s) => 3 * (1 - s) * s * ((1 - s) * a + s * b) + s ** 3
     return (share) => {
       let [low, high, s] = [0, 1, share]
       for (let step = 0; step < 40; step++) {
-        const error = on(0, 0.58, s) - share
+        const error = on(x1, x2, s) - share
         if (error > 0) high = s
         else low = s
-        const next = s - error / (3 * (1 - s) ** 2 * 0 + 6 * (1 - s) * s * (0.58) + 3 * s * s * (1 - 0.58))
+        const next = s - error / (3 * (1 - s) ** 2 * x1 + 6 * (1 - s) * s * (x2 - x1) + 3 * s * s * (1 - x2))
         s = next > low && next < high ? next : (low + high) / 2
       }
-      return on(0, 1, s)
+      return on(y1, 1, s)
     }
   }
 
@@ -440,6 +488,13 @@
     return frame
   }
 
+  // What is missing halves every 40 ms.
+  // The gap halves again and again, in the same time each.
+  function glide({ gap, since, band }, t) {
+    const left = gap * 2 ** ((since - t) / 40)
+    return { gap: left, speed: 0, moves: Math.abs(left) > band }
+  }
+
   // Does something with an effect. One that cannot go on is turned off, and named once; the others play on.
   function guarded(effect, act, t) {
     try {
@@ -448,6 +503,228 @@
       effects.splice(effects.indexOf(effect), 1)
       console.error(`${effect.name} was turned off:`, error)
     }
+  }
+
+  // Hears a key that an effect asks for, but for what is written with it.
+  function hearKey(event) {
+    const { type, timeStamp, key, target, altKey, ctrlKey, metaKey } = event
+    if (altKey || ctrlKey || metaKey || target.closest('input, textarea, select, [contenteditable]')) return
+    const moves =
+      (ways.has(key) || zooms.has(key)) &&
+      effects.some(({ select, arrowKeys }) => arrowKeys && target.closest(select))
+    if (moves) event.preventDefault()
+    if (!moves && key !== 'Escape') return
+    events.push({ type, timeStamp, key, target, clientX: pointer.x, clientY: pointer.y, buttons: 0 })
+    wake()
+  }
+
+  // So many elements are copied at the most.
+  const mostCopied = 2000
+
+  // So many at a time, and for so long, ms.
+  const copiedAtOnce = 150
+
+  const copyingMs = 5
+  // What the copy of a host is, whatever the page has it: flat, where the host is.
+  const flat =
+    'position: absolute; inset: 0 auto auto 0; margin: 0; z-index: auto; opacity: 1; filter: none; transform: none; rotate: none; scale: none; transition: none; animation: none; max-width: none; max-height: none'
+
+  // Fills a part with what its host holds, apart from the page: what is near the pointer first, in steps that hold nothing up, as long as it is
+  // seen. It stays in step with what the page, and whoever uses it, makes of the host. Nobody can focus, select or hear it.
+  function keepLive(host, element, { zoom = 1, sharper = '' }) {
+    let lens = element
+    while (lens.parentElement && lens.parentElement !== host) lens = lens.parentElement
+    element.inert = true
+    const live = {
+      host,
+      lens,
+      element,
+      zoom,
+      sharper,
+      copies: new WeakMap(),
+      unmade: new Map([[host, 0]]),
+      films: new Map(),
+      left: mostCopied,
+      room: 0,
+      isAwaited: false,
+    }
+    const wakes = new MutationObserver(() => {
+      if (live.unmade.size + live.films.size > 0) makeOn(live)
+    })
+    wakes.observe(lens, { attributeFilter: ['style'] })
+  }
+
+  // Begins a copy: with the page's own stylesheets, once these are there, and on the ground that the host is seen on.
+  function beginCopy(live) {
+    const { host, lens, element } = live
+    const copy = host.cloneNode()
+    live.copies.set(host, copy)
+    const { borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
+    // The middle of its padding box is where the part is.
+    const translate = `calc((${borderRightWidth} - ${borderLeftWidth}) / 2 - 50%) calc((${borderBottomWidth} - ${borderTopWidth}) / 2 - 50%)`
+    for (const each of `${flat}; translate: ${translate}`.split('; ')) {
+      const [name = '', value = ''] = each.split(': ')
+      copy.style.setProperty(name, value, 'important')
+    }
+    const root = element.attachShadow({ mode: 'closed' })
+    const sheets = [...document.querySelectorAll('link[rel~="stylesheet"], style')].map((each) => each.cloneNode(true))
+    const links = sheets.filter(({ localName }) => localName === 'link')
+    let waiting = links.length
+    const isThere = () => (element.style.visibility = waiting-- > 0 ? 'hidden' : '')
+    for (const link of links) link.onload = link.onerror = isThere
+    isThere()
+    root.append(...sheets, withAround(host, copy))
+    root.adoptedStyleSheets = [...document.adoptedStyleSheets]
+    let ground = host
+    while (ground && /^transparent|, 0\)$/.test(getComputedStyle(ground).backgroundColor)) ground = ground.parentElement
+    lens.style.backgroundColor = ground ? getComputedStyle(ground).backgroundColor : 'Canvas'
+    followHost(live)
+  }
+
+  // Hears of all that becomes another in a host.
+  function followHost(live) {
+    const { host } = live
+    const observer = new MutationObserver((records) => {
+      for (const record of records) followChange(live, record)
+      makeOn(live)
+    })
+    observer.observe(host, { subtree: true, childList: true, characterData: true, attributes: true })
+    const sizes = new ResizeObserver(() => makeOn(live))
+    sizes.observe(host)
+    for (const type of ['input', 'change', 'scroll'])
+      document.addEventListener(type, ({ target }) => keepState(live, target), true)
+  }
+
+  function followChange({ host, copies, unmade }, { type, target, attributeName }) {
+    const copy = copies.get(target)
+    if (type === 'characterData' && copy) copy.textContent = target.textContent
+    else if (type === 'childList' && copy) unmade.set(target, 0)
+    else if (attributeName && copy && target !== host && !unmade.has(target)) {
+      const text = target.getAttribute(attributeName)
+      if (text === null) copy.removeAttribute(attributeName)
+      else copy.setAttribute(attributeName, text)
+    }
+  }
+
+  // What an element is beside its markup: what was typed or chosen in it, and how far it is scrolled.
+  function keepState({ host, lens, copies }, source) {
+    const copy = copies.get(source)
+    if (!copy) return
+    const names = source.matches('input:not([type="file"]), textarea, select')
+      ? ['value', 'checked', 'selectedIndex', 'scrollTop', 'scrollLeft']
+      : ['scrollTop', 'scrollLeft']
+    const [from, to] = [source, copy]
+    for (const name of names) if (from && to && name in from && from[name] !== to[name]) to[name] = from[name]
+    // What lies in a host that scrolls goes with what it holds.
+    if (source === host) lens.style.translate = `${source.scrollLeft}px ${source.scrollTop}px`
+  }
+
+  function makeOn(live) {
+    if (live.isAwaited) return
+    live.isAwaited = true
+    requestAnimationFrame(() => {
+      live.isAwaited = false
+      const { lens, films, unmade } = live
+      if (lens.style.visibility === 'hidden' || !lens.isConnected) return
+      if (!live.copies.has(live.host)) beginCopy(live)
+      make(live)
+      for (const [film, canvas] of films)
+        if (film.isConnected) showFilm(film, canvas)
+        else films.delete(film)
+      if (unmade.size + films.size > 0) makeOn(live)
+    })
+  }
+
+  // Makes some more of a copy: all is read first, then written.
+  function make(live) {
+    const { host, copies, unmade } = live
+    const until = performance.now() + copyingMs
+    const { width, height } = getComputedStyle(host)
+    const made = []
+    live.room = copiedAtOnce
+    while (unmade.size > 0 && live.room > 0 && performance.now() < until) {
+      const [source] = [...unmade].reduce((nearest, each) => (each[1] < nearest[1] ? each : nearest))
+      unmade.delete(source)
+      made.push([source, childrenOf(live, source), source.scrollTop !== 0 || source.scrollLeft !== 0 || source.matches('select')])
+    }
+    for (const [source, children, isOther] of made) {
+      const copy = copies.get(source)
+      // It is as large as what it holds again.
+      if (source !== host) copy.style.cssText = source.style.cssText
+      copy.replaceChildren(...children)
+      if (isOther) keepState(live, source)
+    }
+    const { style } = copies.get(host)
+    for (const [name, value] of [['width', width], ['height', height]]) style.setProperty(name, value, 'important') // prettier-ignore
+  }
+
+  function showFilm(film, canvas) {
+    const [width, height] = film instanceof HTMLVideoElement ? [film.videoWidth, film.videoHeight] : [film.width, film.height]
+    if (canvas.width !== width || canvas.height !== height) Object.assign(canvas, { width, height })
+    if (width && height) canvas.getContext('2d')?.drawImage(film, 0, 0)
+  }
+
+  // What is copied without what it holds: it is heard, runs, or has a page of its own.
+  const emptied = 'audio, iframe, object, embed, script'
+
+  // Copies of what an element holds: those that there are go on. What has much in it is as large as that, and filled later.
+  const childrenOf = (live, source) =>
+    [...source.childNodes].filter((node) => node !== live.lens).map((node) => live.copies.get(node) ?? copyOf(live, node))
+
+  function copyOf(live, node) {
+    if (!(node instanceof Element)) {
+      const text = node.cloneNode()
+      live.copies.set(node, text)
+      return text
+    }
+    live.left--
+    live.room--
+    const copy = shellOf(live, node)
+    live.copies.set(node, copy)
+    if (!node.firstChild || node.matches(`${emptied}, video, canvas`)) return copy
+    const { display, width, height } = getComputedStyle(node)
+    // What lies in lines has no size of its own.
+    if (node.childElementCount === 0 || /^(inline|contents)$/.test(display)) copy.append(...childrenOf(live, node))
+    else {
+      Object.assign(copy.style, { width, height, overflow: 'clip' })
+      if (live.left > 0) live.unmade.set(node, farOf(node))
+    }
+    return copy
+  }
+
+  // How far an element is from the pointer, px.
+  function farOf(element) {
+    const { left, top, right, bottom } = element.getBoundingClientRect()
+    const { x, y } = pointer
+    return Math.hypot(Math.max(left - x, 0, x - right), Math.max(top - y, 0, y - bottom))
+  }
+
+  // A copy of an element without what it holds.
+  function shellOf(live, element) {
+    if (element instanceof HTMLVideoElement || element instanceof HTMLCanvasElement) {
+      const canvas = document.createElement('canvas')
+      const { width, height, objectFit, objectPosition } = getComputedStyle(element)
+      canvas.className = element.className
+      Object.assign(canvas.style, { width, height, objectFit, objectPosition })
+      live.films.set(element, canvas)
+      return canvas
+    }
+    const copy = element.cloneNode()
+    if (element.matches(emptied)) for (const name of ['src', 'srcdoc', 'data']) copy.removeAttribute(name)
+    if (element.matches('input, textarea')) Object.assign(copy, stateOf(element))
+    if (element instanceof HTMLImageElement) sharpen(element, copy, live)
+    return copy
+  }
+
+  // What was typed or chosen.
+  const stateOf = ({ type, value, checked }) => (type === 'file' ? {} : { value, checked })
+
+  // Has the copy of a picture take the sharpest source that there is for it, and be as large as the picture is.
+  function sharpen(image, copy, { zoom }) {
+    const { width, height } = getComputedStyle(image)
+    Object.assign(copy.style, { width, height })
+    copy.loading = 'eager'
+    copy.sizes = `${parseFloat(width) * zoom}px`
   }
 
   // What an event makes of a hover state; what is not named changes nothing. `going` still shows what was shown.
@@ -464,8 +741,15 @@
     if (!next) return false
     look.state = next
     if (next === 'going' || next === look.shown) return false
+    look.before = look.shown
     look.shown = next
     return true
+  }
+
+  // The feel for the way from the look before to the one that is shown.
+  function feelByLook({ feel, going }, { look }) {
+    const own = undefined?.find(([from, to]) => to === look.shown && (from === 'any' || from === look.before))
+    return own ? own[2] : look.shown === 'off' ? (going ?? feel) : feel
   }
 
   function turnLook(effect, place, event, t) {
@@ -484,11 +768,24 @@
   function followCauses(effect, place, t) {
     const { look, isOn } = place
     const isCaused = isOn || (effect.takesKeys && place.focused) || look.tapped
+    if (!isCaused) look.dismissed = false
+    if (look.dismissed) return
     const causes = [...(isCaused ? ['come'] : ['go']), ...(isOn ? [isOn && pointer.buttons ? 'press' : 'release'] : [])]
     let changed = causes.map((event) => turnLook(effect, place, event, t)).includes(true)
     if (look.state === 'still' && (!isCaused || place.stood.t + (effect.stillMs ?? 0) > t))
       changed = turnLook(effect, place, 'move', t) || changed
     if (changed) show(effect, place, t)
+  }
+
+  // Escape puts off what shows anything.
+  function dismissAll(effect, t) {
+    if (!effect.escapes) return
+    for (const place of effect.places.values()) {
+      if (!turnLook(effect, place, 'dismiss', t)) continue
+      place.look.tapped = false
+      place.look.dismissed = place.isOn || place.focused
+      show(effect, place, t)
+    }
   }
 
   // Follows a look that has changed, in its place and in the others; where one at most is on, the others go off.
@@ -599,6 +896,50 @@
     return element ? 1 + among.findLastIndex((select) => element.matches(select)) : 0
   }
 
+  // Which way keys move the pointer, in steps; so many that they end at a side where that is meant.
+  const ways = new Map([
+    ['ArrowLeft', [-1, 0]],
+    ['ArrowRight', [1, 0]],
+    ['ArrowUp', [0, -1]],
+    ['ArrowDown', [0, 1]],
+    ['Home', [-1e6, 0]],
+    ['End', [1e6, 0]],
+  ])
+
+  // How many times as large a key makes what fingers would.
+  const zooms = new Map([
+    ['+', 1.25],
+    ['-', 0.8],
+  ])
+
+  // Takes a key to the effects; gives where it moves the pointer to.
+  function pressKey(key, t) {
+    if (key === 'Escape') for (const effect of effects) dismissAll(effect, t)
+    const [right, down] = ways.get(key) ?? [0, 0]
+    const by = zooms.get(key)
+    if (!right && !down && !by) return undefined
+    for (const effect of effects) {
+      const place = effect.arrowKeys ? [...effect.places.values()].find(({ focused }) => focused) : undefined
+      if (
+        !place ||
+        !effect.arrowKeys ||
+        (by && !effect.pinches)
+      )
+        continue
+      const { toFrame, width, height } = areaFrame(effect, place.area)
+      // From where it is, or else from the middle.
+      const at =
+        pointer.over && place.isOn ? toFrame.transformPoint(pointer) : { x: width / 2, y: height / 2, ...({}) }
+      const [across, along] = [right, down]
+      const x = Math.min(width, Math.max(0, at.x + across * effect.arrowKeys * width))
+      const y = Math.min(height, Math.max(0, at.y + along * effect.arrowKeys * height))
+      const to = toFrame.inverse().transformPoint({ x, y })
+      if (by) return { type: 'pinch', timeStamp: t, clientX: to.x, clientY: to.y, target: place.area, buttons: 0, by }
+      return { type: 'pointermove', timeStamp: t, clientX: to.x, clientY: to.y, target: place.area, buttons: 0, pointerType: 'mouse' }
+    }
+    return undefined
+  }
+
   const rest = { gap: 0, speed: 0, moves: false }
   // The value itself, at once.
   const direct = () => rest
@@ -622,6 +963,7 @@
         }
       for (const deed of deeds.filter(isNow))
         for (const target of targetsOf(place, deed)) {
+          if (deed.unless && target.matches(deed.unless)) continue
           for (const [name, text] of deed.attributes) {
             const known = kept.get(target) ?? new Map()
             kept.set(target, known)
@@ -683,8 +1025,10 @@
   function timed(
     { gap, since, share: part = 1 },
     t,
+    durationMs,
+    ease,
   ) {
-    const share = (t - since) / (140 * part)
+    const share = (t - since) / (durationMs * part)
     return gap && share < 1 ? { gap: gap * (1 - (share > 0 ? ease(share) : 0)), speed: 0, moves: true } : rest
   }
 
@@ -785,6 +1129,18 @@
     )
   }
 
+  // What a reading becomes by a turn of the wheel, or of two fingers, that it has not taken yet; it is there again when the pointer comes back.
+  function takenTurn({ place }, follower, next) {
+    const { turnedTo = 1 } = follower
+    if (!place.isOn || follower.turn === pointer.turns) return turnedTo
+    follower.turn = pointer.turns
+    follower.turnedTo = next(turnedTo)
+    return follower.turnedTo
+  }
+
+  const pinched = (at, follower) =>
+    takenTurn(at, follower, (reading) => Math.min(2.66666666667, Math.max(0.4, reading * pointer.pinch)))
+
   const decay = 2 * Math.PI * 2.27 * 0.715
   const swing = 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)
   // Settles in 416 ms, 4 % overshoot.
@@ -800,7 +1156,53 @@
       moves: fade * Math.hypot(gap, push) >= band,
     }
   }
-  const ease = bezier() // ease-out
+
+  // Hears a wheel; with Ctrl it is what two fingers on a pad do, which the page is not to zoom by where an effect does.
+  function hearWheel(event) {
+    const { timeStamp, clientX, clientY, target, buttons, ctrlKey, deltaY, deltaMode } = event
+    const turnedPx = deltaMode ? deltaY * 18 : deltaY
+    if (ctrlKey && effects.some(({ select, pinches }) => pinches && target.closest(select)))
+      event.preventDefault()
+    const by = ctrlKey ? Math.exp(-Math.max(-25, Math.min(25, turnedPx)) / 100) : turnedPx
+    events.push({ type: ctrlKey ? 'pinch' : 'wheel', timeStamp, clientX, clientY, target, buttons, by })
+    wake()
+  }
+
+  // Where two fingers are, by their numbers.
+  const fingers = new Map()
+
+  // Hears two fingers; tells whether it is they who lead.
+  function hearFingers(event) {
+    const { type, pointerId, timeStamp, buttons, target, clientX, clientY } = event
+    const apart = () => {
+      const [one, other] = [...fingers.values()]
+      return one && other ? Math.hypot(one.clientX - other.clientX, one.clientY - other.clientY) : 0
+    }
+    const before = apart()
+    if (type === 'pointerdown' || (type === 'pointermove' && fingers.has(pointerId))) fingers.set(pointerId, event)
+    else if (type !== 'pointermove') fingers.delete(pointerId)
+    const after = apart()
+    const heard = {
+      type: 'pinch',
+      timeStamp,
+      clientX,
+      clientY,
+      target,
+      buttons,
+      pointerType: 'touch',
+      by: before ? after / before : 1,
+    }
+    if (type === 'pointermove' && after) {
+      events.push(heard)
+      wake()
+    }
+    return type === 'pointermove' && after > 0
+  }
+  const ease = bezier(0, 0, 0.58) // ease-out
+  const comes = (follower, t) => timed(follower, t, 140, ease)
+  const ease2 = bezier(0.2, 0.7, 0.2)
+  const comes2 = (follower, t) => timed(follower, t, 140, ease2)
+  const goes = (follower, t) => timed(follower, t, 180, ease2)
 
   const effects = [
     // Over each plate, the edge under the pointer sinks by 10°, seen from 820px, lifted by 18px; the moth floats 42px above it, and 2 more; a sheen of 26% goes against the pointer.
@@ -859,7 +1261,7 @@
         { property: '--sky-drift-x', read: ({ x, width }) => Math.min(1, Math.max(-1, 2 * x / width - 1)), pose: 0, band: 0.0002, digits: 4, feel: underdamped, within: '.sky-near, .sky-far' },
       ],
     },
-    // On every page the cursor is a dot of 12px in #e0a63a; over each sheet it is a disc with a text of 78px in #1d3b2c that says this text: Unfold; over each ticket it is a disc with a text of 78px in #ffe0a0 that says this text: Step in.
+    // On every page the cursor is a dot of 12px in #e0a63a; over each sheet it is a disc with a text of 78px in #1d3b2c that says this text: Unfold; over each ticket it is a disc with a text of 78px in #ffe0a0 that says this text: Step in; over the wing it is nothing at all.
     {
       select: ':root',
       name: 'cursor',
@@ -871,15 +1273,43 @@
       except: 'input, textarea, select, option, [contenteditable], iframe, frame, embed, object, video[controls], audio[controls], input *, [contenteditable] *',
       fine: true,
       measure: plain,
-      parts: [{ part: 'cursor-point', host: 'top' }, { part: 'cursor-shape', inside: 'cursor-point' }, { part: 'cursor-text', inside: 'cursor-shape', asks: ['.sheet', '.ticket'], says: [(element) => toldOf(element, '--cursor-sheet-text'), (element) => toldOf(element, '--cursor-ticket-text')] }],
+      parts: [{ part: 'cursor-point', host: 'top' }, { part: 'cursor-shape', inside: 'cursor-point' }, { part: 'cursor-text', inside: 'cursor-shape', asks: ['.sheet', '.ticket', '.under-glass'], says: [(element) => toldOf(element, '--cursor-sheet-text'), (element) => toldOf(element, '--cursor-ticket-text'), undefined] }],
       shownWhileOn: '.cursor-point',
       places: new Map(),
       values: [
         { property: '--cursor-x', read: ({ x }) => x, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, onParts: '.cursor-point' },
         { property: '--cursor-y', read: ({ y }) => y, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, onParts: '.cursor-point' },
         { property: '--cursor-there', read: () => 1, pose: 0, band: 0.0001, digits: 5, feel: direct, onParts: '.cursor-point' },
-        { read: (at, { reading }) => overOf(['.sheet', '.ticket'], reading), zone: 'over', pose: 0, band: 0.0002, digits: 4, feel: direct, onSelf: true },
-        { property: '--cursor-press', read: () => (pointer.buttons ? 1 : 0), pose: 0, band: 0.0001, digits: 5, feel: timed, onParts: '.cursor-point > .cursor-shape' },
+        { read: (at, { reading }) => overOf(['.sheet', '.ticket', '.under-glass'], reading), zone: 'over', pose: 0, band: 0.0003, digits: 4, feel: direct, onSelf: true },
+        { property: '--cursor-press', read: () => (pointer.buttons ? 1 : 0), pose: 0, band: 0.0001, digits: 5, feel: comes, onParts: '.cursor-point > .cursor-shape' },
+      ],
+    },
+    // Over the wing a round lens of 230px shows what is under the pointer 3 times as large, with a rim of 7px in #c4a160.
+    {
+      select: '.under-glass',
+      name: 'under-glass-magnifier',
+      mark: 'data-under-glass-magnifier',
+      notForeign: '.under-glass, .plate, .plate .moth, .plate .shadow, .plate .label, .sky .sky-near, .sky .sky-far',
+      findsAll: true,
+      stands: true,
+      keeps: true,
+      focuses: true,
+      arrowKeys: 0.02,
+      pinches: true,
+      measure: plain,
+      turnsLooks: true,
+      takesKeys: true,
+      escapes: true,
+      parts: [{ part: 'under-glass-magnifier-lens' }, { part: 'under-glass-magnifier-near', inside: 'under-glass-magnifier-lens' }, { part: 'under-glass-magnifier-glass', inside: 'under-glass-magnifier-near', copiesLive: true, zoom: 3 }, { part: 'under-glass-magnifier-rim', inside: 'under-glass-magnifier-lens' }],
+      deeds: [{ looks: ['off', 'on', 'pressed', 'still'], attributes: [['tabindex', '0'], ['role', 'group'], ['aria-label', 'Magnifier: arrow keys move it, plus and minus change how large']], unless: 'a[href], button, input, select, textarea, summary, [tabindex]', onSelf: true }],
+      shownWhileOn: ':scope > .under-glass-magnifier-lens',
+      places: new Map(),
+      values: [
+        { property: '--under-glass-magnifier-here', read: ({ place }) => ({ on: 1 })[place.look?.shown ?? 'off'] ?? 0, leave: ({ place }) => ({ on: 1 })[place.look?.shown ?? 'off'] ?? 0, byLook: true, pose: 0, band: 0.0001, digits: 5, feel: comes2, going: goes, onParts: ':scope > .under-glass-magnifier-lens' },
+        { property: '--under-glass-magnifier-x', read: ({ x, width }) => x - width / 2, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, seenBy: 0, onParts: ':scope > .under-glass-magnifier-lens, :scope > .under-glass-magnifier-lens > .under-glass-magnifier-near > .under-glass-magnifier-glass' },
+        { property: '--under-glass-magnifier-y', read: ({ y, height }) => y - height / 2, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, seenBy: 0, onParts: ':scope > .under-glass-magnifier-lens, :scope > .under-glass-magnifier-lens > .under-glass-magnifier-near > .under-glass-magnifier-glass' },
+        { property: '--under-glass-magnifier-pinch', read: (at, follower) => pinched(at, follower), pose: 1, holds: true, band: 0.000226666666667, digits: 4, feel: glide, onParts: ':scope > .under-glass-magnifier-lens > .under-glass-magnifier-near' },
+        { property: '--under-glass-magnifier-finger', read: () => (pointer.isTouch ? (pointer.y < 278 ? 1 : -1) : 0), pose: 0, holds: true, band: 0.0002, digits: 4, feel: glide, onParts: ':scope > .under-glass-magnifier-lens' },
       ],
     },
     // Behind the pointer over every page, dots, 10 pieces from 6px to 3px in #e8c25a; they follow one another.
@@ -915,9 +1345,10 @@
     addEventListener(
       type,
       (event) => {
-        const { relatedTarget, isPrimary } = event
+        const { relatedTarget, pointerType, isPrimary } = event
         // On its way from one element to another the pointer is not gone.
         if (type === 'pointerout' && relatedTarget) return
+        if (pointerType === 'touch' && hearFingers(event)) return
         // Of several fingers the first one leads.
         if (isPrimary === false) return
         // A fast mouse moves more than once a frame.
@@ -926,4 +1357,6 @@
       },
       { passive: true, capture: true },
     )
+  addEventListener('keydown', hearKey, { capture: true })
+  addEventListener('wheel', hearWheel, { passive: false, capture: true })
 })()

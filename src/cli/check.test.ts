@@ -56,7 +56,7 @@ describe('glass-moth check', () => {
     expect(lines[1]).toMatch(/^A page: Effect 2 is overruled on one element: transform is !important/)
     expect(lines[2]).toBe('2 findings.')
     expect(lines[3]).toMatch(
-      /^Not looked at, .*: no-result, lost-light, clipped, under-neighbour, flattened, contrast, coarse-picture, small-target\.$/,
+      /^Not looked at, .*: no-result, lost-light, clipped, under-neighbour, flattened, contrast, coarse-picture, large-copy, small-target\.$/,
     )
   })
 
@@ -66,7 +66,17 @@ describe('glass-moth check', () => {
     expect(code).toBe(1)
     expect(JSON.parse(said.join('\n'))).toMatchObject({
       findings: [{ page: 'A page', check: 'overruled', effect: 'tilt', number: 1, fix: 'Take !important off' }],
-      notLookedAt: ['no-result', 'lost-light', 'clipped', 'under-neighbour', 'flattened', 'contrast', 'coarse-picture', 'small-target'],
+      notLookedAt: [
+        'no-result',
+        'lost-light',
+        'clipped',
+        'under-neighbour',
+        'flattened',
+        'contrast',
+        'coarse-picture',
+        'large-copy',
+        'small-target',
+      ],
     })
   })
 

@@ -40,6 +40,7 @@ export function runScript(text: string, { root, nonce, requestFrame, elementFrom
   let made: Element[] = []
   const styles = new Map<Element, string>()
   const observers: MutationObserver[] = []
+  const ending = new AbortController()
   let isOn = true
   const standInPage = {
     documentElement: page.documentElement,
@@ -48,6 +49,9 @@ export function runScript(text: string, { root, nonce, requestFrame, elementFrom
     querySelector: (select: string) => root.querySelector(select),
     querySelectorAll: (select: string) => root.querySelectorAll(select),
     elementFromPoint,
+    // What happens beside the pointer happens here as well.
+    addEventListener: (type: string, listener: (event: Event) => void) =>
+      root.addEventListener(type, listener, { capture: true, signal: ending.signal }),
     get adoptedStyleSheets() {
       return root.adoptedStyleSheets
     },
@@ -118,6 +122,7 @@ export function runScript(text: string, { root, nonce, requestFrame, elementFrom
     },
     end: () => {
       isOn = false
+      ending.abort()
       for (const observer of observers) observer.disconnect()
       note(changes.takeRecords())
       changes.disconnect()

@@ -184,6 +184,7 @@ export const toStageTable = {
         parts: z.array(z.string()).readonly(),
         properties: z.array(z.string()).readonly(),
         moves: z.boolean(),
+        lens: z.object({ zoom: z.number(), sharper: z.string().optional() }).optional(),
       }),
     },
     z.union([seenSchema, z.literal('busy')]).nullable(),

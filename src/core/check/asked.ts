@@ -14,6 +14,9 @@ export function seenAskedBy({ rig, names }: Pick<PlannedEffect, 'rig' | 'names'>
     parts: addedParts(rig).map(({ id }) => `.${names.name}-${id}`),
     properties,
     moves: properties.some((property) => /^(transform|translate|rotate|scale|box-shadow)$/.test(property)),
+    lens: rig.parts.flatMap(({ holds }) =>
+      typeof holds === 'object' && 'zoom' in holds ? [{ zoom: holds.zoom, sharper: holds.sharper }] : [],
+    )[0],
   }
 }
 

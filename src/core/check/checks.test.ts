@@ -24,6 +24,7 @@ const seen = (change: Partial<Seen> = {}): Seen => ({
   texts: [],
   fleeing: [],
   coarse: [],
+  holds: 4,
   ground: 'rgb(20, 30, 40)',
   ...change,
 })
@@ -309,6 +310,9 @@ describe('checks', () => {
     expect(namesOf(found(siteOf('tilt'), { told: told(), seen: seen({ coarse: [{ number: 6, has: 300, needs: 720 }] }) }))).toEqual([
       'coarse-picture',
     ])
+    expect(namesOf(found(siteOf('magnifier'), { told: told(), seen: seen({ holds: 2000 }) }))).toEqual([])
+    expect(namesOf(found(siteOf('magnifier'), { told: told(), seen: seen({ holds: 2001 }) }))).toEqual(['large-copy'])
+    expect(namesOf(found(siteOf('tilt'), { told: told(), seen: seen({ holds: 2001 }) }))).toEqual([])
     const [finding, ...rest] = found(siteOf('drift'), {
       told: told(),
       seen: seen({ fleeing: [{ number: 6, width: 14, height: 14, px: 9 }] }),

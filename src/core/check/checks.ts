@@ -13,6 +13,7 @@ import { flattened } from './flattened'
 import { hoverContent } from './hover-content'
 import { hoverOnly } from './hover-only'
 import { lagging } from './lagging'
+import { largeCopy } from './large-copy'
 import { layers } from './layers'
 import { lostLight } from './lost-light'
 import { manyElements } from './many-elements'
@@ -40,6 +41,7 @@ export const checks: readonly Check[] = [
   flattened,
   contrast,
   coarsePicture,
+  largeCopy,
   smallTarget,
   hoverOnly,
   noTouch,

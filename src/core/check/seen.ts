@@ -25,6 +25,8 @@ export const seenSchema = z.object({
   fleeing: z.array(z.object({ number, width: px, height: px, px })),
   /** Pictures that are enlarged to more pixels than they have. */
   coarse: z.array(z.object({ number, has: px, needs: px })),
+  /** How many elements one of them holds. */
+  holds: number,
   /** The solid ground of the elements, as a CSS colour; null where it is none, or a picture. */
   ground: z.string().nullable(),
 })
@@ -42,4 +44,6 @@ export interface SeenAsked {
   readonly properties: readonly string[]
   /** Whether it moves, turns or enlarges its elements, or gives them shadows. */
   readonly moves: boolean
+  /** Where it shows its elements in a lens: how many times as large, and by which attribute of a picture a sharper file is told. */
+  readonly lens?: { readonly zoom: number; readonly sharper?: string | undefined } | undefined
 }

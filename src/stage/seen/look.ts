@@ -58,7 +58,7 @@ function play(
   numbers: Numbers,
   run: Run,
   mark: (element: Element | null) => void,
-  { written, parts, properties, moves }: SeenAsked,
+  { written, parts, properties, moves, lens }: SeenAsked,
   first: HTMLElement,
   matches: readonly Element[],
 ): Seen {
@@ -71,6 +71,7 @@ function play(
   const texts: TextLooks = textsIn(first, numbers)
   const targets = startOf(first, numbers)
   const partsOf = () => parts.flatMap((select) => findAll(page, select) ?? [])
+  const holds = first.querySelectorAll('*').length
   const clock = clockFrom(performance.now())
   const running = run(clock.request)
   let isSeen = false
@@ -93,7 +94,7 @@ function play(
     // What others do to the element is not this one's doing.
     all = wider(all, reachOfAll(first, moves ? box : first.getBoundingClientRect(), added))
     texts.look(added)
-    for (const each of coarseIn(first, box, numbers)) coarse.set(each.number, each)
+    for (const each of coarseIn(first, box, numbers, lens)) coarse.set(each.number, each)
     for (const each of fleeingFrom(targets, point)) fleeing.set(each.number, each)
   }
   // How it lies under others is seen while it is on.
@@ -109,6 +110,7 @@ function play(
     texts: texts.all(),
     fleeing: [...fleeing.values()],
     coarse: [...coarse.values()],
+    holds,
     ground: groundOf(first),
   }
 }

@@ -188,6 +188,7 @@ export function addRecipe(studio: Studio, kindId: string, recipeId: string): voi
   const effect = recipeEffect(studio, kindId, recipeId, nanoid(10))
   if (!effect) return
   const words = chosenTarget(studio)
+  const isPicture = isReplaced(studio)
   studio.view.update({ selected: effect.id, pointing: notPointing, trial: null })
   const kind = findKind(kindId)
   if (words && words.select !== effect.select)
@@ -197,7 +198,7 @@ export function addRecipe(studio: Studio, kindId: string, recipeId: string): voi
         ? `It is on ${effect.noun}${effect.roles ? ', and changes over what you pointed at' : ''}; the caption can put it on an element.`
         : kind?.wantsSeveral
           ? `It is on ${effect.noun}, by ${effect.select}; the caption can put it on others.`
-          : `It is on ${effect.select}, the box that ${words.select} stands in; the caption can put it on the words alone.`,
+          : `It is on ${effect.select}, the box that ${words.select} stands in; the caption can put it on ${kind?.wantsInside && isPicture ? 'another element' : 'the words alone'}.`,
     )
   studio.store.edit({ do: 'add', effect, at: studio.store.history.get().site.effects.length }, `Adding ${effect.name}`)
   void fitToPage(studio, effect)

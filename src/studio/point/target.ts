@@ -57,8 +57,21 @@ export function holderOf({ view }: Pick<Studio, 'view'>, count: number): number 
   return rungs[pick]?.holds !== count || holder.choices.some((choice) => choice.count > 1) ? around : undefined
 }
 
+/** The rung around a picture or the like, for effects that stand in their element. Undefined where nothing of the kind is picked. */
+function aroundReplaced({ view }: Pick<Studio, 'view'>): number | undefined {
+  const { rungs, pick, choice, typed, also } = view.get().pointing
+  if (typed !== null || also.length > 0 || !rungs[pick]?.isReplaced || rungs[pick].choices[choice]?.how === 'picture') return undefined
+  const around = rungs.findIndex(({ how }, i) => i > pick && how === 'wraps')
+  return around < 0 ? undefined : around
+}
+
 /** The rung that an effect of a kind is about, where it is not the picked one. */
-export function meantRung(studio: Pick<Studio, 'view'>, kind: Pick<AnyKind, 'wantsBox' | 'wantsHolder'> | undefined): number | undefined {
+export function meantRung(
+  studio: Pick<Studio, 'view'>,
+  kind: Pick<AnyKind, 'wantsBox' | 'wantsHolder' | 'wantsInside'> | undefined,
+): number | undefined {
+  const around = kind?.wantsInside ? aroundReplaced(studio) : undefined
+  if (around !== undefined) return around
   if (kind?.wantsHolder !== undefined) return holderOf(studio, kind.wantsHolder)
   return kind?.wantsBox ? boxAroundWords(studio) : undefined
 }

@@ -98,11 +98,16 @@ function followHost(live: Live): void {
     makeOn(live)
   })
   observer.observe(host, { subtree: true, childList: true, characterData: true, attributes: true })
-  if (given.takesOff) undone.push(() => observer.disconnect())
+  const sizes = new ResizeObserver(() => makeOn(live))
+  sizes.observe(host)
+  if (given.takesOff)
+    undone.push(() => {
+      observer.disconnect()
+      sizes.disconnect()
+    })
   const options = given.takesOff ? { capture: true, signal: ending.signal } : true
   for (const type of ['input', 'change', 'scroll'])
     document.addEventListener(type, ({ target }) => keepState(live, target as Element), options)
-  addEventListener('resize', () => makeOn(live), options)
 }
 
 function followChange({ host, copies, unmade }: Live, { type, target, attributeName }: MutationRecord): void {
