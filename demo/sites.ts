@@ -10,6 +10,7 @@ import { followDefaults } from '../src/core/effect/follow/settings'
 import { glowDefaults } from '../src/core/effect/glow/settings'
 import { grainLightDefaults } from '../src/core/effect/grain-light/settings'
 import { hoverLookDefaults } from '../src/core/effect/hover-look/settings'
+import { lettersDefaults } from '../src/core/effect/letters/settings'
 import { magnifierDefaults } from '../src/core/effect/magnifier/settings'
 import { noteDefaults } from '../src/core/effect/note/settings'
 import { panDefaults } from '../src/core/effect/pan/settings'
@@ -371,6 +372,15 @@ const vesperHollow: readonly Effect[] = [
         { ...overShape('shape-3'), shape: 'none' },
       ],
     },
+  },
+  {
+    id: 'lit-line',
+    kind: 'letters',
+    name: 'By your lamp',
+    select: '.closing',
+    noun: 'the closing line',
+    pages: ['visit'],
+    settings: { ...lettersDefaults, reachPx: 210, weight: 620, risePx: 5, colours: 'other', colour: '#f0c36d', goMs: 900 },
   },
   {
     id: 'hand-lens',

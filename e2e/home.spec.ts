@@ -42,7 +42,7 @@ test('a site begins from the demo, as it was at first', async ({ page, house }) 
   await expect(page).toHaveURL(/\/studio\/[\w-]{10}\/tonight$/)
   const stage = await stageOf(page)
   expect(await stage.locator('.lantern').count()).toBe(12)
-  await expect(page.getByRole('navigation', { name: 'Effects' }).getByRole('button', { name: /^Effect \d/ })).toHaveCount(23)
+  await expect(page.getByRole('navigation', { name: 'Effects' }).getByRole('button', { name: /^Effect \d/ })).toHaveCount(24)
   // The other tests know one site of this name.
   await house.query('DELETE FROM sites WHERE id = ?', [new URL(page.url()).pathname.split('/')[2] ?? ''])
 })

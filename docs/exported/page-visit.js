@@ -88,6 +88,16 @@
     if (effect.stands) for (const place of effect.places.values()) if (place.moves && write(effect, place, t)) wake()
   }
 
+  // Whether nothing foreign lies on an element where the pointer is: what it hits is around it, or of those that the effect is about.
+  const isClear = (effect, over, element) => over.contains(element) || over.closest(effect.notForeign) !== null
+
+  // Where it lies on top of an element nothing foreign may be there; beyond its edges nothing can.
+  function isMet(effect, over, area) {
+    const isOnIt = (element) => hasPointer(frameOf(element, effect.measure))
+    if (!effect.insets || isOnIt(area)) return isClear(effect, over, area)
+    return true
+  }
+
   // Takes the pointer to the elements of an effect that have it, and away from those that had it.
   function meetEffect(effect) {
     const isElsewhere = effect.except && pointer.over?.closest(effect.except) ? true : effect.fine && pointer.isTouch
@@ -98,12 +108,14 @@
     }
     const all = [...effect.places.values()]
     const holding = over
-      ? all.filter(({ area, beside }) => holds(effect, area, beside) && (over.contains(area) || over.closest(effect.notForeign) !== null))
+      ? all.filter(({ area, beside }) => holds(effect, area, beside) && (effect.amongAll ? isMet(effect, over, area) : isClear(effect, over, area)))
       : []
     // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
-    const first = holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1)
+    const first = effect.amongAll
+      ? undefined
+      : (holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1))
     for (const place of all) {
-      const has = place.area === first?.area
+      const has = effect.amongAll ? holding.includes(place) : place.area === first?.area
       if (has || place.isOn) {
         const arrives = has && !place.isOn
         place.isOn = has
@@ -111,6 +123,7 @@
           place.stood = { x: pointer.x, y: pointer.y, t: pointer.time }
         turnPlace(effect, place, pointer.time, arrives)
         if (effect.turnsLooks) followCauses(effect, place, pointer.time)
+        if (effect.comesMs && (arrives || !has)) place.comesUntil = pointer.time + ((has ? effect.comesMs : effect.goesMs) ?? 0)
       }
     }
   }
@@ -151,6 +164,7 @@
       area,
       isOn: false,
       moves: !!effect.stands,
+      comesUntil: 0,
       focused: false,
       followers: effect.values.map((value) => ({
       value,
@@ -189,9 +203,10 @@
     const target = shapedOf(value, reading)
     // What nobody sees begins where the pointer is.
     const seen = value.seenBy === undefined ? undefined : at.place.followers[value.seenBy]
-    if (value.links && arrives && (seen && !valueAt(seen, at.t)))
+    if (value.links && arrives && ((seen && !valueAt(seen, at.t)) || (value.beginsUnseen && at.t >= at.place.comesUntil)))
       follower.gaps?.fill(0)
     if (arrives && seen && !valueAt(seen, at.t)) Object.assign(follower, { target, gap: 0, speed: 0 })
+    if (arrives && value.beginsUnseen && at.t >= at.place.comesUntil) Object.assign(follower, { target, gap: 0, speed: 0 })
     follower.reading = reading
     if (value.links) turnChain(follower, target, (at.place.isOn ? value.halfLifeMs : undefined) ?? value.halfLifeMs ?? 1, at.t)
     else {
@@ -229,31 +244,17 @@
     place.element.setAttribute(effect.mark, '')
     for (const target of seenOn(effect, place)) target.setAttribute(effect.mark, '')
     if (place.beside) tie(effect, place, place.beside)
-    if (effect.parts) {
-      // Adds the parts of an effect to an element, once.
-      const host = place.area
-      const parts = effect.parts
-      const made = new Map()
-      const isThere = ({ inside, host: elsewhere, is }) => !inside && !elsewhere && !is
-      if (parts.some(isThere) && getComputedStyle(host).position === 'static') {
-        host.style.position = 'relative'
-      }
-      for (const part of parts) {
-        const home = (part.inside && made.get(part.inside)) || (part.host ? homeOf(part.host) : host)
-        made.set(part.part, addPart(home, part))
-        for (let n = 1; n < (part.count ?? 1); n++) addPart(home, part)
-        if (part.isNumbered)
-          home.querySelectorAll(`:scope > .${part.part}`).forEach(({ style }, n) => {
-            style.setProperty(`--${part.part}-index`, String(n))
-          })
-      }
-    }
+    if (effect.parts && !(effect.meets)) addParts(place.area, effect.parts, effect.measure)
   }
 
   // Writes the values of a place at t; tells whether it goes on.
   function write(effect, place, t) {
     if (!place.element.hasAttribute(effect.mark)) mark(effect, place)
+    // How it comes and goes is in the stylesheet.
+    if (effect.comes && (place.element.getAttribute(effect.mark) === 'on') !== place.isOn)
+      place.element.setAttribute(effect.mark, place.isOn ? 'on' : '')
     place.moves = false
+    if (effect.meets) meetParts(effect, place)
     for (const follower of place.followers) {
       const { value } = follower
       if (value.links) writeChain(place, follower, t)
@@ -264,7 +265,9 @@
         if (moves) place.moves = true
       }
     }
+    if (effect.comesMs && t < place.comesUntil) place.moves = true
     if (effect.turnsLooks && place.look.dueAt < Infinity) place.moves = true
+    if (effect.meets && !place.moves) meetParts(effect, place)
     tellMet(effect, place)
     if (place.isOn) stayOnTop(effect)
     if (effect.shownWhileOn) showParts(effect, place, effect.shownWhileOn)
@@ -273,6 +276,35 @@
     tellZones(effect, place)
     if (!effect.keeps && !place.moves && !place.isOn) effect.places.delete(place.element)
     return place.moves
+  }
+
+  // Adds the parts of an effect to an element, once.
+  function addParts(host, parts, measure) {
+    const made = new Map()
+    const isThere = ({ inside, host: elsewhere, is }) => !inside && !elsewhere && !is
+    if (parts.some(isThere) && getComputedStyle(host).position === 'static') {
+      host.style.position = 'relative'
+    }
+    for (const part of parts) {
+      const home = (part.inside && made.get(part.inside)) || (part.host ? homeOf(part.host) : host)
+      if (part.lays) {
+        // Lays each letter, word or line of a host once more over where it stands, as long as that is there: they can be moved without the text.
+        home.dataset.letters = ''
+        layLetters(host, home, part, measure)
+        const observer = new MutationObserver((records) => {
+          if (!home.isConnected) observer.disconnect()
+          else if (records.some(({ target }) => !home.contains(target) && target !== host)) layLetters(host, home, part, measure)
+        })
+        observer.observe(host, { subtree: true, childList: true, characterData: true })
+        continue
+      }
+      made.set(part.part, addPart(home, part))
+      for (let n = 1; n < (part.count ?? 1); n++) addPart(home, part)
+      if (part.isNumbered)
+        home.querySelectorAll(`:scope > .${part.part}`).forEach(({ style }, n) => {
+          style.setProperty(`--${part.part}-index`, String(n))
+        })
+    }
   }
 
   // What lies over all else goes over what has come there since: a dialog, a popover, what fills the screen.
@@ -310,6 +342,24 @@
     }
     return element
   }
+
+  // Parts that are there only with the pointer come with it, and are gone once all has come to rest; of more places than may have them the oldest one loses them.
+  function meetParts(effect, place) {
+    const alive = (effect.alive ??= [])
+    const isWanted = effect.turnsLooks ? place.look.shown !== 'off' : place.isOn
+    const isThere = alive.includes(place)
+    if (isWanted && !isThere) {
+      addParts(place.area, effect.parts ?? [], effect.measure)
+      alive.push(place)
+    }
+    const ends = alive.length > (effect.meets ?? 1) ? alive.shift() : !isWanted && isThere && !place.moves ? place : undefined
+    if (!ends) return
+    effect.alive = alive.filter((each) => each !== ends)
+    endParts(ends, effect.parts)
+  }
+
+  const endParts = ({ area }, parts = []) =>
+    parts.forEach(({ part }) => area.querySelectorAll(`:scope > .${part}`).forEach((element) => element.remove()))
 
   // What is seen only with the pointer is gone once all of it has come to rest: what nobody sees costs nothing.
   function showParts({ turnsLooks }, { area, isOn, look, moves }, parts) {
@@ -484,6 +534,13 @@
     return frame
   }
 
+  // What is missing halves every 40 ms.
+  // The gap halves again and again, in the same time each.
+  function glide({ gap, since, band }, t) {
+    const left = gap * 2 ** ((since - t) / 40)
+    return { gap: left, speed: 0, moves: Math.abs(left) > band }
+  }
+
   // Does something with an effect. One that cannot go on is turned off, and named once; the others play on.
   function guarded(effect, act, t) {
     try {
@@ -501,6 +558,85 @@
     if (key !== 'Escape') return
     events.push({ type, timeStamp, key, target, clientX: pointer.x, clientY: pointer.y, buttons: 0 })
     wake()
+  }
+
+  // What is not taken apart: letters that fonts join, and words of scripts whose letters change beside others.
+  const joined = /ff[il]?|f[il]|[\p{Script=Arabic}\p{Script=Syriac}\p{Script=Mongolian}\p{Script=Nko}\p{Mn}]+/gu
+
+  // Where pieces of a text begin.
+  function beginsOf(text, by) {
+    const segments = [...new Intl.Segmenter(undefined, {  }).segment(text)]
+    if (by === 'letters') {
+      const inner = new Set(
+        [...text.matchAll(joined)].flatMap(({ 0: { length }, index }) => Array.from({ length: length - 1 }, (_, i) => index + i + 1)),
+      )
+      return segments.map(({ index }) => index).filter((index) => !inner.has(index))
+    }
+    // A mark goes with the word before it, or with the next one.
+    const isSpace = (at) => !text.charAt(at).trim()
+    let hasWord = false
+    return segments
+      .filter(({ index, isWordLike = false }) => {
+        const begins = index === 0 || isSpace(index) || isSpace(index - 1) || (isWordLike && hasWord)
+        hasWord = isWordLike || (hasWord && !begins)
+        return begins
+      })
+      .map(({ index }) => index)
+  }
+
+  // The pieces of the texts in an element, but for what is empty or not seen.
+  function piecesOf(host, by) {
+    const walker = document.createTreeWalker(host, NodeFilter.SHOW_TEXT)
+    const pieces = []
+    let top = NaN
+    for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+      const parent = node.parentElement
+      if (!parent || parent.closest('[data-part], style, script')) continue
+      const { data } = node
+      const begins = beginsOf(data, by)
+      begins.forEach((from, i) => {
+        const end = from + data.slice(from, begins[i + 1]).trimEnd().length
+        const range = document.createRange()
+        range.setStart(node, from)
+        range.setEnd(node, end)
+        const [rect] = range.getClientRects()
+        const last = pieces.at(-1)
+        if (!rect?.width) return
+        // Of one line all is one piece.
+        if (by === 'lines' && last?.range.endContainer === node && Math.abs(rect.top - top) < 1) last.range.setEnd(node, end)
+        else if (end > from) pieces.push({ range, parent })
+        top = rect.top
+      })
+    }
+    return pieces
+  }
+
+  function layLetters(host, home, { part, lays }, measure) {
+    const { toFrame } = frameOf(host, measure)
+    const isUpright = Math.abs(toFrame.b) + Math.abs(toFrame.c) < 1e-6
+    const letters = piecesOf(host, lays).map(({ range, parent }) => {
+      const { left, top, width, height } = range.getBoundingClientRect()
+      const { x, y } = toFrame.transformPoint({ x: left + width / 2, y: top + height / 2 })
+      const { color, fontFamily, fontSize, fontStyle, fontWeight, letterSpacing, textTransform } = getComputedStyle(parent)
+      const letter = document.createElement('span')
+      letter.className = part
+      letter.dataset.part = ''
+      letter.textContent = range.toString().replace(/\s+/g, ' ')
+      if (parent !== host) {
+        letter.style.fontFamily = fontFamily
+        letter.style.fontSize = fontSize
+        letter.style.fontStyle = fontStyle
+        letter.style.letterSpacing = letterSpacing
+        letter.style.textTransform = textTransform
+      }
+      if (isUpright) letter.style.lineHeight = `${height * toFrame.d}px`
+      letter.style.setProperty('--letter-x', x.toFixed(2))
+      letter.style.setProperty('--letter-y', y.toFixed(2))
+      letter.style.setProperty('--letter-weight', fontWeight)
+      letter.style.setProperty('--letter-colour', color)
+      return letter
+    })
+    home.replaceChildren(...letters)
   }
 
   // What an event makes of a hover state; what is not named changes nothing. `going` still shows what was shown.
@@ -825,6 +961,29 @@
         { property: '--cursor-there', read: () => 1, band: 0.0001, digits: 5, feel: direct, onParts: '.cursor-point' },
         { read: (at, { reading }) => overOf(['.sheet', '.ticket', '.under-glass'], reading), zone: 'over', band: 0.0003, digits: 4, feel: direct, onSelf: true },
         { property: '--cursor-press', read: () => (pointer.buttons ? 1 : 0), band: 0.0001, digits: 5, feel: timed, onParts: '.cursor-point > .cursor-shape' },
+      ],
+    },
+    // Within 210px of the pointer each letter of the closing line is 100% as large, of the weight 620, and rises by 5px; its colour is #f0c36d.
+    {
+      select: '.closing',
+      name: 'closing-letters',
+      mark: 'data-closing-letters',
+      notForeign: '.closing, .action, .action > span, .sky .sky-near, .sky .sky-far',
+      findsAll: true,
+      keeps: true,
+      amongAll: true,
+      fine: true,
+      insets: () => [-210, -210, -210, -210],
+      measure: plain,
+      comes: true,
+      comesMs: 200,
+      goesMs: 900,
+      parts: [{ part: 'closing-letters-letters' }, { part: 'closing-letters-letter', inside: 'closing-letters-letters', lays: 'letters' }],
+      meets: 3,
+      places: new Map(),
+      values: [
+        { property: '--closing-letters-x', read: ({ x }) => x, holds: true, band: 0.01, digits: 3, feel: glide, beginsUnseen: true, onParts: ':scope > .closing-letters-letters' },
+        { property: '--closing-letters-y', read: ({ y }) => y, holds: true, band: 0.01, digits: 3, feel: glide, beginsUnseen: true, onParts: ':scope > .closing-letters-letters' },
       ],
     },
     // Behind the pointer over every page, dots, 10 pieces from 6px to 3px in #e8c25a; they follow one another.

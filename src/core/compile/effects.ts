@@ -439,6 +439,7 @@ function writePart(rig: Rig, part: Part, names: Names): string {
     ...writeLive(part),
     ['told', told && quote(told[0])],
     ['splits', splits && quote(splits)],
+    ['lays', typeof holds === 'object' && 'lay' in holds ? quote(holds.lay) : undefined],
     ['source', told?.[1].within && quote(told[1].within)],
     ['attribute', told?.[1].attribute && quote(told[1].attribute)],
     ['reached', reached && 'true'],

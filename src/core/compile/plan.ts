@@ -293,6 +293,7 @@ function givenOf(
     partsDrop: sources.some(({ rig }) => addedParts(rig).some(droppedBy)),
     partsMeet: some('meets'),
     partsSplit: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => typeof holds === 'object' && 'split' in holds)),
+    partsLaid: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => typeof holds === 'object' && 'lay' in holds)),
     partsElsewhere: sources.some(({ rig }) => addedParts(rig).some(({ host, is }) => host !== undefined || is !== undefined)),
     partsOnTop: sources.some(({ rig }) => addedParts(rig).some(({ host, is }) => host === 'top' || is !== undefined)),
     partsReached: sources.some(({ rig }) => addedParts(rig).some(({ reached }) => reached)),

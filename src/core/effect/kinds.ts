@@ -12,6 +12,7 @@ import { glow } from './glow'
 import { grainLight } from './grain-light'
 import { hoverLook } from './hover-look'
 import type { Filled } from './kind'
+import { letters } from './letters'
 import { magnifier } from './magnifier'
 import { note } from './note'
 import { pan } from './pan'
@@ -53,6 +54,7 @@ export const kinds: readonly AnyKind[] = [
   wholeKind(zones),
   wholeKind(note),
   wholeKind(rows),
+  wholeKind(letters),
   wholeKind(cursor),
   wholeKind(trail),
   wholeKind(magnifier),

@@ -254,6 +254,9 @@ function checkParts(rig: Rig, report: Report): void {
         ['parts', i, 'holds'],
         'letters and words lie in another part, are as many as the text has, and are reached by nobody: the text itself is',
       )
+    const home = parts.get(inside ?? '')
+    if (typeof holds === 'object' && 'lay' in holds && (!home || atMostAt(home) === undefined || reached || count !== undefined))
+      report(['parts', i, 'holds'], 'letters that are laid over a text lie in a part that is there only with the pointer, and are reached by nobody')
     const [isDropped, copies] = [
       typeof lives === 'object' && 'forMs' in lives,
       holds === 'copy' || (typeof holds === 'object' && 'copy' in holds),

@@ -469,8 +469,10 @@ export const partSchema = z.object({
    * What it holds, kept in step: a copy of what the match holds, which nobody can select, focus or hear; the same apart from the page,
    * within copies of all that the match lies in and with the page's stylesheets, so that its rules still match; that, but made and kept in step
    * piece by piece, so that it may be large, with pictures so many times as sharp, where there are such, or those that an attribute of each tells;
-   * a text, or a picture; or, of its words, one letter or one word each: there are then as many of it. Or what the element says that the pointer is
-   * on, by the number that a channel of the kind `over` tells, as long as nothing else is said; where `isRound`, the radius of its corners
+   * a text, or a picture; or, of its words, one letter or one word each: there are then as many of it. Or each
+   * letter, word or line once more, laid over where it stands: by the properties `--letter-x` and `--letter-y`, px from the upper left corner of
+   * the padding box to its middle; `--letter-weight` and `--letter-colour` are its own; what stands there is read and selected as ever, but not
+   * seen (`[data-letters]` is in it). Or what the element says that the pointer is on, by the number that a channel of the kind `over` tells, as long as nothing else is said; where `isRound`, the radius of its corners
    * is the property `--radius` of the part.
    */
   holds: z
@@ -479,6 +481,7 @@ export const partSchema = z.object({
       z.object({ copy: z.literal('apart') }).strict(),
       z.object({ copy: z.literal('live'), zoom: number(0.1, 20), sharper: givenBySchema.shape.attribute }).strict(),
       z.object({ split: z.enum(['letters', 'words']) }).strict(),
+      z.object({ lay: z.enum(['letters', 'words', 'lines']) }).strict(),
       z.object({ text: givenBySchema }).strict(),
       z.object({ picture: givenBySchema }).strict(),
       z

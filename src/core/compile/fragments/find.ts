@@ -18,7 +18,7 @@ export function findAll(effect: Effect): void {
     for (const area of areas) {
       const scope = effect.isGroup && !effect.readsParts ? document.documentElement : area
       // What is read in parts needs them to be there.
-      if (effect.readsParts && effect.parts) addParts(area as HTMLElement, effect.parts)
+      if (effect.readsParts && effect.parts) addParts(area as HTMLElement, effect.parts, effect.measure)
       const elements = effect.readsIn ? [...scope.querySelectorAll(effect.readsIn)] : [area]
       // One in which there is nothing to read has the pointer all the same.
       if (effect.readsIn && elements.length === 0) elements.push(area)

@@ -100,6 +100,7 @@ export const given = {
   /** Some part is a slider. */
   partsSlide: true,
   partsSplit: true,
+  partsLaid: true,
   partsCover: true,
   hasClips: true,
   partsCount: true,

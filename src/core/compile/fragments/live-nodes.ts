@@ -24,7 +24,8 @@ function copyOf(live: Live, node: Node): Node {
   // What lies in lines has no size of its own.
   if (node.childElementCount === 0 || /^(inline|contents)$/.test(display)) copy.append(...childrenOf(live, node))
   else {
-    Object.assign(copy.style, { width, height, overflow: 'clip' })
+    Object.assign(copy.style, { width, height })
+    copy.style.overflow = 'clip'
     if (live.left > 0) live.unmade.set(node, farOf(node))
   }
   return copy

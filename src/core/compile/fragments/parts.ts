@@ -1,12 +1,13 @@
 import { keepApart, keepCopy, keepSplit, keepTold } from './copies'
 import { given } from './given'
+import { keepLaid } from './laid'
 import { keepLive } from './live-copy'
 import { remember, undone } from './off'
 import { pointer } from './pointer'
 import type { Effect, Part, Place } from './types'
 
 /** Adds the parts of an effect to an element, once. */
-export function addParts(host: HTMLElement, parts: readonly Part[]): void {
+export function addParts(host: HTMLElement, parts: readonly Part[], measure: Effect['measure']): void {
   const [first] = parts
   if (given.readsParts && first && host.querySelector(`:scope > .${first.part}`)) return
   const made = new Map<string, HTMLElement>()
@@ -18,6 +19,10 @@ export function addParts(host: HTMLElement, parts: readonly Part[]): void {
   for (const part of parts) {
     if (given.partsDrop && part.stride) continue
     const home = (part.inside && made.get(part.inside)) || (given.partsElsewhere && part.host ? homeOf(part.host) : host)
+    if (given.partsLaid && part.lays) {
+      keepLaid(host, home, part, measure)
+      continue
+    }
     if (given.partsSplit && part.splits) {
       keepSplit(host, home, part)
       continue
@@ -117,7 +122,7 @@ export function meetParts(effect: Effect, place: Place): void {
   const isWanted = effect.turnsLooks ? place.look.shown !== 'off' : place.isOn
   const isThere = alive.includes(place)
   if (isWanted && !isThere) {
-    addParts(place.area as HTMLElement, effect.parts ?? [])
+    addParts(place.area as HTMLElement, effect.parts ?? [], effect.measure)
     alive.push(place)
   }
   const ends = alive.length > (effect.meets ?? 1) ? alive.shift() : !isWanted && isThere && !place.moves ? place : undefined

@@ -209,6 +209,8 @@ export interface Part {
   readonly is?: string
   /** It is one letter, or one word, of what its host says. */
   readonly splits?: 'letters' | 'words'
+  /** It is one of these, laid over where it stands. */
+  readonly lays?: 'letters' | 'words' | 'lines'
   /** It can be reached, by this role where it has one. */
   readonly reached?: boolean
   readonly role?: string

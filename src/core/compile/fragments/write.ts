@@ -59,7 +59,7 @@ function mark(effect: Effect, place: Place): void {
   if (given.hasJoined && place.beside) tie(effect, place, place.beside)
   if (effect.indexed) numberElements(effect, place)
   if (given.partsMeet && given.takesOff && effect.meets) undone.push(() => endParts(place, effect.parts))
-  if (effect.parts && !(given.partsMeet && effect.meets)) addParts(place.area as HTMLElement, effect.parts)
+  if (effect.parts && !(given.partsMeet && effect.meets)) addParts(place.area as HTMLElement, effect.parts, effect.measure)
 }
 
 /** Writes the values of a place at t; tells whether it goes on. */

@@ -1,0 +1,96 @@
+// Letters: its settings.
+import { choice, colour, coming, described, following, going, number, percent, type SettingsOf } from '../parameters'
+
+const parameters = {
+  by: choice({ title: 'It goes by', from: 'letters', options: { letters: 'each letter', words: 'each word', lines: 'each line' } }),
+  reachPx: number({
+    title: 'It reaches',
+    from: 160,
+    inSample: 0.2,
+    unit: 'px',
+    least: 10,
+    greatest: 1500,
+    step: 5,
+    handle: { on: 'radius' },
+    knob: { id: 'reach', note: 'how far from the pointer letters respond, px', per: 1 },
+  }),
+  weight: number({
+    title: 'Its weight at the pointer',
+    from: 0,
+    unit: '',
+    isWhole: true,
+    least: 0,
+    greatest: 1000,
+    step: 10,
+    knob: { id: 'weight', note: 'the weight of letters at the pointer' },
+  }),
+  sizePercent: percent({
+    title: 'Its size at the pointer',
+    from: 100,
+    least: 20,
+    greatest: 400,
+    step: 1,
+    percentOf: { words: 'its own' },
+    knob: { id: 'size', note: 'how large letters are at the pointer, as a share of their own size', per: 100 },
+  }),
+  risePx: number({
+    title: 'It rises by',
+    from: 0,
+    inSample: 0.3,
+    unit: 'px',
+    least: -200,
+    greatest: 200,
+    step: 1,
+    knob: { id: 'rise', note: 'how far letters rise at the pointer' },
+  }),
+  asidePx: number({
+    title: 'It gives way by',
+    from: 0,
+    inSample: 0.3,
+    unit: 'px',
+    least: -200,
+    greatest: 200,
+    step: 1,
+    row: 'more',
+    knob: { id: 'aside', note: 'how far letters go away from the pointer', per: 1 },
+  }),
+  turnDeg: number({
+    title: 'It turns by',
+    from: 0,
+    unit: 'deg',
+    least: -180,
+    greatest: 180,
+    step: 1,
+    row: 'more',
+    knob: { id: 'turn', note: 'how far letters are turned at the pointer' },
+  }),
+  blurPx: number({
+    title: 'It is blurred by',
+    from: 0,
+    inSample: 0.3,
+    unit: 'px',
+    least: 0,
+    greatest: 40,
+    step: 0.5,
+    row: 'more',
+    knob: { id: 'blur', note: 'how much letters are blurred at the pointer' },
+  }),
+  colours: choice({
+    title: 'Its colour',
+    from: 'own',
+    options: { own: 'stays its own', other: 'becomes another at the pointer' },
+    row: 'more',
+  }),
+  colour: colour({
+    title: 'The colour at the pointer',
+    from: '#b0472f',
+    token: { id: 'colour', note: 'the colour of letters at the pointer' },
+  }),
+  comeMs: coming(200),
+  goMs: going(500),
+  follow: following('How it follows', { kind: 'glide', halfLifeMs: 40 }),
+}
+
+export type LettersSettings = SettingsOf<typeof parameters>
+export const lettersParameters = described(parameters)
+export const { settings: lettersSettings, defaults: lettersDefaults } = lettersParameters
