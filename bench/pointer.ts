@@ -96,3 +96,132 @@ export async function compareCursor(browser: Browser, moves = 300, rounds = 3): 
     ],
   }
 }
+
+const lensCss =
+  '.lens{position:fixed;left:0;top:0;width:190px;height:190px;border-radius:50%;overflow:clip;background:#fff;pointer-events:none} .copy{position:absolute;left:0;top:0;transform-origin:0 0;transform:scale(2.5)} '
+
+/** An area that fills the window: a picture, or so many elements. */
+const area = (inside: string, { css, js }: Source, more = '') =>
+  `<!doctype html><meta charset="utf-8"><title>bench</title><style>body{margin:0} .area{position:relative;width:1240px;height:680px;overflow:clip;background:#eee} .area img{display:block;width:1240px;height:680px} .row{display:flex;gap:4px;height:17px;font:12px/17px sans-serif} .list{columns:5} ${more}${css}</style><div class="area">${inside}</div><script>{\n${js}\n}</script>`
+
+const pictureOf = () => {
+  const dots = Array.from(
+    { length: 400 },
+    (_, i) => `<circle cx="${(i * 67) % 1240}" cy="${(i * 41) % 680}" r="9" fill="hsl(${i * 7} 60% 50%)"/>`,
+  ).join('')
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="1240" height="680">${dots}</svg>`
+  return `<img alt="" src="data:image/svg+xml,${encodeURIComponent(svg)}">`
+}
+const rowsOf = (elements: number) =>
+  `<div class="list">${Array.from({ length: elements / 5 }, (_, i) => `<div class="row"><b>${i}</b><span>word <i>of</i></span><em>more</em></div>`).join('')}</div>`
+
+/** A lens over a picture, and over two thousand elements. */
+export async function compareMagnifier(browser: Browser, moves = 300, rounds = 3): Promise<Report> {
+  const lens = exported([kindPlanned('magnifier', { comeMs: 0, goMs: 0 }, '.area', 1, {})])
+  const pages = (inside: string, name: string) => ({
+    [`(a) usual, ${name}`]: area(inside, byHand('magnifier-usual'), lensCss),
+    [`(b) ours, ${name}`]: area(inside, lens),
+    [`(c) floor, ${name}`]: area(inside, byHand('magnifier-floor'), lensCss),
+  })
+  const costs = await measure(browser, { ...pages(pictureOf(), 'a picture'), ...pages(rowsOf(2000), '2,000 elements') }, moves, rounds, {
+    height: 640,
+  })
+  const of = (name: string) => costs[name] ?? medianCost([])
+  const ratio = (one: string, other: string) => own(of(one)) / own(of(other))
+  const made = await makingOf(browser, area(rowsOf(2000), lens))
+  return {
+    title: `A lens over a picture and over 2,000 elements, ${moves} moves`,
+    lines: [
+      ...costTable(costs, moves),
+      '',
+      `Of 2,000 elements the copy is whole after ${made.ms.toFixed(0)} ms, in ${made.steps} steps; the longest takes ${made.longest.toFixed(1)} ms, ${made.longestFrame.toFixed(1)} ms with all that the browser does in that frame.`,
+    ],
+    aims: [
+      {
+        words: 'task time over a picture against moving a tile (c)',
+        measured: of('(b) ours, a picture').task / of('(c) floor, a picture').task,
+        most: 1.5,
+      },
+      { words: 'script and style over a picture against (c)', measured: ratio('(b) ours, a picture', '(c) floor, a picture'), most: 1.5 },
+      {
+        words: 'script and style over 2,000 elements against (c)',
+        measured: ratio('(b) ours, 2,000 elements', '(c) floor, 2,000 elements'),
+        most: 1.5,
+      },
+      { words: 'ms of the longest step of making a copy', measured: made.longest, most: 16 },
+    ],
+  }
+}
+
+/** How a copy is made once the pointer comes: how long that takes, in how many steps, and how long the longest of them is by itself and with all that the browser does in its frame, ms. */
+async function makingOf(
+  browser: Browser,
+  html: string,
+): Promise<{ readonly ms: number; readonly steps: number; readonly longest: number; readonly longestFrame: number }> {
+  const bench = await openBench(browser, html)
+  await bench.page.evaluate(() => {
+    const frames: (readonly [step: number, frame: number])[] = []
+    Object.assign(globalThis, { frames })
+    const ask = globalThis.requestAnimationFrame.bind(globalThis)
+    globalThis.requestAnimationFrame = (callback) =>
+      ask((now) => {
+        const begun = performance.now()
+        callback(now)
+        const step = performance.now() - begun
+        // What is posted comes after layout and paint.
+        const channel = new MessageChannel()
+        channel.port1.onmessage = () => frames.push([step, performance.now() - begun])
+        channel.port2.postMessage(0)
+      })
+  })
+  const framesOf = () => bench.page.evaluate(() => (globalThis as unknown as { frames: (readonly [number, number])[] }).frames)
+  const begun = Date.now()
+  await moveAlong(bench, [[300, 300]])
+  let [still, count] = [0, 0]
+  while (still < 3) {
+    await pause(bench.page, 40)
+    const { length } = await framesOf()
+    still = length === count ? still + 1 : 0
+    count = length
+  }
+  const ms = Date.now() - begun - 3 * 40
+  const frames = await framesOf()
+  await bench.page.close()
+  return {
+    ms,
+    steps: frames.length,
+    longest: Math.max(...frames.map(([step]) => step)),
+    longestFrame: Math.max(...frames.map(([, frame]) => frame)),
+  }
+}
+
+/** Five hundred letters that rise and swell. */
+export async function compareLetters(browser: Browser, moves = 300, rounds = 3): Promise<Report> {
+  const text = 'The garden is dark so that you can see it. '.repeat(15).slice(0, 625)
+  const page = ({ css, js }: Source) =>
+    `<!doctype html><meta charset="utf-8"><title>bench</title><style>body{margin:0} .text{position:relative;margin:0;padding:30px;font:400 38px/1.4 sans-serif} .text>span{display:inline-block;white-space:pre} ${css}</style><p class="text">${text}</p><script>{\n${js}\n}</script>`
+  const ours = kindPlanned('letters', { risePx: 14, sizePercent: 120, follow: { kind: 'direct' } }, '.text', 1, {})
+  const weighty = kindPlanned('letters', { weight: 800, follow: { kind: 'direct' } }, '.text', 1, {})
+  const costs = await measure(
+    browser,
+    {
+      '(a) usual': page(byHand('letters-usual')),
+      '(b) ours': page(exported([ours])),
+      "(b') ours, by weight": page(exported([weighty])),
+      '(c) floor': page(byHand('letters-floor')),
+    },
+    moves,
+    rounds,
+    { height: 500 },
+  )
+  const of = (name: string) => costs[name] ?? medianCost([])
+  return {
+    title: `Five hundred letters (${text.replaceAll(' ', '').length}) that rise and swell, ${moves} moves`,
+    lines: costTable(costs, moves),
+    aims: [
+      { words: 'ms of the main thread for a move, within a frame', measured: of('(b) ours').task / moves, most: 16 },
+      { words: 'ms of the main thread for a move by weight, within a frame', measured: of("(b') ours, by weight").task / moves, most: 16 },
+      { words: 'task time against (a)', measured: of('(b) ours').task / of('(a) usual').task, most: 1 },
+    ],
+  }
+}

@@ -216,7 +216,13 @@ test('stays inside what it is on, is none with less motion unless it was chosen,
   await eventually(() => middles(alone, '.field-trail-piece')).toEqual(new Array(9).fill([200, 200]))
   expect(await alone.locator('.field > .field-trail-pieces').evaluate((element) => getComputedStyle(element).overflow)).toBe('clip')
   await alone.emulateMedia({ reducedMotion: 'reduce' })
-  const isSeen = (select: string) => alone.locator(select).first().isVisible()
+  const isSeen = (select: string) =>
+    alone
+      .locator(select)
+      .first()
+      .evaluate(
+        (piece) => piece.checkVisibility({ opacityProperty: true, visibilityProperty: true }) && getComputedStyle(piece).display !== 'none',
+      )
   expect(await isSeen('.field-trail-piece')).toBe(false)
   await openAlone(alone, html, [trail({ calm: 'on' })], file)
   await alone.mouse.move(200, 200)

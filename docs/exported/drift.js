@@ -120,7 +120,8 @@
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = underdamped(follower, t)
-      for (const target of place.element.querySelectorAll('.card .layer-1, .card .layer-2')) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(4))
+      for (const target of place.element.querySelectorAll('.card .layer-1, .card .layer-2'))
+          target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(4) + '')
       if (moves) place.moves = true
     }
     if (!place.moves && !place.isOn) places.delete(place.element)

@@ -129,7 +129,7 @@
       const focused =
         !!target &&
         place.area.contains(target) &&
-        (true)
+        true
       if (focused !== place.focused) {
         place.focused = focused
         followCauses(place, pointer.time)

@@ -145,7 +145,8 @@
     place.moves = false
     for (const follower of place.followers) {
       const { gap, moves } = underdamped(follower, t)
-      for (const target of place.area.querySelectorAll(':scope > .card-fold-wall-1 > .card-fold-words-1, :scope > .card-fold-wall-2 > .card-fold-words-2')) target.style.setProperty('--card-fold-x', (moves ? follower.target + gap : follower.target).toFixed(4))
+      for (const target of place.area.querySelectorAll(':scope > .card-fold-wall-1 > .card-fold-words-1, :scope > .card-fold-wall-2 > .card-fold-words-2'))
+          target.style.setProperty('--card-fold-x', (moves ? follower.target + gap : follower.target).toFixed(4) + '')
       if (moves) place.moves = true
     }
     return place.moves

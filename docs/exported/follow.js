@@ -139,7 +139,7 @@
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = critical(follower, t)
-      place.element.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(2))
+      place.element.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(2) + 'px')
       if (moves) place.moves = true
     }
     return place.moves

@@ -150,7 +150,8 @@
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = underdamped(follower, t)
-      for (const target of place.area.querySelectorAll(':scope > .card-glow-surface > .card-glow-surface-pool, :scope > .card-glow-edge > .card-glow-edge-pool')) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(3))
+      for (const target of place.area.querySelectorAll(':scope > .card-glow-surface > .card-glow-surface-pool, :scope > .card-glow-edge > .card-glow-edge-pool'))
+          target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(3) + 'px')
       if (moves) place.moves = true
     }
     if (t < place.comesUntil) place.moves = true

@@ -148,7 +148,8 @@
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = underdamped(follower, t)
-      for (const target of place.area.querySelectorAll(':scope > .card-grain-light-ground > .card-grain-light-sheet')) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(3))
+      for (const target of place.area.querySelectorAll(':scope > .card-grain-light-ground > .card-grain-light-sheet'))
+          target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(3) + 'px')
       if (moves) place.moves = true
     }
     if (t < place.comesUntil) place.moves = true

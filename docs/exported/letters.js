@@ -51,7 +51,6 @@
         const arrives = has && !place.isOn
         place.isOn = has
         turnPlace(place, pointer.time, arrives)
-        if (arrives || !has) place.comesUntil = pointer.time + ((has ? 200 : 500) ?? 0)
       }
     }
   }
@@ -94,13 +93,14 @@
       area,
       isOn: false,
       moves: false,
-      comesUntil: 0,
       followers: effect.values.map((value) => ({
       value,
       target: 0,
       since: 0,
       gap: 0,
       speed: 0,
+      feel: value.feel,
+      band: value.band,
     })),
     }
     effect.places.set(element, place)
@@ -118,15 +118,25 @@
 
   function turnValue(follower, at, arrives = false) {
     const { value } = follower
-    if (!at.place.isOn) return
+    if (!at.place.isOn && value.holds) return
     const reading = at.place.isOn ? value.read(at, follower) : 0
-    if (arrives && at.t >= at.place.comesUntil) Object.assign(follower, { target: reading, gap: 0, speed: 0 })
+    // What nobody sees begins where the pointer is.
+    const seen = value.seenBy === undefined ? undefined : at.place.followers[value.seenBy]
+    if (arrives && seen && !valueAt(seen, at.t)) Object.assign(follower, { target: reading, gap: 0, speed: 0 })
     // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
+    const feel = at.place.isOn ? value.feel : (value.going ?? value.feel)
     const t = at.t
-    if (reading !== follower.target) {
-      const { gap, speed } = glide(follower, t)
-      Object.assign(follower, { target: reading, since: t, gap: gap + follower.target - reading, speed })
+    if (reading !== follower.target || feel !== follower.feel) {
+      const { gap, speed } = follower.feel(follower, t)
+      shorten(follower, reading, gap)
+      Object.assign(follower, { target: reading, feel, since: t, gap: gap + follower.target - reading, speed })
     }
+  }
+
+  // Where a value is at t: at its target, once it is too near to be seen apart.
+  function valueAt(follower, t) {
+    const { gap, moves } = follower.feel(follower, t)
+    return moves ? follower.target + gap : follower.target
   }
 
   // Writes the values of a place at t; tells whether it goes on.
@@ -135,19 +145,14 @@
       // Says on an element that an effect is at work on it: from now on its rules count.
       place.element.setAttribute('data-card-letters', '')
     }
-    // How it comes and goes is in the stylesheet.
-    if ((place.element.getAttribute('data-card-letters') === 'on') !== place.isOn)
-      place.element.setAttribute('data-card-letters', place.isOn ? 'on' : '')
     place.moves = false
     meetParts(place)
     for (const follower of place.followers) {
-      const { value } = follower
-      const { gap, moves } = glide(follower, t)
-      for (const target of place.area.querySelectorAll(':scope > .card-letters-letters')) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(3))
+      const { moves } = follower.feel(follower, t)
       if (moves) place.moves = true
     }
-    if (t < place.comesUntil) place.moves = true
     if (!place.moves) meetParts(place)
+    tellNear(effect, place, t)
     return place.moves
   }
 
@@ -191,7 +196,7 @@
       }
       alive.push(place)
     }
-    const ends = alive.length > (3) ? alive.shift() : !isWanted && isThere && !place.moves ? place : undefined
+    const ends = alive.length > 3 ? alive.shift() : !isWanted && isThere && !place.moves ? place : undefined
     if (!ends) return
     effect.alive = alive.filter((each) => each !== ends)
     endParts(ends, effect.parts)
@@ -199,6 +204,22 @@
 
   const endParts = ({ area }, parts = []) =>
     parts.forEach(({ part }) => area.querySelectorAll(`:scope > .${part}`).forEach((element) => element.remove()))
+
+  // cubic-bezier(x1, y1, x2, y2): the time is found by Newton's method inside a shrinking bracket. Outside 0..1 it holds.
+  function bezier() {
+    const on = (a, b, s) => 3 * (1 - s) * s * ((1 - s) * a + s * b) + s ** 3
+    return (share) => {
+      let [low, high, s] = [0, 1, share]
+      for (let step = 0; step < 40; step++) {
+        const error = on(0.2, 0.2, s) - share
+        if (error > 0) high = s
+        else low = s
+        const next = s - error / (3 * (1 - s) ** 2 * 0.2 + 6 * (1 - s) * s * (0.2 - 0.2) + 3 * s * s * (1 - 0.2))
+        s = next > low && next < high ? next : (low + high) / 2
+      }
+      return on(0.7, 1, s)
+    }
+  }
 
   // Where elements lie, and since when that is known.
   const frames = new Map()
@@ -217,9 +238,9 @@
 
   // What is missing halves every 40 ms.
   // The gap halves again and again, in the same time each.
-  function glide({ gap, since }, t) {
+  function glide({ gap, since, band }, t) {
     const left = gap * 2 ** ((since - t) / 40)
-    return { gap: left, speed: 0, moves: Math.abs(left) > 0.01 }
+    return { gap: left, speed: 0, moves: Math.abs(left) > band }
   }
 
   // What is not taken apart: letters that fonts join, and words of scripts whose letters change beside others.
@@ -273,6 +294,9 @@
     return pieces
   }
 
+  // The letters that are laid over a text, by what holds it; how near the pointer has to be to them, px, and when the stylesheet was asked for that.
+  const laid = new WeakMap()
+
   function layLetters(host, home, { part, lays }) {
     const { toFrame } = frameOf(host)
     const isUpright = Math.abs(toFrame.b) + Math.abs(toFrame.c) < 1e-6
@@ -280,35 +304,83 @@
       const { left, top, width, height } = range.getBoundingClientRect()
       const { x, y } = toFrame.transformPoint({ x: left + width / 2, y: top + height / 2 })
       const { color, fontFamily, fontSize, fontStyle, fontWeight, letterSpacing, textTransform } = getComputedStyle(parent)
-      const letter = document.createElement('span')
-      letter.className = part
-      letter.dataset.part = ''
-      letter.textContent = range.toString().replace(/\s+/g, ' ')
+      const element = document.createElement('span')
+      element.className = part
+      element.dataset.part = ''
+      element.textContent = range.toString().replace(/\s+/g, ' ')
+      element.style.left = `${x}px`
+      element.style.top = `${y}px`
+      if (isUpright) element.style.lineHeight = `${height * toFrame.d}px`
       if (parent !== host) {
-        letter.style.fontFamily = fontFamily
-        letter.style.fontSize = fontSize
-        letter.style.fontStyle = fontStyle
-        letter.style.letterSpacing = letterSpacing
-        letter.style.textTransform = textTransform
+        element.style.fontFamily = fontFamily
+        element.style.fontSize = fontSize
+        element.style.fontStyle = fontStyle
+        element.style.letterSpacing = letterSpacing
+        element.style.textTransform = textTransform
       }
-      if (isUpright) letter.style.lineHeight = `${height * toFrame.d}px`
-      letter.style.setProperty('--letter-x', x.toFixed(2))
-      letter.style.setProperty('--letter-y', y.toFixed(2))
-      letter.style.setProperty('--letter-weight', fontWeight)
-      letter.style.setProperty('--letter-colour', color)
-      return letter
+      element.style.setProperty('--letter-weight', fontWeight)
+      element.style.setProperty('--letter-colour', color)
+      return { element, x, y, near: 0 }
     })
-    home.replaceChildren(...letters)
+    laid.set(host, { letters, reachPx: 1, askedAt: NaN })
+    home.replaceChildren(...letters.map(({ element }) => element))
   }
+
+  // Tells each letter of a place that the pointer reaches, or did, how near it is.
+  function tellNear({ parts = [] }, { area, followers }, t) {
+    const own = laid.get(area)
+    const part = parts.find(({ reach }) => reach)
+    if (!own?.letters[0]?.element.isConnected || !part) return
+    if (!(t - own.askedAt < 200)) {
+      own.reachPx = parseFloat(getComputedStyle(area).getPropertyValue(part.reach ?? '')) || 1
+      own.askedAt = t
+    }
+    const at = { x: 0, y: 0, here: 0 }
+    for (const follower of followers) if (follower.value.nears) at[follower.value.nears] = valueAt(follower, t)
+    for (const letter of own.letters) {
+      const [dx, dy] = [letter.x - at.x, letter.y - at.y]
+      const far = Math.hypot(dx, dy)
+      const near = far < own.reachPx ? at.here * (0.5 + 0.5 * Math.cos((Math.PI * far) / own.reachPx)) : 0
+      if (near === letter.near) continue
+      letter.near = near
+      const { style } = letter.element
+      style.setProperty('--near', near.toFixed(4))
+    }
+  }
+
+  const rest = { gap: 0, speed: 0, moves: false }
+
+  // From where it is to the target in a given time, after a delay.
+  function timed(
+    { gap, since, share: part = 1 },
+    t,
+    durationMs,
+  ) {
+    const share = (t - since) / (durationMs * part)
+    return gap && share < 1 ? { gap: gap * (1 - (share > 0 ? ease(share) : 0)), speed: 0, moves: true } : rest
+  }
+
+  // What turns back to where it came from takes its time for as much of the way as it has gone, as transitions do.
+  function shorten(follower, target, missing) {
+    const { gap, share = 1, from = NaN, band } = follower
+    const isBack = missing && gap && Math.abs(target - from) <= band
+    follower.share = isBack ? Math.min(1, Math.abs((1 - missing / gap) * share + 1 - share)) : 1
+    follower.from = isBack ? follower.target : follower.target + missing
+  }
+
+  const ease = bezier()
+  const comes = (follower, t) => timed(follower, t, 200)
+  const goes = (follower, t) => timed(follower, t, 500)
 
   // Within 160px of the pointer each letter of each card is 100% as large, of the weight 0, and rises by 0px.
   const effect = {
     insets: () => [-160, -160, -160, -160],
-    parts: [{ part: 'card-letters-letters' }, { part: 'card-letters-letter', inside: 'card-letters-letters', lays: 'letters' }],
+    parts: [{ part: 'card-letters-letters' }, { part: 'card-letters-letter', inside: 'card-letters-letters', lays: 'letters', reach: '--card-letters-reach' }],
     places: new Map(),
     values: [
-      { property: '--card-letters-x', read: ({ x }) => x },
-      { property: '--card-letters-y', read: ({ y }) => y },
+      { read: () => 1, nears: 'here', band: 0.0001, feel: comes, going: goes },
+      { read: ({ x }) => x, nears: 'x', holds: true, band: 0.01, feel: glide, seenBy: 0 },
+      { read: ({ y }) => y, nears: 'y', holds: true, band: 0.01, feel: glide, seenBy: 0 },
     ],
   }
 

@@ -183,6 +183,12 @@
     return moves ? follower.target + gap : follower.target
   }
 
+  // What a value is written on: parts are looked for once, as long as they are there.
+  function seenOnParts(place, follower) {
+    if (!follower.seen?.[0]?.isConnected) follower.seen = [...targetsOf(place, follower.value)]
+    return follower.seen
+  }
+
   // Writes the values of a place at t; tells whether it goes on.
   function write(effect, place, t) {
     if (!place.element.hasAttribute('data-card-magnifier')) {
@@ -204,7 +210,8 @@
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = follower.feel(follower, t)
-      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits))
+      for (const target of seenOnParts(place, follower))
+          target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits) + (value.isLength ? 'px' : ''))
       if (moves) place.moves = true
     }
     showParts(place)
@@ -228,7 +235,7 @@
   // What is seen only with the pointer is gone once all of it has come to rest: what nobody sees costs nothing.
   function showParts({ area, look, moves }) {
     const isSeen = look.shown !== 'off'
-    for (const part of area.querySelectorAll(':scope > .card-magnifier-lens')) part.style.visibility = isSeen || moves ? '' : 'hidden'
+    for (const part of area.querySelectorAll(':scope > .card-magnifier-hand')) part.style.visibility = isSeen || moves ? '' : 'hidden'
   }
 
   // A copy within copies of all that an element lies in, and beside copies of what stands beside these, so that the page's rules match there as
@@ -258,7 +265,7 @@
       const focused =
         !!target &&
         place.area.contains(target) &&
-        (true)
+        true
       if (focused !== place.focused) {
         place.focused = focused
         followCauses(place, pointer.time)
@@ -327,7 +334,7 @@
   const mostCopied = 2000
 
   // So many at a time, and for so long, ms.
-  const copiedAtOnce = 150
+  const copiedAtOnce = 80
 
   const copyingMs = 5
   // What the copy of a host is, whatever the page has it: flat, where the host is.
@@ -351,6 +358,7 @@
       films: new Map(),
       left: mostCopied,
       room: 0,
+      until: 0,
       isAwaited: false,
     }
     const wakes = new MutationObserver(() => {
@@ -382,7 +390,7 @@
     root.adoptedStyleSheets = [...document.adoptedStyleSheets]
     let ground = host
     while (ground && /^transparent|, 0\)$/.test(getComputedStyle(ground).backgroundColor)) ground = ground.parentElement
-    lens.style.backgroundColor = ground ? getComputedStyle(ground).backgroundColor : 'Canvas'
+    lens.style.setProperty('--ground', ground ? getComputedStyle(ground).backgroundColor : 'Canvas')
     followHost(live)
   }
 
@@ -391,7 +399,7 @@
     const { host } = live
     const observer = new MutationObserver((records) => {
       for (const record of records) followChange(live, record)
-      makeOn(live)
+      if (live.unmade.size > 0) makeOn(live)
     })
     observer.observe(host, { subtree: true, childList: true, characterData: true, attributes: true })
     const sizes = new ResizeObserver(() => makeOn(live))
@@ -443,20 +451,22 @@
   // Makes some more of a copy: all is read first, then written.
   function make(live) {
     const { host, copies, unmade } = live
-    const until = performance.now() + copyingMs
     const { width, height } = getComputedStyle(host)
     const made = []
     live.room = copiedAtOnce
-    while (unmade.size > 0 && live.room > 0 && performance.now() < until) {
+    live.until = performance.now() + copyingMs
+    while (unmade.size > 0 && goesOn(live)) {
       const [source] = [...unmade].reduce((nearest, each) => (each[1] < nearest[1] ? each : nearest))
       unmade.delete(source)
       made.push([source, childrenOf(live, source), source.scrollTop !== 0 || source.scrollLeft !== 0 || source.matches('select')])
     }
     for (const [source, children, isOther] of made) {
       const copy = copies.get(source)
-      // It is as large as what it holds again.
-      if (source !== host) copy.style.cssText = source.style.cssText
-      copy.replaceChildren(...children)
+      // Once all of it is there it is as large as that again.
+      if (source !== host && !unmade.has(source)) copy.style.cssText = source.style.cssText
+      const known = [...copy.childNodes]
+      if (known.every((node, i) => node === children[i])) copy.append(...children.slice(known.length))
+      else copy.replaceChildren(...children)
       if (isOther) keepState(live, source)
     }
     const { style } = copies.get(host)
@@ -469,12 +479,29 @@
     if (width && height) canvas.getContext('2d')?.drawImage(film, 0, 0)
   }
 
+  // What is nearer than this is copied at once, px.
+  const nearPx = 100
+
   // What is copied without what it holds: it is heard, runs, or has a page of its own.
   const emptied = 'audio, iframe, object, embed, script'
 
-  // Copies of what an element holds: those that there are go on. What has much in it is as large as that, and filled later.
-  const childrenOf = (live, source) =>
-    [...source.childNodes].filter((node) => node !== live.lens).map((node) => live.copies.get(node) ?? copyOf(live, node))
+  // Whether more may be copied before the browser goes on.
+  const goesOn = ({ room, until }) => room > 0 && performance.now() < until
+
+  // Copies of what an element holds: those that there are go on. What has much in it and is not near is as large as that, and filled later; so is
+  // what there is no time for now.
+  function childrenOf(live, source) {
+    const children = []
+    for (const node of source.childNodes) {
+      const known = live.copies.get(node)
+      if (!known && !goesOn(live)) {
+        live.unmade.set(source, farOf(source))
+        break
+      }
+      if (node !== live.lens) children.push(known ?? copyOf(live, node))
+    }
+    return children
+  }
 
   function copyOf(live, node) {
     if (!(node instanceof Element)) {
@@ -489,7 +516,8 @@
     if (!node.firstChild || node.matches(`${emptied}, video, canvas`)) return copy
     const { display, width, height } = getComputedStyle(node)
     // What lies in lines has no size of its own.
-    if (node.childElementCount === 0 || /^(inline|contents)$/.test(display)) copy.append(...childrenOf(live, node))
+    if (node.childElementCount === 0 || /^(inline|contents)$/.test(display) || (farOf(node) < nearPx && goesOn(live)))
+      copy.append(...childrenOf(live, node))
     else {
       Object.assign(copy.style, { width, height })
       copy.style.overflow = 'clip'
@@ -764,15 +792,15 @@
   // Over each card a round lens of 190px shows what is under the pointer 2.5 times as large, with a rim of 5px in #e9e2d0.
   const effects = [
     {
-      parts: [{ part: 'card-magnifier-lens' }, { part: 'card-magnifier-near', inside: 'card-magnifier-lens' }, { part: 'card-magnifier-glass', inside: 'card-magnifier-near', copiesLive: true, zoom: 2.5 }, { part: 'card-magnifier-rim', inside: 'card-magnifier-lens' }],
+      parts: [{ part: 'card-magnifier-hand' }, { part: 'card-magnifier-lens', inside: 'card-magnifier-hand' }, { part: 'card-magnifier-near', inside: 'card-magnifier-lens' }, { part: 'card-magnifier-glass', inside: 'card-magnifier-near', copiesLive: true, zoom: 2.5 }, { part: 'card-magnifier-rim', inside: 'card-magnifier-lens' }],
       deeds: [{ looks: ['off', 'on', 'pressed', 'still'], attributes: [['tabindex', '0'], ['role', 'group'], ['aria-label', 'Magnifier: arrow keys move it, plus and minus change how large']], unless: 'a[href], button, input, select, textarea, summary, [tabindex]', onSelf: true }],
       places: new Map(),
       values: [
-        { property: '--card-magnifier-here', read: ({ place }) => ({ on: 1 })[place.look?.shown ?? 'off'] ?? 0, leave: ({ place }) => ({ on: 1 })[place.look?.shown ?? 'off'] ?? 0, byLook: true, pose: 0, band: 0.0001, digits: 5, feel: comes, going: goes, onParts: ':scope > .card-magnifier-lens' },
-        { property: '--card-magnifier-x', read: ({ x, width }) => x - width / 2, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, seenBy: 0, onParts: ':scope > .card-magnifier-lens, :scope > .card-magnifier-lens > .card-magnifier-near > .card-magnifier-glass' },
-        { property: '--card-magnifier-y', read: ({ y, height }) => y - height / 2, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, seenBy: 0, onParts: ':scope > .card-magnifier-lens, :scope > .card-magnifier-lens > .card-magnifier-near > .card-magnifier-glass' },
-        { property: '--card-magnifier-pinch', read: (at, follower) => pinched(at, follower), pose: 1, holds: true, band: 0.000272, digits: 4, feel: glide, onParts: ':scope > .card-magnifier-lens > .card-magnifier-near' },
-        { property: '--card-magnifier-finger', read: () => (pointer.isTouch ? (pointer.y < 238 ? 1 : -1) : 0), pose: 0, holds: true, band: 0.0002, digits: 4, feel: glide, onParts: ':scope > .card-magnifier-lens' },
+        { property: '--card-magnifier-here', read: ({ place }) => ({ on: 1 })[place.look?.shown ?? 'off'] ?? 0, leave: ({ place }) => ({ on: 1 })[place.look?.shown ?? 'off'] ?? 0, byLook: true, pose: 0, band: 0.0001, digits: 5, feel: comes, going: goes, onParts: ':scope > .card-magnifier-hand' },
+        { property: '--card-magnifier-x', read: ({ x, width }) => x - width / 2, pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: direct, seenBy: 0, onParts: ':scope > .card-magnifier-hand, :scope > .card-magnifier-hand > .card-magnifier-lens > .card-magnifier-near > .card-magnifier-glass' },
+        { property: '--card-magnifier-y', read: ({ y, height }) => y - height / 2, pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: direct, seenBy: 0, onParts: ':scope > .card-magnifier-hand, :scope > .card-magnifier-hand > .card-magnifier-lens > .card-magnifier-near > .card-magnifier-glass' },
+        { property: '--card-magnifier-pinch', read: (at, follower) => pinched(at, follower), pose: 1, holds: true, band: 0.000272, digits: 4, feel: glide, onParts: ':scope > .card-magnifier-hand > .card-magnifier-lens > .card-magnifier-near' },
+        { property: '--card-magnifier-finger', read: () => (pointer.isTouch ? (pointer.y < 238 ? 1 : -1) : 0), pose: 0, holds: true, band: 0.0002, digits: 4, feel: glide, onParts: ':scope > .card-magnifier-hand' },
       ],
     },
   ]

@@ -191,7 +191,7 @@
       const focused =
         !!target &&
         [place.area, place.beside].some((home) => home?.contains(target)) &&
-        (true)
+        true
       if (focused !== place.focused) {
         place.focused = focused
         followCauses(place, pointer.time)
@@ -279,7 +279,7 @@
     const { look } = place
     let changed = change(look, event)
     if (look.state === 'going') {
-      if (event === 'go') look.dueAt = t + (320)
+      if (event === 'go') look.dueAt = t + 320
       if (look.dueAt <= t) changed = change(look, 'due') || changed
     }
     if (look.state === 'on') look.dueAt = Infinity

@@ -145,22 +145,19 @@
     )
   }
 
-  const windowFrame = () => ({
-    toFrame: new DOMMatrix([1, 0, 0, 1, -0, -0]),
-    width: document.documentElement.clientWidth,
-    height: document.documentElement.clientHeight,
-    border: none,
-    radii: none,
-  })
+  // In the window a point is where it is.
+  const asItIs = new DOMMatrix()
+
+  const measureWindow = () => ({ toFrame: asItIs, width: document.documentElement.clientWidth, height: document.documentElement.clientHeight, border: none, radii: none })
   // Where an area lies: its element, the box around a group, or the window.
   function areaFrame(effect, area) {
-    if (effect.isWindow) return windowFrame()
+    if (effect.isWindow) return frameOf(document, measureWindow)
     return frameOf(area, effect.measure)
   }
 
   // Whether the pointer is on an area: on its element, on one of a group, or on what is bridged or joined to it.
   function holds(effect, area) {
-    if (effect.isWindow) return hasPointer(windowFrame())
+    if (effect.isWindow) return hasPointer(frameOf(document, measureWindow))
     return hasPointer(frameOf(area, effect.measure))
   }
 
@@ -247,15 +244,22 @@
   }
 
   const set = (target, value, shown) =>
-    target.style.setProperty(value.property, value.as ? String(value.as(shown)) : shown.toFixed(value.digits))
+    target.style.setProperty(value.property, value.as ? String(value.as(shown)) : shown.toFixed(value.digits) + (value.isLength ? 'px' : ''))
+
+  // What a value is written on: parts are looked for once, as long as they are there.
+  function seenOnParts(place, follower) {
+    if (!follower.seen?.[0]?.isConnected) follower.seen = [...targetsOf(place, follower.value)]
+    return follower.seen
+  }
 
   // Writes the links of a chain: one of them, or each on an element of its own.
   function writeChain(place, chain, t) {
     const { value } = chain
     const last = (value.links ?? 1) - 1
     let k = 0
-    for (const target of targetsOf(place, value)) set(target, value, linkAt(chain, Math.min(k++, last), t))
-    if (linkMoves(chain, last, t)) place.moves = true
+    for (const target of value.isOfParts ? seenOnParts(place, chain) : targetsOf(place, value))
+      set(target, value, chain.target + missingOf(chain, Math.min(k++, last), t))
+    if (missingOf(chain, last, t) !== 0) place.moves = true
   }
 
   // Says on an element that an effect is at work on it: from now on its rules count.
@@ -293,7 +297,8 @@
       else {
         const { gap, moves } = follower.feel(follower, t)
         if (value.property)
-          for (const target of targetsOf(place, value)) set(target, value, moves ? follower.target + gap : follower.target)
+          for (const target of value.isOfParts ? seenOnParts(place, follower) : targetsOf(place, value))
+            set(target, value, moves ? follower.target + gap : follower.target)
         if (moves) place.moves = true
       }
     }
@@ -440,28 +445,24 @@
     }
   }
 
-  // What link k of a chain of equal glides is missing after so many half-lives: e^-x * sum over j of x^j / j! * gap(k - j).
-  function missingOf({ gaps = [], halfLifeMs = 1, since }, k, t, sizeOf = (gap) => gap) {
+  // What link k of a chain of equal glides is missing after so many half-lives: e^-x * sum over j of x^j / j! * gap(k - j). It is at rest where the
+  // sizes of all of them come to less than what can be seen, once every one of them falls.
+  function missingOf({ gaps = [], halfLifeMs = 1, since, band }, k, t) {
     const x = (Math.LN2 * Math.max(0, t - since)) / halfLifeMs
-    let [sum, term] = [0, Math.exp(-x)]
+    let [sum, bound, term] = [0, 0, Math.exp(-x)]
     for (let j = 0; j <= k; j++) {
-      sum += term * sizeOf(gaps[k - j] ?? 0)
+      const missing = term * (gaps[k - j] ?? 0)
+      sum += missing
+      bound += Math.abs(missing)
       term *= x / (j + 1)
     }
-    return sum
+    // As long as it moves it is not 0.
+    return bound > band || (bound > 0 && x < k) ? sum || Number.MIN_VALUE : 0
   }
-
-  // Whether link k moves: from when on every term falls, the sum of their sizes bounds what is still to come.
-  function linkMoves(chain, k, t) {
-    const bound = missingOf(chain, k, t, Math.abs)
-    return bound > 0 && (bound > chain.band || (Math.LN2 * (t - chain.since)) / (chain.halfLifeMs ?? 1) < k)
-  }
-
-  const linkAt = (chain, k, t) => chain.target + (linkMoves(chain, k, t) ? missingOf(chain, k, t) : 0)
   // Turns a chain to a new target: each link goes on from where it is.
   function turnChain(chain, target, halfLifeMs, t) {
     if (chain.target === target && chain.halfLifeMs === halfLifeMs) return
-    const gaps = (chain.gaps ?? []).map((_, k) => linkAt(chain, k, t) - target)
+    const gaps = (chain.gaps ?? []).map((_, k) => (chain.target + missingOf(chain, k, t)) - target)
     Object.assign(chain, { target, halfLifeMs, gaps, since: t })
   }
 
@@ -1076,7 +1077,7 @@
       parts: [{ part: 'by-day-wipe-line', reached: true, role: 'slider', shows: '0.24', namedBy: ['.by-day', '.by-night'] }],
       places: new Map(),
       values: [
-        { property: '--by-day-wipe-front-x', read: ({ x, width }) => x - width / 2, pose: 0.24, leave: (at) => shareOfArea(at, plain).x - at.width / 2, bySize: true, band: 0.01, digits: 3, feel: follows, onSelf: true },
+        { property: '--by-day-wipe-front-x', read: ({ x, width }) => x - width / 2, pose: 0.24, isLength: true, leave: (at) => shareOfArea(at, plain).x - at.width / 2, bySize: true, band: 0.01, digits: 3, feel: follows, onSelf: true },
       ],
     },
     {
@@ -1094,7 +1095,7 @@
       measure: plain,
       places: new Map(),
       values: [
-        { property: '--by-day-wipe-back-x', read: ({ x, width }) => x - width / 2, pose: 0.24, leave: (at) => shareOfArea(at, plain).x - at.width / 2, bySize: true, band: 0.01, digits: 3, feel: follows, onSelf: true },
+        { property: '--by-day-wipe-back-x', read: ({ x, width }) => x - width / 2, pose: 0.24, isLength: true, leave: (at) => shareOfArea(at, plain).x - at.width / 2, bySize: true, band: 0.01, digits: 3, feel: follows, onSelf: true },
       ],
     },
     {
@@ -1112,7 +1113,7 @@
       measure: turned,
       places: new Map(),
       values: [
-        { property: '--by-day-wipe-rider-x', read: ({ x, width }) => x - width / 2, pose: 0.24, leave: (at) => shareOfArea(at, turned).x - at.width / 2, bySize: true, band: 0.01, digits: 3, feel: follows, onSelf: true },
+        { property: '--by-day-wipe-rider-x', read: ({ x, width }) => x - width / 2, pose: 0.24, isLength: true, leave: (at) => shareOfArea(at, turned).x - at.width / 2, bySize: true, band: 0.01, digits: 3, feel: follows, onSelf: true },
       ],
     },
     {
@@ -1163,8 +1164,8 @@
       measure: plain,
       places: new Map(),
       values: [
-        { property: '--above-porthole-x', read: ({ x, border }) => x + border[3], pose: 0, holds: true, band: 0.01, digits: 3, feel: follows, seenBy: 2, onSelf: true },
-        { property: '--above-porthole-y', read: ({ y, border }) => y + border[0], pose: 0, holds: true, band: 0.01, digits: 3, feel: follows, seenBy: 2, onSelf: true },
+        { property: '--above-porthole-x', read: ({ x, border }) => x + border[3], pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: follows, seenBy: 2, onSelf: true },
+        { property: '--above-porthole-y', read: ({ y, border }) => y + border[0], pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: follows, seenBy: 2, onSelf: true },
         { property: '--above-porthole-here', read: () => 1, pose: 0, band: 0.0001, digits: 5, feel: comes, going: goes, onSelf: true },
         { property: '--above-porthole-fast', read: ({ t }) => speedAt(t), due: ({ t }) => speedAt(Math.floor(t / 4) * 4) ? ((Math.floor(t / 4) + 1) * 4) : Infinity, pose: 0, curve: bend, band: 0.0001, digits: 5, feel: glide, onSelf: true },
         { property: '--above-porthole-wave', read: ({ t }) => (t / 5200) % 1, due: ({ t }) => (Math.floor(t / 4) + 1) * 4, isEndless: true, pose: 0.25, curve: bend2, band: 0.0002, digits: 4, feel: direct, onSelf: true },
@@ -1206,8 +1207,8 @@
       measure: sliding,
       places: new Map(),
       values: [
-        { property: '--lamp-follow-x', read: ({ x, width }) => x - width / 2, pose: 0, curve: bend3, holds: true, band: 0.12, digits: 2, feel: follows3, onSelf: true },
-        { property: '--lamp-follow-y', read: ({ y, height }) => y - height / 2, pose: 0, curve: bend3, holds: true, band: 0.12, digits: 2, feel: follows3, onSelf: true },
+        { property: '--lamp-follow-x', read: ({ x, width }) => x - width / 2, pose: 0, isLength: true, curve: bend3, holds: true, band: 0.12, digits: 2, feel: follows3, onSelf: true },
+        { property: '--lamp-follow-y', read: ({ y, height }) => y - height / 2, pose: 0, isLength: true, curve: bend3, holds: true, band: 0.12, digits: 2, feel: follows3, onSelf: true },
       ],
     },
     // In the sky, the swarm slides by 22px and the starry sky by 6px, against the pointer, across only.
@@ -1240,11 +1241,11 @@
       shownWhileOn: '.cursor-point',
       places: new Map(),
       values: [
-        { property: '--cursor-x', read: ({ x }) => x, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, onParts: '.cursor-point' },
-        { property: '--cursor-y', read: ({ y }) => y, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, onParts: '.cursor-point' },
-        { property: '--cursor-there', read: () => 1, pose: 0, band: 0.0001, digits: 5, feel: direct, onParts: '.cursor-point' },
+        { property: '--cursor-x', read: ({ x }) => x, pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: direct, onParts: '.cursor-point', isOfParts: true },
+        { property: '--cursor-y', read: ({ y }) => y, pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: direct, onParts: '.cursor-point', isOfParts: true },
+        { property: '--cursor-there', read: () => 1, pose: 0, band: 0.0001, digits: 5, feel: direct, onParts: '.cursor-point', isOfParts: true },
         { read: (at, { reading }) => overOf(['.sheet', '.ticket', '.under-glass'], reading), zone: 'over', pose: 0, band: 0.0003, digits: 4, feel: direct, onSelf: true },
-        { property: '--cursor-press', read: () => (pointer.buttons ? 1 : 0), pose: 0, band: 0.0001, digits: 5, feel: comes2, onParts: '.cursor-point > .cursor-shape' },
+        { property: '--cursor-press', read: () => (pointer.buttons ? 1 : 0), pose: 0, band: 0.0001, digits: 5, feel: comes2, onParts: '.cursor-point > .cursor-shape', isOfParts: true },
       ],
     },
     // Behind the pointer over every page, dots, 10 pieces from 6px to 3px in #e8c25a; they follow one another.
@@ -1264,8 +1265,8 @@
       parts: [{ part: 'trail-pieces', host: 'top' }, { part: 'trail-piece', inside: 'trail-pieces', count: 10, isNumbered: true }],
       places: new Map(),
       values: [
-        { property: '--trail-x', read: ({ x }) => x, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, links: 10, halfLifeMs: 23.567004139, seenBy: 2, onParts: '.trail-pieces > .trail-piece' },
-        { property: '--trail-y', read: ({ y }) => y, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, links: 10, halfLifeMs: 23.567004139, seenBy: 2, onParts: '.trail-pieces > .trail-piece' },
+        { property: '--trail-x', read: ({ x }) => x, pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: direct, links: 10, halfLifeMs: 23.567004139, seenBy: 2, onParts: '.trail-pieces > .trail-piece', isOfParts: true },
+        { property: '--trail-y', read: ({ y }) => y, pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: direct, links: 10, halfLifeMs: 23.567004139, seenBy: 2, onParts: '.trail-pieces > .trail-piece', isOfParts: true },
         { read: () => 1, pose: 0, band: 0.0001, digits: 5, feel: direct, onSelf: true },
       ],
     },

@@ -159,21 +159,19 @@
     )
   }
 
-  const windowFrame = () => ({
-    toFrame: new DOMMatrix([1, 0, 0, 1, -0, -0]),
-    width: document.documentElement.clientWidth,
-    height: document.documentElement.clientHeight,
-    border: none,
-  })
+  // In the window a point is where it is.
+  const asItIs = new DOMMatrix()
+
+  const measureWindow = () => ({ toFrame: asItIs, width: document.documentElement.clientWidth, height: document.documentElement.clientHeight, border: none })
   // Where an area lies: its element, the box around a group, or the window.
   function areaFrame(effect, area) {
-    if (effect.isWindow) return windowFrame()
+    if (effect.isWindow) return frameOf(document, measureWindow)
     return frameOf(area, effect.measure)
   }
 
   // Whether the pointer is on an area: on its element, on one of a group, or on what is bridged or joined to it.
   function holds(effect, area) {
-    if (effect.isWindow) return hasPointer(windowFrame())
+    if (effect.isWindow) return hasPointer(frameOf(document, measureWindow))
     return hasPointer(frameOf(area, effect.measure))
   }
 
@@ -243,15 +241,22 @@
   }
 
   const set = (target, value, shown) =>
-    target.style.setProperty(value.property, shown.toFixed(value.digits))
+    target.style.setProperty(value.property, shown.toFixed(value.digits) + (value.isLength ? 'px' : ''))
+
+  // What a value is written on: parts are looked for once, as long as they are there.
+  function seenOnParts(place, follower) {
+    if (!follower.seen?.[0]?.isConnected) follower.seen = [...targetsOf(place, follower.value)]
+    return follower.seen
+  }
 
   // Writes the links of a chain: one of them, or each on an element of its own.
   function writeChain(place, chain, t) {
     const { value } = chain
     const last = (value.links ?? 1) - 1
     let k = 0
-    for (const target of targetsOf(place, value)) set(target, value, linkAt(chain, Math.min(k++, last), t))
-    if (linkMoves(chain, last, t)) place.moves = true
+    for (const target of value.isOfParts ? seenOnParts(place, chain) : targetsOf(place, value))
+      set(target, value, chain.target + missingOf(chain, Math.min(k++, last), t))
+    if (missingOf(chain, last, t) !== 0) place.moves = true
   }
 
   // Says on an element that an effect is at work on it: from now on its rules count.
@@ -293,7 +298,8 @@
       else {
         const { gap, moves } = follower.feel(follower, t)
         if (value.property)
-          for (const target of targetsOf(place, value)) set(target, value, moves ? follower.target + gap : follower.target)
+          for (const target of value.isOfParts ? seenOnParts(place, follower) : targetsOf(place, value))
+            set(target, value, moves ? follower.target + gap : follower.target)
         if (moves) place.moves = true
       }
     }
@@ -399,7 +405,7 @@
       const focused =
         !!target &&
         place.area.contains(target) &&
-        (true)
+        true
       if (focused !== place.focused) {
         place.focused = focused
         if (effect.turnsLooks) followCauses(effect, place, pointer.time)
@@ -429,28 +435,24 @@
     }
   }
 
-  // What link k of a chain of equal glides is missing after so many half-lives: e^-x * sum over j of x^j / j! * gap(k - j).
-  function missingOf({ gaps = [], halfLifeMs = 1, since }, k, t, sizeOf = (gap) => gap) {
+  // What link k of a chain of equal glides is missing after so many half-lives: e^-x * sum over j of x^j / j! * gap(k - j). It is at rest where the
+  // sizes of all of them come to less than what can be seen, once every one of them falls.
+  function missingOf({ gaps = [], halfLifeMs = 1, since, band }, k, t) {
     const x = (Math.LN2 * Math.max(0, t - since)) / halfLifeMs
-    let [sum, term] = [0, Math.exp(-x)]
+    let [sum, bound, term] = [0, 0, Math.exp(-x)]
     for (let j = 0; j <= k; j++) {
-      sum += term * sizeOf(gaps[k - j] ?? 0)
+      const missing = term * (gaps[k - j] ?? 0)
+      sum += missing
+      bound += Math.abs(missing)
       term *= x / (j + 1)
     }
-    return sum
+    // As long as it moves it is not 0.
+    return bound > band || (bound > 0 && x < k) ? sum || Number.MIN_VALUE : 0
   }
-
-  // Whether link k moves: from when on every term falls, the sum of their sizes bounds what is still to come.
-  function linkMoves(chain, k, t) {
-    const bound = missingOf(chain, k, t, Math.abs)
-    return bound > 0 && (bound > chain.band || (Math.LN2 * (t - chain.since)) / (chain.halfLifeMs ?? 1) < k)
-  }
-
-  const linkAt = (chain, k, t) => chain.target + (linkMoves(chain, k, t) ? missingOf(chain, k, t) : 0)
   // Turns a chain to a new target: each link goes on from where it is.
   function turnChain(chain, target, halfLifeMs, t) {
     if (chain.target === target && chain.halfLifeMs === halfLifeMs) return
-    const gaps = (chain.gaps ?? []).map((_, k) => linkAt(chain, k, t) - target)
+    const gaps = (chain.gaps ?? []).map((_, k) => (chain.target + missingOf(chain, k, t)) - target)
     Object.assign(chain, { target, halfLifeMs, gaps, since: t })
   }
 
@@ -522,7 +524,7 @@
   const mostCopied = 2000
 
   // So many at a time, and for so long, ms.
-  const copiedAtOnce = 150
+  const copiedAtOnce = 80
 
   const copyingMs = 5
   // What the copy of a host is, whatever the page has it: flat, where the host is.
@@ -546,6 +548,7 @@
       films: new Map(),
       left: mostCopied,
       room: 0,
+      until: 0,
       isAwaited: false,
     }
     const wakes = new MutationObserver(() => {
@@ -577,7 +580,7 @@
     root.adoptedStyleSheets = [...document.adoptedStyleSheets]
     let ground = host
     while (ground && /^transparent|, 0\)$/.test(getComputedStyle(ground).backgroundColor)) ground = ground.parentElement
-    lens.style.backgroundColor = ground ? getComputedStyle(ground).backgroundColor : 'Canvas'
+    lens.style.setProperty('--ground', ground ? getComputedStyle(ground).backgroundColor : 'Canvas')
     followHost(live)
   }
 
@@ -586,7 +589,7 @@
     const { host } = live
     const observer = new MutationObserver((records) => {
       for (const record of records) followChange(live, record)
-      makeOn(live)
+      if (live.unmade.size > 0) makeOn(live)
     })
     observer.observe(host, { subtree: true, childList: true, characterData: true, attributes: true })
     const sizes = new ResizeObserver(() => makeOn(live))
@@ -638,20 +641,22 @@
   // Makes some more of a copy: all is read first, then written.
   function make(live) {
     const { host, copies, unmade } = live
-    const until = performance.now() + copyingMs
     const { width, height } = getComputedStyle(host)
     const made = []
     live.room = copiedAtOnce
-    while (unmade.size > 0 && live.room > 0 && performance.now() < until) {
+    live.until = performance.now() + copyingMs
+    while (unmade.size > 0 && goesOn(live)) {
       const [source] = [...unmade].reduce((nearest, each) => (each[1] < nearest[1] ? each : nearest))
       unmade.delete(source)
       made.push([source, childrenOf(live, source), source.scrollTop !== 0 || source.scrollLeft !== 0 || source.matches('select')])
     }
     for (const [source, children, isOther] of made) {
       const copy = copies.get(source)
-      // It is as large as what it holds again.
-      if (source !== host) copy.style.cssText = source.style.cssText
-      copy.replaceChildren(...children)
+      // Once all of it is there it is as large as that again.
+      if (source !== host && !unmade.has(source)) copy.style.cssText = source.style.cssText
+      const known = [...copy.childNodes]
+      if (known.every((node, i) => node === children[i])) copy.append(...children.slice(known.length))
+      else copy.replaceChildren(...children)
       if (isOther) keepState(live, source)
     }
     const { style } = copies.get(host)
@@ -664,12 +669,29 @@
     if (width && height) canvas.getContext('2d')?.drawImage(film, 0, 0)
   }
 
+  // What is nearer than this is copied at once, px.
+  const nearPx = 100
+
   // What is copied without what it holds: it is heard, runs, or has a page of its own.
   const emptied = 'audio, iframe, object, embed, script'
 
-  // Copies of what an element holds: those that there are go on. What has much in it is as large as that, and filled later.
-  const childrenOf = (live, source) =>
-    [...source.childNodes].filter((node) => node !== live.lens).map((node) => live.copies.get(node) ?? copyOf(live, node))
+  // Whether more may be copied before the browser goes on.
+  const goesOn = ({ room, until }) => room > 0 && performance.now() < until
+
+  // Copies of what an element holds: those that there are go on. What has much in it and is not near is as large as that, and filled later; so is
+  // what there is no time for now.
+  function childrenOf(live, source) {
+    const children = []
+    for (const node of source.childNodes) {
+      const known = live.copies.get(node)
+      if (!known && !goesOn(live)) {
+        live.unmade.set(source, farOf(source))
+        break
+      }
+      if (node !== live.lens) children.push(known ?? copyOf(live, node))
+    }
+    return children
+  }
 
   function copyOf(live, node) {
     if (!(node instanceof Element)) {
@@ -684,7 +706,8 @@
     if (!node.firstChild || node.matches(`${emptied}, video, canvas`)) return copy
     const { display, width, height } = getComputedStyle(node)
     // What lies in lines has no size of its own.
-    if (node.childElementCount === 0 || /^(inline|contents)$/.test(display)) copy.append(...childrenOf(live, node))
+    if (node.childElementCount === 0 || /^(inline|contents)$/.test(display) || (farOf(node) < nearPx && goesOn(live)))
+      copy.append(...childrenOf(live, node))
     else {
       Object.assign(copy.style, { width, height })
       copy.style.overflow = 'clip'
@@ -1278,11 +1301,11 @@
       shownWhileOn: '.cursor-point',
       places: new Map(),
       values: [
-        { property: '--cursor-x', read: ({ x }) => x, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, onParts: '.cursor-point' },
-        { property: '--cursor-y', read: ({ y }) => y, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, onParts: '.cursor-point' },
-        { property: '--cursor-there', read: () => 1, pose: 0, band: 0.0001, digits: 5, feel: direct, onParts: '.cursor-point' },
+        { property: '--cursor-x', read: ({ x }) => x, pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: direct, onParts: '.cursor-point', isOfParts: true },
+        { property: '--cursor-y', read: ({ y }) => y, pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: direct, onParts: '.cursor-point', isOfParts: true },
+        { property: '--cursor-there', read: () => 1, pose: 0, band: 0.0001, digits: 5, feel: direct, onParts: '.cursor-point', isOfParts: true },
         { read: (at, { reading }) => overOf(['.sheet', '.ticket', '.under-glass'], reading), zone: 'over', pose: 0, band: 0.0003, digits: 4, feel: direct, onSelf: true },
-        { property: '--cursor-press', read: () => (pointer.buttons ? 1 : 0), pose: 0, band: 0.0001, digits: 5, feel: comes, onParts: '.cursor-point > .cursor-shape' },
+        { property: '--cursor-press', read: () => (pointer.buttons ? 1 : 0), pose: 0, band: 0.0001, digits: 5, feel: comes, onParts: '.cursor-point > .cursor-shape', isOfParts: true },
       ],
     },
     // Over the wing a round lens of 230px shows what is under the pointer 3 times as large, with a rim of 7px in #c4a160.
@@ -1301,16 +1324,16 @@
       turnsLooks: true,
       takesKeys: true,
       escapes: true,
-      parts: [{ part: 'under-glass-magnifier-lens' }, { part: 'under-glass-magnifier-near', inside: 'under-glass-magnifier-lens' }, { part: 'under-glass-magnifier-glass', inside: 'under-glass-magnifier-near', copiesLive: true, zoom: 3 }, { part: 'under-glass-magnifier-rim', inside: 'under-glass-magnifier-lens' }],
+      parts: [{ part: 'under-glass-magnifier-hand' }, { part: 'under-glass-magnifier-lens', inside: 'under-glass-magnifier-hand' }, { part: 'under-glass-magnifier-near', inside: 'under-glass-magnifier-lens' }, { part: 'under-glass-magnifier-glass', inside: 'under-glass-magnifier-near', copiesLive: true, zoom: 3 }, { part: 'under-glass-magnifier-rim', inside: 'under-glass-magnifier-lens' }],
       deeds: [{ looks: ['off', 'on', 'pressed', 'still'], attributes: [['tabindex', '0'], ['role', 'group'], ['aria-label', 'Magnifier: arrow keys move it, plus and minus change how large']], unless: 'a[href], button, input, select, textarea, summary, [tabindex]', onSelf: true }],
-      shownWhileOn: ':scope > .under-glass-magnifier-lens',
+      shownWhileOn: ':scope > .under-glass-magnifier-hand',
       places: new Map(),
       values: [
-        { property: '--under-glass-magnifier-here', read: ({ place }) => ({ on: 1 })[place.look?.shown ?? 'off'] ?? 0, leave: ({ place }) => ({ on: 1 })[place.look?.shown ?? 'off'] ?? 0, byLook: true, pose: 0, band: 0.0001, digits: 5, feel: comes2, going: goes, onParts: ':scope > .under-glass-magnifier-lens' },
-        { property: '--under-glass-magnifier-x', read: ({ x, width }) => x - width / 2, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, seenBy: 0, onParts: ':scope > .under-glass-magnifier-lens, :scope > .under-glass-magnifier-lens > .under-glass-magnifier-near > .under-glass-magnifier-glass' },
-        { property: '--under-glass-magnifier-y', read: ({ y, height }) => y - height / 2, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, seenBy: 0, onParts: ':scope > .under-glass-magnifier-lens, :scope > .under-glass-magnifier-lens > .under-glass-magnifier-near > .under-glass-magnifier-glass' },
-        { property: '--under-glass-magnifier-pinch', read: (at, follower) => pinched(at, follower), pose: 1, holds: true, band: 0.000226666666667, digits: 4, feel: glide, onParts: ':scope > .under-glass-magnifier-lens > .under-glass-magnifier-near' },
-        { property: '--under-glass-magnifier-finger', read: () => (pointer.isTouch ? (pointer.y < 278 ? 1 : -1) : 0), pose: 0, holds: true, band: 0.0002, digits: 4, feel: glide, onParts: ':scope > .under-glass-magnifier-lens' },
+        { property: '--under-glass-magnifier-here', read: ({ place }) => ({ on: 1 })[place.look?.shown ?? 'off'] ?? 0, leave: ({ place }) => ({ on: 1 })[place.look?.shown ?? 'off'] ?? 0, byLook: true, pose: 0, band: 0.0001, digits: 5, feel: comes2, going: goes, onParts: ':scope > .under-glass-magnifier-hand', isOfParts: true },
+        { property: '--under-glass-magnifier-x', read: ({ x, width }) => x - width / 2, pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: direct, seenBy: 0, onParts: ':scope > .under-glass-magnifier-hand, :scope > .under-glass-magnifier-hand > .under-glass-magnifier-lens > .under-glass-magnifier-near > .under-glass-magnifier-glass', isOfParts: true },
+        { property: '--under-glass-magnifier-y', read: ({ y, height }) => y - height / 2, pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: direct, seenBy: 0, onParts: ':scope > .under-glass-magnifier-hand, :scope > .under-glass-magnifier-hand > .under-glass-magnifier-lens > .under-glass-magnifier-near > .under-glass-magnifier-glass', isOfParts: true },
+        { property: '--under-glass-magnifier-pinch', read: (at, follower) => pinched(at, follower), pose: 1, holds: true, band: 0.000226666666667, digits: 4, feel: glide, onParts: ':scope > .under-glass-magnifier-hand > .under-glass-magnifier-lens > .under-glass-magnifier-near', isOfParts: true },
+        { property: '--under-glass-magnifier-finger', read: () => (pointer.isTouch ? (pointer.y < 278 ? 1 : -1) : 0), pose: 0, holds: true, band: 0.0002, digits: 4, feel: glide, onParts: ':scope > .under-glass-magnifier-hand', isOfParts: true },
       ],
     },
     // Behind the pointer over every page, dots, 10 pieces from 6px to 3px in #e8c25a; they follow one another.
@@ -1330,8 +1353,8 @@
       parts: [{ part: 'trail-pieces', host: 'top' }, { part: 'trail-piece', inside: 'trail-pieces', count: 10, isNumbered: true }],
       places: new Map(),
       values: [
-        { property: '--trail-x', read: ({ x }) => x, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, links: 10, halfLifeMs: 23.567004139, seenBy: 2, onParts: '.trail-pieces > .trail-piece' },
-        { property: '--trail-y', read: ({ y }) => y, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, links: 10, halfLifeMs: 23.567004139, seenBy: 2, onParts: '.trail-pieces > .trail-piece' },
+        { property: '--trail-x', read: ({ x }) => x, pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: direct, links: 10, halfLifeMs: 23.567004139, seenBy: 2, onParts: '.trail-pieces > .trail-piece', isOfParts: true },
+        { property: '--trail-y', read: ({ y }) => y, pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: direct, links: 10, halfLifeMs: 23.567004139, seenBy: 2, onParts: '.trail-pieces > .trail-piece', isOfParts: true },
         { read: () => 1, pose: 0, band: 0.0001, digits: 5, feel: direct, onSelf: true },
       ],
     },

@@ -98,7 +98,7 @@
 
   // Where it lies on top of an element nothing foreign may be there; beyond its edges nothing can.
   function isMet(effect, over, area) {
-    const isOnIt = (element) => hasPointer(frameOf(element))
+    const isOnIt = (element) => hasPointer(frameOf(element, plain))
     if (!effect.insets || isOnIt(area)) return isClear(effect, over, area)
     return !effect.beyond || [...document.querySelectorAll(effect.beyond)].some(isOnIt)
   }
@@ -153,28 +153,26 @@
     )
   }
 
-  const windowFrame = () => ({
-    toFrame: new DOMMatrix([1, 0, 0, 1, -0, -0]),
-    width: document.documentElement.clientWidth,
-    height: document.documentElement.clientHeight,
-    border: none,
-  })
+  // In the window a point is where it is.
+  const asItIs = new DOMMatrix()
+
+  const measureWindow = () => ({ toFrame: asItIs, width: document.documentElement.clientWidth, height: document.documentElement.clientHeight, border: none })
   // Where an area lies: its element, the box around a group, or the window.
   function areaFrame(effect, area) {
-    if (effect.isWindow) return windowFrame()
-    return frameOf(area)
+    if (effect.isWindow) return frameOf(document, measureWindow)
+    return frameOf(area, plain)
   }
 
   // Where the values of a place are read.
   function readFrame(effect, place) {
-    if (effect.readsInWindow) return windowFrame()
+    if (effect.readsInWindow) return frameOf(document, measureWindow)
     return areaFrame(effect, place.area)
   }
 
   // Whether the pointer is on an area: on its element, on one of a group, or on what is bridged or joined to it.
   function holds(effect, area) {
-    if (effect.isWindow) return hasPointer(windowFrame(), effect.insets)
-    return hasPointer(frameOf(area), effect.insets)
+    if (effect.isWindow) return hasPointer(frameOf(document, measureWindow), effect.insets)
+    return hasPointer(frameOf(area, plain), effect.insets)
   }
 
   // Begins to follow the pointer in an element: everything lies at its pose.
@@ -250,15 +248,22 @@
   }
 
   const set = (target, value, shown) =>
-    target.style.setProperty(value.property, value.as ? String(value.as(shown)) : shown.toFixed(value.digits))
+    target.style.setProperty(value.property, value.as ? String(value.as(shown)) : shown.toFixed(value.digits) + (value.isLength ? 'px' : ''))
+
+  // What a value is written on: parts are looked for once, as long as they are there.
+  function seenOnParts(place, follower) {
+    if (!follower.seen?.[0]?.isConnected) follower.seen = [...targetsOf(place, follower.value)]
+    return follower.seen
+  }
 
   // Writes the links of a chain: one of them, or each on an element of its own.
   function writeChain(place, chain, t) {
     const { value } = chain
     const last = (value.links ?? 1) - 1
     let k = 0
-    for (const target of targetsOf(place, value)) set(target, value, linkAt(chain, Math.min(k++, last), t))
-    if (linkMoves(chain, last, t)) place.moves = true
+    for (const target of value.isOfParts ? seenOnParts(place, chain) : targetsOf(place, value))
+      set(target, value, chain.target + missingOf(chain, Math.min(k++, last), t))
+    if (missingOf(chain, last, t) !== 0) place.moves = true
   }
 
   // Says on an element that an effect is at work on it: from now on its rules count.
@@ -282,7 +287,8 @@
       else {
         const { gap, moves } = follower.feel(follower, t)
         if (value.property)
-          for (const target of targetsOf(place, value)) set(target, value, moves ? follower.target + gap : follower.target)
+          for (const target of value.isOfParts ? seenOnParts(place, follower) : targetsOf(place, value))
+            set(target, value, moves ? follower.target + gap : follower.target)
         if (moves) place.moves = true
       }
     }
@@ -406,7 +412,7 @@
       const focused =
         !!target &&
         place.area.contains(target) &&
-        (true)
+        true
       if (focused !== place.focused) {
         place.focused = focused
         if (effect.turnsLooks) followCauses(effect, place, pointer.time)
@@ -436,28 +442,24 @@
     }
   }
 
-  // What link k of a chain of equal glides is missing after so many half-lives: e^-x * sum over j of x^j / j! * gap(k - j).
-  function missingOf({ gaps = [], halfLifeMs = 1, since }, k, t, sizeOf = (gap) => gap) {
+  // What link k of a chain of equal glides is missing after so many half-lives: e^-x * sum over j of x^j / j! * gap(k - j). It is at rest where the
+  // sizes of all of them come to less than what can be seen, once every one of them falls.
+  function missingOf({ gaps = [], halfLifeMs = 1, since, band }, k, t) {
     const x = (Math.LN2 * Math.max(0, t - since)) / halfLifeMs
-    let [sum, term] = [0, Math.exp(-x)]
+    let [sum, bound, term] = [0, 0, Math.exp(-x)]
     for (let j = 0; j <= k; j++) {
-      sum += term * sizeOf(gaps[k - j] ?? 0)
+      const missing = term * (gaps[k - j] ?? 0)
+      sum += missing
+      bound += Math.abs(missing)
       term *= x / (j + 1)
     }
-    return sum
+    // As long as it moves it is not 0.
+    return bound > band || (bound > 0 && x < k) ? sum || Number.MIN_VALUE : 0
   }
-
-  // Whether link k moves: from when on every term falls, the sum of their sizes bounds what is still to come.
-  function linkMoves(chain, k, t) {
-    const bound = missingOf(chain, k, t, Math.abs)
-    return bound > 0 && (bound > chain.band || (Math.LN2 * (t - chain.since)) / (chain.halfLifeMs ?? 1) < k)
-  }
-
-  const linkAt = (chain, k, t) => chain.target + (linkMoves(chain, k, t) ? missingOf(chain, k, t) : 0)
   // Turns a chain to a new target: each link goes on from where it is.
   function turnChain(chain, target, halfLifeMs, t) {
     if (chain.target === target && chain.halfLifeMs === halfLifeMs) return
-    const gaps = (chain.gaps ?? []).map((_, k) => linkAt(chain, k, t) - target)
+    const gaps = (chain.gaps ?? []).map((_, k) => (chain.target + missingOf(chain, k, t)) - target)
     Object.assign(chain, { target, halfLifeMs, gaps, since: t })
   }
 
@@ -546,26 +548,10 @@
     measured = t
   }
 
-  function frameOf(element) {
+  function frameOf(element, measure) {
     const known = frames.get(element)
     if (known) return known
-    // Where an element lies that nothing turns or moves.
-    const { left, top, width, height } = element.getBoundingClientRect()
-    // A padding box: what takes a point of the window to the upper left corner of the border box, and the size of that, without the borders.
-    const toBox = new DOMMatrix([1, 0, 0, 1, -left, -top])
-    const style = getComputedStyle(element)
-    const border = [
-    parseFloat(style.borderTopWidth) || 0,
-    parseFloat(style.borderRightWidth) || 0,
-    parseFloat(style.borderBottomWidth) || 0,
-    parseFloat(style.borderLeftWidth) || 0,
-    ]
-    const frame = {
-      toFrame: new DOMMatrix([1, 0, 0, 1, -border[3], -border[0]]).multiply(toBox),
-      width: width - border[1] - border[3],
-      height: height - border[0] - border[2],
-      border,
-    }
+    const frame = measure(element)
     frames.set(element, frame)
     return frame
   }
@@ -665,6 +651,26 @@
 
   // No borders, and no round corners.
   const none = [0, 0, 0, 0]
+
+  // Where an element lies that nothing turns or moves.
+  function plain(element) {
+    const { left, top, width, height } = element.getBoundingClientRect()
+    // A padding box: what takes a point of the window to the upper left corner of the border box, and the size of that, without the borders.
+    const toBox = new DOMMatrix([1, 0, 0, 1, -left, -top])
+    const style = getComputedStyle(element)
+    const border = [
+    parseFloat(style.borderTopWidth) || 0,
+    parseFloat(style.borderRightWidth) || 0,
+    parseFloat(style.borderBottomWidth) || 0,
+    parseFloat(style.borderLeftWidth) || 0,
+    ]
+    return {
+      toFrame: new DOMMatrix([1, 0, 0, 1, -border[3], -border[0]]).multiply(toBox),
+      width: width - border[1] - border[3],
+      height: height - border[0] - border[2],
+      border,
+    }
+  }
 
   // A text of the stylesheet, without its quotes and with what is escaped in it.
   const toldOf = (element, property) =>
@@ -823,8 +829,8 @@
       shownWhileOn: ':scope > .gate-spotlight-dark',
       places: new Map(),
       values: [
-        { property: '--gate-spotlight-x', read: ({ x, width }) => x - width / 2, pose: 0, holds: true, band: 0.01, digits: 3, feel: follows, beginsUnseen: true, onParts: ':scope > .gate-spotlight-dark > .gate-spotlight-sheet' },
-        { property: '--gate-spotlight-y', read: ({ y, height }) => y - height / 2, pose: 0, holds: true, band: 0.01, digits: 3, feel: follows, beginsUnseen: true, onParts: ':scope > .gate-spotlight-dark > .gate-spotlight-sheet' },
+        { property: '--gate-spotlight-x', read: ({ x, width }) => x - width / 2, pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: follows, beginsUnseen: true, onParts: ':scope > .gate-spotlight-dark > .gate-spotlight-sheet' },
+        { property: '--gate-spotlight-y', read: ({ y, height }) => y - height / 2, pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: follows, beginsUnseen: true, onParts: ':scope > .gate-spotlight-dark > .gate-spotlight-sheet' },
         { property: '--gate-spotlight-pressed', read: () => (pointer.buttons ? 1 : 0), pose: 0, band: 0.0001, digits: 5, feel: follows2, onParts: ':scope > .gate-spotlight-dark > .gate-spotlight-sheet, :scope > .gate-spotlight-dark' },
       ],
     },
@@ -844,8 +850,8 @@
       parts: [{ part: 'meadow-grain-light-ground', coversBorder: true }, { part: 'meadow-grain-light-sheet', inside: 'meadow-grain-light-ground' }, { part: 'meadow-grain-light-light', inside: 'meadow-grain-light-sheet' }, { part: 'meadow-grain-light-specks', inside: 'meadow-grain-light-ground' }],
       places: new Map(),
       values: [
-        { property: '--meadow-grain-light-x', read: ({ x, width }) => x - width / 2, pose: 0, holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .meadow-grain-light-ground > .meadow-grain-light-sheet' },
-        { property: '--meadow-grain-light-y', read: ({ y, height }) => y - height / 2, pose: 0, holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .meadow-grain-light-ground > .meadow-grain-light-sheet' },
+        { property: '--meadow-grain-light-x', read: ({ x, width }) => x - width / 2, pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .meadow-grain-light-ground > .meadow-grain-light-sheet' },
+        { property: '--meadow-grain-light-y', read: ({ y, height }) => y - height / 2, pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .meadow-grain-light-ground > .meadow-grain-light-sheet' },
       ],
     },
     // Over each lantern, a light of #f0c36d, 340px wide, shows on the surface by 34% and along the edge by 90%, from 110px away.
@@ -866,8 +872,8 @@
       shownWhileOn: ':scope > .lantern-glow-surface, :scope > .lantern-glow-edge',
       places: new Map(),
       values: [
-        { property: '--lantern-glow-x', read: ({ x, border }) => x + border[3], pose: 0, holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .lantern-glow-surface > .lantern-glow-surface-pool, :scope > .lantern-glow-edge > .lantern-glow-edge-pool' },
-        { property: '--lantern-glow-y', read: ({ y, border }) => y + border[0], pose: 0, holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .lantern-glow-surface > .lantern-glow-surface-pool, :scope > .lantern-glow-edge > .lantern-glow-edge-pool' },
+        { property: '--lantern-glow-x', read: ({ x, border }) => x + border[3], pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .lantern-glow-surface > .lantern-glow-surface-pool, :scope > .lantern-glow-edge > .lantern-glow-edge-pool' },
+        { property: '--lantern-glow-y', read: ({ y, border }) => y + border[0], pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .lantern-glow-surface > .lantern-glow-surface-pool, :scope > .lantern-glow-edge > .lantern-glow-edge-pool' },
       ],
     },
     // In each hour what happens then rolls in from the side of entry, and its name is pushed out; its picture rides beside the pointer, 280px wide.
@@ -911,8 +917,8 @@
       places: new Map(),
       values: [
         { read: () => 1, pose: 0, band: 0.0001, digits: 5, feel: direct, going: comes, onSelf: true },
-        { property: '--hour-rows-x', read: ({ x }) => x, pose: 0, holds: true, band: 0.01, digits: 3, feel: follows3, seenBy: 0, onParts: ':scope > .hour-rows-picture' },
-        { property: '--hour-rows-y', read: ({ y }) => y, pose: 0, holds: true, band: 0.01, digits: 3, feel: follows3, seenBy: 0, onParts: ':scope > .hour-rows-picture' },
+        { property: '--hour-rows-x', read: ({ x }) => x, pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: follows3, seenBy: 0, onParts: ':scope > .hour-rows-picture' },
+        { property: '--hour-rows-y', read: ({ y }) => y, pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: follows3, seenBy: 0, onParts: ':scope > .hour-rows-picture' },
       ],
     },
     // In the sky, the swarm slides by 22px and the starry sky by 6px, against the pointer, across only.
@@ -943,11 +949,11 @@
       shownWhileOn: '.cursor-point',
       places: new Map(),
       values: [
-        { property: '--cursor-x', read: ({ x }) => x, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, onParts: '.cursor-point' },
-        { property: '--cursor-y', read: ({ y }) => y, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, onParts: '.cursor-point' },
-        { property: '--cursor-there', read: () => 1, pose: 0, band: 0.0001, digits: 5, feel: direct, onParts: '.cursor-point' },
+        { property: '--cursor-x', read: ({ x }) => x, pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: direct, onParts: '.cursor-point', isOfParts: true },
+        { property: '--cursor-y', read: ({ y }) => y, pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: direct, onParts: '.cursor-point', isOfParts: true },
+        { property: '--cursor-there', read: () => 1, pose: 0, band: 0.0001, digits: 5, feel: direct, onParts: '.cursor-point', isOfParts: true },
         { read: (at, { reading }) => overOf(['.sheet', '.ticket', '.under-glass'], reading), zone: 'over', pose: 0, band: 0.0003, digits: 4, feel: direct, onSelf: true },
-        { property: '--cursor-press', read: () => (pointer.buttons ? 1 : 0), pose: 0, band: 0.0001, digits: 5, feel: comes2, onParts: '.cursor-point > .cursor-shape' },
+        { property: '--cursor-press', read: () => (pointer.buttons ? 1 : 0), pose: 0, band: 0.0001, digits: 5, feel: comes2, onParts: '.cursor-point > .cursor-shape', isOfParts: true },
       ],
     },
     // Behind the pointer over every page, dots, 10 pieces from 6px to 3px in #e8c25a; they follow one another.
@@ -966,8 +972,8 @@
       parts: [{ part: 'trail-pieces', host: 'top' }, { part: 'trail-piece', inside: 'trail-pieces', count: 10, isNumbered: true }],
       places: new Map(),
       values: [
-        { property: '--trail-x', read: ({ x }) => x, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, links: 10, halfLifeMs: 23.567004139, seenBy: 2, onParts: '.trail-pieces > .trail-piece' },
-        { property: '--trail-y', read: ({ y }) => y, pose: 0, holds: true, band: 0.01, digits: 3, feel: direct, links: 10, halfLifeMs: 23.567004139, seenBy: 2, onParts: '.trail-pieces > .trail-piece' },
+        { property: '--trail-x', read: ({ x }) => x, pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: direct, links: 10, halfLifeMs: 23.567004139, seenBy: 2, onParts: '.trail-pieces > .trail-piece', isOfParts: true },
+        { property: '--trail-y', read: ({ y }) => y, pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: direct, links: 10, halfLifeMs: 23.567004139, seenBy: 2, onParts: '.trail-pieces > .trail-piece', isOfParts: true },
         { read: () => 1, pose: 0, band: 0.0001, digits: 5, feel: direct, onSelf: true },
       ],
     },

@@ -123,7 +123,6 @@
           place.stood = { x: pointer.x, y: pointer.y, t: pointer.time }
         turnPlace(effect, place, pointer.time, arrives)
         if (effect.turnsLooks) followCauses(effect, place, pointer.time)
-        if (effect.comesMs && (arrives || !has)) place.comesUntil = pointer.time + ((has ? effect.comesMs : effect.goesMs) ?? 0)
       }
     }
   }
@@ -138,21 +137,19 @@
     )
   }
 
-  const windowFrame = () => ({
-    toFrame: new DOMMatrix([1, 0, 0, 1, -0, -0]),
-    width: document.documentElement.clientWidth,
-    height: document.documentElement.clientHeight,
-    border: none,
-  })
+  // In the window a point is where it is.
+  const asItIs = new DOMMatrix()
+
+  const measureWindow = () => ({ toFrame: asItIs, width: document.documentElement.clientWidth, height: document.documentElement.clientHeight, border: none })
   // Where an area lies: its element, the box around a group, or the window.
   function areaFrame(effect, area) {
-    if (effect.isWindow) return windowFrame()
+    if (effect.isWindow) return frameOf(document, measureWindow)
     return frameOf(area, effect.measure)
   }
 
   // Whether the pointer is on an area: on its element, on one of a group, or on what is bridged or joined to it.
   function holds(effect, area, beside) {
-    if (effect.isWindow) return hasPointer(windowFrame(), effect.insets)
+    if (effect.isWindow) return hasPointer(frameOf(document, measureWindow), effect.insets)
     if (beside && hasPointer(frameOf(beside, effect.measure))) return true
     return hasPointer(frameOf(area, effect.measure), effect.insets)
   }
@@ -164,7 +161,6 @@
       area,
       isOn: false,
       moves: !!effect.stands,
-      comesUntil: 0,
       focused: false,
       followers: effect.values.map((value) => ({
       value,
@@ -203,15 +199,14 @@
     const target = shapedOf(value, reading)
     // What nobody sees begins where the pointer is.
     const seen = value.seenBy === undefined ? undefined : at.place.followers[value.seenBy]
-    if (value.links && arrives && ((seen && !valueAt(seen, at.t)) || (value.beginsUnseen && at.t >= at.place.comesUntil)))
+    if (value.links && arrives && (seen && !valueAt(seen, at.t)))
       follower.gaps?.fill(0)
     if (arrives && seen && !valueAt(seen, at.t)) Object.assign(follower, { target, gap: 0, speed: 0 })
-    if (arrives && value.beginsUnseen && at.t >= at.place.comesUntil) Object.assign(follower, { target, gap: 0, speed: 0 })
     follower.reading = reading
     if (value.links) turnChain(follower, target, (at.place.isOn ? value.halfLifeMs : undefined) ?? value.halfLifeMs ?? 1, at.t)
     else {
       // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
-      const feel = value.feel
+      const feel = at.place.isOn ? value.feel : (value.going ?? value.feel)
       const t = at.t
       if (target !== follower.target || feel !== follower.feel) {
         const { gap, speed } = follower.feel(follower, t)
@@ -228,15 +223,22 @@
   }
 
   const set = (target, value, shown) =>
-    target.style.setProperty(value.property, shown.toFixed(value.digits))
+    target.style.setProperty(value.property, shown.toFixed(value.digits) + (value.isLength ? 'px' : ''))
+
+  // What a value is written on: parts are looked for once, as long as they are there.
+  function seenOnParts(place, follower) {
+    if (!follower.seen?.[0]?.isConnected) follower.seen = [...targetsOf(place, follower.value)]
+    return follower.seen
+  }
 
   // Writes the links of a chain: one of them, or each on an element of its own.
   function writeChain(place, chain, t) {
     const { value } = chain
     const last = (value.links ?? 1) - 1
     let k = 0
-    for (const target of targetsOf(place, value)) set(target, value, linkAt(chain, Math.min(k++, last), t))
-    if (linkMoves(chain, last, t)) place.moves = true
+    for (const target of value.isOfParts ? seenOnParts(place, chain) : targetsOf(place, value))
+      set(target, value, chain.target + missingOf(chain, Math.min(k++, last), t))
+    if (missingOf(chain, last, t) !== 0) place.moves = true
   }
 
   // Says on an element that an effect is at work on it: from now on its rules count.
@@ -250,9 +252,6 @@
   // Writes the values of a place at t; tells whether it goes on.
   function write(effect, place, t) {
     if (!place.element.hasAttribute(effect.mark)) mark(effect, place)
-    // How it comes and goes is in the stylesheet.
-    if (effect.comes && (place.element.getAttribute(effect.mark) === 'on') !== place.isOn)
-      place.element.setAttribute(effect.mark, place.isOn ? 'on' : '')
     place.moves = false
     if (effect.meets) meetParts(effect, place)
     for (const follower of place.followers) {
@@ -261,13 +260,14 @@
       else {
         const { gap, moves } = follower.feel(follower, t)
         if (value.property)
-          for (const target of targetsOf(place, value)) set(target, value, moves ? follower.target + gap : follower.target)
+          for (const target of value.isOfParts ? seenOnParts(place, follower) : targetsOf(place, value))
+            set(target, value, moves ? follower.target + gap : follower.target)
         if (moves) place.moves = true
       }
     }
-    if (effect.comesMs && t < place.comesUntil) place.moves = true
     if (effect.turnsLooks && place.look.dueAt < Infinity) place.moves = true
     if (effect.meets && !place.moves) meetParts(effect, place)
+    tellNear(effect, place, t)
     tellMet(effect, place)
     if (place.isOn) stayOnTop(effect)
     if (effect.shownWhileOn) showParts(effect, place, effect.shownWhileOn)
@@ -427,7 +427,7 @@
       const focused =
         !!target &&
         [place.area, place.beside].some((home) => home?.contains(target)) &&
-        (true)
+        true
       if (focused !== place.focused) {
         place.focused = focused
         if (effect.turnsLooks) followCauses(effect, place, pointer.time)
@@ -475,44 +475,40 @@
     }
   }
 
-  // What link k of a chain of equal glides is missing after so many half-lives: e^-x * sum over j of x^j / j! * gap(k - j).
-  function missingOf({ gaps = [], halfLifeMs = 1, since }, k, t, sizeOf = (gap) => gap) {
+  // What link k of a chain of equal glides is missing after so many half-lives: e^-x * sum over j of x^j / j! * gap(k - j). It is at rest where the
+  // sizes of all of them come to less than what can be seen, once every one of them falls.
+  function missingOf({ gaps = [], halfLifeMs = 1, since, band }, k, t) {
     const x = (Math.LN2 * Math.max(0, t - since)) / halfLifeMs
-    let [sum, term] = [0, Math.exp(-x)]
+    let [sum, bound, term] = [0, 0, Math.exp(-x)]
     for (let j = 0; j <= k; j++) {
-      sum += term * sizeOf(gaps[k - j] ?? 0)
+      const missing = term * (gaps[k - j] ?? 0)
+      sum += missing
+      bound += Math.abs(missing)
       term *= x / (j + 1)
     }
-    return sum
+    // As long as it moves it is not 0.
+    return bound > band || (bound > 0 && x < k) ? sum || Number.MIN_VALUE : 0
   }
-
-  // Whether link k moves: from when on every term falls, the sum of their sizes bounds what is still to come.
-  function linkMoves(chain, k, t) {
-    const bound = missingOf(chain, k, t, Math.abs)
-    return bound > 0 && (bound > chain.band || (Math.LN2 * (t - chain.since)) / (chain.halfLifeMs ?? 1) < k)
-  }
-
-  const linkAt = (chain, k, t) => chain.target + (linkMoves(chain, k, t) ? missingOf(chain, k, t) : 0)
   // Turns a chain to a new target: each link goes on from where it is.
   function turnChain(chain, target, halfLifeMs, t) {
     if (chain.target === target && chain.halfLifeMs === halfLifeMs) return
-    const gaps = (chain.gaps ?? []).map((_, k) => linkAt(chain, k, t) - target)
+    const gaps = (chain.gaps ?? []).map((_, k) => (chain.target + missingOf(chain, k, t)) - target)
     Object.assign(chain, { target, halfLifeMs, gaps, since: t })
   }
 
   // cubic-bezier(x1, y1, x2, y2): the time is found by Newton's method inside a shrinking bracket. Outside 0..1 it holds.
-  function bezier() {
+  function bezier(x1, y1, x2) {
     const on = (a, b, s) => 3 * (1 - s) * s * ((1 - s) * a + s * b) + s ** 3
     return (share) => {
       let [low, high, s] = [0, 1, share]
       for (let step = 0; step < 40; step++) {
-        const error = on(0, 0.58, s) - share
+        const error = on(x1, x2, s) - share
         if (error > 0) high = s
         else low = s
-        const next = s - error / (3 * (1 - s) ** 2 * 0 + 6 * (1 - s) * s * (0.58) + 3 * s * s * (1 - 0.58))
+        const next = s - error / (3 * (1 - s) ** 2 * x1 + 6 * (1 - s) * s * (x2 - x1) + 3 * s * s * (1 - x2))
         s = next > low && next < high ? next : (low + high) / 2
       }
-      return on(0, 1, s)
+      return on(y1, 1, s)
     }
   }
 
@@ -611,6 +607,9 @@
     return pieces
   }
 
+  // The letters that are laid over a text, by what holds it; how near the pointer has to be to them, px, and when the stylesheet was asked for that.
+  const laid = new WeakMap()
+
   function layLetters(host, home, { part, lays }, measure) {
     const { toFrame } = frameOf(host, measure)
     const isUpright = Math.abs(toFrame.b) + Math.abs(toFrame.c) < 1e-6
@@ -618,25 +617,48 @@
       const { left, top, width, height } = range.getBoundingClientRect()
       const { x, y } = toFrame.transformPoint({ x: left + width / 2, y: top + height / 2 })
       const { color, fontFamily, fontSize, fontStyle, fontWeight, letterSpacing, textTransform } = getComputedStyle(parent)
-      const letter = document.createElement('span')
-      letter.className = part
-      letter.dataset.part = ''
-      letter.textContent = range.toString().replace(/\s+/g, ' ')
+      const element = document.createElement('span')
+      element.className = part
+      element.dataset.part = ''
+      element.textContent = range.toString().replace(/\s+/g, ' ')
+      element.style.left = `${x}px`
+      element.style.top = `${y}px`
+      if (isUpright) element.style.lineHeight = `${height * toFrame.d}px`
       if (parent !== host) {
-        letter.style.fontFamily = fontFamily
-        letter.style.fontSize = fontSize
-        letter.style.fontStyle = fontStyle
-        letter.style.letterSpacing = letterSpacing
-        letter.style.textTransform = textTransform
+        element.style.fontFamily = fontFamily
+        element.style.fontSize = fontSize
+        element.style.fontStyle = fontStyle
+        element.style.letterSpacing = letterSpacing
+        element.style.textTransform = textTransform
       }
-      if (isUpright) letter.style.lineHeight = `${height * toFrame.d}px`
-      letter.style.setProperty('--letter-x', x.toFixed(2))
-      letter.style.setProperty('--letter-y', y.toFixed(2))
-      letter.style.setProperty('--letter-weight', fontWeight)
-      letter.style.setProperty('--letter-colour', color)
-      return letter
+      element.style.setProperty('--letter-weight', fontWeight)
+      element.style.setProperty('--letter-colour', color)
+      return { element, x, y, near: 0 }
     })
-    home.replaceChildren(...letters)
+    laid.set(host, { letters, reachPx: 1, askedAt: NaN })
+    home.replaceChildren(...letters.map(({ element }) => element))
+  }
+
+  // Tells each letter of a place that the pointer reaches, or did, how near it is.
+  function tellNear({ parts = [] }, { area, followers }, t) {
+    const own = laid.get(area)
+    const part = parts.find(({ reach }) => reach)
+    if (!own?.letters[0]?.element.isConnected || !part) return
+    if (!(t - own.askedAt < 200)) {
+      own.reachPx = parseFloat(getComputedStyle(area).getPropertyValue(part.reach ?? '')) || 1
+      own.askedAt = t
+    }
+    const at = { x: 0, y: 0, here: 0 }
+    for (const follower of followers) if (follower.value.nears) at[follower.value.nears] = valueAt(follower, t)
+    for (const letter of own.letters) {
+      const [dx, dy] = [letter.x - at.x, letter.y - at.y]
+      const far = Math.hypot(dx, dy)
+      const near = far < own.reachPx ? at.here * (0.5 + 0.5 * Math.cos((Math.PI * far) / own.reachPx)) : 0
+      if (near === letter.near) continue
+      letter.near = near
+      const { style } = letter.element
+      style.setProperty('--near', near.toFixed(4))
+    }
   }
 
   // What an event makes of a hover state; what is not named changes nothing. `going` still shows what was shown.
@@ -847,8 +869,10 @@
   function timed(
     { gap, since, share: part = 1 },
     t,
+    durationMs,
+    ease,
   ) {
-    const share = (t - since) / (140 * part)
+    const share = (t - since) / (durationMs * part)
     return gap && share < 1 ? { gap: gap * (1 - (share > 0 ? ease(share) : 0)), speed: 0, moves: true } : rest
   }
 
@@ -876,7 +900,11 @@
   const bend = (x) => Math.min(75, Math.max(-75, x))
   const follows = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.9 * 0.62, 2 * Math.PI * 2.9 * Math.sqrt(1 - 0.62 ** 2)) // settles in 328 ms, 8 % overshoot
   const soft = (follower, t) => underdamped(follower, t, 2 * Math.PI * 2.27 * 0.715, 2 * Math.PI * 2.27 * Math.sqrt(1 - 0.715 ** 2)) // settles in 416 ms, 4 % overshoot
-  const ease = bezier() // ease-out
+  const ease = bezier(0, 0, 0.58) // ease-out
+  const comes = (follower, t) => timed(follower, t, 140, ease)
+  const ease2 = bezier(0.2, 0.7, 0.2)
+  const comes2 = (follower, t) => timed(follower, t, 200, ease2)
+  const goes = (follower, t) => timed(follower, t, 900, ease2)
 
   const effects = [
     // Beside each term its meaning comes up above it, 10px away, and travels 7px; both are one place to the pointer.
@@ -922,8 +950,8 @@
       seenWithin: '.action > span',
       places: new Map(),
       values: [
-        { property: '--action-pull-x', read: ({ x, width }) => x - width / 2, curve: bend, band: 0.015, digits: 3, feel: follows, onSelf: true, within: '.action > span' },
-        { property: '--action-pull-y', read: ({ y, height }) => y - height / 2, curve: bend, band: 0.015, digits: 3, feel: follows, onSelf: true, within: '.action > span' },
+        { property: '--action-pull-x', read: ({ x, width }) => x - width / 2, isLength: true, curve: bend, band: 0.015, digits: 3, feel: follows, onSelf: true, within: '.action > span' },
+        { property: '--action-pull-y', read: ({ y, height }) => y - height / 2, isLength: true, curve: bend, band: 0.015, digits: 3, feel: follows, onSelf: true, within: '.action > span' },
       ],
     },
     // In the sky, the swarm slides by 22px and the starry sky by 6px, against the pointer, across only.
@@ -956,11 +984,11 @@
       shownWhileOn: '.cursor-point',
       places: new Map(),
       values: [
-        { property: '--cursor-x', read: ({ x }) => x, holds: true, band: 0.01, digits: 3, feel: direct, onParts: '.cursor-point' },
-        { property: '--cursor-y', read: ({ y }) => y, holds: true, band: 0.01, digits: 3, feel: direct, onParts: '.cursor-point' },
-        { property: '--cursor-there', read: () => 1, band: 0.0001, digits: 5, feel: direct, onParts: '.cursor-point' },
+        { property: '--cursor-x', read: ({ x }) => x, isLength: true, holds: true, band: 0.01, digits: 3, feel: direct, onParts: '.cursor-point', isOfParts: true },
+        { property: '--cursor-y', read: ({ y }) => y, isLength: true, holds: true, band: 0.01, digits: 3, feel: direct, onParts: '.cursor-point', isOfParts: true },
+        { property: '--cursor-there', read: () => 1, band: 0.0001, digits: 5, feel: direct, onParts: '.cursor-point', isOfParts: true },
         { read: (at, { reading }) => overOf(['.sheet', '.ticket', '.under-glass'], reading), zone: 'over', band: 0.0003, digits: 4, feel: direct, onSelf: true },
-        { property: '--cursor-press', read: () => (pointer.buttons ? 1 : 0), band: 0.0001, digits: 5, feel: timed, onParts: '.cursor-point > .cursor-shape' },
+        { property: '--cursor-press', read: () => (pointer.buttons ? 1 : 0), band: 0.0001, digits: 5, feel: comes, onParts: '.cursor-point > .cursor-shape', isOfParts: true },
       ],
     },
     // Within 210px of the pointer each letter of the closing line is 100% as large, of the weight 620, and rises by 5px; its colour is #f0c36d.
@@ -975,15 +1003,13 @@
       fine: true,
       insets: () => [-210, -210, -210, -210],
       measure: plain,
-      comes: true,
-      comesMs: 200,
-      goesMs: 900,
-      parts: [{ part: 'closing-letters-letters' }, { part: 'closing-letters-letter', inside: 'closing-letters-letters', lays: 'letters' }],
+      parts: [{ part: 'closing-letters-letters' }, { part: 'closing-letters-letter', inside: 'closing-letters-letters', lays: 'letters', reach: '--closing-letters-reach' }],
       meets: 3,
       places: new Map(),
       values: [
-        { property: '--closing-letters-x', read: ({ x }) => x, holds: true, band: 0.01, digits: 3, feel: glide, beginsUnseen: true, onParts: ':scope > .closing-letters-letters' },
-        { property: '--closing-letters-y', read: ({ y }) => y, holds: true, band: 0.01, digits: 3, feel: glide, beginsUnseen: true, onParts: ':scope > .closing-letters-letters' },
+        { read: () => 1, nears: 'here', band: 0.0001, digits: 5, feel: comes2, going: goes, onSelf: true },
+        { read: ({ x }) => x, nears: 'x', holds: true, band: 0.01, digits: 3, feel: glide, seenBy: 0, onSelf: true },
+        { read: ({ y }) => y, nears: 'y', holds: true, band: 0.01, digits: 3, feel: glide, seenBy: 0, onSelf: true },
       ],
     },
     // Behind the pointer over every page, dots, 10 pieces from 6px to 3px in #e8c25a; they follow one another.
@@ -1003,8 +1029,8 @@
       parts: [{ part: 'trail-pieces', host: 'top' }, { part: 'trail-piece', inside: 'trail-pieces', count: 10, isNumbered: true }],
       places: new Map(),
       values: [
-        { property: '--trail-x', read: ({ x }) => x, holds: true, band: 0.01, digits: 3, feel: direct, links: 10, halfLifeMs: 23.567004139, seenBy: 2, onParts: '.trail-pieces > .trail-piece' },
-        { property: '--trail-y', read: ({ y }) => y, holds: true, band: 0.01, digits: 3, feel: direct, links: 10, halfLifeMs: 23.567004139, seenBy: 2, onParts: '.trail-pieces > .trail-piece' },
+        { property: '--trail-x', read: ({ x }) => x, isLength: true, holds: true, band: 0.01, digits: 3, feel: direct, links: 10, halfLifeMs: 23.567004139, seenBy: 2, onParts: '.trail-pieces > .trail-piece', isOfParts: true },
+        { property: '--trail-y', read: ({ y }) => y, isLength: true, holds: true, band: 0.01, digits: 3, feel: direct, links: 10, halfLifeMs: 23.567004139, seenBy: 2, onParts: '.trail-pieces > .trail-piece', isOfParts: true },
         { read: () => 1, band: 0.0001, digits: 5, feel: direct, onSelf: true },
       ],
     },

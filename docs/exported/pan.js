@@ -136,7 +136,7 @@
     place.moves = false
     for (const follower of place.followers) {
       const { gap, moves } = rest
-      place.element.style.setProperty('--card-pan-way', (moves ? follower.target + gap : follower.target).toFixed(3))
+      place.element.style.setProperty('--card-pan-way', (moves ? follower.target + gap : follower.target).toFixed(3) + '')
       if (moves) place.moves = true
     }
     return place.moves

@@ -147,7 +147,7 @@
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = follower.feel(follower, t)
-      place.element.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits))
+      place.element.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits) + (value.isLength ? 'px' : ''))
       if (moves) place.moves = true
     }
     return place.moves
@@ -229,8 +229,8 @@
   // In its what it opens in each card opens round the pointer: through a circle of 120px, softened over 0px, one sees what lies behind, its back.
   const places = new Map()
   const values = [
-    { property: '--card-porthole-x', read: ({ x }) => x, holds: true, band: 0.01, digits: 3, feel: critical, seenBy: 2 },
-    { property: '--card-porthole-y', read: ({ y }) => y, holds: true, band: 0.01, digits: 3, feel: critical, seenBy: 2 },
+    { property: '--card-porthole-x', read: ({ x }) => x, isLength: true, holds: true, band: 0.01, digits: 3, feel: critical, seenBy: 2 },
+    { property: '--card-porthole-y', read: ({ y }) => y, isLength: true, holds: true, band: 0.01, digits: 3, feel: critical, seenBy: 2 },
     { property: '--card-porthole-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes },
   ]
 

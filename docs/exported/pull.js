@@ -138,7 +138,8 @@
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = underdamped(follower, t)
-      for (const target of [place.element, ...(place.element.querySelectorAll('.card .inner'))]) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(3))
+      for (const target of [place.element, ...(place.element.querySelectorAll('.card .inner'))])
+          target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(3) + 'px')
       if (moves) place.moves = true
     }
     return place.moves

@@ -96,7 +96,7 @@
     effect.hit = now
     const all = [...near].filter((each) => each !== undefined)
     const holding = over
-      ? all.filter(({ area }) => hasPointer(frameOf(area)) && (over.contains(area) || over.closest('.card, .card .on, .card .off') !== null))
+      ? all.filter(({ area }) => hasPointer(frameOf(area, plain)) && (over.contains(area) || over.closest('.card, .card .on, .card .off') !== null))
       : []
     // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
     const first = holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1)
@@ -104,7 +104,7 @@
       const has = place.area === first?.area
       if (has || place.isOn) {
         const arrives = has && !place.isOn
-        if (arrives || !has) noteSide(place, frameOf(place.area), arrives)
+        if (arrives || !has) noteSide(place, frameOf(place.area, plain), arrives)
         place.isOn = has
         turnPlace(effect, place, pointer.time, arrives)
         followCauses(effect, place, pointer.time)
@@ -120,14 +120,15 @@
     )
   }
 
+  // In the window a point is where it is.
+  const asItIs = new DOMMatrix()
+
+  const measureWindow = () => ({ toFrame: asItIs, width: document.documentElement.clientWidth, height: document.documentElement.clientHeight })
+
   // Where the values of a place are read.
   function readFrame(effect, place) {
-    if (effect.readsInWindow) return {
-    toFrame: new DOMMatrix([1, 0, 0, 1, -0, -0]),
-    width: document.documentElement.clientWidth,
-    height: document.documentElement.clientHeight,
-  }
-    return frameOf(place.area)
+    if (effect.readsInWindow) return frameOf(document, measureWindow)
+    return frameOf(place.area, plain)
   }
 
   // Begins to follow the pointer in an element: everything lies at its pose.
@@ -193,7 +194,7 @@
   }
 
   const set = (target, value, shown) =>
-    target.style.setProperty(value.property, value.as ? String(value.as(shown)) : shown.toFixed(value.digits))
+    target.style.setProperty(value.property, value.as ? String(value.as(shown)) : shown.toFixed(value.digits) + (value.isLength ? 'px' : ''))
 
   // Says on an element that an effect is at work on it: from now on its rules count.
   function mark(effect, place) {
@@ -211,7 +212,8 @@
       const { value } = follower
       const { gap, moves } = follower.feel(follower, t)
       if (value.property)
-        for (const target of targetsOf(place, value)) set(target, value, moves ? follower.target + gap : follower.target)
+        for (const target of targetsOf(place, value))
+          set(target, value, moves ? follower.target + gap : follower.target)
       if (moves) place.moves = true
     }
     if (effect.meets && !place.moves) meetParts(effect, place)
@@ -267,7 +269,7 @@
       const focused =
         !!target &&
         place.area.contains(target) &&
-        (true)
+        true
       if (focused !== place.focused) {
         place.focused = focused
         followCauses(effect, place, pointer.time)
@@ -380,12 +382,10 @@
     measured = t
   }
 
-  function frameOf(element) {
+  function frameOf(element, measure) {
     const known = frames.get(element)
     if (known) return known
-    // Where an element lies that nothing turns or moves.
-    const { left, top, width, height } = element.getBoundingClientRect()
-    const frame = { toFrame: new DOMMatrix([1, 0, 0, 1, -left, -top]), width, height }
+    const frame = measure(element)
     frames.set(element, frame)
     return frame
   }
@@ -464,6 +464,12 @@
       if (isDismissed) other.look.tapped = false
       if (isDismissed) turnPlace(effect, other, t, false)
     }
+  }
+
+  // Where an element lies that nothing turns or moves.
+  function plain(element) {
+    const { left, top, width, height } = element.getBoundingClientRect()
+    return { toFrame: new DOMMatrix([1, 0, 0, 1, -left, -top]), width, height }
   }
 
   const rest = { gap: 0, speed: 0, moves: false }
@@ -556,8 +562,8 @@
       places: new Map(),
       values: [
         { read: () => 1, pose: 0, band: 0.0001, digits: 5, feel: direct, going: timed, onSelf: true },
-        { property: '--card-rows-x', read: ({ x }) => x, pose: 0, holds: true, band: 0.01, digits: 3, feel: critical, seenBy: 0, onParts: ':scope > .card-rows-picture' },
-        { property: '--card-rows-y', read: ({ y }) => y, pose: 0, holds: true, band: 0.01, digits: 3, feel: critical, seenBy: 0, onParts: ':scope > .card-rows-picture' },
+        { property: '--card-rows-x', read: ({ x }) => x, pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: critical, seenBy: 0, onParts: ':scope > .card-rows-picture' },
+        { property: '--card-rows-y', read: ({ y }) => y, pose: 0, isLength: true, holds: true, band: 0.01, digits: 3, feel: critical, seenBy: 0, onParts: ':scope > .card-rows-picture' },
       ],
     },
   ]

@@ -159,7 +159,8 @@
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = follower.feel(follower, t)
-      for (const target of targetsOf(place, value)) target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits))
+      for (const target of targetsOf(place, value))
+          target.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits) + (value.isLength ? 'px' : ''))
       if (moves) place.moves = true
     }
     if (t < place.comesUntil) place.moves = true
@@ -235,8 +236,8 @@
     parts: [{ part: 'card-spotlight-dark' }, { part: 'card-spotlight-sheet', inside: 'card-spotlight-dark' }, { part: 'card-spotlight-pool', inside: 'card-spotlight-sheet' }, { part: 'card-spotlight-above', inside: 'card-spotlight-sheet' }, { part: 'card-spotlight-below', inside: 'card-spotlight-sheet' }, { part: 'card-spotlight-before', inside: 'card-spotlight-sheet' }, { part: 'card-spotlight-after', inside: 'card-spotlight-sheet' }],
     places: new Map(),
     values: [
-      { property: '--card-spotlight-x', read: ({ x, width }) => x - width / 2, holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .card-spotlight-dark > .card-spotlight-sheet' },
-      { property: '--card-spotlight-y', read: ({ y, height }) => y - height / 2, holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .card-spotlight-dark > .card-spotlight-sheet' },
+      { property: '--card-spotlight-x', read: ({ x, width }) => x - width / 2, isLength: true, holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .card-spotlight-dark > .card-spotlight-sheet' },
+      { property: '--card-spotlight-y', read: ({ y, height }) => y - height / 2, isLength: true, holds: true, band: 0.01, digits: 3, feel: soft, beginsUnseen: true, onParts: ':scope > .card-spotlight-dark > .card-spotlight-sheet' },
       { property: '--card-spotlight-pressed', read: () => (pointer.buttons ? 1 : 0), band: 0.0001, digits: 5, feel: follows, onParts: ':scope > .card-spotlight-dark > .card-spotlight-sheet, :scope > .card-spotlight-dark' },
     ],
   }

@@ -117,7 +117,7 @@
     for (const follower of place.followers) {
       const { value } = follower
       const { gap, moves } = underdamped(follower, t)
-      place.element.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(4))
+      place.element.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(4) + '')
       if (moves) place.moves = true
     }
     if (!place.moves && !place.isOn) places.delete(place.element)

@@ -80,10 +80,15 @@
     )
   }
 
+  // In the window a point is where it is.
+  const asItIs = new DOMMatrix()
+
+  const measureWindow = () => ({ toFrame: asItIs, width: document.documentElement.clientWidth, height: document.documentElement.clientHeight })
+
   // Whether the pointer is on an area: on its element, on one of a group, or on what is bridged or joined to it.
   function holds() {
     const isOnSome = (elements, insets) =>
-      [...elements].some((element) => hasPointer(frameOf(element), insets))
+      [...elements].some((element) => hasPointer(frameOf(element, plain), insets))
     return isOnSome(document.querySelectorAll('.card'), undefined)
   }
 
@@ -113,11 +118,7 @@
   function turnPlace(place, t, arrives) {
     place.moves = true
     // The pointer as an element sees it.
-    const frame = {
-    toFrame: new DOMMatrix([1, 0, 0, 1, -0, -0]),
-    width: document.documentElement.clientWidth,
-    height: document.documentElement.clientHeight,
-    }
+    const frame = frameOf(document, measureWindow)
     const { x, y } = frame.toFrame.transformPoint(pointer)
     const at = { ...frame, x, y, t, place }
     for (const follower of place.followers) turnValue(follower, at, arrives)
@@ -152,15 +153,22 @@
   }
 
   const set = (target, value, shown) =>
-    target.style.setProperty(value.property, shown.toFixed(value.digits))
+    target.style.setProperty(value.property, shown.toFixed(value.digits) + (value.isLength ? 'px' : ''))
+
+  // What a value is written on: parts are looked for once, as long as they are there.
+  function seenOnParts(place, follower) {
+    if (!follower.seen?.[0]?.isConnected) follower.seen = [...targetsOf(place, follower.value)]
+    return follower.seen
+  }
 
   // Writes the links of a chain: one of them, or each on an element of its own.
   function writeChain(place, chain, t) {
     const { value } = chain
     const last = (value.links ?? 1) - 1
     let k = 0
-    for (const target of targetsOf(place, value)) set(target, value, linkAt(chain, Math.min(k++, last), t))
-    if (linkMoves(chain, last, t)) place.moves = true
+    for (const target of value.isOfParts ? seenOnParts(place, chain) : targetsOf(place, value))
+      set(target, value, chain.target + missingOf(chain, Math.min(k++, last), t))
+    if (missingOf(chain, last, t) !== 0) place.moves = true
   }
 
   // Says on an element that an effect is at work on it: from now on its rules count.
@@ -191,7 +199,8 @@
       if (value.links) writeChain(place, follower, t)
       else {
         const { gap, moves } = follower.feel(follower, t)
-        for (const target of targetsOf(place, value)) set(target, value, moves ? follower.target + gap : follower.target)
+        for (const target of value.isOfParts ? seenOnParts(place, follower) : targetsOf(place, value))
+            set(target, value, moves ? follower.target + gap : follower.target)
         if (moves) place.moves = true
       }
     }
@@ -247,28 +256,24 @@
       ? document.querySelectorAll(select)
       : [...area.querySelectorAll(select), ...document.querySelectorAll(select.replaceAll(':scope', ':not(*)'))]
 
-  // What link k of a chain of equal glides is missing after so many half-lives: e^-x * sum over j of x^j / j! * gap(k - j).
-  function missingOf({ gaps = [], halfLifeMs = 1, since }, k, t, sizeOf = (gap) => gap) {
+  // What link k of a chain of equal glides is missing after so many half-lives: e^-x * sum over j of x^j / j! * gap(k - j). It is at rest where the
+  // sizes of all of them come to less than what can be seen, once every one of them falls.
+  function missingOf({ gaps = [], halfLifeMs = 1, since, band }, k, t) {
     const x = (Math.LN2 * Math.max(0, t - since)) / halfLifeMs
-    let [sum, term] = [0, Math.exp(-x)]
+    let [sum, bound, term] = [0, 0, Math.exp(-x)]
     for (let j = 0; j <= k; j++) {
-      sum += term * sizeOf(gaps[k - j] ?? 0)
+      const missing = term * (gaps[k - j] ?? 0)
+      sum += missing
+      bound += Math.abs(missing)
       term *= x / (j + 1)
     }
-    return sum
+    // As long as it moves it is not 0.
+    return bound > band || (bound > 0 && x < k) ? sum || Number.MIN_VALUE : 0
   }
-
-  // Whether link k moves: from when on every term falls, the sum of their sizes bounds what is still to come.
-  function linkMoves(chain, k, t) {
-    const bound = missingOf(chain, k, t, Math.abs)
-    return bound > 0 && (bound > chain.band || (Math.LN2 * (t - chain.since)) / (chain.halfLifeMs ?? 1) < k)
-  }
-
-  const linkAt = (chain, k, t) => chain.target + (linkMoves(chain, k, t) ? missingOf(chain, k, t) : 0)
   // Turns a chain to a new target: each link goes on from where it is.
   function turnChain(chain, target, halfLifeMs, t) {
     if (chain.target === target && chain.halfLifeMs === halfLifeMs) return
-    const gaps = (chain.gaps ?? []).map((_, k) => linkAt(chain, k, t) - target)
+    const gaps = (chain.gaps ?? []).map((_, k) => (chain.target + missingOf(chain, k, t)) - target)
     Object.assign(chain, { target, halfLifeMs, gaps, since: t })
   }
 
@@ -298,14 +303,18 @@
     measured = t
   }
 
-  function frameOf(element) {
+  function frameOf(element, measure) {
     const known = frames.get(element)
     if (known) return known
-    // Where an element lies that nothing turns or moves.
-    const { left, top, width, height } = element.getBoundingClientRect()
-    const frame = { toFrame: new DOMMatrix([1, 0, 0, 1, -left, -top]), width, height }
+    const frame = measure(element)
     frames.set(element, frame)
     return frame
+  }
+
+  // Where an element lies that nothing turns or moves.
+  function plain(element) {
+    const { left, top, width, height } = element.getBoundingClientRect()
+    return { toFrame: new DOMMatrix([1, 0, 0, 1, -left, -top]), width, height }
   }
 
   const rest = { gap: 0, speed: 0, moves: false }
@@ -347,8 +356,8 @@
     parts: [{ part: 'card-trail-pieces', host: 'top' }, { part: 'card-trail-piece', inside: 'card-trail-pieces', count: 9, isNumbered: true }],
     places: new Map(),
     values: [
-      { property: '--card-trail-x', read: ({ x }) => x, holds: true, band: 0.01, digits: 3, feel: direct, links: 9, halfLifeMs: 19.4081210557, seenBy: 2, onParts: '.card-trail-pieces > .card-trail-piece' },
-      { property: '--card-trail-y', read: ({ y }) => y, holds: true, band: 0.01, digits: 3, feel: direct, links: 9, halfLifeMs: 19.4081210557, seenBy: 2, onParts: '.card-trail-pieces > .card-trail-piece' },
+      { property: '--card-trail-x', read: ({ x }) => x, isLength: true, holds: true, band: 0.01, digits: 3, feel: direct, links: 9, halfLifeMs: 19.4081210557, seenBy: 2, onParts: '.card-trail-pieces > .card-trail-piece', isOfParts: true },
+      { property: '--card-trail-y', read: ({ y }) => y, isLength: true, holds: true, band: 0.01, digits: 3, feel: direct, links: 9, halfLifeMs: 19.4081210557, seenBy: 2, onParts: '.card-trail-pieces > .card-trail-piece', isOfParts: true },
       { property: '--card-trail-here', read: () => 1, band: 0.0001, digits: 5, feel: comes, going: goes, onParts: '.card-trail-pieces' },
     ],
   }

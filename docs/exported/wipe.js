@@ -195,7 +195,7 @@
       const { value } = follower
       const { gap, moves } = follower.feel(follower, t)
       if (value.property)
-        place.element.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits))
+        place.element.style.setProperty(value.property, (moves ? follower.target + gap : follower.target).toFixed(value.digits) + (value.isLength ? 'px' : ''))
       if (moves) place.moves = true
     }
     if (place.focused || !place.moves) tellSlider(place)
@@ -399,7 +399,7 @@
       parts: [{ part: 'card-wipe-line', reached: true, role: 'slider', shows: '0.08', namedBy: ['.card', '.card .back'] }],
       places: new Map(),
       values: [
-        { property: '--card-wipe-front-x', read: ({ x, width }) => x - width / 2, leave: (at) => shareOfArea(at, plain).x - at.width / 2, bySize: true, band: 0.01, digits: 3, feel: critical },
+        { property: '--card-wipe-front-x', read: ({ x, width }) => x - width / 2, isLength: true, leave: (at) => shareOfArea(at, plain).x - at.width / 2, bySize: true, band: 0.01, digits: 3, feel: critical },
       ],
     },
     {
@@ -407,7 +407,7 @@
       measure: plain,
       places: new Map(),
       values: [
-        { property: '--card-wipe-back-x', read: ({ x, width }) => x - width / 2, leave: (at) => shareOfArea(at, plain).x - at.width / 2, bySize: true, band: 0.01, digits: 3, feel: critical },
+        { property: '--card-wipe-back-x', read: ({ x, width }) => x - width / 2, isLength: true, leave: (at) => shareOfArea(at, plain).x - at.width / 2, bySize: true, band: 0.01, digits: 3, feel: critical },
       ],
     },
     {
@@ -415,7 +415,7 @@
       measure: plain,
       places: new Map(),
       values: [
-        { property: '--card-wipe-ahead-x', read: ({ x, width }) => x - width / 2, leave: (at) => shareOfArea(at, plain).x - at.width / 2, bySize: true, band: 0.01, digits: 3, feel: critical },
+        { property: '--card-wipe-ahead-x', read: ({ x, width }) => x - width / 2, isLength: true, leave: (at) => shareOfArea(at, plain).x - at.width / 2, bySize: true, band: 0.01, digits: 3, feel: critical },
       ],
     },
     {
@@ -423,7 +423,7 @@
       measure: plain,
       places: new Map(),
       values: [
-        { property: '--card-wipe-behind-x', read: ({ x, width }) => x - width / 2, leave: (at) => shareOfArea(at, plain).x - at.width / 2, bySize: true, band: 0.01, digits: 3, feel: critical },
+        { property: '--card-wipe-behind-x', read: ({ x, width }) => x - width / 2, isLength: true, leave: (at) => shareOfArea(at, plain).x - at.width / 2, bySize: true, band: 0.01, digits: 3, feel: critical },
       ],
     },
     {
@@ -431,7 +431,7 @@
       measure: sliding,
       places: new Map(),
       values: [
-        { property: '--card-wipe-rider-x', read: ({ x, width }) => x - width / 2, leave: (at) => shareOfArea(at, sliding).x - at.width / 2, bySize: true, band: 0.01, digits: 3, feel: critical },
+        { property: '--card-wipe-rider-x', read: ({ x, width }) => x - width / 2, isLength: true, leave: (at) => shareOfArea(at, sliding).x - at.width / 2, bySize: true, band: 0.01, digits: 3, feel: critical },
       ],
     },
     {

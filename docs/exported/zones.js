@@ -70,7 +70,7 @@
     const over = pointer.over
     const all = [...effect.places.values()]
     const holding = over
-      ? all.filter(({ area }) => hasPointer(windowFrame()) && (over.contains(area) || over.closest('*') !== null))
+      ? all.filter(({ area }) => hasPointer(frameOf(document)) && (over.contains(area) || over.closest('*') !== null))
       : []
     // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
     const first = holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1)
@@ -91,11 +91,8 @@
     )
   }
 
-  const windowFrame = () => ({
-    toFrame: new DOMMatrix([1, 0, 0, 1, -0, -0]),
-    width: document.documentElement.clientWidth,
-    height: document.documentElement.clientHeight,
-  })
+  // In the window a point is where it is.
+  const asItIs = new DOMMatrix()
 
   // Begins to follow the pointer in an element: everything lies at its pose.
   function begin(area, element = area) {
@@ -119,7 +116,7 @@
   function turnPlace(place, t) {
     place.moves = true
     // The pointer as an element sees it.
-    const frame = windowFrame()
+    const frame = frameOf(document)
     const { x, y } = frame.toFrame.transformPoint(pointer)
     const at = { ...frame, x, y, t, place }
     for (const follower of place.followers) turnValue(follower, at)
@@ -162,7 +159,7 @@
       const focused =
         !!target &&
         place.area.contains(target) &&
-        (true)
+        true
       if (focused !== place.focused) {
         place.focused = focused
         turnPlace(place, pointer.time)
@@ -201,6 +198,14 @@
   const frames = new Map()
 
   let measured = 0
+
+  function frameOf(element) {
+    const known = frames.get(element)
+    if (known) return known
+    const frame = { toFrame: asItIs, width: document.documentElement.clientWidth, height: document.documentElement.clientHeight }
+    frames.set(element, frame)
+    return frame
+  }
 
   // Which of `count` equal stretches holds a share; the last one still, while it lies within the slack beyond it.
   function stretchOf(count, share, last, slack) {

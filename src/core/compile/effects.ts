@@ -2,6 +2,7 @@
 import type { Names } from '../rig/plan'
 import type { Coming } from '../rig/comings'
 import {
+  isLength,
   liesInWindow,
   markOfOutput,
   nameOfArea,
@@ -18,6 +19,7 @@ import {
   addedParts,
   atMostAt,
   droppedBy,
+  nearOf,
   partOf,
   saidOver,
   sliderOf,
@@ -167,7 +169,15 @@ export function draftsOf(
                   channel,
                   write,
                   indexOf(seenBy),
-                  { ...around, zone, chosen: chosenFor(rig, area, channel), slides: id === slider?.value, paints: paintedAlong(rig, id) },
+                  {
+                    ...around,
+                    zone,
+                    chosen: chosenFor(rig, area, channel),
+                    slides: id === slider?.value,
+                    paints: paintedAlong(rig, id),
+                    nears: nearedBy(rig, id),
+                    isLength: isLength(rig, id),
+                  },
                   constants,
                 ),
                 on,
@@ -254,6 +264,10 @@ function timesOf(comings: readonly Coming[], isAwaited: boolean): Pick<EffectDra
 /** Along which axis a channel tells where pieces are painted. */
 const paintedAlong = ({ parts }: Rig, id: string) =>
   parts.some(({ paints }) => paints?.x === id) ? ('x' as const) : parts.some(({ paints }) => paints?.y === id) ? ('y' as const) : undefined
+
+/** What of how near it is to letters a channel tells. */
+const nearedBy = ({ parts }: Rig, id: string) =>
+  (['x', 'y', 'here'] as const).find((member) => parts.some((part) => nearOf(part)?.[member] === id))
 
 /** What chooses among the elements that a channel is read in. */
 function chosenFor(rig: Rig, { of }: Area, { signal, frame }: Channel) {
@@ -426,6 +440,7 @@ function writePart(rig: Rig, part: Part, names: Names): string {
         : 'picture' in holds
           ? (['picture', holds.picture] as const)
           : undefined
+  const near = nearOf(part)
   const dropped = droppedBy(part)
   const every = dropped?.every
   const members: readonly (readonly [string, string | undefined])[] = [
@@ -440,6 +455,8 @@ function writePart(rig: Rig, part: Part, names: Names): string {
     ['told', told && quote(told[0])],
     ['splits', splits && quote(splits)],
     ['lays', typeof holds === 'object' && 'lay' in holds ? quote(holds.lay) : undefined],
+    ['reach', near && quote(propertyOfKnob(names, near.reach))],
+    ['isAside', near?.isAside ? 'true' : undefined],
     ['source', told?.[1].within && quote(told[1].within)],
     ['attribute', told?.[1].attribute && quote(told[1].attribute)],
     ['reached', reached && 'true'],
@@ -472,9 +489,14 @@ function writeLive({ holds }: Part): readonly (readonly [string, string | undefi
 }
 
 /** Whether something of the stylesheet asks for the number of each of several parts. */
-export function isNumbered({ states = [] }: Rig, part: Part): boolean {
+export function isNumbered({ states = [], parts }: Rig, part: Part): boolean {
   const own = states.filter(({ to }) => partOf(to) === part.id)
-  const all = [part.css, ...own.flatMap(({ css, animation }) => [css, animation?.from ?? {}, animation?.to ?? {}])]
+  const drawn = parts.filter((each) => each.drawn && each.inside === part.id)
+  const all = [
+    part.css,
+    ...drawn.map(({ css }) => css),
+    ...own.flatMap(({ css, animation }) => [css, animation?.from ?? {}, animation?.to ?? {}]),
+  ]
   const isAsked = all.some((css) => Object.values(css).some((text) => text.includes('{index}')))
   return part.count !== undefined && (isAsked || own.some(({ animation }) => animation?.laterMs !== undefined))
 }

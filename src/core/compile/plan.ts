@@ -1,7 +1,7 @@
 // What a script is written from: tables of its effects, and what is known of it as a whole.
 import { comingsOf } from '../rig/comings'
 import { drivenBy, sharesEye } from '../rig/plan'
-import { addedParts, copyOf, droppedBy, saidOver, type Looks } from '../rig/rig'
+import { addedParts, copyOf, droppedBy, nearOf, saidOver, type Looks } from '../rig/rig'
 import { asOneSelector } from '../rig/resolve'
 import { keptProperties } from '../rig/slot'
 import { doesPress, draftsOf, isNumbered, measureFor, movedBy, type Moved, type Source } from './effects'
@@ -94,6 +94,9 @@ export const valueMembers = [
   'lagMs',
   'axis',
   'paints',
+  'nears',
+  'isLength',
+  'isOfParts',
   'due',
   'isEndless',
   'bySize',
@@ -266,7 +269,7 @@ function givenOf(
     asksButtons: hasLooks || reads('pointer.buttons'),
     asksStood: some('stillMs') || reads('isStill'),
     hasValues: tables.some(({ values }) => values.length > 0),
-    hasWritten: some('property') || some('paints'),
+    hasWritten: some('property') || some('paints') || some('nears'),
     partsPaint: some('canvas'),
     paintsRibbon: some('isRibbon'),
     hasUnwritten: tables.some(({ values }) => values.some((value) => !value.has('property'))),
@@ -294,6 +297,7 @@ function givenOf(
     partsMeet: some('meets'),
     partsSplit: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => typeof holds === 'object' && 'split' in holds)),
     partsLaid: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => typeof holds === 'object' && 'lay' in holds)),
+    lettersAside: sources.some(({ rig }) => addedParts(rig).some((part) => nearOf(part)?.isAside)),
     partsElsewhere: sources.some(({ rig }) => addedParts(rig).some(({ host, is }) => host !== undefined || is !== undefined)),
     partsOnTop: sources.some(({ rig }) => addedParts(rig).some(({ host, is }) => host === 'top' || is !== undefined)),
     partsReached: sources.some(({ rig }) => addedParts(rig).some(({ reached }) => reached)),

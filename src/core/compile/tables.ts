@@ -78,7 +78,9 @@ function valuesOf(same: readonly EffectDraft[]): readonly Fields[] {
       places.push(other ? known : all.push({ fields: own, on, key }) - 1)
     }
   }
-  return all.map(({ fields, on }) => withTargets(fields, on))
+  // Where much is written on parts at once, these are looked for once.
+  const isMuch = ({ fields }: { readonly fields: Fields }) => fields.has('links') || fields.has('pieces') || all.length >= muchWritten
+  return all.map((each) => withTargets(each.fields, each.on, isMuch(each)))
 }
 
 /** Whether one value can be on all of these: what is in step with something else, and links of a chain but for those on parts, are each on elements of their own. */
@@ -88,11 +90,15 @@ const areJoined = (fields: Fields, ...ons: readonly Targets[]) =>
       linked === undefined && (!(fields.has('links') || fields.has('pieces')) || (!fields.has('link') && parts.length > 0)),
   )
 
-function withTargets(fields: Fields, { self, within, linked, parts }: Targets): Fields {
+/** So many values of one effect are many. */
+const muchWritten = 4
+
+function withTargets(fields: Fields, { self, within, linked, parts }: Targets, isMuch: boolean): Fields {
   const all = new Map(fields)
   if (self) all.set('onSelf', 'true')
   if (linked !== undefined) all.set('linked', quote(linked))
   if (within.length > 0) all.set('within', quote([...new Set(within)].join(', ')))
   if (parts.length > 0) all.set('onParts', quote([...new Set(parts)].join(', ')))
+  if (isMuch && parts.length > 0 && !self && linked === undefined && within.length === 0) all.set('isOfParts', 'true')
   return all
 }

@@ -23,10 +23,14 @@ interface Surroundings {
   readonly hasBorders: boolean
   /** How the page is told of a zone. */
   readonly zone?: string | undefined
+  /** It is written as a length. */
+  readonly isLength?: boolean
   /** A slider shows it. */
   readonly slides?: boolean
   /** Pieces are painted by it, along this axis. */
   readonly paints?: 'x' | 'y' | undefined
+  /** It tells this of how near the pointer is to letters. */
+  readonly nears?: 'x' | 'y' | 'here' | undefined
   /** What chooses among the elements of its frame: where they are looked for, and by which selector. */
   readonly chosen?: { readonly zone: string; readonly isInArea: boolean; readonly select: string } | undefined
 }
@@ -247,6 +251,8 @@ export function writeChannel(
   const pose = signal.of === 'look' ? signal.values.off : away.pose
   fields.set('pose', number(pose))
   if (around.paints) fields.set('paints', quote(around.paints))
+  if (around.isLength) fields.set('isLength', 'true')
+  if (around.nears) fields.set('nears', quote(around.nears))
   if (around.slides) fields.set('slides', signal.of === 'y' ? quote('y') : quote('x'))
   if (away.isShare && (signal.of === 'xPx' || signal.of === 'yPx'))
     fields.set('leave', writeShare(signal, away.pose, around, channel.frame === 'area')).set('bySize', 'true')

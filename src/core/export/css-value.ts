@@ -1,7 +1,7 @@
 // What an output shows, as CSS works it out: calc() of knobs and of what the script writes.
 import { cssColour } from '../curve/colour'
 import type { Timed } from '../feel/feel'
-import { isPlain, propertyOfChannel, propertyOfKnob, propertyOfOutput, type Names } from '../rig/plan'
+import { isLength, isPlain, propertyOfChannel, propertyOfKnob, propertyOfOutput, type Names } from '../rig/plan'
 import { unitOfKnob, type Knob, type Output, type Rig } from '../rig/rig'
 import { limitsOf, neutralOf, unitOf } from '../rig/slot'
 
@@ -17,8 +17,9 @@ export function writeValue(rig: Rig, names: Names, output: Output): string {
     factors.push(
       isPlain(output) ? writeRange(output, read(rig, names, channel, output.link)) : `var(${propertyOfOutput(names, output)}, 0)`,
     )
-  // The unit comes from the knob, or else from the factor.
-  if (!hasUnit && unit !== '') factors.unshift(`${cssNumber(factor)}${unit}`)
+  // The unit comes from the knob or from what is written, or else from the factor.
+  const isInPx = channel !== undefined && isLength(rig, channel)
+  if (!hasUnit && !isInPx && unit !== '') factors.unshift(`${cssNumber(factor)}${unit}`)
   else if (factor !== 1 || factors.length === 0) factors.unshift(cssNumber(factor))
   const product = factors.join(' * ')
   const value = base === 0 ? product : plus(`${cssNumber(base)}${unit}`, product)

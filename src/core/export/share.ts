@@ -1,5 +1,5 @@
 // What effects of a page have in common: those that hear the pointer in the same elements go by one name, and follow once what they follow alike.
-import { nameOfArea, propertyOfChannel, type Names } from '../rig/plan'
+import { isLength, nameOfArea, propertyOfChannel, type Names } from '../rig/plan'
 import type { Area, Channel, Rig } from '../rig/rig'
 import { isZone } from '../signal/signal'
 
@@ -16,10 +16,13 @@ const keyOfArea = ({ rig: { media, finePointerOnly, notCalm } }: Named, area: Ar
 const tellsZone = ({ channels }: Rig, area: Area) => channels.some((channel) => channel.area === area.id && isZone(channel.signal))
 
 /** What must be the same for two channels to be one; undefined for those that are followed apart: chains, what is seen by another, what comes and goes. */
-const keyOfChannel = (channel: Channel): string | undefined =>
+const keyOfChannel = (rig: Rig, channel: Channel): string | undefined =>
   channel.chain !== undefined || channel.seenBy !== undefined || channel.signal.of === 'inside'
     ? undefined
-    : JSON.stringify({ ...channel, id: '', area: '', group: isCalm(channel.group) }, (_, value: unknown) => value ?? undefined)
+    : JSON.stringify(
+        { ...channel, id: '', area: '', group: isCalm(channel.group), isLength: isLength(rig, channel.id) },
+        (_, value: unknown) => value ?? undefined,
+      )
 
 /** Whether it goes on for visitors who prefer reduced motion: nothing else hangs on the group once a rig is made. */
 const isCalm = (group: Channel['group']) => group === 'light' || group === 'state'
@@ -39,7 +42,7 @@ export function withShared<PlannedEffect extends Named>(effects: readonly Planne
       if (known === undefined) areaNames.set(areaKey, nameOfArea(names, rig, area.id))
       else areas[area.id] = known
       for (const channel of rig.channels.filter((each) => each.area === area.id)) {
-        const key = keyOfChannel(channel)
+        const key = keyOfChannel(rig, channel)
         if (key === undefined) continue
         const property = properties.get(areaKey + key)
         // Of one effect each has a property of its own.

@@ -5,6 +5,7 @@ import { worstFacts } from '../compile/facts'
 import { needsScript } from '../compile/needs-script'
 import { comingsOf, outputsOf, type Coming } from '../rig/comings'
 import {
+  isLength,
   isPlain,
   markOfOutput,
   nameOfArea,
@@ -73,8 +74,9 @@ function writeRegistered({ rig, names }: PlannedEffect): readonly string[] {
   const lines = written
     .filter(({ write: { property } }) => !known.has(property))
     .map(({ channel, write: { property, curve } }) => {
-      const syntax = curve && 'colours' in curve ? 'color' : 'number'
-      return `@property ${property} { syntax: "<${syntax}>"; inherits: false; initial-value: ${awayValue(channel, curve)}; }`
+      const unit = isLength(rig, channel.id) ? 'px' : ''
+      const syntax = curve && 'colours' in curve ? 'color' : unit === 'px' ? 'length' : 'number'
+      return `@property ${property} { syntax: "<${syntax}>"; inherits: false; initial-value: ${awayValue(channel, curve)}${unit}; }`
     })
   return [...new Set(lines)]
 }
@@ -113,7 +115,9 @@ function writeCalm(effect: PlannedEffect, facts: SheetFacts): readonly string[] 
         : propertyOfOutput(names, output)
       bySelect.set(
         select,
-        (bySelect.get(select) ?? new Set()).add(`${property}: ${awayValue(channel, plain ? undefined : output.curve)} !important;`),
+        (bySelect.get(select) ?? new Set()).add(
+          `${property}: ${awayValue(channel, plain ? undefined : output.curve)}${isLength(rig, channel.id) ? 'px' : ''} !important;`,
+        ),
       )
     }
   }
@@ -462,13 +466,20 @@ const taken = ['position: fixed;', 'inset: 0 auto auto 0;', 'margin: 0;']
 /** What takes off the rest of it, where the page itself gives it none. */
 const takenPlainly = ['border: 0;', 'padding: 0;', 'overflow: visible;', 'background: none;', 'color: inherit;']
 
-/** What the stylesheet draws itself, as the match's own pseudo-element: it lies where the match is, wherever that stands. */
+/** What the stylesheet draws itself, as a pseudo-element of the match or of a part: it lies where that is, wherever it stands. */
 function writeDrawn(
   effect: PlannedEffect,
-  { area, css, drawn }: Rig['parts'][number],
+  { area, css, drawn, inside }: Rig['parts'][number],
 ): readonly (readonly [select: string, declarations: readonly string[]])[] {
   const own = effect.rig.areas.find((each) => each.id === area)
   if (!own || !drawn) return []
+  const around = effect.rig.parts.find(({ id }) => id === inside)
+  if (around) {
+    const select = `.${effect.names.name}-${around.id}`
+    return [
+      [`${select}::${drawn}`, ["content: '';", ...writeDeclarations(css, effect.names, hasIndex(around) ? select.slice(1) : undefined)]],
+    ]
+  }
   return [
     // Of no weight: where the page positions it, that stays.
     [`:where(${styleText(own.select)})`, ['position: relative;']],
@@ -684,6 +695,11 @@ function writeSlots(
         return {
           property,
           lines: [`clip-path: inset(${sides.map((side) => (bySlot.has(`inset-${side}`) ? join(`inset-${side}`) : '0')).join(' ')});`],
+        }
+      case 'slide':
+        return {
+          property,
+          lines: [`translate: ${(['slide-x', 'slide-y'] as const).map((name) => (bySlot.has(name) ? join(name) : '0')).join(' ')};`],
         }
       case 'clip':
         return { property, lines: [`clip-path: ${writeLayers(same).at(-1) ?? 'none'};`] }

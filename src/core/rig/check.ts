@@ -1,7 +1,7 @@
 // What must be so among the members of a rig, with messages that name the place.
 import type { Unit } from './names'
 import { isTold, isZone } from '../signal/signal'
-import { atMostAt, droppedBy, hasIndex, partOf, saidOver, unitOfKnob, type Rig } from './rig'
+import { atMostAt, droppedBy, hasIndex, nearOf, partOf, saidOver, unitOfKnob, type Rig } from './rig'
 import { rigShape } from './schema'
 import { slotName, unitOf, type Slot } from './slot'
 
@@ -28,7 +28,8 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
     const dropped = droppedBy(part)
     checkHoles(['parts', i, 'lives', 'from'], dropped?.from, true)
     checkHoles(['parts', i, 'lives', 'to'], dropped?.to, true)
-    checkHoles(['parts', i, 'css'], part.css, hasIndex(part))
+    const numbered = part.drawn ? parts.get(part.inside ?? '') : part
+    checkHoles(['parts', i, 'css'], part.css, numbered !== undefined && hasIndex(numbered))
   })
   rig.rules.forEach(({ css }, i) => {
     checkHoles(['rules', i, 'css'], css)
@@ -132,6 +133,7 @@ export const rigSchema = rigShape.superRefine((rig, context) => {
       report(['outputs', i, 'slot', 'layer'], `there is no layer "${slot.layer}"`)
     const twin = rig.outputs.find((other) => slotName(other.slot) === slotName(slot) && JSON.stringify(other.to) === JSON.stringify(to))
     if (twin && unitOf(twin.slot) !== unitOf(slot)) report(['outputs', i, 'slot'], `${slotName(slot)} of one element is given in two units`)
+    if (slot.on === 'slide' && part === undefined) report(['outputs', i, 'slot'], 'parts alone are slid by a property of their own')
     if (output.keepsPx !== undefined && !(slot.on === 'transform' && /^translate[XY]$/.test(slot.fn) && unitOf(slot) === 'px'))
       report(['outputs', i, 'keepsPx'], 'is of a translation across or down in px')
     if (weight !== undefined && channel !== undefined && channels.get(weight)?.area !== channels.get(channel)?.area)
@@ -157,6 +159,7 @@ function slotUnits(slot: Slot): readonly Unit[] | undefined {
     case 'opacity':
       return ['']
     case 'inset':
+    case 'slide':
       return lengths
     case 'property':
       return slot.name.startsWith('--') ? undefined : [slot.unit]
@@ -245,6 +248,7 @@ function checkStates(
 /** What must be so of parts. */
 function checkParts(rig: Rig, report: Report): void {
   const [areas, parts] = [given(rig.areas), given(rig.parts)]
+  const { channels } = rig
   rig.parts.forEach((part, i) => {
     const { area, inside, host, id, drawn, holds, reached, count, lives, box, paints } = part
     if (drawn && [holds, reached, count, lives, box, host].some((each) => each !== undefined))
@@ -256,7 +260,16 @@ function checkParts(rig: Rig, report: Report): void {
       )
     const home = parts.get(inside ?? '')
     if (typeof holds === 'object' && 'lay' in holds && (!home || atMostAt(home) === undefined || reached || count !== undefined))
-      report(['parts', i, 'holds'], 'letters that are laid over a text lie in a part that is there only with the pointer, and are reached by nobody')
+      report(
+        ['parts', i, 'holds'],
+        'letters that are laid over a text lie in a part that is there only with the pointer, and are reached by nobody',
+      )
+    const near = nearOf(part)
+    for (const member of ['x', 'y', 'here'] as const)
+      if (near && channels.find(({ id: channel }) => channel === near[member])?.area !== area)
+        report(['parts', i, 'holds', 'near', member], `there is no channel "${near[member]}" of the same area`)
+    if (near && !rig.knobs.some(({ id: knob }) => knob === near.reach))
+      report(['parts', i, 'holds', 'near', 'reach'], `there is no knob "${near.reach}"`)
     const [isDropped, copies] = [
       typeof lives === 'object' && 'forMs' in lives,
       holds === 'copy' || (typeof holds === 'object' && 'copy' in holds),
@@ -302,8 +315,7 @@ function checkParts(rig: Rig, report: Report): void {
       report(['parts', i, 'host'], 'what stands elsewhere is of an area that is one place, and lies in no other part')
     if (inside !== undefined && rig.parts.findIndex((part) => part.id === inside) >= rig.parts.findIndex((part) => part.id === id))
       report(['parts', i, 'inside'], `"${inside}" is no part that comes before it`)
-    if (inside !== undefined && (drawn ?? parts.get(inside)?.drawn))
-      report(['parts', i, 'inside'], 'what the stylesheet draws lies in the match itself, and holds nothing')
+    if (inside !== undefined && parts.get(inside)?.drawn) report(['parts', i, 'inside'], 'what the stylesheet draws holds nothing')
     if (inside !== undefined && !parts.has(inside)) report(['parts', i, 'inside'], `there is no part "${inside}"`)
   })
 }

@@ -2,7 +2,7 @@
 import { gives, type OwnRule } from '../compile/own-rules'
 import type { Timed } from '../feel/feel'
 import { isPlain } from './plan'
-import { partOf, type Channel, type Output, type Rig } from './rig'
+import { nearOf, partOf, type Channel, type Output, type Rig } from './rig'
 import { selectOf } from './resolve'
 import { turnedSelects } from './states'
 
@@ -21,7 +21,7 @@ export type Coming = Channel & { readonly feel: Timed; readonly going?: Timed | 
 const takesTime = (feel: Channel['feel']): feel is Timed => feel.kind === 'timed' && feel.durationMs > 0
 
 /** Whether a channel is 1 while the pointer is there and 0 while it is not, and nothing but time lies between. */
-function comes(channel: Channel, { areas }: Rig): channel is Coming {
+function comes(channel: Channel, { areas, parts }: Rig): channel is Coming {
   const { signal, frame, away, curve, feel, going, chain, area } = channel
   const own = areas.find(({ id }) => id === area)
   return (
@@ -35,7 +35,9 @@ function comes(channel: Channel, { areas }: Rig): channel is Coming {
     (going === undefined || takesTime(going)) &&
     own !== undefined &&
     own.of !== 'group' &&
-    own.looks === undefined
+    own.looks === undefined &&
+    // How near it is to letters is worked out by the script.
+    !parts.some((part) => nearOf(part)?.here === channel.id)
   )
 }
 

@@ -1,8 +1,20 @@
 // What there is to a rig, area by area, and the names that all of it has on a page.
-import { addedParts, partOf, sliderOf, type Area, type Channel, type FrameOf, type Output, type Part, type Rig, type Target } from './rig'
+import {
+  addedParts,
+  partOf,
+  sliderOf,
+  unitOfKnob,
+  type Area,
+  type Channel,
+  type FrameOf,
+  type Output,
+  type Part,
+  type Rig,
+  type Target,
+} from './rig'
 import { areaOf } from './resolve'
 import { isTold } from '../signal/signal'
-import { keptProperties, propertyOf, slotName } from './slot'
+import { keptProperties, propertyOf, slotName, unitOf } from './slot'
 
 /** The names that a rig's properties have on a page. */
 export interface Names {
@@ -97,6 +109,23 @@ export function isPlain({ curve }: Output): boolean {
   if (!curve) return true
   const stops = 'colours' in curve ? curve.colours : curve.stops
   return stops.length === 2 && (stops[0]?.easing ?? 'linear') === 'linear' && !('step' in curve && curve.step)
+}
+
+/** Signals that are told in px. */
+const inPx = /^((x|y)Px|distance|past|over[XYWH].*|width|height|overflow[XY]|excess[XY])$/
+
+/**
+ * Whether what is written of a channel is a length: it is told in px, everything that it is seen in is in px, and takes its unit from nothing else. CSS
+ * has less to work out then.
+ */
+export function isLength(rig: Pick<Rig, 'outputs' | 'knobs' | 'channels'>, id: string): boolean {
+  if (!rig.channels.some((channel) => channel.id === id && inPx.test(channel.signal.of))) return false
+  const seen = rig.outputs.filter(({ channel }) => channel === id)
+  return (
+    seen.length > 0 &&
+    rig.outputs.every(({ weight }) => weight !== id) &&
+    seen.every(({ slot, knob, curve }) => unitOf(slot) === 'px' && curve === undefined && (unitOfKnob(rig.knobs, knob) ?? '') === '')
+  )
 }
 
 /** Whether the elements of a rig share a vanishing point with what stands beside them. */

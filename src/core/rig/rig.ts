@@ -60,6 +60,9 @@ export const saidOver = ({ holds }: Part) => (typeof holds === 'object' && 'over
 export const copyOf = ({ holds }: Part): 'within' | 'apart' | 'live' | undefined =>
   holds === 'copy' ? 'within' : typeof holds === 'object' && 'copy' in holds ? holds.copy : undefined
 
+/** What tells how near the pointer is to each letter of a part; undefined where it holds none. */
+export const nearOf = ({ holds }: Part) => (typeof holds === 'object' && 'lay' in holds ? holds.near : undefined)
+
 /** Whether each of several parts has its number, for its CSS: of what is dropped, or there more than once. */
 export const hasIndex = (part: Part): boolean => droppedBy(part) !== undefined || part.count !== undefined
 

@@ -281,6 +281,8 @@ export const channelSchema = z.object({
 export const slotSchema = z.discriminatedUnion('on', [
   /** Adds; scales multiply; a perspective stands alone. A translation may be in % of the element itself. */
   z.object({ on: z.literal('transform'), fn: z.enum(transformFunctions), unit: z.literal('%').optional() }),
+  /** Slides a part, by a property of its own: its transform is left to looks and to what they turn. Adds. */
+  z.object({ on: z.literal('slide'), axis }),
   /** Multiplies. */
   z.object({ on: z.literal('opacity') }),
   /** Appends. */
@@ -461,7 +463,7 @@ export const partSchema = z.object({
    * or it is dropped, again and again. `{index}` in its CSS is then its number, from 0, as it is of one of several.
    */
   lives: z.union([z.literal('on'), z.object({ atMostAt: z.number().int().min(1).max(60) }).strict(), droppedSchema]).optional(),
-  /** It is the match's own ::before or ::after: the stylesheet draws it, and no script is needed for it. */
+  /** It is the ::before or ::after of the match, or of the part that it lies in: the stylesheet draws it, and no script is needed for it. */
   drawn: z.enum(['before', 'after']).optional(),
   /** Which box of the match it fills: with its border, or that of the padding where nothing is said. */
   box: z.literal('border').optional(),
@@ -472,7 +474,8 @@ export const partSchema = z.object({
    * a text, or a picture; or, of its words, one letter or one word each: there are then as many of it. Or each
    * letter, word or line once more, laid over where it stands: by the properties `--letter-x` and `--letter-y`, px from the upper left corner of
    * the padding box to its middle; `--letter-weight` and `--letter-colour` are its own; what stands there is read and selected as ever, but not
-   * seen (`[data-letters]` is in it). Or what the element says that the pointer is on, by the number that a channel of the kind `over` tells, as long as nothing else is said; where `isRound`, the radius of its corners
+   * seen (`[data-letters]` is in it). How `near` the pointer is to each is told by `--near`: from 1 at it to 0 at the knob `reach` (px), round at both
+   * ends, times the channel `here`; where `isAside`, `--aside-x` and `--aside-y` are as much, straight away from it. Or what the element says that the pointer is on, by the number that a channel of the kind `over` tells, as long as nothing else is said; where `isRound`, the radius of its corners
    * is the property `--radius` of the part.
    */
   holds: z
@@ -481,7 +484,12 @@ export const partSchema = z.object({
       z.object({ copy: z.literal('apart') }).strict(),
       z.object({ copy: z.literal('live'), zoom: number(0.1, 20), sharper: givenBySchema.shape.attribute }).strict(),
       z.object({ split: z.enum(['letters', 'words']) }).strict(),
-      z.object({ lay: z.enum(['letters', 'words', 'lines']) }).strict(),
+      z
+        .object({
+          lay: z.enum(['letters', 'words', 'lines']),
+          near: z.object({ x: identifier, y: identifier, here: identifier, reach: identifier, isAside: z.boolean().optional() }).strict(),
+        })
+        .strict(),
       z.object({ text: givenBySchema }).strict(),
       z.object({ picture: givenBySchema }).strict(),
       z

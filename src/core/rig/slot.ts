@@ -24,6 +24,7 @@ export function neutralOf(slot: Slot): number {
     case 'opacity':
       return 1
     case 'inset':
+    case 'slide':
       return 0
     case 'property':
       return slot.neutral ?? (slot.law === 'multiply' ? 1 : 0)
@@ -53,6 +54,7 @@ export function unitOf(slot: Slot): Unit {
     case 'opacity':
       return ''
     case 'inset':
+    case 'slide':
       return 'px'
     case 'property':
     case 'shadow':
@@ -106,6 +108,8 @@ export function slotName(slot: Slot): string {
       return 'opacity'
     case 'inset':
       return `inset-${slot.side}`
+    case 'slide':
+      return `slide-${slot.axis}`
     case 'property':
       return slot.name
     case 'shadow':
@@ -123,6 +127,7 @@ export function propertyOf(slot: Slot): string {
 
 const properties = {
   transform: 'transform',
+  slide: 'translate',
   opacity: 'opacity',
   filter: 'filter',
   inset: 'clip-path',

@@ -5,15 +5,18 @@ import { hasPointer } from './on'
 import type { Effect, Frame, Place } from './types'
 
 /** A box of the window as a frame of reference. */
-export const frameOfBox = (left: number, top: number, width: number, height: number): Frame => ({
-  toFrame: new DOMMatrix([1, 0, 0, 1, -left, -top]),
-  width,
-  height,
-  border: none,
-  radii: none,
-})
+export const frameOfBox = (
+  left: number,
+  top: number,
+  width: number,
+  height: number,
+  toFrame = new DOMMatrix([1, 0, 0, 1, -left, -top]),
+): Frame => ({ toFrame, width, height, border: none, radii: none })
 
-export const windowFrame = () => frameOfBox(0, 0, document.documentElement.clientWidth, document.documentElement.clientHeight)
+/** In the window a point is where it is. */
+const asItIs = new DOMMatrix()
+const measureWindow = () => frameOfBox(0, 0, document.documentElement.clientWidth, document.documentElement.clientHeight, asItIs)
+export const windowFrame = () => frameOf(document as unknown as Element, measureWindow)
 
 /** The box around all elements of a group. */
 function groupFrame({ select }: Effect): Frame {
@@ -34,6 +37,10 @@ export function readFrame(effect: Effect, place: Place): Frame {
   const box = effect.readsInBox ? document.querySelector(effect.readsInBox) : effect.readsIn ? place.element : undefined
   return box ? frameOf(box, effect.measure) : areaFrame(effect, place.area)
 }
+
+/** A point of the window as the values of a place have it. */
+export const inFrame = (effect: Effect, place: Place, point: { readonly x: number; readonly y: number }) =>
+  effect.readsInWindow || effect.isWindow ? point : readFrame(effect, place).toFrame.transformPoint(point)
 
 /** Whether the pointer is on an area: on its element, on one of a group, or on what is bridged or joined to it. */
 export function holds(effect: Effect, area: Element, beside?: Element): boolean {

@@ -101,6 +101,7 @@ export const given = {
   partsSlide: true,
   partsSplit: true,
   partsLaid: true,
+  lettersAside: true,
   partsCover: true,
   hasClips: true,
   partsCount: true,

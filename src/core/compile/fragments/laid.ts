@@ -1,5 +1,7 @@
 import { frameOf } from './frames'
-import type { Effect, Part } from './types'
+import { given } from './given'
+import { valueAt } from './turn'
+import type { Effect, Letter, Part, Place } from './types'
 
 /** A piece of a text, and where it stands. */
 interface Piece {
@@ -69,6 +71,9 @@ export function keepLaid(host: HTMLElement, home: HTMLElement, part: Part, measu
   observer.observe(host, { subtree: true, childList: true, characterData: true })
 }
 
+/** The letters that are laid over a text, by what holds it; how near the pointer has to be to them, px, and when the stylesheet was asked for that. */
+const laid = new WeakMap<Element, { readonly letters: readonly Letter[]; reachPx: number; askedAt: number }>()
+
 function layLetters(host: HTMLElement, home: HTMLElement, { part, lays }: Part, measure: Effect['measure']): void {
   const { toFrame } = frameOf(host, measure)
   const isUpright = Math.abs(toFrame.b) + Math.abs(toFrame.c) < 1e-6
@@ -76,23 +81,50 @@ function layLetters(host: HTMLElement, home: HTMLElement, { part, lays }: Part, 
     const { left, top, width, height } = range.getBoundingClientRect()
     const { x, y } = toFrame.transformPoint({ x: left + width / 2, y: top + height / 2 })
     const { color, fontFamily, fontSize, fontStyle, fontWeight, letterSpacing, textTransform } = getComputedStyle(parent)
-    const letter = document.createElement('span')
-    letter.className = part
-    letter.dataset.part = ''
-    letter.textContent = range.toString().replace(/\s+/g, ' ')
+    const element = document.createElement('span')
+    element.className = part
+    element.dataset.part = ''
+    element.textContent = range.toString().replace(/\s+/g, ' ')
+    element.style.left = `${x}px`
+    element.style.top = `${y}px`
+    if (isUpright) element.style.lineHeight = `${height * toFrame.d}px`
     if (parent !== host) {
-      letter.style.fontFamily = fontFamily
-      letter.style.fontSize = fontSize
-      letter.style.fontStyle = fontStyle
-      letter.style.letterSpacing = letterSpacing
-      letter.style.textTransform = textTransform
+      element.style.fontFamily = fontFamily
+      element.style.fontSize = fontSize
+      element.style.fontStyle = fontStyle
+      element.style.letterSpacing = letterSpacing
+      element.style.textTransform = textTransform
     }
-    if (isUpright) letter.style.lineHeight = `${height * toFrame.d}px`
-    letter.style.setProperty('--letter-x', x.toFixed(2))
-    letter.style.setProperty('--letter-y', y.toFixed(2))
-    letter.style.setProperty('--letter-weight', fontWeight)
-    letter.style.setProperty('--letter-colour', color)
-    return letter
+    element.style.setProperty('--letter-weight', fontWeight)
+    element.style.setProperty('--letter-colour', color)
+    return { element, x, y, near: 0 }
   })
-  home.replaceChildren(...letters)
+  laid.set(host, { letters, reachPx: 1, askedAt: NaN })
+  home.replaceChildren(...letters.map(({ element }) => element))
+}
+
+/** Tells each letter of a place that the pointer reaches, or did, how near it is. */
+export function tellNear({ parts = [] }: Effect, { area, followers }: Place, t: number): void {
+  const own = laid.get(area)
+  const part = parts.find(({ reach }) => reach)
+  if (!own?.letters[0]?.element.isConnected || !part) return
+  if (!(t - own.askedAt < 200)) {
+    own.reachPx = parseFloat(getComputedStyle(area).getPropertyValue(part.reach ?? '')) || 1
+    own.askedAt = t
+  }
+  const at = { x: 0, y: 0, here: 0 }
+  for (const follower of followers) if (follower.value.nears) at[follower.value.nears] = valueAt(follower, t)
+  for (const letter of own.letters) {
+    const [dx, dy] = [letter.x - at.x, letter.y - at.y]
+    const far = Math.hypot(dx, dy)
+    const near = far < own.reachPx ? at.here * (0.5 + 0.5 * Math.cos((Math.PI * far) / own.reachPx)) : 0
+    if (near === letter.near) continue
+    letter.near = near
+    const { style } = letter.element
+    style.setProperty('--near', near.toFixed(4))
+    if (given.lettersAside && part.isAside) {
+      style.setProperty('--aside-x', ((near * dx) / (far || 1)).toFixed(4))
+      style.setProperty('--aside-y', ((near * dy) / (far || 1)).toFixed(4))
+    }
+  }
 }

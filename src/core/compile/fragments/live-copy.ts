@@ -1,6 +1,6 @@
 import { ownSheets, withAround } from './around'
 import { given } from './given'
-import { childrenOf } from './live-nodes'
+import { childrenOf, goesOn } from './live-nodes'
 import { ending, undone } from './off'
 import type { Part } from './types'
 
@@ -19,16 +19,17 @@ export interface Live {
   readonly unmade: Map<Element, number>
   /** What moves by itself, and what shows it. */
   readonly films: Map<HTMLVideoElement | HTMLCanvasElement, HTMLCanvasElement>
-  /** How many elements there may still be: in all, and before the browser is let go on. */
+  /** How many elements there may still be: in all, and before the browser is let go on; until when that waits. */
   left: number
   room: number
+  until: number
   isAwaited: boolean
 }
 
 /** So many elements are copied at the most. */
 const mostCopied = 2000
 /** So many at a time, and for so long, ms. */
-const copiedAtOnce = 150
+const copiedAtOnce = 80
 const copyingMs = 5
 
 /** What the copy of a host is, whatever the page has it: flat, where the host is. */
@@ -54,6 +55,7 @@ export function keepLive(host: HTMLElement, element: HTMLElement, { zoom = 1, sh
     films: new Map(),
     left: mostCopied,
     room: 0,
+    until: 0,
     isAwaited: false,
   }
   const wakes = new MutationObserver(() => {
@@ -86,7 +88,7 @@ function beginCopy(live: Live): void {
   root.adoptedStyleSheets = [...document.adoptedStyleSheets]
   let ground: Element | null = host
   while (ground && /^transparent|, 0\)$/.test(getComputedStyle(ground).backgroundColor)) ground = ground.parentElement
-  lens.style.backgroundColor = ground ? getComputedStyle(ground).backgroundColor : 'Canvas'
+  lens.style.setProperty('--ground', ground ? getComputedStyle(ground).backgroundColor : 'Canvas')
   followHost(live)
 }
 
@@ -95,7 +97,7 @@ function followHost(live: Live): void {
   const { host } = live
   const observer = new MutationObserver((records) => {
     for (const record of records) followChange(live, record)
-    makeOn(live)
+    if (live.unmade.size > 0) makeOn(live)
   })
   observer.observe(host, { subtree: true, childList: true, characterData: true, attributes: true })
   const sizes = new ResizeObserver(() => makeOn(live))
@@ -153,20 +155,22 @@ function makeOn(live: Live): void {
 /** Makes some more of a copy: all is read first, then written. */
 function make(live: Live): void {
   const { host, copies, unmade } = live
-  const until = performance.now() + copyingMs
   const { width, height } = getComputedStyle(host)
   const made: (readonly [source: Element, children: readonly Node[], isOther: boolean])[] = []
   live.room = copiedAtOnce
-  while (unmade.size > 0 && live.room > 0 && performance.now() < until) {
+  live.until = performance.now() + copyingMs
+  while (unmade.size > 0 && goesOn(live)) {
     const [source] = [...unmade].reduce((nearest, each) => (each[1] < nearest[1] ? each : nearest))
     unmade.delete(source)
     made.push([source, childrenOf(live, source), source.scrollTop !== 0 || source.scrollLeft !== 0 || source.matches('select')])
   }
   for (const [source, children, isOther] of made) {
     const copy = copies.get(source) as HTMLElement
-    // It is as large as what it holds again.
-    if (source !== host) copy.style.cssText = (source as HTMLElement).style.cssText
-    copy.replaceChildren(...children)
+    // Once all of it is there it is as large as that again.
+    if (source !== host && !unmade.has(source)) copy.style.cssText = (source as HTMLElement).style.cssText
+    const known = [...copy.childNodes]
+    if (known.every((node, i) => node === children[i])) copy.append(...children.slice(known.length))
+    else copy.replaceChildren(...children)
     if (isOther) keepState(live, source)
   }
   const { style } = copies.get(host) as HTMLElement

@@ -2,12 +2,31 @@ import { given } from './given'
 import type { Live } from './live-copy'
 import { pointer } from './pointer'
 
+/** What is nearer than this is copied at once, px. */
+const nearPx = 100
+
 /** What is copied without what it holds: it is heard, runs, or has a page of its own. */
 const emptied = 'audio, iframe, object, embed, script'
 
-/** Copies of what an element holds: those that there are go on. What has much in it is as large as that, and filled later. */
-export const childrenOf = (live: Live, source: Element): Node[] =>
-  [...source.childNodes].filter((node) => node !== live.lens).map((node) => live.copies.get(node) ?? copyOf(live, node))
+/** Whether more may be copied before the browser goes on. */
+export const goesOn = ({ room, until }: Live): boolean => room > 0 && performance.now() < until
+
+/**
+ * Copies of what an element holds: those that there are go on. What has much in it and is not near is as large as that, and filled later; so is
+ * what there is no time for now.
+ */
+export function childrenOf(live: Live, source: Element): Node[] {
+  const children: Node[] = []
+  for (const node of source.childNodes) {
+    const known = live.copies.get(node)
+    if (!known && !goesOn(live)) {
+      live.unmade.set(source, farOf(source))
+      break
+    }
+    if (node !== live.lens) children.push(known ?? copyOf(live, node))
+  }
+  return children
+}
 
 function copyOf(live: Live, node: Node): Node {
   if (!(node instanceof Element)) {
@@ -22,7 +41,8 @@ function copyOf(live: Live, node: Node): Node {
   if (!node.firstChild || node.matches(`${emptied}, video, canvas`)) return copy
   const { display, width, height } = getComputedStyle(node)
   // What lies in lines has no size of its own.
-  if (node.childElementCount === 0 || /^(inline|contents)$/.test(display)) copy.append(...childrenOf(live, node))
+  if (node.childElementCount === 0 || /^(inline|contents)$/.test(display) || (farOf(node) < nearPx && goesOn(live)))
+    copy.append(...childrenOf(live, node))
   else {
     Object.assign(copy.style, { width, height })
     copy.style.overflow = 'clip'

@@ -1,4 +1,4 @@
-import { readFrame } from './areas'
+import { inFrame } from './areas'
 import { linkAt } from './chain'
 import { given } from './given'
 import { partsOf } from './parts'
@@ -12,8 +12,22 @@ const canvasStep = 128
 function piecesAt(effect: Effect, place: Place, follower: ValueFollower, t: number): readonly number[] {
   const { links = 0, pieces = 0, lagMs = 0, axis = 'x' } = follower.value
   if (links) return Array.from({ length: links }, (_, k) => linkAt(follower, k, t))
-  const { toFrame } = readFrame(effect, place)
-  return Array.from({ length: pieces }, (_, k) => toFrame.transformPoint(onWay(place, lagMs, k, t))[axis])
+  return Array.from({ length: pieces }, (_, k) => inFrame(effect, place, onWay(place, lagMs, k, t))[axis])
+}
+
+/** The colour of each piece, in the words that a canvas reads fastest: what CSS makes of two of them is painted, and read again. */
+function coloursOf(context: CanvasRenderingContext2D, [, , near = '', far = '']: readonly string[], count: number): readonly string[] {
+  context.resetTransform()
+  context.clearRect(0, 0, count, 1)
+  for (let k = 0; k < count; k++) {
+    context.fillStyle = `color-mix(in oklab, ${far} ${(100 * k) / Math.max(1, count - 1)}%, ${near})`
+    context.fillRect(k, 0, 1, 1)
+  }
+  const { data } = context.getImageData(0, 0, count, 1)
+  return Array.from({ length: count }, (_, k) => {
+    const [red = 0, green = 0, blue = 0, alpha = 0] = data.slice(4 * k, 4 * k + 4)
+    return `rgba(${red}, ${green}, ${blue}, ${(alpha / 255).toFixed(3)})`
+  })
 }
 
 /** Paints the pieces of an effect on its canvas, which goes with them and is no larger than they need it. */
@@ -28,10 +42,11 @@ export function paint(effect: Effect, place: Place, t: number): void {
   if (!place.painted || t - place.painted.t > 200) {
     const style = getComputedStyle(canvas)
     const told = (effect.paintedBy ?? []).map((name) => style.getPropertyValue(name).trim())
-    place.painted = { t, told }
+    const isAsBefore = place.painted?.told.join() === told.join()
+    place.painted = { t, told, colours: (isAsBefore && place.painted?.colours) || coloursOf(context, told, xs.length) }
   }
-  const [from = 1, to = 1] = place.painted.told.slice(0, 2).map(parseFloat)
-  const [near = '', far = ''] = place.painted.told.slice(2)
+  const { colours, told } = place.painted
+  const [from = 1, to = 1] = told.slice(0, 2).map(parseFloat)
   const most = Math.max(from, to) / 2 + 1
   // On whole pixels of the screen, so that it is sharp.
   const ratio = devicePixelRatio
@@ -39,22 +54,29 @@ export function paint(effect: Effect, place: Place, t: number): void {
   const [width = 0, height = 0] = [Math.max(...xs) + most - left, Math.max(...ys) + most - top].map(
     (length) => Math.ceil((length * ratio) / canvasStep) * canvasStep,
   )
-  if (canvas.width !== width || canvas.height !== height) Object.assign(canvas, { width, height })
-  canvas.style.cssText = `width: ${width / ratio}px; height: ${height / ratio}px; translate: ${left}px ${top}px`
+  // As long as they move, one that is not much larger than it has to be stays.
+  const fits = (has: number, needs: number) => has >= needs && has <= (place.moves ? 2 : 1) * needs
+  if (!canvas.style.width || !fits(canvas.width, width) || !fits(canvas.height, height)) {
+    Object.assign(canvas, { width, height })
+    canvas.style.width = `${width / ratio}px`
+    canvas.style.height = `${height / ratio}px`
+  }
+  canvas.style.translate = `${left}px ${top}px`
   context.setTransform(ratio, 0, 0, ratio, -left * ratio, -top * ratio)
-  context.clearRect(left, top, width / ratio, height / ratio)
+  context.clearRect(left, top, canvas.width / ratio, canvas.height / ratio)
   context.lineCap = 'round'
   for (let k = xs.length - 1; k >= 0; k--) {
     const share = k / Math.max(1, xs.length - 1)
     const [x = 0, y = 0, size] = [xs[k], ys[k], from + share * (to - from)]
-    context.fillStyle = context.strokeStyle = `color-mix(in oklab, ${far} ${100 * share}%, ${near})`
     context.beginPath()
     if (given.paintsRibbon && effect.isRibbon) {
+      context.strokeStyle = colours[k] ?? ''
       context.lineWidth = size
       context.moveTo(x, y)
       context.lineTo(xs[k + 1] ?? x, ys[k + 1] ?? y)
       context.stroke()
     } else {
+      context.fillStyle = colours[k] ?? ''
       context.arc(x, y, size / 2, 0, 2 * Math.PI)
       context.fill()
     }

@@ -40,12 +40,11 @@ export function follow(t: number, x: number, y: number, wasOn: boolean, isOn: bo
 
 /** Where the pointer was at t, px of the window: on the straight way between samples at most 50 ms apart, else at the earlier one. */
 function pastPoint(t: number): { readonly x: number; readonly y: number } {
-  const [from, to] = track.slice(
-    Math.max(
-      0,
-      track.findLastIndex((sample) => sample.t <= t),
-    ),
+  const index = Math.max(
+    0,
+    track.findLastIndex((sample) => sample.t <= t),
   )
+  const [from, to] = [track[index], track[index + 1]]
   if (!from || !to || to.t - from.t > 50 || t < from.t) return from ?? { x: 0, y: 0 }
   const share = (t - from.t) / (to.t - from.t || 1)
   return { x: from.x + share * (to.x - from.x), y: from.y + share * (to.y - from.y) }

@@ -63,6 +63,8 @@ export interface Follower {
 /** A follower of a value of an effect. */
 export interface ValueFollower extends Follower {
   readonly value: Value
+  /** The parts that it is written on. */
+  seen?: readonly HTMLElement[]
 }
 
 /** A value that follows the pointer. */
@@ -95,6 +97,8 @@ export interface Value {
   readonly axis?: 'x' | 'y'
   /** It is where pieces are painted, along this axis. */
   readonly paints?: 'x' | 'y'
+  /** It tells this of how near the pointer is to letters. */
+  readonly nears?: 'x' | 'y' | 'here'
   /** The next instant at which it changes by itself; whether that goes on for ever. */
   readonly due?: (at: Pick<At, 't' | 'place'>, follower: Follower) => number
   readonly isEndless?: boolean
@@ -104,6 +108,10 @@ export interface Value {
   readonly byLook?: boolean
   readonly timing?: readonly (readonly [from: string, to: string, feel: Feel])[]
   readonly start?: (at: At) => number | undefined
+  /** It is written on parts alone. */
+  readonly isOfParts?: boolean
+  /** It is written in px. */
+  readonly isLength?: boolean
   /** How many decimals are written. */
   readonly digits?: number
   /** What it is written on, and how. */
@@ -158,7 +166,7 @@ export interface Place {
   /** Where the pointer has stood, within 3 px, and since when. */
   stood: { x: number; y: number; t: number }
   /** What the stylesheet last told of what is painted, and when. */
-  painted?: { readonly t: number; readonly told: readonly string[] }
+  painted?: { readonly t: number; readonly told: readonly string[]; readonly colours: readonly string[] }
   /** When it came in, and when it went out again. */
   arrivedAt?: number
   leftAt?: number | undefined
@@ -174,6 +182,14 @@ export interface Place {
   ways?: Map<Part, Way>
   /** What elsewhere counts as the same place. */
   beside?: HTMLElement | undefined
+}
+
+/** A letter that is laid over a text: where its middle is, px of the frame, and how near the pointer last was to it. */
+export interface Letter {
+  readonly element: HTMLElement
+  readonly x: number
+  readonly y: number
+  near: number
 }
 
 export interface Part {
@@ -211,6 +227,9 @@ export interface Part {
   readonly splits?: 'letters' | 'words'
   /** It is one of these, laid over where it stands. */
   readonly lays?: 'letters' | 'words' | 'lines'
+  /** The knob that says how near the pointer has to be, px; whether they go away from it. */
+  readonly reach?: string
+  readonly isAside?: boolean
   /** It can be reached, by this role where it has one. */
   readonly reached?: boolean
   readonly role?: string

@@ -1,9 +1,10 @@
 import { layBeside, tie } from './beside'
-import { readFrame } from './areas'
+import { inFrame } from './areas'
 import { linkAt, linkMoves } from './chain'
 import { showDrops } from './drops'
 import { flowsOn } from './flow'
 import { given } from './given'
+import { tellNear } from './laid'
 import { tellMet } from './met'
 import { keepOwn } from './own'
 import { undone } from './off'
@@ -16,25 +17,32 @@ import { onWay, pathEnds } from './track'
 import type { Effect, Place, Value, ValueFollower } from './types'
 
 const set = (target: HTMLElement, value: Value, shown: number) =>
-  target.style.setProperty(value.property, value.as ? String(value.as(shown)) : shown.toFixed(value.digits))
+  target.style.setProperty(value.property, value.as ? String(value.as(shown)) : shown.toFixed(value.digits) + (value.isLength ? 'px' : ''))
+
+/** What a value is written on: parts are looked for once, as long as they are there. */
+function seenOnParts(effect: Effect, place: Place, follower: ValueFollower): readonly HTMLElement[] {
+  if (!follower.seen?.[0]?.isConnected) follower.seen = [...targetsOf(effect, place, follower.value)]
+  return follower.seen
+}
 
 /** Writes the links of a chain: one of them, or each on an element of its own. */
 function writeChain(effect: Effect, place: Place, chain: ValueFollower, t: number): void {
   const { value } = chain
   const last = (value.links ?? 1) - 1
   let k = 0
-  for (const target of targetsOf(effect, place, value)) set(target, value, linkAt(chain, Math.min(value.link ?? k++, last), t))
+  for (const target of value.isOfParts ? seenOnParts(effect, place, chain) : targetsOf(effect, place, value))
+    set(target, value, linkAt(chain, Math.min(value.link ?? k++, last), t))
   if (linkMoves(chain, last, t)) place.moves = true
 }
 
 /** Writes where the pointer was at several times since it came, each on an element of its own. */
-function writePath(effect: Effect, place: Place, { value }: ValueFollower, t: number): void {
+function writePath(effect: Effect, place: Place, follower: ValueFollower, t: number): void {
+  const { value } = follower
   if (place.arrivedAt === undefined) return
   const { pieces = 1, lagMs = 1, axis = 'x', link } = value
-  const { toFrame } = readFrame(effect, place)
   let k = 0
-  for (const target of targetsOf(effect, place, value))
-    set(target, value, toFrame.transformPoint(onWay(place, lagMs, Math.min(link ?? k++, pieces - 1), t))[axis])
+  for (const target of value.isOfParts ? seenOnParts(effect, place, follower) : targetsOf(effect, place, value))
+    set(target, value, inFrame(effect, place, onWay(place, lagMs, Math.min(link ?? k++, pieces - 1), t))[axis])
   if (t < pathEnds(pieces, lagMs, place.leftAt)) place.moves = true
 }
 
@@ -79,7 +87,8 @@ export function write(effect: Effect, place: Place, t: number): boolean {
       else {
         const { gap, moves } = follower.feel(follower, t)
         if (!given.hasUnwritten || value.property)
-          for (const target of targetsOf(effect, place, value)) set(target, value, moves ? follower.target + gap : follower.target)
+          for (const target of value.isOfParts ? seenOnParts(effect, place, follower) : targetsOf(effect, place, value))
+            set(target, value, moves ? follower.target + gap : follower.target)
         if (moves) place.moves = true
       }
     }
@@ -88,6 +97,7 @@ export function write(effect: Effect, place: Place, t: number): boolean {
   if (given.hasDues && effect.turnsLooks && place.look.dueAt < Infinity) place.moves = true
   if (given.hasFlows && flowsOn(place, t)) place.moves = true
   if (given.partsMeet && effect.meets && !place.moves) meetParts(effect, place)
+  if (given.partsLaid) tellNear(effect, place, t)
   if (given.partsPaint && effect.canvas) paint(effect, place, t)
   if (given.partsAsk) tellMet(effect, place)
   if (given.partsOnTop && place.isOn) stayOnTop(effect)

@@ -68,6 +68,7 @@ const laterMembers = [
   'arrivedAt',
   'leftAt',
   'painted',
+  'seen',
 ]
 
 /** The names of members of objects that are the script's own. */

@@ -206,7 +206,7 @@ export const dropBrackets: Rule = ({ text, nodes, parents }) => {
     text.slice(end, end + 2) === '))'
   // A call, or a name, needs none among others.
   const isAlone = (each: AnyNode) =>
-    /^(Call|Member)Expression$|^Identifier$/.test(each.type) &&
+    /^(Call|Member)Expression$|^Identifier$|^Literal$/.test(each.type) &&
     text[each.start - 1] === '(' &&
     text[each.end] === ')' &&
     /[^\w$)\]]/.test(text[each.start - 2] ?? '') &&

@@ -93,6 +93,8 @@ function slotWords(slot: Slot): string {
       return slot.fn === 'blur' ? 'its blur' : slot.fn === 'brightness' || slot.fn === 'contrast' ? 'its light' : 'its colour'
     case 'opacity':
       return 'how much of it shows through'
+    case 'slide':
+      return 'its place'
     case 'inset':
       return 'where it is cut'
     case 'shadow':

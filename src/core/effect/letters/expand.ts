@@ -1,32 +1,17 @@
 // Letters as a rig: each letter of a text lies over where it stands, and CSS works out from where the pointer is how near it is.
 import type { Knob, Part, Rig } from '../../rig/rig'
 import { asOneSelector } from '../../rig/resolve'
-import type { Slot } from '../../rig/slot'
-import { areaOn, channelsIn, comingFeel, insetsOf, outputOn, rigOf } from '../build'
+import { areaOn, channelsIn, comingFeel, insetsOf, rigOf } from '../build'
 import { lettersParameters, type LettersSettings } from './settings'
 
 const { knob, token } = lettersParameters
-
-/** What the letters are told: where the pointer is, px, and how much of all this there is, 0..1. */
-const told = { x: '--letters-x', y: '--letters-y', here: '--letters-here' } as const
-
-const property = (name: string): Slot => ({ on: 'property', name, unit: '', law: 'add' })
-
-const acrossTo = `(var(--letter-x) - var(${told.x}))`
-const downTo = `(var(--letter-y) - var(${told.y}))`
-
-/** How near a letter is: 1 at the pointer, 0 from where it does not reach any more, and round at both ends. */
-const near = `calc(var(${told.here}) * (0.5 + 0.5 * cos(180deg * min(1, hypot(${acrossTo}, ${downTo}) / {reach}))))`
-
-/** The share of a letter's way, straight away from the pointer, that lies along an axis. */
-const aside = (way: string) => `calc(1px * {aside} * var(--near) * ${way} / max(1, hypot(${acrossTo}, ${downTo})))`
 
 type Shown = Pick<LettersSettings, 'weight' | 'sizePercent' | 'risePx' | 'asidePx' | 'turnDeg' | 'blurPx' | 'colours'>
 
 /** What moves a letter, as one transform; none where nothing does. */
 function transformOf({ sizePercent, risePx, asidePx, turnDeg }: Shown): Part['css'] {
   const steps = [
-    ...(asidePx !== 0 ? [`translate(${aside(acrossTo)}, ${aside(downTo)})`] : []),
+    ...(asidePx !== 0 ? ['translate(calc({aside} * var(--aside-x)), calc({aside} * var(--aside-y)))'] : []),
     ...(risePx !== 0 ? ['translateY(calc(-1 * {rise} * var(--near)))'] : []),
     ...(turnDeg !== 0 ? ['rotate(calc({turn} * var(--near)))'] : []),
     ...(sizePercent !== 100 ? ['scale(calc(1 + ({size} - 1) * var(--near)))'] : []),
@@ -36,10 +21,9 @@ function transformOf({ sizePercent, risePx, asidePx, turnDeg }: Shown): Part['cs
 
 function letterCss(settings: Shown): Part['css'] {
   return {
-    '--near': near,
+    '--near': '0',
+    ...(settings.asidePx === 0 ? {} : { '--aside-x': '0', '--aside-y': '0' }),
     position: 'absolute',
-    left: 'calc(1px * var(--letter-x))',
-    top: 'calc(1px * var(--letter-y))',
     translate: '-50% -50%',
     'white-space': 'pre',
     'text-indent': '0',
@@ -70,9 +54,8 @@ function knobsOf(settings: LettersSettings): readonly Knob[] {
 
 /** The rig of letters of what `select` matches. */
 export function expandLetters(settings: LettersSettings, select: string): Rig {
-  const { by, reachPx, colours, comeMs, goMs, follow } = settings
+  const { by, reachPx, asidePx, colours, comeMs, goMs, follow } = settings
   const channel = channelsIn('text')
-  const letters = { part: 'letters' }
   return rigOf({
     areas: [areaOn('text', select, { insets: insetsOf(-Math.min(reachPx, 400)), among: 'all' })],
     channels: [
@@ -83,10 +66,15 @@ export function expandLetters(settings: LettersSettings, select: string): Rig {
     ],
     knobs: knobsOf(settings),
     tokens: colours === 'other' ? [token(settings, 'colour')] : [],
-    outputs: (['x', 'y', 'here'] as const).map((id) => outputOn(letters, property(told[id]), { channel: id })),
     parts: [
       { id: 'letters', area: 'text', lives: { atMostAt: 3 }, css: { position: 'absolute', inset: '0' } },
-      { id: 'letter', area: 'text', inside: 'letters', holds: { lay: by }, css: letterCss(settings) },
+      {
+        id: 'letter',
+        area: 'text',
+        inside: 'letters',
+        holds: { lay: by, near: { x: 'x', y: 'y', here: 'here', reach: 'reach', ...(asidePx === 0 ? {} : { isAside: true }) } },
+        css: letterCss(settings),
+      },
     ],
     rules: [
       { select: `${asOneSelector(select)}:has(> [data-letters])`, css: { '-webkit-text-fill-color': 'transparent' } },

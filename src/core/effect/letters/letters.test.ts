@@ -28,7 +28,13 @@ describe('letters', () => {
     expect(letterCss(all).filter).toBe('blur(calc({blur} * var(--near)))')
     expect(readRig(rigOf(all)).knobs.map(({ id }) => id)).toEqual(['reach', 'weight', 'size', 'rise', 'aside', 'turn', 'blur'])
     const sheet = sheetOf(all)
-    for (const line of ['--motto-reach: 160;', '--motto-size: 1.3;', '--motto-rise: 8px;', '--motto-turn: 12deg;', '--motto-aside: -6;'])
+    for (const line of [
+      '--motto-reach: 160px;',
+      '--motto-size: 1.3;',
+      '--motto-rise: 8px;',
+      '--motto-turn: 12deg;',
+      '--motto-aside: -6px;',
+    ])
       expect(sheet).toContain(line)
   })
 

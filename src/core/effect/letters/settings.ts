@@ -12,7 +12,7 @@ const parameters = {
     greatest: 1500,
     step: 5,
     handle: { on: 'radius' },
-    knob: { id: 'reach', note: 'how far from the pointer letters respond, px', per: 1 },
+    knob: { id: 'reach', note: 'how far from the pointer letters respond' },
   }),
   weight: number({
     title: 'Its weight at the pointer',
@@ -52,7 +52,7 @@ const parameters = {
     greatest: 200,
     step: 1,
     row: 'more',
-    knob: { id: 'aside', note: 'how far letters go away from the pointer', per: 1 },
+    knob: { id: 'aside', note: 'how far letters go away from the pointer' },
   }),
   turnDeg: number({
     title: 'It turns by',

@@ -41,18 +41,20 @@ function partsOf(settings: MagnifierSettings): readonly Part[] {
     'linear-gradient(150deg, rgb(255 255 255 / {highlight}), transparent 45%, transparent 80%, rgb(255 255 255 / calc({highlight} / 3)))'
   const fills = { position: 'absolute', inset: '0', 'border-radius': 'inherit' }
   return [
+    // What is moved is moved and nothing else, so that no more is worked out anew.
+    { id: 'hand', area: 'area', lives: 'on', css: { position: 'absolute', 'z-index': '3', left: '50%', top: '50%' } },
     {
       id: 'lens',
       area: 'area',
-      lives: 'on',
+      inside: 'hand',
       css: {
         position: 'absolute',
-        'z-index': '3',
-        left: `calc(50% - ${width} / 2)`.replace('calc({wide} * {size})', '{wide} * {size}'),
-        top: 'calc(50% - {size} / 2)',
+        left: isWide(settings) ? 'calc({wide} * {size} / -2)' : 'calc({size} / -2)',
+        top: 'calc({size} / -2)',
         width,
         height: '{size}',
         overflow: 'clip',
+        background: 'var(--ground)',
         'border-radius': isWide(settings) ? '{corners}' : '50%',
         ...(shadowPx > 0 ? { 'box-shadow': '0 calc({shadow} / 3) {shadow} rgb(0 0 0 / 0.35)' } : {}),
       },
@@ -128,17 +130,17 @@ function channelsOf({
 }
 
 function outputsOf({ zooms, finger }: MagnifierSettings): readonly Output[] {
-  const [lens, near, glass] = [{ part: 'lens' }, { part: 'near' }, { part: 'glass' }]
+  const [hand, near, glass] = [{ part: 'hand' }, { part: 'near' }, { part: 'glass' }]
   return [
-    outputOn(lens, fading, { channel: 'here' }),
+    outputOn(hand, fading, { channel: 'here' }),
     ...(['x', 'y'] as const).flatMap((axis) => {
       const slot = sliding(axis === 'x' ? 'X' : 'Y')
-      return [outputOn(lens, slot, { channel: axis }), outputOn(glass, slot, { channel: axis, factor: -1 })]
+      return [outputOn(hand, slot, { channel: axis }), outputOn(glass, slot, { channel: axis, factor: -1 })]
     }),
     ...(finger === 'drag'
       ? [
-          outputOn(lens, sliding('Y'), { knob: 'size', channel: 'finger', factor: 0.5 }),
-          outputOn(lens, sliding('Y'), { knob: 'beside', channel: 'finger' }),
+          outputOn(hand, sliding('Y'), { knob: 'size', channel: 'finger', factor: 0.5 }),
+          outputOn(hand, sliding('Y'), { knob: 'beside', channel: 'finger' }),
         ]
       : []),
     outputOn(near, turning('scale'), { knob: 'zoom', ...(zooms === 'zoom' ? { channel: 'pinch' } : {}) }),

@@ -31,7 +31,7 @@ describe('a pull', () => {
 
   it('leaves a place to press it where it was', () => {
     expect(sheetOf({ keepsPx: 24 })).toContain(
-      'translateX(clamp(min(24px - 100%, -40%), 1px * var(--key-share) * var(--key-x), max(100% - 24px, 40%)))',
+      'translateX(clamp(min(24px - 100%, -40%), var(--key-share) * var(--key-x), max(100% - 24px, 40%)))',
     )
     expect(sheetOf({ keepsPx: 0 })).not.toContain('clamp(')
   })

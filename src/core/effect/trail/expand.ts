@@ -101,9 +101,7 @@ function outputsOf(settings: TrailSettings): readonly Output[] {
   const places: readonly Output[] =
     settings.law === 'dropped' || isPainted(settings)
       ? []
-      : (['x', 'y'] as const).map((axis) =>
-          outputOn({ part: 'piece' }, { on: 'property', name: `--${axis}`, unit: 'px', law: 'replace' }, { channel: axis }),
-        )
+      : (['x', 'y'] as const).map((axis) => outputOn({ part: 'piece' }, { on: 'slide', axis }, { channel: axis }))
   return [...(rests(settings) ? [] : [outputOn({ part: 'pieces' }, { on: 'opacity' }, { channel: 'here' })]), ...places]
 }
 
@@ -135,7 +133,6 @@ function faceOf(settings: TrailSettings): Part['css'] {
     ...(shape === 'picture' ? { background: '{picture} center / contain no-repeat' } : { background: colour }),
     ...(isMasked(settings) ? { mask: maskOf(text) } : shape === 'picture' ? {} : { 'border-radius': '50%' }),
     ...(isLeft || endPercent === 100 ? {} : { opacity: `calc(1 + ({faint} - 1) * ${share})` }),
-    ...(isLeft ? {} : { translate: 'var(--x) var(--y)' }),
     ...(turnDeg === 0 ? {} : { transform: turned }),
   }
 }
@@ -144,8 +141,8 @@ function faceOf(settings: TrailSettings): Part['css'] {
 const turned = 'rotate(calc({index} * {turn}))'
 
 /** Up, to one side or the other by its number, and larger, while it is gone. */
-const gone = ({ seed, turnDeg }: TrailSettings): Part['css'] => ({
-  transform: `translate(calc({spread} * sin({index} * 137deg${seed === 0 ? '' : ` + ${seed}deg`})), calc({rise} * -1))${turnDeg === 0 ? '' : ` ${turned}`} scale({swell})`,
+const gone = ({ seed, turnDeg, law }: TrailSettings): Part['css'] => ({
+  transform: `translate(calc({spread} * sin({index} * 137deg${seed === 0 ? '' : ` + ${seed}deg`})), calc({rise} * -1))${turnDeg === 0 || law !== 'dropped' ? '' : ` ${turned}`} scale({swell})`,
   opacity: '0',
 })
 
@@ -185,7 +182,12 @@ function partsOf(settings: TrailSettings, isInside: boolean): readonly Part[] {
         css: faceOf(settings),
       },
     ]
-  return [home, { id: 'piece', area: 'ground', inside: 'pieces', count: countOf(settings), css: { ...placed, ...faceOf(settings) } }]
+  // What is moved is moved and nothing else, so that no more is worked out anew.
+  return [
+    home,
+    { id: 'piece', area: 'ground', inside: 'pieces', count: countOf(settings), css: placed },
+    { id: 'face', area: 'ground', inside: 'piece', drawn: 'before', css: { ...placed, ...faceOf(settings) } },
+  ]
 }
 
 const away: State['looks'] = ['off']

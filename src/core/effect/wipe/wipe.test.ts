@@ -67,10 +67,10 @@ describe('a wipe', () => {
   })
 
   it.each([
-    [90, 'inset(-200vmax calc(50% - 1px * var(--hours-front-x)) -200vmax -200vmax)'],
-    [270, 'inset(-200vmax -200vmax -200vmax calc(50% + 1px * var(--hours-front-x)))'],
-    [180, 'inset(-200vmax -200vmax calc(50% - 1px * var(--hours-front-y)) -200vmax)'],
-    [0, 'inset(calc(50% + 1px * var(--hours-front-y)) -200vmax -200vmax -200vmax)'],
+    [90, 'inset(-200vmax calc(50% - var(--hours-front-x)) -200vmax -200vmax)'],
+    [270, 'inset(-200vmax -200vmax -200vmax calc(50% + var(--hours-front-x)))'],
+    [180, 'inset(-200vmax -200vmax calc(50% - var(--hours-front-y)) -200vmax)'],
+    [0, 'inset(calc(50% + var(--hours-front-y)) -200vmax -200vmax -200vmax)'],
   ])('toward %s° leaves what lies before the line of the front', (directionDeg, clip) => {
     expect(sheetOf({ directionDeg })).toContain(`clip-path: ${clip};`)
   })
