@@ -30,9 +30,7 @@ describe('a porthole', () => {
   })
 
   it('leaves of what lies behind what is in the shape, in its own coordinates', () => {
-    expect(sheetOf()).toMatch(
-      /clip-path: circle\(calc\(var\(--day-radius\) \* var\(--day-here\)\) at var\(--day-x\)\s+var\(--day-y\)\);/,
-    )
+    expect(sheetOf()).toMatch(/clip-path: circle\(calc\(var\(--day-radius\) \* var\(--day-here\)\) at var\(--day-x\)\s+var\(--day-y\)\);/)
     expect(sheetOf({ shape: 'ellipse' })).toContain(
       'clip-path: ellipse(calc(var(--hole-radius) * var(--day-wide)) var(--hole-radius) at var(--hole-x) var(--hole-y));',
     )
