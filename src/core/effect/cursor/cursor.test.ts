@@ -35,8 +35,8 @@ describe('a cursor', () => {
   it('needs no script where a still picture is all that is wanted', () => {
     expect(needsScript(rigOf())).toBe(false)
     expect(needsScript(rigOf({ shape: 'ring', sizePx: 32 }))).toBe(false)
-    expect(needsScript(rigOf({ shape: 'picture', picture: 'art/moth.svg' }))).toBe(false)
-    expect(sheetOf({ shape: 'picture', picture: 'art/moth.svg', pointX: 0, pointY: 0 })).toContain(
+    expect(needsScript(rigOf({ shape: 'picture', picture: 'art/moth.svg' }))).toBe(true)
+    expect(sheetOf({ shape: 'picture', picture: 'art/moth.svg', pictureSize: 'file' })).toContain(
       'cursor: url("art/moth.svg") 0 0, auto !important;',
     )
     for (const changes of [

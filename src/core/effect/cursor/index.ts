@@ -4,6 +4,7 @@ import { atPointer } from '../families'
 import type { Kind } from '../kind'
 import type { Sample } from '../samples'
 import { expandCursor } from './expand'
+import { isNative } from './native'
 import { cursorDefaults, cursorParameters, cursorSettings, mostShapes, overShape, type CursorSettings } from './settings'
 import { cursorSentence, cursorTime } from './words'
 
@@ -17,10 +18,13 @@ const sample: Sample = {
 }
 
 /** The settings that matter. */
-function leftOut({ shape, shapes, layer, lateMs }: CursorSettings): readonly string[] {
+function leftOut(settings: CursorSettings): readonly string[] {
+  const { shape, shapes, layer, lateMs } = settings
   const hasLine = shape === 'ring' || shape === 'both' || shapes.some((each) => each.shape === 'ring' || each.shape === 'outline')
   return [
-    ...(shape === 'picture' ? ['colour'] : ['picture', 'pointX', 'pointY']),
+    ...(shape === 'picture' ? ['colour'] : ['picture', 'pictureSize']),
+    ...(shape === 'picture' && !isNative(settings) ? [] : ['pointX', 'pointY']),
+    ...(shape === 'picture' && isNative(settings) ? ['sizePx'] : []),
     ...(shape === 'both' ? ['lateMs'] : ['ringPx', 'ringLateMs']),
     ...(shape === 'element' ? ['sizePx', 'colour', 'layer'] : []),
     ...(hasLine ? [] : ['linePx']),

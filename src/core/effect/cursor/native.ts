@@ -24,8 +24,11 @@ export const isNative = ({
   shapes,
   layer,
   picture,
+  pictureSize,
 }: CursorSettings) =>
-  (shape === 'dot' || shape === 'ring' ? sizePx <= mostPx && isPlainColour(colour) : shape === 'picture' && picture !== '') &&
+  (shape === 'dot' || shape === 'ring'
+    ? sizePx <= mostPx && isPlainColour(colour)
+    : shape === 'picture' && picture !== '' && pictureSize === 'file') &&
   lateMs === 0 &&
   speedPercent === 0 &&
   pressPercent === 100 &&
@@ -35,10 +38,10 @@ export const isNative = ({
   shapes.length === 0
 
 /** The picture of a dot or a ring, with where it points. */
-function drawn({ shape, sizePx, colour, linePx, picture, pointX, pointY }: CursorSettings): string {
+function drawn({ shape, sizePx, colour, linePx, picture }: CursorSettings): string {
   const size = Math.ceil(sizePx)
   const middle = size / 2
-  if (shape === 'picture') return `url(${cssString(picture)}) ${Math.round(pointX * 0.32)} ${Math.round(pointY * 0.32)}`
+  if (shape === 'picture') return `url(${cssString(picture)}) 0 0`
   const line = Math.min(linePx, sizePx / 2)
   const circle =
     shape === 'dot'

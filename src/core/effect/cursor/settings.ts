@@ -154,6 +154,8 @@ const parameters = {
     knob: { id: 'line', note: 'how thick the line of the ring is' },
   }),
   picture: pictureAddress('Its picture'),
+  /** A picture that the browser draws has the size of its file, and points by its upper left corner. */
+  pictureSize: choice({ title: 'It is as large', from: 'said', options: { said: 'as is said', file: 'as its file' }, row: 'more' }),
   /** Which point of it is where the pointer is, % of its size. */
   pointX: percent({ title: 'The point of it that points, across', from: 50, row: 'more' }),
   pointY: percent({ title: 'The point of it that points, down', from: 50, row: 'more' }),
@@ -211,5 +213,5 @@ const parameters = {
 }
 
 export type CursorSettings = SettingsOf<typeof parameters>
-export const cursorParameters = described(parameters)
+export const cursorParameters = described(parameters, ['pictureSize'])
 export const { settings: cursorSettings, defaults: cursorDefaults } = cursorParameters

@@ -17,13 +17,18 @@ function over({ id, shape, says }: OverShape): readonly Piece[] {
   ]
 }
 
-export function cursorSentence({ shape, shapes }: CursorSettings): readonly Piece[] {
+export function cursorSentence(settings: CursorSettings): readonly Piece[] {
+  const { shape, shapes } = settings
   return [
     'On ',
     { role: 'ground' },
     ' the cursor is ',
     { control: 'shape' },
-    ...(shape === 'element' ? [': ', { role: 'figure' }] : [' of ', { control: 'sizePx' }]),
+    ...(shape === 'element'
+      ? [': ', { role: 'figure' }]
+      : shape === 'picture' && isNative(settings)
+        ? []
+        : [' of ', { control: 'sizePx' }]),
     ...(shape === 'both' ? [' and ', { control: 'ringPx' }] : []),
     ...(shape === 'picture' ? [': ', { control: 'picture' }] : shape === 'element' ? [] : [' in ', { control: 'colour' }]),
     ...shapes.flatMap(over),
