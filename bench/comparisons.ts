@@ -401,30 +401,54 @@ function countForced(events: readonly TraceEvent[]): number {
   ).length
 }
 
-/** Whether the frame after an input event carries the `direct` value. */
-export async function compareInputToPaint(browser: Browser, moves = 300): Promise<Report> {
-  const bench = await openBench(browser, gridPage({ count: 1, sizePx: 600 }, exported([plannedOf('glow')])))
-  await bench.page.evaluate(() => {
-    const seen = { hits: 0, moves: 0 }
-    Object.assign(window, { seen })
-    const left = document.querySelector('.card')?.getBoundingClientRect().left ?? 0
-    addEventListener('pointermove', ({ clientX }) => {
-      seen.moves++
-      // Asked for after the script's own callback, so it comes behind it in the same frame.
-      requestAnimationFrame(() => {
-        const part = document.querySelector<HTMLElement>('.glow-pool')
-        if (Math.abs(Number(part?.style.getPropertyValue('--glow-x')) - (clientX - left)) < 0.01) seen.hits++
+/** In how many of so many moves the frame after the input event carries the pointer's own x: written as `property` on `select`, px from `from`. */
+export async function placedNext(
+  browser: Browser,
+  html: string,
+  moves: number,
+  {
+    select,
+    property,
+    from = 'html',
+    middle = false,
+  }: { readonly select: string; readonly property: string; readonly from?: string; readonly middle?: boolean },
+): Promise<{ readonly hits: number; readonly moves: number }> {
+  const bench = await openBench(browser, html)
+  await bench.page.evaluate(
+    ([part, name, area, isMiddle]) => {
+      const seen = { hits: 0, moves: 0 }
+      Object.assign(window, { seen })
+      const box = document.querySelector(area)?.getBoundingClientRect()
+      const left = (box?.left ?? 0) + (isMiddle ? (box?.width ?? 0) / 2 : 0)
+      addEventListener('pointermove', ({ clientX }) => {
+        seen.moves++
+        // Asked for after the script's own callback, so it comes behind it in the same frame.
+        requestAnimationFrame(() => {
+          const written = document.querySelector<HTMLElement>(part)?.style.getPropertyValue(name) ?? ''
+          if (Math.abs(parseFloat(written) - (clientX - left)) < 0.01) seen.hits++
+        })
       })
-    })
-  })
+    },
+    [select, property, from, middle] as const,
+  )
   await moveAlong(bench, sweep(moves, 500, 500))
   await pause(bench.page, 100)
-  const { hits, moves: heard } = await bench.page.evaluate(() => (window as unknown as { seen: { hits: number; moves: number } }).seen)
+  const seen = await bench.page.evaluate(() => (window as unknown as { seen: { hits: number; moves: number } }).seen)
   await bench.page.close()
+  return seen
+}
+
+/** How many of a hundred moves the next frame missed. */
+export const missedOf = ({ hits, moves }: { readonly hits: number; readonly moves: number }) => (100 * (moves - hits)) / moves
+
+/** Whether the frame after an input event carries the `direct` value. */
+export async function compareInputToPaint(browser: Browser, moves = 300): Promise<Report> {
+  const html = gridPage({ count: 1, sizePx: 600 }, exported([plannedOf('glow')]))
+  const seen = await placedNext(browser, html, moves, { select: '.glow-pool', property: '--glow-x', from: '.card' })
   return {
-    title: `Input to paint, ${heard} moves`,
-    lines: [`The frame after the event carried the pointer's own place in ${hits} of ${heard} moves.`],
-    aims: [{ words: 'moves that the next frame missed, of 100', measured: (100 * (heard - hits)) / heard, most: 1 }],
+    title: `Input to paint, ${seen.moves} moves`,
+    lines: [`The frame after the event carried the pointer's own place in ${seen.hits} of ${seen.moves} moves.`],
+    aims: [{ words: 'moves that the next frame missed, of 100', measured: missedOf(seen), most: 1 }],
   }
 }
 

@@ -1,6 +1,6 @@
 // What goes with the pointer: trails and a cursor, beside the usual way and the floor.
 import type { Browser } from '@playwright/test'
-import { costTable, measure, own, type Report } from './comparisons'
+import { costTable, measure, missedOf, own, placedNext, type Report } from './comparisons'
 import { heapOf, medianCost, openBench, moveAlong, pause, sweep } from './browser'
 import { byHand, exported, kindPlanned } from './pages'
 
@@ -75,13 +75,10 @@ export async function compareCursor(browser: Browser, moves = 300, rounds = 3): 
   const page = ({ css: own, js }: Source, more = '') =>
     `<!doctype html><meta charset="utf-8"><title>bench</title><style>body{margin:0;background:#23262b;color:#ccc} .grid{display:grid;grid-template-columns:repeat(auto-fill,110px);gap:12px;padding:8px} .card{height:56px;background:#33373e} h2{margin:4px;font-size:12px} ${more}${own}</style><div class="grid">${Array.from({ length: 100 }, (_, i) => `<a class="card"><h2>Open ${i}</h2></a>`).join('')}</div><script>{\n${js}\n}</script>`
   const shape = { id: 'shape-1', shape: 'label', sizePx: 72, colour: '#1d3b40', ink: '#ffffff', says: 'label', text: '', picture: '' }
+  const ours = exported([kindPlanned('cursor', { shapes: [shape] }, 'body', 1, { 'shape-1': '.card' })])
   const costs = await measure(
     browser,
-    {
-      '(a) usual': page(byHand('cursor-usual'), css),
-      '(b) ours': page(exported([kindPlanned('cursor', { shapes: [shape] }, 'body', 1, { 'shape-1': '.card' })])),
-      '(c) floor': page(byHand('cursor-floor'), css),
-    },
+    { '(a) usual': page(byHand('cursor-usual'), css), '(b) ours': page(ours), '(c) floor': page(byHand('cursor-floor'), css) },
     moves,
     rounds,
     { height: 600 },
@@ -93,6 +90,11 @@ export async function compareCursor(browser: Browser, moves = 300, rounds = 3): 
     aims: [
       { words: 'script and style against (c)', measured: own(of('(b) ours')) / own(of('(c) floor')), most: 1.3 },
       { words: 'script and style against (a)', measured: own(of('(b) ours')) / own(of('(a) usual')), most: 1 },
+      {
+        words: 'moves that the next frame missed, of 100',
+        measured: missedOf(await placedNext(browser, page(ours), moves, { select: '.cursor-1-point', property: '--cursor-1-x' })),
+        most: 1,
+      },
     ],
   }
 }
@@ -149,6 +151,18 @@ export async function compareMagnifier(browser: Browser, moves = 300, rounds = 3
         most: 1.5,
       },
       { words: 'ms of the longest step of making a copy', measured: made.longest, most: 16 },
+      {
+        words: 'moves that the next frame missed, of 100',
+        measured: missedOf(
+          await placedNext(browser, area(pictureOf(), lens), moves, {
+            select: '.magnifier-1-hand',
+            property: '--magnifier-1-x',
+            from: '.area',
+            middle: true,
+          }),
+        ),
+        most: 1,
+      },
     ],
   }
 }

@@ -271,7 +271,7 @@ test('looks are told to the page, the focus counts, and the pieces of a chain fo
   )
   const pieces = () =>
     page.evaluate(() =>
-      [...document.querySelectorAll<HTMLElement>('.trail-piece')].map((piece) => Number(piece.style.getPropertyValue('--trail-x'))),
+      [...document.querySelectorAll<HTMLElement>('.trail-piece')].map((piece) => parseFloat(piece.style.getPropertyValue('--trail-x'))),
     )
   await eventually(async () => (await pieces()).every((x) => x === 600)).toBe(true)
   await page.mouse.move(100, 500)

@@ -246,7 +246,7 @@ test('a card whose pointer stands on the edge that leans away does not flicker, 
     await page.mouse.move(352 + (i % 2), 200 + i)
     await page.waitForTimeout(16)
     turns.push(
-      Number(
+      parseFloat(
         await page
           .locator('.c')
           .first()

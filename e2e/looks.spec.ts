@@ -219,12 +219,12 @@ test('what is read in a part finds it, which is added once, and follows the poin
   expect(await page.locator('.glass-lens').count()).toBe(2)
   // From its own edge, inside the border of the button.
   await page.mouse.move(120, 130)
-  await eventually(() => lens().then(([first]) => Number(first))).toBeCloseTo(28, 2)
+  await eventually(() => lens().then(([first = '']) => parseFloat(first))).toBeCloseTo(28, 2)
   await page.mouse.move(100, 140)
-  await eventually(() => lens().then(([first]) => Number(first))).toBeCloseTo(8, 2)
+  await eventually(() => lens().then(([first = '']) => parseFloat(first))).toBeCloseTo(8, 2)
   expect(await page.locator('.glass-lens').count()).toBe(2)
   const hidden = () =>
-    page.evaluate(() => Number((document.querySelector('.card') as HTMLElement).style.getPropertyValue('--glass-hidden')))
+    page.evaluate(() => parseFloat((document.querySelector('.card') as HTMLElement).style.getPropertyValue('--glass-hidden')))
   expect(await hidden()).toBeGreaterThan(250)
   await page.evaluate(() => document.querySelector('.tall')?.remove())
   await page.setViewportSize({ width: 1000, height: 700 })

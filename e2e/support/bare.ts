@@ -344,6 +344,6 @@ export async function playInShadow(page: Page, host: string, text: string): Prom
 /** A number that was written on an element. */
 export const written = (page: Page, select: string, property: string) =>
   page.evaluate(
-    ([selector = '', name = '']) => Number((document.querySelector(selector) as HTMLElement).style.getPropertyValue(name)),
+    ([selector = '', name = '']) => parseFloat((document.querySelector(selector) as HTMLElement).style.getPropertyValue(name)),
     [select, property],
   )
