@@ -74,7 +74,7 @@ function worstOf(
         if (!channel || text === '') return
         read++
         const expected = Number(values[columns.indexOf(`${id}[${n}]`)])
-        const apart = Math.abs(Number(text) - expected) / spanOf(channel)
+        const apart = Math.abs(Number(text.replace(/px$/, '')) - expected) / spanOf(channel)
         if (apart > worst || Number.isNaN(apart))
           [worst, told] = [
             Number.isNaN(apart) ? Infinity : apart,

@@ -2,6 +2,7 @@
 import type { Page } from '@playwright/test'
 import { effectOf, openAlone, settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
+import { moveOver, stageOf } from './support/stage'
 
 const letters = (changes: object = {}, select = 'h1') =>
   effectOf('letters', select, settingsOf('letters', { comeMs: 0, goMs: 0, follow: { kind: 'direct' }, ...changes }))
@@ -144,4 +145,17 @@ test('those who prefer less motion see weight and colour alone', async ({ page: 
   const first = alone.locator('[class$="-letter"]').first()
   await eventually(() => first.evaluate((each) => Number(getComputedStyle(each).fontWeight))).toBeGreaterThan(700)
   expect(await first.evaluate((each) => getComputedStyle(each).transform)).toBe('none')
+})
+
+test('plays in the studio as in the export', async ({ page: studio, house }) => {
+  const address = await house.addSite('words', page('<h1>Moths at the lamp</h1>'), [letters({ sizePercent: 150, reachPx: 300 })])
+  await studio.goto(address)
+  const frame = await stageOf(studio)
+  await moveOver(studio, frame, 'h1', 0.1, 0.5)
+  const sizes = () =>
+    frame
+      .locator('[class$="-letter"]')
+      .evaluateAll((all) => all.map((each) => Number(new DOMMatrix(getComputedStyle(each).transform).a.toFixed(3))))
+  await eventually(async () => (await sizes()).length).toBe(14)
+  await eventually(async () => Math.max(...(await sizes()))).toBeGreaterThan(1.4)
 })

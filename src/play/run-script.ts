@@ -55,6 +55,8 @@ export function runScript(text: string, { root, nonce, requestFrame, elementFrom
     get adoptedStyleSheets() {
       return root.adoptedStyleSheets
     },
+    createRange: () => page.createRange(),
+    createTreeWalker: (from: Node, what: number) => page.createTreeWalker(from, what),
     createElement: (name: string) => {
       const element = page.createElement(name)
       // What it took away again is not kept for ever.
