@@ -126,6 +126,13 @@ it('of all kinds, what is drawn as the kind itself draws it has such a drawing, 
   }
 })
 
+describe('recipes', () => {
+  it('have names of their own, none of which begins as another one does', () => {
+    const titles = kinds.flatMap((kind) => kind.recipes.map(({ title }) => title.toLowerCase()))
+    expect(titles.filter((title, i) => titles.some((other, n) => n !== i && other.startsWith(title)))).toEqual([])
+  })
+})
+
 describe('kinds with roles of which there may be several', () => {
   it.each(kinds.filter(({ moreRoles }) => moreRoles).map((kind) => [kind.id, kind] as const))(
     '%s takes them up to twenty and lets them go',

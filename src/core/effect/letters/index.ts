@@ -37,8 +37,8 @@ export const letters: Kind<LettersSettings> = {
       settings: { ...lettersDefaults, weight: 800, sizePercent: 112 },
     },
     {
-      id: 'lifted',
-      title: 'Lifted',
+      id: 'in-a-wave',
+      title: 'In a wave',
       need: 'The line rises in a soft wave where the pointer passes.',
       settings: { ...lettersDefaults, risePx: 14, follow: { kind: 'spring', frequencyHz: 3, dampingRatio: 0.7 } },
     },
