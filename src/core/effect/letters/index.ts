@@ -31,8 +31,8 @@ export const letters: Kind<LettersSettings> = {
   forSample: lettersParameters.forSample,
   recipes: [
     {
-      id: 'swell',
-      title: 'Swell',
+      id: 'heavier-nearby',
+      title: 'Heavier nearby',
       need: 'Letters near the pointer grow heavier and larger; nothing moves in the line.',
       settings: { ...lettersDefaults, weight: 800, sizePercent: 112 },
     },
