@@ -282,6 +282,19 @@ test('it lies beside a finger, above it or below it where there is no room, and 
     return copy && own ? [(copy.x - 320) / 2.5 - (own.x - 320), (copy.y - (130 + 95 + 28)) / 2.5 - (own.y - 130)] : []
   })
   expect(Math.hypot(...point)).toBeLessThan(0.5)
+  // Two fingers change how large it shows things, not the page.
+  const two = (apart: number) =>
+    client.send('Input.dispatchTouchEvent', {
+      type: 'touchMove',
+      touchPoints: [
+        { x: 320, y: 200, id: 0 },
+        { x: 320 + apart, y: 200, id: 1 },
+      ],
+    })
+  await client.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [{ x: 320, y: 200, id: 0 }, { x: 370, y: 200, id: 1 }] }) // prettier-ignore
+  for (const apart of [50, 60, 75]) await two(apart)
+  await eventually(() => zoomOf(alone)).toBeGreaterThan(2.9)
+  expect(await alone.evaluate(() => visualViewport?.scale)).toBe(1)
   await touch('touchEnd')
   await eventually(() => seen(alone)).toBe(false)
   await context.close()

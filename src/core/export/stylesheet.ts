@@ -300,8 +300,9 @@ function writeRules(effect: PlannedEffect, comings: readonly Coming[], facts: Sh
   for (const { select, css, whilePlayed } of rig.rules.filter(({ isMotion, isCalm }) => !isMotion && !isCalm)) {
     add(whilePlayed ? selectPlayed(effect, select) : styleText(select), writeDeclarations(css, names))
   }
-  for (const { of, select, pointer, touch } of rig.areas)
-    if (pointer === 'any' && of !== 'window') add(styleText(select), touchAction(touch))
+  const isPinched = (id: string) => rig.channels.some(({ area, signal }) => area === id && signal.of === 'pinch')
+  for (const { id, of, select, pointer, touch } of rig.areas)
+    if (pointer === 'any' && of !== 'window') add(styleText(select), touchAction(touch, isPinched(id)))
   // What is added to an element stands where that is; where the page may position it, the script looks.
   for (const { id, of, select } of hasPositions ? [] : rig.areas)
     if (addedParts(rig).some(({ area, host, is, inside }) => area === id && host === undefined && is === undefined && inside === undefined))
@@ -653,10 +654,11 @@ function guarded(bound: readonly Bound[]): string {
 }
 
 /** What a finger may still do by itself on an area that takes drags. */
-function touchAction(touch: Rig['areas'][number]['touch']): readonly string[] {
-  if (touch === 'drag-x') return ['touch-action: pan-y pinch-zoom;']
-  if (touch === 'drag-y') return ['touch-action: pan-x pinch-zoom;']
-  return touch === 'drag' ? ['touch-action: pinch-zoom;'] : []
+function touchAction(touch: Rig['areas'][number]['touch'], isPinched: boolean): readonly string[] {
+  const scrolls = { 'drag-x': ['pan-y'], 'drag-y': ['pan-x'], drag: [], tap: undefined, none: undefined }[touch]
+  if (!scrolls) return []
+  // Two fingers are left to the page where the effect does nothing with them.
+  return [`touch-action: ${[...scrolls, ...(isPinched ? [] : ['pinch-zoom'])].join(' ') || 'none'};`]
 }
 
 /** The declarations of these outputs on one element, each property once, composed by its law. */
