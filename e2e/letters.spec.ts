@@ -127,10 +127,17 @@ test('words and lines respond as one, and a text that becomes another is laid an
     node.data = 'Other words'
   })
   await eventually(told).toEqual(['Other', 'words'])
+  await alone.evaluate(() =>
+    document.querySelector('h1')?.append(Object.assign(document.createElement('em'), { textContent: ' and more' })),
+  )
+  await eventually(told).toEqual(['Other', 'words', 'and', 'more'])
   await openAlone(alone, page(`<h1>${text}</h1>`), [letters({ by: 'lines' })], info.outputPath('lines.html'))
   await alone.mouse.move(200, 130)
   await eventually(async () => (await told()).join(' ')).toBe(text)
   expect((await told()).length).toBe(3)
+  // Narrower, it has more lines.
+  await alone.evaluate(() => document.querySelector('h1')?.style.setProperty('width', '300px'))
+  await eventually(async () => (await told()).length).toBeGreaterThan(4)
 })
 
 test('those who prefer less motion see weight and colour alone', async ({ page: alone }, info) => {

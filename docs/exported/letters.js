@@ -182,14 +182,7 @@
       for (const part of parts) {
         const home = (part.inside && made.get(part.inside)) || host
         if (part.lays) {
-          // Lays each letter, word or line of a host once more over where it stands, as long as that is there: they can be moved without the text.
-          home.dataset.letters = ''
-          layLetters(host, home, part)
-          const observer = new MutationObserver((records) => {
-            if (!home.isConnected) observer.disconnect()
-            else if (records.some(({ target }) => !home.contains(target) && target !== host)) layLetters(host, home, part)
-          })
-          observer.observe(host, { subtree: true, childList: true, characterData: true })
+          keepLaid(host, home, part)
           continue
         }
         made.set(part.part, addPart(home, part))
@@ -204,6 +197,8 @@
 
   const endParts = ({ area }, parts = []) =>
     parts.forEach(({ part }) => area.querySelectorAll(`:scope > .${part}`).forEach((element) => element.remove()))
+
+  const isPart = (node) => node.dataset?.part === ''
 
   // cubic-bezier(x1, y1, x2, y2): the time is found by Newton's method inside a shrinking bracket. Outside 0..1 it holds.
   function bezier() {
@@ -292,6 +287,32 @@
       })
     }
     return pieces
+  }
+
+  // Lays each letter, word or line of a host once more over where it stands, as long as that is there: they can be moved without the text.
+  function keepLaid(host, home, part) {
+    home.dataset.letters = ''
+    layLetters(host, home, part)
+    const sizeOf = () => `${host.clientWidth} ${host.clientHeight}`
+    let size = sizeOf()
+    const changes = new MutationObserver((records) => {
+      const isOwn = ({ target, addedNodes, removedNodes }) =>
+        home.contains(target) || [...addedNodes, ...removedNodes].some(isPart)
+      if (!home.isConnected || !records.every(isOwn)) layAnew()
+    })
+    const sizes = new ResizeObserver(() => {
+      if (size !== sizeOf()) layAnew()
+      size = sizeOf()
+    })
+    const layAnew = () => {
+      if (home.isConnected) layLetters(host, home, part)
+      else {
+        changes.disconnect()
+        sizes.disconnect()
+      }
+    }
+    changes.observe(host, { subtree: true, childList: true, characterData: true })
+    sizes.observe(host)
   }
 
   // The letters that are laid over a text, by what holds it; how near the pointer has to be to them, px, and when the stylesheet was asked for that.

@@ -380,7 +380,7 @@
       copy.style.setProperty(name, value, 'important')
     }
     const root = element.attachShadow({ mode: 'closed' })
-    const sheets = [...document.querySelectorAll('link[rel~="stylesheet"], style')].map((each) => each.cloneNode(true))
+    const sheets = [...document.querySelectorAll('link[rel~="stylesheet"]:not([rel~="alternate"]), style')].map((each) => each.cloneNode(true))
     const links = sheets.filter(({ localName }) => localName === 'link')
     let waiting = links.length
     const isThere = () => (element.style.visibility = waiting-- > 0 ? 'hidden' : '')

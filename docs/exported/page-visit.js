@@ -288,14 +288,7 @@
     for (const part of parts) {
       const home = (part.inside && made.get(part.inside)) || (part.host ? homeOf(part.host) : host)
       if (part.lays) {
-        // Lays each letter, word or line of a host once more over where it stands, as long as that is there: they can be moved without the text.
-        home.dataset.letters = ''
-        layLetters(host, home, part, measure)
-        const observer = new MutationObserver((records) => {
-          if (!home.isConnected) observer.disconnect()
-          else if (records.some(({ target }) => !home.contains(target) && target !== host)) layLetters(host, home, part, measure)
-        })
-        observer.observe(host, { subtree: true, childList: true, characterData: true })
+        keepLaid(host, home, part, measure)
         continue
       }
       made.set(part.part, addPart(home, part))
@@ -496,6 +489,8 @@
     Object.assign(chain, { target, halfLifeMs, gaps, since: t })
   }
 
+  const isPart = (node) => node.dataset?.part === ''
+
   // cubic-bezier(x1, y1, x2, y2): the time is found by Newton's method inside a shrinking bracket. Outside 0..1 it holds.
   function bezier(x1, y1, x2) {
     const on = (a, b, s) => 3 * (1 - s) * s * ((1 - s) * a + s * b) + s ** 3
@@ -605,6 +600,32 @@
       })
     }
     return pieces
+  }
+
+  // Lays each letter, word or line of a host once more over where it stands, as long as that is there: they can be moved without the text.
+  function keepLaid(host, home, part, measure) {
+    home.dataset.letters = ''
+    layLetters(host, home, part, measure)
+    const sizeOf = () => `${host.clientWidth} ${host.clientHeight}`
+    let size = sizeOf()
+    const changes = new MutationObserver((records) => {
+      const isOwn = ({ target, addedNodes, removedNodes }) =>
+        home.contains(target) || [...addedNodes, ...removedNodes].some(isPart)
+      if (!home.isConnected || !records.every(isOwn)) layAnew()
+    })
+    const sizes = new ResizeObserver(() => {
+      if (size !== sizeOf()) layAnew()
+      size = sizeOf()
+    })
+    const layAnew = () => {
+      if (home.isConnected) layLetters(host, home, part, measure)
+      else {
+        changes.disconnect()
+        sizes.disconnect()
+      }
+    }
+    changes.observe(host, { subtree: true, childList: true, characterData: true })
+    sizes.observe(host)
   }
 
   // The letters that are laid over a text, by what holds it; how near the pointer has to be to them, px, and when the stylesheet was asked for that.

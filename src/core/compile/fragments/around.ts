@@ -1,5 +1,5 @@
 /** The page's own stylesheets, as copies. */
-export const ownSheets = (): Element[] => [...document.querySelectorAll('link[rel~="stylesheet"], style')]
+export const ownSheets = (): Element[] => [...document.querySelectorAll('link[rel~="stylesheet"]:not([rel~="alternate"]), style')]
 
 /**
  * A copy within copies of all that an element lies in, and beside copies of what stands beside these, so that the page's rules match there as

@@ -3,7 +3,7 @@ import { given } from './given'
 import { undone } from './off'
 import type { Part } from './types'
 
-const isPart = (node: Node) => (node as HTMLElement).dataset?.part === ''
+export const isPart = (node: Node) => (node as HTMLElement).dataset?.part === ''
 
 /** Fills a part, now and whenever what its host holds has changed. */
 function keepFilled(host: HTMLElement, fill: () => void, attribute?: string, isKept = true): void {

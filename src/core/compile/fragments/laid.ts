@@ -1,3 +1,4 @@
+import { isPart } from './copies'
 import { frameOf } from './frames'
 import { given } from './given'
 import { valueAt } from './turn'
@@ -64,11 +65,26 @@ function piecesOf(host: Element, by: Part['lays']): readonly Piece[] {
 export function keepLaid(host: HTMLElement, home: HTMLElement, part: Part, measure: Effect['measure']): void {
   home.dataset.letters = ''
   layLetters(host, home, part, measure)
-  const observer = new MutationObserver((records) => {
-    if (!home.isConnected) observer.disconnect()
-    else if (records.some(({ target }) => !home.contains(target) && target !== host)) layLetters(host, home, part, measure)
+  const sizeOf = () => `${host.clientWidth} ${host.clientHeight}`
+  let size = sizeOf()
+  const changes = new MutationObserver((records) => {
+    const isOwn = ({ target, addedNodes, removedNodes }: MutationRecord) =>
+      home.contains(target) || [...addedNodes, ...removedNodes].some(isPart)
+    if (!home.isConnected || !records.every(isOwn)) layAnew()
   })
-  observer.observe(host, { subtree: true, childList: true, characterData: true })
+  const sizes = new ResizeObserver(() => {
+    if (size !== sizeOf()) layAnew()
+    size = sizeOf()
+  })
+  const layAnew = () => {
+    if (home.isConnected) layLetters(host, home, part, measure)
+    else {
+      changes.disconnect()
+      sizes.disconnect()
+    }
+  }
+  changes.observe(host, { subtree: true, childList: true, characterData: true })
+  sizes.observe(host)
 }
 
 /** The letters that are laid over a text, by what holds it; how near the pointer has to be to them, px, and when the stylesheet was asked for that. */
