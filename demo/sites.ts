@@ -369,7 +369,7 @@ const vesperHollow: readonly Effect[] = [
       shapes: [
         { ...overShape('shape-1'), text: 'Unfold', sizePx: 78, colour: '#1d3b2c', ink: '#ffe6b0' },
         { ...overShape('shape-2'), text: 'Step in', sizePx: 78, colour: '#ffe0a0', ink: '#1d2a20' },
-        { ...overShape('shape-3'), shape: 'none' },
+        { ...overShape('shape-3'), shape: 'ring', sizePx: 16, colour: '#2c2a22' },
       ],
     },
   },
