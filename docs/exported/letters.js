@@ -238,6 +238,21 @@
     return { gap: left, speed: 0, moves: Math.abs(left) > band }
   }
 
+  // What was last told of an element, and when.
+  const lastTold = new WeakMap()
+
+  // What the stylesheet says of some properties of an element: asked for five times a second at most, since that may have styles worked out. It is
+  // the same list as long as it says the same.
+  function toldBySheet(element, properties, t) {
+    const last = lastTold.get(element)
+    if (last && t - last.askedAt <= 200) return last.told
+    const style = getComputedStyle(element)
+    const told = properties.map((name) => style.getPropertyValue(name).trim())
+    const same = last?.told.join() === told.join() ? last.told : told
+    lastTold.set(element, { told: same, askedAt: t })
+    return same
+  }
+
   // What is not taken apart: letters that fonts join, and words of scripts whose letters change beside others.
   const joined = /ff[il]?|f[il]|[\p{Script=Arabic}\p{Script=Syriac}\p{Script=Mongolian}\p{Script=Nko}\p{Mn}]+/gu
 
@@ -315,7 +330,7 @@
     sizes.observe(host)
   }
 
-  // The letters that are laid over a text, by what holds it; how near the pointer has to be to them, px, and when the stylesheet was asked for that.
+  // The letters that are laid over a text, by what holds it.
   const laid = new WeakMap()
 
   function layLetters(host, home, { part, lays }) {
@@ -343,25 +358,23 @@
       element.style.setProperty('--letter-colour', color)
       return { element, x, y, near: 0 }
     })
-    laid.set(host, { letters, reachPx: 1, askedAt: NaN })
+    laid.set(host, letters)
     home.replaceChildren(...letters.map(({ element }) => element))
   }
 
   // Tells each letter of a place that the pointer reaches, or did, how near it is.
   function tellNear({ parts = [] }, { area, followers }, t) {
-    const own = laid.get(area)
+    const letters = laid.get(area) ?? []
     const part = parts.find(({ reach }) => reach)
-    if (!own?.letters[0]?.element.isConnected || !part) return
-    if (!(t - own.askedAt < 200)) {
-      own.reachPx = parseFloat(getComputedStyle(area).getPropertyValue(part.reach ?? '')) || 1
-      own.askedAt = t
-    }
+    const home = letters[0]?.element.parentElement
+    if (!home?.isConnected || !part?.reach) return
+    const reachPx = parseFloat(toldBySheet(home, [part.reach], t)[0] ?? '') || 1
     const at = { x: 0, y: 0, here: 0 }
     for (const follower of followers) if (follower.value.nears) at[follower.value.nears] = valueAt(follower, t)
-    for (const letter of own.letters) {
+    for (const letter of letters) {
       const [dx, dy] = [letter.x - at.x, letter.y - at.y]
       const far = Math.hypot(dx, dy)
-      const near = far < own.reachPx ? at.here * (0.5 + 0.5 * Math.cos((Math.PI * far) / own.reachPx)) : 0
+      const near = far < reachPx ? at.here * (0.5 + 0.5 * Math.cos((Math.PI * far) / reachPx)) : 0
       if (near === letter.near) continue
       letter.near = near
       const { style } = letter.element

@@ -337,10 +337,6 @@
   const copiedAtOnce = 80
 
   const copyingMs = 5
-  // What the copy of a host is, whatever the page has it: flat, where the host is.
-  const flat =
-    'position: absolute; inset: 0 auto auto 0; margin: 0; z-index: auto; opacity: 1; filter: none; transform: none; rotate: none; scale: none; transition: none; animation: none; max-width: none; max-height: none'
-
   // Fills a part with what its host holds, apart from the page: what is near the pointer first, in steps that hold nothing up, as long as it is
   // seen. It stays in step with what the page, and whoever uses it, makes of the host. Nobody can focus, select or hear it.
   function keepLive(host, element, { zoom = 1, sharper = '' }) {
@@ -375,10 +371,8 @@
     const { borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
     // The middle of its padding box is where the part is.
     const translate = `calc((${borderRightWidth} - ${borderLeftWidth}) / 2 - 50%) calc((${borderBottomWidth} - ${borderTopWidth}) / 2 - 50%)`
-    for (const each of `${flat}; translate: ${translate}`.split('; ')) {
-      const [name = '', value = ''] = each.split(': ')
-      copy.style.setProperty(name, value, 'important')
-    }
+    // Whatever the page has the host do, its copy lies flat.
+    copy.style.cssText += `; position: absolute !important; inset: 0 auto auto 0 !important; margin: 0 !important; z-index: auto !important; opacity: 1 !important; filter: none !important; transform: none !important; translate: ${translate} !important; rotate: none !important; scale: none !important; transition: none !important; animation: none !important; max-width: none !important; max-height: none !important`
     const root = element.attachShadow({ mode: 'closed' })
     const sheets = [...document.querySelectorAll('link[rel~="stylesheet"]:not([rel~="alternate"]), style')].map((each) => each.cloneNode(true))
     const links = sheets.filter(({ localName }) => localName === 'link')
@@ -419,19 +413,6 @@
     }
   }
 
-  // What an element is beside its markup: what was typed or chosen in it, and how far it is scrolled.
-  function keepState({ host, lens, copies }, source) {
-    const copy = copies.get(source)
-    if (!copy) return
-    const names = source.matches('input:not([type="file"]), textarea, select')
-      ? ['value', 'checked', 'selectedIndex', 'scrollTop', 'scrollLeft']
-      : ['scrollTop', 'scrollLeft']
-    const [from, to] = [source, copy]
-    for (const name of names) if (from && to && name in from && from[name] !== to[name]) to[name] = from[name]
-    // What lies in a host that scrolls goes with what it holds.
-    if (source === host) lens.style.translate = `${source.scrollLeft}px ${source.scrollTop}px`
-  }
-
   function makeOn(live) {
     if (live.isAwaited) return
     live.isAwaited = true
@@ -470,7 +451,8 @@
       if (isOther) keepState(live, source)
     }
     const { style } = copies.get(host)
-    for (const [name, value] of [['width', width], ['height', height]]) style.setProperty(name, value, 'important') // prettier-ignore
+    style.setProperty('width', width, 'important')
+    style.setProperty('height', height, 'important')
   }
 
   function showFilm(film, canvas) {
@@ -513,6 +495,7 @@
     live.room--
     const copy = shellOf(live, node)
     live.copies.set(node, copy)
+    if (node.matches('input, textarea')) keepState(live, node)
     if (!node.firstChild || node.matches(`${emptied}, video, canvas`)) return copy
     const { display, width, height } = getComputedStyle(node)
     // What lies in lines has no size of its own.
@@ -545,13 +528,22 @@
     }
     const copy = element.cloneNode()
     if (element.matches(emptied)) for (const name of ['src', 'srcdoc', 'data']) copy.removeAttribute(name)
-    if (element.matches('input, textarea')) Object.assign(copy, stateOf(element))
     if (element instanceof HTMLImageElement) sharpen(element, copy, live)
     return copy
   }
 
-  // What was typed or chosen.
-  const stateOf = ({ type, value, checked }) => (type === 'file' ? {} : { value, checked })
+  // What an element is beside its markup: what was typed or chosen in it, and how far it is scrolled.
+  function keepState({ host, lens, copies }, source) {
+    const copy = copies.get(source)
+    if (!copy) return
+    const names = source.matches('input:not([type="file"]), textarea, select')
+      ? ['value', 'checked', 'selectedIndex', 'scrollTop', 'scrollLeft']
+      : ['scrollTop', 'scrollLeft']
+    const [from, to] = [source, copy]
+    for (const name of names) if (from && to && name in from && from[name] !== to[name]) to[name] = from[name]
+    // What lies in a host that scrolls goes with what it holds.
+    if (source === host) lens.style.translate = `${source.scrollLeft}px ${source.scrollTop}px`
+  }
 
   // Has the copy of a picture take the sharpest source that there is for it, and be as large as the picture is.
   function sharpen(image, copy, { zoom }) {

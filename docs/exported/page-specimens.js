@@ -255,8 +255,8 @@
     const last = (value.links ?? 1) - 1
     let k = 0
     for (const target of value.isOfParts ? seenOnParts(place, chain) : targetsOf(place, value))
-      set(target, value, chain.target + missingOf(chain, Math.min(k++, last), t))
-    if (missingOf(chain, last, t) !== 0) place.moves = true
+      set(target, value, linkAt(chain, Math.min(k++, last), t))
+    if (motionOf(chain, last, t).moves) place.moves = true
   }
 
   // Says on an element that an effect is at work on it: from now on its rules count.
@@ -437,22 +437,28 @@
 
   // What link k of a chain of equal glides is missing after so many half-lives: e^-x * sum over j of x^j / j! * gap(k - j). It is at rest where the
   // sizes of all of them come to less than what can be seen, once every one of them falls.
-  function missingOf({ gaps = [], halfLifeMs = 1, since, band }, k, t) {
+  function motionOf({ gaps = [], halfLifeMs = 1, since, band }, k, t) {
     const x = (Math.LN2 * Math.max(0, t - since)) / halfLifeMs
-    let [sum, bound, term] = [0, 0, Math.exp(-x)]
+    let [gap, bound, term] = [0, 0, Math.exp(-x)]
     for (let j = 0; j <= k; j++) {
       const missing = term * (gaps[k - j] ?? 0)
-      sum += missing
+      gap += missing
       bound += Math.abs(missing)
       term *= x / (j + 1)
     }
-    // As long as it moves it is not 0.
-    return bound > band || (bound > 0 && x < k) ? sum || Number.MIN_VALUE : 0
+    return { gap, moves: bound > band || (bound > 0 && x < k) }
   }
+
+  // Where link k is: at the target, once it is too near to be seen apart.
+  function linkAt(chain, k, t) {
+    const { gap, moves } = motionOf(chain, k, t)
+    return moves ? chain.target + gap : chain.target
+  }
+
   // Turns a chain to a new target: each link goes on from where it is.
   function turnChain(chain, target, halfLifeMs, t) {
     if (chain.target === target && chain.halfLifeMs === halfLifeMs) return
-    const gaps = (chain.gaps ?? []).map((_, k) => (chain.target + missingOf(chain, k, t)) - target)
+    const gaps = (chain.gaps ?? []).map((_, k) => linkAt(chain, k, t) - target)
     Object.assign(chain, { target, halfLifeMs, gaps, since: t })
   }
 
@@ -527,10 +533,6 @@
   const copiedAtOnce = 80
 
   const copyingMs = 5
-  // What the copy of a host is, whatever the page has it: flat, where the host is.
-  const flat =
-    'position: absolute; inset: 0 auto auto 0; margin: 0; z-index: auto; opacity: 1; filter: none; transform: none; rotate: none; scale: none; transition: none; animation: none; max-width: none; max-height: none'
-
   // Fills a part with what its host holds, apart from the page: what is near the pointer first, in steps that hold nothing up, as long as it is
   // seen. It stays in step with what the page, and whoever uses it, makes of the host. Nobody can focus, select or hear it.
   function keepLive(host, element, { zoom = 1, sharper = '' }) {
@@ -565,10 +567,8 @@
     const { borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
     // The middle of its padding box is where the part is.
     const translate = `calc((${borderRightWidth} - ${borderLeftWidth}) / 2 - 50%) calc((${borderBottomWidth} - ${borderTopWidth}) / 2 - 50%)`
-    for (const each of `${flat}; translate: ${translate}`.split('; ')) {
-      const [name = '', value = ''] = each.split(': ')
-      copy.style.setProperty(name, value, 'important')
-    }
+    // Whatever the page has the host do, its copy lies flat.
+    copy.style.cssText += `; position: absolute !important; inset: 0 auto auto 0 !important; margin: 0 !important; z-index: auto !important; opacity: 1 !important; filter: none !important; transform: none !important; translate: ${translate} !important; rotate: none !important; scale: none !important; transition: none !important; animation: none !important; max-width: none !important; max-height: none !important`
     const root = element.attachShadow({ mode: 'closed' })
     const sheets = [...document.querySelectorAll('link[rel~="stylesheet"]:not([rel~="alternate"]), style')].map((each) => each.cloneNode(true))
     const links = sheets.filter(({ localName }) => localName === 'link')
@@ -609,19 +609,6 @@
     }
   }
 
-  // What an element is beside its markup: what was typed or chosen in it, and how far it is scrolled.
-  function keepState({ host, lens, copies }, source) {
-    const copy = copies.get(source)
-    if (!copy) return
-    const names = source.matches('input:not([type="file"]), textarea, select')
-      ? ['value', 'checked', 'selectedIndex', 'scrollTop', 'scrollLeft']
-      : ['scrollTop', 'scrollLeft']
-    const [from, to] = [source, copy]
-    for (const name of names) if (from && to && name in from && from[name] !== to[name]) to[name] = from[name]
-    // What lies in a host that scrolls goes with what it holds.
-    if (source === host) lens.style.translate = `${source.scrollLeft}px ${source.scrollTop}px`
-  }
-
   function makeOn(live) {
     if (live.isAwaited) return
     live.isAwaited = true
@@ -660,7 +647,8 @@
       if (isOther) keepState(live, source)
     }
     const { style } = copies.get(host)
-    for (const [name, value] of [['width', width], ['height', height]]) style.setProperty(name, value, 'important') // prettier-ignore
+    style.setProperty('width', width, 'important')
+    style.setProperty('height', height, 'important')
   }
 
   function showFilm(film, canvas) {
@@ -703,6 +691,7 @@
     live.room--
     const copy = shellOf(live, node)
     live.copies.set(node, copy)
+    if (node.matches('input, textarea')) keepState(live, node)
     if (!node.firstChild || node.matches(`${emptied}, video, canvas`)) return copy
     const { display, width, height } = getComputedStyle(node)
     // What lies in lines has no size of its own.
@@ -735,13 +724,22 @@
     }
     const copy = element.cloneNode()
     if (element.matches(emptied)) for (const name of ['src', 'srcdoc', 'data']) copy.removeAttribute(name)
-    if (element.matches('input, textarea')) Object.assign(copy, stateOf(element))
     if (element instanceof HTMLImageElement) sharpen(element, copy, live)
     return copy
   }
 
-  // What was typed or chosen.
-  const stateOf = ({ type, value, checked }) => (type === 'file' ? {} : { value, checked })
+  // What an element is beside its markup: what was typed or chosen in it, and how far it is scrolled.
+  function keepState({ host, lens, copies }, source) {
+    const copy = copies.get(source)
+    if (!copy) return
+    const names = source.matches('input:not([type="file"]), textarea, select')
+      ? ['value', 'checked', 'selectedIndex', 'scrollTop', 'scrollLeft']
+      : ['scrollTop', 'scrollLeft']
+    const [from, to] = [source, copy]
+    for (const name of names) if (from && to && name in from && from[name] !== to[name]) to[name] = from[name]
+    // What lies in a host that scrolls goes with what it holds.
+    if (source === host) lens.style.translate = `${source.scrollLeft}px ${source.scrollTop}px`
+  }
 
   // Has the copy of a picture take the sharpest source that there is for it, and be as large as the picture is.
   function sharpen(image, copy, { zoom }) {

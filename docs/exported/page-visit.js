@@ -237,8 +237,8 @@
     const last = (value.links ?? 1) - 1
     let k = 0
     for (const target of value.isOfParts ? seenOnParts(place, chain) : targetsOf(place, value))
-      set(target, value, chain.target + missingOf(chain, Math.min(k++, last), t))
-    if (missingOf(chain, last, t) !== 0) place.moves = true
+      set(target, value, linkAt(chain, Math.min(k++, last), t))
+    if (motionOf(chain, last, t).moves) place.moves = true
   }
 
   // Says on an element that an effect is at work on it: from now on its rules count.
@@ -470,22 +470,28 @@
 
   // What link k of a chain of equal glides is missing after so many half-lives: e^-x * sum over j of x^j / j! * gap(k - j). It is at rest where the
   // sizes of all of them come to less than what can be seen, once every one of them falls.
-  function missingOf({ gaps = [], halfLifeMs = 1, since, band }, k, t) {
+  function motionOf({ gaps = [], halfLifeMs = 1, since, band }, k, t) {
     const x = (Math.LN2 * Math.max(0, t - since)) / halfLifeMs
-    let [sum, bound, term] = [0, 0, Math.exp(-x)]
+    let [gap, bound, term] = [0, 0, Math.exp(-x)]
     for (let j = 0; j <= k; j++) {
       const missing = term * (gaps[k - j] ?? 0)
-      sum += missing
+      gap += missing
       bound += Math.abs(missing)
       term *= x / (j + 1)
     }
-    // As long as it moves it is not 0.
-    return bound > band || (bound > 0 && x < k) ? sum || Number.MIN_VALUE : 0
+    return { gap, moves: bound > band || (bound > 0 && x < k) }
   }
+
+  // Where link k is: at the target, once it is too near to be seen apart.
+  function linkAt(chain, k, t) {
+    const { gap, moves } = motionOf(chain, k, t)
+    return moves ? chain.target + gap : chain.target
+  }
+
   // Turns a chain to a new target: each link goes on from where it is.
   function turnChain(chain, target, halfLifeMs, t) {
     if (chain.target === target && chain.halfLifeMs === halfLifeMs) return
-    const gaps = (chain.gaps ?? []).map((_, k) => (chain.target + missingOf(chain, k, t)) - target)
+    const gaps = (chain.gaps ?? []).map((_, k) => linkAt(chain, k, t) - target)
     Object.assign(chain, { target, halfLifeMs, gaps, since: t })
   }
 
@@ -549,6 +555,21 @@
     if (key !== 'Escape') return
     events.push({ type, timeStamp, key, target, clientX: pointer.x, clientY: pointer.y, buttons: 0 })
     wake()
+  }
+
+  // What was last told of an element, and when.
+  const lastTold = new WeakMap()
+
+  // What the stylesheet says of some properties of an element: asked for five times a second at most, since that may have styles worked out. It is
+  // the same list as long as it says the same.
+  function toldBySheet(element, properties, t) {
+    const last = lastTold.get(element)
+    if (last && t - last.askedAt <= 200) return last.told
+    const style = getComputedStyle(element)
+    const told = properties.map((name) => style.getPropertyValue(name).trim())
+    const same = last?.told.join() === told.join() ? last.told : told
+    lastTold.set(element, { told: same, askedAt: t })
+    return same
   }
 
   // What is not taken apart: letters that fonts join, and words of scripts whose letters change beside others.
@@ -628,7 +649,7 @@
     sizes.observe(host)
   }
 
-  // The letters that are laid over a text, by what holds it; how near the pointer has to be to them, px, and when the stylesheet was asked for that.
+  // The letters that are laid over a text, by what holds it.
   const laid = new WeakMap()
 
   function layLetters(host, home, { part, lays }, measure) {
@@ -656,25 +677,23 @@
       element.style.setProperty('--letter-colour', color)
       return { element, x, y, near: 0 }
     })
-    laid.set(host, { letters, reachPx: 1, askedAt: NaN })
+    laid.set(host, letters)
     home.replaceChildren(...letters.map(({ element }) => element))
   }
 
   // Tells each letter of a place that the pointer reaches, or did, how near it is.
   function tellNear({ parts = [] }, { area, followers }, t) {
-    const own = laid.get(area)
+    const letters = laid.get(area) ?? []
     const part = parts.find(({ reach }) => reach)
-    if (!own?.letters[0]?.element.isConnected || !part) return
-    if (!(t - own.askedAt < 200)) {
-      own.reachPx = parseFloat(getComputedStyle(area).getPropertyValue(part.reach ?? '')) || 1
-      own.askedAt = t
-    }
+    const home = letters[0]?.element.parentElement
+    if (!home?.isConnected || !part?.reach) return
+    const reachPx = parseFloat(toldBySheet(home, [part.reach], t)[0] ?? '') || 1
     const at = { x: 0, y: 0, here: 0 }
     for (const follower of followers) if (follower.value.nears) at[follower.value.nears] = valueAt(follower, t)
-    for (const letter of own.letters) {
+    for (const letter of letters) {
       const [dx, dy] = [letter.x - at.x, letter.y - at.y]
       const far = Math.hypot(dx, dy)
-      const near = far < own.reachPx ? at.here * (0.5 + 0.5 * Math.cos((Math.PI * far) / own.reachPx)) : 0
+      const near = far < reachPx ? at.here * (0.5 + 0.5 * Math.cos((Math.PI * far) / reachPx)) : 0
       if (near === letter.near) continue
       letter.near = near
       const { style } = letter.element

@@ -167,8 +167,8 @@
     const last = (value.links ?? 1) - 1
     let k = 0
     for (const target of value.isOfParts ? seenOnParts(place, chain) : targetsOf(place, value))
-      set(target, value, chain.target + missingOf(chain, Math.min(k++, last), t))
-    if (missingOf(chain, last, t) !== 0) place.moves = true
+      set(target, value, linkAt(chain, Math.min(k++, last), t))
+    if (motionOf(chain, last, t).moves) place.moves = true
   }
 
   // Says on an element that an effect is at work on it: from now on its rules count.
@@ -258,22 +258,28 @@
 
   // What link k of a chain of equal glides is missing after so many half-lives: e^-x * sum over j of x^j / j! * gap(k - j). It is at rest where the
   // sizes of all of them come to less than what can be seen, once every one of them falls.
-  function missingOf({ gaps = [], halfLifeMs = 1, since, band }, k, t) {
+  function motionOf({ gaps = [], halfLifeMs = 1, since, band }, k, t) {
     const x = (Math.LN2 * Math.max(0, t - since)) / halfLifeMs
-    let [sum, bound, term] = [0, 0, Math.exp(-x)]
+    let [gap, bound, term] = [0, 0, Math.exp(-x)]
     for (let j = 0; j <= k; j++) {
       const missing = term * (gaps[k - j] ?? 0)
-      sum += missing
+      gap += missing
       bound += Math.abs(missing)
       term *= x / (j + 1)
     }
-    // As long as it moves it is not 0.
-    return bound > band || (bound > 0 && x < k) ? sum || Number.MIN_VALUE : 0
+    return { gap, moves: bound > band || (bound > 0 && x < k) }
   }
+
+  // Where link k is: at the target, once it is too near to be seen apart.
+  function linkAt(chain, k, t) {
+    const { gap, moves } = motionOf(chain, k, t)
+    return moves ? chain.target + gap : chain.target
+  }
+
   // Turns a chain to a new target: each link goes on from where it is.
   function turnChain(chain, target, halfLifeMs, t) {
     if (chain.target === target && chain.halfLifeMs === halfLifeMs) return
-    const gaps = (chain.gaps ?? []).map((_, k) => (chain.target + missingOf(chain, k, t)) - target)
+    const gaps = (chain.gaps ?? []).map((_, k) => linkAt(chain, k, t) - target)
     Object.assign(chain, { target, halfLifeMs, gaps, since: t })
   }
 

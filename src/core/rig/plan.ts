@@ -13,7 +13,7 @@ import {
   type Target,
 } from './rig'
 import { areaOf } from './resolve'
-import { isTold } from '../signal/signal'
+import { isInPx, isTold } from '../signal/signal'
 import { keptProperties, propertyOf, slotName, unitOf } from './slot'
 
 /** The names that a rig's properties have on a page. */
@@ -111,15 +111,12 @@ export function isPlain({ curve }: Output): boolean {
   return stops.length === 2 && (stops[0]?.easing ?? 'linear') === 'linear' && !('step' in curve && curve.step)
 }
 
-/** Signals that are told in px. */
-const inPx = /^((x|y)Px|distance|past|over[XYWH].*|width|height|overflow[XY]|excess[XY])$/
-
 /**
  * Whether what is written of a channel is a length: it is told in px, everything that it is seen in is in px, and takes its unit from nothing else. CSS
  * has less to work out then.
  */
 export function isLength(rig: Pick<Rig, 'outputs' | 'knobs' | 'channels'>, id: string): boolean {
-  if (!rig.channels.some((channel) => channel.id === id && inPx.test(channel.signal.of))) return false
+  if (!rig.channels.some((channel) => channel.id === id && isInPx(channel.signal))) return false
   const seen = rig.outputs.filter(({ channel }) => channel === id)
   return (
     seen.length > 0 &&

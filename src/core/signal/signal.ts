@@ -14,6 +14,10 @@ export const isZone = ({ of }: Signal): boolean => of === 'zone' || of === 'near
 /** Whether the page is told of what a signal reads: of a zone, or of what the pointer is on. */
 export const isTold = (signal: Signal): boolean => isZone(signal) || signal.of === 'over'
 
+/** Whether what a signal reads is in px. */
+export const isInPx = ({ of }: Signal): boolean =>
+  /^([xy]Px|distance|past|over[XY]|over(Width|Height)|width|height|overflow[XY]|excess[XY])$/.test(of)
+
 /** The selectors of what a signal asks whether the pointer is on it. */
 export const metBy = (signal: Signal): readonly string[] =>
   signal.of === 'over' ? signal.among : 'among' in signal && signal.of !== 'nearest' ? [signal.among] : []

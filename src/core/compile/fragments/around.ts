@@ -1,4 +1,4 @@
-/** The page's own stylesheets, as copies. */
+/** The page's own stylesheets: the elements that bring them. */
 export const ownSheets = (): Element[] => [...document.querySelectorAll('link[rel~="stylesheet"]:not([rel~="alternate"]), style')]
 
 /**

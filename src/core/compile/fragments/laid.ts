@@ -1,6 +1,7 @@
 import { isPart } from './copies'
 import { frameOf } from './frames'
 import { given } from './given'
+import { toldBySheet } from './knobs'
 import { valueAt } from './turn'
 import type { Effect, Letter, Part, Place } from './types'
 
@@ -87,8 +88,8 @@ export function keepLaid(host: HTMLElement, home: HTMLElement, part: Part, measu
   sizes.observe(host)
 }
 
-/** The letters that are laid over a text, by what holds it; how near the pointer has to be to them, px, and when the stylesheet was asked for that. */
-const laid = new WeakMap<Element, { readonly letters: readonly Letter[]; reachPx: number; askedAt: number }>()
+/** The letters that are laid over a text, by what holds it. */
+const laid = new WeakMap<Element, readonly Letter[]>()
 
 function layLetters(host: HTMLElement, home: HTMLElement, { part, lays }: Part, measure: Effect['measure']): void {
   const { toFrame } = frameOf(host, measure)
@@ -115,25 +116,23 @@ function layLetters(host: HTMLElement, home: HTMLElement, { part, lays }: Part, 
     element.style.setProperty('--letter-colour', color)
     return { element, x, y, near: 0 }
   })
-  laid.set(host, { letters, reachPx: 1, askedAt: NaN })
+  laid.set(host, letters)
   home.replaceChildren(...letters.map(({ element }) => element))
 }
 
 /** Tells each letter of a place that the pointer reaches, or did, how near it is. */
 export function tellNear({ parts = [] }: Effect, { area, followers }: Place, t: number): void {
-  const own = laid.get(area)
+  const letters = laid.get(area) ?? []
   const part = parts.find(({ reach }) => reach)
-  if (!own?.letters[0]?.element.isConnected || !part) return
-  if (!(t - own.askedAt < 200)) {
-    own.reachPx = parseFloat(getComputedStyle(area).getPropertyValue(part.reach ?? '')) || 1
-    own.askedAt = t
-  }
+  const home = letters[0]?.element.parentElement
+  if (!home?.isConnected || !part?.reach) return
+  const reachPx = parseFloat(toldBySheet(home, [part.reach], t)[0] ?? '') || 1
   const at = { x: 0, y: 0, here: 0 }
   for (const follower of followers) if (follower.value.nears) at[follower.value.nears] = valueAt(follower, t)
-  for (const letter of own.letters) {
+  for (const letter of letters) {
     const [dx, dy] = [letter.x - at.x, letter.y - at.y]
     const far = Math.hypot(dx, dy)
-    const near = far < own.reachPx ? at.here * (0.5 + 0.5 * Math.cos((Math.PI * far) / own.reachPx)) : 0
+    const near = far < reachPx ? at.here * (0.5 + 0.5 * Math.cos((Math.PI * far) / reachPx)) : 0
     if (near === letter.near) continue
     letter.near = near
     const { style } = letter.element

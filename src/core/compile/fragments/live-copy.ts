@@ -1,6 +1,6 @@
 import { ownSheets, withAround } from './around'
 import { given } from './given'
-import { childrenOf, goesOn } from './live-nodes'
+import { childrenOf, goesOn, keepState } from './live-nodes'
 import { ending, undone } from './off'
 import type { Part } from './types'
 
@@ -31,10 +31,6 @@ const mostCopied = 2000
 /** So many at a time, and for so long, ms. */
 const copiedAtOnce = 80
 const copyingMs = 5
-
-/** What the copy of a host is, whatever the page has it: flat, where the host is. */
-const flat =
-  'position: absolute; inset: 0 auto auto 0; margin: 0; z-index: auto; opacity: 1; filter: none; transform: none; rotate: none; scale: none; transition: none; animation: none; max-width: none; max-height: none'
 
 /**
  * Fills a part with what its host holds, apart from the page: what is near the pointer first, in steps that hold nothing up, as long as it is
@@ -73,10 +69,8 @@ function beginCopy(live: Live): void {
   const { borderTopWidth, borderRightWidth, borderBottomWidth, borderLeftWidth } = getComputedStyle(host)
   // The middle of its padding box is where the part is.
   const translate = `calc((${borderRightWidth} - ${borderLeftWidth}) / 2 - 50%) calc((${borderBottomWidth} - ${borderTopWidth}) / 2 - 50%)`
-  for (const each of `${flat}; translate: ${translate}`.split('; ')) {
-    const [name = '', value = ''] = each.split(': ')
-    copy.style.setProperty(name, value, 'important')
-  }
+  // Whatever the page has the host do, its copy lies flat.
+  copy.style.cssText += `; position: absolute !important; inset: 0 auto auto 0 !important; margin: 0 !important; z-index: auto !important; opacity: 1 !important; filter: none !important; transform: none !important; translate: ${translate} !important; rotate: none !important; scale: none !important; transition: none !important; animation: none !important; max-width: none !important; max-height: none !important`
   const root = element.attachShadow({ mode: 'closed' })
   const sheets = ownSheets().map((each) => each.cloneNode(true) as HTMLElement)
   const links = sheets.filter(({ localName }) => localName === 'link')
@@ -123,19 +117,6 @@ function followChange({ host, copies, unmade }: Live, { type, target, attributeN
   }
 }
 
-/** What an element is beside its markup: what was typed or chosen in it, and how far it is scrolled. */
-export function keepState({ host, lens, copies }: Live, source: Element): void {
-  const copy = copies.get(source)
-  if (!copy) return
-  const names = source.matches('input:not([type="file"]), textarea, select')
-    ? (['value', 'checked', 'selectedIndex', 'scrollTop', 'scrollLeft'] as const)
-    : (['scrollTop', 'scrollLeft'] as const)
-  const [from, to] = [source, copy] as unknown as Record<string, unknown>[]
-  for (const name of names) if (from && to && name in from && from[name] !== to[name]) to[name] = from[name]
-  // What lies in a host that scrolls goes with what it holds.
-  if (source === host) lens.style.translate = `${source.scrollLeft}px ${source.scrollTop}px`
-}
-
 function makeOn(live: Live): void {
   if (live.isAwaited) return
   live.isAwaited = true
@@ -174,7 +155,8 @@ function make(live: Live): void {
     if (isOther) keepState(live, source)
   }
   const { style } = copies.get(host) as HTMLElement
-  for (const [name, value] of [['width', width], ['height', height]] as const) style.setProperty(name, value, 'important') // prettier-ignore
+  style.setProperty('width', width, 'important')
+  style.setProperty('height', height, 'important')
 }
 
 function showFilm(film: HTMLVideoElement | HTMLCanvasElement, canvas: HTMLCanvasElement): void {

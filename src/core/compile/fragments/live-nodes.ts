@@ -38,6 +38,7 @@ function copyOf(live: Live, node: Node): Node {
   live.room--
   const copy = shellOf(live, node)
   live.copies.set(node, copy)
+  if (node.matches('input, textarea')) keepState(live, node)
   if (!node.firstChild || node.matches(`${emptied}, video, canvas`)) return copy
   const { display, width, height } = getComputedStyle(node)
   // What lies in lines has no size of its own.
@@ -70,13 +71,22 @@ function shellOf(live: Live, element: Element): HTMLElement {
   }
   const copy = element.cloneNode() as HTMLElement
   if (element.matches(emptied)) for (const name of ['src', 'srcdoc', 'data']) copy.removeAttribute(name)
-  if (element.matches('input, textarea')) Object.assign(copy, stateOf(element as HTMLInputElement))
   if (element instanceof HTMLImageElement) sharpen(element, copy as HTMLImageElement, live)
   return copy
 }
 
-/** What was typed or chosen. */
-const stateOf = ({ type, value, checked }: HTMLInputElement) => (type === 'file' ? {} : { value, checked })
+/** What an element is beside its markup: what was typed or chosen in it, and how far it is scrolled. */
+export function keepState({ host, lens, copies }: Live, source: Element): void {
+  const copy = copies.get(source)
+  if (!copy) return
+  const names = source.matches('input:not([type="file"]), textarea, select')
+    ? (['value', 'checked', 'selectedIndex', 'scrollTop', 'scrollLeft'] as const)
+    : (['scrollTop', 'scrollLeft'] as const)
+  const [from, to] = [source, copy] as unknown as Record<string, unknown>[]
+  for (const name of names) if (from && to && name in from && from[name] !== to[name]) to[name] = from[name]
+  // What lies in a host that scrolls goes with what it holds.
+  if (source === host) lens.style.translate = `${source.scrollLeft}px ${source.scrollTop}px`
+}
 
 /** Has the copy of a picture take the sharpest source that there is for it, and be as large as the picture is. */
 function sharpen(image: HTMLImageElement, copy: HTMLImageElement, { zoom, sharper }: Live): void {

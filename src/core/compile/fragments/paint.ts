@@ -1,6 +1,7 @@
 import { inFrame } from './areas'
 import { linkAt } from './chain'
 import { given } from './given'
+import { toldBySheet } from './knobs'
 import { partsOf } from './parts'
 import { onWay } from './track'
 import type { Effect, Place, ValueFollower } from './types'
@@ -38,14 +39,10 @@ export function paint(effect: Effect, place: Place, t: number): void {
   )
   const context = canvas?.getContext('2d')
   if (!canvas || !context || xs.some(Number.isNaN)) return
-  // How large and which colour they are is told by the stylesheet, and asked for now and then.
-  if (!place.painted || t - place.painted.t > 200) {
-    const style = getComputedStyle(canvas)
-    const told = (effect.paintedBy ?? []).map((name) => style.getPropertyValue(name).trim())
-    const isAsBefore = place.painted?.told.join() === told.join()
-    place.painted = { t, told, colours: (isAsBefore && place.painted?.colours) || coloursOf(context, told, xs.length) }
-  }
-  const { colours, told } = place.painted
+  // How large and which colour they are.
+  const told = toldBySheet(canvas, effect.paintedBy ?? [], t)
+  if (place.painted?.told !== told) place.painted = { told, colours: coloursOf(context, told, xs.length) }
+  const { colours } = place.painted
   const [from = 1, to = 1] = told.slice(0, 2).map(parseFloat)
   const most = Math.max(from, to) / 2 + 1
   // On whole pixels of the screen, so that it is sharp.

@@ -165,8 +165,8 @@ export interface Place {
   own?: readonly (readonly [HTMLElement, string, string])[]
   /** Where the pointer has stood, within 3 px, and since when. */
   stood: { x: number; y: number; t: number }
-  /** What the stylesheet last told of what is painted, and when. */
-  painted?: { readonly t: number; readonly told: readonly string[]; readonly colours: readonly string[] }
+  /** What the stylesheet last told of what is painted, and the colour of each piece by that. */
+  painted?: { readonly told: readonly string[]; readonly colours: readonly string[] }
   /** When it came in, and when it went out again. */
   arrivedAt?: number
   leftAt?: number | undefined

@@ -11,13 +11,13 @@ export const isWide = ({ shape }: Pick<MagnifierSettings, 'shape'>): boolean => 
 /** A step of an arrow key, as a share of the area. */
 const arrowStep = 0.02
 
-function areaOf({ finger, keyboard, zooms }: MagnifierSettings, select: string): Area {
+function areaOf({ finger, keyboard }: MagnifierSettings, select: string): Area {
   const isReached = keyboard === 'reached'
   return areaOn('area', select, {
     pointer: finger === 'drag' ? 'any' : 'fine',
     touch: finger === 'drag' ? 'drag' : 'none',
     looks: { goDelayMs: 0, atMostOne: false, keys: isReached, escape: true },
-    ...(isReached || zooms === 'zoom' ? { arrowKeys: arrowStep } : {}),
+    ...(isReached ? { arrowKeys: arrowStep } : {}),
   })
 }
 
@@ -39,7 +39,6 @@ function partsOf(settings: MagnifierSettings): readonly Part[] {
   const width = isWide(settings) ? 'calc({wide} * {size})' : '{size}'
   const background =
     'linear-gradient(150deg, rgb(255 255 255 / {highlight}), transparent 45%, transparent 80%, rgb(255 255 255 / calc({highlight} / 3)))'
-  const fills = { position: 'absolute', inset: '0', 'border-radius': 'inherit' }
   return [
     // What is moved is moved and nothing else, so that no more is worked out anew.
     { id: 'hand', area: 'area', lives: 'on', css: { position: 'absolute', 'z-index': '3', left: '50%', top: '50%' } },
@@ -74,7 +73,9 @@ function partsOf(settings: MagnifierSettings): readonly Part[] {
             area: 'area',
             inside: 'lens',
             css: {
-              ...fills,
+              position: 'absolute',
+              inset: '0',
+              'border-radius': 'inherit',
               ...(rimPx > 0 ? { border: '{rim} solid {rim-colour}' } : {}),
               ...(highlightPercent > 0 ? { background } : {}),
             },
