@@ -2,9 +2,9 @@
 import type { Page } from '@playwright/test'
 import { starters } from '../src/core/page/starters'
 import { effectOf, settingsOf } from './support/alone'
-import { countingHand, openExport, openStarter, openStarters } from './support/acts'
+import { countingHand, middleOf, openExport, openStarter, openStarters } from './support/acts'
 import { eventually, expect, test } from './support/house'
-import { stageOf } from './support/stage'
+import { movePointer, stageOf } from './support/stage'
 
 const boxOf = async (page: Page, select: string, index = 0) => {
   const box = await page.locator(select).nth(index).boundingBox()
@@ -247,10 +247,18 @@ test('how much a panel grows is dragged at its edge on the page', async ({ page,
   const frame = await stageOf(page)
   const number = page.getByRole('spinbutton', { name: 'It grows to' })
   await number.focus()
-  const box = await frame
-    .locator('.panel')
-    .first()
-    .evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
+  const boxOf = () =>
+    frame
+      .locator('.panel')
+      .first()
+      .evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
+  // Its edge is dragged where it stands once the panel has grown.
+  const middle = await middleOf(frame, '.panel')
+  await eventually(async () => {
+    await movePointer(page, middle.x, middle.y)
+    return (await boxOf()).width
+  }).toBeCloseTo((2.4 / 5.4) * 1000, 0)
+  const box = await boxOf()
   const hand = countingHand(page)
   await hand.dragOnPage({ x: box.right, y: box.height / 2 }, { x: box.right + 60, y: box.height / 2 })
   await eventually(async () => Number((await number.getAttribute('aria-valuenow')) ?? 0)).toBeGreaterThan(2.5)

@@ -195,6 +195,20 @@ describe('scripts in the studio', () => {
     expect(texts(said)).toHaveLength(1)
   })
 
+  it('are played as soon as a page that was too busy to answer does', async () => {
+    const { NoAnswer } = await import('./stage-link')
+    const failed: string[] = []
+    const { link, said } = makeLink()
+    let answers = 0
+    const ask: StageLink['ask'] = (question) => (++answers > 2 ? link.ask(question) : Promise.reject(new NoAnswer()))
+    scripts.makeScriptPlay({ ...link, ask }, (error) => failed.push((error as Error).message)).play([sourceOf('tilt')])
+    await expect.poll(() => worker().asked.length, { timeout: 4000 }).toBe(1)
+    worker().answer()
+    await settle()
+    expect(texts(said)[0]).toContain('--card-tilt-x')
+    expect(failed).toEqual(Array(2).fill('The page does not answer; it may still be loading.'))
+  })
+
   it('of nothing that asks for one are none, and no compiler is begun for them', async () => {
     const { link, said } = makeLink()
     const play = scripts.makeScriptPlay(link, () => undefined)

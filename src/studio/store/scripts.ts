@@ -13,7 +13,7 @@ import type { FromCompiler, ToCompiler } from '../../worker/protocol'
 import { whenIdle } from './idle'
 import { askedSchema, pageFactsSchema } from '../../stage/protocol'
 import { scriptAddress } from './script-address'
-import type { StageLink } from './stage-link'
+import { NoAnswer, type StageLink } from './stage-link'
 
 /** Scripts by their shapes, with stand-ins for numbers: a number that is dragged asks nobody. */
 const written = new Map<string, string>()
@@ -147,6 +147,9 @@ const inputsOf = (sources: readonly Source[], allows: readonly FactName[]): stri
     ]),
   ])
 
+/** After how long a page that gave no answer is asked again, ms. */
+const askAgainMs = 500
+
 /** What plays on a page: its effects, which of their selectors meet on some element, and what the designer allows for. */
 interface Playing {
   readonly planned: readonly PlannedEffect[]
@@ -232,7 +235,10 @@ export function makeScriptPlay(link: StageLink, onFail: (error: unknown) => void
     waiting.add(link)
     text.then(say, (error: unknown) => {
       inputs = ''
-      if (mine === round) onFail(error)
+      if (mine !== round) return
+      onFail(error)
+      // A page that is busy for long is asked again, so that it plays once it can.
+      if (error instanceof NoAnswer) setTimeout(() => mine === round && playAnew(), askAgainMs)
     })
   }
   const playAnew = () => {

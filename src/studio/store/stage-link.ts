@@ -12,6 +12,13 @@ import {
 /** How long an answer of the page is waited for, ms. */
 const answerMs = 4000
 
+/** A page that gave no answer in time; it may still be loading. */
+export class NoAnswer extends Error {
+  constructor() {
+    super('The page does not answer; it may still be loading.')
+  }
+}
+
 /** Whatever is no question. */
 export type Statement = Exclude<ToStage, { readonly ask: number }>
 
@@ -22,7 +29,7 @@ export interface StageLink {
   readonly connect: (frame: HTMLIFrameElement) => () => void
   /** For a page that may be there already: says what waits, and asks to be told again what the page said at the beginning. */
   readonly greet: () => void
-  /** Asks the page something; one that is not ready is asked again once it is. Throws an Error with a sentence when no answer comes. */
+  /** Asks the page something; one that is not ready is asked again once it is. Throws NoAnswer when none comes. */
   readonly ask: <Type extends QuestionType>(question: { readonly type: Type } & Question<Type>) => Promise<AnswerTo<Type>>
   /** Resolves once a page has answered, or after so many ms. */
   readonly whenReady: (mostMs: number) => Promise<void>
@@ -86,7 +93,7 @@ export function makeStageLink(): StageLink {
       if (ready || greeted) post(message)
       const answer = await heard
       open.delete(ask)
-      if (answer === undefined) throw new Error('The page does not answer; it may still be loading.')
+      if (answer === undefined) throw new NoAnswer()
       return answer as AnswerTo<typeof question.type>
     },
     whenReady: async (mostMs) => {
