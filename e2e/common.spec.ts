@@ -116,7 +116,7 @@ test('all of it is set in the rows: strength, an inset dragged on the page, a fi
   await page.goto(await house.addSite('common', cardsPage, [tiltOnCards()]))
   const frame = await stageOf(page)
   await page.getByRole('button', { name: 'More' }).click()
-  await page.getByRole('button', { name: 'Strength, area, visitors' }).click()
+  for (const name of ['Strength', 'Area', 'Touch and access']) await page.getByRole('button', { name, exact: true }).click()
   const strength = page.getByRole('spinbutton', { name: 'Strength', exact: true })
   await strength.focus()
   await page.keyboard.type('50')

@@ -367,7 +367,7 @@ test('a headline gives way to another along a line with a marker on its own path
   await hand.pointRole(frame, 'companions of the back', '.ornament-after')
   // What is folded away is opened; that chooses nothing.
   await page.getByRole('button', { name: 'More' }).click()
-  await page.getByRole('button', { name: 'Strength, area, visitors' }).click()
+  await page.getByRole('button', { name: 'Touch and access' }).click()
   await hand.choose(/^Window width/, 'from a width on')
   expect(hand.count()).toBeLessThanOrEqual(7)
 

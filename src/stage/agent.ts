@@ -1,5 +1,6 @@
 // The agent inside the page's frame: it plays the effects, points, outlines and reports, as the studio asks.
 import * as z from 'zod'
+import { zoomBy } from '../core/geometry/wheel'
 import { makeRun, type RunName } from '../core/trace/runs'
 import { findAll } from '../play/find'
 import { makeAnswers } from './answers'
@@ -170,13 +171,29 @@ function hearKeys(page: Document, pointing: Pointing, say: (message: FromStage) 
   page.addEventListener('keydown', (event) => {
     const { key, code, ctrlKey, shiftKey, altKey, metaKey, target } = event
     if (target instanceof HTMLElement && (target.isContentEditable || /^(input|textarea|select)$/.test(target.localName))) return
+    // Held, it moves the page on the plate, unless it is what a control of the page is pressed by.
+    if (key === ' ') {
+      if (target instanceof Element && target.closest('a, button, summary, [role=button]')) return
+      event.preventDefault()
+    }
     // While pointing, these walk the tree of the page; at other times they scroll it.
     if (pointing.isOn() && /^(Arrow|Enter)/.test(key)) event.preventDefault()
     say({ type: 'key', key, code, ctrlKey, shiftKey, altKey, metaKey })
   })
   page.addEventListener('keyup', ({ code }) => say({ type: 'keyup', code }))
-  // A key that goes up elsewhere is not heard here: the bare view ends with the focus.
-  window.addEventListener('blur', () => say({ type: 'keyup', code: 'KeyB' }))
+  // A key that goes up elsewhere is not heard here: what it holds ends with the focus.
+  window.addEventListener('blur', () => {
+    for (const code of ['KeyB', 'Space']) say({ type: 'keyup', code })
+  })
+  page.addEventListener(
+    'wheel',
+    (event) => {
+      if (event.defaultPrevented || !(event.ctrlKey || event.metaKey)) return
+      event.preventDefault()
+      say({ type: 'zoom', by: zoomBy(event), x: event.clientX, y: event.clientY })
+    },
+    { passive: false },
+  )
 }
 
 if (document.readyState === 'loading') document.addEventListener('DOMContentLoaded', () => start(document))

@@ -325,9 +325,11 @@ const fromStageTable = {
   /** The distance of the two edges, px (negative where they overlap), by where the pointer is along the travel, 0..1. */
   distances: momentary({ width: finite, across: z.array(finite), down: z.array(finite) }),
   key: momentary(heardKey),
-  /** The key of the bare view went up while the page had the focus. */
+  /** A key that is held went up while the page had the focus. */
   keyup: momentary({ code: z.string() }),
   link: momentary({ href: z.string() }),
+  /** Ctrl and the wheel over the page, where no effect takes them: how many times as large, and about which point of the window, px. */
+  zoom: momentary({ by: finite.positive(), x: finite, y: finite }),
 } as const
 
 type FromStageTable = typeof fromStageTable

@@ -1,4 +1,5 @@
 // The pointer of a real page, as samples.
+import { turnedPx } from '../core/geometry/wheel'
 import { isPresent, keys, type Phase, type PointerType, type Sample } from '../core/signal/sample'
 
 /** Takes a sample, and the element that was hit; `prevent` keeps the browser from what it does by itself, where that can be. */
@@ -57,8 +58,8 @@ export function pointerOf(page: Document, feed: (sample: Sample, hit?: Element |
     if (phase === 'blur' || target.matches(':focus-visible')) feed({ ...last, t: event.timeStamp, phase }, target)
   }
   const turned = (event: WheelEvent) => {
-    const { timeStamp, clientX, clientY, ctrlKey, deltaMode, buttons } = event
-    const px = event.deltaY * (deltaMode ? 18 : 1)
+    const { timeStamp, clientX, clientY, ctrlKey, buttons } = event
+    const px = turnedPx(event)
     // With Ctrl it is what two fingers on a pad do.
     const by = ctrlKey ? Math.exp(-Math.max(-25, Math.min(25, px)) / 100) : px
     const sample: Sample = { ...last, t: timeStamp, x: clientX, y: clientY, buttons, phase: ctrlKey ? 'pinch' : 'wheel', by }

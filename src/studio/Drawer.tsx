@@ -8,20 +8,19 @@ import { Button } from './theme/controls'
 interface DrawerProps {
   readonly label: string
   readonly title: string
-  readonly width?: string
   readonly actions?: ReactNode
   readonly children: ReactNode
 }
 
 /** A drawer with its heading and the way to close it. */
-export function Drawer({ label, title, width = '580px', actions, children }: DrawerProps) {
+export function Drawer({ label, title, actions, children }: DrawerProps) {
   const { view } = useStudio()
   return (
     <Flex
       as="aside"
       aria-label={label}
       direction="column"
-      width={width}
+      flex="1 1 0"
       minHeight="0"
       borderLeft="1px solid"
       borderColor="edge"
@@ -36,7 +35,9 @@ export function Drawer({ label, title, width = '580px', actions, children }: Dra
           <X size={16} aria-hidden="true" />
         </Button>
       </Flex>
-      {children}
+      <Flex direction="column" flex="1" minHeight="0" overflowY="auto">
+        {children}
+      </Flex>
     </Flex>
   )
 }

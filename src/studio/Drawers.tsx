@@ -1,4 +1,4 @@
-// What stands beside the page: one drawer at a time, which narrows the page and never covers it. Each is loaded when it opens.
+// The drawers: one at a time. Each is loaded when it opens.
 import dynamic from 'next/dynamic'
 import { useView } from './context'
 

@@ -9,6 +9,10 @@ import { useObservable } from './store/observable'
 /** What else keys do, by the headings under which that stands. */
 const others: Readonly<Record<string, readonly (readonly [key: string, words: string])[]>> = {
   'The selected effect': [['Ctrl C, Ctrl V', 'copy it as text; paste it on what is chosen, on any page or site']],
+  Everywhere: [
+    ['Ctrl wheel', 'zoom about the pointer'],
+    ['Space, held', 'drag the page to where it is to be seen'],
+  ],
   'While pointing': [
     ['Arrows', 'walk the tree of the page: up is what is around'],
     ['Enter', 'choose what is outlined'],
@@ -33,7 +37,7 @@ export function KeysDrawer() {
   const { letters } = useStudio()
   const act = useObservable(letters)
   return (
-    <Drawer label="Keys" title="Keys" width="440px">
+    <Drawer label="Keys" title="Keys">
       <Box overflowY="auto" px="14px" py="10px" fontSize="14px">
         <chakra.label display="flex" gap="8px" alignItems="baseline" mb="14px">
           <input type="checkbox" checked={act} onChange={({ target }) => letters.set(target.checked)} />

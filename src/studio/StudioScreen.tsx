@@ -6,11 +6,11 @@ import dynamic from 'next/dynamic'
 import { useEffect, useMemo, useState } from 'react'
 import type { Site } from '../core/site/site'
 import { Caption } from './caption/Caption'
-import { Drawers } from './Drawers'
 import { StudioContext, useView, type Studio } from './context'
 import { EffectIndex } from './EffectIndex'
 import { Plate } from './frame/Plate'
 import { listenToKeys } from './keys'
+import { Panels } from './Panels'
 import { SaveNotices } from './SaveNotices'
 import { whenIdle } from './store/idle'
 import { makeLetters } from './store/letters'
@@ -53,7 +53,7 @@ export function StudioScreen({ siteId, pageId, site, revision }: StudioScreenPro
     const storage = typeof localStorage === 'undefined' ? noStorage : localStorage
     return {
       store: makeSiteStore({ id: siteId, site, revision, window: nanoid(16), storage }),
-      view: makeViewStore(pageId, site.effects[0]?.id ?? null),
+      view: makeViewStore(pageId, site.effects[0]?.id ?? null, storage),
       link: makeStageLink(),
       thread: makeThreadStore(),
       search: makeSearch(searchWorker),
@@ -94,7 +94,6 @@ export function StudioScreen({ siteId, pageId, site, revision }: StudioScreenPro
  * have to be gone over again.
  */
 function Regions() {
-  const { rowsOpen, pointing } = useView('rowsOpen', 'pointing')
   const [step, setStep] = useState<'page' | 'caption' | 'all'>('page')
   useEffect(() => {
     if (step === 'all') return
@@ -103,21 +102,20 @@ function Regions() {
     return () => clearTimeout(timer)
   }, [step])
   const isWhole = step === 'all'
-  const foot = pointing.stage === 'choosing' ? 264 : rowsOpen && pointing.stage === 'no' ? 290 : 156
   return (
     // Whoever waits for the studio waits for its controls too.
     <Grid
       data-answers={isWhole ? '' : undefined}
       height="100vh"
       minWidth="960px"
-      templateRows={`40px minmax(0, 1fr) ${foot}px 40px`}
+      templateRows="40px minmax(0, 1fr) 156px 40px"
       overflow="hidden"
     >
       {isWhole ? <TopBar /> : <Box background="sheet" borderBottom="1px solid" borderColor="edge" />}
-      <Grid templateColumns="44px minmax(0, 1fr) auto" minHeight="0" position="relative">
+      <Grid templateColumns="44px minmax(0, 1fr)" minHeight="0" position="relative">
         {isWhole ? <EffectIndex /> : <Box background="sheet" borderRight="1px solid" borderColor="hairline" />}
         <Plate />
-        {isWhole && <Drawers />}
+        {isWhole && <Panels />}
         {isWhole && <SaveNotices />}
       </Grid>
       {step !== 'page' ? <Foot /> : <Box background="sheet" borderTop="1px solid" borderColor="edge" />}

@@ -10,6 +10,7 @@ import { PageMenu } from './pages/PageMenu'
 import { useObservable } from './store/observable'
 import { Button } from './theme/controls'
 import { PreviewAs } from './PreviewAs'
+import { ZoomMenu } from './ZoomMenu'
 
 export function TopBar() {
   const studio = useStudio()
@@ -35,6 +36,7 @@ export function TopBar() {
       </Flex>
       <Box flex="1" />
       <PreviewAs />
+      <ZoomMenu />
       <Button
         variant="quiet"
         onClick={store.undo}

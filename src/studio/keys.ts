@@ -24,6 +24,9 @@ function isOnControl(event: KeyboardEvent): boolean {
 /** Listens until the function it gives back is called. */
 export function listenToKeys(studio: Studio): () => void {
   const when = (act: () => void) => (event: KeyboardEvent) => {
+    // While recipes are looked through, letters are searched for.
+    const search = event.ctrlKey || event.metaKey ? null : document.querySelector<HTMLElement>('[data-takes-letters]')
+    if (search && !isTyping(event)) return search.focus({ preventScroll: true })
     if (isTyping(event) || (!studio.letters.get() && !event.ctrlKey && !event.metaKey)) return
     event.preventDefault()
     act()
@@ -50,12 +53,22 @@ export function listenToKeys(studio: Studio): () => void {
     const isHeld = event instanceof KeyboardEvent ? event.code !== 'KeyB' : document.activeElement instanceof HTMLIFrameElement
     if (!isHeld) studio.link.say({ type: 'bare', on: false })
   }
+  const stopMoving = (event: Event) => {
+    if (!(event instanceof KeyboardEvent) || event.code === 'Space') view.update({ panning: false })
+  }
   window.addEventListener('keyup', unbare)
+  window.addEventListener('keyup', stopMoving)
+  window.addEventListener('blur', stopMoving)
   window.addEventListener('blur', unbare)
   document.addEventListener('copy', copy)
   document.addEventListener('paste', paste)
   const stop = tinykeys(window, {
     ...Object.fromEntries(commands.flatMap((command) => codesOf(command).map((code) => [code, when(() => command.run(studio))]))),
+    Space: (event) => {
+      if (isOnControl(event)) return
+      event.preventDefault()
+      if (!view.get().panning) view.update({ panning: true })
+    },
     ArrowUp: climbing('parent'),
     ArrowDown: climbing('child'),
     ArrowLeft: climbing('previous'),
@@ -73,6 +86,8 @@ export function listenToKeys(studio: Studio): () => void {
   return () => {
     stop()
     window.removeEventListener('keyup', unbare)
+    window.removeEventListener('keyup', stopMoving)
+    window.removeEventListener('blur', stopMoving)
     window.removeEventListener('blur', unbare)
     document.removeEventListener('copy', copy)
     document.removeEventListener('paste', paste)

@@ -3,8 +3,9 @@
 import type { Look } from '../core/look/look'
 import { keepTry, selectBeside, selectedEffect, toggleDrawer, toggleOff, turnDirection } from './commands'
 import type { Studio } from './context'
+import { zoomTo } from './frame/zooming'
 import { holdLook, leavePage, toggleFastened, toggleMeasuring, togglePosing, togglePath } from './frame/holding'
-import { addAnother, startPointing, stopPointing } from './point/commands'
+import { startPointing, stopPointing } from './point/commands'
 import type { View } from './store/view-store'
 
 /** What of the view tells whether a command is on. */
@@ -58,6 +59,13 @@ const all = [
     key: 'B',
     words: 'bare view, while it is held: boxes, clips, hidden and blurred things shown plainly',
     run: ({ link }) => link.say({ type: 'bare', on: true }),
+  },
+  {
+    id: 'zoom',
+    group: 'Everywhere',
+    key: 'Z',
+    words: 'zoom: as large as fits, or its own size',
+    run: (studio) => zoomTo(studio, studio.view.get().zoom.scale === 'fit' ? 1 : 'fit'),
   },
   { id: 'undo', group: 'Everywhere', key: 'Ctrl Z', codes: ['$mod+KeyZ'], words: 'undo', run: ({ store }) => store.undo() },
   {
@@ -171,13 +179,6 @@ const all = [
     words: 'only this one plays',
     isOn: ({ onlyThis }) => onlyThis,
     run: ({ view }) => view.update({ onlyThis: !view.get().onlyThis }),
-  },
-  {
-    id: 'another',
-    group: 'While pointing',
-    key: 'A',
-    words: 'and also: another place as well',
-    run: (studio) => studio.view.get().pointing.stage === 'choosing' && addAnother(studio),
   },
 ] as const satisfies readonly Command[]
 

@@ -15,6 +15,9 @@ interface ControlOf<S, Value> {
   readonly drawing: Drawing
   /** Among which rows it stands, where the caption may not tell it. */
   readonly row?: ControlRow | undefined
+  /** Its heading among the rows, where that does not follow from what it is; and whether it is nothing for these settings, such as the colour of what is not there. */
+  readonly section?: Section | undefined
+  readonly isIdle?: boolean | undefined
   /** The control whose value that drawing shows, where it is not this one. */
   readonly draws?: string | undefined
   readonly read: (settings: S) => Value
@@ -23,6 +26,9 @@ interface ControlOf<S, Value> {
 
 /** `more`: less used words. `exact`: exact numbers of what has a word. `common`: how strong, where and for whom, which all kinds have. */
 export type ControlRow = 'more' | 'exact' | 'common'
+
+/** The headings under which rows stand. */
+export type Section = 'Shape' | 'Light' | 'Motion' | 'Touch and access' | 'Area' | 'Strength'
 
 /** A number that can be dragged, stepped and typed. Ranges are inclusive, in the control's own unit. */
 export interface NumberControl<S> extends ControlOf<S, number> {

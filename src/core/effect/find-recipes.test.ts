@@ -1,6 +1,6 @@
 // Recipes are found by what designers call them, here and elsewhere.
 import { expect, it } from 'vitest'
-import { findRecipes } from './find-recipes'
+import { distance, findRecipes } from './find-recipes'
 import { kinds } from './kinds'
 
 const found = (search: string) =>
@@ -24,4 +24,34 @@ it.each([
 it('every word counts, and a recipe is found by its own name alone', () => {
   expect(found('heavy SLAB')).toEqual([['tilt', ['heavy']]])
   expect(idsFor('parallax lamp')).toEqual([])
+})
+
+it.each([
+  ['lens', 'magnifier'],
+  ['letter', 'letters'],
+  ['tooltip', 'note'],
+  ['magnetic button', 'pull'],
+  ['accordion', 'spread'],
+  ['hover zoom', 'crop'],
+  ['before and after', 'wipe'],
+  ['cursor', 'cursor'],
+  ['mouse trail', 'trail'],
+  ['flip card', 'flip'],
+])('what is called “%s” comes first: %s', (search, kind) => {
+  expect(idsFor(search)[0]).toBe(kind)
+})
+
+it.each([
+  ['paralax', 'drift'],
+  ['spotligth', 'spotlight'],
+  ['magnifer', 'magnifier'],
+  ['tooltop', 'note'],
+  ['acordion', 'spread'],
+])('“%s” is understood: %s', (search, kind) => {
+  expect(idsFor(search)[0]).toBe(kind)
+})
+
+it('words as they are typed go before words that would be misspelt', () => {
+  expect(idsFor('note')).not.toContain('rows')
+  expect([distance('kitten', 'sitting'), distance('ab', 'ba'), distance('', 'abc')]).toEqual([3, 1, 3])
 })

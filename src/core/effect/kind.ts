@@ -8,6 +8,7 @@ import type { Control, Piece } from './control'
 import type { Family } from './families'
 import type { Sample } from './samples'
 import type { Sketch } from './sketch'
+import type { Thing } from './thing'
 
 /** Which elements fill the roles of an effect beside its own, as selectors by the role's id. */
 export type Filled = Readonly<Record<string, string>>
@@ -58,6 +59,10 @@ export interface Feels {
 export interface Kind<S> {
   readonly id: string
   readonly title: string
+  /** What it does to a page, in one plain line. */
+  readonly does: string
+  /** What it is most often put on: it is offered there first. */
+  readonly suits: readonly Thing[]
   /** What people call such an effect otherwise: it is found by these words too. */
   readonly alsoCalled: readonly string[]
   /** Under which heading its recipes stand, and what they are shown on: `forSample` gives the settings that suit something so small. */

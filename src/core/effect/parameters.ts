@@ -43,12 +43,14 @@ export interface Parameter<Value> {
   readonly controls: (key: string, settings: Settings) => readonly Control<Settings>[]
   readonly knob?: (BecomesKnob & Pick<Knob, 'unit'>) | undefined
   readonly token?: (BecomesToken & Pick<Token, 'of'>) | undefined
+  /** Whether it counts for these settings, where it does not always. */
+  readonly counts?: ((settings: Settings) => boolean) | undefined
   /** What it is in a sample of a recipe, which is a quarter as large as a card. */
   readonly forSample?: ((value: Value, settings: Settings) => Value) | undefined
 }
 
 /** Of a control what a parameter gives: all but how it is read and written. */
-type Words<C> = Omit<C, 'kind' | 'id' | 'read' | 'write' | 'drawing' | 'knob' | 'token'> & { readonly drawing?: Drawing }
+type Words<C> = Omit<C, 'kind' | 'id' | 'read' | 'write' | 'drawing' | 'knob' | 'token' | 'isIdle'> & { readonly drawing?: Drawing }
 
 interface NumberGiven extends Words<NumberControl<Settings>> {
   readonly from: number
@@ -371,6 +373,10 @@ export interface DescribedSettings<S> {
   readonly token: (settings: S, key: keyof S & string) => Token
 }
 
+/** Parameters that count only for such settings. */
+export const countsIf = <P extends Parameters>(counts: (settings: Settings) => boolean, parameters: P): P =>
+  Object.fromEntries(Object.entries(parameters).map(([key, parameter]) => [key, { ...parameter, counts }])) as unknown as P
+
 /** Reads all from a table of parameters. `later` are those that came when there were documents without them: there they are as from the start. */
 export function described<P extends Parameters>(
   parameters: P,
@@ -390,7 +396,11 @@ export function described<P extends Parameters>(
     sparse: z.object(Object.fromEntries(entries.map(([key, { schema }]) => [key, schema.optional()]))) as unknown as z.ZodType<Partial<S>>,
     defaults: Object.fromEntries(entries.map(([key, { from }]) => [key, from as unknown])) as S,
     controls: (settings) =>
-      entries.flatMap(([key, parameter]) => parameter.controls(key, settings as Settings)) as unknown as readonly Control<S>[],
+      entries.flatMap(([key, { controls, counts = () => true }]) =>
+        counts(settings as Settings)
+          ? controls(key, settings as Settings)
+          : controls(key, settings as Settings).map((control) => ({ ...control, isIdle: true })),
+      ) as unknown as readonly Control<S>[],
     forSample: (settings) => ({
       ...settings,
       ...Object.fromEntries(

@@ -1,6 +1,7 @@
 // What choosing an element could mean: it alone, its likes, the one like it in each repeat. Selectors as short and as
 // lasting as they can be.
 import type { Element } from 'domhandler'
+import { thingOf, type Thing } from '../effect/thing'
 import { wordOf } from '../export/names'
 import {
   classesOf,
@@ -38,6 +39,8 @@ export interface Rung {
   readonly isReplaced: boolean
   /** How many elements it holds. */
   readonly holds: number
+  /** What sort of thing it is, for what suits it. */
+  readonly thing: Thing
   /** Its first words. */
   readonly words: string
   readonly choices: readonly Choice[]
@@ -67,6 +70,7 @@ export function rungOf(site: SiteIndex, pageId: string, number: number): Rung | 
   const holder = pictureHolder(element)
   if (holder) add('picture', likesOf(page, holder) ?? onlyThis(page, holder), 1)
   const choices = [...found.values()]
+  const words = textOf(element).slice(0, 60)
   const named = choices.find(({ how }) => how === 'class') ?? choices[0]
   return {
     number,
@@ -74,13 +78,24 @@ export function rungOf(site: SiteIndex, pageId: string, number: number): Rung | 
     element: describe(element),
     isReplaced: replaced.has(element.name),
     holds: childrenOf(element).length,
-    words: textOf(element).slice(0, 60),
+    thing: thingOf({ element: describe(element), holds: childrenOf(element).length, alike: alikeIn(element), words }),
+    words,
     choices,
   }
 }
 
 /** Replaced elements (CSS Display Module Level 3): what they show is no content of theirs. */
 const replaced = new Set(['img', 'video', 'canvas', 'iframe', 'object', 'embed', 'svg'])
+
+/** How many of the elements that it holds are of one sort: of the same tag, and of the same first class. */
+function alikeIn(element: Element): number {
+  const counts = new Map<string, number>()
+  for (const child of childrenOf(element)) {
+    const sort = `${child.name} ${classesOf(child)[0] ?? ''}`
+    counts.set(sort, (counts.get(sort) ?? 0) + 1)
+  }
+  return Math.max(0, ...counts.values())
+}
 
 function describe(element: Element): string {
   return (

@@ -9,15 +9,16 @@ import { NamedField } from '../theme/NamedField'
 export function NameField({ effect }: { readonly effect: Effect }) {
   const studio = useStudio()
   return (
-    <Flex align="center" gap="10px" minHeight="34px" fontSize="14px">
-      <chakra.label htmlFor={`name-${effect.id}`} width="150px" color="soft">
+    <Flex align="center" gap="6px 10px" minHeight="34px" fontSize="14px" wrap="wrap" py="2px">
+      <chakra.label htmlFor={`name-${effect.id}`} width="76px" color="soft">
         Name
       </chakra.label>
       <NamedField
         id={`name-${effect.id}`}
         value={effect.name}
         maxLength={120}
-        width="300px"
+        flex="1 1 160px"
+        minWidth="0"
         onTake={(name) => studio.store.edit({ do: 'change', id: effect.id, to: { name } }, 'Renaming an effect')}
       />
       <Button minHeight="26px" fontSize="13px" onClick={() => duplicateEffect(studio, effect)}>

@@ -14,9 +14,9 @@ export function PagesField({ effect }: { readonly effect: Effect }) {
     store.edit({ do: 'change', id: effect.id, to: { pages: next.length === pages.length ? undefined : next } }, 'Choosing the pages')
   }
   return (
-    <Flex align="center" gap="10px" minHeight="34px" fontSize="14px" wrap="wrap" role="group" aria-label="Pages that it is for">
-      <Box width="150px" color="soft" flex="none">
-        On the pages
+    <Flex align="center" gap="0 10px" minHeight="34px" fontSize="14px" wrap="wrap" py="2px" role="group" aria-label="Pages that it is for">
+      <Box width="76px" color="soft" flex="none">
+        Pages
       </Box>
       {pages.map(({ id, name }) => (
         <chakra.label key={id} display="flex" gap="5px" alignItems="center">

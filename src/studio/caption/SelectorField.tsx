@@ -21,8 +21,8 @@ export function SelectorField({ effect }: { readonly effect: Effect }) {
       store.edit({ do: 'change', id: effect.id, to: { select, noun: `each ${wordOf(select)}` } }, 'Changing the selector')
   }
   return (
-    <Flex align="center" gap="10px" minHeight="34px" fontSize="14px">
-      <chakra.label htmlFor={`selector-${effect.id}`} width="150px" color="soft">
+    <Flex align="center" gap="0 10px" minHeight="34px" fontSize="14px" wrap="wrap" py="2px">
+      <chakra.label htmlFor={`selector-${effect.id}`} width="76px" color="soft">
         Selector
       </chakra.label>
       <Field
@@ -31,7 +31,8 @@ export function SelectorField({ effect }: { readonly effect: Effect }) {
         maxLength={500}
         spellCheck={false}
         fontFamily="mono"
-        width="300px"
+        flex="1 1 160px"
+        minWidth="0"
         aria-invalid={!isReadable}
         onChange={(event) => setTyped(event.target.value)}
         onBlur={commit}
@@ -41,7 +42,7 @@ export function SelectorField({ effect }: { readonly effect: Effect }) {
           if (event.key === 'Escape') setTyped(null)
         }}
       />
-      <Box color="soft" role="status">
+      <Box color="soft" role="status" fontSize="13px">
         {!isReadable ? 'This is no CSS selector; the old one stays.' : typed === null && count !== undefined ? `${count} on this page` : ''}
       </Box>
     </Flex>

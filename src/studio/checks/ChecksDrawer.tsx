@@ -14,7 +14,7 @@ export function ChecksDrawer() {
   const { effects } = useSite()
   const numbers = [...new Set((findings ?? []).map(({ number }) => number))]
   return (
-    <Drawer label="Checks" title="Checks" width="460px">
+    <Drawer label="Checks" title="Checks">
       <Box flex="1" minHeight="0" overflowY="auto" px="14px" py="10px" aria-live="polite">
         {findings === null && <Box color="soft">Looking at the effects of this page …</Box>}
         {findings?.length === 0 && (

@@ -1,4 +1,4 @@
-// The code: stylesheet and script as they leave, live, with their sizes; it narrows the page and never covers it.
+// The code: stylesheet and script as they leave, live, with their sizes.
 import { Box, Flex } from '@chakra-ui/react'
 import { Check, Copy, Download } from 'lucide-react'
 import { useEffect, useMemo, useState } from 'react'
@@ -123,7 +123,7 @@ function CopyRow({
   const both = script ? `<style>\n${stylesheet}</style>\n${code}` : ''
   const readableBytes = useGzipped(readable)
   return (
-    <Flex gap="8px" px="14px" py="8px" wrap="wrap">
+    <Flex gap="8px" px="14px" py="8px" wrap="wrap" flex="none">
       <CopyButton variant="act" words="Copy code" text={both} />
       <CopyButton words="Copy CSS" text={stylesheet} />
       <CopyButton words="Copy script" text={readable} bytes={readableBytes} />
@@ -179,7 +179,7 @@ function CodeBlock({ title, size, text, share }: CodeBlockProps) {
     <Flex
       direction="column"
       flex={share}
-      minHeight="84px"
+      minHeight="130px"
       maxHeight={share.startsWith('0') ? '52%' : undefined}
       borderTop="1px solid"
       borderColor="hairline"

@@ -7,23 +7,35 @@ import { leavePage } from './holding'
 import { usePage, useSelected, useStudio, useView, type Studio } from '../context'
 import { makeStageLink, type StageLink } from '../store/stage-link'
 import { narrowest, visitor as usualWindow, widest, type WindowSize } from '../visitor'
+import { layOutPlate, usualPlate } from './layout'
+import { panelWidth } from '../panel-widths'
 import { HiddenNotice } from './HiddenNotice'
+import { useZooming } from './zooming'
 import { useMeasuringIn, useStagePlay, useStageTalk, useTry } from './stage-talk'
 
-const margin = 10
-const gap = 14
+const noPlace = { left: 0, top: 0 }
 
 export function Plate() {
   const studio = useStudio()
-  const { notice, windows: chosen, visitor, comparison } = useView('notice', 'windows', 'visitor', 'comparison')
+  const {
+    notice,
+    windows: chosen,
+    visitor,
+    comparison,
+    zoom,
+    panning,
+    drawer,
+    panels,
+  } = useView('notice', 'windows', 'visitor', 'comparison', 'zoom', 'panning', 'drawer', 'panels')
   const isCompared = comparison !== null && comparison.one !== comparison.other
-  const windows = isCompared && chosen[0] ? [chosen[0], chosen[0]] : chosen
+  const windows = useMemo(() => (isCompared && chosen[0] ? [chosen[0], chosen[0]] : chosen), [isCompared, chosen])
   const room = useRef<HTMLDivElement>(null)
-  const [space, setSpace] = useState({ width: 1236, height: 566 })
+  const [space, setSpace] = useState(usualPlate)
   const selected = useSelected()
   useStageTalk()
   useChecks()
   useLeaving(studio)
+  useZooming(studio, room)
 
   useEffect(() => {
     const element = room.current
@@ -33,22 +45,15 @@ export function Plate() {
     return () => fit.disconnect()
   }, [])
 
-  const across = windows.reduce((sum, { width }) => sum + width, 0)
-  const down = Math.max(...windows.map(({ height }) => height))
-  const scale = Math.min(1, (space.width - 2 * margin - gap * (windows.length - 1)) / across, (space.height - 2 * margin) / down)
-  // On whole pixels, so that the pointer is read in the page where it is seen.
   const nameOf = (id: string) => selected?.effect.tries?.find((each) => each.id === id)?.name ?? 'as it is now'
-  const left = (index: number) =>
-    Math.round(
-      (space.width - across * scale - gap * (windows.length - 1)) / 2 +
-        windows.slice(0, index).reduce((sum, { width }) => sum + width * scale + gap, 0),
-    )
-  const top = ({ height }: WindowSize) => Math.round((space.height - height * scale) / 2)
+  const { scale, places, beside } = layOutPlate({ space, windows, zoom, panel: isCompared && drawer ? panelWidth(drawer, 0, panels) : 0 })
+  useEffect(() => studio.view.update({ beside }), [studio, beside])
+  useEffect(() => void (studio.view.hand.plate = { space, windows }), [studio, space, windows])
   const [first = usualWindow] = windows
   return (
     <Box ref={room} position="relative" minWidth="0" minHeight="0" overflow="clip" background="ground">
       {visitor === 'noscript' ? (
-        <Framed size={first} scale={scale} left={left(0)} top={top(first)}>
+        <Framed size={first} scale={scale} {...(places[0] ?? noPlace)}>
           <ScriptlessPage size={first} scale={scale} />
         </Framed>
       ) : (
@@ -58,8 +63,7 @@ export function Plate() {
             title={isCompared ? nameOf(index === 0 ? comparison.one : comparison.other) : undefined}
             size={size}
             scale={scale}
-            left={left(index)}
-            top={top(size)}
+            {...(places[index] ?? noPlace)}
             dragged={windows.length === 1 ? (width) => studio.view.update({ windows: [{ ...size, width }] }) : undefined}
           >
             {index === 0 ? (
@@ -70,6 +74,7 @@ export function Plate() {
           </Framed>
         ))
       )}
+      {panning && <Moving />}
       {visitor !== 'noscript' && <HiddenNotice />}
       {notice && (
         <Box
@@ -92,6 +97,33 @@ export function Plate() {
         </Box>
       )}
     </Box>
+  )
+}
+
+/** Lies over the plate while the page is moved on it. */
+function Moving() {
+  const { view } = useStudio()
+  const last = useRef<{ readonly x: number; readonly y: number } | null>(null)
+  return (
+    <Box
+      position="absolute"
+      inset="0"
+      zIndex="3"
+      cursor="grab"
+      touchAction="none"
+      _active={{ cursor: 'grabbing' }}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId)
+        last.current = { x: event.clientX, y: event.clientY }
+      }}
+      onPointerMove={({ clientX: x, clientY: y }) => {
+        if (!last.current) return
+        const { zoom } = view.get()
+        view.update({ zoom: { ...zoom, x: zoom.x + x - last.current.x, y: zoom.y + y - last.current.y } })
+        last.current = { x, y }
+      }}
+      onPointerUp={() => (last.current = null)}
+    />
   )
 }
 

@@ -1,5 +1,5 @@
 // What can be done to the markup of the element that is chosen: starters beside it, copies, wrappers, moves, attributes.
-import { Box, Flex, Grid, chakra } from '@chakra-ui/react'
+import { Box, Flex, chakra } from '@chakra-ui/react'
 import { useRef, useState } from 'react'
 import { starters } from '../../core/page/starters'
 import type { Where } from '../../core/page/markup'
@@ -42,17 +42,20 @@ function Actions({ rung }: { readonly rung: LadderRung }) {
   const at = rung.number
   const small = { variant: 'plain', minHeight: '25px', fontSize: '13px', px: '8px' } as const
   return (
-    <Grid
+    <Flex
       as="section"
       aria-label="Markup of the chosen element"
-      templateColumns="minmax(0, 5fr) minmax(0, 6fr)"
-      gap="16px"
+      direction="column"
+      gap="14px"
       px="14px"
-      py="8px"
+      py="10px"
       minHeight="0"
       overflowY="auto"
     >
-      <Flex direction="column" gap="6px" minWidth="0">
+      <Flex direction="column" gap="8px" minWidth="0">
+        <Box as="h2" fontSize="14px" fontWeight="600" truncate title={rung.element}>
+          This {rung.noun}
+        </Box>
         <Flex gap="5px" wrap="wrap">
           <Button {...small} onClick={() => void editMarkup(studio, { do: 'copy', at }, 'Copying an element')}>
             Copy
@@ -77,10 +80,10 @@ function Actions({ rung }: { readonly rung: LadderRung }) {
         </Box>
       </Flex>
       <Flex direction="column" gap="6px" minWidth="0">
+        <Box as="h2" fontSize="14px" fontWeight="600">
+          Add a starter
+        </Box>
         <Flex gap="4px" align="center" fontSize="13px" role="group" aria-label="Where a starter goes">
-          <Box color="soft" mr="4px">
-            A starter
-          </Box>
           {places.map((place) => (
             <Button
               key={place.where}
@@ -102,7 +105,7 @@ function Actions({ rung }: { readonly rung: LadderRung }) {
           ))}
         </Flex>
       </Flex>
-    </Grid>
+    </Flex>
   )
 }
 

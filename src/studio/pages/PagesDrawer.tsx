@@ -15,7 +15,7 @@ export function PagesDrawer() {
   const { pages, bin = [] } = useSite()
   const studio = useStudio()
   return (
-    <Drawer label="Pages" title="Pages of this site" width="500px">
+    <Drawer label="Pages" title="Pages of this site">
       <Box overflowY="auto" px="14px" py="10px" display="flex" flexDirection="column" gap="18px">
         <ol>
           {pages.map((page, index) => (

@@ -35,7 +35,7 @@ export function RevisionsDrawer() {
     }
   }, [store.id, saving.state, named])
   return (
-    <Drawer label="History" title="History of this site" width="460px">
+    <Drawer label="History" title="History of this site">
       <Box overflowY="auto" px="14px" py="8px" fontSize="14px">
         {failed && <Box color="soft">The studio’s server cannot be reached now.</Box>}
         <Box color="soft" fontSize="13px" pb="6px">

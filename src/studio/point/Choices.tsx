@@ -1,11 +1,10 @@
 // What choosing a rung would mean: this one, its likes, the like of it in each repeat; or a selector that is typed.
-import { Box, Flex, chakra } from '@chakra-ui/react'
+import { Box, Flex, Grid, chakra } from '@chakra-ui/react'
 import { useEffect, useState } from 'react'
 import type { Choice } from '../../core/page/candidates'
 import { canRead } from '../caption/SelectorField'
 import { addAnother } from './commands'
 import { usePage, useSite, useStudio, useView } from '../context'
-import { keyOf } from '../registry'
 import { Button, Field } from '../theme/controls'
 
 const wordsOf = ({ how, count }: Choice, noun: string): string => {
@@ -39,11 +38,11 @@ export function Choices() {
   const rung = pointing.rungs[pointing.pick]
   if (!rung) return null
   return (
-    <Flex
+    <Grid
       as="section"
       aria-label="Which elements"
-      direction="column"
-      gap="3px"
+      templateColumns="minmax(0, 3fr) minmax(230px, 2fr)"
+      columnGap="18px"
       borderLeft="1px solid"
       borderColor="hairline"
       px="14px"
@@ -51,79 +50,90 @@ export function Choices() {
       minHeight="0"
       overflowY="auto"
     >
-      <Box as="h2" fontSize="14px" fontWeight="600">
-        Which ones
-      </Box>
-      {rung.choices.map((choice, index) => {
-        const isChosen = pointing.typed === null && pointing.choice === index
-        return (
-          <chakra.button
-            key={choice.select}
-            type="button"
-            aria-pressed={isChosen}
-            onClick={() => view.update({ pointing: { ...pointing, choice: index, typed: null } })}
-            display="flex"
-            alignItems="baseline"
-            gap="8px"
-            flex="none"
-            px="9px"
-            minHeight="27px"
-            borderRadius="4px"
-            border="1px solid"
-            borderColor={isChosen ? 'madder' : 'transparent'}
-            background="transparent"
-            color="ink"
-            textAlign="left"
-            cursor="pointer"
-            _hover={{ background: 'press' }}
-            _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '-2px' }}
-          >
-            <Box as="span" fontSize="14px" lineHeight="25px" flex="none" fontWeight={isChosen ? '600' : undefined}>
-              {wordsOf(choice, rung.noun)}
-              {pages.length > 1 && (
-                <Box as="span" color="soft" fontWeight="400">
-                  {elsewhere(choice.counts, page.id)}
-                </Box>
-              )}
-            </Box>
-            <Box
-              as="span"
-              flex="1"
-              minWidth="0"
-              truncate
-              textAlign="right"
-              fontFamily="mono"
-              fontSize="12px"
-              color="soft"
-              title={choice.select}
-            >
-              {choice.select}
-            </Box>
-            <Box as="span" flex="none" fontFamily="mono" fontSize="12px" color="soft" title={`Specificity ${choice.specificity.join(',')}`}>
-              {choice.specificity.join(',')}
-            </Box>
-          </chakra.button>
-        )
-      })}
-      <TypedSelector key={rung.number} />
-      {pointing.goal.for !== 'move' && (
-        <Button
-          variant="quiet"
-          alignSelf="flex-start"
-          minHeight="25px"
-          fontSize="13px"
-          onClick={() => addAnother(studio)}
-          title="These, and others in another place"
-        >
-          And also … ({keyOf('another')})
-        </Button>
-      )}
-      {pointing.also.length > 0 && (
-        <Box fontSize="13px" color="soft">
-          With {pointing.also.join(', ')}
+      <Flex direction="column" gap="3px" minWidth="0">
+        <Box as="h2" fontSize="14px" fontWeight="600">
+          Which ones
         </Box>
-      )}
-    </Flex>
+        {rung.choices.map((choice, index) => {
+          const isChosen = pointing.typed === null && pointing.choice === index
+          return (
+            <chakra.button
+              key={choice.select}
+              type="button"
+              aria-pressed={isChosen}
+              onClick={() => view.update({ pointing: { ...pointing, choice: index, typed: null } })}
+              display="flex"
+              alignItems="baseline"
+              gap="8px"
+              flex="none"
+              px="9px"
+              minHeight="27px"
+              borderRadius="4px"
+              border="1px solid"
+              borderColor={isChosen ? 'madder' : 'transparent'}
+              background="transparent"
+              color="ink"
+              textAlign="left"
+              cursor="pointer"
+              _hover={{ background: 'press' }}
+              _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '-2px' }}
+            >
+              <Box as="span" fontSize="14px" lineHeight="25px" flex="none" fontWeight={isChosen ? '600' : undefined}>
+                {wordsOf(choice, rung.noun)}
+                {pages.length > 1 && (
+                  <Box as="span" color="soft" fontWeight="400">
+                    {elsewhere(choice.counts, page.id)}
+                  </Box>
+                )}
+              </Box>
+              <Box
+                as="span"
+                flex="1"
+                minWidth="0"
+                truncate
+                textAlign="right"
+                fontFamily="mono"
+                fontSize="12px"
+                color="soft"
+                title={choice.select}
+              >
+                {choice.select}
+              </Box>
+              <Box
+                as="span"
+                flex="none"
+                fontFamily="mono"
+                fontSize="12px"
+                color="soft"
+                title={`Specificity ${choice.specificity.join(',')}`}
+              >
+                {choice.specificity.join(',')}
+              </Box>
+            </chakra.button>
+          )
+        })}
+      </Flex>
+      <Flex direction="column" gap="3px" minWidth="0">
+        <TypedSelector key={rung.number} />
+        {pointing.goal.for !== 'move' && (
+          <Button
+            variant="quiet"
+            alignSelf="flex-start"
+            minHeight="25px"
+            fontSize="13px"
+            onClick={() => addAnother(studio)}
+            title="These, and others in another place"
+          >
+            And also …
+          </Button>
+        )}
+        {pointing.also.length > 0 && (
+          <Box fontSize="13px" color="soft">
+            With {pointing.also.join(', ')}
+          </Box>
+        )}
+      </Flex>
+    </Grid>
   )
 }
 

@@ -1,141 +1,306 @@
-// The recipes: touching one plays it on the chosen element, choosing one keeps it.
+// The recipes, in a browser of their own: what suits the chosen element first, then family by family. Touching one plays it on the chosen
+// element, choosing one keeps it. All of it goes by keyboard: typing searches, arrows go from one to the next.
 import { Box, Flex, Grid, chakra } from '@chakra-ui/react'
-import { families, kinds, type AnyKind } from '../../core/effect/kinds'
+import { memo, useEffect, useMemo, useRef, useState, type KeyboardEvent, type RefObject } from 'react'
+import { families, findKind, kinds, type AnyKind } from '../../core/effect/kinds'
 import type { Recipe } from '../../core/effect/kind'
-import { findRecipes } from '../../core/effect/find-recipes'
-import { memo, useMemo, useRef, useState } from 'react'
+import { findRecipes, type FoundRecipes } from '../../core/effect/find-recipes'
 import { addRecipe } from './commands'
+import { stepIn } from './step-in'
 import { useStudio, useView } from '../context'
+import { listPresets, putPreset, type KeptPreset } from '../presets/commands'
 import { Button, Field } from '../theme/controls'
 import { RecipeSample } from './RecipeSample'
 
+/** Recipes under one heading; without one, where they are ordered by a search. */
+interface Part {
+  readonly title: string
+  readonly found: readonly FoundRecipes[]
+}
+
 export function Recipes() {
   const studio = useStudio()
-  const { trial } = useView('trial')
+  const { pointing } = useView('pointing')
   const list = useRef<HTMLDivElement>(null)
+  const field = useRef<HTMLInputElement>(null)
   const [search, setSearch] = useState('')
-  const found = useMemo(() => findRecipes(kinds, search), [search])
-  const attempt = (name: string | null) => studio.view.update({ trial: name })
+  const { thing = 'box', noun = 'element' } = pointing.rungs[pointing.pick] ?? {}
+  const isSearching = search.trim() !== ''
+  const parts = useMemo((): readonly Part[] => {
+    if (isSearching) return [{ title: '', found: findRecipes(kinds, search) }]
+    const suiting = kinds.filter(({ suits }) => suits.includes(thing)).sort((a, b) => a.suits.indexOf(thing) - b.suits.indexOf(thing))
+    const rest = kinds.filter((kind) => !suiting.includes(kind))
+    return [
+      { title: `For this ${noun}`, found: findRecipes(suiting, '') },
+      ...families.map((family) => ({
+        title: family.title,
+        found: findRecipes(
+          rest.filter((kind) => kind.family === family),
+          '',
+        ),
+      })),
+    ].filter(({ found }) => found.length > 0)
+  }, [isSearching, search, thing, noun])
+  useEffect(() => field.current?.focus({ preventScroll: true }), [])
+  const goTo = (title: string) => list.current?.querySelector(`[data-part="${title}"]`)?.scrollIntoView({ block: 'start' })
+  const onKeys = (event: KeyboardEvent<HTMLDivElement>) => {
+    const { key, ctrlKey, metaKey, altKey, currentTarget } = event
+    if (ctrlKey || metaKey || altKey) return
+    if (key.length === 1 && key !== ' ') {
+      // Whoever types searches, wherever the focus is.
+      event.stopPropagation()
+      field.current?.focus({ preventScroll: true })
+      return
+    }
+    if (stepIn(currentTarget, key, () => field.current?.focus())) event.preventDefault()
+  }
   return (
-    <Flex as="section" aria-label="Recipes" px="14px" py="8px" direction="column" minWidth="0" minHeight="0" flex="1">
-      <Flex fontSize="13px" color="soft" mb="4px" align="center" gap="2px">
-        <Box flex="1" minWidth="0" truncate>
-          Touch to try, click to keep.
-        </Box>
-        <Field
-          type="search"
-          aria-label="Find a recipe"
-          placeholder="Find: parallax, flashlight …"
-          value={search}
-          onChange={({ currentTarget }) => setSearch(currentTarget.value)}
-          onKeyDown={(event) => {
-            if (event.key !== 'Escape' || search === '') return
-            event.stopPropagation()
-            setSearch('')
-          }}
-          width="190px"
-          minHeight="24px"
-          mr="4px"
-          fontSize="13px"
-          _placeholder={{ color: 'soft', opacity: 1 }}
-        />
-        {families.map((family) => (
-          <Button
-            key={family.title}
-            variant="quiet"
-            minHeight="24px"
-            fontSize="13px"
-            px="7px"
-            onClick={() => list.current?.querySelector(`[data-family="${family.title}"]`)?.scrollIntoView({ block: 'start' })}
-          >
-            {family.title}
-          </Button>
-        ))}
-      </Flex>
-      <Grid
+    <Flex as="section" aria-label="Recipes" direction="column" minWidth="0" minHeight="0" flex="1">
+      <Box px="12px" pt="8px">
+        <SearchField field={field} search={search} onSearch={setSearch} onDown={() => list.current && stepIn(list.current, 'Home')} />
+        {!isSearching && (
+          <Flex wrap="wrap" gap="1px" mt="3px" ml="-6px" role="group" aria-label="Go to a family">
+            {parts.map(({ title }) => (
+              <Button key={title} variant="quiet" minHeight="24px" fontSize="13px" px="6px" color="soft" onClick={() => goTo(title)}>
+                {title}
+              </Button>
+            ))}
+          </Flex>
+        )}
+      </Box>
+      <Box
         ref={list}
-        templateColumns="repeat(auto-fill, minmax(180px, 1fr))"
-        gridAutoRows="max-content"
-        gap="7px"
+        px="12px"
+        pb="10px"
         minHeight="0"
         flex="1"
         overflowY="auto"
-        alignContent="start"
-        onMouseLeave={() => attempt(null)}
+        onMouseLeave={() => studio.view.update({ trial: null })}
+        onKeyDown={onKeys}
       >
-        {found.length === 0 && (
-          <Box gridColumn="1 / -1" fontSize="14px" color="soft" py="10px">
+        {!isSearching && <Lately />}
+        <Presets search={search.trim()} />
+        {parts.every(({ found }) => found.length === 0) && (
+          <Box fontSize="14px" color="soft" py="10px">
             No recipe is called “{search.trim()}”. Try what it looks like: light, depth, a picture.
           </Box>
         )}
-        {families
-          .flatMap((family) => found.filter(({ kind }) => kind.family === family))
-          .flatMap(({ kind, recipes }) => [
-            <Box
-              as="h3"
-              key={kind.id}
-              data-family={kind.family.title}
-              gridColumn="1 / -1"
-              fontSize="13px"
-              fontWeight="600"
-              mt="2px"
-              mb="-4px"
-            >
-              {kind.title}
-            </Box>,
-            ...recipes.map((recipe) => (
-              <RecipeCard key={`${kind.id}/${recipe.id}`} kind={kind} recipe={recipe} isTried={trial === `${kind.id}/${recipe.id}`} />
-            )),
-          ])}
-      </Grid>
+        {parts.map(({ title, found }) => (
+          <Box key={title} data-part={title}>
+            {title !== '' && (
+              <Box as="h2" fontSize="13px" fontWeight="600" color="soft" pt="10px" pb="1px">
+                {title}
+              </Box>
+            )}
+            {found.map(({ kind, recipes }) => (
+              <KindRecipes key={kind.id} kind={kind} recipes={recipes} />
+            ))}
+          </Box>
+        ))}
+      </Box>
     </Flex>
   )
 }
+
+interface SearchFieldProps {
+  readonly field: RefObject<HTMLInputElement | null>
+  readonly search: string
+  readonly onSearch: (search: string) => void
+  readonly onDown: () => void
+}
+
+function SearchField({ field, search, onSearch, onDown }: SearchFieldProps) {
+  return (
+    <Field
+      ref={field}
+      type="search"
+      aria-label="Find a recipe"
+      placeholder="Find: parallax, flashlight …"
+      value={search}
+      data-takes-letters
+      onChange={({ currentTarget }) => onSearch(currentTarget.value)}
+      onKeyDown={(event) => {
+        if (event.key === 'ArrowDown') {
+          event.preventDefault()
+          onDown()
+        }
+        if (event.key !== 'Escape' || search === '') return
+        event.stopPropagation()
+        onSearch('')
+      }}
+      width="100%"
+      minHeight="29px"
+      _placeholder={{ color: 'soft', opacity: 1 }}
+    />
+  )
+}
+
+/** What was used lately, to be used again. */
+function Lately() {
+  const studio = useStudio()
+  const { lately } = useView('lately')
+  const recipes = lately.flatMap((name) => {
+    const [kindId = '', id] = name.split('/')
+    const recipe = findKind(kindId)?.recipes.find((each) => each.id === id)
+    return recipe ? [{ name, kindId, recipe }] : []
+  })
+  if (recipes.length === 0) return null
+  return (
+    <Box as="section" aria-label="Used lately" pt="6px">
+      <Box as="h2" fontSize="13px" fontWeight="600" color="soft" mb="3px">
+        Used lately
+      </Box>
+      <Flex wrap="wrap" gap="4px">
+        {recipes.map(({ name, kindId, recipe }) => (
+          <Button
+            key={name}
+            data-step
+            minHeight="25px"
+            px="8px"
+            fontSize="13px"
+            aria-label={`Used lately: ${recipe.title}`}
+            onMouseEnter={() => studio.view.update({ trial: name })}
+            onFocus={() => studio.view.update({ trial: name })}
+            onBlur={() => studio.view.update({ trial: null })}
+            onClick={() => addRecipe(studio, kindId, recipe.id)}
+          >
+            {recipe.title}
+          </Button>
+        ))}
+      </Flex>
+    </Box>
+  )
+}
+
+/** The designer's own presets, by name; what else can be done with them stands under their tab. */
+function Presets({ search }: { readonly search: string }) {
+  const studio = useStudio()
+  const [presets, setPresets] = useState<readonly KeptPreset[]>([])
+  useEffect(() => {
+    let isCurrent = true
+    // Without them the recipes are there all the same; their own tab says why.
+    listPresets().then(
+      (all) => isCurrent && setPresets(all),
+      () => undefined,
+    )
+    return () => {
+      isCurrent = false
+    }
+  }, [])
+  const found = presets.filter(({ preset }) => preset.name.toLowerCase().includes(search.toLowerCase())).slice(0, 8)
+  if (found.length === 0) return null
+  return (
+    <Box as="section" aria-label="Presets" pt="6px">
+      <Box as="h2" fontSize="13px" fontWeight="600" color="soft" mb="3px">
+        Your presets
+      </Box>
+      <Flex wrap="wrap" gap="4px">
+        {found.map(({ id, preset }) => (
+          <Button
+            key={id}
+            data-step
+            minHeight="25px"
+            px="8px"
+            fontSize="13px"
+            maxWidth="100%"
+            aria-label={`Preset: ${preset.name}`}
+            title={preset.name}
+            onClick={() => putPreset(studio, preset)}
+          >
+            <Box as="span" truncate>
+              {preset.name}
+            </Box>
+          </Button>
+        ))}
+      </Flex>
+    </Box>
+  )
+}
+
+/** A kind by its trade name, with what it does, and its recipes. */
+const KindRecipes = memo(function KindRecipes({ kind, recipes }: { readonly kind: AnyKind; readonly recipes: FoundRecipes['recipes'] }) {
+  const { trial } = useView('trial')
+  return (
+    <Box as="section" aria-label={kind.title} pt="8px">
+      <Box as="h3" fontSize="15px" fontWeight="600" lineHeight="1.2">
+        {kind.title}
+      </Box>
+      <Box fontSize="13px" color="soft" lineHeight="1.3" mb="5px">
+        {kind.does}
+      </Box>
+      <Grid
+        role="grid"
+        aria-label={`Recipes of ${kind.title}`}
+        templateColumns="repeat(auto-fill, minmax(210px, 1fr))"
+        gap="6px"
+        alignContent="start"
+      >
+        {recipes.map((recipe, index) => (
+          <RecipeCard
+            key={recipe.id}
+            kind={kind}
+            recipe={recipe}
+            isTried={trial === `${kind.id}/${recipe.id}`}
+            isStop={index === 0}
+          />
+        ))}
+      </Grid>
+    </Box>
+  )
+})
 
 interface RecipeCardProps {
   readonly kind: AnyKind
   readonly recipe: Recipe<unknown>
   readonly isTried: boolean
+  /** Whether Tab stops at it; arrows go on from there. */
+  readonly isStop: boolean
 }
 
 /** One recipe; what is touched is drawn afresh alone, so that it plays at once. */
-const RecipeCard = memo(function RecipeCard({ kind, recipe, isTried }: RecipeCardProps) {
+const RecipeCard = memo(function RecipeCard({ kind, recipe, isTried, isStop }: RecipeCardProps) {
   const studio = useStudio()
   const attempt = (name: string | null) => studio.view.update({ trial: name })
   const name = `${kind.id}/${recipe.id}`
   return (
-    <chakra.button
-      type="button"
-      onMouseEnter={() => attempt(name)}
-      onFocus={() => attempt(name)}
-      onBlur={() => attempt(null)}
-      onClick={() => addRecipe(studio, kind.id, recipe.id)}
-      minWidth="0"
-      minHeight="80px"
-      display="grid"
-      gridTemplateColumns="58px 1fr"
-      gap="9px"
-      alignItems="center"
-      textAlign="left"
-      px="6px"
-      py="1px"
-      border="1px solid"
-      borderColor={isTried ? 'madder' : 'edge'}
-      borderRadius="4px"
-      background="ground"
-      color="ink"
-      cursor="pointer"
-      _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '2px' }}
-    >
-      <RecipeSample kind={kind} recipe={recipe} moving={isTried} />
-      <Box minWidth="0">
-        <Box fontWeight="600" fontSize="14.5px" lineHeight="1.2">
-          {recipe.title}
-        </Box>
-        <Box fontSize="12.5px" lineHeight="1.25" color="soft" mt="2px">
-          {recipe.need}
-        </Box>
+    <Box role="row" minWidth="0" display="grid">
+      <Box role="gridcell" minWidth="0" display="grid">
+        <chakra.button
+          type="button"
+          data-step
+          tabIndex={isStop ? 0 : -1}
+          onMouseEnter={() => attempt(name)}
+          onFocus={() => attempt(name)}
+          onBlur={() => attempt(null)}
+          onClick={() => addRecipe(studio, kind.id, recipe.id)}
+          minWidth="0"
+          minHeight="80px"
+          display="grid"
+          gridTemplateColumns="58px 1fr"
+          gap="9px"
+          alignItems="center"
+          textAlign="left"
+          px="6px"
+          py="1px"
+          border="1px solid"
+          borderColor={isTried ? 'madder' : 'edge'}
+          borderRadius="4px"
+          background="ground"
+          color="ink"
+          cursor="pointer"
+          _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '2px' }}
+        >
+          <RecipeSample kind={kind} recipe={recipe} moving={isTried} />
+          <Box minWidth="0">
+            <Box fontWeight="600" fontSize="14.5px" lineHeight="1.2">
+              {recipe.title}
+            </Box>
+            <Box fontSize="12.5px" lineHeight="1.25" color="soft" mt="2px">
+              {recipe.need}
+            </Box>
+          </Box>
+        </chakra.button>
       </Box>
-    </chakra.button>
+    </Box>
   )
 })

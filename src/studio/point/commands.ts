@@ -9,6 +9,7 @@ import type { Under } from '../../stage/protocol'
 import { changeSettings, notify } from '../commands'
 import { pageOf, type Studio } from '../context'
 import { changeMode } from '../frame/holding'
+import { withLately } from '../store/habits'
 import { likeliest } from './likeliest'
 import { chosenTarget, coveredTarget, meantRung } from './target'
 import { notPointing, type Goal, type LadderRung } from '../store/view-store'
@@ -189,7 +190,12 @@ export function addRecipe(studio: Studio, kindId: string, recipeId: string): voi
   if (!effect) return
   const words = chosenTarget(studio)
   const isPicture = isReplaced(studio)
-  studio.view.update({ selected: effect.id, pointing: notPointing, trial: null })
+  studio.view.update({
+    selected: effect.id,
+    pointing: notPointing,
+    trial: null,
+    lately: withLately(studio.view.get().lately, `${kindId}/${recipeId}`),
+  })
   const kind = findKind(kindId)
   if (words && words.select !== effect.select)
     notify(

@@ -8,6 +8,7 @@ const rung = (noun: string, holds: number, count: number, how: LadderRung['how']
   noun,
   element: 'div',
   isReplaced: false,
+  thing: 'box',
   holds,
   words: '',
   how,
@@ -21,7 +22,7 @@ const rung = (noun: string, holds: number, count: number, how: LadderRung['how']
 })
 
 function pointing(rungs: readonly LadderRung[], typed: string | null = null) {
-  const view = makeViewStore('page', null)
+  const view = makeViewStore('page', null, { getItem: () => null, setItem: () => undefined })
   view.update({ pointing: { ...view.get().pointing, stage: 'choosing', rungs, pick: 0, choice: 0, typed } })
   return { view }
 }

@@ -38,18 +38,19 @@ export function PresetList() {
         <Flex
           key={id}
           align="center"
-          gap="8px"
-          minHeight="36px"
+          gap="6px"
+          py="7px"
+          wrap="wrap"
           borderBottom="1px solid"
           borderColor="hairline"
           role="group"
           aria-label={preset.name}
         >
-          <Box minWidth="0" flex="1">
+          <Box minWidth="0" flex="1 1 100%">
             <Box fontWeight="600" truncate title={preset.name}>
               {preset.name}
             </Box>
-            <Box color="soft" fontSize="13px" truncate>
+            <Box color="soft" fontSize="13px" lineHeight="1.3" lineClamp="2">
               {tellEffect(preset.effect)}
             </Box>
           </Box>
@@ -69,11 +70,12 @@ export function PresetList() {
             disabled={!rung || preset.markup === ''}
             onClick={() => rung && void placePresetAt(studio, preset, rung.number, 'inside')}
           >
-            inside
+            Place it inside
           </Button>
           <Button
             {...small}
             variant="quiet"
+            ml="auto"
             aria-label={`Remove the preset ${preset.name}`}
             onClick={() =>
               void removePreset(id)

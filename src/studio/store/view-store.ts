@@ -2,7 +2,9 @@
 import type { FromStageOf, RunSample, Under, Visitor } from '../../stage/protocol'
 import type { Finding } from '../../core/check/checks'
 import type { Match, Rung } from '../../worker/protocol'
+import { fitted, narrowPanel, usualPlate, type Zoom } from '../frame/layout'
 import { visitor as usualWindow, type WindowSize } from '../visitor'
+import { keepHabits, readHabits, type Habits } from './habits'
 import { observable, type Observable } from './observable'
 import { realPointer, type PointerMode } from './pointer-mode'
 
@@ -37,7 +39,7 @@ export interface Pointing {
   readonly tab: 'effects' | 'presets' | 'markup'
 }
 
-/** What stands beside the page and narrows it. */
+/** What may stand beside the page. */
 export type Drawer = 'checks' | 'code' | 'markup' | 'pages' | 'revisions' | 'keys' | 'tries'
 
 /** Two states of the selected effect under one trace: tries by id, or the present settings; a kept trace or a built-in run. */
@@ -52,7 +54,7 @@ export interface Comparison {
 /** The present settings, among the tries. */
 export const presentTry = 'now'
 
-export interface View {
+export interface View extends Habits {
   /** The page that is seen, by id. */
   readonly page: string
   /** The selected effect's id. */
@@ -66,11 +68,16 @@ export interface View {
   readonly trial: string | null
   readonly drawer: Drawer | null
   readonly indexOpen: boolean
-  /** Whether the caption shows its less used rows. */
+  /** Whether the less used rows of the selected effect are shown. */
   readonly rowsOpen: boolean
   /** As whom the page is visited, and in which windows: one, or several side by side. */
   readonly visitor: Visitor | 'noscript'
   readonly windows: readonly WindowSize[]
+  readonly zoom: Zoom
+  /** Whether the page is being moved on the plate, while Space is held. */
+  readonly panning: boolean
+  /** How much room the page leaves for panels, px. */
+  readonly beside: number
   /** How many elements each selector matches on each page; null where it cannot be read. */
   readonly counts: ReadonlyMap<string, Readonly<Record<string, number>> | null>
   /** The sets of selectors that meet on an element of a page of this site. */
@@ -107,13 +114,18 @@ export const notPointing: Pointing = {
 }
 
 export interface ViewStore extends Observable<View> {
-  /** Whether the real pointer was last seen on the page, and how large the area is that it was in (px); outside React, since it changes as the pointer moves. */
-  readonly hand: { isOnPage: boolean; areaSize: { readonly width: number; readonly height: number } }
+  /**
+   * Whether the real pointer was last seen on the page, and how large the area is that it was in (px); outside React, since it changes as the
+   * pointer moves. And the plate as it is laid out, for whoever zooms.
+   */
+  readonly hand: { isOnPage: boolean; areaSize: WindowSize; plate: { readonly space: WindowSize; readonly windows: readonly WindowSize[] } }
   readonly update: (change: Partial<View>) => void
 }
 
-export function makeViewStore(page: string, selected: string | null): ViewStore {
+/** What is in view when a page opens; what is remembered of it is kept as it changes. */
+export function makeViewStore(page: string, selected: string | null, storage: Pick<Storage, 'getItem' | 'setItem'>): ViewStore {
   const view = observable<View>({
+    ...readHabits(storage),
     page,
     selected,
     touched: null,
@@ -125,6 +137,9 @@ export function makeViewStore(page: string, selected: string | null): ViewStore 
     rowsOpen: false,
     visitor: 'mouse',
     windows: [usualWindow],
+    zoom: fitted,
+    panning: false,
+    beside: narrowPanel,
     counts: new Map(),
     overlaps: [],
     described: null,
@@ -138,7 +153,10 @@ export function makeViewStore(page: string, selected: string | null): ViewStore 
   })
   return {
     ...view,
-    hand: { isOnPage: false, areaSize: { width: 0, height: 0 } },
-    update: (change) => view.set({ ...view.get(), ...change }),
+    hand: { isOnPage: false, areaSize: { width: 0, height: 0 }, plate: { space: usualPlate, windows: [usualWindow] } },
+    update: (change) => {
+      view.set({ ...view.get(), ...change })
+      if ('folded' in change || 'panels' in change || 'lately' in change || 'listStays' in change) keepHabits(storage, view.get())
+    },
   }
 }

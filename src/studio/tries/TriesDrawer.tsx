@@ -17,7 +17,7 @@ import { ComparePart } from './ComparePart'
 export function TriesDrawer() {
   const selected = useSelected()
   return (
-    <Drawer label="Tries" title="Tries and traces" width="420px">
+    <Drawer label="Tries" title="Tries and traces">
       <Box overflowY="auto" px="14px" py="10px" display="flex" flexDirection="column" gap="16px" fontSize="14px">
         {selected ? (
           <TryList effect={selected.effect} number={selected.number} />

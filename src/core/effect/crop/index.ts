@@ -20,6 +20,8 @@ const picture = { picture: { within: 'img', noun: 'its picture' } }
 export const crop: Kind<CropSettings> = {
   id: 'crop',
   title: 'Crop',
+  does: 'Its frame shrinks, or what is in it grows.',
+  suits: ['picture', 'box'],
   alsoCalled: ['image zoom', 'hover zoom', 'zoom in', 'frame shrinks', 'inset', 'clip on hover'],
   family: reveal,
   sample,

@@ -37,6 +37,8 @@ const asking = { 'shape-1': { within: '', noun: 'this' } }
 export const cursor: Kind<CursorSettings> = {
   id: 'cursor',
   title: 'Cursor',
+  does: 'The pointer is drawn, and becomes something else over what asks for it.',
+  suits: ['page', 'link', 'button'],
   alsoCalled: [
     'custom cursor',
     'mouse pointer',

@@ -16,6 +16,8 @@ const guessed = {
 export const drift: Kind<DriftSettings> = {
   id: 'drift',
   title: 'Drift',
+  does: 'Its layers move apart as the pointer goes over them, near ones further than far ones.',
+  suits: ['box', 'group', 'page'],
   alsoCalled: ['parallax', 'layers', 'depth', 'mouse parallax'],
   family: depth,
   sample: cardSample,

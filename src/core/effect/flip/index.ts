@@ -31,6 +31,8 @@ const faces = { front: { within: '> :nth-child(1)', noun: 'its front' }, back: {
 export const flip: Kind<FlipSettings> = {
   id: 'flip',
   title: 'Flip',
+  does: 'It turns over and shows its back.',
+  suits: ['box'],
   alsoCalled: ['flip card', 'turn over', 'two-sided card', 'card back', 'rotate card'],
   family: reveal,
   sample,

@@ -10,6 +10,8 @@ import { foldSentence, foldTime } from './words'
 export const fold: Kind<FoldSettings> = {
   id: 'fold',
   title: 'Fold',
+  does: 'Two walls and a floor turn with the pointer, as in a stage seen from the side.',
+  suits: ['heading', 'box'],
   alsoCalled: ['corner', 'perspective text', '3D text'],
   family: depth,
   sample: headingSample,

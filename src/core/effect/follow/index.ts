@@ -10,6 +10,8 @@ import { followSentence, followTime } from './words'
 export const follow: Kind<FollowSettings> = {
   id: 'follow',
   title: 'Follow',
+  does: 'It goes where the pointer goes, within limits.',
+  suits: ['box', 'picture', 'page'],
   alsoCalled: ['follower', 'cursor follower', 'magnetic', 'magnet', 'eyes'],
   family: depth,
   sample: moverSample,

@@ -120,6 +120,8 @@ function shrunk(rig: Rig): Rig {
 export const free: Kind<Rig> = {
   id: 'free',
   title: 'Free',
+  does: 'Signals of the pointer drive any properties, by hand.',
+  suits: [],
   alsoCalled: ['custom', 'own signals'],
   family: custom,
   sample: cardSample,

@@ -10,6 +10,8 @@ import { glowSentence, glowTime } from './words'
 export const glow: Kind<GlowSettings> = {
   id: 'glow',
   title: 'Glow',
+  does: 'A light goes along its edge and over its surface with the pointer.',
+  suits: ['box', 'group', 'button'],
   alsoCalled: ['border glow', 'hover glow', 'lit edge', 'card grid'],
   family: light,
   sample: cardSample,

@@ -1,6 +1,6 @@
 // Glow: its settings.
 import { softSpring } from '../build'
-import { choice, colour, coming, described, following, going, number, percent, type SettingsOf } from '../parameters'
+import { choice, colour, coming, countsIf, described, following, going, number, percent, type SettingsOf } from '../parameters'
 
 const parameters = {
   colour: colour({ title: 'The colour of the light', from: '#f2b866', token: { id: 'light', note: 'the colour of the light' } }),
@@ -66,15 +66,17 @@ const parameters = {
   }),
   /** Seconds a turn; 0 is no such light. */
   turnS: number({ title: 'A light runs round in', from: 0, unit: 's', least: 0, greatest: 30, step: 0.5, row: 'more' }),
-  arcDeg: number({
-    title: 'The length of that light',
-    from: 70,
-    unit: 'deg',
-    least: 10,
-    greatest: 180,
-    step: 5,
-    row: 'more',
-    knob: { id: 'arc', note: 'how long the light is that runs along the edge' },
+  ...countsIf(({ turnS }) => Number(turnS) > 0, {
+    arcDeg: number({
+      title: 'The length of that light',
+      from: 70,
+      unit: 'deg',
+      least: 10,
+      greatest: 180,
+      step: 5,
+      row: 'more',
+      knob: { id: 'arc', note: 'how long the light is that runs along the edge' },
+    }),
   }),
   comeMs: coming(180),
   goMs: going(420),

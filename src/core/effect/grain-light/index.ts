@@ -10,6 +10,8 @@ import { grainLightSentence, grainLightTime } from './words'
 export const grainLight: Kind<GrainLightSettings> = {
   id: 'grain-light',
   title: 'Grain light',
+  does: 'A ground of grain is lit where the pointer is.',
+  suits: ['box', 'page'],
   alsoCalled: ['noise', 'grain', 'gradient', 'texture', 'film grain'],
   family: light,
   sample: cardSample,

@@ -39,6 +39,8 @@ const words = { pieces: { within: '> *', noun: 'its pieces' } }
 export const hoverLook: Kind<HoverLookSettings> = {
   id: 'hover-look',
   title: 'Hover look',
+  does: 'It has another look while the pointer is on it, it is pressed, or it has the focus.',
+  suits: ['button', 'link', 'box', 'heading', 'text'],
   alsoCalled: ['hover state', 'button hover', 'hover effect', 'lift', 'scale on hover', 'dim others', 'stagger', 'hover transition'],
   family: state,
   sample,

@@ -21,6 +21,8 @@ const leftOut = ({ colours }: LettersSettings): readonly string[] => (colours ==
 export const letters: Kind<LettersSettings> = {
   id: 'letters',
   title: 'Letters',
+  does: 'Its letters or words change near the pointer.',
+  suits: ['heading', 'text', 'link'],
   alsoCalled: ['text hover', 'variable font', 'font weight', 'split text', 'kinetic type', 'letter by letter', 'proximity text'],
   family: state,
   sample,

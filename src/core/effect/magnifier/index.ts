@@ -27,6 +27,8 @@ const leftOut = (settings: MagnifierSettings): readonly string[] => [
 export const magnifier: Kind<MagnifierSettings> = {
   id: 'magnifier',
   title: 'Magnifier',
+  does: 'A lens shows what is under the pointer larger.',
+  suits: ['picture', 'box'],
   alsoCalled: ['lens', 'loupe', 'zoom', 'image zoom', 'product zoom', 'magnifying glass', 'hover zoom'],
   family: atPointer,
   sample,

@@ -1,5 +1,5 @@
 // Magnifier: its settings.
-import { choice, colour, coming, described, following, going, number, percent, text, type SettingsOf } from '../parameters'
+import { choice, colour, coming, countsIf, described, following, going, number, percent, text, type SettingsOf } from '../parameters'
 
 /** How many times as large it shows things, from the least to the most. */
 export const zoomRange = { least: 1.2, greatest: 8 } as const
@@ -90,8 +90,10 @@ const parameters = {
     options: { zoom: 'change how large', page: 'are left to the page' },
     row: 'more',
   }),
-  leastZoom: zoom('At the least', zoomRange.least),
-  mostZoom: zoom('At the most', zoomRange.greatest),
+  ...countsIf(({ zooms }) => zooms === 'zoom', {
+    leastZoom: zoom('At the least', zoomRange.least),
+    mostZoom: zoom('At the most', zoomRange.greatest),
+  }),
   finger: choice({
     title: 'A finger on it',
     from: 'drag',

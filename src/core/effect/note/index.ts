@@ -20,6 +20,8 @@ const sample: Sample = {
 export const note: Kind<NoteSettings> = {
   id: 'note',
   title: 'Note',
+  does: 'A note comes beside it, and stays while it is pointed at.',
+  suits: ['link', 'text', 'button'],
   alsoCalled: ['tooltip', 'popover', 'hover card', 'hint', 'info bubble', 'definition', 'popup'],
   family: state,
   sample,

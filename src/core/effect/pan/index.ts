@@ -27,6 +27,8 @@ const leftOut: Readonly<Record<PanSettings['by'], readonly string[]>> = {
 export const pan: Kind<PanSettings> = {
   id: 'pan',
   title: 'Pan',
+  does: 'What is larger than its frame travels through it.',
+  suits: ['picture'],
   alsoCalled: ['scroll on hover', 'long screenshot', 'image scroll', 'tall picture', 'panorama', 'travel'],
   family: reveal,
   sample,

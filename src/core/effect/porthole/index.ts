@@ -36,6 +36,8 @@ const moth =
 export const porthole: Kind<PortholeSettings> = {
   id: 'porthole',
   title: 'Porthole',
+  does: 'A hole at the pointer shows what lies beneath.',
+  suits: ['picture', 'box', 'heading'],
   alsoCalled: ['reveal', 'x-ray', 'peek', 'mask on hover', 'clip at the pointer', 'spyhole', 'blob'],
   family: reveal,
   sample,

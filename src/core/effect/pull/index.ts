@@ -20,6 +20,8 @@ const inner = { inner: { within: '> *', noun: 'what it holds' } }
 export const pull: Kind<PullSettings> = {
   id: 'pull',
   title: 'Pull',
+  does: 'It is drawn toward a pointer that comes near.',
+  suits: ['button', 'link'],
   alsoCalled: ['magnetic button', 'magnet', 'attract', 'sticky button', 'magnetic'],
   family: state,
   sample,

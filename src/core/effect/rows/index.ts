@@ -30,6 +30,8 @@ const leftOut = ({ picture }: RowsSettings): readonly string[] =>
 export const rows: Kind<RowsSettings> = {
   id: 'rows',
   title: 'Rows',
+  does: 'In a list each row shows another face, or a picture of its own.',
+  suits: ['group', 'link'],
   alsoCalled: ['list hover', 'text roll', 'rolling list', 'image on hover', 'hover reveal list', 'table rows', 'menu hover'],
   family: state,
   sample,

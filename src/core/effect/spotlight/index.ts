@@ -10,6 +10,8 @@ import { spotlightSentence, spotlightTime } from './words'
 export const spotlight: Kind<SpotlightSettings> = {
   id: 'spotlight',
   title: 'Spotlight',
+  does: 'It is dark, and light where the pointer is.',
+  suits: ['box', 'picture', 'page'],
   alsoCalled: ['flashlight', 'torch', 'mask', 'light in the dark'],
   family: light,
   sample: cardSample,

@@ -39,6 +39,8 @@ const inRow = (settings: SpreadSettings, { count, gapPx, besidePx, along, isFlex
 export const spread: Kind<SpreadSettings> = {
   id: 'spread',
   title: 'Spread',
+  does: 'Of several side by side the one under the pointer grows.',
+  suits: ['group', 'box'],
   alsoCalled: ['accordion', 'expanding panels', 'flex gallery', 'expanding columns', 'hover accordion', 'strips'],
   family: reveal,
   sample,

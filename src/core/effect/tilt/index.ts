@@ -12,6 +12,8 @@ import { tiltSentence, tiltTime } from './words'
 export const tilt: Kind<TiltSettings> = {
   id: 'tilt',
   title: 'Tilt',
+  does: 'It leans under the pointer, in depth.',
+  suits: ['box', 'picture', 'button'],
   alsoCalled: ['3D card', '3D hover', 'lean', 'perspective', 'sheen'],
   family: depth,
   sample: cardSample,

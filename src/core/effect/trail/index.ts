@@ -32,6 +32,8 @@ function leftOut(settings: TrailSettings): readonly string[] {
 export const trail: Kind<TrailSettings> = {
   id: 'trail',
   title: 'Trail',
+  does: 'Pieces or a ribbon run after the pointer.',
+  suits: ['page', 'box'],
   alsoCalled: ['mouse trail', 'cursor trail', 'particles', 'confetti', 'sparkles', 'ribbon', 'tail', 'comet'],
   family: atPointer,
   sample,

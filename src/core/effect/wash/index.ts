@@ -22,6 +22,8 @@ const caption = { text: { within: 'figcaption', noun: 'its caption' } }
 export const wash: Kind<WashSettings> = {
   id: 'wash',
   title: 'Wash',
+  does: 'A colour or a gradient comes over it, with a text.',
+  suits: ['picture', 'box'],
   alsoCalled: ['overlay', 'tint', 'hover overlay', 'gradient overlay', 'image hover'],
   family: reveal,
   sample,

@@ -32,6 +32,8 @@ const bowed: WipeSettings['path'] = {
 export const wipe: Kind<WipeSettings> = {
   id: 'wipe',
   title: 'Wipe',
+  does: 'Of two layers one ends where the pointer is, and the other begins.',
+  suits: ['picture', 'box'],
   alsoCalled: ['before and after', 'comparison', 'image compare', 'split hero', 'split screen', 'divider'],
   family: reveal,
   sample,

@@ -35,6 +35,8 @@ const limited = (count: number) => Math.min(40, Math.max(2, count))
 export const zones: Kind<ZonesSettings> = {
   id: 'zones',
   title: 'Zones',
+  does: 'Where the pointer is chooses one of several.',
+  suits: ['group', 'page', 'picture'],
   alsoCalled: ['hotspots', 'mouse position', 'hover areas', 'scrub', 'image sequence', 'hover index', 'follow sections'],
   family: state,
   sample,
