@@ -13,6 +13,7 @@ import { chooseEdges } from './edges'
 import { heldFrom, readPage } from './facts'
 import { alignGrain } from './grain'
 import { guardPage } from './guard'
+import { hearHandling } from './handling'
 import { makeHost } from './host'
 import { makeHover } from './hover'
 import { readNumbers } from './numbers'
@@ -72,6 +73,9 @@ function start(page: Document) {
   guardPage(page, (href) => say({ type: 'link', href }))
   editWords(page, numbers, (number, text) => say({ type: 'words', number, text }))
   hearKeys(page, pointing, say)
+  let copyable = ''
+  let isBusy = false
+  hearHandling({ page, numbers, overlay, pointing, copyable: () => copyable, isBusy: () => isBusy, say })
 
   const begin = (isAgain: boolean) => {
     say({ type: 'ready', now: performance.now(), isAgain })
@@ -110,7 +114,11 @@ function start(page: Document) {
       scale = message.scale
       align()
     },
+    copyable: ({ text }) => {
+      copyable = text
+    },
     mode: ({ mode }) => {
+      isBusy = mode.is === 'posing' || mode.is === 'measuring'
       source.become(mode)
       pose(mode.is === 'posing' ? mode.select : null)
       edges(mode)

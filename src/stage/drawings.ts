@@ -58,10 +58,17 @@ export function addTicks(drawing: Element, { x, y, width, height }: Box, isLoud:
   ticks.innerHTML = '<i></i><i></i><i></i><i></i>'
 }
 
-/** An effect's number at the corner of a box, `shift` px beside it. */
-export function addNumber(drawing: Element, box: Box, number: number, isSelected: boolean, shift: number): void {
-  const style = { left: `${Math.max(12, box.x) + shift}px`, top: `${Math.max(12, box.y)}px` }
-  add(drawing, isSelected ? 'number selected' : 'number', style).textContent = String(number)
+/** An effect's number at the corner of a box, `shift` px beside it. Gives where its middle is, px of the window. */
+export function addNumber(
+  drawing: Element,
+  box: Box,
+  number: number,
+  isSelected: boolean,
+  shift: number,
+): { readonly x: number; readonly y: number } {
+  const [x, y] = [Math.max(12, box.x) + shift, Math.max(12, box.y)]
+  add(drawing, isSelected ? 'number selected' : 'number', { left: `${x}px`, top: `${y}px` }).textContent = String(number)
+  return { x, y }
 }
 
 function addEdge(drawing: Element, { isUpright, at, from, to }: EdgeLine, isLoud: boolean): void {

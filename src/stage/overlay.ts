@@ -21,6 +21,10 @@ export interface Overlay {
   readonly meet: (element: Element | null) => void
   /** The edges of a distance, and the one that a click would choose. */
   readonly showEdges: (edges: readonly Edge[], under: Edge | null) => void
+  /** The effect whose number is drawn at a point of the window. */
+  readonly numberAt: (x: number, y: number) => number | undefined
+  /** The elements that effects are on. */
+  readonly shown: () => ReadonlySet<Element>
   readonly showStandIn: (at: { x: number; y: number } | null) => void
 }
 
@@ -54,6 +58,9 @@ function closest(element: Element, select: string): Element | null {
   }
 }
 
+/** How near a click on a number is, px. */
+const numberReach = 10
+
 /** So many of what is outlined are watched at most. */
 const mostWatched = 40
 
@@ -72,6 +79,7 @@ export function makeOverlay(page: Document, numbers: Numbers, { onPin, onHandle 
   let edges: readonly Edge[] = []
   let candidate: Edge | null = null
   let isDragging = false
+  let placed: { readonly number: number; readonly x: number; readonly y: number }[] = []
 
   const lineAt = ({ number, side }: Edge) => {
     const element = numbers.at(number)
@@ -106,7 +114,7 @@ export function makeOverlay(page: Document, numbers: Numbers, { onPin, onHandle 
     if (effect.number !== undefined) {
       const count = numbered.get(first.element) ?? 0
       numbered.set(first.element, count + 1)
-      addNumber(drawing, first.box, effect.number, effect.selected, count * 22)
+      placed.push({ number: effect.number, ...addNumber(drawing, first.box, effect.number, effect.selected, count * 22) })
     }
     const { element } = seen.find((each) => each.element === met) ?? first
     const home = effect.ground === undefined ? element : (closest(element, effect.ground) ?? element)
@@ -115,6 +123,7 @@ export function makeOverlay(page: Document, numbers: Numbers, { onPin, onHandle 
   const draw = () => {
     if (isDragging) return
     drawing.replaceChildren()
+    placed = []
     host.toggleAttribute(handlesMark, effects.some(hasHandles))
     const numbered = new Map<Element, number>()
     for (const effect of effects) drawEffect(effect, numbered)
@@ -146,6 +155,8 @@ export function makeOverlay(page: Document, numbers: Numbers, { onPin, onHandle 
       met = element
       draw()
     },
+    numberAt: (x, y) => placed.find((each) => Math.hypot(each.x - x, each.y - y) <= numberReach)?.number,
+    shown: () => new Set(effects.flatMap(({ select }) => findAll(page, select) ?? [])),
     showEdges: (shown, under) => {
       edges = shown
       candidate = under

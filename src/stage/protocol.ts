@@ -139,6 +139,8 @@ export const toStageTable = {
   outline: lasting({ select: z.union([z.string(), z.number().int()]).nullable() }),
   /** Bare view: boxes, clips, hidden and blurred things shown plainly, while it is on. */
   bare: lasting({ on: z.boolean() }),
+  /** The chosen effects as text, for copying while the focus is in the page; empty for none. */
+  copyable: lasting({ text: z.string() }),
   visit: lasting({ visitor: z.enum(['mouse', 'finger', 'keyboard', 'reduced']) }),
   /** At which scale the page is shown: 1 for as it is. */
   scaled: lasting({ scale: finite.min(0.01).max(10) }),
@@ -328,6 +330,12 @@ const fromStageTable = {
   /** A key that is held went up while the page had the focus. */
   keyup: momentary({ code: z.string() }),
   link: momentary({ href: z.string() }),
+  /** What is to be copied, cut or pasted while the focus is in the page. */
+  clipboard: momentary({ what: z.enum(['copy', 'cut', 'paste']), text: z.string() }),
+  /** The number of an effect was clicked, or asked for its menu, at a point of the window, px. */
+  number: momentary({ number: z.number().int(), isMenu: z.boolean(), x: finite, y: finite }),
+  /** A click on something that no effect is on, by its number in the source. */
+  plain: momentary({ number: z.number().int() }),
   /** Ctrl and the wheel over the page, where no effect takes them: how many times as large, and about which point of the window, px. */
   zoom: momentary({ by: finite.positive(), x: finite, y: finite }),
 } as const

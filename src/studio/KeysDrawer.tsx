@@ -3,12 +3,18 @@ import { Box, Grid, chakra } from '@chakra-ui/react'
 import { Fragment } from 'react'
 import { useStudio } from './context'
 import { Drawer } from './Drawer'
-import { commands, groups, keyNamed } from './registry'
+import { keyNamed } from './key-names'
+import { commands, groups } from './registry'
 import { useObservable } from './store/observable'
 
 /** What else keys do, by the headings under which that stands. */
 const others: Readonly<Record<string, readonly (readonly [key: string, words: string])[]>> = {
-  'The selected effect': [['Ctrl C, Ctrl V', 'copy it as text; paste it on what is chosen, on any page or site']],
+  'The selected effect': [
+    ['Ctrl C, Ctrl X', 'copy it, cut it; as text, for any page or site'],
+    ['Ctrl V', 'paste on what is chosen, or on what it was for'],
+    ['F2', 'rename it, in the list'],
+    ['Alt Up, Alt Down', 'move it in the list'],
+  ],
   Everywhere: [
     ['Ctrl wheel', 'zoom about the pointer'],
     ['Space, held', 'drag the page to where it is to be seen'],

@@ -7,7 +7,8 @@ import { useEffect, useMemo, useState } from 'react'
 import type { Site } from '../core/site/site'
 import { Caption } from './caption/Caption'
 import { StudioContext, useView, type Studio } from './context'
-import { EffectIndex } from './EffectIndex'
+import { EffectList, listWidths } from './effects/EffectList'
+import { firstHere } from './effects/commands'
 import { Plate } from './frame/Plate'
 import { listenToKeys } from './keys'
 import { Panels } from './Panels'
@@ -34,6 +35,8 @@ interface StudioScreenProps {
   readonly pageId: string
   readonly site: Site
   readonly revision: number
+  /** How many elements of the page each selector matches, as far as the server knows. */
+  readonly found: Readonly<Record<string, number | null>>
 }
 
 /** Storage for the server's rendering, where the browser's is not there. */
@@ -46,14 +49,15 @@ const noStorage = {
   length: 0,
 }
 
-export function StudioScreen({ siteId, pageId, site, revision }: StudioScreenProps) {
+export function StudioScreen({ siteId, pageId, site, revision, found }: StudioScreenProps) {
   const studio = useMemo<Studio | null>(() => {
     if (!site.pages.some(({ id }) => id === pageId)) return null
     if (typeof window !== 'undefined') foresee(siteId, pageId)
+    const counts = new Map(Object.entries(found).map(([select, count]) => [select, count === null ? null : { [pageId]: count }]))
     const storage = typeof localStorage === 'undefined' ? noStorage : localStorage
     return {
       store: makeSiteStore({ id: siteId, site, revision, window: nanoid(16), storage }),
-      view: makeViewStore(pageId, site.effects[0]?.id ?? null, storage),
+      view: makeViewStore(pageId, firstHere(site, { id: pageId }, counts)?.id ?? null, storage, counts),
       link: makeStageLink(),
       thread: makeThreadStore(),
       search: makeSearch(searchWorker),
@@ -94,6 +98,7 @@ export function StudioScreen({ siteId, pageId, site, revision }: StudioScreenPro
  * have to be gone over again.
  */
 function Regions() {
+  const { listStays } = useView('listStays')
   const [step, setStep] = useState<'page' | 'caption' | 'all'>('page')
   useEffect(() => {
     if (step === 'all') return
@@ -112,8 +117,8 @@ function Regions() {
       overflow="hidden"
     >
       {isWhole ? <TopBar /> : <Box background="sheet" borderBottom="1px solid" borderColor="edge" />}
-      <Grid templateColumns="44px minmax(0, 1fr)" minHeight="0" position="relative">
-        {isWhole ? <EffectIndex /> : <Box background="sheet" borderRight="1px solid" borderColor="hairline" />}
+      <Grid templateColumns={`${listStays ? listWidths.open : listWidths.closed}px minmax(0, 1fr)`} minHeight="0" position="relative">
+        {isWhole ? <EffectList /> : <Box background="sheet" borderRight="1px solid" borderColor="hairline" />}
         <Plate />
         {isWhole && <Panels />}
         {isWhole && <SaveNotices />}

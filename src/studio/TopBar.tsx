@@ -3,6 +3,7 @@ import { Box, Flex } from '@chakra-ui/react'
 import { Code, History, Keyboard, ListChecks, PencilLine, Redo2, Undo2 } from 'lucide-react'
 import { toggleDrawer } from './commands'
 import { useStudio, useView } from './context'
+import { redo, undo } from './effects/commands'
 import { keyOf } from './registry'
 import { HomeLink } from './HomeLink'
 import { Mark } from './Mark'
@@ -39,7 +40,7 @@ export function TopBar() {
       <ZoomMenu />
       <Button
         variant="quiet"
-        onClick={store.undo}
+        onClick={() => undo(studio)}
         disabled={!undone}
         aria-label={undone ? `Undo: ${undone}` : 'Nothing to undo'}
         title={undone ? `Undo: ${undone} (${keyOf('undo')})` : undefined}
@@ -48,7 +49,7 @@ export function TopBar() {
       </Button>
       <Button
         variant="quiet"
-        onClick={store.redo}
+        onClick={() => redo(studio)}
         disabled={!redone}
         aria-label={redone ? `Redo: ${redone}` : 'Nothing to redo'}
         title={redone ? `Redo: ${redone} (${keyOf('redo')})` : undefined}

@@ -4,7 +4,6 @@ import type { Control } from '../core/effect/control'
 import { findKind } from '../core/effect/kinds'
 import type { Place } from '../core/geometry/place'
 import type { Effect } from '../core/site/site'
-import { cutText } from '../core/site/text'
 import { withBinding, withBindings } from '../core/site/bindings'
 import type { Studio } from './context'
 import type { Drawer } from './store/view-store'
@@ -55,11 +54,6 @@ export function placePin(studio: Studio, place: Place, gesture: string): void {
   if (effect && kind) changeSettings(studio, effect, kind.withAwayPlace(effect.settings, place), 'Moving the away pin', gesture)
 }
 
-export function removeEffect({ store, view }: Studio, effect: Effect): void {
-  view.update({ selected: null, touched: null })
-  store.edit({ do: 'remove', id: effect.id }, `Removing ${effect.name}`)
-}
-
 /** Opens a drawer, or closes it where it is open. */
 export function toggleDrawer({ view }: Studio, drawer: Drawer): void {
   view.update({ drawer: view.get().drawer === drawer ? null : drawer })
@@ -72,35 +66,6 @@ export function notify({ view }: Studio, notice: string): void {
   clearTimeout(noticeTimer)
   noticeTimer = setTimeout(() => view.update({ notice: null }), 6000)
   view.update({ notice })
-}
-
-/** Turns an effect off, or on again. */
-export function toggleOff({ store }: Studio, effect: Effect): void {
-  store.edit(
-    { do: 'change', id: effect.id, to: { isOff: effect.isOff ? undefined : true } },
-    `Turning ${effect.name} ${effect.isOff ? 'on' : 'off'}`,
-  )
-}
-
-/** Puts a copy of an effect behind it, and selects the copy. */
-export function duplicateEffect({ store, view }: Studio, effect: Effect): void {
-  const copy = { ...effect, id: nanoid(10), name: `${cutText(effect.name, 110)}, copy` }
-  store.edit({ do: 'add', effect: copy, at: store.history.get().site.effects.indexOf(effect) + 1 }, `Duplicating ${effect.name}`)
-  view.update({ selected: copy.id, touched: null })
-}
-
-/** Selects the effect behind the selected one, or before it; from the last on to the first. */
-export function selectBeside({ store, view }: Studio, by: -1 | 1): void {
-  const { effects } = store.history.get().site
-  const at = effects.findIndex(({ id }) => id === view.get().selected)
-  const next = effects[at < 0 ? (by > 0 ? 0 : effects.length - 1) : (at + by + effects.length) % effects.length]
-  if (next) view.update({ selected: next.id, touched: null })
-}
-
-/** Moves an effect up or down among the effects. */
-export function moveEffect({ store }: Studio, effect: Effect, by: -1 | 1): void {
-  const { effects } = store.history.get().site
-  store.edit({ do: 'move', id: effect.id, to: effects.indexOf(effect) + by }, `Moving ${effect.name}`)
 }
 
 /** Keeps the present settings of the selected effect as a try. */

@@ -1,7 +1,7 @@
 // The studio's keys, in one place: what the page forwards and what the studio hears itself go the same way.
 import { tinykeys } from 'tinykeys'
-import { selectedEffect } from './commands'
-import { pasteEffect, textOfEffect } from './effect-text'
+import { chosenEffects } from './effects/commands'
+import { pasteEffect, tellCopied, textOfEffects } from './effects/effect-text'
 import { changeMode } from './frame/holding'
 import { choosePicked, stopPointing, walkTree } from './point/commands'
 import type { Studio } from './context'
@@ -16,6 +16,12 @@ function isTyping(event: Event): boolean {
   )
 }
 
+/** Whether a key belongs to a number that has the focus: what is typed there is the number, or takes it away. */
+const isOnNumber = (event: KeyboardEvent) =>
+  event.target instanceof HTMLElement &&
+  event.target.closest('[role=spinbutton], [role=slider]') !== null &&
+  /^(\d|[.(+-]|Delete|Backspace)$/.test(event.key)
+
 /** Whether a key belongs to a button or a link that has the focus. */
 function isOnControl(event: KeyboardEvent): boolean {
   return isTyping(event) || (event.target instanceof HTMLElement && event.target.closest('button, a, [role=menuitem]') !== null)
@@ -27,7 +33,7 @@ export function listenToKeys(studio: Studio): () => void {
     // While recipes are looked through, letters are searched for.
     const search = event.ctrlKey || event.metaKey ? null : document.querySelector<HTMLElement>('[data-takes-letters]')
     if (search && !isTyping(event)) return search.focus({ preventScroll: true })
-    if (isTyping(event) || (!studio.letters.get() && !event.ctrlKey && !event.metaKey)) return
+    if (isTyping(event) || isOnNumber(event) || (!studio.letters.get() && !event.ctrlKey && !event.metaKey)) return
     event.preventDefault()
     act()
   }
@@ -38,15 +44,18 @@ export function listenToKeys(studio: Studio): () => void {
     event.preventDefault()
     void walkTree(studio, to)
   }
-  // Copying with nothing selected copies the effect; pasting puts one on what is chosen.
+  // Copying with nothing selected copies the effects that are chosen; pasting puts them on what is chosen.
   const copy = (event: ClipboardEvent) => {
-    const effect = selectedEffect(studio)
-    if (!effect || isTyping(event) || String(window.getSelection()) !== '') return
+    const text = textOfEffects(chosenEffects(studio))
+    if (text === '' || isTyping(event) || String(window.getSelection()) !== '') return
     event.preventDefault()
-    event.clipboardData?.setData('text/plain', textOfEffect(effect))
+    event.clipboardData?.setData('text/plain', text)
+    tellCopied(studio, event.type === 'cut')
   }
   const paste = (event: ClipboardEvent) => {
-    if (!isTyping(event) && pasteEffect(studio, event.clipboardData?.getData('text') ?? '')) event.preventDefault()
+    // An effect is no search for a recipe.
+    const isSearching = event.target instanceof Element && event.target.matches('[data-takes-letters]')
+    if ((isSearching || !isTyping(event)) && pasteEffect(studio, event.clipboardData?.getData('text') ?? '')) event.preventDefault()
   }
   const unbare = (event: Event) => {
     // Of a key that goes up while the page has the focus the page tells.
@@ -61,6 +70,7 @@ export function listenToKeys(studio: Studio): () => void {
   window.addEventListener('blur', stopMoving)
   window.addEventListener('blur', unbare)
   document.addEventListener('copy', copy)
+  document.addEventListener('cut', copy)
   document.addEventListener('paste', paste)
   const stop = tinykeys(window, {
     ...Object.fromEntries(commands.flatMap((command) => codesOf(command).map((code) => [code, when(() => command.run(studio))]))),
@@ -90,6 +100,7 @@ export function listenToKeys(studio: Studio): () => void {
     window.removeEventListener('blur', stopMoving)
     window.removeEventListener('blur', unbare)
     document.removeEventListener('copy', copy)
+    document.removeEventListener('cut', copy)
     document.removeEventListener('paste', paste)
   }
 }

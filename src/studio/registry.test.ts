@@ -1,13 +1,14 @@
 // The registry of commands: no key and no id is taken twice, and each key is one that a browser tells.
 import { describe, expect, it, vi } from 'vitest'
-import { codesOf, commandOf, commands, groups, keyNamed } from './registry'
+import { codesOf, commandOf, commands, groups } from './registry'
+import { keyNamed } from './key-names'
 
 describe('the commands of the studio', () => {
   it('have ids and keys of their own', () => {
     const codes = commands.flatMap(codesOf)
     expect(new Set(commands.map(({ id }) => id)).size).toBe(commands.length)
     expect(new Set(codes).size).toBe(codes.length)
-    for (const code of codes) expect(code).toMatch(/^(\$mod\+)?(Shift\+)?(Key[A-Z]|Digit\d|\?)$/)
+    for (const code of codes) expect(code).toMatch(/^(\$mod\+)?(Shift\+)?(Key[A-Z]|Digit\d|\?|Delete|Backspace)$/)
   })
 
   it('are told by the codes of their letters, with what is held besides', () => {

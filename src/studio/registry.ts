@@ -1,11 +1,13 @@
 // What can be done in the studio by key: each command once, with its key, its words, and when it is on. Keys, the sheet of keys, the row under
 // the caption and the hints on buttons are read from here.
 import type { Look } from '../core/look/look'
-import { keepTry, selectBeside, selectedEffect, toggleDrawer, toggleOff, turnDirection } from './commands'
+import { keepTry, toggleDrawer, turnDirection } from './commands'
 import type { Studio } from './context'
+import { chosenEffects, duplicateChosen, redo, removeEffects, selectBeside, toggleOff, undo } from './effects/commands'
 import { zoomTo } from './frame/zooming'
 import { holdLook, leavePage, toggleFastened, toggleMeasuring, togglePosing, togglePath } from './frame/holding'
 import { startPointing, stopPointing } from './point/commands'
+import { keyNamed } from './key-names'
 import type { View } from './store/view-store'
 
 /** What of the view tells whether a command is on. */
@@ -67,15 +69,8 @@ const all = [
     words: 'zoom: as large as fits, or its own size',
     run: (studio) => zoomTo(studio, studio.view.get().zoom.scale === 'fit' ? 1 : 'fit'),
   },
-  { id: 'undo', group: 'Everywhere', key: 'Ctrl Z', codes: ['$mod+KeyZ'], words: 'undo', run: ({ store }) => store.undo() },
-  {
-    id: 'redo',
-    group: 'Everywhere',
-    key: 'Ctrl Shift Z',
-    codes: ['$mod+Shift+KeyZ', '$mod+KeyY'],
-    words: 'redo',
-    run: ({ store }) => store.redo(),
-  },
+  { id: 'undo', group: 'Everywhere', key: 'Ctrl Z', codes: ['$mod+KeyZ'], words: 'undo', run: undo },
+  { id: 'redo', group: 'Everywhere', key: 'Ctrl Shift Z', codes: ['$mod+Shift+KeyZ', '$mod+KeyY'], words: 'redo', run: redo },
   {
     id: 'sheet',
     group: 'Everywhere',
@@ -165,10 +160,18 @@ const all = [
     label: 'Off',
     hint: 'Off: it plays nowhere and is not exported',
     words: 'off, or on again',
-    run: (studio) => {
-      const effect = selectedEffect(studio)
-      if (effect) toggleOff(studio, effect)
-    },
+    run: (studio) => toggleOff(studio, chosenEffects(studio)),
+  },
+  { id: 'duplicate', group: 'The selected effect', key: 'D', words: 'duplicate it', run: duplicateChosen },
+  {
+    id: 'remove',
+    group: 'The selected effect',
+    key: 'Delete',
+    codes: ['Delete', 'Backspace'],
+    label: 'Remove',
+    hint: 'Remove this effect',
+    words: 'remove it; Backspace as well',
+    run: (studio) => removeEffects(studio),
   },
   {
     id: 'only',
@@ -195,11 +198,6 @@ export function commandOf(id: CommandId): Command {
 
 /** The codes by which a browser tells the key of a command. */
 export const codesOf = ({ key, codes }: Command): readonly string[] => codes ?? [key.replace(/(\w)$/, 'Key$1').replace(' ', '+')]
-
-const isApple = () => typeof navigator !== 'undefined' && /Mac|iPhone|iPad/.test(navigator.platform)
-
-/** A key as the visitor's system names it. */
-export const keyNamed = (key: string): string => (isApple() ? key.replaceAll('Ctrl', '⌘') : key)
 
 /** The key of a command, as the visitor's system names it. */
 export const keyOf = (id: CommandId): string => keyNamed(commandOf(id).key)

@@ -13,6 +13,7 @@ type Value<Task extends TaskName> = ReturnType<(typeof tasks)[Task]>
 const budgetMs: Readonly<Record<TaskName, number>> = {
   import: 20_000,
   check: 8000,
+  counts: 4000,
   copy: 8000,
   script: 8000,
   shape: 8000,

@@ -143,6 +143,11 @@ export const tasks = {
     const { shape } = planScript(withoutWords(planned), takeFacts(facts), { allows: task.site.script?.allows })
     return { key: keyOf(shape), text: writeShape(shape, scriptFragments()), asked: askedBy(planned), facts }
   },
+  /** How many elements of a page each selector matches; null where it cannot be read. */
+  counts: ({ html, selects }: { readonly html: string; readonly selects: readonly string[] }): Readonly<Record<string, number | null>> => {
+    const tree = readTree(html)
+    return Object.fromEntries(selects.map((select) => [select, findIn(tree, select)?.length ?? null]))
+  },
   costs: (task: ExportTask): readonly ScriptCost[] => {
     const planned = planEffects(task.site, task.page.id, task.only)
     const facts = takeFacts(factsFor(planned, task))

@@ -1,7 +1,7 @@
 // The name of an effect, as the index of effects shows it.
 import { Flex, chakra } from '@chakra-ui/react'
 import type { Effect } from '../../core/site/site'
-import { duplicateEffect } from '../commands'
+import { duplicateEffects } from '../effects/commands'
 import { useStudio } from '../context'
 import { Button } from '../theme/controls'
 import { NamedField } from '../theme/NamedField'
@@ -21,7 +21,7 @@ export function NameField({ effect }: { readonly effect: Effect }) {
         minWidth="0"
         onTake={(name) => studio.store.edit({ do: 'change', id: effect.id, to: { name } }, 'Renaming an effect')}
       />
-      <Button minHeight="26px" fontSize="13px" onClick={() => duplicateEffect(studio, effect)}>
+      <Button minHeight="26px" fontSize="13px" onClick={() => duplicateEffects(studio, [effect])}>
         Duplicate it
       </Button>
       <Button

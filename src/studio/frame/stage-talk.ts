@@ -11,10 +11,13 @@ import { changeMode, poseSelected, takeEdge, tellMode } from './holding'
 import { climb, recipeEffect } from '../point/commands'
 import { chosenTarget, triedSelect } from '../point/target'
 import { pageOf, usePage, useSelected, useSite, useStudio, useView, type Studio } from '../context'
+import { pasteEffect, tellCopied, textOfEffects } from '../effects/effect-text'
+import { keyOf } from '../registry'
 import { editMarkup } from '../markup/commands'
 import { giveFiles } from './give-files'
+import { layOutPlate } from './layout'
 import { shownHandles } from './shown-handles'
-import type { FromStage, ShownEffect, ThreadSample } from '../../stage/protocol'
+import type { FromStage, FromStageOf, ShownEffect, ThreadSample } from '../../stage/protocol'
 import { whenIdle } from '../store/idle'
 import { makeScriptPlay } from '../store/scripts'
 import { pageMode } from '../store/pointer-mode'
@@ -118,11 +121,12 @@ export function useStageTalk(): void {
   const page = usePage()
   const {
     selected,
+    chosen,
     pointing,
     touched,
     mode: { is: mode },
     comparison,
-  } = useView('selected', 'pointing', 'trial', 'touched', 'mode', 'comparison')
+  } = useView('selected', 'chosen', 'pointing', 'trial', 'touched', 'mode', 'comparison')
   useStagePlay(link, useTry(comparison?.one))
 
   // Whose the pointer is hangs on what a recipe is tried on, and on what is selected.
@@ -196,6 +200,10 @@ export function useStageTalk(): void {
       isCurrent = false
     }
   }, [search, store, view, link, select, page.id, page.source])
+
+  // What would be copied, for when the focus is in the page.
+  const copied = textOfEffects(site.effects.filter(({ id }) => id === selected || chosen.includes(id)))
+  useEffect(() => link.say({ type: 'copyable', text: copied }), [link, copied])
 
   useEffect(() => link.say({ type: 'point', on: pointing.stage === 'looking' }), [link, pointing.stage])
   useEffect(() => {
@@ -319,6 +327,14 @@ function listenToStage(studio: Studio): () => void {
       case 'keyup':
         window.dispatchEvent(new KeyboardEvent('keyup', { code: message.code, bubbles: true }))
         return
+      case 'clipboard':
+        if (message.what === 'paste') pasteEffect(studio, message.text)
+        else tellCopied(studio, message.what === 'cut')
+        return
+      case 'number':
+        return onNumber(studio, message)
+      case 'plain':
+        return notify(studio, `To give this an effect, point first: press ${keyOf('point')}, then click it.`)
       case 'link': {
         const target = linkedPage(studio, message.href)
         return notify(
@@ -331,6 +347,16 @@ function listenToStage(studio: Studio): () => void {
     }
   }
   return link.listen(hear)
+}
+
+/** The number of an effect on the page selects it, or opens its menu. */
+function onNumber({ store, view }: Studio, { number, isMenu, x, y }: FromStageOf<'number'>): void {
+  const effect = store.history.get().site.effects[number - 1]
+  if (!effect) return
+  const { scale, places } = layOutPlate({ ...view.hand.plate, zoom: view.get().zoom })
+  const room = document.querySelector('[data-plate]')?.getBoundingClientRect()
+  const at = { x: (room?.left ?? 0) + (places[0]?.left ?? 0) + x * scale, y: (room?.top ?? 0) + (places[0]?.top ?? 0) + y * scale }
+  view.update({ selected: effect.id, chosen: [], touched: null, effectMenu: isMenu ? { id: effect.id, ...at } : null })
 }
 
 /** The name of the site's own page that a link leads to. */

@@ -236,13 +236,7 @@ const KindRecipes = memo(function KindRecipes({ kind, recipes }: { readonly kind
         alignContent="start"
       >
         {recipes.map((recipe, index) => (
-          <RecipeCard
-            key={recipe.id}
-            kind={kind}
-            recipe={recipe}
-            isTried={trial === `${kind.id}/${recipe.id}`}
-            isStop={index === 0}
-          />
+          <RecipeCard key={recipe.id} kind={kind} recipe={recipe} isTried={trial === `${kind.id}/${recipe.id}`} isStop={index === 0} />
         ))}
       </Grid>
     </Box>

@@ -59,6 +59,10 @@ export interface View extends Habits {
   readonly page: string
   /** The selected effect's id. */
   readonly selected: string | null
+  /** Effects that are chosen in the list beside it, by id. */
+  readonly chosen: readonly string[]
+  /** The effect whose menu is open, and where on the screen, px. */
+  readonly effectMenu: { readonly id: string; readonly x: number; readonly y: number } | null
   /** The control in hand, by id. */
   readonly touched: string | null
   readonly pointing: Pointing
@@ -123,11 +127,18 @@ export interface ViewStore extends Observable<View> {
 }
 
 /** What is in view when a page opens; what is remembered of it is kept as it changes. */
-export function makeViewStore(page: string, selected: string | null, storage: Pick<Storage, 'getItem' | 'setItem'>): ViewStore {
+export function makeViewStore(
+  page: string,
+  selected: string | null,
+  storage: Pick<Storage, 'getItem' | 'setItem'>,
+  counts: View['counts'] = new Map(),
+): ViewStore {
   const view = observable<View>({
     ...readHabits(storage),
     page,
     selected,
+    chosen: [],
+    effectMenu: null,
     touched: null,
     pointing: notPointing,
     onlyThis: false,
@@ -140,7 +151,7 @@ export function makeViewStore(page: string, selected: string | null, storage: Pi
     zoom: fitted,
     panning: false,
     beside: narrowPanel,
-    counts: new Map(),
+    counts,
     overlaps: [],
     described: null,
     matches: null,

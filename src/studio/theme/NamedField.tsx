@@ -7,14 +7,17 @@ interface NamedFieldProps extends Omit<ComponentProps<typeof Field>, 'value' | '
   readonly value: string
   readonly allowsEmpty?: boolean
   readonly onTake: (text: string) => unknown
+  /** Hears that it is left, whether or not something was taken. */
+  readonly onLeave?: () => void
 }
 
-export function NamedField({ label, value, allowsEmpty = false, onTake, ...rest }: NamedFieldProps) {
+export function NamedField({ label, value, allowsEmpty = false, onTake, onLeave, ...rest }: NamedFieldProps) {
   const [typed, setTyped] = useState<string | null>(null)
   const take = () => {
     const text = (typed ?? '').trim()
     setTyped(null)
     if (typed !== null && (text !== '' || allowsEmpty) && text !== value) onTake(text)
+    onLeave?.()
   }
   return (
     <Field
@@ -26,7 +29,10 @@ export function NamedField({ label, value, allowsEmpty = false, onTake, ...rest 
       onKeyDown={(event) => {
         event.stopPropagation()
         if (event.key === 'Enter') event.currentTarget.blur()
-        if (event.key === 'Escape') setTyped(null)
+        if (event.key === 'Escape') {
+          setTyped(null)
+          onLeave?.()
+        }
       }}
     />
   )

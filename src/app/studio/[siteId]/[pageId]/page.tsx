@@ -1,6 +1,7 @@
 import { notFound } from 'next/navigation'
 import { preload } from 'react-dom'
 import { checkIdentifiers } from '@/server/identifiers'
+import { countsOn } from '@/server/matches'
 import { orProblem, Problem } from '@/server/problem'
 import { noSuchPage, readSite } from '@/server/sites'
 import { scriptAddress } from '@/studio/store/script-address'
@@ -23,8 +24,9 @@ export default async function StudioPage({ params }: Props) {
 async function open(params: Props['params']) {
   const { siteId, pageId } = checkIdentifiers(await params)
   const { site, revision } = await readSite(siteId)
-  if (!site.pages.some(({ id }) => id === pageId)) throw noSuchPage()
+  const page = site.pages.find(({ id }) => id === pageId)
+  if (!page) throw noSuchPage()
   // The script is written while the studio is still being loaded.
   preload(scriptAddress(siteId, pageId), { as: 'fetch', crossOrigin: 'anonymous' })
-  return { siteId, pageId, site, revision }
+  return { siteId, pageId, site, revision, found: await countsOn(site, page) }
 }
