@@ -4,7 +4,7 @@ import { tell } from '../core/check/told'
 import { readFacts, type Asked, type PageFacts, type PageRead } from '../core/compile/page-facts'
 import { findAll } from '../play/find'
 import { stillBoxOf } from './boxes'
-import { coloursOf, isClear } from './colours'
+import { colourNamesOf, coloursOf, isClear } from './colours'
 import { heldFrom, readPage } from './facts'
 import { flattenedBy } from './flat'
 import { cornersOf, rowOf } from './row'
@@ -46,6 +46,7 @@ export function makeAnswers(
     seen: ({ asked }) => look(asked),
     grounds: ({ select }) => all(select).map(groundOf),
     colours: () => coloursOf(page),
+    'colour-names': () => colourNamesOf(page, ownSheets),
     boxes: ({ selects }) => ({
       window: { width: innerWidth, height: innerHeight },
       elements: Object.fromEntries(

@@ -25,3 +25,31 @@ export function coloursOf(page: Document): string[] {
     .slice(0, most)
     .map(([css]) => css)
 }
+
+/** So many custom properties are told. */
+const mostNames = 24
+
+/** The custom properties that the page's own sheets give its root or body and that are colours, with what they come to. */
+export function colourNamesOf(page: Document, ownSheets: () => readonly CSSStyleSheet[]): { name: string; css: string }[] {
+  const names = new Set<string>()
+  const read = (rules: CSSRuleList) => {
+    for (const rule of rules) {
+      if (rule instanceof CSSStyleRule && /(^|,)\s*(:root|html|body)\b/.test(rule.selectorText))
+        for (const name of rule.style) if (name.startsWith('--')) names.add(name)
+      if (rule instanceof CSSGroupingRule) read(rule.cssRules)
+    }
+  }
+  const own = ownSheets()
+  for (const sheet of [...page.styleSheets, ...page.adoptedStyleSheets]) {
+    try {
+      if (!own.includes(sheet)) read(sheet.cssRules)
+    } catch {
+      // A sheet of another origin, which the studio's copy has none of.
+    }
+  }
+  const style = getComputedStyle(page.body)
+  return [...names]
+    .map((name) => ({ name, css: style.getPropertyValue(name).trim() }))
+    .filter(({ css }) => css !== '' && CSS.supports('color', css) && !isClear(css))
+    .slice(0, mostNames)
+}

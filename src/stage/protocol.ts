@@ -195,6 +195,8 @@ export const toStageTable = {
   grounds: question({ select: selector }, z.array(z.string())),
   /** The colours that the page uses most. */
   colours: question({}, z.array(z.string())),
+  /** The custom properties of the page that are colours, with what they come to. */
+  'colour-names': question({}, z.array(z.object({ name: z.string(), css: z.string() }))),
   /** Where elements lie, for working out a trace elsewhere. */
   boxes: question(
     { selects: z.array(selector) },

@@ -5,23 +5,21 @@ import dynamic from 'next/dynamic'
 import { useRef } from 'react'
 import { RowsPanel } from './caption/RowsPanel'
 import { Drawers } from './Drawers'
-import { useSelected, useStudio, useView } from './context'
-import { panelOf, panelWidth, panelWidths } from './panel-widths'
+import { useStudio, useView } from './context'
+import { useOpenPanel } from './open-panel'
+import { panelWidths } from './panel-widths'
 
 const loadWhatToDo = () => import('./point/WhatToDo').then((loaded) => loaded.WhatToDo)
 const WhatToDo = dynamic(loadWhatToDo, { ssr: false })
 
 export function Panels() {
   const { view } = useStudio()
-  const { pointing, rowsOpen, drawer, beside, panels } = useView('pointing', 'rowsOpen', 'drawer', 'beside', 'panels')
-  const selected = useSelected()
-  const isChoosing = pointing.stage === 'choosing'
-  const hasRows = rowsOpen && selected !== undefined && pointing.stage === 'no'
-  const panel = panelOf({ isChoosing, hasRows, drawer })
+  const { panels } = useView('panels')
+  const { panel, width, isChoosing, hasRows } = useOpenPanel()
   if (!panel) return null
   return (
-    <Flex position="absolute" right="0" top="0" bottom="0" zIndex="4" direction="column" width={`${panelWidth(panel, beside, panels)}px`}>
-      <Edge width={panelWidth(panel, beside, panels)} onWidth={(width) => view.update({ panels: { ...panels, [panel]: width } })} />
+    <Flex position="absolute" right="0" top="0" bottom="0" zIndex="4" direction="column" width={`${width}px`}>
+      <Edge width={width} onWidth={(width) => view.update({ panels: { ...panels, [panel]: width } })} />
       {isChoosing ? (
         <WhatToDo />
       ) : (

@@ -2,6 +2,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
 import { useStudio } from './context'
+import { useOpenPanel } from './open-panel'
 import { useObservable } from './store/observable'
 import { tellTold } from './store/told-words'
 import { Button } from './theme/controls'
@@ -11,6 +12,7 @@ const most = 3
 
 export function SaveNotices() {
   const { store } = useStudio()
+  const { width } = useOpenPanel()
   const saving = useObservable(store.saver.saving)
   const told = useObservable(store.told)
   const { site } = useObservable(store.history)
@@ -18,7 +20,7 @@ export function SaveNotices() {
   if (saving.state !== 'offline' && lines.length === 0) return null
   const close = () => store.told.set(null)
   return (
-    <Flex direction="column" gap="8px" position="absolute" top="8px" left="56px" right="16px" zIndex="6">
+    <Flex direction="column" gap="8px" position="absolute" top="8px" left="56px" right={`${width + 16}px`} zIndex="6">
       {saving.state === 'offline' && <Notice words={saving.detail} />}
       {lines.slice(0, most).map(({ sentence, act }) => (
         <Notice key={sentence} words={sentence}>

@@ -1,7 +1,7 @@
 // How large the page is shown.
 import { Menu, Portal } from '@chakra-ui/react'
 import { useStudio, useView } from './context'
-import { scaleNow, zoomTo } from './frame/zooming'
+import { zoomTo } from './frame/zooming'
 import { keyOf } from './registry'
 import { Opens } from './theme/Opens'
 import { Button } from './theme/controls'
@@ -12,8 +12,8 @@ const percent = (scale: number) => `${Math.round(scale * 100)}%`
 
 export function ZoomMenu() {
   const studio = useStudio()
-  const { zoom } = useView('zoom', 'windows', 'beside', 'comparison')
-  const words = percent(scaleNow(studio))
+  const { zoom, scale } = useView('zoom', 'scale')
+  const words = percent(scale)
   return (
     <Menu.Root
       onSelect={({ value }) => zoomTo(studio, value === 'fit' ? 'fit' : Number(value))}

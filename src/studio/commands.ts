@@ -59,12 +59,23 @@ export function toggleDrawer({ view }: Studio, drawer: Drawer): void {
   view.update({ drawer: view.get().drawer === drawer ? null : drawer })
 }
 
-let noticeTimer: ReturnType<typeof setTimeout> | undefined
+let endNotice: () => void = () => undefined
 
-/** Says a sentence at the foot of the page for some seconds. */
+/** Says a sentence at the foot of the page for some seconds, and until somebody who may have seen it does something. */
 export function notify({ view }: Studio, notice: string): void {
-  clearTimeout(noticeTimer)
-  noticeTimer = setTimeout(() => view.update({ notice: null }), 6000)
+  endNotice()
+  const acts = ['pointerdown', 'keydown'] as const
+  const gone = () => {
+    endNotice()
+    view.update({ notice: null })
+  }
+  const timer = setTimeout(() => {
+    for (const act of acts) globalThis.addEventListener?.(act, gone, { capture: true })
+  }, 6000)
+  endNotice = () => {
+    clearTimeout(timer)
+    for (const act of acts) globalThis.removeEventListener?.(act, gone, { capture: true })
+  }
   view.update({ notice })
 }
 

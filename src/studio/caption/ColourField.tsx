@@ -1,10 +1,12 @@
-// A colour as a live word: a swatch that opens to the page's own colours, an eyedropper where the browser has one, and CSS text.
+// A colour as a live word: a swatch that opens to the page's own custom properties and colours, a picker, an eyedropper where the browser has
+// one, and CSS text.
 import { Box, Flex, Popover, Portal, chakra } from '@chakra-ui/react'
 import { Pipette } from 'lucide-react'
 import { useRef, useState } from 'react'
 import { useStudio, useView } from '../context'
 import { newGesture } from '../store/site-store'
 import { Button, Field } from '../theme/controls'
+import { ColourPicker } from './ColourPicker'
 
 interface ColourFieldProps {
   readonly label: string
@@ -34,7 +36,7 @@ const groundOf = (css: string, isColour: boolean) => (isColour ? swatch(css) : {
 
 export function ColourField({ label, property = 'color', value, onTouch, onValue }: ColourFieldProps) {
   const { link, view } = useStudio()
-  const { colours } = useView('colours')
+  const { colours, colourNames, matches } = useView('colours', 'colourNames', 'matches')
   const [typed, setTyped] = useState<string | null>(null)
   const gesture = useRef('')
   const text = typed ?? value
@@ -54,8 +56,8 @@ export function ColourField({ label, property = 'color', value, onTouch, onValue
       onOpenChange={({ open }) => {
         gesture.current = ''
         if (open)
-          link.ask({ type: 'colours' }).then(
-            (colours) => view.update({ colours }),
+          Promise.all([link.ask({ type: 'colours' }), link.ask({ type: 'colour-names' })]).then(
+            ([used, named]) => view.update({ colours: used, colourNames: named }),
             () => undefined,
           )
       }}
@@ -103,27 +105,22 @@ export function ColourField({ label, property = 'color', value, onTouch, onValue
               </Box>
             )}
             <Flex gap="5px" wrap="wrap" mb="9px">
-              {colours.map((css) => (
-                <chakra.button
-                  key={css}
-                  type="button"
-                  aria-label={css}
-                  title={css}
-                  aria-pressed={css === value}
-                  onClick={() => give(css)}
-                  width="26px"
-                  height="26px"
-                  borderRadius="13px"
-                  border="1px solid"
-                  borderColor="edge"
-                  outline={css === value ? '2px solid var(--gm-ink)' : undefined}
-                  cursor="pointer"
-                  style={swatch(css)}
-                  _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '2px' }}
+              {colourNames.map(({ name, css }) => (
+                <Swatch
+                  key={name}
+                  name={name}
+                  css={css}
+                  isChosen={value === `var(${name})`}
+                  isSquare
+                  onChoose={() => give(`var(${name})`)}
                 />
               ))}
+              {colours.map((css) => (
+                <Swatch key={css} name={css} css={css} isChosen={css === value} onChoose={() => give(css)} />
+              ))}
             </Flex>
-            <Flex gap="6px" align="center">
+            {property === 'color' && <ColourPicker label={label} value={value} ground={matches?.grounds[0] ?? ''} onValue={give} />}
+            <Flex gap="6px" align="center" mt="8px">
               <Field
                 aria-label={`${label}, as CSS writes it`}
                 aria-invalid={!isGood}
@@ -168,5 +165,35 @@ export function ColourField({ label, property = 'color', value, onTouch, onValue
         </Popover.Positioner>
       </Portal>
     </Popover.Root>
+  )
+}
+
+interface SwatchProps {
+  readonly name: string
+  readonly css: string
+  readonly isChosen: boolean
+  /** A custom property of the page: what is chosen follows it. */
+  readonly isSquare?: boolean
+  readonly onChoose: () => void
+}
+
+function Swatch({ name, css, isChosen, isSquare = false, onChoose }: SwatchProps) {
+  return (
+    <chakra.button
+      type="button"
+      aria-label={name}
+      title={isSquare ? `${name}, a custom property of the page: ${css}` : name}
+      aria-pressed={isChosen}
+      onClick={onChoose}
+      width="26px"
+      height="26px"
+      borderRadius={isSquare ? '4px' : '13px'}
+      border="1px solid"
+      borderColor="edge"
+      outline={isChosen ? '2px solid var(--gm-ink)' : undefined}
+      cursor="pointer"
+      style={swatch(css)}
+      _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '2px' }}
+    />
   )
 }

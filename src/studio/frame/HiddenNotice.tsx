@@ -4,6 +4,7 @@ import { X } from 'lucide-react'
 import { useState } from 'react'
 import { toggleDrawer } from '../commands'
 import { usePage, useStudio, useView } from '../context'
+import { useOpenPanel } from '../open-panel'
 import { showUnseen } from '../pages/commands'
 import type { Unseen } from '../store/view-store'
 import { Button } from '../theme/controls'
@@ -33,6 +34,7 @@ export function HiddenNotice() {
   const studio = useStudio()
   const page = usePage()
   const { unseen } = useView('unseen')
+  const { width } = useOpenPanel()
   const [closed, setClosed] = useState('')
   const hidden = hiddenWords(unseen)
   const lacked = lackedWords(unseen.held)
@@ -49,7 +51,7 @@ export function HiddenNotice() {
       position="absolute"
       top="8px"
       left="12px"
-      right="12px"
+      right={`${width + 12}px`}
       mx="auto"
       width="fit-content"
       align="center"

@@ -1,5 +1,5 @@
 // The plate: the page alive in its frame, in the visitor's window, scaled to fit; in several windows side by side if so asked.
-import { Box } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import { useEffect, useLayoutEffect, useMemo, useRef, useState, type RefObject } from 'react'
 import { useChecks } from '../checks/look'
 import { notify } from '../commands'
@@ -8,6 +8,7 @@ import { usePage, useSelected, useStudio, useView, type Studio } from '../contex
 import { makeStageLink, type StageLink } from '../store/stage-link'
 import { narrowest, visitor as usualWindow, widest, type WindowSize } from '../visitor'
 import { layOutPlate, usualPlate } from './layout'
+import { useOpenPanel } from '../open-panel'
 import { panelWidth } from '../panel-widths'
 import { HiddenNotice } from './HiddenNotice'
 import { useZooming } from './zooming'
@@ -47,7 +48,7 @@ export function Plate() {
 
   const nameOf = (id: string) => selected?.effect.tries?.find((each) => each.id === id)?.name ?? 'as it is now'
   const { scale, places, beside } = layOutPlate({ space, windows, zoom, panel: isCompared && drawer ? panelWidth(drawer, 0, panels) : 0 })
-  useEffect(() => studio.view.update({ beside }), [studio, beside])
+  useEffect(() => studio.view.update({ beside, scale }), [studio, beside, scale])
   useEffect(() => void (studio.view.hand.plate = { space, windows }), [studio, space, windows])
   const [first = usualWindow] = windows
   return (
@@ -76,27 +77,31 @@ export function Plate() {
       )}
       {panning && <Moving />}
       {visitor !== 'noscript' && <HiddenNotice />}
-      {notice && (
-        <Box
-          role="status"
-          position="absolute"
-          left="50%"
-          bottom="18px"
-          transform="translateX(-50%)"
-          maxWidth="80%"
-          truncate
-          px="12px"
-          py="6px"
-          fontSize="13px"
-          background="sheet"
-          border="1px solid"
-          borderColor="edge"
-          borderRadius="4px"
-        >
-          {notice}
-        </Box>
-      )}
+      {notice && <Notice words={notice} />}
     </Box>
+  )
+}
+
+/** A sentence of what happened, at the foot of the page, until it was seen. */
+function Notice({ words }: { readonly words: string }) {
+  const { width } = useOpenPanel()
+  return (
+    <Flex position="absolute" left="0" right={`${width}px`} bottom="14px" zIndex="3" justify="center" pointerEvents="none">
+      <Box
+        role="status"
+        maxWidth="84%"
+        px="12px"
+        py="6px"
+        fontSize="13.5px"
+        background="sheet"
+        border="1px solid"
+        borderColor="edge"
+        borderRadius="4px"
+        boxShadow="0 8px 22px -14px #000"
+      >
+        {words}
+      </Box>
+    </Flex>
   )
 }
 

@@ -80,8 +80,9 @@ export interface View extends Habits {
   readonly zoom: Zoom
   /** Whether the page is being moved on the plate, while Space is held. */
   readonly panning: boolean
-  /** How much room the page leaves for panels, px. */
+  /** How much room the page leaves for panels, px; and at which scale it is shown. */
   readonly beside: number
+  readonly scale: number
   /** How many elements each selector matches on each page; null where it cannot be read. */
   readonly counts: ReadonlyMap<string, Readonly<Record<string, number>> | null>
   /** The sets of selectors that meet on an element of a page of this site. */
@@ -96,6 +97,8 @@ export interface View extends Habits {
   readonly findings: readonly Finding[] | null
   /** The colours that the page uses most. */
   readonly colours: readonly string[]
+  /** The custom properties of the page that are colours, with what they come to. */
+  readonly colourNames: readonly { readonly name: string; readonly css: string }[]
   /** Whose the pointer of the page is. */
   readonly mode: PointerMode
   readonly comparison: Comparison | null
@@ -151,6 +154,7 @@ export function makeViewStore(
     zoom: fitted,
     panning: false,
     beside: narrowPanel,
+    scale: 1,
     counts,
     overlaps: [],
     described: null,
@@ -158,6 +162,7 @@ export function makeViewStore(
     unseen: nothingUnseen,
     findings: null,
     colours: [],
+    colourNames: [],
     mode: realPointer,
     comparison: null,
     notice: null,
