@@ -3,6 +3,7 @@ import type { Connection } from './database.mjs'
 export interface StudioOptions {
   port: number
   connection: Connection
+  isLan?: boolean
   onExit?: (code: number | null) => void
   onSpawn?: (stop: () => Promise<void>) => void
 }

@@ -60,7 +60,7 @@ export function loadDemo(connection, backups) {
 }
 
 /** Starts the studio's server and waits until it answers. Gives its address and `stop()`; `onSpawn` has `stop` at once. */
-export async function startStudio({ port, connection, onExit, onSpawn }) {
+export async function startStudio({ port, connection, isLan = false, onExit, onSpawn }) {
   mkdirSync(home, { recursive: true })
   const log = openSync(join(home, 'studio.log'), 'a')
   const env = {
@@ -69,6 +69,7 @@ export async function startStudio({ port, connection, onExit, onSpawn }) {
     NEXT_TELEMETRY_DISABLED: '1',
     NODE_ENV: 'production',
     GLASS_MOTH_PORT: String(port),
+    ...(isLan ? { GLASS_MOTH_LAN: '1' } : {}),
   }
   const child = spawn(process.execPath, [join(root, 'scripts/studio-server.mjs')], {
     cwd: root,

@@ -9,6 +9,9 @@ import { Obstacle, runCommand, say } from './say.mjs'
 import { checkPort, endLeftStudios, loadDemo, runWithDatabase, startStudio } from './serve.mjs'
 
 const port = Number(process.env.PORT ?? 4717)
+/** Whether previews may be opened from other devices in the network. */
+const isLan = process.argv.includes('--lan')
+const unknown = process.argv.slice(2).filter((each) => each !== '--lan')
 
 /** How to stop what runs, the last one first; each is there as soon as its program is. */
 const running = new Set()
@@ -29,6 +32,7 @@ for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
 
 await runCommand(async () => {
   console.log('\nGlass Moth')
+  if (unknown.length > 0) throw new Obstacle(`npm start knows --lan only, and not ${unknown.join(' ')}.`)
   checkNode()
   await endLeftStudios()
   await checkPort(port)
@@ -57,9 +61,13 @@ await runCommand(async () => {
     buildWhenNeeded()
     if (stopping) return await stopping
     say('Serving the studio.')
-    const studio = await keep('studio', house, (events) => startStudio({ port, connection, ...events }))
+    const studio = await keep('studio', house, (events) => startStudio({ port, connection, isLan, ...events }))
     backUpDaily(backupsFolder, () => connection)
     console.log(`\n  Open ${studio.address}   (Ctrl-C stops it)\n`)
+    if (isLan)
+      console.log(
+        '  Previews can be opened from other devices in your network. Whoever there has the address of one sees the pages of your sites,\n  and can change nothing. The studio itself answers this machine alone. “Preview as”, “On a phone” shows the address.\n',
+      )
   } catch (error) {
     // A signal that came while we were busy is heard first.
     await new Promise((resolve) => setTimeout(resolve, 20))

@@ -1,6 +1,8 @@
 // The studio's server: Next behind a door that answers what Next would answer in plain text or not at all.
+import { randomBytes } from 'node:crypto'
 import { createServer } from 'node:http'
 import next from 'next'
+import { openPreviewDoor } from './preview-door.mjs'
 
 const port = Number(process.env.GLASS_MOTH_PORT)
 const methods = ['GET', 'HEAD', 'POST', 'PUT', 'PATCH', 'DELETE', 'OPTIONS']
@@ -32,6 +34,10 @@ function explainEmptyAnswers(response) {
     return end.apply(response, given)
   }
 }
+
+// Told to the studio by this process's environment, where previews are asked for.
+const token = randomBytes(12).toString('base64url')
+process.env.GLASS_MOTH_PREVIEW_TOKEN = token
 
 const app = next({ dev: false, dir: new URL('..', import.meta.url).pathname, hostname: '127.0.0.1', port })
 await app.prepare()
@@ -71,11 +77,15 @@ server.on('clientError', (_, socket) => {
       `HTTP/1.1 400 Bad Request\r\ncontent-type: application/problem+json\r\ncontent-length: ${Buffer.byteLength(body)}\r\nconnection: close\r\n\r\n${body}`,
     )
 })
+const previews = await openPreviewDoor({ port: port + 1, studioPort: port, token, isLan: process.env.GLASS_MOTH_LAN === '1', handle })
+process.env.GLASS_MOTH_PREVIEW_PORT = String(previews.address().port)
 server.listen(port, '127.0.0.1')
 
 for (const signal of ['SIGTERM', 'SIGINT'])
   process.on(signal, () => {
     // What is under way may end; windows that only listen for news are let go.
+    previews.close()
+    previews.closeAllConnections()
     server.close(() => process.exit(0))
     setTimeout(() => server.closeAllConnections(), 1500).unref()
   })

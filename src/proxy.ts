@@ -12,7 +12,7 @@ export function proxy(request: NextRequest): NextResponse {
     return new NextResponse(body, { status: 403, headers: { 'content-type': 'application/problem+json' } })
   }
   const { pathname } = request.nextUrl
-  if (/^\/(api|frame|export|_next)\//.test(pathname)) return NextResponse.next()
+  if (/^\/(api|frame|export|preview|_next)\//.test(pathname)) return NextResponse.next()
   const isFirstVisit = !request.cookies.has(visitedCookie)
   if (isFirstVisit && pathname === '/') return rememberVisit(NextResponse.redirect(`http://${host ?? ''}${firstPage}`, 307))
   const nonce = btoa(crypto.randomUUID())

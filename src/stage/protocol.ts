@@ -141,7 +141,7 @@ export const toStageTable = {
   bare: lasting({ on: z.boolean() }),
   /** The chosen effects as text, for copying while the focus is in the page; empty for none. */
   copyable: lasting({ text: z.string() }),
-  visit: lasting({ visitor: z.enum(['mouse', 'finger', 'keyboard', 'reduced']) }),
+  visit: lasting({ visitor: z.enum(['mouse', 'finger', 'keyboard', 'reduced', 'print', 'forced']) }),
   /** At which scale the page is shown: 1 for as it is. */
   scaled: lasting({ scale: finite.min(0.01).max(10) }),
   mode: lasting({ mode: pointerMode }),

@@ -8,6 +8,7 @@ const KeysDrawer = dynamic(() => import('./KeysDrawer').then((loaded) => loaded.
 const MarkupDrawer = dynamic(() => import('./markup/MarkupDrawer').then((loaded) => loaded.MarkupDrawer))
 const PagesDrawer = dynamic(() => import('./pages/PagesDrawer').then((loaded) => loaded.PagesDrawer))
 const RevisionsDrawer = dynamic(() => import('./pages/RevisionsDrawer').then((loaded) => loaded.RevisionsDrawer))
+const PhoneDrawer = dynamic(() => import('./preview/PhoneDrawer').then((loaded) => loaded.PhoneDrawer))
 const TriesDrawer = dynamic(() => import('./tries/TriesDrawer').then((loaded) => loaded.TriesDrawer))
 
 export function Drawers() {
@@ -17,6 +18,7 @@ export function Drawers() {
   if (drawer === 'markup') return <MarkupDrawer />
   if (drawer === 'pages') return <PagesDrawer />
   if (drawer === 'tries') return <TriesDrawer />
+  if (drawer === 'phone') return <PhoneDrawer />
   if (drawer === 'keys') return <KeysDrawer />
   return drawer === 'revisions' ? <RevisionsDrawer /> : null
 }

@@ -10,7 +10,7 @@ import { Mark } from './Mark'
 import { PageMenu } from './pages/PageMenu'
 import { useObservable } from './store/observable'
 import { Button } from './theme/controls'
-import { PreviewAs } from './PreviewAs'
+import { PreviewAs } from './preview/PreviewAs'
 import { ZoomMenu } from './ZoomMenu'
 
 export function TopBar() {

@@ -1,7 +1,7 @@
 // How wide each panel is: as wide as the page leaves room for, at least so wide that it can be used, or as wide as it was dragged.
 import type { Drawer } from './store/view-store'
 
-export const panelNames = ['choosing', 'rows', 'checks', 'code', 'markup', 'pages', 'revisions', 'keys', 'tries'] as const
+export const panelNames = ['choosing', 'rows', 'checks', 'code', 'markup', 'pages', 'revisions', 'keys', 'tries', 'phone'] as const
 export type PanelName = (typeof panelNames)[number]
 
 /** Between these a panel is dragged, px. */
@@ -18,6 +18,7 @@ const usual: Readonly<Record<PanelName, readonly [least: number, most: number]>>
   revisions: [400, 460],
   keys: [360, 440],
   tries: [420, 420],
+  phone: [320, 400],
 }
 
 /** Whichever panel says how wide the column is: of two the one that needs more. */

@@ -40,7 +40,7 @@ export interface Pointing {
 }
 
 /** What may stand beside the page. */
-export type Drawer = 'checks' | 'code' | 'markup' | 'pages' | 'revisions' | 'keys' | 'tries'
+export type Drawer = 'checks' | 'code' | 'markup' | 'pages' | 'revisions' | 'keys' | 'tries' | 'phone'
 
 /** Two states of the selected effect under one trace: tries by id, or the present settings; a kept trace or a built-in run. */
 export interface Comparison {

@@ -1,12 +1,13 @@
 // As whom the page is visited: with what hand, with which preferences, in a window how large.
-import { Opens } from './theme/Opens'
-import { capitalised } from '../core/site/text'
+import { Opens } from '../theme/Opens'
+import { capitalised } from '../../core/site/text'
 import { Box, Flex, Menu, Portal, chakra } from '@chakra-ui/react'
 import { useState } from 'react'
-import { useStudio, useView } from './context'
-import type { View } from './store/view-store'
-import { Button, Field } from './theme/controls'
-import { narrowest, threeWindows, usualWindows, widest } from './visitor'
+import { useStudio, useView } from '../context'
+import { openPreview } from './commands'
+import type { View } from '../store/view-store'
+import { Button, Field } from '../theme/controls'
+import { narrowest, threeWindows, usualWindows, widest } from '../visitor'
 
 const visitors: readonly { readonly value: View['visitor']; readonly words: string; readonly note: string }[] = [
   { value: 'mouse', words: 'a mouse', note: 'as most come to a desk' },
@@ -14,15 +15,20 @@ const visitors: readonly { readonly value: View['visitor']; readonly words: stri
   { value: 'keyboard', words: 'a keyboard', note: 'Tab moves the focus; no pointer' },
   { value: 'reduced', words: 'reduced motion', note: 'travel and turns stand still' },
   { value: 'noscript', words: 'no script', note: 'the page with our styles, nothing runs' },
+  { value: 'print', words: 'print', note: 'what the sheets say of paper' },
+  { value: 'forced', words: 'forced colours', note: 'few colours of the visitor’s own, about as a system forces them' },
 ]
 
 export function PreviewAs() {
-  const { view } = useStudio()
+  const studio = useStudio()
+  const { view } = studio
   const { visitor, windows } = useView('visitor', 'windows')
   const [size = { width: 1280, height: 720 }] = windows
   const words = `${visitors.find(({ value }) => value === visitor)?.words ?? ''}, ${windows.length > 1 ? windows.map(({ width }) => width).join(' · ') : `${size.width} × ${size.height}`}`
   const choose = (value: string) => {
     const known = visitors.find((each) => each.value === value)
+    if (value === 'window') return void openPreview(studio)
+    if (value === 'phone') return view.update({ drawer: 'phone' })
     const usual = usualWindows.find((each) => each.words === value)
     if (known) return view.update({ visitor: known.value })
     if (usual) return view.update({ windows: [{ width: usual.width, height: usual.height }] })
@@ -62,6 +68,9 @@ export function PreviewAs() {
               <Menu.Item value="three" data-current={windows.length > 1 ? '' : undefined}>
                 Three widths side by side
               </Menu.Item>
+              <Menu.Separator />
+              <Menu.Item value="window">Open a preview in another window</Menu.Item>
+              <Menu.Item value="phone">On a phone …</Menu.Item>
             </Menu.Content>
           </Menu.Positioner>
         </Portal>
