@@ -96,7 +96,7 @@ test('a number takes sums and what is pasted from CSS', async ({ page, house }) 
   }
 })
 
-test('while B is held the page is seen bare, and as it was before when it is let go; a question mark opens the sheet of keys', async ({
+test('while B is held the page is seen bare, and as it was before when it is let go; a question mark opens the list of commands', async ({
   page,
   house,
 }) => {
@@ -114,7 +114,7 @@ test('while B is held the page is seen bare, and as it was before when it is let
   await page.keyboard.up('b')
   await eventually(second).toBe('0 blur(9px)')
   await page.keyboard.press('?')
-  await expect(page.getByRole('complementary', { name: 'Keys' }).getByText('this sheet')).toBeVisible()
+  await expect(page.getByRole('complementary', { name: 'Commands' }).getByText('This list: find a command by its name')).toBeVisible()
 })
 
 test('effects are gone through by key, the code is that of one or of all, and single letters can be turned off', async ({
@@ -138,9 +138,9 @@ test('effects are gone through by key, the code is that of one or of all, and si
   await code.getByRole('button', { name: 'Effect 2 alone' }).click()
   await expect(code.getByLabel('Stylesheet')).not.toContainText('Effect 1.')
   await expect(code.getByLabel('Stylesheet')).toContainText('Effect 2.')
-  await page.getByRole('button', { name: 'The sheet of keys' }).click()
+  await page.getByRole('button', { name: 'Commands and keys' }).click()
   await page.getByRole('checkbox', { name: /^Single letters and digits/ }).uncheck()
-  await page.getByRole('button', { name: 'Close the keys' }).click()
+  await page.getByRole('button', { name: 'Close the commands' }).click()
   await page.keyboard.press('n')
   await page.keyboard.press('c')
   await page.keyboard.press('o')

@@ -1,5 +1,6 @@
 // Effects as things one can handle: selected, removed, copied, pasted, renamed, put in order, several at once; from the list and from the page.
 import type { Page } from '@playwright/test'
+import { settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
 import { cardsPage, clickOnPage, movePointer, onScreen, stageOf, tiltOnCards } from './support/stage'
 
@@ -162,4 +163,81 @@ test('the page keeps its size and place while one points, chooses and reads, and
   await page.getByRole('button', { name: /^Zoom: / }).click()
   await page.getByRole('menuitem', { name: /^As large as fits/ }).click()
   await eventually(place).toEqual(before)
+})
+
+test('a command is found by its name and run from the list, by key alone', async ({ page, house }) => {
+  await page.goto(await house.addSite('commands', cardsPage, both))
+  await stageOf(page)
+  await page.keyboard.press('?')
+  const panel = page.getByRole('complementary', { name: 'Commands' })
+  await expect(panel.getByRole('searchbox', { name: 'Find a command' })).toBeFocused()
+  await page.keyboard.type('next eff')
+  await expect(panel.getByRole('button')).toHaveCount(2)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('region', { name: 'Caption of effect 2' })).toBeVisible()
+  await expect(panel).toBeHidden()
+  await page.keyboard.press('?')
+  await page.keyboard.type('nothing of the sort')
+  await expect(panel.getByText('No command is called “nothing of the sort”.')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(panel.getByRole('button', { name: /^Undo/ })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(panel).toBeHidden()
+})
+
+test('a word in hand has a line of help, and a digit that is typed in a number is the number alone', async ({ page, house }) => {
+  await page.goto(await house.addSite('help', cardsPage, both))
+  await stageOf(page)
+  const angle = page.getByRole('spinbutton', { name: 'The angle', exact: true })
+  await angle.focus()
+  await expect(page.getByRole('group', { name: 'About the angle' })).toContainText('How far it leans at its edges; 0° to 45°.')
+  await page.keyboard.press('3')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('spinbutton', { name: 'The angle', exact: true })).toHaveAttribute('aria-valuetext', '3°')
+  await expect(page.getByRole('button', { name: 'Hold state' })).not.toHaveAttribute('data-state-on')
+  // Nor is the effect taken away by what takes a digit away.
+  await page.keyboard.press('Backspace')
+  await expect(page.getByRole('region', { name: 'Caption of effect 1' })).toBeVisible()
+})
+
+test('rows stand under headings, are found by what is typed, and go back to what they were at first', async ({ page, house }) => {
+  await page.goto(await house.addSite('rows', cardsPage, [tiltOnCards({ liftPx: 24 })]))
+  await stageOf(page)
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+  const rows = page.getByRole('complementary', { name: 'More of effect 1' })
+  await expect(rows.getByRole('heading', { level: 3 })).toHaveText(['Shape', 'Light', 'Motion', 'Touch and access', 'Area', 'Strength'])
+  // What there is no sheen for is not offered.
+  await expect(rows.getByText('The colour of the sheen')).toBeHidden()
+  await rows.getByRole('button', { name: 'Reset The lift' }).click()
+  await expect(rows.getByRole('spinbutton', { name: 'The lift' })).toHaveAttribute('aria-valuetext', '0px')
+  await expect(rows.getByRole('button', { name: 'Reset The lift' })).toBeHidden()
+  await rows.getByRole('searchbox', { name: 'Find a row' }).fill('reduced')
+  await expect(rows.getByRole('heading', { level: 3 })).toHaveText(['Touch and access'])
+  await rows.getByRole('searchbox', { name: 'Find a row' }).press('Escape')
+  // How they are folded stays.
+  await rows.getByRole('button', { name: 'Shape' }).click()
+  await page.reload()
+  await stageOf(page)
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+  await expect(rows.getByRole('button', { name: 'Shape' })).toHaveAttribute('aria-expanded', 'false')
+})
+
+test('a colour is picked on a plane and by key, from the custom properties of the page too', async ({ page, house }) => {
+  const html = cardsPage.replace('<style>', '<style>:root { --gold: #d4a017; --size: 3px } ')
+  const glow = { id: 'glow', kind: 'glow', name: 'Lit', select: '.card', noun: 'each card', settings: settingsOf('glow') }
+  await page.goto(await house.addSite('picker', html, [glow]))
+  const frame = await stageOf(page)
+  const swatch = page.getByRole('button', { name: /^The colour of the light: / })
+  await swatch.click()
+  await page.getByRole('button', { name: '--gold', exact: true }).click()
+  await expect(swatch).toHaveAttribute('aria-label', 'The colour of the light: var(--gold)')
+  await expect(page.getByRole('button', { name: '--size' })).toHaveCount(0)
+  const light = () => frame.locator('.card').first().evaluate((card) => getComputedStyle(card).getPropertyValue('--card-glow-light')) // prettier-ignore
+  await eventually(light).toBe('#d4a017')
+  await page.getByLabel('The colour of the light, as CSS writes it').fill('#336699')
+  await page.getByRole('slider', { name: 'Alpha' }).focus()
+  await page.keyboard.press('Home')
+  await eventually(() => swatch.getAttribute('aria-label')).toBe('The colour of the light: #33669900')
+  await page.getByRole('button', { name: 'OKLCH' }).click()
+  await eventually(() => swatch.getAttribute('aria-label')).toMatch(/^The colour of the light: oklch\(0\.\d+ 0\.\d+ 2\d\d/)
 })

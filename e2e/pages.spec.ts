@@ -179,7 +179,7 @@ test('pages are renamed, moved, copied, removed and brought back, and all of it 
   const drawer = await openPages(page)
   const names = async () =>
     Promise.all((await drawer.getByRole('textbox', { name: /^Name of the page/ }).all()).map((field) => field.inputValue()))
-  await drawer.getByRole('button', { name: 'Copy A page' }).click()
+  await drawer.getByRole('button', { name: 'Duplicate A page' }).click()
   await drawer.getByLabel('Name of the page A page, copy').fill('Second')
   await page.keyboard.press('Enter')
   await eventually(names).toEqual(['A page', 'Second'])
@@ -381,4 +381,22 @@ test('the snippet saves a page as it is rendered, with its styles and pictures i
     await page.evaluate(() => [getComputedStyle(document.querySelector('.late') as Element).color, document.images[0]?.naturalWidth]),
   ).toEqual(['rgb(9, 8, 7)', 4])
   expect(strFromU8(Buffer.from(saved)).startsWith('<!doctype html>')).toBe(true)
+})
+
+test('a page begins blank or with a starter, and the site is renamed where one works on it', async ({ page, house }) => {
+  await page.goto(await house.addSite('fresh', cardsPage))
+  await stageOf(page)
+  await page.getByRole('button', { name: /^Page: / }).click()
+  await page.getByRole('menuitem', { name: 'New blank page' }).click()
+  await expect(page.getByRole('button', { name: 'Page: Blank page' })).toBeVisible()
+  await eventually(async () => (await stageOf(page)).evaluate(() => document.title)).toBe('Blank page')
+  const drawer = await openPages(page)
+  await drawer.getByRole('region', { name: 'New page' }).getByRole('button', { name: 'Card grid' }).click()
+  await eventually(async () => (await stageOf(page)).locator('.grid-card').count()).toBe(6)
+  await page.getByLabel('Name of the site', { exact: true }).fill('Ferry pier')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('status').filter({ hasText: /^· saved$/ })).toBeVisible()
+  await page.goto(house.address)
+  await page.goto(house.address)
+  await expect(page.getByRole('region', { name: 'Ferry pier' })).toContainText('3 pages')
 })

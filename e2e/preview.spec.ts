@@ -1,10 +1,11 @@
 // Previews: the page as print and forced colours have it, and at an address of its own that plays it as exported and changes nothing.
 import { request } from 'node:http'
+import type { Page } from '@playwright/test'
 import { zipOf, handWritten } from './support/made-pages'
 import { eventually, expect, test } from './support/house'
 import { cardsPage, leanOf, stageOf, tiltOnCards } from './support/stage'
 
-const previewsOf = async (page: import('@playwright/test').Page, address: string) =>
+const previewsOf = async (page: Page, address: string) =>
   (await (await page.request.get(`${address}/api/preview`)).json()) as { here: string; lan: string[] }
 
 test('the preview plays the page as exported, without the studio, at an address of its own', async ({ page, house, context }) => {
@@ -18,7 +19,7 @@ test('the preview plays the page as exported, without the studio, at an address 
   expect(new URL(preview.url()).port).not.toBe(new URL(house.address).port)
   await preview.mouse.move(60 + 236, 180, { steps: 4 })
   await eventually(async () => (await leanOf(preview, '.card', 0)).rotateY).toBeCloseTo(11, 0)
-  expect(await preview.evaluate(() => [window.opener, document.querySelectorAll('glass-moth-overlay').length])).toEqual([null, 0])
+  expect(await preview.evaluate(() => [window.opener === null, document.querySelectorAll('glass-moth-overlay').length])).toEqual([true, 0])
   // What is changed in the studio is there with the next look.
   await page.getByRole('spinbutton', { name: 'The angle', exact: true }).focus()
   await page.keyboard.type('5')

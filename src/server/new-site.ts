@@ -1,7 +1,7 @@
 // New sites: from a starter, from a template, from pages that were brought in, or as a copy of another.
 import { nanoid } from 'nanoid'
-import { addCss } from '../core/page/markup'
-import { starters } from '../core/page/starters'
+import { plainPage } from '../core/page/plain-page'
+import { blankStarter, blankTitle, starters } from '../core/page/starters'
 import { cutText } from '../core/site/text'
 import { siteFormat, type Bundle, type Page, type Site } from '../core/site/site'
 import { Problem } from './problem'
@@ -19,19 +19,6 @@ export interface NewSite {
   readonly siteId: string
   readonly pageId: string
 }
-
-const plainPage = (title: string) => `<!doctype html>
-<html lang="en">
-<head>
-  <meta charset="utf-8">
-  <meta name="viewport" content="width=device-width, initial-scale=1">
-  <title>${title}</title>
-  <style>
-    body { margin: 0; font: 16px/1.5 sans-serif; color: #22252a; background: #fff; }
-  </style>
-</head>
-<body>
-`
 
 /** Makes a site. Throws a Problem when there is no such starter or template (422) or site (404). */
 export async function newSiteFrom(beginning: Beginning): Promise<NewSite> {
@@ -56,16 +43,11 @@ async function siteFrom(beginning: Beginning): Promise<Site> {
     }
   }
   const starter = starters.find(({ id }) => id === beginning.starter)
-  if (!starter) throw new Problem(422, 'No such starter', 'There is no starter of this name.')
-  const html = `${plainPage(starter.title)}${starter.html
-    .trimEnd()
-    .split('\n')
-    .map((line) => `  ${line}`)
-    .join('\n')}\n</body>\n</html>\n`
+  if (!starter && beginning.starter !== blankStarter) throw new Problem(422, 'No such starter', 'There is no starter of this name.')
   return {
     format: siteFormat,
-    name: starter.title,
-    pages: [{ id: nanoid(10), name: starter.title, source: await keepSource(addCss(html, starter.css)) }],
+    name: starter?.title ?? 'New site',
+    pages: [{ id: nanoid(10), name: starter?.title ?? blankTitle, source: await keepSource(plainPage(starter)) }],
     effects: [],
   }
 }

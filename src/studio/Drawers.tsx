@@ -4,7 +4,7 @@ import { useView } from './context'
 
 const ChecksDrawer = dynamic(() => import('./checks/ChecksDrawer').then((loaded) => loaded.ChecksDrawer))
 const CodeDrawer = dynamic(() => import('./code/CodeDrawer').then((loaded) => loaded.CodeDrawer))
-const KeysDrawer = dynamic(() => import('./KeysDrawer').then((loaded) => loaded.KeysDrawer))
+const CommandsDrawer = dynamic(() => import('./CommandsDrawer').then((loaded) => loaded.CommandsDrawer))
 const MarkupDrawer = dynamic(() => import('./markup/MarkupDrawer').then((loaded) => loaded.MarkupDrawer))
 const PagesDrawer = dynamic(() => import('./pages/PagesDrawer').then((loaded) => loaded.PagesDrawer))
 const RevisionsDrawer = dynamic(() => import('./pages/RevisionsDrawer').then((loaded) => loaded.RevisionsDrawer))
@@ -19,6 +19,6 @@ export function Drawers() {
   if (drawer === 'pages') return <PagesDrawer />
   if (drawer === 'tries') return <TriesDrawer />
   if (drawer === 'phone') return <PhoneDrawer />
-  if (drawer === 'keys') return <KeysDrawer />
+  if (drawer === 'keys') return <CommandsDrawer />
   return drawer === 'revisions' ? <RevisionsDrawer /> : null
 }

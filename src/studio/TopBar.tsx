@@ -1,5 +1,5 @@
 // The top bar: where we are, how saving stands, as whom the page is visited, undo, and the ways to what stands beside it.
-import { Box, Flex } from '@chakra-ui/react'
+import { Box, Flex, VisuallyHidden } from '@chakra-ui/react'
 import { Code, History, Keyboard, ListChecks, PencilLine, Redo2, Undo2 } from 'lucide-react'
 import { toggleDrawer } from './commands'
 import { useStudio, useView } from './context'
@@ -8,8 +8,10 @@ import { keyOf } from './registry'
 import { HomeLink } from './HomeLink'
 import { Mark } from './Mark'
 import { PageMenu } from './pages/PageMenu'
+import { renameSite } from './pages/commands'
 import { useObservable } from './store/observable'
 import { Button } from './theme/controls'
+import { NamedField } from './theme/NamedField'
 import { PreviewAs } from './preview/PreviewAs'
 import { ZoomMenu } from './ZoomMenu'
 
@@ -26,8 +28,24 @@ export function TopBar() {
         <Mark />
       </HomeLink>
       <Flex align="center" gap="8px" minWidth="0" ml="6px">
-        <Box as="h1" fontSize="15px" fontWeight="600" truncate>
-          {history.site.name}
+        <VisuallyHidden as="h1">{history.site.name}</VisuallyHidden>
+        <Box minWidth="0">
+          <NamedField
+            label="Name of the site"
+            title="Rename the site"
+            value={history.site.name}
+            maxLength={120}
+            fontSize="15px"
+            fontWeight="600"
+            px="4px"
+            ml="-4px"
+            borderColor="transparent"
+            background="transparent"
+            textOverflow="ellipsis"
+            _hover={{ borderColor: 'hairline' }}
+            style={{ width: `${Math.min(26, Math.max(6, history.site.name.length + 1.5))}ch` }}
+            onTake={(name) => renameSite(studio, name)}
+          />
         </Box>
         <Box color="soft" aria-hidden="true">
           /
@@ -68,9 +86,9 @@ export function TopBar() {
       <Button
         variant="quiet"
         aria-pressed={drawer === 'keys'}
-        aria-label="The sheet of keys"
+        aria-label="Commands and keys"
         onClick={() => toggleDrawer(studio, 'keys')}
-        title={`The sheet of keys (${keyOf('sheet')})`}
+        title={`Commands and keys (${keyOf('sheet')})`}
       >
         <Keyboard size={16} aria-hidden="true" />
       </Button>

@@ -76,7 +76,7 @@ const all = [
     group: 'Everywhere',
     key: '?',
     codes: ['?', 'Shift+?'],
-    words: 'this sheet',
+    words: 'this list: find a command by its name',
     run: (studio) => toggleDrawer(studio, 'keys'),
   },
   { id: 'next', group: 'The selected effect', key: 'N', words: 'the next effect', run: (studio) => selectBeside(studio, 1) },

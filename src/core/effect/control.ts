@@ -18,6 +18,8 @@ interface ControlOf<S, Value> {
   /** Its heading among the rows, where that does not follow from what it is; and whether it is nothing for these settings, such as the colour of what is not there. */
   readonly section?: Section | undefined
   readonly isIdle?: boolean | undefined
+  /** What it does to the page, in words that begin or end a sentence. */
+  readonly help?: string | undefined
   /** The control whose value that drawing shows, where it is not this one. */
   readonly draws?: string | undefined
   readonly read: (settings: S) => Value

@@ -88,6 +88,7 @@ export function number({ from, isWhole, id, inSample, knob, varies, ...words }: 
         drawing: 'none',
         knob: knob?.id,
         per: knob?.per,
+        help: knob?.note,
         ...words,
         ...varies?.(settings),
         read: (each) => Number(each[key]),
@@ -174,7 +175,9 @@ export function colour({ from, token, ...words }: ColourGiven): Parameter<string
     schema: cssValueSchema,
     from,
     token: { ...token, of: 'colour' },
-    controls: (key) => [{ kind: 'colour', id: key, drawing: 'none', token: token.id, ...words, read: readText(key), write: writing(key) }],
+    controls: (key) => [
+      { kind: 'colour', id: key, drawing: 'none', token: token.id, help: token.note, ...words, read: readText(key), write: writing(key) },
+    ],
   }
 }
 

@@ -1,10 +1,16 @@
 // What recipes are shown on: a few elements in a box of 58 x 76 px, in the colours of the studio.
 
+import type { Place } from '../geometry/place'
+
 export interface Sample {
   readonly html: string
   readonly css: string
   /** What the effect is on; the pointer goes over `.sample`, the first of them. */
   readonly select: string
+  /** Where the pointer is in the box, or on what the effect is on where that is in it, when the sample is seen at rest: where the effect is seen best. */
+  readonly rest?: Place
+  /** After how long what is only on its way is held as it is then, ms. */
+  readonly heldAtMs?: number
 }
 
 const boxCss =

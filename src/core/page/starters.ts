@@ -8,6 +8,10 @@ export interface Starter {
   readonly css: string
 }
 
+/** By this name a site begins with a blank page instead of a starter; and what that page is called. */
+export const blankStarter = 'blank'
+export const blankTitle = 'Blank page'
+
 const repeated = (count: number, write: (n: number) => string) => Array.from({ length: count }, (_, i) => write(i + 1)).join('\n')
 /** A plain picture of its own: a two-toned drawing, so that nothing has to be fetched. */
 const picture = (hue: number, width: number, height: number, className = '') =>

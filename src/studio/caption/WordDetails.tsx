@@ -2,6 +2,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { nanoid } from 'nanoid'
 import { formatNumber, type Control, type NumberControl } from '../../core/effect/control'
+import { helpOf } from '../../core/effect/help'
 import { bindingFactors, bindingsFor, withBinding } from '../../core/site/bindings'
 import type { Effect, Binding } from '../../core/site/site'
 import { useSite, useStudio } from '../context'
@@ -20,10 +21,12 @@ export function WordDetails({ control, effect }: WordDetailsProps) {
       fontSize="13px"
       color="soft"
       minWidth="0"
-      flexWrap="wrap"
       role="group"
       aria-label={`About ${control.title.toLowerCase()}`}
     >
+      <Box minWidth="0" flex="0 1 auto" truncate maxWidth="420px" title={helpOf(control)}>
+        {helpOf(control)}
+      </Box>
       {control.kind === 'number' && <Share control={control} effect={effect} />}
       {(control.kind === 'number' || control.kind === 'colour' || control.kind === 'gradient') && (
         <TieWords control={control} effect={effect} />

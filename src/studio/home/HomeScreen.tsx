@@ -5,7 +5,7 @@ import { Box, Flex, Grid, Menu, Portal, chakra } from '@chakra-ui/react'
 import { Copy, Download, Trash2 } from 'lucide-react'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState, type ChangeEvent, type DragEvent, type MouseEvent } from 'react'
-import { starters } from '../../core/page/starters'
+import { blankStarter, starters } from '../../core/page/starters'
 import { binDays } from '../../core/site/site'
 import { giveFiles } from '../frame/give-files'
 import { Mark } from '../Mark'
@@ -54,6 +54,7 @@ export function HomeScreen({ sites, unreadable, removed, templates }: HomeScreen
   const [sought, setSought] = useState('')
   const [refusal, setRefusal] = useState<string | null>(null)
   const [isOver, setIsOver] = useState(false)
+  const [lit, setLit] = useState('')
   /** What is being done on the server, and whether it was; nothing at the moment where undefined. */
   const underWay = useRef<Promise<boolean>>(undefined)
   const act: Act = async (work) => {
@@ -139,7 +140,7 @@ export function HomeScreen({ sites, unreadable, removed, templates }: HomeScreen
           )}
           {sites.length > 0 && found.length === 0 && <Box>No site and no page is called that.</Box>}
           {found.map((site) => (
-            <SiteSection key={site.id} site={site} act={act} />
+            <SiteSection key={site.id} site={site} act={act} isLit={site.id === lit} onCopied={setLit} />
           ))}
         </Grid>
         {removed.length > 0 && <RemovedSites removed={removed} act={act} />}
@@ -151,10 +152,34 @@ export function HomeScreen({ sites, unreadable, removed, templates }: HomeScreen
 /** Does something on the server, shows what came of it, and says why where it was refused. */
 type Act = (work: () => Promise<void>) => Promise<void>
 
+interface SiteSectionProps {
+  readonly site: HomeScreenProps['sites'][number]
+  readonly act: Act
+  /** Whether it was just made: it is scrolled to and lit. */
+  readonly isLit: boolean
+  /** Hears which site came of copying this one. */
+  readonly onCopied: (id: string) => void
+}
+
 /** One site: its name, what can be done with it, and its pages. */
-function SiteSection({ site, act }: { readonly site: HomeScreenProps['sites'][number]; readonly act: Act }) {
+function SiteSection({ site, act, isLit, onCopied }: SiteSectionProps) {
+  const section = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    if (isLit) section.current?.scrollIntoView({ block: 'center' })
+  }, [isLit])
   return (
-    <Box as="section" aria-label={site.name} borderTop="1px solid" borderColor="edge" pt="12px" pb="34px" minWidth="0">
+    <Box
+      ref={section}
+      as="section"
+      aria-label={site.name}
+      borderTop="1px solid"
+      borderColor={isLit ? 'madder' : 'edge'}
+      boxShadow={isLit ? '0 0 0 8px var(--gm-press)' : undefined}
+      background={isLit ? 'press' : undefined}
+      pt="12px"
+      pb="34px"
+      minWidth="0"
+    >
       <Flex align="center" gap="6px" mb="12px">
         <SiteName key={site.name} site={site} onName={(name) => void act(() => changeSite(site.id, { name }))} />
         <Box fontSize="14px" color="soft" whiteSpace="nowrap" flex="1">
@@ -176,7 +201,7 @@ function SiteSection({ site, act }: { readonly site: HomeScreenProps['sites'][nu
           px="4px"
           aria-label={`Copy ${site.name}`}
           title="Copy"
-          onClick={() => void act(async () => void (await newSite({ copyOf: site.id })))}
+          onClick={() => void act(async () => onCopied((await newSite({ copyOf: site.id })).split('/')[2] ?? ''))}
         >
           <Copy size={15} aria-hidden="true" />
         </Button>
@@ -260,6 +285,7 @@ function NewSiteMenu({ templates, onBegin, onFiles }: NewSiteMenuProps) {
         <Portal>
           <Menu.Positioner>
             <Menu.Content>
+              <Menu.Item value={blankStarter}>Blank page</Menu.Item>
               <Menu.Item value="files">
                 From a page of yours …{' '}
                 <Box as="span" color="soft" fontSize="13px">

@@ -5,13 +5,14 @@ import { toggleDrawer } from '../commands'
 import { usePage, useSite, useStudio } from '../context'
 import { keyOf } from '../registry'
 import { Button } from '../theme/controls'
-import { openPage } from './commands'
+import { addPage, openPage } from './commands'
 
 export function PageMenu() {
   const studio = useStudio()
   const { pages } = useSite()
   const page = usePage()
-  const choose = (value: string) => (value === 'pages' ? toggleDrawer(studio, 'pages') : openPage(studio, value))
+  const choose = (value: string) =>
+    value === 'pages' ? toggleDrawer(studio, 'pages') : value === 'blank' ? void addPage(studio) : openPage(studio, value)
   return (
     <Menu.Root onSelect={({ value }) => choose(value)} positioning={{ placement: 'bottom-start', gutter: 4 }} lazyMount unmountOnExit>
       <Menu.Trigger asChild>
@@ -40,6 +41,7 @@ export function PageMenu() {
               </Menu.Item>
             ))}
             <Menu.Separator />
+            <Menu.Item value="blank">New blank page</Menu.Item>
             <Menu.Item value="pages">Import, arrange and fix pages … ({keyOf('pages')})</Menu.Item>
           </Menu.Content>
         </Menu.Positioner>

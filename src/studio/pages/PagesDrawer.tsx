@@ -1,14 +1,15 @@
 // The pages of the site: brought in, named, put in order, copied, removed and brought back; and what of the page is held back.
 import { Box, Flex } from '@chakra-ui/react'
 import { ArrowDown, ArrowUp, Copy, Trash2 } from 'lucide-react'
-import type { ReactNode } from 'react'
+import { useEffect, useRef, type ReactNode } from 'react'
+import { starters } from '../../core/page/starters'
 import { binDays, type Page } from '../../core/site/site'
-import { usePage, useSite, useStudio } from '../context'
+import { usePage, useSite, useStudio, useView } from '../context'
 import { Drawer } from '../Drawer'
 import { Button } from '../theme/controls'
 import { NamedField } from '../theme/NamedField'
 import { ImportPage } from './ImportPage'
-import { bringBack, copyPage, movePage, openPage, removePage, renamePage } from './commands'
+import { addPage, bringBack, copyPage, movePage, openPage, removePage, renamePage } from './commands'
 import { NotLoadedList } from './NotLoadedList'
 
 export function PagesDrawer() {
@@ -22,6 +23,9 @@ export function PagesDrawer() {
             <PageRow key={page.id} page={page} isFirst={index === 0} isLast={index === pages.length - 1} />
           ))}
         </ol>
+        <Part title="New page">
+          <NewPage />
+        </Part>
         <Part title="Import pages">
           <ImportPage />
         </Part>
@@ -50,6 +54,24 @@ export function PagesDrawer() {
   )
 }
 
+/** A page to begin with: blank, or with a starter on it. */
+function NewPage() {
+  const studio = useStudio()
+  const small = { minHeight: '26px', fontSize: '13px', px: '8px' } as const
+  return (
+    <Flex gap="5px" wrap="wrap">
+      <Button {...small} variant="act" onClick={() => void addPage(studio)}>
+        Blank page
+      </Button>
+      {starters.map((starter) => (
+        <Button key={starter.id} {...small} title={starter.need} onClick={() => void addPage(studio, starter)}>
+          {starter.title}
+        </Button>
+      ))}
+    </Flex>
+  )
+}
+
 function Part({ title, children }: { readonly title: string; readonly children: ReactNode }) {
   return (
     <Box as="section" aria-label={title}>
@@ -64,9 +86,23 @@ function Part({ title, children }: { readonly title: string; readonly children: 
 function PageRow({ page, isFirst, isLast }: { readonly page: Page; readonly isFirst: boolean; readonly isLast: boolean }) {
   const studio = useStudio()
   const isSeen = usePage().id === page.id
+  const { lit } = useView('lit')
+  const row = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    if (lit === page.id) row.current?.scrollIntoView({ block: 'nearest' })
+  }, [lit, page.id])
   const small = { variant: 'quiet', px: '4px', minHeight: '26px' } as const
   return (
-    <Flex as="li" align="center" gap="3px" minHeight="34px" borderBottom="1px solid" borderColor="hairline">
+    <Flex
+      ref={row}
+      as="li"
+      align="center"
+      gap="3px"
+      background={lit === page.id ? 'press' : undefined}
+      minHeight="34px"
+      borderBottom="1px solid"
+      borderColor="hairline"
+    >
       <NamedField
         label={`Name of the page ${page.name}`}
         value={page.name}
@@ -95,7 +131,7 @@ function PageRow({ page, isFirst, isLast }: { readonly page: Page; readonly isFi
       <Button {...small} aria-label={`Move ${page.name} down`} title="Down" disabled={isLast} onClick={() => movePage(studio, page, 1)}>
         <ArrowDown size={15} aria-hidden="true" />
       </Button>
-      <Button {...small} aria-label={`Copy ${page.name}`} title="Copy" onClick={() => copyPage(studio, page)}>
+      <Button {...small} aria-label={`Duplicate ${page.name}`} title="Duplicate" onClick={() => copyPage(studio, page)}>
         <Copy size={15} aria-hidden="true" />
       </Button>
       <Button

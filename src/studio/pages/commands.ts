@@ -1,5 +1,6 @@
 // What a designer does with the pages of a site.
 import { nanoid } from 'nanoid'
+import { blankTitle, type Starter } from '../../core/page/starters'
 import type { Bundle, Page, Site } from '../../core/site/site'
 import { cutText } from '../../core/site/text'
 import { notify } from '../commands'
@@ -106,6 +107,26 @@ export async function replacePage(studio: Studio, files: readonly Brought[]): Pr
   }
 }
 
+/** Adds a page to the site, blank or with a starter on it, and shows it. */
+export async function addPage(studio: Studio, starter?: Starter): Promise<void> {
+  try {
+    const { plainPage } = await import('../../core/page/plain-page')
+    const page = { id: nanoid(10), name: starter?.title ?? blankTitle, source: await studio.search.keep(plainPage(starter)) }
+    const { pages } = studio.store.history.get().site
+    studio.store.edit({ do: 'site', to: { pages: [...pages, page] } }, `Adding ${page.name}`)
+    openPage(studio, page.id)
+    studio.view.update({ lit: page.id })
+  } catch (error) {
+    notify(studio, error instanceof Error ? error.message : 'The page could not be made.')
+  }
+}
+
+/** Renames the site. */
+export function renameSite({ store }: Studio, name: string): void {
+  const trimmed = cutText(name.trim(), 120)
+  if (trimmed !== '' && trimmed !== store.history.get().site.name) store.edit({ do: 'site', to: { name: trimmed } }, 'Renaming the site')
+}
+
 export function renamePage({ store }: Studio, page: Page, name: string): void {
   const trimmed = cutText(name.trim(), 120)
   if (trimmed !== '' && trimmed !== page.name) store.edit({ do: 'page', id: page.id, to: { name: trimmed } }, 'Renaming a page')
@@ -123,7 +144,8 @@ export function movePage({ store }: Studio, page: Page, by: -1 | 1): void {
 export function copyPage(studio: Studio, page: Page): void {
   const { pages } = studio.store.history.get().site
   const copy = { ...page, id: nanoid(10), name: `${cutText(page.name, 110)}, copy` }
-  studio.store.edit({ do: 'site', to: { pages: pages.toSpliced(pages.indexOf(page) + 1, 0, copy) } }, 'Copying a page')
+  studio.store.edit({ do: 'site', to: { pages: pages.toSpliced(pages.indexOf(page) + 1, 0, copy) } }, `Duplicating ${page.name}`)
+  studio.view.update({ lit: copy.id })
 }
 
 /** Puts a page into the bin; the last one stays. */

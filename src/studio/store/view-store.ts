@@ -102,6 +102,8 @@ export interface View extends Habits {
   /** Whose the pointer of the page is. */
   readonly mode: PointerMode
   readonly comparison: Comparison | null
+  /** What was just added, by id: it is scrolled to and lit. */
+  readonly lit: string | null
   /** A sentence for the moment, such as where a link would go. */
   readonly notice: string | null
 }
@@ -165,6 +167,7 @@ export function makeViewStore(
     colourNames: [],
     mode: realPointer,
     comparison: null,
+    lit: null,
     notice: null,
   })
   return {

@@ -9,9 +9,9 @@ import { cropSentence, cropTime } from './words'
 
 /** A picture that fills its frame. */
 const sample: Sample = {
-  html: '<figure class="sample"><svg viewBox="0 0 58 76" preserveAspectRatio="none"><path fill="#6f8f7a" d="M0 0h58v76H0z"/><path fill="#4d6a61" d="M0 54 22 34l14 14 10-8 12 12v24H0z"/><circle cx="41" cy="19" r="8" fill="#f0d9a8"/></svg></figure>',
+  html: `<figure class="sample"><img alt="" src="data:image/svg+xml,${encodeURIComponent('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 58 76" preserveAspectRatio="none"><path fill="#6f8f7a" d="M0 0h58v76H0z"/><path fill="#4d6a61" d="M0 54 22 34l14 14 10-8 12 12v24H0z"/><circle cx="41" cy="19" r="8" fill="#f0d9a8"/></svg>')}"></figure>`,
   css: `.sample { margin: 0; box-sizing: border-box; width: 58px; height: 76px; overflow: clip; }
-  svg { display: block; width: 100%; height: 100%; }`,
+  img { display: block; width: 100%; height: 100%; }`,
   select: '.sample',
 }
 

@@ -15,6 +15,7 @@ const sample: Sample = {
   .picture { height: 44px; border-radius: 2px; background: linear-gradient(135deg, #c98b5a, #6f8f7a); }
   .line { height: 2px; margin-top: 8px; background: var(--gm-edge); }`,
   select: '.sample',
+  rest: { x: 0.15, y: 0.05 },
 }
 
 /** The settings that matter. */

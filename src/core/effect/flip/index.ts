@@ -15,6 +15,8 @@ const sample: Sample = {
   .front { background: #e3cfa2; display: grid; place-items: center; } .front b { width: 26px; height: 26px; border-radius: 50% 50% 50% 8%; background: #a8562f; }
   .back { background: #24424a; } .back i { display: block; height: 3px; margin-bottom: 7px; background: #e9dcc3; } .back i + i + i { width: 60%; }`,
   select: '.sample',
+  rest: { x: 0.3, y: 0 },
+  heldAtMs: 330,
 }
 
 const turnedWay: Readonly<Record<FlipSettings['turns'], FlipSettings['turns']>> = {

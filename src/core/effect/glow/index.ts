@@ -14,7 +14,7 @@ export const glow: Kind<GlowSettings> = {
   suits: ['box', 'group', 'button'],
   alsoCalled: ['border glow', 'hover glow', 'lit edge', 'card grid'],
   family: light,
-  sample: cardSample,
+  sample: { ...cardSample, rest: { x: 0.75, y: -0.35 } },
   settings: glowSettings,
   defaults: glowDefaults,
   roles: () => [{ id: 'card', title: 'card', needs: 'yours' }],

@@ -14,7 +14,7 @@ export const grainLight: Kind<GrainLightSettings> = {
   suits: ['box', 'page'],
   alsoCalled: ['noise', 'grain', 'gradient', 'texture', 'film grain'],
   family: light,
-  sample: cardSample,
+  sample: { ...cardSample, rest: { x: 0.1, y: 0.1 } },
   settings: grainLightSettings,
   defaults: grainLightDefaults,
   roles: () => [{ id: 'ground', title: 'ground', needs: 'yours' }],

@@ -13,6 +13,7 @@ const sample: Sample = {
   css: `.sample { display: grid; place-items: center; width: 58px; height: 76px; overflow: clip; border-radius: 3px; background: var(--gm-sheet); border: 1px solid var(--gm-edge); box-sizing: border-box; color: #2b3b34; }
   b { font: 400 17px/1.2 "Commissioner Variable", sans-serif; }`,
   select: 'b',
+  rest: { x: -0.1, y: 0 },
 }
 
 /** The settings that do not matter as they are. */

@@ -13,6 +13,7 @@ const sample: Sample = {
   css: `.sample { box-sizing: border-box; width: 58px; height: 76px; overflow: clip; border-radius: 3px; background: #f3ead6; }
   i { display: block; width: 100%; height: 100%; background: radial-gradient(circle at 4px 5px, #b4632f 0 1.4px, transparent 1.9px) 0 0 / 8px 8px, linear-gradient(160deg, #e6c48d, #a9713f); }`,
   select: '.sample',
+  rest: { x: 0.1, y: -0.15 },
 }
 
 /** The settings that do not matter as they are. */

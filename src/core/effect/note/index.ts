@@ -15,6 +15,7 @@ const sample: Sample = {
   .word { width: 20px; height: 5px; margin-bottom: 4px; border-radius: 2px; background: #a8562f; }
   .note { width: 28px; height: 18px; border-radius: 4px; background: #24424a; }`,
   select: '.word',
+  rest: { x: 0, y: 0 },
 }
 
 export const note: Kind<NoteSettings> = {

@@ -13,6 +13,7 @@ const sample: Sample = {
   css: `.sample { box-sizing: border-box; width: 58px; height: 76px; overflow: clip; border-radius: 3px; }
   svg { display: block; width: 100%; }`,
   select: '.sample',
+  heldAtMs: 1700,
 }
 
 const picture = { picture: { within: 'img', noun: 'its picture' } }

@@ -16,6 +16,7 @@ const sample: Sample = {
   .front { background: #2b4a4f; } .back { background: #f0d9a8; }
   i { width: 34px; height: 4px; background: #dfe8e0; } .back i { background: #a8562f; transform: rotate(-18deg); }`,
   select: '.front',
+  rest: { x: 0.05, y: -0.05 },
 }
 
 /** The settings that matter for a shape, and for what is seen through it. */

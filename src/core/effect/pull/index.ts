@@ -13,6 +13,7 @@ const sample: Sample = {
   .key { width: 38px; height: 38px; display: grid; place-items: center; border-radius: 19px; background: #24424a; }
   b { width: 14px; height: 14px; border-radius: 50% 50% 50% 8%; background: #f0d9a8; }`,
   select: '.key',
+  rest: { x: 0.9, y: -0.7 },
 }
 
 const inner = { inner: { within: '> *', noun: 'what it holds' } }

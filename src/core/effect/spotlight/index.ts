@@ -14,7 +14,7 @@ export const spotlight: Kind<SpotlightSettings> = {
   suits: ['box', 'picture', 'page'],
   alsoCalled: ['flashlight', 'torch', 'mask', 'light in the dark'],
   family: light,
-  sample: cardSample,
+  sample: { ...cardSample, rest: { x: 0.75, y: -0.55 } },
   settings: spotlightSettings,
   defaults: spotlightDefaults,
   roles: () => [{ id: 'ground', title: 'ground', needs: 'yours' }],

@@ -12,6 +12,8 @@ const sample: Sample = {
   html: '<div class="sample"></div>',
   css: '.sample { position: relative; width: 58px; height: 76px; overflow: clip; border-radius: 3px; background: #1d3b40; }',
   select: '.sample',
+  rest: { x: 0.55, y: -0.35 },
+  heldAtMs: 650,
 }
 
 /** The settings that matter. */

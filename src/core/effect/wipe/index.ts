@@ -15,6 +15,7 @@ const sample: Sample = {
   .front { background: #e9dcc3; } .back { background: #24424a; }
   i { width: 34px; height: 4px; background: #a8562f; } .back i { background: #f0d9a8; }`,
   select: '.front',
+  rest: { x: 0.05, y: 0 },
 }
 
 /** By finger the line is dragged, and the page scrolls the other way. */
