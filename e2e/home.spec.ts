@@ -74,6 +74,10 @@ test('a picture of a page wakes under the pointer', async ({ page, house }) => {
   const box = await card.boundingBox()
   if (!box) throw new Error('There is no picture.')
   const shown = () => page.frames().find((frame) => frame.url().endsWith('/frame/vesper-hollow/specimens'))
+  // At rest it is a picture, and no page is alive.
+  await expect(card.locator('img')).toBeVisible({ timeout: 20_000 })
+  expect(page.frames().filter((frame) => frame.url().includes('/frame/'))).toEqual([])
+  await page.mouse.move(box.x + 100, box.y + 100)
   await eventually(() => shown() !== undefined).toBe(true)
   await shown()?.waitForSelector('glass-moth-overlay', { state: 'attached' })
   const scale = 574 / 1280
@@ -93,13 +97,43 @@ test('a picture of a page wakes under the pointer', async ({ page, house }) => {
       .first()
       .evaluate((element) => Math.abs(new DOMMatrix(getComputedStyle(element).transform).m13))
   }).toBeGreaterThan(0.1)
+  // It sleeps again once the pointer has gone.
   await page.mouse.move(5, 5)
-  await eventually(() =>
-    shown()
-      ?.locator('.plate')
-      .first()
-      .evaluate((element) => Math.abs(new DOMMatrix(getComputedStyle(element).transform).m13)),
-  ).toBeLessThan(0.001)
+  await eventually(() => shown() === undefined).toBe(true)
+})
+
+test('pictures are kept in this browser, and drawn anew when their site has changed', async ({ page, house }) => {
+  await house.addSite('pictured', cardsPage)
+  await page.goto(house.address)
+  await page.goto(house.address)
+  const picture = page.getByRole('region', { name: 'Site pictured' }).locator('img')
+  const colour = () =>
+    picture.evaluate(async (image: HTMLImageElement) => {
+      await image.decode()
+      const canvas = Object.assign(document.createElement('canvas'), { width: 100, height: 56 })
+      const context = canvas.getContext('2d')
+      context?.drawImage(image, 0, 0, 100, 56)
+      // Between the cards of the second row and the lower edge.
+      return [...(context?.getImageData(50, 50, 1, 1).data.slice(0, 3) ?? [])]
+    })
+  await page.getByRole('region', { name: 'Site pictured' }).scrollIntoViewIfNeeded()
+  await expect(picture).toBeVisible({ timeout: 20_000 })
+  expect((await colour())[0]).toBeGreaterThan(247)
+  const kept = () =>
+    page.evaluate(
+      async () =>
+      (await (await caches.open('glass-moth-pictures')).keys()).map(({ url }) => url.replace(/^.*pictured/, 'pictured')).filter((url) => url.startsWith('pictured')), // prettier-ignore
+    )
+  await eventually(kept).toEqual(['pictured/page?of=1'])
+  await house.addSite('pictured', cardsPage.replace('body { margin: 0;', 'body { margin: 0; background: #00ff00;'))
+  await house.query('UPDATE sites SET revision = 7 WHERE id = ?', ['pictured'])
+  await page.reload()
+  await page.getByRole('region', { name: 'Site pictured' }).scrollIntoViewIfNeeded()
+  await expect(picture).toBeVisible({ timeout: 20_000 })
+  await eventually(kept).toEqual(['pictured/page?of=7'])
+  const [red = 255, green = 0] = await colour()
+  expect(red).toBeLessThan(8)
+  expect(green).toBeGreaterThan(247)
 })
 
 test('a site that is renamed and opened at once has its new name there', async ({ page, house }) => {

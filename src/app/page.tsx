@@ -16,6 +16,7 @@ export default async function Home() {
           {
             id: stored.id,
             name: stored.site.name,
+            revision: stored.revision,
             effects: stored.site.effects.length,
             pages: stored.site.pages.map(({ id, name }) => ({ id, name })),
           },

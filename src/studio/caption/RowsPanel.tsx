@@ -58,8 +58,8 @@ function RowsOf({ effect, kind, number }: RowsOfProps) {
     >
       <Flex align="center" gap="8px" px="14px" py="6px" borderBottom="1px solid" borderColor="hairline">
         <Box as="h2" fontSize="15px" fontWeight="600" flex="1" truncate>
-          <Box as="span" color="soft" mr="6px">
-            {number}
+          <Box as="span" color="soft">
+            {number}{' '}
           </Box>
           {effect.name}
         </Box>
@@ -192,10 +192,12 @@ function Row({ control, effect, kind, onRefusal }: RowProps) {
       minHeight="31px"
       py="2px"
       fontSize="14px"
-      pl="7px"
-      ml="-9px"
-      borderLeft="2px solid"
-      borderColor={isChanged ? 'madder' : 'transparent'}
+      position="relative"
+      _before={
+        isChanged
+          ? { content: '""', position: 'absolute', left: '-9px', top: '3px', bottom: '3px', borderLeft: '2px solid var(--gm-madder)' }
+          : undefined
+      }
     >
       <Box color={isChanged ? 'ink' : 'soft'} lineHeight="1.25">
         {control.title}

@@ -52,7 +52,17 @@ export function Plate() {
   useEffect(() => void (studio.view.hand.plate = { space, windows }), [studio, space, windows])
   const [first = usualWindow] = windows
   return (
-    <Box ref={room} data-plate position="relative" minWidth="0" minHeight="0" overflow="clip" background="ground">
+    <Box
+      as="main"
+      aria-label="The page"
+      ref={room}
+      data-plate
+      position="relative"
+      minWidth="0"
+      minHeight="0"
+      overflow="clip"
+      background="ground"
+    >
       {visitor === 'noscript' ? (
         <Framed size={first} scale={scale} {...(places[0] ?? noPlace)}>
           <ScriptlessPage size={first} scale={scale} />

@@ -16,11 +16,13 @@ import { Button, Field } from '../theme/controls'
 import { NamedField } from '../theme/NamedField'
 import { visitor } from '../visitor'
 import { changeSite, newSite, restoreSite } from './requests'
+import { pictureOf, type Pictured } from './picture'
 import { playIn } from './wake'
 
 export interface SiteCard {
   readonly id: string
   readonly name: string
+  readonly revision: number
   readonly effects: number
   readonly pages: readonly { readonly id: string; readonly name: string }[]
 }
@@ -217,7 +219,7 @@ function SiteSection({ site, act, isLit, onCopied }: SiteSectionProps) {
       </Flex>
       <Grid gap="28px" templateColumns="minmax(0, 1fr)">
         {site.pages.map((page) => (
-          <PageCard key={page.id} siteId={site.id} page={page} />
+          <PageCard key={page.id} site={site} page={page} />
         ))}
       </Grid>
     </Box>
@@ -347,18 +349,19 @@ function SiteName({ site, onName }: { readonly site: SiteCard; readonly onName: 
   )
 }
 
-function PageCard({ siteId, page }: { readonly siteId: string; readonly page: SiteCard['pages'][number] }) {
+interface PageCardProps {
+  readonly site: SiteCard
+  readonly page: SiteCard['pages'][number]
+}
+
+/** A page by its picture; the one under the pointer is awake. */
+function PageCard({ site, page }: PageCardProps) {
+  const [isAwake, setAwake] = useState(false)
   const link = useMemo(() => makeStageLink(), [])
-  const isAwake = useRef(false)
-  /** The first time that the pointer comes: the effects of the page begin to play in its picture. */
-  const wake = () => {
-    if (isAwake.current) return
-    isAwake.current = true
-    void playIn(link, siteId, page.id).catch(() => (isAwake.current = false))
-  }
+  const address = `/frame/${site.id}/${page.id}`
   return (
     <chakra.a
-      href={`/studio/${siteId}/${page.id}`}
+      href={`/studio/${site.id}/${page.id}`}
       display="block"
       textDecoration="none"
       color="ink"
@@ -366,19 +369,21 @@ function PageCard({ siteId, page }: { readonly siteId: string; readonly page: Si
       _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '4px' }}
     >
       <Box
+        position="relative"
         height={`${visitor.height * thumbnail.scale}px`}
         overflow="hidden"
         outline="1px solid"
         outlineColor="edge"
         background="white"
-        onPointerEnter={wake}
+        onPointerEnter={() => setAwake(true)}
         onPointerMove={({ currentTarget, clientX, clientY }) => {
           const { left, top } = currentTarget.getBoundingClientRect()
           link.say({ type: 'stand', x: (clientX - left) / thumbnail.scale, y: (clientY - top) / thumbnail.scale, quiet: true })
         }}
-        onPointerLeave={() => link.say({ type: 'leave', to: 'away' })}
+        onPointerLeave={() => setAwake(false)}
       >
-        <Thumbnail address={`/frame/${siteId}/${page.id}`} name={page.name} link={link} />
+        <Picture of={{ siteId: site.id, pageId: page.id, revision: site.revision, window: visitor }} address={address} />
+        {isAwake && <AwakePage siteId={site.id} page={page} address={address} link={link} />}
       </Box>
       <Box mt="9px" fontWeight="600" truncate>
         {page.name}
@@ -387,39 +392,100 @@ function PageCard({ siteId, page }: { readonly siteId: string; readonly page: Si
   )
 }
 
-/** The page as it is, with the files that it asks for. */
-function Thumbnail({ address, name, link }: { readonly address: string; readonly name: string; readonly link: StageLink }) {
+/** The page as it is at rest: a picture, made once it comes into sight; where this browser can make none, the page itself without script. */
+function Picture({ of, address }: { readonly of: Pictured; readonly address: string }) {
+  const box = useRef<HTMLDivElement>(null)
+  const [isNear, setNear] = useState(false)
+  const [shown, setShown] = useState<string | null | undefined>(undefined)
+  useEffect(() => {
+    const sight = new IntersectionObserver((entries) => entries.some(({ isIntersecting }) => isIntersecting) && setNear(true), {
+      rootMargin: '300px',
+    })
+    if (box.current) sight.observe(box.current)
+    return () => sight.disconnect()
+  }, [])
+  const key = `${of.siteId} ${of.pageId} ${of.revision}`
+  useEffect(() => {
+    if (!isNear) return
+    let url: string | undefined
+    let isCurrent = true
+    void pictureOf(of).then((picture) => {
+      if (!isCurrent) return
+      url = picture && URL.createObjectURL(picture)
+      setShown(url ?? null)
+    })
+    return () => {
+      isCurrent = false
+      if (url !== undefined) URL.revokeObjectURL(url)
+    }
+    // The key stands for all of what is pictured.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [isNear, key])
+  return (
+    <Box ref={box} width="100%" height="100%" aria-hidden="true">
+      {typeof shown === 'string' && (
+        // A picture that this browser drew, and not a file of the server.
+        <img
+          src={shown}
+          alt=""
+          width={thumbnail.width}
+          height={visitor.height * thumbnail.scale}
+          style={{ display: 'block' }}
+          data-picture
+        />
+      )}
+      {shown === null && (
+        <iframe src={`${address}?visit=noscript`} title="" sandbox="" tabIndex={-1} loading="lazy" inert style={frameStyle} />
+      )}
+    </Box>
+  )
+}
+
+const frameStyle = {
+  ...visitor,
+  border: 0,
+  transformOrigin: '0 0',
+  transform: `scale(${thumbnail.scale})`,
+  pointerEvents: 'none',
+  display: 'block',
+} as const
+
+interface AwakePageProps {
+  readonly siteId: string
+  readonly page: SiteCard['pages'][number]
+  readonly address: string
+  readonly link: StageLink
+}
+
+/** The page alive over its picture: with the files that it asks for, and its effects under the pointer. */
+function AwakePage({ siteId, page, address, link }: AwakePageProps) {
   const frame = useRef<HTMLIFrameElement>(null)
+  const [isReady, setReady] = useState(false)
   useEffect(() => {
     const element = frame.current
     if (!element) return
-    const stop = link.listen((message) => void (message.type === 'needs' && giveFiles(link, message.hashes)))
+    const stop = link.listen((message) => {
+      if (message.type === 'ready') setReady(true)
+      if (message.type === 'needs') void giveFiles(link, message.hashes)
+    })
     const disconnect = link.connect(element)
-    // The frame may have been there before the screen listened.
     link.greet()
+    void playIn(link, siteId, page.id).catch(() => undefined)
     return () => {
       stop()
       disconnect()
     }
-  }, [link])
+  }, [link, siteId, page.id])
   return (
     <iframe
       ref={frame}
       src={address}
-      title={`A picture of ${name}`}
+      title={`The page ${page.name}`}
       sandbox="allow-scripts"
       tabIndex={-1}
-      loading="lazy"
       aria-hidden="true"
       inert
-      style={{
-        ...visitor,
-        border: 0,
-        transformOrigin: '0 0',
-        transform: `scale(${thumbnail.scale})`,
-        pointerEvents: 'none',
-        display: 'block',
-      }}
+      style={{ ...frameStyle, position: 'absolute', inset: 0, visibility: isReady ? 'visible' : 'hidden' }}
     />
   )
 }

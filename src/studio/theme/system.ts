@@ -83,6 +83,10 @@ const config = defineConfig({
     'h1, h2, h3, p, ol, ul': { margin: 0, padding: 0 },
     'ol, ul': { listStyle: 'none' },
     ':focus-visible': focusRing,
+    // Where the system has few colours, what is pressed or open is told by a line of its own.
+    '[aria-pressed=true], [aria-expanded=true], [data-state-on]': {
+      '@media (forced-colors: active)': { outline: '2px solid Highlight', outlineOffset: '-2px' },
+    },
   },
   theme: {
     tokens: {
