@@ -124,7 +124,7 @@ test('a page of a builder comes in as files; what is hidden until a script is sh
   stage = await stageOf(page)
   // No choice hangs on a name that the next build changes.
   await page.keyboard.press('p')
-  await clickOnPage(page, stage, '.cards >> nth=0 >> .widget:nth-child(3) h3')
+  await clickOnPage(page, stage, '.cards >> nth=0 >> .item:nth-child(3) h3')
   const choices = page.getByRole('region', { name: 'Which elements' })
   for (const rung of await page.getByRole('region', { name: 'Under the pointer' }).getByRole('button').all()) {
     await rung.click()
@@ -133,7 +133,7 @@ test('a page of a builder comes in as files; what is hidden until a script is sh
   }
   await page
     .getByRole('region', { name: 'Under the pointer' })
-    .getByRole('button', { name: /div\.widget\./ })
+    .getByRole('button', { name: /div\.item\./ })
     .click()
   await choices
     .getByRole('button', { name: /all 24 like it/ })
@@ -151,8 +151,8 @@ test('a page of a builder comes in as files; what is hidden until a script is sh
   await page.reload()
   stage = await stageOf(page)
   const { own } = await openExport(page)
-  await expectLean(own, '.widget-card', 21 * 0.9)
-  await expectLean(own, '.widget-card', 0, 3)
+  await expectLean(own, '.item-card', 21 * 0.9)
+  await expectLean(own, '.item-card', 0, 3)
 })
 
 test('a page in utility classes comes in by pasting, is pointed at by its structure, and carries an effect out again', async ({
@@ -168,7 +168,7 @@ test('a page in utility classes comes in by pasting, is pointed at by its struct
   await drawer.getByRole('button', { name: 'Import pasted HTML' }).click()
   await expect(page.getByRole('button', { name: 'Page: Paths of the hollow' })).toBeVisible()
   await page.keyboard.press('g')
-  await pointAndKeep(page, 'li:nth-child(2) h3', /li\.flex/, /ul > li/)
+  await pointAndKeep(page, 'li:nth-child(2) h3', /li\.stack-3/, /ul > li/)
   const { own } = await openExport(page)
   await expectLean(own, 'ul > li')
 })

@@ -14,9 +14,25 @@ const words =
     ' ',
   )
 const word = (n: number) => words[n % words.length] ?? ''
+const said = [
+  'The path begins behind the mill and follows the water for an hour.',
+  'Bring a lamp, since the lower gate is shut at nine.',
+  'In June the hedges are white, and the lane smells of elder.',
+  'Nobody knows who planted the pear trees along the wall.',
+  'The ferry goes when the bell has rung twice.',
+  'After rain the stones are slow to dry.',
+  'A bench stands where the two streams meet.',
+  'Owls have nested in the barn for thirty years.',
+  'The keeper sells honey on Saturdays, as long as there is any.',
+  'From the ridge one sees the sea on clear mornings.',
+  'Every boat here was built within sight of this pier.',
+  'The old orchard is open to all who shut the gate behind them.',
+]
+/** About so many words of plain sentences. */
 const sentence = (n: number, length = 14) => {
-  const text = Array.from({ length }, (_, i) => word(n * 7 + i * 3 + ((n * i) % 5))).join(' ')
-  return `${text.charAt(0).toUpperCase()}${text.slice(1)}.`
+  const picked: string[] = []
+  for (let i = 0; picked.join(' ').split(' ').length < length; i++) picked.push(said[(n * 5 + i) % said.length] ?? '')
+  return picked.join(' ')
 }
 const many = (count: number, write: (n: number) => string) => Array.from({ length: count }, (_, i) => write(i)).join('\n')
 const picture = (n: number, width = 320, height = 200) =>
@@ -69,20 +85,20 @@ ${many(12, (n) => `      <blockquote><p>${sentence(n + 30, 22)}</p><cite>${word(
 
 /** A page as a builder puts it together: wrappers in wrappers, names that change with every build, styles inline. */
 export function builderMade(): MadePage {
-  const name = (n: number) => `e${(n * 7919 + 104729).toString(36)}`
+  const name = (n: number) => `q${(n * 7919 + 104729).toString(36)}`
   const wrap = (n: number, inner: string) =>
-    `<div class="block ${name(n)} block-row"><div class="block-inner"><div class="col ${name(n + 1)}"><div class="col-inner">${inner}</div></div></div></div>`
+    `<div class="tier ${name(n)} tier-row"><div class="tier-in"><div class="bay ${name(n + 1)}"><div class="bay-in">${inner}</div></div></div></div>`
   const card = (n: number) =>
-    `<div class="widget ${name(n * 3)} widget-card" data-id="${name(n)}" data-tone="hsl(${n * 45} 60% 60%)"><div class="widget-inner"><div class="media ${name(n + 500)}"><figure><img src="${n % 4}.svg" alt=""></figure></div><div class="body"><div class="headline"><h3><span>${word(n)} ${word(n + 3)}</span></h3></div><div class="copy"><p>${sentence(n)}</p></div></div></div></div>`
+    `<div class="item ${name(n * 3)} item-card" data-id="${name(n)}" data-tone="hsl(${n * 45} 60% 60%)"><div class="item-in"><div class="shot ${name(n + 500)}"><figure><img src="${n % 4}.svg" alt=""></figure></div><div class="words"><div class="title"><h3><span>${word(n)} ${word(n + 3)}</span></h3></div><div class="prose"><p>${sentence(n)}</p></div></div></div></div>`
   const html = `<!doctype html><html><head><meta charset="utf-8"><title>Studio Nettle</title><link rel='stylesheet' href='frame.css'><link rel='stylesheet' href='page-118.css'><script>window.boot = 1</script></head><body class="page page-118 ${name(1)}">
-${wrap(10, `<div class="headline hidden-until"><h1>We make quiet places</h1></div>`)}
+${wrap(10, `<div class="title hidden-until"><h1>We make quiet places</h1></div>`)}
 ${many(3, (row) => wrap(row * 20 + 30, `<div class="cards">${many(8, (n) => card(row * 8 + n))}</div>`))}
-${wrap(900, `<div class="copy">${many(10, (n) => `<p>${sentence(n + 60, 18)}</p>`)}</div>`)}
+${wrap(900, `<div class="prose">${many(10, (n) => `<p>${sentence(n + 60, 18)}</p>`)}</div>`)}
 <script src="https://example.org/boot.js"></script></body></html>`
-  const frame = `.block-inner{max-width:1200px;margin:0 auto;padding:20px}.cards{display:grid;grid-template-columns:repeat(4,1fr);gap:20px}.widget-card{background:#fff;border-radius:8px;overflow:hidden;box-shadow:0 2px 8px #0002}.media img{display:block;width:100%}.hidden-until{opacity:0}body{margin:0;background:#ecebe8;font:16px sans-serif}${many(240, (n) => `.${name(n)}{padding:${n % 9}px;margin-top:${n % 4}px}`)}`
+  const frame = `.tier-in{max-width:1200px;margin:0 auto;padding:20px}.cards{display:grid;grid-template-columns:repeat(4,1fr);gap:20px}.item-card{background:#fff;border-radius:8px;overflow:hidden;box-shadow:0 2px 8px #0002}.shot img{display:block;width:100%}.hidden-until{opacity:0}body{margin:0;background:#ecebe8;font:16px sans-serif}${many(240, (n) => `.${name(n)}{padding:${n % 9}px;margin-top:${n % 4}px}`)}`
   const pageSheet = many(
     300,
-    (n) => `.page-118 .${name(n + 40)} .col-inner{border-top:${n % 2}px solid #${String(200 + n)};letter-spacing:${n % 3}px}`,
+    (n) => `.page-118 .${name(n + 40)} .bay-in{border-top:${n % 2}px solid #${String(200 + n)};letter-spacing:${n % 3}px}`,
   )
   return {
     html,
@@ -94,19 +110,19 @@ ${wrap(900, `<div class="copy">${many(10, (n) => `<p>${sentence(n + 60, 18)}</p>
 /** A page dressed in utility classes, which say how everything looks and nothing of what it is. */
 export function utilityDressed(): MadePage {
   const card = (n: number) =>
-    `<li class="flex flex-col gap-3 p-4 rounded-lg bg-white shadow md:w-1/2"><div class="relative overflow-hidden rounded-md"><div class="w-full h-32 bg-slate-300"></div></div><div class="flex items-center justify-between"><h3 class="text-lg font-bold">${word(n)}</h3><span class="text-sm text-gray-500">${n + 3} km</span></div><p class="text-sm leading-6">${sentence(n)}</p><a href="#${n}" class="inline-flex items-center px-3 py-2 text-sm"><svg viewBox="0 0 9 9" width="9" height="9"><path d="M0 0l9 4.5L0 9z"/></svg><span>Go there</span></a></li>`
+    `<li class="stack-3 inset-4 round-8 ground-1 cast wide:half"><div class="held round-6"><div class="full tall-32 ground-3"></div></div><div class="line apart"><h3 class="letters-18 weight-7">${word(n)}</h3><span class="letters-14 faint-5">${n + 3} km</span></div><p class="letters-14 leading-24">${sentence(n)}</p><a href="#${n}" class="line-in inset-x-3 inset-y-2 letters-14"><svg viewBox="0 0 9 9" width="9" height="9"><path d="M0 0l9 4.5L0 9z"/></svg><span>Go there</span></a></li>`
   const html = `<!doctype html>
 <html lang="en"><head><title>Paths of the hollow</title>
 <style>body { font-family: sans-serif; color: #26313d } a { color: inherit }</style></head>
-<body class="m-0 bg-slate-100">
-<header class="flex items-center justify-between px-6 py-4"><strong class="text-lg">Paths</strong><nav class="flex gap-4">${many(5, (n) => `<a href="#n${n}" class="text-sm">${word(n)}</a>`)}</nav></header>
-<main class="px-6 py-4"><h1 class="text-lg font-bold">Walks for a day</h1>
-<ul class="grid grid-cols-4 gap-4 m-0 p-0">
+<body class="bare-0 ground-2">
+<header class="line apart inset-x-6 inset-y-4"><strong class="letters-18">Paths</strong><nav class="line space-4">${many(5, (n) => `<a href="#n${n}" class="letters-14">${word(n)}</a>`)}</nav></header>
+<main class="inset-x-6 inset-y-4"><h1 class="letters-18 weight-7">Walks for a day</h1>
+<ul class="tracks-4 space-4 bare-0">
 ${many(28, card)}
 </ul></main>
-<footer class="px-6 py-4 text-sm">${sentence(3)}</footer>
+<footer class="inset-x-6 inset-y-4 letters-14">${sentence(3)}</footer>
 </body></html>`
-  const css = `.flex{display:flex}.flex-col{flex-direction:column}.grid{display:grid}.grid-cols-4{grid-template-columns:repeat(4,1fr)}.gap-3{gap:12px}.gap-4{gap:16px}.p-0{padding:0}.p-4{padding:16px}.m-0{margin:0}.px-6{padding-inline:24px}.py-4{padding-block:16px}.rounded-lg{border-radius:8px}.bg-white{background:#fff}.bg-slate-100{background:#eef1f4}.bg-slate-300{background:#cbd3dc}.h-32{height:128px}.w-full{width:100%}.text-sm{font-size:14px}.text-lg{font-size:18px}.font-bold{font-weight:700}.items-center{align-items:center}.justify-between{justify-content:space-between}\n@media (min-width:40px){.md\\:w-1\\/2{min-width:50%}}\nli{list-style:none}\n${many(420, (n) => `.mt-${n}{margin-top:${n * 4}px}.pl-${n}{padding-left:${n * 2}px}`)}`
+  const css = `.line{display:flex;align-items:center}.apart{justify-content:space-between}.stack-3{display:flex;flex-direction:column;gap:12px}.tracks-4{display:grid;grid-template-columns:repeat(4,1fr)}.space-4{gap:16px}.bare-0{margin:0;padding:0}.inset-4{padding:16px}.inset-x-6{padding-inline:24px}.inset-y-4{padding-block:16px}.round-8{border-radius:8px}.ground-1{background:#fff}.ground-2{background:#eef1f4}.ground-3{background:#cbd3dc}.tall-32{height:128px}.full{width:100%}.letters-14{font-size:14px}.letters-18{font-size:18px}.weight-7{font-weight:700}\n@media (min-width:40px){.wide\\:half{min-width:50%}}\nli{list-style:none}\n${many(420, (n) => `.above-${n}{margin-top:${n * 4}px}.before-${n}{padding-left:${n * 2}px}`)}`
   return { html, sheets: { 'pasted.css': css }, pictures: {} }
 }
 

@@ -28,7 +28,7 @@ export function PreviewAs() {
   const choose = (value: string) => {
     const known = visitors.find((each) => each.value === value)
     if (value === 'window') return void openPreview(studio)
-    if (value === 'phone') return view.update({ drawer: 'phone' })
+    if (value === 'on a phone') return view.update({ drawer: 'phone' })
     const usual = usualWindows.find((each) => each.words === value)
     if (known) return view.update({ visitor: known.value })
     if (usual) return view.update({ windows: [{ width: usual.width, height: usual.height }] })
@@ -70,7 +70,7 @@ export function PreviewAs() {
               </Menu.Item>
               <Menu.Separator />
               <Menu.Item value="window">Open a preview in another window</Menu.Item>
-              <Menu.Item value="phone">On a phone …</Menu.Item>
+              <Menu.Item value="on a phone">On a phone …</Menu.Item>
             </Menu.Content>
           </Menu.Positioner>
         </Portal>
