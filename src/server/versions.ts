@@ -4,7 +4,7 @@ import { cutText } from '../core/site/text'
 import type { Site } from '../core/site/site'
 import { inTransaction, withDatabase } from './database'
 import { Problem } from './problem'
-import { noSuchSite, readDocument, writeSite } from './sites'
+import { noSuchPage, noSuchSite, readDocument, readSource, writeSite } from './sites'
 
 const selectVersions =
   'SELECT revision, UNIX_TIMESTAMP(saved_at) * 1000 AS saved_at, done, name FROM site_revisions WHERE site_id = ? ORDER BY revision DESC'
@@ -64,4 +64,12 @@ export async function restoreReadable(id: string): Promise<void> {
     const revision = Math.max(Number(row.revision), Number(rows[0]?.revision ?? 0)) + 1
     await db.query(insertVersion, [id, revision, await writeSite(db, { id, revision, site })])
   })
+}
+
+/** A page as it was in a version of its site. Throws a 404 Problem where there is no such version, or no such page in it. */
+export async function readPageOfVersion(siteId: string, pageId: string, revision: number) {
+  const site = await readVersion(siteId, revision)
+  const page = site.pages.find(({ id }) => id === pageId)
+  if (!page) throw noSuchPage()
+  return { site, page, html: await readSource(page.source) }
 }

@@ -7,12 +7,13 @@ import type { Edit } from '../../core/site/edit'
 import { diff, isSame } from '../../core/site/patch'
 import { siteSchema, type Site } from '../../core/site/site'
 import { notify } from '../commands'
-import { useSite, useStudio } from '../context'
+import { usePage, useSite, useStudio } from '../context'
 import { Drawer } from '../Drawer'
 import { useObservable } from '../store/observable'
 import { reach } from '../store/reach'
 import { Button } from '../theme/controls'
 import { NamedField } from '../theme/NamedField'
+import { visitor as usualWindow } from '../visitor'
 
 const listSchema = z.array(z.object({ revision: z.number().int(), savedAt: z.string(), done: z.string(), name: z.string().nullable() }))
 type Version = z.infer<typeof listSchema>[number]
@@ -122,6 +123,7 @@ function VersionRow({
       </Flex>
       {seen && (
         <Box fontSize="13px" pb="4px" pt="4px">
+          <ThenAndNow then={seen} revision={revision} />
           <NamedField
             label={`Name of the version of ${time}`}
             placeholder="Name, to keep it for ever"
@@ -152,6 +154,53 @@ function VersionRow({
         </Box>
       )}
     </Box>
+  )
+}
+
+/** How wide the page is shown as it was and as it is, px. */
+const shownWidth = 176
+
+/** The page that is seen as it was in a version, and as it is saved now: both at rest, without script. */
+function ThenAndNow({ then, revision }: { readonly then: Site; readonly revision: number }) {
+  const { store } = useStudio()
+  const page = usePage()
+  const was = then.pages.find(({ id }) => id === page.id)
+  const address = `/frame/${store.id}/${page.id}?visit=noscript`
+  const scale = shownWidth / usualWindow.width
+  return (
+    <Flex gap="12px" mb="8px">
+      {[
+        { words: 'Then', source: was && `${address}&version=${revision}` },
+        { words: 'Now', source: `${address}&of=${page.source.slice(0, 8)}` },
+      ].map(({ words, source }) => (
+        <Box key={words} width={`${shownWidth}px`}>
+          <Box color="soft" mb="3px">
+            {words}
+          </Box>
+          <Box
+            height={`${usualWindow.height * scale}px`}
+            overflow="hidden"
+            border="1px solid"
+            borderColor="edge"
+            background="white"
+            color="black"
+          >
+            {source === undefined ? (
+              <Box p="8px">This page was not there yet.</Box>
+            ) : (
+              <iframe
+                src={source}
+                title={`The page ${page.name}, ${words.toLowerCase()}`}
+                sandbox=""
+                tabIndex={-1}
+                inert
+                style={{ ...usualWindow, border: 0, display: 'block', transformOrigin: '0 0', transform: `scale(${scale})` }}
+              />
+            )}
+          </Box>
+        </Box>
+      ))}
+    </Flex>
   )
 }
 

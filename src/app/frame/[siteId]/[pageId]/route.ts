@@ -7,17 +7,22 @@ import { framePolicy, scriptlessPolicy, withAgent, withFiles } from '@/server/fr
 import { checkIdentifiers } from '@/server/identifiers'
 import { answerPage } from '@/server/problem'
 import { readPage } from '@/server/sites'
+import { readPageOfVersion } from '@/server/versions'
 
 interface Context {
   readonly params: Promise<{ siteId: string; pageId: string }>
 }
 
-/** The page for the studio's frame; with `?visit=noscript` as a visitor without script has it, our effects' styles included. */
+/** The page for the studio's frame; with `?visit=noscript` as a visitor without script has it, our effects' styles included, and then of an earlier version too. */
 export function GET(request: Request, { params }: Context) {
   return answerPage(async () => {
     const { siteId, pageId } = checkIdentifiers(await params)
-    const { site, page, html } = await readPage(siteId, pageId)
-    const isScriptless = new URL(request.url).searchParams.get('visit') === 'noscript'
+    const { searchParams } = new URL(request.url)
+    const isScriptless = searchParams.get('visit') === 'noscript'
+    const version = Number(searchParams.get('version') ?? NaN)
+    const { site, page, html } = await (isScriptless && Number.isSafeInteger(version)
+      ? readPageOfVersion(siteId, pageId, version)
+      : readPage(siteId, pageId))
     const nonce = isScriptless ? undefined : randomBytes(18).toString('base64')
     const source = isScriptless ? await exportPage(site, page, html) : html
     const copy = await copyPage(site, page, source, nonce)
