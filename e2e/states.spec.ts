@@ -330,6 +330,7 @@ test.describe('a note', () => {
     await alone.mouse.move(10, 600)
     await alone.evaluate(() => (document.activeElement as HTMLElement).blur())
     await alone.locator('.term').first().focus()
+    await eventually(() => isOpen(alone)).toBe(true)
     await alone.keyboard.press('Tab')
     expect(await alone.evaluate(() => document.activeElement?.className)).toBe('inner')
     expect(await isOpen(alone)).toBe(true)

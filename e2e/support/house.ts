@@ -40,7 +40,14 @@ export async function openHouse(): Promise<House & { close: () => Promise<void> 
   const start = async () => {
     database = await startDatabase({ program, folder, port: database.connection.port })
   }
-  const query: House['query'] = async (sql, values = []) => {
+  /** One after another: a socket takes only so many connections at once. */
+  let turn: Promise<unknown> = Promise.resolve()
+  const query: House['query'] = (sql, values) => {
+    const asked = turn.then(() => ask(sql, values))
+    turn = asked.catch(() => undefined)
+    return asked
+  }
+  const ask: House['query'] = async (sql, values = []) => {
     const connection = await createConnection(database.connection)
     try {
       const [rows] = await connection.query(sql, [...values])
