@@ -241,3 +241,15 @@ test('a colour is picked on a plane and by key, from the custom properties of th
   await page.getByRole('button', { name: 'OKLCH' }).click()
   await eventually(() => swatch.getAttribute('aria-label')).toMatch(/^The colour of the light: oklch\(0\.\d+ 0\.\d+ 2\d\d/)
 })
+
+test('a page on which no effect is has no caption of one, also when it has only just come', async ({ page, house }) => {
+  await page.goto(await house.addSite('turned', cardsPage, both))
+  await stageOf(page)
+  await expect(page.getByRole('region', { name: 'Caption of effect 1' })).toBeVisible()
+  await page.getByRole('button', { name: /^Page: / }).click()
+  await page.getByRole('menuitem', { name: 'New blank page' }).click()
+  await expect(page.getByText('Or choose an effect at the left to tune it.')).toBeVisible()
+  await page.getByRole('button', { name: /^Page: / }).click()
+  await page.getByRole('menuitem', { name: 'A page' }).click()
+  await expect(page.getByRole('region', { name: 'Caption of effect 1' })).toBeVisible()
+})

@@ -49,7 +49,7 @@ test('pictures of the main views', async ({ page, house }) => {
   await page.getByRole('button', { name: 'History', exact: true }).click()
   await settle(page)
   await page.getByRole('complementary', { name: 'History' }).getByRole('button', { name: 'Show changes' }).last().click()
-  await settle(page)
+  await page.waitForTimeout(9000)
   await page.screenshot({ path: `${folder}/history.png` })
 
   for (const [name, path, effect, select, nth, u, v] of [

@@ -48,7 +48,8 @@ export function hearHandling({ page, numbers, overlay, pointing, copyable, isBus
   page.addEventListener(
     'click',
     (event) => {
-      if (pointing.isOn() || isBusy() || onNumber(event, false) || !(event.target instanceof Element)) return
+      // A click that chose something was for that.
+      if (event.defaultPrevented || pointing.isOn() || isBusy() || onNumber(event, false) || !(event.target instanceof Element)) return
       const shown = overlay.shown()
       for (let each: Element | null = event.target; each && each !== page.body; each = each.parentElement) if (shown.has(each)) return
       const number = numbers.of(event.target)

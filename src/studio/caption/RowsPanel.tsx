@@ -151,7 +151,16 @@ function SectionRows({ section, controls, isSearching, effect, kind, onRefusal, 
   return (
     <Box as="section" aria-label={section} borderTop="1px solid" borderColor="hairline" mt="5px" pt="3px">
       <Box as="h3">
-        <Button variant="quiet" minHeight="27px" ml="-7px" fontSize="14px" fontWeight="600" aria-expanded={isOpen} onClick={toggle}>
+        <Button
+          variant="quiet"
+          minHeight="27px"
+          ml="-7px"
+          fontSize="14px"
+          fontWeight="600"
+          aria-expanded={isOpen}
+          onClick={toggle}
+          css={{ '&[aria-expanded=true]:not(:hover)': { background: 'transparent', borderColor: 'transparent' } }}
+        >
           <Chevron size={14} aria-hidden="true" /> {section}
           {!isOpen && changed > 0 && (
             <Box as="span" fontWeight="400" fontSize="13px" color="soft">

@@ -28,6 +28,16 @@ export function firstHere(site: Site, page: Pick<Page, 'id'>, counts: Counts): E
   return here.find((effect) => playsOn(effect, page.id)) ?? here[0]
 }
 
+/** Selects the first effect of the page that is seen, where none is selected that is on it. */
+export function selectHere({ store, view }: Pick<Studio, 'store' | 'view'>): void {
+  const { site } = store.history.get()
+  const { selected, counts } = view.get()
+  const page = pageOf({ store, view })
+  const effect = site.effects.find(({ id }) => id === selected)
+  if (!effect || !isHere(effect, page, counts))
+    view.update({ selected: firstHere(site, page, counts)?.id ?? null, chosen: [], touched: null })
+}
+
 /** The effects that are chosen in the list, or the selected one; in the order of effects. */
 export function chosenEffects({ store, view }: Pick<Studio, 'store' | 'view'>): readonly Effect[] {
   const { chosen, selected } = view.get()

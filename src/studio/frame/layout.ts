@@ -16,9 +16,10 @@ export const fitted: Zoom = { scale: 'fit', x: 0, y: 0 }
 /** How large and how small a page is shown. */
 export const zoomRange = { least: 0.1, most: 4 } as const
 
-/** What is kept free around the windows, and between them, px. */
+/** What is kept free around the windows, and between them; and what a title above a window takes, px. */
 const margin = 10
-const gap = 14
+const plainGap = 14
+const titleHigh = 26
 /** A panel beside the page is so wide at least, and has more where the page leaves it, px. */
 export const narrowPanel = 300
 const widePanel = 580
@@ -48,7 +49,7 @@ interface LaidOut {
 }
 
 /** The scale at which these windows fit, one beside the other or one above the other. */
-const fitOf = (windows: readonly WindowSize[], room: WindowSize, isStacked: boolean): number => {
+const fitOf = (windows: readonly WindowSize[], room: WindowSize, isStacked: boolean, gap: number): number => {
   const [along, across] = isStacked ? (['height', 'width'] as const) : (['width', 'height'] as const)
   const sum = windows.reduce((total, each) => total + each[along], 0)
   const most = Math.max(...windows.map((each) => each[across]))
@@ -57,21 +58,27 @@ const fitOf = (windows: readonly WindowSize[], room: WindowSize, isStacked: bool
 
 /** Lays the windows out. One window leaves room for a panel beside it; several have all there is but a panel that belongs to them. */
 export function layOutPlate({ space, windows, zoom = fitted, panel = 0 }: LaidOut): PlateLayout {
-  const room = { width: Math.max(1, space.width - 2 * margin), height: Math.max(1, space.height - 2 * margin) }
   const isOne = windows.length === 1
-  const whole = fitOf(windows, room, false)
+  // Windows that are compared have titles.
+  const title = isOne || panel === 0 ? 0 : titleHigh
+  const gap = Math.max(plainGap, title)
+  const room = { width: Math.max(1, space.width - 2 * margin), height: Math.max(1, space.height - 2 * margin - title) }
+  const whole = fitOf(windows, room, false, gap)
   const free = room.width - (windows[0]?.width ?? 0) * Math.min(1, whole)
   const beside = isOne ? Math.min(widePanel, Math.max(narrowPanel, free)) : panel
   const left = { ...room, width: Math.max(1, room.width - beside) }
-  const isStacked = !isOne && panel > 0 && fitOf(windows, left, true) > fitOf(windows, left, false)
-  const fit = Math.min(1, isOne ? Math.max(Math.min(whole, leastFit), fitOf(windows, left, false)) : fitOf(windows, left, isStacked))
+  const isStacked = !isOne && panel > 0 && fitOf(windows, left, true, gap) > fitOf(windows, left, false, gap)
+  const fit = Math.min(
+    1,
+    isOne ? Math.max(Math.min(whole, leastFit), fitOf(windows, left, false, gap)) : fitOf(windows, left, isStacked, gap),
+  )
   const scale = zoom.scale === 'fit' ? fit : zoom.scale
   const sizes = windows.map(({ width, height }) => ({ width: width * scale, height: height * scale }))
   const all = {
     width: isStacked ? Math.max(...sizes.map(({ width }) => width)) : sizes.reduce((sum, { width }) => sum + width + gap, -gap),
     height: isStacked ? sizes.reduce((sum, { height }) => sum + height + gap, -gap) : Math.max(...sizes.map(({ height }) => height)),
   }
-  const start = { left: startAt(all.width, left.width, zoom.x), top: startAt(all.height, left.height, zoom.y) }
+  const start = { left: startAt(all.width, left.width, zoom.x), top: title + startAt(all.height, left.height, zoom.y) }
   const before = (index: number, side: 'width' | 'height') => sizes.slice(0, index).reduce((sum, each) => sum + each[side] + gap, 0)
   return {
     scale,

@@ -11,6 +11,7 @@ import { changeMode, poseSelected, takeEdge, tellMode } from './holding'
 import { climb, recipeEffect } from '../point/commands'
 import { chosenTarget, triedSelect } from '../point/target'
 import { pageOf, usePage, useSelected, useSite, useStudio, useView, type Studio } from '../context'
+import { selectHere } from '../effects/commands'
 import { pasteEffect, tellCopied, textOfEffects } from '../effects/effect-text'
 import { keyOf } from '../registry'
 import { editMarkup } from '../markup/commands'
@@ -169,7 +170,10 @@ export function useStageTalk(): void {
       ])
       if (!isCurrent) return
       const isSame = JSON.stringify(overlaps) === JSON.stringify(view.get().overlaps)
+      const known = [...view.get().counts.values()].some((each) => each !== null && page.id in each)
       view.update({ counts: new Map(Object.entries(counts)), ...(isSame ? {} : { overlaps }) })
+      // Of a page that has just come it is known only now what is on it.
+      if (!known) selectHere(studio)
     }
     ask().catch(
       (error: unknown) => isCurrent && notify(studio, error instanceof Error ? error.message : 'The pages of this site could not be read.'),
@@ -177,7 +181,7 @@ export function useStageTalk(): void {
     return () => {
       isCurrent = false
     }
-  }, [studio, link, search, store, view, sources, selects, targets])
+  }, [studio, link, search, store, view, page.id, sources, selects, targets])
   useEffect(() => {
     let isCurrent = true
     const ask = async () => {

@@ -5,20 +5,16 @@ import type { Bundle, Page, Site } from '../../core/site/site'
 import { cutText } from '../../core/site/text'
 import { notify } from '../commands'
 import { pageOf, type Studio } from '../context'
-import { firstHere, isHere } from '../effects/commands'
+import { selectHere } from '../effects/commands'
 import { nothingUnseen } from '../store/view-store'
 import { sendFiles, type Brought } from './send'
 
 /** Shows another page of the site. */
 export function openPage({ view, store }: Studio, id: string): void {
   if (id === view.get().page) return
-  const { selected, counts } = view.get()
-  const { site } = store.history.get()
-  const effect = site.effects.find((each) => each.id === selected)
-  // The caption is of something that is on the page.
-  const next = effect && isHere(effect, { id }, counts) ? effect : firstHere(site, { id }, counts)
-  view.update({ selected: next?.id ?? null, chosen: [], touched: null })
   view.update({ page: id, unseen: nothingUnseen, findings: null, matches: null, described: null, trial: null })
+  // The caption is of something that is on the page.
+  selectHere({ store, view })
   window.history.replaceState(null, '', `/studio/${store.id}/${id}`)
 }
 
