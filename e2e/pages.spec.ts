@@ -4,9 +4,10 @@ import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import type { Locator, Page } from '@playwright/test'
 import { strFromU8, unzipSync, zipSync } from 'fflate'
+import { openStarter } from './support/acts'
 import { eventually, expect, test } from './support/house'
 import { builderMade, handWritten, utilityDressed, zipOf, filesOf } from './support/made-pages'
-import { cardsPage, clickOnPage, countOfEffect, leanOf, stageOf, tiltOnCards } from './support/stage'
+import { cardsPage, countOfEffect, clickOnPage, leanOf, onScreen, stageOf, tiltOnCards } from './support/stage'
 
 const drawerOf = (page: Page) => page.getByRole('complementary', { name: 'Pages' })
 
@@ -399,4 +400,26 @@ test('a page begins blank or with a starter, and the site is renamed where one w
   await page.goto(house.address)
   await page.goto(house.address)
   await expect(page.getByRole('region', { name: 'Ferry pier' })).toContainText('3 pages')
+})
+
+test('the history shows the page as it was beside the page as it is', async ({ page, house }) => {
+  const { frame } = await openStarter(page, house, 'card')
+  const heading = frame.locator('.card h3').first()
+  const before = await heading.innerText()
+  const { x, y } = await heading.evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
+  const at = await onScreen(page, x + 20, y + 8)
+  await page.mouse.dblclick(at.x, at.y)
+  await page.keyboard.press('Control+a')
+  await page.keyboard.type('Another name')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('button', { name: /^Undo: / })).toBeVisible()
+  await expect(page.getByRole('status').filter({ hasText: /^· saved$/ })).toBeVisible()
+  await page.getByRole('button', { name: 'History', exact: true }).click()
+  await page.getByRole('complementary', { name: 'History' }).getByRole('button', { name: 'Show changes' }).last().click()
+  const shown = (of: RegExp) => {
+    const one = page.frames().find((each) => of.test(each.url()))
+    return one ? one.locator('.card h3').first().innerText().catch(() => '') : '' // prettier-ignore
+  }
+  await eventually(() => shown(/visit=noscript&version=\d/)).toBe(before)
+  await eventually(() => shown(/visit=noscript&of=/)).toBe('Another name')
 })

@@ -7,7 +7,7 @@ import { stepIn } from './point/step-in'
 import { keyNamed } from './key-names'
 import { commands, groups, type Command } from './registry'
 import { useObservable } from './store/observable'
-import { Field } from './theme/controls'
+import { SearchField } from './theme/SearchField'
 
 interface Line {
   readonly key: string
@@ -82,24 +82,19 @@ export function CommandsDrawer() {
   return (
     <Drawer label="Commands" title="Commands and keys">
       <Box px="14px" pt="10px">
-        <Field
+        <SearchField
           ref={field}
-          type="search"
-          aria-label="Find a command"
+          label="Find a command"
           placeholder="Find: undo, zoom, distance …"
           value={search}
           width="100%"
-          onChange={({ currentTarget }) => setSearch(currentTarget.value)}
-          onKeyDown={(event) => {
-            event.stopPropagation()
+          onSearch={setSearch}
+          onKey={(event) => {
             const [first] = found.flatMap(({ lines }) => lines.flatMap(({ command }) => (command ? [command] : [])))
             if (event.key === 'Enter' && first && search.trim() !== '') run(first)
             if (event.key === 'ArrowDown' && list.current && stepIn(list.current, 'Home')) event.preventDefault()
-            if (event.key !== 'Escape') return
-            if (search === '') studio.view.update({ drawer: null })
-            else setSearch('')
+            if (event.key === 'Escape') studio.view.update({ drawer: null })
           }}
-          _placeholder={{ color: 'soft', opacity: 1 }}
         />
       </Box>
       <Box ref={list} px="14px" py="8px" fontSize="14px" onKeyDown={onKeys}>

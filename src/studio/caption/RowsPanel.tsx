@@ -11,7 +11,8 @@ import { withBindings } from '../../core/site/bindings'
 import { changeSettings } from '../commands'
 import { addRole } from '../point/commands'
 import { useSelected, useSite, useStudio, useView } from '../context'
-import { Button, Field } from '../theme/controls'
+import { Button } from '../theme/controls'
+import { SearchField } from '../theme/SearchField'
 import { ControlWord } from './ControlWord'
 import { NamedValues } from './NamedValues'
 import { NameField } from './NameField'
@@ -63,21 +64,14 @@ function RowsOf({ effect, kind, number }: RowsOfProps) {
           </Box>
           {effect.name}
         </Box>
-        <Field
-          type="search"
-          aria-label="Find a row"
+        <SearchField
+          label="Find a row"
           placeholder="Find a row"
           value={search}
-          onChange={({ currentTarget }) => setSearch(currentTarget.value)}
-          onKeyDown={(event) => {
-            if (event.key !== 'Escape' || search === '') return
-            event.stopPropagation()
-            setSearch('')
-          }}
+          onSearch={setSearch}
           width="112px"
           minHeight="25px"
           fontSize="13px"
-          _placeholder={{ color: 'soft', opacity: 1 }}
         />
         <Button variant="quiet" px="4px" aria-label="Close these rows" onClick={() => view.update({ rowsOpen: false })}>
           <X size={16} aria-hidden="true" />

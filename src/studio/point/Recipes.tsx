@@ -1,7 +1,7 @@
 // The recipes, in a browser of their own: what suits the chosen element first, then family by family. Touching one plays it on the chosen
 // element, choosing one keeps it. All of it goes by keyboard: typing searches, arrows go from one to the next.
 import { Box, Flex, Grid, chakra } from '@chakra-ui/react'
-import { memo, useEffect, useMemo, useRef, useState, type KeyboardEvent, type RefObject } from 'react'
+import { memo, useEffect, useMemo, useRef, useState, type ComponentProps, type KeyboardEvent, type ReactNode } from 'react'
 import { families, findKind, kinds, type AnyKind } from '../../core/effect/kinds'
 import type { Recipe } from '../../core/effect/kind'
 import { findRecipes, type FoundRecipes } from '../../core/effect/find-recipes'
@@ -9,7 +9,8 @@ import { addRecipe } from './commands'
 import { stepIn } from './step-in'
 import { useStudio, useView } from '../context'
 import { listPresets, putPreset, type KeptPreset } from '../presets/commands'
-import { Button, Field } from '../theme/controls'
+import { Button } from '../theme/controls'
+import { SearchField } from '../theme/SearchField'
 import { RecipeSample } from './RecipeSample'
 
 /** Recipes under one heading; without one, where they are ordered by a search. */
@@ -57,7 +58,19 @@ export function Recipes() {
   return (
     <Flex as="section" aria-label="Recipes" direction="column" minWidth="0" minHeight="0" flex="1">
       <Box px="12px" pt="8px">
-        <SearchField field={field} search={search} onSearch={setSearch} onDown={() => list.current && stepIn(list.current, 'Home')} />
+        <SearchField
+          ref={field}
+          label="Find a recipe"
+          placeholder="Find: parallax, flashlight …"
+          value={search}
+          data-takes-letters
+          onSearch={setSearch}
+          onKey={(event) => {
+            if (event.key === 'ArrowDown' && list.current && stepIn(list.current, 'Home')) event.preventDefault()
+          }}
+          width="100%"
+          minHeight="29px"
+        />
         {!isSearching && (
           <Flex wrap="wrap" gap="1px" mt="3px" ml="-6px" role="group" aria-label="Go to a family">
             {parts.map(({ title }) => (
@@ -102,39 +115,6 @@ export function Recipes() {
   )
 }
 
-interface SearchFieldProps {
-  readonly field: RefObject<HTMLInputElement | null>
-  readonly search: string
-  readonly onSearch: (search: string) => void
-  readonly onDown: () => void
-}
-
-function SearchField({ field, search, onSearch, onDown }: SearchFieldProps) {
-  return (
-    <Field
-      ref={field}
-      type="search"
-      aria-label="Find a recipe"
-      placeholder="Find: parallax, flashlight …"
-      value={search}
-      data-takes-letters
-      onChange={({ currentTarget }) => onSearch(currentTarget.value)}
-      onKeyDown={(event) => {
-        if (event.key === 'ArrowDown') {
-          event.preventDefault()
-          onDown()
-        }
-        if (event.key !== 'Escape' || search === '') return
-        event.stopPropagation()
-        onSearch('')
-      }}
-      width="100%"
-      minHeight="29px"
-      _placeholder={{ color: 'soft', opacity: 1 }}
-    />
-  )
-}
-
 /** What was used lately, to be used again. */
 function Lately() {
   const studio = useStudio()
@@ -144,33 +124,47 @@ function Lately() {
     const recipe = findKind(kindId)?.recipes.find((each) => each.id === id)
     return recipe ? [{ name, kindId, recipe }] : []
   })
-  if (recipes.length === 0) return null
+  const attempt = (name: string | null) => studio.view.update({ trial: name })
   return (
-    <Box as="section" aria-label="Used lately" pt="6px">
+    <Chips title="Used lately">
+      {recipes.map(({ name, kindId, recipe }) => (
+        <Chip
+          key={name}
+          aria-label={`Used lately: ${recipe.title}`}
+          onMouseEnter={() => attempt(name)}
+          onFocus={() => attempt(name)}
+          onBlur={() => attempt(null)}
+          onClick={() => addRecipe(studio, kindId, recipe.id)}
+        >
+          {recipe.title}
+        </Chip>
+      ))}
+    </Chips>
+  )
+}
+
+/** A line of short names under a heading; nothing where there are none. */
+function Chips({ title, children }: { readonly title: string; readonly children: readonly ReactNode[] }) {
+  if (children.length === 0) return null
+  return (
+    <Box as="section" aria-label={title} pt="6px">
       <Box as="h2" fontSize="13px" fontWeight="600" color="soft" mb="3px">
-        Used lately
+        {title}
       </Box>
       <Flex wrap="wrap" gap="4px">
-        {recipes.map(({ name, kindId, recipe }) => (
-          <Button
-            key={name}
-            data-step
-            minHeight="25px"
-            px="8px"
-            fontSize="13px"
-            aria-label={`Used lately: ${recipe.title}`}
-            onMouseEnter={() => studio.view.update({ trial: name })}
-            onFocus={() => studio.view.update({ trial: name })}
-            onBlur={() => studio.view.update({ trial: null })}
-            onClick={() => addRecipe(studio, kindId, recipe.id)}
-          >
-            {recipe.title}
-          </Button>
-        ))}
+        {children}
       </Flex>
     </Box>
   )
 }
+
+const Chip = ({ children, ...rest }: ComponentProps<typeof Button>) => (
+  <Button data-step minHeight="25px" px="8px" fontSize="13px" maxWidth="100%" {...rest}>
+    <Box as="span" truncate>
+      {children}
+    </Box>
+  </Button>
+)
 
 /** The designer's own presets, by name; what else can be done with them stands under their tab. */
 function Presets({ search }: { readonly search: string }) {
@@ -188,32 +182,14 @@ function Presets({ search }: { readonly search: string }) {
     }
   }, [])
   const found = presets.filter(({ preset }) => preset.name.toLowerCase().includes(search.toLowerCase())).slice(0, 8)
-  if (found.length === 0) return null
   return (
-    <Box as="section" aria-label="Presets" pt="6px">
-      <Box as="h2" fontSize="13px" fontWeight="600" color="soft" mb="3px">
-        Your presets
-      </Box>
-      <Flex wrap="wrap" gap="4px">
-        {found.map(({ id, preset }) => (
-          <Button
-            key={id}
-            data-step
-            minHeight="25px"
-            px="8px"
-            fontSize="13px"
-            maxWidth="100%"
-            aria-label={`Preset: ${preset.name}`}
-            title={preset.name}
-            onClick={() => putPreset(studio, preset)}
-          >
-            <Box as="span" truncate>
-              {preset.name}
-            </Box>
-          </Button>
-        ))}
-      </Flex>
-    </Box>
+    <Chips title="Your presets">
+      {found.map(({ id, preset }) => (
+        <Chip key={id} aria-label={`Preset: ${preset.name}`} title={preset.name} onClick={() => putPreset(studio, preset)}>
+          {preset.name}
+        </Chip>
+      ))}
+    </Chips>
   )
 }
 
