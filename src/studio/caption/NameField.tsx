@@ -1,4 +1,4 @@
-// The name of an effect, as the index of effects shows it.
+// The name of an effect, as the list of effects shows it.
 import { Flex, chakra } from '@chakra-ui/react'
 import type { Effect } from '../../core/site/site'
 import { duplicateEffects } from '../effects/commands'
