@@ -16,7 +16,8 @@ test('the stand-in pointer goes through the thread again where it is dragged alo
   const lean = () => leanOf(frame, '.card', 0).then(({ rotateY }) => rotateY)
   await movePointer(page, 80, 180, 2)
   await eventually(lean).toBeLessThan(-6)
-  await page.waitForTimeout(700)
+  // So long that it is there two seconds later, however quick the rest is.
+  await page.waitForTimeout(1600)
   await movePointer(page, 290, 180, 2)
   await eventually(lean).toBeGreaterThan(6)
   await page.waitForTimeout(300)

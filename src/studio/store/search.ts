@@ -30,6 +30,12 @@ export function makeSearch(makeWorker: () => Worker): Search {
         waiting.get(data.id)?.(data.answer as never)
         waiting.delete(data.id)
       })
+      // One that could not be loaded, as when the server is away, answers nobody: the next question begins another.
+      worker.addEventListener('error', (event) => {
+        event.preventDefault()
+        worker = undefined
+        told.clear()
+      })
     }
     worker.postMessage(message)
   }
