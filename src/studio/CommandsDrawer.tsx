@@ -1,6 +1,7 @@
 // Every command by name, with its key: found by typing, and run from here. Keys work while the focus is in the page too, and never while something is typed.
 import { Box, Flex, chakra } from '@chakra-ui/react'
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
+import { hasWords } from '../core/site/text'
 import { useStudio, useView } from './context'
 import { Drawer } from './Drawer'
 import { stepIn } from './point/step-in'
@@ -51,14 +52,12 @@ const all: readonly { readonly title: string; readonly lines: readonly Line[] }[
 
 /** The lines that have every word of a search, under their headings. */
 export function findLines(search: string): typeof all {
-  const words = search.toLowerCase().split(/\s+/).filter(Boolean)
   return all
     .map(({ title, lines }) => ({
       title,
-      lines: lines.filter(({ key, words: told, command }) => {
-        const text = `${told} ${key} ${command?.label ?? ''} ${command?.hint ?? ''} ${title}`.toLowerCase()
-        return words.every((word) => text.includes(word))
-      }),
+      lines: lines.filter(({ key, words, command }) =>
+        hasWords([words, key, command?.label ?? '', command?.hint ?? '', title].join(' '), search),
+      ),
     }))
     .filter(({ lines }) => lines.length > 0)
 }

@@ -3,7 +3,7 @@
 import type { Look } from '../core/look/look'
 import { keepTry, toggleDrawer, turnDirection } from './commands'
 import type { Studio } from './context'
-import { chosenEffects, duplicateChosen, redo, removeEffects, selectBeside, toggleOff, undo } from './effects/commands'
+import { chosenEffects, duplicateEffects, redo, removeEffects, selectBeside, toggleOff, undo } from './effects/commands'
 import { zoomTo } from './frame/zooming'
 import { holdLook, leavePage, toggleFastened, toggleMeasuring, togglePosing, togglePath } from './frame/holding'
 import { startPointing, stopPointing } from './point/commands'
@@ -162,7 +162,13 @@ const all = [
     words: 'off, or on again',
     run: (studio) => toggleOff(studio, chosenEffects(studio)),
   },
-  { id: 'duplicate', group: 'The selected effect', key: 'D', words: 'duplicate it', run: duplicateChosen },
+  {
+    id: 'duplicate',
+    group: 'The selected effect',
+    key: 'D',
+    words: 'duplicate it',
+    run: (studio) => duplicateEffects(studio, chosenEffects(studio)),
+  },
   {
     id: 'remove',
     group: 'The selected effect',

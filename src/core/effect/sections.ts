@@ -1,4 +1,5 @@
 // The headings under which the rows of an effect stand: by what a row is about, unless its parameter says otherwise.
+import { hasWords } from '../site/text'
 import type { Control, Section } from './control'
 
 export const sections = ['Shape', 'Light', 'Motion', 'Touch and access', 'Area', 'Strength'] as const satisfies readonly Section[]
@@ -39,9 +40,5 @@ export function reset<S>(control: Control<S>, settings: S, defaults: S): S {
 /** Whether a row has all words of a search: in its title, its heading, or what it can be. */
 export function isFound<S>(control: Control<S>, search: string): boolean {
   const options = control.kind === 'choice' ? control.options.map(({ words }) => words) : []
-  const text = [control.title, sectionOf(control), ...options].join(' ').toLowerCase()
-  return search
-    .toLowerCase()
-    .split(/\s+/)
-    .every((word) => text.includes(word))
+  return hasWords([control.title, sectionOf(control), ...options].join(' '), search)
 }

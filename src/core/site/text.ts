@@ -26,3 +26,12 @@ function wellFormed(value: unknown): unknown {
   if (typeof value !== 'object' || value === null) return value
   return Object.fromEntries(Object.entries(value).map(([key, each]) => [key.toWellFormed(), wellFormed(each)]))
 }
+
+/** Whether a text has every word of a search somewhere; a search of no words is in every text. */
+export function hasWords(text: string, search: string): boolean {
+  const all = text.toLowerCase()
+  return search
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => all.includes(word))
+}

@@ -4,7 +4,7 @@ import { bindingsFor, isCircle, withBinding } from '../../core/site/bindings'
 import { findKind } from '../../core/effect/kinds'
 import { playsOn, type Effect, type Page, type Site } from '../../core/site/site'
 import { cutText } from '../../core/site/text'
-import { notify, selectedEffect } from '../commands'
+import { notify } from '../commands'
 import { pageOf, type Studio } from '../context'
 import { keyNamed } from '../key-names'
 import { newGesture } from '../store/site-store'
@@ -44,7 +44,8 @@ export function chosenEffects({ store, view }: Pick<Studio, 'store' | 'view'>): 
   return store.history.get().site.effects.filter(({ id }) => id === selected || chosen.includes(id))
 }
 
-const told = (effects: readonly Effect[]) => (effects.length === 1 ? (effects[0]?.name ?? '') : `${effects.length} effects`)
+/** Effects in words: by its name, or how many. */
+export const told = (effects: readonly Effect[]) => (effects.length === 1 ? (effects[0]?.name ?? '') : `${effects.length} effects`)
 
 /** Takes effects away. */
 export function removeEffects(studio: Studio, effects: readonly Effect[] = chosenEffects(studio)): void {
@@ -161,9 +162,4 @@ export function chooseEffect({ store, view }: Studio, id: string, how: 'alone' |
     .filter((each) => all.has(each))
   const next = selected !== null && all.has(selected) ? selected : first
   view.update({ selected: next, chosen: [...(first === null ? [] : [first]), ...rest].filter((each) => each !== next) })
-}
-
-/** The one effect that keys are about: the selected one. */
-export const duplicateChosen = (studio: Studio): void => {
-  if (selectedEffect(studio)) duplicateEffects(studio, chosenEffects(studio))
 }

@@ -9,7 +9,7 @@ import { chosenTarget } from '../point/target'
 import { keyNamed } from '../key-names'
 import { newGesture } from '../store/site-store'
 import { notPointing } from '../store/view-store'
-import { chosenEffects, removeEffects } from './commands'
+import { chosenEffects, removeEffects, told } from './commands'
 
 const effectText = 'glass-moth-effect/1'
 
@@ -23,8 +23,6 @@ export function textOfEffects(effects: readonly Effect[]): string {
   const [effect, ...more] = effects
   return effect ? JSON.stringify({ format: effectText, effect, ...(more.length > 0 ? { effects: more } : {}) }, null, 2) : ''
 }
-
-const told = (effects: readonly Effect[]) => (effects.length === 1 ? (effects[0]?.name ?? '') : `${effects.length} effects`)
 
 /** Says that what is chosen was copied, or takes it away where it was cut. */
 export function tellCopied(studio: Studio, isCut: boolean): void {

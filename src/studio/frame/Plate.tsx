@@ -11,6 +11,7 @@ import { layOutPlate, usualPlate } from './layout'
 import { useOpenPanel } from '../open-panel'
 import { panelWidth } from '../panel-widths'
 import { HiddenNotice } from './HiddenNotice'
+import { DragEdge } from '../theme/DragEdge'
 import { useZooming } from './zooming'
 import { useMeasuringIn, useStagePlay, useStageTalk, useTry } from './stage-talk'
 
@@ -174,8 +175,6 @@ interface FramedProps {
 
 /** A window with its edge, by which it is dragged wider and narrower. */
 function Framed({ size: { width, height }, scale, left, top, title, dragged, children }: FramedProps) {
-  const start = useRef<{ readonly x: number; readonly width: number } | null>(null)
-  const held = (to: number) => Math.round(Math.min(widest, Math.max(narrowest, to)))
   return (
     <Box
       position="absolute"
@@ -196,43 +195,27 @@ function Framed({ size: { width, height }, scale, left, top, title, dragged, chi
         {children}
       </Box>
       {dragged && (
-        <Box
-          role="slider"
-          tabIndex={0}
-          aria-label="Width of the visitor’s window"
-          aria-orientation="horizontal"
-          aria-valuenow={width}
-          aria-valuemin={narrowest}
-          aria-valuemax={widest}
-          aria-valuetext={`${width} px`}
+        // The window stands in the middle, so its edge goes half as far as it grows.
+        <DragEdge
+          label="Width of the visitor’s window"
           title="Drag to make the visitor’s window wider or narrower"
-          position="absolute"
+          value={width}
+          least={narrowest}
+          most={widest}
+          told={`${width} px`}
+          perPx={2 / scale}
+          coarse={10}
+          onValue={dragged}
           right="-9px"
           top="50%"
           width="9px"
           height="46px"
           transform="translateY(-50%)"
-          cursor="ew-resize"
           borderRadius="3px"
           background="sheet"
           border="1px solid"
           borderColor="edge"
-          touchAction="none"
           _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }}
-          onKeyDown={(event) => {
-            const step = event.key === 'ArrowRight' ? 10 : event.key === 'ArrowLeft' ? -10 : 0
-            if (step === 0) return
-            event.preventDefault()
-            event.stopPropagation()
-            dragged(held(width + step * (event.shiftKey ? 10 : 1)))
-          }}
-          onPointerDown={(event) => {
-            event.currentTarget.setPointerCapture(event.pointerId)
-            start.current = { x: event.clientX, width }
-          }}
-          // The window stands in the middle, so its edge goes half as far as it grows.
-          onPointerMove={(event) => start.current && dragged(held(start.current.width + (2 * (event.clientX - start.current.x)) / scale))}
-          onPointerUp={() => (start.current = null)}
         />
       )}
     </Box>

@@ -16,7 +16,7 @@ import { pasteEffect, tellCopied, textOfEffects } from '../effects/effect-text'
 import { keyOf } from '../registry'
 import { editMarkup } from '../markup/commands'
 import { giveFiles } from './give-files'
-import { layOutPlate } from './layout'
+import { onPlate } from './zooming'
 import { shownHandles } from './shown-handles'
 import type { FromStage, FromStageOf, ShownEffect, ThreadSample } from '../../stage/protocol'
 import { whenIdle } from '../store/idle'
@@ -357,9 +357,9 @@ function listenToStage(studio: Studio): () => void {
 function onNumber({ store, view }: Studio, { number, isMenu, x, y }: FromStageOf<'number'>): void {
   const effect = store.history.get().site.effects[number - 1]
   if (!effect) return
-  const { scale, places } = layOutPlate({ ...view.hand.plate, zoom: view.get().zoom })
   const room = document.querySelector('[data-plate]')?.getBoundingClientRect()
-  const at = { x: (room?.left ?? 0) + (places[0]?.left ?? 0) + x * scale, y: (room?.top ?? 0) + (places[0]?.top ?? 0) + y * scale }
+  const { left, top } = onPlate({ view }, { x, y })
+  const at = { x: (room?.left ?? 0) + left, y: (room?.top ?? 0) + top }
   view.update({ selected: effect.id, chosen: [], touched: null, effectMenu: isMenu ? { id: effect.id, ...at } : null })
 }
 

@@ -14,6 +14,12 @@ export function zoomTo({ view }: Pick<Studio, 'view'>, scale: Zoom['scale'], at?
 /** The scale at which the page is shown. */
 export const scaleNow = ({ view }: Pick<Studio, 'view'>): number => layOutPlate({ ...view.hand.plate, zoom: view.get().zoom }).scale
 
+/** Where a point of the page's window is on the plate, px. */
+export function onPlate({ view }: Pick<Studio, 'view'>, { x, y }: { readonly x: number; readonly y: number }): Place {
+  const { scale, places } = layOutPlate({ ...view.hand.plate, zoom: view.get().zoom })
+  return { left: (places[0]?.left ?? 0) + x * scale, top: (places[0]?.top ?? 0) + y * scale }
+}
+
 /** Hears Ctrl and the wheel on the plate and in the page. */
 export function useZooming(studio: Studio, room: RefObject<HTMLElement | null>): void {
   useEffect(() => {
@@ -27,10 +33,7 @@ export function useZooming(studio: Studio, room: RefObject<HTMLElement | null>):
     }
     element?.addEventListener('wheel', turned, { passive: false })
     const stop = studio.link.listen((message) => {
-      if (message.type !== 'zoom') return
-      const { scale, places } = layOutPlate({ ...studio.view.hand.plate, zoom: studio.view.get().zoom })
-      const [place = { left: 0, top: 0 }] = places
-      turn(message.by, { left: place.left + message.x * scale, top: place.top + message.y * scale })
+      if (message.type === 'zoom') turn(message.by, onPlate(studio, message))
     })
     return () => {
       element?.removeEventListener('wheel', turned)
