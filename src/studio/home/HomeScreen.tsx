@@ -1,7 +1,7 @@
 'use client'
 // Home: the sites and their pages, each seen as it is; where sites begin, are named, copied, removed and brought back.
 import { Opens } from '../theme/Opens'
-import { Box, Flex, Grid, Menu, Portal, chakra } from '@chakra-ui/react'
+import { Box, Flex, Grid, Menu, Portal } from '@chakra-ui/react'
 import { Copy, Download, Trash2 } from 'lucide-react'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState, type ChangeEvent, type DragEvent, type MouseEvent } from 'react'
@@ -217,7 +217,7 @@ function SiteSection({ site, act, isLit, onCopied }: SiteSectionProps) {
           <Trash2 size={15} aria-hidden="true" />
         </Button>
       </Flex>
-      <Grid gap="28px" templateColumns="minmax(0, 1fr)">
+      <Grid gap="28px" templateColumns="minmax(0, 1fr)" css={cardLooks}>
         {site.pages.map((page) => (
           <PageCard key={page.id} site={site} page={page} />
         ))}
@@ -349,6 +349,22 @@ function SiteName({ site, onName }: { readonly site: SiteCard; readonly onName: 
   )
 }
 
+/** How pages look, told once for all of them: there may be hundreds. */
+const cardLooks = {
+  '& [data-page]': { display: 'block', color: 'ink', textDecoration: 'none', borderRadius: '3px' },
+  '& [data-page]:focus-visible': { outline: '2px solid var(--gm-ink)', outlineOffset: '4px' },
+  '& [data-shown]': {
+    position: 'relative',
+    height: `${visitor.height * thumbnail.scale}px`,
+    overflow: 'hidden',
+    outline: '1px solid',
+    outlineColor: 'edge',
+    background: 'white',
+  },
+  '& [data-shown] > div': { width: '100%', height: '100%' },
+  '& [data-name]': { marginTop: '9px', fontWeight: 600, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' },
+} as const
+
 interface PageCardProps {
   readonly site: SiteCard
   readonly page: SiteCard['pages'][number]
@@ -360,21 +376,9 @@ function PageCard({ site, page }: PageCardProps) {
   const link = useMemo(() => makeStageLink(), [])
   const address = `/frame/${site.id}/${page.id}`
   return (
-    <chakra.a
-      href={`/studio/${site.id}/${page.id}`}
-      display="block"
-      textDecoration="none"
-      color="ink"
-      borderRadius="3px"
-      _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '4px' }}
-    >
-      <Box
-        position="relative"
-        height={`${visitor.height * thumbnail.scale}px`}
-        overflow="hidden"
-        outline="1px solid"
-        outlineColor="edge"
-        background="white"
+    <a href={`/studio/${site.id}/${page.id}`} data-page>
+      <div
+        data-shown
         onPointerEnter={() => setAwake(true)}
         onPointerMove={({ currentTarget, clientX, clientY }) => {
           const { left, top } = currentTarget.getBoundingClientRect()
@@ -384,11 +388,9 @@ function PageCard({ site, page }: PageCardProps) {
       >
         <Picture of={{ siteId: site.id, pageId: page.id, revision: site.revision, window: visitor }} address={address} />
         {isAwake && <AwakePage siteId={site.id} page={page} address={address} link={link} />}
-      </Box>
-      <Box mt="9px" fontWeight="600" truncate>
-        {page.name}
-      </Box>
-    </chakra.a>
+      </div>
+      <div data-name>{page.name}</div>
+    </a>
   )
 }
 
@@ -422,7 +424,7 @@ function Picture({ of, address }: { readonly of: Pictured; readonly address: str
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [isNear, key])
   return (
-    <Box ref={box} width="100%" height="100%" aria-hidden="true">
+    <div ref={box} aria-hidden="true">
       {typeof shown === 'string' && (
         // A picture that this browser drew, and not a file of the server.
         <img
@@ -437,7 +439,7 @@ function Picture({ of, address }: { readonly of: Pictured; readonly address: str
       {shown === null && (
         <iframe src={`${address}?visit=noscript`} title="" sandbox="" tabIndex={-1} loading="lazy" inert style={frameStyle} />
       )}
-    </Box>
+    </div>
   )
 }
 
