@@ -176,13 +176,31 @@ test('a command is found by its name and run from the list, by key alone', async
   await page.keyboard.press('Enter')
   await expect(page.getByRole('region', { name: 'Caption of effect 2' })).toBeVisible()
   await expect(panel).toBeHidden()
-  await page.keyboard.press('?')
-  await page.keyboard.type('nothing of the sort')
+  // Letters that follow its key at once are what is sought, and no commands.
+  await page.keyboard.type('?nothing of the sort')
   await expect(panel.getByText('No command is called “nothing of the sort”.')).toBeVisible()
   await page.keyboard.press('Escape')
   await expect(panel.getByRole('button', { name: /^Undo/ })).toBeVisible()
   await page.keyboard.press('Escape')
   await expect(panel).toBeHidden()
+})
+
+test('with a browser at 200 % everything is reached, and nothing lies over it', async ({ page, house }) => {
+  await page.setViewportSize({ width: 640, height: 400 })
+  await page.goto(await house.addSite('large', cardsPage, both))
+  await stageOf(page)
+  const angle = page.getByRole('spinbutton', { name: 'The angle', exact: true })
+  await angle.click()
+  await page.keyboard.type('4')
+  await page.keyboard.press('Enter')
+  await expect(angle).toHaveAttribute('aria-valuetext', '4°')
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+  await page.getByRole('searchbox', { name: 'Find a row' }).fill('scale')
+  await page.getByRole('spinbutton', { name: 'Scale', exact: true }).click()
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Code', exact: true }).click()
+  await page.getByRole('button', { name: 'Copy code' }).click()
+  await expect(page.getByRole('button', { name: 'Copied' })).toBeVisible()
 })
 
 test('a word in hand has a line of help, and a digit that is typed in a number is the number alone', async ({ page, house }) => {

@@ -1,10 +1,10 @@
-// The drawers: one at a time. Each is loaded when it opens.
+// The drawers: one at a time. Each is loaded when it opens, but for the commands, which take letters at once.
 import dynamic from 'next/dynamic'
+import { CommandsDrawer } from './CommandsDrawer'
 import { useView } from './context'
 
 const ChecksDrawer = dynamic(() => import('./checks/ChecksDrawer').then((loaded) => loaded.ChecksDrawer))
 const CodeDrawer = dynamic(() => import('./code/CodeDrawer').then((loaded) => loaded.CodeDrawer))
-const CommandsDrawer = dynamic(() => import('./CommandsDrawer').then((loaded) => loaded.CommandsDrawer))
 const MarkupDrawer = dynamic(() => import('./markup/MarkupDrawer').then((loaded) => loaded.MarkupDrawer))
 const PagesDrawer = dynamic(() => import('./pages/PagesDrawer').then((loaded) => loaded.PagesDrawer))
 const RevisionsDrawer = dynamic(() => import('./pages/RevisionsDrawer').then((loaded) => loaded.RevisionsDrawer))
