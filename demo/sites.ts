@@ -27,6 +27,7 @@ import { zonesDefaults } from '../src/core/effect/zones/settings'
 import type { Effect } from '../src/core/site/site'
 import { gardenPage, wall } from './vesper-hollow/garden'
 import { specimensPage } from './vesper-hollow/specimens'
+import { pageFiles } from './vesper-hollow/house-style'
 import { lanterns, tonightPage } from './vesper-hollow/tonight'
 import { visitPage } from './vesper-hollow/visit'
 
@@ -34,7 +35,8 @@ import { visitPage } from './vesper-hollow/visit'
 export interface NewSite {
   readonly id: string
   readonly name: string
-  readonly pages: readonly { readonly id: string; readonly name: string; readonly html: string }[]
+  /** Those with a file of their own stand in one folder and lead to one another. */
+  readonly pages: readonly { readonly id: string; readonly name: string; readonly html: string; readonly path?: string }[]
   readonly effects: readonly Effect[]
 }
 
@@ -257,7 +259,7 @@ const vesperHollow: readonly Effect[] = [
       pictureHeightPx: 210,
       radiusPx: 6,
       besideXPx: 36,
-      besideYPx: -150,
+      besideYPx: -248,
       comeMs: 300,
       goMs: 300,
     },
@@ -428,10 +430,10 @@ export function newSites(): readonly NewSite[] {
       id: 'vesper-hollow',
       name: 'Vesper Hollow',
       pages: [
-        { id: 'tonight', name: 'Tonight', html: tonightPage() },
-        { id: 'specimens', name: 'The collection', html: specimensPage() },
-        { id: 'garden', name: 'The garden', html: gardenPage() },
-        { id: 'visit', name: 'Visit', html: visitPage() },
+        { id: 'tonight', name: 'Tonight', html: tonightPage(), path: pageFiles.Tonight },
+        { id: 'specimens', name: 'The collection', html: specimensPage(), path: pageFiles['The collection'] },
+        { id: 'garden', name: 'The garden', html: gardenPage(), path: pageFiles['The garden'] },
+        { id: 'visit', name: 'Visit', html: visitPage(), path: pageFiles.Visit },
       ],
       effects: vesperHollow,
     },

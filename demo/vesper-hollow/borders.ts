@@ -130,7 +130,7 @@ export const bordersStyles = `
   .sheets { display: grid; grid-template-columns: repeat(3, 1fr); gap: 28px; padding: 20px 72px 40px; }
   .sheet { height: 420px; overflow: clip; border-radius: 3px; box-shadow: 0 24px 44px -26px #000c; }
   .sheet svg { display: block; width: 100%; height: auto; }
-  @media (max-width: 900px) { .borders { display: block; height: auto; padding: 0 24px; } .strip { height: 260px; margin-bottom: 10px; } .sheets { grid-template-columns: 1fr; padding-left: 24px; padding-right: 24px; } }
+  @media (max-width: 900px) { .borders { display: block; height: auto; padding: 0 24px; } .strip { height: 300px; margin-bottom: 10px; } .strip > svg { left: auto; right: 0; width: 62%; } .strip { background: var(--ground); } .sheets { grid-template-columns: 1fr; padding-left: 24px; padding-right: 24px; } }
 `
 
 /** The section: the strips, and the sheets under them. */
@@ -142,7 +142,7 @@ export const borders = (): string => `
     <section class="borders">${strips
       .map(
         (strip, index) => `
-      <article class="strip" tabindex="0">${drawStrip(strip, index)}<h3>${strip.hour}</h3><div class="about"><strong>${strip.name}</strong><p>${strip.words}</p></div></article>`,
+      <article class="strip" tabindex="0" style="--ground: ${strip.ground[1]}">${drawStrip(strip, index)}<h3 class="on-art">${strip.hour}</h3><div class="about on-art"><strong>${strip.name}</strong><p>${strip.words}</p></div></article>`,
       )
       .join('')}
     </section>

@@ -80,7 +80,7 @@ const styles = `
   .before { position: absolute; left: 0; bottom: 0; width: 100%; height: 240px; pointer-events: none; }
   .ivy { display: none; position: absolute; left: 0; top: 187px; width: 100%; pointer-events: none; }
   /* It grows on the wall, which is there while the heading is folded. */
-  @media screen and (forced-colors: none) { .motto[data-motto] ~ .ivy { display: block; } }
+  @media screen and (forced-colors: none) { .motto[data-motto-fold] ~ .ivy { display: block; } }
   .motto { position: relative; margin: 0 9%; padding: 34px 0; font-weight: 420; font-size: clamp(44px, 8.2vw, 118px); line-height: 1.02; letter-spacing: -0.025em; text-align: center; color: #f3ecd0; }
   .garden-words { display: grid; grid-template-columns: repeat(3, 1fr); gap: 44px; padding: 72px; }
   .garden-words h3 { margin: 0 0 8px; font: 440 24px/1.15 "Hollow Display", serif; color: #f5ecd2; }

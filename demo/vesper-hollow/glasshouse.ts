@@ -108,7 +108,7 @@ export const glasshouseStyles = `
 
 /** The section: day in front of night, and the moth. */
 export const glasshouse = (): string => `<section class="hours">
-      <div class="by-night">${drawHouse(night)}<h2>Open when it is dark</h2></div>
+      <div class="by-night">${drawHouse(night)}<h2 class="on-art">Open when it is dark</h2></div>
       <div class="by-day">${drawHouse(day)}<h2>Closed while it is day</h2></div>
       <div class="rider"><svg viewBox="-60 -50 120 100" aria-hidden="true">${drawWings('rider', { reach: 1, point: 0.5, tail: 0.2, eyespots: true, palette: wings, seed: 12 })}</svg></div>
     </section>`

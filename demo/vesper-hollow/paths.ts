@@ -49,7 +49,7 @@ const beds: readonly Bed[] = [
     hour: 'once a year',
     told: 'It opens for one hour. We ring the bell, and whoever is in bed gets up.',
     shape: 'M196 384Q330 362 470 376Q552 392 556 430Q420 454 264 446Q182 434 196 384Z',
-    middle: [376, 412],
+    middle: [376, 404],
     colour: '#6fa3b0',
   },
 ]
@@ -61,7 +61,7 @@ function tufts({ middle: [x, y], colour }: Bed, seed: number): string {
   const random = seededRandom(seed)
   return Array.from({ length: 16 }, () => {
     const [angle, far] = [random() * 2 * Math.PI, Math.sqrt(random())]
-    return `<circle cx="${n(x + Math.cos(angle) * far * 62)}" cy="${n(y + Math.sin(angle) * far * 40)}" r="${n(2.5 + random() * 5)}" fill="${colour}" opacity="${n(0.35 + random() * 0.5)}"/>`
+    return `<circle cx="${n(x + Math.cos(angle) * far * 62)}" cy="${n(y + Math.sin(angle) * far * 26 - 12)}" r="${n(2.5 + random() * 5)}" fill="${colour}" opacity="${n(0.35 + random() * 0.5)}"/>`
   }).join('')
 }
 
@@ -90,7 +90,7 @@ export const paths = (): string => `
       <div class="plan" aria-label="Plan of the garden">
         <svg viewBox="0 0 720 460" aria-hidden="true">
           <path d="M20 200Q180 214 300 202T520 204Q560 300 500 336T180 344M300 202Q296 120 292 20M520 204Q540 120 548 30M180 344Q150 380 120 450M546 262Q590 340 648 450" fill="none" stroke="#2f5546" stroke-width="13" stroke-linecap="round"/>
-          ${beds.map((bed, i) => `<g class="plot"><path d="${bed.shape}" fill="#1f4638" stroke="#3b6a55" stroke-width="2"/>${tufts(bed, 700 + i)}<text x="${bed.middle[0]}" y="${bed.middle[1] + 6}">${bed.name}</text></g>`).join('\n          ')}
+          ${beds.map((bed, i) => `<g class="plot"><path d="${bed.shape}" fill="#1f4638" stroke="#3b6a55" stroke-width="2"/>${tufts(bed, 700 + i)}<text x="${bed.middle[0]}" y="${bed.middle[1] + 31}">${bed.name}</text></g>`).join('\n          ')}
         </svg>
         <span class="lamp" aria-hidden="true"></span>
       </div>

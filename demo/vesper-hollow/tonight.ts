@@ -45,6 +45,7 @@ const styles = `
   .lantern p { margin: 5px 0 0; font-size: 14px; line-height: 1.3; color: #d5dece; }
   .number { display: none; }
   @media (max-width: 900px) { .meadow-words h1 { font-size: 68px; } .meadow-words, .gate-words { padding: 36px 24px; } .lanterns { grid-template-columns: repeat(2, 1fr); padding: 0 24px 80px; } }
+  @media (max-width: 560px) { .lanterns { grid-template-columns: 1fr; gap: 10px; } .lantern { min-height: 116px; } }
 `
 
 export function tonightPage(): string {
@@ -55,14 +56,14 @@ export function tonightPage(): string {
     `
     <section class="meadow">
       ${drawMeadow()}
-      <div class="meadow-words">
+      <div class="meadow-words on-art">
         <h1>After dark</h1>
         <p>The garden opens when the last swift has gone. Bring a coat, leave your torch, and look twice: five of those who live here are looking at you.</p>
       </div>
     </section>
     <section class="gate">
       ${drawGate()}
-      <div class="gate-words">
+      <div class="gate-words on-art">
         <h2>The gate</h2>
         <p>Two lamps are lit at dusk. When they are put out we are full, and the hedgehogs have the path.</p>
       </div>

@@ -337,7 +337,9 @@ function writeRules(effect: PlannedEffect, comings: readonly Coming[], facts: Sh
     hold(list, [...facts.partStyles.map((property) => `${property}: unset !important;`), ...(blocks.get(list) ?? []).map(asImportant)])
     for (const { id, box } of added) {
       const select = `.${names.name}-${id}`
-      hold(select, (blocks.get(select) ?? []).filter((line) => box === undefined || !line.startsWith('inset:')).map(asImportant))
+      // Nothing of the page gives what is ours alone, and a script could not write it any more.
+      const isForThem = (line: string) => !line.startsWith('--') && (box === undefined || !line.startsWith('inset:'))
+      hold(select, (blocks.get(select) ?? []).filter(isForThem).map(asImportant))
     }
   }
   if (added.length > 0 && facts.hasPartTransitions) {

@@ -67,13 +67,13 @@ async function drawPage({ siteId, pageId, window: { width, height } }: Pictured)
   )
 }
 
-/** A page as an SVG drawing of its first window. In it the page's root is not the drawing's, so what is said of `:root` is said of `html`. */
+/** A page as an SVG drawing of its first window. In it the page's root is not the drawing's, so what is said of `:root` is said of `html`; and what comes by an animation has come. */
 export function asDrawing(html: string, width: number, height: number): string {
   const page = new DOMParser().parseFromString(html, 'text/html')
   for (const each of page.querySelectorAll('script, iframe, object, embed, video, audio, base, meta, link')) each.remove()
   for (const style of page.querySelectorAll('style')) style.textContent = style.textContent.replace(/:root(?![\w-])/g, 'html')
   const fitted = page.createElement('style')
-  fitted.textContent = `html { height: ${height}px; overflow: hidden } body { min-height: ${height}px; box-sizing: border-box }`
+  fitted.textContent = `html { height: ${height}px; overflow: hidden } body { min-height: ${height}px; box-sizing: border-box } *, ::before, ::after { animation-delay: -1000s !important; animation-play-state: paused !important }`
   page.head.prepend(fitted)
   const text = new XMLSerializer().serializeToString(page.documentElement).replace(/[\0-\x08\x0b\x0c\x0e-\x1f\ufffe\uffff]/g, '')
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}"><foreignObject width="100%" height="100%">${text}</foreignObject></svg>`

@@ -9,8 +9,11 @@ import { letters } from './index'
 import { lettersDefaults, type LettersSettings } from './settings'
 
 const rigOf = (changes: Partial<LettersSettings> = {}, select = 'h1') => expandLetters({ ...lettersDefaults, ...changes }, select)
-const sheetOf = (changes: Partial<LettersSettings> = {}) =>
-  writeStylesheet([{ number: 1, names: { title: 'letters', name: 'motto' }, rig: rigOf(changes), sentence: '' }], [], plainFacts)
+const sheetOf = (changes: Partial<LettersSettings> = {}, facts: Partial<typeof plainFacts> = {}) =>
+  writeStylesheet([{ number: 1, names: { title: 'letters', name: 'motto' }, rig: rigOf(changes), sentence: '' }], [], {
+    ...plainFacts,
+    ...facts,
+  })
 const letterCss = (changes: Partial<LettersSettings> = {}) => readRig(rigOf(changes)).parts.find(({ id }) => id === 'letter')?.css ?? {}
 
 describe('letters', () => {
@@ -52,6 +55,13 @@ describe('letters', () => {
       [1, -50, 10],
       [0, -50, 10],
     ])
+  })
+
+  it('hear the script also on a page whose important rules are for everything', () => {
+    const sheet = sheetOf({ risePx: 8 }, { partStyles: ['color'] })
+    expect(sheet).toMatch(/color: .* !important;/)
+    expect(sheet).toContain('--near: 0;')
+    expect(sheet).not.toMatch(/--near: 0 !important/)
   })
 
   it('that are turned about go the other way', () => {
