@@ -57,11 +57,13 @@ export const beneathStyles = `
   .bed h2 { position: absolute; left: 72px; right: 72px; top: 26px; margin: 0; font-weight: 340; font-size: clamp(34px, 5vw, 64px); letter-spacing: -0.02em; line-height: 1; }
   .bed p { position: absolute; right: 72px; bottom: 34px; margin: 0; max-width: 25em; color: #cbbd98; }
   .below h2 { color: #f7dfa0; } .below p { color: #2b1c10; padding: 12px 16px; background: #f0d9a0; border-radius: 3px; }
+  /* Where no lamp can be taken down, a spade has been there before. */
+  @media (scripting: none) { .above { clip-path: inset(0 0 62% 0); } .above p { display: none; } }
   @media (max-width: 900px) { .bed { height: 480px; } .bed h2, .bed p { left: 24px; right: 24px; } }
 `
 
 /** The section: the bed in front of what is under it. */
-export const beneath = (): string => `<section class="bed">
+export const beneath = (): string => `<section class="bed art on-art">
       <div class="below">${drawBed(
         `${roots()}${stones('#7d5f3f')}${pupa(214, 398, -12, 1.25)}${pupa(566, 322, 24, 1)}${pupa(742, 468, 8, 1.5)}${pupa(1060, 360, -30, 1.1)}${pupa(404, 500, 40, 0.9)}${bulb(330, 300, 0.9)}${bulb(898, 330, 1.1)}${bulb(1180, 470, 0.8)}${worm('M70 480q40-34 80 0t80-6')}${worm('M930 510q30 24 64-4t70 10')}`,
         ['#a97a45', '#6d4524'],

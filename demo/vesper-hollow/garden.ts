@@ -94,9 +94,9 @@ export function gardenPage(): string {
     'The garden',
     styles + glasshouseStyles + pathsStyles + beneathStyles + bordersStyles,
     `
-    <section class="corner">
+    <section class="corner art">
       ${drawBehind()}
-      <h1 class="motto">What opens after dark is worth the walk</h1>
+      <h1 class="motto on-art">What opens after dark is worth the walk</h1>
       ${drawIvy()}
       ${drawBefore()}
     </section>

@@ -37,7 +37,7 @@ const shared = () => `
   .sky .of-phones { display: none; }
   @media (max-width: 900px) { .sky .of-desks { display: none; } .sky .of-phones { display: inline; } .foot { padding: 28px 24px 36px; } .opening p { margin-top: 12px; } }
   /* On paper: ink, but for words that stand on a drawing. */
-  @media print { html, body, .sky { background: none; } .sky svg { display: none; } body, body * { color: #1b1b1b !important; text-shadow: none; } .on-art, .on-art * { color: #f5ecd2 !important; } section { break-inside: avoid; } }
+  @media print { html, body, body :not(svg *, .art) { background: none !important; } .art { print-color-adjust: exact; } .sky svg { display: none; } body, body :not(svg *) { color: #1b1b1b !important; } .on-art, .on-art * { color: #f5ecd2 !important; } section { break-inside: avoid; } }
   @media (max-width: 900px) { .sky { height: 132px; flex-direction: column; justify-content: center; gap: 14px; padding: 0 20px; } nav { gap: 18px; font-size: 14px; } .opening { display: block; padding-left: 24px; padding-right: 24px; } .opening h1, .opening h2 { font-size: 52px; } }
 `
 

@@ -141,7 +141,7 @@ export const nightFlowers = (): string => `
         (flower, index) => `
       <figure class="flower">
         ${drawFlower(flower, `flower-${index + 1}`)}
-        <figcaption>
+        <figcaption class="on-art">
           <strong>${flower.name}</strong>
           <span class="opens">opens ${flower.opens}</span>
           <span>${flower.note} <a href="#${flower.guest.plate}-plate">${flower.guest.name}</a> comes to it.</span>

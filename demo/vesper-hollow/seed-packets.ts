@@ -43,7 +43,8 @@ export const seedPacketStyles = `
   .packet .sowing p { margin: 0; line-height: 1.45; }
   .packet button { margin-top: auto; padding: 10px 14px; border: 1px solid var(--lamp); border-radius: 3px; background: none; color: var(--lamp); font: inherit; cursor: pointer; }
   .packet button:hover { background: var(--lamp); color: #1d2a20; }
-  @media (max-width: 900px) { .packets { padding-left: 24px; padding-right: 24px; } .packet { max-width: none; } }
+  @media (max-width: 900px) { .packets { display: grid; grid-template-columns: 1fr 1fr; padding-left: 24px; padding-right: 24px; } .packet { max-width: none; } }
+  @media (max-width: 560px) { .packets { grid-template-columns: 1fr; } }
 `
 
 /** The section: a heading, and a packet of each flower. */

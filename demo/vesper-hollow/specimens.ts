@@ -117,6 +117,7 @@ const styles = `
   .hour { grid-column: 2; grid-row: 1; font-size: 14px; line-height: 25px; font-variant-numeric: tabular-nums; color: #6a6149; }
   .note { grid-column: 1 / -1; margin-top: 8px !important; font-size: 13.5px; line-height: 1.42; color: #4d4735; }
   @media (max-width: 900px) { .plates { grid-template-columns: repeat(2, 1fr); padding-left: 24px; padding-right: 24px; } }
+  @media (min-width: 561px) and (max-width: 900px) { .plate svg { left: 16%; width: 68%; } }
   @media (max-width: 560px) { .plates { gap: 18px 14px; } .plates .plate:nth-child(even) { margin-top: 26px; margin-bottom: -26px; } .plate { min-height: 262px; } .label { grid-template-columns: 1fr; inset: auto 18px 18px; } .label h2 { font-size: 18px; } .hour { grid-column: 1; grid-row: auto; line-height: 1.4; } .note { display: none; } }
 `
 

@@ -54,14 +54,14 @@ export function tonightPage(): string {
     'Tonight',
     styles + programmeStyles,
     `
-    <section class="meadow">
+    <section class="meadow art">
       ${drawMeadow()}
       <div class="meadow-words on-art">
         <h1>After dark</h1>
         <p>The garden opens when the last swift has gone. Bring a coat, leave your torch, and look twice: five of those who live here are looking at you.</p>
       </div>
     </section>
-    <section class="gate">
+    <section class="gate art">
       ${drawGate()}
       <div class="gate-words on-art">
         <h2>The gate</h2>

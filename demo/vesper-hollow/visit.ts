@@ -118,7 +118,7 @@ export function visitPage(): string {
     </section>
     <section class="last">
       ${drawLantern()}
-      <p class="closing on-art">The garden is dark so that you can see it.</p>
+      <p class="closing">The garden is dark so that you can see it.</p>
     </section>`,
   )
 }
