@@ -4,7 +4,7 @@ import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { cpus, totalmem } from 'node:os'
 import type { Browser } from '@playwright/test'
 import { openBrowser } from './browser'
-import { openHouse } from '../e2e/support/house'
+import { openHouse, type House } from '../e2e/support/house'
 import {
   compareEvaluation,
   compareGrain,
@@ -25,7 +25,18 @@ import {
   type Report,
 } from './comparisons'
 import { compareCursor, compareLetters, compareMagnifier, compareTrail } from './pointer'
+import { compareLoading } from './loading'
 import { compareStudio } from './studio'
+
+/** A comparison that asks for a studio: one of its own, for as long as it takes. */
+const atHome = (compare: (browser: Browser, house: House) => Promise<Report>) => async (browser: Browser) => {
+  const house = await openHouse()
+  try {
+    return await compare(browser, house)
+  } finally {
+    await house.close()
+  }
+}
 
 /** The comparisons in the order of the file, by the names that the command line takes. */
 const parts: Readonly<Record<string, (browser: Browser) => Report | Promise<Report>>> = {
@@ -49,14 +60,8 @@ const parts: Readonly<Record<string, (browser: Browser) => Report | Promise<Repo
   letters: (browser) => compareLetters(browser),
   pages: (browser) => comparePageSize(browser),
   mixed: (browser) => compareMixed(browser),
-  studio: async (browser) => {
-    const house = await openHouse()
-    try {
-      return await compareStudio(browser, house)
-    } finally {
-      await house.close()
-    }
-  },
+  loading: atHome(compareLoading),
+  studio: atHome(compareStudio),
 }
 
 const file = new URL('RESULTS.md', import.meta.url)

@@ -4,7 +4,7 @@ import { createHash } from 'node:crypto'
 import { tiltDefaults } from '../src/core/effect/tilt/settings'
 import type { House } from '../e2e/support/house'
 import { cardsPage, clickOnPage, stageOf } from '../e2e/support/stage'
-import { median } from './browser'
+import { median, nameHelper } from './browser'
 import type { Report } from './comparisons'
 
 const count = 20
@@ -30,9 +30,6 @@ interface Noted {
   steps: { t: number; value: number }[]
   frames: { t: number; value: number }[]
 }
-
-/** The compiler that runs this file names inner functions by a helper of its own. */
-const nameHelper = 'globalThis.__name = (each) => each'
 
 /** Begins to note: React's commits, the steps of a drag, and on every frame of the page what it shows. */
 async function note(page: Page): Promise<void> {

@@ -90,7 +90,7 @@ export const paths = (): string => `
       <p>Five beds, in the order in which they open. There is a path to each of them, and one back.</p>
     </section>
     <section class="paths">
-      <div class="plan art" aria-label="Plan of the garden">
+      <div class="plan art" role="figure" aria-label="Plan of the garden">
         <svg viewBox="0 0 720 460" aria-hidden="true">
           <path d="M20 200Q180 214 300 202T520 204Q560 300 500 336T180 344M300 202Q296 120 292 20M520 204Q540 120 548 30M180 344Q150 380 120 450M546 262Q590 340 648 450" fill="none" stroke="#2f5546" stroke-width="13" stroke-linecap="round"/>
           ${beds.map((bed, i) => `<g class="plot"><path d="${bed.shape}" fill="#1f4638" stroke="#3b6a55" stroke-width="2"/>${tufts(bed, 700 + i)}<text x="${bed.middle[0]}" y="${bed.middle[1] + 31}">${bed.name}</text></g>`).join('\n          ')}
