@@ -135,6 +135,12 @@ test('words and lines respond as one, and a text that becomes another is laid an
   await alone.mouse.move(200, 130)
   await eventually(async () => (await told()).join(' ')).toBe(text)
   expect((await told()).length).toBe(3)
+  // A line is as near as what of it is nearest, however wide it is.
+  const box = await alone.locator('h1').boundingBox()
+  const nearOf = () =>
+    alone.locator('[class$="-letter"]').evaluateAll((all) => all.map((each) => Number(getComputedStyle(each).getPropertyValue('--near'))))
+  await alone.mouse.move((box?.x ?? 0) + 12, (box?.y ?? 0) + (box?.height ?? 0) / 6)
+  await eventually(async () => Math.round(((await nearOf())[0] ?? 0) * 100)).toBeGreaterThan(96)
   // Narrower, it has more lines.
   await alone.evaluate(() => document.querySelector('h1')?.style.setProperty('width', '300px'))
   await eventually(async () => (await told()).length).toBeGreaterThan(4)

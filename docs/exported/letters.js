@@ -372,7 +372,8 @@
     const at = { x: 0, y: 0, here: 0 }
     for (const follower of followers) if (follower.value.nears) at[follower.value.nears] = valueAt(follower, t)
     for (const letter of letters) {
-      const [dx, dy] = [letter.x - at.x, letter.y - at.y]
+      const dx = letter.x - at.x
+      const dy = letter.y - at.y
       const far = Math.hypot(dx, dy)
       const near = far < reachPx ? at.here * (0.5 + 0.5 * Math.cos((Math.PI * far) / reachPx)) : 0
       if (near === letter.near) continue

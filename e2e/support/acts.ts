@@ -1,19 +1,21 @@
 // A hand that counts what it does in the studio: an act is a click, a key or a drag. Moving the pointer is free.
 import { writeFileSync } from 'node:fs'
-import { expect, type Frame, type Page } from '@playwright/test'
+import { expect, type Frame, type Locator, type Page } from '@playwright/test'
 import { starters } from '../../src/core/page/starters'
 import type { House } from './house'
 import { clickOnPage, moveOver, onScreen, stageOf, standsStill } from './stage'
 
 export interface Hand {
   readonly count: () => number
+  /** What was done so far, an act a line, as somebody would be told to do it. */
+  readonly told: () => readonly string[]
   readonly click: (x: number, y: number) => Promise<void>
   readonly clickOn: (name: string | RegExp, role?: 'button' | 'menuitem') => Promise<void>
   readonly key: (key: string) => Promise<void>
   /** Drags a number of the caption sideways. */
   readonly drag: (name: string, byPx: number) => Promise<void>
-  /** Drags from one point of the page to another, in its own px. */
-  readonly dragOnPage: (from: Point, to: Point) => Promise<void>
+  /** Drags from one point of the page to another, in its own px; `words` say what that is. */
+  readonly dragOnPage: (from: Point, to: Point, words?: string) => Promise<void>
   /** Starts to point and clicks the element: one act by the rules of the count. */
   readonly pointAt: (frame: Frame, select: string, u?: number, v?: number) => Promise<void>
   /** Points at an element for a role of the caption: one act by the rules of the count. */
@@ -28,7 +30,7 @@ interface Point {
 }
 
 export function countingHand(page: Page): Hand {
-  let acts = 0
+  const told: string[] = []
   const dragFrom = async (from: Point, to: Point) => {
     await page.mouse.move(from.x, from.y)
     await page.mouse.down()
@@ -36,33 +38,36 @@ export function countingHand(page: Page): Hand {
     await page.mouse.up()
   }
   return {
-    count: () => acts,
+    count: () => told.length,
+    told: () => [...told],
     click: async (x, y) => {
-      acts += 1
+      told.push('Click on the page.')
       await page.mouse.click(x, y)
     },
     clickOn: async (name, role = 'button') => {
-      acts += 1
-      await page.getByRole(role, { name }).click()
+      const button = page.getByRole(role, { name })
+      told.push(`Choose *${await titleOf(button)}*.`)
+      await button.click()
     },
     key: async (key) => {
-      acts += 1
+      told.push(`Press **${key.toUpperCase()}**.`)
       await page.keyboard.press(key)
     },
     drag: async (name, byPx) => {
-      acts += 1
-      const box = await page.getByRole('spinbutton', { name, exact: true }).boundingBox()
+      const word = page.getByRole('spinbutton', { name, exact: true })
+      const box = await word.boundingBox()
       if (!box) throw new Error(`There is no "${name}".`)
       const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 }
       await dragFrom(middle, { x: middle.x + byPx, y: middle.y })
+      told.push(`Drag *${name}* to ${await word.getAttribute('aria-valuetext')}.`)
     },
-    dragOnPage: async (from, to) => {
-      acts += 1
+    dragOnPage: async (from, to, words = 'Drag on the page') => {
+      told.push(`${words}.`)
       await standsStill(page)
       await dragFrom(await onScreen(page, from.x, from.y), await onScreen(page, to.x, to.y))
     },
     pointAt: async (frame, select, u, v) => {
-      acts += 1
+      told.push(`Point at \`${select}\`.`)
       await page.keyboard.press('p')
       const seen = page.getByRole('region', { name: 'Under the pointer' })
       await expect(seen).toBeVisible()
@@ -74,7 +79,7 @@ export function countingHand(page: Page): Hand {
       await clickOnPage(page, frame, select, u, v)
     },
     pointRole: async (frame, role, select, u, v) => {
-      acts += 1
+      told.push(`Point at \`${select}\` as the ${role}.`)
       const word = page.getByRole('button', { name: `Which elements are the ${role} (uses elements of your page)` })
       const before = await word.innerText()
       await word.click()
@@ -83,11 +88,20 @@ export function countingHand(page: Page): Hand {
       await expect(word).not.toHaveText(before)
     },
     choose: async (word, option) => {
-      acts += 1
-      await page.getByRole('button', { name: word }).click()
-      await page.getByRole('menuitem', { name: option }).click()
+      const button = page.getByRole('button', { name: word })
+      const [title = ''] = ((await button.getAttribute('aria-label')) ?? (await titleOf(button))).split(':')
+      await button.click()
+      const item = page.getByRole('menuitem', { name: option })
+      told.push(`Set *${title}* to *${await titleOf(item)}*.`)
+      await item.click()
     },
   }
+}
+
+/** What a button is called: the first line of what stands on it, else its name. */
+async function titleOf(button: Locator): Promise<string> {
+  const [first = ''] = (await button.innerText()).trim().split('\n')
+  return first === '' ? ((await button.getAttribute('aria-label')) ?? '') : first
 }
 
 /** The middle of an element of the page, in the page's own px. */

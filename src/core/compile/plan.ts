@@ -297,6 +297,9 @@ function givenOf(
     partsMeet: some('meets'),
     partsSplit: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => typeof holds === 'object' && 'split' in holds)),
     partsLaid: sources.some(({ rig }) => addedParts(rig).some(({ holds }) => typeof holds === 'object' && 'lay' in holds)),
+    laysLines: sources.some(({ rig }) =>
+      addedParts(rig).some(({ holds }) => typeof holds === 'object' && 'lay' in holds && holds.lay === 'lines'),
+    ),
     lettersAside: sources.some(({ rig }) => addedParts(rig).some((part) => nearOf(part)?.isAside)),
     partsElsewhere: sources.some(({ rig }) => addedParts(rig).some(({ host, is }) => host !== undefined || is !== undefined)),
     partsOnTop: sources.some(({ rig }) => addedParts(rig).some(({ host, is }) => host === 'top' || is !== undefined)),

@@ -84,8 +84,6 @@ export interface Kind<S> {
   readonly onRow?: (settings: S, row: RowOf) => S
   /** It is about a box that is seen as one, such as a hero or a card, rather than about the words in it. */
   readonly wantsBox?: true
-  /** What it adds stands in its element: put on what can hold nothing, such as a picture, it is on what is around that. */
-  readonly wantsInside?: true
   /** It is about what holds just so many elements, such as two faces. */
   readonly wantsHolder?: number
   /** It is for several of a kind side by side: put on one of them, it is on all like it. */

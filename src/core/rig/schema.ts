@@ -475,7 +475,7 @@ export const partSchema = z.object({
    * letter, word or line once more, laid over where it stands: by the properties `--letter-x` and `--letter-y`, px from the upper left corner of
    * the padding box to its middle; `--letter-weight` and `--letter-colour` are its own; what stands there is read and selected as ever, but not
    * seen (`[data-letters]` is in it). How `near` the pointer is to each is told by `--near`: from 1 at it to 0 at the knob `reach` (px), round at both
-   * ends, times the channel `here`; where `isAside`, `--aside-x` and `--aside-y` are as much, straight away from it. Or what the element says that the pointer is on, by the number that a channel of the kind `over` tells, as long as nothing else is said; where `isRound`, the radius of its corners
+   * ends, times the channel `here`, by its middle, or, of a line, by what of it is nearest; where `isAside`, `--aside-x` and `--aside-y` are as much, straight away from it. Or what the element says that the pointer is on, by the number that a channel of the kind `over` tells, as long as nothing else is said; where `isRound`, the radius of its corners
    * is the property `--radius` of the part.
    */
   holds: z

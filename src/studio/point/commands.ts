@@ -113,7 +113,7 @@ export function choosePicked({ view }: Studio): Promise<void> {
 export function recipeEffect(studio: Studio, kindId: string, recipeId: string, id: string): Effect | undefined {
   const kind = findKind(kindId)
   const recipe = kind?.recipes.find((each) => each.id === recipeId)
-  const box = meantRung(studio, kind)
+  const box = meantRung(studio, kind, recipe)
   const target = chosenTarget(studio, box, kind?.wantsSeveral)
   if (!recipe || !target) return undefined
   if (kind?.onPage) return onWholePage(studio, id, kind, recipe, target)
@@ -204,7 +204,7 @@ export function addRecipe(studio: Studio, kindId: string, recipeId: string): voi
         ? `It is on ${effect.noun}${effect.roles ? ', and changes over what you pointed at' : ''}; the caption can put it on an element.`
         : kind?.wantsSeveral
           ? `It is on ${effect.noun}, by ${effect.select}; the caption can put it on others.`
-          : `It is on ${effect.select}, the box that ${words.select} stands in; the caption can put it on ${kind?.wantsInside && isPicture ? 'another element' : 'the words alone'}.`,
+          : `It is on ${effect.select}, the box that ${words.select} stands in; the caption can put it on ${isPicture ? 'another element' : 'the words alone'}.`,
     )
   studio.store.edit({ do: 'add', effect, at: studio.store.history.get().site.effects.length }, `Adding ${effect.name}`)
   void fitToPage(studio, effect)

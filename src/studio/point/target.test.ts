@@ -45,6 +45,11 @@ describe('what is chosen', () => {
     const studio = pointing([rung('card', 2, 3, 'seen')])
     expect(chosenTarget(studio)).toEqual({ select: '#card', noun: 'this card' })
     expect(chosenTarget(studio, undefined, true)).toEqual({ select: '.card', noun: 'each card' })
+    // Around so many that are alike there are as many.
+    const { view } = pointing([rung('picture', 0, 3, 'seen'), rung('frame', 1, 3)])
+    expect(chosenTarget({ view }, 1)).toEqual({ select: '#frame', noun: 'this frame' })
+    view.update({ pointing: { ...view.get().pointing, choice: 1 } })
+    expect(chosenTarget({ view }, 1)).toEqual({ select: '.frame', noun: 'each frame' })
     expect(chosenTarget(pointing([rung('card', 2, 1, 'seen')]), undefined, true)).toEqual({ select: '#card', noun: 'this card' })
   })
 })

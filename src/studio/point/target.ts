@@ -1,4 +1,6 @@
 // What is chosen while pointing: the selector and the noun that an effect would have.
+import { standsInside } from '../../core/effect/inside'
+import type { Recipe } from '../../core/effect/kind'
 import type { AnyKind } from '../../core/effect/kinds'
 import { wordOf } from '../../core/export/names'
 import type { Studio } from '../context'
@@ -15,7 +17,9 @@ export function chosenTarget(
 ): { readonly select: string; readonly noun: string } | undefined {
   const { rungs, pick, choice, typed, also } = view.get().pointing
   const rung = rungs[other ?? pick]
-  const first = rung?.choices[other === undefined ? choice : 0]
+  // Around so many that are alike there are as many.
+  const alike = rungs[pick]?.choices[choice]?.count ?? 1
+  const first = rung?.choices[other === undefined ? choice : Math.max(0, rung.choices.findIndex(({ count }) => count === alike))]
   const several = rung?.choices.filter(({ count }) => count > 1) ?? []
   const likes = several.find(({ count }) => count === wantsSeveral) ?? several[0]
   const chosen = (wantsSeveral !== false && first?.count === 1 && also.length === 0 && likes) || first
@@ -65,12 +69,13 @@ function aroundReplaced({ view }: Pick<Studio, 'view'>): number | undefined {
   return around < 0 ? undefined : around
 }
 
-/** The rung that an effect of a kind is about, where it is not the picked one. */
+/** The rung that what a recipe of a kind makes is about, where it is not the picked one. */
 export function meantRung(
   studio: Pick<Studio, 'view'>,
-  kind: Pick<AnyKind, 'wantsBox' | 'wantsHolder' | 'wantsInside'> | undefined,
+  kind: AnyKind | undefined,
+  recipe: Recipe<unknown> | undefined,
 ): number | undefined {
-  const around = kind?.wantsInside ? aroundReplaced(studio) : undefined
+  const around = kind && recipe && standsInside(kind, recipe) ? aroundReplaced(studio) : undefined
   if (around !== undefined) return around
   if (kind?.wantsHolder !== undefined) return holderOf(studio, kind.wantsHolder)
   return kind?.wantsBox ? boxAroundWords(studio) : undefined

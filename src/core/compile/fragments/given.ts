@@ -102,6 +102,7 @@ export const given = {
   partsSplit: true,
   partsLaid: true,
   lettersAside: true,
+  laysLines: true,
   partsCover: true,
   hasClips: true,
   partsCount: true,

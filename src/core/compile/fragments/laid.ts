@@ -94,7 +94,7 @@ const laid = new WeakMap<Element, readonly Letter[]>()
 function layLetters(host: HTMLElement, home: HTMLElement, { part, lays }: Part, measure: Effect['measure']): void {
   const { toFrame } = frameOf(host, measure)
   const isUpright = Math.abs(toFrame.b) + Math.abs(toFrame.c) < 1e-6
-  const letters = piecesOf(host, lays).map(({ range, parent }) => {
+  const letters = piecesOf(host, lays).map(({ range, parent }): Letter => {
     const { left, top, width, height } = range.getBoundingClientRect()
     const { x, y } = toFrame.transformPoint({ x: left + width / 2, y: top + height / 2 })
     const { color, fontFamily, fontSize, fontStyle, fontWeight, letterSpacing, textTransform } = getComputedStyle(parent)
@@ -114,6 +114,8 @@ function layLetters(host: HTMLElement, home: HTMLElement, { part, lays }: Part, 
     }
     element.style.setProperty('--letter-weight', fontWeight)
     element.style.setProperty('--letter-colour', color)
+    // A line is as near as what of it is nearest.
+    if (given.laysLines && lays === 'lines') return { element, x, y, near: 0, half: (width * toFrame.a) / 2 }
     return { element, x, y, near: 0 }
   })
   laid.set(host, letters)
@@ -130,7 +132,9 @@ export function tellNear({ parts = [] }: Effect, { area, followers }: Place, t: 
   const at = { x: 0, y: 0, here: 0 }
   for (const follower of followers) if (follower.value.nears) at[follower.value.nears] = valueAt(follower, t)
   for (const letter of letters) {
-    const [dx, dy] = [letter.x - at.x, letter.y - at.y]
+    let dx = letter.x - at.x
+    const dy = letter.y - at.y
+    if (given.laysLines) dx = Math.sign(dx) * Math.max(0, Math.abs(dx) - (letter.half ?? 0))
     const far = Math.hypot(dx, dy)
     const near = far < reachPx ? at.here * (0.5 + 0.5 * Math.cos((Math.PI * far) / reachPx)) : 0
     if (near === letter.near) continue

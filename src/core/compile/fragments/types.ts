@@ -189,6 +189,8 @@ export interface Letter {
   readonly element: HTMLElement
   readonly x: number
   readonly y: number
+  /** Half of how wide a line is, px of its frame; other letters count by their middle. */
+  readonly half?: number
   near: number
 }
 

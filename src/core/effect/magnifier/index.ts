@@ -37,7 +37,6 @@ export const magnifier: Kind<MagnifierSettings> = {
   defaults: magnifierDefaults,
   roles: () => [{ id: 'area', title: 'what is looked at', needs: 'yours' }],
   wantsBox: true,
-  wantsInside: true,
   controls: (settings) => magnifierParameters.controls(settings).filter(({ id }) => !leftOut(settings).includes(id)),
   forSample: magnifierParameters.forSample,
   recipes: [

@@ -1,0 +1,146 @@
+// Kinds in the studio: what single ones ask of the hand there, and what leaves.
+import { overShape } from '../src/core/effect/cursor/settings'
+import { effectOf, settingsOf } from './support/alone'
+import { countingHand, middleOf, openExport, openStarters } from './support/acts'
+import { eventually, expect, test } from './support/house'
+import { boxOf, styleOf } from './support/readings'
+import { moveOver, movePointer, stageOf } from './support/stage'
+
+test('what the cursor says is another text for one of the elements', async ({ page, house }, info) => {
+  const html =
+    '<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Doors</title><style>.door { display: block; width: 300px; height: 120px; margin: 40px; background: #e3cfa2 }</style></head><body><a class="door" href="#one">North</a><a class="door" href="#two">South</a></body></html>'
+  const cursor = effectOf('cursor', 'body', settingsOf('cursor', { blendMs: 0, shapes: [overShape('shape-1')] }), {
+    roles: { 'shape-1': { select: '.door', noun: 'each door' } },
+  })
+  const address = await house.addSite('doors', html, [cursor])
+  await page.goto(address)
+  await stageOf(page)
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+  const each = page.getByRole('group', { name: 'Per element' })
+  await each.getByRole('button', { name: /^2, South/ }).click()
+  await each.getByLabel(/^Per element:/).fill('Walk in')
+  await page.keyboard.press('Enter')
+  await expect(each.getByRole('button', { name: /^2, South: Walk in/ })).toBeVisible()
+  await expect(page.getByText('· saved')).toBeVisible()
+
+  const alone = await openExport(page, address.replace('/studio/', '/export/'), info.outputPath('page.html'))
+  for (const [index, says] of ['Open', 'Walk in'].entries()) {
+    const box = await alone.locator('.door').nth(index).boundingBox()
+    await alone.mouse.move((box?.x ?? 0) + 150, (box?.y ?? 0) + 60)
+    await eventually(() => alone.locator('.cursor-text').textContent()).toBe(says)
+  }
+})
+
+test('cards in the starter’s own markup turn, and their buttons can be clicked', async ({ page, house }, info) => {
+  const hand = countingHand(page)
+  const { frame, exported } = await openStarters(page, house, 'faces')
+  await hand.pointAt(frame, '.two-faced', 0.5, 0.2)
+  await hand.clickOn(/^From the side/)
+  const alone = await openExport(page, exported, info.outputPath('page.html'))
+  const button = alone.locator('.two-faced button').nth(2)
+  const box = await boxOf(alone, '.two-faced', 2)
+  await alone.mouse.move(box.x - 8, box.y + 30)
+  await alone.mouse.move(box.x + 20, box.y + 40, { steps: 3 })
+  await expect(button).toBeVisible()
+  let clicked = false
+  await alone.exposeFunction('note', () => (clicked = true))
+  await button.evaluate((element) => element.addEventListener('click', () => (window as unknown as { note: () => void }).note()))
+  await button.click()
+  await eventually(() => Promise.resolve(clicked)).toBe(true)
+})
+
+test('two layers that stand apart are laid over each other, as a change that is shown first; where the line waits is dragged on the page', async ({
+  page,
+  house,
+}) => {
+  const html = `<!doctype html>\n<html lang="en"><head><meta charset="utf-8"><title>Apart</title><style>body { margin: 0 } .day, .night { height: 200px; width: 600px } .day { background: #eda } .night { background: #123; color: #fff }</style></head>\n<body>\n<header>\n  <div class="night">At night</div>\n</header>\n<main>\n  <div class="day">By day</div>\n</main>\n</body></html>`
+  const wipe = effectOf('wipe', '.day', settingsOf('wipe', { follow: { kind: 'direct' } }), {
+    roles: { back: { select: '.night', noun: 'the night' } },
+  })
+  await page.goto(await house.addSite('apart', html, [wipe]))
+  await stageOf(page)
+  await page.getByRole('button', { name: 'Show the change' }).click()
+  await expect(page.getByLabel('What changes in the markup')).toContainText('+  <div class="stacked">')
+  await page.getByRole('button', { name: 'Lay them over each other' }).click()
+  await expect(page.getByRole('button', { name: 'Lay them over each other' })).toBeHidden()
+  const boxes = async () =>
+    (await stageOf(page))
+      .evaluate(() => ['.day', '.night'].map((select) => JSON.stringify(document.querySelector(select)?.getBoundingClientRect())))
+      // The page is shown anew meanwhile.
+      .catch(() => ['', 'not yet'])
+  await eventually(async () => new Set(await boxes()).size).toBe(1)
+
+  const frame = await stageOf(page)
+  // The pin of the line stands at 8 % of its way; it is dragged to three quarters.
+  const ground = await frame.locator('.stacked').evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
+  const hand = countingHand(page)
+  const at = (share: number) => ({ x: ground.x + share * ground.width, y: ground.y + ground.height / 2 })
+  await hand.dragOnPage(at(0.08), at(0.75))
+  await expect(page.getByRole('spinbutton', { name: 'It waits at' })).toHaveAttribute('aria-valuetext', /^7[456]%$/)
+})
+
+test('how much a panel grows is dragged at its edge on the page', async ({ page, house }) => {
+  const html = `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Row</title><style>body { margin: 0 } .row { display: flex; width: 1000px; height: 300px } .panel { flex: 1; min-width: 0; background: #cdc }</style></head><body><div class="row">${'<section class="panel"><p>words</p></section>'.repeat(4)}</div></body></html>`
+  await page.goto(await house.addSite('factor', html, [effectOf('spread', '.panel', settingsOf('spread', { panels: 4, gapPx: 0 }))]))
+  const frame = await stageOf(page)
+  const number = page.getByRole('spinbutton', { name: 'It grows to' })
+  await number.focus()
+  const firstBox = () =>
+    frame
+      .locator('.panel')
+      .first()
+      .evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
+  // Its edge is dragged where it stands once the panel has grown.
+  const middle = await middleOf(frame, '.panel')
+  await eventually(async () => {
+    await movePointer(page, middle.x, middle.y)
+    return (await firstBox()).width
+  }).toBeCloseTo((2.4 / 5.4) * 1000, 0)
+  const box = await firstBox()
+  const hand = countingHand(page)
+  await hand.dragOnPage({ x: box.right, y: box.height / 2 }, { x: box.right + 60, y: box.height / 2 })
+  await eventually(async () => Number((await number.getAttribute('aria-valuenow')) ?? 0)).toBeGreaterThan(2.5)
+})
+
+test('a hover look on what is met, with the others dimmed, and a pull on it, side by side on one page', async ({ page, house }, info) => {
+  const hand = countingHand(page)
+  const { frame, exported } = await openStarters(page, house, 'card-grid')
+  await hand.pointAt(frame, '.grid-card', 0.5, 0.8)
+  await hand.clickOn(/all 6 like it/)
+  await hand.clickOn(/^Only this one/)
+  await hand.pointAt(frame, '.grid-card', 0.5, 0.8)
+  await hand.clickOn(/all 6 like it/)
+  await hand.clickOn(/^Drawn near/)
+  const alone = await openExport(page, exported, info.outputPath('page.html'))
+  const box = await boxOf(alone, '.grid-card', 1)
+  await alone.mouse.move(box.x + box.width / 2 + 40, box.y + box.height / 2)
+  await eventually(() => styleOf(alone, '.grid-card', 'scale', 1)).toBe('1.03')
+  await eventually(() => styleOf(alone, '.grid-card', 'opacity', 0)).toBe('0.45')
+  await eventually(async () => Number((await styleOf(alone, '.grid-card', 'transform', 1)).split(', ')[4])).toBeCloseTo(40 * 0.32, 0)
+})
+
+test('a note that the page does not show is pointed at in the bare view', async ({ page, house }) => {
+  const html =
+    '<!doctype html><html lang="en"><head><meta charset="utf-8"><title>A word</title><style>body { padding: 200px } .info { display: none }</style></head><body><p>A <a class="word" href="#w">word</a><span class="info">What it means.</span> in a line.</p></body></html>'
+  const hand = countingHand(page)
+  await page.goto(await house.addSite('a-word', html))
+  const frame = await stageOf(page)
+  await hand.pointAt(frame, '.word')
+  await hand.clickOn(/^Comes up, and goes on/)
+  const word = page.getByRole('button', { name: 'Which elements are the note (uses elements of your page)' })
+  await word.click()
+  await page.getByRole('menuitem', { name: /^point at something/i }).click()
+  await page.keyboard.down('b')
+  await expect(frame.locator('.info')).toBeVisible()
+  // The page gets the focus as the button goes down; the view lasts as long as its key is held.
+  await moveOver(page, frame, '.info')
+  await page.mouse.down()
+  await page.waitForTimeout(150)
+  await page.mouse.up()
+  await page.keyboard.up('b')
+  await expect(word).toHaveText(/this info/)
+  // It comes up now, and is not there without the pointer.
+  await expect(frame.locator('.info')).toBeHidden()
+  await moveOver(page, frame, '.word')
+  await expect(frame.locator('.info')).toBeVisible()
+})
