@@ -119,7 +119,9 @@ async function draw(context: BrowserContext, { id, moments }: Walk, file: string
   const page = await context.newPage()
   await page.goto(`file://${file}`)
   for (const [i, { on, index = 0, u = 0.5, v = 0.5, isPressed = false, restMs = 1100 }] of moments.entries()) {
-    await page.mouse.move(4, 4)
+    // Nobody has come to a page that has just been opened; a pointer is on some page always.
+    if (on === undefined) await page.goto(`file://${file}`)
+    else await page.mouse.move(4, 4)
     let at: { x: number; y: number } | null = null
     if (on !== undefined) {
       const element = page.locator(on).nth(index)
@@ -152,7 +154,7 @@ async function draw(context: BrowserContext, { id, moments }: Walk, file: string
 
 /** What of the window has something in it, with some room around; not less than a card needs. */
 function contentBox(): { x: number; y: number; width: number; height: number } {
-  const boxes = [...document.querySelectorAll('body > :not(script, style, [data-part])')]
+  const boxes = [...document.querySelectorAll('body :not(script, style, [data-part], [data-part] *, svg *)')]
     .map((each) => each.getBoundingClientRect())
     .filter(({ width, height }) => width > 0 && height > 0)
   const left = Math.max(0, Math.min(...boxes.map((each) => each.left)) - 60)

@@ -202,8 +202,8 @@ export const more: readonly Walk[] = [
     on: ['.two-faced', 0.5, 0.2],
     recipe: /^Calendar leaf/,
     moments: [
-      { words: 'On its way', on: '.two-faced', index: 1, restMs: 260 },
-      { words: 'Turned over', on: '.two-faced', index: 1, restMs: 1300 },
+      { words: 'The second one turned over', on: '.two-faced', index: 1 },
+      { words: 'The first one on its way', on: '.two-faced', index: 0, restMs: 30 },
     ],
     reads: [
       { at: 'first', select: '.face-back', index: 1, property: 'visibility', is: 'hidden' },

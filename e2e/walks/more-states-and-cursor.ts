@@ -202,12 +202,12 @@ export const more: readonly Walk[] = [
     id: 'dot-and-ring',
     title: 'A dot with a ring that comes after it',
     isFor: 'A cursor that belongs to the site and hides nothing.',
-    starter: 'hero',
-    on: ['.hero', 0.9, 0.1],
+    starter: 'picture-grid',
+    on: ['.picture-card', 0.5, 0.4],
     recipe: /^A dot and a ring/,
     moments: [
-      { words: 'On its way', on: '.hero', u: 0.3, v: 0.3, restMs: 16 },
-      { words: 'At rest', on: '.hero', u: 0.6, v: 0.6 },
+      { words: 'On its way', on: '.picture-card', index: 1, u: 0.3, v: 0.3, restMs: 16 },
+      { words: 'At rest', on: '.picture-card', index: 1, u: 0.6, v: 0.6 },
     ],
     check: async ({ alone }) => {
       await alone.mouse.move(500, 300, { steps: 3 })

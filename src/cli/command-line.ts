@@ -20,9 +20,14 @@ export function runCommandLine(
   say: (line: string) => void,
   complain: (line: string) => void,
 ): number {
+  const usage = `Usage: ${simulateUsage}; or ${checkUsage}`
   try {
+    if ([name, ...words].includes('--help')) {
+      say(usage)
+      return 0
+    }
     const command = commands[name]
-    if (!command) throw new Misuse(`Usage: ${simulateUsage}; or ${checkUsage}`)
+    if (!command) throw new Misuse(usage)
     const { text, hasFindings } = command(words)
     say(text)
     return hasFindings ? 1 : 0

@@ -152,6 +152,10 @@ describe('glass-moth simulate', () => {
     )
   })
 
+  it('says how it is used where that is asked', () => {
+    for (const words of [['--help'], ['simulate', '--help']]) expect(run(...words)).toMatchObject({ code: 0, complained: [] })
+  })
+
   it.each([
     ['no command', () => [], 2, /^Usage: glass-moth simulate/],
     ['an unknown command', () => ['dance'], 2, /^Usage: /],
