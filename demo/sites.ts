@@ -239,7 +239,7 @@ const vesperHollow: readonly Effect[] = [
     noun: 'the bed',
     roles: { back: { select: '.below', noun: 'what lies beneath' }, ground: { select: '.bed', noun: 'the whole bed' } },
     pages: ['garden'],
-    settings: { ...portholeDefaults, radiusPx: 150, softPx: 60, wobblePercent: 4, growPx: 50, goMs: 700 },
+    settings: { ...portholeDefaults, touch: 'drag-x', radiusPx: 150, softPx: 60, wobblePercent: 4, growPx: 50, goMs: 700 },
   },
   {
     id: 'evening',

@@ -131,7 +131,7 @@ export const bordersStyles = `
   .sheet { height: 420px; overflow: clip; border-radius: 3px; box-shadow: 0 24px 44px -26px #000c; }
   .sheet svg { display: block; width: 100%; height: auto; }
   @media (scripting: none) { .strip div { width: auto; right: 14px; left: 14px; } .strip div strong { font-size: 20px; } .strip div p { font-size: 14px; } .strip > svg { opacity: 0.5; } .strip > .about { opacity: 1 !important; } }
-  @media (max-width: 900px) { .borders { display: block; height: auto; padding: 0 24px; } .strip { height: 300px; margin-bottom: 10px; } .strip > svg { left: auto; right: 0; width: 62%; } .strip { background: var(--ground); } .sheets { grid-template-columns: 1fr; padding-left: 24px; padding-right: 24px; } }
+  @media (max-width: 900px) { .borders { display: block; height: auto; padding: 0 24px; } .strip { height: 300px; margin-bottom: 10px; } .strip > svg { left: auto; right: 0; width: 62%; } .strip { background: linear-gradient(var(--above), var(--below)); } .strip > svg { mask-image: linear-gradient(90deg, transparent, #000 45%); } .sheets { grid-template-columns: 1fr; padding-left: 24px; padding-right: 24px; } }
 `
 
 /** The section: the strips, and the sheets under them. */
@@ -143,7 +143,7 @@ export const borders = (): string => `
     <section class="borders">${strips
       .map(
         (strip, index) => `
-      <article class="strip art" tabindex="0" style="--ground: ${strip.ground[1]}">${drawStrip(strip, index)}<h3 class="on-art">${strip.hour}</h3><div class="about on-art"><strong>${strip.name}</strong><p>${strip.words}</p></div></article>`,
+      <article class="strip art" tabindex="0" style="--above: ${strip.ground[0]}; --below: ${strip.ground[1]}">${drawStrip(strip, index)}<h3 class="on-art">${strip.hour}</h3><div class="about on-art"><strong>${strip.name}</strong><p>${strip.words}</p></div></article>`,
       )
       .join('')}
     </section>

@@ -17,9 +17,10 @@ const shared = () => `
 
   :root { --night: #0d1a17; --moss: #16302a; --lamp: #f0c36d; --paper: #efe6cf; --ink: #2c2a22; --leaf: #c4cdb9; }
   * { box-sizing: border-box; }
-  /* It is seen once its letters are there, so that nothing moves. */
+  /* Stars first: the rest is seen once its letters are there, so that nothing moves. */
   @keyframes dusk { from { visibility: hidden; } }
-  html { background: var(--night); animation: dusk 120ms step-end; }
+  html { background: var(--night); animation: dusk 280ms step-end; }
+  .sky svg { visibility: visible; }
   body { margin: 0; min-height: 100vh; color: #dfe3d3; font: 400 16px/1.5 "Hollow Text", sans-serif; background: linear-gradient(var(--moss), var(--night) 900px) var(--night); }
   .sky { position: relative; display: flex; align-items: center; justify-content: space-between; height: 104px; padding: 0 72px; overflow: clip; background: linear-gradient(#0b1f24, #16302a); }
   .sky svg { position: absolute; left: -40px; top: 0; width: calc(100% + 80px); height: 100%; }

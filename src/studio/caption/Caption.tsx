@@ -40,6 +40,11 @@ function EmptyCaption({ hasEffects }: { readonly hasEffects: boolean }) {
       <Box fontSize="17px">
         {hasEffects ? 'Or choose an effect at the left to tune it.' : 'Choose an element of the page, and what the pointer does to it.'}
       </Box>
+      {!hasEffects && (
+        <Box asChild fontSize="15px" color="soft" textDecoration="underline" textUnderlineOffset="3px" whiteSpace="nowrap">
+          <a href="/">The demo, and all sites</a>
+        </Box>
+      )}
     </Flex>
   )
 }
