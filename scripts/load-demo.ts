@@ -22,7 +22,11 @@ const backUp = async () => {
 await migrate(join(new URL('..', import.meta.url).pathname, 'src/server/migrations'), backUp)
 for (const [position, { id, name, pages, effects }] of newSites().entries()) {
   const kept = await Promise.all(
-    pages.map(async ({ html, path, ...page }) => ({ ...page, source: await keepSource(html), ...(path !== undefined && { path, bundle: id }) })),
+    pages.map(async ({ html, path, ...page }) => ({
+      ...page,
+      source: await keepSource(html),
+      ...(path !== undefined && { path, bundle: id }),
+    })),
   )
   const site: Site = { format: siteFormat, name, pages: kept, effects: [...effects] }
   if (!(await createSite(id, position, site))) await renewSite(id, site)

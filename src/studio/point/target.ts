@@ -19,7 +19,15 @@ export function chosenTarget(
   const rung = rungs[other ?? pick]
   // Around so many that are alike there are as many.
   const alike = rungs[pick]?.choices[choice]?.count ?? 1
-  const first = rung?.choices[other === undefined ? choice : Math.max(0, rung.choices.findIndex(({ count }) => count === alike))]
+  const first =
+    rung?.choices[
+      other === undefined
+        ? choice
+        : Math.max(
+            0,
+            rung.choices.findIndex(({ count }) => count === alike),
+          )
+    ]
   const several = rung?.choices.filter(({ count }) => count > 1) ?? []
   const likes = several.find(({ count }) => count === wantsSeveral) ?? several[0]
   const chosen = (wantsSeveral !== false && first?.count === 1 && also.length === 0 && likes) || first
