@@ -38,7 +38,7 @@ function drawBehind(): string {
   ).join('')
   const tree = (x: number, foot: number, tall: number) =>
     `<path d="M${x - 9} ${foot}L${x - 5} ${n(foot - tall * 0.5)}H${x + 5}L${x + 9} ${foot}Z"/>${Array.from({ length: 11 }, (_, i) => `<circle cx="${n(x + (i / 10 - 0.5) * tall * 0.6)}" cy="${n(foot - tall * (0.5 + 0.3 * Math.sin((i / 10) * Math.PI) + 0.1 * random()))}" r="${n(tall * (0.11 + 0.07 * random()))}"/>`).join('')}`
-  return `<svg class="behind" viewBox="0 0 1280 760" preserveAspectRatio="xMidYMid slice" aria-hidden="true">
+  return `<svg class="behind" viewBox="0 0 1280 760" preserveAspectRatio="xMidYMin slice" aria-hidden="true">
       <defs><radialGradient id="moon-light"><stop offset="0" stop-color="#f7efcf" stop-opacity=".5"/><stop offset="1" stop-color="#f7efcf" stop-opacity="0"/></radialGradient></defs>
       <g fill="#f7efcf">${stars}</g>
       <circle cx="950" cy="150" r="150" fill="url(#moon-light)"/><circle cx="950" cy="150" r="42" fill="#f3e9c4"/><circle cx="937" cy="141" r="8" fill="#e0d3a6"/><circle cx="964" cy="165" r="5" fill="#e0d3a6"/>

@@ -96,12 +96,12 @@ function drawHouse({ id, sky, hills, iron, glass, within, leaf, grass: blades }:
 const wings: Palette = { ground: '#efe2b8', shade: '#5b4a2c', band: '#b98f4b', mark: '#f8edc6', pale: '#fff7df', fur: '#f1e6c6' }
 
 export const glasshouseStyles = `
-  .hours { position: relative; height: 640px; overflow: clip; }
+  .hours { position: relative; height: clamp(640px, 50vw, 960px); overflow: clip; }
   .by-day, .by-night { position: absolute; inset: 0; }
   .house { position: absolute; inset: 0; width: 100%; height: 100%; }
   .hours h2 { position: absolute; left: 72px; right: 72px; top: 26px; margin: 0; font-weight: 340; font-size: clamp(36px, 6vw, 76px); line-height: 1; letter-spacing: -0.02em; text-align: center; }
   .by-day h2 { color: #274a3f; } .by-night h2 { color: #f6e6b8; }
-  .rider { position: absolute; left: calc(50% - 46px); top: 330px; width: 92px; pointer-events: none; }
+  .rider { position: absolute; left: calc(50% - 46px); top: 51%; width: 92px; pointer-events: none; }
   .rider svg { display: block; width: 100%; height: auto; overflow: visible; filter: drop-shadow(0 6px 10px rgb(10 20 18 / 0.35)); }
   @media (max-width: 900px) { .hours { height: 520px; } .hours h2 { left: 24px; right: 24px; } }
 `

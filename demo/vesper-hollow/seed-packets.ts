@@ -30,11 +30,10 @@ const sowings: readonly Sowing[] = [
 ]
 
 export const seedPacketStyles = `
-  .packets { display: flex; flex-wrap: wrap; gap: 26px; padding: 0 72px 150px; }
-  .packet { flex: 1 1 220px; max-width: 270px; }
+  .packets { display: grid; grid-template-columns: repeat(4, 1fr); gap: 26px; padding: 0 72px 150px; }
   .packet > div { display: flex; flex-direction: column; min-height: 372px; padding: 18px; border-radius: 4px; background: var(--paper); color: var(--ink); box-shadow: 0 22px 40px -22px #000a; }
   .packet .front { text-align: center; background: linear-gradient(var(--paper) 60%, #e3d6b3); border-top: 12px solid #d3c290; }
-  .packet .front svg { width: 100%; height: 236px; border-radius: 3px; }
+  .packet .front svg { width: 100%; height: clamp(236px, 20vw, 400px); border-radius: 3px; }
   .packet h3 { margin: 14px 0 2px; font: 440 23px/1.1 "Hollow Display", serif; color: var(--ink); }
   .packet .front p { margin: 0; font-size: 14px; color: #6b6247; }
   .packet .sowing { background: #1d3a34; color: #e3e4d2; font-size: 14px; }
@@ -43,7 +42,7 @@ export const seedPacketStyles = `
   .packet .sowing p { margin: 0; line-height: 1.45; }
   .packet button { margin-top: auto; padding: 10px 14px; border: 1px solid var(--lamp); border-radius: 3px; background: none; color: var(--lamp); font: inherit; cursor: pointer; }
   .packet button:hover { background: var(--lamp); color: #1d2a20; }
-  @media (max-width: 900px) { .packets { display: grid; grid-template-columns: 1fr 1fr; padding-left: 24px; padding-right: 24px; } .packet { max-width: none; } }
+  @media (max-width: 900px) { .packets { grid-template-columns: 1fr 1fr; padding-left: 24px; padding-right: 24px; } }
   @media (max-width: 560px) { .packets { grid-template-columns: 1fr; } }
 `
 

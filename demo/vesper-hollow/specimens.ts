@@ -105,7 +105,7 @@ function plate(each: Species, index: number): string {
 const styles = `
   .plates { display: grid; grid-template-columns: repeat(4, 1fr); gap: 34px 28px; padding: 0 72px 120px; }
   .plates .plate:nth-child(even) { margin-top: 44px; margin-bottom: -44px; }
-  .plate { position: relative; min-height: 382px; color: var(--ink); border-radius: 3px; }
+  .plate { position: relative; min-height: clamp(382px, 26vw, 520px); color: var(--ink); border-radius: 3px; }
   .paper { position: absolute; inset: 0; border-radius: inherit; background: radial-gradient(120% 90% at 50% 8%, #fbf5e3, var(--paper) 55%, #ddd0b0); box-shadow: 0 1px 0 #fff8 inset, 0 26px 50px -22px #000c, 0 6px 14px -4px #0007; }
   .paper::after { content: ""; position: absolute; inset: 10px; border: 1px solid #b9a87d; border-radius: 1px; }
   .plate svg { position: absolute; left: 6%; top: 18px; width: 88%; height: auto; overflow: visible; }

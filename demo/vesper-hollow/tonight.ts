@@ -32,7 +32,7 @@ const styles = `
   .meadow-words { position: relative; padding: 72px; }
   .meadow-words h1 { margin: 0; font-weight: 330; font-size: 124px; line-height: 0.9; letter-spacing: -0.03em; }
   .meadow-words p { margin: 22px 0 0; max-width: 25em; font-size: 18px; color: #dfe3d3; }
-  .gate { position: relative; height: 560px; overflow: clip; background: #2b332a; }
+  .gate { position: relative; height: clamp(560px, 43.75vw, 840px); overflow: clip; background: #2b332a; }
   .gate-art { position: absolute; inset: 0; width: 100%; height: 100%; }
   .gate-words { position: relative; width: 340px; padding: 84px 0 0 72px; }
   .gate-words h2 { margin: 0; font-weight: 360; font-size: 48px; line-height: 1; }
