@@ -288,7 +288,7 @@
     const { perspective, perspectiveOrigin } = row ? getComputedStyle(row) : { perspective: 'none', perspectiveOrigin: '' }
     if (!row || perspective === 'none') return new DOMMatrix()
     const { left, top } = row.getBoundingClientRect()
-    const [eyeX = 0, eyeY = 0] = perspectiveOrigin.split(' ').map(px)
+    const [eyeX, eyeY] = perspectiveOrigin.split(' ').map(px)
     return new DOMMatrix()
       .translate(left + eyeX - x, top + eyeY - y)
       .multiply(new DOMMatrix(`perspective(${perspective})`))
@@ -305,8 +305,8 @@
             px(style.paddingLeft) + px(style.paddingRight) + px(style.borderLeftWidth) + px(style.borderRightWidth),
             px(style.paddingTop) + px(style.paddingBottom) + px(style.borderTopWidth) + px(style.borderBottomWidth),
           ]
-    const [width = 0, height = 0] = [px(style.width) + (more[0] ?? 0), px(style.height) + (more[1] ?? 0)]
-    const [originX = 0, originY = 0] = style.transformOrigin.split(' ').map(px)
+    const [width, height] = [px(style.width) + more[0], px(style.height) + more[1]]
+    const [originX, originY] = style.transformOrigin.split(' ').map(px)
     // From its middle to its origin, about which it is turned, and back.
     const drawn = aroundOf(element)
       .multiply(matrixOf(style, style.transform))

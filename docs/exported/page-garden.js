@@ -985,8 +985,8 @@
             px(style.paddingLeft) + px(style.paddingRight) + px(style.borderLeftWidth) + px(style.borderRightWidth),
             px(style.paddingTop) + px(style.paddingBottom) + px(style.borderTopWidth) + px(style.borderBottomWidth),
           ]
-    const [width = 0, height = 0] = [px(style.width) + (more[0] ?? 0), px(style.height) + (more[1] ?? 0)]
-    const [originX = 0, originY = 0] = style.transformOrigin.split(' ').map(px)
+    const [width, height] = [px(style.width) + more[0], px(style.height) + more[1]]
+    const [originX, originY] = style.transformOrigin.split(' ').map(px)
     // From its middle to its origin, about which it is turned, and back.
     const drawn = aroundOf(element, false)
       .multiply(matrixOf(style, style.transform))
@@ -1165,7 +1165,6 @@
       findsAll: true,
       keeps: true,
       seenOnSelf: true,
-      fine: true,
       readsIn: '.below',
       measure: plain,
       places: new Map(),

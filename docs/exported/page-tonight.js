@@ -147,7 +147,7 @@
   function hasPointer({ toFrame, width, height, border }, insets) {
     const { x, y } = toFrame.transformPoint(pointer)
     const [top, right, bottom, left] = border
-    const [above = 0, after = 0, below = 0, before = 0] = insets ? insets(left + width + right, top + height + bottom) : [0, 0, 0, 0]
+    const [above, after, below, before] = insets ? insets(left + width + right, top + height + bottom) : [0, 0, 0, 0]
     return (
       x >= before - left - 1 / 64 && x <= width + right - after + 1 / 64 && y >= above - top - 1 / 64 && y <= height + bottom - below + 1 / 64
     )

@@ -110,28 +110,38 @@
     const holding = over
       ? all.filter(({ area, beside }) => holds(effect, area, beside) && (effect.amongAll ? isMet(effect, over, area) : isClear(effect, over, area)))
       : []
+    // How far it has to reach for the pointer, and those that have to reach the least.
+    const wayTo = ({ area }) => {
+      const { toFrame, width, height } = frameOf(area, effect.measure)
+      const { x, y } = toFrame.transformPoint(pointer)
+      return Math.max(0, -x, x - width, -y, y - height)
+    }
+    const ways = holding.map(wayTo)
+    const near = holding.filter((_, i) => ways[i] === Math.min(...ways))
     // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
     const first = effect.amongAll
       ? undefined
-      : (holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1))
+      : (holding.findLast(({ area }) => area.contains(over)) ?? near.find((place) => place.isOn) ?? near.at(-1))
     for (const place of all) {
       const has = effect.amongAll ? holding.includes(place) : place.area === first?.area
-      if (has || place.isOn) {
-        const arrives = has && !place.isOn
-        place.isOn = has
-        if (arrives || Math.hypot(pointer.x - place.stood.x, pointer.y - place.stood.y) >= 3)
-          place.stood = { x: pointer.x, y: pointer.y, t: pointer.time }
-        turnPlace(effect, place, pointer.time, arrives)
-        if (effect.turnsLooks) followCauses(effect, place, pointer.time)
-      }
+      if (has || place.isOn) meetPlace(effect, place, has)
     }
+  }
+
+  function meetPlace(effect, place, has) {
+    const arrives = has && !place.isOn
+    place.isOn = has
+    if (arrives || Math.hypot(pointer.x - place.stood.x, pointer.y - place.stood.y) >= 3)
+      place.stood = { x: pointer.x, y: pointer.y, t: pointer.time }
+    turnPlace(effect, place, pointer.time, arrives)
+    if (effect.turnsLooks) followCauses(effect, place, pointer.time)
   }
 
   // Whether the pointer is on an element, between insets. Browsers lay out in 64ths of a px.
   function hasPointer({ toFrame, width, height, border }, insets) {
     const { x, y } = toFrame.transformPoint(pointer)
     const [top, right, bottom, left] = border
-    const [above = 0, after = 0, below = 0, before = 0] = insets ? insets(left + width + right, top + height + bottom) : [0, 0, 0, 0]
+    const [above, after, below, before] = insets ? insets(left + width + right, top + height + bottom) : [0, 0, 0, 0]
     return (
       x >= before - left - 1 / 64 && x <= width + right - after + 1 / 64 && y >= above - top - 1 / 64 && y <= height + bottom - below + 1 / 64
     )

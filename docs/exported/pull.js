@@ -39,21 +39,7 @@
       // Where the pointer stands while the page moves is where it was then.
       pointer.over &&= document.elementFromPoint(pointer.x, pointer.y)
     }
-    // Takes the pointer to the elements of an effect that have it, and away from those that had it.
-    const over = pointer.over
-    const all = [...effect.places.values()]
-    const holding = over
-      ? all.filter(({ area }) => hasPointer(frameOf(area), effect.insets) && (over.contains(area) || over.closest('.card, .card .inner') !== null))
-      : []
-    // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
-    const first = holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1)
-    for (const place of all) {
-      const has = place.area === first?.area
-      if (has || place.isOn) {
-        place.isOn = has
-        turnPlace(place, pointer.time)
-      }
-    }
+    meetEffect()
   }
 
   // Finds all elements of an effect that there are by now, and lets go of those that are none any more.
@@ -71,10 +57,36 @@
       }
   }
 
+  // Takes the pointer to the elements of an effect that have it, and away from those that had it.
+  function meetEffect() {
+    const over = pointer.over
+    const all = [...effect.places.values()]
+    const holding = over
+      ? all.filter(({ area }) => hasPointer(frameOf(area), effect.insets) && (over.contains(area) || over.closest('.card, .card .inner') !== null))
+      : []
+    // How far it has to reach for the pointer, and those that have to reach the least.
+    const wayTo = ({ area }) => {
+      const { toFrame, width, height } = frameOf(area)
+      const { x, y } = toFrame.transformPoint(pointer)
+      return Math.max(0, -x, x - width, -y, y - height)
+    }
+    const ways = holding.map(wayTo)
+    const near = holding.filter((_, i) => ways[i] === Math.min(...ways))
+    // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
+    const first = holding.findLast(({ area }) => area.contains(over)) ?? near.find((place) => place.isOn) ?? near.at(-1)
+    for (const place of all) {
+      const has = place.area === first?.area
+      if (has || place.isOn) {
+        place.isOn = has
+        turnPlace(place, pointer.time)
+      }
+    }
+  }
+
   // Whether the pointer is on an element, between insets. Browsers lay out in 64ths of a px.
   function hasPointer({ toFrame, width, height }, insets) {
     const { x, y } = toFrame.transformPoint(pointer)
-    const [above = 0, after = 0, below = 0, before = 0] = insets ? insets(width, height) : [0, 0, 0, 0]
+    const [above, after, below, before] = insets ? insets(width, height) : [0, 0, 0, 0]
     return (
       x >= before - 1 / 64 && x <= width - after + 1 / 64 && y >= above - 1 / 64 && y <= height - below + 1 / 64
     )

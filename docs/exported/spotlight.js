@@ -87,7 +87,7 @@
   // Whether the pointer is on an element, between insets. Browsers lay out in 64ths of a px.
   function hasPointer({ toFrame, width, height }, insets) {
     const { x, y } = toFrame.transformPoint(pointer)
-    const [above = 0, after = 0, below = 0, before = 0] = insets ? insets(width, height) : [0, 0, 0, 0]
+    const [above, after, below, before] = insets ? insets(width, height) : [0, 0, 0, 0]
     return (
       x >= before - 1 / 64 && x <= width - after + 1 / 64 && y >= above - 1 / 64 && y <= height - below + 1 / 64
     )

@@ -21,6 +21,7 @@ import {
   droppedBy,
   nearOf,
   partOf,
+  reachesOut,
   saidOver,
   sliderOf,
   type Area,
@@ -529,8 +530,6 @@ function restOf(rig: Rig, id: string): number {
   const channel = channelOf(rig, id)
   return channel ? poseOf(channel) : 0
 }
-
-const reachesOut = ({ insets }: Area) => insets !== undefined && Object.values(insets).some(({ value }) => value < 0)
 
 function insetsOf(insets: NonNullable<Area['insets']>): string {
   const side = (name: keyof typeof insets, length: string) =>

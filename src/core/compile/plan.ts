@@ -1,7 +1,7 @@
 // What a script is written from: tables of its effects, and what is known of it as a whole.
 import { comingsOf } from '../rig/comings'
 import { drivenBy, sharesEye } from '../rig/plan'
-import { addedParts, copyOf, droppedBy, nearOf, saidOver, type Looks } from '../rig/rig'
+import { addedParts, copyOf, droppedBy, goesByNearest, nearOf, saidOver, type Looks } from '../rig/rig'
 import { asOneSelector } from '../rig/resolve'
 import { keptProperties } from '../rig/slot'
 import { doesPress, draftsOf, isNumbered, measureFor, movedBy, type Moved, type Source } from './effects'
@@ -252,6 +252,7 @@ function givenOf(
     restarts: sources.some(({ rig }) => rig.states?.some(({ media }) => media === 'restart') === true),
     tellsOthers: some('tellsOthers'),
     hasByHit: some('byHit'),
+    hasByNearest: sources.some(({ rig }) => rig.areas.some(goesByNearest)),
     hasAtMostOne: some('atMostOne'),
     hasDues: some('goDelayMs') || some('stillMs'),
     hasStill: some('stillMs'),

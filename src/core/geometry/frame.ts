@@ -94,6 +94,9 @@ export function holdsLocal({ width, height, border }: Frame, insets: Insets | un
   )
 }
 
+/** How far (px) the frame has to reach on all sides of its padding box for a point to lie in it: 0 in it and on its edge. */
+export const distanceBeyond = ({ width, height }: Frame, { x, y }: Point): number => Math.max(0, -x, x - width, -y, y - height)
+
 /**
  * Where a point lies along one axis, 0..1 between the insets of the padding box, running on beyond them.
  * An axis without length reads as the middle.

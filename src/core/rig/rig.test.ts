@@ -113,7 +113,7 @@ describe('the pointer between boxes', () => {
     ).toEqual([])
   })
 
-  it('beyond what it hits belongs to the one that had it, else to the one painted last', () => {
+  it('beyond what it hits belongs to the nearest, of those as near to the one that had it, else to the one painted last', () => {
     const [area, ...others] = rigOf().areas
     const wide = { value: -60, unit: 'px' as const }
     const reaching = {
@@ -132,6 +132,18 @@ describe('the pointer between boxes', () => {
       ),
     ).toEqual([0])
     expect(leaning([[140, 50]], reaching, apart)).toEqual([1])
+    // 30 px from the first one, 50 from the second, which had it.
+    expect(
+      leaning(
+        [
+          [200, 50],
+          [130, 50],
+        ],
+        reaching,
+        apart,
+      ),
+    ).toEqual([0])
+    expect(leaning([[150, 120]], reaching, apart)).toEqual([1])
     // The box that it hits has it, however far another one reaches over it.
     expect(
       leaning(

@@ -66,6 +66,13 @@ export const nearOf = ({ holds }: Part) => (typeof holds === 'object' && 'lay' i
 /** Whether each of several parts has its number, for its CSS: of what is dropped, or there more than once. */
 export const hasIndex = (part: Part): boolean => droppedBy(part) !== undefined || part.count !== undefined
 
+/** Whether an element has the pointer beyond its own box too. */
+export const reachesOut = ({ insets }: Pick<Area, 'insets'>): boolean =>
+  insets !== undefined && Object.values(insets).some(({ value }) => value < 0)
+
+/** Whether of several elements that the pointer reaches from beyond the nearest one has it. */
+export const goesByNearest = (area: Area): boolean => area.among === 'one' && area.of === 'each' && reachesOut(area)
+
 /** The parts that a script adds: all but those that the stylesheet draws. */
 export const addedParts = ({ parts }: Pick<Rig, 'parts'>): readonly Part[] => parts.filter(({ drawn }) => drawn === undefined)
 

@@ -1,5 +1,5 @@
 // An effect under the pointer: which of its places have it, and what becomes of them.
-import { holdsLocal, toFrame, type Point } from '../geometry/frame'
+import { distanceBeyond, holdsLocal, toFrame, type Point } from '../geometry/frame'
 import type { At } from '../signal/reader'
 import { hits } from '../signal/over'
 import { isOfPointer, isPresent, type Sample } from '../signal/sample'
@@ -8,6 +8,7 @@ import { followWay, standOnWay } from './drops'
 import { advanceFlows } from './flow'
 import { advanceLooks, followLooks, hearCauses } from './looks'
 import { holdsOwn, replay, touch, type Place, type Scene } from './place'
+import { goesByNearest } from './rig'
 
 const local: Point = { x: 0, y: 0 }
 
@@ -24,14 +25,23 @@ export function holds({ boxes, frame }: Place, { plan: { area } }: Scene, x: num
 
 /**
  * Which place has the pointer where one at most may: the one painted last among those that it is on; beyond their own boxes
- * the one that had it before, else the one painted last. -1 for none.
+ * the nearest one, where they reach so far, and of those as near the one that had it before, else the one painted last. -1 for none.
  */
 function claim(scene: Scene, x: number, y: number): number {
   const { places, holder } = scene
   const isHeld = (place: Place | undefined) => place !== undefined && holds(place, scene, x, y)
   const hit = places.findLastIndex((place) => holdsOwn(place.frame, x, y) && isHeld(place))
   if (hit >= 0) return hit
-  return isHeld(places[holder]) ? holder : places.findLastIndex(isHeld)
+  if (!goesByNearest(scene.plan.area)) return isHeld(places[holder]) ? holder : places.findLastIndex(isHeld)
+  let [nearest, least] = [-1, Infinity]
+  for (let i = 0; i < places.length; i++) {
+    const place = places[i]
+    if (!place || !isHeld(place)) continue
+    toFrame(place.frame, x, y, local)
+    const far = distanceBeyond(place.frame, local)
+    if (far < least || (far === least && nearest !== holder)) [nearest, least] = [i, far]
+  }
+  return nearest
 }
 
 /** Whether a place that holds the point is met there: beyond its own box only, where so asked, while the pointer is on one of certain elements. */

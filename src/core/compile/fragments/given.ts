@@ -50,6 +50,8 @@ export const given = {
   partsMeet: true,
   tellsOthers: true,
   hasByHit: true,
+  /** Some reach beyond their own boxes, of which the nearest one has the pointer. */
+  hasByNearest: true,
   /** Some value is followed; some is written. */
   hasValues: true,
   hasWritten: true,

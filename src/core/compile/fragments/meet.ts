@@ -44,10 +44,18 @@ export function meetEffect(effect: Effect): void {
   const holding = over
     ? all.filter(({ area, beside }) => holds(effect, area, beside) && hasNothingForeignLyingOnIt(effect, over, area))
     : []
+  // How far it has to reach for the pointer, and those that have to reach the least.
+  const wayTo = ({ area }: Place) => {
+    const { toFrame, width, height } = frameOf(area, effect.measure)
+    const { x, y } = toFrame.transformPoint(pointer)
+    return Math.max(0, -x, x - width, -y, y - height)
+  }
+  const ways = given.hasByNearest ? holding.map(wayTo) : []
+  const near = given.hasByNearest ? holding.filter((_, i) => ways[i] === Math.min(...ways)) : holding
   // What the pointer hits has it; beside an edge that leans away it hits what lies behind, and is on the element all the same.
   const first = effect.amongAll
     ? undefined
-    : (holding.findLast(({ area }) => area.contains(over)) ?? holding.find((place) => place.isOn) ?? holding.at(-1))
+    : (holding.findLast(({ area }) => area.contains(over)) ?? near.find((place) => place.isOn) ?? near.at(-1))
   for (const place of all) {
     const has = effect.amongAll ? holding.includes(place) : place.area === first?.area
     if (has || place.isOn) meetPlace(effect, place, has)

@@ -26,7 +26,7 @@ function coloursOf(context: CanvasRenderingContext2D, [, , near = '', far = '']:
   }
   const { data } = context.getImageData(0, 0, count, 1)
   return Array.from({ length: count }, (_, k) => {
-    const [red = 0, green = 0, blue = 0, alpha = 0] = data.slice(4 * k, 4 * k + 4)
+    const [red, green, blue, alpha] = data.slice(4 * k) as unknown as [number, number, number, number]
     return `rgba(${red}, ${green}, ${blue}, ${(alpha / 255).toFixed(3)})`
   })
 }
@@ -43,14 +43,14 @@ export function paint(effect: Effect, place: Place, t: number): void {
   const told = toldBySheet(canvas, effect.paintedBy ?? [], t)
   if (place.painted?.told !== told) place.painted = { told, colours: coloursOf(context, told, xs.length) }
   const { colours } = place.painted
-  const [from = 1, to = 1] = told.slice(0, 2).map(parseFloat)
+  const [from, to] = told.map(parseFloat) as [number, number]
   const most = Math.max(from, to) / 2 + 1
   // On whole pixels of the screen, so that it is sharp.
   const ratio = devicePixelRatio
-  const [left = 0, top = 0] = [xs, ys].map((all) => Math.floor((Math.min(...all) - most) * ratio) / ratio)
-  const [width = 0, height = 0] = [Math.max(...xs) + most - left, Math.max(...ys) + most - top].map(
+  const [left, top] = [xs, ys].map((all) => Math.floor((Math.min(...all) - most) * ratio) / ratio) as [number, number]
+  const [width, height] = [Math.max(...xs) + most - left, Math.max(...ys) + most - top].map(
     (length) => Math.ceil((length * ratio) / canvasStep) * canvasStep,
-  )
+  ) as [number, number]
   // As long as they move, one that is not much larger than it has to be stays.
   const fits = (has: number, needs: number) => has >= needs && has <= (place.moves ? 2 : 1) * needs
   if (!canvas.style.width || !fits(canvas.width, width) || !fits(canvas.height, height)) {

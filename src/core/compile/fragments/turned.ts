@@ -44,7 +44,7 @@ function throughEye({ parentElement: row }: Element, { x, y }: { readonly x: num
   const { perspective, perspectiveOrigin } = row ? getComputedStyle(row) : { perspective: 'none', perspectiveOrigin: '' }
   if (!row || perspective === 'none') return new DOMMatrix()
   const { left, top } = row.getBoundingClientRect()
-  const [eyeX = 0, eyeY = 0] = perspectiveOrigin.split(' ').map(px)
+  const [eyeX, eyeY] = perspectiveOrigin.split(' ').map(px) as [number, number]
   return new DOMMatrix()
     .translate(left + eyeX - x, top + eyeY - y)
     .multiply(new DOMMatrix(`perspective(${perspective})`))
@@ -54,15 +54,15 @@ function throughEye({ parentElement: row }: Element, { x, y }: { readonly x: num
 /** Where an element would lie if effects did nothing, also where the page turns or scales it, or what it lies in. */
 export function turned(element: Element): Frame {
   const style = getComputedStyle(element)
-  const more =
+  const more: readonly [number, number] =
     style.boxSizing === 'border-box'
       ? [0, 0]
       : [
           px(style.paddingLeft) + px(style.paddingRight) + px(style.borderLeftWidth) + px(style.borderRightWidth),
           px(style.paddingTop) + px(style.paddingBottom) + px(style.borderTopWidth) + px(style.borderBottomWidth),
         ]
-  const [width = 0, height = 0] = [px(style.width) + (more[0] ?? 0), px(style.height) + (more[1] ?? 0)]
-  const [originX = 0, originY = 0] = style.transformOrigin.split(' ').map(px)
+  const [width, height] = [px(style.width) + more[0], px(style.height) + more[1]]
+  const [originX, originY] = style.transformOrigin.split(' ').map(px) as [number, number]
   // From its middle to its origin, about which it is turned, and back.
   const drawn = aroundOf(element, false)
     .multiply(matrixOf(style, style.transform))

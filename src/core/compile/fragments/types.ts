@@ -314,7 +314,7 @@ export interface Effect {
   readonly beyond?: string
   readonly except?: string
   /** How far inside its edges the pointer counts: top, right, bottom, left. */
-  readonly insets?: (width: number, height: number) => readonly number[]
+  readonly insets?: (width: number, height: number) => readonly [number, number, number, number]
   readonly bridge?: string
   /** What elsewhere counts as the same place, in step with its elements; whether that describes them, and where it is laid. */
   readonly joined?: string
