@@ -100,12 +100,18 @@ async function walkOne(walk: Walk, page: Page, house: House, browser: Browser, i
   const isTrue = keepPage(walk.id, pageOfWalk(walk, taken, readFileSync(file, 'utf8'), answers))
   if (isDrawn) await draw(await browser.newContext({ viewport: { width: 1000, height: 640 }, deviceScaleFactor: 0.75 }), walk, file)
   expect(isTrue, `docs/cookbook/${walk.id}.md was not what leaves; it has been written anew`).toBe(true)
+
+  // Others find no site of this one's.
+  await page.goto('about:blank')
+  for (const each of new Set([begun.exported, exported])) await house.query('DELETE FROM sites WHERE id = ?', [siteIn(each)])
 }
+
+/** The id of the site in the address of an export. */
+const siteIn = (exported: string) => new URL(exported).pathname.split('/')[2] ?? ''
 
 /** What the effects of a site do for those who do not come with a mouse. */
 async function answersOf(house: House, exported: string): Promise<readonly Answers[]> {
-  const id = new URL(exported).pathname.split('/')[2] ?? ''
-  const [row] = await house.query('SELECT document FROM sites WHERE id = ?', [id])
+  const [row] = await house.query('SELECT document FROM sites WHERE id = ?', [siteIn(exported)])
   const document: unknown = typeof row?.document === 'string' ? JSON.parse(row.document) : row?.document
   return siteSchema.parse(document).effects.map((effect: Effect) => {
     const kind = findKind(effect.kind)
