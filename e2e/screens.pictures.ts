@@ -67,6 +67,8 @@ test('pictures of the main views', async ({ page, house }) => {
       .nth(nth)
       .evaluate((element) => element.scrollIntoView({ block: 'center' }))
     await settle(page)
+    // The list of effects at the left is wide for as long as it has the focus.
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur())
     await movePointer(page, ...(await pointIn(page, select, nth, u, v)), 6)
     await settle(page)
     await page.screenshot({ path: `${folder}/${name}.png` })
@@ -74,6 +76,7 @@ test('pictures of the main views', async ({ page, house }) => {
 
   await page.goto(house.address)
   await page.goto(house.address)
+  await page.locator('img[data-picture]').nth(2).waitFor()
   await settle(page)
   await page.screenshot({ path: `${folder}/home.png` })
 
