@@ -1,34 +1,17 @@
 // Makes the pictures of docs/by-hand.md: npm run pictures. Not a test, so npm test leaves it out.
-import { expect, type Frame, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { writeFileSync } from 'node:fs'
 import { expandTilt } from '../src/core/effect/tilt/expand'
 import { tiltDefaults } from '../src/core/effect/tilt/settings'
 import { evaluate } from '../src/core/rig/evaluate'
 import { effectOf, settingsOf } from './support/alone'
 import { test } from './support/house'
-import { movePointer, onScreen, stageOf } from './support/stage'
+import { dragOnPage, movePointer, onScreen, pointIn, stageOf } from './support/stage'
 
 const demo = (house: { address: string }, page: string) => `${house.address}/studio/vesper-hollow/${page}`
 const shoot = async (page: Page, name: string) => {
   await page.waitForTimeout(900)
   await page.screenshot({ path: `docs/by-hand/${name}.jpg`, type: 'jpeg', quality: 80 })
-}
-
-/** A point of an element of the page, in the page's own px. */
-async function pointIn(frame: Frame, select: string, index: number, u: number, v: number): Promise<[number, number]> {
-  const box = await frame
-    .locator(select)
-    .nth(index)
-    .evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
-  return [box.x + u * box.width, box.y + v * box.height]
-}
-
-async function dragOnPage(page: Page, from: readonly [number, number], to: readonly [number, number]): Promise<void> {
-  const [begin, end] = [await onScreen(page, ...from), await onScreen(page, ...to)]
-  await page.mouse.move(begin.x, begin.y)
-  await page.mouse.down()
-  await page.mouse.move(end.x, end.y, { steps: 8 })
-  await page.mouse.up()
 }
 
 test('pictures for those who write by hand', async ({ page, house }) => {

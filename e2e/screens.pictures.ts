@@ -3,21 +3,14 @@ import type { Page } from '@playwright/test'
 import { effectOf, settingsOf } from './support/alone'
 import { test } from './support/house'
 import { builderMade, zipOf } from './support/made-pages'
-import { movePointer, onScreen, stageOf } from './support/stage'
+import { movePointer, onScreen, pointIn as pointInFrame, stageOf } from './support/stage'
 import { tuningEffects, tuningPage } from './support/tuning-page'
 
 const folder = 'docs/screenshots'
 const demo = '/studio/vesper-hollow/specimens'
 
 /** A point of an element of the page, as shares of its box. */
-async function pointIn(page: Page, select: string, index: number, u: number, v: number): Promise<[number, number]> {
-  const frame = await stageOf(page)
-  const box = await frame
-    .locator(select)
-    .nth(index)
-    .evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
-  return [box.x + u * box.width, box.y + v * box.height]
-}
+const pointIn = async (page: Page, ...of: [select: string, index: number, u: number, v: number]) => pointInFrame(await stageOf(page), ...of)
 
 const settle = (page: Page) => page.waitForTimeout(1200)
 

@@ -1,17 +1,8 @@
 // Tuning by hand and by eye: words with their drawings and handles, bindings, held looks, poses, distances.
 import type { Frame, Page } from '@playwright/test'
 import { eventually, expect, test } from './support/house'
-import { cardBox, cardsPage, leanOf, movePointer, onScreen, stageOf, standsStill, tiltOnCards } from './support/stage'
+import { cardBox, cardsPage, dragOnPage, leanOf, movePointer, onScreen, stageOf, standsStill, tiltOnCards } from './support/stage'
 import { tuningEffects, tuningPage } from './support/tuning-page'
-
-/** Drags from one point of the page to another, both in its own px. */
-async function dragOnPage(page: Page, from: readonly [number, number], to: readonly [number, number]): Promise<void> {
-  const [start, end] = [await onScreen(page, ...from), await onScreen(page, ...to)]
-  await page.mouse.move(start.x, start.y)
-  await page.mouse.down()
-  await page.mouse.move(end.x, end.y, { steps: 8 })
-  await page.mouse.up()
-}
 
 const styleOf = (frame: Frame, select: string, property: string) => () =>
   frame

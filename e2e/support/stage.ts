@@ -63,6 +63,24 @@ export async function onScreen(page: Page, x: number, y: number): Promise<{ x: n
   return { x: box.x + x * scale, y: box.y + y * scale }
 }
 
+/** Drags with the real pointer from one point of the page to another, both in its own px. */
+export async function dragOnPage(page: Page, from: readonly [number, number], to: readonly [number, number]): Promise<void> {
+  const [start, end] = [await onScreen(page, ...from), await onScreen(page, ...to)]
+  await page.mouse.move(start.x, start.y)
+  await page.mouse.down()
+  await page.mouse.move(end.x, end.y, { steps: 8 })
+  await page.mouse.up()
+}
+
+/** A point of an element of the page as shares of its box, in the page's own px. */
+export async function pointIn(frame: Frame, select: string, index: number, u: number, v: number): Promise<[number, number]> {
+  const box = await frame
+    .locator(select)
+    .nth(index)
+    .evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
+  return [box.x + u * box.width, box.y + v * box.height]
+}
+
 /** Waits until the plate has taken its size: it grows and shrinks with what stands around it. */
 export async function standsStill(page: Page): Promise<void> {
   let before = ''
