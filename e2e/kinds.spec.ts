@@ -337,6 +337,7 @@ test('layers that are enlarged to fill their box show no edge, wherever the poin
 })
 
 test('every recipe plays on the chosen element when it is touched, and leaves the page as it was', async ({ page, house }) => {
+  test.setTimeout(900_000)
   await page.goto(await house.addSite('touched', html))
   const frame = await stageOf(page)
   // The declarations of a style attribute are the same in the end; its spelling may be the browser's own.
@@ -358,17 +359,17 @@ test('every recipe plays on the chosen element when it is touched, and leaves th
   for (const name of names) {
     // The list scrolls with the hand elsewhere: none of what passes by is touched.
     await heading.hover()
-    await expect.poll(bodyNow).toBe(before)
+    await eventually(bodyNow).toBe(before)
     const bare = await sheetNow()
     const button = recipes.getByRole('button', { name: new RegExp(`^${name}`) })
     await button.scrollIntoViewIfNeeded()
     await button.hover()
-    await expect.poll(bodyNow).not.toBe(before)
+    await eventually(bodyNow).not.toBe(before)
     // Each has a stylesheet of its own.
-    await expect.poll(sheetNow).not.toBe(bare)
+    await eventually(sheetNow).not.toBe(bare)
     touched.add(await sheetNow())
   }
   expect(touched.size).toBe(names.length)
   await heading.hover()
-  await expect.poll(bodyNow).toBe(before)
+  await eventually(bodyNow).toBe(before)
 })

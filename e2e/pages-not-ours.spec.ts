@@ -118,7 +118,7 @@ for (const where of ['studio', 'export'] as const)
 
 for (const where of ['studio', 'export'] as const)
   test(`in the ${where}, the lean does not wait for what the page takes its time for`, async ({ page, house }, info) => {
-    const css = '.shelf .pot { transition: transform 4s linear !important } .pot:hover { transform: translateX(40px) }'
+    const css = '.shelf .pot { transition: transform 40s linear !important } .pot:hover { transform: translateX(40px) }'
     const { surface, move } = await open[where](page, house, 'pots-slow', shelf(css), info.outputPath('page.html'))
     await move(300, 150)
     const shares: number[] = []
@@ -132,7 +132,7 @@ for (const where of ['studio', 'export'] as const)
       )
     }
     // The page's own lift is on its way meanwhile.
-    expect(shares.at(-1)).toBeGreaterThan(0.1)
+    expect(shares.at(-1)).toBeGreaterThan(0.015)
     expect(shares.at(-1)).toBeLessThan(0.9)
   })
 

@@ -1,7 +1,7 @@
 // Tuning by hand and by eye: words with their drawings and handles, bindings, held looks, poses, distances.
 import type { Frame, Page } from '@playwright/test'
 import { eventually, expect, test } from './support/house'
-import { cardBox, cardsPage, dragOnPage, leanOf, movePointer, onScreen, stageOf, standsStill, tiltOnCards } from './support/stage'
+import { cardBox, cardsPage, dragGrip, dragOnPage, leanOf, movePointer, onScreen, stageOf, standsStill, tiltOnCards } from './support/stage'
 import { tuningEffects, tuningPage } from './support/tuning-page'
 
 const styleOf = (frame: Frame, select: string, property: string) => () =>
@@ -33,19 +33,19 @@ test('the ring, its soft edge, insets and a direction are dragged on the page, o
   await restAt(page, 300, 300)
   await expect(number(page, 'Clear reach of the light')).toHaveAttribute('aria-valuenow', '90')
   await number(page, 'Clear reach of the light').focus()
-  await dragOnPage(page, [390, 300], [440, 300])
+  await dragGrip(page, frame, [390, 300], [440, 300])
   await expect(number(page, 'Clear reach of the light')).toHaveAttribute('aria-valuenow', '140')
   await eventually(light).toContain('140px')
-  await dragOnPage(page, [300, 500], [300, 460])
+  await dragGrip(page, frame, [300, 500], [300, 460])
   await expect(number(page, 'Soft edge beyond it')).toHaveAttribute('aria-valuenow', '20')
   await page.getByRole('button', { name: 'More' }).click()
   await number(page, 'Slant of the wash').focus()
   // The arrow stands at 30 degrees; straight to the right is 90.
   const reach = 420 * 0.4
-  await dragOnPage(page, [340 + reach / 2, 300 - reach * Math.cos(Math.PI / 6)], [340 + reach, 300])
+  await dragGrip(page, frame, [340 + reach / 2, 300 - reach * Math.cos(Math.PI / 6)], [340 + reach, 300])
   await expect(number(page, 'Slant of the wash')).toHaveAttribute('aria-valuenow', '90')
   await number(page, 'Inset at the left').focus()
-  await dragOnPage(page, [100, 300], [180, 300])
+  await dragGrip(page, frame, [100, 300], [180, 300])
   await expect(number(page, 'Inset at the left')).toHaveAttribute('aria-valuenow', '100')
   await page.keyboard.press('Control+z')
   await expect(number(page, 'Inset at the left')).toHaveAttribute('aria-valuenow', '20')
@@ -61,12 +61,12 @@ test('a vanishing point has one grip for both numbers, zones are cut finer, and 
   await restAt(page, 940, 300)
   await page.getByRole('button', { name: 'More' }).click()
   await number(page, 'Vanishing point down').focus()
-  await dragOnPage(page, [940, 300], [1060, 195])
+  await dragGrip(page, frame, [940, 300], [1060, 195])
   await expect(number(page, 'Vanishing point across')).toHaveAttribute('aria-valuenow', '75')
   await expect(number(page, 'Vanishing point down')).toHaveAttribute('aria-valuenow', '25')
   await eventually(styleOf(frame, '.stack', 'perspective-origin')).toBe('360px 105px')
   await number(page, 'Columns').focus()
-  await dragOnPage(page, [700 + 160, 498], [700 + 80, 498])
+  await dragGrip(page, frame, [700 + 160, 498], [700 + 80, 498])
   await expect(number(page, 'Columns')).toHaveAttribute('aria-valuenow', '6')
   await number(page, 'Height of the near sheet').focus()
   const layer = page.getByRole('slider', { name: 'Height of the near sheet' })

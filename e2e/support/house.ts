@@ -98,7 +98,7 @@ export const test = base.extend<{ quiet: undefined }, { house: House }>({
       await use(house)
       await house.close()
     },
-    { scope: 'worker', timeout: 60_000 },
+    { scope: 'worker', timeout: 240_000 },
   ],
   // No page of ours may throw, whatever a test does with it.
   quiet: [
@@ -112,7 +112,18 @@ export const test = base.extend<{ quiet: undefined }, { house: House }>({
   ],
 })
 
+/** A document that is being left answers nothing: the one that follows is asked. */
+async function pastLeaving<T>(ask: () => T | Promise<T>): Promise<T> {
+  for (const end = Date.now() + 20_000; ; )
+    try {
+      return await ask()
+    } catch (error) {
+      if (!/context was destroyed|frame (was|got) detached/i.test(String(error)) || Date.now() > end) throw error
+      await new Promise((resolve) => setTimeout(resolve, 40))
+    }
+}
+
 /** Asks again and again, often, until what is expected holds. */
-export const eventually = <T>(ask: () => T | Promise<T>) => expect.poll(ask, { intervals: [40], timeout: 8000 })
+export const eventually = <T>(ask: () => T | Promise<T>) => expect.poll(() => pastLeaving(ask), { intervals: [40] })
 
 export { expect }

@@ -72,6 +72,15 @@ export async function dragOnPage(page: Page, from: readonly [number, number], to
   await page.mouse.up()
 }
 
+/** Drags what the studio has drawn at a point of the page, once it is there, to another point, both in the page's own px. */
+export async function dragGrip(page: Page, frame: Frame, from: readonly [number, number], to: readonly [number, number]): Promise<void> {
+  await standsStill(page)
+  await expect
+    .poll(() => frame.evaluate(([x, y]) => document.elementFromPoint(x, y)?.localName, [...from] as const), { intervals: [40] })
+    .toBe('glass-moth-overlay')
+  await dragOnPage(page, from, to)
+}
+
 /** A point of an element of the page as shares of its box, in the page's own px. */
 export async function pointIn(frame: Frame, select: string, index: number, u: number, v: number): Promise<[number, number]> {
   const box = await frame

@@ -93,8 +93,9 @@ export const results: readonly Walk[] = [
       const lens = frame.locator('[class$="-hand"]')
       await eventually(() => lens.evaluate((each) => getComputedStyle(each).opacity)).toBe('1')
       const zoomIn = (near: Element) => new DOMMatrix(getComputedStyle(near).transform).a
-      const zoom = await frame.locator('[class$="-near"]').evaluate(zoomIn)
-      expect(zoom).toBeGreaterThan(2.5)
+      const near = frame.locator('[class$="-near"]')
+      await eventually(() => near.evaluate(zoomIn)).toBeGreaterThan(2.5)
+      const zoom = await near.evaluate(zoomIn)
 
       await alone.mouse.move(640, 300)
       const seen = alone.locator('[class$="-hand"]')
