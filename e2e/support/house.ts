@@ -114,7 +114,7 @@ export const test = base.extend<{ quiet: undefined }, { house: House }>({
 
 /** A document that is being left answers nothing: the one that follows is asked. */
 async function pastLeaving<T>(ask: () => T | Promise<T>): Promise<T> {
-  for (const end = Date.now() + 20_000; ; )
+  for (const end = Date.now() + 20_000; ;)
     try {
       return await ask()
     } catch (error) {
