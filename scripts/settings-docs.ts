@@ -28,9 +28,9 @@ function rangeOf<S>(control: Control<S>): string {
 function tableOf<S>(controls: readonly Control<S>[], settings: S): string {
   const rows = controls.map(
     (control) =>
-      `| ${control.title} | ${control.kind === 'number' ? control.unit : ''} | ${rangeOf(control)} | ${control.kind === 'number' ? formatNumber(control.read(settings), control.unit) : tellValue(control, settings)} |`,
+      `| ${control.title} | ${control.help ?? ''} | ${control.kind === 'number' ? control.unit : ''} | ${rangeOf(control)} | ${control.kind === 'number' ? formatNumber(control.read(settings), control.unit) : tellValue(control, settings)} |`,
   )
-  return ['| setting | unit | range | at first |', '|---|---|---|---|', ...rows].join('\n')
+  return ['| setting | what it does | unit | range | at first |', '|---|---|---|---|---|', ...rows].join('\n')
 }
 
 /** The settings of a kind from the start, with a layer where it may have some. */

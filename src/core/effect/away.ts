@@ -17,6 +17,7 @@ export function awayChoice<S extends Away>(middle: string, pin: string, left: st
     kind: 'choice',
     id: 'away',
     title: 'When away',
+    help: 'how it lies while the pointer is elsewhere',
     drawing: 'return',
     draws: 'back',
     handle: 'pin',

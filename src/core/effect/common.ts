@@ -18,6 +18,7 @@ const inset = (side: keyof typeof insetKeys) => {
   const length = side === 'left' || side === 'right' ? 'width' : 'height'
   return number({
     title: `Inset ${side}`,
+    help: `how far inside the ${side === 'top' ? 'upper' : side === 'bottom' ? 'lower' : side} edge the pointer counts; outside it where negative`,
     id: `inset-${side}`,
     from: 0,
     unit: 'px',
@@ -29,34 +30,54 @@ const inset = (side: keyof typeof insetKeys) => {
   })
 }
 
-const width = (title: string) => number({ title, from: 900, unit: 'px', least: 200, greatest: 4000, step: 10 })
+const width = (title: string, help: string) => number({ title, help, from: 900, unit: 'px', least: 200, greatest: 4000, step: 10 })
 
 const parameters = {
   /** How strong all of it is. */
-  strengthPercent: percent({ title: 'Strength', from: 100, greatest: 200, step: 5, percentOf: { words: 'what was designed' } }),
+  strengthPercent: percent({
+    title: 'Strength',
+    help: 'scales all of the effect at once',
+    from: 100,
+    greatest: 200,
+    step: 5,
+    percentOf: { words: 'what was designed' },
+  }),
   touch: choice({
     title: 'Touch',
+    help: 'what a finger on it does; without it the page scrolls as ever',
     from: 'none',
     options: { none: 'no response', 'drag-x': 'a drag across', 'drag-y': 'a drag up and down', drag: 'any drag' },
   }),
   /** What it is for visitors who prefer reduced motion: what travels and turns at rest, or nothing at all. */
-  reducedMotion: choice({ title: 'Reduced motion', from: 'stop', options: { stop: 'stop movement', off: 'do not play' } }),
+  reducedMotion: choice({
+    title: 'Reduced motion',
+    help: 'what visitors get who asked their system for less motion',
+    from: 'stop',
+    options: { stop: 'stop movement', off: 'do not play' },
+  }),
   /** Whether what it is on comes before the elements after it while the pointer is there, so that what grows is not covered. */
   neighbours: choice({
     title: 'Among its neighbours',
+    help: 'whether what grows lies over the elements after it',
     from: 'page',
     options: { page: 'as the page has it', front: 'in front while the pointer is on it' },
   }),
   /** In how wide windows it plays, and from and up to which width. */
   windowWidth: choice({
     title: 'Window width',
+    help: 'in how wide windows it plays at all',
     from: 'any',
     options: { any: 'any', wide: 'from a width on', narrow: 'up to a width', between: 'between two widths' },
   }),
-  fromWidthPx: width('From a width of'),
-  toWidthPx: width('Up to a width of'),
+  fromWidthPx: width('From a width of', 'in narrower windows it does not play'),
+  toWidthPx: width('Up to a width of', 'in wider windows it does not play'),
   /** How far inside the edges of its area the pointer is read; outside where it is negative. */
-  insetUnit: choice({ title: 'Inset unit', from: 'px', options: { px: 'px', '%': '% of the area' } }),
+  insetUnit: choice({
+    title: 'Inset unit',
+    help: 'px are the same for all; % grow with the area',
+    from: 'px',
+    options: { px: 'px', '%': '% of the area' },
+  }),
   insetTop: inset('top'),
   insetRight: inset('right'),
   insetBottom: inset('bottom'),

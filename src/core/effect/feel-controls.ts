@@ -42,6 +42,7 @@ export function feelControls<S>(
     feel,
     number(timeId, {
       title: timeTitle,
+      help: 'how long it takes to come to rest where it is to be',
       unit: 'ms',
       ...settleRange,
       step: 10,
@@ -50,6 +51,7 @@ export function feelControls<S>(
     }),
     number(pastId, {
       title: `Overshoot${when}`,
+      help: 'how far it swings past its mark before it comes back',
       unit: '%',
       ...pastRange,
       step: 1,
@@ -59,6 +61,7 @@ export function feelControls<S>(
     }),
     number(frequencyId, {
       title: `The frequency${when}`,
+      help: 'how often the spring would swing in a second; higher is brisker',
       unit: 'Hz',
       least: 0.1,
       greatest: 20,
@@ -68,6 +71,7 @@ export function feelControls<S>(
     }),
     number(dampingId, {
       title: `The damping ratio${when}`,
+      help: 'below 1 it swings past its mark, at 1 just no more, above it only slows down',
       unit: '',
       least: 0.15,
       greatest: 4,

@@ -3,26 +3,31 @@ import { formatNumber, type Control } from './control'
 
 const first = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
-/** What a word does to the page, or what it can be, in one line. */
-export function helpOf<S>(control: Control<S>): string {
-  const range =
-    control.kind === 'number' ? `${formatNumber(control.least, control.unit)} to ${formatNumber(control.greatest, control.unit)}` : ''
-  const isColour = control.kind === 'colour' || control.kind === 'gradient'
-  if (control.help !== undefined && !isColour) return `${first(control.help)}${range === '' ? '.' : `; ${range}.`}`
+/** What a word does to the page, or what it can be, in words that begin a sentence and have no end yet. */
+export function purposeOf<S>(control: Control<S>): string {
+  const { help, title } = control
   switch (control.kind) {
     case 'number':
-      return `${first(control.title)}, ${range}.`
+      return first(help ?? title)
     case 'choice':
-      return `${first(control.title)}: ${control.options.map(({ words }) => words).join('; ')}.`
+      return first(help ?? `${title}: ${control.options.map(({ words }) => words).join('; ')}`)
     case 'feel':
-      return `${first(control.title)}: how it gets from where it is to where it is to be. The drawing shows it after a flick.`
+      return first(help ?? `${title}: how it gets from where it is to where it is to be. The drawing shows it after a flick`)
     case 'curve':
-      return `${first(control.title)}: what each place of the pointer comes to. The stops are dragged in the drawing.`
+      return first(help ?? `${title}: what each place of the pointer comes to. The stops are dragged in the drawing`)
     case 'colour':
-      return `${first(control.help ?? control.title)}: a colour of CSS, or one that the page has.`
+      return `${first(help ?? title)}: a colour of CSS, or one that the page has`
     case 'gradient':
-      return `${first(control.help ?? control.title)}: its stops are dragged in the drawing.`
+      return `${first(help ?? title)}: its stops are dragged in the drawing`
     case 'text':
-      return `${first(control.title)}: ${control.hint}.`
+      return first(help ?? `${title}: ${control.hint}`)
   }
+}
+
+/** The same as a sentence, with the range of a number. */
+export function helpOf<S>(control: Control<S>): string {
+  const purpose = purposeOf(control)
+  if (control.kind !== 'number') return `${purpose}.`
+  const range = `${formatNumber(control.least, control.unit)} to ${formatNumber(control.greatest, control.unit)}`
+  return `${purpose}${control.help === undefined ? ',' : ';'} ${range}.`
 }

@@ -104,11 +104,11 @@ export const percent = (
 
 /** How long it takes to come, and to go, ms. */
 const time =
-  (title: string) =>
+  (title: string, help: string) =>
   (from: number, more: Partial<NumberGiven> = {}) =>
-    number({ title, from, unit: 'ms', least: 0, greatest: 5000, step: 20, drawing: 'strip', ...more })
-export const coming = time('The time to come')
-export const going = time('The time to go')
+    number({ title, help, from, unit: 'ms', least: 0, greatest: 5000, step: 20, drawing: 'strip', ...more })
+export const coming = time('The time to come', 'how long it takes to be all there')
+export const going = time('The time to go', 'how long it takes to be gone')
 
 interface ChoiceGiven<Value extends string> extends Omit<Words<ChoiceControl<Settings>>, 'options'> {
   readonly from: NoInfer<Value>
@@ -238,6 +238,7 @@ export const pictureAddress = (title: string): Parameter<string> =>
 export const blending = (title: string) =>
   choice({
     title,
+    help: 'how it is mixed with what it goes over',
     from: 'normal',
     options: {
       normal: 'it lies as it is',

@@ -11,6 +11,7 @@ export function pinControls<S extends Posed>(kept: (settings: S) => S, of: strin
     kind: 'number',
     id: `pin-${axis}`,
     title: axis === 'x' ? 'The pin, across' : 'The pin, up-down',
+    help: 'where the pointer is imagined while it is away',
     unit: '%',
     least: -100,
     greatest: 100,

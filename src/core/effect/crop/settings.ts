@@ -2,7 +2,13 @@
 import { choice, coming, described, going, number, percent, type SettingsOf } from '../parameters'
 
 const parameters = {
-  by: choice({ title: 'Measured', from: 'px', options: { px: 'in px', '%': 'as a share of its size' }, row: 'more' }),
+  by: choice({
+    title: 'Measured',
+    help: 'px are the same for all; a share is more on a larger frame',
+    from: 'px',
+    options: { px: 'in px', '%': 'as a share of its size' },
+    row: 'more',
+  }),
   /** How far each edge comes in. */
   insetPx: number({
     title: 'The frame draws in by',
@@ -41,6 +47,7 @@ const parameters = {
   }),
   lies: choice({
     title: 'The frame is',
+    help: 'which box cuts the picture off',
     from: 'self',
     options: { self: 'the element itself', around: 'what holds the picture' },
     row: 'more',

@@ -77,6 +77,7 @@ function controlsOf({ id, shape, says }: OverShape): readonly Control<Settings>[
   const size: NumberControl<Settings> = {
     kind: 'number',
     title: shape === 'outline' ? 'How far around it' : 'Its size',
+    help: shape === 'outline' ? 'how far outside the element the line goes round it' : 'how large it is over these',
     unit: 'px',
     least: 0,
     greatest: shape === 'outline' ? 60 : 400,
@@ -89,6 +90,7 @@ function controlsOf({ id, shape, says }: OverShape): readonly Control<Settings>[
     {
       kind: 'choice',
       title: 'Over these it is',
+      help: 'what the cursor becomes over these elements',
       options: Object.entries(overShapes).map(([value, words]) => ({ value, words })),
       ...own('shape'),
     } as Control<Settings>,
@@ -110,10 +112,22 @@ function controlsOf({ id, shape, says }: OverShape): readonly Control<Settings>[
           {
             kind: 'choice',
             title: 'What it says',
+            help: 'where the words on the disc come from',
             options: Object.entries(sayings).map(([value, words]) => ({ value, words })),
             ...own('says'),
           },
-          ...(says === 'text' ? [{ kind: 'text', title: 'The text', hint: 'a word or two', faultOf: faultOfText, ...own('text') }] : []),
+          ...(says === 'text'
+            ? [
+                {
+                  kind: 'text',
+                  title: 'The text',
+                  help: 'the words on the disc',
+                  hint: 'a word or two',
+                  faultOf: faultOfText,
+                  ...own('text'),
+                },
+              ]
+            : []),
           { kind: 'colour', title: 'The colour of its text', token: `${id}-ink`, row: 'more', ...own('ink') },
         ] as Control<Settings>[])
       : []),
@@ -131,7 +145,7 @@ const shapes: Parameter<readonly OverShape[]> = {
 }
 
 const parameters = {
-  shape: choice({ title: 'The cursor is', from: 'dot', options: ownShapes }),
+  shape: choice({ title: 'The cursor is', help: 'what is drawn where the pointer is', from: 'dot', options: ownShapes }),
   sizePx: number({
     title: 'Its size',
     from: 14,
@@ -155,10 +169,26 @@ const parameters = {
   }),
   picture: pictureAddress('Its picture'),
   /** A picture that the browser draws has the size of its file, and points by its upper left corner. */
-  pictureSize: choice({ title: 'It is as large', from: 'said', options: { said: 'as is said', file: 'as its file' }, row: 'more' }),
+  pictureSize: choice({
+    title: 'It is as large',
+    help: 'whether the picture has your size, or that of its file',
+    from: 'said',
+    options: { said: 'as is said', file: 'as its file' },
+    row: 'more',
+  }),
   /** Which point of it is where the pointer is, % of its size. */
-  pointX: percent({ title: 'The point of it that points, across', from: 50, row: 'more' }),
-  pointY: percent({ title: 'The point of it that points, down', from: 50, row: 'more' }),
+  pointX: percent({
+    title: 'The point of it that points, across',
+    help: 'which point of the picture is where the pointer is, from its left',
+    from: 50,
+    row: 'more',
+  }),
+  pointY: percent({
+    title: 'The point of it that points, down',
+    help: 'which point of the picture is where the pointer is, from its top',
+    from: 50,
+    row: 'more',
+  }),
   ringPx: number({
     title: 'The size of its ring',
     from: 38,
@@ -169,8 +199,24 @@ const parameters = {
     step: 1,
     knob: { id: 'ring', note: 'how large the ring is' },
   }),
-  ringLateMs: number({ title: 'How late the ring is', from: 90, unit: 'ms', least: 10, greatest: 1000, step: 10 }),
-  lateMs: number({ title: 'How late it is', from: 0, unit: 'ms', least: 0, greatest: 1000, step: 10 }),
+  ringLateMs: number({
+    title: 'How late the ring is',
+    help: 'how far behind the dot its ring comes',
+    from: 90,
+    unit: 'ms',
+    least: 10,
+    greatest: 1000,
+    step: 10,
+  }),
+  lateMs: number({
+    title: 'How late it is',
+    help: 'how far behind the pointer it comes; 0 is at once',
+    from: 0,
+    unit: 'ms',
+    least: 0,
+    greatest: 1000,
+    step: 10,
+  }),
   blendMs: number({
     title: 'It changes in',
     from: 220,
@@ -199,12 +245,14 @@ const parameters = {
   blend: blending('On what lies below it'),
   system: choice({
     title: 'The system’s own cursor',
+    help: 'whether the arrow of the system is seen too',
     from: 'hidden',
     options: { hidden: 'is hidden', stays: 'is seen beside it' },
     row: 'more',
   }),
   layer: choice({
     title: 'It lies',
+    help: 'over everything nothing covers it; inside, it stays on that element',
     from: 'top',
     options: { top: 'over everything, dialogs too', inside: 'inside what it is on' },
     row: 'more',

@@ -11,6 +11,7 @@ const parameters = {
     'amount',
     {
       title: 'Distance',
+      help: 'how far this layer slides when the pointer is at an edge',
       inSample: 0.3,
       unit: 'px',
       least: 0,
@@ -26,16 +27,33 @@ const parameters = {
       { id: 'layer-2', amount: 6 },
     ],
   ),
-  direction: choice({ title: 'The layers slide', from: 'against', options: { against: 'against the pointer', with: 'with the pointer' } }),
-  axes: choice({ title: 'They slide', from: 'both', options: { both: 'both ways', across: 'across only', 'up-down': 'up and down only' } }),
+  direction: choice({
+    title: 'The layers slide',
+    help: 'against the pointer they lie behind; with it they float in front',
+    from: 'against',
+    options: { against: 'against the pointer', with: 'with the pointer' },
+  }),
+  axes: choice({
+    title: 'They slide',
+    help: 'along which axes the layers go at all',
+    from: 'both',
+    options: { both: 'both ways', across: 'across only', 'up-down': 'up and down only' },
+  }),
   /** They may leave the box, are cut at it, or are enlarged so that no edge of theirs shows in it. */
   kept: choice({
     title: 'The layers',
+    help: 'what becomes of a layer that reaches past the edge of its box',
     from: 'free',
     options: { free: 'may leave the box', cut: 'are cut at the box', enlarged: 'are enlarged to fill the box' },
     row: 'more',
   }),
-  unit: choice({ title: 'Unit', from: 'px', options: { px: 'px', '%': '% of each layer' }, row: 'more' }),
+  unit: choice({
+    title: 'Unit',
+    help: 'px are the same for all; % slide large layers further',
+    from: 'px',
+    options: { px: 'px', '%': '% of each layer' },
+    row: 'more',
+  }),
   turnDeg: number({
     title: 'They turn by',
     from: 0,

@@ -4,6 +4,7 @@ import { choice, coming, described, number, type SettingsOf } from '../parameter
 const parameters = {
   turns: choice({
     title: 'It turns',
+    help: 'which way the card goes over',
     from: 'right',
     options: {
       right: 'to the right',
@@ -24,11 +25,12 @@ const parameters = {
     step: 20,
     knob: { id: 'perspective', note: 'how far away the eye is; nearer looks deeper' },
   }),
-  turnMs: coming(560, { title: 'The time to turn over' }),
-  returnMs: coming(560, { title: 'The time to turn back' }),
+  turnMs: coming(560, { title: 'The time to turn over', help: 'how long the card takes to turn to its back' }),
+  returnMs: coming(560, { title: 'The time to turn back', help: 'how long the card takes to turn to its front again' }),
   /** A page that has its cards focused by itself, or a link around each, needs no script for that. */
   keys: choice({
     title: 'By keyboard it is turned by the focus on',
+    help: 'whether the card itself is a stop of the Tab key',
     from: 'card',
     options: { card: 'the card, which takes it', page: 'what the page lets take it' },
     row: 'more',
@@ -36,6 +38,7 @@ const parameters = {
   /** Faces in one place of a grid are as high as the higher one. */
   layers: choice({
     title: 'The faces lie',
+    help: 'the back has to lie on the front to turn with it',
     from: 'over',
     options: { over: 'over each other, as high as the higher one', page: 'where the page has them' },
     row: 'more',

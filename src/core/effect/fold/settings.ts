@@ -24,7 +24,13 @@ const parameters = {
     step: 1,
     knob: { id: 'angle', note: 'how far each wall is skewed', isAmount: true },
   }),
-  corner: choice({ title: 'The corner comes', from: 'outer', options: { outer: 'toward you', inner: 'away from you' }, row: 'more' }),
+  corner: choice({
+    title: 'The corner comes',
+    help: 'whether the corner stands out to you, or goes in like an open book',
+    from: 'outer',
+    options: { outer: 'toward you', inner: 'away from you' },
+    row: 'more',
+  }),
   shadePercent: percent({
     title: 'The shade on the second wall',
     from: 30,
@@ -52,7 +58,12 @@ const parameters = {
     percentOf: ofTheHeading,
     knob: { id: 'travel', note: 'how far the words slide at either edge, as a share of the heading', per: 100, isAmount: true },
   }),
-  direction: choice({ title: 'The words slide', from: 'against', options: { against: 'against the pointer', with: 'with the pointer' } }),
+  direction: choice({
+    title: 'The words slide',
+    help: 'which way the words slide over the walls',
+    from: 'against',
+    options: { against: 'against the pointer', with: 'with the pointer' },
+  }),
   away: away('the words stand in the middle', 'they wait at the pin', 'they stay as they were left'),
   pose: pinned('the heading', 'settle', { axes: ['x'] }),
   follow: following('How the words follow', softSpring),

@@ -5,6 +5,7 @@ import { choice, coming, curve, described, following, going, number, type Settin
 const limit = (title: string, other: string) =>
   number({
     title,
+    help: 'how far it goes from where it stands, to either side',
     from: 600,
     inSample: 0.3,
     unit: 'px',
@@ -17,6 +18,7 @@ const limit = (title: string, other: string) =>
 const parameters = {
   axes: choice({
     title: 'It goes',
+    help: 'along which axes it goes with the pointer at all',
     from: 'both',
     options: { both: 'wherever the pointer goes', across: 'across with the pointer', 'up-down': 'up and down with the pointer' },
   }),
@@ -69,9 +71,16 @@ const parameters = {
     step: 1,
     knob: { id: 'lean', note: 'how far it leans when the pointer is fast' },
   }),
-  facing: choice({ title: 'Face direction', from: 'no', options: { no: 'no', heading: 'where the pointer heads' }, row: 'more' }),
+  facing: choice({
+    title: 'Face direction',
+    help: 'whether it turns to where the pointer goes',
+    from: 'no',
+    options: { no: 'no', heading: 'where the pointer heads' },
+    row: 'more',
+  }),
   away: choice({
     title: 'When away',
+    help: 'what it does once the pointer has left',
     from: 'home',
     options: { home: 'it goes home', stays: 'it stays where it was left' },
     drawing: 'flick',

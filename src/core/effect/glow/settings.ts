@@ -41,6 +41,7 @@ const parameters = {
   /** How far beyond the card the pointer still lights it. */
   reachPx: number({
     title: 'The reach beyond the card',
+    help: 'from how far outside the pointer lights the card',
     from: 60,
     inSample: 0.3,
     unit: 'px',
@@ -51,6 +52,7 @@ const parameters = {
   }),
   lies: choice({
     title: 'The light on the surface',
+    help: 'under the contents, or over text and pictures too',
     from: 'under',
     options: { under: 'lies under what is on the card', over: 'lies over it' },
     row: 'more',
@@ -65,7 +67,16 @@ const parameters = {
     knob: { id: 'shrink', note: 'how much the card shrinks, as a share of its size', per: 100, isAmount: true },
   }),
   /** Seconds a turn; 0 is no such light. */
-  turnS: number({ title: 'A light runs round in', from: 0, unit: 's', least: 0, greatest: 30, step: 0.5, row: 'more' }),
+  turnS: number({
+    title: 'A light runs round in',
+    help: 'how long the light takes for one round along the edge; 0 for none',
+    from: 0,
+    unit: 's',
+    least: 0,
+    greatest: 30,
+    step: 0.5,
+    row: 'more',
+  }),
   ...countsIf(({ turnS }) => Number(turnS) > 0, {
     arcDeg: number({
       title: 'The length of that light',

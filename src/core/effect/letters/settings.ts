@@ -2,7 +2,12 @@
 import { choice, colour, coming, described, following, going, number, percent, type SettingsOf } from '../parameters'
 
 const parameters = {
-  by: choice({ title: 'It goes by', from: 'letters', options: { letters: 'each letter', words: 'each word', lines: 'each line' } }),
+  by: choice({
+    title: 'It goes by',
+    help: 'what of the text moves as one piece',
+    from: 'letters',
+    options: { letters: 'each letter', words: 'each word', lines: 'each line' },
+  }),
   reachPx: number({
     title: 'It reaches',
     from: 160,
@@ -77,6 +82,7 @@ const parameters = {
   }),
   colours: choice({
     title: 'Its colour',
+    help: 'whether text near the pointer changes its colour',
     from: 'own',
     options: { own: 'stays its own', other: 'becomes another at the pointer' },
     row: 'more',

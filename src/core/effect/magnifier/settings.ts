@@ -4,7 +4,7 @@ import { choice, colour, coming, countsIf, described, following, going, number, 
 /** How many times as large it shows things, from the least to the most. */
 export const zoomRange = { least: 1.2, greatest: 8 } as const
 
-const zoom = (title: string, from: number) => number({ title, from, unit: '', ...zoomRange, step: 0.1, row: 'more' })
+const zoom = (title: string, from: number, help: string) => number({ title, help, from, unit: '', ...zoomRange, step: 0.1, row: 'more' })
 
 const parameters = {
   zoom: number({
@@ -26,7 +26,12 @@ const parameters = {
     handle: { on: 'diameter' },
     knob: { id: 'size', note: 'how tall the lens is' },
   }),
-  shape: choice({ title: 'The lens is', from: 'circle', options: { circle: 'a round lens', box: 'a box', strip: 'a reading strip' } }),
+  shape: choice({
+    title: 'The lens is',
+    help: 'the outline of the lens',
+    from: 'circle',
+    options: { circle: 'a round lens', box: 'a box', strip: 'a reading strip' },
+  }),
   widePercent: percent({
     title: 'Its width is',
     from: 100,
@@ -79,6 +84,7 @@ const parameters = {
   /** The attribute of pictures that names a sharper file of each. */
   sharper: text({
     title: 'The attribute with a sharper file',
+    help: 'where a picture names a file with more detail, such as data-large',
     from: '',
     hint: 'an attribute of the picture, such as data-large',
     faultOf: (name) => (/^([a-z][a-z0-9-]{0,39})?$/.test(name) ? undefined : 'is not the name of an attribute, such as data-large'),
@@ -86,16 +92,18 @@ const parameters = {
   }),
   zooms: choice({
     title: 'Ctrl and the wheel, or two fingers',
+    help: 'whether visitors change how large it shows things',
     from: 'zoom',
     options: { zoom: 'change how large', page: 'are left to the page' },
     row: 'more',
   }),
   ...countsIf(({ zooms }) => zooms === 'zoom', {
-    leastZoom: zoom('At the least', zoomRange.least),
-    mostZoom: zoom('At the most', zoomRange.greatest),
+    leastZoom: zoom('At the least', zoomRange.least, 'visitors cannot make things smaller than this in it'),
+    mostZoom: zoom('At the most', zoomRange.greatest, 'visitors cannot make things larger than this in it'),
   }),
   finger: choice({
     title: 'A finger on it',
+    help: 'what a finger on it does',
     from: 'drag',
     options: { drag: 'moves the lens, beside it', scroll: 'scrolls the page' },
     row: 'more',
@@ -112,6 +120,7 @@ const parameters = {
   }),
   keyboard: choice({
     title: 'By keyboard',
+    help: 'whether it can be used without a pointer',
     from: 'reached',
     options: { reached: 'it is reached, and moved by arrow keys', no: 'it is left out' },
     row: 'more',
@@ -119,12 +128,19 @@ const parameters = {
   /** What it is called where it has the focus. */
   name: text({
     title: 'Its name for screen readers',
+    help: 'what screen readers call it, and how it is used',
     from: 'Magnifier: arrow keys move it, plus and minus change how large',
     hint: 'what it is, and how it is used',
     faultOf: (name) => (name.length > 200 ? 'is too long' : /[<>]/.test(name) ? 'has no tags in it' : undefined),
     row: 'more',
   }),
-  arrow: choice({ title: 'The system’s own cursor', from: 'gone', options: { gone: 'is not seen on it', stays: 'stays' }, row: 'more' }),
+  arrow: choice({
+    title: 'The system’s own cursor',
+    help: 'whether the arrow of the system is seen over the lens',
+    from: 'gone',
+    options: { gone: 'is not seen on it', stays: 'stays' },
+    row: 'more',
+  }),
   comeMs: coming(140),
   goMs: going(180),
   follow: following('How it follows', { kind: 'direct' }),

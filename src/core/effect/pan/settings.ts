@@ -7,10 +7,16 @@ const pace = (title: string, from: number, id: string, note: string) =>
 const parameters = {
   toward: choice({
     title: 'It travels to',
+    help: 'which end comes into sight; it begins at the other',
     from: 'bottom',
     options: { bottom: 'its lower end', right: 'its right end', left: 'its left end' },
   }),
-  by: choice({ title: 'It goes', from: 'pace', options: { pace: 'at one pace', time: 'in one time', pointer: 'with the pointer' } }),
+  by: choice({
+    title: 'It goes',
+    help: 'one pace for tall and short, one time for all, or as the hand goes',
+    from: 'pace',
+    options: { pace: 'at one pace', time: 'in one time', pointer: 'with the pointer' },
+  }),
   /** Tall and short ones go as fast as each other. */
   goPxS: pace('The pace there', 140, 'pace', 'how fast it goes there, px a second'),
   backPxS: pace('The pace back', 420, 'pace-back', 'how fast it comes back, px a second'),
@@ -20,12 +26,14 @@ const parameters = {
   /** By how much a picture is larger than its frame: CSS can tell where the frame's height does not hang on what is in it. */
   room: choice({
     title: 'Its way is known',
+    help: 'who measures it; CSS is enough for a frame with a height of its own',
     from: 'css',
     options: { css: 'to CSS alone, in a frame with a height of its own', script: 'by a script that measures it, in any frame' },
     row: 'more',
   }),
   lies: choice({
     title: 'The frame is',
+    help: 'which box cuts the picture off',
     from: 'self',
     options: { self: 'the element itself', around: 'what holds the picture' },
     row: 'more',

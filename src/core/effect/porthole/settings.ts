@@ -5,6 +5,7 @@ import { choice, colour, coming, described, following, going, number, percent, t
 const parameters = {
   shape: choice({
     title: 'The porthole is',
+    help: 'the outline of what follows the pointer',
     from: 'circle',
     options: { circle: 'a circle', ellipse: 'an ellipse', box: 'a rounded box', outline: 'an outline of its own' },
   }),
@@ -43,6 +44,7 @@ const parameters = {
   /** Path data in a square of 100 by 100. */
   outline: text({
     title: 'The outline',
+    help: 'its outline: path data of SVG, drawn in a square of 100 by 100',
     from: 'M50 6C70 6 94 24 94 50S70 94 50 94 6 76 6 50 30 6 50 6Z',
     hint: 'path data of SVG, drawn in a square of 100 by 100',
     faultOf: faultOfOutline,
@@ -61,6 +63,7 @@ const parameters = {
   /** What is seen through it. */
   shows: choice({
     title: 'Through it one sees',
+    help: 'what is seen inside the outline',
     from: 'back',
     options: { back: 'what lies behind', picture: 'a picture', look: 'the same in another look' },
   }),
@@ -72,6 +75,7 @@ const parameters = {
   }),
   look: choice({
     title: 'Its look',
+    help: 'how the page is changed inside the outline',
     from: 'inverted',
     options: { inverted: 'inverted', grey: 'grey', blurred: 'blurred', bright: 'brighter' },
   }),
@@ -105,9 +109,19 @@ const parameters = {
     row: 'more',
     knob: { id: 'wobble', note: 'how far it wobbles, as a share of its radius', per: 100 },
   }),
-  wobbleMs: number({ title: 'One wobble takes', from: 5200, unit: 'ms', least: 400, greatest: 60_000, step: 100, row: 'more' }),
+  wobbleMs: number({
+    title: 'One wobble takes',
+    help: 'how long one wobble of the outline takes',
+    from: 5200,
+    unit: 'ms',
+    least: 400,
+    greatest: 60_000,
+    step: 100,
+    row: 'more',
+  }),
   layers: choice({
     title: 'The two lie',
+    help: 'two that stand side by side on the page can be laid in one place',
     from: 'page',
     options: { page: 'where the page has them', over: 'over each other, laid there' },
     row: 'more',

@@ -4,6 +4,7 @@ import { described, following, number, percent, returning, type SettingsOf } fro
 const parameters = {
   reachPx: number({
     title: 'It feels the pointer from',
+    help: 'from how far outside its edge it begins to come',
     from: 48,
     inSample: 0.4,
     unit: 'px',
@@ -20,7 +21,16 @@ const parameters = {
     percentOf: { words: 'the way to the pointer' },
     knob: { id: 'share', note: 'how much of the way to the pointer it comes', per: 100, isAmount: true },
   }),
-  mostPx: number({ title: 'At most', from: 28, inSample: 0.5, unit: 'px', least: 1, greatest: 300, step: 1 }),
+  mostPx: number({
+    title: 'At most',
+    help: 'it never goes further than this from home',
+    from: 28,
+    inSample: 0.5,
+    unit: 'px',
+    least: 1,
+    greatest: 300,
+    step: 1,
+  }),
   innerPercent: percent({
     title: 'What it holds, beyond that',
     from: 14,
@@ -30,6 +40,7 @@ const parameters = {
   }),
   keepsPx: number({
     title: 'So much of it stays where it is pressed',
+    help: 'so much of it stays where it stands, so that a press meets it',
     from: 24,
     unit: 'px',
     least: 0,

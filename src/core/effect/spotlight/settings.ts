@@ -35,12 +35,21 @@ const parameters = {
   tint: colour({ title: 'The colour of the dark', from: '#0b1014', token: { id: 'tint', note: 'the colour of the dark' } }),
   shape: choice({
     title: 'The pool is',
+    help: 'the outline of what is lit',
     from: 'round',
     options: { round: 'round', wide: 'wider than high', square: 'a soft square' },
     row: 'more',
   }),
   /** How large the pool is while the button is down, and by how many more % it is dark then. */
-  pressedPercent: percent({ title: 'Pressed, the pool is', from: 70, least: 30, greatest: 150, step: 5, percentOf: { words: 'the pool' } }),
+  pressedPercent: percent({
+    title: 'Pressed, the pool is',
+    help: 'how large the pool is while the button is down',
+    from: 70,
+    least: 30,
+    greatest: 150,
+    step: 5,
+    percentOf: { words: 'the pool' },
+  }),
   pressedDarkerPercent: percent({
     title: 'Pressed, it is darker by',
     from: 10,
@@ -51,6 +60,7 @@ const parameters = {
   }),
   away: choice({
     title: 'When away',
+    help: 'how the ground looks while the pointer is elsewhere',
     from: 'lit',
     options: { lit: 'all is lit', pinned: 'the pool waits at the pin', dark: 'all is dark' },
     handle: 'pin',

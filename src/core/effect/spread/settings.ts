@@ -13,9 +13,15 @@ const parameters = {
     varies: ({ along }) => ({ handle: { on: 'factor', along: along === 'down' ? 'down' : 'across' } }),
     knob: { id: 'grows', note: 'how many times as large as the others it is while it is met' },
   }),
-  along: choice({ title: 'They lie', from: 'across', options: { across: 'side by side', down: 'one below the other' } }),
+  along: choice({
+    title: 'They lie',
+    help: 'along which axis they share the room',
+    from: 'across',
+    options: { across: 'side by side', down: 'one below the other' },
+  }),
   lays: choice({
     title: 'They are laid out',
+    help: 'whether the page’s own layout is kept',
     from: 'page',
     options: { page: 'by the page, in a flex box', grid: 'by the page, in a grid', effect: 'by the effect' },
     row: 'more',
@@ -31,11 +37,23 @@ const parameters = {
     knob: { id: 'gap', note: 'the gaps between them' },
   }),
   /** What of the contents is seen while a panel is not met. */
-  off: choice({ title: 'Seen when off', from: 'none', options: { seen: 'as ever', dim: 'dimmed', none: 'not at all' } }),
-  dimPercent: percent({ title: 'Dimmed to', from: 35, percentOf: { words: 'what they are' }, row: 'more' }),
+  off: choice({
+    title: 'Seen when off',
+    help: 'how much of its contents a narrow panel shows',
+    from: 'none',
+    options: { seen: 'as ever', dim: 'dimmed', none: 'not at all' },
+  }),
+  dimPercent: percent({
+    title: 'Dimmed to',
+    help: 'how much of its contents a narrow panel shows',
+    from: 35,
+    percentOf: { words: 'what they are' },
+    row: 'more',
+  }),
   /** Text keeps the lines that it has in an open panel. */
   isHeld: flag({
     title: 'While a panel grows its contents',
+    help: 'kept lines do not break anew on the way',
     from: true,
     yes: { value: 'held', words: 'keep the lines that they have in an open one' },
     no: { value: 'flow', words: 'flow into it' },
@@ -64,6 +82,7 @@ const parameters = {
   }),
   plays: choice({
     title: 'Moving pictures play',
+    help: 'when videos in the panels run',
     from: 'page',
     options: { page: 'as the page has it', open: 'while it is open', always: 'always', never: 'never' },
     row: 'more',
@@ -71,12 +90,14 @@ const parameters = {
   /** What one that plays while its panel is open does when that closes, and opens again. */
   resumes: choice({
     title: 'Opened again they',
+    help: 'where a video goes on when its panel opens again',
     from: 'place',
     options: { place: 'go on from where they were', start: 'start again' },
     row: 'more',
   }),
   first: number({
     title: 'Open from the start: the panel',
+    help: 'which panel is open before anybody points; 0 for none',
     from: 0,
     unit: '',
     isWhole: true,
@@ -87,6 +108,7 @@ const parameters = {
   }),
   stays: flag({
     title: 'When the pointer leaves',
+    help: 'which panel is open while the pointer is elsewhere',
     from: false,
     yes: { value: 'stays', words: 'the last one stays open' },
     no: { value: 'closes', words: 'it closes' },
@@ -94,6 +116,7 @@ const parameters = {
   }),
   stackBelowPx: number({
     title: 'Stacked in windows narrower than',
+    help: 'in narrower windows they stand as the page has them',
     from: 640,
     unit: 'px',
     least: 0,
@@ -101,8 +124,8 @@ const parameters = {
     step: 10,
     row: 'more',
   }),
-  comeMs: coming(380, { title: 'The time to open' }),
-  goMs: going(380, { title: 'The time to close' }),
+  comeMs: coming(380, { title: 'The time to open', help: 'how long a panel takes to grow' }),
+  goMs: going(380, { title: 'The time to close', help: 'how long a panel takes to be narrow again' }),
 }
 
 export type SpreadSettings = SettingsOf<typeof parameters>

@@ -20,7 +20,13 @@ import {
 } from '../parameters'
 
 const parameters = {
-  edge: choice({ title: 'The edge under the pointer', from: 'sinks', options: { sinks: 'sinks', rises: 'rises' }, drawing: 'sketch' }),
+  edge: choice({
+    title: 'The edge under the pointer',
+    help: 'whether the card gives way under the pointer, or comes up to meet it',
+    from: 'sinks',
+    options: { sinks: 'sinks', rises: 'rises' },
+    drawing: 'sketch',
+  }),
   /** At the left and right edge, and at the upper and lower one. */
   acrossDeg: number({
     title: 'The angle',
@@ -58,11 +64,22 @@ const parameters = {
   /** In one space with the card, or by sliding on it: for cards that cut off or filter what they hold, which presses it flat. */
   layers: layers(
     'heightPx',
-    { title: 'Its height', inSample: 0.3, unit: 'px', least: -300, greatest: 300, step: 2, drawing: 'depths', inCaption: 1 },
+    {
+      title: 'Its height',
+      help: 'how far this layer floats above the card; below it where negative',
+      inSample: 0.3,
+      unit: 'px',
+      least: -300,
+      greatest: 300,
+      step: 2,
+      drawing: 'depths',
+      inCaption: 1,
+    },
     [],
   ),
   layersRise: choice({
     title: 'The layers rise',
+    help: 'in space they truly overlap; sliding suits a card that cuts off or filters what it holds',
     from: 'space',
     options: { space: 'in space, and look larger', card: 'by sliding on the card' },
     drawing: 'depths',
@@ -71,6 +88,7 @@ const parameters = {
   /** One angle for both: `upDownDeg` is then not used. */
   linked: flag({
     title: 'Across and up-down',
+    help: 'one angle for all edges, or one for the sides and one for top and bottom',
     from: true,
     yes: { value: 'one', words: 'share one angle' },
     no: { value: 'two', words: 'have their own angles' },
@@ -79,6 +97,7 @@ const parameters = {
   }),
   vanishing: choice({
     title: 'The vanishing point',
+    help: 'whether each card leans by itself, or the row is seen from one place',
     from: 'own',
     options: { own: 'is each card’s own', shared: 'is shared by the row' },
     drawing: 'sketch',
@@ -117,12 +136,14 @@ const parameters = {
   }),
   sheenDirection: choice({
     title: 'The sheen goes',
+    help: 'which way the bright spot goes as the pointer goes over the card',
     from: 'against',
     options: { against: 'against the pointer', with: 'with the pointer' },
   }),
   ...countsIf(({ sheenPercent }) => Number(sheenPercent) > 0, {
     sheenSizePercent: percent({
       title: 'The size of the sheen',
+      help: 'how wide the bright spot is',
       from: 110,
       least: 10,
       greatest: 300,
@@ -130,7 +151,14 @@ const parameters = {
       row: 'more',
       percentOf: { words: 'the width of the card', length: 'width' },
     }),
-    sheenSoftPercent: percent({ title: 'How soft it is', from: 80, step: 5, row: 'more', percentOf: { words: 'its own radius' } }),
+    sheenSoftPercent: percent({
+      title: 'How soft it is',
+      help: 'how gradually the bright spot ends',
+      from: 80,
+      step: 5,
+      row: 'more',
+      percentOf: { words: 'its own radius' },
+    }),
     sheenTravelPercent: percent({
       title: 'How far the sheen goes',
       from: 60,
@@ -140,7 +168,13 @@ const parameters = {
       knob: { id: 'sheen-travel', note: 'how far it goes, of its own size' },
       varies: ({ sheenSizePercent }) => ({ percentOf: { words: 'its own width', length: 'width', times: Number(sheenSizePercent) / 100 } }),
     }),
-    sheenShape: choice({ title: 'The sheen is', from: 'round', options: { round: 'round', band: 'a slanting band' }, row: 'more' }),
+    sheenShape: choice({
+      title: 'The sheen is',
+      help: 'a round spot of light, or a band across the card',
+      from: 'round',
+      options: { round: 'round', band: 'a slanting band' },
+      row: 'more',
+    }),
     sheenColour: colour({
       title: 'The colour of the sheen',
       from: '#ffffff',
@@ -149,6 +183,7 @@ const parameters = {
     }),
     sheenBlend: choice({
       title: 'The blend of the sheen',
+      help: 'how the light is mixed with what lies under it',
       from: 'normal',
       options: { normal: 'normal', screen: 'screen', 'soft-light': 'soft light', overlay: 'overlay' },
       row: 'more',

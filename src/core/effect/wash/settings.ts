@@ -3,7 +3,12 @@ import { readGradient } from '../../curve/gradient'
 import { choice, colour, coming, described, going, gradient, number, percent, type SettingsOf } from '../parameters'
 
 const parameters = {
-  fill: choice({ title: 'It is', from: 'gradient', options: { gradient: 'a gradient', tint: 'a tint' } }),
+  fill: choice({
+    title: 'It is',
+    help: 'one even colour, or one that runs out',
+    from: 'gradient',
+    options: { gradient: 'a gradient', tint: 'a tint' },
+  }),
   gradient: gradient({
     title: 'The gradient',
     from: 'linear-gradient(0deg, #0f2226 0%, rgb(15 34 38 / 0.55) 45%, rgb(15 34 38 / 0) 100%)',
@@ -19,6 +24,7 @@ const parameters = {
   }),
   blend: choice({
     title: 'It is mixed with the picture',
+    help: 'how the colour is mixed with what lies under it',
     from: 'normal',
     options: {
       normal: 'plainly',
@@ -31,7 +37,12 @@ const parameters = {
     row: 'more',
   }),
   /** What the text over the picture does with it. */
-  text: choice({ title: 'The text', from: 'comes', options: { comes: 'comes in with it', goes: 'fades away', stays: 'stays' } }),
+  text: choice({
+    title: 'The text',
+    help: 'what the words over the picture do as the wash comes',
+    from: 'comes',
+    options: { comes: 'comes in with it', goes: 'fades away', stays: 'stays' },
+  }),
   risePx: number({
     title: 'The text rises by',
     from: 10,
@@ -53,6 +64,7 @@ const parameters = {
   }),
   lies: choice({
     title: 'It lies',
+    help: 'a picture holds nothing, so its wash lies over it',
     from: 'in',
     options: { in: 'in the element', over: 'over the picture, in what holds it' },
     row: 'more',

@@ -5,6 +5,7 @@ const parameters = {
   /** Which way the line goes on its way from the front to the back; degrees clockwise from up. */
   directionDeg: number({
     title: 'The line goes toward',
+    help: 'which way the line goes from the front to the back; 90° is to the right',
     from: 90,
     unit: 'deg',
     least: 0,
@@ -24,16 +25,24 @@ const parameters = {
   }),
   away: choice({
     title: 'When away',
+    help: 'where the line is while the pointer is elsewhere',
     from: 'waits',
     options: { waits: 'the line waits', holds: 'the line stays where it was left' },
     drawing: 'flick',
     draws: 'follow',
   }),
   /** Where it waits: how much of the way it has gone, so much of the front is seen. */
-  waitsPercent: percent({ title: 'It waits at', from: 8, percentOf: { words: 'its way' }, handle: 'pin' }),
+  waitsPercent: percent({
+    title: 'It waits at',
+    help: 'how much of the front is seen while the line waits',
+    from: 8,
+    percentOf: { words: 'its way' },
+    handle: 'pin',
+  }),
   /** What of the two is cut: a front with a ground of its own covers what lies behind it. */
   cuts: choice({
     title: 'What is cut',
+    help: 'a front with a ground of its own hides the back, and is cut alone',
     from: 'both',
     options: { both: 'both, each at its side of the line', front: 'the front alone' },
     row: 'more',
@@ -41,6 +50,7 @@ const parameters = {
   /** Layers that stand side by side are laid in one place, by a grid. */
   layers: choice({
     title: 'The two lie',
+    help: 'two that stand side by side on the page can be laid in one place',
     from: 'page',
     options: { page: 'where the page has them', over: 'over each other, laid there' },
     row: 'more',
