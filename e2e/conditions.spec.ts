@@ -1,6 +1,5 @@
 // Compiled scripts where pages are difficult: turned, zoomed, scrolled and nested elements, transitions of the page's own,
 // pens and fingers, pointers that leave without a word, several scripts, print and forced colours.
-import type { Page } from '@playwright/test'
 import type { Rig } from '../src/core/rig/rig'
 import {
   computed,
@@ -14,6 +13,7 @@ import {
   withStyles,
   written,
 } from './support/bare'
+import { middleOf } from './support/acts'
 import { eventually, expect, test } from './support/house'
 
 const place = rigFrom(
@@ -39,13 +39,6 @@ const lean = (change: object = {}) =>
 
 const pageOf = (style: string, body: string) =>
   `<!doctype html><html><head><style>body { margin: 0; height: 2000px } .card { width: 300px; height: 200px; background: #ddd } .mark { position: absolute; left: 75%; top: 25%; width: 0; height: 0 } ${style}</style></head><body>${body}</body></html>`
-
-/** The middle of an element in the window. */
-const middleOf = (page: Page, select: string) =>
-  page.locator(select).evaluate((element) => {
-    const box = element.getBoundingClientRect()
-    return { x: box.x + box.width / 2, y: box.y + box.height / 2 }
-  })
 
 for (const [words, style] of [
   [

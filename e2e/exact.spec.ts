@@ -1,5 +1,6 @@
 // What has to be exact to a pixel: the seam of a fold, the middle of a light wherever its ground lies; and what nonsense does.
 import type { Page } from '@playwright/test'
+import { middleOf } from './support/acts'
 import { effectOf, openAlone, settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
 
@@ -62,12 +63,6 @@ for (const lines of [1, 2]) {
     }
   })
 }
-
-const middleOf = (page: Page, select: string) =>
-  page.locator(select).evaluate((element) => {
-    const { x, y, width, height } = element.getBoundingClientRect()
-    return { x: x + width / 2, y: y + height / 2 }
-  })
 
 const ground = (css: string, around: string) =>
   `<!doctype html><title>Ground</title><style>body{margin:0} .r{width:600px;height:1400px;border:5px solid #444;color:#fff} ${css}</style>${around.replace('*', '<section class="r">Ground</section>')}`

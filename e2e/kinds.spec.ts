@@ -1,9 +1,9 @@
 // Every kind of depth and light in the studio's frame and in the exported page: the numbers, and that nothing sticks.
-import type { Frame, Page } from '@playwright/test'
 import { writeFileSync } from 'node:fs'
 import { kinds } from '../src/core/effect/kinds'
 import { effectOf, exportAlone, openAlone, settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
+import { styleOf, type Surface } from './support/readings'
 import { clickOnPage, movePointer, readLean, stageOf } from './support/stage'
 
 const role = (select: string) => ({ select, noun: 'a layer' })
@@ -45,12 +45,6 @@ const effects = [
   ),
 ]
 
-type Surface = Page | Frame
-const styleOf = (surface: Surface, select: string, property: string, index = 0) =>
-  surface
-    .locator(select)
-    .nth(index)
-    .evaluate((element, name) => getComputedStyle(element).getPropertyValue(name), property)
 const shiftOf = async (surface: Surface, select: string, index = 0) => {
   const text = await styleOf(surface, select, 'transform', index)
   return text === 'none' ? [0, 0] : surface.evaluate((matrix) => [new DOMMatrix(matrix).m41, new DOMMatrix(matrix).m42], text)

@@ -2,6 +2,7 @@
 import { evaluate } from '../src/core/rig/evaluate'
 import { drive, playReal, playThrough, rigFrom } from './support/bare'
 import { eventually, expect, test } from './support/house'
+import { boxOf, styleOf } from './support/readings'
 
 const html = `<!doctype html><html><head><style>
   body { margin: 0 }
@@ -43,28 +44,24 @@ const elsewhere = rigFrom(
 
 test('a part stands on another element of the page, and one in the top layer, over whatever lies above', async ({ page }) => {
   await playReal(page, html, { aid: elsewhere })
-  const boxOf = (select: string) =>
-    page.evaluate((each) => document.querySelector(each)?.getBoundingClientRect().toJSON() as DOMRect | undefined, select)
-  const styleOf = (select: string, property: 'opacity' | 'visibility' | 'position') =>
-    page.evaluate(([each, name]) => getComputedStyle(document.querySelector(each) as Element)[name], [select, property] as const)
   await page.mouse.move(150, 150)
-  await eventually(() => styleOf('.aid-label', 'opacity')).toBe('1')
-  expect(await boxOf('.aid-label')).toMatchObject({ x: 610, y: 20, width: 30 })
-  expect(await styleOf('.desk', 'position')).toBe('relative')
+  await eventually(() => styleOf(page, '.aid-label', 'opacity')).toBe('1')
+  expect(await boxOf(page, '.aid-label')).toMatchObject({ x: 610, y: 20, width: 30 })
+  expect(await styleOf(page, '.desk', 'position')).toBe('relative')
   // Over the lid, and out of the row that cuts off and turns what lies in it.
-  await eventually(() => boxOf('.aid-ring').then((box) => box?.x)).toBe(100)
-  expect(await boxOf('.aid-ring')).toMatchObject({ y: 0, width: 40, height: 40 })
+  await eventually(() => boxOf(page, '.aid-ring').then((box) => box.x)).toBe(100)
+  expect(await boxOf(page, '.aid-ring')).toMatchObject({ y: 0, width: 40, height: 40 })
   expect(await page.evaluate(() => document.querySelector('.aid-ring')?.matches(':popover-open'))).toBe(true)
-  await eventually(() => styleOf('.aid-dot', 'opacity')).toBe('1')
+  await eventually(() => styleOf(page, '.aid-dot', 'opacity')).toBe('1')
   // Once for all, and neither heard nor hit.
   await page.mouse.move(250, 180)
-  await eventually(() => boxOf('.aid-ring').then((box) => box?.x)).toBe(200)
+  await eventually(() => boxOf(page, '.aid-ring').then((box) => box.x)).toBe(200)
   expect(await page.evaluate(() => ['label', 'ring', 'dot'].map((id) => document.querySelectorAll(`.aid-${id}`).length))).toEqual([1, 1, 1])
   expect(await page.evaluate(() => document.querySelector('.aid-ring')?.getAttribute('aria-hidden'))).toBe('true')
   // The one that lives with the pointer is gone with it.
   await page.mouse.move(550, 450)
-  await eventually(() => styleOf('.aid-label', 'opacity')).toBe('0')
-  await eventually(() => styleOf('.aid-ring', 'visibility')).toBe('hidden')
+  await eventually(() => styleOf(page, '.aid-label', 'opacity')).toBe('0')
+  await eventually(() => styleOf(page, '.aid-ring', 'visibility')).toBe('hidden')
 })
 
 test('parts elsewhere are taken off with the rest', async ({ page }) => {

@@ -2,14 +2,10 @@
 import type { Page } from '@playwright/test'
 import { effectOf, openAlone, settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
+import { styleOf } from './support/readings'
 
 const page = (css: string, body: string) =>
   `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>States</title><style>* { box-sizing: border-box } body { margin: 0; font: 16px/1.4 sans-serif } ${css}</style></head><body>${body}</body></html>`
-const styleOf = (surface: Page, select: string, property: string, index = 0) =>
-  surface
-    .locator(select)
-    .nth(index)
-    .evaluate((element, name) => getComputedStyle(element).getPropertyValue(name), property)
 const settled = (surface: Page) =>
   surface.evaluate(() => {
     for (const animation of document.getAnimations()) animation.finish()

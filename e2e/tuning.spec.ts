@@ -1,14 +1,10 @@
 // Tuning by hand and by eye: words with their drawings and handles, bindings, held looks, poses, distances.
-import type { Frame, Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
 import { eventually, expect, test } from './support/house'
+import { styleOf } from './support/readings'
 import { cardBox, cardsPage, dragGrip, dragOnPage, leanOf, movePointer, onScreen, stageOf, standsStill, tiltOnCards } from './support/stage'
 import { tuningEffects, tuningPage } from './support/tuning-page'
 
-const styleOf = (frame: Frame, select: string, property: string) => () =>
-  frame
-    .locator(select)
-    .first()
-    .evaluate((element, name) => getComputedStyle(element).getPropertyValue(name), property)
 const number = (page: Page, name: string) => page.getByRole('spinbutton', { name, exact: true })
 
 /** Rests the pointer on the page, and takes the hand to the controls. */
@@ -26,7 +22,7 @@ test('the ring, its soft edge, insets and a direction are dragged on the page, o
   await page.goto(await house.addSite('handles', tuningPage, tuningEffects))
   const frame = await stageOf(page)
   await restAt(page, 300, 300)
-  const light = styleOf(frame, '.lit', 'background-image')
+  const light = () => styleOf(frame, '.lit', 'background-image')
   await eventually(light).toContain('90px')
   // Nothing to drag before the word is touched.
   await dragOnPage(page, [390, 300], [470, 300])
@@ -64,7 +60,7 @@ test('a vanishing point has one grip for both numbers, zones are cut finer, and 
   await dragGrip(page, frame, [940, 300], [1060, 195])
   await expect(number(page, 'Vanishing point across')).toHaveAttribute('aria-valuenow', '75')
   await expect(number(page, 'Vanishing point down')).toHaveAttribute('aria-valuenow', '25')
-  await eventually(styleOf(frame, '.stack', 'perspective-origin')).toBe('360px 105px')
+  await eventually(() => styleOf(frame, '.stack', 'perspective-origin')).toBe('360px 105px')
   await number(page, 'Columns').focus()
   await dragGrip(page, frame, [700 + 160, 498], [700 + 80, 498])
   await expect(number(page, 'Columns')).toHaveAttribute('aria-valuenow', '6')
@@ -91,7 +87,7 @@ test('a curve has its stops dragged, added, removed and shaped, and a gradient t
   const first = page.getByRole('slider', { name: 'Stop 1' })
   await first.focus()
   await page.keyboard.press('Shift+ArrowRight')
-  await eventually(styleOf(frame, '.lit h1', 'background-image')).toContain('10%')
+  await eventually(() => styleOf(frame, '.lit h1', 'background-image')).toContain('10%')
   const bar = await page.getByRole('region', { name: 'Drawing' }).getByRole('slider', { name: 'Stop 2' }).boundingBox()
   if (!bar) throw new Error('The gradient is not drawn.')
   await page.mouse.click(bar.x - 120, bar.y - 20)
@@ -102,13 +98,13 @@ test('a curve has its stops dragged, added, removed and shaped, and a gradient t
   await page.getByRole('button', { name: /^Colour of stop/ }).click()
   await page.getByRole('button', { name: 'rgb(77, 107, 87)' }).click()
   await page.keyboard.press('Escape')
-  await eventually(styleOf(frame, '.lit h1', 'background-image')).toContain('rgb(77, 107, 87)')
+  await eventually(() => styleOf(frame, '.lit h1', 'background-image')).toContain('rgb(77, 107, 87)')
 
   await page.getByRole('button', { name: 'Effect 2: Two sheets' }).click()
   await restAt(page, 940, 300)
   await page.getByRole('button', { name: 'More' }).click()
   await page.getByRole('button', { name: /^What lift comes to/ }).click()
-  const depth = async () => Number(/matrix3d\((.*)\)/.exec(await styleOf(frame, '.near', 'transform')())?.[1]?.split(',')[14] ?? 0)
+  const depth = async () => Number(/matrix3d\((.*)\)/.exec(await styleOf(frame, '.near', 'transform'))?.[1]?.split(',')[14] ?? 0)
   await eventually(depth).toBeCloseTo(70, 0)
   await page.getByRole('button', { name: 'The next stop' }).click()
   await page.getByLabel('What it comes to').fill('1/2')
@@ -235,7 +231,7 @@ test('the page behaves under the stand-in pointer as under a pointer, and looks 
   )
   await page.goto(await house.addSite('hover', html, [tiltOnCards()]))
   const frame = await stageOf(page)
-  const ground = styleOf(frame, '.card', 'background-color')
+  const ground = () => styleOf(frame, '.card', 'background-color')
   const lean = () => leanOf(frame, '.card', 0).then(({ rotateY }) => rotateY)
   await restAt(page, 60 + 220, 180)
   await eventually(ground).toBe('rgb(10, 200, 30)')

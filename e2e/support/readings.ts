@@ -1,5 +1,8 @@
 // What is read of an exported page: boxes, styles, and where things that follow the pointer are.
-import type { Page } from '@playwright/test'
+import type { Frame, Page } from '@playwright/test'
+
+/** A page by itself, or one that is alive in the studio's frame. */
+export type Surface = Page | Frame
 
 export interface Box {
   readonly x: number
@@ -12,23 +15,23 @@ export interface Box {
 }
 
 /** The box of an element as it is seen, px of the window. */
-export const boxOf = (page: Page, select: string, index = 0): Promise<Box> =>
+export const boxOf = (page: Surface, select: string, index = 0): Promise<Box> =>
   page
     .locator(select)
     .nth(index)
     .evaluate((element) => element.getBoundingClientRect().toJSON() as Box)
 
-export const styleOf = (page: Page, select: string, property: string, index = 0): Promise<string> =>
+export const styleOf = (page: Surface, select: string, property: string, index = 0): Promise<string> =>
   page
     .locator(select)
     .nth(index)
     .evaluate((element, name) => getComputedStyle(element).getPropertyValue(name), property)
 
-export const opacityOf = async (page: Page, select: string, index = 0): Promise<number> =>
+export const opacityOf = async (page: Surface, select: string, index = 0): Promise<number> =>
   Number(await styleOf(page, select, 'opacity', index))
 
 /** How far an element is slid across, and down, px. */
-export const shiftOf = async (page: Page, select: string, index = 0): Promise<{ readonly x: number; readonly y: number }> =>
+export const shiftOf = async (page: Surface, select: string, index = 0): Promise<{ readonly x: number; readonly y: number }> =>
   page
     .locator(select)
     .nth(index)
@@ -36,10 +39,10 @@ export const shiftOf = async (page: Page, select: string, index = 0): Promise<{ 
       const { m41, m42 } = new DOMMatrix(getComputedStyle(element).transform)
       return { x: m41, y: m42 }
     })
-export const slideOf = async (page: Page, select: string, index = 0): Promise<number> => (await shiftOf(page, select, index)).x
+export const slideOf = async (page: Surface, select: string, index = 0): Promise<number> => (await shiftOf(page, select, index)).x
 
 /** The middle of an element, from a point of the window, px. */
-export async function missOf(page: Page, select: string, x: number, y: number): Promise<number> {
+export async function missOf(page: Surface, select: string, x: number, y: number): Promise<number> {
   const box = await boxOf(page, select)
   return Math.hypot(box.x + box.width / 2 - x, box.y + box.height / 2 - y)
 }
@@ -58,7 +61,7 @@ export async function moveTo(
 }
 
 /** Where the line of a wipe cuts an element, px of the window: the right or left side of its clip path. */
-export const cutOf = (page: Page, select: string, side: 'left' | 'right'): Promise<number> =>
+export const cutOf = (page: Surface, select: string, side: 'left' | 'right'): Promise<number> =>
   page.locator(select).evaluate((element, from) => {
     const { left, right, width } = element.getBoundingClientRect()
     const sides = /inset\((.*)\)/.exec(getComputedStyle(element).clipPath)?.[1]?.match(/calc\([^)]*\)|\S+/g) ?? []
@@ -72,7 +75,7 @@ export const cutOf = (page: Page, select: string, side: 'left' | 'right'): Promi
   }, side)
 
 /** Which of some elements are marked as chosen. */
-export const chosenOf = (page: Page, select: string): Promise<number[]> =>
+export const chosenOf = (page: Surface, select: string): Promise<number[]> =>
   page
     .locator(select)
     .evaluateAll((all) => all.flatMap((each, i) => (each.getAttributeNames().some((name) => name.endsWith('-chosen')) ? [i] : [])))
