@@ -1,10 +1,12 @@
 // Kinds in the studio: what single ones ask of the hand there, and what leaves.
+import type { Locator } from '@playwright/test'
 import { overShape } from '../src/core/effect/cursor/settings'
+import { kinds } from '../src/core/effect/kinds'
 import { effectOf, settingsOf } from './support/alone'
 import { countingHand, middleOf, openExport, openStarters } from './support/acts'
 import { eventually, expect, test } from './support/house'
 import { boxOf, styleOf } from './support/readings'
-import { moveOver, movePointer, stageOf } from './support/stage'
+import { cardsPage, moveOver, movePointer, stageOf } from './support/stage'
 
 test('what the cursor says is another text for one of the elements', async ({ page, house }, info) => {
   const html =
@@ -143,4 +145,34 @@ test('a note that the page does not show is pointed at in the bare view', async 
   await expect(frame.locator('.info')).toBeHidden()
   await moveOver(page, frame, '.word')
   await expect(frame.locator('.info')).toBeVisible()
+})
+
+/** What of a panel goes over its right side, or is cut off at a side of its own. */
+const cutIn = (panel: Locator) =>
+  panel.evaluate((element) => {
+    const { right } = element.getBoundingClientRect()
+    const isCut = (each: Element) =>
+      each.localName !== 'input' && getComputedStyle(each).overflowX !== 'visible' && each.scrollWidth > each.clientWidth + 1
+    return [...element.querySelectorAll('*')]
+      .filter((each) => each.getBoundingClientRect().right > right + 0.5 || isCut(each))
+      .map((each) => each.getAttribute('aria-label') ?? each.textContent)
+  })
+
+test('no row of any kind is cut off, in a panel as narrow as it is from the start', async ({ page, house }) => {
+  // None of them plays: it is their words that are looked at.
+  const all = kinds
+    .filter(({ id }) => id !== 'free')
+    .map(({ id }) => effectOf(id, '.card', settingsOf(id, { windowWidth: 'between' }), { isOff: true }) as { readonly id: string })
+  await page.goto(await house.addSite('whole-rows', cardsPage, all))
+  await stageOf(page)
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+  for (const [i, { id }] of all.entries()) {
+    const inList = page.getByRole('navigation', { name: 'Effects' }).getByRole('button', { name: new RegExp(`^Effect ${i + 1}:`) })
+    await inList.click()
+    const panel = page.getByRole('complementary', { name: `More of effect ${i + 1}` })
+    await expect(panel).toBeVisible()
+    const folded = panel.locator('h3 button[aria-expanded=false]')
+    while ((await folded.count()) > 0) await folded.first().click()
+    expect(await cutIn(panel), id).toEqual([])
+  }
 })

@@ -1,4 +1,4 @@
-import { orProblem, Problem } from '@/server/problem'
+import { orProblem, plainly, Problem } from '@/server/problem'
 import { listRemoved, listSites } from '@/server/sites'
 import { listTemplates } from '@/server/templates'
 import { HomeScreen } from '@/studio/home/HomeScreen'
@@ -8,7 +8,7 @@ export const dynamic = 'force-dynamic'
 
 export default async function Home() {
   const listed = await orProblem(Promise.all([listSites(), listRemoved(), listTemplates()]))
-  if (listed instanceof Problem) return <Unavailable title={listed.title} detail={listed.detail} />
+  if (listed instanceof Problem) return <Unavailable problem={plainly(listed)} isHome />
   const [sites, removed, templates] = listed
   const cards = sites.flatMap((stored) =>
     'site' in stored

@@ -73,6 +73,9 @@ export async function answerPage(work: () => Promise<Response>): Promise<Respons
   }
 }
 
+/** What of a problem a screen shows. */
+export const plainly = ({ status, title, detail }: Problem) => ({ status, title, detail })
+
 /** The result of some work, or the Problem that it met; anything else is thrown on. For screens, which show a problem. */
 export async function orProblem<T>(work: Promise<T>): Promise<T | Problem> {
   return work.catch((error: unknown) => {

@@ -7,10 +7,11 @@ import { Button } from './theme/controls'
 interface MessageProps {
   readonly title: string
   readonly detail: string
+  readonly isHome?: boolean | undefined
   readonly onRetry?: () => void
 }
 
-export function Message({ title, detail, onRetry }: MessageProps) {
+export function Message({ title, detail, isHome, onRetry }: MessageProps) {
   return (
     <Box as="main" maxWidth="560px" mx="auto" pt="22vh" px="24px">
       <Mark />
@@ -25,9 +26,11 @@ export function Message({ title, detail, onRetry }: MessageProps) {
           Try again
         </Button>
       )}
-      <Button asChild>
-        <a href="/">Home: all sites</a>
-      </Button>
+      {!isHome && (
+        <Button asChild>
+          <a href="/">Home: all sites</a>
+        </Button>
+      )}
     </Box>
   )
 }

@@ -2,6 +2,19 @@
 // Something that should answer does not, for now.
 import { Message } from './Message'
 
-export function Unavailable({ title, detail }: { readonly title: string; readonly detail: string }) {
-  return <Message title={title} detail={detail} onRetry={() => location.reload()} />
+interface UnavailableProps {
+  readonly problem: { readonly status: number; readonly title: string; readonly detail: string }
+  readonly isHome?: boolean
+}
+
+export function Unavailable({ problem: { status, title, detail }, isHome }: UnavailableProps) {
+  const sentences = [
+    detail === `${title}.` ? '' : detail,
+    // The start command keeps the database running.
+    status === 503 ? 'It is started again by itself; try again in a moment.' : '',
+    'Nothing is lost: what was not saved yet is kept in this browser.',
+  ]
+  return (
+    <Message title={title} detail={sentences.filter((each) => each !== '').join(' ')} isHome={isHome} onRetry={() => location.reload()} />
+  )
 }

@@ -51,7 +51,8 @@ export function WordMenu({ label, words, note, options, onTouch, onChange }: Wor
           display="inline-flex"
           alignItems="baseline"
           gap="5px"
-          maxWidth="250px"
+          maxWidth="min(250px, 100%)"
+          textAlign="left"
           verticalAlign="baseline"
           px="7px"
           lineHeight="23px"
@@ -65,7 +66,7 @@ export function WordMenu({ label, words, note, options, onTouch, onChange }: Wor
           _hover={{ borderColor: 'edge' }}
           _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }}
         >
-          <Box as="span" truncate title={words}>
+          <Box as="span" overflow="hidden" textOverflow="ellipsis" whiteSpace="var(--word-lines, nowrap)" title={words}>
             {words}
           </Box>
           <Opens />

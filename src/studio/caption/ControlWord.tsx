@@ -72,6 +72,7 @@ export function ControlWord({ control, effect, onRefusal }: ControlWordProps) {
           title={`${control.title}: ${control.hint}`}
           value={control.read(settings)}
           width="230px"
+          maxWidth="100%"
           onFocus={touch}
           onTake={(text) => {
             const fault = control.faultOf(text) ?? (control.isCss ? unknownIn(text) : undefined)

@@ -82,7 +82,8 @@ function RowsOf({ effect, kind, number }: RowsOfProps) {
           ⚠ {refusal}
         </Box>
       )}
-      <Box overflowY="auto" px="14px" py="6px" flex="1" minHeight="0">
+      {/* Long words go on in the next line, where a sentence would leave them short. */}
+      <Box overflowY="auto" px="14px" py="6px" flex="1" minHeight="0" css={{ '--word-lines': 'normal' }}>
         {!isSearching && (
           <>
             <NameField effect={effect} />

@@ -24,7 +24,7 @@ export function WordDetails({ control, effect }: WordDetailsProps) {
       role="group"
       aria-label={`About ${control.title.toLowerCase()}`}
     >
-      <Box minWidth="0" flex="0 1 auto" truncate maxWidth="420px" title={helpOf(control)}>
+      <Box minWidth="0" flex="0 1 auto" truncate title={helpOf(control)}>
         {helpOf(control)}
       </Box>
       {control.kind === 'number' && <Share control={control} effect={effect} />}

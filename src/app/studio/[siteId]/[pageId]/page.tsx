@@ -2,7 +2,7 @@ import { notFound } from 'next/navigation'
 import { preload } from 'react-dom'
 import { checkIdentifiers } from '@/server/identifiers'
 import { countsOn } from '@/server/matches'
-import { orProblem, Problem } from '@/server/problem'
+import { orProblem, plainly, Problem } from '@/server/problem'
 import { noSuchPage, readSite } from '@/server/sites'
 import { scriptAddress } from '@/studio/store/script-address'
 import { StudioScreen } from '@/studio/StudioScreen'
@@ -18,7 +18,7 @@ export default async function StudioPage({ params }: Props) {
   const opened = await orProblem(open(params))
   if (!(opened instanceof Problem)) return <StudioScreen {...opened} />
   if (opened.status === 404) notFound()
-  return <Unavailable title={opened.title} detail={opened.detail} />
+  return <Unavailable problem={plainly(opened)} />
 }
 
 async function open(params: Props['params']) {
