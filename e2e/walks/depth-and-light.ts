@@ -402,7 +402,7 @@ export const results: readonly Walk[] = [
       await hand.pointRole(frame, 'companions of the back', '.ornament-after')
       // What is folded away is opened; that chooses nothing.
       await page.getByRole('button', { name: 'More' }).click()
-      await page.getByRole('button', { name: 'Touch and access' }).click()
+      await page.getByRole('button', { name: 'Area' }).click()
       await hand.choose(/^Window width/, 'from a width on')
     },
     check: async ({ alone }) => {

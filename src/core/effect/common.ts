@@ -20,6 +20,7 @@ const inset = (side: keyof typeof insetKeys) => {
     title: `Inset ${side}`,
     help: `how far inside the ${side === 'top' ? 'upper' : side === 'bottom' ? 'lower' : side} edge the pointer counts; outside it where negative`,
     id: `inset-${side}`,
+    section: 'Area',
     from: 0,
     unit: 'px',
     ...insetRange.px,
@@ -30,13 +31,15 @@ const inset = (side: keyof typeof insetKeys) => {
   })
 }
 
-const width = (title: string, help: string) => number({ title, help, from: 900, unit: 'px', least: 200, greatest: 4000, step: 10 })
+const width = (title: string, help: string) =>
+  number({ title, help, section: 'Area', from: 900, unit: 'px', least: 200, greatest: 4000, step: 10 })
 
 const parameters = {
   /** How strong all of it is. */
   strengthPercent: percent({
     title: 'Strength',
     help: 'scales all of the effect at once',
+    section: 'Strength',
     from: 100,
     greatest: 200,
     step: 5,
@@ -45,6 +48,7 @@ const parameters = {
   touch: choice({
     title: 'Touch',
     help: 'what a finger on it does; without it the page scrolls as ever',
+    section: 'Touch and access',
     from: 'none',
     options: { none: 'no response', 'drag-x': 'a drag across', 'drag-y': 'a drag up and down', drag: 'any drag' },
   }),
@@ -52,6 +56,7 @@ const parameters = {
   reducedMotion: choice({
     title: 'Reduced motion',
     help: 'what visitors get who asked their system for less motion',
+    section: 'Touch and access',
     from: 'stop',
     options: { stop: 'stop movement', off: 'do not play' },
   }),
@@ -59,6 +64,7 @@ const parameters = {
   neighbours: choice({
     title: 'Among its neighbours',
     help: 'whether what grows lies over the elements after it',
+    section: 'Area',
     from: 'page',
     options: { page: 'as the page has it', front: 'in front while the pointer is on it' },
   }),
@@ -66,6 +72,7 @@ const parameters = {
   windowWidth: choice({
     title: 'Window width',
     help: 'in how wide windows it plays at all',
+    section: 'Area',
     from: 'any',
     options: { any: 'any', wide: 'from a width on', narrow: 'up to a width', between: 'between two widths' },
   }),
@@ -75,6 +82,7 @@ const parameters = {
   insetUnit: choice({
     title: 'Inset unit',
     help: 'px are the same for all; % grow with the area',
+    section: 'Area',
     from: 'px',
     options: { px: 'px', '%': '% of the area' },
   }),

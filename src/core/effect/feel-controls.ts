@@ -27,6 +27,7 @@ export function feelControls<S>(
   const number = (id: string, each: Omit<NumberControl<S>, 'kind' | 'id' | 'drawing' | 'draws'>): NumberControl<S> => ({
     kind: 'number',
     id,
+    section: 'Motion',
     drawing,
     draws: feelId,
     ...each,

@@ -239,6 +239,7 @@ export const blending = (title: string) =>
   choice({
     title,
     help: 'how it is mixed with what it goes over',
+    section: 'Light',
     from: 'normal',
     options: {
       normal: 'it lies as it is',

@@ -1,4 +1,4 @@
-// The headings under which the rows of an effect stand: by what a row is about, unless its parameter says otherwise.
+// The headings under which the rows of an effect stand: as their parameters say, else by what sort of word a row is.
 import { hasWords } from '../site/text'
 import type { Control, Section } from './control'
 
@@ -7,22 +7,11 @@ export const sections = ['Shape', 'Light', 'Motion', 'Touch and access', 'Area',
 /** Those that are folded until they are asked for. */
 export const foldedAtFirst: readonly Section[] = ['Touch and access', 'Area', 'Strength']
 
-/** What the ids of rows say of what they are about; the first that fits counts. */
-const byId: readonly (readonly [RegExp, Section])[] = [
-  [/^(touch|reducedMotion|windowWidth|calm|keys|keyboard|focus|tap|finger|name|noScript|system|arrow|zooms)$/, 'Touch and access'],
-  [/^(strengthPercent|neighbours)$/, 'Strength'],
-  [/^(inset|hold$|hysteresis|stackBelow)/, 'Area'],
-  [/(sheen|shadow|colour|blend|shade|light|ground|ink$|fades|falloff|grain|fineness|detail|seed|highlight|darker|wash)/i, 'Light'],
-  [/(Ms$|^past|^back|frequency|damping|^follow|stagger|^way$|^goWay$|release|speed|press|plays|turnS|leaves|travel|lean)/i, 'Motion'],
-]
-
 /** The heading under which a control stands among the rows. */
-export function sectionOf<S>(control: Control<S>): Section {
-  if (control.section) return control.section
-  const named = byId.find(([pattern]) => pattern.test(control.id))?.[1]
-  if (named) return named
+export function sectionOf<S>({ section, ...control }: Control<S>): Section {
+  if (section) return section
   if (control.kind === 'colour' || control.kind === 'gradient') return 'Light'
-  if (control.kind === 'feel' || (control.kind === 'number' && ['ms', 's', 'Hz'].includes(control.unit))) return 'Motion'
+  if (control.kind === 'feel' || (control.kind === 'number' && ['ms', 's'].includes(control.unit))) return 'Motion'
   return 'Shape'
 }
 

@@ -228,6 +228,7 @@ const parameters = {
   }),
   speedPercent: percent({
     title: 'Larger at 1000 px/s by',
+    section: 'Motion',
     from: 0,
     greatest: 300,
     row: 'more',
@@ -235,6 +236,7 @@ const parameters = {
   }),
   pressPercent: percent({
     title: 'While pressed, its size is',
+    section: 'Motion',
     from: 100,
     least: 20,
     greatest: 300,
@@ -246,6 +248,7 @@ const parameters = {
   system: choice({
     title: 'The system’s own cursor',
     help: 'whether the arrow of the system is seen too',
+    section: 'Touch and access',
     from: 'hidden',
     options: { hidden: 'is hidden', stays: 'is seen beside it' },
     row: 'more',

@@ -31,6 +31,7 @@ const parameters = {
   keys: choice({
     title: 'By keyboard it is turned by the focus on',
     help: 'whether the card itself is a stop of the Tab key',
+    section: 'Touch and access',
     from: 'card',
     options: { card: 'the card, which takes it', page: 'what the page lets take it' },
     row: 'more',

@@ -23,6 +23,7 @@ const parameters = {
   }),
   edgePx: number({
     title: 'The line along the edge',
+    section: 'Light',
     from: 1.5,
     inSample: 0.6,
     unit: 'px',
@@ -53,6 +54,7 @@ const parameters = {
   lies: choice({
     title: 'The light on the surface',
     help: 'under the contents, or over text and pictures too',
+    section: 'Light',
     from: 'under',
     options: { under: 'lies under what is on the card', over: 'lies over it' },
     row: 'more',
@@ -80,6 +82,7 @@ const parameters = {
   ...countsIf(({ turnS }) => Number(turnS) > 0, {
     arcDeg: number({
       title: 'The length of that light',
+      section: 'Motion',
       from: 70,
       unit: 'deg',
       least: 10,

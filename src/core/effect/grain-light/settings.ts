@@ -14,6 +14,7 @@ const parameters = {
   fineness: number({
     title: 'The grain, coarse to fine',
     help: 'how fine the grain is; higher is finer',
+    section: 'Light',
     from: 0.8,
     unit: '',
     least: 0.1,
@@ -24,6 +25,7 @@ const parameters = {
   detail: number({
     title: 'Its detail',
     help: 'how many sizes of grain lie over each other',
+    section: 'Light',
     from: 2,
     unit: '',
     least: 1,
@@ -48,6 +50,7 @@ const parameters = {
   seed: number({
     title: 'Random seed',
     help: 'another number is another pattern',
+    section: 'Light',
     from: 7,
     unit: '',
     least: 0,
@@ -77,6 +80,7 @@ const parameters = {
   falloff: choice({
     title: 'The light falls off',
     help: 'how the light ends toward its rim',
+    section: 'Light',
     from: 'soft',
     options: { soft: 'softly, like a lamp', even: 'evenly, like a cone' },
     row: 'more',

@@ -33,6 +33,7 @@ const parameters = {
   ground: choice({
     title: 'Its ground',
     help: 'its background while the pointer is on it',
+    section: 'Light',
     from: 'page',
     options: { page: 'stays', own: 'becomes' },
   }),
@@ -40,6 +41,7 @@ const parameters = {
   ink: choice({
     title: 'Its text',
     help: 'the colour of its text while the pointer is on it',
+    section: 'Light',
     from: 'page',
     options: { page: 'stays', own: 'becomes' },
     row: 'more',
@@ -47,6 +49,7 @@ const parameters = {
   inkColour: colour({ title: 'The colour of its text', from: '#ffffff', token: { id: 'ink', note: 'its text' }, row: 'more' }),
   shadowPx: number({
     title: 'Its shadow reaches',
+    section: 'Light',
     from: 0,
     unit: 'px',
     least: 0,
@@ -83,6 +86,7 @@ const parameters = {
   keys: choice({
     title: 'With the focus it is',
     help: 'how it looks to somebody who comes by keyboard',
+    section: 'Touch and access',
     from: 'on',
     options: { on: 'as under the pointer', own: 'as the CSS for the focus says' },
     row: 'more',
@@ -90,6 +94,7 @@ const parameters = {
   focusCss: declarations({
     title: 'More CSS with the focus',
     help: 'more declarations of CSS with the focus, such as opacity: 0.6',
+    section: 'Touch and access',
     row: 'more',
   }),
   /** What the other matches do. */
@@ -115,6 +120,7 @@ const parameters = {
   }),
   pieceRisePx: number({
     title: 'Its pieces come from',
+    section: 'Motion',
     from: 10,
     unit: 'px',
     least: -80,
@@ -126,6 +132,7 @@ const parameters = {
   fades: flag({
     title: 'When off its pieces are',
     help: 'whether its pieces are seen before the pointer comes',
+    section: 'Motion',
     from: true,
     yes: { value: 'hidden', words: 'hidden' },
     no: { value: 'seen', words: 'seen' },
@@ -134,6 +141,7 @@ const parameters = {
   staggerBy: choice({
     title: 'Its pieces set out',
     help: 'which of the pieces sets out first',
+    section: 'Motion',
     from: 'order',
     options: { order: 'one after the other', pointer: 'from the pointer outward' },
     row: 'more',
@@ -152,6 +160,7 @@ const parameters = {
   pieces: number({
     title: 'Pieces that set out apart',
     help: 'how many pieces have a moment of their own; the rest go with the last',
+    section: 'Motion',
     from: 6,
     unit: '',
     isWhole: true,
@@ -160,16 +169,31 @@ const parameters = {
     step: 1,
     row: 'more',
   }),
-  way: choice({ title: 'It comes', help: 'whether it comes softly, or swings past and back', from: 'eased', options: ways, row: 'more' }),
+  way: choice({
+    title: 'It comes',
+    help: 'whether it comes softly, or swings past and back',
+    section: 'Motion',
+    from: 'eased',
+    options: ways,
+    row: 'more',
+  }),
   overshootPercent: percent({
     title: 'Overshoot',
     help: 'how far it swings past its mark',
+    section: 'Motion',
     from: 12,
     greatest: 60,
     percentOf: { words: 'the way' },
     row: 'more',
   }),
-  goWay: choice({ title: 'It goes', help: 'whether it goes softly, or swings past and back', from: 'eased', options: ways, row: 'more' }),
+  goWay: choice({
+    title: 'It goes',
+    help: 'whether it goes softly, or swings past and back',
+    section: 'Motion',
+    from: 'eased',
+    options: ways,
+    row: 'more',
+  }),
   pressMs: number({
     title: 'The time to be pressed',
     help: 'how long it takes to be pressed in',
@@ -183,6 +207,7 @@ const parameters = {
   release: choice({
     title: 'Released it comes back',
     help: 'whether it comes up again as fast as it came on',
+    section: 'Motion',
     from: 'comes',
     options: { comes: 'as it comes', own: 'in a time of its own' },
     row: 'more',
@@ -201,6 +226,7 @@ const parameters = {
   hold: choice({
     title: 'The edge that it leaves still counts',
     help: 'the strip that it rises from still counts, so that it does not flicker there',
+    section: 'Area',
     from: 'after',
     options: { after: 'by its ::after', before: 'by its ::before', none: 'no more' },
     row: 'more',

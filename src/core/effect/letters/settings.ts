@@ -71,6 +71,7 @@ const parameters = {
   }),
   blurPx: number({
     title: 'It is blurred by',
+    section: 'Light',
     from: 0,
     inSample: 0.3,
     unit: 'px',
@@ -83,6 +84,7 @@ const parameters = {
   colours: choice({
     title: 'Its colour',
     help: 'whether text near the pointer changes its colour',
+    section: 'Light',
     from: 'own',
     options: { own: 'stays its own', other: 'becomes another at the pointer' },
     row: 'more',

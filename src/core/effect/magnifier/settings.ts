@@ -4,7 +4,8 @@ import { choice, colour, coming, countsIf, described, following, going, number, 
 /** How many times as large it shows things, from the least to the most. */
 export const zoomRange = { least: 1.2, greatest: 8 } as const
 
-const zoom = (title: string, from: number, help: string) => number({ title, help, from, unit: '', ...zoomRange, step: 0.1, row: 'more' })
+const zoom = (title: string, from: number, help: string) =>
+  number({ title, help, section: 'Touch and access', from, unit: '', ...zoomRange, step: 0.1, row: 'more' })
 
 const parameters = {
   zoom: number({
@@ -66,12 +67,14 @@ const parameters = {
   rimColour: colour({ title: 'The colour of its rim', from: '#e9e2d0', token: { id: 'rim-colour', note: 'the colour of the rim' } }),
   highlightPercent: percent({
     title: 'The light on the glass',
+    section: 'Light',
     from: 30,
     row: 'more',
     knob: { id: 'highlight', note: 'how bright the light on the glass is', per: 100 },
   }),
   shadowPx: number({
     title: 'Its shadow',
+    section: 'Light',
     from: 18,
     inSample: 0.3,
     unit: 'px',
@@ -93,6 +96,7 @@ const parameters = {
   zooms: choice({
     title: 'Ctrl and the wheel, or two fingers',
     help: 'whether visitors change how large it shows things',
+    section: 'Touch and access',
     from: 'zoom',
     options: { zoom: 'change how large', page: 'are left to the page' },
     row: 'more',
@@ -104,12 +108,14 @@ const parameters = {
   finger: choice({
     title: 'A finger on it',
     help: 'what a finger on it does',
+    section: 'Touch and access',
     from: 'drag',
     options: { drag: 'moves the lens, beside it', scroll: 'scrolls the page' },
     row: 'more',
   }),
   besidePx: number({
     title: 'Away from the finger',
+    section: 'Touch and access',
     from: 28,
     unit: 'px',
     least: 0,
@@ -121,6 +127,7 @@ const parameters = {
   keyboard: choice({
     title: 'By keyboard',
     help: 'whether it can be used without a pointer',
+    section: 'Touch and access',
     from: 'reached',
     options: { reached: 'it is reached, and moved by arrow keys', no: 'it is left out' },
     row: 'more',
@@ -129,6 +136,7 @@ const parameters = {
   name: text({
     title: 'Its name for screen readers',
     help: 'what screen readers call it, and how it is used',
+    section: 'Touch and access',
     from: 'Magnifier: arrow keys move it, plus and minus change how large',
     hint: 'what it is, and how it is used',
     faultOf: (name) => (name.length > 200 ? 'is too long' : /[<>]/.test(name) ? 'has no tags in it' : undefined),
@@ -137,6 +145,7 @@ const parameters = {
   arrow: choice({
     title: 'The system’s own cursor',
     help: 'whether the arrow of the system is seen over the lens',
+    section: 'Touch and access',
     from: 'gone',
     options: { gone: 'is not seen on it', stays: 'stays' },
     row: 'more',

@@ -37,6 +37,7 @@ const parameters = {
   leaves: choice({
     title: 'When it goes it travels',
     help: 'which way it goes as it fades',
+    section: 'Motion',
     from: 'on',
     options: { on: 'on in the same direction', back: 'back to where it came from' },
     row: 'more',
@@ -72,6 +73,7 @@ const parameters = {
   tap: choice({
     title: 'A tap on a link',
     help: 'what a finger gets first: the note, or where the link leads',
+    section: 'Touch and access',
     from: 'opens',
     options: { opens: 'opens it first, and follows the link the next time', follows: 'follows the link' },
     row: 'more',
@@ -86,6 +88,7 @@ const parameters = {
   noScript: choice({
     title: 'Without script it is',
     help: 'what is seen of it where scripts do not run',
+    section: 'Touch and access',
     from: 'page',
     options: { page: 'as the page has it', hidden: 'not shown' },
     row: 'more',

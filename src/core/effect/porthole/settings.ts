@@ -81,6 +81,7 @@ const parameters = {
   }),
   growPx: number({
     title: 'It grows in a fast hand by',
+    section: 'Motion',
     from: 0,
     inSample: 0.2,
     unit: 'px',
@@ -92,6 +93,7 @@ const parameters = {
   }),
   pressPx: number({
     title: 'It grows while pressed by',
+    section: 'Motion',
     from: 0,
     inSample: 0.2,
     unit: 'px',
@@ -103,6 +105,7 @@ const parameters = {
   }),
   wobblePercent: percent({
     title: 'It wobbles by',
+    section: 'Motion',
     from: 0,
     greatest: 40,
     percentOf: { words: 'its radius' },

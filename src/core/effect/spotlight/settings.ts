@@ -52,6 +52,7 @@ const parameters = {
   }),
   pressedDarkerPercent: percent({
     title: 'Pressed, it is darker by',
+    section: 'Light',
     from: 10,
     greatest: 60,
     row: 'more',

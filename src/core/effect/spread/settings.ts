@@ -83,6 +83,7 @@ const parameters = {
   plays: choice({
     title: 'Moving pictures play',
     help: 'when videos in the panels run',
+    section: 'Motion',
     from: 'page',
     options: { page: 'as the page has it', open: 'while it is open', always: 'always', never: 'never' },
     row: 'more',
@@ -91,6 +92,7 @@ const parameters = {
   resumes: choice({
     title: 'Opened again they',
     help: 'where a video goes on when its panel opens again',
+    section: 'Motion',
     from: 'place',
     options: { place: 'go on from where they were', start: 'start again' },
     row: 'more',
@@ -109,6 +111,7 @@ const parameters = {
   stays: flag({
     title: 'When the pointer leaves',
     help: 'which panel is open while the pointer is elsewhere',
+    section: 'Motion',
     from: false,
     yes: { value: 'stays', words: 'the last one stays open' },
     no: { value: 'closes', words: 'it closes' },
@@ -117,6 +120,7 @@ const parameters = {
   stackBelowPx: number({
     title: 'Stacked in windows narrower than',
     help: 'in narrower windows they stand as the page has them',
+    section: 'Area',
     from: 640,
     unit: 'px',
     least: 0,

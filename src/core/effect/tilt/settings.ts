@@ -129,6 +129,7 @@ const parameters = {
   }),
   sheenPercent: percent({
     title: 'The sheen',
+    section: 'Light',
     from: 0,
     row: 'more',
     percentOf: { words: 'full strength' },
@@ -144,6 +145,7 @@ const parameters = {
     sheenSizePercent: percent({
       title: 'The size of the sheen',
       help: 'how wide the bright spot is',
+      section: 'Light',
       from: 110,
       least: 10,
       greatest: 300,
@@ -154,6 +156,7 @@ const parameters = {
     sheenSoftPercent: percent({
       title: 'How soft it is',
       help: 'how gradually the bright spot ends',
+      section: 'Light',
       from: 80,
       step: 5,
       row: 'more',
@@ -161,6 +164,7 @@ const parameters = {
     }),
     sheenTravelPercent: percent({
       title: 'How far the sheen goes',
+      section: 'Light',
       from: 60,
       greatest: 150,
       step: 5,
@@ -171,6 +175,7 @@ const parameters = {
     sheenShape: choice({
       title: 'The sheen is',
       help: 'a round spot of light, or a band across the card',
+      section: 'Light',
       from: 'round',
       options: { round: 'round', band: 'a slanting band' },
       row: 'more',
@@ -184,6 +189,7 @@ const parameters = {
     sheenBlend: choice({
       title: 'The blend of the sheen',
       help: 'how the light is mixed with what lies under it',
+      section: 'Light',
       from: 'normal',
       options: { normal: 'normal', screen: 'screen', 'soft-light': 'soft light', overlay: 'overlay' },
       row: 'more',
@@ -192,6 +198,7 @@ const parameters = {
   /** 0 is none. */
   shadowPx: number({
     title: 'The shadow falls',
+    section: 'Light',
     from: 0,
     inSample: 0.3,
     unit: 'px',
@@ -204,6 +211,7 @@ const parameters = {
   ...countsIf(({ shadowPx }) => Number(shadowPx) > 0, {
     shadowSoftPx: number({
       title: 'How soft the shadow is',
+      section: 'Light',
       from: 28,
       inSample: 0.3,
       unit: 'px',

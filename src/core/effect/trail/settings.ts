@@ -66,6 +66,7 @@ const parameters = {
   }),
   endPercent: percent({
     title: 'Of the last is seen',
+    section: 'Light',
     from: 60,
     row: 'more',
     knob: { id: 'faint', note: 'how much of the last piece is seen', per: 100 },
@@ -116,6 +117,7 @@ const parameters = {
   }),
   spreadPx: number({
     title: 'And to either side by up to',
+    section: 'Motion',
     from: 14,
     inSample: 0.5,
     unit: 'px',
@@ -127,6 +129,7 @@ const parameters = {
   }),
   swellPercent: percent({
     title: 'They swell to',
+    section: 'Motion',
     from: 160,
     greatest: 500,
     percentOf: { words: 'their size' },
@@ -174,6 +177,7 @@ const parameters = {
   calm: choice({
     title: 'With reduced motion',
     help: 'what visitors get who asked their system for less motion',
+    section: 'Touch and access',
     from: 'off',
     options: { off: 'there is none', on: 'it is seen all the same' },
     row: 'more',

@@ -25,6 +25,7 @@ const parameters = {
   blend: choice({
     title: 'It is mixed with the picture',
     help: 'how the colour is mixed with what lies under it',
+    section: 'Light',
     from: 'normal',
     options: {
       normal: 'plainly',
@@ -45,6 +46,7 @@ const parameters = {
   }),
   risePx: number({
     title: 'The text rises by',
+    section: 'Motion',
     from: 10,
     inSample: 0.4,
     unit: 'px',
@@ -57,6 +59,7 @@ const parameters = {
   /** A shade at the lower edge that is there without the pointer, so that text can be read. */
   shadePercent: percent({
     title: 'A fixed shade below',
+    section: 'Light',
     from: 0,
     row: 'more',
     percentOf: { words: 'full strength' },

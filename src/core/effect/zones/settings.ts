@@ -44,6 +44,7 @@ const parameters = {
   hysteresisPx: number({
     title: 'It goes on beyond its border for',
     help: 'how far past its border the next one is chosen; it calms a hand on the border',
+    section: 'Area',
     from: 0,
     unit: 'px',
     least: 0,
@@ -66,6 +67,7 @@ const parameters = {
   leaves: choice({
     title: 'When the pointer leaves',
     help: 'which one is chosen while the pointer is elsewhere',
+    section: 'Motion',
     from: 'stays',
     options: { stays: 'the last one stays chosen', first: 'the first choice is back', none: 'none is chosen' },
     row: 'more',
@@ -105,6 +107,7 @@ const parameters = {
   focus: choice({
     title: 'The focus on one of them',
     help: 'whether one is chosen as Tab comes to it',
+    section: 'Touch and access',
     from: 'chooses',
     options: { chooses: 'chooses it', none: 'does nothing' },
     row: 'more',
@@ -112,6 +115,7 @@ const parameters = {
   keyboard: choice({
     title: 'Arrow keys, with the focus on the area',
     help: 'whether arrow keys go from one to the next',
+    section: 'Touch and access',
     from: 'choose',
     options: { choose: 'choose too', none: 'do nothing' },
     row: 'more',
