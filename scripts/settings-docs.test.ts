@@ -15,3 +15,8 @@ it('the tables in docs/effects tell every setting as it is; npm run build writes
     expect(readFileSync(join(root, 'docs/effects', name), 'utf8'), name).toBe(text)
   }
 })
+
+it('every kind has a page that the list of kinds leads to', () => {
+  const list = readFileSync(join(root, 'docs/effects/README.md'), 'utf8')
+  for (const { id } of kinds) if (id !== 'free') expect(list).toContain(`](${id}.md)`)
+})
