@@ -11,7 +11,7 @@ export function Unavailable({ problem: { status, title, detail }, isHome }: Unav
   const sentences = [
     detail === `${title}.` ? '' : detail,
     // The start command keeps the database running.
-    status === 503 ? 'It is started again by itself; try again in a moment.' : '',
+    status === 503 ? 'It comes back by itself; try again in a moment.' : '',
     'Nothing is lost: what was not saved yet is kept in this browser.',
   ]
   return (

@@ -4,7 +4,7 @@ import { formatNumber, type Control } from './control'
 const first = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 /** What a word does to the page, or what it can be, in words that begin a sentence and have no end yet. */
-export function purposeOf<S>(control: Control<S>): string {
+function purposeOf<S>(control: Control<S>): string {
   const { help, title } = control
   switch (control.kind) {
     case 'number':
