@@ -3,6 +3,9 @@ import { defineConfig } from 'vitest/config'
 export default defineConfig({
   test: {
     setupFiles: ['vitest.setup.ts'],
+    // A busy machine takes its time.
+    testTimeout: 60_000,
+    hookTimeout: 120_000,
     projects: [
       { extends: true, test: { name: 'unit', include: ['src/**/*.test.{ts,tsx}', 'scripts/**/*.test.ts'], exclude: ['src/server/**'] } },
       {
