@@ -116,6 +116,8 @@ function commonControls(settings: Common, lacks: Lacks): readonly Control<Common
   const isLeftOut: Readonly<Record<string, boolean>> = {
     strengthPercent: lacks.includes('strength'),
     touch: lacks.includes('touch'),
+    reducedMotion: lacks.includes('reducedMotion'),
+    neighbours: lacks.includes('neighbours'),
     fromWidthPx: windowWidth === 'any' || windowWidth === 'narrow',
     toWidthPx: windowWidth === 'any' || windowWidth === 'wide',
   }

@@ -120,5 +120,5 @@ export interface Kind<S> {
   /** `strength` is how many times as strong as designed it will be shown, 0..2, for what has to have room for it. */
   readonly expand: (settings: S, select: string, roles?: Filled, strength?: number) => Rig
   /** What of that which all kinds have in common is a matter of its own settings. */
-  readonly lacks?: readonly ('strength' | 'insets' | 'touch')[]
+  readonly lacks?: readonly ('strength' | 'insets' | 'touch' | 'reducedMotion' | 'neighbours')[]
 }

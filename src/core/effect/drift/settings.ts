@@ -1,6 +1,19 @@
 // Drift: its settings.
 import { softSpring } from '../build'
-import { away, choice, described, following, layers, number, percent, pinned, returning, type Layer, type SettingsOf } from '../parameters'
+import {
+  away,
+  choice,
+  countsIf,
+  described,
+  following,
+  layers,
+  number,
+  percent,
+  pinned,
+  returning,
+  type Layer,
+  type SettingsOf,
+} from '../parameters'
 
 /** Enlarged layers slide by shares of themselves. */
 const unitOf = ({ unit, kept }: { readonly unit?: unknown; readonly kept?: unknown }) => (kept === 'enlarged' || unit === '%' ? '%' : 'px')
@@ -47,12 +60,14 @@ const parameters = {
     options: { free: 'may leave the box', cut: 'are cut at the box', enlarged: 'are enlarged to fill the box' },
     row: 'more',
   }),
-  unit: choice({
-    title: 'Unit',
-    help: 'px are the same for all; % slide large layers further',
-    from: 'px',
-    options: { px: 'px', '%': '% of each layer' },
-    row: 'more',
+  ...countsIf(({ kept }) => kept !== 'enlarged', {
+    unit: choice({
+      title: 'Unit',
+      help: 'px are the same for all; % slide large layers further',
+      from: 'px',
+      options: { px: 'px', '%': '% of each layer' },
+      row: 'more',
+    }),
   }),
   turnDeg: number({
     title: 'They turn by',

@@ -3,15 +3,12 @@ import { lagOf } from '../../feel/answer'
 import type { Channel, Knob, Output, Rig } from '../../rig/rig'
 import { areaOn, channelsIn, comingFeel, groundOf, outputOn, rigOf, sliding, turning } from '../build'
 import type { Filled } from '../kind'
-import { followParameters, type FollowSettings } from './settings'
+import { bends, followParameters, type FollowSettings } from './settings'
 
 const { knob } = followParameters
 
 /** The lean is told for this speed, px/s. */
 const leanSpeed = 1000
-
-/** Whether a path leads anywhere but straight on. */
-const bends = ({ path }: FollowSettings) => path.stops.some(({ value }) => value !== 0)
 
 /** The rig of the movers that `select` matches, inside their grounds. */
 export function expandFollow(settings: FollowSettings, select: string, roles: Filled = {}, strength = 1): Rig {

@@ -1,8 +1,9 @@
 // Follow: its settings.
-import { choice, coming, curve, described, following, going, number, type SettingsOf } from '../parameters'
+import type { Curve } from '../../curve/curve'
+import { choice, coming, countsIf, curve, described, following, going, number, type SettingsOf } from '../parameters'
 
 /** A limit along one axis is told in the caption where the mover goes along it. */
-const limit = (title: string, other: string) =>
+const limit = (title: string) =>
   number({
     title,
     help: 'how far it goes from where it stands, to either side',
@@ -12,8 +13,10 @@ const limit = (title: string, other: string) =>
     least: 0,
     greatest: 2000,
     step: 10,
-    varies: ({ axes }) => (axes === other ? { row: 'more' } : {}),
   })
+
+/** Whether a path leads anywhere but straight on. */
+export const bends = ({ path }: { readonly path: Curve }) => path.stops.some(({ value }) => value !== 0)
 
 const parameters = {
   axes: choice({
@@ -23,8 +26,8 @@ const parameters = {
     options: { both: 'wherever the pointer goes', across: 'across with the pointer', 'up-down': 'up and down with the pointer' },
   }),
   /** How far it may go from where it stands. */
-  acrossPx: limit('Across, at most', 'up-down'),
-  upDownPx: limit('Up and down, at most', 'across'),
+  acrossPx: limit('Across, at most'),
+  upDownPx: limit('Up and down, at most'),
   /** Where it rides beside the pointer. */
   offsetXPx: number({
     title: 'To the right of the pointer',
@@ -86,8 +89,11 @@ const parameters = {
     drawing: 'flick',
     draws: 'follow',
   }),
-  comeMs: coming(160, { row: 'more' }),
-  goMs: going(320, { row: 'more' }),
+  // What is only there with the pointer: where it rides beside it, its path, and where it faces.
+  ...countsIf(
+    ({ offsetXPx, offsetYPx, facing, path }) => offsetXPx !== 0 || offsetYPx !== 0 || facing !== 'no' || bends({ path: path as Curve }),
+    { comeMs: coming(160, { row: 'more' }), goMs: going(320, { row: 'more' }) },
+  ),
   // Critically damped: it settles in 260 ms and never goes past the mark.
   follow: following('How it follows', { kind: 'spring', frequencyHz: 3.571, dampingRatio: 1 }),
 }

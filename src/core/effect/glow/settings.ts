@@ -21,17 +21,19 @@ const parameters = {
     percentOf: { words: 'full strength' },
     knob: { id: 'surface', note: 'how strong it is on the surface', isAmount: true },
   }),
-  edgePx: number({
-    title: 'The line along the edge',
-    section: 'Light',
-    from: 1.5,
-    inSample: 0.6,
-    unit: 'px',
-    least: 0,
-    greatest: 12,
-    step: 0.5,
-    row: 'more',
-    knob: { id: 'line', note: 'how wide the line along the edge is' },
+  ...countsIf(({ edgePercent }) => Number(edgePercent) > 0, {
+    edgePx: number({
+      title: 'The line along the edge',
+      section: 'Light',
+      from: 1.5,
+      inSample: 0.6,
+      unit: 'px',
+      least: 0,
+      greatest: 12,
+      step: 0.5,
+      row: 'more',
+      knob: { id: 'line', note: 'how wide the line along the edge is' },
+    }),
   }),
   edgePercent: percent({
     title: 'The strength along the edge',
@@ -51,13 +53,15 @@ const parameters = {
     step: 5,
     handle: { on: 'reach' },
   }),
-  lies: choice({
-    title: 'The light on the surface',
-    help: 'under the contents, or over text and pictures too',
-    section: 'Light',
-    from: 'under',
-    options: { under: 'lies under what is on the card', over: 'lies over it' },
-    row: 'more',
+  ...countsIf(({ surfacePercent }) => Number(surfacePercent) > 0, {
+    lies: choice({
+      title: 'The light on the surface',
+      help: 'under the contents, or over text and pictures too',
+      section: 'Light',
+      from: 'under',
+      options: { under: 'lies under what is on the card', over: 'lies over it' },
+      row: 'more',
+    }),
   }),
   /** While the pointer is on it. */
   shrinkPercent: percent({

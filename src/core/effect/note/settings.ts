@@ -1,5 +1,5 @@
 // Note: its settings.
-import { choice, coming, described, flag, going, number, type SettingsOf } from '../parameters'
+import { choice, coming, countsIf, described, flag, going, number, type SettingsOf } from '../parameters'
 
 const parameters = {
   side: choice({
@@ -34,13 +34,15 @@ const parameters = {
     step: 1,
     knob: { id: 'travel', note: 'how far it travels as it comes, and as it goes' },
   }),
-  leaves: choice({
-    title: 'When it goes it travels',
-    help: 'which way it goes as it fades',
-    section: 'Motion',
-    from: 'on',
-    options: { on: 'on in the same direction', back: 'back to where it came from' },
-    row: 'more',
+  ...countsIf(({ travelPx }) => Number(travelPx) > 0, {
+    leaves: choice({
+      title: 'When it goes it travels',
+      help: 'which way it goes as it fades',
+      section: 'Motion',
+      from: 'on',
+      options: { on: 'on in the same direction', back: 'back to where it came from' },
+      row: 'more',
+    }),
   }),
   /** How long it stays when neither is pointed at any more. */
   waitMs: number({

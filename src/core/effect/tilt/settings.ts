@@ -77,13 +77,15 @@ const parameters = {
     },
     [],
   ),
-  layersRise: choice({
-    title: 'The layers rise',
-    help: 'in space they truly overlap; sliding suits a card that cuts off or filters what it holds',
-    from: 'space',
-    options: { space: 'in space, and look larger', card: 'by sliding on the card' },
-    drawing: 'depths',
-    row: 'more',
+  ...countsIf(({ layers: all }) => (all as readonly unknown[]).length > 0, {
+    layersRise: choice({
+      title: 'The layers rise',
+      help: 'in space they truly overlap; sliding suits a card that cuts off or filters what it holds',
+      from: 'space',
+      options: { space: 'in space, and look larger', card: 'by sliding on the card' },
+      drawing: 'depths',
+      row: 'more',
+    }),
   }),
   /** One angle for both: `upDownDeg` is then not used. */
   linked: flag({

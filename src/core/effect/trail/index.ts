@@ -116,5 +116,5 @@ export const trail: Kind<TrailSettings> = {
     return { follow, back: follow, come: comingFeel(comeMs), go: comingFeel(goMs) }
   },
   expand: expandTrail,
-  lacks: ['strength', 'insets', 'touch'],
+  lacks: ['strength', 'insets', 'touch', 'reducedMotion'],
 }

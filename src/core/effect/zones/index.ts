@@ -101,5 +101,5 @@ export const zones: Kind<ZonesSettings> = {
   withAwayPlace: (settings) => settings,
   feels: ({ comeMs, goMs }) => ({ follow: { kind: 'direct' }, back: { kind: 'direct' }, come: comingFeel(comeMs), go: comingFeel(goMs) }),
   expand: expandZones,
-  lacks: ['strength', 'insets', 'touch'],
+  lacks: ['strength', 'insets', 'touch', 'neighbours'],
 }
