@@ -11,8 +11,6 @@ const aimOf = ({ aims }: Report, words: string) => {
   return aim.measured
 }
 
-test.setTimeout(180_000)
-
 // Of many cards those in reach are lit: the more there are, the wider apart are the two, whatever the browser makes of a hundred.
 test('a grid lit by one pointer costs a fraction of the usual way', async () => {
   const browser = await openBrowser()

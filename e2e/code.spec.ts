@@ -3,9 +3,6 @@ import { readFileSync } from 'node:fs'
 import { eventually, expect, test } from './support/house'
 import { cardBox, cardsPage, leanOf, stageOf, tiltOnCards } from './support/stage'
 
-/** What a script counts on is weighed by compiling it a dozen times, ms. */
-const weighMs = 20_000
-
 test('what the script counts on is one list with what each entry weighs; what is asked of it is in the script, in the export, and undone in one step', async ({
   page,
   house,
@@ -19,12 +16,10 @@ test('what the script counts on is one list with what each entry weighs; what is
   const bytesOf = async () => Number(/([\d.]+) KB/.exec(await page.getByRole('button', { name: /^Copy minified/ }).innerText())?.[1])
   await page.getByRole('button', { name: 'What this script counts on' }).click()
   const list = page.getByRole('list', { name: 'What this script counts on' })
-  await expect(list.getByRole('listitem')).toHaveCount(10, { timeout: weighMs })
+  await expect(list.getByRole('listitem')).toHaveCount(10)
   // The cards have borders, so the script allows for them and cannot do without.
   await expect(list.getByRole('checkbox', { name: /^Borders/ })).toBeDisabled()
-  await expect(list.getByRole('listitem').filter({ hasText: 'Transitions of their own' })).toContainText(/\+\d+ bytes/, {
-    timeout: weighMs,
-  })
+  await expect(list.getByRole('listitem').filter({ hasText: 'Transitions of their own' })).toContainText(/\+\d+ bytes/)
   const before = await bytesOf()
   await list.getByRole('checkbox', { name: /^Taking it all off/ }).click()
   await expect(script).toContainText('const takeOff = (() => {')
@@ -69,7 +64,7 @@ test('what cannot be weighed is told in a sentence, and weighed when it is asked
   await page.unroute('**/script')
   await opener.click()
   await opener.click()
-  await expect(page.getByRole('list', { name: 'What this script counts on' }).getByRole('listitem')).toHaveCount(10, { timeout: weighMs })
+  await expect(page.getByRole('list', { name: 'What this script counts on' }).getByRole('listitem')).toHaveCount(10)
 })
 
 test('as a module it plays by itself, and takes all of it off again', async ({ page, house }, info) => {
@@ -81,7 +76,7 @@ test('as a module it plays by itself, and takes all of it off again', async ({ p
   const list = page.getByRole('list', { name: 'What this script counts on' })
   await list.getByRole('checkbox', { name: /^As a module/ }).click()
   await list.getByRole('checkbox', { name: /^Taking it all off/ }).click()
-  await expect(script).toContainText('export { takeOff }', { timeout: 20_000 })
+  await expect(script).toContainText('export { takeOff }')
   const text = await script.innerText()
   const download = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Export page' }).click()

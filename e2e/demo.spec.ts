@@ -44,7 +44,6 @@ test('the demo opens from disk at every width: nothing shifts, nothing is asked 
   house,
   browser,
 }) => {
-  test.setTimeout(180_000)
   const folder = await unpacked(page, house)
   for (const viewport of windows) {
     const context = await browser.newContext({ viewport, hasTouch: viewport.width < 1000, isMobile: viewport.width < 1000 })
@@ -87,7 +86,6 @@ test('its pages lead to one another, and answer the pointer on each', async ({ p
 
 for (const { width, height } of windows.filter((each) => each.width !== 820 && each.width !== 1920))
   test(`axe finds nothing in the demo as it leaves, at ${width} px`, async ({ page, house }) => {
-    test.setTimeout(120_000)
     const folder = await unpacked(page, house)
     await page.setViewportSize({ width, height })
     for (const file of files) {

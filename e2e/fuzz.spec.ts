@@ -40,7 +40,7 @@ async function worstOf(
 }
 
 test(`${cases} random pages with random effects on them are what the core says, from seed ${seed}`, async ({ page }) => {
-  test.setTimeout(60_000 + cases * 5000)
+  test.setTimeout(300_000 + cases * 5000)
   await page.setViewportSize({ width: 1000, height: 700 })
   const found: string[] = []
   for (const [i, each] of fc.sample(randomCase, { numRuns: cases, seed }).entries()) {

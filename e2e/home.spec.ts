@@ -75,7 +75,7 @@ test('a picture of a page wakes under the pointer', async ({ page, house }) => {
   if (!box) throw new Error('There is no picture.')
   const shown = () => page.frames().find((frame) => frame.url().endsWith('/frame/vesper-hollow/specimens'))
   // At rest it is a picture, and no page is alive.
-  await expect(card.locator('img')).toBeVisible({ timeout: 20_000 })
+  await expect(card.locator('img')).toBeVisible()
   expect(page.frames().filter((frame) => frame.url().includes('/frame/'))).toEqual([])
   await page.mouse.move(box.x + 100, box.y + 100)
   await eventually(() => shown() !== undefined).toBe(true)
@@ -117,7 +117,7 @@ test('pictures are kept in this browser, and drawn anew when their site has chan
       return [...(context?.getImageData(50, 50, 1, 1).data.slice(0, 3) ?? [])]
     })
   await page.getByRole('region', { name: 'Site pictured' }).scrollIntoViewIfNeeded()
-  await expect(picture).toBeVisible({ timeout: 20_000 })
+  await expect(picture).toBeVisible()
   expect((await colour())[0]).toBeGreaterThan(247)
   const kept = () =>
     page.evaluate(
@@ -129,7 +129,7 @@ test('pictures are kept in this browser, and drawn anew when their site has chan
   await house.query('UPDATE sites SET revision = 7 WHERE id = ?', ['pictured'])
   await page.reload()
   await page.getByRole('region', { name: 'Site pictured' }).scrollIntoViewIfNeeded()
-  await expect(picture).toBeVisible({ timeout: 20_000 })
+  await expect(picture).toBeVisible()
   await eventually(kept).toEqual(['pictured/page?of=7'])
   const [red = 255, green = 0] = await colour()
   expect(red).toBeLessThan(8)

@@ -361,7 +361,6 @@ async function judge(page: Page, form: Form, visited: Visited, grounds: readonly
 
 for (const form of forms) {
   test(`on a page that ${form.that}, every kind is what the core says: exported, at nine places`, async ({ page }, info) => {
-    test.setTimeout(90_000)
     await page.setViewportSize({ width: 1280, height: 720 })
     const html = pageOf(form)
     await page.setContent(html)
@@ -385,7 +384,6 @@ for (const form of forms) {
   })
 
   test(`on a page that ${form.that}, every kind is what the core says: in the studio, at nine places`, async ({ page, house }) => {
-    test.setTimeout(120_000)
     await page.setViewportSize({ width: 1280, height: 720 })
     const html = pageOf(form)
     await page.setContent(html)

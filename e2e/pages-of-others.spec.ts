@@ -36,7 +36,6 @@ function exportOther(html: string, effects: readonly unknown[]): string {
 for (const other of others(settingsOf)) {
   const { judged } = other
   test(`${other.name}: every kind is what the core says, exported`, async ({ page }, info) => {
-    test.setTimeout(120_000)
     await page.setViewportSize({ width: 1280, height: 720 })
     await answerElsewhere(page)
     const html = readOther(other)
@@ -72,7 +71,6 @@ for (const other of others(settingsOf)) {
   })
 
   test(`${other.name}: every kind is what the core says, in the studio`, async ({ page, house }) => {
-    test.setTimeout(120_000)
     const html = readOther(other)
     await page.setViewportSize({ width: 1600, height: 1100 })
     const effects = effectsOf(judged)

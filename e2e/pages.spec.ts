@@ -239,7 +239,6 @@ for (const [what, name, make, words] of [
   ],
 ] as const) {
   test(`${what} is refused in a sentence, and nothing of it stays`, async ({ page, house }) => {
-    test.setTimeout(90_000)
     await page.goto(await house.addSite('refused', cardsPage))
     await stageOf(page)
     const drawer = await openPages(page)
@@ -255,7 +254,6 @@ test('odd pages are taken as far as is sensible: broken markup, another encoding
   page,
   house,
 }) => {
-  test.setTimeout(120_000)
   await page.goto(await house.addSite('odd', cardsPage))
   await stageOf(page)
   const drawer = await openPages(page)
@@ -290,7 +288,7 @@ test('odd pages are taken as far as is sensible: broken markup, another encoding
       text: `<title>Large</title><main>${'<section class="part"><p class="line">x</p></section>'.repeat(10_000)}</main>`,
     },
   ])
-  await expect(page.getByRole('button', { name: 'Page: Large' })).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByRole('button', { name: 'Page: Large' })).toBeVisible()
   await eventually(async () => (await stageOf(page)).evaluate(() => document.querySelectorAll('*').length).catch(() => 0)).toBeGreaterThan(
     20_000,
   )
@@ -302,7 +300,7 @@ test('odd pages are taken as far as is sensible: broken markup, another encoding
       .getByRole('region', { name: 'Which elements' })
       .getByRole('button', { name: /all 10000 like it/ })
       .first(),
-  ).toBeVisible({ timeout: 20_000 })
+  ).toBeVisible()
 })
 
 test('a page is dropped with a picture that holds a script: the picture is seen, and the script runs nowhere', async ({ page, house }) => {

@@ -15,7 +15,7 @@ import { makeSite, openWindow, pointAt, readServer, settleAll, twoWriters } from
 const random = seededRandom(20_261_127)
 let house: TormentHouse
 
-test.describe.configure({ mode: 'serial', timeout: 120_000 })
+test.describe.configure({ mode: 'serial', timeout: 600_000 })
 test.beforeAll(async () => {
   house = await openTormentHouse()
   expect(await house.start()).toBe(true)

@@ -85,7 +85,7 @@ test('while the database is stopped edits are kept in the browser, through a rel
   await expect(page.getByRole('status').getByText('not saved yet, kept in this browser')).toBeVisible()
   await page.keyboard.press('ArrowUp')
   await house.startDatabase()
-  await expect(page.getByRole('status').getByText('· saved')).toBeVisible({ timeout: 15_000 })
+  await expect(page.getByRole('status').getByText('· saved')).toBeVisible()
   const [row] = await house.query('SELECT JSON_VALUE(document, ?) AS angle FROM sites WHERE id = ?', [
     '$.effects[0].settings.acrossDeg',
     'offline',

@@ -72,7 +72,6 @@ export interface Walk {
 export function walkAll(walks: readonly Walk[]): void {
   for (const walk of walks)
     test(`${walk.title}, in ${walk.acts} acts`, async ({ page, house, browser }, info) => {
-      test.setTimeout(90_000)
       await walkOne(walk, page, house, browser, info)
     })
 }
