@@ -1,7 +1,7 @@
 // Every word of every kind has a line of help.
 import { expect, it } from 'vitest'
 import type { Control } from './control'
-import { helpOf } from './help'
+import { helpOf, helpOfRole } from './help'
 import { kinds, type AnyKind } from './kinds'
 
 /** The words of a kind as it is from the start, and as each recipe has it. */
@@ -38,4 +38,10 @@ it('tells a number with its range, and a choice without help by what it can be',
   expect(helpOf({ kind: 'choice', id: 'it', title: 'It is', drawing: 'none', options, read: () => 'a', write: () => ({}) })).toBe(
     'It is: this; that.',
   )
+})
+
+it('tells a noun by what it is for the effect', () => {
+  const [main, wing] = [{ id: 'card', title: 'card', needs: 'yours' }, { id: 'wing', title: 'wing', needs: 'yours' }] as const // prettier-ignore
+  expect(helpOfRole(main, true)).toMatch(/^Which elements it is on/)
+  expect(helpOfRole(wing, false)).toBe('Which elements are its wing; others can be pointed at.')
 })

@@ -1,4 +1,5 @@
 // A line of help for a word: what it does to the page.
+import type { Role } from '../rig/rig'
 import { formatNumber, type Control } from './control'
 
 const first = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
@@ -31,3 +32,9 @@ export function helpOf<S>(control: Control<S>): string {
   const range = `${formatNumber(control.least, control.unit)} to ${formatNumber(control.greatest, control.unit)}`
   return `${purpose}${control.help === undefined ? ',' : ';'} ${range}.`
 }
+
+/** What a noun of the caption is about: the elements of a role, or those that the effect itself is on. */
+export const helpOfRole = ({ title }: Role, isMain: boolean): string =>
+  isMain
+    ? 'Which elements it is on: the page marks them, and its menu has others.'
+    : `Which elements are its ${title}; others can be pointed at.`

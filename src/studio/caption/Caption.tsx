@@ -2,6 +2,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { Fragment, useState, type ReactNode } from 'react'
 import type { Piece } from '../../core/effect/control'
+import { helpOfRole } from '../../core/effect/help'
 import { filledIn, findKind, type AnyKind } from '../../core/effect/kinds'
 import type { Effect } from '../../core/site/site'
 import { withBindings } from '../../core/site/bindings'
@@ -13,12 +14,12 @@ import { Button } from '../theme/controls'
 import { CaptionKeys } from './CaptionKeys'
 import { ControlWord } from './ControlWord'
 import { Matches } from './Matches'
-import { NounWord } from './NounWord'
+import { NounWord, roleWord } from './NounWord'
 import { PerElementRow } from './PerElementRow'
 import { PosingRow } from './PosingRow'
 import { ShellRow } from './ShellRow'
 import { StackRow } from './StackRow'
-import { WordDetails } from './WordDetails'
+import { WordDetails, WordHelp } from './WordDetails'
 
 export function Caption() {
   const selected = useSelected()
@@ -62,7 +63,9 @@ function CaptionOf({ effect, number, kind }: CaptionOfProps) {
   const { rowsOpen: open, touched } = useView('rowsOpen', 'touched')
   const controls = kind.controls(effect.settings)
   const setOpen = (rowsOpen: boolean) => view.update({ rowsOpen })
+  const roles = kind.roles(effect.settings)
   const inHand = controls.find(({ id }) => id === touched)
+  const roleInHand = roles.findIndex(({ id }) => roleWord(id) === touched)
   const word = (id: string) => {
     const control = controls.find((each) => each.id === id)
     return control && <ControlWord key={id} control={control} effect={effect} onRefusal={setRefusal} />
@@ -71,7 +74,6 @@ function CaptionOf({ effect, number, kind }: CaptionOfProps) {
     pieces.map((piece, index) => {
       if (typeof piece === 'string') return <Fragment key={index}>{piece}</Fragment>
       if (!('role' in piece)) return word(piece.control)
-      const roles = kind.roles(effect.settings)
       const role = roles.find(({ id }) => id === piece.role)
       return role ? <NounWord key={index} effect={effect} role={role} isMain={role.id === roles[0]?.id} /> : null
     })
@@ -117,6 +119,7 @@ function CaptionOf({ effect, number, kind }: CaptionOfProps) {
       )}
       <CaptionKeys effect={effect} open={open} onOpen={setOpen}>
         {inHand && <WordDetails control={inHand} effect={effect} />}
+        {roles[roleInHand] && <WordHelp title={roles[roleInHand].title} help={helpOfRole(roles[roleInHand], roleInHand === 0)} />}
       </CaptionKeys>
     </Flex>
   )

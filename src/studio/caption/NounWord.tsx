@@ -14,6 +14,9 @@ interface NounWordProps {
   readonly isMain: boolean
 }
 
+/** A noun in hand, among the ids of controls. */
+export const roleWord = (id: string) => `role ${id}`
+
 const needs = { yours: 'uses elements of your page', added: 'added at run time', shell: 'needs a shell' } as const
 
 export function NounWord({ effect, role, isMain }: NounWordProps) {
@@ -54,7 +57,7 @@ export function NounWord({ effect, role, isMain }: NounWordProps) {
       note={`The ${role.title} ${needs[role.needs]}.`}
       words={count !== undefined && count > 1 ? `${noun}, ${count}` : noun}
       options={all}
-      onTouch={() => studio.view.update({ touched: null })}
+      onTouch={() => studio.view.update({ touched: roleWord(role.id) })}
       onChange={change}
     />
   )

@@ -1,6 +1,7 @@
 // What else there is to the word in hand: what its % is of, and what it is bound to.
 import { Box, Flex } from '@chakra-ui/react'
 import { nanoid } from 'nanoid'
+import type { ReactNode } from 'react'
 import { formatNumber, type Control, type NumberControl } from '../../core/effect/control'
 import { helpOf } from '../../core/effect/help'
 import { bindingFactors, bindingsFor, withBinding } from '../../core/site/bindings'
@@ -15,22 +16,23 @@ interface WordDetailsProps {
 
 export function WordDetails({ control, effect }: WordDetailsProps) {
   return (
-    <Flex
-      align="center"
-      gap="10px"
-      fontSize="13px"
-      color="soft"
-      minWidth="0"
-      role="group"
-      aria-label={`About ${control.title.toLowerCase()}`}
-    >
-      <Box minWidth="0" flex="0 1 auto" truncate title={helpOf(control)}>
-        {helpOf(control)}
-      </Box>
+    <WordHelp title={control.title} help={helpOf(control)}>
       {control.kind === 'number' && <Share control={control} effect={effect} />}
       {(control.kind === 'number' || control.kind === 'colour' || control.kind === 'gradient') && (
         <TieWords control={control} effect={effect} />
       )}
+    </WordHelp>
+  )
+}
+
+/** The line of help for a word, and what else there is to it. */
+export function WordHelp({ title, help, children }: { readonly title: string; readonly help: string; readonly children?: ReactNode }) {
+  return (
+    <Flex align="center" gap="10px" fontSize="13px" color="soft" minWidth="0" role="group" aria-label={`About ${title.toLowerCase()}`}>
+      <Box minWidth="0" flex="0 1 auto" truncate title={help}>
+        {help}
+      </Box>
+      {children}
     </Flex>
   )
 }

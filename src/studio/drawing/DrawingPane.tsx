@@ -48,7 +48,7 @@ function DrawingOf({ kind, effect, touched }: { readonly kind: AnyKind; readonly
   const feels = kind.feels(effect.settings)
   const change = (each: Control<unknown>, value: unknown, gesture?: string) => changeControl(studio, effect, each, value, gesture)
   if (!control || !drawn) return null
-  if (control.kind === 'feel' && touched !== null)
+  if (control.kind === 'feel' && touched === control.id)
     return <FeelDots title={control.title} feel={control.read(effect.settings)} onChoose={(feel) => change(control, feel)} />
   switch (control.drawing) {
     case 'sketch':

@@ -63,7 +63,7 @@ export interface View extends Habits {
   readonly chosen: readonly string[]
   /** The effect whose menu is open, and where on the screen, px. */
   readonly effectMenu: { readonly id: string; readonly x: number; readonly y: number } | null
-  /** The control in hand, by id. */
+  /** The word in hand: a control by its id, or a role by what `roleWord` makes of its id. */
   readonly touched: string | null
   readonly pointing: Pointing
   /** Whether only the selected effect plays. */
