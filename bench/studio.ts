@@ -85,6 +85,10 @@ async function open(browser: Browser, address: string): Promise<Page> {
   return page
 }
 
+/** Two frames of the page, however long they take. */
+const twoFrames = (page: Page) =>
+  frameOf(page).evaluate(() => new Promise<void>((resolve) => requestAnimationFrame(() => requestAnimationFrame(() => resolve()))))
+
 /** In how many frames of the page each step of a drag was shown: 1 is the next frame after the step. */
 export async function framesToShow(browser: Browser, house: House, steps = 100): Promise<readonly number[]> {
   const page = await open(browser, await house.addSite('bench-drag', html, effects))
@@ -100,7 +104,7 @@ export async function framesToShow(browser: Browser, house: House, steps = 100):
   for (let i = 0; i < steps; i++) {
     // There and back by turns, a whole step of the number each time.
     await page.mouse.move(x + 40 + 5 * (1 + (i % 20 < 10 ? i % 10 : 10 - (i % 10))), y)
-    await page.waitForTimeout(24)
+    await twoFrames(page)
   }
   await page.waitForTimeout(300)
   const told = await page.evaluate(() => (window as unknown as { noted: Noted }).noted.steps)

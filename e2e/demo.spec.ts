@@ -20,6 +20,7 @@ const windows = [
 async function unpacked(page: Page, house: House): Promise<string> {
   const folder = mkdtempSync(join(tmpdir(), 'glass-moth-demo-'))
   const archive = await page.request.get(`${new URL(house.address).origin}/export/vesper-hollow`)
+  expect(archive.status(), archive.ok() ? '' : await archive.text()).toBe(200)
   for (const [path, bytes] of Object.entries(unzipSync(await archive.body()))) writeFileSync(join(folder, path), bytes)
   return folder
 }

@@ -36,7 +36,8 @@ export interface BecomesKnob extends Pick<Knob, 'id' | 'note' | 'isAmount'> {
 export type BecomesToken = Pick<Token, 'id' | 'note'>
 
 export interface Parameter<Value> {
-  readonly schema: z.ZodType<Value>
+  /** Made when it is asked for: most kinds are not on a page that is opened. */
+  readonly schema: () => z.ZodType<Value>
   /** What it is from the start. */
   readonly from: Value
   /** Its words in a caption, `key` being its own name among the settings. */
@@ -75,9 +76,11 @@ const sampled = (value: number, { inSample = 1, least, greatest }: Pick<NumberGi
 
 /** A number with its unit, its range (inclusive) and its step. */
 export function number({ from, isWhole, id, inSample, knob, varies, ...words }: NumberGiven): Parameter<number> {
-  const within = z.number().min(words.least).max(words.greatest)
   return {
-    schema: isWhole ? within.int() : within,
+    schema: () => {
+      const within = z.number().min(words.least).max(words.greatest)
+      return isWhole ? within.int() : within
+    },
     from,
     knob: knob && { ...knob, unit: knob.per !== undefined ? '' : cssUnitOf(words.unit) },
     forSample: (value, settings) => sampled(value, { ...words, inSample, ...varies?.(settings) }),
@@ -119,7 +122,7 @@ interface ChoiceGiven<Value extends string> extends Omit<Words<ChoiceControl<Set
 export function choice<Value extends string>({ from, options, ...words }: ChoiceGiven<Value>): Parameter<Value> {
   const values = Object.keys(options) as Value[]
   return {
-    schema: z.enum(values as [Value, ...Value[]]),
+    schema: () => z.enum(values as [Value, ...Value[]]),
     from,
     controls: (key) => [
       {
@@ -147,7 +150,7 @@ export function flag({
   readonly no: ChoiceControl<Settings>['options'][number]
 }): Parameter<boolean> {
   return {
-    schema: z.boolean(),
+    schema: () => z.boolean(),
     from,
     controls: (key) => [
       {
@@ -172,7 +175,7 @@ const readText = (key: string) => (settings: Settings) => String(settings[key])
 
 export function colour({ from, token, ...words }: ColourGiven): Parameter<string> {
   return {
-    schema: cssValueSchema,
+    schema: () => cssValueSchema,
     from,
     token: { ...token, of: 'colour' },
     controls: (key) => [
@@ -190,7 +193,7 @@ export function gradient({
 }: Words<GradientControl<Settings>> &
   Omit<ColourGiven, 'takesBackgrounds'> & { readonly isOne: (css: string) => boolean }): Parameter<string> {
   return {
-    schema: cssValueSchema.refine(isOne, { error: 'is not a gradient of CSS with its stops' }),
+    schema: () => cssValueSchema.refine(isOne, { error: 'is not a gradient of CSS with its stops' }),
     from,
     token: { ...token, of: 'gradient' },
     controls: (key) => [
@@ -206,10 +209,11 @@ export function text({
   ...words
 }: Words<TextControl<Settings>> & { readonly from: string; readonly faultOf: TextControl<Settings>['faultOf'] }): Parameter<string> {
   return {
-    schema: z.string().superRefine((given, context) => {
-      const fault = faultOf(given)
-      if (fault !== undefined) context.addIssue({ code: 'custom', message: fault })
-    }),
+    schema: () =>
+      z.string().superRefine((given, context) => {
+        const fault = faultOf(given)
+        if (fault !== undefined) context.addIssue({ code: 'custom', message: fault })
+      }),
     from,
     controls: (key) => [{ kind: 'text', id: key, drawing: 'none', ...words, faultOf, read: readText(key), write: writing(key) }],
   }
@@ -254,7 +258,7 @@ type Curve = z.infer<typeof curveSchema>
 
 export function curve({ from, ...words }: Words<CurveControl<Settings>> & { readonly from: Curve }): Parameter<Curve> {
   return {
-    schema: curveSchema,
+    schema: () => curveSchema,
     from,
     controls: (key) => [
       { kind: 'curve', id: key, drawing: 'curve', ...words, read: (settings) => settings[key] as Curve, write: writing(key) },
@@ -271,11 +275,11 @@ function feel<Value extends Feel | null>(
   from: Value,
   words: FeelWords,
   rows: readonly (ControlRow | undefined)[],
-  schema: z.ZodType,
+  schema: () => z.ZodType,
   read: (settings: Settings) => Feel,
 ): Parameter<Value> {
   return {
-    schema: schema as z.ZodType<Value>,
+    schema: schema as () => z.ZodType<Value>,
     from,
     controls: (key) => feelControls<Settings>(words, read, writing(key)).map((control, i) => ({ ...control, row: rows[i] })),
   }
@@ -287,7 +291,7 @@ export const following = (title: string, from: Feel, overshoot: 'row' | 'caption
     from,
     { ids: ['follow', ...followIds], title, timeTitle: 'The time to follow', drawing: 'flick' },
     [undefined, undefined, overshoot === 'row' ? 'more' : undefined, 'exact', 'exact'],
-    feelSchema,
+    () => feelSchema,
     ({ follow }) => follow as Feel,
   )
 
@@ -297,14 +301,14 @@ export const returning = (title: string): Parameter<Feel | null> =>
     null,
     { ids: ['back', ...backIds], title, timeTitle: 'The time to go back', drawing: 'return', when: ', going back' },
     ['more', 'more'],
-    feelSchema.nullable(),
+    () => feelSchema.nullable(),
     ({ back, follow }) => (back ?? follow) as Feel,
   )
 
 /** Where it lies when the pointer is away: in the middle, at the pin, or where it was left. The pin is the setting `pose`. */
 export function away(middle: string, pin: string, left: string): Parameter<'settle' | 'hold'> {
   return {
-    schema: z.enum(['settle', 'hold']),
+    schema: () => z.enum(['settle', 'hold']),
     from: 'settle',
     controls: () => [awayChoice(middle, pin, left) as unknown as Control<Settings>],
   }
@@ -322,7 +326,7 @@ export function pinned(
     axes.includes(i === 0 ? 'x' : 'y'),
   )
   return {
-    schema: poseSchema,
+    schema: () => poseSchema,
     from: { x: 0, y: 0 },
     controls: () => controls.map((control) => ({ ...control, drawing, row: 'more' }) as unknown as Control<Settings>),
   }
@@ -334,10 +338,10 @@ export function layers<Key extends string>(
   { inCaption, inSample, varies, ...words }: Omit<NumberGiven, 'from' | 'isWhole' | 'id' | 'knob'> & { readonly inCaption: number },
   from: readonly Layer<Key>[],
 ): Parameter<readonly Layer<Key>[]> {
-  const layer = z.object({ id: layerId, [key]: z.number().min(words.least).max(words.greatest) }) as unknown as z.ZodType<Layer<Key>>
+  const layer = () => z.object({ id: layerId, [key]: z.number().min(words.least).max(words.greatest) }) as unknown as z.ZodType<Layer<Key>>
   const listOf = (settings: Settings, name: string) => settings[name] as readonly Layer<Key>[]
   return {
-    schema: z.array(layer).max(mostLayers).readonly(),
+    schema: () => z.array(layer()).max(mostLayers).readonly(),
     from,
     forSample: (all, settings) => all.map((one) => ({ ...one, [key]: sampled(one[key], { ...words, inSample, ...varies?.(settings) }) })),
     controls: (name, settings) =>
@@ -395,10 +399,14 @@ export function described<P extends Parameters>(
     return parameter as Parameter<unknown>
   }
   return {
-    settings: z.object(
-      Object.fromEntries(entries.map(([key, { schema, from }]) => [key, later.includes(key) ? schema.default(from) : schema])),
+    settings: z.lazy(() =>
+      z.object(
+        Object.fromEntries(entries.map(([key, { schema, from }]) => [key, later.includes(key) ? schema().default(from) : schema()])),
+      ),
     ) as unknown as z.ZodType<S>,
-    sparse: z.object(Object.fromEntries(entries.map(([key, { schema }]) => [key, schema.optional()]))) as unknown as z.ZodType<Partial<S>>,
+    sparse: z.lazy(() =>
+      z.object(Object.fromEntries(entries.map(([key, { schema }]) => [key, schema().optional()]))),
+    ) as unknown as z.ZodType<Partial<S>>,
     defaults: Object.fromEntries(entries.map(([key, { from }]) => [key, from as unknown])) as S,
     controls: (settings) =>
       entries.flatMap(([key, { controls, counts = () => true }]) =>

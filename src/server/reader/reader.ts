@@ -9,17 +9,20 @@ import type { tasks } from './tasks'
 type Given<Task extends TaskName> = Parameters<(typeof tasks)[Task]>[0]
 type Value<Task extends TaskName> = ReturnType<(typeof tasks)[Task]>
 
-/** How long a task may take, ms; and how much memory a thread may have beside the bytes of files, MB. */
+/**
+ * How long a task may take, ms: some ten times what the largest pages need, since a machine may be busy with something else; and how much
+ * memory a thread may have beside the bytes of files, MB.
+ */
 const budgetMs: Readonly<Record<TaskName, number>> = {
   import: 20_000,
-  check: 8000,
-  counts: 4000,
-  copy: 8000,
-  script: 8000,
-  shape: 8000,
-  costs: 20_000,
-  export: 8000,
-  pack: 30_000,
+  check: 15_000,
+  counts: 8000,
+  copy: 15_000,
+  script: 30_000,
+  shape: 15_000,
+  costs: 40_000,
+  export: 30_000,
+  pack: 60_000,
 }
 const budgetMb = 200
 

@@ -138,7 +138,7 @@ const faultOfText = (given: string) => (given.length > 200 ? 'is too long for a 
 
 /** Other shapes, each for elements that are pointed at. */
 const shapes: Parameter<readonly OverShape[]> = {
-  schema: z.array(shapeSchema).max(mostShapes).readonly(),
+  schema: () => z.array(shapeSchema).max(mostShapes).readonly(),
   from: [],
   forSample: (all) => all.map((each) => ({ ...each, sizePx: Math.max(each.shape === 'outline' ? 2 : 8, each.sizePx * 0.4) })),
   controls: (_, settings) => shapesIn(settings).flatMap(controlsOf),
