@@ -1,16 +1,17 @@
 // Per element: the matches as a row of dots; a colour, text, picture or amount can be set for one, or read from it.
 import { Box, Flex, chakra } from '@chakra-ui/react'
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import { expandEffect } from '../../core/effect/kinds'
 import { textOfString, writeOverride } from '../../core/export/override-value'
 import type { Effect, Override } from '../../core/site/site'
 import type { Match } from '../../worker/protocol'
 import { notify } from '../commands'
-import { usePage, useStudio, useView } from '../context'
+import { useStudio, useView } from '../context'
 import { Button, Field } from '../theme/controls'
 import { WordMenu } from './ChoiceWord'
 import { overChecks, swatch } from './ColourField'
 import { huesFrom } from './hues'
+import { useOnPage } from './on-page'
 import { isColour, thingsOf, ThingField, type Thing } from './things'
 
 const most = 30
@@ -25,8 +26,9 @@ export function PerElementRow({ effect }: { readonly effect: Effect }) {
   const told = things.find(({ id }) => id === (chosen ?? Object.keys(effect.overrides ?? {})[0]))
   // What is on one element alone may still say something else for each of several others.
   const thing = told ?? (own.length < 2 ? things.find((each) => roleOf(effect, each)) : things[0])
-  const others = useMatches(thing && roleOf(effect, thing))
-  const all = thing && roleOf(effect, thing) ? others : own
+  const role = thing && roleOf(effect, thing)
+  const others = useOnPage(role ?? '', role === undefined ? null : ({ matchesOf }) => matchesOf(role))
+  const all = role === undefined ? own : (others ?? noMatches)
   if (!thing || all.length < 2) return null
   const override: Override = effect.overrides?.[thing.id] ?? { values: {} }
   const write = (next: Override) => {
@@ -117,28 +119,6 @@ const noMatches: readonly Match[] = []
 /** The selector of the elements that a text is of, where that is those of a role: what a cursor says over each of them. */
 const roleOf = ({ roles = {} }: Effect, { id, of }: Thing): string | undefined =>
   of === 'text' ? Object.entries(roles).find(([role]) => id.startsWith(`${role}-`))?.[1].select : undefined
-
-/** What a selector matches on the page that is open; nothing until that is known. */
-function useMatches(select: string | undefined): readonly Match[] {
-  const { search, store } = useStudio()
-  const page = usePage()
-  const [found, setFound] = useState<{ readonly key: string; readonly all: readonly Match[] } | null>(null)
-  const key = `${page.id} ${page.source} ${select ?? ''}`
-  useEffect(() => {
-    let isCurrent = true
-    const look = async () => {
-      if (select === undefined) return
-      await search.follow(store.history.get().site)
-      const all = await search.ask({ ask: 'matches', page: page.id, select })
-      if (isCurrent) setFound({ key, all })
-    }
-    void look().catch(() => undefined)
-    return () => {
-      isCurrent = false
-    }
-  }, [search, store, page.id, select, key])
-  return found?.key === key ? found.all : noMatches
-}
 
 /** What a match shows of such a value: its ground, its words, its picture, an attribute. */
 function readValue(from: NonNullable<Override['from']>, { words, picture, attributes }: Match, ground: string): string {

@@ -1,11 +1,11 @@
 // Markup that a role needs around its elements: shown as a difference of the page, and put there in one act.
-import { useEffect, useState } from 'react'
 import { findKind } from '../../core/effect/kinds'
 import type { Role, Shell } from '../../core/rig/rig'
 import type { Effect } from '../../core/site/site'
 import { changeSource, type SourceChange } from '../markup/commands'
-import { usePage, useStudio } from '../context'
+import { useStudio } from '../context'
 import { MarkupOffer } from './MarkupOffer'
+import { useOnPage } from './on-page'
 
 export function ShellRow({ effect }: { readonly effect: Effect }) {
   const roles = findKind(effect.kind)?.roles(effect.settings) ?? []
@@ -26,27 +26,12 @@ const withShell =
 
 function NeededShell({ role, shell, select }: { readonly role: Role; readonly shell: Shell; readonly select: string }) {
   const studio = useStudio()
-  const { search, store } = studio
-  const page = usePage()
-  const [bare, setBare] = useState<{ readonly key: string; readonly numbers: readonly number[] } | null>(null)
-  const key = `${page.id} ${page.source} ${select}`
-  useEffect(() => {
-    let isCurrent = true
-    const look = async () => {
-      await search.follow(store.history.get().site)
-      const [all, inside] = await Promise.all([
-        search.ask({ ask: 'matches', page: page.id, select }),
-        search.ask({ ask: 'matches', page: page.id, select: `:is(${shell.select}) :is(${select})` }),
-      ])
-      const has = new Set(inside.map(({ number }) => number))
-      if (isCurrent) setBare({ key, numbers: all.map(({ number }) => number).filter((number) => !has.has(number)) })
-    }
-    void look().catch(() => undefined)
-    return () => {
-      isCurrent = false
-    }
-  }, [search, store, page.id, select, shell.select, key])
-  const numbers = bare?.key === key ? bare.numbers : []
+  const bare = useOnPage(`${select} ${shell.select}`, async ({ matchesOf }) => {
+    const [all, inside] = await Promise.all([matchesOf(select), matchesOf(`:is(${shell.select}) :is(${select})`)])
+    const has = new Set(inside.map(({ number }) => number))
+    return all.map(({ number }) => number).filter((number) => !has.has(number))
+  })
+  const numbers = bare ?? []
   if (numbers.length === 0) return null
   const change = withShell(numbers, shell)
   return (

@@ -1,12 +1,12 @@
 // Two layers that do not stand in one element: an element around both, shown as a difference of the page, and put there in one act.
-import { useEffect, useState } from 'react'
 import { selectsApart } from '../../core/check/layers'
 import { findKind } from '../../core/effect/kinds'
 import type { Box } from '../../core/geometry/box'
 import type { Effect } from '../../core/site/site'
 import { changeSource, type SourceChange } from '../markup/commands'
-import { usePage, useStudio } from '../context'
+import { useStudio } from '../context'
 import { MarkupOffer } from './MarkupOffer'
+import { useOnPage } from './on-page'
 
 export function StackRow({ effect }: { readonly effect: Effect }) {
   const [front, back] = selectsApart(effect)
@@ -26,35 +26,23 @@ function overlap(one: Box | undefined, other: Box | undefined): boolean {
 
 function NeededStack({ front, back }: { readonly front: string; readonly back: string }) {
   const studio = useStudio()
-  const { link, search, store } = studio
-  const page = usePage()
-  const [found, setFound] = useState<{ readonly key: string; readonly change: SourceChange } | null>(null)
-  const key = `${page.id} ${page.source} ${front} ${back}`
-  useEffect(() => {
-    let isCurrent = true
-    const look = async () => {
-      await search.follow(store.history.get().site)
-      const [fronts, backs] = await Promise.all([front, back].map((select) => search.ask({ ask: 'matches', page: page.id, select })))
-      const [one, other] = [fronts?.[0]?.number, backs?.[0]?.number]
-      // Of several each has its own, and stands with it.
-      if (one === undefined || other === undefined || fronts?.length !== 1 || backs?.length !== 1) return
-      const { elements } = await link.ask({ type: 'boxes', selects: [front, back] })
-      if (overlap(elements[front]?.[0], elements[back]?.[0])) return
-      const [source, { stack, standTogether }] = await Promise.all([search.source(page.source), import('../../core/page/stack')])
-      if (isCurrent && !standTogether(source, one, other)) setFound({ key, change: (text) => stack(text, one, other) })
-    }
-    void look().catch(() => undefined)
-    return () => {
-      isCurrent = false
-    }
-  }, [link, search, store, page.id, page.source, front, back, key])
-  if (found?.key !== key) return null
+  const change = useOnPage(`${front} ${back}`, async ({ page, studio: { link, search }, matchesOf }): Promise<SourceChange | null> => {
+    const [fronts, backs] = await Promise.all([matchesOf(front), matchesOf(back)])
+    const [one, other] = [fronts[0]?.number, backs[0]?.number]
+    // Of several each has its own, and stands with it.
+    if (one === undefined || other === undefined || fronts.length !== 1 || backs.length !== 1) return null
+    const { elements } = await link.ask({ type: 'boxes', selects: [front, back] })
+    if (overlap(elements[front]?.[0], elements[back]?.[0])) return null
+    const [source, { stack, standTogether }] = await Promise.all([search.source(page.source), import('../../core/page/stack')])
+    return standTogether(source, one, other) ? null : (text) => stack(text, one, other)
+  })
+  if (!change) return null
   return (
     <MarkupOffer
       words="The two do not stand in one place: they can be laid over each other, in an element around both."
-      change={found.change}
+      change={change}
       act="Lay them over each other"
-      onAct={() => void changeSource(studio, 'Laying two over each other', found.change)}
+      onAct={() => void changeSource(studio, 'Laying two over each other', change)}
     />
   )
 }
