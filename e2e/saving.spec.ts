@@ -19,16 +19,16 @@ const open = async (page: Page, url: string) => {
   await expect(angleOf(page)).toBeVisible()
 }
 
-test('two windows of one browser see each other’s edits; undo takes back one’s own alone', async ({ page, house, context }) => {
+test('two windows of one browser see each other’s edits at once; undo takes back one’s own alone', async ({ page, house, context }) => {
   const url = await house.addSite('windows', cardsPage, [tiltOnCards()])
   const second = await context.newPage()
   await open(page, url)
   await open(second, url)
   const eyeOf = (each: Page) => each.getByRole('spinbutton', { name: /perspective/i }).first()
   await type(page, '12')
-  await expect(angleOf(second)).toHaveAttribute('aria-valuetext', '12°')
+  await expect(angleOf(second)).toHaveAttribute('aria-valuetext', '12°', { timeout: 1000 })
   await type(second, '900', eyeOf(second))
-  await expect(eyeOf(page)).toHaveAttribute('aria-valuenow', '900')
+  await expect(eyeOf(page)).toHaveAttribute('aria-valuenow', '900', { timeout: 1000 })
   await type(page, '20')
   await page.getByRole('button', { name: /^Undo/ }).click()
   for (const each of [page, second]) {
@@ -45,13 +45,13 @@ test('two windows of one browser see each other’s edits; undo takes back one�
   expect(row).toEqual({ angle: '12', eye: '900' })
 })
 
-test('two people: edits come by themselves, and where both changed the same both are told', async ({ page, house, browser }) => {
+test('two people: edits come within two seconds, and where both changed the same both are told', async ({ page, house, browser }) => {
   const url = await house.addSite('people', cardsPage, [tiltOnCards()])
   const other = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
   await open(page, url)
   await open(other, url)
   await type(page, '14')
-  await expect(angleOf(other)).toHaveAttribute('aria-valuetext', '14°')
+  await expect(angleOf(other)).toHaveAttribute('aria-valuetext', '14°', { timeout: 2000 })
   // The other one is cut off from the server while both change the angle.
   await other.route('**/api/sites/**', (route) => route.abort())
   await type(other, '40')
@@ -62,10 +62,10 @@ test('two people: edits come by themselves, and where both changed the same both
   for (const each of [page, other])
     await expect(
       each.getByRole('alert').filter({ hasText: 'was changed in two windows at once: 40° counts, the other one set 5°.' }),
-    ).toBeVisible()
+    ).toBeVisible({ timeout: 8000 })
   await expect(angleOf(page)).toHaveAttribute('aria-valuetext', '40°')
   await page.getByRole('alert').getByRole('button', { name: 'Use 5°' }).click()
-  for (const each of [page, other]) await expect(angleOf(each)).toHaveAttribute('aria-valuetext', '5°')
+  for (const each of [page, other]) await expect(angleOf(each)).toHaveAttribute('aria-valuetext', '5°', { timeout: 3000 })
   await other.context().close()
 })
 

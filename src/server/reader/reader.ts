@@ -10,8 +10,8 @@ type Given<Task extends TaskName> = Parameters<(typeof tasks)[Task]>[0]
 type Value<Task extends TaskName> = ReturnType<(typeof tasks)[Task]>
 
 /**
- * How long a task may take, ms: some ten times what the largest pages need, since a machine may be busy with something else; and how much
- * memory a thread may have beside the bytes of files, MB.
+ * How long a task may take, ms of the clock, which goes on while the machine is busy with something else; and how much memory a thread may
+ * have beside the bytes of files, MB.
  */
 const budgetMs: Readonly<Record<TaskName, number>> = {
   import: 20_000,
