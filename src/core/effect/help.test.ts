@@ -44,4 +44,5 @@ it('tells a noun by what it is for the effect', () => {
   const [main, wing] = [{ id: 'card', title: 'card', needs: 'yours' }, { id: 'wing', title: 'wing', needs: 'yours' }] as const // prettier-ignore
   expect(helpOfRole(main, true)).toMatch(/^Which elements it is on/)
   expect(helpOfRole(wing, false)).toBe('Which elements are its wing; others can be pointed at.')
+  expect(helpOfRole({ ...wing, title: 'its picture' }, false)).toBe('Which elements are its picture; others can be pointed at.')
 })

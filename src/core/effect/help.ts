@@ -33,8 +33,11 @@ export function helpOf<S>(control: Control<S>): string {
   return `${purpose}${control.help === undefined ? ',' : ';'} ${range}.`
 }
 
+/** What a role is called behind "the" or "its": a title may have an "its" of its own, for the sentence of a caption. */
+export const nameOfRole = ({ title }: Role): string => title.replace(/^its /, '')
+
 /** What a noun of the caption is about: the elements of a role, or those that the effect itself is on. */
-export const helpOfRole = ({ title }: Role, isMain: boolean): string =>
+export const helpOfRole = (role: Role, isMain: boolean): string =>
   isMain
     ? 'Which elements it is on: the page marks them, and its menu has others.'
-    : `Which elements are its ${title}; others can be pointed at.`
+    : `Which elements are its ${nameOfRole(role)}; others can be pointed at.`

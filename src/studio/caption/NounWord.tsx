@@ -2,6 +2,7 @@
 import type { Role } from '../../core/rig/rig'
 import type { Effect } from '../../core/site/site'
 import { wordOf } from '../../core/export/names'
+import { nameOfRole } from '../../core/effect/help'
 import { findKind } from '../../core/effect/kinds'
 import { removeRole, startPointing } from '../point/commands'
 import { usePage, useStudio, useView } from '../context'
@@ -53,8 +54,8 @@ export function NounWord({ effect, role, isMain }: NounWordProps) {
   const noun = filled?.noun ?? role.title
   return (
     <WordMenu
-      label={`Which elements are the ${role.title} (${needs[role.needs]})`}
-      note={`The ${role.title} ${needs[role.needs]}.`}
+      label={`Which elements are the ${nameOfRole(role)} (${needs[role.needs]})`}
+      note={`The ${nameOfRole(role)} ${needs[role.needs]}.`}
       words={count !== undefined && count > 1 ? `${noun}, ${count}` : noun}
       options={all}
       onTouch={() => studio.view.update({ touched: roleWord(role.id) })}
