@@ -13,7 +13,9 @@ const chromium = [
 export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results/e2e',
-  workers: 1,
+  globalSetup: './e2e/support/global-setup.ts',
+  fullyParallel: true,
+  workers: Number(process.env.GLASS_MOTH_WORKERS ?? 2),
   // A busy machine takes its time: what is waited for is waited for long, what is asserted stays as exact.
   timeout: 300_000,
   expect: { timeout: 20_000 },

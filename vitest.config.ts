@@ -7,7 +7,7 @@ export default defineConfig({
     testTimeout: 60_000,
     hookTimeout: 120_000,
     projects: [
-      { extends: true, test: { name: 'unit', include: ['src/**/*.test.{ts,tsx}', 'scripts/**/*.test.ts'], exclude: ['src/server/**'] } },
+      { extends: true, test: { name: 'unit', include: ['src/**/*.test.{ts,tsx}', 'scripts/**/*.test.ts', 'bench/**/*.test.ts'], exclude: ['src/server/**'] } },
       {
         extends: true,
         test: {

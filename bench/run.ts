@@ -4,7 +4,8 @@ import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { cpus, totalmem } from 'node:os'
 import type { Browser } from '@playwright/test'
 import { openBrowser } from './browser'
-import { openHouse, type House } from '../e2e/support/house'
+import { openHouse } from '../e2e/support/own-house'
+import type { House } from '../e2e/support/at-house'
 import {
   compareEvaluation,
   compareGrain,
@@ -25,6 +26,7 @@ import {
   type Report,
 } from './comparisons'
 import { compareCursor, compareLetters, compareMagnifier, compareTrail } from './pointer'
+import { compareGrowth } from './growth/compare'
 import { compareLoading } from './loading'
 import { compareStudio } from './studio'
 
@@ -43,6 +45,7 @@ const parts: Readonly<Record<string, (browser: Browser) => Report | Promise<Repo
   size: () => compareSizes(),
   toggling: (browser) => compareToggling(browser),
   evaluation: (browser) => compareEvaluation(browser),
+  growth: () => compareGrowth(),
   search: (browser) => compareSearch(browser),
   paint: (browser) => compareInputToPaint(browser),
   tilt: (browser) => compareTilt(browser),

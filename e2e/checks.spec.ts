@@ -95,7 +95,7 @@ test('the command line says the same of a site as the studio', async ({ page, ho
 
 test('a check changes nothing of what is seen: where the pointer rested, the page leans as before', async ({ page, house }) => {
   await page.goto(
-    await house.addSite('still', shelf('.pot { background: #2f4a44; color: #fff }'), [effectOf('tilt', '.pot', settingsOf('tilt'))]),
+    await house.addSite('still-pots', shelf('.pot { background: #2f4a44; color: #fff }'), [effectOf('tilt', '.pot', settingsOf('tilt'))]),
   )
   const stage = await stageOf(page)
   const lean = () => stage.evaluate(() => getComputedStyle(document.querySelector('.pot') as Element).transform)
@@ -166,7 +166,7 @@ test('a page that lacks a sheet and pictures says what is missing', async ({ pag
 test('a spotlight that is chosen for words is on the box that they stand in, and says so', async ({ page, house }) => {
   const html =
     '<!doctype html><html><head><style>body { margin: 0 } .hero { margin: 40px; padding: 60px; background: #e8e2d0; border-radius: 12px } h1 { margin: 0; font-size: 50px }</style></head><body><section class="hero"><h1>Words at night</h1></section></body></html>'
-  await page.goto(await house.addSite('words', html))
+  await page.goto(await house.addSite('check-words', html))
   const stage = await stageOf(page)
   await page.keyboard.press('p')
   await clickOnPage(page, stage, 'h1', 0.1, 0.5)

@@ -125,7 +125,7 @@ test('a click on what no effect is on says what to do first', async ({ page, hou
 
 test('the page keeps its size and place while one points, chooses and reads, and is zoomed about the pointer', async ({ page, house }) => {
   await page.setViewportSize({ width: 1280, height: 800 })
-  await page.goto(await house.addSite('steady', cardsPage, both))
+  await page.goto(await house.addSite('steady-page', cardsPage, both))
   const frame = await stageOf(page)
   const place = () => page.locator('iframe').boundingBox()
   const before = await place()

@@ -242,7 +242,7 @@ test('in the studio keys, wheel and fingers reach the page’s script as they do
     { states: [{ area: 'area', looks: ['on', 'pressed', 'still'], to: 'self', css: {}, attributes: { 'aria-expanded': 'true' } }] },
   )
   await page.goto(
-    await house.addSite('keys', html, [{ id: 'a', kind: 'free', name: 'Keys', select: '.card', noun: 'each card', settings }]),
+    await house.addSite('look-keys', html, [{ id: 'a', kind: 'free', name: 'Keys', select: '.card', noun: 'each card', settings }]),
   )
   const frame = await stageOf(page)
   const card = frame.locator('.card').first()

@@ -74,7 +74,7 @@ test('starters, copies, wrappers and attributes are put into the source as clean
 })
 
 test('a text is edited on the page by a double click, and an element is moved by pointing at its new place', async ({ page, house }) => {
-  await page.goto(await house.addSite('words', pretty))
+  await page.goto(await house.addSite('markup-words', pretty))
   let stage = await stageOf(page)
   const box = await stage.locator('.words').evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
   const place = await onScreen(page, box.x + 20, box.y + 8)
@@ -122,7 +122,7 @@ test('the markup drawer edits the source in a proper editor, marks faults in pla
 })
 
 test('the ladder is climbed by keys, and a typed selector says what it matches', async ({ page, house }) => {
-  await page.goto(await house.addSite('keys', pretty))
+  await page.goto(await house.addSite('markup-keys', pretty))
   await stageOf(page)
   await page.keyboard.press('p')
   for (const key of ['ArrowDown', 'ArrowDown', 'ArrowRight']) {
@@ -374,7 +374,7 @@ test('one element that was chosen alone is told of when its selector matches mor
 }) => {
   const html =
     '<!doctype html><html><head><style>.card { width: 200px; height: 80px; background: #ddd; margin: 8px }</style></head><body><div class="row"><article class="card">One</article><article class="card">Two</article></div><div class="row"><article class="card">Three</article><article class="card" id="four">Four</article></div></body></html>'
-  const url = await house.addSite('alone', html, [{ ...tiltOnCards(), select: '.card:nth-child(1)', noun: 'this card' }])
+  const url = await house.addSite('first-alone', html, [{ ...tiltOnCards(), select: '.card:nth-child(1)', noun: 'this card' }])
   await page.goto(url)
   await stageOf(page)
   const told = page.getByText('This card was one element; 2 match .card:nth-child(1) by now.')

@@ -159,7 +159,7 @@ test('the away pin is dragged on the page, and the card waits leaning to it', as
   await eventually(() => lean(frame, 0)).toBeCloseTo(0, 2)
 })
 
-test('everything is there after a reload of the browser, and after a stop and start of the server', async ({ page, house }) => {
+test('everything is there after a reload of the browser, and after a stop and start of the server', async ({ page, ownHouse: house }) => {
   const url = await house.addSite('kept', cardsPage, [tiltOnCards()])
   await page.goto(url)
   await stageOf(page)

@@ -148,7 +148,7 @@ test('tries are kept, tried on, gone back to, and two of them compared under one
   await expect(page.getByRole('button', { name: 'Undo: Going back to Calm' })).toBeVisible()
 })
 
-test('an effect is saved with its markup as a preset, and used on another site with other content', async ({ page, house }) => {
+test('an effect is saved with its markup as a preset, and used on another site with other content', async ({ page, ownHouse: house }) => {
   await page.goto(
     await house.addSite('preset-from', cardsPage.replace('</style>', '.card h2 { color: rgb(120, 30, 90) }</style>'), [
       tiltOnCards({ acrossDeg: 21 }),
@@ -202,7 +202,7 @@ test('an effect is saved with its markup as a preset, and used on another site w
   await expect(page.getByText('None yet. Under More', { exact: false })).toBeVisible()
 })
 
-test('a preset brings the pictures of its markup to another site, where they are shown and exported', async ({ page, house }) => {
+test('a preset brings the pictures of its markup to another site, where they are shown and exported', async ({ page, ownHouse: house }) => {
   const picture = '<svg xmlns="http://www.w3.org/2000/svg" width="60" height="40"><rect width="60" height="40" fill="#385"/></svg>'
   const html =
     '<!doctype html>\n<html lang="en"><head><meta charset="utf-8"><title>Seeds</title><style>body { margin: 40px } .packet { width: 220px } .packet div { padding: 20px; background: #dde }</style></head>\n<body>\n  <article class="packet">\n    <div><img src="img/seed.svg" alt="A seed" width="60" height="40"></div>\n    <div><button>Sow it</button></div>\n  </article>\n</body></html>'

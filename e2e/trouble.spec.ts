@@ -57,7 +57,7 @@ test('a page that does not exist is a proper screen with the way home', async ({
 
 test('while the database is stopped edits are kept in the browser, through a reload, and are saved when it comes back', async ({
   page,
-  house,
+  ownHouse: house,
 }) => {
   const url = await house.addSite('offline', cardsPage, [tiltOnCards()])
   await page.goto(url)

@@ -136,7 +136,7 @@ export async function openStarters(
   ...ids: readonly string[]
 ): Promise<{ readonly frame: Frame; readonly exported: string }> {
   const chosen = ids.map((id) => starters.find((each) => each.id === id) ?? fail(`There is no starter "${id}".`))
-  const siteId = `with-${ids.join('-')}`
+  const siteId = `with-${ids.join('-')}-${process.env.TEST_WORKER_INDEX ?? ''}`
   const html = `<!doctype html>\n<html lang="en">\n<head><meta charset="utf-8"><title>Starters</title><style>* { box-sizing: border-box } body { margin: 0; font: 16px/1.5 system-ui, sans-serif }\n${chosen.map(({ css }) => css).join('')}</style></head>\n<body>\n${chosen.map((each) => each.html).join('')}</body>\n</html>\n`
   await page.goto(await house.addSite(siteId, html))
   return { frame: await stageOf(page), exported: `${new URL(house.address).origin}/export/${siteId}/page` }

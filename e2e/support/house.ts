@@ -1,108 +1,56 @@
-// A studio of the tests' own: a database in a temporary folder and the built server in front of it.
-import { expect, test as base, type Page } from '@playwright/test'
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
-import { createConnection } from 'mysql2/promise'
-import { createHash } from 'node:crypto'
-import { freePort, startDatabase, type Database } from '../../scripts/database.mjs'
-import { installMariaDb } from '../../scripts/install.mjs'
-import { loadDemo, startStudio } from '../../scripts/serve.mjs'
+// The studio that all tests share, and the tab in which those of a worker run.
+import { expect, test as base } from '@playwright/test'
+import type { Database } from '../../scripts/database.mjs'
+import { houseAt, type House } from './at-house'
+import { openHouse, type OwnHouse } from './own-house'
+import { openTab, type Tab } from './tab'
 
-export interface House {
-  readonly address: string
-  readonly stopDatabase: () => Promise<void>
-  readonly startDatabase: () => Promise<void>
-  readonly restartAll: () => Promise<void>
-  /** A new site with one page of this HTML, and effects; gives the address of its studio. */
-  /** Adds a site with a page, and with more pages by their ids. Gives the address of the first one in the studio. */
-  readonly addSite: (id: string, html: string, effects?: readonly unknown[], more?: Readonly<Record<string, string>>) => Promise<string>
-  readonly query: (sql: string, values?: readonly (string | number)[]) => Promise<Record<string, unknown>[]>
+export type { House } from './at-house'
+
+/** Where the studio of this run is: written down by the set-up, read by each worker. */
+export const sharedHouse = {
+  keep: ({ address, connection }: OwnHouse): void => {
+    process.env.GLASS_MOTH_HOUSE = JSON.stringify({ address, connection })
+  },
+  read: (): { readonly address: string; readonly connection: Database['connection'] } =>
+    JSON.parse(process.env.GLASS_MOTH_HOUSE ?? '') as { address: string; connection: Database['connection'] },
 }
 
-/** Serves the demo from this database; ends the database too when that cannot be done. */
-async function loadAndServe(database: Database, port: number) {
-  try {
-    loadDemo(database.connection)
-    return await startStudio({ port, connection: database.connection })
-  } catch (error) {
-    await database.stop()
-    throw error
-  }
-}
-
-export async function openHouse(): Promise<House & { close: () => Promise<void> }> {
-  const folder = mkdtempSync(join(tmpdir(), 'glass-moth-e2e-'))
-  const program = installMariaDb()
-  let database: Database = await startDatabase({ program, folder })
-  const port = await freePort()
-  let studio = await loadAndServe(database, port)
-  const start = async () => {
-    database = await startDatabase({ program, folder, port: database.connection.port })
-  }
-  /** One after another: a socket takes only so many connections at once. */
-  let turn: Promise<unknown> = Promise.resolve()
-  const query: House['query'] = (sql, values) => {
-    const asked = turn.then(() => ask(sql, values))
-    turn = asked.catch(() => undefined)
-    return asked
-  }
-  const ask: House['query'] = async (sql, values = []) => {
-    const connection = await createConnection(database.connection)
-    try {
-      const [rows] = await connection.query(sql, [...values])
-      return rows as Record<string, unknown>[]
-    } finally {
-      await connection.end()
-    }
-  }
-  return {
-    address: studio.address,
-    stopDatabase: () => database.stop(),
-    startDatabase: start,
-    restartAll: async () => {
-      await studio.stop()
-      await database.stop()
-      await start()
-      studio = await startStudio({ port, connection: database.connection })
-    },
-    query,
-    addSite: async (id, html, effects = [], more = {}) => {
-      const all = Object.entries({ page: html, ...more }).map(([page, text]) => ({
-        page,
-        text,
-        source: createHash('sha256').update(text).digest('hex'),
-      }))
-      const document = JSON.stringify({
-        format: 'glass-moth/2',
-        name: `Site ${id}`,
-        pages: all.map(({ page, source }) => ({ id: page, name: page === 'page' ? 'A page' : `The page ${page}`, source })),
-        effects,
-      })
-      for (const { source, text } of all) await query('INSERT IGNORE INTO page_sources (hash, html) VALUES (?, ?)', [source, text])
-      await query('REPLACE INTO sites (id, name, position, revision, document) VALUES (?, ?, 9, 1, ?)', [id, `Site ${id}`, document])
-      return `${studio.address}/studio/${id}/page`
-    },
-    close: async () => {
-      await studio.stop()
-      await database.stop()
-      rmSync(folder, { recursive: true, force: true })
-    },
-  }
-}
-
-export const test = base.extend<{ quiet: undefined }, { house: House }>({
+export const test = base.extend<{ quiet: undefined; ownHouse: OwnHouse }, { house: House; tab: Tab }>({
   house: [
     async ({}, use) => {
-      const house = await openHouse()
-      await use(house)
-      await house.close()
+      const { address, connection } = sharedHouse.read()
+      await use(houseAt(address, () => connection))
     },
-    { scope: 'worker', timeout: 240_000 },
+    { scope: 'worker' },
   ],
+  // For a test that stops, fills or restarts it.
+  ownHouse: [
+    async ({}, use) => {
+      const own = await openHouse()
+      await use(own)
+      await own.close()
+    },
+    { timeout: 240_000 },
+  ],
+  tab: [
+    async ({ browser, house }, use) => {
+      const tab = openTab(browser, new URL(house.address).origin)
+      await use(tab)
+      await tab.close()
+    },
+    { scope: 'worker' },
+  ],
+  page: async ({ tab }, use, info) => {
+    await use(await tab.begin())
+    if (info.status !== info.expectedStatus) tab.giveUp()
+  },
+  context: async ({ page }, use) => {
+    await use(page.context())
+  },
   // No page of ours may throw, whatever a test does with it.
   quiet: [
-    async ({ page }: { page: Page }, use: (value: undefined) => Promise<void>) => {
+    async ({ page }, use) => {
       const errors: string[] = []
       page.on('pageerror', (error) => errors.push(error.message))
       await use(undefined)

@@ -101,10 +101,19 @@ function heardBy(
   })
 }
 
+/** The script of a rig by itself, written once for all the ways to play it. */
+const written = new WeakMap<readonly Fragment[], WeakMap<Rig, string>>()
+function scriptOf(rig: Rig, fragments: readonly Fragment[]): string {
+  const known = written.get(fragments) ?? new WeakMap<Rig, string>()
+  const script = known.get(rig) ?? compile([{ rig, names }], plainFacts, fragments)
+  written.set(fragments, known.set(rig, script))
+  return script
+}
+
 /** Plays a rig by its script and by evaluate(), and gives by how much they differ, in shares of the range. */
 function differ(rig: Rig, at: Boxes, trace: readonly Sample[], frames: readonly number[], fragments: readonly Fragment[]): Difference {
   const page = makePage(at, '.card', '.layer')
-  page.play(compile([{ rig, names }], plainFacts, fragments))
+  page.play(scriptOf(rig, fragments))
   const heard = heardBy(rig, trace, frames)
   const { columns, moments } = evaluate(
     rig,

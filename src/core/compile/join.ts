@@ -2,7 +2,7 @@
 import { foldConditions } from './rules/fold'
 import type { Rule } from './rules/rule'
 import { substituteMembers } from './rules/substitute'
-import { readTree, withChanges } from './tree'
+import { readTree, textOf, withChanges } from './tree'
 
 /** A declaration of a fragment, as JavaScript with its comment. */
 export interface Fragment {
@@ -16,7 +16,7 @@ export interface Fragment {
 function settled(text: string, rules: readonly Rule[]): string {
   for (let tree = readTree(text); ;) {
     const changes = rules.flatMap((rule) => rule(tree))
-    if (changes.length === 0) return tree.text
+    if (changes.length === 0) return textOf(tree)
     tree = readTree(withChanges(tree, changes))
   }
 }

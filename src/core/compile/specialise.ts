@@ -6,7 +6,7 @@ import { dropArguments, settleParameters } from './rules/parameters'
 import { dropEmptyPatterns, prune } from './rules/prune'
 import type { Rule } from './rules/rule'
 import { dropBrackets, keepConstant, mergeMembers, shortenMembers, splitObjects, takeOnlyEffect, unrollSingles } from './rules/single'
-import { readTree, withChanges } from './tree'
+import { readTree, textOf, withChanges } from './tree'
 
 /** More rounds than a script can need. */
 const mostRounds = 400
@@ -68,7 +68,7 @@ export function specialise(text: string): string {
   let tree = readTree(text)
   for (let round = 0; round < mostRounds; round++) {
     const changes = firstChanges(tree)
-    if (changes.length === 0) return tidied(tree.text)
+    if (changes.length === 0) return tidied(textOf(tree))
     tree = readTree(withChanges(tree, changes))
   }
   throw new Error('The script could not be specialised to an end.')

@@ -21,12 +21,17 @@ export interface Binding {
 }
 
 export interface Tree {
+  /** The text as its nodes count it. Empty lines may stand between its pieces, so that what did not change need not be moved. */
   readonly text: string
   /** The statements at the top, each with what stands before it up to the end of the one above. */
   readonly pieces: readonly string[]
+  /** Where each piece begins in the text. */
+  readonly starts: readonly number[]
   readonly parents: Pick<ReadonlyMap<AnyNode, AnyNode>, 'get' | 'has'>
   /** All nodes, those around others first. */
   readonly nodes: readonly AnyNode[]
+  /** The nodes of these types, in the same order. Which they are in a statement is found out once for as long as it does not change. */
+  readonly nodesOf: <Type extends AnyNode['type']>(...types: readonly Type[]) => readonly Typed<Type>[]
   readonly bindings: readonly Binding[]
   readonly bindingOf: Pick<ReadonlyMap<Identifier, Binding>, 'get' | 'has'>
 }
@@ -65,19 +70,22 @@ interface Parsed {
   readonly inner: readonly Binding[]
   /** Names that are declared nowhere within. */
   readonly free: readonly Identifier[]
+  /** Its nodes of some types, by the types. */
+  readonly byTypes: Map<string, readonly AnyNode[]>
   /** Where its text begins now in the script that it is part of. */
   offset: number
 }
 
-/** On a node: what it stands in, and on a name its inner binding. Kept there, since nodes are many and outlive a tree. */
+/** On a node: what it stands in, and on a name its binding in the tree that was read last. Kept there, since nodes are many and outlive a tree. */
 const parent = Symbol('parent')
 const bound = Symbol('binding')
 interface Noted {
   [parent]?: AnyNode
-  [bound]?: Binding
+  [bound]?: Binding | undefined
 }
 const noted = (node: AnyNode): Noted => node as Noted
 
+const bindingOf: Tree['bindingOf'] = { get: (id) => noted(id)[bound], has: (id) => noted(id)[bound] !== undefined }
 const parents: Tree['parents'] = { get: (node) => noted(node)[parent], has: (node) => noted(node)[parent] !== undefined }
 
 /** What was parsed lately: of a script that is changed in one place, the rest need not be read again. */
@@ -200,45 +208,74 @@ function readProgram(program: Program): Parsed {
     }
     return [id]
   })
-  return { program, nodes, declared, inner, free, offset: 0 }
+  return { program, nodes, declared, inner, free, byTypes: new Map(), offset: 0 }
+}
+
+/** How far a piece may stand behind the one before it. */
+const widestGap = 4000
+
+/** Moves what was read of a piece to where it begins now. */
+function placeAt(piece: Parsed, offset: number): void {
+  const by = offset - piece.offset
+  piece.offset = offset
+  if (by === 0) return
+  for (const node of piece.nodes) {
+    node.start += by
+    node.end += by
+  }
+}
+
+type Typed<Type extends AnyNode['type']> = Extract<AnyNode, { type: Type }>
+
+/** The nodes of these pieces that are of these types. */
+function nodesOf<Type extends AnyNode['type']>(pieces: readonly Parsed[], types: readonly Type[]): readonly Typed<Type>[] {
+  const isOne = (node: AnyNode): node is Typed<Type> => (types as readonly string[]).includes(node.type)
+  const key = types.join()
+  const found: Typed<Type>[] = []
+  for (const { nodes, byTypes } of pieces) {
+    const known = byTypes.get(key) as readonly Typed<Type>[] | undefined
+    const own = known ?? nodes.filter(isOne)
+    if (!known) byTypes.set(key, own)
+    for (const node of own) found.push(node)
+  }
+  return found
 }
 
 /** Reads a script, given as a text or as pieces with some statements each. Throws a SyntaxError where it is none. */
 export function readTree(given: string | readonly string[]): Tree {
   const pieces = (typeof given === 'string' ? [given] : given).flatMap((each) => inPieces(each, parsePiece(each, new Set()).program))
-  const text = pieces.join('')
   const taken = new Set<Parsed>()
-  let offset = 0
+  const starts: number[] = []
+  let text = ''
   for (const piece of pieces) {
     const each = parsePiece(piece, taken)
     taken.add(each)
-    const by = offset - each.offset
-    each.offset = offset
-    if (by !== 0)
-      for (const node of each.nodes) {
-        node.start += by
-        node.end += by
-      }
-    offset += piece.length
+    placeAt(each, each.offset >= text.length && each.offset - text.length <= widestGap ? each.offset : text.length)
+    starts.push(each.offset)
+    text += '\n'.repeat(each.offset - text.length) + piece
   }
   const all = [...taken]
   const top = all.flatMap(({ declared }) => declared.map((each) => bindingFor(each, true)))
-  const topOf = new Map(top.map((binding) => [binding.id, binding]))
   const named = new Map(top.map((binding) => [binding.name, binding]))
+  for (const binding of top) noted(binding.id)[bound] = binding
   for (const { free } of all)
     for (const id of free) {
       const binding = named.get(id.name)
-      if (!binding) continue
-      binding.uses.push(id)
-      topOf.set(id, binding)
+      noted(id)[bound] = binding
+      binding?.uses.push(id)
     }
+  let nodes: readonly AnyNode[] | undefined
   return {
     text,
     pieces,
+    starts,
     parents,
-    nodes: all.flatMap(({ nodes }) => nodes),
+    get nodes() {
+      return (nodes ??= all.flatMap((each) => each.nodes))
+    },
+    nodesOf: (...types) => nodesOf(all, types),
     bindings: [...top, ...all.flatMap(({ inner }) => inner)],
-    bindingOf: { get: (id) => topOf.get(id) ?? noted(id)[bound], has: (id) => topOf.has(id) || noted(id)[bound] !== undefined },
+    bindingOf,
   }
 }
 
@@ -250,12 +287,12 @@ function isReference(id: Identifier, parent: AnyNode | undefined): boolean {
 }
 
 /** The pieces of a script with all changes made; of two that overlap the later one is left out. */
-export function withChanges({ pieces }: Tree, changes: readonly Change[]): readonly string[] {
+export function withChanges({ pieces, starts }: Tree, changes: readonly Change[]): readonly string[] {
   const sorted = [...changes].sort((one, other) => one.from - other.from || other.to - one.to)
-  let start = 0
   let next = 0
   let done = 0
-  return pieces.map((piece) => {
+  return pieces.map((piece, i) => {
+    const start = starts[i] ?? 0
     const end = start + piece.length
     let out = ''
     let at = start
@@ -265,10 +302,12 @@ export function withChanges({ pieces }: Tree, changes: readonly Change[]): reado
       done = at = Math.max(at, change.to)
     }
     out += piece.slice(Math.min(piece.length, at - start))
-    start = end
     return out
   })
 }
+
+/** The text of a tree, without the empty lines between its pieces. */
+export const textOf = ({ pieces }: Tree): string => pieces.join('')
 
 /** A name's use with other text in its place. */
 export function replaced(tree: Tree, use: Identifier, text: string): Change {

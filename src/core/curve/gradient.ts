@@ -51,8 +51,9 @@ function spread(stops: readonly GradientStop[]): GradientStop[] {
   const at = stops.map((stop) => stop.at)
   if (Number.isNaN(at[0])) at[0] = 0
   if (Number.isNaN(at.at(-1))) at[at.length - 1] = 100
+  let end = 0
   return stops.map(({ colour }, i) => {
-    let end = i
+    end = Math.max(end, i)
     while (Number.isNaN(at[end])) end++
     if (end > i) at[i] = (at[i - 1] ?? 0) + ((at[end] ?? 100) - (at[i - 1] ?? 0)) / (end - i + 1)
     return { colour, at: at[i] ?? 0 }

@@ -40,7 +40,7 @@ export const flattenCalls: Rule = (tree) => {
 const rangeWithout = (tree: Tree, node: AnyNode): Change => ({ ...statementRange(tree.text, node), text: '' })
 
 function siteOf(tree: Tree, call: CallExpression, made: Named): Site | undefined {
-  const returns = tree.nodes.filter((node) => node.type === 'ReturnStatement' && innermostFunction(tree, node) === made)
+  const returns = tree.nodesOf('ReturnStatement').filter((node) => innermostFunction(tree, node) === made)
   const parent = tree.parents.get(call)
   if (parent?.type === 'ExpressionStatement') return returns.length === 0 ? { statement: parent, declares: undefined } : undefined
   if (parent?.type === 'ReturnStatement') return { statement: parent, declares: undefined }
@@ -79,8 +79,9 @@ function settle(
   const inner = tree.bindings.filter((each) => isIn(each.id, made) && each.id !== made.id && !gone.has(each))
   const outer = tree.bindings.filter((each) => each.isTop || isIn(each.id, around))
   const used = new Set(
-    tree.nodes
-      .filter((node): node is Identifier => node.type === 'Identifier' && isIn(node, made) && tree.bindingOf.get(node)?.isTop === true)
+    tree
+      .nodesOf('Identifier')
+      .filter((node) => isIn(node, made) && tree.bindingOf.get(node)?.isTop === true)
       .map(({ name }) => name),
   )
   const names = new Set(inner.map(({ name }) => name))

@@ -41,15 +41,8 @@ function partOf(tree: Tree, whole: AnyNode, part: AnyNode): string {
 
 /** Members of an object at the top that are surely there: whether they are is not asked. */
 export const askNoMembers: Rule = (tree) =>
-  tree.nodes.flatMap((node) => {
-    if (
-      node.type !== 'MemberExpression' ||
-      node.computed ||
-      node.object.type !== 'Identifier' ||
-      node.property.type !== 'Identifier' ||
-      !isAsked(tree, node)
-    )
-      return []
+  tree.nodesOf('MemberExpression').flatMap((node) => {
+    if (node.computed || node.object.type !== 'Identifier' || node.property.type !== 'Identifier' || !isAsked(tree, node)) return []
     const { name } = node.property
     const owner = tree.bindingOf.get(node.object)
     const made =
@@ -105,11 +98,28 @@ const isMadeList = (node: AnyNode) =>
   node.callee.property.type === 'Identifier' &&
   /^(filter|map|flatMap|slice)$/.test(node.callee.property.name)
 
+/** The nodes that are looked at. */
+const folded = [
+  'IfStatement',
+  'ConditionalExpression',
+  'LogicalExpression',
+  'UnaryExpression',
+  'BinaryExpression',
+  'CallExpression',
+  'ForOfStatement',
+  'VariableDeclarator',
+  'ChainExpression',
+  'ObjectExpression',
+  'ArrayExpression',
+  'BlockStatement',
+  'ExpressionStatement',
+] as const
+
 /** Leaves out what can never be, and asks nothing whose answer is known. */
 export const foldConditions: Rule = (tree) => {
   const changes: Change[] = []
   const put = (node: AnyNode, text: string) => changes.push({ from: node.start, to: node.end, text })
-  for (const node of tree.nodes) {
+  for (const node of tree.nodesOf(...folded)) {
     switch (node.type) {
       case 'IfStatement': {
         const test = knownOf(node.test)

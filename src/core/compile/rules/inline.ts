@@ -84,7 +84,7 @@ export const inlineExpressions: Rule = (tree) => {
     const isNamed = (i: number) => calls.every((call) => call.arguments[i]?.type === 'Identifier' || call.arguments[i]?.type === 'Literal')
     if (
       parameters.some((each, i) => !each || (each.uses.length > 1 && !isNamed(i))) ||
-      tree.nodes.some((node) => node.start > given.start && node.end < given.end && node.type === 'ArrowFunctionExpression')
+      tree.nodesOf('ArrowFunctionExpression').some((node) => node.start > given.start && node.end < given.end)
     )
       continue
     if (
@@ -124,11 +124,9 @@ export const inlineExpressions: Rule = (tree) => {
 /** Whether a name at the top that an expression uses is called otherwise where it would come to stand. */
 function isCaptured(tree: Tree, given: AnyNode, place: AnyNode): boolean {
   const used = new Set(
-    tree.nodes.flatMap((node) =>
-      node.type === 'Identifier' && node.start >= given.start && node.end <= given.end && tree.bindingOf.get(node)?.isTop
-        ? [node.name]
-        : [],
-    ),
+    tree
+      .nodesOf('Identifier')
+      .flatMap((node) => (node.start >= given.start && node.end <= given.end && tree.bindingOf.get(node)?.isTop ? [node.name] : [])),
   )
   for (let around = innermostFunction(tree, place); around; around = innermostFunction(tree, around)) {
     const { start, end } = around
@@ -146,13 +144,9 @@ export const inlineOnce: Rule = (tree) => {
     const statement = tree.parents.get(call)
     if (statement?.type !== 'ExpressionStatement' || tree.parents.has(statement)) continue
     if (
-      tree.nodes.some(
-        (node) =>
-          node.type === 'ReturnStatement' &&
-          node.start > found.made.start &&
-          node.end < found.made.end &&
-          innermostFunction(tree, node) === found.made,
-      )
+      tree
+        .nodesOf('ReturnStatement')
+        .some((node) => node.start > found.made.start && node.end < found.made.end && innermostFunction(tree, node) === found.made)
     )
       continue
     const { from, to } = statementRange(tree.text, found.made)

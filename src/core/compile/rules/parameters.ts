@@ -25,14 +25,9 @@ function isConstant(tree: Tree, node: AnyNode): boolean {
     case 'BinaryExpression':
       return isConstant(tree, node.left) && isConstant(tree, node.right)
     case 'ArrowFunctionExpression':
-      return tree.nodes.every(
-        (each) =>
-          each.type !== 'Identifier' ||
-          each.start < node.start ||
-          each.end > node.end ||
-          !tree.bindingOf.has(each) ||
-          isInside(tree, each, node),
-      )
+      return tree
+        .nodesOf('Identifier')
+        .every((each) => each.start < node.start || each.end > node.end || !tree.bindingOf.has(each) || isInside(tree, each, node))
     default:
       return false
   }

@@ -16,7 +16,7 @@ export function prune(platform: ReadonlySet<string>): Rule {
       if (binding.uses.length > written.length && !onlyUsesItself(binding)) continue
       changes.push(...withoutBinding(tree, binding, written))
     }
-    for (const node of tree.nodes) {
+    for (const node of tree.nodesOf('ObjectExpression', 'ExpressionStatement')) {
       if (node.type === 'ObjectExpression') {
         changes.push(
           ...withoutMembers(
@@ -25,7 +25,7 @@ export function prune(platform: ReadonlySet<string>): Rule {
             (each) => each.type === 'Property' && each.key.type === 'Identifier' && isUnread(each.key.name) && isQuiet(each.value),
           ),
         )
-      } else if (node.type === 'ExpressionStatement' && node.expression.type === 'AssignmentExpression') {
+      } else if (node.expression.type === 'AssignmentExpression') {
         const { left, right } = node.expression
         if (
           left.type === 'MemberExpression' &&
@@ -75,24 +75,24 @@ const laterMembers = [
 function membersGiven(tree: Tree): ReadonlySet<string> {
   return new Set([
     ...laterMembers,
-    ...tree.nodes.flatMap((node) =>
-      node.type === 'ObjectExpression'
-        ? node.properties.flatMap((each) => (each.type === 'Property' && each.key.type === 'Identifier' ? [each.key.name] : []))
-        : [],
-    ),
+    ...tree
+      .nodesOf('ObjectExpression')
+      .flatMap(({ properties }) =>
+        properties.flatMap((each) => (each.type === 'Property' && each.key.type === 'Identifier' ? [each.key.name] : [])),
+      ),
   ])
 }
 
 /** The names of members that something reads. */
 function membersRead(tree: Tree): ReadonlySet<string> {
   const read = new Set<string>()
-  for (const node of tree.nodes) {
-    if (node.type === 'MemberExpression' && !node.computed && node.property.type === 'Identifier') {
-      const parent = tree.parents.get(node)
-      if (!(parent?.type === 'AssignmentExpression' && parent.left === node && parent.operator === '=')) read.add(node.property.name)
-    } else if (node.type === 'ObjectPattern')
-      for (const each of node.properties) if (each.type === 'Property' && each.key.type === 'Identifier') read.add(each.key.name)
+  for (const node of tree.nodesOf('MemberExpression')) {
+    if (node.computed || node.property.type !== 'Identifier') continue
+    const parent = tree.parents.get(node)
+    if (!(parent?.type === 'AssignmentExpression' && parent.left === node && parent.operator === '=')) read.add(node.property.name)
   }
+  for (const { properties } of tree.nodesOf('ObjectPattern'))
+    for (const each of properties) if (each.type === 'Property' && each.key.type === 'Identifier') read.add(each.key.name)
   return read
 }
 
@@ -153,10 +153,8 @@ function withoutElement(tree: Tree, id: Identifier): readonly Change[] {
 
 /** Takes the place of what is left of patterns: `{}` of anything, and of a declaration nothing at all. */
 export const dropEmptyPatterns: Rule = (tree) => {
-  for (const node of tree.nodes) {
-    const isEmpty =
-      (node.type === 'ObjectPattern' && node.properties.length === 0) || (node.type === 'ArrayPattern' && node.elements.length === 0)
-    if (!isEmpty) continue
+  for (const node of tree.nodesOf('ObjectPattern', 'ArrayPattern')) {
+    if ((node.type === 'ObjectPattern' ? node.properties : node.elements).length > 0) continue
     const parent = tree.parents.get(node)
     if (parent?.type === 'VariableDeclarator') {
       const statement = tree.parents.get(parent)

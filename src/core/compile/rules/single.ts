@@ -5,14 +5,12 @@ import { innermostFunction, textOf, isAssigned, type Rule } from './rule'
 
 /** Whether something in a loop ends it, or a round of it. */
 const leavesLoop = (tree: Tree, loop: AnyNode) =>
-  tree.nodes.some(
-    ({ type, start, end }) => (type === 'ContinueStatement' || type === 'BreakStatement') && start > loop.start && end < loop.end,
-  )
+  tree.nodesOf('ContinueStatement', 'BreakStatement').some(({ start, end }) => start > loop.start && end < loop.end)
 
 /** A loop over a list of one is done once. */
 export const unrollSingles: Rule = (tree) => {
-  for (const node of tree.nodes) {
-    if (node.type !== 'ForOfStatement' || node.right.type !== 'ArrayExpression' || node.right.elements.length !== 1) continue
+  for (const node of tree.nodesOf('ForOfStatement')) {
+    if (node.right.type !== 'ArrayExpression' || node.right.elements.length !== 1) continue
     const [only] = node.right.elements
     const declared = node.left.type === 'VariableDeclaration' ? node.left.declarations[0]?.id : undefined
     if (!only || only.type === 'SpreadElement' || declared?.type !== 'Identifier' || leavesLoop(tree, node)) continue
@@ -108,17 +106,18 @@ export const takeOnlyEffect: Rule = (tree) => {
 
 /** Members that say the same name twice. */
 export const shortenMembers: Rule = (tree) =>
-  tree.nodes.flatMap((node) =>
-    node.type === 'Property' &&
-    !node.shorthand &&
-    !node.computed &&
-    !node.method &&
-    node.key.type === 'Identifier' &&
-    node.value.type === 'Identifier' &&
-    node.key.name === node.value.name
-      ? [{ from: node.key.start, to: node.value.start, text: '' }]
-      : [],
-  )
+  tree
+    .nodesOf('Property')
+    .flatMap((node) =>
+      !node.shorthand &&
+      !node.computed &&
+      !node.method &&
+      node.key.type === 'Identifier' &&
+      node.value.type === 'Identifier' &&
+      node.key.name === node.value.name
+        ? [{ from: node.key.start, to: node.value.start, text: '' }]
+        : [],
+    )
 
 /** Two members of one object that are given one name, and never anything else, are one member; `apart` are names that others know. */
 export const mergeMembers =
@@ -132,7 +131,7 @@ export const mergeMembers =
               : [],
           )
         : []
-    for (const node of tree.nodes) {
+    for (const node of tree.nodesOf('ObjectExpression')) {
       for (const one of keys(node)) {
         const other = keys(node).find(
           (each) =>
@@ -184,19 +183,21 @@ function renamed(tree: Tree, member: Property | AssignmentProperty, name: string
 
 /** Whether a member of this name is given elsewhere, or is given something else later. */
 const isMemberElsewhere = (tree: Tree, name: string, made: AnyNode) =>
-  tree.nodes.some(
-    (node) =>
-      (node.type === 'Property' &&
-        node.key.type === 'Identifier' &&
-        node.key.name === name &&
-        tree.parents.get(node)?.type === 'ObjectExpression' &&
-        tree.parents.get(node) !== made) ||
-      (node.type === 'MemberExpression' &&
-        !node.computed &&
-        node.property.type === 'Identifier' &&
-        node.property.name === name &&
-        isAssigned(tree, node)),
-  )
+  tree
+    .nodesOf('Property', 'MemberExpression')
+    .some(
+      (node) =>
+        (node.type === 'Property' &&
+          node.key.type === 'Identifier' &&
+          node.key.name === name &&
+          tree.parents.get(node)?.type === 'ObjectExpression' &&
+          tree.parents.get(node) !== made) ||
+        (node.type === 'MemberExpression' &&
+          !node.computed &&
+          node.property.type === 'Identifier' &&
+          node.property.name === name &&
+          isAssigned(tree, node)),
+    )
 
 /** Brackets that hold nothing together. */
 export const dropBrackets: Rule = ({ text, nodes, parents }) => {
@@ -222,8 +223,8 @@ export const dropBrackets: Rule = ({ text, nodes, parents }) => {
 
 /** What is never given another value is a constant. */
 export const keepConstant: Rule = (tree) =>
-  tree.nodes.flatMap((node) => {
-    if (node.type !== 'VariableDeclaration' || node.kind !== 'let' || node.declarations.some(({ init }) => !init)) return []
+  tree.nodesOf('VariableDeclaration').flatMap((node) => {
+    if (node.kind !== 'let' || node.declarations.some(({ init }) => !init)) return []
     const own = tree.bindings.filter(({ declaration }) => node.declarations.includes(declaration as (typeof node.declarations)[number]))
     return own.some(({ uses }) => uses.some((use) => isAssigned(tree, use)))
       ? []

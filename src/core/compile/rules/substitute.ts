@@ -7,7 +7,7 @@ import { textOf, isAssigned, type Rule } from './rule'
 export function substituteMembers(known: ReadonlyMap<string, string>): Rule {
   return (tree) => {
     const changes: Change[] = []
-    for (const node of tree.nodes) {
+    for (const node of tree.nodesOf('MemberExpression', 'ObjectPattern')) {
       if (node.type === 'MemberExpression' && !node.computed && node.property.type === 'Identifier') {
         const text = known.get(node.property.name)
         if (text !== undefined && !isAssigned(tree, node))

@@ -1,18 +1,17 @@
-// What reads pages takes time in proportion to what it is given, not to its square.
-import { describe, expect, it } from 'vitest'
-import { parseEasing } from '../curve/easing'
-import { readGradient } from '../curve/gradient'
-import { readSum } from '../effect/arithmetic'
-import { isSelector } from '../rig/css-text'
-import { cutText, readJson } from '../site/text'
-import { readTrace } from '../trace/csv'
-import { changeAddresses } from './css-addresses'
-import { applyMarkup } from './markup'
-import { cssProblems, htmlProblems } from './problems'
-import { readSrcset } from './references'
-import { prepareSheet } from './sheets'
-import { copyForStudio } from './studio-copy'
-import { PageTooLarge, readTree } from './tree'
+// What reads what others wrote, each with a text as long as one likes that is hard on it.
+import { parseEasing } from '../../src/core/curve/easing'
+import { readGradient } from '../../src/core/curve/gradient'
+import { readSum } from '../../src/core/effect/arithmetic'
+import { isSelector } from '../../src/core/rig/css-text'
+import { cutText, readJson } from '../../src/core/site/text'
+import { readTrace } from '../../src/core/trace/csv'
+import { changeAddresses } from '../../src/core/page/css-addresses'
+import { applyMarkup } from '../../src/core/page/markup'
+import { cssProblems, htmlProblems } from '../../src/core/page/problems'
+import { readSrcset } from '../../src/core/page/references'
+import { prepareSheet } from '../../src/core/page/sheets'
+import { copyForStudio } from '../../src/core/page/studio-copy'
+import { PageTooLarge, readTree } from '../../src/core/page/tree'
 
 const around = { files: new Map(), sheetText: () => undefined, onMissing: () => undefined }
 const options = { path: 'index.html', files: new Map(), sheetText: () => undefined, shown: [], nonce: 'n' }
@@ -25,35 +24,15 @@ const refused = (work: () => unknown) => {
   }
 }
 
-/** The least time of some tries, ms. */
-function leastMs(work: () => unknown): number {
-  return Math.min(
-    ...Array.from({ length: 3 }, () => {
-      const began = performance.now()
-      work()
-      return performance.now() - began
-    }),
-  )
+export interface Reader {
+  readonly of: string
+  /** How much is enough for the work to be measured by a clock. */
+  readonly size: number
+  /** The work with a text of this size. */
+  readonly make: (n: number) => () => unknown
 }
 
-/** What is done in so little time cannot be compared, ms. */
-const tooLittleMs = 60
-
-/**
- * How many times longer sixteen times as much takes: 16 if it is linear, 256 if it is quadratic. The least of several rounds, since
- * whatever else the machine does only makes a round longer. So far apart are the two that no load turns the one into the other.
- */
-function growth(make: (n: number) => () => unknown, size: number): number {
-  const [less, more] = [make(Math.ceil(size / 16)), make(size)]
-  let least = Infinity
-  for (let round = 0; round < 6 && least >= 80; round++) {
-    const [small, large] = [leastMs(less), leastMs(more)]
-    least = Math.min(least, large <= tooLittleMs ? 0 : large / small)
-  }
-  return least
-}
-
-const readers: readonly (readonly [string, number, (n: number) => () => unknown])[] = [
+const all: readonly (readonly [of: string, size: number, make: Reader['make']])[] = [
   [
     'a srcset of spaces',
     200_000,
@@ -280,12 +259,4 @@ const readers: readonly (readonly [string, number, (n: number) => () => unknown]
   ],
 ]
 
-describe('what reads pages', () => {
-  it.each(readers)(
-    'grows with %s no faster than that does',
-    (_, size, make) => {
-      expect(growth(make, size)).toBeLessThan(80)
-    },
-    60_000,
-  )
-})
+export const readers: readonly Reader[] = all.map(([of, size, make]) => ({ of, size, make }))

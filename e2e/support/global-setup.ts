@@ -1,0 +1,9 @@
+// One studio for the whole run: database, demo and server begin once and serve all workers.
+import { openHouse } from './own-house'
+import { sharedHouse } from './house'
+
+export default async function setUp(): Promise<() => Promise<void>> {
+  const house = await openHouse()
+  sharedHouse.keep(house)
+  return house.close
+}
