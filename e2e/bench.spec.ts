@@ -1,8 +1,10 @@
-// The benchmarks in short: ratios with wide margins, never times. The whole of them is `npm run bench`.
+// The benchmarks in short. In `npm test` what is counted; ratios of what it costs, with wide margins, in `npm run test:long`; the whole of
+// them is `npm run bench`.
 import { openBrowser } from '../bench/browser'
 import { compareGrid, compareInputToPaint, compareMixed, compareSearch, compareTilt, tellAim, type Report } from '../bench/comparisons'
 import { commitsOfMoves, framesToShow } from '../bench/studio'
 import { expect, test } from './support/house'
+import { isLong } from './support/long'
 
 const aimOf = ({ aims }: Report, words: string) => {
   const aim = aims.find((each) => each.words === words)
@@ -12,7 +14,10 @@ const aimOf = ({ aims }: Report, words: string) => {
 }
 
 // Of many cards those in reach are lit: the more there are, the wider apart are the two, whatever the browser makes of a hundred.
-test('a grid lit by one pointer costs a fraction of the usual way', async () => {
+/** A test of `npm run test:long` alone. */
+const costs: (title: string, body: Parameters<typeof test>[2]) => void = isLong ? test : () => undefined
+
+costs('a grid lit by one pointer costs a fraction of the usual way', async () => {
   const browser = await openBrowser()
   const report = await compareGrid(browser, 400, 100, 1)
   expect(aimOf(report, 'script and style against (a)')).toBeLessThan(1 / 2)
@@ -23,20 +28,20 @@ test('a grid lit by one pointer costs a fraction of the usual way', async () => 
 
 test('a card at rest asks for no frame and no timer', async () => {
   const browser = await openBrowser()
-  expect(aimOf(await compareTilt(browser, 60, 1), 'frame callbacks and timers of ours in a second at rest')).toBe(0)
+  expect(aimOf(await compareTilt(browser, isLong ? 60 : 10, 1), 'frame callbacks and timers of ours in a second at rest')).toBe(0)
   await browser.close()
 })
 
-test('twenty rigs at once force no layout and keep no memory', async () => {
+test('twenty rigs at once force no layout', async () => {
   const browser = await openBrowser()
-  const report = await compareMixed(browser, 600)
+  const report = await compareMixed(browser, isLong ? 600 : 20)
   expect(aimOf(report, 'forced layouts after warm-up')).toBe(0)
-  expect(aimOf(report, 'heap grown, KB')).toBeLessThan(200)
+  if (isLong) expect(aimOf(report, 'heap grown, KB')).toBeLessThan(200)
   expect(aimOf(report, 'effects that failed')).toBe(0)
   await browser.close()
 })
 
-test('the frame after a move carries the pointer itself', async () => {
+costs('the frame after a move carries the pointer itself', async () => {
   const browser = await openBrowser()
   expect(aimOf(await compareInputToPaint(browser, 100), 'moves that the next frame missed, of 100')).toBeLessThan(10)
   await browser.close()
@@ -51,11 +56,16 @@ test('the ladder of a large page is found beside a plain walk of it', async () =
   await browser.close()
 })
 
-test('a number that is dragged is on the page within two frames, and pointer moves render nothing of React', async ({ house }) => {
+costs('a number that is dragged is on the page within two frames', async ({ house }) => {
   const browser = await openBrowser()
   const frames = await framesToShow(browser, house, 40)
   expect(frames.length).toBeGreaterThan(30)
   expect(frames.filter((each) => each <= 2).length / frames.length).toBeGreaterThan(0.7)
+  await browser.close()
+})
+
+test('pointer moves render nothing of React', async ({ house }) => {
+  const browser = await openBrowser()
   expect(await commitsOfMoves(browser, house, 60)).toBe(0)
   await browser.close()
 })

@@ -7,6 +7,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pageFiles } from '../demo/vesper-hollow/house-style'
 import { eventually, expect, test, type House } from './support/house'
+import { inTurn } from './support/long'
 
 const files = Object.values(pageFiles)
 const windows = [
@@ -48,7 +49,7 @@ test('the demo opens from disk at every width: nothing shifts, nothing is asked 
   const folder = await unpacked(page, house)
   for (const viewport of windows) {
     const context = await browser.newContext({ viewport, hasTouch: viewport.width < 1000, isMobile: viewport.width < 1000 })
-    for (const file of files) {
+    for (const file of inTurn(files, windows.indexOf(viewport), 2)) {
       const alone = await context.newPage()
       const heard = await listen(alone)
       await alone.goto(`file://${join(folder, file)}`)
@@ -85,11 +86,11 @@ test('its pages lead to one another, and answer the pointer on each', async ({ p
   }
 })
 
-for (const { width, height } of windows.filter((each) => each.width !== 820 && each.width !== 1920))
+for (const [round, { width, height }] of windows.filter((each) => each.width !== 820 && each.width !== 1920).entries())
   test(`axe finds nothing in the demo as it leaves, at ${width} px`, async ({ page, house }) => {
     const folder = await unpacked(page, house)
     await page.setViewportSize({ width, height })
-    for (const file of files) {
+    for (const file of inTurn(files, round, 2)) {
       await page.goto(`file://${join(folder, file)}`)
       await page.waitForTimeout(400)
       const { violations } = await new AxeBuilder({ page }).analyze()

@@ -2,12 +2,13 @@
 import fc from 'fast-check'
 import { drive } from './support/bare'
 import { test } from './support/house'
+import { isLong, seedOr } from './support/long'
 import { apartOn, expectedOf, groundsOn, mostApart, rigOf } from './support/judge'
 import { randomCase, type RandomCase } from './support/random-page'
 import type { Page } from '@playwright/test'
 
-const cases = Number(process.env.GLASS_MOTH_CASES ?? 30)
-const seed = Number(process.env.GLASS_MOTH_FUZZ ?? 20_261_128)
+const cases = Number(process.env.GLASS_MOTH_CASES ?? (isLong ? 500 : 30))
+const seed = seedOr(20_261_128)
 
 /** By how much a case differs at its worst, with what does. */
 async function worstOf(

@@ -3,6 +3,7 @@ import { writeFileSync } from 'node:fs'
 import { kinds } from '../src/core/effect/kinds'
 import { effectOf, exportAlone, openAlone, settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
+import { inTurn, isLong } from './support/long'
 import { styleOf, type Surface } from './support/readings'
 import { clickOnPage, movePointer, readLean, stageOf } from './support/stage'
 
@@ -330,7 +331,10 @@ test('layers that are enlarged to fill their box show no edge, wherever the poin
   }
 })
 
-test('every recipe plays on the chosen element when it is touched, and leaves the page as it was', async ({ page, house }) => {
+test(`${isLong ? 'every recipe' : 'a recipe of every kind'} plays on the chosen element when it is touched, and leaves the page as it was`, async ({
+  page,
+  house,
+}) => {
   test.setTimeout(900_000)
   await page.goto(await house.addSite('touched', html))
   const frame = await stageOf(page)
@@ -346,7 +350,7 @@ test('every recipe plays on the chosen element when it is touched, and leaves th
   await clickOnPage(page, frame, '.d', 0.9, 0.9)
   const recipes = page.getByRole('region', { name: 'Recipes' })
   await expect(recipes).toBeVisible()
-  const names = kinds.flatMap((kind) => kind.recipes.map(({ title }) => title))
+  const names = kinds.flatMap((kind, i) => inTurn(kind.recipes, i, 1).map(({ title }) => title))
   const touched = new Set<string>()
   const sheetNow = () => frame.evaluate(() => document.head.textContent ?? '')
   const heading = page.getByRole('heading', { name: 'Under the pointer' })

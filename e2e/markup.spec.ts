@@ -82,7 +82,7 @@ test('a text is edited on the page by a double click, and an element is moved by
   await page.keyboard.press('Control+a')
   await page.keyboard.type('Better & shorter')
   await page.keyboard.press('Enter')
-  await eventually(() => sourceOf(house, 'words')).toContain('<p class="words">Better &amp; shorter</p>')
+  await eventually(() => sourceOf(house, 'markup-words')).toContain('<p class="words">Better &amp; shorter</p>')
   await eventually(async () => {
     stage = await stageOf(page)
     return stage
@@ -97,7 +97,7 @@ test('a text is edited on the page by a double click, and an element is moved by
   await clickOnPage(page, await stageOf(page), '.plot:nth-of-type(2) p')
   await page.getByRole('region', { name: 'Under the pointer' }).getByRole('button', { name: /^p p/ }).click()
   await page.getByRole('region', { name: 'Move it' }).getByRole('button', { name: 'after it' }).click()
-  await eventually(() => sourceOf(house, 'words')).toContain(
+  await eventually(() => sourceOf(house, 'markup-words')).toContain(
     '      <p>Second words</p>\n      <p class="words">Better &amp; shorter</p>\n    </div>',
   )
 })

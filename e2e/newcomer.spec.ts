@@ -3,7 +3,11 @@ import { countingHand } from './support/acts'
 import { expect, test } from './support/house'
 import { leanOf, stageOf } from './support/stage'
 
-test('a newcomer has working code for a tilt of all eight cards in at most eight acts, none typed', async ({ page, ownHouse: house, browser }) => {
+test('a newcomer has working code for a tilt of all eight cards in at most eight acts, none typed', async ({
+  page,
+  ownHouse: house,
+  browser,
+}) => {
   const hand = countingHand(page)
   await page.goto(house.address)
   await expect(page).toHaveURL(/\/studio\/starters\/cards$/)

@@ -6,6 +6,7 @@ import { classIn, forms, pageOf, type Form } from './support/forms'
 import { computedOfAll, effectsOf, judgedOn, namesOn, washOn } from './support/garden'
 import { apartOn, expectedOf, groundsOn, judgeAtRest, mostApart, rigOf, type Ground } from './support/judge'
 import { eventually, expect, test, type House } from './support/house'
+import { inTurn, isLong } from './support/long'
 import { shareApart } from './support/pixels'
 import { clickOnPage, movePointer, stageOf, tiltOnCards } from './support/stage'
 
@@ -92,7 +93,9 @@ const cases: readonly {
 ] // prettier-ignore
 
 for (const where of ['studio', 'export'] as const)
-  for (const [index, { that, css, on, away, then }] of cases.entries())
+  for (const [index, { that, css, on, away, then }] of cases.entries()) {
+    // The studio plays what is exported: there, what moves by scripts of the page, by layers, and by a transition of its own.
+    if (where === 'studio' && !isLong && index % 3 !== 2) continue
     test(`in the ${where}, pots lean on a page that ${that}`, async ({ page, house }, info) => {
       const { surface, move } = await open[where](
         page,
@@ -115,6 +118,7 @@ for (const where of ['studio', 'export'] as const)
       await move(900, 60)
       await eventually(() => apartFrom(surface, away)).toBeLessThan(1e-3)
     })
+  }
 
 for (const where of ['studio', 'export'] as const)
   test(`in the ${where}, the lean does not wait for what the page takes its time for`, async ({ page, house }, info) => {
@@ -342,10 +346,14 @@ interface Visited extends Place {
   readonly names: readonly string[]
 }
 
+/** The numbers of the effects that are looked at on a form: all of them, or two, others on each form. */
+const looked = (form: Form) => new Set(inTurn([...judgedOn(form, true).keys()], forms.indexOf(form), 2))
+
 /** Compares all that is computed with what the core says, at nine places of each effect's area; and has the wash come. */
 async function judge(page: Page, form: Form, visited: Visited, grounds: readonly Ground[]): Promise<void> {
   const { surface, move, names } = visited
-  for (const [index, judged] of judgedOn(form, true).entries()) await judgeAtRest(visited, judged, names[index] ?? '', grounds[index])
+  for (const [index, judged] of judgedOn(form, true).entries())
+    if (looked(form).has(index)) await judgeAtRest(visited, judged, names[index] ?? '', grounds[index])
   // The wash comes by the stylesheet alone.
   const print = `.${classIn(form, 'print')}`
   const over = () => surface.evaluate((select) => Number(getComputedStyle((document.querySelector(select) as Element).parentElement as Element, '::after').opacity || getComputedStyle(document.querySelector(select) as Element, '::after').opacity), print) // prettier-ignore
@@ -359,8 +367,10 @@ async function judge(page: Page, form: Form, visited: Visited, grounds: readonly
   await page.waitForTimeout(30)
 }
 
-for (const form of forms) {
-  test(`on a page that ${form.that}, every kind is what the core says: exported, at nine places`, async ({ page }, info) => {
+for (const [number, form] of forms.entries()) {
+  test(`on a page that ${form.that}, ${isLong ? 'every kind is' : 'all kinds play, and two of them are'} what the core says: exported, at nine places`, async ({
+    page,
+  }, info) => {
     await page.setViewportSize({ width: 1280, height: 720 })
     const html = pageOf(form)
     await page.setContent(html)
@@ -383,7 +393,12 @@ for (const form of forms) {
     expect(places(await page.evaluate(computedOfAll))).toEqual(places(before))
   })
 
-  test(`on a page that ${form.that}, every kind is what the core says: in the studio, at nine places`, async ({ page, house }) => {
+  // The studio plays what is exported.
+  if (!isLong && number % 6 !== 1) continue
+  test(`on a page that ${form.that}, ${isLong ? 'every kind is' : 'all kinds play, and two of them are'} what the core says: in the studio, at nine places`, async ({
+    page,
+    house,
+  }) => {
     await page.setViewportSize({ width: 1280, height: 720 })
     const html = pageOf(form)
     await page.setContent(html)

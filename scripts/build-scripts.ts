@@ -23,5 +23,7 @@ for (const [source, file] of [
     target: 'es2022',
     legalComments: 'none',
   })
-writeExported(root)
-writeSettingsPages(root)
+if (process.env.GLASS_MOTH_DOCS !== 'keep') {
+  writeExported(root)
+  writeSettingsPages(root)
+}

@@ -1,7 +1,7 @@
 // Builds the studio when its sources changed since the last build.
-import { spawnSync } from 'node:child_process'
+import { spawn } from 'node:child_process'
 import { createHash } from 'node:crypto'
-import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { root } from './install.mjs'
 import { Obstacle, say } from './say.mjs'
@@ -29,15 +29,26 @@ function fingerprint() {
   return hash.digest('hex')
 }
 
-/** Runs the production build unless the present one was made from these very sources. Throws an Obstacle when it fails. */
-export function buildWhenNeeded() {
+/**
+ * Runs the production build unless the present one was made from these very sources. The docs that the build writes are left alone
+ * where they are to be tested. Throws an Obstacle when it fails.
+ */
+export async function buildWhenNeeded({ writesDocs = true } = {}) {
   const stamp = join(root, '.glass-moth', 'build')
   const print = fingerprint()
   if (existsSync(join(root, '.next', 'BUILD_ID')) && existsSync(stamp) && readFileSync(stamp, 'utf8') === print) return
   say('Building the studio (about a minute, once for every change of the code).')
-  const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' }
-  const result = spawnSync('npm', ['run', '--silent', 'build'], { cwd: root, env, encoding: 'utf8' })
-  if (result.status !== 0) throw new Obstacle(`The build failed:\n${result.stdout}\n${result.stderr}`)
+  // A build that is killed leaves no stamp, so that it is not taken for a whole one.
+  rmSync(stamp, { force: true })
+  const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production', ...(writesDocs ? {} : { GLASS_MOTH_DOCS: 'keep' }) }
+  const { status, said } = await new Promise((resolve) => {
+    const child = spawn('npm', ['run', '--silent', 'build'], { cwd: root, env, stdio: ['ignore', 'pipe', 'pipe'] })
+    let said = ''
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => (said += part))
+    child.on('error', (error) => resolve({ status: 1, said: error.message }))
+    child.on('close', (status) => resolve({ status, said }))
+  })
+  if (status !== 0) throw new Obstacle(`The build failed:\n${said}`)
   mkdirSync(join(root, '.glass-moth'), { recursive: true })
   writeFileSync(stamp, print)
 }

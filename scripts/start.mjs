@@ -58,7 +58,7 @@ await runCommand(async () => {
       say('There is no backup in the data folder. One that you keep elsewhere is restored by: npm run restore -- FILE')
     say('Preparing the database, the starters and the demo site.')
     loadDemo(connection, backupsFolder)
-    buildWhenNeeded()
+    await buildWhenNeeded()
     if (stopping) return await stopping
     say('Serving the studio.')
     const studio = await keep('studio', house, (events) => startStudio({ port, connection, isLan, ...events }))

@@ -1,37 +1,39 @@
 // npm test: installs what the tests need, then runs everything, and ends in one line of sums.
-import { spawn } from 'node:child_process'
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
+// npm test -- --keep: writes how long each part took into bench/TESTS.md too.
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { buildWhenNeeded } from './build.mjs'
 import { checkNode, installChromium, installMariaDb, installPackages, root } from './install.mjs'
+import { longParts, readLong, commitsSince } from './long-table.mjs'
+import { runProgram, vitestArguments } from './run-program.mjs'
 import { runCommand, say } from './say.mjs'
+import { filesOfPlaywright, filesOfVitest, keepTimes, slowest, timesTable } from './test-times.mjs'
 
 const results = join(root, 'test-results')
 const sums = { passed: 0, failed: 0 }
+/** How long each part took, s, in the order in which they end. */
+const took = new Map()
+/** How long each file of tests took, s. */
+const files = []
 
-/** Runs a program of node_modules in the project's folder; gives whether it succeeded, and what it said: at once where that is to be seen as it goes. */
-function run(program, args, { isLive = false } = {}) {
-  const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1', FORCE_COLOR: process.stdout.isTTY ? '1' : '0' }
-  const child = spawn(process.execPath, [join(root, 'node_modules', program), ...args], {
-    cwd: root,
-    env,
-    stdio: ['ignore', 'pipe', 'pipe'],
-  })
-  let said = ''
-  for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => (isLive ? process.stdout.write(part) : (said += part)))
-  return new Promise((resolve) => {
-    child.on('error', (error) => resolve({ succeeded: false, said: `${said}${error.message}\n` }))
-    child.on('close', (code) => resolve({ succeeded: code === 0, said }))
-  })
+/** What a part is called, what it came to and how long it took, all at once: several run side by side. */
+function tell(title, outcome, seconds, said) {
+  took.set(title, seconds)
+  console.log(`\n${title}: ${outcome}, ${Math.round(seconds)} s${said === '' ? '' : `\n${said.trimEnd()}`}`)
 }
 
-/** Says what a step came to, all at once: several run side by side. */
-const tell = (title, said) => console.log(`\n${title}${said === '' ? '' : `\n${said.trimEnd()}`}`)
+/** The work, and how long it took, s. */
+async function timed(work) {
+  const began = performance.now()
+  const result = await work()
+  return { ...result, seconds: (performance.now() - began) / 1000 }
+}
 
-/** A step that passes or fails as one. */
+/** A part that passes or fails as one. */
 async function check(title, work) {
-  const { succeeded, said } = await work()
-  tell(`${title}: ${succeeded ? 'passed' : 'failed'}`, said)
+  const { succeeded, said, seconds } = await timed(work)
+  tell(title, succeeded ? 'passed' : 'failed', seconds, said)
   sums[succeeded ? 'passed' : 'failed'] += 1
   return succeeded
 }
@@ -40,20 +42,65 @@ async function check(title, work) {
 async function count(title, work, file, read) {
   const path = join(results, file)
   rmSync(path, { force: true })
-  const { succeeded, said } = await work(path)
-  tell(title, said)
-  const { passed, failed } = existsSync(path) ? read(JSON.parse(readFileSync(path, 'utf8'))) : { passed: 0, failed: 0 }
-  sums.passed += passed
-  sums.failed += succeeded ? failed : Math.max(1, failed)
+  const { succeeded, said, seconds } = await timed(() => work(path))
+  const report = existsSync(path) ? read(JSON.parse(readFileSync(path, 'utf8'))) : { passed: 0, failed: 0, files: [] }
+  const failed = succeeded ? report.failed : Math.max(1, report.failed)
+  sums.passed += report.passed
+  sums.failed += failed
+  files.push(...report.files)
+  tell(title, `${report.passed} passed, ${failed} failed`, seconds, said)
 }
 
-const vitest = (project) =>
+const vitest = (title, project) =>
   count(
-    `Tests: ${project}`,
-    (path) => run('vitest/vitest.mjs', ['run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${path}`]),
+    title,
+    (path) => runProgram('vitest/vitest.mjs', vitestArguments(project, path)),
     `${project}.json`,
-    (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests + report.numPendingTests }),
+    (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests + report.numPendingTests, files: filesOfVitest(report) }),
   )
+
+const browser = () =>
+  count(
+    'browser',
+    () => runProgram('@playwright/test/cli.js', ['test'], { isLive: true }),
+    'e2e.json',
+    (report) => ({
+      passed: report.stats.expected,
+      failed: report.stats.unexpected + report.stats.flaky + report.stats.skipped,
+      files: filesOfPlaywright(report),
+    }),
+  )
+
+async function build() {
+  try {
+    await buildWhenNeeded({ writesDocs: false })
+    return { succeeded: true, said: '' }
+  } catch (error) {
+    return { succeeded: false, said: error.message }
+  }
+}
+
+/** How long ago each part of the long tests was run, which `npm test` leaves out. */
+function tellLong() {
+  const before = readLong()
+  console.log('\nThe long tests (npm run test:long), by the commits since each part was run:')
+  for (const name of Object.keys(longParts)) {
+    const row = before.get(name)
+    const since = row && commitsSince(row.commit)
+    console.log(
+      `  ${name}: ${!row ? 'never' : since === undefined ? `at ${row.commit}, which is not known here` : since}${row ? `, ${row.outcome}` : ''}`,
+    )
+  }
+}
+
+/** A folder for all that the tests make in the temporary folder, which goes with the run, however it ends. */
+function temporaryFolder() {
+  const folder = mkdtempSync(join(tmpdir(), 'gm-'))
+  process.env.TMPDIR = folder
+  const remove = () => rmSync(folder, { recursive: true, force: true, maxRetries: 5 })
+  process.on('exit', remove)
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => process.exit(1))
+}
 
 await runCommand(async () => {
   console.log('Glass Moth: all tests')
@@ -62,32 +109,28 @@ await runCommand(async () => {
   installMariaDb()
   installChromium()
   mkdirSync(results, { recursive: true })
+  temporaryFolder()
+  const began = performance.now()
 
-  say('Types, layout and lint run beside the tests that need no browser; each is told when it is over.')
-  const inTurn = async () => {
-    await check('Types', () => run('typescript/bin/tsc', ['--noEmit']))
-    await check('Layout', () => run('prettier/bin/prettier.cjs', ['--check', '.', '--log-level', 'warn']))
-    await check('Lint', () => run('eslint/bin/eslint.js', ['.', '--max-warnings=0']))
+  say('Build, types, layout and lint run beside the tests that need no browser; each is told when it is over.')
+  let isBuilt = false
+  await Promise.all([
+    vitest('unit', 'unit').then(() => vitest('database', 'database')),
+    (async () => {
+      isBuilt = await check('build', build)
+      await check('types', () => runProgram('typescript/bin/tsc', ['--noEmit']))
+      await check('layout', () => runProgram('prettier/bin/prettier.cjs', ['--check', '.', '--log-level', 'warn']))
+      await check('lint', () => runProgram('eslint/bin/eslint.js', ['.', '--max-warnings=0']))
+    })(),
+  ])
+  if (isBuilt) {
+    console.log('\nbrowser')
+    await browser()
   }
-  await Promise.all([inTurn(), vitest('unit').then(() => vitest('database'))])
-  const built = await check('Build', async () => {
-    try {
-      buildWhenNeeded()
-      return { succeeded: true, said: '' }
-    } catch (error) {
-      return { succeeded: false, said: error.message }
-    }
-  })
-  if (built) {
-    const title = 'Tests: browser'
-    console.log(`\n${title}`)
-    await count(
-      `${title}, all of them`,
-      () => run('@playwright/test/cli.js', ['test'], { isLive: true }),
-      'e2e.json',
-      ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky + stats.skipped }),
-    )
-  }
+  const times = { took, files: slowest(files), seconds: (performance.now() - began) / 1000 }
+  console.log(`\n${timesTable(times)}`)
+  if (process.argv.includes('--keep')) keepTimes(times)
+  tellLong()
   if (sums.failed > 0) process.exitCode = 1
   console.log(`\n${sums.passed} passed, ${sums.failed} failed`)
 })

@@ -51,6 +51,8 @@ export function openTab(browser: Browser, origin: string): Tab {
       page.removeAllListeners()
       await page.unrouteAll()
       if (page.url().startsWith(origin)) await page.evaluate(() => sessionStorage.clear()).catch(spend)
+      // Where a new page has its pointer; a document that comes later does not know that it was there.
+      await page.mouse.move(0, 0)
       await page.goto('about:blank')
       await page.setViewportSize(viewport)
       await page.emulateMedia({ media: null, colorScheme: null, reducedMotion: null, forcedColors: null, contrast: null })

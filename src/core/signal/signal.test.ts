@@ -2,6 +2,9 @@ import { describe, expect, it } from 'vitest'
 import { readRig } from '../rig/check'
 import { evaluate, type Boxes } from '../rig/evaluate'
 import type { Area, FrameOf, Rig } from '../rig/rig'
+import type { Frame } from '../geometry/frame'
+import { pxOfShare, xPx, yPx } from './position'
+import type { At, Memory } from './reader'
 import type { Sample } from './sample'
 import type { Signal } from './signal'
 
@@ -49,6 +52,29 @@ function read(
 }
 const one = (signal: Signal, x: number, y: number, area: Partial<Area> = {}) => read(signal, [at(0, x, y)], [0], area)[0]?.[0]
 const px = (value: number) => ({ value, unit: 'px' as const })
+
+describe('a position in px', () => {
+  it('counts from the padding, from the middle, or from the border of its own side', () => {
+    const frame: Frame = {
+      inverse: { a: 1, b: 0, c: 0, d: 1, e: 0, f: 0 },
+      width: 200,
+      height: 100,
+      border: [1, 2, 4, 8],
+      radii: [0, 0, 0, 0],
+      overflowX: 0,
+      overflowY: 0,
+    }
+    const seen = (from: 'centre' | 'border' | undefined) =>
+      (['xPx', 'yPx'] as const).flatMap((of) => {
+        const signal = { of, ...(from ? { from } : {}) }
+        const at = { frame, area: frame, point: { x: 50, y: 25 } } as At
+        return [pxOfShare(signal, 0.25, at), (of === 'xPx' ? xPx : yPx).read(signal, at, {} as Memory)]
+      })
+    expect(seen(undefined)).toEqual([50, 50, 25, 25])
+    expect(seen('centre')).toEqual([-50, -50, -25, -25])
+    expect(seen('border')).toEqual([58, 58, 26, 26])
+  })
+})
 
 describe('a position', () => {
   it('runs from 0 to 1, or -1 to 1, between the insets, held at the ends or running on', () => {

@@ -133,6 +133,16 @@ describe('edits', () => {
     expect(doEdit(history, { do: 'remove', id: 'b' }, 'Removing', 'other')?.history.redo).toEqual([])
   })
 
+  it('goes back five hundred steps, and the first ones are gone', () => {
+    let history = beginHistory(site)
+    for (let i = 1; i <= 503; i++)
+      history = doEdit(history, { do: 'change', id: 'a', to: { name: `Name ${i}` } }, 'Renaming', `g${i}`)?.history ?? history
+    expect(history.undo).toHaveLength(500)
+    for (let done = undo(history); done; done = undo(history)) history = done.history
+    expect(history.site.effects[0]?.name).toBe('Name 3')
+    expect(history.redo).toHaveLength(500)
+  })
+
   it('of an effect that is gone change nothing', () => {
     const history = beginHistory(site)
     expect([doEdit(history, { do: 'change', id: 'nobody', to: { name: 'x' } }, 'Renaming', 'g'), undo(history), redo(history)]).toEqual([

@@ -52,6 +52,8 @@ describe('the windows on the plate', () => {
       expect(Math.abs(y - (of(before)[1] ?? NaN))).toBeLessThan(2)
     }
     expect(zoomAbout(small, [laptop], zoom, 1000, at).scale).toBe(4)
+    expect(zoomAbout(small, [laptop], zoom, 0.001, at).scale).toBe(0.1)
+    expect(zoomAbout(small, [laptop], zoom, 0.5, at).scale).toBe(0.5)
   })
 
   it('are moved by hand, and never out of sight', () => {

@@ -1,10 +1,9 @@
 // Slips planted one at a time in what scripts are compiled from, and whether playing random rigs against evaluate() catches each:
-// a proof that the differential test would. `npx tsx bench/slips.ts` writes what came of it to bench/SLIPS.md.
+// a proof that the differential test would.
 import fc from 'fast-check'
-import { writeFileSync } from 'node:fs'
-import { cases, differenceOf, most } from '../src/bundle/differ'
-import { readFragments } from '../src/bundle/fragments'
-import type { Fragment } from '../src/core/compile/join'
+import { cases, differenceOf, most } from '../../src/bundle/differ'
+import { readFragments } from '../../src/bundle/fragments'
+import type { Fragment } from '../../src/core/compile/join'
 
 /** In which declaration, what stands there, and what a hand that slips would write. */
 const slips: readonly (readonly [name: string, text: string, slip: string])[] = [
@@ -111,12 +110,17 @@ const slips: readonly (readonly [name: string, text: string, slip: string])[] = 
 ]
 
 const tries = 500
-const root = new URL('..', import.meta.url).pathname
-const fragments = readFragments(root)
-const samples = fc.sample(cases(4), { numRuns: tries, seed: 20261128 })
+
+interface Caught {
+  readonly after: number
+  readonly how: string
+}
+
+type Sampled = ReturnType<typeof sampled>[number]
+const sampled = () => fc.sample(cases(4), { numRuns: tries, seed: 20261128 })
 
 /** After how many cases a slip is caught, and how; undefined where it is not. */
-function caughtBy(planted: readonly Fragment[]): { readonly after: number; readonly how: string } | undefined {
+function caughtBy(planted: readonly Fragment[], samples: readonly Sampled[]): Caught | undefined {
   let after = 0
   for (const [rig, played] of samples) {
     for (const each of played) {
@@ -133,25 +137,27 @@ function caughtBy(planted: readonly Fragment[]): { readonly after: number; reado
   return undefined
 }
 
-const rows = slips.map(([name, text, slip]) => {
-  const target = fragments.find(({ names }) => names.includes(name))
-  if (!target?.text.includes(text)) throw new Error(`"${text}" does not stand in ${name}.`)
-  const caught = caughtBy(fragments.map((each) => (each === target ? { ...each, text: each.text.replace(text, slip) } : each)))
-  console.log(`${caught ? `caught after ${caught.after}` : 'NOT CAUGHT'}: ${name}, ${text} -> ${slip}`)
-  return { name, text, slip, caught }
-})
-const missed = rows.filter(({ caught }) => !caught)
-const code = (text: string) => (text === '' ? 'nothing' : `\`${text.replaceAll('|', '\\|')}\``)
-writeFileSync(
-  `${root}bench/SLIPS.md`,
-  `# Slips
+/** Plants each, and gives how many there are, how many are not caught, and a table of them in Markdown. */
+export function plantInScripts(root: string, say: (words: string) => void) {
+  const fragments = readFragments(root)
+  const samples = sampled()
+  const rows = slips.map(([name, text, slip]) => {
+    const target = fragments.find(({ names }) => names.includes(name))
+    if (!target?.text.includes(text)) throw new Error(`"${text}" does not stand in ${name}.`)
+    const planted = fragments.map((each) => (each === target ? { ...each, text: each.text.replace(text, slip) } : each))
+    const caught = caughtBy(planted, samples)
+    say(`${caught ? `caught after ${caught.after}` : 'NOT CAUGHT'}: ${name}, ${text} -> ${slip}`)
+    return { name, text, slip, caught }
+  })
+  const row = ({ name, text, slip, caught }: (typeof rows)[number]) =>
+    `| ${name} | ${inCode(text)} | ${inCode(slip)} | ${caught ? caught.after : '**not**'} | ${caught?.how ?? ''} |`
+  return {
+    planted: rows.length,
+    missed: rows.filter(({ caught }) => !caught).length,
+    cases: tries * 4,
+    table: ['| in | instead of | stood | caught after | by |', '|---|---|---|---:|---|', ...rows.map(row)].join('\n'),
+  }
+}
 
-${rows.length} slips, planted one at a time in what scripts are compiled from; ${rows.length - missed.length} are caught by random rigs played against
-evaluate(), within ${tries * 4} cases (\`npx tsx bench/slips.ts\`). \`npm test\` plays 2,000.
-
-| in | instead of | stood | caught after | by |
-|---|---|---|---:|---|
-${rows.map(({ name, text, slip, caught }) => `| ${name} | ${code(text)} | ${code(slip)} | ${caught ? caught.after : '**not**'} | ${caught?.how ?? ''} |`).join('\n')}
-`,
-)
-console.log(`${rows.length} slips, ${missed.length} not caught`)
+/** A text as code in a table of Markdown. */
+export const inCode = (text: string) => (text === '' ? 'nothing' : `\`${text.replaceAll('|', '\\|')}\``)

@@ -1,0 +1,13 @@
+// The browser tests of `npm run test:long`, by its parts.
+import base from './playwright.config'
+
+export default {
+  ...base,
+  testIgnore: [],
+  projects: [
+    { name: 'pages', testMatch: ['pages-not-ours.spec.ts', 'pages-of-others.spec.ts'] },
+    { name: 'random', testMatch: ['fuzz.spec.ts', 'chromium.spec.ts', 'hover-machine.spec.ts', 'kinds.spec.ts', 'demo.spec.ts'] },
+    { name: 'walks', testMatch: ['results.spec.ts', 'cookbook.spec.ts'] },
+    { name: 'costs', testMatch: 'bench.spec.ts' },
+  ],
+}

@@ -1,0 +1,78 @@
+// The parts of the long tests, and what bench/LONG.md says of when each was run.
+import { execFileSync } from 'node:child_process'
+import { existsSync, readFileSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { root } from './install.mjs'
+
+const node = (script, ...args) => ({ program: 'tsx/dist/cli.mjs', args: [script, ...args] })
+const playwright = (...args) => ({
+  program: '@playwright/test/cli.js',
+  args: ['test', '--config', 'playwright.long.config.ts', '--project', ...args],
+})
+const vitest = (...files) => ({ program: 'vitest/vitest.mjs', args: ['run', '--project', 'unit', ...files] })
+
+/**
+ * The parts by name: what each tries, and the programs that it runs, one after another. All of them are told the seed of the run; what
+ * runs in a browser is a choice that covers the same in `npm test`.
+ */
+export const longParts = {
+  kinds: {
+    tries: 'all recipes of all kinds, every fact of a page on and off, 400 random rigs played 5 ways each',
+    runs: [vitest('src/bundle', 'src/core/effect', 'src/core/rig', 'src/core/look', 'src/core/feel')],
+  },
+  laws: { tries: 'the random tests of the core with other seeds, five rounds', runs: [{ program: '../scripts/fuzz.mjs', args: ['5'] }] },
+  pages: { tries: 'every kind on a page of every form, in each of three ways; pages of third parties', runs: [playwright('pages')] },
+  random: { tries: '500 random pages with random effects, 60 random rigs in Chromium', runs: [playwright('random')] },
+  walks: { tries: 'every walk through the studio, with its page of the cookbook', runs: [playwright('walks')] },
+  torment: { tries: 'kills, hostile input, two writers', runs: [node('bench/torment/run.ts')] },
+  slips: { tries: 'slips planted one at a time, and whether the nearest tests catch them', runs: [node('bench/slips/run.ts')] },
+  bench: { tries: 'what it costs, beside baselines written by hand', runs: [playwright('costs'), node('bench/run.ts')] },
+}
+
+const file = join(root, 'bench/LONG.md')
+
+/** What the table says of each part that was run. */
+export function readLong() {
+  const text = existsSync(file) ? readFileSync(file, 'utf8') : ''
+  const rows = [...text.matchAll(/^\| (\w+) \| [^|]* \| (\w+) \| ([\d-]+) \| (\d+) \| ([^|]+) \| ([^|]+) \|$/gm)]
+  return new Map(rows.map(([, name, commit, date, seed, took, outcome]) => [name, { commit, date, seed, took, outcome }]))
+}
+
+/** Writes the table with a part as it was run now. */
+export function keepLong(name, row) {
+  const rows = readLong().set(name, row)
+  const known = Object.entries(longParts).flatMap(([part, { tries }]) => {
+    const each = rows.get(part)
+    return each ? [`| ${part} | ${tries} | ${each.commit} | ${each.date} | ${each.seed} | ${each.took} | ${each.outcome} |`] : []
+  })
+  const text = `# The long tests
+
+Written by \`npm run test:long\`, a row as each part ends. It goes on with the parts that were not run on this commit; \`-- NAME ...\` runs
+parts by name, \`-- --all\` all of them. Each takes under 40 minutes. \`npm test\` says how many commits ago each was run.
+
+| part | what it tries | commit | date | seed | took | outcome |
+|---|---|---|---|---:|---|---|
+${known.join('\n')}
+`
+  writeFileSync(file, text)
+}
+
+const git = (...args) => execFileSync('git', args, { cwd: root, encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'] }).trim()
+
+/** The commit that is checked out, shortened; undefined where there is no repository. */
+export function commitNow() {
+  try {
+    return git('rev-parse', '--short', 'HEAD')
+  } catch {
+    return undefined
+  }
+}
+
+/** How many commits lie between one and now; undefined where it is not known. */
+export function commitsSince(commit) {
+  try {
+    return Number(git('rev-list', '--count', `${commit}..HEAD`))
+  } catch {
+    return undefined
+  }
+}
