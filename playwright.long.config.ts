@@ -6,7 +6,18 @@ export default {
   testIgnore: [],
   projects: [
     { name: 'pages', testMatch: ['pages-not-ours.spec.ts', 'pages-of-others.spec.ts'] },
-    { name: 'random', testMatch: ['fuzz.spec.ts', 'chromium.spec.ts', 'hover-machine.spec.ts', 'kinds.spec.ts', 'demo.spec.ts'] },
+    {
+      name: 'random',
+      testMatch: [
+        'fuzz.spec.ts',
+        'chromium.spec.ts',
+        'hover-machine.spec.ts',
+        'kinds.spec.ts',
+        'lean.spec.ts',
+        'tries.spec.ts',
+        'demo.spec.ts',
+      ],
+    },
     { name: 'walks', testMatch: ['results.spec.ts', 'cookbook.spec.ts'] },
     { name: 'costs', testMatch: 'bench.spec.ts' },
   ],

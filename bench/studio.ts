@@ -269,6 +269,42 @@ async function timesAtHome(browser: Browser, house: House, pages: number, rounds
 }
 
 /** The studio: a number that is dragged, pointer moves, opening, home, trying recipes. */
+/** How long it takes until an edit of one window is seen in another, ms: of the same browser, and of another one. */
+async function timesToOthers(
+  browser: Browser,
+  house: House,
+): Promise<{ readonly same: readonly number[]; readonly other: readonly number[] }> {
+  const url = await house.addSite('bench-windows', cardsPage, [
+    { id: 'lean', kind: 'tilt', name: 'Lean', select: '.card', noun: 'each card', settings: tiltDefaults },
+  ])
+  const viewport = { width: 1280, height: 800 }
+  const contexts = [await browser.newContext({ viewport }), await browser.newContext({ viewport })] as const
+  const [first, second, third] = [await contexts[0].newPage(), await contexts[0].newPage(), await contexts[1].newPage()]
+  const angleOf = (page: Page) => page.getByRole('spinbutton', { name: 'The angle', exact: true })
+  for (const page of [first, second, third]) {
+    await page.goto(url)
+    await stageOf(page)
+  }
+  const same: number[] = []
+  const other: number[] = []
+  for (let value = 10; value < 20; value++) {
+    const seen = async (page: Page, list: number[], since: number) => {
+      await page.waitForFunction(
+        (wanted) => document.querySelector('[role=spinbutton][aria-label="The angle"]')?.getAttribute('aria-valuenow') === wanted,
+        String(value),
+      )
+      list.push(Date.now() - since)
+    }
+    await angleOf(first).focus()
+    await first.keyboard.type(String(value))
+    await first.keyboard.press('Enter')
+    const since = Date.now()
+    await Promise.all([seen(second, same, since), seen(third, other, since)])
+  }
+  for (const context of contexts) await context.close()
+  return { same, other }
+}
+
 export async function compareStudio(browser: Browser, house: House): Promise<Report> {
   const frames = await framesToShow(browser, house)
   const late = frames.filter((each) => each > 2 || each < 1).length / Math.max(1, frames.length)
@@ -277,6 +313,7 @@ export async function compareStudio(browser: Browser, house: House): Promise<Rep
   const tries = await timesToTry(browser, house)
   const one = await timesAtHome(browser, house, 1)
   const hundred = await timesAtHome(browser, house, 100)
+  const others = await timesToOthers(browser, house)
   return {
     title: 'The studio, on a page of 1,000 elements with 20 effects',
     lines: [
@@ -289,6 +326,8 @@ export async function compareStudio(browser: Browser, house: House): Promise<Rep
       `Home with a site of 100 pages, until all can be opened and what is in sight has its picture: ${Math.round(hundred)} ms; with one page ${Math.round(one)} ms.`,
       '',
       `From touching a recipe until its script is on the page, on an element that was pointed at some seconds ago: ${Math.round(median(tries))} ms (${tries.map((each) => Math.round(each)).join(', ')}).`,
+      '',
+      `From an edit until it is in another window: of the same browser ${Math.round(median([...others.same]))} ms, of another one ${Math.round(median([...others.other]))} ms.`,
     ],
     aims: [
       { words: 'steps that are later than the frame after the next', measured: late, most: 0.05 },
@@ -297,6 +336,8 @@ export async function compareStudio(browser: Browser, house: House): Promise<Rep
       { words: 'seconds until home with 100 pages is there', measured: hundred / 1000, most: 1 },
       { words: 'home with 100 pages against home with one', measured: hundred / one, most: 1.5 },
       { words: 'ms from touching a recipe until it plays', measured: median(tries), most: 50 },
+      { words: 's until an edit is in another window of the browser, at worst', measured: Math.max(...others.same) / 1000, most: 1 },
+      { words: 's until an edit is in a window of another browser, at worst', measured: Math.max(...others.other) / 1000, most: 2 },
     ],
   }
 }

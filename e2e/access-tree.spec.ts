@@ -1,6 +1,6 @@
 // The main screens as assistive technology has them: each stands as a snapshot that was read over.
 import { eventually, expect, test } from './support/house'
-import { cardsPage, clickOnPage, stageOf, tiltOnCards } from './support/stage'
+import { toStudio, cardsPage, clickOnPage, stageOf, tiltOnCards } from './support/stage'
 
 const effects = [
   tiltOnCards({ liftPx: 12 }),
@@ -8,7 +8,7 @@ const effects = [
 ]
 
 test('the studio at rest, with its rows and with the list of effects', async ({ page, house }) => {
-  await page.goto(await house.addSite('tree', cardsPage, effects))
+  await toStudio(page, await house.addSite('tree', cardsPage, effects))
   await stageOf(page)
   // What is counted and checked has come.
   await expect(page.getByRole('button', { name: /^Which elements are the card.*: each card, 8$/ })).toBeVisible()
@@ -25,7 +25,7 @@ test('the studio at rest, with its rows and with the list of effects', async ({ 
 })
 
 test('choosing what the pointer does, and the list of commands', async ({ page, house }) => {
-  await page.goto(await house.addSite('tree-choosing', cardsPage))
+  await toStudio(page, await house.addSite('tree-choosing', cardsPage))
   const frame = await stageOf(page)
   await page.keyboard.press('p')
   await clickOnPage(page, frame, '.card', 0.5, 0.8)
@@ -49,7 +49,7 @@ test('home', async ({ page, house }) => {
 })
 
 test('recipes go by key: from the search into the list, along it, and back by typing', async ({ page, house }) => {
-  await page.goto(await house.addSite('by-key', cardsPage))
+  await toStudio(page, await house.addSite('by-key', cardsPage))
   const frame = await stageOf(page)
   await page.keyboard.press('p')
   await clickOnPage(page, frame, '.card', 0.5, 0.8)

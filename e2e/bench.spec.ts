@@ -26,17 +26,17 @@ costs('a grid lit by one pointer costs a fraction of the usual way', async () =>
   await browser.close()
 })
 
-test('a card at rest asks for no frame and no timer', async () => {
+costs('a card at rest asks for no frame and no timer', async () => {
   const browser = await openBrowser()
-  expect(aimOf(await compareTilt(browser, isLong ? 60 : 10, 1), 'frame callbacks and timers of ours in a second at rest')).toBe(0)
+  expect(aimOf(await compareTilt(browser, 60, 1), 'frame callbacks and timers of ours in a second at rest')).toBe(0)
   await browser.close()
 })
 
-test('twenty rigs at once force no layout', async () => {
+costs('twenty rigs at once force no layout and keep no memory', async () => {
   const browser = await openBrowser()
-  const report = await compareMixed(browser, isLong ? 600 : 20)
+  const report = await compareMixed(browser, 600)
   expect(aimOf(report, 'forced layouts after warm-up')).toBe(0)
-  if (isLong) expect(aimOf(report, 'heap grown, KB')).toBeLessThan(200)
+  expect(aimOf(report, 'heap grown, KB')).toBeLessThan(200)
   expect(aimOf(report, 'effects that failed')).toBe(0)
   await browser.close()
 })

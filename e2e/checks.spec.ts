@@ -4,7 +4,7 @@ import { mkdirSync, writeFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import { effectOf, openAlone, settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
-import { clickOnPage, movePointer, stageOf } from './support/stage'
+import { toStudio, clickOnPage, movePointer, stageOf } from './support/stage'
 
 const shelf = (css: string, body = '') => `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><title>Pots</title><style>
@@ -15,7 +15,8 @@ const drawer = (page: Page) => page.getByRole('complementary', { name: 'Checks' 
 const button = (page: Page) => page.getByRole('banner').getByRole('button', { name: /^(Checks|\d+ checks?)$/ })
 
 test('a page on which nothing is amiss says so', async ({ page, house }) => {
-  await page.goto(
+  await toStudio(
+    page,
     await house.addSite('well', shelf('.pot { background: #2f4a44; color: #fff }'), [effectOf('tilt', '.pot', settingsOf('tilt'))]),
   )
   await stageOf(page)
@@ -29,7 +30,8 @@ test('what is amiss is counted, told in sentences, mended in one act and undone 
     '<article class="pot"><p>Two',
     '<article class="pot" style="transform: none !important"><p>Two',
   )
-  await page.goto(
+  await toStudio(
+    page,
     await house.addSite('amiss', html, [
       effectOf('tilt', '.pot', settingsOf('tilt', { scalePercent: 12, sheenPercent: 20 })),
       effectOf('drift', '.wrap', settingsOf('drift'), { roles: { 'layer-1': { select: '.tiny', noun: 'dot' } } }),
@@ -74,7 +76,7 @@ test('the command line says the same of a site as the studio', async ({ page, ho
     effectOf('spotlight', '.row', settingsOf('spotlight')),
     effectOf('drift', '.wrap', settingsOf('drift'), { roles: { 'layer-1': { select: '.tiny', noun: 'dot' } } }),
   ]
-  await page.goto(await house.addSite('same', html, effects))
+  await toStudio(page, await house.addSite('same', html, effects))
   await stageOf(page)
   await page.keyboard.press('k')
   const rows = drawer(page).getByRole('listitem')
@@ -94,7 +96,8 @@ test('the command line says the same of a site as the studio', async ({ page, ho
 })
 
 test('a check changes nothing of what is seen: where the pointer rested, the page leans as before', async ({ page, house }) => {
-  await page.goto(
+  await toStudio(
+    page,
     await house.addSite('still-pots', shelf('.pot { background: #2f4a44; color: #fff }'), [effectOf('tilt', '.pot', settingsOf('tilt'))]),
   )
   const stage = await stageOf(page)
@@ -119,7 +122,7 @@ body { margin: 0; font: 18px/1.5 sans-serif } .step { height: 200px; margin: 20p
 </style></head><body><section class="step">The first step</section><section class="step">The second step</section><nav class="menu">A menu that comes with the pointer</nav><script>document.querySelectorAll('.step').forEach((each) => each.classList.add('in'))</script></body></html>`
 
 test('a page that hides what its scripts show says so, and shows it where they would have put it', async ({ page, house }) => {
-  await page.goto(await house.addSite('hidden', hidden))
+  await toStudio(page, await house.addSite('hidden', hidden))
   let stage = await stageOf(page)
   const notice = page.getByRole('status', { name: 'What of the page is not seen' })
   await expect(notice).toContainText(
@@ -148,7 +151,8 @@ test('a page that hides what its scripts show says so, and shows it where they w
 })
 
 test('a page that lacks a sheet and pictures says what is missing', async ({ page, house }) => {
-  await page.goto(
+  await toStudio(
+    page,
     await house.addSite(
       'lacking',
       '<!doctype html><html><head><link rel="stylesheet" href="look.css"></head><body><img src="a.png" alt=""><img src="b.png" alt=""><p>Words</p></body></html>',
@@ -166,7 +170,7 @@ test('a page that lacks a sheet and pictures says what is missing', async ({ pag
 test('a spotlight that is chosen for words is on the box that they stand in, and says so', async ({ page, house }) => {
   const html =
     '<!doctype html><html><head><style>body { margin: 0 } .hero { margin: 40px; padding: 60px; background: #e8e2d0; border-radius: 12px } h1 { margin: 0; font-size: 50px }</style></head><body><section class="hero"><h1>Words at night</h1></section></body></html>'
-  await page.goto(await house.addSite('check-words', html))
+  await toStudio(page, await house.addSite('check-words', html))
   const stage = await stageOf(page)
   await page.keyboard.press('p')
   await clickOnPage(page, stage, 'h1', 0.1, 0.5)
@@ -182,7 +186,7 @@ test('a spotlight that is chosen for words is on the box that they stand in, and
 })
 
 test('white light is not laid on a pale card unseen', async ({ page, house }) => {
-  await page.goto(await house.addSite('pale', shelf('')))
+  await toStudio(page, await house.addSite('pale', shelf('')))
   const stage = await stageOf(page)
   await page.keyboard.press('p')
   await clickOnPage(page, stage, '.pot', 0.8, 0.8)
@@ -210,7 +214,8 @@ test('the edge of a glow is seen on a card that clips and has a border', async (
 })
 
 test('grain is drawn pixel for pixel in a page that is shown scaled', async ({ page, house }) => {
-  await page.goto(
+  await toStudio(
+    page,
     await house.addSite('grain', shelf('.wrap { height: 300px }'), [effectOf('grain-light', '.wrap', settingsOf('grain-light'))]),
   )
   const stage = await stageOf(page)

@@ -1,7 +1,7 @@
 // The code of a page: what its script counts on, what it can do besides, and that what is asked of it leaves.
 import { readFileSync } from 'node:fs'
 import { eventually, expect, test } from './support/house'
-import { cardBox, cardsPage, leanOf, stageOf, tiltOnCards } from './support/stage'
+import { toStudio, cardBox, cardsPage, leanOf, stageOf, tiltOnCards } from './support/stage'
 
 test('what the script counts on is one list with what each entry weighs; what is asked of it is in the script, in the export, and undone in one step', async ({
   page,
@@ -52,7 +52,7 @@ test('what the script counts on is one list with what each entry weighs; what is
 })
 
 test('what cannot be weighed is told in a sentence, and weighed when it is asked again', async ({ page, house }) => {
-  await page.goto(await house.addSite('unweighed', cardsPage, [tiltOnCards()]))
+  await toStudio(page, await house.addSite('unweighed', cardsPage, [tiltOnCards()]))
   await stageOf(page)
   await page.getByRole('button', { name: 'Code', exact: true }).click()
   await expect(page.getByLabel('Script', { exact: true })).toContainText('addEventListener')
@@ -68,7 +68,7 @@ test('what cannot be weighed is told in a sentence, and weighed when it is asked
 })
 
 test('as a module it plays by itself, and takes all of it off again', async ({ page, house }, info) => {
-  await page.goto(await house.addSite('module', cardsPage, [tiltOnCards()]))
+  await toStudio(page, await house.addSite('module', cardsPage, [tiltOnCards()]))
   await stageOf(page)
   await page.getByRole('button', { name: 'Code', exact: true }).click()
   const script = page.getByLabel('Script', { exact: true })

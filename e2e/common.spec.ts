@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test'
 import { writeFileSync } from 'node:fs'
 import { effectOf, exportAlone, openAlone, settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
-import { cardBox, cardsPage, leanOf, movePointer, onScreen, readLean, stageOf, tiltOnCards } from './support/stage'
+import { toStudio, cardBox, cardsPage, leanOf, movePointer, onScreen, readLean, stageOf, tiltOnCards } from './support/stage'
 
 const html = `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Common</title><style>body{margin:0;height:1400px} .c{position:absolute;left:100px;top:100px;width:200px;height:160px;background:#dcd;touch-action:auto} .g{position:absolute;left:360px;top:100px;width:200px;height:160px;background:#222}</style></head><body><article class="c">A card</article><section class="g">A ground</section></body></html>`
 
@@ -113,7 +113,7 @@ test('all of it is set in the rows: strength, an inset dragged on the page, a fi
   page,
   house,
 }) => {
-  await page.goto(await house.addSite('common', cardsPage, [tiltOnCards()]))
+  await toStudio(page, await house.addSite('common', cardsPage, [tiltOnCards()]))
   const frame = await stageOf(page)
   await page.getByRole('button', { name: 'More' }).click()
   for (const name of ['Strength', 'Area', 'Touch and access']) await page.getByRole('button', { name, exact: true }).click()

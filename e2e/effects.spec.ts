@@ -1,6 +1,6 @@
 // The effects of a site: off, alone, named, put in order, doubled, carried elsewhere as text; and the page seen bare.
 import { eventually, expect, test } from './support/house'
-import { cardsPage, clickOnPage, countOfEffect, leanOf, movePointer, stageOf, tiltOnCards } from './support/stage'
+import { toStudio, cardsPage, clickOnPage, countOfEffect, leanOf, movePointer, stageOf, tiltOnCards } from './support/stage'
 
 const both = [
   tiltOnCards(),
@@ -8,7 +8,7 @@ const both = [
 ]
 
 test('two effects on one card add up; one is turned off, or plays alone, and what is off is not exported', async ({ page, house }) => {
-  await page.goto(await house.addSite('adding', cardsPage, both))
+  await toStudio(page, await house.addSite('adding', cardsPage, both))
   const stage = await stageOf(page)
   const lean = () => leanOf(stage, '.card', 0).then(({ rotateY }) => rotateY)
   // Near the right edge of the first card.
@@ -32,7 +32,7 @@ test('two effects on one card add up; one is turned off, or plays alone, and wha
 })
 
 test('an effect is renamed, doubled and moved in the order, each with words for what is undone', async ({ page, house }) => {
-  await page.goto(await house.addSite('order', cardsPage, both))
+  await toStudio(page, await house.addSite('order', cardsPage, both))
   await stageOf(page)
   const planned = () =>
     page
@@ -56,7 +56,7 @@ test('an effect is renamed, doubled and moved in the order, each with words for 
 
 test('an effect is copied as text and pasted on an element of another site', async ({ page, house, context }) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write'])
-  await page.goto(await house.addSite('from', cardsPage, [tiltOnCards({ acrossDeg: 17 })]))
+  await toStudio(page, await house.addSite('from', cardsPage, [tiltOnCards({ acrossDeg: 17 })]))
   await stageOf(page)
   await page.getByRole('region', { name: 'Caption of effect 1' }).click({ position: { x: 5, y: 90 } })
   await page.keyboard.press('Control+c')
@@ -64,7 +64,7 @@ test('an effect is copied as text and pasted on an element of another site', asy
     format: 'glass-moth-effect/1',
     effect: { kind: 'tilt', settings: { acrossDeg: 17 } },
   })
-  await page.goto(await house.addSite('to', cardsPage.replaceAll('class="card"', 'class="tile"').replaceAll('.card', '.tile')))
+  await toStudio(page, await house.addSite('to', cardsPage.replaceAll('class="card"', 'class="tile"').replaceAll('.card', '.tile')))
   const stage = await stageOf(page)
   await page.keyboard.press('p')
   await clickOnPage(page, stage, '.tile:nth-child(2) h2')
@@ -79,7 +79,7 @@ test('an effect is copied as text and pasted on an element of another site', asy
 })
 
 test('a number takes sums and what is pasted from CSS', async ({ page, house }) => {
-  await page.goto(await house.addSite('sums', cardsPage, [tiltOnCards()]))
+  await toStudio(page, await house.addSite('sums', cardsPage, [tiltOnCards()]))
   await stageOf(page)
   const angle = page.getByRole('spinbutton', { name: 'The angle', exact: true })
   for (const [typed, shown] of [
@@ -100,7 +100,8 @@ test('while B is held the page is seen bare, and as it was before when it is let
   page,
   house,
 }) => {
-  await page.goto(
+  await toStudio(
+    page,
     await house.addSite('bare', cardsPage.replace('</style>', '.card:nth-child(2) { opacity: 0; filter: blur(9px) }</style>')),
   )
   const stage = await stageOf(page)
@@ -121,7 +122,7 @@ test('effects are gone through by key, the code is that of one or of all, and si
   page,
   house,
 }) => {
-  await page.goto(await house.addSite('through', cardsPage, both))
+  await toStudio(page, await house.addSite('through', cardsPage, both))
   await stageOf(page)
   const caption = (number: number) => page.getByRole('region', { name: `Caption of effect ${number}` })
   for (const [key, number] of [
@@ -154,7 +155,7 @@ test('effects are gone through by key, the code is that of one or of all, and si
 })
 
 test('what a move costs is told in counts', async ({ page, house }) => {
-  await page.goto(await house.addSite('costs', cardsPage, [tiltOnCards()]))
+  await toStudio(page, await house.addSite('costs', cardsPage, [tiltOnCards()]))
   await stageOf(page)
   await movePointer(page, 120, 150, 2)
   await movePointer(page, 260, 220, 12)

@@ -7,7 +7,7 @@ import { apartOn, expectedOf, groundsOn, mostApart, rigOf } from './support/judg
 import { randomCase, type RandomCase } from './support/random-page'
 import type { Page } from '@playwright/test'
 
-const cases = Number(process.env.GLASS_MOTH_CASES ?? (isLong ? 500 : 30))
+const cases = Number(process.env.GLASS_MOTH_CASES ?? (isLong ? 500 : 12))
 const seed = seedOr(20_261_128)
 
 /** By how much a case differs at its worst, with what does. */

@@ -2,7 +2,7 @@
 import type { Page } from '@playwright/test'
 import { settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
-import { cardsPage, clickOnPage, movePointer, onScreen, stageOf, tiltOnCards } from './support/stage'
+import { toStudio, cardsPage, clickOnPage, movePointer, onScreen, stageOf, tiltOnCards } from './support/stage'
 
 const both = [
   tiltOnCards(),
@@ -18,7 +18,7 @@ const named = (page: Page) =>
 const said = (page: Page, words: string | RegExp) => expect(page.getByRole('status').filter({ hasText: words })).toBeVisible()
 
 test('the first effect of the page has its caption, and those that find nothing here are folded', async ({ page, house }) => {
-  await page.goto(await house.addSite('folded', cardsPage, [elsewhere, ...both]))
+  await toStudio(page, await house.addSite('folded', cardsPage, [elsewhere, ...both]))
   await expect(page.getByRole('region', { name: 'Caption of effect 2' })).toBeVisible()
   await stageOf(page)
   await eventually(() => named(page)).toEqual(['Effect 2: Cards give way', 'Effect 3: First card only'])
@@ -31,7 +31,7 @@ test('the first effect of the page has its caption, and those that find nothing 
 })
 
 test('Delete takes the selected effect away, from the page as well, and undo says what came back', async ({ page, house }) => {
-  await page.goto(await house.addSite('deleted', cardsPage, both))
+  await toStudio(page, await house.addSite('deleted', cardsPage, both))
   const frame = await stageOf(page)
   await page.keyboard.press('Delete')
   await said(page, 'Removed Cards give way. Ctrl Z brings it back.')
@@ -58,7 +58,7 @@ test('an effect is copied, cut and pasted with the focus in the page; one that i
   context,
 }) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write'])
-  await page.goto(await house.addSite('clipped', cardsPage, both))
+  await toStudio(page, await house.addSite('clipped', cardsPage, both))
   const frame = await stageOf(page)
   const point = await onScreen(page, 640, 600)
   await page.mouse.click(point.x, point.y)
@@ -84,7 +84,7 @@ test('an effect is copied, cut and pasted with the focus in the page; one that i
 })
 
 test('several are turned off, linked and removed at once, and one is renamed where it stands', async ({ page, house }) => {
-  await page.goto(await house.addSite('several', cardsPage, both))
+  await toStudio(page, await house.addSite('several', cardsPage, both))
   await stageOf(page)
   await list(page).hover()
   await list(page).getByRole('button', { name: 'Effect 1: Cards give way' }).click()
@@ -117,7 +117,7 @@ test('several are turned off, linked and removed at once, and one is renamed whe
 })
 
 test('a click on what no effect is on says what to do first', async ({ page, house }) => {
-  await page.goto(await house.addSite('plain', cardsPage, [{ ...tiltOnCards(), select: '.card:nth-child(2)', noun: 'this card' }]))
+  await toStudio(page, await house.addSite('plain', cardsPage, [{ ...tiltOnCards(), select: '.card:nth-child(2)', noun: 'this card' }]))
   const frame = await stageOf(page)
   await clickOnPage(page, frame, '.card:nth-child(3) h2')
   await said(page, 'To give this an effect, point first: press P, then click it.')
@@ -125,7 +125,7 @@ test('a click on what no effect is on says what to do first', async ({ page, hou
 
 test('the page keeps its size and place while one points, chooses and reads, and is zoomed about the pointer', async ({ page, house }) => {
   await page.setViewportSize({ width: 1280, height: 800 })
-  await page.goto(await house.addSite('steady-page', cardsPage, both))
+  await toStudio(page, await house.addSite('steady-page', cardsPage, both))
   const frame = await stageOf(page)
   const place = () => page.locator('iframe').boundingBox()
   const before = await place()
@@ -166,7 +166,7 @@ test('the page keeps its size and place while one points, chooses and reads, and
 })
 
 test('a command is found by its name and run from the list, by key alone', async ({ page, house }) => {
-  await page.goto(await house.addSite('commands', cardsPage, both))
+  await toStudio(page, await house.addSite('commands', cardsPage, both))
   await stageOf(page)
   await page.keyboard.press('?')
   const panel = page.getByRole('complementary', { name: 'Commands' })
@@ -187,7 +187,7 @@ test('a command is found by its name and run from the list, by key alone', async
 
 test('with a browser at 200 % everything is reached, and nothing lies over it', async ({ page, house }) => {
   await page.setViewportSize({ width: 640, height: 400 })
-  await page.goto(await house.addSite('large', cardsPage, both))
+  await toStudio(page, await house.addSite('large', cardsPage, both))
   await stageOf(page)
   const angle = page.getByRole('spinbutton', { name: 'The angle', exact: true })
   await angle.click()
@@ -204,7 +204,7 @@ test('with a browser at 200 % everything is reached, and nothing lies over it', 
 })
 
 test('a word in hand has a line of help, and a digit that is typed in a number is the number alone', async ({ page, house }) => {
-  await page.goto(await house.addSite('help', cardsPage, both))
+  await toStudio(page, await house.addSite('help', cardsPage, both))
   await stageOf(page)
   const angle = page.getByRole('spinbutton', { name: 'The angle', exact: true })
   await angle.focus()
@@ -224,7 +224,7 @@ test('a word in hand has a line of help, and a digit that is typed in a number i
 })
 
 test('rows stand under headings, are found by what is typed, and go back to what they were at first', async ({ page, house }) => {
-  await page.goto(await house.addSite('rows', cardsPage, [tiltOnCards({ liftPx: 24 })]))
+  await toStudio(page, await house.addSite('rows', cardsPage, [tiltOnCards({ liftPx: 24 })]))
   await stageOf(page)
   await page.getByRole('button', { name: 'More', exact: true }).click()
   const rows = page.getByRole('complementary', { name: 'More of effect 1' })
@@ -248,7 +248,7 @@ test('rows stand under headings, are found by what is typed, and go back to what
 test('a colour is picked on a plane and by key, from the custom properties of the page too', async ({ page, house }) => {
   const html = cardsPage.replace('<style>', '<style>:root { --gold: #d4a017; --size: 3px } ')
   const glow = { id: 'glow', kind: 'glow', name: 'Lit', select: '.card', noun: 'each card', settings: settingsOf('glow') }
-  await page.goto(await house.addSite('picker', html, [glow]))
+  await toStudio(page, await house.addSite('picker', html, [glow]))
   const frame = await stageOf(page)
   const swatch = page.getByRole('button', { name: /^The colour of the light: / })
   await swatch.click()
@@ -266,7 +266,7 @@ test('a colour is picked on a plane and by key, from the custom properties of th
 })
 
 test('a page on which no effect is has no caption of one, also when it has only just come', async ({ page, house }) => {
-  await page.goto(await house.addSite('turned', cardsPage, both))
+  await toStudio(page, await house.addSite('turned', cardsPage, both))
   await stageOf(page)
   await expect(page.getByRole('region', { name: 'Caption of effect 1' })).toBeVisible()
   await page.getByRole('button', { name: /^Page: / }).click()

@@ -34,7 +34,7 @@ test('a site begins with a starter, is named, copied, removed and brought back, 
   await expect(page.getByText('No site and no page is called that.')).toBeVisible()
 })
 
-test('a site begins from the demo, as it was at first', async ({ page, house }) => {
+test('a site begins from the demo, as it was at first', async ({ page, ownHouse: house }) => {
   await page.goto(house.address)
   await page.goto(house.address)
   await page.getByRole('button', { name: /^New site/ }).click()
@@ -46,8 +46,6 @@ test('a site begins from the demo, as it was at first', async ({ page, house }) 
   await effects.hover()
   await effects.getByRole('button', { name: /^Elsewhere on this site/ }).click()
   await expect(effects.getByRole('button', { name: /^Effect \d/ })).toHaveCount(24)
-  // The other tests know one site of this name.
-  await house.query('DELETE FROM sites WHERE id = ?', [new URL(page.url()).pathname.split('/')[2] ?? ''])
 })
 
 test('a site begins with a page of the designer’s own, and what cannot be read is refused in a sentence', async ({ page, house }) => {

@@ -17,7 +17,7 @@ test('shows in Chromium what its model says, is asleep at the end, and says noth
   const errors: string[] = []
   page.on('pageerror', ({ message }) => errors.push(message))
   const sequences = fc.sample(fc.tuple(options, fc.commands(commands, { maxCommands: 40, size: 'max' })), {
-    numRuns: isLong ? 200 : 60,
+    numRuns: isLong ? 200 : 40,
     seed: seedOr(71),
   })
   let looked = 0
@@ -51,6 +51,6 @@ test('shows in Chromium what its model says, is asleep at the end, and says noth
     expect(isAsleep, said(given)).toBe(true)
     looked += shown.length
   }
-  expect(looked).toBeGreaterThan(isLong ? 2000 : 600)
+  expect(looked).toBeGreaterThan(isLong ? 2000 : 400)
   expect(errors).toEqual([])
 })

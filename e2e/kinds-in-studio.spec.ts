@@ -6,7 +6,7 @@ import { effectOf, settingsOf } from './support/alone'
 import { countingHand, middleOf, openExport, openStarters } from './support/acts'
 import { eventually, expect, test } from './support/house'
 import { boxOf, styleOf } from './support/readings'
-import { cardsPage, moveOver, movePointer, stageOf } from './support/stage'
+import { toStudio, cardsPage, moveOver, movePointer, stageOf } from './support/stage'
 
 test('what the cursor says is another text for one of the elements', async ({ page, house }, info) => {
   const html =
@@ -59,7 +59,7 @@ test('two layers that stand apart are laid over each other, as a change that is 
   const wipe = effectOf('wipe', '.day', settingsOf('wipe', { follow: { kind: 'direct' } }), {
     roles: { back: { select: '.night', noun: 'the night' } },
   })
-  await page.goto(await house.addSite('apart', html, [wipe]))
+  await toStudio(page, await house.addSite('apart', html, [wipe]))
   await stageOf(page)
   await page.getByRole('button', { name: 'Show the change' }).click()
   await expect(page.getByLabel('What changes in the markup')).toContainText('+  <div class="stacked">')
@@ -83,7 +83,7 @@ test('two layers that stand apart are laid over each other, as a change that is 
 
 test('how much a panel grows is dragged at its edge on the page', async ({ page, house }) => {
   const html = `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Row</title><style>body { margin: 0 } .row { display: flex; width: 1000px; height: 300px } .panel { flex: 1; min-width: 0; background: #cdc }</style></head><body><div class="row">${'<section class="panel"><p>words</p></section>'.repeat(4)}</div></body></html>`
-  await page.goto(await house.addSite('factor', html, [effectOf('spread', '.panel', settingsOf('spread', { panels: 4, gapPx: 0 }))]))
+  await toStudio(page, await house.addSite('factor', html, [effectOf('spread', '.panel', settingsOf('spread', { panels: 4, gapPx: 0 }))]))
   const frame = await stageOf(page)
   const number = page.getByRole('spinbutton', { name: 'It grows to' })
   await number.focus()
@@ -125,7 +125,7 @@ test('a note that the page does not show is pointed at in the bare view', async 
   const html =
     '<!doctype html><html lang="en"><head><meta charset="utf-8"><title>A word</title><style>body { padding: 200px } .info { display: none }</style></head><body><p>A <a class="word" href="#w">word</a><span class="info">What it means.</span> in a line.</p></body></html>'
   const hand = countingHand(page)
-  await page.goto(await house.addSite('a-word', html))
+  await toStudio(page, await house.addSite('a-word', html))
   const frame = await stageOf(page)
   await hand.pointAt(frame, '.word')
   await hand.clickOn(/^Comes up, and goes on/)
@@ -163,7 +163,7 @@ test('no row of any kind is cut off, in a panel as narrow as it is from the star
   const all = kinds
     .filter(({ id }) => id !== 'free')
     .map(({ id }) => effectOf(id, '.card', settingsOf(id, { windowWidth: 'between' }), { isOff: true }) as { readonly id: string })
-  await page.goto(await house.addSite('whole-rows', cardsPage, all))
+  await toStudio(page, await house.addSite('whole-rows', cardsPage, all))
   await stageOf(page)
   await page.getByRole('button', { name: 'More', exact: true }).click()
   for (const [i, { id }] of all.entries()) {

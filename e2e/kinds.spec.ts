@@ -5,7 +5,7 @@ import { effectOf, exportAlone, openAlone, settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
 import { inTurn, isLong } from './support/long'
 import { styleOf, type Surface } from './support/readings'
-import { clickOnPage, movePointer, readLean, stageOf } from './support/stage'
+import { toStudio, clickOnPage, movePointer, readLean, stageOf } from './support/stage'
 
 const role = (select: string) => ({ select, noun: 'a layer' })
 
@@ -65,7 +65,7 @@ for (const where of ['studio', 'export'] as const) {
     let surface: Surface = page
     let move = (x: number, y: number) => page.mouse.move(x, y)
     if (where === 'studio') {
-      await page.goto(await house.addSite('kinds', html, effects))
+      await toStudio(page, await house.addSite('kinds', html, effects))
       const frame = await stageOf(page)
       surface = frame
       move = (x, y) => movePointer(page, x, y)
@@ -331,12 +331,12 @@ test('layers that are enlarged to fill their box show no edge, wherever the poin
   }
 })
 
-test(`${isLong ? 'every recipe' : 'a recipe of every kind'} plays on the chosen element when it is touched, and leaves the page as it was`, async ({
+test(`${isLong ? 'every recipe' : 'a recipe of every third kind'} plays on the chosen element when it is touched, and leaves the page as it was`, async ({
   page,
   house,
 }) => {
   test.setTimeout(900_000)
-  await page.goto(await house.addSite('touched', html))
+  await toStudio(page, await house.addSite('touched', html))
   const frame = await stageOf(page)
   // The declarations of a style attribute are the same in the end; its spelling may be the browser's own.
   const bodyNow = () =>
@@ -350,7 +350,8 @@ test(`${isLong ? 'every recipe' : 'a recipe of every kind'} plays on the chosen 
   await clickOnPage(page, frame, '.d', 0.9, 0.9)
   const recipes = page.getByRole('region', { name: 'Recipes' })
   await expect(recipes).toBeVisible()
-  const names = kinds.flatMap((kind, i) => inTurn(kind.recipes, i, 1).map(({ title }) => title))
+  const tried = isLong ? kinds : kinds.filter((_, i) => i % 3 === 0)
+  const names = tried.flatMap((kind, i) => inTurn(kind.recipes, i, 1).map(({ title }) => title))
   const touched = new Set<string>()
   const sheetNow = () => frame.evaluate(() => document.head.textContent ?? '')
   const heading = page.getByRole('heading', { name: 'Under the pointer' })

@@ -2,7 +2,7 @@
 import { compile } from '../src/core/compile/compile'
 import { computed, playReal, rigFrom, scriptOf, stylesheetOf } from './support/bare'
 import { eventually, expect, test } from './support/house'
-import { movePointer, stageOf } from './support/stage'
+import { toStudio, movePointer, stageOf } from './support/stage'
 
 const soon = { kind: 'timed', durationMs: 120, easing: 'linear', delayMs: 0 } as const
 const later = { ...soon, durationMs: 300 } as const
@@ -241,7 +241,8 @@ test('in the studio keys, wheel and fingers reach the page’s script as they do
     ['x', 'zoom'].map((channel) => ({ slot: { on: 'property', name: `--seen-${channel}`, unit: '', law: 'replace' }, factor: 1, channel })),
     { states: [{ area: 'area', looks: ['on', 'pressed', 'still'], to: 'self', css: {}, attributes: { 'aria-expanded': 'true' } }] },
   )
-  await page.goto(
+  await toStudio(
+    page,
     await house.addSite('look-keys', html, [{ id: 'a', kind: 'free', name: 'Keys', select: '.card', noun: 'each card', settings }]),
   )
   const frame = await stageOf(page)

@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs'
 import type { Frame, Page } from '@playwright/test'
 import { eventually, expect, test, type House } from './support/house'
-import { cardsPage, clickOnPage, countOfEffect, leanOf, movePointer, onScreen, stageOf, tiltOnCards } from './support/stage'
+import { toStudio, cardsPage, clickOnPage, countOfEffect, leanOf, movePointer, onScreen, stageOf, tiltOnCards } from './support/stage'
 
 const sourceOf = async (house: House, site: string) => {
   const [row] = await house.query('SELECT html FROM page_sources WHERE hash = (SELECT JSON_VALUE(document, ?) FROM sites WHERE id = ?)', [
@@ -45,7 +45,7 @@ test('starters, copies, wrappers and attributes are put into the source as clean
   page,
   house,
 }) => {
-  await page.goto(await house.addSite('build', pretty))
+  await toStudio(page, await house.addSite('build', pretty))
   await chooseRung(page, '.words', /div\.plot/)
   await page.getByRole('group', { name: 'What to do with it' }).getByRole('button', { name: 'Markup' }).click()
   await page.getByRole('button', { name: 'Card', exact: true }).click()
@@ -74,7 +74,7 @@ test('starters, copies, wrappers and attributes are put into the source as clean
 })
 
 test('a text is edited on the page by a double click, and an element is moved by pointing at its new place', async ({ page, house }) => {
-  await page.goto(await house.addSite('markup-words', pretty))
+  await toStudio(page, await house.addSite('markup-words', pretty))
   let stage = await stageOf(page)
   const box = await stage.locator('.words').evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
   const place = await onScreen(page, box.x + 20, box.y + 8)
@@ -106,7 +106,7 @@ test('the markup drawer edits the source in a proper editor, marks faults in pla
   page,
   house,
 }) => {
-  await page.goto(await house.addSite('drawer', pretty))
+  await toStudio(page, await house.addSite('drawer', pretty))
   await stageOf(page)
   await page.keyboard.press('m')
   const editor = page.getByRole('textbox', { name: 'HTML of the page' })
@@ -122,7 +122,7 @@ test('the markup drawer edits the source in a proper editor, marks faults in pla
 })
 
 test('the ladder is climbed by keys, and a typed selector says what it matches', async ({ page, house }) => {
-  await page.goto(await house.addSite('markup-keys', pretty))
+  await toStudio(page, await house.addSite('markup-keys', pretty))
   await stageOf(page)
   await page.keyboard.press('p')
   for (const key of ['ArrowDown', 'ArrowDown', 'ArrowRight']) {
@@ -157,7 +157,7 @@ test('a picture is replaced by one of the designer’s own, in one step of undo'
     '<p>Second words</p>',
     '<img class="view" src="gone.png" srcset="gone.png 2x" alt="" width="120" height="80">',
   )
-  await page.goto(await house.addSite('picture', html))
+  await toStudio(page, await house.addSite('picture', html))
   await chooseRung(page, '.view', /img\.view/)
   await page.getByRole('group', { name: 'What to do with it' }).getByRole('button', { name: 'Markup' }).click()
   await page
@@ -272,7 +272,7 @@ const roleRig = {
 }
 
 test('a role is filled by pointing, and the shell that it needs is shown as a change and put there in one act', async ({ page, house }) => {
-  await page.goto(await house.addSite('roles', pretty, [roleRig]))
+  await toStudio(page, await house.addSite('roles', pretty, [roleRig]))
   await stageOf(page)
   await page.getByRole('button', { name: /^Which elements are the tag \(needs a shell\): tag$/ }).click()
   await page.getByRole('menuitem', { name: 'point at something' }).click()
@@ -302,7 +302,7 @@ test('the page is visited as a finger, with reduced motion, without script, and 
       '.card { outline: 0 solid red } @media (hover: none) { .card { outline-width: 3px } } @media (prefers-reduced-motion: reduce) { .card { outline-width: 5px } }</style>',
     )
     .replace('</body>', '<noscript><p class="bare">no script</p></noscript></body>')
-  await page.goto(await house.addSite('visit', html, [tiltOnCards()]))
+  await toStudio(page, await house.addSite('visit', html, [tiltOnCards()]))
   let stage = await stageOf(page)
   const visit = async (name: RegExp) => {
     await page.getByRole('button', { name: /^Preview as/ }).click()

@@ -346,8 +346,8 @@ interface Visited extends Place {
   readonly names: readonly string[]
 }
 
-/** The numbers of the effects that are looked at on a form: all of them, or two, others on each form. */
-const looked = (form: Form) => new Set(inTurn([...judgedOn(form, true).keys()], forms.indexOf(form), 2))
+/** The numbers of the effects that are looked at on a form: all of them, or one, another on each form. */
+const looked = (form: Form) => new Set(inTurn([...judgedOn(form, true).keys()], forms.indexOf(form), 1))
 
 /** Compares all that is computed with what the core says, at nine places of each effect's area; and has the wash come. */
 async function judge(page: Page, form: Form, visited: Visited, grounds: readonly Ground[]): Promise<void> {
@@ -368,7 +368,7 @@ async function judge(page: Page, form: Form, visited: Visited, grounds: readonly
 }
 
 for (const [number, form] of forms.entries()) {
-  test(`on a page that ${form.that}, ${isLong ? 'every kind is' : 'all kinds play, and two of them are'} what the core says: exported, at nine places`, async ({
+  test(`on a page that ${form.that}, ${isLong ? 'every kind is' : 'all kinds play, and one of them is'} what the core says: exported, at nine places`, async ({
     page,
   }, info) => {
     await page.setViewportSize({ width: 1280, height: 720 })
@@ -383,6 +383,7 @@ for (const [number, form] of forms.entries()) {
     if (form.then) await page.evaluate(form.then)
     await judge(page, form, { surface: page, move: (x, y) => page.mouse.move(x, y), names: namesOn(all) }, grounds)
     // Those that leave nothing behind while the pointer is away do so by pixel.
+    if (!isLong && number % 3 !== 0) return
     const quiet = judgedOn(form, true).filter(({ kind }) => !['fold', 'grain-light', 'wipe'].includes(kind))
     await openAlone(page, html, [...effectsOf(quiet), washOn(form, true)], info.outputPath('quiet.html'))
     if (form.then) await page.evaluate(form.then)
@@ -395,7 +396,7 @@ for (const [number, form] of forms.entries()) {
 
   // The studio plays what is exported.
   if (!isLong && number % 6 !== 1) continue
-  test(`on a page that ${form.that}, ${isLong ? 'every kind is' : 'all kinds play, and two of them are'} what the core says: in the studio, at nine places`, async ({
+  test(`on a page that ${form.that}, ${isLong ? 'every kind is' : 'all kinds play, and one of them is'} what the core says: in the studio, at nine places`, async ({
     page,
     house,
   }) => {
@@ -413,7 +414,8 @@ for (const [number, form] of forms.entries()) {
   })
 }
 
-for (const form of forms)
+// Every form is tried above.
+for (const form of forms.filter((_, number) => isLong || number % 3 === 1))
   test(`on a page that ${form.that}, every kind is what the core says at moments in motion, and leaves nothing behind`, async ({ page }) => {
     await page.setViewportSize({ width: 1280, height: 720 })
     const html = pageOf(form)

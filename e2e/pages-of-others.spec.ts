@@ -8,6 +8,7 @@ import { effectsOf, namesOn } from './support/garden'
 import { expect, test } from './support/house'
 import { groundsOn, judgeAtRest, rigOf, type Ground, type Judged } from './support/judge'
 import { answerElsewhere, others, readOther } from './support/others'
+import { isLong } from './support/long'
 import { shareApart } from './support/pixels'
 import { movePointer, stageOf } from './support/stage'
 import type { Frame, Page } from '@playwright/test'
@@ -70,6 +71,8 @@ for (const other of others(settingsOf)) {
     expect(await shareApart(page, before, after)).toBeLessThan(5e-4)
   })
 
+  // The studio plays what is exported.
+  if (!isLong) continue
   test(`${other.name}: every kind is what the core says, in the studio`, async ({ page, house }) => {
     const html = readOther(other)
     await page.setViewportSize({ width: 1600, height: 1100 })

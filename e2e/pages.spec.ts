@@ -7,7 +7,7 @@ import { strFromU8, unzipSync, zipSync } from 'fflate'
 import { openStarter } from './support/acts'
 import { eventually, expect, test } from './support/house'
 import { builderMade, handWritten, utilityDressed, zipOf, filesOf } from './support/made-pages'
-import { cardsPage, countOfEffect, clickOnPage, leanOf, onScreen, stageOf, tiltOnCards } from './support/stage'
+import { toStudio, cardsPage, countOfEffect, clickOnPage, leanOf, onScreen, stageOf, tiltOnCards } from './support/stage'
 
 const drawerOf = (page: Page) => page.getByRole('complementary', { name: 'Pages' })
 
@@ -74,7 +74,7 @@ test('a page written by hand comes in as a ZIP with its sheets and pictures, and
   page,
   house,
 }) => {
-  await page.goto(await house.addSite('hand', cardsPage))
+  await toStudio(page, await house.addSite('hand', cardsPage))
   await stageOf(page)
   await openPages(page)
   await bringFiles(page, [{ name: 'boats.zip', text: zipOf(handWritten()) }])
@@ -98,7 +98,7 @@ test('a page of a builder comes in as files; what is hidden until a script is sh
   page,
   house,
 }) => {
-  await page.goto(await house.addSite('builder', cardsPage))
+  await toStudio(page, await house.addSite('builder', cardsPage))
   await stageOf(page)
   const drawer = await openPages(page)
   await bringFiles(
@@ -160,7 +160,7 @@ test('a page in utility classes comes in by pasting, is pointed at by its struct
   page,
   house,
 }) => {
-  await page.goto(await house.addSite('utility', cardsPage))
+  await toStudio(page, await house.addSite('utility', cardsPage))
   await stageOf(page)
   const drawer = await openPages(page)
   await drawer.getByRole('button', { name: 'Paste HTML and CSS …' }).click()
@@ -175,7 +175,7 @@ test('a page in utility classes comes in by pasting, is pointed at by its struct
 })
 
 test('pages are renamed, moved, copied, removed and brought back, and all of it is undone', async ({ page, house }) => {
-  await page.goto(await house.addSite('many', cardsPage))
+  await toStudio(page, await house.addSite('many', cardsPage))
   await stageOf(page)
   const drawer = await openPages(page)
   const names = async () =>
@@ -199,7 +199,7 @@ test('pages are renamed, moved, copied, removed and brought back, and all of it 
 })
 
 test('a newer version finds its elements again, and names what is lost with what it may have become', async ({ page, house }) => {
-  await page.goto(await house.addSite('newer', cardsPage, [tiltOnCards()]))
+  await toStudio(page, await house.addSite('newer', cardsPage, [tiltOnCards()]))
   await stageOf(page)
   const drawer = await openPages(page)
   await drawer.getByLabel('It is a newer version of the page that is open now').check()
@@ -239,7 +239,7 @@ for (const [what, name, make, words] of [
   ],
 ] as const) {
   test(`${what} is refused in a sentence, and nothing of it stays`, async ({ page, house }) => {
-    await page.goto(await house.addSite('refused', cardsPage))
+    await toStudio(page, await house.addSite('refused', cardsPage))
     await stageOf(page)
     const drawer = await openPages(page)
     const kept = () => house.query('SELECT (SELECT COUNT(*) FROM assets) AS assets, (SELECT COUNT(*) FROM page_sources) AS sources')
@@ -254,7 +254,7 @@ test('odd pages are taken as far as is sensible: broken markup, another encoding
   page,
   house,
 }) => {
-  await page.goto(await house.addSite('odd', cardsPage))
+  await toStudio(page, await house.addSite('odd', cardsPage))
   await stageOf(page)
   const drawer = await openPages(page)
   const latin = Buffer.from(
@@ -304,7 +304,7 @@ test('odd pages are taken as far as is sensible: broken markup, another encoding
 })
 
 test('a page is dropped with a picture that holds a script: the picture is seen, and the script runs nowhere', async ({ page, house }) => {
-  await page.goto(await house.addSite('dropped', cardsPage))
+  await toStudio(page, await house.addSite('dropped', cardsPage))
   await stageOf(page)
   await openPages(page)
   await page.evaluate(() => {
@@ -338,7 +338,8 @@ test('a page is dropped with a picture that holds a script: the picture is seen,
 })
 
 test('a stylesheet elsewhere is named with what it leaves bare, and a file given for it is used', async ({ page, house }) => {
-  await page.goto(
+  await toStudio(
+    page,
     await house.addSite('given', '<title>Given</title><link rel="stylesheet" href="https://example.org/far.css"><p class="p">x'),
   )
   await stageOf(page)
@@ -383,7 +384,7 @@ test('the snippet saves a page as it is rendered, with its styles and pictures i
 })
 
 test('a page begins blank or with a starter, and the site is renamed where one works on it', async ({ page, house }) => {
-  await page.goto(await house.addSite('fresh', cardsPage))
+  await toStudio(page, await house.addSite('fresh', cardsPage))
   await stageOf(page)
   await page.getByRole('button', { name: /^Page: / }).click()
   await page.getByRole('menuitem', { name: 'New blank page' }).click()

@@ -2,6 +2,7 @@
 import type { Page } from '@playwright/test'
 import { effectOf, openAlone, settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
+import { throughTransitions } from './support/recorder'
 import { colourAt } from './support/pixels'
 
 /** Two layers in one place, not of one size. */
@@ -58,25 +59,11 @@ for (const width of [1280, 390])
 
 test('it opens and closes in its times, from where the pointer comes in to where it left', async ({ page }, info) => {
   await page.setViewportSize({ width: 1000, height: 600 })
-  const settings = settingsOf('porthole', { comeMs: 500, goMs: 700 })
+  const settings = settingsOf('porthole', { comeMs: 8000, goMs: 700 })
   await openAlone(page, html, [effectOf('porthole', '.day', settings, { roles })], info.outputPath('page.html'))
-  const noted = page.evaluate(
-    () =>
-      new Promise<number[][]>((resolve) => {
-        const seen: number[][] = []
-        const started = performance.now()
-        const element = document.querySelector('.night') as Element
-        const look = (now: number) => {
-          const numbers = (getComputedStyle(element).clipPath.match(/-?[\d.]+/g) ?? []).map(Number)
-          if (numbers.length > 0) seen.push(numbers)
-          if (now - started < 1100) requestAnimationFrame(look)
-          else resolve(seen)
-        }
-        requestAnimationFrame(look)
-      }),
-  )
   await page.mouse.move(600, 300)
-  const seen = await noted
+  const read = () => (getComputedStyle(document.querySelector('.night') as Element).clipPath.match(/-?[\d.]+/g) ?? []).map(Number)
+  const seen = (await throughTransitions(page, read, undefined)).filter((numbers) => numbers.length > 0)
   const radii = seen.map(([radius = 0]) => radius)
   expect(radii).toEqual([...radii].sort((a, b) => a - b))
   expect(radii.filter((radius) => radius > 5 && radius < 115).length).toBeGreaterThan(3)

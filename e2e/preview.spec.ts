@@ -3,13 +3,13 @@ import { request } from 'node:http'
 import type { Page } from '@playwright/test'
 import { zipOf, handWritten } from './support/made-pages'
 import { eventually, expect, test } from './support/house'
-import { cardsPage, leanOf, stageOf, tiltOnCards } from './support/stage'
+import { toStudio, cardsPage, leanOf, stageOf, tiltOnCards } from './support/stage'
 
 const previewsOf = async (page: Page, address: string) =>
   (await (await page.request.get(`${address}/api/preview`)).json()) as { here: string; lan: string[] }
 
 test('the preview plays the page as exported, without the studio, at an address of its own', async ({ page, house, context }) => {
-  await page.goto(await house.addSite('previewed', cardsPage, [tiltOnCards({ acrossDeg: 11 })]))
+  await toStudio(page, await house.addSite('previewed', cardsPage, [tiltOnCards({ acrossDeg: 11 })]))
   await stageOf(page)
   await page.getByRole('button', { name: /^Preview as/ }).click()
   const opened = context.waitForEvent('page')
@@ -74,7 +74,7 @@ test('the address answers reading alone, by its token, and never from the studio
 })
 
 test('on a phone it is told how, and what that opens', async ({ page, house }) => {
-  await page.goto(await house.addSite('phone', cardsPage))
+  await toStudio(page, await house.addSite('phone', cardsPage))
   await stageOf(page)
   await page.getByRole('button', { name: /^Preview as/ }).click()
   await page.getByRole('menuitem', { name: 'On a phone …' }).click()
@@ -96,7 +96,7 @@ test('the page is seen as on paper, and with colours forced', async ({ page, hou
     '</style>',
     '@media print { .card { background: #eeeeee } } @media screen { .card { border-color: #00ff00 } } @media (forced-colors: active) { h2 { letter-spacing: 3px } }</style>',
   )
-  await page.goto(await house.addSite('paper', html, [tiltOnCards()]))
+  await toStudio(page, await house.addSite('paper', html, [tiltOnCards()]))
   const frame = await stageOf(page)
   const looks = () =>
     frame.evaluate(() => {

@@ -2,6 +2,7 @@
 import type { Page } from '@playwright/test'
 import { effectOf, openAlone, settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
+import { throughTransitions } from './support/recorder'
 
 const words = 'Sown in March, pricked out in pairs, planted where the evening is longest; it opens at eight and is over by two.'
 const html = (css = '', count = 5) => `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Borders</title><style>
@@ -31,27 +32,21 @@ const expected = (open: number, grows = 2.4) =>
   Array.from({ length: 5 }, (_, i) => Math.round((40 + ((i === open ? grows : 1) * (1000 - 4 * 6 - 5 * 40)) / (4 + grows)) * 10) / 10)
 
 test('the panel that is met grows by its factor, the others give way, and text keeps its lines all the while', async ({ page }, info) => {
-  await openAlone(page, html(), [spread({ comeMs: 400, goMs: 400 })], info.outputPath('page.html'))
+  await openAlone(page, html(), [spread({ comeMs: 8000, goMs: 8000 })], info.outputPath('page.html'))
   expect(await page.locator('script').count()).toBe(0)
   const at = (await wordsOf(page, 3)).height
   expect(new Set(await widthsOf(page)).size).toBe(1)
   for (const open of [3, 0]) {
     await page.locator('.panel').nth(open).hover()
-    const seen = await page.evaluate(
-      (i) =>
-        new Promise<number[][]>((resolve) => {
-          const noted: number[][] = []
-          const started = performance.now()
-          const look = (now: number) => {
-            const element = document.querySelectorAll('.words')[i] as HTMLElement
-            noted.push([element.offsetWidth, element.offsetHeight, (element.closest('.panel') as HTMLElement).offsetWidth])
-            if (now - started < 450) requestAnimationFrame(look)
-            else resolve(noted)
-          }
-          requestAnimationFrame(look)
-        }),
+    const seen = await throughTransitions(
+      page,
+      (i) => {
+        const element = document.querySelectorAll('.words')[i] as HTMLElement
+        return [element.offsetWidth, element.offsetHeight, (element.closest('.panel') as HTMLElement).offsetWidth] as const
+      },
       open,
     )
+    await eventually(() => widthsOf(page)).toEqual(expected(open))
     // Its size is one on the whole way, which the panel goes step by step.
     expect(new Set(seen.map(([width, height]) => `${width} ${height}`)).size).toBe(1)
     expect(new Set(seen.map(([, , panel]) => panel)).size).toBeGreaterThan(3)

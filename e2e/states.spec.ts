@@ -3,6 +3,7 @@ import type { Page } from '@playwright/test'
 import { effectOf, openAlone, settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
 import { styleOf } from './support/readings'
+import { record } from './support/recorder'
 
 const page = (css: string, body: string) =>
   `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>States</title><style>* { box-sizing: border-box } body { margin: 0; font: 16px/1.4 sans-serif } ${css}</style></head><body>${body}</body></html>`
@@ -65,22 +66,21 @@ test.describe('a hover look', () => {
       info.outputPath('page.html'),
     )
     await alone.locator('.key').first().hover()
-    const most = await alone.evaluate(async () => {
+    // The browser's own transition, gone through at moments of its own.
+    const scales = await alone.evaluate(() => {
       const key = document.querySelector('.key') as HTMLElement
-      let greatest = 0
-      await new Promise<void>((resolve) => {
-        const began = performance.now()
-        const see = () => {
-          greatest = Math.max(greatest, Number(getComputedStyle(key).scale))
-          if (performance.now() - began < 600) requestAnimationFrame(see)
-          else resolve()
-        }
-        see()
+      const transition = key.getAnimations().find((each) => each instanceof CSSTransition && each.transitionProperty === 'scale')
+      if (!transition) return []
+      transition.pause()
+      const seen = Array.from({ length: 101 }, (_, i) => {
+        transition.currentTime = 4 * i
+        return Number(getComputedStyle(key).scale)
       })
-      return greatest
+      transition.finish()
+      return seen
     })
-    expect(most).toBeGreaterThan(1.62)
-    expect(most).toBeLessThan(1.66)
+    expect(Math.max(...scales)).toBeGreaterThan(1.64)
+    expect(Math.max(...scales)).toBeLessThan(1.66)
     await eventually(() => styleOf(alone, '.key', 'scale')).toBe('1.5')
   })
 
@@ -257,26 +257,22 @@ test.describe('a note', () => {
   test('comes up over what it is about, can be moved onto, waits, and goes on the same way', async ({ page: alone }, info) => {
     await openAlone(alone, html, [note({ waitMs: 200, comeMs: 100, goMs: 400 })], info.outputPath('page.html'))
     await eventually(() => isOpen(alone)).toBe(false)
-    const ways = (ms: number) =>
-      alone.evaluate(
-        (long) =>
-          new Promise<number[]>((resolve) => {
-            const seen: number[] = []
-            const began = performance.now()
-            const element = document.querySelector('.note') as HTMLElement
-            const look = () => {
-              const { display, translate } = getComputedStyle(element)
-              if (display !== 'none') seen.push(Number(translate.split(' ')[1]?.replace('px', '') ?? 0))
-              if (performance.now() - began < long) requestAnimationFrame(look)
-              else resolve(seen)
-            }
-            look()
-          }),
-        ms,
+    const onTheWay = () =>
+      record(
+        alone,
+        () => {
+          const { display, translate } = getComputedStyle(document.querySelector('.note') as HTMLElement)
+          return display === 'none' ? undefined : Number(translate.split(' ')[1]?.replace('px', '') ?? 0)
+        },
+        undefined,
       )
-    const coming = ways(300)
+    const ways = async ({ end }: Awaited<ReturnType<typeof onTheWay>>) =>
+      (await end()).flatMap(({ value }) => (value === undefined ? [] : [value]))
+    const coming = await onTheWay()
     await toMiddle(alone, '.term')
-    const came = await coming
+    await eventually(() => styleOf(alone, '.note', 'opacity')).toBe('1')
+    await eventually(() => styleOf(alone, '.note', 'translate')).toMatch(/^(0px|none)/)
+    const came = await ways(coming)
     // From below to its place, and never beyond.
     expect(came[0]).toBeGreaterThan(0)
     expect(Math.min(...came)).toBeGreaterThanOrEqual(0)
@@ -288,22 +284,21 @@ test.describe('a note', () => {
     await toMiddle(alone, '.note')
     await alone.waitForTimeout(400)
     expect(await isOpen(alone)).toBe(true)
-    const going = ways(900)
+    const going = await onTheWay()
     await alone.mouse.move(10, 600)
-    const went = await going
+    await eventually(() => isOpen(alone)).toBe(false)
+    const went = await ways(going)
     expect(Math.max(...went)).toBe(0)
     expect(Math.min(...went)).toBeLessThan(-3)
-    await eventually(() => isOpen(alone)).toBe(false)
     // Coming back while it goes calls that off, from where it is.
     await toMiddle(alone, '.term')
     await eventually(() => styleOf(alone, '.note', 'opacity')).toBe('1')
     await alone.mouse.move(10, 600)
     await eventually(async () => Number(await styleOf(alone, '.note', 'opacity')) < 0.9).toBe(true)
-    const again = ways(400)
+    const again = await onTheWay()
     await toMiddle(alone, '.term')
-    const back = await again
-    expect(Math.max(...back)).toBeLessThanOrEqual(0)
     await eventually(() => styleOf(alone, '.note', 'opacity')).toBe('1')
+    expect(Math.max(...(await ways(again)))).toBeLessThanOrEqual(0)
   })
 
   test('opens on focus and is read there, is closed by Escape with the focus where it is, and one of them is open at a time', async ({
@@ -467,48 +462,44 @@ test.describe('rows', () => {
     return box
   }
   /** Where the face of a row is in the first frame in which it is seen, and in the one in which it has gone farthest. */
-  const watch = (alone: Page, index: number, ms: number) =>
-    alone.evaluate(
-      ([which, long]) =>
-        new Promise<number[]>((resolve) => {
-          const face = document.querySelectorAll('.on')[which ?? 0] as HTMLElement
-          const seen: number[] = []
-          const began = performance.now()
-          const look = () => {
-            const { transform, visibility } = getComputedStyle(face)
-            if (visibility === 'visible') seen.push(new DOMMatrix(transform).m42 / face.offsetHeight)
-            if (performance.now() - began < (long ?? 0)) requestAnimationFrame(look)
-            else resolve(seen)
-          }
-          look()
-        }),
-      [index, ms],
+  const watch = async (alone: Page, index: number) => {
+    const { end } = await record(
+      alone,
+      (which) => {
+        const face = document.querySelectorAll('.on')[which] as HTMLElement
+        const { transform, visibility } = getComputedStyle(face)
+        return visibility === 'visible' ? new DOMMatrix(transform).m42 / face.offsetHeight : undefined
+      },
+      index,
     )
+    return async () => (await end()).flatMap(({ value }) => (value === undefined ? [] : [value]))
+  }
 
   test('roll in from the side of entry, push the other face out, and roll out by the side of leaving', async ({ page: alone }, info) => {
     await openAlone(alone, html(), [rows()], info.outputPath('page.html'))
     await eventually(() => rolls(alone)).toEqual(Array(10).fill('out'))
     const { x, y, height } = await boxOf(alone, 4)
     await alone.mouse.move(x + 100, y - 200)
-    const coming = watch(alone, 4, 500)
+    const coming = await watch(alone, 4)
     await alone.mouse.move(x + 100, y + 5)
-    const came = await coming
+    await eventually(async () => (await rolls(alone))[4]).toBe(0)
+    const came = await coming()
     expect(came[0]).toBeLessThan(0)
     expect(Math.max(...came)).toBeLessThanOrEqual(0)
-    await eventually(async () => (await rolls(alone))[4]).toBe(0)
     // The face that was there has gone a whole height down.
     expect(await styleOf(alone, '.off', 'visibility', 4)).toBe('hidden')
-    const going = watch(alone, 4, 500)
+    const going = await watch(alone, 4)
     await alone.mouse.move(x + 100, y + height + 5)
-    const went = await going
+    await eventually(async () => (await rolls(alone))[4]).toBe('out')
+    const went = await going()
     expect(Math.min(...went)).toBeGreaterThanOrEqual(0)
     expect(Math.max(...went)).toBeGreaterThan(0.3)
-    await eventually(async () => (await rolls(alone))[4]).toBe('out')
     // From below it comes from below.
     await alone.mouse.move(x + 100, y + 3 * height)
-    const up = watch(alone, 4, 400)
+    const up = await watch(alone, 4)
     await alone.mouse.move(x + 100, y + height - 3)
-    expect((await up)[0]).toBeGreaterThan(0)
+    await eventually(async () => (await rolls(alone))[4]).toBe(0)
+    expect((await up())[0]).toBeGreaterThan(0)
     // Their heights are the page's.
     expect((await boxOf(alone, 2)).height).toBeGreaterThan((await boxOf(alone, 1)).height + 20)
   })

@@ -1,7 +1,7 @@
 // The studio, walked through as a designer would: point, choose, tune with the stand-in pointer, undo, save, come back.
 import type { Frame, Page } from '@playwright/test'
 import { eventually, expect, test } from './support/house'
-import { clickOnPage, cardBox, cardsPage, leanOf, movePointer, onScreen, stageOf, tiltOnCards } from './support/stage'
+import { toStudio, clickOnPage, cardBox, cardsPage, leanOf, movePointer, onScreen, stageOf, tiltOnCards } from './support/stage'
 
 const card = cardBox(1)
 
@@ -25,7 +25,7 @@ test('pointing shows the ladder with how many each choice matches, and a touched
   page,
   house,
 }) => {
-  await page.goto(await house.addSite('pointing', cardsPage))
+  await toStudio(page, await house.addSite('pointing', cardsPage))
   const frame = await stageOf(page)
   const before = await styleOf(frame, 1)
   await pointAt(page, 0.8, 0.3)
@@ -49,7 +49,7 @@ test('recipes are found by what people call such an effect elsewhere; Escape emp
   page,
   house,
 }) => {
-  await page.goto(await house.addSite('found', cardsPage))
+  await toStudio(page, await house.addSite('found', cardsPage))
   const frame = await stageOf(page)
   await page.keyboard.press('p')
   await clickOnPage(page, frame, '.card')
@@ -67,7 +67,7 @@ test('the stand-in pointer stays on the card when the hand goes to the controls,
   page,
   house,
 }) => {
-  await page.goto(await house.addSite('stand-in', cardsPage))
+  await toStudio(page, await house.addSite('stand-in', cardsPage))
   const frame = await stageOf(page)
   await pointAt(page, 0.5, 0.5)
   await page.getByRole('button', { name: /^Give way/ }).click()
@@ -108,7 +108,7 @@ test('the stand-in pointer stays on the card when the hand goes to the controls,
 })
 
 test('arrow keys step a number, coarse with Shift and fine with Alt, also from inside the page', async ({ page, house }) => {
-  await page.goto(await house.addSite('keys', cardsPage, [tiltOnCards()]))
+  await toStudio(page, await house.addSite('keys', cardsPage, [tiltOnCards()]))
   await stageOf(page)
   await angle(page).focus()
   await page.keyboard.press('ArrowRight')
@@ -124,7 +124,7 @@ test('arrow keys step a number, coarse with Shift and fine with Alt, also from i
 })
 
 test('the drawing tells the answer to a flick, and the sentence keeps it when the time is changed', async ({ page, house }) => {
-  await page.goto(await house.addSite('flick', cardsPage, [tiltOnCards()]))
+  await toStudio(page, await house.addSite('flick', cardsPage, [tiltOnCards()]))
   await stageOf(page)
   await expect(
     page.getByRole('img', {
@@ -142,7 +142,7 @@ test('the drawing tells the answer to a flick, and the sentence keeps it when th
 })
 
 test('the away pin is dragged on the page, and the card waits leaning to it', async ({ page, house }) => {
-  await page.goto(await house.addSite('pin', cardsPage, [tiltOnCards()]))
+  await toStudio(page, await house.addSite('pin', cardsPage, [tiltOnCards()]))
   const frame = await stageOf(page)
   const first = cardBox(0)
   const from = await onScreen(page, first.x + first.width / 2, first.y + first.height / 2)
@@ -169,6 +169,9 @@ test('everything is there after a reload of the browser, and after a stop and st
   await expect(page.getByRole('status').getByText('· saved')).toBeVisible()
   await page.reload()
   await expect(angle(page)).toHaveAttribute('aria-valuetext', '23°')
+  // What is still being loaded as the server stops is lost with it, and made anew for whoever asks next (scripts.test.ts).
+  await eventually(() => page.workers().length).toBe(2)
+  for (const worker of page.workers()) await worker.evaluate(() => 0)
   await house.restartAll()
   await page.goto(url)
   await expect(angle(page)).toHaveAttribute('aria-valuetext', '23°')
@@ -181,7 +184,7 @@ test('everything is there after a reload of the browser, and after a stop and st
 })
 
 test('a path of the stand-in pointer moves the card until the real pointer comes', async ({ page, house }) => {
-  await page.goto(await house.addSite('walk', cardsPage, [tiltOnCards()]))
+  await toStudio(page, await house.addSite('walk', cardsPage, [tiltOnCards()]))
   const frame = await stageOf(page)
   await page.keyboard.press('w')
   const seen = new Set<number>()
@@ -199,7 +202,7 @@ test('a path of the stand-in pointer moves the card until the real pointer comes
 })
 
 test('what the page scrolls into view, as a link to a place in it does, moves the page and never its frame', async ({ page, house }) => {
-  await page.goto(await house.addSite('scrolling', `${cardsPage}<p id="end" style="margin-top: 1800px">The end.</p>`))
+  await toStudio(page, await house.addSite('scrolling', `${cardsPage}<p id="end" style="margin-top: 1800px">The end.</p>`))
   const frame = await stageOf(page)
   const top = () => page.locator('iframe').evaluate((element) => Math.round(element.getBoundingClientRect().top))
   const before = await top()

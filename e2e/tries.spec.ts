@@ -3,7 +3,8 @@ import { strToU8, unzipSync, zipSync } from 'fflate'
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import { eventually, expect, test } from './support/house'
-import { cardsPage, clickOnPage, leanOf, movePointer, stageOf, tiltOnCards } from './support/stage'
+import { isLong } from './support/long'
+import { toStudio, cardsPage, clickOnPage, leanOf, movePointer, stageOf, tiltOnCards } from './support/stage'
 
 const number = (page: Page, name: string) => page.getByRole('spinbutton', { name, exact: true })
 
@@ -11,7 +12,7 @@ test('the stand-in pointer goes through the thread again where it is dragged alo
   page,
   house,
 }) => {
-  await page.goto(await house.addSite('thread', cardsPage, [tiltOnCards()]))
+  await toStudio(page, await house.addSite('thread', cardsPage, [tiltOnCards()]))
   const frame = await stageOf(page)
   const lean = () => leanOf(frame, '.card', 0).then(({ rotateY }) => rotateY)
   await movePointer(page, 80, 180, 2)
@@ -65,9 +66,9 @@ test('the stand-in pointer goes through the thread again where it is dragged alo
   await expect(thread).toHaveAttribute('aria-valuetext', /0\.\d s ago/)
 })
 
-for (const name of ['a flick', 'a scroll under it', 'leaving the window']) {
+for (const name of isLong ? ['a flick', 'a scroll under it', 'leaving the window'] : ['a scroll under it']) {
   test(`a built-in run says what it is for, moves the cards and leaves nothing behind: ${name}`, async ({ page, house }) => {
-    await page.goto(await house.addSite('runs', cardsPage, [tiltOnCards()]))
+    await toStudio(page, await house.addSite('runs', cardsPage, [tiltOnCards()]))
     const frame = await stageOf(page)
     const leans = async () =>
       Math.max(
@@ -102,7 +103,7 @@ for (const name of ['a flick', 'a scroll under it', 'leaving the window']) {
 }
 
 test('tries are kept, tried on, gone back to, and two of them compared under one trace', async ({ page, house }) => {
-  await page.goto(await house.addSite('tries', cardsPage, [tiltOnCards()]))
+  await toStudio(page, await house.addSite('tries', cardsPage, [tiltOnCards()]))
   const frame = await stageOf(page)
   await page.keyboard.press('Shift+Y')
   const tries = page.getByRole('region', { name: 'Tries of this effect' })
@@ -149,7 +150,8 @@ test('tries are kept, tried on, gone back to, and two of them compared under one
 })
 
 test('an effect is saved with its markup as a preset, and used on another site with other content', async ({ page, ownHouse: house }) => {
-  await page.goto(
+  await toStudio(
+    page,
     await house.addSite('preset-from', cardsPage.replace('</style>', '.card h2 { color: rgb(120, 30, 90) }</style>'), [
       tiltOnCards({ acrossDeg: 21 }),
     ]),
@@ -161,7 +163,8 @@ test('an effect is saved with its markup as a preset, and used on another site w
   await page.getByRole('button', { name: 'Save as a preset' }).click()
   await expect(page.getByText('Slanted card is kept as a preset', { exact: false })).toBeVisible()
 
-  await page.goto(
+  await toStudio(
+    page,
     await house.addSite(
       'preset-to',
       '<!doctype html>\n<html lang="en"><head><title>Other</title></head>\n<body>\n  <main style="padding: 40px">\n    <p class="intro">An introduction of some length.</p>\n  </main>\n</body></html>',
@@ -207,7 +210,7 @@ test('a preset brings the pictures of its markup to another site, where they are
   const html =
     '<!doctype html>\n<html lang="en"><head><meta charset="utf-8"><title>Seeds</title><style>body { margin: 40px } .packet { width: 220px } .packet div { padding: 20px; background: #dde }</style></head>\n<body>\n  <article class="packet">\n    <div><img src="img/seed.svg" alt="A seed" width="60" height="40"></div>\n    <div><button>Sow it</button></div>\n  </article>\n</body></html>'
   const zip = Buffer.from(zipSync({ 'seeds/index.html': strToU8(html), 'seeds/img/seed.svg': strToU8(picture) }))
-  await page.goto(await house.addSite('seeds', cardsPage))
+  await toStudio(page, await house.addSite('seeds', cardsPage))
   await stageOf(page)
   await page.keyboard.press('g')
   await page.getByLabel('Files of a page').setInputFiles({ name: 'seeds.zip', mimeType: 'application/zip', buffer: zip })
@@ -220,7 +223,8 @@ test('a preset brings the pictures of its markup to another site, where they are
   await page.getByRole('button', { name: 'Save as a preset' }).click()
   await expect(page.getByText('Turned over is kept as a preset', { exact: false })).toBeVisible()
 
-  await page.goto(
+  await toStudio(
+    page,
     await house.addSite(
       'garden-shop',
       '<!doctype html>\n<html lang="en"><head><title>Shop</title></head>\n<body>\n  <p class="intro">What we have this week.</p>\n</body></html>',

@@ -1,31 +1,32 @@
 // What goes wrong: nonsense, lost selectors, pages that are gone, a dead database, a hostile page, requests that are none.
 import { createServer } from 'node:http'
 import { eventually, expect, test } from './support/house'
-import { cardsPage, clickOnPage, leanOf, movePointer, stageOf, tiltOnCards } from './support/stage'
+import { toStudio, cardsPage, clickOnPage, leanOf, movePointer, stageOf, tiltOnCards } from './support/stage'
 import { hostileDeeds, hostilePage } from './support/hostile'
 
-for (const [typed, sentence] of [
-  ['forty', 'The angle is a number or a sum, from 0° to 45°. It stays at 9°.'],
-  ['1e9', 'The angle goes from 0° to 45°. It stays at 9°.'],
-  ['', 'The angle is a number or a sum, from 0° to 45°. It stays at 9°.'],
-  ['12 px', 'The angle is given in deg: 0° to 45°. It stays at 9°.'],
-  ['-3', 'The angle goes from 0° to 45°. It stays at 9°.'],
-] as const) {
-  test(`"${typed}" for an angle is refused in place, and the old value stays`, async ({ page, house }) => {
-    await page.goto(await house.addSite('nonsense', cardsPage, [tiltOnCards()]))
-    await stageOf(page)
-    const angle = page.getByRole('spinbutton', { name: 'The angle', exact: true })
+test('nonsense for an angle is refused in place, and the old value stays', async ({ page, house }) => {
+  await toStudio(page, await house.addSite('nonsense', cardsPage, [tiltOnCards()]))
+  await stageOf(page)
+  const angle = page.getByRole('spinbutton', { name: 'The angle', exact: true })
+  for (const [typed, sentence] of [
+    ['forty', 'The angle is a number or a sum, from 0° to 45°. It stays at 9°.'],
+    ['1e9', 'The angle goes from 0° to 45°. It stays at 9°.'],
+    ['', 'The angle is a number or a sum, from 0° to 45°. It stays at 9°.'],
+    ['12 px', 'The angle is given in deg: 0° to 45°. It stays at 9°.'],
+    ['-3', 'The angle goes from 0° to 45°. It stays at 9°.'],
+  ] as const) {
     await angle.focus()
     await page.keyboard.press('Enter')
     await page.getByRole('textbox', { name: 'The angle' }).fill(typed)
     await page.keyboard.press('Enter')
     await expect(page.getByRole('alert').filter({ hasText: sentence })).toBeVisible()
     await expect(angle).toHaveAttribute('aria-valuetext', '9°')
-  })
-}
+    await page.keyboard.press('Escape')
+  }
+})
 
 test('a selector that matches nothing says so, and one that is none is refused', async ({ page, house }) => {
-  await page.goto(await house.addSite('selector', cardsPage, [tiltOnCards()]))
+  await toStudio(page, await house.addSite('selector', cardsPage, [tiltOnCards()]))
   await stageOf(page)
   await page.getByRole('button', { name: 'More' }).click()
   const field = page.getByRole('textbox', { name: 'Selector' })

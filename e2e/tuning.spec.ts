@@ -2,7 +2,19 @@
 import type { Page } from '@playwright/test'
 import { eventually, expect, test } from './support/house'
 import { styleOf } from './support/readings'
-import { cardBox, cardsPage, dragGrip, dragOnPage, leanOf, movePointer, onScreen, stageOf, standsStill, tiltOnCards } from './support/stage'
+import {
+  toStudio,
+  cardBox,
+  cardsPage,
+  dragGrip,
+  dragOnPage,
+  leanOf,
+  movePointer,
+  onScreen,
+  stageOf,
+  standsStill,
+  tiltOnCards,
+} from './support/stage'
 import { tuningEffects, tuningPage } from './support/tuning-page'
 
 const number = (page: Page, name: string) => page.getByRole('spinbutton', { name, exact: true })
@@ -19,7 +31,7 @@ test('the ring, its soft edge, insets and a direction are dragged on the page, o
   page,
   house,
 }) => {
-  await page.goto(await house.addSite('handles', tuningPage, tuningEffects))
+  await toStudio(page, await house.addSite('handles', tuningPage, tuningEffects))
   const frame = await stageOf(page)
   await restAt(page, 300, 300)
   const light = () => styleOf(frame, '.lit', 'background-image')
@@ -51,7 +63,7 @@ test('a vanishing point has one grip for both numbers, zones are cut finer, and 
   page,
   house,
 }) => {
-  await page.goto(await house.addSite('handles-2', tuningPage, tuningEffects))
+  await toStudio(page, await house.addSite('handles-2', tuningPage, tuningEffects))
   const frame = await stageOf(page)
   await page.getByRole('button', { name: 'Effect 2: Two sheets' }).click()
   await restAt(page, 940, 300)
@@ -81,7 +93,7 @@ test('a vanishing point has one grip for both numbers, zones are cut finer, and 
 })
 
 test('a curve has its stops dragged, added, removed and shaped, and a gradient too', async ({ page, house }) => {
-  await page.goto(await house.addSite('curves', tuningPage, tuningEffects))
+  await toStudio(page, await house.addSite('curves', tuningPage, tuningEffects))
   const frame = await stageOf(page)
   await page.getByRole('button', { name: /^Wash over the wall/ }).click()
   const first = page.getByRole('slider', { name: 'Stop 1' })
@@ -129,7 +141,7 @@ test('a curve has its stops dragged, added, removed and shaped, and a gradient t
 })
 
 test('a feel is chosen among five dots that follow the pointer, each in its own way', async ({ page, house }) => {
-  await page.goto(await house.addSite('dots', cardsPage, [tiltOnCards()]))
+  await toStudio(page, await house.addSite('dots', cardsPage, [tiltOnCards()]))
   const frame = await stageOf(page)
   await page.getByRole('button', { name: 'How it follows: softly' }).click()
   const lanes = page.getByRole('group', { name: 'Five feels' })
@@ -181,7 +193,8 @@ test('a number is bound to another and to a named value, which is changed once f
   page,
   house,
 }) => {
-  await page.goto(
+  await toStudio(
+    page,
     await house.addSite('bindings', cardsPage, [
       tiltOnCards({ linked: false, acrossDeg: 12, upDownDeg: 5 }),
       { ...tiltOnCards({ acrossDeg: 3 }), id: 'second', name: 'Second', select: '.card:nth-child(2)' },
@@ -229,7 +242,7 @@ test('the page behaves under the stand-in pointer as under a pointer, and looks 
     '</style>',
     '.card:hover { background: rgb(10, 200, 30) } .card:active { background: rgb(200, 10, 30) }</style>',
   )
-  await page.goto(await house.addSite('hover', html, [tiltOnCards()]))
+  await toStudio(page, await house.addSite('hover', html, [tiltOnCards()]))
   const frame = await stageOf(page)
   const ground = () => styleOf(frame, '.card', 'background-color')
   const lean = () => leanOf(frame, '.card', 0).then(({ rotateY }) => rotateY)
@@ -265,7 +278,7 @@ test('the page behaves under the stand-in pointer as under a pointer, and looks 
 })
 
 test('a card is posed by hand: its angle follows, and off the midlines it is asked because of what', async ({ page, house }) => {
-  await page.goto(await house.addSite('pose', cardsPage, [tiltOnCards({ linked: false, acrossDeg: 8, upDownDeg: 8 })]))
+  await toStudio(page, await house.addSite('pose', cardsPage, [tiltOnCards({ linked: false, acrossDeg: 8, upDownDeg: 8 })]))
   await stageOf(page)
   const { x, y, width, height } = cardBox(0)
   await restAt(page, x + width - 4, y + height / 2)
@@ -290,7 +303,7 @@ test('a card is posed by hand: its angle follows, and off the midlines it is ask
 })
 
 test('the edges of a distance are chosen by key as well', async ({ page, house }) => {
-  await page.goto(await house.addSite('gap-by-key', cardsPage, [tiltOnCards()]))
+  await toStudio(page, await house.addSite('gap-by-key', cardsPage, [tiltOnCards()]))
   await stageOf(page)
   await page.keyboard.press('j')
   const drawing = page.getByRole('region', { name: 'Drawing' })
@@ -310,7 +323,7 @@ test('the edges of a distance are chosen by key as well', async ({ page, house }
 })
 
 test('the distance between two edges is measured over the whole travel, and over three widths', async ({ page, house }) => {
-  await page.goto(await house.addSite('gap', cardsPage, [tiltOnCards()]))
+  await toStudio(page, await house.addSite('gap', cardsPage, [tiltOnCards()]))
   const frame = await stageOf(page)
   await restAt(page, 180, 180)
   await page.keyboard.press('j')

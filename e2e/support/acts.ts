@@ -3,7 +3,7 @@ import { writeFileSync } from 'node:fs'
 import { expect, type Frame, type Locator, type Page } from '@playwright/test'
 import { starters } from '../../src/core/page/starters'
 import type { House } from './house'
-import { clickOnPage, moveOver, onScreen, stageOf, standsStill } from './stage'
+import { toStudio, clickOnPage, moveOver, onScreen, stageOf, standsStill } from './stage'
 
 export interface Hand {
   readonly count: () => number
@@ -125,7 +125,7 @@ export async function openStarter(
   const answer = await page.request.post(`${origin}/api/sites`, { data: { starter }, headers: { origin } })
   expect(answer.ok()).toBe(true)
   const { siteId, pageId } = (await answer.json()) as { siteId: string; pageId: string }
-  await page.goto(`${origin}/studio/${siteId}/${pageId}`)
+  await toStudio(page, `${origin}/studio/${siteId}/${pageId}`)
   return { frame: await stageOf(page), exported: `${origin}/export/${siteId}/${pageId}` }
 }
 
@@ -138,7 +138,7 @@ export async function openStarters(
   const chosen = ids.map((id) => starters.find((each) => each.id === id) ?? fail(`There is no starter "${id}".`))
   const siteId = `with-${ids.join('-')}-${process.env.TEST_WORKER_INDEX ?? ''}`
   const html = `<!doctype html>\n<html lang="en">\n<head><meta charset="utf-8"><title>Starters</title><style>* { box-sizing: border-box } body { margin: 0; font: 16px/1.5 system-ui, sans-serif }\n${chosen.map(({ css }) => css).join('')}</style></head>\n<body>\n${chosen.map((each) => each.html).join('')}</body>\n</html>\n`
-  await page.goto(await house.addSite(siteId, html))
+  await toStudio(page, await house.addSite(siteId, html))
   return { frame: await stageOf(page), exported: `${new URL(house.address).origin}/export/${siteId}/page` }
 }
 

@@ -7,6 +7,8 @@ export interface House {
   readonly address: string
   /** Adds a site with a page of this HTML, effects, and more pages by their ids. Gives the address of the first page in the studio. */
   readonly addSite: (id: string, html: string, effects?: readonly unknown[], more?: Readonly<Record<string, string>>) => Promise<string>
+  /** Removes the sites that were added, so that home is as it was. */
+  readonly clear: () => Promise<void>
   readonly query: (sql: string, values?: readonly (string | number)[]) => Promise<Record<string, unknown>[]>
 }
 
@@ -31,6 +33,10 @@ export function houseAt(address: string, connectionNow: () => Database['connecti
   const added = new Set<string>()
   return {
     address,
+    clear: async () => {
+      for (const id of added) await query('DELETE FROM sites WHERE id = ?', [id])
+      added.clear()
+    },
     query,
     addSite: async (id, html, effects = [], more = {}) => {
       const all = Object.entries({ page: html, ...more }).map(([page, text]) => ({

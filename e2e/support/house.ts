@@ -26,9 +26,11 @@ export const test = base.extend<{ quiet: undefined; ownHouse: OwnHouse }, { hous
   ],
   // For a test that stops, fills or restarts it.
   ownHouse: [
-    async ({}, use) => {
+    async ({ page }, use) => {
       const own = await openHouse()
       await use(own)
+      // Nobody is there any more when it closes.
+      for (const each of page.context().pages()) await each.goto('about:blank')
       await own.close()
     },
     { timeout: 240_000 },
@@ -41,12 +43,15 @@ export const test = base.extend<{ quiet: undefined; ownHouse: OwnHouse }, { hous
     },
     { scope: 'worker' },
   ],
-  page: async ({ tab }, use, info) => {
-    await use(await tab.begin())
+  page: async ({ tab, house }, give, info) => {
+    // A test that begins in the studio may go on in the one that is open.
+    await give(await tab.begin(/\b(toStudio|openStarters?|walkOne)\b/.test(String(info.fn))))
     if (info.status !== info.expectedStatus) tab.giveUp()
+    await tab.leave()
+    await house.clear()
   },
-  context: async ({ page }, use) => {
-    await use(page.context())
+  context: async ({ page }, give) => {
+    await give(page.context())
   },
   // No page of ours may throw, whatever a test does with it.
   quiet: [
@@ -72,6 +77,6 @@ async function pastLeaving<T>(ask: () => T | Promise<T>): Promise<T> {
 }
 
 /** Asks again and again, often, until what is expected holds. */
-export const eventually = <T>(ask: () => T | Promise<T>) => expect.poll(() => pastLeaving(ask), { intervals: [40] })
+export const eventually = <T>(ask: () => T | Promise<T>) => expect.poll(() => pastLeaving(ask), { intervals: [20, 40, 60, 90] })
 
 export { expect }

@@ -38,6 +38,23 @@ export const tiltOnCards = (changes: Readonly<Record<string, unknown>> = {}) => 
   settings: tiltSettings(changes),
 })
 
+/**
+ * Goes to a page in the studio: from another one that is open in this tab by the studio's own router, so that its code is not loaded again;
+ * else by the address.
+ */
+export async function toStudio(page: Page, address: string): Promise<void> {
+  const [here, there] = [new URL(page.url()), new URL(address)]
+  if (here.origin !== there.origin || !here.pathname.startsWith('/studio/')) return void (await page.goto(address))
+  await page.evaluate(
+    (path) => (window as unknown as { next: { router: { push: (to: string) => void } } }).next.router.push(path),
+    there.pathname,
+  )
+  await page.waitForURL(address)
+  const frame = there.pathname.replace('/studio/', '/frame/')
+  await expect(page.locator('iframe').first()).toHaveAttribute('src', new RegExp(`${frame}(\\?|$)`))
+  await expect.poll(() => page.frames().filter((each) => each.url().includes('/frame/') && !each.url().includes(frame)).length).toBe(0)
+}
+
 /** The frame in which the page is alive, once its agent has started and the studio answers. */
 export async function stageOf(page: Page): Promise<Frame> {
   await expect(page.locator('iframe')).toBeVisible()

@@ -10,8 +10,10 @@ const permissions = ['clipboard-read', 'clipboard-write']
 const lasting = ['addInitScript', 'exposeFunction', 'exposeBinding', 'addLocatorHandler'] as const
 
 export interface Tab {
-  /** A blank page in the state of a new one. */
-  readonly begin: () => Promise<Page>
+  /** A blank page in the state of a new one; for a test that begins in the studio also one with the studio open on another site. */
+  readonly begin: (isForStudio: boolean) => Promise<Page>
+  /** Leaves what is open there, so that nothing of it asks for anything any more; the studio stays open. */
+  readonly leave: () => Promise<void>
   /** Says that what is there now is not used again. */
   readonly giveUp: () => void
   readonly close: () => Promise<void>
@@ -23,6 +25,7 @@ export function openTab(browser: Browser, origin: string): Tab {
   let page: Page | undefined
   let isSpent = false
   const spend = () => (isSpent = true)
+  const isInStudio = (at: Page) => at.url().startsWith(`${origin}/studio/`)
 
   const anew = async (): Promise<Page> => {
     await context?.close()
@@ -39,25 +42,30 @@ export function openTab(browser: Browser, origin: string): Tab {
       const own = made[name].bind(made) as (...args: unknown[]) => Promise<never>
       Object.assign(made, { [name]: (...args: unknown[]) => (spend(), own(...args)) })
     }
-    const { install } = made.clock
-    made.clock.install = (...args) => (spend(), install.apply(made.clock, args))
+    const install = made.clock.install.bind(made.clock)
+    made.clock.install = (...args) => (spend(), install(...args))
     return made
   }
 
   return {
-    begin: async () => {
-      if (isSpent || !context || !page || page.isClosed()) return (page = await anew())
+    leave: async () => {
+      if (!context || !page || isSpent || page.isClosed()) return void spend()
       for (const other of context.pages()) if (other !== page) await other.close()
       page.removeAllListeners()
-      await page.unrouteAll()
+      await page.unrouteAll({ behavior: 'ignoreErrors' })
       if (page.url().startsWith(origin)) await page.evaluate(() => sessionStorage.clear()).catch(spend)
       // Where a new page has its pointer; a document that comes later does not know that it was there.
       await page.mouse.move(0, 0)
-      await page.goto('about:blank')
+      if (!isInStudio(page)) await page.goto('about:blank')
+    },
+    begin: async (isForStudio) => {
+      if (isSpent || !context || !page || page.isClosed()) return (page = await anew())
+      const staysOpen = isForStudio && isInStudio(page)
+      if (!staysOpen) await page.goto('about:blank')
       await page.setViewportSize(viewport)
       await page.emulateMedia({ media: null, colorScheme: null, reducedMotion: null, forcedColors: null, contrast: null })
       const session = await context.newCDPSession(page)
-      await session.send('Storage.clearDataForOrigin', { origin, storageTypes: 'all' })
+      await session.send('Storage.clearDataForOrigin', { origin, storageTypes: staysOpen ? 'cookies,local_storage' : 'all' })
       await session.detach()
       return isSpent ? (page = await anew()) : page
     },

@@ -162,9 +162,7 @@ describe('a database in trouble', () => {
   })
 
   it('that hangs is not waited for without end', async () => {
-    const began = Date.now()
-    await expect(withDatabase((db) => db.query('SELECT SLEEP(30)'), 300)).rejects.toMatchObject({ status: 503 })
-    expect(Date.now() - began).toBeLessThan(5000)
+    await expect(withDatabase((db) => db.query('SELECT SLEEP(3600)'), 300)).rejects.toMatchObject({ status: 503 })
     const [[row]] = await withDatabase((db) => db.query<RowDataPacket[]>('SELECT 1 AS one'))
     expect(row?.one).toBe(1)
   })

@@ -46,7 +46,8 @@ function compilerWorker(): Worker {
     next()
   })
   // One that could not be loaded is made anew for whoever asks next.
-  compiler.addEventListener('error', () => {
+  compiler.addEventListener('error', (event) => {
+    event.preventDefault()
     const job = current
     compiler = current = undefined
     job?.fail(

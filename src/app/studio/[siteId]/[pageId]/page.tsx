@@ -16,7 +16,8 @@ interface Props {
 
 export default async function StudioPage({ params }: Props) {
   const opened = await orProblem(open(params))
-  if (!(opened instanceof Problem)) return <StudioScreen {...opened} />
+  // Nothing of one site stays on the screen of another.
+  if (!(opened instanceof Problem)) return <StudioScreen key={opened.siteId} {...opened} />
   if (opened.status === 404) notFound()
   return <Unavailable problem={plainly(opened)} />
 }
