@@ -26,6 +26,8 @@ export default defineConfig({
           name: 'database',
           include: ['src/server/**/*.test.ts'],
           globalSetup: ['src/server/test-database.ts'],
+          // Each file has a pool of connections of its own, which it ends.
+          isolate: true,
           fileParallelism: false,
         },
       },

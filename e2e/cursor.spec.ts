@@ -108,7 +108,7 @@ test('comes late by as much as it says, and grows and gives way when it is fast 
   await openAlone(alone, html, [cursor({ shape: 'both', ringLateMs: 100, pressPercent: 50 })], info.outputPath('page.html'))
   // A steady hand, 400 px/s, by a clock of its own.
   await alone.clock.install({ time: 0 })
-  await alone.reload()
+  await alone.goto(`file://${info.outputPath('page.html')}`)
   await alone.clock.pauseAt(3_600_000)
   for (let i = 0; i < 60; i++) {
     await alone.evaluate(

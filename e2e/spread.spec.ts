@@ -32,7 +32,7 @@ const expected = (open: number, grows = 2.4) =>
   Array.from({ length: 5 }, (_, i) => Math.round((40 + ((i === open ? grows : 1) * (1000 - 4 * 6 - 5 * 40)) / (4 + grows)) * 10) / 10)
 
 test('the panel that is met grows by its factor, the others give way, and text keeps its lines all the while', async ({ page }, info) => {
-  await openAlone(page, html(), [spread({ comeMs: 8000, goMs: 8000 })], info.outputPath('page.html'))
+  await openAlone(page, html(), [spread({ comeMs: 5000, goMs: 5000 })], info.outputPath('page.html'))
   expect(await page.locator('script').count()).toBe(0)
   const at = (await wordsOf(page, 3)).height
   expect(new Set(await widthsOf(page)).size).toBe(1)

@@ -5,6 +5,7 @@ import { findKind } from '../../src/core/effect/kinds'
 import { tasks } from '../../src/server/reader/tasks'
 import type { Effect, Page, Site } from '../../src/core/site/site'
 import { siteSchema } from '../../src/core/site/site'
+import { isPlain } from './tab'
 
 /** The export of a page with these effects. Throws where an effect would be refused. */
 export function exportAlone(html: string, effects: readonly unknown[], script?: object): string {
@@ -13,7 +14,10 @@ export function exportAlone(html: string, effects: readonly unknown[], script?: 
   return tasks.export({ site, page, html, dressed: html, lacksSheets: false, hasScripts: html.includes('<script') })
 }
 
-/** Opens a page exported with these effects from a file; `changed` makes another text of it before. */
+/** Pages that have had a document put into them, whose scripts go on until they are left. */
+const used = new WeakSet<BrowserPage>()
+
+/** Opens a page exported with these effects by itself, and keeps it in a file; `changed` makes another text of it before. */
 export async function openAlone(
   page: BrowserPage,
   html: string,
@@ -21,8 +25,13 @@ export async function openAlone(
   file: string,
   { script, changed = (text) => text }: { readonly script?: object; readonly changed?: (text: string) => string } = {},
 ): Promise<void> {
-  writeFileSync(file, changed(exportAlone(html, effects, script)))
-  await page.goto(`file://${file}`)
+  const text = changed(exportAlone(html, effects, script))
+  writeFileSync(file, text)
+  if (!isPlain(page)) return void (await page.goto(`file://${file}`))
+  // Put into a blank page, a document costs a tenth of what a navigation does; that a file opens from disk is tried in demo and lean.spec.ts.
+  if (page.url() !== 'about:blank' || used.has(page)) await page.goto('about:blank')
+  used.add(page)
+  await page.setContent(text)
 }
 
 /** The settings of a kind as they are from the start, with changes. */

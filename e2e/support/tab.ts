@@ -9,6 +9,12 @@ const permissions = ['clipboard-read', 'clipboard-write']
 /** What cannot be taken from a page again: who does it has the tab to the end, and the next test gets another one. */
 const lasting = ['addInitScript', 'exposeFunction', 'exposeBinding', 'addLocatorHandler'] as const
 
+/** Pages of tabs in which a document that is put into them is as one that is gone to. */
+const plain = new WeakSet<Page>()
+
+/** Whether nothing waits in a page for the next document that is gone to. */
+export const isPlain = (page: Page): boolean => plain.has(page)
+
 export interface Tab {
   /** A blank page in the state of a new one; for a test that begins in the studio also one with the studio open on another site. */
   readonly begin: (isForStudio: boolean) => Promise<Page>
@@ -24,32 +30,47 @@ export function openTab(browser: Browser, origin: string): Tab {
   let context: BrowserContext | undefined
   let page: Page | undefined
   let isSpent = false
-  const spend = () => (isSpent = true)
+  const spend = () => {
+    isSpent = true
+    if (page) plain.delete(page)
+  }
   const isInStudio = (at: Page) => at.url().startsWith(`${origin}/studio/`)
 
   const anew = async (): Promise<Page> => {
     await context?.close()
     context = await browser.newContext({ viewport, permissions })
     const addInitScript = context.addInitScript.bind(context)
-    context.addInitScript = (...args) => (spend(), addInitScript(...args))
+    context.addInitScript = (...args) => {
+      spend()
+      return addInitScript(...args)
+    }
     isSpent = false
     return newPage(context)
   }
 
   const newPage = async (within: BrowserContext): Promise<Page> => {
     const made = await within.newPage()
+    plain.add(made)
     for (const name of lasting) {
       const own = made[name].bind(made) as (...args: unknown[]) => Promise<never>
-      Object.assign(made, { [name]: (...args: unknown[]) => (spend(), own(...args)) })
+      Object.assign(made, {
+        [name]: (...args: unknown[]) => {
+          spend()
+          return own(...args)
+        },
+      })
     }
     const install = made.clock.install.bind(made.clock)
-    made.clock.install = (...args) => (spend(), install(...args))
+    made.clock.install = (...args) => {
+      spend()
+      return install(...args)
+    }
     return made
   }
 
   return {
     leave: async () => {
-      if (!context || !page || isSpent || page.isClosed()) return void spend()
+      if (!context || !page || isSpent || page.isClosed()) return spend()
       for (const other of context.pages()) if (other !== page) await other.close()
       page.removeAllListeners()
       await page.unrouteAll({ behavior: 'ignoreErrors' })
@@ -61,7 +82,7 @@ export function openTab(browser: Browser, origin: string): Tab {
     begin: async (isForStudio) => {
       if (isSpent || !context || !page || page.isClosed()) return (page = await anew())
       const staysOpen = isForStudio && isInStudio(page)
-      if (!staysOpen) await page.goto('about:blank')
+      if (!staysOpen && page.url() !== 'about:blank') await page.goto('about:blank')
       await page.setViewportSize(viewport)
       await page.emulateMedia({ media: null, colorScheme: null, reducedMotion: null, forcedColors: null, contrast: null })
       const session = await context.newCDPSession(page)

@@ -12,11 +12,11 @@ import type { StageLink } from './stage-link'
 class FakeWorker {
   static made: FakeWorker[] = []
   readonly asked: ToCompiler[] = []
-  readonly listeners = new Map<string, (event: { readonly data?: FromCompiler }) => void>()
+  readonly listeners = new Map<string, (event: { readonly data?: FromCompiler; readonly preventDefault?: () => void }) => void>()
   constructor() {
     FakeWorker.made.push(this)
   }
-  addEventListener(type: string, listener: (event: { readonly data?: FromCompiler }) => void) {
+  addEventListener(type: string, listener: (event: { readonly data?: FromCompiler; readonly preventDefault?: () => void }) => void) {
     this.listeners.set(type, listener)
   }
   postMessage(message: ToCompiler) {
@@ -184,7 +184,10 @@ describe('scripts in the studio', () => {
     await settle()
     play.play([sourceOf('tilt')])
     await settle()
-    worker().listeners.get('error')?.({})
+    // Whoever has it is told: it is no fault that nobody heard of.
+    let isHeard = false
+    worker().listeners.get('error')?.({ preventDefault: () => (isHeard = true) })
+    expect(isHeard).toBe(true)
     await settle()
     expect(failed).toEqual(['The studio’s server cannot be reached.', expect.stringContaining('could not be loaded')])
     play.play([sourceOf('tilt')])
