@@ -110,7 +110,8 @@ for (const where of ['studio', 'export'] as const)
         await eventually(() => leans(surface)).toBe(true)
         await surface.evaluate(then)
       }
-      for (const [x, y] of [[210, 140], [350, 220], [490, 300]] as const) {
+      // Within what a pot takes up while it leans: nearer to its edges it is another matter whether the page thinks that it is met.
+      for (const [x, y] of [[250, 165], [350, 220], [455, 280]] as const) {
         await move(x, y)
         await eventually(() => leans(surface)).toBe(true)
         await eventually(() => apartFrom(surface, on)).toBeLessThan(1e-3)
