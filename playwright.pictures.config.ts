@@ -1,3 +1,4 @@
 import base from './playwright.config'
 
-export default { ...base, testMatch: '**/*.pictures.ts', reporter: 'list' }
+// Pictures follow one another on the same sites.
+export default { ...base, testMatch: '**/*.pictures.ts', reporter: 'list', workers: 1, fullyParallel: false }

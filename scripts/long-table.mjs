@@ -9,24 +9,31 @@ const playwright = (...args) => ({
   program: '@playwright/test/cli.js',
   args: ['test', '--config', 'playwright.long.config.ts', '--project', ...args],
 })
-const vitest = (...files) => ({ program: 'vitest/vitest.mjs', args: ['run', '--project', 'unit', ...files] })
 
 /**
- * The parts by name: what each tries, and the programs that it runs, one after another. All of them are told the seed of the run; what
- * runs in a browser is a choice that covers the same in `npm test`.
+ * The parts by name: what each tries, and the programs that it runs, one after another, which are told to try all of it. Those that
+ * leave something to chance are given the seed of the run.
  */
 export const longParts = {
-  kinds: {
-    tries: 'all recipes of all kinds, every fact of a page on and off, 400 random rigs played 5 ways each',
-    runs: [vitest('src/bundle', 'src/core/effect', 'src/core/rig', 'src/core/look', 'src/core/feel')],
+  core: {
+    tries: 'all unit tests with another seed: every fact of a page on and off, 400 random rigs played 5 ways each',
+    runs: () => [{ program: 'vitest/vitest.mjs', args: ['run', '--project', 'unit'] }],
+    isByChance: true,
   },
-  laws: { tries: 'the random tests of the core with other seeds, five rounds', runs: [{ program: '../scripts/fuzz.mjs', args: ['5'] }] },
-  pages: { tries: 'every kind on a page of every form, in each of three ways; pages of third parties', runs: [playwright('pages')] },
-  random: { tries: '500 random pages with random effects, 60 random rigs in Chromium', runs: [playwright('random')] },
-  walks: { tries: 'every walk through the studio, with its page of the cookbook', runs: [playwright('walks')] },
-  torment: { tries: 'kills, hostile input, two writers', runs: [node('bench/torment/run.ts')] },
-  slips: { tries: 'slips planted one at a time, and whether the nearest tests catch them', runs: [node('bench/slips/run.ts')] },
-  bench: { tries: 'what it costs, beside baselines written by hand', runs: [playwright('costs'), node('bench/run.ts')] },
+  pages: { tries: 'every kind on a page of every form, in each of three ways; pages of third parties', runs: () => [playwright('pages')] },
+  random: {
+    tries: '500 random pages with random effects, 60 random rigs in Chromium',
+    runs: () => [playwright('random')],
+    isByChance: true,
+  },
+  walks: { tries: 'every walk through the studio, with its page of the cookbook', runs: () => [playwright('walks')] },
+  torment: {
+    tries: 'kills, hostile input, two writers',
+    runs: (seed) => [node('bench/torment/run.ts', '--seed', String(seed))],
+    isByChance: true,
+  },
+  slips: { tries: 'slips planted one at a time, and whether the nearest tests catch them', runs: () => [node('bench/slips/run.ts')] },
+  bench: { tries: 'what it costs, beside baselines written by hand', runs: () => [playwright('costs'), node('bench/run.ts')] },
 }
 
 const file = join(root, 'bench/LONG.md')
@@ -34,7 +41,7 @@ const file = join(root, 'bench/LONG.md')
 /** What the table says of each part that was run. */
 export function readLong() {
   const text = existsSync(file) ? readFileSync(file, 'utf8') : ''
-  const rows = [...text.matchAll(/^\| (\w+) \| [^|]* \| (\w+) \| ([\d-]+) \| (\d+) \| ([^|]+) \| ([^|]+) \|$/gm)]
+  const rows = [...text.matchAll(/^\| (\w+) \| [^|]* \| (\w+) \| ([\d-]+) \| (\d*) \| ([^|]+) \| ([^|]+) \|$/gm)]
   return new Map(rows.map(([, name, commit, date, seed, took, outcome]) => [name, { commit, date, seed, took, outcome }]))
 }
 

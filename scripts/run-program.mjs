@@ -20,12 +20,11 @@ export function runProgram(program, args, { isLive = false, environment = {} } =
 }
 
 /** What vitest is told for the tests of a project, whose report goes to a file. */
-export const vitestArguments = (project, report, files = []) => [
+export const vitestArguments = (project, report) => [
   'run',
   '--project',
   project,
   '--reporter=default',
   '--reporter=json',
   `--outputFile.json=${report}`,
-  ...files,
 ]

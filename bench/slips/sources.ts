@@ -5,7 +5,6 @@ import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, wr
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { seededRandom } from '../../demo/vesper-hollow/random'
-import { noSlips } from './no-slips'
 import { slipsIn, withSlip, type Slip } from './plant'
 
 export interface Planted extends Slip {
@@ -36,7 +35,7 @@ export function chooseSlips(count: number, seed: number): readonly (Slip & { rea
   while (chosen.length < count && left.length > 0) {
     const [file = ''] = left.splice(Math.floor(random() * left.length), 1)
     const text = readFileSync(join(root, file), 'utf8')
-    const slips = slipsIn(text).filter((slip) => !noSlips.some((each) => each.file === file && text.slice(slip.from).startsWith(each.at)))
+    const slips = slipsIn(text)
     const slip = slips[Math.floor(random() * slips.length)]
     if (slip) chosen.push({ ...slip, file, line: text.slice(0, slip.from).split('\n').length })
   }

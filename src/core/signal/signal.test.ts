@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { readRig } from '../rig/check'
 import { evaluate, type Boxes } from '../rig/evaluate'
 import type { Area, FrameOf, Rig } from '../rig/rig'
-import type { Frame } from '../geometry/frame'
+import { frameOf, type Frame } from '../geometry/frame'
 import { pxOfShare, xPx, yPx } from './position'
 import type { At, Memory } from './reader'
 import type { Sample } from './sample'
@@ -55,15 +55,7 @@ const px = (value: number) => ({ value, unit: 'px' as const })
 
 describe('a position in px', () => {
   it('counts from the padding, from the middle, or from the border of its own side', () => {
-    const frame: Frame = {
-      inverse: { a: 1, b: 0, c: 0, d: 1, e: 0, f: 0 },
-      width: 200,
-      height: 100,
-      border: [1, 2, 4, 8],
-      radii: [0, 0, 0, 0],
-      overflowX: 0,
-      overflowY: 0,
-    }
+    const frame: Frame = { ...frameOf({ x: 0, y: 0, width: 200, height: 100 }), border: [1, 2, 4, 8] }
     const seen = (from: 'centre' | 'border' | undefined) =>
       (['xPx', 'yPx'] as const).flatMap((of) => {
         const signal = { of, ...(from ? { from } : {}) }
