@@ -52,7 +52,7 @@ export default tseslint.config(
     },
     rules: {
       'import-x/no-restricted-paths': ['error', { zones }],
-      'import-x/no-cycle': 'error',
+      'import-x/no-cycle': ['error', { ignoreExternal: true }],
       'react-hooks/rules-of-hooks': 'error',
       'react-hooks/exhaustive-deps': 'error',
       '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],

@@ -49,7 +49,7 @@ test('the demo opens from disk at every width: nothing shifts, nothing is asked 
   const folder = await unpacked(page, house)
   for (const viewport of windows) {
     const context = await browser.newContext({ viewport, hasTouch: viewport.width < 1000, isMobile: viewport.width < 1000 })
-    for (const file of inTurn(files, windows.indexOf(viewport), 2)) {
+    for (const file of inTurn(files, windows.indexOf(viewport), 1)) {
       const alone = await context.newPage()
       const heard = await listen(alone)
       await alone.goto(`file://${join(folder, file)}`)

@@ -271,7 +271,7 @@ test.describe('a note', () => {
     const coming = await onTheWay()
     await toMiddle(alone, '.term')
     await eventually(() => styleOf(alone, '.note', 'opacity')).toBe('1')
-    await eventually(() => styleOf(alone, '.note', 'translate')).toMatch(/^(0px|none)/)
+    await eventually(() => styleOf(alone, '.note', 'translate')).toMatch(/^(0px|none)$/)
     const came = await ways(coming)
     // From below to its place, and never beyond.
     expect(came[0]).toBeGreaterThan(0)

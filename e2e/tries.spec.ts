@@ -17,8 +17,11 @@ test('the stand-in pointer goes through the thread again where it is dragged alo
   const lean = () => leanOf(frame, '.card', 0).then(({ rotateY }) => rotateY)
   await movePointer(page, 80, 180, 2)
   await eventually(lean).toBeLessThan(-6)
-  // So long that it is there two seconds later, however quick the rest is.
+  const now = () => page.evaluate(() => performance.now())
+  const cameLeft = await now()
+  // So long that it is wide enough to be met on the thread.
   await page.waitForTimeout(1600)
+  const onTheLeft = (cameLeft + (await now())) / 2
   await movePointer(page, 290, 180, 2)
   await eventually(lean).toBeGreaterThan(6)
   await page.waitForTimeout(300)
@@ -28,8 +31,8 @@ test('the stand-in pointer goes through the thread again where it is dragged alo
   const at = (secondsAgo: number) => box.x + box.width * (1 - secondsAgo / 12)
   await page.mouse.move(at(0.1), box.y + 20, { steps: 3 })
   await page.mouse.down()
-  await page.mouse.move(at(1.9), box.y + 20, { steps: 12 })
-  // There the pointer was on the left.
+  // The thread stands while it is held.
+  await page.mouse.move(at(((await now()) - onTheLeft) / 1000), box.y + 20, { steps: 12 })
   await eventually(lean).toBeLessThan(-6)
   await page.mouse.up()
   await page.getByRole('button', { name: 'Keep it' }).click()

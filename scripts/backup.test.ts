@@ -1,6 +1,6 @@
 // Backup and restore as a designer runs them, with the data folder destroyed in between.
 import { spawnSync } from 'node:child_process'
-import { existsSync, mkdtempSync, readdirSync, rmSync, utimesSync, writeFileSync } from 'node:fs'
+import { copyFileSync, existsSync, mkdtempSync, readdirSync, rmSync, utimesSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { createConnection, type RowDataPacket } from 'mysql2/promise'
@@ -66,13 +66,20 @@ describe('a backup', () => {
     const backups = join(place, 'daily')
     const database = await startDatabase({ program: installMariaDb(), folder })
     expect(run('restore.mjs', file).output).toContain('The studio runs with this data now. Stop it first')
-    for (let days = 9; days >= 0; days--) {
-      expect(backUpOnce(backups, database.connection)).toBe(true)
-      const newest = newestBackup(backups) ?? ''
-      expect(backUpOnce(backups, database.connection)).toBe(false)
-      // A day goes by.
-      if (days > 0) utimesSync(newest, new Date(Date.now() - days * 25 * 3600_000), new Date(Date.now() - days * 25 * 3600_000))
+    const ofDaysAgo = (days: number, from: string, name: string) => {
+      const at = new Date(Date.now() - days * 25 * 3600_000)
+      copyFileSync(from, join(backups, name))
+      utimesSync(join(backups, name), at, at)
     }
+    expect(backUpOnce(backups, database.connection)).toBe(true)
+    const first = newestBackup(backups) ?? ''
+    expect(backUpOnce(backups, database.connection)).toBe(false)
+    // Nine days go by, with a backup on each.
+    const names = Array.from({ length: 9 }, (_, i) => `2026-01-0${i + 1}T00-00-00-000Z-daily.glass-moth-backup`)
+    for (const [i, name] of names.entries()) ofDaysAgo(9 - i, first, name)
+    rmSync(first)
+    expect(backUpOnce(backups, database.connection)).toBe(true)
+    expect(readdirSync(backups).sort().slice(0, 6)).toEqual(names.slice(3))
     expect(readdirSync(backups)).toHaveLength(7)
     await database.stop()
   }, 120_000)

@@ -122,6 +122,13 @@ describe('a database', () => {
     await database.stop()
   }, 60_000)
 
+  it('has its temporary tables in its own folder, where no other server that starts removes them', async () => {
+    const database = await startDatabase({ program, folder })
+    const [settings] = await askAsRoot('SELECT @@tmpdir AS temporary')
+    expect(settings).toEqual({ temporary: join(folder, 'temporary') })
+    await database.stop()
+  })
+
   it('whose folder lacks a file is moved aside whole, said, and made anew', async () => {
     const first = await startDatabase({ program, folder })
     await first.stop()

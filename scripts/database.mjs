@@ -63,6 +63,8 @@ const placesIn = (folder) => ({
   socket: join(folder, 'mariadb.sock'),
   /** What the system tables consist of, so that a missing file is found before the server trips over it. */
   systemFiles: join(folder, 'system-files.json'),
+  /** Its temporary tables. A server that starts removes those of all others from the folder that they share. */
+  temporary: join(folder, 'temporary'),
   /** A folder in which nothing is ever read or written by statements. */
   noFiles: join(folder, 'no-files'),
   running: join(folder, 'running.json'),
@@ -81,7 +83,7 @@ function missingIn(folder) {
  * that is half made. Gives where a damaged one was moved to.
  */
 async function createDataFolder(program, folder, watch) {
-  const { data, log, systemFiles } = placesIn(folder)
+  const { data, log, systemFiles, temporary } = placesIn(folder)
   for (const name of readdirSync(folder)) if (name.startsWith('data.making-')) rmSync(join(folder, name), { recursive: true, force: true })
   let movedTo
   if (existsSync(data) && readdirSync(data).length > 0) {
@@ -100,10 +102,11 @@ async function createDataFolder(program, folder, watch) {
     'SET @auth_root_socket=NULL;',
     ...systemTables.map((file) => readFileSync(join(share, file), 'utf8')),
   ]
-  const child = spawn(program, ['--no-defaults', '--bootstrap', `--datadir=${making}`, `--log-error=${log}`, ...asRoot()], {
-    stdio: ['pipe', 'ignore', 'ignore'],
-    detached: true,
-  })
+  const child = spawn(
+    program,
+    ['--no-defaults', '--bootstrap', `--datadir=${making}`, `--log-error=${log}`, `--tmpdir=${temporary}`, ...asRoot()],
+    { stdio: ['pipe', 'ignore', 'ignore'], detached: true },
+  )
   watch(child)
   const ended = new Promise((resolve) => {
     child.once('error', () => resolve(-1))
@@ -223,9 +226,10 @@ async function endLeftovers(folder) {
  */
 export async function startDatabase({ program, folder: given, port, onExit, onSpawn }) {
   const folder = resolve(given)
-  const { data, log, running, noFiles } = placesIn(folder)
+  const { data, log, running, temporary, noFiles } = placesIn(folder)
   mkdirSync(folder, { recursive: true, mode: 0o700 })
   chmodSync(folder, 0o700)
+  mkdirSync(temporary, { recursive: true, mode: 0o700 })
   const connection = await connectionFor(folder, port)
   let asked = false
   let current
@@ -257,6 +261,7 @@ export async function startDatabase({ program, folder: given, port, onExit, onSp
       `--datadir=${data}`,
       `--init-file=${writeAccounts(folder, connection.password)}`,
       `--log-error=${log}`,
+      `--tmpdir=${temporary}`,
       `--pid-file=${join(data, 'mariadb.pid')}`,
       ...listening(connection),
       '--skip-name-resolve',

@@ -26,6 +26,10 @@ export const longParts = {
     runs: () => [playwright('random')],
     isByChance: true,
   },
+  studio: {
+    tries: 'every view in both themes, every way to smuggle something in beside a page that nothing holds, kills of a browser',
+    runs: () => [playwright('studio')],
+  },
   walks: { tries: 'every walk through the studio, with its page of the cookbook', runs: () => [playwright('walks')] },
   torment: {
     tries: 'kills, hostile input, two writers',

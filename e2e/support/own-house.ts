@@ -1,5 +1,5 @@
 // A studio of its own for whoever asks: a database in a temporary folder with the demo in it, and the built server in front of it.
-import { mkdtempSync, rmSync } from 'node:fs'
+import { cpSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { freePort, startDatabase, type Database } from '../../scripts/database.mjs'
@@ -17,10 +17,28 @@ export interface OwnHouse extends House {
   readonly close: () => Promise<void>
 }
 
-/** Serves the demo from this database; ends the database too when that cannot be done. */
-async function loadAndServe(database: Database, port: number) {
+/** A database folder with the demo in it, made once in a run, of which each house has a copy. */
+const modelFolder = {
+  keep: (folder: string): void => void (process.env.GLASS_MOTH_MODEL = folder),
+  read: (): string => process.env.GLASS_MOTH_MODEL ?? '',
+}
+
+/** Makes the database folder of which houses are copies. Gives what removes it. */
+export async function makeModel(): Promise<() => void> {
+  const folder = mkdtempSync(join(tmpdir(), 'glass-moth-model-'))
+  const database = await startDatabase({ program: installMariaDb(), folder })
   try {
     loadDemo(database.connection)
+  } finally {
+    await database.stop()
+  }
+  modelFolder.keep(folder)
+  return () => rmSync(folder, { recursive: true, force: true })
+}
+
+/** Serves what is in this database; ends the database too when that cannot be done. */
+async function serve(database: Database, port: number) {
+  try {
     return await startStudio({ port, connection: database.connection })
   } catch (error) {
     await database.stop()
@@ -33,9 +51,10 @@ export async function openHouse(): Promise<OwnHouse> {
   const remove = () => rmSync(folder, { recursive: true, force: true })
   try {
     const program = installMariaDb()
+    cpSync(modelFolder.read(), folder, { recursive: true })
     let database: Database = await startDatabase({ program, folder })
     const port = await freePort()
-    let studio = await loadAndServe(database, port)
+    let studio = await serve(database, port)
     const start = async () => {
       database = await startDatabase({ program, folder, port: database.connection.port })
     }

@@ -9,7 +9,7 @@ export interface ThreadStore {
   readonly add: (samples: readonly ThreadSample[], clockOffsetMs: number) => void
   /** The thread as it stood when somebody took hold of it; null while it runs on. */
   readonly stood: () => { readonly samples: readonly ThreadSample[]; readonly at: number } | null
-  /** Makes it stand as it is, or run on. Samples that come meanwhile are taken as ever. */
+  /** Makes it stand as it is, or run on; one that stands is not moved on. Samples that come meanwhile are taken as ever. */
   readonly stand: (isOn: boolean) => void
   /** Which zone the selected effect tells, counted from 0; null for none. */
   readonly zone: () => number | null
@@ -36,7 +36,7 @@ export function makeThreadStore(): ThreadStore {
     },
     stood: () => stood,
     stand: (isOn) => {
-      stood = isOn ? { samples: [...samples], at: performance.now() } : null
+      stood = isOn ? (stood ?? { samples: [...samples], at: performance.now() }) : null
       tell()
     },
     zone: () => zone,
