@@ -20,9 +20,15 @@ export function askedFor(url, token) {
   }
 }
 
-/** Opens the door; `handle` answers what comes by it as the studio would. Gives its server once it listens. */
+/** Cookies of other tools on `localhost` come with every request, bytes. */
+const longestHeaders = 1 << 20
+
+/**
+ * Opens the door; `handle` answers what comes by it as the studio would. It is at `localhost`, another host than the studio's, so that
+ * neither has the other's cookies; whichever loopback address a browser takes that for. Gives its server once it listens.
+ */
 export function openPreviewDoor({ port, studioPort, token, isLan, handle }) {
-  const server = createServer((request, response) => {
+  const respond = (request, response) => {
     if (request.method !== 'GET' && request.method !== 'HEAD') return say(response, 405, 'A preview is only looked at.')
     const asked = askedFor(request.url ?? '', token)
     if (asked === undefined) return say(response, 404, 'There is no preview at this address. The studio tells the right one.')
@@ -30,9 +36,22 @@ export function openPreviewDoor({ port, studioPort, token, isLan, handle }) {
     request.url = asked
     request.headers = { host: `127.0.0.1:${studioPort}`, 'x-glass-moth-preview': token, accept: '*/*' }
     handle(request, response).catch(() => response.headersSent || say(response, 500, 'This page cannot be shown now.'))
-  })
+  }
+  const server = createServer({ maxHeaderSize: longestHeaders }, respond)
+  const listenBySix = () => {
+    const beside = createServer({ maxHeaderSize: longestHeaders }, respond)
+    server.once('close', () => {
+      beside.close()
+      beside.closeAllConnections()
+    })
+    return new Promise((resolve) => {
+      // A machine without IPv6 has `localhost` by the other one alone.
+      beside.once('error', () => resolve(server))
+      beside.listen(server.address().port, '::1', () => resolve(server))
+    })
+  }
   return new Promise((resolve, reject) => {
-    const listen = (wanted) => server.listen(wanted, isLan ? '0.0.0.0' : '127.0.0.1', () => resolve(server))
+    const listen = (wanted) => server.listen(wanted, isLan ? '0.0.0.0' : '127.0.0.1', () => void listenBySix().then(resolve))
     server.once('error', (error) => {
       if (error.code !== 'EADDRINUSE') return reject(error)
       server.once('error', reject)

@@ -5,6 +5,8 @@ import next from 'next'
 import { openPreviewDoor } from './preview-door.mjs'
 
 const port = Number(process.env.GLASS_MOTH_PORT)
+/** Cookies of other tools and of pages that were previewed on this host come with every request, bytes. */
+const longestHeaders = 1 << 20
 const methods = ['GET', 'HEAD', 'POST', 'PUT', 'PATCH', 'DELETE', 'OPTIONS']
 
 /** Answers with a problem (RFC 9457). */
@@ -43,7 +45,7 @@ const app = next({ dev: false, dir: new URL('..', import.meta.url).pathname, hos
 await app.prepare()
 const handle = app.getRequestHandler()
 
-const server = createServer((request, response) => {
+const server = createServer({ maxHeaderSize: longestHeaders }, (request, response) => {
   if (!methods.includes(request.method))
     return refuse(response, 405, 'Not possible here', `This studio does not answer ${request.method}.`, { allow: methods.join(', ') })
   if (isUnreadable(request.url))
@@ -65,16 +67,19 @@ const server = createServer((request, response) => {
   })
 })
 // A request that is none is told so in the same manner.
-server.on('clientError', (_, socket) => {
-  const body = JSON.stringify({
-    type: 'about:blank',
-    title: 'The request cannot be read',
-    status: 400,
-    detail: 'This is no request that a browser makes.',
-  })
+server.on('clientError', ({ code }, socket) => {
+  const [status, title, detail] =
+    code === 'HPE_HEADER_OVERFLOW'
+      ? [
+          431,
+          'Request Header Fields Too Large',
+          'The browser sends more cookies for this address than the studio can read. Clear those of 127.0.0.1 in the browser.',
+        ]
+      : [400, 'Bad Request', 'This is no request that a browser makes.']
+  const body = JSON.stringify({ type: 'about:blank', title, status, detail })
   if (socket.writable)
     socket.end(
-      `HTTP/1.1 400 Bad Request\r\ncontent-type: application/problem+json\r\ncontent-length: ${Buffer.byteLength(body)}\r\nconnection: close\r\n\r\n${body}`,
+      `HTTP/1.1 ${status} ${title}\r\ncontent-type: application/problem+json\r\ncontent-length: ${Buffer.byteLength(body)}\r\nconnection: close\r\n\r\n${body}`,
     )
 })
 const previews = await openPreviewDoor({ port: port + 1, studioPort: port, token, isLan: process.env.GLASS_MOTH_LAN === '1', handle })

@@ -51,7 +51,7 @@ const headersFor = (type: string) => ({
   'cache-control': 'no-store',
 })
 
-/** Where previews are had: on this machine, and by which addresses in the network where it was started for that. */
+/** Where previews are had: on this machine, at another host than the studio so that neither has the other's cookies, and by which addresses in the network where it was started for that. */
 export interface PreviewPlaces {
   readonly here: string
   readonly lan: readonly string[]
@@ -65,5 +65,5 @@ export function previewPlaces(): PreviewPlaces {
     .flatMap((each) => each ?? [])
     .filter(({ family, internal }) => family === 'IPv4' && !internal)
     .map(({ address }) => `http://${address}:${port}/${token()}`)
-  return { here: `http://127.0.0.1:${port}/${token()}`, lan: process.env.GLASS_MOTH_LAN === '1' ? addresses : [] }
+  return { here: `http://localhost:${port}/${token()}`, lan: process.env.GLASS_MOTH_LAN === '1' ? addresses : [] }
 }

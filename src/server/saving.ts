@@ -2,7 +2,7 @@
 import type { PoolConnection, RowDataPacket } from 'mysql2/promise'
 import * as z from 'zod'
 import { diff, isSame } from '../core/site/patch'
-import { entrySchema, takeEntries, type Taken } from '../core/site/journal'
+import { editsRefused, entrySchema, takeEntries, type Taken } from '../core/site/journal'
 import { checkSite } from '../core/site/check-site'
 import { describeIssues } from '../core/site/issues'
 import type { Site } from '../core/site/site'
@@ -32,6 +32,19 @@ export interface Saved extends Omit<Taken, 'site' | 'done' | 'isAsSent'> {
   readonly revision: number
   /** The site as it is now, where it is more than what the window knew with its own edits on top. */
   readonly site: Site | undefined
+}
+
+/** Statuses of problems that are the same however often these very edits are sent. */
+const final = [400, 413, 422]
+
+/** Does what saves edits; a problem that will always be the same says so by its type. */
+export async function orRefused<T>(work: () => Promise<T>): Promise<T> {
+  try {
+    return await work()
+  } catch (error) {
+    if (!(error instanceof Problem) || !final.includes(error.status)) throw error
+    throw new Problem(error.status, error.title, error.detail, { ...error.extra, type: editsRefused })
+  }
 }
 
 /**

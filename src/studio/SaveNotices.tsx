@@ -3,8 +3,9 @@ import { Box, Flex } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
 import { useStudio } from './context'
 import { useOpenPanel } from './open-panel'
+import { saveText } from './save-file'
 import { useObservable } from './store/observable'
-import { tellTold } from './store/told-words'
+import { tellRefused, tellTold } from './store/told-words'
 import { Button } from './theme/controls'
 
 /** How many sentences are shown; the rest is in the history. */
@@ -16,12 +17,28 @@ export function SaveNotices() {
   const saving = useObservable(store.saver.saving)
   const told = useObservable(store.told)
   const { site } = useObservable(store.history)
+  const refused = useObservable(store.saver.refused)
   const lines = told ? tellTold(site, told) : []
-  if (saving.state !== 'offline' && lines.length === 0) return null
+  if (saving.state !== 'offline' && lines.length === 0 && refused.length === 0) return null
   const close = () => store.told.set(null)
   return (
     <Flex direction="column" gap="8px" position="absolute" top="8px" left="56px" right={`${width + 16}px`} zIndex="6">
       {saving.state === 'offline' && <Notice words={saving.detail} />}
+      {refused.length > 0 && (
+        <Notice words={tellRefused(refused)}>
+          <Button onClick={store.tryAgain}>Try again</Button>
+          <Button
+            onClick={() => {
+              saveText(`edits-of-${store.id}.json`, JSON.stringify({ site: store.id, edits: refused }, null, 2), 'application/json')
+            }}
+          >
+            Save to a file
+          </Button>
+          <Button variant="act" onClick={() => void store.saver.release()}>
+            Drop {refused.length === 1 ? 'it' : 'them'}
+          </Button>
+        </Notice>
+      )}
       {lines.slice(0, most).map(({ sentence, act }) => (
         <Notice key={sentence} words={sentence}>
           {act && (

@@ -1,6 +1,7 @@
 // A page as facts are read from it without a browser: a tree, and its sheets by their text.
-import { generate, parse, type CssNode } from 'css-tree'
+import { generate, parse, type ParseOptions } from 'css-tree'
 import type { Document, Element } from 'domhandler'
+import { readSheet, readStyle, type AtRule, type CssItem } from '../page/css-rules'
 import { elementsOf, findIn, parentOf, textOf } from '../page/tree'
 import type { Source } from './effects'
 import type { Facts } from './facts'
@@ -22,14 +23,7 @@ export const factsOf = (dressed: Dressed, sources: readonly Source[]): Facts => 
 /** A dressed page as facts are read from it. */
 export function readDressed({ tree, lacksSheets, hasScripts }: Dressed): PageRead<Element> {
   const all = elementsOf(tree)
-  const rules: PageRead<Element>['rules'][number][] = []
-  const animated: Declaration[] = []
-  const layers: string[] = []
-  for (const element of all)
-    if (element.name === 'style') {
-      const media = element.attribs.media?.trim()
-      readRules(parse(textOf(element), { parseValue: false }), media ? [`@media ${media}`] : [], '', rules, animated, layers)
-    }
+  const { rules, animated, layers, isWhole } = readStyles(all.filter(({ name }) => name === 'style'))
   return {
     all: () => all,
     find: (select) => findIn(tree, select),
@@ -37,65 +31,93 @@ export function readDressed({ tree, lacksSheets, hasScripts }: Dressed): PageRea
     parentOf: (element) => parentOf(element) ?? null,
     nameOf: ({ name }) => name,
     rules,
-    layers: [...new Set(layers)],
+    layers,
     animated,
     inline: all.flatMap((element) =>
-      element.attribs.style === undefined
-        ? []
-        : [{ element, declarations: declarationsIn(parse(element.attribs.style, { context: 'declarationList', parseValue: false })) }],
+      element.attribs.style === undefined ? [] : [{ element, declarations: declarationsIn(readStyle(element.attribs.style)) }],
     ),
-    lacksSheets,
+    lacksSheets: lacksSheets || !isWhole,
     hasScripts,
   }
 }
 
-/** Reads the rules of a sheet, or of a block of one, with what they stand in; nested ones by the selector that they come to. */
-function readRules(
-  node: CssNode,
-  context: readonly string[],
-  around: string,
-  rules: PageRead<Element>['rules'][number][],
-  animated: Declaration[],
-  layers: string[],
-): void {
-  if (!('children' in node) || !node.children) return
-  for (const each of node.children.toArray()) {
-    if (each.type === 'Rule') {
-      const select = nested(generate(each.prelude), around)
-      rules.push({ context, select, declarations: declarationsIn(each.block) })
-      readRules(each.block, context, select, rules, animated, layers)
-    } else if (each.type === 'Raw' && around !== '') {
-      // Rules in a rule that do not begin with &.
-      readRules(parse(each.value, { parseValue: false }), context, around, rules, animated, layers)
-    } else if (each.type === 'Atrule') {
-      if (each.name === 'layer' && each.prelude) layers.push(...layersIn(context, generate(each.prelude)))
-      if (!each.block) continue
-      // What a frame of an animation says is of whatever has the animation.
-      if (/keyframes$/i.test(each.name)) {
-        const frames: PageRead<Element>['rules'][number][] = []
-        readRules(each.block, [], '', frames, animated, layers)
-        animated.push(...frames.flatMap(({ declarations }) => declarations))
-        continue
-      }
-      const inside = [...context, `@${each.name}${each.prelude ? ` ${generate(each.prelude)}` : ''}`]
-      const own = around === '' ? [] : declarationsIn(each.block)
-      if (own.length > 0) rules.push({ context: inside, select: around, declarations: own })
-      readRules(each.block, inside, around, rules, animated, layers)
+type Rule = PageRead<Element>['rules'][number]
+
+/** What the sheets of a page have. */
+interface Styles {
+  readonly rules: readonly Rule[]
+  readonly layers: readonly string[]
+  /** What frames of animations declare. */
+  readonly animated: Declarations
+  /** Whether nothing was passed over: what nests without end comes to selectors without end. */
+  readonly isWhole: boolean
+}
+
+/** A longer selector than this is not written down, characters. */
+const longestSelect = 20_000
+
+/** Reads the sheets in these elements, nested rules by the selector that they come to. */
+function readStyles(elements: readonly Element[]): Styles {
+  const rules: Rule[] = []
+  const animated: Declaration[] = []
+  const layers: string[] = []
+  let isWhole = true
+  const read = (items: readonly CssItem[], context: readonly string[], around: string) => {
+    for (const item of items) {
+      if (item.kind === 'rule') {
+        const select = nested(plainly(item.select, { context: 'selectorList' }), around)
+        if (select.length > longestSelect) {
+          isWhole = false
+          continue
+        }
+        rules.push({ context, select, declarations: declarationsIn(item.contents) })
+        read(item.contents, context, select)
+      } else if (item.kind === 'at') readAt(item, context, around)
     }
+  }
+  const readAt = ({ name, prelude: asked, contents }: AtRule, context: readonly string[], around: string) => {
+    const prelude = asked === '' ? '' : plainly(asked, { context: 'atrulePrelude', atrule: name })
+    if (name === 'layer' && prelude !== '') layers.push(...layersIn(context, prelude))
+    if (contents === undefined) return
+    // What a frame of an animation says is of whatever has the animation.
+    if (name.endsWith('keyframes')) {
+      for (const frame of contents) if (frame.kind === 'rule') animated.push(...declarationsIn(frame.contents))
+      return
+    }
+    const inside = [...context, `@${name}${prelude === '' ? '' : ` ${prelude}`}`]
+    const own = around === '' ? [] : declarationsIn(contents)
+    if (own.length > 0) rules.push({ context: inside, select: around, declarations: own })
+    read(contents, inside, around)
+  }
+  for (const element of elements) {
+    const media = element.attribs.media?.trim()
+    const sheet = readSheet(textOf(element))
+    if (!sheet.isWhole) isWhole = false
+    read(sheet.items, media ? [`@media ${media}`] : [], '')
+  }
+  return { rules, layers: [...new Set(layers)], animated, isWhole }
+}
+
+/** A selector or what an at-rule asks, in the one way in which it can be written; as it stands where that cannot be told. */
+function plainly(text: string, as: ParseOptions): string {
+  let isWhole = true
+  try {
+    const node = parse(text, { ...as, parseAtrulePrelude: true, onParseError: () => (isWhole = false) })
+    return isWhole ? generate(node) : text
+  } catch {
+    return text
   }
 }
 
 /** The declarations of a block itself. */
-function declarationsIn(node: CssNode): Declarations {
+function declarationsIn(items: readonly CssItem[]): Declarations {
   const found: Declaration[] = []
-  if (!('children' in node) || !node.children) return found
-  for (const each of node.children.toArray())
-    if (each.type === 'Declaration') {
-      const property = each.property.toLowerCase()
-      const value = generate(each.value)
+  for (const item of items)
+    if (item.kind === 'declaration') {
+      const { property, value } = item
       const pictures = /^(background|mask|-webkit-mask)$/.test(property) ? picturesIn(value) : undefined
       const name = pictures === undefined ? property : property === 'background' ? 'background-image' : 'mask-image'
-      const give = (given: string, text: string) => found.push(each.important ? [given, text, true] : [given, text])
+      const give = (given: string, text: string) => found.push(item.isImportant ? [given, text, true] : [given, text])
       give(name, pictures ?? value)
       const colour = property === 'background' && pictures !== undefined ? colourIn(value) : undefined
       if (colour !== undefined) give('background-color', colour)

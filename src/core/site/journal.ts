@@ -96,6 +96,9 @@ export function hearOther(journal: Journal, window: string, entry: Entry, known 
   return { ...journal, others: { ...journal.others, [window]: entries } }
 }
 
+/** The type of the problem (RFC 9457) by which the server says that it will never take these edits; whatever else it answers, they are sent again. */
+export const editsRefused = 'urn:glass-moth:problem:edits-refused'
+
 /** An entry that was not taken, with the reason. */
 export interface Refusal {
   readonly number: number

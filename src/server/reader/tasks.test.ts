@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { findKind } from '../../core/effect/kinds'
 import { factNames } from '../../core/compile/facts'
 import type { Site } from '../../core/site/site'
+import { forgiven } from '../../../bench/torment/forgiven'
 import { tasks, type ExportTask } from './tasks'
 
 const page = { id: 'p', name: 'A page', source: '0'.repeat(64) }
@@ -72,5 +73,24 @@ describe('the shape of a script', { timeout }, () => {
 
   it('is another where the page is another', () => {
     expect(tasks.shape(taskFor(undefined))?.key).not.toBe(tasks.shape(taskFor(undefined, { hasScripts: true }))?.key)
+  })
+})
+
+describe('a page whose sheet has a slip', { timeout }, () => {
+  it.each(forgiven)('is exported as it is, whatever browsers make of %j', (css) => {
+    const source = `<!doctype html><title>A page</title><style>${css}</style><main><article class="card">A</article></main>`
+    const task = taskFor(undefined, { html: source, dressed: source })
+    // Byte for byte, but for what HTML itself knows as no character.
+    const exported = tasks.export(task)
+    expect(exported).toContain(`<style>${css}</style>`)
+    expect(exported).toContain('rotate')
+  })
+
+  it('is exported with all that a page may do allowed for where it nests without end', () => {
+    const deep = (open: string, levels: number) => `${open.repeat(levels)}color: red${'}'.repeat(levels)}`
+    for (const css of [deep('p { ', 5000), deep('&&& { ', 300), deep('p, q { ', 300), deep('@media all { ', 5000)]) {
+      const source = html.replace('.card { border: 2px solid }', css)
+      expect(tasks.export(taskFor(undefined, { html: source, dressed: source }))).toContain(css)
+    }
   })
 })

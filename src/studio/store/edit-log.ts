@@ -6,7 +6,7 @@ import { entrySchema, type Entry } from '../../core/site/journal'
 interface Schema extends DBSchema {
   entries: {
     key: [string, string, number]
-    value: { readonly site: string; readonly window: string; readonly number: number; readonly entry: unknown }
+    value: { readonly site: string; readonly window: string; readonly number: number; readonly entry: unknown; readonly detail?: string }
   }
 }
 
@@ -18,6 +18,13 @@ export interface Leftover {
   readonly unreadable: number
 }
 
+/** An edit that the server will not take, with the reason. It is kept until somebody decides what becomes of it. */
+export interface RefusedEdit {
+  readonly window: string
+  readonly entry: Entry
+  readonly detail: string
+}
+
 export interface EditLog {
   /** Keeps an entry, or its amended form; resolves when it is on the disk. Throws where the browser keeps nothing. */
   readonly keep: (window: string, entry: Entry) => Promise<void>
@@ -25,12 +32,19 @@ export interface EditLog {
   readonly drop: (window: string, upTo: number) => Promise<void>
   /** What other windows left, except those that are open. */
   readonly leftovers: (own: string) => Promise<readonly Leftover[]>
+  /** Keeps an edit as one that the server will not take. */
+  readonly refuse: (edit: RefusedEdit) => Promise<void>
+  readonly refused: () => Promise<readonly RefusedEdit[]>
+  /** Lets go of one that was refused. */
+  readonly forget: (edit: RefusedEdit) => Promise<void>
   /** Opens it ahead of its first use, so that an edit is on the disk soon. */
   readonly open: () => void
   readonly close: () => void
 }
 
 const databaseName = 'glass-moth'
+/** Where refused edits of a site are, apart from those that are still to be sent. */
+const refusedOf = (site: string) => `${site}/refused`
 const above = '\uffff'
 
 /** The windows of this browser that are open, by the locks that they hold. */
@@ -82,6 +96,19 @@ export function openEditLog(site: string): EditLog {
           unreadable: read.filter(({ success }) => !success).length,
         }
       })
+    },
+    refuse: async ({ window, entry, detail }) => {
+      await (await open()).put('entries', { site: refusedOf(site), window, number: entry.number, entry, detail })
+    },
+    refused: async () => {
+      const rows = await (await open()).getAll('entries', IDBKeyRange.bound([refusedOf(site)], [refusedOf(site), above]))
+      return rows.flatMap(({ window, entry, detail = '' }) => {
+        const { data } = entrySchema.safeParse(entry)
+        return data ? [{ window, entry: data, detail }] : []
+      })
+    },
+    forget: async ({ window, entry }) => {
+      await (await open()).delete('entries', [refusedOf(site), window, entry.number])
     },
     open: () => void open().catch(() => undefined),
     close: () => {

@@ -3,7 +3,7 @@ import 'fake-indexeddb/auto'
 import { IDBFactory } from 'fake-indexeddb'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { tiltDefaults } from '../../core/effect/tilt/settings'
-import { entrySchema, takeEntries, type Entry } from '../../core/site/journal'
+import { editsRefused, entrySchema, takeEntries, type Entry } from '../../core/site/journal'
 import { isSame } from '../../core/site/patch'
 import type { Site } from '../../core/site/site'
 import { openEditLog, type EditLog } from './edit-log'
@@ -40,7 +40,8 @@ function makeServer() {
     if (url.includes('/state')) return Response.json({ site: server.site, revision: server.revision, lasts: server.lasts })
     const { window, revision, entries } = JSON.parse(init?.body ?? '') as { window: string; revision: number; entries: Entry[] }
     server.posts += 1
-    if (entries.some(({ words }) => words === server.refuses)) return Response.json({ detail: 'It is too large.' }, { status: 413 })
+    if (entries.some(({ words }) => words === server.refuses))
+      return Response.json({ type: editsRefused, detail: 'It is too large.' }, { status: 413 })
     const known = server.revision
     const taken = takeEntries(
       server.site,
@@ -92,6 +93,8 @@ const rename = (name: string) => ({ do: 'change', id: 'e', to: { name } }) as co
 const turn = (acrossDeg: number) => ({ do: 'change', id: 'e', to: { settings: { ...tiltDefaults, acrossDeg } } }) as const
 const nameOf = (document: Site) => document.effects[0]?.name
 const angleOf = (document: Site) => (document.effects[0]?.settings as typeof tiltDefaults).acrossDeg
+/** What a window is told; that nothing was read where it is told nothing. */
+const told = (store: SiteStore) => store.told.get() ?? ({ what: 'unreadable', count: 0 } as const)
 const shown = (store: SiteStore) => store.history.get().site
 const later = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
 /** However busy the machine is. */
@@ -292,9 +295,7 @@ describe('a site that is edited', () => {
     await openEditLog('s').keep('older', { number: 1, words: 'x', gesture: 'g', patch: [{ do: 'twist' }] } as unknown as Entry)
     const store = connect(makeBrowser().open(server))
     await eventually(() =>
-      expect(tellTold(shown(store), store.told.get() ?? { what: 'refused', refusals: [] })[0]?.sentence).toContain(
-        'cannot be read by this version. Nothing was deleted',
-      ),
+      expect(tellTold(shown(store), told(store))[0]?.sentence).toContain('cannot be read by this version. Nothing was deleted'),
     )
     expect((await openEditLog('s').leftovers('nobody'))[0]?.unreadable).toBe(1)
   })
@@ -365,10 +366,10 @@ describe('two windows', () => {
     Object.assign(server, { site: theirs.site, revision: 2 })
     store.edit(turn(5), 'The angle')
     await store.saver.settle()
-    const [told] = tellTold(shown(store), store.told.get() ?? { what: 'refused', refusals: [] })
-    expect(told?.sentence).toBe('The angle of the effect Lean was changed in two windows at once: 5° counts, the other one set 40°.')
-    expect(told?.act?.title).toBe('Use 40°')
-    if (told?.act) store.edit(told.act.edit, told.act.title)
+    const [first] = tellTold(shown(store), told(store))
+    expect(first?.sentence).toBe('The angle of the effect Lean was changed in two windows at once: 5° counts, the other one set 40°.')
+    expect(first?.act?.title).toBe('Use 40°')
+    if (first?.act) store.edit(first.act.edit, first.act.title)
     await store.saver.settle()
     expect([angleOf(shown(store)), angleOf(server.site)]).toEqual([40, 40])
   })
@@ -380,9 +381,9 @@ describe('two windows', () => {
     Object.assign(server, { site: { ...site, effects: [] }, revision: 2 })
     store.edit(rename('Mine'), 'Renaming')
     await store.saver.settle()
-    const [told] = tellTold(shown(store), store.told.get() ?? { what: 'refused', refusals: [] })
-    expect(told?.sentence).toBe('The effect Mine was removed in one window while the other changed it. It stays removed.')
-    if (told?.act) store.edit(told.act.edit, told.act.title)
+    const [first] = tellTold(shown(store), told(store))
+    expect(first?.sentence).toBe('The effect Mine was removed in one window while the other changed it. It stays removed.')
+    if (first?.act) store.edit(first.act.edit, first.act.title)
     await store.saver.settle()
     expect(nameOf(server.site)).toBe('Mine')
   })
@@ -394,22 +395,42 @@ describe('two windows', () => {
     store.edit(rename('Fine'), 'Renaming')
     await store.saver.settle()
     expect([angleOf(shown(store)), nameOf(shown(store)), nameOf(server.site)]).toEqual([9, 'Fine', 'Fine'])
-    expect(tellTold(shown(store), store.told.get() ?? { what: 'refused', refusals: [] })[0]?.sentence).toContain(
-      '“Nonsense” cannot be saved.',
-    )
+    expect(store.saver.refused.get().map(({ detail }) => detail)).toEqual([expect.stringContaining('“Nonsense” cannot be saved.')])
   })
 
-  it('is not held up by an edit that the server will never take', async () => {
+  it('is not held up by an edit that the server will never take, which is kept, also for the next window, and can be tried again', async () => {
     const server = makeServer()
-    const store = connect(makeBrowser().open(server))
+    const browser = makeBrowser()
+    const store = connect(browser.open(server))
     await later(30)
     server.refuses = 'Huge'
     store.edit(rename('Huge'), 'Huge')
     store.edit(turn(17), 'The angle')
     expect(await store.saver.settle()).toBe(true)
     expect([nameOf(server.site), angleOf(server.site), nameOf(shown(store)), await kept()]).toEqual(['Lean', 17, 'Lean', []])
-    expect(tellTold(shown(store), store.told.get() ?? { what: 'refused', refusals: [] })[0]?.sentence).toBe(
-      '“Huge” cannot be saved. It is too large. It was left out; everything else is saved.',
-    )
+    const refused = [expect.objectContaining({ detail: '“Huge” cannot be saved. It is too large.' })]
+    expect(store.saver.refused.get()).toEqual(refused)
+    const next = connect(browser.open(server))
+    await eventually(() => expect(next.saver.refused.get()).toEqual(refused))
+    server.refuses = ''
+    next.tryAgain()
+    expect(await next.saver.settle()).toBe(true)
+    expect([nameOf(server.site), next.saver.refused.get(), await openEditLog('s').refused()]).toEqual(['Huge', [], []])
   })
+
+  it.each([400, 413, 422, 431])(
+    'whose edits are answered by a %i that is not about them keeps them, and sends them again',
+    async (status) => {
+      const server = makeServer()
+      const store = connect(makeBrowser().open(server))
+      await later(30)
+      server.fails = status
+      store.edit(rename('Mine'), 'Renaming')
+      expect(await store.saver.settle()).toBe(false)
+      expect([nameOf(shown(store)), store.saver.saving.get().state, (await kept()).length]).toEqual(['Mine', 'offline', 1])
+      server.fails = 0
+      expect(await store.saver.settle()).toBe(true)
+      expect(nameOf(server.site)).toBe('Mine')
+    },
+  )
 })

@@ -1,9 +1,9 @@
 // Saves a window's edits: at once on this browser's disk, soon after on the server; and says how that stands.
 import * as z from 'zod'
-import { clashSchema, markSent, nextBatch, type Entry, type Journal, type Refusal } from '../../core/site/journal'
+import { clashSchema, editsRefused, markSent, nextBatch, type Entry, type Journal } from '../../core/site/journal'
 import type { Clash } from '../../core/site/patch'
 import { siteSchema, type Site } from '../../core/site/site'
-import type { EditLog, Leftover } from './edit-log'
+import type { EditLog, Leftover, RefusedEdit } from './edit-log'
 import { observable, type Observable } from './observable'
 import { paced } from './paced'
 
@@ -18,7 +18,7 @@ const savedSchema = z.object({
   refusals: z.array(z.object({ number: z.number().int(), detail: z.string() })),
 })
 const stateSchema = z.object({ revision: z.number().int(), site: siteSchema, lasts: z.record(z.string(), z.number().int()) })
-const problemSchema = z.object({ detail: z.string() })
+const problemSchema = z.object({ detail: z.string(), type: z.string().optional() })
 
 export type FullState = z.infer<typeof stateSchema>
 
@@ -39,6 +39,10 @@ const inWindow =
 
 export interface Saver {
   readonly saving: Observable<SaveState>
+  /** Edits that the server will not take, also those of earlier windows. */
+  readonly refused: Observable<readonly RefusedEdit[]>
+  /** Lets go of the refused edits, and gives them. */
+  readonly release: () => readonly RefusedEdit[]
   /** Keeps an entry of the journal, new or amended. */
   readonly keep: (entry: Entry) => void
   /** Resolves when all that was written is saved; false when it cannot be now. */
@@ -62,13 +66,7 @@ interface SaverOptions {
   /** Hears the server's answer to what was sent of a window; `site` is undefined where it is what was expected. */
   readonly onSaved: (
     window: string,
-    answer: {
-      readonly revision: number
-      readonly last: number
-      readonly site: Site | undefined
-      readonly clashes: readonly Clash[]
-      readonly refusals: readonly Refusal[]
-    },
+    answer: { readonly revision: number; readonly last: number; readonly site: Site | undefined; readonly clashes: readonly Clash[] },
   ) => void
   readonly onState: (state: FullState) => void
   readonly onLeftovers: (leftovers: readonly Leftover[]) => void
@@ -76,15 +74,14 @@ interface SaverOptions {
 
 class Unsaved extends Error {}
 
-/** Whether a status says that this very request will never be taken. */
-const isRefusal = (status: number) => status === 400 || status === 413 || status === 422
+const isSameEdit = (one: RefusedEdit, other: RefusedEdit) => one.window === other.window && one.entry.number === other.entry.number
 
 const posted = { method: 'POST', headers: { 'content-type': 'application/json' } }
 const bodyOf = ({ window, revision }: Pick<Journal, 'window' | 'revision'>, entries: readonly Entry[]) =>
   JSON.stringify({ window, revision, entries })
 
 /** Sends edits to the server: what it answers, or why it will never take them. Throws an Unsaved where it cannot be reached, or cannot save now. */
-async function postEdits(siteId: string, body: string): Promise<z.infer<typeof savedSchema> | { readonly refused: string | undefined }> {
+async function postEdits(siteId: string, body: string): Promise<z.infer<typeof savedSchema> | { readonly refused: string }> {
   let response: Response
   try {
     response = await fetch(`/api/sites/${siteId}/edits`, { ...posted, body, signal: AbortSignal.timeout(answerMs) })
@@ -92,9 +89,9 @@ async function postEdits(siteId: string, body: string): Promise<z.infer<typeof s
     throw new Unsaved(error instanceof DOMException && error.name === 'TimeoutError' ? 'The studio’s server does not answer.' : unreachable)
   }
   const answered: unknown = await response.json().catch(() => undefined)
-  const problem = problemSchema.safeParse(answered).data?.detail
-  if (isRefusal(response.status)) return { refused: problem }
-  if (!response.ok) throw new Unsaved(problem ?? 'The studio’s server refused this.')
+  const problem = problemSchema.safeParse(answered).data
+  if (problem?.type === editsRefused) return { refused: problem.detail }
+  if (!response.ok) throw new Unsaved(problem?.detail ?? `The studio’s server did not take this (status ${response.status}).`)
   const saved = savedSchema.safeParse(answered)
   if (!saved.success) throw new Unsaved('The studio’s server gave an answer that cannot be read.')
   return saved.data
@@ -127,6 +124,7 @@ function makeWriter(log: EditLog, windowOf: () => string) {
 /** A saver for one site. */
 export function makeSaver({ siteId, log, journal, setSent, onSaved, onState, onLeftovers }: SaverOptions): Saver {
   const saving = observable<SaveState>({ state: 'saved' })
+  const refused = observable<readonly RefusedEdit[]>([])
   const left = new Map<string, readonly Entry[]>()
   const { write, isKept, noteSaved } = makeWriter(log, () => journal().window)
   let timer: ReturnType<typeof setTimeout> | undefined
@@ -144,22 +142,28 @@ export function makeSaver({ siteId, log, journal, setSent, onSaved, onState, onL
     const answer = await postEdits(siteId, bodyOf({ window, revision: journal().revision }, entries))
     if ('refused' in answer) return refuse(window, entries, answer.refused)
     if (window === journal().window) noteSaved(answer.last)
+    for (const { number, detail } of answer.refusals) await keepRefused(window, number, entries, detail)
     onSaved(window, { ...answer, site: answer.site })
     await log.drop(window, answer.last).catch(() => undefined)
   }
 
-  /** What the server will never take is sent by itself, so that it keeps nothing else back; alone, it is left out and told. */
-  const refuse = async (window: string, entries: readonly Entry[], detail = 'The studio’s server refused this.') => {
+  const keepRefused = async (window: string, number: number, entries: readonly Entry[], detail: string) => {
+    const entry = entries.find((each) => each.number === number)
+    if (!entry) return
+    const edit = { window, entry, detail }
+    refused.set([...refused.get(), edit])
+    // Where the browser keeps nothing, it is here as long as the window is.
+    await log.refuse(edit).catch(() => undefined)
+  }
+
+  /** What the server will never take is sent by itself, so that it keeps nothing else back; alone, it is left out, kept apart and told. */
+  const refuse = async (window: string, entries: readonly Entry[], reason: string) => {
     const [first] = entries
     if (entries.length > 1) for (const entry of entries) await post(window, [entry])
     else if (first) {
-      onSaved(window, {
-        revision: journal().revision,
-        last: first.number,
-        site: journal().base,
-        clashes: [],
-        refusals: [{ number: first.number, detail: `“${first.words}” cannot be saved. ${detail}` }],
-      })
+      const detail = `“${first.words}” cannot be saved. ${reason}`
+      await keepRefused(window, first.number, entries, detail)
+      onSaved(window, { revision: journal().revision, last: first.number, site: journal().base, clashes: [] })
       await log.drop(window, first.number).catch(() => undefined)
     }
   }
@@ -213,6 +217,8 @@ export function makeSaver({ siteId, log, journal, setSent, onSaved, onState, onL
       return
     }
     onLeftovers(leftovers)
+    const before = await log.refused().catch(() => [])
+    if (before.length > 0) refused.set([...before, ...refused.get().filter((edit) => !before.some((each) => isSameEdit(each, edit)))])
     for (const { window, entries } of leftovers) if (entries.length > 0) left.set(window, entries)
     if (left.size === 0) return
     saving.set({ state: 'saving' })
@@ -221,6 +227,13 @@ export function makeSaver({ siteId, log, journal, setSent, onSaved, onState, onL
 
   return {
     saving,
+    refused,
+    release: () => {
+      const edits = refused.get()
+      refused.set([])
+      for (const edit of edits) void log.forget(edit).catch(() => undefined)
+      return edits
+    },
     keep: (entry) => {
       write(entry)
       if (saving.get().state === 'offline') return

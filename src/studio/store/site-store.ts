@@ -1,7 +1,7 @@
 // The one document store: the site with its history, saved as it changes, together with what other windows do to it.
 import type { Edit } from '../../core/site/edit'
 import { beginHistory, doEdit, redo, undo, type Done, type History } from '../../core/site/history'
-import { beginJournal, hearOther, hearServer, shownSite, writeEntry, type Entry, type Journal, type Refusal } from '../../core/site/journal'
+import { beginJournal, hearOther, hearServer, shownSite, writeEntry, type Entry, type Journal } from '../../core/site/journal'
 import { applyPatch, isSame, type Clash } from '../../core/site/patch'
 import { tidySite, type Site } from '../../core/site/site'
 import { markOpen, openEditLog, type EditLog } from './edit-log'
@@ -11,11 +11,10 @@ import { olderEdits } from './older-edits'
 import { paced } from './paced'
 import { makeSaver, type FullState, type Saver } from './saving'
 
-/** What a window is told of what others did, or of edits of its own that were not taken. */
+/** What a window is told of what others did. */
 export type Told =
   /** Two windows changed the same at once: what counts, and the other value; `before` is the site as it was shown until then. */
   | { readonly what: 'clash'; readonly clashes: readonly Clash[]; readonly before: Site }
-  | { readonly what: 'refused'; readonly refusals: readonly Refusal[] }
   /** Undoing left alone what somebody else changed since. */
   | { readonly what: 'left alone'; readonly words: string }
   /** Edits that were kept in this browser and cannot be read; they stay where they are. */
@@ -27,6 +26,8 @@ export interface SiteStore {
   readonly saver: Saver
   /** Does an edit; those with the same gesture are one step of undo. */
   readonly edit: (edit: Edit, words: string, gesture?: string) => void
+  /** Does the edits that were refused again, on the site as it is now. */
+  readonly tryAgain: () => void
   readonly undo: () => void
   readonly redo: () => void
   /** What is to be told; null once it was read. */
@@ -109,7 +110,7 @@ export function makeSiteStore({
       const count = leftovers.reduce((sum, { unreadable }) => sum + unreadable, 0)
       if (count > 0) told.set({ what: 'unreadable', count })
     },
-    onSaved: (of, { revision: next, last, site: now, clashes, refusals }) => {
+    onSaved: (of, { revision: next, last, site: now, clashes }) => {
       known.set(of, Math.max(last, known.get(of) ?? 0))
       // What was expected is the base with what was sent on top.
       const sent = [...(of === window ? journal.own : (journal.others[of] ?? []))].filter(({ number }) => number <= last)
@@ -118,8 +119,7 @@ export function makeSiteStore({
       take(hearServer(journal, { revision: next, site: base, lasts: { [of]: last } }))
       // How far the edits of others are in this answer, it does not say.
       if (now && Object.keys(journal.others).length > 0) void saver.refresh()
-      if (refusals.length > 0) told.set({ what: 'refused', refusals })
-      else tellClashes(clashes, before)
+      tellClashes(clashes, before)
     },
   })
   const write = ({ history: next, step, isPartial }: Done) => {
@@ -187,6 +187,9 @@ export function makeSiteStore({
     saver,
     told,
     edit: (edit, words, gesture = newGesture()) => change(doEdit(history.get(), edit, words, gesture)),
+    tryAgain: () => {
+      for (const { entry } of saver.release()) change(doEdit(history.get(), { do: 'patch', patch: entry.patch }, entry.words, newGesture()))
+    },
     undo: () => apart(undo(history.get())),
     redo: () => apart(redo(history.get())),
     connect: (moment) => {

@@ -5,6 +5,7 @@ import { findKind } from '../../core/effect/kinds'
 import type { Edit } from '../../core/site/edit'
 import { applyPatch, keyOf, type Clash, type Path } from '../../core/site/patch'
 import type { Effect, Site } from '../../core/site/site'
+import type { RefusedEdit } from './edit-log'
 import type { Told } from './site-store'
 
 export interface ToldWords {
@@ -121,6 +122,16 @@ function tellClash(site: Site, before: Site, { op, what, theirs }: Clash): ToldW
   }
 }
 
+/** What is said of edits that the server will not take: each reason once. */
+export function tellRefused(refused: readonly RefusedEdit[]): string {
+  const reasons = [...new Set(refused.map(({ detail }) => detail))]
+  const more = reasons.length > mostReasons ? ` And ${reasons.length - mostReasons} more.` : ''
+  return `${refused.length === 1 ? 'An edit was' : `${refused.length} edits were`} not taken; everything else is saved. ${reasons.slice(0, mostReasons).join(' ')}${more}`
+}
+
+/** How many reasons are told. */
+const mostReasons = 3
+
 /** What a window is told, one sentence each. */
 export function tellTold(site: Site, told: Told): readonly ToldWords[] {
   switch (told.what) {
@@ -128,8 +139,6 @@ export function tellTold(site: Site, told: Told): readonly ToldWords[] {
       const all = told.clashes.map((clash) => tellClash(site, told.before, clash))
       return all.filter(({ sentence }, i) => all.findIndex((each) => each.sentence === sentence) === i)
     }
-    case 'refused':
-      return told.refusals.map(({ detail }) => ({ sentence: `${detail} It was left out; everything else is saved.` }))
     case 'left alone':
       return [{ sentence: `“${told.words}” was changed in another window since, so undoing it leaves that as it is.` }]
     case 'unreadable':

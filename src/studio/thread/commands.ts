@@ -8,6 +8,7 @@ import { readTrace, writeTrace } from '../../core/trace/csv'
 import { keepTrace, readTraceFile, writeTraceJson } from '../../core/trace/kept'
 import { runs, type RunName } from '../../core/trace/runs'
 import type { RunSample } from '../../stage/protocol'
+import { saveText } from '../save-file'
 import { notify, selectedEffect } from '../commands'
 import { letGo } from '../frame/holding'
 import type { Studio } from '../context'
@@ -62,13 +63,9 @@ export async function takeTraceFile(studio: Studio, file: File): Promise<void> {
 /** Gives a trace as a file, to be kept by the browser. */
 export function giveTraceFile({ name, csv }: KeptTrace, format: 'csv' | 'json'): void {
   const samples = readTrace(csv)
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(
-    new Blob([format === 'csv' ? writeTrace(samples) : writeTraceJson(samples)], {
-      type: format === 'csv' ? 'text/csv' : 'application/json',
-    }),
+  saveText(
+    `${name.replace(/[^\w -]/g, '').trim() || 'trace'}.${format}`,
+    format === 'csv' ? writeTrace(samples) : writeTraceJson(samples),
+    format === 'csv' ? 'text/csv' : 'application/json',
   )
-  link.download = `${name.replace(/[^\w -]/g, '').trim() || 'trace'}.${format}`
-  link.click()
-  URL.revokeObjectURL(link.href)
 }

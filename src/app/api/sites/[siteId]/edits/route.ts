@@ -2,7 +2,7 @@ import { checkIdentifiers } from '@/server/identifiers'
 import { log } from '@/server/log'
 import { answer } from '@/server/problem'
 import { readBody } from '@/server/body'
-import { saveEdits } from '@/server/saving'
+import { orRefused, saveEdits } from '@/server/saving'
 
 interface Context {
   readonly params: Promise<{ siteId: string }>
@@ -12,7 +12,7 @@ interface Context {
 export function POST(request: Request, { params }: Context) {
   return answer(async () => {
     const { siteId } = checkIdentifiers(await params)
-    const saved = await saveEdits(siteId, await readBody(request))
+    const saved = await orRefused(async () => saveEdits(siteId, await readBody(request)))
     log.info({ site: siteId, revision: saved.revision }, 'saved')
     return Response.json(saved)
   })
