@@ -84,22 +84,19 @@ test('it turns away from the side that the pointer comes from, and is taken back
     await page.mouse.move(from, box.y + 300)
     await eventually(() => seenOf(page, 1)).toEqual(['visible', 'hidden'])
   }
-  // In, out on the way, and in again by the other side: between two frames it never goes farther than it would by itself.
-  const { end } = await record(
-    page,
-    () => {
-      const front = document.querySelectorAll('.packet')[1]?.firstElementChild as Element
-      return Number(/-?[\d.]+(?=deg)/.exec(getComputedStyle(front).rotate)?.[0] ?? 0)
-    },
-    undefined,
-  )
+  // In, out half way, and in again by the other side: between two frames it never goes farther than it would by itself. Nothing is
+  // finished ahead of its time here.
+  const angle = () => {
+    const front = document.querySelectorAll('.packet')[1]?.firstElementChild as Element
+    return Number(/-?[\d.]+(?=deg)/.exec(getComputedStyle(front).rotate)?.[0] ?? 0)
+  }
+  const { end } = await record(page, angle, undefined)
   await page.mouse.move(box.x + 10, box.y + 50, { steps: 3 })
   await page.waitForTimeout(300)
   await page.mouse.move(box.x + box.width + 10, box.y + 50, { steps: 3 })
   await page.waitForTimeout(60)
   await page.mouse.move(box.x + box.width - 10, box.y + 50, { steps: 3 })
-  await eventually(async () => (await anglesOf(page, 1))[0]).toMatch(/^y -?180deg$/)
-  expect(await seenOf(page, 1)).toEqual(['hidden', 'visible'])
+  await eventually(async () => Math.abs(await page.evaluate(angle))).toBe(180)
   const all = await end()
   expect(Math.max(...all.map(({ value }) => Math.abs(value)))).toBeGreaterThan(100)
   // At its fastest it goes two and a half times as fast as by an even pace of 180 degrees in 900 ms; a jump would be half a turn in a frame.

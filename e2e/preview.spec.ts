@@ -15,7 +15,7 @@ test('the preview plays the page as exported, without the studio, at an address 
   const opened = context.waitForEvent('page')
   await page.getByRole('menuitem', { name: 'Open a preview in another window' }).click()
   const preview = await opened
-  await preview.waitForURL(/^http:\/\/127\.0\.0\.1:\d+\/[\w-]{16}\/previewed\/page\/index\.html$/)
+  await preview.waitForURL(/^http:\/\/localhost:\d+\/[\w-]{16}\/previewed\/page\/index\.html$/)
   expect(new URL(preview.url()).port).not.toBe(new URL(house.address).port)
   await preview.mouse.move(60 + 236, 180, { steps: 4 })
   await eventually(async () => (await leanOf(preview, '.card', 0)).rotateY).toBeCloseTo(11, 0)

@@ -209,3 +209,50 @@ test('an edit made while the studio has had no moment for anything else is there
   await page.reload()
   await expect(angleOf(page)).toHaveAttribute('aria-valuetext', '12°')
 })
+
+test('edits are saved beside forty kilobytes of cookies; those of a preview are another host’s', async ({ page, house }) => {
+  await page
+    .context()
+    .addCookies(Array.from({ length: 10 }, (_, i) => ({ name: `other-tool-${i}`, value: 'x'.repeat(4000), url: house.address })))
+  await open(page, await house.addSite('cookies', cardsPage, [tiltOnCards()]))
+  await type(page, '23')
+  await expect(saved(page)).toBeVisible()
+  const [row] = await house.query('SELECT JSON_VALUE(document, ?) AS angle FROM sites WHERE id = ?', [
+    '$.effects[0].settings.acrossDeg',
+    'cookies',
+  ])
+  expect(row?.angle).toBe('23')
+  const { here } = (await (await page.request.get(`${house.address}/api/preview`)).json()) as { here: string }
+  expect(new URL(here).hostname).not.toBe(new URL(house.address).hostname)
+  // More than is read is told as what it is.
+  const tooMany = await fetch(house.address, { headers: { cookie: 'x'.repeat(1_100_000) } })
+  expect([tooMany.status, ((await tooMany.json()) as { detail: string }).detail]).toEqual([
+    431,
+    'The browser sends more cookies for this address than the studio can read. Clear those of 127.0.0.1 in the browser.',
+  ])
+})
+
+test('an edit that is not taken is listed with its reason, given as a file, and tried again', async ({ page, house }) => {
+  await open(page, await house.addSite('refused', cardsPage, [tiltOnCards()]))
+  await page.route('**/api/sites/refused/edits', (route) =>
+    route.fulfill({
+      status: 413,
+      contentType: 'application/problem+json',
+      json: { type: 'urn:glass-moth:problem:edits-refused', title: 'Too much', status: 413, detail: 'It is more than a site holds.' },
+    }),
+  )
+  await type(page, '31')
+  const notice = page.getByRole('alert').filter({ hasText: 'An edit was not taken; everything else is saved.' })
+  await expect(notice).toContainText('It is more than a site holds.')
+  await expect(angleOf(page)).toHaveAttribute('aria-valuetext', '9°')
+  // It is there in the next window too.
+  await page.reload()
+  const [download] = await Promise.all([page.waitForEvent('download'), notice.getByRole('button', { name: 'Save to a file' }).click()])
+  expect(download.suggestedFilename()).toBe('edits-of-refused.json')
+  expect(readFileSync(await download.path(), 'utf8')).toContain('"to": 31')
+  await page.unroute('**/api/sites/refused/edits')
+  await notice.getByRole('button', { name: 'Try again' }).click()
+  await expect(angleOf(page)).toHaveAttribute('aria-valuetext', '31°')
+  await expect(saved(page)).toBeVisible()
+  await expect(notice).toBeHidden()
+})
