@@ -1,24 +1,29 @@
 // The drawers: one at a time. Each is loaded when it opens, but for the commands, which take letters at once.
-import dynamic from 'next/dynamic'
+import type { ComponentType } from 'react'
+import { Boundary, lazily } from './Boundary'
 import { CommandsDrawer } from './CommandsDrawer'
-import { useView } from './context'
+import { useStudio, useView } from './context'
+import type { Drawer as DrawerName } from './store/view-store'
 
-const ChecksDrawer = dynamic(() => import('./checks/ChecksDrawer').then((loaded) => loaded.ChecksDrawer))
-const CodeDrawer = dynamic(() => import('./code/CodeDrawer').then((loaded) => loaded.CodeDrawer))
-const MarkupDrawer = dynamic(() => import('./markup/MarkupDrawer').then((loaded) => loaded.MarkupDrawer))
-const PagesDrawer = dynamic(() => import('./pages/PagesDrawer').then((loaded) => loaded.PagesDrawer))
-const RevisionsDrawer = dynamic(() => import('./pages/RevisionsDrawer').then((loaded) => loaded.RevisionsDrawer))
-const PhoneDrawer = dynamic(() => import('./preview/PhoneDrawer').then((loaded) => loaded.PhoneDrawer))
-const TriesDrawer = dynamic(() => import('./tries/TriesDrawer').then((loaded) => loaded.TriesDrawer))
+const drawers: Readonly<Record<DrawerName, { readonly name: string; readonly Drawer: ComponentType }>> = {
+  checks: { name: 'Checks', Drawer: lazily(() => import('./checks/ChecksDrawer').then((loaded) => loaded.ChecksDrawer)) },
+  code: { name: 'Code', Drawer: lazily(() => import('./code/CodeDrawer').then((loaded) => loaded.CodeDrawer)) },
+  markup: { name: 'Markup', Drawer: lazily(() => import('./markup/MarkupDrawer').then((loaded) => loaded.MarkupDrawer)) },
+  pages: { name: 'Pages', Drawer: lazily(() => import('./pages/PagesDrawer').then((loaded) => loaded.PagesDrawer)) },
+  revisions: { name: 'History', Drawer: lazily(() => import('./pages/RevisionsDrawer').then((loaded) => loaded.RevisionsDrawer)) },
+  phone: { name: 'Preview', Drawer: lazily(() => import('./preview/PhoneDrawer').then((loaded) => loaded.PhoneDrawer)) },
+  tries: { name: 'Tries', Drawer: lazily(() => import('./tries/TriesDrawer').then((loaded) => loaded.TriesDrawer)) },
+  keys: { name: 'Commands', Drawer: CommandsDrawer },
+}
 
 export function Drawers() {
+  const { view } = useStudio()
   const { drawer } = useView('drawer')
-  if (drawer === 'checks') return <ChecksDrawer />
-  if (drawer === 'code') return <CodeDrawer />
-  if (drawer === 'markup') return <MarkupDrawer />
-  if (drawer === 'pages') return <PagesDrawer />
-  if (drawer === 'tries') return <TriesDrawer />
-  if (drawer === 'phone') return <PhoneDrawer />
-  if (drawer === 'keys') return <CommandsDrawer />
-  return drawer === 'revisions' ? <RevisionsDrawer /> : null
+  if (!drawer) return null
+  const { name, Drawer } = drawers[drawer]
+  return (
+    <Boundary key={drawer} name={name} onClose={() => view.update({ drawer: null })}>
+      <Drawer />
+    </Boundary>
+  )
 }

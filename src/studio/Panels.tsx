@@ -1,7 +1,7 @@
 // What stands beside the page, at the right: what can be done with a chosen element, the rows of the selected effect, or a drawer. It lies where the
 // page leaves room, over the page where that is not enough, and never moves the page.
 import { Flex } from '@chakra-ui/react'
-import dynamic from 'next/dynamic'
+import { Boundary, lazily } from './Boundary'
 import { RowsPanel } from './caption/RowsPanel'
 import { Drawers } from './Drawers'
 import { useStudio, useView } from './context'
@@ -9,7 +9,7 @@ import { useOpenPanel } from './open-panel'
 import { panelWidths } from './panel-widths'
 import { DragEdge } from './theme/DragEdge'
 
-const WhatToDo = dynamic(() => import('./point/WhatToDo').then((loaded) => loaded.WhatToDo), { ssr: false })
+const WhatToDo = lazily(() => import('./point/WhatToDo').then((loaded) => loaded.WhatToDo))
 
 export function Panels() {
   const { view } = useStudio()
@@ -43,10 +43,16 @@ export function Panels() {
         _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '-2px' }}
       />
       {isChoosing ? (
-        <WhatToDo />
+        <Boundary name="What to do with it">
+          <WhatToDo />
+        </Boundary>
       ) : (
         <>
-          {hasRows && <RowsPanel />}
+          {hasRows && (
+            <Boundary name="More of the effect">
+              <RowsPanel />
+            </Boundary>
+          )}
           <Drawers />
         </>
       )}

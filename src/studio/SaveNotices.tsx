@@ -26,7 +26,9 @@ export function SaveNotices() {
       {saving.state === 'offline' && <Notice words={saving.detail} />}
       {refused.length > 0 && (
         <Notice words={tellRefused(refused)}>
-          <Button onClick={store.tryAgain}>Try again</Button>
+          <Button variant="act" onClick={store.tryAgain}>
+            Try again
+          </Button>
           <Button
             onClick={() => {
               saveText(`edits-of-${store.id}.json`, JSON.stringify({ site: store.id, edits: refused }, null, 2), 'application/json')
@@ -34,9 +36,7 @@ export function SaveNotices() {
           >
             Save to a file
           </Button>
-          <Button variant="act" onClick={() => void store.saver.release()}>
-            Drop {refused.length === 1 ? 'it' : 'them'}
-          </Button>
+          <Button onClick={() => void store.saver.release()}>Delete {refused.length === 1 ? 'it' : 'them'}</Button>
         </Notice>
       )}
       {lines.slice(0, most).map(({ sentence, act }) => (

@@ -2,9 +2,9 @@
 // The studio: the page as the plate, effects on it, the caption below, the thread at the foot.
 import { Box, Grid } from '@chakra-ui/react'
 import { nanoid } from 'nanoid'
-import dynamic from 'next/dynamic'
 import { useEffect, useMemo, useState } from 'react'
 import type { Site } from '../core/site/site'
+import { Boundary, lazily } from './Boundary'
 import { Caption } from './caption/Caption'
 import { StudioContext, useView, type Studio } from './context'
 import { EffectList, listWidths } from './effects/EffectList'
@@ -27,8 +27,8 @@ import { TopBar } from './TopBar'
 // What is drawn beside the caption and what stands in its place while pointing come once the page plays.
 const loadDrawing = () => import('./drawing/DrawingPane').then((loaded) => loaded.DrawingPane)
 const loadPointing = () => import('./point/PointingPane').then((loaded) => loaded.PointingPane)
-const DrawingPane = dynamic(loadDrawing, { ssr: false, loading: () => <Box borderLeft="1px solid" borderColor="hairline" /> })
-const PointingPane = dynamic(loadPointing, { ssr: false })
+const DrawingPane = lazily(loadDrawing, <Box borderLeft="1px solid" borderColor="hairline" />)
+const PointingPane = lazily(loadPointing)
 
 interface StudioScreenProps {
   readonly siteId: string
@@ -78,6 +78,8 @@ export function StudioScreen({ siteId, pageId, site, revision, found }: StudioSc
         warmCompiler()
         return loadPointing()
       })
+      // It is asked for again when somebody points.
+      .catch(() => undefined)
     return () => {
       stopKeys()
       disconnect()
@@ -118,7 +120,13 @@ function Regions() {
     >
       {isWhole ? <TopBar /> : <Box background="sheet" borderBottom="1px solid" borderColor="edge" />}
       <Grid templateColumns={`${listStays ? listWidths.open : listWidths.closed}px minmax(0, 1fr)`} minHeight="0" position="relative">
-        {isWhole ? <EffectList /> : <Box background="sheet" borderRight="1px solid" borderColor="hairline" />}
+        {isWhole ? (
+          <Boundary name="The list of effects">
+            <EffectList />
+          </Boundary>
+        ) : (
+          <Box background="sheet" borderRight="1px solid" borderColor="hairline" />
+        )}
         <Plate />
         {isWhole && <Panels />}
         {isWhole && <SaveNotices />}
@@ -136,11 +144,17 @@ function Foot() {
     <Box borderTop="1px solid" borderColor="edge" background="sheet" minHeight="0">
       {pointing.stage === 'no' ? (
         <Grid templateColumns="minmax(0, 1fr) 336px" height="100%">
-          <Caption />
-          <DrawingPane />
+          <Boundary name="The caption">
+            <Caption />
+          </Boundary>
+          <Boundary name="The drawing">
+            <DrawingPane />
+          </Boundary>
         </Grid>
       ) : (
-        <PointingPane />
+        <Boundary name="Pointing">
+          <PointingPane />
+        </Boundary>
       )}
     </Box>
   )

@@ -1,6 +1,7 @@
 // Something that is amiss, with a change of the markup that mends it: shown as a difference of the page, and done in one act.
 import { Box, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
+import { notify } from '../commands'
 import type { SourceChange } from '../markup/commands'
 import { usePage, useStudio } from '../context'
 import { Button } from '../theme/controls'
@@ -17,12 +18,12 @@ interface MarkupOfferProps {
 }
 
 export function MarkupOffer({ words, change, act, onAct, inList = false }: MarkupOfferProps) {
-  const { search } = useStudio()
+  const studio = useStudio()
   const page = usePage()
   const [lines, setLines] = useState<readonly string[] | null>(null)
   const show = async () => {
     const [before, markup, { structuredPatch }] = await Promise.all([
-      search.source(page.source),
+      studio.search.source(page.source),
       import('../../core/page/markup'),
       import('diff'),
     ])
@@ -40,7 +41,10 @@ export function MarkupOffer({ words, change, act, onAct, inList = false }: Marku
           minHeight="24px"
           fontSize="13px"
           aria-expanded={lines !== null}
-          onClick={() => (lines ? setLines(null) : void show())}
+          onClick={() => {
+            if (lines) setLines(null)
+            else show().catch(() => notify(studio, 'The change cannot be shown: the studio’s server cannot be reached.'))
+          }}
         >
           Show the change
         </Button>

@@ -1,7 +1,7 @@
 // The name of an effect, as the list of effects shows it.
 import { Flex, chakra } from '@chakra-ui/react'
 import type { Effect } from '../../core/site/site'
-import { duplicateEffects } from '../effects/commands'
+import { duplicateEffects, keepAsPresets } from '../effects/commands'
 import { useStudio } from '../context'
 import { Button } from '../theme/controls'
 import { NamedField } from '../theme/NamedField'
@@ -27,7 +27,7 @@ export function NameField({ effect }: { readonly effect: Effect }) {
       <Button
         minHeight="26px"
         fontSize="13px"
-        onClick={() => void import('../presets/commands').then(({ savePreset }) => savePreset(studio, effect))}
+        onClick={() => void keepAsPresets(studio, [effect])}
         title="Keep it with its markup, to be used again on any site"
       >
         Save as a preset

@@ -128,8 +128,12 @@ export function tieEffects(studio: Studio, effects: readonly Effect[] = chosenEf
 
 /** Keeps each as a preset. */
 export async function keepAsPresets(studio: Studio, effects: readonly Effect[] = chosenEffects(studio)): Promise<void> {
-  const { savePreset } = await import('../presets/commands')
-  for (const effect of effects) await savePreset(studio, effect)
+  try {
+    const { savePreset } = await import('../presets/commands')
+    for (const effect of effects) await savePreset(studio, effect)
+  } catch {
+    notify(studio, 'The studio’s server cannot be reached, so nothing was kept as a preset.')
+  }
 }
 
 /** Takes the last step back, and says which it was. */
