@@ -7,6 +7,7 @@ import { touchedBy } from '../rig/resolve'
 import { readRig } from '../rig/check'
 import type { Rig } from '../rig/rig'
 import type { Sample } from '../signal/sample'
+import { writeStylesheet } from '../export/stylesheet'
 import { kinds, type AnyKind } from './kinds'
 
 const at = (t: number, x: number, y: number): Sample => ({ t, x, y, buttons: 0, pointerType: 'mouse', phase: 'move' })
@@ -149,4 +150,26 @@ describe('kinds with roles of which there may be several', () => {
       expect(new Set(kind.roles(kind.moreRoles?.add(fewer)).map(({ id }) => id)).size).toBe(21)
     },
   )
+})
+
+describe.each(kinds)('numbers of $id', (kind) => {
+  const odd = [1e-320, -1e-320, Number.MIN_VALUE, 1e-7, -0, 1e308, -1e308, Number.NaN, Number.POSITIVE_INFINITY]
+  const start: unknown = kind.defaults
+  const numbers = kind.controls(start).flatMap((control) => (control.kind === 'number' ? [control] : []))
+
+  it('are finite where they leave, at both ends of each range, just beyond them and next to nothing', () => {
+    for (const control of numbers)
+      for (const value of [control.least, control.greatest, control.least - control.step, control.greatest + control.step, ...odd]) {
+        const { success, data } = kind.settings.safeParse(control.write(start, value))
+        if (!success) continue
+        const rig = rigOf(kind, data)
+        const told = `${control.id} at ${value}`
+        expect(
+          JSON.stringify(rig, (_, each: unknown) => (typeof each === 'number' && !Number.isFinite(each) ? 'no number' : each)),
+          told,
+        ).not.toContain('no number')
+        const css = writeStylesheet([{ number: 1, names: { title: '', name: kind.id }, rig, sentence: 'A.' }])
+        expect(css.match(/NaN|Infinity|undefined/), told).toBeNull()
+      }
+  })
 })

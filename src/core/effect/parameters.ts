@@ -74,11 +74,15 @@ const writing =
 const sampled = (value: number, { inSample = 1, least, greatest }: Pick<NumberGiven, 'inSample' | 'least' | 'greatest'>) =>
   Math.min(greatest, Math.max(Math.min(least, value), value * inSample))
 
+/** What is nearer to 0 is 0: what is divided by it would be no number any more. */
+const nearest = 1e-9
+const orNothing = (value: number) => (Math.abs(value) < nearest ? 0 : value)
+
 /** A number with its unit, its range (inclusive) and its step. */
 export function number({ from, isWhole, id, inSample, knob, varies, ...words }: NumberGiven): Parameter<number> {
   return {
     schema: () => {
-      const within = z.number().min(words.least).max(words.greatest)
+      const within = z.number().min(words.least).max(words.greatest).overwrite(orNothing)
       return isWhole ? within.int() : within
     },
     from,

@@ -46,7 +46,24 @@ describe('CSS text that is written as it stands', () => {
     expect(isSelector(text)).toBe(true)
   })
 
-  it.each(["';inj();'", '.card\u2028inj()', '.card-->', '.a,,.b', '.a >', '.a{}', ':is(', '.card:::', ''])('is no selector: %s', (text) => {
+  it.each([
+    "';inj();'",
+    '.card\u2028inj()',
+    '.card-->',
+    '.a,,.b',
+    '.a >',
+    '.a{}',
+    ':is(',
+    '.card:::',
+    '',
+    '$1',
+    '.1a',
+    '#1a',
+    '.-1a',
+    'a > 2b',
+    '.a%b',
+    '.a .0',
+  ])('is no selector: %s', (text) => {
     expect(isSelector(text)).toBe(false)
   })
 

@@ -73,9 +73,27 @@ function endOfString(text: string, from: number): number {
   return -1
 }
 
+/**
+ * Whether the names in a selector, outside of its brackets, are names (CSS Syntax 4.3.9): one that begins with a digit, or has other signs in
+ * it, makes browsers drop the whole rule.
+ */
+function hasNames(text: string): boolean {
+  const escaped = text.replace(/\\(?:[\da-f]{1,6}\s?|[^])/gi, 'x')
+  let depth = 0
+  let plain = ''
+  for (let i = 0; i < escaped.length; i++) {
+    const character = escaped.charAt(i)
+    if (character === '"' || character === "'") i = Math.max(i, endOfString(escaped, i))
+    else if (character === ')' || character === ']') depth -= 1
+    else if (depth === 0 && !(character in closing)) plain += character
+    if (character in closing) depth += 1
+  }
+  return !/[^\w\s\u0080-\uffff.#:>+~,*|&-]|(?:^|[^\w\u0080-\uffff-])-?\d/.test(plain)
+}
+
 /** Whether text is a list of selectors, `&` included, that can be written as it stands. */
 export function isSelector(text: string): boolean {
-  if (!isContained(text)) return false
+  if (!isContained(text) || !hasNames(text)) return false
   try {
     const selectors = parseSelector(text.replace(/(^|[\s,(>+~])&/g, '$1*'))
     return (

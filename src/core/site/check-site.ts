@@ -1,6 +1,6 @@
 // A site checked whole, at the cost of what changed: effects that were checked are known again as long as they are the same objects.
 import { describeIssues } from './issues'
-import { siteSchema, type Effect, type Site } from './site'
+import { presentSiteSchema, siteSchema, type Effect, type Site } from './site'
 
 const known = new WeakSet<Effect>()
 
@@ -8,6 +8,22 @@ const known = new WeakSet<Effect>()
 export function rememberChecked(site: Site): Site {
   for (const effect of site.effects) known.add(effect)
   return site
+}
+
+const isObject = (value: unknown): value is Readonly<Record<string, unknown>> => typeof value === 'object' && value !== null
+const isListOf = (value: unknown, isOne: (each: unknown) => boolean) => Array.isArray(value) && value.every(isOne)
+
+/** What keeps a value from being looked at as a site, in a sentence: it lacks the lists that a site is read by. Undefined where it has them. */
+export function misshapen(value: unknown): string | undefined {
+  if (
+    isObject(value) &&
+    isListOf(value.effects, isObject) &&
+    isListOf(value.pages, isObject) &&
+    (value.bin === undefined || isListOf(value.bin, (each) => isObject(each) && isObject(each.page)))
+  )
+    return undefined
+  const { error } = presentSiteSchema.safeParse(value)
+  return error ? describeIssues(error) : 'It would be no site any more.'
 }
 
 /** The site as its schema has it, or what is wrong with it in a sentence. */

@@ -2,6 +2,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { tiltDefaults } from '../effect/tilt/settings'
+import { checkSite } from './check-site'
 import { doEdit, beginHistory } from './history'
 import {
   beginJournal,
@@ -203,5 +204,46 @@ describe('a journal', () => {
         patch: doEdit(beginHistory(start), { do: 'remove', id: '0' }, '', '')?.step.patch,
       }).success,
     ).toBe(true)
+  })
+})
+
+describe('an edit of a wrong shape', () => {
+  const places: readonly Entry['patch'][number]['at'][] = [
+    [],
+    ['effects'],
+    ['pages'],
+    ['bin'],
+    ['name'],
+    ['format'],
+    ['values'],
+    ['traces'],
+    ['bundles'],
+    ['script'],
+    ['effects', { id: '0' }],
+    ['effects', { id: 'none' }],
+    ['effects', { id: '0' }, 'id'],
+    ['effects', { id: '0' }, 'kind'],
+    ['effects', { id: '0' }, 'settings'],
+    ['pages', { id: 'p' }],
+  ]
+  const values = [null, 5, 'x', true, [], {}, [1], [null], { id: 'y' }, [[]], { length: 3 }]
+
+  it('is left out with a reason, or leaves a site, wherever it is and whatever it puts there', () => {
+    let refused = 0
+    for (const at of places)
+      for (const value of values)
+        for (const op of [
+          { do: 'set', at, from: null, to: value },
+          { do: 'put', at, item: value, behind: null },
+        ]) {
+          const entry = entrySchema.safeParse({ format: start.format, number: 1, words: 'Nonsense', gesture: 'g', patch: [op] })
+          if (!entry.success) continue
+          const after = { format: start.format, number: 2, words: 'Fine', gesture: 'h', patch: naming(start, '1', 'Named') }
+          const taken = takeEntries(start, 0, [entry.data, after])
+          expect(checkSite(taken.site), JSON.stringify(op)).toHaveProperty('site')
+          refused += taken.refusals.length
+          if (taken.refusals.length > 0) expect(nameOf(taken.site, '1')).toBe('Named')
+        }
+    expect(refused).toBeGreaterThan(100)
   })
 })

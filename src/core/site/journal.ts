@@ -2,7 +2,7 @@
 // all that is under way on top; so nothing that was saved can be reverted by what was kept, nor be counted twice.
 import * as z from 'zod'
 import { applyPatch, isSame, join, type Clash, type Op, type Patch } from './patch'
-import { checkSite } from './check-site'
+import { checkSite, misshapen } from './check-site'
 import { upgradePatch } from './formats'
 import { siteFormat, tidySite, type Site } from './site'
 
@@ -155,6 +155,9 @@ function takeAll(now: Site, last: number, entries: readonly SentEntry[]): Taken 
   for (const { format, patch } of entries) {
     const { effects } = site
     const applied = applyPatch(site, format ? patch : upgradePatch(patch, (id) => effects.find((effect) => effect.id === id)?.kind))
+    // A patch may put anything anywhere.
+    const reason = misshapen(applied.value)
+    if (reason !== undefined) return { reason }
     site = tidySite(applied.value)
     clashes.push(...applied.clashes)
   }
