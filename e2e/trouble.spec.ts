@@ -1,6 +1,7 @@
 // What goes wrong: nonsense, lost selectors, pages that are gone, a dead database, a hostile page, requests that are none.
+import { startStudio } from '../scripts/serve.mjs'
 import { createServer } from 'node:http'
-import { eventually, expect, test } from './support/house'
+import { eventually, expect, test, sharedHouse } from './support/house'
 import { toStudio, cardsPage, clickOnPage, leanOf, movePointer, stageOf, tiltOnCards } from './support/stage'
 import { hostileDeeds, hostilePage } from './support/hostile'
 
@@ -216,4 +217,13 @@ test('a drawer that cannot be loaded says so in its place; the rest goes on, and
   await page.unroute('**/_next/static/chunks/**')
   await fault.getByRole('button', { name: 'Try again' }).click()
   await expect(page.getByRole('textbox', { name: 'HTML of the page' })).toBeVisible()
+})
+
+test('a second studio on the port of one that runs is told so, with a port that is free, and the first goes on', async ({ house }) => {
+  const port = Number(new URL(house.address).port)
+  const { connection } = sharedHouse.read()
+  await expect(startStudio({ port, connection })).rejects.toThrow(
+    new RegExp(`^Port ${port} is taken, perhaps by a studio that already runs\\. This one is free: PORT=\\d+ npm start$`),
+  )
+  expect((await fetch(`${house.address}/api/health`)).status).toBe(200)
 })

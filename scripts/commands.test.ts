@@ -11,7 +11,7 @@ import { startDatabase } from './database.mjs'
 import { installMariaDb, installProgram } from './install.mjs'
 import { processesWith } from './programs.mjs'
 import { Obstacle, sentenceOf } from './say.mjs'
-import { checkPort } from './serve.mjs'
+import { takePort } from './serve.mjs'
 
 const obstacleOf = async (work: () => unknown): Promise<string> => {
   try {
@@ -55,15 +55,25 @@ describe('a port', () => {
     const server = createServer()
     await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
     const { port } = server.address() as AddressInfo
-    expect(await obstacleOf(() => checkPort(port))).toBe(
-      `Port ${port} is taken, perhaps by a studio that already runs. Choose another: PORT=${port + 1} npm start`,
-    )
+    const told = (await obstacleOf(() => takePort(port))) ?? ''
+    const [, free = ''] =
+      /^Port \d+ is taken, perhaps by a studio that already runs\. This one is free: PORT=(\d+) npm start$/.exec(told) ?? []
+    // Not the one behind it, which is for previews.
+    expect(Number(free)).toBeGreaterThan(port + 1)
+    await (
+      await takePort(Number(free))
+    )()
     await new Promise((resolve) => server.close(resolve))
-    await checkPort(port)
+    const letGo = await takePort(port)
+    expect(await obstacleOf(() => takePort(port))).toContain(`Port ${port} is taken`)
+    await letGo()
+    await (
+      await takePort(port)
+    )()
   })
 
   it.each([NaN, 0, 70000, 80.5])('cannot be %s', async (port) => {
-    expect(await obstacleOf(() => checkPort(port))).toContain('PORT must be a whole number from 1 to 65535')
+    expect(await obstacleOf(() => takePort(port))).toContain('PORT must be a whole number from 1 to 65535')
   })
 })
 

@@ -8,7 +8,8 @@ export interface StudioOptions {
   onSpawn?: (stop: () => Promise<void>) => void
 }
 
-export function checkPort(port: number): Promise<void>
+export const portIsTaken: number
+export function takePort(port: number): Promise<() => Promise<void>>
 export function endLeftStudios(): Promise<void>
 export function runWithDatabase(script: string, args: readonly string[], connection: Connection): { status: number | null; output: string }
 export function loadDemo(connection: Connection, backups?: string): void

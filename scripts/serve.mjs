@@ -1,5 +1,7 @@
 // Brings the built studio up on loopback in front of a running database, with the demo loaded.
 import { spawn, spawnSync } from 'node:child_process'
+import { randomBytes } from 'node:crypto'
+import { once } from 'node:events'
 import { mkdirSync, openSync, readdirSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { join } from 'node:path'
@@ -25,21 +27,47 @@ export async function endLeftStudios() {
   }
 }
 
-/** Throws an Obstacle where somebody already listens on this port. */
-export async function checkPort(port) {
+/** The status with which the studio's server ends where its port is taken. */
+export const portIsTaken = 98
+
+const listens = (server, port) =>
+  new Promise((resolve, reject) => {
+    server.once('error', reject)
+    server.listen(port, '127.0.0.1', resolve)
+  })
+const closed = (server) => new Promise((resolve) => server.close(resolve))
+
+/** Whether nobody listens on a port. */
+async function isFree(port) {
+  const probe = createServer()
+  try {
+    await listens(probe, port)
+  } catch {
+    return false
+  }
+  await closed(probe)
+  return true
+}
+
+/** What is said of a port that is taken, with one that was tried: free, and so is the one behind it, for previews. */
+async function takenPort(port) {
+  let other = port + 2
+  while (other < port + 200 && other < 65535 && !((await isFree(other)) && (await isFree(other + 1)))) other += 2
+  const free = other < 65535 ? other : 4717
+  return new Obstacle(`Port ${port} is taken, perhaps by a studio that already runs. This one is free: PORT=${free} npm start`)
+}
+
+/** Takes a port, so that nobody else does while the rest is prepared. Gives how to let go of it. Throws an Obstacle where it is taken. */
+export async function takePort(port) {
   if (!Number.isInteger(port) || port < 1 || port > 65535)
     throw new Obstacle(`PORT must be a whole number from 1 to 65535, and is "${process.env.PORT}".`)
-  await new Promise((resolve, reject) => {
-    const probe = createServer()
-    probe.once('error', () =>
-      reject(
-        new Obstacle(
-          `Port ${port} is taken, perhaps by a studio that already runs. Choose another: PORT=${port === 65535 ? port - 1 : port + 1} npm start`,
-        ),
-      ),
-    )
-    probe.listen(port, '127.0.0.1', () => probe.close(() => resolve()))
-  })
+  const held = createServer((socket) => socket.destroy())
+  try {
+    await listens(held, port)
+  } catch {
+    throw await takenPort(port)
+  }
+  return () => closed(held)
 }
 
 /** Runs one of our TypeScript commands with the database of `connection`. Gives its exit code and what it said. */
@@ -63,12 +91,15 @@ export function loadDemo(connection, backups) {
 export async function startStudio({ port, connection, isLan = false, onExit, onSpawn }) {
   mkdirSync(home, { recursive: true })
   const log = openSync(join(home, 'studio.log'), 'a')
+  // By this it is known from another studio that answers on the same port.
+  const identity = randomBytes(12).toString('base64url')
   const env = {
     ...process.env,
     ...databaseEnvironment(connection),
     NEXT_TELEMETRY_DISABLED: '1',
     NODE_ENV: 'production',
     GLASS_MOTH_PORT: String(port),
+    GLASS_MOTH_IDENTITY: identity,
     ...(isLan ? { GLASS_MOTH_LAN: '1' } : {}),
   }
   const child = spawn(process.execPath, [join(root, 'scripts/studio-server.mjs')], {
@@ -77,7 +108,9 @@ export async function startStudio({ port, connection, isLan = false, onExit, onS
     stdio: ['ignore', log, log],
     detached: true,
   })
-  if (child.pid !== undefined) writeRecord(recordFile(port), { supervisor: recordOf(process.pid), studio: recordOf(child.pid) })
+  // The record of one that runs on this port stays: it is ours that has to go.
+  const isFirst = !isRunning(readRecord(recordFile(port))?.studio)
+  if (child.pid !== undefined && isFirst) writeRecord(recordFile(port), { supervisor: recordOf(process.pid), studio: recordOf(child.pid) })
   let asked = false
   let answers = false
   child.once('exit', (code) => answers && !asked && onExit?.(code))
@@ -85,13 +118,14 @@ export async function startStudio({ port, connection, isLan = false, onExit, onS
   const stop = async () => {
     asked = true
     await endProgram(child)
-    dropRecord(recordFile(port))
+    if (isFirst) dropRecord(recordFile(port))
   }
   onSpawn?.(stop)
   for (let attempt = 0; attempt < 600; attempt++) {
     if (child.exitCode !== null || child.signalCode !== null || asked) break
     try {
       const health = await fetch(`${address}/api/health`, { signal: AbortSignal.timeout(5000) })
+      if (health.headers.get('glass-moth-identity') !== identity) break
       if (health.ok) {
         answers = true
         return { address, stop }
@@ -101,6 +135,10 @@ export async function startStudio({ port, connection, isLan = false, onExit, onS
     }
     await new Promise((resolve) => setTimeout(resolve, 100))
   }
+  // What answers may be another studio, while ours finds that its port is taken.
+  if (!asked && child.exitCode === null) await Promise.race([once(child, 'exit'), new Promise((resolve) => setTimeout(resolve, 5000))])
+  const isTaken = child.exitCode === portIsTaken
   await stop()
+  if (isTaken) throw await takenPort(port)
   throw new Obstacle(`The studio did not answer on ${address}; .glass-moth/studio.log says why.`)
 }

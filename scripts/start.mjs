@@ -6,7 +6,7 @@ import { startDatabase } from './database.mjs'
 import { checkNode, installMariaDb, installPackages } from './install.mjs'
 import { keep } from './keep.mjs'
 import { Obstacle, runCommand, say } from './say.mjs'
-import { checkPort, endLeftStudios, loadDemo, runWithDatabase, startStudio } from './serve.mjs'
+import { endLeftStudios, loadDemo, runWithDatabase, startStudio, takePort } from './serve.mjs'
 
 const port = Number(process.env.PORT ?? 4717)
 /** Whether previews may be opened from other devices in the network. */
@@ -35,7 +35,7 @@ await runCommand(async () => {
   if (unknown.length > 0) throw new Obstacle(`npm start knows --lan only, and not ${unknown.join(' ')}.`)
   checkNode()
   await endLeftStudios()
-  await checkPort(port)
+  const letGoOfPort = await takePort(port)
   installPackages()
   const program = installMariaDb()
 
@@ -61,6 +61,7 @@ await runCommand(async () => {
     await buildWhenNeeded()
     if (stopping) return await stopping
     say('Serving the studio.')
+    await letGoOfPort()
     const studio = await keep('studio', house, (events) => startStudio({ port, connection, isLan, ...events }))
     backUpDaily(backupsFolder, () => connection)
     console.log(`\n  Open ${studio.address}   (Ctrl-C stops it)\n`)

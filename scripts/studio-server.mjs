@@ -3,6 +3,7 @@ import { randomBytes } from 'node:crypto'
 import { createServer } from 'node:http'
 import next from 'next'
 import { openPreviewDoor } from './preview-door.mjs'
+import { portIsTaken } from './serve.mjs'
 
 const port = Number(process.env.GLASS_MOTH_PORT)
 /** Cookies of other tools and of pages that were previewed on this host come with every request, bytes. */
@@ -46,6 +47,7 @@ await app.prepare()
 const handle = app.getRequestHandler()
 
 const server = createServer({ maxHeaderSize: longestHeaders }, (request, response) => {
+  if (request.url === '/api/health') response.setHeader('glass-moth-identity', process.env.GLASS_MOTH_IDENTITY ?? '')
   if (!methods.includes(request.method))
     return refuse(response, 405, 'Not possible here', `This studio does not answer ${request.method}.`, { allow: methods.join(', ') })
   if (isUnreadable(request.url))
@@ -84,6 +86,11 @@ server.on('clientError', ({ code }, socket) => {
 })
 const previews = await openPreviewDoor({ port: port + 1, studioPort: port, token, isLan: process.env.GLASS_MOTH_LAN === '1', handle })
 process.env.GLASS_MOTH_PREVIEW_PORT = String(previews.address().port)
+server.once('error', (error) => {
+  console.error(error)
+  // Told to the start command by the status.
+  process.exit(error.code === 'EADDRINUSE' ? portIsTaken : 1)
+})
 server.listen(port, '127.0.0.1')
 
 for (const signal of ['SIGTERM', 'SIGINT'])

@@ -66,6 +66,7 @@ describe('what is brought', () => {
       /which no browser reads/,
     ]),
     ['a page nested without end', [file('a.html', '<div>'.repeat(5001))], /is nested deeper than 512 elements/],
+    ['templates in templates', [file('a.html', '<template>'.repeat(20_000))], /is nested deeper than 512 elements/],
     ['tables in tables', [file('a.html', '<table><tr><td>'.repeat(5000))], /is nested deeper than 512 elements/],
     [
       'an element of countless attributes',

@@ -25,6 +25,8 @@ function boundedAdapter(): typeof adapter {
     if (depth > pageLimits.depth)
       throw new PageTooLarge(`is nested deeper than ${pageLimits.depth} elements, which no browser shows as it stands`)
     depths.set(child, depth)
+    // What a template holds was tied to it before it had a place.
+    if (isTag(child) && child.name === 'template') for (const content of child.children) depths.set(content, depth)
   }
   return {
     ...adapter,

@@ -418,6 +418,31 @@ describe('two windows', () => {
     expect([nameOf(server.site), next.saver.refused.get(), await openEditLog('s').refused()]).toEqual(['Huge', [], []])
   })
 
+  it('is not held up by an edit on its disk that would leave no site: it is listed, and what came after it is saved', async () => {
+    const server = makeServer()
+    const damaged = {
+      format: site.format,
+      number: 1,
+      words: 'Damaged',
+      gesture: 'g',
+      patch: [{ do: 'set', at: ['effects'], from: [], to: null }],
+    }
+    await openEditLog('s').keep('gone', damaged as unknown as Entry)
+    const renamed = { do: 'set', at: ['effects', { id: 'e' }, 'name'], from: 'Lean', to: 'Later' }
+    await openEditLog('s').keep('gone', {
+      format: site.format,
+      number: 2,
+      words: 'Later',
+      gesture: 'h',
+      patch: [renamed],
+    } as unknown as Entry)
+    const store = connect(makeBrowser().open(server))
+    await eventually(() => expect([nameOf(server.site), nameOf(shown(store))]).toEqual(['Later', 'Later']))
+    await eventually(() =>
+      expect(store.saver.refused.get().map(({ detail }) => detail)).toEqual([expect.stringContaining('“Damaged” cannot be saved.')]),
+    )
+  })
+
   it.each([400, 413, 422, 431])(
     'whose edits are answered by a %i that is not about them keeps them, and sends them again',
     async (status) => {

@@ -1,7 +1,7 @@
 // The one document store: the site with its history, saved as it changes, together with what other windows do to it.
 import type { Edit } from '../../core/site/edit'
 import { beginHistory, doEdit, redo, undo, type Done, type History } from '../../core/site/history'
-import { beginJournal, hearOther, hearServer, shownSite, writeEntry, type Entry, type Journal } from '../../core/site/journal'
+import { beginJournal, hearOther, hearServer, shownSite, takeEntries, writeEntry, type Entry, type Journal } from '../../core/site/journal'
 import { applyPatch, isSame, type Clash } from '../../core/site/patch'
 import { tidySite, type Site } from '../../core/site/site'
 import { markOpen, openEditLog, type EditLog } from './edit-log'
@@ -106,7 +106,9 @@ export function makeSiteStore({
     setSent: (next) => (journal = next),
     onState,
     onLeftovers: (leftovers) => {
-      for (const { window: of, entries } of leftovers) for (const entry of entries) hear(of, entry)
+      // One that leaves no site is not shown; the server says what is wrong with it.
+      const isSound = (entry: Entry) => takeEntries(history.get().site, entry.number - 1, [entry]).refusals.length === 0
+      for (const { window: of, entries } of leftovers) for (const entry of entries) if (isSound(entry)) hear(of, entry)
       const count = leftovers.reduce((sum, { unreadable }) => sum + unreadable, 0)
       if (count > 0) told.set({ what: 'unreadable', count })
     },
