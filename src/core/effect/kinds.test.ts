@@ -160,9 +160,9 @@ describe.each(kinds)('numbers of $id', (kind) => {
   it('are finite where they leave, at both ends of each range, just beyond them and next to nothing', () => {
     for (const control of numbers)
       for (const value of [control.least, control.greatest, control.least - control.step, control.greatest + control.step, ...odd]) {
-        const { success, data } = kind.settings.safeParse(control.write(start, value))
-        if (!success) continue
-        const rig = rigOf(kind, data)
+        const read = kind.settings.safeParse(control.write(start, value))
+        if (!read.success) continue
+        const rig = rigOf(kind, read.data)
         const told = `${control.id} at ${value}`
         expect(
           JSON.stringify(rig, (_, each: unknown) => (typeof each === 'number' && !Number.isFinite(each) ? 'no number' : each)),
