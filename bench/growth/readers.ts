@@ -6,6 +6,7 @@ import { isSelector } from '../../src/core/rig/css-text'
 import { cutText, readJson } from '../../src/core/site/text'
 import { readTrace } from '../../src/core/trace/csv'
 import { changeAddresses } from '../../src/core/page/css-addresses'
+import { readSheet, readStyle } from '../../src/core/page/css-rules'
 import { applyMarkup } from '../../src/core/page/markup'
 import { cssProblems, htmlProblems } from '../../src/core/page/problems'
 import { readSrcset } from '../../src/core/page/references'
@@ -103,6 +104,54 @@ const all: readonly (readonly [of: string, size: number, make: Reader['make']])[
     (n) => {
       const text = '('.repeat(n)
       return () => changeAddresses(text, leave)
+    },
+  ],
+  [
+    'the rules of rules in a rule',
+    20_000,
+    (n) => {
+      const text = `p{${'a:b{c:d}'.repeat(n)}}`
+      return () => readSheet(text)
+    },
+  ],
+  [
+    'the rules of open blocks',
+    100_000,
+    (n) => {
+      const text = 'a{'.repeat(n)
+      return () => readSheet(text)
+    },
+  ],
+  [
+    'the rules of names without an end',
+    50_000,
+    (n) => {
+      const text = `p{${'a:b '.repeat(n)}`
+      return () => readSheet(text)
+    },
+  ],
+  [
+    'the rules of names of our own',
+    50_000,
+    (n) => {
+      const text = '--a:b{'.repeat(n)
+      return () => readSheet(text)
+    },
+  ],
+  [
+    'the rules of stray braces',
+    100_000,
+    (n) => {
+      const text = '}'.repeat(n)
+      return () => readSheet(text)
+    },
+  ],
+  [
+    'the declarations of blocks',
+    50_000,
+    (n) => {
+      const text = 'a:{b}'.repeat(n)
+      return () => readStyle(text)
     },
   ],
   [

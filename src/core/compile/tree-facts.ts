@@ -53,8 +53,9 @@ interface Styles {
   readonly isWhole: boolean
 }
 
-/** A longer selector than this is not written down, characters. */
+/** A longer selector than this is not written down, and no more than this of all of them, characters. */
 const longestSelect = 20_000
+const mostWritten = 10_000_000
 
 /** Reads the sheets in these elements, nested rules by the selector that they come to. */
 function readStyles(elements: readonly Element[]): Styles {
@@ -62,11 +63,13 @@ function readStyles(elements: readonly Element[]): Styles {
   const animated: Declaration[] = []
   const layers: string[] = []
   let isWhole = true
+  let written = 0
   const read = (items: readonly CssItem[], context: readonly string[], around: string) => {
     for (const item of items) {
       if (item.kind === 'rule') {
         const select = nested(plainly(item.select, { context: 'selectorList' }), around)
-        if (select.length > longestSelect) {
+        written += select.length
+        if (select.length > longestSelect || written > mostWritten) {
           isWhole = false
           continue
         }

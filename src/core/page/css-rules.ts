@@ -186,10 +186,10 @@ function readerOf(css: string) {
     if (now().name !== 'colon-token') return undefined
     skip()
     const from = at
-    passUntil(ends)
     const isCustom = named.text.startsWith('--')
+    passUntil(isCustom ? ends : [...ends, '{-token'])
     // A rule of which the selector has a colon.
-    if (!isCustom && tokens.slice(from, at).some(({ name }) => name === '{-token')) return undefined
+    if (!isCustom && now().name === '{-token') return undefined
     if (isBadFrom(from)) return undefined
     const text = textFrom(from)
     const important = /\s*!(?:\s|\/\*\*\/)*important$/i.exec(text)
