@@ -1,5 +1,5 @@
 // What the commands say when they cannot go on.
-import { spawn, type ChildProcess } from 'node:child_process'
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { stat } from 'node:fs/promises'
 import { createServer, type AddressInfo } from 'node:net'
@@ -7,7 +7,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { createConnection } from 'mysql2/promise'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { startDatabase } from './database.mjs'
+import { freePort, startDatabase } from './database.mjs'
 import { installMariaDb, installProgram } from './install.mjs'
 import { processesWith } from './programs.mjs'
 import { Obstacle, sentenceOf } from './say.mjs'
@@ -70,6 +70,11 @@ describe('a port', () => {
     await (
       await takePort(port)
     )()
+  })
+
+  it('that is held keeps no start command from ending', async () => {
+    const script = `const { takePort } = await import(${JSON.stringify(join(import.meta.dirname, 'serve.mjs'))}); await takePort(${await freePort()})`
+    expect(spawnSync(process.execPath, ['--input-type=module', '-e', script], { timeout: 60_000 }).status).toBe(0)
   })
 
   it.each([NaN, 0, 70000, 80.5])('cannot be %s', async (port) => {

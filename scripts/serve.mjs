@@ -67,6 +67,8 @@ export async function takePort(port) {
   } catch {
     throw await takenPort(port)
   }
+  // A start that fails ends by itself.
+  held.unref()
   return () => closed(held)
 }
 
