@@ -366,6 +366,13 @@ test('the page is visited as a finger, with reduced motion, without script, and 
       .innerText()
       .catch(() => '')
   }).toBe('no script')
+  // A link is there to be seen, and leads nowhere.
+  const asked: string[] = []
+  page.on('request', (request) => asked.push(request.url()))
+  await stage.locator('.card a').first().click()
+  await eventually(() => stage.url()).toMatch(/visit=noscript.*#-$/)
+  await expect(stage.locator('.bare')).toHaveText('no script')
+  expect(asked.filter((url) => url.includes('example.test'))).toEqual([])
 })
 
 test('one element that was chosen alone is told of when its selector matches more, and is named in the markup in one act', async ({

@@ -166,6 +166,15 @@ describe('the studio’s copy of a page', () => {
     expect(numbered).not.toContain(false)
   })
 
+  it('leads nowhere but in the page for a visitor without script', () => {
+    const page =
+      '<a href="https://a.test/" target="_blank" ping="https://b.test/">out</a><a href=" #in">in</a><map><area href="b.html" download></map><svg><a xlink:href="c.html"></a></svg>'
+    const { html } = copy(page, { nonce: undefined })
+    expect(html).toContain('<a href="#-">out</a><a href=" #in">in</a><map><area href="#-"></map>')
+    expect(html).not.toMatch(/test|html"|ping|target|download/)
+    expect(copy(page).html).toContain('https://a.test/')
+  })
+
   it('is read as without script where no agent comes, and shows what is to be shown', () => {
     const { html } = copy('<body><noscript><p>no script</p></noscript><p class="x">', { nonce: undefined, shown: ['.x'] })
     expect(html).toContain('<noscript><p>no script</p></noscript>')

@@ -50,6 +50,7 @@ export function copyForStudio(source: string, { path, files, sheetText, shown, s
     at = number
     if (nonce !== undefined) element.attribs[numberAttribute] = String(number)
     prepareElement(element, path, around, hold)
+    if (nonce === undefined) leadNowhere(element)
   })
   const head = elementsOf(tree).find(({ name }) => name === 'head')
   if (head && shown.length > 0) showHidden(head, shown)
@@ -73,6 +74,17 @@ const svg = 'http://www.w3.org/2000/svg'
 /** Elements of SVG that change an attribute in time. */
 const animations = new Set(['animate', 'set', 'animatemotion', 'animatetransform', 'animatecolor', 'discard'])
 const leading = new Set(['href', 'xlink:href', 'action', 'formaction', 'to', 'from', 'values', 'by'])
+
+/**
+ * Takes the address of a link that leads out of the page: without the agent nothing would keep a click from going there. It looks like a link
+ * still, and leads to a place that there is not.
+ */
+function leadNowhere({ name, attribs }: Element): void {
+  if (name !== 'a' && name !== 'area') return
+  for (const attribute of ['href', 'xlink:href'] as const)
+    if (attribs[attribute] !== undefined && !attribs[attribute].trim().startsWith('#')) attribs[attribute] = '#-'
+  clear(attribs, ['target', 'ping', 'download'])
+}
 
 function prepareElement(element: Element, path: string, around: Surroundings, hold: Hold): void {
   const { name: tag, attribs } = element
