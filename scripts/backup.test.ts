@@ -1,12 +1,13 @@
 // Backup and restore as a designer runs them, with the data folder destroyed in between.
-import { spawnSync } from 'node:child_process'
-import { copyFileSync, existsSync, mkdtempSync, readdirSync, rmSync, utimesSync, writeFileSync } from 'node:fs'
+import { spawn, spawnSync } from 'node:child_process'
+import { copyFileSync, cpSync, existsSync, mkdirSync, mkdtempSync, readdirSync, rmSync, utimesSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { gzipSync } from 'node:zlib'
 import { createConnection, type RowDataPacket } from 'mysql2/promise'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import { backUpOnce, newestBackup } from './backups.mjs'
-import { startDatabase, type Connection } from './database.mjs'
+import { moveDataAside, startDatabase, type Connection } from './database.mjs'
 import { installMariaDb } from './install.mjs'
 import { loadDemo } from './serve.mjs'
 
@@ -57,10 +58,47 @@ describe('a backup', () => {
     const broken = join(place, 'broken')
     writeFileSync(broken, 'not a backup')
     expect(run('restore.mjs', broken)).toMatchObject({ status: 1, output: expect.stringContaining('is no backup of Glass Moth') as string })
+    const endless = join(place, 'endless')
+    writeFileSync(endless, gzipSync(Buffer.alloc(130_000_000, 'x'), { level: 1 }))
+    const { status, output } = run('restore.mjs', endless)
+    expect([status, output.trim()]).toEqual([1, `${endless} is no backup of Glass Moth, or a damaged one. Nothing was changed.`])
     expect(readdirSync(folder).filter((name) => name.startsWith('data.aside-'))).toEqual([])
     expect(run('restore.mjs', file).output).toContain('What was there before is now in')
     expect(readdirSync(folder).filter((name) => name.startsWith('data.aside-'))).toHaveLength(1)
   }, 60_000)
+
+  it('of which the restore is killed changes nothing, or is brought to its end by the next start', async () => {
+    const names = async () => {
+      const database = await startDatabase({ program: installMariaDb(), folder })
+      const rows = await ask(database.connection, "SELECT name FROM sites WHERE id = 'starters'")
+      await database.stop()
+      return rows
+    }
+    const asides = () => readdirSync(folder).filter((name) => name.startsWith('data.aside-')).length
+    const before = asides()
+    const restoring = join(folder, 'restoring')
+    const child = spawn(process.execPath, [join(import.meta.dirname, 'restore.mjs'), file], {
+      stdio: 'ignore',
+      env: { ...process.env, GLASS_MOTH_DATA: folder },
+    })
+    await vi.waitFor(() => expect(existsSync(join(restoring, 'data'))).toBe(true), { timeout: 40_000, interval: 20 })
+    await expect(startDatabase({ program: installMariaDb(), folder })).rejects.toThrow('A backup is being restored')
+    child.kill('SIGKILL')
+    await new Promise((resolve) => child.once('exit', resolve))
+    expect(await names()).toEqual([{ name: 'Kept in a backup' }])
+    expect([existsSync(restoring), asides()]).toEqual([false, before])
+    // One that was whole, and had not changed over yet; or had moved away what was there before, and nothing else.
+    for (const isMoved of [false, true]) {
+      mkdirSync(restoring)
+      cpSync(join(folder, 'data'), join(restoring, 'data'), { recursive: true })
+      copyFileSync(join(folder, 'system-files.json'), join(restoring, 'system-files.json'))
+      writeFileSync(join(restoring, 'whole'), '')
+      if (isMoved) moveDataAside(folder)
+      expect(await names()).toEqual([{ name: 'Kept in a backup' }])
+      expect(existsSync(restoring)).toBe(false)
+    }
+    expect(asides()).toBe(before + 2)
+  }, 240_000)
 
   it('is made once a day by itself, and seven are kept', async () => {
     const backups = join(place, 'daily')
@@ -77,6 +115,7 @@ describe('a backup', () => {
     // Nine days go by, with a backup on each.
     const names = Array.from({ length: 9 }, (_, i) => `2026-01-0${i + 1}T00-00-00-000Z-daily.glass-moth-backup`)
     for (const [i, name] of names.entries()) ofDaysAgo(9 - i, first, name)
+    ofDaysAgo(1, first, 'killed-daily.glass-moth-backup.making')
     rmSync(first)
     expect(backUpOnce(backups, database.connection)).toBe(true)
     expect(readdirSync(backups).sort().slice(0, 6)).toEqual(names.slice(3))

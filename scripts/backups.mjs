@@ -5,7 +5,8 @@ import { say } from './say.mjs'
 import { runWithDatabase } from './serve.mjs'
 
 const kept = 7
-const day = 24 * 3600 * 1000
+const hour = 3600 * 1000
+const day = 24 * hour
 /** How often it is looked whether a day is over, ms. */
 const lookMs = 20 * 60 * 1000
 
@@ -31,6 +32,9 @@ export function newestBackup(folder) {
 /** Makes a daily backup unless there is one, and lets go of those that are more than seven. Gives whether one was made. */
 export function backUpOnce(folder, connection) {
   mkdirSync(folder, { recursive: true, mode: 0o700 })
+  // What was killed while it was written is none; one that is written now is younger.
+  for (const name of readdirSync(folder).filter((each) => each.endsWith('.making')))
+    if (Date.now() - statSync(join(folder, name)).mtimeMs > hour) rmSync(join(folder, name), { force: true })
   const newest = listed(folder)
     .filter((name) => name.includes('-daily'))
     .at(-1)

@@ -26,5 +26,9 @@ export interface DatabaseOptions {
 export function freePort(): Promise<number>
 export function startDatabase(options: DatabaseOptions): Promise<Database>
 export function runningDatabase(folder: string): Promise<Connection | undefined>
+export function restoringFolder(folder: string): string
+export function markRestored(folder: string): void
+export function restoreIsDone(folder: string): void
+export function settleRestore(folder: string): { isWhole: boolean; aside: string | undefined } | undefined
 export function moveDataAside(folder: string): string | undefined
 export function databaseEnvironment(connection: Connection): { GLASS_MOTH_DB: string }

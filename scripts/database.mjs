@@ -1,7 +1,7 @@
 // A private MariaDB server: its own data folder, reached by a socket that only its owner can open, with an account of its own.
 import { spawn } from 'node:child_process'
 import { randomBytes } from 'node:crypto'
-import { chmodSync, existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
+import { chmodSync, copyFileSync, existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { join, resolve } from 'node:path'
 import {
@@ -68,7 +68,57 @@ const placesIn = (folder) => ({
   /** A folder in which nothing is ever read or written by statements. */
   noFiles: join(folder, 'no-files'),
   running: join(folder, 'running.json'),
+  /** Where a restore makes the data that are to take the place of those here, and what says that they are whole. */
+  restoring: join(folder, 'restoring'),
+  whole: join(folder, 'restoring', 'whole'),
+  /** Says where a damaged data folder was moved to, until a backup is restored. */
+  due: join(folder, 'restore-due.json'),
 })
+
+/** Where a restore makes its data. */
+export const restoringFolder = (folder) => placesIn(resolve(folder)).restoring
+
+/** Says that what a restore made is whole: from here on it is brought to its end, by the next start if need be. */
+export const markRestored = (folder) => writeFileSync(placesIn(resolve(folder)).whole, '')
+
+/** Says that a backup was restored in the place of a damaged data folder, or that there is none. */
+export const restoreIsDone = (folder) => dropRecord(placesIn(resolve(folder)).due)
+
+/** Throws an Obstacle while somebody else restores a backup into this folder. */
+function refuseWhileRestoring(folder) {
+  const other = otherSupervisor(placesIn(folder).restoring)
+  if (other !== undefined) throw new Obstacle(`A backup is being restored (process ${other}). Wait until it is done.`)
+}
+
+/**
+ * Brings a restore to its end where what it made is whole, and undoes it where it is not. Gives what came of it and where the data from
+ * before are now; undefined where there was none. Throws an Obstacle while it is still under way.
+ */
+export function settleRestore(given) {
+  const folder = resolve(given)
+  const { data, systemFiles, restoring, whole } = placesIn(folder)
+  if (!existsSync(restoring)) return undefined
+  refuseWhileRestoring(folder)
+  const isWhole = existsSync(whole)
+  const made = placesIn(restoring)
+  let aside
+  if (isWhole && existsSync(made.data)) {
+    aside = moveDataAside(folder)
+    copyFileSync(made.systemFiles, systemFiles)
+    renameSync(made.data, data)
+  }
+  rmSync(restoring, { recursive: true, force: true })
+  return { isWhole, aside }
+}
+
+/** Settles a restore that was interrupted, and says so. */
+function settleInterrupted(folder) {
+  const settled = settleRestore(folder)
+  if (!settled) return
+  if (!settled.isWhole) say('A restore was interrupted before it was whole. Nothing was changed by it; restore again.')
+  else if (settled.aside === undefined) say('A restore was interrupted, and was brought to its end.')
+  else say(`A restore was interrupted, and was brought to its end. What was there before is now in ${settled.aside}.`)
+}
 
 /** What a data folder lacks, as a path in it; undefined where it is whole. */
 function missingIn(folder) {
@@ -83,13 +133,14 @@ function missingIn(folder) {
  * that is half made. Gives where a damaged one was moved to.
  */
 async function createDataFolder(program, folder, watch) {
-  const { data, log, systemFiles, temporary } = placesIn(folder)
+  const { data, log, systemFiles, temporary, due } = placesIn(folder)
   for (const name of readdirSync(folder)) if (name.startsWith('data.making-')) rmSync(join(folder, name), { recursive: true, force: true })
   let movedTo
   if (existsSync(data) && readdirSync(data).length > 0) {
     const missing = missingIn(folder)
     if (missing === undefined) return undefined
     movedTo = moveDataAside(folder)
+    writeRecord(due, { movedTo })
     say(`The database folder is damaged: ${missing} is missing. It was moved to ${movedTo}; nothing of it was deleted.`)
   }
   say('Making a private database folder.')
@@ -226,7 +277,7 @@ async function endLeftovers(folder) {
  */
 export async function startDatabase({ program, folder: given, port, onExit, onSpawn }) {
   const folder = resolve(given)
-  const { data, log, running, temporary, noFiles } = placesIn(folder)
+  const { data, log, running, temporary, noFiles, due } = placesIn(folder)
   mkdirSync(folder, { recursive: true, mode: 0o700 })
   chmodSync(folder, 0o700)
   mkdirSync(temporary, { recursive: true, mode: 0o700 })
@@ -247,11 +298,13 @@ export async function startDatabase({ program, folder: given, port, onExit, onSp
   const orStopped = () => {
     if (asked) throw new Obstacle('Stopped before the database was there.')
   }
+  refuseWhileRestoring(folder)
   await endLeftovers(folder)
+  settleInterrupted(folder)
   writeRecord(running, { supervisor: recordOf(process.pid) })
   onSpawn?.(stop)
   orStopped()
-  const movedTo = await createDataFolder(program, folder, watch)
+  const movedTo = (await createDataFolder(program, folder, watch)) ?? readRecord(due)?.movedTo
   orStopped()
   mkdirSync(noFiles, { recursive: true, mode: 0o700 })
   const child = spawn(

@@ -1,8 +1,8 @@
 // npm run restore -- FILE: makes a new database from a backup; what was there before is moved aside.
-import { existsSync } from 'node:fs'
+import { existsSync, rmSync } from 'node:fs'
 import { resolve } from 'node:path'
 import { dataFolder } from './data-folder.mjs'
-import { moveDataAside, runningDatabase, startDatabase } from './database.mjs'
+import { markRestored, restoringFolder, runningDatabase, settleRestore, startDatabase } from './database.mjs'
 import { installMariaDb, installPackages } from './install.mjs'
 import { Obstacle, runCommand, say } from './say.mjs'
 import { runWithDatabase } from './serve.mjs'
@@ -19,9 +19,10 @@ await runCommand(async () => {
   // The backup is read and checked before anything is moved.
   const checked = runWithDatabase('scripts/check-backup.ts', [file], { user: '', password: '', database: '' })
   if (checked.status !== 0) throw new Obstacle(checked.output)
-  const aside = moveDataAside(dataFolder)
-  if (aside !== undefined) say(`What was there before is now in ${aside}.`)
-  const database = await startDatabase({ program, folder: dataFolder })
+  // It is made beside what is there, which stays in its place until the other one is whole.
+  const folder = restoringFolder(dataFolder)
+  rmSync(folder, { recursive: true, force: true })
+  const database = await startDatabase({ program, folder })
   try {
     const { status, output } = runWithDatabase('scripts/restore-into.ts', [file], database.connection)
     if (status !== 0) throw new Obstacle(output)
@@ -29,4 +30,9 @@ await runCommand(async () => {
   } finally {
     await database.stop()
   }
+  if (await runningDatabase(dataFolder))
+    throw new Obstacle('A studio was started with this data meanwhile. Stop it first (Ctrl-C), then restore.')
+  markRestored(dataFolder)
+  const aside = settleRestore(dataFolder)?.aside
+  if (aside !== undefined) say(`What was there before is now in ${aside}.`)
 })

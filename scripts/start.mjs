@@ -2,7 +2,7 @@
 import { backUpDaily, newestBackup } from './backups.mjs'
 import { buildWhenNeeded } from './build.mjs'
 import { backupsFolder, dataFolder } from './data-folder.mjs'
-import { startDatabase } from './database.mjs'
+import { restoreIsDone, startDatabase } from './database.mjs'
 import { checkNode, installMariaDb, installPackages } from './install.mjs'
 import { keep } from './keep.mjs'
 import { Obstacle, runCommand, say } from './say.mjs'
@@ -56,6 +56,7 @@ await runCommand(async () => {
       if (status !== 0) throw new Obstacle(output)
     } else if (movedTo !== undefined)
       say('There is no backup in the data folder. One that you keep elsewhere is restored by: npm run restore -- FILE')
+    restoreIsDone(dataFolder)
     say('Preparing the database, the starters and the demo site.')
     loadDemo(connection, backupsFolder)
     await buildWhenNeeded()

@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto'
 import { createReadStream, createWriteStream } from 'node:fs'
 import { open, rename, rm } from 'node:fs/promises'
 import { createInterface } from 'node:readline'
-import { Readable } from 'node:stream'
+import { Readable, Transform } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { createGunzip, createGzip } from 'node:zlib'
 import { createConnection, type Connection } from 'mysql2'
@@ -81,11 +81,27 @@ export async function writeBackup(file: string): Promise<void> {
   }
 }
 
+/** A longer line than this is no row of ours, bytes: the database takes 32 MB at once. */
+const longestLine = 100_000_000
+
+/** Hands on what it is given, up to a line that does not end. */
+function upToLongestLine(): Transform {
+  let length = 0
+  return new Transform({
+    transform(chunk: Buffer, _, done) {
+      const end = chunk.lastIndexOf('\n')
+      length = end < 0 ? length + chunk.length : chunk.length - end - 1
+      if (length > longestLine) done(new Error('A line is too long.'))
+      else done(null, chunk)
+    },
+  })
+}
+
 async function* readLines(file: string): AsyncGenerator<string> {
-  const bytes = createReadStream(file)
-  const text = createGunzip()
+  const [bytes, text, lines] = [createReadStream(file), createGunzip(), upToLongestLine()]
   bytes.on('error', (error) => text.destroy(error))
-  yield* createInterface({ input: bytes.pipe(text), crlfDelay: Infinity })
+  text.on('error', (error) => lines.destroy(error))
+  yield* createInterface({ input: bytes.pipe(text).pipe(lines), crlfDelay: Infinity })
 }
 
 /** Checks a backup by its own sum. Gives its head. Throws a BackupError for one that is broken, cut off or no backup. */

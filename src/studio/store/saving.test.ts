@@ -9,7 +9,7 @@ import type { Site } from '../../core/site/site'
 import { openEditLog, type EditLog } from './edit-log'
 import type { News } from './neighbours'
 import { makeSiteStore, type SiteStore } from './site-store'
-import { tellTold } from './told-words'
+import { tellRefused, tellTold } from './told-words'
 
 const site: Site = {
   format: 'glass-moth/2',
@@ -410,6 +410,9 @@ describe('two windows', () => {
     expect([nameOf(server.site), angleOf(server.site), nameOf(shown(store)), await kept()]).toEqual(['Lean', 17, 'Lean', []])
     const refused = [expect.objectContaining({ detail: '“Huge” cannot be saved. It is too large.' })]
     expect(store.saver.refused.get()).toEqual(refused)
+    expect(tellRefused(store.saver.refused.get())).toBe(
+      'An edit was not taken; everything else is saved. “Huge” cannot be saved. It is too large.',
+    )
     const next = connect(browser.open(server))
     await eventually(() => expect(next.saver.refused.get()).toEqual(refused))
     server.refuses = ''
