@@ -151,21 +151,22 @@ test('a feel is chosen among five dots that follow the pointer, each in its own 
   await page.waitForTimeout(1600)
   const places = () => lanes.locator('[data-dot]').evaluateAll((dots) => dots.map((dot) => parseFloat((dot as HTMLElement).style.left)))
   const [, , , , before = 0] = await places()
-  // Where the dots are is looked at from within, as soon as the crisp one is well under way.
-  const apart = lanes.evaluate(
-    (element) =>
-      new Promise<number[]>((resolve) => {
-        const from = [...element.querySelectorAll<HTMLElement>('[data-dot]')].map((dot) => dot.style.left)
-        const look = () => {
-          const now = [...element.querySelectorAll<HTMLElement>('[data-dot]')].map((dot) => dot.style.left)
-          if (parseFloat(now[0] ?? '') > parseFloat(from[0] ?? '') + 10) resolve(now.map(parseFloat))
-          else requestAnimationFrame(look)
-        }
-        look()
-      }),
-  )
+  // Where the dots are is looked at from within, as soon as the crisp one is well under way; it is looked before the pointer goes.
+  await lanes.evaluate((element) => {
+    const lefts = () => [...element.querySelectorAll<HTMLElement>('[data-dot]')].map((dot) => parseFloat(dot.style.left))
+    const from = lefts()
+    const apart = new Promise<number[]>((resolve) => {
+      const look = () => {
+        const now = lefts()
+        if ((now[0] ?? 0) > (from[0] ?? 0) + 10) resolve(now)
+        else requestAnimationFrame(look)
+      }
+      look()
+    })
+    Object.assign(window, { apart })
+  })
   await page.mouse.move(box.x + box.width - 30, box.y + 40)
-  const [crisp = 0, , heavy = 0, , atOnce = 0] = await apart
+  const [crisp = 0, , heavy = 0, , atOnce = 0] = await page.evaluate(() => (window as unknown as { apart: Promise<number[]> }).apart)
   expect(atOnce).toBeGreaterThan(before + 30)
   expect(crisp).toBeGreaterThan(heavy)
   expect(atOnce).toBeGreaterThan(crisp)
