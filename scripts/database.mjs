@@ -96,7 +96,7 @@ function refuseWhileRestoring(folder) {
  */
 export function settleRestore(given) {
   const folder = resolve(given)
-  const { data, systemFiles, restoring, whole } = placesIn(folder)
+  const { data, systemFiles, restoring, whole, due } = placesIn(folder)
   if (!existsSync(restoring)) return undefined
   refuseWhileRestoring(folder)
   const isWhole = existsSync(whole)
@@ -106,6 +106,8 @@ export function settleRestore(given) {
     aside = moveDataAside(folder)
     copyFileSync(made.systemFiles, systemFiles)
     renameSync(made.data, data)
+    // Nothing is to be put over what was restored.
+    dropRecord(due)
   }
   rmSync(restoring, { recursive: true, force: true })
   return { isWhole, aside }

@@ -1,5 +1,7 @@
 import type { IncomingMessage, Server, ServerResponse } from 'node:http'
 
+export const longestHeaders: number
+
 export function askedFor(url: string, token: string): string | undefined
 
 export interface DoorOptions {

@@ -20,8 +20,8 @@ export function askedFor(url, token) {
   }
 }
 
-/** Cookies of other tools on `localhost` come with every request, bytes. */
-const longestHeaders = 1 << 20
+/** Cookies of other tools on this host, and of pages that were previewed on it, come with every request, bytes. */
+export const longestHeaders = 1 << 20
 
 /**
  * Opens the door; `handle` answers what comes by it as the studio would. It is at `localhost`, another host than the studio's, so that

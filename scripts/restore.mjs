@@ -1,5 +1,5 @@
 // npm run restore -- FILE: makes a new database from a backup; what was there before is moved aside.
-import { existsSync, rmSync } from 'node:fs'
+import { existsSync } from 'node:fs'
 import { resolve } from 'node:path'
 import { dataFolder } from './data-folder.mjs'
 import { markRestored, restoringFolder, runningDatabase, settleRestore, startDatabase } from './database.mjs'
@@ -20,9 +20,8 @@ await runCommand(async () => {
   const checked = runWithDatabase('scripts/check-backup.ts', [file], { user: '', password: '', database: '' })
   if (checked.status !== 0) throw new Obstacle(checked.output)
   // It is made beside what is there, which stays in its place until the other one is whole.
-  const folder = restoringFolder(dataFolder)
-  rmSync(folder, { recursive: true, force: true })
-  const database = await startDatabase({ program, folder })
+  settleRestore(dataFolder)
+  const database = await startDatabase({ program, folder: restoringFolder(dataFolder) })
   try {
     const { status, output } = runWithDatabase('scripts/restore-into.ts', [file], database.connection)
     if (status !== 0) throw new Obstacle(output)

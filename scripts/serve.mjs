@@ -5,7 +5,7 @@ import { once } from 'node:events'
 import { mkdirSync, openSync, readdirSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { join } from 'node:path'
-import { databaseEnvironment } from './database.mjs'
+import { databaseEnvironment, freePort } from './database.mjs'
 import { root } from './install.mjs'
 import { dropRecord, endOrphan, endProgram, isRunning, readRecord, recordOf, writeRecord } from './programs.mjs'
 import { Obstacle, say } from './say.mjs'
@@ -52,8 +52,8 @@ async function isFree(port) {
 /** What is said of a port that is taken, with one that was tried: free, and so is the one behind it, for previews. */
 async function takenPort(port) {
   let other = port + 2
-  while (other < port + 200 && other < 65535 && !((await isFree(other)) && (await isFree(other + 1)))) other += 2
-  const free = other < 65535 ? other : 4717
+  while (other < port + 200 && !((await isFree(other)) && (await isFree(other + 1)))) other += 2
+  const free = other < port + 200 ? other : await freePort()
   return new Obstacle(`Port ${port} is taken, perhaps by a studio that already runs. This one is free: PORT=${free} npm start`)
 }
 

@@ -2,12 +2,10 @@
 import { randomBytes } from 'node:crypto'
 import { createServer } from 'node:http'
 import next from 'next'
-import { openPreviewDoor } from './preview-door.mjs'
+import { longestHeaders, openPreviewDoor } from './preview-door.mjs'
 import { portIsTaken } from './serve.mjs'
 
 const port = Number(process.env.GLASS_MOTH_PORT)
-/** Cookies of other tools and of pages that were previewed on this host come with every request, bytes. */
-const longestHeaders = 1 << 20
 const methods = ['GET', 'HEAD', 'POST', 'PUT', 'PATCH', 'DELETE', 'OPTIONS']
 
 /** Answers with a problem (RFC 9457). */

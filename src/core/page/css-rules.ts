@@ -32,7 +32,7 @@ export type CssItem = StyleRule | AtRule | CssDeclaration
 const holdsRules = /^(?:media|supports|layer|container|scope|starting-style|(?:-\w+-)?(?:keyframes|document))$/
 
 /** Blocks deeper than this are passed over. */
-export const deepest = 200
+const deepest = 200
 
 interface Token {
   readonly name: string
