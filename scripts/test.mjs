@@ -8,6 +8,7 @@ import { checkNode, installChromium, installMariaDb, installPackages, root } fro
 import { longParts, readLong, commitsSince } from './long-table.mjs'
 import { runProgram, vitestArguments } from './run-program.mjs'
 import { runCommand, say } from './say.mjs'
+import { failuresOfPlaywright, failuresOfVitest, failuresTold } from './test-failures.mjs'
 import { filesOfPlaywright, filesOfVitest, keepTimes, slowest, timesTable } from './test-times.mjs'
 
 const results = join(root, 'test-results')
@@ -16,6 +17,8 @@ const sums = { passed: 0, failed: 0 }
 const took = new Map()
 /** How long each file of tests took, s. */
 const files = []
+/** What failed, in the order in which it was heard of. */
+const failures = []
 
 /** What a part is called, what it came to and how long it took, all at once: several run side by side. */
 function tell(title, outcome, seconds, said) {
@@ -35,6 +38,7 @@ async function check(title, work) {
   const { succeeded, said, seconds } = await timed(work)
   tell(title, succeeded ? 'passed' : 'failed', seconds, said)
   sums[succeeded ? 'passed' : 'failed'] += 1
+  if (!succeeded) failures.push({ test: title, reason: said.trim().split('\n').at(-1) })
   return succeeded
 }
 
@@ -43,8 +47,10 @@ async function count(title, work, file, read) {
   const path = join(results, file)
   rmSync(path, { force: true })
   const { succeeded, said, seconds } = await timed(() => work(path))
-  const report = existsSync(path) ? read(JSON.parse(readFileSync(path, 'utf8'))) : { passed: 0, failed: 0, files: [] }
+  const report = existsSync(path) ? read(JSON.parse(readFileSync(path, 'utf8'))) : { passed: 0, failed: 0, files: [], failures: [] }
   const failed = succeeded ? report.failed : Math.max(1, report.failed)
+  failures.push(...report.failures)
+  if (failed > 0 && report.failures.length === 0) failures.push({ test: title, reason: 'It failed, and named no test.' })
   sums.passed += report.passed
   sums.failed += failed
   files.push(...report.files)
@@ -56,7 +62,12 @@ const vitest = (title, project) =>
     title,
     (path) => runProgram('vitest/vitest.mjs', vitestArguments(project, path)),
     `${project}.json`,
-    (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests + report.numPendingTests, files: filesOfVitest(report) }),
+    (report) => ({
+      passed: report.numPassedTests,
+      failed: report.numFailedTests + report.numPendingTests,
+      files: filesOfVitest(report),
+      failures: failuresOfVitest(report),
+    }),
   )
 
 const browser = () =>
@@ -68,6 +79,7 @@ const browser = () =>
       passed: report.stats.expected,
       failed: report.stats.unexpected + report.stats.flaky + report.stats.skipped,
       files: filesOfPlaywright(report),
+      failures: failuresOfPlaywright(report),
     }),
   )
 
@@ -131,6 +143,9 @@ await runCommand(async () => {
   console.log(`\n${timesTable(times)}`)
   if (process.argv.includes('--keep')) keepTimes(times)
   tellLong()
-  if (sums.failed > 0) process.exitCode = 1
+  if (sums.failed > 0) {
+    process.exitCode = 1
+    console.log(`\n${failuresTold(failures)}`)
+  }
   console.log(`\n${sums.passed} passed, ${sums.failed} failed`)
 })
