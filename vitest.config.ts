@@ -7,7 +7,7 @@ export default defineConfig({
     isolate: false,
     maxWorkers: 2,
     // A busy machine takes its time.
-    testTimeout: 60_000,
+    testTimeout: 120_000,
     hookTimeout: 120_000,
     // Whether products are tried whole, as `npm run test:long` does, or by a choice that covers them.
     provide: { isLong: process.env.GLASS_MOTH_LONG !== undefined },

@@ -33,7 +33,7 @@ beforeAll(async () => {
   loadDemo(database.connection)
   await ask(database.connection, "UPDATE sites SET name = 'Kept in a backup' WHERE id = 'starters'")
   await database.stop()
-}, 60_000)
+})
 afterAll(() => rmSync(place, { recursive: true, force: true }))
 
 describe('a backup', () => {
@@ -42,7 +42,7 @@ describe('a backup', () => {
     expect(existsSync(file)).toBe(true)
     expect(run('backup.mjs', file).output).toContain('is there already; it was not replaced')
     expect(run('backup.mjs').output).toContain('Say where to: npm run backup -- FILE')
-  }, 60_000)
+  })
 
   it('brings everything back after the data folder was destroyed', async () => {
     rmSync(join(folder, 'data'), { recursive: true })
@@ -52,7 +52,7 @@ describe('a backup', () => {
     expect(await ask(database.connection, "SELECT name FROM sites WHERE id = 'starters'")).toEqual([{ name: 'Kept in a backup' }])
     expect((await ask(database.connection, 'SELECT COUNT(*) AS pages FROM page_sources'))[0]?.pages).toBeGreaterThan(3)
     await database.stop()
-  }, 60_000)
+  })
 
   it('that is damaged moves nothing; a good one moves what was there aside', () => {
     const broken = join(place, 'broken')
@@ -65,7 +65,7 @@ describe('a backup', () => {
     expect(readdirSync(folder).filter((name) => name.startsWith('data.aside-'))).toEqual([])
     expect(run('restore.mjs', file).output).toContain('What was there before is now in')
     expect(readdirSync(folder).filter((name) => name.startsWith('data.aside-'))).toHaveLength(1)
-  }, 60_000)
+  })
 
   it('of which the restore is killed changes nothing, or is brought to its end by the next start', async () => {
     const names = async () => {

@@ -135,7 +135,7 @@ describe('a database', () => {
       code: 'ER_ACCESS_DENIED_ERROR',
     })
     await database.stop()
-  }, 60_000)
+  })
 
   it('has its temporary tables in its own folder, where no other server that starts removes them', async () => {
     const database = await startDatabase({ program, folder })
@@ -154,7 +154,7 @@ describe('a database', () => {
     told.mockRestore()
     expect(readdirSync(second.movedTo ?? '')).toContain('ibdata1')
     await second.stop()
-  }, 60_000)
+  })
 
   it('whose data cannot be read is told with its own reason, where the whole log is and how to go back to a backup; nothing is deleted', async () => {
     const first = await startDatabase({ program, folder })
@@ -165,7 +165,7 @@ describe('a database', () => {
       /^The database will not start: \S.*\. The whole log is .*mariadb\.log\. To go back to a backup, run: npm run restore -- FILE/,
     )
     expect(readFileSync(join(folder, 'data', 'ibdata1'), 'utf8')).toBe('this is no data')
-  }, 60_000)
+  })
 
   it('whose program ends at once is an obstacle, not a crash', async () => {
     expect(await obstacleOf(() => startDatabase({ program: '/bin/false', folder }))).toMatch(/^The database folder could not be made/)
@@ -201,7 +201,7 @@ describe('a database', () => {
     await hasEnded(child)
     const database = await startDatabase({ program, folder })
     await database.stop()
-  }, 60_000)
+  })
 
   it('whose path is too long for a socket is reached by loopback, with its password alone', async () => {
     const far = join(folder, 'a'.repeat(60), 'b'.repeat(60))
@@ -214,7 +214,7 @@ describe('a database', () => {
     for (const user of ['root', 'glass_moth', ''])
       await expect(createConnection({ host: '127.0.0.1', port: port ?? 0, user })).rejects.toMatchObject({ code: 'ER_ACCESS_DENIED_ERROR' })
     await database.stop()
-  }, 60_000)
+  })
 
   it('goes on where it was when it is started again', async () => {
     const ask = async (sql: string): Promise<unknown> => {
@@ -227,5 +227,5 @@ describe('a database', () => {
     }
     await ask('CREATE TABLE kept AS SELECT 42 AS answer')
     expect(await ask('SELECT answer FROM kept')).toEqual([{ answer: 42 }])
-  }, 30_000)
+  })
 })

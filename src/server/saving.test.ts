@@ -74,7 +74,7 @@ describe('the edits of a window', () => {
     )
     expect(results.filter(({ status }) => status === 'rejected')).toEqual([])
     expect((await readSite('many')).revision).toBe(201)
-  }, 30_000)
+  })
 
   it('that would leave no valid site are left out and told; what is no edit at all is refused in a sentence', async () => {
     await createSite('invalid', 0, site)

@@ -58,7 +58,7 @@ describe('migrations', () => {
         expect(await shape()).toEqual(whole)
       }
     }
-  }, 60_000)
+  })
 
   it('wait for each other: of two starts at once one does the work', async () => {
     const done = await Promise.all([migrate(folder), migrate(folder)])

@@ -1,5 +1,5 @@
 // Effects handled as wholes: removed, duplicated, moved, linked, copied and pasted, each one step of undo, with a word of what happened.
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { findKind } from '../../core/effect/kinds'
 import { beginHistory, doEdit, undo as undoStep } from '../../core/site/history'
 import type { Edit } from '../../core/site/edit'
@@ -51,6 +51,7 @@ function studioWith(effects: readonly Effect[]) {
 }
 
 beforeEach(() => void vi.useFakeTimers())
+afterEach(() => void vi.useRealTimers())
 
 describe('effects as wholes', () => {
   it('are of the page where they are for it and find something there', () => {
