@@ -7,6 +7,8 @@ import { Problem } from './problem'
 
 // What is kept again counts from now; its bytes are there already.
 const touchAsset = 'UPDATE assets SET kept_at = CURRENT_TIMESTAMP(3) WHERE hash = ?'
+const touchAssets = 'UPDATE assets SET kept_at = CURRENT_TIMESTAMP(3) WHERE hash IN (?)'
+const selectKept = 'SELECT hash FROM assets WHERE hash IN (?)'
 const insertAsset =
   'INSERT INTO assets (hash, type, size, bytes) VALUES (?, ?, ?, ?) ON DUPLICATE KEY UPDATE kept_at = CURRENT_TIMESTAMP(3)'
 const selectAsset = 'SELECT type, bytes FROM assets WHERE hash = ?'
@@ -27,24 +29,56 @@ export interface Asset {
   readonly bytes: Buffer
 }
 
+const bufferOf = (bytes: Uint8Array) => Buffer.from(bytes.buffer, bytes.byteOffset, bytes.length)
+
 export const hashOf = (bytes: Uint8Array | string) => createHash('sha256').update(bytes).digest('hex')
 
-/** Keeps a file and gives the hash by which documents name it; `known` where that was worked out already. Throws a 413 Problem for one that is too large. */
-export async function keepAsset(bytes: Uint8Array, type: string, known?: string): Promise<string> {
+/** Keeps a file and gives the hash by which documents name it. Throws a 413 Problem for one that is too large. */
+export async function keepAsset(bytes: Uint8Array, type: string): Promise<string> {
   if (bytes.length > largestFile)
     throw new Problem(
       413,
       'The file is too large',
       `A file may have ${largestFile / 1024 / 1024} MB at most; this one has ${(bytes.length / 1024 / 1024).toFixed(1)}.`,
     )
-  const hash = known ?? hashOf(bytes)
+  const hash = hashOf(bytes)
   await withDatabase(async (db) => {
     const [{ affectedRows }] = await db.query<ResultSetHeader>(touchAsset, [hash])
     // Sent as bytes, not as text of a statement.
-    if (affectedRows === 0)
-      await db.execute(insertAsset, [hash, type, bytes.length, Buffer.from(bytes.buffer, bytes.byteOffset, bytes.length)])
+    if (affectedRows === 0) await db.execute(insertAsset, [hash, type, bytes.length, bufferOf(bytes)])
   })
   return hash
+}
+
+/** A file that was read, with its hash. */
+export interface HashedFile {
+  readonly type: string
+  readonly hash: string
+  readonly bytes: Uint8Array
+}
+
+/** What is written in one transaction at most: each waits for the disk once. */
+const mostAtOnce = { files: 200, bytes: 8 * 1024 * 1024 }
+
+/** Keeps many files; `onKept` hears how many more are kept now. Those that are there already are not written again. */
+export async function keepAssets(files: readonly HashedFile[], onKept: (count: number) => void): Promise<void> {
+  for (let from = 0; from < files.length;) {
+    let to = from
+    for (let bytes = 0; to < files.length && to - from < mostAtOnce.files; to++) {
+      bytes += files[to]?.bytes.length ?? 0
+      if (to > from && bytes > mostAtOnce.bytes) break
+    }
+    const batch = new Map(files.slice(from, to).map((file) => [file.hash, file]))
+    await inTransaction(async (db) => {
+      const [rows] = await db.query<RowDataPacket[]>(selectKept, [[...batch.keys()]])
+      const kept = new Set(rows.map(({ hash }) => String(hash)))
+      if (kept.size > 0) await db.query(touchAssets, [[...kept]])
+      for (const { hash, type, bytes } of batch.values())
+        if (!kept.has(hash)) await db.execute(insertAsset, [hash, type, bytes.length, bufferOf(bytes)])
+    })
+    onKept(to - from)
+    from = to
+  }
 }
 
 /** A kept file. Throws a 404 Problem when there is none with this hash. */

@@ -18,12 +18,7 @@ const mark = '\ufeff'
 /** Files by their paths, each with its bytes to itself, so that they can be handed over. */
 type Entries = Record<string, Uint8Array<ArrayBuffer>>
 
-const packAll = (entries: Entries) =>
-  read(
-    'pack',
-    entries,
-    Object.values(entries).map(({ buffer }) => buffer),
-  )
+const packAll = (entries: Entries) => read('pack', entries, { transfer: Object.values(entries).map(({ buffer }) => buffer) })
 
 const pathOf = (page: Page) => page.path ?? 'index.html'
 const textOf = (html: string, page: Page, files: readonly SiteFile[]) =>

@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { siteSchema, type Site } from '../core/site/site'
 import { dropOrphans, hashOf, keepAsset, noteNamedFiles, readAsset } from './assets'
+import { counted } from './counted'
 import { pool } from './database'
 import { nameOfType, typeOf } from './file-types'
 import { importFiles } from './import'
@@ -11,7 +12,7 @@ import { largestFile } from './import-limits'
 import { migrate } from './migrate'
 import { changeSite } from './saving'
 import { createSite, readSource, renewSite } from './sites'
-import { unzip } from './unzip'
+import { unzip, type Unpacked } from './unzip'
 
 const bytes = (text: string) => new TextEncoder().encode(text)
 const file = (path: string, text: string) => ({ path, bytes: bytes(text) })
@@ -48,6 +49,46 @@ describe('what is brought', () => {
     const { pages, bundle } = await importFiles([{ path: 'index.html', bytes: latin.slice() }])
     expect([pages[0]?.name, bundle?.files[0]?.path]).toEqual(['Café', 'index.html'])
     expect((await readAsset(bundle?.files[0]?.hash ?? '')).bytes.equals(Buffer.from(latin))).toBe(true)
+  })
+
+  describe('of many files', () => {
+    const countOf = async (hashes: readonly string[]) => {
+      const [[row]] = await pool().query<RowDataPacket[]>('SELECT COUNT(*) AS kept FROM assets WHERE hash IN (?)', [hashes])
+      return Number(row?.kept)
+    }
+    const many = (mark: string) => Array.from({ length: 450 }, (_, i) => file(`css/${i}.css`, `.${mark} { z-index: ${i % 440} }`))
+    const ask = (body: readonly Unpacked[], signal?: AbortSignal) =>
+      counted(new Request('http://127.0.0.1/', signal ? { signal } : {}), (watch) => importFiles(body, watch))
+
+    it('is told as it goes, and is all there at the end, what came twice and what was there before too', async () => {
+      const files = many('whole')
+      await keepAsset(bytes('.whole { z-index: 7 }'), 'text/css')
+      const hashes = files.map((each) => hashOf(each.bytes))
+      const answer = await ask([file('index.html', '<p>many'), ...files]).text()
+      const lines = answer
+        .trim()
+        .split('\n')
+        .map((line) => JSON.parse(line) as Record<string, unknown>)
+      expect(lines.slice(0, -1)).toEqual([200, 400, 450].map((done) => ({ done, of: 450 })))
+      expect(lines.at(-1)).toMatchObject({ result: { bundle: { files: { length: 450 } } } })
+      expect(await countOf(hashes)).toBe(440)
+    })
+
+    it('ends where it is cancelled, and makes no page', async () => {
+      const files = many('half')
+      const hashes = files.map((each) => hashOf(each.bytes))
+      const reader = ask([file('index.html', '<p>cancelled'), ...files]).body?.getReader()
+      const { value } = (await reader?.read()) ?? {}
+      expect(new TextDecoder().decode(value)).toBe('{"done":200,"of":450}\n')
+      await reader?.cancel()
+      await expect(readSource(hashOf('<p>cancelled'))).rejects.toMatchObject({ status: 404 })
+      expect(await countOf(hashes)).toBeLessThan(440)
+      await expect(importFiles([file('index.html', '<p>before')], { signal: AbortSignal.abort() })).rejects.toThrow('aborted')
+    })
+
+    it('says in its last line what was wrong with it', async () => {
+      expect(JSON.parse(await ask([file('a.css', 'a {}')]).text())).toMatchObject({ problem: { status: 422, title: 'No page' } })
+    })
   })
 
   it.each([

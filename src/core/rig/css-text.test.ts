@@ -42,6 +42,7 @@ describe('CSS text that is written as it stands', () => {
     '.sm\\:w-1\\/2',
     ':root',
     '*',
+    '[a=b i], [*|href$="x"], .-a, #--b',
   ])('is a selector: %s', (text) => {
     expect(isSelector(text)).toBe(true)
   })
@@ -63,6 +64,12 @@ describe('CSS text that is written as it stands', () => {
     'a > 2b',
     '.a%b',
     '.a .0',
+    '-',
+    'a - b',
+    '[0]',
+    '[a=0]',
+    ':is([a=])',
+    '[a|b]',
   ])('is no selector: %s', (text) => {
     expect(isSelector(text)).toBe(false)
   })

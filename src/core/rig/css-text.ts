@@ -73,22 +73,36 @@ function endOfString(text: string, from: number): number {
   return -1
 }
 
+const nameText = String.raw`(?:-?[a-z_\u0080-\uffff]|--)[\w\u0080-\uffff-]*`
+/** What stands in the brackets of an attribute, where strings are written as `""` (Selectors 4, 6). */
+const attributeText = new RegExp(String.raw`^\s*(?:\*?\|)?${nameText}\s*(?:[~|^$*]?=\s*(?:${nameText}|"")\s*[a-z]?\s*)?$`, 'i')
+
 /**
- * Whether the names in a selector, outside of its brackets, are names (CSS Syntax 4.3.9): one that begins with a digit, or has other signs in
- * it, makes browsers drop the whole rule.
+ * Whether the names in a selector, outside of its parentheses, are names (CSS Syntax 4.3.9): one that begins with a digit, or has other signs
+ * in it, makes browsers drop the whole rule.
  */
 function hasNames(text: string): boolean {
   const escaped = text.replace(/\\(?:[\da-f]{1,6}\s?|[^])/gi, 'x')
   let depth = 0
   let plain = ''
+  let unquoted = ''
   for (let i = 0; i < escaped.length; i++) {
     const character = escaped.charAt(i)
-    if (character === '"' || character === "'") i = Math.max(i, endOfString(escaped, i))
-    else if (character === ')' || character === ']') depth -= 1
+    if (character === '"' || character === "'") {
+      i = Math.max(i, endOfString(escaped, i))
+      unquoted += '""'
+      continue
+    }
+    unquoted += character
+    if (character === ')' || character === ']') depth -= 1
     else if (depth === 0 && !(character in closing)) plain += character
     if (character in closing) depth += 1
   }
-  return !/[^\w\s\u0080-\uffff.#:>+~,*|&-]|(?:^|[^\w\u0080-\uffff-])-?\d/.test(plain)
+  const attributes = [...unquoted.matchAll(/\[([^\]]*)\]/g)].map(([, inside = '']) => inside)
+  return (
+    attributes.every((inside) => attributeText.test(inside)) &&
+    !/[^\w\s\u0080-\uffff.#:>+~,*|&-]|(?:^|[^\w\u0080-\uffff-])-?(?:\d|(?![\w\u0080-\uffff-])(?<=-))/.test(plain)
+  )
 }
 
 /** Whether text is a list of selectors, `&` included, that can be written as it stands. */

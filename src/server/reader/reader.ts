@@ -26,6 +26,13 @@ const budgetMs: Readonly<Record<TaskName, number>> = {
 }
 const budgetMb = 200
 
+export interface ReadOptions {
+  /** What is handed over with the task, and is not here any more. */
+  readonly transfer?: readonly ArrayBuffer[]
+  /** Says that nobody waits for the task any more; its promise is rejected with the signal's reason. */
+  readonly signal?: AbortSignal | undefined
+}
+
 interface Job {
   readonly task: TaskName
   readonly given: unknown
@@ -52,12 +59,27 @@ const lanes = () =>
 let ids = 0
 
 /** Has a task done. Throws the Problem that it met: 413 or 422 for what it refuses, and 422 where it takes more time or memory than it may. */
-export function read<Task extends TaskName>(task: Task, given: Given<Task>, transfer: readonly ArrayBuffer[] = []): Promise<Value<Task>> {
+export function read<Task extends TaskName>(
+  task: Task,
+  given: Given<Task>,
+  { transfer = [], signal }: ReadOptions = {},
+): Promise<Value<Task>> {
   return new Promise((resolve, reject) => {
+    if (signal?.aborted) return reject(signal.reason as Error)
     const lane = lanes()[task === 'import' || task === 'pack' ? 'bytes' : 'page']
-    lane.waiting.push({ task, given, transfer, resolve, reject })
+    const job: Job = { task, given, transfer, resolve, reject }
+    lane.waiting.push(job)
+    signal?.addEventListener('abort', () => drop(lane, job, signal.reason), { once: true })
     next(lane)
   })
+}
+
+/** Lets go of a job that nobody waits for any more, with the thread that is at it. */
+function drop(lane: Lane, job: Job, reason: unknown): void {
+  job.reject(reason)
+  const at = lane.waiting.indexOf(job)
+  if (at >= 0) lane.waiting.splice(at, 1)
+  else if (lane.current?.job === job && lane.worker) replaceThread(lane, lane.worker)
 }
 
 /** Starts the thread that reads pages before anybody waits for it. */
@@ -85,12 +107,18 @@ function finish(lane: Lane): Job | undefined {
   return job
 }
 
-/** Ends a thread that does not come to an end, or came to one; another takes its place. */
+/** Ends a thread that does not come to an end, or came to one. */
 function giveUp(lane: Lane, worker: Worker, why: string): void {
   if (lane.worker !== worker) return
+  lane.current?.job.reject(new Problem(422, 'This cannot be read', `${why} Nothing of it was kept.`))
+  replaceThread(lane, worker)
+}
+
+/** Ends a thread with what it is at; another takes its place. */
+function replaceThread(lane: Lane, worker: Worker): void {
   lane.worker = undefined
   void worker.terminate()
-  finish(lane)?.reject(new Problem(422, 'This cannot be read', `${why} Nothing of it was kept.`))
+  finish(lane)
   next(lane)
 }
 

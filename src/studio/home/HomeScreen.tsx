@@ -11,6 +11,7 @@ import { giveFiles } from '../frame/give-files'
 import { Mark } from '../Mark'
 import { readDrop } from '../pages/drop'
 import { sendFiles, type Brought } from '../pages/send'
+import { SendingLine, useSending } from '../pages/Sending'
 import { makeStageLink, type StageLink } from '../store/stage-link'
 import { Button, Field } from '../theme/controls'
 import { NamedField } from '../theme/NamedField'
@@ -80,7 +81,9 @@ export function HomeScreen({ sites, unreadable, removed, templates }: HomeScreen
     void underWay.current.then((isDone) => isDone && location.assign(link.href))
   }
   const begin = (how: Parameters<typeof newSite>[0]) => act(async () => location.assign(await newSite(how)))
-  const bring = (files: readonly Brought[]) => act(async () => location.assign(await newSite(await sendFiles(files))))
+  const { underWay: sending, send } = useSending()
+  const bring = (files: readonly Brought[]) =>
+    act(async () => location.assign(await newSite(await send(files.length, (watch) => sendFiles(files, watch)))))
   const words = sought.trim().toLowerCase()
   const found = sites.filter(({ name, pages }) =>
     [name, ...pages.map((page) => page.name)].some((each) => each.toLowerCase().includes(words)),
@@ -122,6 +125,11 @@ export function HomeScreen({ sites, unreadable, removed, templates }: HomeScreen
           />
           <NewSiteMenu templates={templates} onBegin={(how) => void begin(how)} onFiles={(given) => void bring(given)} />
         </Flex>
+        {sending && (
+          <Box mb="14px">
+            <SendingLine underWay={sending} />
+          </Box>
+        )}
         {refusal && (
           <Box role="alert" fontWeight="600" mb="14px">
             ⚠ {refusal}

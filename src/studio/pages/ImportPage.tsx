@@ -7,26 +7,25 @@ import { Button } from '../theme/controls'
 import { bringPages, replacePage, type Lost } from './commands'
 import { readDrop } from './drop'
 import type { Brought } from './send'
+import { SendingLine, useSending } from './Sending'
 
 export function ImportPage() {
   const studio = useStudio()
   const [refusal, setRefusal] = useState<string | null>(null)
-  const [busy, setBusy] = useState(false)
+  const { underWay, send } = useSending()
   const [isOver, setIsOver] = useState(false)
   const [replaces, setReplaces] = useState(false)
   const [lost, setLost] = useState<readonly Lost[]>([])
   const files = useRef<HTMLInputElement>(null)
   const folder = useRef<HTMLInputElement>(null)
   const bring = async (brought: readonly Brought[]) => {
-    setBusy(true)
     setRefusal(null)
     setLost([])
     if (replaces) {
-      const result = await replacePage(studio, brought)
+      const result = await send(brought.length, (sending) => replacePage(studio, brought, sending))
       if (typeof result === 'string') setRefusal(result)
       else setLost(result)
-    } else setRefusal((await bringPages(studio, brought)) ?? null)
-    setBusy(false)
+    } else setRefusal((await send(brought.length, (sending) => bringPages(studio, brought, sending))) ?? null)
   }
   const chosen = (list: FileList | null) =>
     list && list.length > 0 && void bring([...list].map((file) => ({ path: file.webkitRelativePath || file.name, file })))
@@ -54,12 +53,16 @@ export function ImportPage() {
         onDragLeave={() => setIsOver(false)}
         onDrop={(event) => void dropped(event)}
       >
-        <Box>{busy ? 'Taking it in …' : 'Drop an HTML file, a folder or a ZIP here, with its styles, pictures, fonts and videos.'}</Box>
+        {underWay ? (
+          <SendingLine underWay={underWay} />
+        ) : (
+          <Box>Drop an HTML file, a folder or a ZIP here, with its styles, pictures, fonts and videos.</Box>
+        )}
         <Flex gap="8px">
-          <Button onClick={() => files.current?.click()} disabled={busy}>
+          <Button onClick={() => files.current?.click()} disabled={underWay !== null}>
             Choose files …
           </Button>
-          <Button onClick={() => folder.current?.click()} disabled={busy}>
+          <Button onClick={() => folder.current?.click()} disabled={underWay !== null}>
             Choose a folder …
           </Button>
         </Flex>

@@ -7,7 +7,7 @@ import { notify } from '../commands'
 import { pageOf, type Studio } from '../context'
 import { selectHere } from '../effects/commands'
 import { nothingUnseen } from '../store/view-store'
-import { sendFiles, type Brought } from './send'
+import { sendFiles, type Brought, type Sending } from './send'
 
 /** Shows another page of the site. */
 export function openPage({ view, store }: Studio, id: string): void {
@@ -48,9 +48,9 @@ export async function showUnseen({ search, store, view }: Studio, page: Page): P
 }
 
 /** Brings pages in, behind those that are there, and shows the first. Gives a sentence when it is refused. */
-export async function bringPages(studio: Studio, files: readonly Brought[]): Promise<string | undefined> {
+export async function bringPages(studio: Studio, files: readonly Brought[], sending: Sending): Promise<string | undefined> {
   try {
-    const { pages, bundle } = await sendFiles(files)
+    const { pages, bundle } = await sendFiles(files, sending)
     const { site } = studio.store.history.get()
     studio.store.edit(
       { do: 'site', to: { pages: [...site.pages, ...pages], ...withBundle(site, bundle) } },
@@ -74,10 +74,10 @@ export interface Lost {
 }
 
 /** Puts a newer version in the place of the page: effects find their elements again, and lost ones are told. */
-export async function replacePage(studio: Studio, files: readonly Brought[]): Promise<string | readonly Lost[]> {
+export async function replacePage(studio: Studio, files: readonly Brought[], sending: Sending): Promise<string | readonly Lost[]> {
   const { store, search } = studio
   try {
-    const { pages, bundle } = await sendFiles(files)
+    const { pages, bundle } = await sendFiles(files, sending)
     const page = pageOf(studio)
     const next = pages.find(({ path }) => path === page.path) ?? pages[0]
     if (!next) return 'There was no page in what you brought.'
