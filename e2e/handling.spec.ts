@@ -155,6 +155,9 @@ test('the page keeps its size and place while one points, chooses and reads, and
   expect(Math.abs((grown?.x ?? 0) + 180 * scale - at.x)).toBeLessThan(2)
   expect(Math.abs((grown?.y ?? 0) + 180 * scale - at.y)).toBeLessThan(2)
   await page.keyboard.down('Space')
+  await eventually(() =>
+    page.evaluate(([x, y]) => getComputedStyle(document.elementFromPoint(x, y) as Element).cursor, [at.x, at.y] as const),
+  ).toBe('grab')
   await page.mouse.down()
   await page.mouse.move(at.x + 60, at.y + 40, { steps: 4 })
   await page.mouse.up()

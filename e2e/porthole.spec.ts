@@ -68,6 +68,7 @@ test('it opens and closes in its times, from where the pointer comes in to where
   )
   await page.mouse.move(600, 300)
   await eventually(() => clipOf(page)).toMatch(/^circle\(120px /)
+  await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))))
   const seen = (await end()).flatMap(({ value }) => (value.length > 0 ? [value] : []))
   const radii = seen.map(([radius = 0]) => radius)
   expect(radii).toEqual([...radii].sort((a, b) => a - b))

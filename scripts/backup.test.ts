@@ -6,7 +6,7 @@ import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
 import { createConnection, type RowDataPacket } from 'mysql2/promise'
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
-import { backUpOnce, newestBackup } from './backups.mjs'
+import { backUpDaily, backUpOnce, newestBackup } from './backups.mjs'
 import { moveDataAside, startDatabase, type Connection } from './database.mjs'
 import { installMariaDb } from './install.mjs'
 import { loadDemo } from './serve.mjs'
@@ -109,17 +109,22 @@ describe('a backup', () => {
       copyFileSync(from, join(backups, name))
       utimesSync(join(backups, name), at, at)
     }
-    expect(backUpOnce(backups, database.connection)).toBe(true)
+    expect(await backUpOnce(backups, database.connection)).toBe(true)
     const first = newestBackup(backups) ?? ''
-    expect(backUpOnce(backups, database.connection)).toBe(false)
+    expect(await backUpOnce(backups, database.connection)).toBe(false)
     // Nine days go by, with a backup on each.
     const names = Array.from({ length: 9 }, (_, i) => `2026-01-0${i + 1}T00-00-00-000Z-daily.glass-moth-backup`)
     for (const [i, name] of names.entries()) ofDaysAgo(9 - i, first, name)
     ofDaysAgo(1, first, 'killed-daily.glass-moth-backup.making')
     rmSync(first)
-    expect(backUpOnce(backups, database.connection)).toBe(true)
+    expect(await backUpOnce(backups, database.connection)).toBe(true)
     expect(readdirSync(backups).sort().slice(0, 6)).toEqual(names.slice(3))
     expect(readdirSync(backups)).toHaveLength(7)
+    // It is made beside the studio, and ends with it, without a word and without a half of one.
+    const others = join(place, 'ended')
+    const said = vi.spyOn(console, 'log')
+    await backUpDaily(others, () => database.connection)()
+    expect([readdirSync(others).filter((name) => name.endsWith('backup')), said.mock.calls]).toEqual([[], []])
     await database.stop()
   }, 120_000)
 })

@@ -2,7 +2,7 @@
 import { mkdirSync, readdirSync, rmSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 import { say } from './say.mjs'
-import { runWithDatabase } from './serve.mjs'
+import { runBeside } from './serve.mjs'
 
 const kept = 7
 const hour = 3600 * 1000
@@ -29,8 +29,8 @@ export function newestBackup(folder) {
   return last === undefined ? undefined : join(folder, last)
 }
 
-/** Makes a daily backup unless there is one, and lets go of those that are more than seven. Gives whether one was made. */
-export function backUpOnce(folder, connection) {
+/** Makes a daily backup unless there is one, and lets go of those that are more than seven. Gives whether one was made; rejects when the signal ends it. */
+export async function backUpOnce(folder, connection, signal) {
   mkdirSync(folder, { recursive: true, mode: 0o700 })
   // What was killed while it was written is none; one that is written now is younger.
   for (const name of readdirSync(folder).filter((each) => each.endsWith('.making')))
@@ -40,7 +40,7 @@ export function backUpOnce(folder, connection) {
     .at(-1)
   // Whichever way a clock has jumped, a day apart is a day apart.
   if (newest !== undefined && Math.abs(Date.now() - statSync(join(folder, newest)).mtimeMs) < day) return false
-  const { status, output } = runWithDatabase('scripts/backup-from.ts', [join(folder, backupName('daily'))], connection)
+  const { status, output } = await runBeside('scripts/backup-from.ts', [join(folder, backupName('daily'))], connection, signal)
   if (status !== 0) {
     say(`The daily backup could not be made. ${output}`)
     return false
@@ -53,8 +53,20 @@ export function backUpOnce(folder, connection) {
   return true
 }
 
-/** Keeps making daily backups while the studio runs. */
+/** Keeps making daily backups beside the studio, which does not wait for them. Gives how to stop that. */
 export function backUpDaily(folder, connection) {
-  backUpOnce(folder, connection())
-  setInterval(() => backUpOnce(folder, connection()), lookMs).unref()
+  const ending = new AbortController()
+  let underWay
+  const look = () => {
+    underWay ??= backUpOnce(folder, connection(), ending.signal)
+      .catch((error) => ending.signal.aborted || say(`The daily backup could not be made. ${error.message}`))
+      .finally(() => (underWay = undefined))
+  }
+  look()
+  const looking = setInterval(look, lookMs).unref()
+  return async () => {
+    clearInterval(looking)
+    ending.abort()
+    await underWay
+  }
 }

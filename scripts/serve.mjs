@@ -72,15 +72,27 @@ export async function takePort(port) {
   return () => closed(held)
 }
 
+const commandOf = (script, args, connection) => [
+  process.execPath,
+  [join(root, 'node_modules/tsx/dist/cli.mjs'), join(root, script), ...args],
+  { cwd: root, env: { ...process.env, ...databaseEnvironment(connection) } },
+]
+
 /** Runs one of our TypeScript commands with the database of `connection`. Gives its exit code and what it said. */
 export function runWithDatabase(script, args, connection) {
-  const env = { ...process.env, ...databaseEnvironment(connection) }
-  const { status, stdout, stderr } = spawnSync(
-    process.execPath,
-    [join(root, 'node_modules/tsx/dist/cli.mjs'), join(root, script), ...args],
-    { cwd: root, env, encoding: 'utf8', maxBuffer: 1 << 26 },
-  )
+  const [program, all, options] = commandOf(script, args, connection)
+  const { status, stdout, stderr } = spawnSync(program, all, { ...options, encoding: 'utf8', maxBuffer: 1 << 26 })
   return { status, output: `${stdout}${stderr}`.trim() }
+}
+
+/** Does the same beside everything else, which goes on meanwhile. Rejects when the signal ends it. */
+export async function runBeside(script, args, connection, signal) {
+  const [program, all, options] = commandOf(script, args, connection)
+  const child = spawn(program, all, { ...options, stdio: ['ignore', 'pipe', 'pipe'], signal })
+  let output = ''
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => (output += part))
+  const [status] = await once(child, 'close')
+  return { status, output: output.trim() }
 }
 
 /** Applies the migrations and puts the starters and the demo site where they are missing. */

@@ -64,7 +64,7 @@ await runCommand(async () => {
     say('Serving the studio.')
     await letGoOfPort()
     const studio = await keep('studio', house, (events) => startStudio({ port, connection, isLan, ...events }))
-    backUpDaily(backupsFolder, () => connection)
+    running.add(backUpDaily(backupsFolder, () => connection))
     console.log(`\n  Open ${studio.address}   (Ctrl-C stops it)\n`)
     if (isLan)
       console.log(

@@ -55,12 +55,13 @@ export function StudioScreen({ siteId, pageId, site, revision, found }: StudioSc
     if (typeof window !== 'undefined') foresee(siteId, pageId)
     const counts = new Map(Object.entries(found).map(([select, count]) => [select, count === null ? null : { [pageId]: count }]))
     const storage = typeof localStorage === 'undefined' ? noStorage : localStorage
+    const store = makeSiteStore({ id: siteId, site, revision, window: nanoid(16), storage })
     return {
-      store: makeSiteStore({ id: siteId, site, revision, window: nanoid(16), storage }),
+      store,
       view: makeViewStore(pageId, firstHere(site, { id: pageId }, counts)?.id ?? null, storage, counts),
       link: makeStageLink(),
       thread: makeThreadStore(),
-      search: makeSearch(searchWorker),
+      search: makeSearch(searchWorker, () => store.history.get().site),
       letters: makeLetters(storage),
     }
     // The server gives a document once; what happens to it afterwards is the store's.

@@ -154,15 +154,24 @@ interface Done<Found> extends Readonly<Record<Deed, ReadonlySet<Found>>> {
   readonly partStyles: readonly string[]
 }
 
-function deedsOf<Found extends object>(page: PageRead<Found>): Done<Found> {
+/** How often an element is looked at for a rule at most; beyond that a page is taken for one whose sheets do not tell. */
+const mostLooks = 100_000_000
+
+/** What a page does; undefined where there are so many elements and rules that it is not looked for. */
+function deedsOf<Found extends object>(page: PageRead<Found>): Done<Found> | undefined {
   const found = Object.fromEntries(deedNames.map((deed) => [deed, new Set<Found>()])) as Record<Deed, Set<Found>>
   const [unsaid, inline] = [new Map<string, Set<Found>>(), new Map<string, Set<Found>>()]
   const note = (map: Map<string, Set<Found>>, names: readonly string[], elements: Iterable<Found>) => {
-    for (const name of names) map.set(name, new Set([...(map.get(name) ?? []), ...elements]))
+    for (const name of names) {
+      const noted = map.get(name) ?? new Set()
+      for (const element of elements) noted.add(element)
+      map.set(name, noted)
+    }
   }
   const taken: { rule: OwnRule; elements: ReadonlySet<Found> }[] = []
   const [animated, animatedStyles] = [deedsIn(page.animated), takeOver(page.animated)]
   const classes = page.hasScripts ? page.classes() : undefined
+  let looks = 0
   let reachesParts = false
   const partStyles = new Set<string>()
   for (const { context, select, declarations } of page.rules) {
@@ -184,6 +193,7 @@ function deedsOf<Found extends object>(page: PageRead<Found>): Done<Found> {
     const styles = [...over.unsaid, ...(isAnimated ? ['transition', ...animatedStyles.taken.map(([name]) => name)] : [])]
     if (deeds.length === 0 && styles.length === 0 && over.taken.length === 0) continue
     const most = atMost(select, classes)
+    if (most !== '' && (looks += page.all().length) > mostLooks) return undefined
     const elements = new Set(most === '' ? [] : (page.find(most) ?? page.all()))
     for (const deed of deeds) for (const element of elements) found[deed].add(element)
     note(unsaid, styles, elements)

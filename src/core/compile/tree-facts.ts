@@ -53,7 +53,8 @@ interface Styles {
   readonly isWhole: boolean
 }
 
-/** A longer selector than this is not written down, and no more than this of all of them, characters. */
+/** Sheets are read as far as this, all of them together; a longer selector than this is not written down, and no more than this of all of them, characters. */
+const mostRead = 8_000_000
 const longestSelect = 20_000
 const mostWritten = 10_000_000
 
@@ -92,9 +93,12 @@ function readStyles(elements: readonly Element[]): Styles {
     if (own.length > 0) rules.push({ context: inside, select: around, declarations: own })
     read(contents, inside, around)
   }
+  let length = 0
   for (const element of elements) {
     const media = element.attribs.media?.trim()
-    const sheet = readSheet(textOf(element))
+    const text = textOf(element)
+    if ((length += text.length) > mostRead) return { rules, layers, animated, isWhole: false }
+    const sheet = readSheet(text)
     if (!sheet.isWhole) isWhole = false
     read(sheet.items, media ? [`@media ${media}`] : [], '')
   }

@@ -23,7 +23,6 @@ export function OneOfSeveral({ effect, count }: { readonly effect: Effect; reado
   useEffect(() => {
     let isCurrent = true
     const look = async () => {
-      await search.follow(store.history.get().site)
       const rung = await search.ask({ ask: 'first', page: page.id, select })
       // One that has an id keeps it: links may lead there.
       if (isCurrent) setFirst(rung ? { number: rung.number, isNamed: rung.element.includes('#') } : null)

@@ -22,9 +22,8 @@ export function useOnPage<Found>(key: string, look: Look<Found> | null): Found |
   useEffect(() => {
     if (!look) return undefined
     let isCurrent = true
-    const { search, store } = studio
+    const { search } = studio
     const begin = async () => {
-      await search.follow(store.history.get().site)
       const value = await look({ page, studio, matchesOf: (select) => search.ask({ ask: 'matches', page: page.id, select }) })
       if (isCurrent) setFound({ key: whole, value })
     }

@@ -54,7 +54,6 @@ export function useChecks(): void {
           else await pause(stillMs)
         }
       }
-      await search.follow(store.history.get().site)
       const findings = await search.ask({ ask: 'check', site, page: page.id, known })
       if (isCurrent) view.update({ findings })
     }

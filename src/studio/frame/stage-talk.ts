@@ -163,7 +163,6 @@ export function useStageTalk(): void {
       // The page comes first, then what is to be known of all pages.
       await link.whenReady(1500)
       await whenIdle(1000)
-      await search.follow(store.history.get().site)
       const [counts, overlaps] = await Promise.all([
         search.ask({ ask: 'count', selects: JSON.parse(selects) as string[] }),
         search.ask({ ask: 'overlaps', selects: JSON.parse(targets) as string[] }),
@@ -188,7 +187,6 @@ export function useStageTalk(): void {
       if (select === undefined) return
       await link.whenReady(1500)
       await whenIdle(1000)
-      await search.follow(store.history.get().site)
       const [rung, all] = await Promise.all([
         search.ask({ ask: 'first', page: page.id, select }),
         search.ask({ ask: 'matches', page: page.id, select }),

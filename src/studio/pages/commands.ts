@@ -22,7 +22,6 @@ export function openPage({ view, store }: Studio, id: string): void {
 export async function showUnseen({ search, store, view }: Studio, page: Page): Promise<void> {
   const { elements } = view.get().unseen
   const numbers = elements.map(({ number, by }) => by?.number ?? number)
-  await search.follow(store.history.get().site)
   const rungs = await search.ask({ ask: 'rungs', page: page.id, numbers: [...new Set(numbers)] })
   const selects = new Map(
     rungs.map(({ number, choices }) => [number, choices.find(({ how }) => how === 'class')?.select ?? choices[0]?.select ?? '']),
@@ -87,7 +86,6 @@ export async function replacePage(studio: Studio, files: readonly Brought[], sen
     const selects = site.effects.map(({ select }) => select)
     const had = await search.ask({ ask: 'count', selects })
     store.edit({ do: 'site', to: { pages: replaced, ...withBundle(site, bundle) } }, 'Bringing a newer version')
-    await search.follow(store.history.get().site)
     const has = await search.ask({ ask: 'count', selects })
     const lost = site.effects.filter(({ select }) => (had[select]?.[page.id] ?? 0) > 0 && (has[select]?.[page.id] ?? 0) === 0)
     return await Promise.all(

@@ -37,7 +37,6 @@ export function addAnother({ view, ...studio }: Studio): void {
 /** Asks the worker what these elements could mean, and shows it as the ladder. */
 export async function climb(studio: Studio, elements: readonly Under[], chosen: boolean, pick?: number): Promise<void> {
   const { view, search } = studio
-  await search.follow(studio.store.history.get().site)
   const rungs = await search.ask({ ask: 'rungs', page: pageOf(studio).id, numbers: elements.map(({ number }) => number) })
   const { pointing } = view.get()
   if (pointing.stage === 'no' || (pointing.stage === 'choosing' && !chosen)) return
@@ -76,7 +75,6 @@ const inTurn = (step: () => Promise<void> | void): Promise<void> => (turn = turn
 
 async function stepInTree(studio: Studio, to: 'parent' | 'child' | 'next' | 'previous'): Promise<void> {
   const { view, search } = studio
-  await search.follow(studio.store.history.get().site)
   const { pointing } = view.get()
   const page = pageOf(studio).id
   const from = pointing.rungs[pointing.pick]

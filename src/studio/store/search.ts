@@ -9,15 +9,15 @@ export interface Search {
   readonly source: (hash: string) => Promise<string>
   /** Keeps a source and gives its hash. Throws an Error with a sentence when it cannot be kept. */
   readonly keep: (html: string) => Promise<string>
-  /** Tells the worker of the pages that changed; resolves when it knows them all. */
-  readonly follow: (site: Site) => Promise<void>
+  /** The answer of the worker, which knows the pages of the site as they are now. Throws an Error with a sentence when a page cannot be had. */
   readonly ask: <Q extends Question>(question: Q) => Promise<Answer<Q['ask']>>
   readonly end: () => void
 }
 
 const keptSchema = z.object({ hash: z.string() })
 
-export function makeSearch(makeWorker: () => Worker): Search {
+/** A search in the pages of the site that `siteNow` gives. */
+export function makeSearch(makeWorker: () => Worker, siteNow: () => Site): Search {
   const sources = new Map<string, string>()
   const told = new Map<string, string>()
   const waiting = new Map<number, (answer: never) => void>()
@@ -46,6 +46,24 @@ export function makeSearch(makeWorker: () => Worker): Search {
     sources.set(hash, html)
     return html
   }
+  /** Tells the worker of the pages that changed; resolves when it knows them all. */
+  const follow = async (site: Site) => {
+    for (const id of [...told.keys()]) {
+      if (site.pages.some((page) => page.id === id)) continue
+      told.delete(id)
+      post({ tell: 'gone', page: id })
+    }
+    await Promise.all(
+      site.pages
+        .filter(({ id, source: hash }) => told.get(id) !== hash)
+        .map(async ({ id, source: hash }) => {
+          const html = await source(hash)
+          if (told.get(id) === hash) return
+          told.set(id, hash)
+          post({ tell: 'page', page: id, html })
+        }),
+    )
+  }
   return {
     source,
     keep: async (html) => {
@@ -57,29 +75,14 @@ export function makeSearch(makeWorker: () => Worker): Search {
       sources.set(hash, html)
       return hash
     },
-    follow: async (site) => {
-      for (const id of [...told.keys()]) {
-        if (site.pages.some((page) => page.id === id)) continue
-        told.delete(id)
-        post({ tell: 'gone', page: id })
-      }
-      await Promise.all(
-        site.pages
-          .filter(({ id, source: hash }) => told.get(id) !== hash)
-          .map(async ({ id, source: hash }) => {
-            const html = await source(hash)
-            if (told.get(id) === hash) return
-            told.set(id, hash)
-            post({ tell: 'page', page: id, html })
-          }),
-      )
-    },
-    ask: (question) =>
-      new Promise((resolve) => {
+    ask: async (question) => {
+      if (question.ask !== 'trace') await follow(siteNow())
+      return new Promise((resolve) => {
         const id = ++next
         waiting.set(id, resolve)
         post({ id, question })
-      }),
+      })
+    },
     end: () => {
       worker?.terminate()
       worker = undefined
