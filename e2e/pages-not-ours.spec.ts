@@ -126,9 +126,13 @@ for (const where of ['studio', 'export'] as const)
     const css = '.shelf .pot { transition: transform 40s linear !important } .pot:hover { transform: translateX(40px) }'
     const { surface, move } = await open[where](page, house, 'pots-slow', shelf(css), info.outputPath('page.html'))
     // What is met before the effect is at work has its lift at once, since it had no other value to go on from.
-    await eventually(() =>
-      surface.evaluate(() => getComputedStyle(document.querySelector('.pot') as Element).getPropertyValue('--own-transform')),
-    ).toBe('none')
+    const isDressed = () =>
+      surface.evaluate(() =>
+        [...document.styleSheets, ...document.adoptedStyleSheets].some(({ cssRules }) =>
+          [...cssRules].some(({ cssText }) => cssText.includes('--own-transform')),
+        ),
+      )
+    await eventually(isDressed).toBe(true)
     await move(300, 150)
     const shares: number[] = []
     for (let i = 0; i < 12; i++) {
