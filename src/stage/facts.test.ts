@@ -17,7 +17,7 @@ const body = '<main class="wrap"><article class="card" style="color: red">A</art
 function factsInFrame(css: string, hasScripts = false, lacksSheets = false) {
   document.head.innerHTML = `<style>${css}</style>`
   document.body.innerHTML = body
-  return readFacts(readPage(document, () => false, { hasScripts, lacksSheets }))(askedBy(sources))
+  return readFacts(readPage(document, () => false, { hasScripts, sheets: lacksSheets ? 'missing' : 'read' }))(askedBy(sources))
 }
 
 describe('the facts in the frame', () => {
@@ -64,7 +64,7 @@ describe('the facts in the frame', () => {
     document.head.innerHTML = '<style>.card { border: 1px solid } .wrap .other { scale: 2 }</style>'
     document.body.innerHTML = body
     const found: string[] = []
-    const page = readPage(document, () => false, { hasScripts: false, lacksSheets: false })
+    const page = readPage(document, () => false, { hasScripts: false, sheets: 'read' })
     const factsFor = readFacts({
       ...page,
       find: (select) => {
@@ -83,8 +83,9 @@ describe('the facts in the frame', () => {
     document.head.innerHTML = '<style>.card { transform: rotate(3deg) }</style>'
     document.body.innerHTML = body.replace('color: red', '--card-tilt-x: 0.4')
     const [own] = document.styleSheets
-    expect(
-      readFacts(readPage(document, (sheet) => sheet === own, { hasScripts: false, lacksSheets: false }))(askedBy(sources)),
-    ).toMatchObject({ hasTurns: false, hasOwnStyles: false })
+    expect(readFacts(readPage(document, (sheet) => sheet === own, { hasScripts: false, sheets: 'read' }))(askedBy(sources))).toMatchObject({
+      hasTurns: false,
+      hasOwnStyles: false,
+    })
   })
 })

@@ -1,17 +1,18 @@
 // What the page in the frame does to its own elements, as far as it matters to a script: read from the sheets that stand in it.
 import { layersIn, nested, type Declaration, type Declarations } from '../core/compile/own-rules'
+import type { Sheets } from '../core/compile/facts'
 import type { PageRead } from '../core/compile/page-facts'
 import { findAll } from '../play/find'
 
 /** What the server held back of the page, as the agent's own script is told: sheets, scripts. */
 export interface HeldFromPage {
-  readonly lacksSheets: boolean
+  readonly sheets: Sheets
   readonly hasScripts: boolean
 }
 
 /** What of all that was held back, by how many of each sort, matters to facts. */
 export const heldFrom = (counts: Readonly<Record<string, number>>): HeldFromPage => ({
-  lacksSheets: 'sheet' in counts,
+  sheets: 'sheet' in counts ? 'missing' : 'read',
   hasScripts: 'script' in counts || 'handler' in counts,
 })
 

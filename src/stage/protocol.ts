@@ -2,7 +2,7 @@
 import * as z from 'zod'
 import { seenSchema } from '../core/check/seen'
 import { toldSchema } from '../core/check/told'
-import { factNames, type FactName } from '../core/compile/facts'
+import { factNames, sheetsKnown, type FactName } from '../core/compile/facts'
 import { lookNames } from '../core/look/look'
 import { sides } from '../core/rig/names'
 import { handleSchema } from '../core/rig/schema'
@@ -115,6 +115,7 @@ export const pageFactsSchema = z.object({
   hasClips: z.boolean(),
   hasEyes: z.boolean(),
   partStyles: z.array(z.string()).readonly(),
+  sheets: z.enum(sheetsKnown),
 })
 
 type Shape = z.ZodRawShape

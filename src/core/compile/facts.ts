@@ -34,6 +34,10 @@ export interface Facts {
   readonly liesIn: (inner: string, outer: string) => boolean
 }
 
+/** Whether the sheets of a page were read, or one of them is missing, or was not read to its end because it has too much in it. */
+export const sheetsKnown = ['read', 'missing', 'unread'] as const
+export type Sheets = (typeof sheetsKnown)[number]
+
 /** What a script may count on, one by one. */
 export const factNames = [
   'hasBorders',

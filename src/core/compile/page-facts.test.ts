@@ -1,8 +1,9 @@
 // What is known of a page by its own sheets.
+import type { Text } from 'domhandler'
 import { describe, expect, it } from 'vitest'
 import { findKind } from '../effect/kinds'
-import { readTree } from '../page/tree'
-import { factsOf } from './tree-facts'
+import { elementsOf, readTree } from '../page/tree'
+import { factsOf, pageFactsOf } from './tree-facts'
 
 const tilt = findKind('tilt')
 const sourceFor = (select: string) => ({
@@ -96,6 +97,19 @@ describe('the facts about a page', () => {
       ...own('.is-in', 'transform', 'scale(1)'),
     })
     expect(factsFor('.note.is-in { transform: scale(1) }', { hasScripts: true })).toMatchObject({ hasTurns: false })
+  })
+
+  it('takes the worst where sheets are longer, or rules ask more of elements, than is looked at', () => {
+    const tree = readTree(`<!doctype html><style>.card { color: red }</style><article class="card">${'<i></i>'.repeat(10_000)}</article>`)
+    const style = elementsOf(tree).find((element) => element.name === 'style')?.children[0] as Text
+    const read = (css: string) => {
+      style.data = css
+      return pageFactsOf({ tree, lacksSheets: false, hasScripts: false }, [sourceFor('.card')])
+    }
+    const rules = (select: (i: number) => string) => Array.from({ length: 1100 }, (_, i) => `${select(i)} { border: 1px solid }`).join('\n')
+    expect(read(rules((i) => `.c${i}`))).toMatchObject({ sheets: 'read', hasBorders: false })
+    expect(read(rules((i) => `[data-c${i}]`))).toMatchObject({ sheets: 'unread', hasBorders: true })
+    expect(read('/* long */'.repeat(850_000))).toMatchObject({ sheets: 'unread', hasBorders: true })
   })
 
   it('takes the worst where a sheet is missing, and reads attributes too', () => {

@@ -5,7 +5,7 @@ import { drivenBy } from '../rig/plan'
 import { turnedSelects } from '../rig/states'
 import type { Source } from './effects'
 import { takeOver, type Declarations, type OwnRule } from './own-rules'
-import { worstFacts, type Facts } from './facts'
+import { worstFacts, type Facts, type Sheets } from './facts'
 
 /** What matters, by the properties that do it. */
 const deeds = {
@@ -27,6 +27,8 @@ const bordered = new Set(['button', 'input', 'select', 'textarea', 'fieldset', '
 export interface PageRead<Found extends object> {
   /** What a selector matches; undefined where it cannot be read. */
   readonly find: (select: string) => readonly Found[] | undefined
+  /** How many times an element was looked at to find them; left out where that is the browser's own work. */
+  readonly looks?: () => number
   /** All elements, and all classes that they have now. */
   readonly all: () => readonly Found[]
   readonly classes: () => ReadonlySet<string>
@@ -40,8 +42,8 @@ export interface PageRead<Found extends object> {
   readonly layers: readonly string[]
   /** What all animations change. */
   readonly animated: Declarations
-  /** Whether a sheet is missing, and whether the page has scripts that may change it. */
-  readonly lacksSheets: boolean
+  /** What of its sheets is known, and whether the page has scripts that may change it. */
+  readonly sheets: Sheets
   readonly hasScripts: boolean
 }
 
@@ -67,27 +69,28 @@ export function askedBy(sources: readonly Source[]): Asked {
   }
 }
 
-/** Facts as they travel: of `liesIn` the pairs that are so. */
+/** Facts as they travel: of `liesIn` the pairs that are so; and why the worst was taken, where it was. */
 export interface PageFacts extends Omit<Facts, 'liesIn'> {
   readonly liesIn: readonly (readonly [inner: string, outer: string])[]
+  readonly sheets: Sheets
 }
 
-export const takeFacts = ({ liesIn, ...facts }: PageFacts): Facts => ({
+export const takeFacts = ({ liesIn, sheets: _, ...facts }: PageFacts): Facts => ({
   ...facts,
   liesIn: (inner, outer) => liesIn.some(([one, other]) => one === inner && other === outer),
 })
 
 /** Reads a page once, and tells the facts about it that matter where this is asked; the worst where its sheets do not tell. */
 export function readFacts<Found extends object>(page: PageRead<Found>): (asked: Asked) => PageFacts {
-  const { hasScripts, lacksSheets } = page
-  const does = lacksSheets ? undefined : deedsOf(page)
+  const { hasScripts, sheets } = page
+  const does = sheets === 'read' ? deedsOf(page) : undefined
   const find = (select: string) => page.find(select) ?? []
   return ({ read, written, driven, turned }) => {
     const isIn = liesInBy(platformBy(find, page.parentOf))
     const all = [...new Set([...read, ...written])]
     const liesIn = all.flatMap((inner) => written.filter((outer) => isIn(inner, outer)).map((outer) => [inner, outer] as const))
     const rest = { hasLateElements: hasScripts, hasOwnCode: hasScripts, liesIn }
-    if (!does) return { ...worstFacts, ...rest }
+    if (!does) return { ...worstFacts, ...rest, sheets: sheets === 'read' ? 'unread' : sheets }
     const readHere = new Set(read.flatMap(find))
     const around = new Set([...readHere].flatMap((element) => withParents(element, page)))
     const meets = (deed: Deed, elements: Iterable<Found>) => [...elements].some((element) => does[deed].has(element))
@@ -107,6 +110,7 @@ export function readFacts<Found extends object>(page: PageRead<Found>): (asked: 
       partStyles: does.partStyles,
       hasEyes: meets('eye', around),
       hasClips: meets('clip', readHere),
+      sheets,
       ...rest,
     }
   }
@@ -154,8 +158,8 @@ interface Done<Found> extends Readonly<Record<Deed, ReadonlySet<Found>>> {
   readonly partStyles: readonly string[]
 }
 
-/** How often an element is looked at for a rule at most; beyond that a page is taken for one whose sheets do not tell. */
-const mostLooks = 100_000_000
+/** How often elements are looked at for rules at most; a page that takes more is taken for one whose sheets do not tell. */
+const mostLooks = 10_000_000
 
 /** What a page does; undefined where there are so many elements and rules that it is not looked for. */
 function deedsOf<Found extends object>(page: PageRead<Found>): Done<Found> | undefined {
@@ -171,7 +175,6 @@ function deedsOf<Found extends object>(page: PageRead<Found>): Done<Found> | und
   const taken: { rule: OwnRule; elements: ReadonlySet<Found> }[] = []
   const [animated, animatedStyles] = [deedsIn(page.animated), takeOver(page.animated)]
   const classes = page.hasScripts ? page.classes() : undefined
-  let looks = 0
   let reachesParts = false
   const partStyles = new Set<string>()
   for (const { context, select, declarations } of page.rules) {
@@ -193,8 +196,8 @@ function deedsOf<Found extends object>(page: PageRead<Found>): Done<Found> | und
     const styles = [...over.unsaid, ...(isAnimated ? ['transition', ...animatedStyles.taken.map(([name]) => name)] : [])]
     if (deeds.length === 0 && styles.length === 0 && over.taken.length === 0) continue
     const most = atMost(select, classes)
-    if (most !== '' && (looks += page.all().length) > mostLooks) return undefined
     const elements = new Set(most === '' ? [] : (page.find(most) ?? page.all()))
+    if ((page.looks?.() ?? 0) > mostLooks) return undefined
     for (const deed of deeds) for (const element of elements) found[deed].add(element)
     note(unsaid, styles, elements)
     if (over.taken.length > 0 && elements.size > 0) taken.push({ rule: { context, select, declarations: over.taken }, elements })

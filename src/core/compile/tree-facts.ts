@@ -2,7 +2,8 @@
 import { generate, parse, type ParseOptions } from 'css-tree'
 import type { Document, Element } from 'domhandler'
 import { readSheet, readStyle, type AtRule, type CssItem } from '../page/css-rules'
-import { elementsOf, findIn, parentOf, textOf } from '../page/tree'
+import { makeFinder } from '../page/finder'
+import { parentOf, textOf } from '../page/tree'
 import type { Source } from './effects'
 import type { Facts } from './facts'
 import { layersIn, nested, splitList, type Declaration, type Declarations } from './own-rules'
@@ -22,11 +23,12 @@ export const factsOf = (dressed: Dressed, sources: readonly Source[]): Facts => 
 
 /** A dressed page as facts are read from it. */
 export function readDressed({ tree, lacksSheets, hasScripts }: Dressed): PageRead<Element> {
-  const all = elementsOf(tree)
+  const { all, find, looks } = makeFinder(tree)
   const { rules, animated, layers, isWhole } = readStyles(all.filter(({ name }) => name === 'style'))
   return {
     all: () => all,
-    find: (select) => findIn(tree, select),
+    find,
+    looks,
     classes: () => new Set(all.flatMap(({ attribs }) => (attribs.class ?? '').split(/\s+/))),
     parentOf: (element) => parentOf(element) ?? null,
     nameOf: ({ name }) => name,
@@ -36,7 +38,7 @@ export function readDressed({ tree, lacksSheets, hasScripts }: Dressed): PageRea
     inline: all.flatMap((element) =>
       element.attribs.style === undefined ? [] : [{ element, declarations: declarationsIn(readStyle(element.attribs.style)) }],
     ),
-    lacksSheets: lacksSheets || !isWhole,
+    sheets: lacksSheets ? 'missing' : isWhole ? 'read' : 'unread',
     hasScripts,
   }
 }

@@ -90,7 +90,13 @@ describe('a page whose sheet has a slip', { timeout }, () => {
     const deep = (open: string, levels: number) => `${open.repeat(levels)}color: red${'}'.repeat(levels)}`
     for (const css of [deep('p { ', 5000), deep('&&& { ', 300), deep('p, q { ', 300), deep('@media all { ', 5000)]) {
       const source = html.replace('.card { border: 2px solid }', css)
-      expect(tasks.export(taskFor(undefined, { html: source, dressed: source }))).toContain(css)
+      const task = taskFor(undefined, { html: source, dressed: source })
+      expect(tasks.export(task)).toContain(css)
+      expect(tasks.script(task).facts).toMatchObject({ sheets: 'unread', hasBorders: true })
     }
+  })
+
+  it('tells that a sheet is missing', () => {
+    expect(tasks.script(taskFor(undefined, { lacksSheets: true })).facts.sheets).toBe('missing')
   })
 })

@@ -69,6 +69,7 @@ export function CodeDrawer() {
               share="0 1 auto"
             />
           )}
+          {facts && facts.sheets !== 'read' && <Unknown sheets={facts.sheets} />}
           {!isBare && <CountedOn asked={asked} isOpen={isListed} onOpen={setListed} />}
           {isBare ? (
             <Box px="14px" py="10px" fontSize="13px" color="soft" borderTop="1px solid" borderColor="hairline">
@@ -89,6 +90,21 @@ export function CodeDrawer() {
         </>
       )}
     </Drawer>
+  )
+}
+
+/** What is not known of the page because of its sheets. */
+const unknown = {
+  missing: 'A stylesheet of this page could not be loaded, so the code allows for anything that it may say. Provide its file under “Page”.',
+  unread:
+    'A stylesheet of this page has too much in it to be read to its end, so the code allows for anything that it may say. It is exported as it is.',
+} as const
+
+function Unknown({ sheets }: { readonly sheets: keyof typeof unknown }) {
+  return (
+    <Box px="14px" py="6px" fontSize="13px" color="soft" borderTop="1px solid" borderColor="hairline" flex="none">
+      {unknown[sheets]}
+    </Box>
   )
 }
 

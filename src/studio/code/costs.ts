@@ -20,8 +20,7 @@ export function useCosts(
             { siteId, page, only, effects, values, script },
             'costs',
             (answer) => setWeighed({ costs: costsSchema.parse(answer) }),
-            () =>
-              setWeighed({ failure: 'The studio cannot be reached, so nothing can be weighed now. Close this list and open it again.' }),
+            (why) => setWeighed({ failure: `${why} So nothing can be weighed now. Close this list and open it again.` }),
           )
         : undefined,
     [siteId, page, only, effects, values, script, isOpen],

@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react'
 import * as z from 'zod'
 import type { Site } from '../../core/site/site'
 import { pageFactsSchema } from '../../stage/protocol'
+import { refusalOf } from '../store/reach'
 
 const scriptSchema = z.object({ readable: z.string(), small: z.string(), smallBytes: z.number(), facts: pageFactsSchema })
 export type ScriptText = z.infer<typeof scriptSchema>
@@ -22,7 +23,7 @@ export function askForScript(
   { siteId, ...asked }: AskedScript,
   what: 'text' | 'costs',
   take: (answer: unknown) => void,
-  fail: () => void,
+  fail: (why: string) => void,
 ): () => void {
   const stop = new AbortController()
   const load = async () => {
@@ -33,9 +34,10 @@ export function askForScript(
         body: JSON.stringify({ ...asked, what }),
         signal: stop.signal,
       })
+      if (!response.ok) return fail(await refusalOf(response))
       take(await response.json())
     } catch {
-      if (!stop.signal.aborted) fail()
+      if (!stop.signal.aborted) fail('The studio’s server cannot be reached.')
     }
   }
   const timer = setTimeout(() => void load(), pauseMs[what])
@@ -57,7 +59,7 @@ export function useScript({ siteId, page, only, effects, values, script }: Asked
         { siteId, page, only, effects, values, script },
         'text',
         (answer) => setMade({ text: scriptSchema.parse(answer) }),
-        () => setMade({ failure: 'The studio cannot be reached, so its script cannot be shown now. Close the code and open it again.' }),
+        (why) => setMade({ failure: `${why} So the script cannot be shown now. Close the code and open it again.` }),
       ),
     [siteId, page, only, effects, values, script],
   )

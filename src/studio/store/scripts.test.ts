@@ -45,6 +45,7 @@ const facts: PageFacts = {
   hasEyes: false,
   partStyles: [],
   liesIn: [],
+  sheets: 'read',
 }
 
 /** A line to a page that tells these facts when it is asked. */
