@@ -75,7 +75,7 @@ export interface PageFacts extends Omit<Facts, 'liesIn'> {
   readonly sheets: Sheets
 }
 
-export const takeFacts = ({ liesIn, sheets: _, ...facts }: PageFacts): Facts => ({
+export const takeFacts = ({ liesIn, ...facts }: PageFacts): Facts => ({
   ...facts,
   liesIn: (inner, outer) => liesIn.some(([one, other]) => one === inner && other === outer),
 })
