@@ -27,6 +27,7 @@ import {
 } from './comparisons'
 import { compareCursor, compareLetters, compareMagnifier, compareTrail } from './pointer'
 import { compareGrowth } from './growth/compare'
+import { compareImport } from './import'
 import { compareLoading } from './loading'
 import { compareStudio } from './studio'
 
@@ -65,6 +66,7 @@ const parts: Readonly<Record<string, (browser: Browser) => Report | Promise<Repo
   mixed: (browser) => compareMixed(browser),
   loading: atHome(compareLoading),
   studio: atHome(compareStudio),
+  import: atHome((_, house) => compareImport(house)),
 }
 
 const file = new URL('RESULTS.md', import.meta.url)
@@ -131,6 +133,7 @@ const why = [
   '* Many buttons that are pulled: each is asked whether the pointer is near, and where it lies is read again five times a second, since pages move without a word: 2 µs a move and button, beside 0.3 ms that one costs. Rows are asked of nothing but what is hit.',
   '* Trail, cursor and lens against the floor: each piece of ours is written as two numbers that CSS puts in their place, the floor writes one finished transform. A chain is exact in time, so each link is a sum over those before it, and knobs (sizes, colours) are asked of the stylesheet; the floor takes a step for each frame, which is another trail at another frame rate, and has its colours in it. What is heard besides (leaving, scrolling, dialogs that open over it, fields where the system takes over) costs 0.1 ms a move whatever it moves; with so little to do, that is most of it. A ribbon of the floor follows events, so it is drawn once a move and stays behind; ours goes where the pointer went by the clock, and is drawn until it has.',
   '* Lens over 2,000 elements: what is moved is the layer of all of them, and the browser works out the style of what holds them; the floor has no sheets, no stand-ins and no way in for what changes.',
+  '* Files brought in: they are sent once more, taken apart and written to the database in transactions that wait for the disk, which is two thirds of the time. Reading them from the page cache is nearly nothing beside that. Beside 141 s for one at a time on a busy machine, it is a second and a half.',
   '* Opening a site of ten pages: most of it is the screen that is loaded and taken up by React. It was 0.78 s in an earlier run here and up to 0.92 in later ones without a change: the machine varies by more than is missing.',
   '* First paint of the demo: the script stands last in the page, but a file from disk is there at once, so it runs before the first frame. Run later, folds and captions would be seen as the page has them and then change.',
   '* Size, all kinds on a page: twenty-three kinds are 15.9 KB, where 7 were aimed at for twenty-four. A copy that is kept in step is 2 KB of it, letters 1, pieces and canvases of trails 1.5; focus, Escape, taps, waiting, sides, zones, parts that come and go and the laying out of notes are 3.6. A page that has none of these has none of it.',

@@ -20,7 +20,7 @@ export interface OwnHouse extends House {
 /** A database folder with the demo in it, made once in a run, of which each house has a copy. */
 const modelFolder = {
   keep: (folder: string): void => void (process.env.GLASS_MOTH_MODEL = folder),
-  read: (): string => process.env.GLASS_MOTH_MODEL ?? '',
+  read: (): string | undefined => process.env.GLASS_MOTH_MODEL,
 }
 
 /** Makes the database folder of which houses are copies. Gives what removes it. */
@@ -51,8 +51,11 @@ export async function openHouse(): Promise<OwnHouse> {
   const remove = () => rmSync(folder, { recursive: true, force: true })
   try {
     const program = installMariaDb()
-    cpSync(modelFolder.read(), folder, { recursive: true })
+    const model = modelFolder.read()
+    if (model !== undefined) cpSync(model, folder, { recursive: true })
     let database: Database = await startDatabase({ program, folder })
+    // Outside of a test run there is no model.
+    if (model === undefined) loadDemo(database.connection)
     const port = await freePort()
     let studio = await serve(database, port)
     const start = async () => {

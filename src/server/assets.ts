@@ -9,8 +9,8 @@ import { Problem } from './problem'
 const touchAsset = 'UPDATE assets SET kept_at = CURRENT_TIMESTAMP(3) WHERE hash = ?'
 const touchAssets = 'UPDATE assets SET kept_at = CURRENT_TIMESTAMP(3) WHERE hash IN (?)'
 const selectKept = 'SELECT hash FROM assets WHERE hash IN (?)'
-const insertAsset =
-  'INSERT INTO assets (hash, type, size, bytes) VALUES (?, ?, ?, ?) ON DUPLICATE KEY UPDATE kept_at = CURRENT_TIMESTAMP(3)'
+const insertAssets = (count: number) =>
+  `INSERT INTO assets (hash, type, size, bytes) VALUES ${Array(count).fill('(?, ?, ?, ?)').join(', ')} ON DUPLICATE KEY UPDATE kept_at = CURRENT_TIMESTAMP(3)`
 const selectAsset = 'SELECT type, bytes FROM assets WHERE hash = ?'
 const selectUnread = 'SELECT site_id, revision FROM site_revisions WHERE files_read_at IS NULL OR files_read_at <> saved_at'
 const selectVersionForUpdate = 'SELECT document FROM site_revisions WHERE site_id = ? AND revision = ? FOR UPDATE'
@@ -45,7 +45,7 @@ export async function keepAsset(bytes: Uint8Array, type: string): Promise<string
   await withDatabase(async (db) => {
     const [{ affectedRows }] = await db.query<ResultSetHeader>(touchAsset, [hash])
     // Sent as bytes, not as text of a statement.
-    if (affectedRows === 0) await db.execute(insertAsset, [hash, type, bytes.length, bufferOf(bytes)])
+    if (affectedRows === 0) await db.execute(insertAssets(1), [hash, type, bytes.length, bufferOf(bytes)])
   })
   return hash
 }
@@ -59,27 +59,50 @@ export interface HashedFile {
 
 /** What is written in one transaction at most: each waits for the disk once. */
 const mostAtOnce = { files: 200, bytes: 8 * 1024 * 1024 }
+/** So many files go in one statement: more of them make it no faster. */
+const rowsAtOnce = 20
 
-/** Keeps many files; `onKept` hears how many more are kept now. Those that are there already are not written again. */
-export async function keepAssets(files: readonly HashedFile[], onKept: (count: number) => void): Promise<void> {
-  for (let from = 0; from < files.length;) {
-    let to = from
-    for (let bytes = 0; to < files.length && to - from < mostAtOnce.files; to++) {
-      bytes += files[to]?.bytes.length ?? 0
-      if (to > from && bytes > mostAtOnce.bytes) break
+/** The files in parts of which each goes in one transaction. */
+function partsOf(files: readonly HashedFile[]): readonly (readonly HashedFile[])[] {
+  const parts: HashedFile[][] = []
+  let bytes = 0
+  for (const file of files) {
+    const last = parts.at(-1)
+    bytes += file.bytes.length
+    if (last && last.length < mostAtOnce.files && bytes <= mostAtOnce.bytes) last.push(file)
+    else {
+      parts.push([file])
+      bytes = file.bytes.length
     }
-    const batch = new Map(files.slice(from, to).map((file) => [file.hash, file]))
-    await inTransaction(async (db) => {
-      const [rows] = await db.query<RowDataPacket[]>(selectKept, [[...batch.keys()]])
-      const kept = new Set(rows.map(({ hash }) => String(hash)))
-      if (kept.size > 0) await db.query(touchAssets, [[...kept]])
-      for (const { hash, type, bytes } of batch.values())
-        if (!kept.has(hash)) await db.execute(insertAsset, [hash, type, bytes.length, bufferOf(bytes)])
-    })
-    onKept(to - from)
-    from = to
+  }
+  return parts
+}
+
+/**
+ * Keeps many files; `onKept` hears how many more are kept now, and ends it by what it throws. Those that are there already are not written
+ * again.
+ */
+export async function keepAssets(files: readonly HashedFile[], onKept: (count: number) => void): Promise<void> {
+  for (const part of partsOf(files)) {
+    await keepPart([...new Map(part.map((file) => [file.hash, file])).values()])
+    onKept(part.length)
   }
 }
+
+const keepPart = (part: readonly HashedFile[]): Promise<void> =>
+  inTransaction(async (db) => {
+    const [rows] = await db.query<RowDataPacket[]>(selectKept, [part.map(({ hash }) => hash)])
+    const kept = new Set(rows.map(({ hash }) => String(hash)))
+    if (kept.size > 0) await db.query(touchAssets, [[...kept]])
+    const fresh = part.filter(({ hash }) => !kept.has(hash))
+    for (let at = 0; at < fresh.length; at += rowsAtOnce) {
+      const some = fresh.slice(at, at + rowsAtOnce)
+      await db.execute(
+        insertAssets(some.length),
+        some.flatMap(({ hash, type, bytes }) => [hash, type, bytes.length, bufferOf(bytes)]),
+      )
+    }
+  })
 
 /** A kept file. Throws a 404 Problem when there is none with this hash. */
 export async function readAsset(hash: string): Promise<Asset> {
