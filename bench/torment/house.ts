@@ -31,6 +31,8 @@ export interface TormentHouse {
   readonly close: () => Promise<void>
   readonly beginWatch: () => void
   readonly watched: () => { readonly longestBlockMs: number; readonly baseMb: number; readonly greatestMb: number }
+  /** What the server holds after a collection, MB, and its process. Throws an Error where it does not say so in half a minute. */
+  readonly liveHeap: () => Promise<{ readonly pid: number; readonly liveMb: number }>
   /** Processes and files that are left. */
   readonly leftovers: () => readonly string[]
 }
@@ -117,6 +119,13 @@ export async function openTormentHouse(): Promise<TormentHouse> {
         baseMb: Math.min(...all.map((each) => each.baseMb)),
         greatestMb: Math.max(0, ...all.map((each) => each.greatestMb)),
       }
+    },
+    liveHeap: async () => {
+      const told = join(watch, 'heap')
+      rmSync(told, { force: true })
+      writeFileSync(join(watch, 'collect'), '')
+      for (let waited = 0; waited < 30_000 && !existsSync(told); waited += 50) await pause(50)
+      return JSON.parse(readFileSync(told, 'utf8')) as { pid: number; liveMb: number }
     },
     leftovers: () => [
       ...processesWith(`--datadir=${data}`).map(({ pid }) => `database process ${pid}`),

@@ -121,7 +121,8 @@ export async function killStarts(count: number, during: 'bootstrap' | 'migration
   return result
 }
 
-const chromiumArguments = [
+/** How Chromium is started where nothing but the studio is to be reached. */
+export const chromiumArguments = [
   '--no-sandbox',
   '--disable-gpu',
   '--disable-background-networking',

@@ -32,7 +32,7 @@ export function useSending() {
 /** How far it is, beside a button to cancel it. */
 export function SendingLine({ underWay }: { readonly underWay: UnderWay }) {
   return (
-    <Flex role="status" gap="12px" align="center" justify="center" fontVariantNumeric="tabular-nums">
+    <Flex role="status" gap="12px" align="center" fontVariantNumeric="tabular-nums">
       {underWay.text}
       <Button minHeight="27px" fontSize="13px" onClick={underWay.cancel}>
         Cancel
