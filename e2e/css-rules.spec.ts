@@ -2,7 +2,7 @@
 // and swapped.
 import { readSheet, readStyle, type CssItem } from '../src/core/page/css-rules'
 import { seededRandom } from '../demo/vesper-hollow/random'
-import { forgiven } from '../bench/torment/forgiven'
+import { forgiven, spoil } from '../bench/torment/forgiven'
 import { expect, test } from './support/house'
 import { isLong, seedOr } from './support/long'
 import { realSheets } from './support/sheets'
@@ -21,18 +21,8 @@ const written = (items: readonly CssItem[]): string =>
 test('of a sheet we read what a browser keeps of it, whatever is wrong with it', async ({ page }) => {
   const random = seededRandom(seedOr(20_261_201))
   const pick = <T>(all: readonly T[]): T => all[Math.floor(random() * all.length)] as T
-  const spoilt = (sheet: string): string => {
-    const from = Math.floor(random() * Math.max(1, sheet.length - 3000))
-    let css = sheet.slice(from, from + 3000)
-    for (let i = 0; i < 1 + Math.floor(random() * 4); i++) {
-      const at = Math.floor(random() * css.length)
-      const [before, one, after] = [css.slice(0, at), css.charAt(at), css.slice(at + 1)]
-      css = pick([() => before + after, () => before + one + one + after, () => before + after.charAt(0) + one + after.slice(1)])()
-    }
-    return css
-  }
   const sheets = realSheets()
-  const all = [...forgiven, ...Array.from({ length: isLong ? 5000 : 300 }, () => spoilt(pick(sheets)))]
+  const all = [...forgiven, ...Array.from({ length: isLong ? 5000 : 300 }, () => spoil(pick(sheets), random))]
   await page.setContent('<!doctype html><title>Sheets</title>')
   const pairs = all.map((css) => [css, written(readSheet(css).items)] as const)
   const differing = await page.evaluate((list) => {

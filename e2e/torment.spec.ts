@@ -8,6 +8,7 @@ import { exportMutations, hostileImports, nonsenseRequests, openOrdinary, openSm
 import { seededRandom } from '../demo/vesper-hollow/random'
 import { openTormentHouse, pause, type TormentHouse } from '../bench/torment/house'
 import { killStarts, killUnderEdits } from '../bench/torment/kills'
+import { manyCookies, sheetsWithSlips, wrongShapes } from '../bench/torment/obstacles'
 import { freePort } from '../scripts/database.mjs'
 import { processesWith } from '../scripts/programs.mjs'
 import { isLong } from './support/long'
@@ -33,6 +34,16 @@ test('hostile imports and nonsense are answered, and open nothing', async () => 
   expect(await openSmuggling(house, 4, random)).toEqual({ pages: 4, scriptsRun: 0, requests: 0, lookups: 0 })
   const { accepted, injections } = exportMutations(250, random)
   expect([accepted > 10, injections]).toEqual([true, []])
+})
+
+test('cookies of other tools, slips in stylesheets and edits of a wrong shape stand in nobody’s way', async () => {
+  const [cookies, slips, shapes] = [
+    await manyCookies(house, [20, 1100]),
+    await sheetsWithSlips(house, 8, random),
+    await wrongShapes(house, 60, random),
+  ]
+  expect([cookies.wrong, slips.wrong, shapes.wrong]).toEqual([[], [], []])
+  expect([cookies.tries, slips.tries > 4, shapes.tries]).toEqual([2, true, 60])
 })
 
 test('a database that hangs is told as such, edits are kept meanwhile, and saved when it goes on', async () => {

@@ -41,3 +41,16 @@ export const forgiven: readonly string[] = [
   '@MEDIA screen{P{COLOR:RED}}',
   'p{color:\\72 ed;\\63olor:blue}',
 ]
+
+/** A piece of a sheet with one to four bytes dropped, doubled or swapped. */
+export function spoil(sheet: string, random: () => number): string {
+  const from = Math.floor(random() * Math.max(1, sheet.length - 3000))
+  let css = sheet.slice(from, from + 3000)
+  for (let i = 0; i < 1 + Math.floor(random() * 4); i++) {
+    const at = Math.floor(random() * css.length)
+    const [before, one, after] = [css.slice(0, at), css.charAt(at), css.slice(at + 1)]
+    const how = Math.floor(random() * 3)
+    css = how === 0 ? before + after : how === 1 ? before + one + one + after : before + after.charAt(0) + one + after.slice(1)
+  }
+  return css
+}

@@ -6,6 +6,7 @@ import { exportMutations, hostileImports, openOrdinary, nonsenseRequests, openSm
 import { seededRandom } from '../../demo/vesper-hollow/random'
 import { openTormentHouse } from './house'
 import { killBrowsers, killStarts, killUnderEdits, sum } from './kills'
+import { killBuilds, killRestores, manyCookies, sheetsWithSlips, takenPorts, wrongShapes } from './obstacles'
 import { twoWriters } from './writers'
 
 const isShort = process.argv.includes('--short')
@@ -47,6 +48,10 @@ try {
   const mutations = exportMutations(scale(2000, 200), random)
   say('Two writers ...')
   const writers = await twoWriters(house, scale(500, 60), random)
+  say('Cookies, slips in stylesheets, edits of wrong shape ...')
+  const cookies = await manyCookies(house, isShort ? [20, 1100] : [4, 20, 100, 500, 1100, 4000])
+  const slips = await sheetsWithSlips(house, scale(300, 8), random)
+  const shapes = await wrongShapes(house, scale(1000, 60), random)
   say('Kills under edits ...')
   let kills = await killUnderEdits(
     house,
@@ -67,6 +72,12 @@ try {
   kills = sum(kills, await killStarts(scale(14, 1), 'bootstrap', random))
   kills = sum(kills, await killStarts(scale(10, 1), 'migrations', random))
   await house.stop()
+  say('Ports ...')
+  const ports = await takenPorts(scale(5, 1))
+  say('Kills of restores and builds ...')
+  const restores = await killRestores(scale(20, 2), random)
+  const builds = await killBuilds(scale(6, 0), random)
+  const obstacles = { cookies, slips, shapes, ports, restores, builds }
 
   say('')
   row('Edits lost', kills.lost + writers.lost, 0)
@@ -79,10 +90,18 @@ try {
   row('Injections into exports', mutations.injections.length, 0)
   row('Imports and copies that failed', imports.failed.length, 0)
   row('Requests answered wrongly', requests.wrong.length, 0)
+  row('Edits not kept for cookies', cookies.wrong.length, 0)
+  row('Sheets with slips that keep a page from its export', slips.wrong.length, 0)
+  row('Edits of wrong shape answered wrongly', shapes.wrong.length, 0)
+  row('Taken ports not told', ports.wrong.length, 0)
+  row('Killed restores that left neither the old nor the new', restores.wrong.length, 0)
+  row('Killed builds taken for whole ones', builds.wrong.length, 0)
   row('Longest block of the event loop', watched.longestBlockMs, 100, ' ms')
   row('Memory beside that of the idle server', watched.greatestMb - watched.baseMb, 400, ' MB')
   row('Leftovers', house.leftovers().length, 0)
-  for (const wrong of [...imports.failed, ...requests.wrong, ...mutations.injections, ...house.leftovers()].slice(0, 20)) say(wrong)
+  const allWrong = Object.values(obstacles).flatMap(({ wrong }) => wrong)
+  for (const wrong of [...imports.failed, ...requests.wrong, ...mutations.injections, ...house.leftovers(), ...allWrong].slice(0, 40))
+    say(wrong)
 
   const text = `# Torment
 
@@ -96,6 +115,7 @@ ${rows.map((cells) => `| ${cells.join(' | ')} |`).join('\n')}
 * Two writers made ${writers.edits} edits in one site and undid ${writers.undone}.
 * ${imports.imports} hostile imports, of which ${imports.taken} were taken; the slowest, ${imports.slowest}, was answered after ${(imports.slowestMs / 1000).toFixed(1)} s. ${requests.requests} nonsense requests.
 * ${smuggling.pages} smuggling pages were opened in a browser whose network was written down.
+* ${cookies.tries} sizes of cookies, up to 4 MB; ${slips.tries} stylesheets with slips; ${shapes.tries} edits of wrong shape; ${ports.tries} starts on a port that was taken; ${restores.tries} restores and ${builds.tries} builds were killed.
 * ${mutations.mutations} mutations of a document, of which ${mutations.accepted} were accepted and exported.
 `
   if (!isShort) writeFileSync(new URL('../TORMENT.md', import.meta.url), text)
