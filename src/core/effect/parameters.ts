@@ -3,6 +3,7 @@
 import * as z from 'zod'
 import type { Feel } from '../feel/feel'
 import type { Knob, Token } from '../rig/rig'
+import { orZero } from '../rig/near-zero'
 import { isAddress, readDeclarations } from '../rig/css-text'
 import { curveSchema, feelSchema } from '../rig/schema'
 import { awayChoice } from './away'
@@ -74,15 +75,11 @@ const writing =
 const sampled = (value: number, { inSample = 1, least, greatest }: Pick<NumberGiven, 'inSample' | 'least' | 'greatest'>) =>
   Math.min(greatest, Math.max(Math.min(least, value), value * inSample))
 
-/** What is nearer to 0 is 0: what is divided by it would be no number any more. */
-const nearest = 1e-9
-const orNothing = (value: number) => (Math.abs(value) < nearest ? 0 : value)
-
 /** A number with its unit, its range (inclusive) and its step. */
 export function number({ from, isWhole, id, inSample, knob, varies, ...words }: NumberGiven): Parameter<number> {
   return {
     schema: () => {
-      const within = z.number().min(words.least).max(words.greatest).overwrite(orNothing)
+      const within = z.number().min(words.least).max(words.greatest).overwrite(orZero)
       return isWhole ? within.int() : within
     },
     from,

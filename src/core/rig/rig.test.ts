@@ -34,6 +34,26 @@ const transformAt = (trace: readonly Sample[], t: number, change: Partial<TiltSe
 }
 const late = 100_000
 
+it('has no number that is next to nothing, wherever it stands in what was written by hand', () => {
+  // Each number of a rig of every sort of output, one after another.
+  const rig = JSON.parse(JSON.stringify(rigOf({ liftPx: 12, scalePercent: 4 }))) as object
+  const places: (readonly [holder: Record<string, unknown>, key: string])[] = []
+  const walk = (value: object) => {
+    for (const [key, each] of Object.entries(value))
+      if (typeof each === 'number') places.push([value as Record<string, unknown>, key])
+      else if (typeof each === 'object' && each !== null) walk(each as object)
+  }
+  walk(rig)
+  expect(places.length).toBeGreaterThan(20)
+  for (const [holder, key] of places) {
+    const kept = holder[key]
+    holder[key] = 1e-320
+    const read = rigSchema.safeParse(rig)
+    if (read.success) expect(JSON.stringify(read.data), key).not.toContain('e-3')
+    holder[key] = kept
+  }
+})
+
 describe('a tilt, evaluated', () => {
   it.each([
     ['the left edge', 100, 150, 'perspective(820px) rotateX(0deg) rotateY(-9deg)'],

@@ -4,8 +4,9 @@ import { parseEasing } from '../curve/easing'
 import { lookNames } from '../look/look'
 import { selectorText, valueText, valueWithHoles } from './css-text'
 import { filterFunctions, sides, transformFunctions, units } from './names'
+import { orZero } from './near-zero'
 
-const number = (least: number, greatest: number) => z.number().min(least).max(greatest)
+const number = (least: number, greatest: number) => z.number().min(least).max(greatest).overwrite(orZero)
 const identifier = z.string().regex(/^[A-Za-z][A-Za-z0-9-]{0,39}$/, 'an identifier is a letter, then letters, digits and hyphens')
 const select = selectorText()
 const px = number(-1e6, 1e6)
@@ -61,13 +62,13 @@ export const curveSchema = z.object({
   /** Outside of the stops the end values hold (when left out), or the outermost segments go on as straight lines. */
   beyond: z.enum(['clamp', 'extend']).optional(),
   /** The value is rounded to whole steps of this size. */
-  step: z.number().positive().optional(),
+  step: z.number().min(1e-9).optional(),
 })
 
 /** A colour: lightness 0..1; then a and b (about -0.4..0.4), or chroma 0..0.5 and hue in degrees; then alpha 0..1. */
 export const colourSchema = z.object({
   space: z.enum(['oklab', 'oklch']),
-  values: z.tuple([number(0, 1), number(-0.5, 0.5), z.number(), number(0, 1)]).readonly(),
+  values: z.tuple([number(0, 1), number(-0.5, 0.5), z.number().overwrite(orZero), number(0, 1)]).readonly(),
 })
 
 export const colourCurveSchema = z.object({
@@ -358,7 +359,7 @@ export const handleSchema = z.discriminatedUnion('on', [
 
 export const knobSchema = z.object({
   id: identifier,
-  value: z.number(),
+  value: z.number().overwrite(orZero),
   unit: z.enum(units),
   /** What it does, for the comment beside it. */
   note: z.string().max(200),
