@@ -105,7 +105,7 @@ try {
 
   const text = `# Torment
 
-Written by \`npm run torment\`; the short form runs in \`npm test\`. Seed ${seed}. ${cpus()[0]?.model ?? 'A machine'}, ${cpus().length} cores, ${Math.round(totalmem() / 2 ** 30)} GB, Node ${process.versions.node}; absolute planned are this machine's.
+Written by \`npm run torment\`; the short form runs in \`npm test\`. Seed ${seed}. ${cpus()[0]?.model ?? 'A machine'}, ${cpus().length} cores, ${Math.round(totalmem() / 2 ** 30)} GB, Node ${process.versions.node}; absolute figures are this machine's.
 
 | what | measured | aim |
 |---|---|---|

@@ -15,3 +15,7 @@ export function quote(text: string): string {
     .replaceAll('<!--', '<\\!--')
   return `'${inner.replaceAll('\u2028', '\\u2028').replaceAll('\u2029', '\\u2029')}'`
 }
+
+/** A comment in one line, whose text can neither end the element that the script stands in nor keep it from ending (HTML, 13.2.5.4). */
+export const lineComment = (text: string): string =>
+  `// ${text.replaceAll(/\s+/g, ' ').trim().replaceAll('</', '< /').replaceAll('<!--', '< !--')}`

@@ -35,6 +35,12 @@ describe('the shape of a script', () => {
     expect(withNumbers('9876543000009', ['1', '2'])).toBe('19')
   })
 
+  it('says each effect in a comment that nothing in its words can end', () => {
+    const { shape } = planScript([{ ...spring(3), sentence: 'Over </script><script>a()</script>\u2028b()\n<!-- <script>' }], plainFacts)
+    expect(shape.main).not.toMatch(/<\/|<!--|\u2028/)
+    expect(shape.main).toContain('// Over < /script><script>a()< /script> b() < !-- <script>')
+  })
+
   it('knows what a designer allows for, and what is asked of the script', () => {
     expect(factNames.filter((name) => allowing(plainFacts, { allows: ['hasTurns', 'hasOwnCode'] })[name])).toEqual([
       'hasTurns',

@@ -7,7 +7,7 @@ import { keptProperties } from '../rig/slot'
 import { doesPress, draftsOf, isNumbered, measureFor, movedBy, type Moved, type Source } from './effects'
 import { allowing, type Facts, type Leaving } from './facts'
 import { Constants } from './feels'
-import { quote } from './literal'
+import { lineComment, quote } from './literal'
 import { needsScript } from './needs-script'
 import { joinTables, type EffectTable } from './tables'
 import type { Fields } from './values'
@@ -386,7 +386,7 @@ function writeTables(tables: readonly EffectTable[], known: Fields): string {
     '  ],',
     '},',
   ]
-  const told = ({ sentences }: EffectTable) => sentences.map((sentence) => `// ${sentence.replaceAll(/\s+/g, ' ').trim()}`)
+  const told = ({ sentences }: EffectTable) => sentences.map(lineComment)
   const [only] = tables
   // Of one effect alone it is said before it, where it stays when the effect is taken out of its list.
   if (only && tables.length === 1) return [...told(only), 'const effects = [', ...write(only).map((line) => `  ${line}`), ']'].join('\n')
