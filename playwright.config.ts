@@ -1,14 +1,5 @@
 import { defineConfig } from '@playwright/test'
-
-const chromium = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-  '--no-first-run',
-  '--disable-quic',
-]
+import { chromiumArguments } from './e2e/support/chromium'
 
 export default defineConfig({
   testDir: 'e2e',
@@ -24,6 +15,6 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     permissions: ['clipboard-read', 'clipboard-write'],
-    launchOptions: { executablePath: '/usr/bin/chromium', args: chromium },
+    launchOptions: { executablePath: '/usr/bin/chromium', args: chromiumArguments },
   },
 })

@@ -1,16 +1,8 @@
 // Chromium under measurement: real input events, and the browser's own counters.
 import { chromium, type Browser, type CDPSession, type Page } from '@playwright/test'
+import { chromiumArguments } from '../e2e/support/chromium'
 
-const args = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-  '--no-first-run',
-  '--disable-quic',
-  '--enable-precise-memory-info',
-]
+const args = [...chromiumArguments, '--enable-precise-memory-info']
 
 export const openBrowser = (): Promise<Browser> => chromium.launch({ executablePath: '/usr/bin/chromium', args })
 

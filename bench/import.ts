@@ -5,6 +5,7 @@ import { request } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { House } from '../e2e/support/at-house'
+import { median } from './browser'
 import type { Report } from './comparisons'
 
 /** The files of a site: a page, sheets, scripts and pictures of usual sizes, each its own. */
@@ -54,8 +55,6 @@ async function sendMs(address: string, { type, body }: Awaited<ReturnType<typeof
   if (!answer.includes('"result"')) throw new Error(answer.slice(-300))
   return took
 }
-
-const median = (numbers: readonly number[]) => numbers.toSorted((a, b) => a - b)[Math.floor(numbers.length / 2)] ?? NaN
 
 export async function compareImport(house: House): Promise<Report> {
   const folder = mkdtempSync(join(tmpdir(), 'glass-moth-import-'))

@@ -3,6 +3,7 @@ import { chromium, type BrowserContext, type Page } from '@playwright/test'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { chromiumArguments } from './support/chromium'
 import { eventually, expect, test } from './support/house'
 import { isLong } from './support/long'
 import { cardsPage, stageOf, tiltOnCards } from './support/stage'
@@ -139,17 +140,12 @@ test('a site that cannot be read leaves home as it is, and comes back from its l
 test('a browser that is killed loses no edit that is older than a moment, and reverts none', async ({ house }) => {
   const url = await house.addSite('killed', cardsPage, [tiltOnCards()])
   const profile = mkdtempSync(join(tmpdir(), 'glass-moth-profile-'))
-  const args = [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-    '--no-first-run',
-    '--disable-quic',
-  ]
   const launch = () =>
-    chromium.launchPersistentContext(profile, { executablePath: '/usr/bin/chromium', args, viewport: { width: 1280, height: 800 } })
+    chromium.launchPersistentContext(profile, {
+      executablePath: '/usr/bin/chromium',
+      args: chromiumArguments,
+      viewport: { width: 1280, height: 800 },
+    })
   const kill = async (context: BrowserContext) => {
     // By its profile: the browser's own process and all that it started.
     const { processesWith } = await import('../scripts/programs.mjs')

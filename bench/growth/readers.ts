@@ -33,278 +33,167 @@ export interface Reader {
   readonly make: (n: number) => () => unknown
 }
 
+/** The work of a reader over a text that is made before. */
+const over =
+  (textOf: (n: number) => string, read: (text: string) => unknown): Reader['make'] =>
+  (n) => {
+    const text = textOf(n)
+    return () => read(text)
+  }
+
 const all: readonly (readonly [of: string, size: number, make: Reader['make']])[] = [
-  [
-    'a srcset of spaces',
-    200_000,
-    (n) => {
-      const text = `a.png${' '.repeat(n)}1x`
-      return () => readSrcset(text)
-    },
-  ],
-  [
-    'a srcset of commas',
-    200_000,
-    (n) => {
-      const text = ','.repeat(n)
-      return () => readSrcset(text)
-    },
-  ],
-  [
-    'a srcset of brackets',
-    100_000,
-    (n) => {
-      const text = `a ${'('.repeat(n)}`
-      return () => readSrcset(text)
-    },
-  ],
+  ['a srcset of spaces', 200_000, over((n) => `a.png${' '.repeat(n)}1x`, readSrcset)],
+  ['a srcset of commas', 200_000, over((n) => ','.repeat(n), readSrcset)],
+  ['a srcset of brackets', 100_000, over((n) => `a ${'('.repeat(n)}`, readSrcset)],
   [
     'a sheet of addresses',
     20_000,
-    (n) => {
-      const text = 'a{b:url(x)}'.repeat(n)
-      return () => prepareSheet(text, 'a.css', around)
-    },
+    over(
+      (n) => 'a{b:url(x)}'.repeat(n),
+      (text) => prepareSheet(text, 'a.css', around),
+    ),
   ],
   [
     'a sheet of imports',
     20_000,
-    (n) => {
-      const text = '@import "x.css" screen;'.repeat(n)
-      return () => prepareSheet(text, 'a.css', around)
-    },
+    over(
+      (n) => '@import "x.css" screen;'.repeat(n),
+      (text) => prepareSheet(text, 'a.css', around),
+    ),
   ],
   [
     'a sheet of one import that has no end',
     100_000,
-    (n) => {
-      const text = `@import "x" ${'(a) '.repeat(n)}`
-      return () => prepareSheet(text, 'a.css', around)
-    },
+    over(
+      (n) => `@import "x" ${'(a) '.repeat(n)}`,
+      (text) => prepareSheet(text, 'a.css', around),
+    ),
   ],
   [
     'a sheet of escapes',
     40_000,
-    (n) => {
-      const text = 'a{b:u\\72l(x)}'.repeat(n)
-      return () => changeAddresses(text, leave)
-    },
+    over(
+      (n) => 'a{b:u\\72l(x)}'.repeat(n),
+      (text) => changeAddresses(text, leave),
+    ),
   ],
   [
     'a sheet of backslashes',
     200_000,
-    (n) => {
-      const text = '\\'.repeat(n)
-      return () => changeAddresses(text, leave)
-    },
+    over(
+      (n) => '\\'.repeat(n),
+      (text) => changeAddresses(text, leave),
+    ),
   ],
   [
     'a sheet of open brackets',
     200_000,
-    (n) => {
-      const text = '('.repeat(n)
-      return () => changeAddresses(text, leave)
-    },
+    over(
+      (n) => '('.repeat(n),
+      (text) => changeAddresses(text, leave),
+    ),
   ],
-  [
-    'the rules of rules in a rule',
-    20_000,
-    (n) => {
-      const text = `p{${'a:b{c:d}'.repeat(n)}}`
-      return () => readSheet(text)
-    },
-  ],
-  [
-    'the rules of open blocks',
-    100_000,
-    (n) => {
-      const text = 'a{'.repeat(n)
-      return () => readSheet(text)
-    },
-  ],
-  [
-    'the rules of names without an end',
-    50_000,
-    (n) => {
-      const text = `p{${'a:b '.repeat(n)}`
-      return () => readSheet(text)
-    },
-  ],
-  [
-    'the rules of names of our own',
-    50_000,
-    (n) => {
-      const text = '--a:b{'.repeat(n)
-      return () => readSheet(text)
-    },
-  ],
-  [
-    'the rules of stray braces',
-    100_000,
-    (n) => {
-      const text = '}'.repeat(n)
-      return () => readSheet(text)
-    },
-  ],
-  [
-    'the declarations of blocks',
-    50_000,
-    (n) => {
-      const text = 'a:{b}'.repeat(n)
-      return () => readStyle(text)
-    },
-  ],
+  ['the rules of rules in a rule', 20_000, over((n) => `p{${'a:b{c:d}'.repeat(n)}}`, readSheet)],
+  ['the rules of open blocks', 100_000, over((n) => 'a{'.repeat(n), readSheet)],
+  ['the rules of names without an end', 50_000, over((n) => `p{${'a:b '.repeat(n)}`, readSheet)],
+  ['the rules of names of our own', 50_000, over((n) => '--a:b{'.repeat(n), readSheet)],
+  ['the rules of stray braces', 100_000, over((n) => '}'.repeat(n), readSheet)],
+  ['the declarations of blocks', 50_000, over((n) => 'a:{b}'.repeat(n), readStyle)],
   [
     'a page of text',
     400_000,
-    (n) => {
-      const text = `<p>${'x '.repeat(n)}`
-      return () => copyForStudio(text, options)
-    },
+    over(
+      (n) => `<p>${'x '.repeat(n)}`,
+      (text) => copyForStudio(text, options),
+    ),
   ],
   [
     'a page of attributes',
     50_000,
-    (n) => {
-      const text = `<p ${Array.from({ length: n }, (_, i) => `a${i}`).join(' ')}>`
-      return () => refused(() => readTree(text))
-    },
+    over(
+      (n) => `<p ${Array.from({ length: n }, (_, i) => `a${i}`).join(' ')}>`,
+      (text) => refused(() => readTree(text)),
+    ),
   ],
   [
     'a page of closing tags',
     200_000,
-    (n) => {
-      const text = '</p>'.repeat(n)
-      return () => refused(() => readTree(text))
-    },
+    over(
+      (n) => '</p>'.repeat(n),
+      (text) => refused(() => readTree(text)),
+    ),
   ],
   [
     'a page nested without end',
     100_000,
-    (n) => {
-      const text = '<div>'.repeat(n)
-      return () => refused(() => readTree(text))
-    },
+    over(
+      (n) => '<div>'.repeat(n),
+      (text) => refused(() => readTree(text)),
+    ),
   ],
   [
     'tables in tables',
     50_000,
-    (n) => {
-      const text = '<table><tr><td>'.repeat(n)
-      return () => refused(() => readTree(text))
-    },
+    over(
+      (n) => '<table><tr><td>'.repeat(n),
+      (text) => refused(() => readTree(text)),
+    ),
   ],
   [
     'a page of comments',
     50_000,
-    (n) => {
-      const text = '<!---->'.repeat(n)
-      return () => refused(() => readTree(text))
-    },
+    over(
+      (n) => '<!---->'.repeat(n),
+      (text) => refused(() => readTree(text)),
+    ),
   ],
-  [
-    'a page with faults',
-    100_000,
-    (n) => {
-      const text = '<p <b>'.repeat(n / 8)
-      return () => htmlProblems(text)
-    },
-  ],
-  [
-    'a sheet with faults',
-    100_000,
-    (n) => {
-      const text = 'a{b c}'.repeat(n / 4)
-      return () => cssProblems(text)
-    },
-  ],
+  ['a page with faults', 100_000, over((n) => '<p <b>'.repeat(n / 8), htmlProblems)],
+  ['a sheet with faults', 100_000, over((n) => 'a{b c}'.repeat(n / 4), cssProblems)],
   [
     'a source that is edited',
     100_000,
-    (n) => {
-      const text = `<p>${'x '.repeat(n)}</p>`
-      return () => applyMarkup(text, { do: 'attribute', at: 3, name: 'class', value: 'y' })
-    },
+    over(
+      (n) => `<p>${'x '.repeat(n)}</p>`,
+      (text) => applyMarkup(text, { do: 'attribute', at: 3, name: 'class', value: 'y' }),
+    ),
   ],
-  [
-    'a trace',
-    16_000,
-    (n) => {
-      const text = `t,x,y,buttons\n${Array.from({ length: n }, (_, i) => `${i},1,2,0`).join('\n')}`
-      return () => readTrace(text)
-    },
-  ],
-  [
-    'a selector',
-    64_000,
-    (n) => {
-      const text = `.a${' .b'.repeat(n)}`
-      return () => isSelector(text)
-    },
-  ],
-  [
-    'a selector of brackets',
-    64_000,
-    (n) => {
-      const text = ':is('.repeat(n)
-      return () => isSelector(text)
-    },
-  ],
-  [
-    'an easing',
-    64_000,
-    (n) => {
-      const text = `linear(${'0, '.repeat(n)}1)`
-      return () => parseEasing(text)
-    },
-  ],
-  [
-    'a gradient',
-    4000,
-    (n) => {
-      const text = `linear-gradient(${'red, '.repeat(n)}blue)`
-      return () => readGradient(text)
-    },
-  ],
+  ['a trace', 16_000, over((n) => `t,x,y,buttons\n${Array.from({ length: n }, (_, i) => `${i},1,2,0`).join('\n')}`, readTrace)],
+  ['a selector', 64_000, over((n) => `.a${' .b'.repeat(n)}`, isSelector)],
+  ['a selector of brackets', 64_000, over((n) => ':is('.repeat(n), isSelector)],
+  ['an easing', 64_000, over((n) => `linear(${'0, '.repeat(n)}1)`, parseEasing)],
+  ['a gradient', 4000, over((n) => `linear-gradient(${'red, '.repeat(n)}blue)`, readGradient)],
   [
     'a sum',
     16_000,
-    (n) => {
-      const text = `${'1 + '.repeat(n)}1`
-      return () => readSum(text, '')
-    },
+    over(
+      (n) => `${'1 + '.repeat(n)}1`,
+      (text) => readSum(text, ''),
+    ),
   ],
   [
     'a sum of brackets',
     16_000,
-    (n) => {
-      const text = `${'('.repeat(n)}1`
-      return () => readSum(text, '')
-    },
+    over(
+      (n) => `${'('.repeat(n)}1`,
+      (text) => readSum(text, ''),
+    ),
   ],
-  [
-    'JSON of halves of characters',
-    64_000,
-    (n) => {
-      const text = JSON.stringify({ a: '\ud83d'.repeat(n) })
-      return () => readJson(text)
-    },
-  ],
+  ['JSON of halves of characters', 64_000, over((n) => JSON.stringify({ a: '\ud83d'.repeat(n) }), readJson)],
   [
     'a long name',
     400_000,
-    (n) => {
-      const text = 'x\u0301'.repeat(n)
-      return () => cutText(text, 100)
-    },
+    over(
+      (n) => 'x\u0301'.repeat(n),
+      (text) => cutText(text, 100),
+    ),
   ],
   [
     'a style of addresses in a page',
     20_000,
-    (n) => {
-      const text = `<p style="${'background:url(x);'.repeat(n)}">`
-      return () => copyForStudio(text, options)
-    },
+    over(
+      (n) => `<p style="${'background:url(x);'.repeat(n)}">`,
+      (text) => copyForStudio(text, options),
+    ),
   ],
 ]
 

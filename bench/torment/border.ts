@@ -6,6 +6,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { Script } from 'node:vm'
+import { chromiumArguments } from '../../e2e/support/chromium'
 import { tiltDefaults } from '../../src/core/effect/tilt/settings'
 import { readFragments } from '../../src/bundle/fragments'
 import { compile } from '../../src/core/compile/compile'
@@ -108,19 +109,7 @@ export async function openSmuggling({ address }: TormentHouse, count: number, ra
   await new Promise<void>((resolve) => outside.listen(0, '127.0.0.1', resolve))
   const bound = outside.address()
   const there = `http://127.0.0.1:${typeof bound === 'object' && bound ? bound.port : 0}`
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-      '--no-first-run',
-      '--disable-quic',
-      `--log-net-log=${netLog}`,
-    ],
-  })
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: [...chromiumArguments, `--log-net-log=${netLog}`] })
   const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
   let scriptsRun = 0
   await page.exposeFunction('noteDeed', () => (scriptsRun += 1))

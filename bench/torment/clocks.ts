@@ -1,13 +1,11 @@
 // npm run clocks: the clocks of the studio's server, of its database and of the page are set 31 days ahead and back while they run.
 // It needs the Debian package faketime; nothing may be lost, and nothing of the bin or of the history may go.
-import { spawn } from 'node:child_process'
 import { existsSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
-import { freePort } from '../../scripts/database.mjs'
-import { ask, pause } from './house'
-import { chromiumArguments } from './kills'
+import { ask, openTormentHouse } from './house'
+import { chromiumArguments } from '../../e2e/support/chromium'
 import { makeSite, openWindow, pointAt, readServer, settleAll } from './writers'
 
 const library = '/usr/lib/x86_64-linux-gnu/faketime/libfaketime.so.1'
@@ -15,36 +13,20 @@ if (!existsSync(library)) {
   console.log('The Debian package faketime is missing. Run: sudo apt-get install -y --no-install-recommends faketime')
   process.exit(1)
 }
-const root = new URL('../..', import.meta.url).pathname
 const folder = mkdtempSync(join(tmpdir(), 'gm-clocks-'))
 const clock = join(folder, 'clock')
 /** Sets the clock of all processes of the studio, as faketime reads it. */
 const setClock = (by: string) => writeFileSync(clock, `${by}\n`)
-const port = await freePort()
-const address = `http://127.0.0.1:${port}`
+setClock('+0')
+const house = await openTormentHouse({
+  LD_PRELOAD: library,
+  FAKETIME_TIMESTAMP_FILE: clock,
+  FAKETIME_NO_CACHE: '1',
+  FAKETIME_DONT_FAKE_MONOTONIC: '1',
+})
+const { address } = house
 const start = async () => {
-  const child = spawn(process.execPath, ['scripts/start.mjs'], {
-    cwd: root,
-    stdio: 'ignore',
-    env: {
-      ...process.env,
-      PORT: String(port),
-      GLASS_MOTH_DATA: join(folder, 'database'),
-      LD_PRELOAD: library,
-      FAKETIME_TIMESTAMP_FILE: clock,
-      FAKETIME_NO_CACHE: '1',
-      FAKETIME_DONT_FAKE_MONOTONIC: '1',
-    },
-  })
-  for (let waited = 0; waited < 120_000; waited += 200) {
-    const isThere = await fetch(`${address}/api/health`).then(
-      ({ ok }) => ok,
-      () => false,
-    )
-    if (isThere) return child
-    await pause(200)
-  }
-  throw new Error('The studio does not start.')
+  if (!(await house.start())) throw new Error('The studio does not start.')
 }
 const wrong: string[] = []
 const expectSame = (what: string, is: unknown, should: unknown) => {
@@ -53,11 +35,10 @@ const expectSame = (what: string, is: unknown, should: unknown) => {
   console.log(`  ${what}: ${isSame ? 'as it should be' : wrong.at(-1)}`)
 }
 
-setClock('+0')
-let studio = await start()
-pointAt({ address } as Parameters<typeof pointAt>[0])
-const { id, ...known } = await makeSite({ address } as Parameters<typeof makeSite>[0], 2)
-const other = await makeSite({ address } as Parameters<typeof makeSite>[0], 1)
+await start()
+pointAt(house)
+const { id, ...known } = await makeSite(house, 2)
+const other = await makeSite(house, 1)
 const stores = [openWindow(id, known), openWindow(id, known)]
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: chromiumArguments })
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
@@ -76,8 +57,12 @@ const versions = async () => {
   const list = (await (await ask(`${address}/api/sites/${id}/revisions`)).json()) as unknown
   return JSON.stringify(list).match(/"revision":\d+/g)?.length ?? 0
 }
-// A site in the bin comes back within 30 days; a clock that jumps while the studio runs takes nothing.
-await ask(`${address}/api/sites/${other.id}`, { method: 'DELETE' })
+/** Throws another site into the bin, or takes it out again. Gives whether that could be done. */
+const setRemoved = async (removed: boolean) => {
+  const body = JSON.stringify({ removed })
+  return (await ask(`${address}/api/sites/${other.id}`, { method: 'PATCH', headers: { 'content-type': 'application/json' }, body })).ok
+}
+expectSame('the bin takes a site', await setRemoved(true), true)
 let least = await versions()
 for (const [n, by] of ['+31d', '-31d', '+0'].entries()) {
   setClock(by)
@@ -102,30 +87,31 @@ for (const [n, by] of ['+31d', '-31d', '+0'].entries()) {
   expectSame(`versions at ${by}, none fewer`, now >= least, true)
   least = now
   expectSame(`undo at ${by}`, [stores[0]?.undo(), await settleAll(stores, 30_000)][1], true)
+  // What is in the bin stays for 30 days; a clock that jumps while the studio runs takes nothing of it.
+  expectSame(`the bin at ${by}`, [await setRemoved(false), await setRemoved(true)], [true, true])
   if (n === 0) {
-    // Started anew a month later, what was thrown away is past its time; what is used is not.
-    studio.kill('SIGINT')
-    await new Promise((resolve) => studio.once('exit', resolve))
-    studio = await start()
+    // Out of the bin, since it is past its time after a start a month later.
+    await setRemoved(false)
+    await house.stop()
+    await start()
     expectSame('the site after a start a month later', (await readServer(address, id)).site.effects.length, 2)
   }
 }
 expectSame('the demo', (await readServer(address, 'vesper-hollow')).site.pages.length, 4)
 await browser.close()
 for (const store of stores) store.saver.end()
-studio.kill('SIGINT')
-await new Promise((resolve) => studio.once('exit', resolve))
+await house.stop()
 setClock('-31d')
-studio = await start()
+await start()
 expectSame('the site after a start a month earlier', (await readServer(address, id)).site.effects.length, 2)
-studio.kill('SIGINT')
-await new Promise((resolve) => studio.once('exit', resolve))
-const backups = existsSync(join(folder, 'database', 'backups')) ? readdirSync(join(folder, 'database', 'backups')) : []
+await house.stop()
+const backups = existsSync(join(house.data, 'backups')) ? readdirSync(join(house.data, 'backups')) : []
 expectSame(
   'a backup was made',
   backups.some((name) => name.endsWith('-daily.glass-moth-backup')),
   true,
 )
+await house.close()
 rmSync(folder, { recursive: true, force: true })
 console.log(wrong.length === 0 ? 'Nothing was lost.' : `${wrong.length} things went wrong.`)
 process.exit(wrong.length === 0 ? 0 : 1)

@@ -17,6 +17,12 @@ export const ask = (address: string, init: RequestInit = {}): Promise<Response> 
 /** One of a list, by chance. */
 export const pick = <T>(random: () => number, list: readonly T[]): T => list[Math.floor(random() * list.length)] as T
 
+/** Resolves once a process has ended; at once where there is none. */
+export const hasEnded = (child: ChildProcess | undefined): Promise<void> =>
+  !child || child.exitCode !== null || child.signalCode !== null
+    ? Promise.resolve()
+    : new Promise((resolve) => child.once('exit', () => resolve()))
+
 /** What can be killed. */
 export type Part = 'server' | 'database' | 'start'
 
@@ -37,7 +43,8 @@ export interface TormentHouse {
   readonly leftovers: () => readonly string[]
 }
 
-export async function openTormentHouse(): Promise<TormentHouse> {
+/** A house whose start command has these variables besides. */
+export async function openTormentHouse(besides: Readonly<Record<string, string>> = {}): Promise<TormentHouse> {
   const folder = mkdtempSync(join(tmpdir(), 'gm-torment-'))
   const data = join(folder, 'data')
   const watch = join(folder, 'watch')
@@ -63,10 +70,6 @@ export async function openTormentHouse(): Promise<TormentHouse> {
     }
     return false
   }
-  const hasEnded = (child: ChildProcess | undefined) =>
-    !child || child.exitCode !== null || child.signalCode !== null
-      ? Promise.resolve()
-      : new Promise<void>((resolve) => child.once('exit', () => resolve()))
   const start = async () => {
     await hasEnded(command)
     const env = {
@@ -76,6 +79,7 @@ export async function openTormentHouse(): Promise<TormentHouse> {
       GLASS_MOTH_WATCH: watch,
       GLASS_MOTH_LOG: 'warn',
       NODE_OPTIONS: `--import ${join(root, 'bench/torment/watch.mjs')}`,
+      ...besides,
     }
     command = spawn(process.execPath, [join(root, 'scripts/start.mjs')], { cwd: root, env, stdio: 'ignore' })
     const child = command

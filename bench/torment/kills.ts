@@ -4,6 +4,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium, type BrowserContext } from '@playwright/test'
+import { chromiumArguments } from '../../e2e/support/chromium'
 import { startDatabase } from '../../scripts/database.mjs'
 import { installMariaDb } from '../../scripts/install.mjs'
 import { processesWith } from '../../scripts/programs.mjs'
@@ -11,7 +12,7 @@ import { runWithDatabase } from '../../scripts/serve.mjs'
 import type { tiltDefaults } from '../../src/core/effect/tilt/settings'
 import { isSame } from '../../src/core/site/patch'
 import type { Site } from '../../src/core/site/site'
-import { pause, pick, type Part, type TormentHouse } from './house'
+import { hasEnded, pause, pick, type Part, type TormentHouse } from './house'
 import { makeSite, openWindow, pointAt, readServer, settleAll } from './writers'
 
 const root = new URL('../..', import.meta.url).pathname
@@ -90,9 +91,7 @@ export async function killStarts(count: number, during: 'bootstrap' | 'migration
       })
       await pause(afterMs)
       if (child.exitCode === null && child.kill('SIGKILL')) result = { ...result, kills: result.kills + 1 }
-      await new Promise<void>((resolve) =>
-        child.exitCode !== null || child.signalCode !== null ? resolve() : child.once('exit', () => resolve()),
-      )
+      await hasEnded(child)
     }
     try {
       if (during === 'bootstrap') {
@@ -120,17 +119,6 @@ export async function killStarts(count: number, during: 'bootstrap' | 'migration
   }
   return result
 }
-
-/** How Chromium is started where nothing but the studio is to be reached. */
-export const chromiumArguments = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-  '--no-first-run',
-  '--disable-quic',
-]
 
 /** A browser that is killed in the middle of editing; opened again, it shows the last edit that was older than a moment, and the server has it. */
 export async function killBrowsers(house: TormentHouse, count: number, random: () => number, also: boolean): Promise<KillsResult> {

@@ -13,7 +13,7 @@ import { editsRefused } from '../../src/core/site/journal'
 import { tiltDefaults } from '../../src/core/effect/tilt/settings'
 import { realSheets } from '../../e2e/support/sheets'
 import { forgiven, spoil } from './forgiven'
-import { ask, pause, pick, type TormentHouse } from './house'
+import { ask, hasEnded, pause, pick, type TormentHouse } from './house'
 import { makeSite, openWindow, pointAt, readServer, settleAll } from './writers'
 
 const root = new URL('../..', import.meta.url).pathname
@@ -23,9 +23,6 @@ export interface Tried {
   readonly tries: number
   readonly wrong: readonly string[]
 }
-
-const ended = (child: ChildProcess) =>
-  new Promise<void>((resolve) => (child.exitCode !== null || child.signalCode !== null ? resolve() : child.once('exit', () => resolve())))
 
 /** Edits while the browser sends more and more cookies: all are kept, and saved once there are fewer; too many are said to be that. */
 export async function manyCookies(house: TormentHouse, kilobytes: readonly number[]): Promise<Tried> {
@@ -81,7 +78,6 @@ export async function sheetsWithSlips({ address }: TormentHouse, count: number, 
     const html = await answer.text()
     if (answer.status !== 200 || !html.includes(css) || !html.includes('rotate'))
       wrong.push(`${answer.status} for ${JSON.stringify(css.slice(0, 80))}`)
-    await ask(`${address}/api/sites/${siteId}`, { method: 'DELETE' })
   }
   return { tries: kept.length, wrong }
 }
@@ -169,11 +165,11 @@ export async function takenPorts(count: number): Promise<Tried> {
     if (refused.length !== 1 || refused[0]?.child.exitCode === 0 || !text.includes(`Port ${port} is taken`) || !(freeIn(text) > 0))
       wrong.push(`Of two starts at once ${refused.length} were refused: ${text.slice(-200)}`)
     for (const { child } of both) child.kill('SIGINT')
-    for (const { child } of both) await ended(child)
+    for (const { child } of both) await hasEnded(child)
     const other = createServer()
     await new Promise<void>((resolve) => other.listen(port, '127.0.0.1', resolve))
     const late = startCommand(port, join(folder, `${i}-late`))
-    await ended(late.child)
+    await hasEnded(late.child)
     if (late.child.exitCode === 0 || !(freeIn(late.said()) > 0)) wrong.push(`A port of another program: ${late.said().slice(-200)}`)
     await new Promise((resolve) => other.close(resolve))
   }
@@ -196,25 +192,20 @@ export async function killRestores(count: number, random: () => number): Promise
     await database.stop()
     return rows
   }
-  const run = (script: string) => ({
-    cwd: root,
-    script: [join('scripts', script), backup],
-    env: { ...process.env, GLASS_MOTH_DATA: folder },
-  })
+  const command = (script: string) => [join('scripts', script), backup]
+  const options = { cwd: root, stdio: 'ignore', env: { ...process.env, GLASS_MOTH_DATA: folder } } as const
   try {
     const database = await startDatabase({ program, folder })
     loadDemo(database.connection)
     await database.stop()
     await inDatabase("UPDATE sites SET name = 'In the backup' WHERE id = 'starters'")
-    const made = run('backup.mjs')
-    spawnSync(process.execPath, made.script, { cwd: made.cwd, env: made.env })
+    spawnSync(process.execPath, command('backup.mjs'), options)
     for (let i = 0; i < count; i++) {
       await inDatabase(`UPDATE sites SET name = 'Before ${i}' WHERE id = 'starters'`)
-      const { script, cwd, env } = run('restore.mjs')
-      const child = spawn(process.execPath, script, { cwd, env, stdio: 'ignore' })
+      const child = spawn(process.execPath, command('restore.mjs'), options)
       await pause(400 + random() * 5200)
       child.kill('SIGKILL')
-      await ended(child)
+      await hasEnded(child)
       try {
         const [row] = await inDatabase("SELECT name, (SELECT COUNT(*) FROM page_sources) AS pages FROM sites WHERE id = 'starters'")
         const name = String(row?.name)
@@ -252,7 +243,7 @@ export async function killBuilds(count: number, random: () => number): Promise<T
       } catch {
         // It was done by then.
       }
-      await ended(child)
+      await hasEnded(child)
       const isStamped = existsSync(join(copy, '.glass-moth', 'build'))
       if (isStamped && child.exitCode !== 0) wrong.push('A build that was killed left its stamp')
     }

@@ -6,7 +6,7 @@ import { chromium, type BrowserContext, type Page } from '@playwright/test'
 import { seededRandom } from '../../demo/vesper-hollow/random'
 import type { tiltDefaults } from '../../src/core/effect/tilt/settings'
 import { openTormentHouse, pause, pick, type Part } from './house'
-import { chromiumArguments } from './kills'
+import { chromiumArguments } from '../../e2e/support/chromium'
 import { makeSite, pointAt, readServer } from './writers'
 
 const minutes = Number(process.argv[2] ?? 60)
@@ -26,7 +26,7 @@ const open = async () => {
   context.setDefaultTimeout(30_000)
   return { context, page: await context.newPage() }
 }
-const windows: { context: BrowserContext; page: Page; last: number }[] = []
+const windows: { context: BrowserContext; page: Page }[] = []
 
 /** The angle of the window's own effect: each edits one, and sees those of the others come in. */
 const angleIn = (page: Page) => page.getByRole('spinbutton', { name: 'The angle', exact: true })
@@ -90,7 +90,7 @@ async function heapOf(page: Page): Promise<{ readonly liveMb: number; readonly n
 }
 
 for (let who = 0; who < 3; who++) {
-  windows.push({ ...(await open()), last: 0 })
+  windows.push(await open())
   await enter(who)
 }
 console.log('  Three windows are open.')

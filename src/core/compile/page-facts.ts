@@ -1,5 +1,5 @@
 // What a page's own sheets and attributes do to elements, as far as it matters to a script: by rules and elements, wherever they come from.
-import { AttributeAction, parse, SelectorType, stringify, type Selector } from 'css-what'
+import { AttributeAction, isTraversal, parse, SelectorType, stringify, type Selector } from 'css-what'
 import { liesInBy, platformBy, touchedBy } from '../rig/resolve'
 import { drivenBy } from '../rig/plan'
 import { turnedSelects } from '../rig/states'
@@ -239,7 +239,7 @@ function reachesAdded(select: string): boolean {
     return true
   }
   return selectors.some((steps) => {
-    const last = steps.findLastIndex((step) => combinators.has(step.type))
+    const last = steps.findLastIndex(isTraversal)
     return steps
       .slice(last + 1)
       .every(
@@ -290,18 +290,9 @@ export function atMost(select: string, classes?: ReadonlySet<string>): string {
       steps.flatMap((step, i): Selector[] => {
         if (!mayGo(step)) return [step]
         // Where it was all that stood between two combinators, anything may stand.
-        const isSimple = (other: Selector | undefined) => other !== undefined && !combinators.has(other.type)
+        const isSimple = (other: Selector | undefined) => other !== undefined && !isTraversal(other)
         return isSimple(steps[i - 1]) || isSimple(steps[i + 1]) ? [] : [{ type: SelectorType.Universal, namespace: null }]
       }),
     )
   return kept.map((steps) => (steps.length === 0 ? '*' : stringify([steps]))).join(', ')
 }
-
-const combinators = new Set([
-  SelectorType.Descendant,
-  SelectorType.Child,
-  SelectorType.Adjacent,
-  SelectorType.Sibling,
-  SelectorType.Parent,
-  SelectorType.ColumnCombinator,
-])

@@ -55,8 +55,9 @@ interface Styles {
   readonly isWhole: boolean
 }
 
-/** Sheets are read as far as this, all of them together; a longer selector than this is not written down, and no more than this of all of them, characters. */
+/** So much of all sheets together is read, characters. */
 const mostRead = 8_000_000
+/** A longer selector than this is not written down, and no more than so much of all of them together, characters. */
 const longestSelect = 20_000
 const mostWritten = 10_000_000
 

@@ -1,6 +1,6 @@
 // Finding by many selectors in one tree that stays as it is: only those elements are looked at that have a name which the selector asks for.
 import { compile } from 'css-select'
-import { AttributeAction, parse, SelectorType, type Selector } from 'css-what'
+import { AttributeAction, isTraversal, parse, SelectorType, type Selector } from 'css-what'
 import type { AnyNode, Document, Element } from 'domhandler'
 import { elementsOf } from './tree'
 
@@ -13,18 +13,9 @@ export interface Finder {
   readonly looks: () => number
 }
 
-const combinators: ReadonlySet<SelectorType> = new Set([
-  SelectorType.Adjacent,
-  SelectorType.Child,
-  SelectorType.ColumnCombinator,
-  SelectorType.Descendant,
-  SelectorType.Parent,
-  SelectorType.Sibling,
-])
-
 /** A name that whatever the selector matches must have; undefined where it names none. */
 function nameIn(steps: readonly Selector[]): string | undefined {
-  const last = steps.slice(steps.findLastIndex(({ type }) => combinators.has(type)) + 1)
+  const last = steps.slice(steps.findLastIndex(isTraversal) + 1)
   const names = last.flatMap((step) => {
     if (step.type === SelectorType.Tag && step.namespace === null) return [step.name.toLowerCase()]
     if (step.type !== SelectorType.Attribute) return []
