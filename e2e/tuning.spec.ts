@@ -265,6 +265,7 @@ test('the page behaves under the stand-in pointer as under a pointer, and looks 
   await eventually(lean).toBeLessThan(-6)
   // Fastened, the pointer stays where it stands.
   await page.keyboard.press('f')
+  await expect(page.getByRole('button', { name: 'Hold state' })).toHaveAttribute('data-state-on', '')
   await movePointer(page, 60 + 220, 180, 3)
   await page.waitForTimeout(300)
   expect(await lean()).toBeLessThan(-6)
