@@ -95,7 +95,8 @@ export function CodeDrawer() {
 
 /** What is not known of the page because of its sheets. */
 const unknown = {
-  missing: 'A stylesheet of this page could not be loaded, so the code allows for anything that it may say. Provide its file in “Pages of this site”, which the page’s name above opens.',
+  missing:
+    'A stylesheet of this page could not be loaded, so the code allows for anything that it may say. Provide its file in “Pages of this site”, which the page’s name above opens.',
   unread:
     'A stylesheet of this page has too much in it to be read to its end, so the code allows for anything that it may say. It is exported as it is.',
 } as const
