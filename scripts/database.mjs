@@ -324,7 +324,7 @@ export async function startDatabase({ program, folder: given, port, onExit, onSp
       `--secure-file-priv=${noFiles}`,
       '--local-infile=0',
       '--max-allowed-packet=32M',
-      '--innodb-buffer-pool-size=64M',
+      '--innodb-buffer-pool-size=256M',
       ...asRoot(),
     ],
     // A process group of its own: Ctrl-C in the terminal reaches us, and we end the server in order.

@@ -61,6 +61,8 @@ export interface HashedFile {
 const mostAtOnce = { files: 200, bytes: 8 * 1024 * 1024 }
 /** So many files go in one statement: more of them make it no faster. */
 const rowsAtOnce = 20
+/** One reads and hands over while the other waits for the disk. */
+const writersAtOnce = 2
 
 /** The files in parts of which each goes in one transaction. */
 function partsOf(files: readonly HashedFile[]): readonly (readonly HashedFile[])[] {
@@ -83,10 +85,19 @@ function partsOf(files: readonly HashedFile[]): readonly (readonly HashedFile[])
  * again.
  */
 export async function keepAssets(files: readonly HashedFile[], onKept: (count: number) => void): Promise<void> {
-  for (const part of partsOf(files)) {
-    await keepPart([...new Map(part.map((file) => [file.hash, file])).values()])
-    onKept(part.length)
+  // Sorted, so that equal files stand in one part, and two parts do not wait for each other's rows.
+  const left = [...partsOf(files.toSorted((one, other) => (one.hash < other.hash ? -1 : 1)))]
+  const lane = async () => {
+    for (let part = left.shift(); part; part = left.shift()) {
+      await keepPart([...new Map(part.map((file) => [file.hash, file])).values()])
+      onKept(part.length)
+    }
   }
+  const giveUp = (error: unknown) => {
+    left.length = 0
+    throw error
+  }
+  await Promise.all(Array.from({ length: writersAtOnce }, () => lane().catch(giveUp)))
 }
 
 const keepPart = (part: readonly HashedFile[]): Promise<void> =>
