@@ -93,11 +93,16 @@ export async function keepAssets(files: readonly HashedFile[], onKept: (count: n
       onKept(part.length)
     }
   }
-  const giveUp = (error: unknown) => {
-    left.length = 0
-    throw error
-  }
-  await Promise.all(Array.from({ length: writersAtOnce }, () => lane().catch(giveUp)))
+  const outcomes = await Promise.allSettled(
+    Array.from({ length: writersAtOnce }, () =>
+      lane().catch((error: unknown) => {
+        left.length = 0
+        throw error
+      }),
+    ),
+  )
+  // Only once both have ended, so that nothing is written after this.
+  for (const outcome of outcomes) if (outcome.status === 'rejected') throw outcome.reason
 }
 
 const keepPart = (part: readonly HashedFile[]): Promise<void> =>
