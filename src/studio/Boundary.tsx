@@ -6,6 +6,8 @@ import { Button } from './theme/controls'
 interface BoundaryProps {
   /** What the part is called on the screen, with a capital letter. */
   readonly name: string
+  /** Whether it is a bar, with room for one line. */
+  readonly isBar?: boolean
   /** How the part is left, where it can be. */
   readonly onClose?: (() => void) | undefined
   readonly children: ReactNode
@@ -28,7 +30,7 @@ export class Boundary extends Component<BoundaryProps, BoundaryState> {
   }
 
   override render(): ReactNode {
-    const { name, onClose, children } = this.props
+    const { name, isBar = false, onClose, children } = this.props
     const { error, hasFailed } = this.state
     if (!hasFailed) return children
     return (
@@ -36,23 +38,21 @@ export class Boundary extends Component<BoundaryProps, BoundaryState> {
         as="section"
         role="alert"
         aria-label={name}
-        direction="column"
-        gap="10px"
-        p="16px"
-        flex="1"
+        {...(isBar
+          ? { direction: 'row', align: 'center', gap: '14px', px: '16px', overflow: 'hidden', whiteSpace: 'nowrap' }
+          : { direction: 'column', gap: '10px', p: '16px', flex: '1', overflowY: 'auto' })}
         minHeight="0"
         background="sheet"
-        overflowY="auto"
       >
-        <Box as="h2" fontSize="15px" fontWeight="600">
+        <Box as="h2" fontSize={isBar ? '14px' : '15px'} fontWeight="600" flex="none">
           {name} cannot be shown
         </Box>
-        <Box fontSize="14px" color="soft">
+        <Box fontSize="14px" color="soft" minWidth="0" {...(isBar ? { overflow: 'hidden', textOverflow: 'ellipsis' } : {})}>
           {isUnloaded(error)
             ? 'The studio’s server did not send it. Your edits are kept in this browser; everything else here goes on.'
             : 'The studio met an error in it that it did not expect. Your edits are kept; everything else here goes on.'}
         </Box>
-        <Flex gap="8px">
+        <Flex gap="8px" flex="none">
           <Button variant="act" onClick={() => this.setState({ error: undefined, hasFailed: false })}>
             Try again
           </Button>

@@ -119,7 +119,13 @@ function Regions() {
       templateRows="40px minmax(0, 1fr) 156px 40px"
       overflow="hidden"
     >
-      {isWhole ? <TopBar /> : <Box background="sheet" borderBottom="1px solid" borderColor="edge" />}
+      {isWhole ? (
+        <Boundary name="The top bar" isBar>
+          <TopBar />
+        </Boundary>
+      ) : (
+        <Box background="sheet" borderBottom="1px solid" borderColor="edge" />
+      )}
       <Grid templateColumns={`${listStays ? listWidths.open : listWidths.closed}px minmax(0, 1fr)`} minHeight="0" position="relative">
         {isWhole ? (
           <Boundary name="The list of effects">
@@ -128,12 +134,18 @@ function Regions() {
         ) : (
           <Box background="sheet" borderRight="1px solid" borderColor="hairline" />
         )}
-        <Plate />
+        <Boundary name="The page">
+          <Plate />
+        </Boundary>
         {isWhole && <Panels />}
         {isWhole && <SaveNotices />}
       </Grid>
       {step !== 'page' ? <Foot /> : <Box background="sheet" borderTop="1px solid" borderColor="edge" />}
-      {isWhole && <Thread />}
+      {isWhole && (
+        <Boundary name="The thread" isBar>
+          <Thread />
+        </Boundary>
+      )}
     </Grid>
   )
 }
