@@ -121,6 +121,23 @@ test('a hover look on what is met, with the others dimmed, and a pull on it, sid
   await eventually(async () => Number((await styleOf(alone, '.grid-card', 'transform', 1)).split(', ')[4])).toBeCloseTo(40 * 0.32, 0)
 })
 
+test('what an effect holds goes with it, where it is put on all after it was tried on one', async ({ page, house }, info) => {
+  const hand = countingHand(page)
+  const { frame, exported } = await openStarters(page, house, 'picture-grid')
+  await hand.pointAt(frame, '.picture-card', 0.5, 0.4)
+  await hand.clickOn(/^A closer look/)
+  await hand.clickOn(/^Which elements .*: this picture-card$/)
+  await hand.clickOn(/all 6: each picture-card/i, 'menuitem')
+  await expect(page.getByRole('button', { name: /^Which elements .*: each picture-card, 6$/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Which elements .*: its picture, 6$/ })).toBeVisible()
+  const alone = await openExport(page, exported, info.outputPath('page.html'))
+  for (const index of [0, 3, 5]) {
+    const box = await boxOf(alone, '.picture-card', index)
+    await alone.mouse.move(box.x + box.width / 2, box.y + box.height / 2, { steps: 3 })
+    await eventually(() => styleOf(alone, '.picture-card img', 'scale', index)).toBe('1.18')
+  }
+})
+
 test('a note that the page does not show is pointed at in the bare view', async ({ page, house }) => {
   const html =
     '<!doctype html><html lang="en"><head><meta charset="utf-8"><title>A word</title><style>body { padding: 200px } .info { display: none }</style></head><body><p>A <a class="word" href="#w">word</a><span class="info">What it means.</span> in a line.</p></body></html>'

@@ -2,6 +2,7 @@
 import { checkPage } from '../core/check/checks'
 import { onlyThis, rungOf, type SiteIndex } from '../core/page/candidates'
 import { findAlike } from '../core/page/alike'
+import { insideMatches } from '../core/page/inside'
 import { overlapsOf } from '../core/rig/resolve'
 import { indexPage, writeSelector } from '../core/page/selector'
 import { childrenOf, elementsOf, findIn, parentOf, readTree, textOf } from '../core/page/tree'
@@ -21,6 +22,10 @@ export function answerQuestion(site: SiteIndex, question: Question): Answers[key
     }
     case 'way':
       return wayFrom(site, question)
+    case 'inside': {
+      const page = site.get(question.page)
+      return (page && insideMatches(page, question.own, question.number, question.select)) ?? null
+    }
     case 'overlaps':
       return overlapsOf(question.selects, (select) => [...site.values()].flatMap(({ tree }) => findIn(tree, select) ?? []))
     case 'matches':

@@ -17,6 +17,8 @@ export type Question =
   | { readonly ask: 'first'; readonly page: string; readonly select: string }
   /** The number of a neighbour in the tree; null where there is none. */
   | { readonly ask: 'way'; readonly page: string; readonly number: number; readonly to: 'parent' | 'child' | 'next' | 'previous' }
+  /** What a selector that means the element of this number means within the matches of another one; null where it does not. */
+  | { readonly ask: 'inside'; readonly page: string; readonly own: string; readonly number: number; readonly select: string }
   | { readonly ask: 'overlaps'; readonly selects: readonly string[] }
   /** Each match of a selector, with a selector for it alone. */
   | { readonly ask: 'matches'; readonly page: string; readonly select: string }
@@ -41,6 +43,7 @@ export interface Answers {
   readonly count: Readonly<Record<string, Readonly<Record<string, number>> | null>>
   readonly first: Rung | null
   readonly way: number | null
+  readonly inside: string | null
   readonly overlaps: readonly (readonly string[])[]
   readonly matches: readonly Match[]
   readonly alike: readonly { readonly select: string; readonly count: number }[]

@@ -1,20 +1,16 @@
 // Layers: of two that give way to each other one is missing, both are the same, or one lies in the other.
-import { findKind } from '../effect/kinds'
+import { filledIn, findKind } from '../effect/kinds'
 import type { Effect } from '../site/site'
 import { nameOf, switchingOff, type Check } from './check'
 
 /** The selectors of the two elements of an effect that have to stand apart, each with what it is called; none where it has no such two. */
-function layersOf({
-  kind: id,
-  select,
-  roles,
-  settings,
-}: Effect): readonly { readonly title: string; readonly select: string | undefined }[] {
-  const kind = findKind(id)
-  const all = kind?.roles(settings) ?? []
+function layersOf(effect: Effect): readonly { readonly title: string; readonly select: string | undefined }[] {
+  const kind = findKind(effect.kind)
+  const all = kind?.roles(effect.settings) ?? []
+  const filled = filledIn(effect)
   return (kind?.apart ?? []).flatMap((role) => {
     const index = all.findIndex((each) => each.id === role)
-    return index < 0 ? [] : [{ title: all[index]?.title ?? role, select: index === 0 ? select : roles?.[role]?.select }]
+    return index < 0 ? [] : [{ title: all[index]?.title ?? role, select: index === 0 ? effect.select : filled[role] }]
   })
 }
 

@@ -21,6 +21,7 @@ import { pull } from './pull'
 import { rows } from './rows'
 import { spotlight } from './spotlight'
 import { spread } from './spread'
+import { selectOfRole } from './roles'
 import { tilt } from './tilt'
 import { trail } from './trail'
 import { wash } from './wash'
@@ -77,16 +78,16 @@ interface Expandable {
   readonly roles?: Readonly<Record<string, { readonly select: string; readonly noun: string }>> | undefined
 }
 
-/** What fills roles, as selectors alone. */
-export const filledIn = (roles: Expandable['roles'] = {}): Filled =>
-  Object.fromEntries(Object.entries(roles).map(([id, { select }]) => [id, select]))
+/** What fills the roles of an effect, as selectors of the page. */
+export const filledIn = ({ select: own, roles = {} }: Pick<Expandable, 'select' | 'roles'>): Filled =>
+  Object.fromEntries(Object.entries(roles).map(([id, { select }]) => [id, selectOfRole(own, select)]))
 
 /** An effect as a rig, its knobs told by the nouns of its roles. Throws an Error for a kind that does not exist. */
 export function expandEffect(effect: Expandable): Rig {
   const kind = findKind(effect.kind)
   if (!kind) throw new Error(`There is no kind of effect called "${effect.kind}".`)
   const { roles = {} } = effect
-  const rig = kind.expand(effect.settings, effect.select, filledIn(roles))
+  const rig = kind.expand(effect.settings, effect.select, filledIn(effect))
   const told = (knob: Knob): Knob =>
     knob.note.includes('{') ? { ...knob, note: knob.note.replace(/\{([a-z0-9-]+)\}/g, (_, id: string) => roles[id]?.noun ?? 'it') } : knob
   return { ...rig, knobs: rig.knobs.map(told) }

@@ -2,7 +2,7 @@
 import { cssUnitOf } from '../effect/unit'
 import type { Piece } from '../effect/control'
 import { tellValue } from '../effect/tell'
-import { expandEffect, findKind } from '../effect/kinds'
+import { expandEffect, filledIn, findKind } from '../effect/kinds'
 import type { Names } from '../rig/plan'
 import type { Rig } from '../rig/rig'
 import { playsOn, type Effect, type Site } from '../site/site'
@@ -69,16 +69,17 @@ function madeOf(effect: Effect): Pick<PlannedEffect, 'rig' | 'sentence'> {
 }
 
 /** The word of the element that fills a role whose id is that of a knob: of `.plate .moth` it is `moth`, of `.sky .sky-near` in the effect `sky` it is `near`; no two are alike. */
-function wordsOfRoles({ select, roles = {} }: Effect, { knobs }: Rig): Readonly<Record<string, string>> {
-  const own = wordOf(select)
+function wordsOfRoles(effect: Effect, { knobs }: Rig): Readonly<Record<string, string>> {
+  const own = wordOf(effect.select)
+  const roles = filledIn(effect)
   const isTold = (role: string) => knobs.some(({ id }) => id === role || id.startsWith(`${role}-`))
   // A selector that says only where an element stands has no word for it.
-  const hasWord = (role: string) => /(^|[\s>+~])[^\s>+~:[*][^\s>+~]*$/.test(roles[role]?.select ?? '')
+  const hasWord = (role: string) => /(^|[\s>+~])[^\s>+~:[*][^\s>+~]*$/.test(roles[role] ?? '')
   const told = Object.keys(roles).filter((role) => isTold(role) && hasWord(role))
   const taken = new Set(knobs.map(({ id }) => id))
   return Object.fromEntries(
     told.map((role) => {
-      const whole = wordOf(roles[role]?.select ?? '')
+      const whole = wordOf(roles[role] ?? '')
       const word = whole.startsWith(`${own}-`) ? whole.slice(own.length + 1) : whole
       const free = [word, ...Array.from({ length: told.length + 1 }, (_, i) => `${word}-${i + 2}`)].find((each) => !taken.has(each)) ?? role
       taken.add(free)

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { filledIn } from '../effect/kinds'
 import { tiltDefaults } from '../effect/tilt/settings'
 import { makePreset, placePreset, presetEffect, presetSchema, settlePreset } from './preset'
 import type { Effect } from './site'
@@ -13,7 +14,7 @@ const effect: Effect = {
   noun: 'each card',
   settings: tiltDefaults,
   overrides: { lean: { values: { '.card:nth-child(1)': '3deg' } } },
-  roles: { layer: { select: '.grid .card h2', noun: 'title' } },
+  roles: { layer: { select: '& h2', noun: 'title' } },
 }
 const css = '.card { color: teal }\n.card h2 { margin: 0 }\n'
 // html, head, body, div, article
@@ -73,11 +74,9 @@ describe('a preset', () => {
   })
 
   it('means what it is put on, its roles within', () => {
-    expect(presetEffect(preset, 'new', { select: '.mine', noun: 'each of mine' })).toMatchObject({
-      id: 'new',
-      select: '.mine',
-      roles: { layer: { select: '.mine h2' } },
-    })
+    const placed = presetEffect(preset, 'new', { select: '.mine, .yours', noun: 'each of mine' })
+    expect(placed).toMatchObject({ id: 'new', select: '.mine, .yours' })
+    expect(filledIn(placed)).toEqual({ layer: ':is(.mine, .yours) h2' })
   })
 
   it('refuses what is none', () => {

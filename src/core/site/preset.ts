@@ -87,9 +87,7 @@ export function makePreset(
   const element = elementsOf(readTree(source))[number]
   const markup = element ? withClass(sliceOf(source, outerOf(element), element), classOfPreset(effect.name)) : ''
   const { kind, name, noun, roles, narrow, settings } = effect
-  const inside = (select: string) => (select.startsWith(`${effect.select} `) ? `& ${select.slice(effect.select.length + 1)}` : select)
   const needed = filesIn(`${markup}\n${css}`, files, folder)
-  const kept = roles && Object.fromEntries(Object.entries(roles).map(([id, role]) => [id, { ...role, select: inside(role.select) }]))
   return {
     format: presetFormat,
     name,
@@ -100,7 +98,7 @@ export function makePreset(
       noun,
       settings,
       select: `.${classOfPreset(name)}`,
-      ...(kept ? { roles: kept } : {}),
+      ...(roles ? { roles } : {}),
       ...(narrow ? { narrow } : {}),
     },
     markup,
@@ -126,10 +124,5 @@ export function placePreset(source: string, { markup, css }: Preset, at: number,
 
 /** The effect of a preset for what a selector matches. */
 export function presetEffect({ effect }: Preset, id: string, target: { readonly select: string; readonly noun: string }): Effect {
-  const roles =
-    effect.roles &&
-    Object.fromEntries(
-      Object.entries(effect.roles).map(([key, role]) => [key, { ...role, select: role.select.replace(/^&/, target.select) }]),
-    )
-  return { ...effect, id, ...target, ...(roles ? { roles } : {}) }
+  return { ...effect, id, ...target }
 }

@@ -2,6 +2,7 @@
 import { factNames } from '../compile/facts'
 import * as z from 'zod'
 import { findKind } from '../effect/kinds'
+import { relativeToMatches } from '../effect/roles'
 import { unitsBesideCss } from '../effect/unit'
 import { selectorText, valueText } from '../rig/css-text'
 import { units } from '../rig/names'
@@ -121,7 +122,13 @@ export const effectSchema = z
       return checked.data
     }
     const tries = effect.tries?.map((each, i) => ({ ...each, settings: whole(each.settings, ['tries', i, 'settings']) }))
-    return { ...effect, settings: whole(effect.settings, ['settings']), ...(tries ? { tries } : {}) }
+    // Before they were kept relative to the matches, roles were written with the selector of these.
+    const roles =
+      effect.roles &&
+      Object.fromEntries(
+        Object.entries(effect.roles).map(([id, role]) => [id, { ...role, select: relativeToMatches(effect.select, role.select) }]),
+      )
+    return { ...effect, settings: whole(effect.settings, ['settings']), ...(tries ? { tries } : {}), ...(roles ? { roles } : {}) }
   })
 
 /** What is asked of the script that leaves: what it allows for without need, whether it can be taken off again, and whether it is a module. */

@@ -99,7 +99,7 @@ function CaptionOf({ effect, number, kind }: CaptionOfProps) {
             {tell(kind.sentence(effect.settings))}
           </Box>
           <Box fontSize="14px" lineHeight="27px" color="soft">
-            {tell(kind.time(effect.settings, filledIn(effect.roles)))}
+            {tell(kind.time(effect.settings, filledIn(effect)))}
           </Box>
         </Box>
       </Flex>

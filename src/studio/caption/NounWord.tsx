@@ -4,6 +4,7 @@ import type { Effect } from '../../core/site/site'
 import { wordOf } from '../../core/export/names'
 import { nameOfRole } from '../../core/effect/help'
 import { findKind } from '../../core/effect/kinds'
+import { selectOfRole } from '../../core/effect/roles'
 import { removeRole, startPointing } from '../point/commands'
 import { usePage, useStudio, useView } from '../context'
 import { WordMenu } from './ChoiceWord'
@@ -25,7 +26,7 @@ export function NounWord({ effect, role, isMain }: NounWordProps) {
   const { counts, described } = useView('counts', 'described')
   const page = usePage()
   const filled = isMain ? effect : effect.roles?.[role.id]
-  const count = filled && counts.get(filled.select)?.[page.id]
+  const count = filled && counts.get(selectOfRole(effect.select, filled.select))?.[page.id]
   const rung = isMain && described?.select === effect.select ? described.rung : undefined
   const likes = rung?.choices.find(({ how }) => how === 'class') ?? rung?.choices.find(({ how }) => how === 'repeat' || how === 'structure')
   const options = [...(rung?.choices.filter(({ how }) => how === 'one') ?? []), ...(likes ? [likes] : [])].map(

@@ -1,7 +1,7 @@
 // Per element: the matches as a row of dots; a colour, text, picture or amount can be set for one, or read from it.
 import { Box, Flex, chakra } from '@chakra-ui/react'
 import { useState } from 'react'
-import { expandEffect } from '../../core/effect/kinds'
+import { expandEffect, filledIn } from '../../core/effect/kinds'
 import { textOfString, writeOverride } from '../../core/export/override-value'
 import type { Effect, Override } from '../../core/site/site'
 import type { Match } from '../../worker/protocol'
@@ -117,8 +117,8 @@ export function PerElementRow({ effect }: { readonly effect: Effect }) {
 const noMatches: readonly Match[] = []
 
 /** The selector of the elements that a text is of, where that is those of a role: what a cursor says over each of them. */
-const roleOf = ({ roles = {} }: Effect, { id, of }: Thing): string | undefined =>
-  of === 'text' ? Object.entries(roles).find(([role]) => id.startsWith(`${role}-`))?.[1].select : undefined
+const roleOf = (effect: Effect, { id, of }: Thing): string | undefined =>
+  of === 'text' ? Object.entries(filledIn(effect)).find(([role]) => id.startsWith(`${role}-`))?.[1] : undefined
 
 /** What a match shows of such a value: its ground, its words, its picture, an attribute. */
 function readValue(from: NonNullable<Override['from']>, { words, picture, attributes }: Match, ground: string): string {

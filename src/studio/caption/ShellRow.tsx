@@ -1,5 +1,5 @@
 // Markup that a role needs around its elements: shown as a difference of the page, and put there in one act.
-import { findKind } from '../../core/effect/kinds'
+import { filledIn, findKind } from '../../core/effect/kinds'
 import type { Role, Shell } from '../../core/rig/rig'
 import type { Effect } from '../../core/site/site'
 import { changeSource, type SourceChange } from '../markup/commands'
@@ -9,8 +9,9 @@ import { useOnPage } from './on-page'
 
 export function ShellRow({ effect }: { readonly effect: Effect }) {
   const roles = findKind(effect.kind)?.roles(effect.settings) ?? []
+  const filled = filledIn(effect)
   return roles.map((role, index) => {
-    const select = index === 0 ? effect.select : effect.roles?.[role.id]?.select
+    const select = index === 0 ? effect.select : filled[role.id]
     return role.shell && select !== undefined ? <NeededShell key={role.id} role={role} shell={role.shell} select={select} /> : null
   })
 }

@@ -1,6 +1,6 @@
 // Keeps the page in step with the stores, and takes what the page tells into them.
 import { useEffect, useLayoutEffect, useMemo } from 'react'
-import { expandEffect, findKind, kinds } from '../../core/effect/kinds'
+import { expandEffect, filledIn, findKind, kinds } from '../../core/effect/kinds'
 import { planEffects } from '../../core/export/plan'
 import { targetsOf } from '../../core/export/stylesheet'
 import { isZone } from '../../core/signal/signal'
@@ -154,7 +154,7 @@ export function useStageTalk(): void {
   // Asked when a selector or a page changes, not at every step of a number that is dragged.
   const sources = site.pages.map(({ source }) => source).join()
   const selects = JSON.stringify([
-    ...new Set(site.effects.flatMap((effect) => [effect.select, ...Object.values(effect.roles ?? {}).map((role) => role.select)])),
+    ...new Set(site.effects.flatMap((effect) => [effect.select, ...Object.values(filledIn(effect))])),
   ])
   const targets = JSON.stringify(targetsOf(planEffects(site)))
   useEffect(() => {

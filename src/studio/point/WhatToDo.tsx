@@ -82,7 +82,7 @@ function TakeThese({ effectId, roleId }: { readonly effectId: string; readonly r
         {effect?.name}: these are to be the {roleOf(effects, effectId, roleId)?.title}.
       </Box>
       <Flex gap="8px">
-        <Button variant="act" onClick={() => fillRole(studio)}>
+        <Button variant="act" onClick={() => void fillRole(studio)}>
           Take these
         </Button>
         <Button onClick={() => stopPointing(studio)}>Cancel</Button>

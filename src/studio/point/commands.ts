@@ -3,7 +3,7 @@ import { nanoid } from 'nanoid'
 import type { Recipe } from '../../core/effect/kind'
 import { isLostOn, shadeOn } from '../../core/effect/lights'
 import { findKind, type AnyKind } from '../../core/effect/kinds'
-import { asOneSelector } from '../../core/rig/resolve'
+import { relativeToMatches, rolesInside } from '../../core/effect/roles'
 import type { Effect } from '../../core/site/site'
 import type { Under } from '../../stage/protocol'
 import { changeSettings, notify } from '../commands'
@@ -47,7 +47,7 @@ export async function climb(studio: Studio, elements: readonly Under[], chosen: 
   const picked = pick ?? likeliestFor(studio, pointing.goal, ladder, elements)
   view.update({ pointing: { ...pointing, stage: chosen ? 'choosing' : 'looking', rungs: ladder, pick: picked, choice: 0, typed: null } })
   // A role is filled by the click alone; what else it could mean is chosen by keys.
-  if (chosen && pointing.goal.for === 'role' && pointing.also.length === 0) fillRole(studio)
+  if (chosen && pointing.goal.for === 'role' && pointing.also.length === 0) await fillRole(studio)
 }
 
 /** What is likeliest meant; for a role of an effect not what the effect itself is on, but what was pointed at in it. */
@@ -116,7 +116,7 @@ export function recipeEffect(studio: Studio, kindId: string, recipeId: string, i
   if (!recipe || !target) return undefined
   if (kind?.onPage) return onWholePage(studio, id, kind, recipe, target)
   const covered = kind?.covers === undefined ? undefined : coveredTarget(studio, box)
-  const inside = rolesInside(recipe.roles, target.select)
+  const inside = rolesInside(recipe.roles)
   const roles = kind?.covers !== undefined && covered ? { ...inside, [kind.covers]: covered } : inside
   const settings: unknown = isReplaced(studio) ? (kind?.onReplaced?.(recipe.settings) ?? recipe.settings) : recipe.settings
   return { id, kind: kindId, name: recipe.title, ...target, ...(roles ? { roles } : {}), settings }
@@ -146,14 +146,6 @@ function onWholePage(
 function isReplaced({ view }: Studio): boolean {
   const { rungs, pick, choice, typed } = view.get().pointing
   return typed === null && rungs[pick]?.isReplaced === true && rungs[pick].choices[choice]?.how !== 'picture'
-}
-
-/** The roles of a recipe inside what `select` chooses, until they are pointed at. */
-export function rolesInside(roles: Recipe<unknown>['roles'], select: string): Effect['roles'] {
-  return (
-    roles &&
-    Object.fromEntries(Object.entries(roles).map(([id, { within, noun }]) => [id, { select: `${asOneSelector(select)} ${within}`, noun }]))
-  )
 }
 
 /** One role more of those of which there may be several, to be pointed at next. */
@@ -243,7 +235,7 @@ async function fitToPage(studio: Studio, { id, kind: kindId, select }: Effect): 
 }
 
 /** Fills the role that was pointed for with what is chosen. */
-export function fillRole(studio: Studio): void {
+export async function fillRole(studio: Studio): Promise<void> {
   const { pointing, counts, matches } = studio.view.get()
   const { goal } = pointing
   const effect = goal.for === 'role' ? studio.store.history.get().site.effects.find(({ id }) => id === goal.effect) : undefined
@@ -252,9 +244,18 @@ export function fillRole(studio: Studio): void {
   const own =
     effect && (matches?.select === effect.select ? matches.all.length : Math.max(1, ...Object.values(counts.get(effect.select) ?? {})))
   const target = chosenTarget(studio, undefined, isInStep && own !== undefined && own > 1 ? own : false)
+  const { number } = pointing.rungs[pointing.pick] ?? {}
   stopPointing(studio)
   if (goal.for !== 'role' || !target || !effect) return
   const isMain = findKind(effect.kind)?.roles(effect.settings)[0]?.id === goal.role
-  const to = isMain ? target : { roles: { ...effect.roles, [goal.role]: target } }
+  // What lies in a match is meant in each of them.
+  const inside =
+    isMain || number === undefined
+      ? null
+      : await studio.search
+          .ask({ ask: 'inside', page: pageOf(studio).id, own: effect.select, number, select: target.select })
+          .catch(() => null)
+  const role = { ...target, select: inside ?? relativeToMatches(effect.select, target.select) }
+  const to = isMain ? target : { roles: { ...effect.roles, [goal.role]: role } }
   studio.store.edit({ do: 'change', id: effect.id, to }, 'Choosing which elements')
 }
