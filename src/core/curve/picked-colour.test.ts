@@ -22,6 +22,12 @@ describe('a colour that is picked', () => {
     for (const css of ['currentcolor', 'var(--gold)', 'no colour', '']) expect(readPicked(css)).toBeUndefined()
   })
 
+  it.each(['#fff', '#000', '#f00', '#00f', '#0f0', '#ff0', '#808080'])('%s is one that a screen with the colours of sRGB shows', (css) => {
+    const picked = readPicked(css)
+    expect(picked && isShown(picked)).toBe(true)
+    expect(isShown({ lightness: 0.7, chroma: 0.33, hue: 150, alpha: 1 })).toBe(false)
+  })
+
   it('is written within sRGB, as near as that goes, whatever is picked', () => {
     const share = fc.double({ min: 0, max: 1, noNaN: true })
     fc.assert(

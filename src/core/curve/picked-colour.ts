@@ -1,11 +1,13 @@
 // A colour as it is picked: lightness, chroma, hue and alpha in OKLCH (CSS Color Module Level 4, section 9.4), written as CSS.
-import { converter, formatHex, formatHex8, inGamut, modeOklch, modeRgb, parse, useMode as addMode } from 'culori/fn'
+import { converter, formatHex, formatHex8, modeOklch, modeRgb, parse, useMode as addMode } from 'culori/fn'
 import { readColour } from './seen-colour'
 
 addMode(modeRgb)
 addMode(modeOklch)
 const toOklch = converter('oklch')
-const isInRgb = inGamut('rgb')
+const toRgb = converter('rgb')
+/** Half of the smallest step that a screen of 8 bits shows: white is 1 only up to what rounding leaves. */
+const slack = 0.5 / 255
 
 export interface Picked {
   /** 0..1 */
@@ -30,7 +32,10 @@ export function readPicked(css: string, hue = 0): Picked | undefined {
 const oklch = ({ lightness: l, chroma: c, hue: h }: Picked) => ({ mode: 'oklch', l, c, h }) as const
 
 /** Whether a screen with the colours of sRGB shows it as it is. */
-export const isShown = (picked: Picked): boolean => isInRgb(oklch(picked))
+export function isShown(picked: Picked): boolean {
+  const { r, g, b } = toRgb(oklch(picked))
+  return [r, g, b].every((share) => share >= -slack && share <= 1 + slack)
+}
 
 /** The same lightness and hue with as much of the chroma as sRGB has. */
 export function held(picked: Picked): Picked {

@@ -30,6 +30,7 @@ describe('a role within the matches', () => {
 
   it('goes with its effect', () => {
     expect(selectOfRole('.other', '& > img')).toBe('.other > img')
+    expect(selectOfRole('.other', '& img, & > video')).toBe('.other img, .other > video')
     expect(selectOfRole('a, b', '& ~ .note')).toBe(':is(a, b) ~ .note')
   })
 })

@@ -5,7 +5,7 @@ import type { Recipe } from './kind'
 
 /** A role's selector as CSS has it on the page, for an effect on `own`: `&` is each match. */
 export const selectOfRole = (own: string, select: string): string =>
-  select.startsWith('&') ? `${asOneSelector(own)}${select.slice(1)}` : select
+  select.startsWith('&') ? select.replace(/(^|,\s*)&/g, (_, before: string) => `${before}${asOneSelector(own)}`) : select
 
 /** A selector relative to the matches of `own`, where it begins with them; as it was where it does not. */
 export function relativeToMatches(own: string, select: string): string {

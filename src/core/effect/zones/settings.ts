@@ -35,11 +35,11 @@ const parameters = {
   }),
   columns: count('Columns', 'columns', 4, 'into how many parts the area is cut across'),
   rows: count('Rows', 'rows', 4, 'into how many parts the area is cut from top to bottom'),
-  marginXPx: margin('Margins at the sides', 'left', 'how far from both sides the parts begin; in the margin the last one stays chosen'),
+  marginXPx: margin('Margins at the sides', 'left', 'how far from both sides the parts begin; in the margin the outermost one goes on'),
   marginYPx: margin(
     'Margins above and below',
     'top',
-    'how far from top and bottom the parts begin; in the margin the last one stays chosen',
+    'how far from top and bottom the parts begin; in the margin the outermost one goes on',
   ),
   hysteresisPx: number({
     title: 'It goes on beyond its border for',
