@@ -49,6 +49,7 @@ export function insideMatches(page: PageIndex, own: string, number: number, sele
   const same = told.find(({ found }) => meant.length > 1 && found.length === meant.length && found.every((each) => meant.includes(each)))
   if (same) return same.way
   const alone = told.filter(({ mine }) => mine.length === 1 && mine[0] === element)
-  const isOneInEach = ({ found }: (typeof alone)[number]) => found.length === homes.length && new Set(found.map(homeOf)).size === homes.length
+  const isOneInEach = ({ found }: (typeof alone)[number]) =>
+    found.length === homes.length && new Set(found.map(homeOf)).size === homes.length
   return meant.length > 1 ? undefined : (alone.find(isOneInEach) ?? alone[0])?.way
 }

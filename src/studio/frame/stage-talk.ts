@@ -153,9 +153,7 @@ export function useStageTalk(): void {
 
   // Asked when a selector or a page changes, not at every step of a number that is dragged.
   const sources = site.pages.map(({ source }) => source).join()
-  const selects = JSON.stringify([
-    ...new Set(site.effects.flatMap((effect) => [effect.select, ...Object.values(filledIn(effect))])),
-  ])
+  const selects = JSON.stringify([...new Set(site.effects.flatMap((effect) => [effect.select, ...Object.values(filledIn(effect))]))])
   const targets = JSON.stringify(targetsOf(planEffects(site)))
   useEffect(() => {
     let isCurrent = true
