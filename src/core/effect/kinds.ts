@@ -1,5 +1,5 @@
 // The kinds there are. Adding a kind is adding a folder and a line here.
-import type { Knob, Rig } from '../rig/rig'
+import type { Rig } from '../rig/rig'
 import { wholeKind, type WholeKind } from './common'
 import { crop } from './crop'
 import { cursor } from './cursor'
@@ -82,13 +82,13 @@ interface Expandable {
 export const filledIn = ({ select: own, roles = {} }: Pick<Expandable, 'select' | 'roles'>): Filled =>
   Object.fromEntries(Object.entries(roles).map(([id, { select }]) => [id, selectOfRole(own, select)]))
 
-/** An effect as a rig, its knobs told by the nouns of its roles. Throws an Error for a kind that does not exist. */
+/** An effect as a rig, its knobs and colours told by the nouns of its roles. Throws an Error for a kind that does not exist. */
 export function expandEffect(effect: Expandable): Rig {
   const kind = findKind(effect.kind)
   if (!kind) throw new Error(`There is no kind of effect called "${effect.kind}".`)
   const { roles = {} } = effect
   const rig = kind.expand(effect.settings, effect.select, filledIn(effect))
-  const told = (knob: Knob): Knob =>
-    knob.note.includes('{') ? { ...knob, note: knob.note.replace(/\{([a-z0-9-]+)\}/g, (_, id: string) => roles[id]?.noun ?? 'it') } : knob
-  return { ...rig, knobs: rig.knobs.map(told) }
+  const told = <T extends { readonly note: string }>(item: T): T =>
+    item.note.includes('{') ? { ...item, note: item.note.replace(/\{([a-z0-9-]+)\}/g, (_, id: string) => roles[id]?.noun ?? 'it') } : item
+  return { ...rig, knobs: rig.knobs.map(told), ...(rig.tokens ? { tokens: rig.tokens.map(told) } : {}) }
 }
