@@ -18,8 +18,9 @@ describe('what is pointed at within a match', () => {
   it.each([
     ['.card', '.card:nth-child(1) h2', '& h2'],
     ['.card', '.price', '& .price'],
-    // Only one picture is called wide, but each card has a picture.
-    ['.card', '.wide', '& img'],
+    // Only one picture is called wide.
+    ['.card', '.wide', '& .wide'],
+    ['.card', '.card:nth-child(2) > :nth-child(2)', '& img'],
     ['.card', '.card:nth-child(2) > p:nth-child(3)', '& > :nth-child(3)'],
     ['.card:nth-child(1)', '.card:nth-child(1) .price', '& .price'],
     ['.card, footer', '.card:nth-child(1) h2', '& h2'],

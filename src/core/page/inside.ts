@@ -16,8 +16,8 @@ function pathBetween(element: Element, home: Element): readonly Step[] | undefin
 
 /**
  * What `select`, which means the element of this number, means within the matches of `own`: a selector that begins with `&`. Undefined where the
- * element does not lie in a match, or other elements are meant too that lie in none. Of several ways the one is taken that finds one
- * element in each match; else one that finds the element alone in its own.
+ * element does not lie in a match, or other elements are meant too that lie in none. Of several ways one by a class comes first, then
+ * the one that finds one element in each match; else one that finds the element alone in its own.
  */
 export function insideMatches(page: PageIndex, own: string, number: number, select: string): string | undefined {
   const element = page.elements[number]
@@ -51,5 +51,7 @@ export function insideMatches(page: PageIndex, own: string, number: number, sele
   const alone = told.filter(({ mine }) => mine.length === 1 && mine[0] === element)
   const isOneInEach = ({ found }: (typeof alone)[number]) =>
     found.length === homes.length && new Set(found.map(homeOf)).size === homes.length
-  return meant.length > 1 ? undefined : (alone.find(isOneInEach) ?? alone[0])?.way
+  // A class of its own says more of what was meant than a tag that others have as well.
+  const named = alone.filter(({ way }) => way.includes('.'))
+  return meant.length > 1 ? undefined : (named.find(isOneInEach) ?? named[0] ?? alone.find(isOneInEach) ?? alone[0])?.way
 }
