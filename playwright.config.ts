@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test'
-import { chromiumArguments } from './e2e/support/chromium'
+import { chromiumArguments } from './src/cli/chromium'
 
 export default defineConfig({
   testDir: 'e2e',

@@ -1,6 +1,6 @@
 // Chromium under measurement: real input events, and the browser's own counters.
 import { chromium, type Browser, type CDPSession, type Page } from '@playwright/test'
-import { chromiumArguments } from '../e2e/support/chromium'
+import { chromiumArguments } from '../src/cli/chromium'
 
 const args = [...chromiumArguments, '--enable-precise-memory-info']
 

@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
 import { ask, openTormentHouse } from './house'
-import { chromiumArguments } from '../../e2e/support/chromium'
+import { chromiumArguments } from '../../src/cli/chromium'
 import { makeSite, openWindow, pointAt, readServer, settleAll } from './writers'
 
 const library = '/usr/lib/x86_64-linux-gnu/faketime/libfaketime.so.1'

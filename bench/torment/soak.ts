@@ -6,7 +6,7 @@ import { chromium, type BrowserContext, type Page } from '@playwright/test'
 import { seededRandom } from '../../demo/vesper-hollow/random'
 import type { tiltDefaults } from '../../src/core/effect/tilt/settings'
 import { openTormentHouse, pause, pick, type Part } from './house'
-import { chromiumArguments } from '../../e2e/support/chromium'
+import { chromiumArguments } from '../../src/cli/chromium'
 import { makeSite, pointAt, readServer } from './writers'
 
 const minutes = Number(process.argv[2] ?? 60)

@@ -16,6 +16,7 @@ import { layerOrder } from '../core/export/own-styles'
 import { targetsOf, writeStylesheet } from '../core/export/stylesheet'
 import { findIn } from '../core/page/tree'
 import { overlapsOf } from '../core/rig/resolve'
+import { chromiumArguments } from './chromium'
 
 const built = (file: string) => new URL(`../../build/${file}`, import.meta.url)
 const browser = () => ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => existsSync(path))
@@ -56,16 +57,4 @@ export function seeLaidOut(html: string, dressed: Dressed, planned: readonly Pla
   }
 }
 
-const flags = [
-  '--headless',
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-  '--no-first-run',
-  '--disable-quic',
-  '--hide-scrollbars',
-  '--window-size=1280,720',
-  '--virtual-time-budget=4000',
-]
+const flags = ['--headless', ...chromiumArguments, '--hide-scrollbars', '--window-size=1280,720', '--virtual-time-budget=4000']

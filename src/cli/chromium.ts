@@ -1,4 +1,4 @@
-/** How Chromium is started: nothing but what it is told to open is reached. */
+/** How Chromium is started, by us and by our tests: nothing but what it is told to open is reached. */
 export const chromiumArguments: string[] = [
   '--no-sandbox',
   '--disable-gpu',
