@@ -275,7 +275,6 @@ test('a role is filled by pointing, and the shell that it needs is shown as a ch
   await toStudio(page, await house.addSite('roles', pretty, [roleRig]))
   await stageOf(page)
   await page.getByRole('button', { name: /^Which elements are the tag \(needs a shell\): tag$/ }).click()
-  await page.getByRole('menuitem', { name: 'point at something' }).click()
   await clickOnPage(page, await stageOf(page), '.words')
   await expect(page.getByText('The tag needs an element around it.')).toBeVisible()
   await page.getByRole('button', { name: 'Show the change' }).click()

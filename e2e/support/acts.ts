@@ -82,8 +82,9 @@ export function countingHand(page: Page): Hand {
       told.push(`Point at \`${select}\` as the ${role}.`)
       const word = page.getByRole('button', { name: `Which elements are the ${role} (uses elements of your page)` })
       const before = await word.innerText()
+      const hasMenu = (await word.getAttribute('aria-haspopup')) !== null
       await word.click()
-      await page.getByRole('menuitem', { name: /^point at something/i }).click()
+      if (hasMenu) await page.getByRole('menuitem', { name: /^point at something/i }).click()
       await clickOnPage(page, frame, select, u, v)
       await expect(word).not.toHaveText(before)
     },

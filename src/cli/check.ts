@@ -3,8 +3,8 @@ import { existsSync, readFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { checkPage, checks, type Finding, type Known } from '../core/check/checks'
-import { selectsApart } from '../core/check/layers'
-import { tell, toldAskedBy } from '../core/check/told'
+import { toldAskedOf } from '../core/check/asked'
+import { tell } from '../core/check/told'
 import { readDressed } from '../core/compile/tree-facts'
 import { planEffects } from '../core/export/plan'
 import { copyForStudio } from '../core/page/studio-copy'
@@ -46,9 +46,9 @@ export function check(words: readonly string[]): Outcome {
     const planned = planEffects(site, page.id)
     const seen = isLaidOut ? seeLaidOut(dressed.html, dressed, planned) : []
     const known = new Map<string, Known>(
-      planned.map(({ number, rig }, i) => {
-        const effect = site.effects[number - 1]
-        const asked = toldAskedBy(rig, effect && selectsApart(effect))
+      planned.map((each, i) => {
+        const effect = site.effects[each.number - 1]
+        const asked = toldAskedOf(each, effect)
         return [
           effect?.id ?? '',
           { told: tell(read, ({ attribs }) => Number(attribs[numberAttribute]), asked), seen: seen[i] ?? undefined },

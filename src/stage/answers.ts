@@ -7,7 +7,7 @@ import { stillBoxOf } from './boxes'
 import { colourNamesOf, coloursOf, isClear } from './colours'
 import { heldFrom, readPage } from './facts'
 import { flattenedBy } from './flat'
-import { cornersOf, rowOf } from './row'
+import { cornersOf, isInLine, rowOf } from './row'
 import { liftCss } from './lift'
 import type { Numbers } from './numbers'
 import type { AnswerTo, QuestionType, ToStageOf } from './protocol'
@@ -62,6 +62,7 @@ export function makeAnswers(
       all(select)
         .map(flattenedBy)
         .find((by) => by !== null) ?? null,
+    inline: ({ select }) => isInLine(all(select)[0]),
     corners: ({ select }) => cornersOf(all(select)[0]),
     row: ({ select }) => rowOf(all(select)),
     lift: ({ number }) => {

@@ -18,6 +18,8 @@ export function elementsUnder(page: Document, numbers: Numbers, x: number, y: nu
       if (!found.has(element)) found.set(element, element === top ? 'seen' : element.contains(top ?? null) ? 'wraps' : 'covered')
     }
   }
+  // Where nothing lies, the page itself is meant.
+  if (found.size === 0 && hits.length > 0) found.set(page.body, 'seen')
   if (withHidden) for (const element of hiddenUnder(page, x, y)) if (!found.has(element)) found.set(element, 'hidden')
   return [...found]
     .flatMap(([element, how]) => {
@@ -53,7 +55,7 @@ function hiddenUnder(page: Document, x: number, y: number): readonly Element[] {
     if (element instanceof SVGElement && element.ownerSVGElement) return false
     const box = element.getBoundingClientRect()
     if (box.width === 0 || x < box.left || x > box.right || y < box.top || y > box.bottom) return false
-    const { visibility, opacity, pointerEvents } = getComputedStyle(element)
-    return visibility === 'hidden' || opacity === '0' || pointerEvents === 'none'
+    const { visibility, opacity, pointerEvents, clipPath } = getComputedStyle(element)
+    return visibility === 'hidden' || opacity === '0' || pointerEvents === 'none' || clipPath !== 'none'
   })
 }

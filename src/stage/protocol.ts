@@ -174,6 +174,7 @@ export const toStageTable = {
         shut: z.array(z.string()).readonly(),
         takesFocus: z.boolean(),
         layers: z.array(z.string()).readonly(),
+        roles: z.record(z.string(), z.string()),
       }),
     },
     toldSchema,
@@ -208,6 +209,8 @@ export const toStageTable = {
   ),
   /** By which property the page draws the elements of a selector flat, so that nothing in them can rise; null where it does not. */
   flat: question({ select: selector }, z.string().nullable()),
+  /** Whether the first element of a selector stands in a line, as words do. */
+  inline: question({ select: selector }, z.boolean()),
   /** How round the corners of the first element of a selector are, px: of the one that is rounded least. */
   corners: question({ select: selector }, finite),
   /** The row or column in which the first element of a selector stands; null where it stands alone. */

@@ -35,3 +35,7 @@ export function cornersOf(element: Element | undefined): number {
     ),
   )
 }
+
+/** Whether an element stands in a line, as words do. */
+export const isInLine = (element: Element | undefined): boolean =>
+  element !== undefined && getComputedStyle(element).display.startsWith('inline')

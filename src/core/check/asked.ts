@@ -1,9 +1,17 @@
-// What of an effect a page that is laid out is asked to look at.
+// What of an effect a page is asked: its markup and sheets, and, where it is laid out, what is seen.
+import { filledIn } from '../effect/kinds'
 import type { PlannedEffect } from '../export/plan'
 import { drivenBy } from '../rig/plan'
 import { addedParts, partOf, type Rig } from '../rig/rig'
 import { selectOf, targetSelect } from '../rig/resolve'
+import type { Effect } from '../site/site'
+import { selectsApart } from './layers'
 import type { SeenAsked } from './seen'
+import { toldAskedBy, type ToldAsked } from './told'
+
+/** What markup and sheets are asked about an effect as it is planned. */
+export const toldAskedOf = ({ rig }: Pick<PlannedEffect, 'rig'>, effect: Effect | undefined): ToldAsked =>
+  effect ? toldAskedBy(rig, selectsApart(effect), filledIn(effect)) : toldAskedBy(rig)
 
 export function seenAskedBy({ rig, names }: Pick<PlannedEffect, 'rig' | 'names'>): SeenAsked {
   const [area] = rig.areas

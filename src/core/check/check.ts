@@ -7,9 +7,9 @@ import type { PlannedEffect } from '../export/plan'
 import type { Seen } from './seen'
 import type { Told } from './told'
 
-/** What mends it, in one act: an edit of the site, edits of the page's markup, or CSS for the page. */
+/** What mends it, in one act: an edit of the site, edits of the page's markup, CSS for the page, or pointing at what fills a role. */
 export type Fix = { readonly words: string } & (
-  { readonly edit: Edit } | { readonly markup: readonly MarkupEdit[] } | { readonly css: string }
+  { readonly edit: Edit } | { readonly markup: readonly MarkupEdit[] } | { readonly css: string } | { readonly role: string }
 )
 
 /** An effect on a page, with all that is known of it there. */

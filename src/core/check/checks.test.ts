@@ -14,6 +14,7 @@ const told = (change: Partial<Told> = {}): Told => ({
   displaced: [],
   unreached: [],
   apart: null,
+  unmet: [],
   ...change,
 })
 const seen = (change: Partial<Seen> = {}): Seen => ({
@@ -98,9 +99,8 @@ describe('the check of layers', () => {
   }
   const back = { back: { select: '.back', noun: 'back' } }
 
-  it('says which of two is missing, that both are the same, or that one lies in the other', () => {
+  it('says that both are the same, or that one lies in the other', () => {
     expect(found('wipe', null, back)).toEqual([])
-    expect(found('wipe', 'missing', back)).toEqual(['The back of effect 1 is not on this page, so nothing is seen there.'])
     const fix = checkPage(
       siteOf('wipe', {}, { roles: back }),
       'p',
@@ -114,19 +114,59 @@ describe('the check of layers', () => {
       'Of the front and the back of effect 1 one lies in the other, so they cannot part.',
     ])
   })
+})
 
-  it('says that one is not given yet where nothing is done without it', () => {
-    expect(found('porthole', null)).toEqual(['Effect 1 has no back yet: point at one, so that something gives way to it.'])
-    // A wipe shows what lies under it, and a flip takes the first two elements.
-    expect([...found('wipe', null), ...found('flip', null), ...found('tilt', null)]).toEqual([])
+describe('the check of roles', () => {
+  const found = (kind: string, roles: object = {}, change: Partial<Told> = {}) =>
+    checkPage(
+      siteOf(kind, {}, { roles }),
+      'p',
+      () => ({ told: told(change), seen: seen({ isSeen: false }) }),
+      () => '',
+      () => false,
+    ).filter(({ check }) => check === 'roles' || check === 'no-result')
+  const back = { back: { select: '& .back', noun: 'back' } }
+
+  it('asks for an element without which the effect is not whole, once, and offers to point at it', () => {
+    expect(found('porthole')).toMatchObject([
+      { check: 'roles', words: 'Effect 1 has no back yet, and waits for it.', fix: { words: 'Point at what lies behind', role: 'back' } },
+    ])
+    expect(found('wipe')).toMatchObject([{ fix: { role: 'back' } }])
+    // A flip takes the first two elements, and what rides on the line of a wipe need not be there.
+    expect([...found('flip'), ...found('wipe', back)].map(({ check }) => check)).toEqual(['no-result', 'no-result'])
+  })
+
+  it('asks for several where one alone does nothing', () => {
+    const alone = found('zones', {}, { matches: [4] })
+    expect(alone).toMatchObject([
+      {
+        words: 'Effect 1 is for several elements side by side, and is on one alone.',
+        fix: { words: 'Point at one of several', role: 'zones' },
+      },
+    ])
+    expect(found('zones').map(({ check }) => check)).toEqual(['no-result'])
+  })
+
+  it('says what is not on the page', () => {
+    expect(found('wipe', back, { unmet: ['back'] })).toMatchObject([
+      {
+        words: 'The back of effect 1 is not on this page: nothing matches .card .back.',
+        fix: { words: 'Point at the other layer', role: 'back' },
+      },
+    ])
+    // Nothing is told of a page that has none of its elements.
+    expect(found('wipe', back, { unmet: ['back'], matches: [] })).toEqual([])
   })
 })
+
+const layerRoles = Object.fromEntries(['layer-1', 'layer-2'].map((id) => [id, { select: `& .${id}`, noun: 'a layer' }]))
 
 describe('checks', () => {
   it('find nothing where nothing is amiss, with and without a page that is laid out', () => {
     for (const kind of ['tilt', 'drift', 'glow', 'spotlight', 'grain-light', 'fold', 'follow']) {
-      expect(namesOf(found(siteOf(kind), { told: told() })), kind).toEqual([])
-      expect(namesOf(found(siteOf(kind), { told: told(), seen: seen() })), kind).toEqual([])
+      const site = siteOf(kind, {}, kind === 'drift' ? { roles: layerRoles } : {})
+      expect(namesOf(found(site, { told: told() })), kind).toEqual([])
+      expect(namesOf(found(site, { told: told(), seen: seen() })), kind).toEqual([])
     }
   })
 
@@ -313,7 +353,7 @@ describe('checks', () => {
     expect(namesOf(found(siteOf('magnifier'), { told: told(), seen: seen({ holds: 2000 }) }))).toEqual([])
     expect(namesOf(found(siteOf('magnifier'), { told: told(), seen: seen({ holds: 2001 }) }))).toEqual(['large-copy'])
     expect(namesOf(found(siteOf('tilt'), { told: told(), seen: seen({ holds: 2001 }) }))).toEqual([])
-    const [finding, ...rest] = found(siteOf('drift'), {
+    const [finding, ...rest] = found(siteOf('drift', {}, { roles: layerRoles }), {
       told: told(),
       seen: seen({ fleeing: [{ number: 6, width: 14, height: 14, px: 9 }] }),
     })

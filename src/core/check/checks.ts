@@ -21,6 +21,7 @@ import { noResult } from './no-result'
 import { noTouch } from './no-touch'
 import { overruled } from './overruled'
 import { reducedMotion } from './reduced-motion'
+import { roles } from './roles'
 import { selector } from './selector'
 import { smallTarget } from './small-target'
 import { structural } from './structural'
@@ -31,6 +32,7 @@ import type { Told } from './told'
 export const checks: readonly Check[] = [
   selector,
   overruled,
+  roles,
   layers,
   noResult,
   lostLight,
@@ -94,7 +96,9 @@ export function checkPage(
       const answer = check.look(checked)
       return answer ? [{ ...answer, check: check.id, effect: effect.id, number: each.number }] : []
     })
-    // What is overruled, or on nothing, is not told of twice.
-    return found.some(({ check }) => check === 'overruled') ? found.filter(({ check }) => check !== 'no-result') : found
+    // What is overruled, or waits for an element, is not told of twice.
+    return found.some(({ check }) => check === 'overruled' || check === 'roles')
+      ? found.filter(({ check }) => check !== 'no-result')
+      : found
   })
 }

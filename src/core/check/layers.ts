@@ -1,7 +1,7 @@
-// Layers: of two that give way to each other one is missing, both are the same, or one lies in the other.
+// Layers: two that give way to each other are the same element, or one lies in the other.
 import { filledIn, findKind } from '../effect/kinds'
 import type { Effect } from '../site/site'
-import { nameOf, switchingOff, type Check } from './check'
+import { switchingOff, type Check } from './check'
 
 /** The selectors of the two elements of an effect that have to stand apart, each with what it is called; none where it has no such two. */
 function layersOf(effect: Effect): readonly { readonly title: string; readonly select: string | undefined }[] {
@@ -26,17 +26,8 @@ export const layers: Check = {
   look: (checked) => {
     const [one, other] = layersOf(checked.effect)
     if (!one || !other || checked.told.matches.length === 0) return undefined
-    const name = nameOf(checked)
-    const unset = [one, other].find(({ select }) => select === undefined)
-    // What a kind does without it, or takes for it until something is pointed at, need not be told.
-    if (unset)
-      return checked.planned.rig.outputs.length > 0 || (checked.planned.rig.states ?? []).length > 0
-        ? undefined
-        : { words: `${name} has no ${unset.title} yet: point at one, so that something gives way to it.` }
     const fix = switchingOff(checked)
     switch (checked.told.apart) {
-      case 'missing':
-        return { words: `The ${other.title} of effect ${checked.planned.number} is not on this page, so nothing is seen there.` }
       case 'same':
         return {
           words: `The ${one.title} and the ${other.title} of effect ${checked.planned.number} are the same element: nothing can give way.`,

@@ -12,6 +12,7 @@ const asked: ToldAsked = {
   shut: [],
   takesFocus: false,
   layers: [],
+  roles: {},
 }
 
 function toldOf(html: string, more: Partial<ToldAsked> = {}) {
@@ -58,12 +59,21 @@ describe('what a page tells of an effect', () => {
       return tell(readDressed({ tree, lacksSheets: false, hasScripts: false }), () => 0, { ...asked, layers }).apart
     }
     expect(apart('<p class="front"></p><p class="back"></p>')).toBeNull()
-    expect(apart('<p class="front"></p>')).toBe('missing')
+    expect(apart('<p class="front"></p>')).toBeNull()
     expect(apart('<p class="front back"></p>')).toBe('same')
     expect(apart('<div class="front"><i><b class="back"></b></i></div>')).toBe('inside')
     expect(apart('<div class="back"><b class="front"></b></div>')).toBe('inside')
     expect(apart('<p class="back"></p>')).toBeNull()
     expect(apart('<p class="front"></p>', [])).toBeNull()
+  })
+
+  it('which roles match nothing', () => {
+    const tree = readTree(page('', '<p class="front"></p>'))
+    const { unmet } = tell(readDressed({ tree, lacksSheets: false, hasScripts: false }), () => 0, {
+      ...asked,
+      roles: { front: '.front', back: '.back', broken: 'p::' },
+    })
+    expect(unmet).toEqual(['back', 'broken'])
   })
 
   it('what is important in a style attribute of what it writes on', () => {

@@ -18,8 +18,10 @@ export const toldSchema = z.object({
   displaced: z.array(z.string()),
   /** Elements that it is on, and that the focus cannot reach: it is neither on them, in them nor around them. */
   unreached: z.array(number),
-  /** Of two layers that have to stand apart: whether the second one is missing, both are the same element, or one lies in the other. */
-  apart: z.enum(['missing', 'same', 'inside']).nullable(),
+  /** Of two layers that have to stand apart: whether both are the same element, or one lies in the other. */
+  apart: z.enum(['same', 'inside']).nullable(),
+  /** The ids of roles whose selector matches nothing on the page. */
+  unmet: z.array(z.string()),
 })
 export type Told = z.infer<typeof toldSchema>
 
@@ -37,9 +39,11 @@ export interface ToldAsked {
   readonly takesFocus: boolean
   /** The selectors of two layers that have to stand apart, where there are such. */
   readonly layers: readonly string[]
+  /** The selectors of its roles beside its own elements, by id. */
+  readonly roles: Readonly<Record<string, string>>
 }
 
-export function toldAskedBy(rig: Rig, layers: readonly string[] = []): ToldAsked {
+export function toldAskedBy(rig: Rig, layers: readonly string[] = [], roles: Readonly<Record<string, string>> = {}): ToldAsked {
   const [area] = rig.areas
   const looks = lookedOn(rig)
   return {
@@ -50,6 +54,7 @@ export function toldAskedBy(rig: Rig, layers: readonly string[] = []): ToldAsked
     adds: addedParts(rig).some(({ area: id, host, inside }) => id === area?.id && host === undefined && inside === undefined),
     shut: looks.filter(({ state }) => state.looks.includes('off') && state.css.visibility === 'hidden').map(({ select }) => select),
     layers,
+    roles,
     takesFocus: looks.some(({ state }) => state.to === 'self' && state.looks.includes('off') && state.attributes?.tabindex === '0'),
   }
 }
@@ -70,7 +75,7 @@ const focusable =
 export function tell<Found extends object>(
   page: PageRead<Found>,
   numberOf: (element: Found) => number | undefined,
-  { select, written, driven, takesClip, adds, shut, takesFocus, layers }: ToldAsked,
+  { select, written, driven, takesClip, adds, shut, takesFocus, layers, roles }: ToldAsked,
 ): Told {
   const find = (each: string) => (each === '' ? [] : (page.find(each) ?? []))
   const numbers = (elements: Iterable<Found>) => [...elements].flatMap((element) => numberOf(element) ?? [])
@@ -91,6 +96,7 @@ export function tell<Found extends object>(
     upset: adds ? upsetBy(page, matches) : [],
     unreached: numbers(matches.filter((element) => !reached.has(element))),
     apart: apartOn(page, layers.map(find)),
+    unmet: Object.keys(roles).filter((id) => find(roles[id] ?? '').length === 0),
   }
 }
 
@@ -102,8 +108,7 @@ function liesIn<Found extends object>(page: PageRead<Found>, element: Found | nu
 
 /** What keeps two layers from standing apart. */
 function apartOn<Found extends object>(page: PageRead<Found>, [one, other]: readonly (readonly Found[])[]): Told['apart'] {
-  if (!one || !other || one.length === 0) return null
-  if (other.length === 0) return 'missing'
+  if (!one || !other) return null
   const [first, second] = [new Set(one), new Set(other)]
   if (other.some((element) => first.has(element))) return 'same'
   return one.some((element) => liesIn(page, page.parentOf(element), second)) ||

@@ -1,6 +1,6 @@
 // Short ways to write the members of a rig, with what most of them have in common.
 import type { Feel, Timed } from '../feel/feel'
-import type { Area, Channel, Output, Rig, State, Target } from '../rig/rig'
+import type { Area, Channel, Output, Part, Rig, State, Target } from '../rig/rig'
 import type { TransformFunction } from '../rig/names'
 import { asOneSelector } from '../rig/resolve'
 import type { Slot } from '../rig/slot'
@@ -116,3 +116,10 @@ export const rigOf = (given: Partial<Rig> & Pick<Rig, 'areas'>): Rig => ({
 
 /** The CSS of a part that covers its match and can be seen through its round corners only. */
 export const coverCss = { position: 'absolute', inset: '0', overflow: 'clip', 'border-radius': 'inherit' } as const
+
+/** What lies over a ground: over the window, however long or short the page is, where the ground is the page itself. */
+export const coverOf = (select: string): Part['css'] => (isWindow(select) ? { ...coverCss, position: 'fixed' } : coverCss)
+
+/** The area of a ground that something lies over. */
+export const groundAreaOn = (select: string, more: Partial<Area>): Area =>
+  isWindow(select) ? areaOn('ground', '', { of: 'window', ...more }) : areaOn('ground', select, more)

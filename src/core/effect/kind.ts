@@ -82,12 +82,19 @@ export interface Kind<S> {
   readonly onCorners?: (settings: S, radiusPx: number) => S
   /** The same settings for elements that stand in such a row. */
   readonly onRow?: (settings: S, row: RowOf) => S
+  /** The same settings for elements that stand in a line, as words do: what becomes a grid of its own stays in it. */
+  readonly onInline?: (settings: S) => S
+  /** The same settings for two roles that have to lie over each other and do not yet; `laidOver` has them laid so. */
+  readonly onApart?: (settings: S) => S
+  readonly laidOver?: (settings: S) => S
   /** It is about a box that is seen as one, such as a hero or a card, rather than about the words in it. */
   readonly wantsBox?: true
   /** It is about what holds just so many elements, such as two faces. */
   readonly wantsHolder?: number
   /** It is for several of a kind side by side: put on one of them, it is on all like it. */
   readonly wantsSeveral?: true
+  /** It does nothing on one element alone. */
+  readonly needsSeveral?: true
   /** It is for the whole page: put on an element, it is on the page, and that element fills this role, where there is one. */
   readonly onPage?: (settings: S) => string | undefined
   /** The role that what lies under the chosen element fills until it is pointed at, where something about as large does. */

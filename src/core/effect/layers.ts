@@ -21,7 +21,7 @@ const nth = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 
 export const layerTitle = (index: number) => `${nth[index] ?? `${index + 1}th`} layer`
 
 export const layerRoles = <L extends Layer>({ layers }: Layered<L>): readonly Role[] =>
-  layers.map(({ id }, index) => ({ id, title: layers.length === 1 ? 'layer' : layerTitle(index), needs: 'yours' }))
+  layers.map(({ id }, index) => ({ id, title: layers.length === 1 ? 'layer' : layerTitle(index), needs: 'yours', ask: 'point at a layer' }))
 
 /** The settings with one layer more, like the last one but changed by `next`; as they were where there are enough. */
 export function withLayer<L extends Layer, S extends Layered<L>>(settings: S, next: (last: L | undefined, id: string) => L): S {

@@ -74,7 +74,7 @@ export function rungOf(site: SiteIndex, pageId: string, number: number): Rung | 
   const named = choices.find(({ how }) => how === 'class') ?? choices[0]
   return {
     number,
-    noun: wordOf(named?.select ?? element.name),
+    noun: element.name === 'body' ? 'page' : wordOf(named?.select ?? element.name),
     element: describe(element),
     isReplaced: replaced.has(element.name),
     holds: childrenOf(element).length,
@@ -194,6 +194,7 @@ export function likesOf(page: PageIndex, element: Element): readonly Step[] | un
 
 /** A selector that matches this one alone: its id, a class of its own, its place among its likes, or the path to it. */
 export function onlyThis(page: PageIndex, element: Element): readonly Step[] {
+  if (element.name === 'body') return [{ joint: '', tag: 'body' }]
   const isOnly = (steps: readonly Step[]) => matchesOf(page, steps).length === 1
   const id = lastingId(element)
   const tries: (readonly Step[])[] = []

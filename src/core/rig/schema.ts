@@ -411,6 +411,8 @@ export const roleSchema = z.object({
   /** Whether it works on elements of the page, is added at run time, or needs markup around it that the effect brings along. */
   needs: z.enum(['yours', 'added', 'shell']),
   shell: shellSchema.optional(),
+  /** For a role without which the effect is not whole: what the caption asks for while nothing fills it, as "point at the back". */
+  ask: z.string().min(1).max(60).optional(),
 })
 
 const cssSchema = z.record(z.string().regex(/^(--?)?[a-z][a-z0-9-]*$/i, 'is not the name of a CSS property'), valueWithHoles(2000))

@@ -2,7 +2,7 @@
 import { Opens } from '../theme/Opens'
 import { entryText, type MenuEntry } from './menu-entry'
 import { Box, Menu, Portal, chakra } from '@chakra-ui/react'
-import { useEffect, useRef, type RefObject } from 'react'
+import { useEffect, useRef, type ComponentProps, type RefObject } from 'react'
 import type { ChoiceControl } from '../../core/effect/control'
 
 interface ChoiceWordProps {
@@ -32,45 +32,32 @@ interface WordMenuProps {
   /** What is to be known before choosing, above the options. */
   readonly note?: string
   readonly options: readonly (MenuEntry & { readonly isCurrent: boolean })[]
+  /** Whether it is a hole that asks to be filled. */
+  readonly isOpen?: boolean
   readonly onTouch: () => void
   readonly onChange: (value: string) => void
 }
 
-/** A word in a sentence that opens to a menu of words. */
-export function WordMenu({ label, words, note, options, onTouch, onChange }: WordMenuProps) {
+/** A word in a sentence that opens to a menu of words; one that has a single entry does that at once. */
+export function WordMenu({ label, words, note, options, isOpen = false, onTouch, onChange }: WordMenuProps) {
   const trigger = useRef<HTMLButtonElement>(null)
+  const [only, ...more] = options
+  if (only && more.length === 0)
+    return (
+      <Word
+        label={label}
+        words={words}
+        title={note}
+        isOpen={isOpen}
+        onFocus={onTouch}
+        onPointerDown={onTouch}
+        onClick={() => onChange(only.value)}
+      />
+    )
   return (
     <Menu.Root onSelect={({ value }) => onChange(value)} positioning={{ placement: 'top-start', gutter: 4 }} lazyMount unmountOnExit>
       <Menu.Trigger asChild>
-        <chakra.button
-          ref={trigger}
-          type="button"
-          aria-label={`${label}: ${words}`}
-          onFocus={onTouch}
-          onPointerDown={onTouch}
-          display="inline-flex"
-          alignItems="baseline"
-          gap="5px"
-          maxWidth="min(250px, 100%)"
-          textAlign="left"
-          verticalAlign="baseline"
-          px="7px"
-          lineHeight="23px"
-          background="ground"
-          border="1px solid"
-          borderColor="hairline"
-          borderRadius="4px"
-          color="ink"
-          fontWeight="600"
-          cursor="pointer"
-          _hover={{ borderColor: 'edge' }}
-          _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }}
-        >
-          <Box as="span" overflow="hidden" textOverflow="ellipsis" whiteSpace="var(--word-lines, nowrap)" title={words}>
-            {words}
-          </Box>
-          <Opens />
-        </chakra.button>
+        <Word ref={trigger} label={label} words={words} isOpen={isOpen} onFocus={onTouch} onPointerDown={onTouch} opens />
       </Menu.Trigger>
       <Portal>
         <Menu.Positioner>
@@ -90,6 +77,47 @@ export function WordMenu({ label, words, note, options, onTouch, onChange }: Wor
         </Menu.Positioner>
       </Portal>
     </Menu.Root>
+  )
+}
+
+interface WordProps extends ComponentProps<typeof chakra.button> {
+  readonly label: string
+  readonly words: string
+  readonly isOpen: boolean
+  /** Whether a menu opens from it. */
+  readonly opens?: boolean
+}
+
+/** A word of the sentence that can be pressed. */
+function Word({ label, words, isOpen, opens = false, title, ...rest }: WordProps) {
+  return (
+    <chakra.button
+      type="button"
+      aria-label={`${label}: ${words}`}
+      display="inline-flex"
+      alignItems="baseline"
+      gap="5px"
+      maxWidth="min(250px, 100%)"
+      textAlign="left"
+      verticalAlign="baseline"
+      px="7px"
+      lineHeight="23px"
+      background="ground"
+      border={isOpen ? '1px dashed' : '1px solid'}
+      borderColor={isOpen ? 'madder' : 'hairline'}
+      borderRadius="4px"
+      color="ink"
+      fontWeight="600"
+      cursor="pointer"
+      _hover={isOpen ? { background: 'sheet' } : { borderColor: 'edge' }}
+      _focusVisible={{ outline: '2px solid var(--gm-ink)', outlineOffset: '1px' }}
+      {...rest}
+    >
+      <Box as="span" overflow="hidden" textOverflow="ellipsis" whiteSpace="var(--word-lines, nowrap)" title={title ?? words}>
+        {words}
+      </Box>
+      {opens && <Opens />}
+    </chakra.button>
   )
 }
 

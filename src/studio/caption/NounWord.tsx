@@ -52,12 +52,17 @@ export function NounWord({ effect, role, isMain }: NounWordProps) {
       'Choosing which elements',
     )
   }
-  const noun = filled?.noun ?? role.title
+  // Nothing fills it, or what does is not on this page, where the effect itself is.
+  const isLost = !isMain && count === 0 && (counts.get(effect.select)?.[page.id] ?? 0) > 0
+  const isAlone = isMain && count === 1 && findKind(effect.kind)?.needsSeveral === true
+  const isOpen = isAlone || (!isMain && (filled ? isLost : role.ask !== undefined))
+  const noun = isOpen ? (role.ask ?? `point at the ${nameOfRole(role)}`) : (filled?.noun ?? role.title)
   return (
     <WordMenu
       label={`Which elements are the ${nameOfRole(role)} (${needs[role.needs]})`}
       note={`The ${nameOfRole(role)} ${needs[role.needs]}.`}
       words={count !== undefined && count > 1 ? `${noun}, ${count}` : noun}
+      isOpen={isOpen}
       options={all}
       onTouch={() => studio.view.update({ touched: roleWord(role.id) })}
       onChange={change}

@@ -6,6 +6,7 @@ import { MarkupOffer } from '../caption/MarkupOffer'
 import { useSite, useStudio, useView } from '../context'
 import { Drawer } from '../Drawer'
 import { changeSource, type SourceChange } from '../markup/commands'
+import { startPointing } from '../point/commands'
 import { Button } from '../theme/controls'
 
 export function ChecksDrawer() {
@@ -62,11 +63,12 @@ function FindingRow({ finding }: { readonly finding: Finding }) {
   const mend = () => {
     if (!fix) return
     if ('edit' in fix) studio.store.edit(fix.edit, fix.words)
+    else if ('role' in fix) startPointing(studio, { for: 'role', effect: finding.effect, role: fix.role })
     else void changeSource(studio, fix.words, changeBy(fix))
   }
   return (
     <Box as="li" borderTop="1px solid" borderColor="hairline" pt="7px">
-      {fix && !('edit' in fix) ? (
+      {fix && ('markup' in fix || 'css' in fix) ? (
         <MarkupOffer words={words} change={changeBy(fix)} act={fix.words} onAct={mend} inList />
       ) : (
         <Box fontSize="13.5px" lineHeight="1.45">

@@ -1,9 +1,7 @@
 // Looks at the effects of a page, one after another while nothing else happens, and has the worker say what is amiss.
 import { useEffect } from 'react'
 import type { Known } from '../../core/check/checks'
-import { seenAskedBy } from '../../core/check/asked'
-import { selectsApart } from '../../core/check/layers'
-import { toldAskedBy } from '../../core/check/told'
+import { seenAskedBy, toldAskedOf } from '../../core/check/asked'
 import { planEffects, type PlannedEffect } from '../../core/export/plan'
 import type { Effect } from '../../core/site/site'
 import { usePage, useSite, useStudio, useView, type Studio } from '../context'
@@ -19,7 +17,7 @@ const stillMs = 1000
 async function lookAt({ link }: Studio, planned: PlannedEffect, effect: Effect | undefined): Promise<Known | undefined> {
   const seen = await link.ask({ type: 'seen', asked: seenAskedBy(planned) })
   if (seen === 'busy') return undefined
-  const told = await link.ask({ type: 'told', asked: toldAskedBy(planned.rig, effect && selectsApart(effect)) })
+  const told = await link.ask({ type: 'told', asked: toldAskedOf(planned, effect) })
   return { told, ...(seen ? { seen } : {}) }
 }
 

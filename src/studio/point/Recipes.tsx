@@ -134,7 +134,7 @@ function Lately() {
           onMouseEnter={() => attempt(name)}
           onFocus={() => attempt(name)}
           onBlur={() => attempt(null)}
-          onClick={() => addRecipe(studio, kindId, recipe.id)}
+          onClick={() => void addRecipe(studio, kindId, recipe.id)}
         >
           {recipe.title}
         </Chip>
@@ -242,7 +242,7 @@ const RecipeCard = memo(function RecipeCard({ kind, recipe, isTried, isStop }: R
           onMouseEnter={() => attempt(name)}
           onFocus={() => attempt(name)}
           onBlur={() => attempt(null)}
-          onClick={() => addRecipe(studio, kind.id, recipe.id)}
+          onClick={() => void addRecipe(studio, kind.id, recipe.id)}
           minWidth="0"
           minHeight="80px"
           display="grid"

@@ -1,8 +1,9 @@
 // What pointing does: the ladder, what a choice means, roles, and the recipes that make effects of it.
 import { nanoid } from 'nanoid'
+import { selectsApart } from '../../core/check/layers'
 import type { Recipe } from '../../core/effect/kind'
 import { isLostOn, shadeOn } from '../../core/effect/lights'
-import { findKind, type AnyKind } from '../../core/effect/kinds'
+import { filledIn, findKind, type AnyKind } from '../../core/effect/kinds'
 import { relativeToMatches, rolesInside } from '../../core/effect/roles'
 import type { Effect } from '../../core/site/site'
 import type { Under } from '../../stage/protocol'
@@ -10,6 +11,8 @@ import { changeSettings, notify } from '../commands'
 import { pageOf, type Studio } from '../context'
 import { changeMode } from '../frame/holding'
 import { withLately } from '../store/habits'
+import { newGesture } from '../store/site-store'
+import { liesOver } from './lies-over'
 import { likeliest } from './likeliest'
 import { chosenTarget, coveredTarget, meantRung } from './target'
 import { notPointing, type Goal, type LadderRung } from '../store/view-store'
@@ -116,9 +119,11 @@ export function recipeEffect(studio: Studio, kindId: string, recipeId: string, i
   if (!recipe || !target) return undefined
   if (kind?.onPage) return onWholePage(studio, id, kind, recipe, target)
   const covered = kind?.covers === undefined ? undefined : coveredTarget(studio, box)
-  const inside = rolesInside(recipe.roles)
+  // A picture holds no other one: it fills that role itself.
+  const isPicture = isReplaced(studio) && kind?.onReplaced !== undefined
+  const inside = isPicture ? undefined : rolesInside(recipe.roles)
   const roles = kind?.covers !== undefined && covered ? { ...inside, [kind.covers]: covered } : inside
-  const settings: unknown = isReplaced(studio) ? (kind?.onReplaced?.(recipe.settings) ?? recipe.settings) : recipe.settings
+  const settings: unknown = isPicture ? kind.onReplaced?.(recipe.settings) : recipe.settings
   return { id, kind: kindId, name: recipe.title, ...target, ...(roles ? { roles } : {}), settings }
 }
 
@@ -174,8 +179,8 @@ export function removeRole({ store }: Studio, effect: Effect, role: string): voi
   )
 }
 
-/** Adds what a recipe makes of the chosen element, selects it, and leaves the stand-in pointer where it was pointed at. */
-export function addRecipe(studio: Studio, kindId: string, recipeId: string): void {
+/** Adds what a recipe makes of the chosen element and selects it. Resolves once it is fitted to the page. */
+export async function addRecipe(studio: Studio, kindId: string, recipeId: string): Promise<void> {
   const effect = recipeEffect(studio, kindId, recipeId, nanoid(10))
   if (!effect) return
   const words = chosenTarget(studio)
@@ -196,8 +201,33 @@ export function addRecipe(studio: Studio, kindId: string, recipeId: string): voi
           ? `It is on ${effect.noun}, by ${effect.select}; the caption can put it on others.`
           : `It is on ${effect.select}, the box that ${words.select} stands in; the caption can put it on ${isPicture ? 'another element' : 'the words alone'}.`,
     )
-  studio.store.edit({ do: 'add', effect, at: studio.store.history.get().site.effects.length }, `Adding ${effect.name}`)
-  void fitToPage(studio, effect)
+  const gesture = newGesture()
+  studio.store.edit({ do: 'add', effect, at: studio.store.history.get().site.effects.length }, `Adding ${effect.name}`, gesture)
+  await suitElements(studio, effect, gesture)
+  await fitToPage(studio, effect)
+}
+
+/**
+ * Suits an effect to the elements that it is on, wherever its selector came from. Roles that nothing on this page fills are taken out, so that the
+ * caption asks for them; what is on pictures themselves is given the settings for that.
+ */
+async function suitElements(studio: Studio, effect: Effect, gesture: string): Promise<void> {
+  const { id, select, roles = {}, settings } = effect
+  const page = pageOf(studio).id
+  const filled = filledIn(effect)
+  const onReplaced = findKind(effect.kind)?.onReplaced
+  const [counts, first] = await Promise.all([
+    studio.search.ask({ ask: 'count', selects: [select, ...Object.values(filled)] }),
+    studio.search.ask({ ask: 'first', page, select }),
+  ]).catch(() => [])
+  const isHere = (each: string | undefined) => (counts?.[each ?? '']?.[page] ?? 0) > 0
+  if (!counts || !isHere(select)) return
+  const found = Object.entries(roles).filter(([role]) => isHere(filled[role]))
+  const to = {
+    ...(found.length < Object.keys(roles).length ? { roles: found.length > 0 ? Object.fromEntries(found) : undefined } : {}),
+    ...(first?.isReplaced && onReplaced ? { settings: onReplaced(settings) as unknown } : {}),
+  }
+  if (Object.keys(to).length > 0) studio.store.edit({ do: 'change', id, to }, `Adding ${effect.name}`, gesture)
 }
 
 /** Meets what the page does to the elements of an effect: in what is drawn flat nothing can rise, panels stand in a row of their own, and light must differ from its ground. */
@@ -213,6 +243,13 @@ async function fitToPage(studio: Studio, { id, kind: kindId, select }: Effect): 
   if (kind?.onFlat) {
     const property = await link.ask({ type: 'flat', select }).catch(() => null)
     if (property !== null) change(`Meeting the card’s ${property}`, kind.onFlat)
+  }
+  if (kind?.onInline && (await link.ask({ type: 'inline', select }).catch(() => false))) change('Keeping it in its line', kind.onInline)
+  if (kind?.onApart) {
+    const effect = store.history.get().site.effects.find((each) => each.id === id)
+    const [one, other] = effect ? selectsApart(effect) : []
+    if (one !== undefined && other !== undefined && !(await liesOver(link, one, other)))
+      change('Leaving the two where they are', kind.onApart)
   }
   if (kind?.onCorners) {
     const radiusPx = await link.ask({ type: 'corners', select }).catch(() => 0)
@@ -239,15 +276,17 @@ export async function fillRole(studio: Studio): Promise<void> {
   const { pointing, counts, matches } = studio.view.get()
   const { goal } = pointing
   const effect = goal.for === 'role' ? studio.store.history.get().site.effects.find(({ id }) => id === goal.effect) : undefined
+  const kind = findKind(effect?.kind ?? '')
+  const isMain = goal.for === 'role' && kind?.roles(effect?.settings)[0]?.id === goal.role
   // What goes with several elements, one for one, is as many.
-  const isInStep = goal.for === 'role' && effect !== undefined && findKind(effect.kind)?.inStep?.includes(goal.role)
+  const isInStep = goal.for === 'role' && effect !== undefined && kind?.inStep?.includes(goal.role)
   const own =
     effect && (matches?.select === effect.select ? matches.all.length : Math.max(1, ...Object.values(counts.get(effect.select) ?? {})))
-  const target = chosenTarget(studio, undefined, isInStep && own !== undefined && own > 1 ? own : false)
+  const several = isMain ? kind.wantsSeveral === true : isInStep && own !== undefined && own > 1 ? own : false
+  const target = chosenTarget(studio, undefined, several)
   const { number } = pointing.rungs[pointing.pick] ?? {}
   stopPointing(studio)
   if (goal.for !== 'role' || !target || !effect) return
-  const isMain = findKind(effect.kind)?.roles(effect.settings)[0]?.id === goal.role
   // What lies in a match is meant in each of them.
   const inside =
     isMain || number === undefined

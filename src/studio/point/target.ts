@@ -89,14 +89,14 @@ export function meantRung(
   return kind?.wantsBox ? boxAroundWords(studio) : undefined
 }
 
-/** What lies under the element of a rung, about as large as it is: another layer in the same place. */
+/** Another layer in the place of the element of a rung, about as large as it is: one that it covers, or that is not seen there. */
 export function coveredTarget(studio: Pick<Studio, 'view'>, of: number | undefined): ReturnType<typeof chosenTarget> {
   const { rungs, pick, also, typed } = studio.view.get().pointing
   const over = rungs[of ?? pick]
   if (!over || typed !== null || also.length > 0) return undefined
   const isAsLarge = (one: number, other: number) => one >= 0.8 * other && one <= 1.25 * other
   const index = rungs.findIndex(
-    ({ how, width, height }) => how === 'covered' && isAsLarge(width, over.width) && isAsLarge(height, over.height),
+    ({ how, width, height }) => (how === 'covered' || how === 'hidden') && isAsLarge(width, over.width) && isAsLarge(height, over.height),
   )
   return index < 0 ? undefined : chosenTarget(studio, index)
 }

@@ -27,9 +27,9 @@ export const crop: Kind<CropSettings> = {
   sample,
   settings: cropSettings,
   defaults: cropDefaults,
-  roles: () => [
+  roles: ({ lies }) => [
     { id: 'frame', title: 'frame', needs: 'yours' },
-    { id: 'picture', title: 'its picture', needs: 'yours' },
+    { id: 'picture', title: 'its picture', needs: 'yours', ...(lies === 'self' ? { ask: 'point at the picture' } : {}) },
   ],
   controls: (settings) => cropParameters.controls(settings).filter(({ id }) => id !== (settings.by === 'px' ? 'insetPercent' : 'insetPx')),
   forSample: cropParameters.forSample,

@@ -56,7 +56,9 @@ export const cursor: Kind<CursorSettings> = {
   defaults: cursorDefaults,
   roles: ({ shape, shapes }) => [
     { id: 'ground', title: 'page', needs: 'yours' },
-    ...(shape === 'element' ? ([{ id: 'figure', title: 'element that is the cursor', needs: 'yours' }] as const) : []),
+    ...(shape === 'element'
+      ? ([{ id: 'figure', title: 'element that is the cursor', needs: 'yours', ask: 'point at the element' }] as const)
+      : []),
     ...shapes.map(({ id }, i) => ({
       id,
       title: shapes.length === 1 ? 'what it changes over' : `what it changes over, ${i + 1}`,

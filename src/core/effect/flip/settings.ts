@@ -44,6 +44,13 @@ const parameters = {
     options: { over: 'over each other, as high as the higher one', page: 'where the page has them' },
     row: 'more',
   }),
+  stands: choice({
+    title: 'The card stands',
+    help: 'a card beside other cards in a line of text stays there',
+    from: 'block',
+    options: { block: 'as a block', line: 'in a line, as words do' },
+    row: 'more',
+  }),
 }
 
 export type FlipSettings = SettingsOf<typeof parameters>

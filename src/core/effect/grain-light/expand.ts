@@ -1,6 +1,6 @@
 // Grain light as a rig: a gradient, a tile of light that is moved over it, and grain over both, all under the content.
 import type { Rig } from '../../rig/rig'
-import { areaOn, channelsIn, comingFeel, coverCss, fading, outputOn, ridingSheet, rigOf } from '../build'
+import { channelsIn, comingFeel, coverOf, fading, groundAreaOn, isWindow, outputOn, ridingSheet, rigOf } from '../build'
 import { noiseTilePx, noiseUrl } from './noise'
 import { grainLightParameters, type GrainLightSettings } from './settings'
 
@@ -17,7 +17,7 @@ export function expandGrainLight(settings: GrainLightSettings, select: string): 
   const sheet = ridingSheet('ground', 'sheet', follow, away === 'pinned' ? pose : undefined, away === 'out' ? 'here' : undefined)
   const shines = away === 'out' ? { channel: 'here' } : {}
   return rigOf({
-    areas: [areaOn('ground', select, { box: 'live' })],
+    areas: [groundAreaOn(select, { box: 'live' })],
     channels: [
       ...sheet.channels,
       ...(away === 'out' ? [channelsIn('ground')('here', { of: 'inside' }, 'light', comingFeel(comeMs), { going: comingFeel(goMs) })] : []),
@@ -25,7 +25,7 @@ export function expandGrainLight(settings: GrainLightSettings, select: string): 
     knobs: [knob(settings, 'radiusPx'), knob(settings, 'lightPercent'), knob(settings, 'grainPercent')],
     outputs: [...sheet.outputs, outputOn({ part: 'light' }, fading, { knob: 'strength', ...shines })],
     parts: [
-      { id: 'ground', area: 'ground', box: 'border', css: { ...coverCss, 'z-index': '-1', background: '{gradient}' } },
+      { id: 'ground', area: 'ground', box: 'border', css: { ...coverOf(select), 'z-index': '-1', background: '{gradient}' } },
       { id: 'sheet', area: 'ground', inside: 'ground', css: { position: 'absolute', inset: '0', 'will-change': 'transform' } },
       {
         id: 'light',
@@ -53,7 +53,7 @@ export function expandGrainLight(settings: GrainLightSettings, select: string): 
         },
       },
     ],
-    rules: [{ select, whilePlayed: true, css: { isolation: 'isolate' } }],
+    rules: isWindow(select) ? [] : [{ select, whilePlayed: true, css: { isolation: 'isolate' } }],
     tokens: [token(settings, 'gradient'), token(settings, 'colour')],
   })
 }

@@ -38,6 +38,10 @@ function lookOf({ risePx, growPercent, ground, ink, shadowPx }: HoverLookSetting
   }
 }
 
+/** Whether the element itself looks different while the pointer is on it. */
+export const hasOwnLook = (settings: HoverLookSettings): boolean =>
+  Object.keys(lookOf(settings)).length > 0 || settings.onCss.trim() !== '' || settings.others === 'dim'
+
 /** The rules by which pieces know their order, each in what holds it. */
 const orderOf = (select: string, pieces: string, count: number): readonly Rule[] =>
   Array.from({ length: count - 1 }, (_, i) => ({

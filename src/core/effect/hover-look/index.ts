@@ -3,7 +3,7 @@ import { state } from '../families'
 import type { Kind } from '../kind'
 import { comingFeel } from '../build'
 import type { Sample } from '../samples'
-import { expandHoverLook } from './expand'
+import { expandHoverLook, hasOwnLook } from './expand'
 import { hoverLookDefaults, hoverLookParameters, hoverLookSettings, type HoverLookSettings } from './settings'
 import { hoverLookSentence, hoverLookTime } from './words'
 
@@ -46,9 +46,9 @@ export const hoverLook: Kind<HoverLookSettings> = {
   sample,
   settings: hoverLookSettings,
   defaults: hoverLookDefaults,
-  roles: () => [
+  roles: (settings) => [
     { id: 'element', title: 'element', needs: 'yours' },
-    { id: 'pieces', title: 'pieces', needs: 'yours' },
+    { id: 'pieces', title: 'pieces', needs: 'yours', ...(hasOwnLook(settings) ? {} : { ask: 'point at the pieces' }) },
     { id: 'linked', title: 'linked element', needs: 'yours' },
   ],
   inStep: ['linked'],

@@ -30,7 +30,7 @@ export const note: Kind<NoteSettings> = {
   defaults: noteDefaults,
   roles: () => [
     { id: 'anchor', title: 'anchor', needs: 'yours' },
-    { id: 'note', title: 'note', needs: 'yours' },
+    { id: 'note', title: 'note', needs: 'yours', ask: 'point at the note' },
   ],
   apart: ['anchor', 'note'],
   inStep: ['note'],

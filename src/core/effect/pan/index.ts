@@ -35,9 +35,9 @@ export const pan: Kind<PanSettings> = {
   sample,
   settings: panSettings,
   defaults: panDefaults,
-  roles: () => [
+  roles: ({ lies }) => [
     { id: 'frame', title: 'frame', needs: 'yours' },
-    { id: 'picture', title: 'its picture', needs: 'yours' },
+    { id: 'picture', title: 'its picture', needs: 'yours', ...(lies === 'self' ? { ask: 'point at the picture' } : {}) },
   ],
   controls: (settings) => panParameters.controls(settings).filter(({ id }) => !leftOut[settings.by].includes(id)),
   forSample: panParameters.forSample,

@@ -46,7 +46,7 @@ export const porthole: Kind<PortholeSettings> = {
   defaults: portholeDefaults,
   roles: ({ shows }) => [
     { id: 'front', title: 'front', needs: 'yours' },
-    ...(shows === 'back' ? [{ id: 'back', title: 'back', needs: 'yours' } as const] : []),
+    ...(shows === 'back' ? [{ id: 'back', title: 'back', needs: 'yours', ask: 'point at what lies behind' } as const] : []),
     { id: 'ground', title: 'what it opens in', needs: 'yours' },
   ],
   wantsBox: true,

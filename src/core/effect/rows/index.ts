@@ -40,7 +40,7 @@ export const rows: Kind<RowsSettings> = {
   roles: () => [
     { id: 'row', title: 'row', needs: 'yours' },
     { id: 'off', title: 'face when off', needs: 'yours' },
-    { id: 'on', title: 'face when on', needs: 'yours' },
+    { id: 'on', title: 'face when on', needs: 'yours', ask: 'point at the other face' },
     { id: 'picture', title: 'picture', needs: 'yours' },
   ],
   apart: ['off', 'on'],

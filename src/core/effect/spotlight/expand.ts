@@ -1,6 +1,6 @@
 // Spotlight as a rig: a pool tile and four solid sides that move as one sheet inside a clip, dark as a whole.
 import type { Knob, Part, Rig } from '../../rig/rig'
-import { areaOn, channelsIn, comingFeel, coverCss, fading, insetsOf, outputOn, ridingSheet, rigOf, turning } from '../build'
+import { channelsIn, comingFeel, coverOf, fading, groundAreaOn, insetsOf, isWindow, outputOn, ridingSheet, rigOf, turning } from '../build'
 import { spotlightParameters, type SpotlightSettings } from './settings'
 
 const { knob, token } = spotlightParameters
@@ -91,18 +91,23 @@ export function expandSpotlight(settings: SpotlightSettings, select: string): Ri
   if (away === 'dark') outputs.push(outputOn({ part: 'lid' }, fading, { base: 1, factor: -1, channel: 'here' }))
   return rigOf({
     // On the next ground it counts as there until its whole pool has left, so that the light goes over the border.
-    areas: [areaOn('ground', select, { among: 'all', ...(isPinned ? {} : { insets: insetsOf(-(clearPx + softPx)), beyond: select }) })],
+    areas: [
+      groundAreaOn(
+        select,
+        isWindow(select) ? {} : { among: 'all', ...(isPinned ? {} : { insets: insetsOf(-(clearPx + softPx)), beyond: select }) },
+      ),
+    ],
     channels,
     knobs,
     outputs,
     parts: [
-      { id: 'dark', area: 'ground', box: 'border', lives: away === 'lit' ? 'on' : undefined, css: { ...coverCss, 'z-index': '1' } },
+      { id: 'dark', area: 'ground', box: 'border', lives: away === 'lit' ? 'on' : undefined, css: { ...coverOf(select), 'z-index': '1' } },
       { id: 'sheet', area: 'ground', inside: 'dark', css: { position: 'absolute', inset: '0' } },
       { id: 'pool', area: 'ground', inside: 'sheet', css: { ...poolCss, ...pools[shape] } },
       ...lid,
       ...sides,
     ],
-    rules: [{ select, whilePlayed: true, css: { isolation: 'isolate' } }],
+    rules: isWindow(select) ? [] : [{ select, whilePlayed: true, css: { isolation: 'isolate' } }],
     tokens: [token(settings, 'tint')],
     // A finger could not lift a dark that stays.
     finePointerOnly: away === 'lit' ? undefined : true,

@@ -47,11 +47,12 @@ export const spread: Kind<SpreadSettings> = {
   settings: spreadSettings,
   defaults: spreadDefaults,
   roles: () => [
-    { id: 'panel', title: 'panel', needs: 'yours' },
+    { id: 'panel', title: 'panel', needs: 'yours', ask: 'point at one of several' },
     { id: 'content', title: 'its content', needs: 'yours' },
   ],
   wantsBox: true,
   wantsSeveral: true,
+  needsSeveral: true,
   controls: (settings) => spreadParameters.controls(settings).filter(({ id }) => !leftOut(settings).includes(id)),
   forSample: (settings) => ({ ...spreadParameters.forSample(settings), panels: 3, besidePx: 8, stackBelowPx: 0, first: 0, stays: false }),
   onRow: inRow,

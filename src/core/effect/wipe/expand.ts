@@ -72,7 +72,7 @@ export function waitingPercent({ directionDeg }: WipeSettings, place: Place): nu
 export function expandWipe(settings: WipeSettings, select: string, roles: Filled = {}): Rig {
   const { directionDeg, softPx, away, waitsPercent, cuts, layers, path, follow } = settings
   const ground = roles.ground ?? groundOf(select)
-  // What is its own back gives way to nothing.
+  // What has no back, or is its own, gives way to nothing: it stands as the page has it.
   const back = roles.back === select ? undefined : roles.back
   const way = wayOf(directionDeg)
   const channel = channelsIn('ground')
@@ -115,7 +115,7 @@ export function expandWipe(settings: WipeSettings, select: string, roles: Filled
     const stops = `${seen} calc(50% + {line} - {soft} / 2), ${unseen} calc(50% + {line} + {soft} / 2)`
     draw('mask', `linear-gradient(${directionDeg}deg, ${stops})`, 1)
   }
-  if (roles.back !== select) cut('front', select, 1)
+  if (back !== undefined) cut('front', select, 1)
   if (cuts === 'both') cut('back', back, -1)
   cut('ahead', roles.ahead, 1)
   cut('behind', roles.behind, -1)

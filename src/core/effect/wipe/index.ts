@@ -42,7 +42,7 @@ export const wipe: Kind<WipeSettings> = {
   defaults: wipeDefaults,
   roles: () => [
     { id: 'front', title: 'front', needs: 'yours' },
-    { id: 'back', title: 'back', needs: 'yours' },
+    { id: 'back', title: 'back', needs: 'yours', ask: 'point at the other layer' },
     { id: 'rider', title: 'rider', needs: 'yours' },
     { id: 'ahead', title: 'companions of the front', needs: 'yours' },
     { id: 'behind', title: 'companions of the back', needs: 'yours' },

@@ -43,12 +43,13 @@ export const zones: Kind<ZonesSettings> = {
   settings: zonesSettings,
   defaults: zonesDefaults,
   roles: ({ where }) => [
-    { id: 'zones', title: 'element', needs: 'yours' },
+    { id: 'zones', title: 'element', needs: 'yours', ask: 'point at one of several' },
     { id: 'linked', title: 'linked element', needs: 'yours' },
     ...(where === 'area' ? ([{ id: 'ground', title: 'area', needs: 'yours' }] as const) : []),
   ],
   wantsBox: true,
   wantsSeveral: true,
+  needsSeveral: true,
   inStep: ['linked'],
   controls: (settings) => zonesParameters.controls(settings).filter(({ id }) => !leftOut(settings).includes(id)),
   forSample: (settings) => ({

@@ -1,0 +1,93 @@
+// The studio's own functions without its screen: a page is pointed at, a recipe is chosen, the caption is changed, by what clicks call.
+import type { Page as BrowserPage } from '@playwright/test'
+import { buildSync } from 'esbuild'
+import { indexPage } from '../../src/core/page/selector'
+import { readTree } from '../../src/core/page/tree'
+import { applyEdit } from '../../src/core/site/edit'
+import { siteSchema, type Effect, type Site } from '../../src/core/site/site'
+import type { Studio } from '../../src/studio/context'
+import { addRecipe, climb } from '../../src/studio/point/commands'
+import { observable } from '../../src/studio/store/observable'
+import { makeViewStore, notPointing } from '../../src/studio/store/view-store'
+import { answerQuestion } from '../../src/worker/answers'
+import type { Question } from '../../src/worker/protocol'
+import type { Under } from '../../src/stage/protocol'
+
+/** What the page's side of the studio answers, as one script that defines `ground`. */
+const groundScript =
+  buildSync({
+    stdin: {
+      contents: `
+        import { elementsUnder } from './src/stage/ladder'
+        import { makeAnswers } from './src/stage/answers'
+        const elements = [...document.querySelectorAll('*')].filter((element) => element !== document.currentScript)
+        const numbers = { of: (element) => { const i = elements.indexOf(element); return i < 0 ? undefined : i }, at: (number) => elements[number] }
+        export const under = (x, y) => elementsUnder(document, numbers, x, y, document.createElement('div'), true)
+        export const answer = makeAnswers(document, numbers, () => [], {}, () => null)
+        export const numberOf = numbers.of`,
+      resolveDir: '.',
+      loader: 'ts',
+    },
+    bundle: true,
+    write: false,
+    format: 'iife',
+    globalName: 'ground',
+    target: 'es2022',
+  }).outputFiles[0]?.text ?? ''
+
+/** Puts a page into a tab, ready to be pointed at. */
+export async function layGround(page: BrowserPage, html: string): Promise<void> {
+  await page.setContent(html)
+  await page.addScriptTag({ content: groundScript })
+}
+
+export interface HeadlessStudio {
+  readonly studio: Studio
+  readonly site: () => Site
+  /** Points at a place of the page's window and clicks. */
+  readonly pointAt: (x: number, y: number) => Promise<void>
+  /** Chooses a recipe, and waits until it is fitted to the page. */
+  readonly choose: (kind: string, recipe: string) => Promise<Effect | undefined>
+  readonly notice: () => string | null
+}
+
+/** A studio for a page that lies in a tab. */
+export function headlessStudio(page: BrowserPage, html: string): HeadlessStudio {
+  const pages = new Map([['page', indexPage(readTree(html))]])
+  let site: Site = siteSchema.parse({
+    format: 'glass-moth/2',
+    name: 'A site',
+    pages: [{ id: 'page', name: 'A page', source: 'e'.repeat(64) }],
+    effects: [],
+  })
+  const view = makeViewStore('page', null, { getItem: () => null, setItem: () => undefined })
+  const history = observable({ site } as ReturnType<Studio['store']['history']['get']>)
+  const inPage = (expression: string) => page.evaluate(expression)
+  const studio = {
+    view,
+    store: {
+      history,
+      edit: (edit: Parameters<typeof applyEdit>[1]) => {
+        site = applyEdit(site, edit)
+        history.set({ ...history.get(), site })
+      },
+    },
+    link: { say: () => undefined, ask: (question: object) => inPage(`ground.answer(${JSON.stringify(question)})`) },
+    search: { ask: (question: Question) => Promise.resolve(answerQuestion(pages, question)) },
+  } as unknown as Studio
+  return {
+    studio,
+    site: () => site,
+    pointAt: async (x, y) => {
+      const under = (await inPage(`ground.under(${x}, ${y})`)) as Under[]
+      view.update({ pointing: { ...notPointing, stage: 'looking' }, trial: null })
+      await climb(studio, under, true)
+    },
+    choose: async (kind, recipe) => {
+      const before = site.effects.length
+      await addRecipe(studio, kind, recipe)
+      return site.effects[before]
+    },
+    notice: () => view.get().notice,
+  }
+}
