@@ -15,20 +15,25 @@ export interface Answering {
 
 const shares = [0.5, 0.12, 0.88]
 
-/** Where the elements of a page are: as they are laid out, without transforms, and as they are drawn. Parts that effects add come last or not at all. */
+/** Where the elements of a page are laid out: without what only draws them elsewhere. Parts that effects add are left out. */
 const placesOf = (page: Page) =>
-  page.evaluate(() =>
-    [...document.body.querySelectorAll<HTMLElement>('*')]
+  page.evaluate(() => {
+    const still = document.createElement('style')
+    still.textContent =
+      '*, ::before, ::after { transform: none !important; translate: none !important; scale: none !important; rotate: none !important }'
+    document.head.append(still)
+    const places = [...document.body.querySelectorAll<HTMLElement>('*')]
       .filter((each) => each instanceof HTMLElement && !['STYLE', 'SCRIPT'].includes(each.tagName) && !each.closest('[data-part]'))
       .map((each) => {
         const { x, y, width, height } = each.getBoundingClientRect()
         return {
           told: `${each.tagName.toLowerCase()}${[...each.classList].map((name) => `.${name}`).join('')}`,
-          laid: [each.offsetLeft, each.offsetTop, each.offsetWidth, each.offsetHeight].join(),
-          drawn: [x, y, width, height].map((side) => side.toFixed(1)).join(),
+          box: [x, y, width, height].map((side) => side.toFixed(1)).join(),
         }
-      }),
-  )
+      })
+    still.remove()
+    return places
+  })
 
 /** The places of the first matches that can be hit on a page: points of the window after scrolling there. */
 const placesOn = (page: Page, select: string, index: number) =>
@@ -56,12 +61,9 @@ const cursorAt = (page: Page, x: number, y: number) =>
 /** Points at matches of a selector on both pages, and says which never showed anything. `most` matches are tried, each at places until one answers. */
 export async function answering(plain: Page, played: Page, helper: Page, select: string, most = 4): Promise<Answering> {
   const [before, after] = [await placesOf(plain), await placesOf(played)]
-  // What waits in a pose is drawn elsewhere, and laid out where it was.
   const moved =
     before.length === after.length
-      ? before.flatMap(({ told, laid, drawn }, i) =>
-          after[i]?.laid === laid || after[i]?.drawn === drawn ? [] : [`${told}: ${drawn}, then ${after[i]?.drawn ?? ''}`],
-        )
+      ? before.flatMap(({ told, box }, i) => (after[i]?.box === box ? [] : [`${told}: ${box}, then ${after[i]?.box ?? ''}`]))
       : [`${before.length} elements, then ${after.length}`]
   const matches = await played.evaluate((each) => document.querySelectorAll(each).length, select)
   const dead: number[] = []

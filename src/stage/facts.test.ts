@@ -74,8 +74,8 @@ describe('the facts in the frame', () => {
     })
     const ofRules = found.length
     expect(ofRules).toBeGreaterThan(0)
-    expect(factsFor({ read: ['.card'], written: [], driven: [], turned: [] })).toMatchObject({ hasBorders: true })
-    expect(factsFor({ read: ['.note'], written: [], driven: [], turned: [] })).toMatchObject({ hasBorders: false })
+    expect(factsFor({ read: ['.card'], written: [], driven: [], turned: [], looked: [] })).toMatchObject({ hasBorders: true })
+    expect(factsFor({ read: ['.note'], written: [], driven: [], turned: [], looked: [] })).toMatchObject({ hasBorders: false })
     expect(new Set(found.slice(ofRules))).toEqual(new Set(['.card', '.note']))
   })
 

@@ -88,6 +88,7 @@ export const askedSchema = z.object({
   written: z.array(z.string()).readonly(),
   driven: z.array(z.string()).readonly(),
   turned: z.array(z.string()).readonly(),
+  looked: z.array(z.object({ select: z.string(), properties: z.array(z.string()).readonly() })).readonly(),
 })
 
 /** What there is to know of a page for its effects. */
@@ -115,6 +116,7 @@ export const pageFactsSchema = z.object({
   hasClips: z.boolean(),
   hasEyes: z.boolean(),
   partStyles: z.array(z.string()).readonly(),
+  contested: z.array(z.string()).readonly(),
   sheets: z.enum(sheetsKnown),
 })
 

@@ -33,6 +33,8 @@ export interface Found {
   /** The elements that it is about, by their numbers in the source. */
   readonly elements?: readonly number[]
   readonly fix?: Fix | undefined
+  /** What else can be done about it. */
+  readonly or?: Fix | undefined
 }
 
 export interface Check {
@@ -66,6 +68,12 @@ export function firstAreaTo(checked: Checked, change: object, looks?: object): E
 
 /** A fix that is an edit of the site; none where there is no such edit. */
 export const fixBy = (words: string, edit: Edit | undefined): Fix | undefined => edit && { words, edit }
+
+/** Pointing at another element for the effect itself. */
+export const pointingAgain = ({ effect, kind }: Checked, words = 'Point at another element'): Fix | undefined => {
+  const [main] = kind.roles(effect.settings)
+  return main && { words, role: main.id }
+}
 
 /** Switching the effect off. */
 export const switchingOff = ({ effect: { id } }: Checked): Fix => ({

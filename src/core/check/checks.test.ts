@@ -101,14 +101,17 @@ describe('the check of layers', () => {
 
   it('says that both are the same, or that one lies in the other', () => {
     expect(found('wipe', null, back)).toEqual([])
-    const fix = checkPage(
+    const finding = checkPage(
       siteOf('wipe', {}, { roles: back }),
       'p',
       () => ({ told: told({ apart: 'inside' }) }),
       () => '',
       () => false,
-    ).find(({ check }) => check === 'layers')?.fix
-    expect(fix).toMatchObject({ words: 'Switch it off', edit: { do: 'change', to: { isOff: true } } })
+    ).find(({ check }) => check === 'layers')
+    expect(finding).toMatchObject({
+      fix: { words: 'Point at another back', role: 'back' },
+      or: { words: 'Switch it off', edit: { do: 'change', to: { isOff: true } } },
+    })
     expect(found('porthole', 'same', back)).toEqual(['The front and the back of effect 1 are the same element: nothing can give way.'])
     expect(found('flip', 'inside', { ...back, front: { select: '.front', noun: 'front' } })).toEqual([
       'Of the front and the back of effect 1 one lies in the other, so they cannot part.',
@@ -188,11 +191,22 @@ describe('checks', () => {
     ])
   })
 
-  it('tell of an effect without any result, and switch it off', () => {
+  it('tell of an effect without any result: another element, what the kind knows to do about it, or off', () => {
     const site = siteOf('tilt')
     const findings = found(site, { told: told(), seen: seen({ isSeen: false }) })
     expect(namesOf(findings)).toEqual(['no-result'])
-    expect(afterFix(site, findings[0]).effects[0]?.isOff).toBe(true)
+    expect(findings[0]?.fix).toEqual({ words: 'Point at another element', role: 'card' })
+    expect(afterFix(site, findings[0] && { ...findings[0], fix: findings[0].or }).effects[0]?.isOff).toBe(true)
+    const pan = (settings: object) =>
+      found(siteOf('pan', settings, { roles: { picture: { select: '& img', noun: 'its picture' } } }), {
+        told: told(),
+        seen: seen({ isSeen: false }),
+      })[0]?.fix
+    expect(pan({})).toEqual({
+      words: 'Make the frames lower than the pictures',
+      css: '.card { aspect-ratio: 2 / 1; }\n.card img { width: 100%; height: auto; }\n',
+    })
+    expect(pan({ toward: 'right' })).toMatchObject({ words: 'Make the pictures wider than the frames' })
   })
 
   it('tell of selectors that match nothing, and of one that matches several', () => {

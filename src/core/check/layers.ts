@@ -4,13 +4,13 @@ import type { Effect } from '../site/site'
 import { switchingOff, type Check } from './check'
 
 /** The selectors of the two elements of an effect that have to stand apart, each with what it is called; none where it has no such two. */
-function layersOf(effect: Effect): readonly { readonly title: string; readonly select: string | undefined }[] {
+function layersOf(effect: Effect): readonly { readonly id: string; readonly title: string; readonly select: string | undefined }[] {
   const kind = findKind(effect.kind)
   const all = kind?.roles(effect.settings) ?? []
   const filled = filledIn(effect)
   return (kind?.apart ?? []).flatMap((role) => {
     const index = all.findIndex((each) => each.id === role)
-    return index < 0 ? [] : [{ title: all[index]?.title ?? role, select: index === 0 ? effect.select : filled[role] }]
+    return index < 0 ? [] : [{ id: role, title: all[index]?.title ?? role, select: index === 0 ? effect.select : filled[role] }]
   })
 }
 
@@ -26,17 +26,17 @@ export const layers: Check = {
   look: (checked) => {
     const [one, other] = layersOf(checked.effect)
     if (!one || !other || checked.told.matches.length === 0) return undefined
-    const fix = switchingOff(checked)
+    const offers = { fix: { words: `Point at another ${other.title}`, role: other.id }, or: switchingOff(checked) }
     switch (checked.told.apart) {
       case 'same':
         return {
           words: `The ${one.title} and the ${other.title} of effect ${checked.planned.number} are the same element: nothing can give way.`,
-          fix,
+          ...offers,
         }
       case 'inside':
         return {
           words: `Of the ${one.title} and the ${other.title} of effect ${checked.planned.number} one lies in the other, so they cannot part.`,
-          fix,
+          ...offers,
         }
       default:
         return undefined

@@ -1,6 +1,6 @@
 // Selectors: one that matches nothing on the page, or more than was meant.
 import { isOneAlone } from '../site/site'
-import { capital, nameOf, switchingOff, type Check } from './check'
+import { capital, nameOf, pointingAgain, switchingOff, type Check } from './check'
 
 export const selector: Check = {
   id: 'selector',
@@ -13,7 +13,11 @@ export const selector: Check = {
     if (count === 0)
       return checked.isElsewhere
         ? undefined
-        : { words: `${nameOf(checked)} is on nothing: no element of this page matches ${effect.select}.`, fix: switchingOff(checked) }
+        : {
+            words: `${nameOf(checked)} is on nothing: no element of this page matches ${effect.select}.`,
+            fix: pointingAgain(checked, 'Point at the element again'),
+            or: switchingOff(checked),
+          }
     if (count === 1 || !isOneAlone(effect)) return undefined
     return { words: `${capital(effect.noun)} was one element; ${count} match ${effect.select} by now.`, elements: told.matches }
   },

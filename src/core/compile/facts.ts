@@ -22,6 +22,8 @@ export interface Facts {
   readonly hasPartTransitions: boolean
   /** What else its rules give whatever is in things, and so what scripts add: the properties by name. */
   readonly partStyles: readonly string[]
+  /** What looks give while the pointer is there, and stronger rules of the page or its own `style` would give otherwise: the properties by name. */
+  readonly contested: readonly string[]
   /** The page gives what they stand in a perspective. */
   readonly hasEyes: boolean
   /** Elements of the effects may cut off what sticks out of their padding boxes. */
@@ -81,6 +83,7 @@ export const worstFacts: Facts = {
   ownLayers: [],
   hasPartTransitions: true,
   partStyles: [],
+  contested: [],
   hasClips: true,
   // A page of its own perspective has sheets that say so.
   hasEyes: false,

@@ -127,6 +127,24 @@ describe('the facts about a page', () => {
   })
 
   it.each([
+    // A class in one of its states loses to an id, to more classes and to what is important; not to one class or a tag.
+    ['#go:hover { color: red }', ['color']],
+    ['main .card:hover { color: red } .wrap > .card { background: #eee }', ['color', 'background-color']],
+    ['.card { color: red !important }', ['color']],
+    ['a:hover, .card { color: red } .note.card { color: red }', []],
+    ['#go { border: 1px solid }', []],
+  ])('tells what looks give and %j gives by what counts before them', (css, contested) => {
+    const looks = {
+      ...findKind('hover-look')?.expand({ ...(findKind('hover-look')?.defaults as object), ground: 'own', ink: 'own' }, '.card'),
+    }
+    const tree = readTree(`<style>${css}</style><main class="wrap"><a class="card" id="go">A</a><p class="note">B</p></main>`)
+    const facts = factsOf({ tree, lacksSheets: false, hasScripts: false }, [
+      { ...sourceFor('.card'), rig: looks as ReturnType<typeof sourceFor>['rig'] },
+    ])
+    expect(facts.contested).toEqual(contested)
+  })
+
+  it.each([
     ['span { padding: 3px; color: red } .card > * { position: relative; filter: blur(1px); margin: 0 }', ['padding', 'position', 'filter']],
     ['* { box-sizing: border-box; margin: 0; padding: 0; font: inherit }', []],
     ['.card p { opacity: .5 } .card::before { opacity: .5 } span.mark { opacity: .5 }', []],

@@ -2,7 +2,7 @@
 import { AttributeAction, isTraversal, parse, SelectorType, stringify, type Selector } from 'css-what'
 import { liesInBy, platformBy, touchedBy } from '../rig/resolve'
 import { drivenBy } from '../rig/plan'
-import { turnedSelects } from '../rig/states'
+import { lookedOn, turnedSelects } from '../rig/states'
 import type { Source } from './effects'
 import { takeOver, type Declarations, type OwnRule } from './own-rules'
 import { worstFacts, type Facts, type Sheets } from './facts'
@@ -49,13 +49,14 @@ export interface PageRead<Found extends object> {
 
 /**
  * About what facts are asked: the selectors of where effects read, and of what they write on; what they drive there that a page may give too;
- * and the selectors of what their looks give a list of transitions.
+ * the selectors of what their looks give a list of transitions; and what else looks give, with its selectors.
  */
 export interface Asked {
   readonly read: readonly string[]
   readonly written: readonly string[]
   readonly driven: readonly string[]
   readonly turned: readonly string[]
+  readonly looked: readonly { readonly select: string; readonly properties: readonly string[] }[]
 }
 
 /** What there is to know for these effects. */
@@ -66,6 +67,7 @@ export function askedBy(sources: readonly Source[]): Asked {
     written: [...new Set(touched.flatMap(({ written }) => written))],
     driven: [...new Set(sources.flatMap(({ rig }) => drivenBy(rig)))],
     turned: [...new Set(sources.flatMap(({ rig }) => turnedSelects(rig)))],
+    looked: sources.flatMap(({ rig }) => lookedOn(rig)).filter(({ properties }) => properties.length > 0),
   }
 }
 
@@ -85,12 +87,15 @@ export function readFacts<Found extends object>(page: PageRead<Found>): (asked: 
   const { hasScripts, sheets } = page
   const does = sheets === 'read' ? deedsOf(page) : undefined
   const find = (select: string) => page.find(select) ?? []
-  return ({ read, written, driven, turned }) => {
+  return ({ read, written, driven, turned, looked }) => {
     const isIn = liesInBy(platformBy(find, page.parentOf))
     const all = [...new Set([...read, ...written])]
     const liesIn = all.flatMap((inner) => written.filter((outer) => isIn(inner, outer)).map((outer) => [inner, outer] as const))
     const rest = { hasLateElements: hasScripts, hasOwnCode: hasScripts, liesIn }
-    if (!does) return { ...worstFacts, ...rest, sheets: sheets === 'read' ? 'unread' : sheets }
+    if (!does) {
+      const contested = [...new Set(looked.flatMap(({ properties }) => properties))]
+      return { ...worstFacts, ...rest, contested, sheets: sheets === 'read' ? 'unread' : sheets }
+    }
     const readHere = new Set(read.flatMap(find))
     const around = new Set([...readHere].flatMap((element) => withParents(element, page)))
     const meets = (deed: Deed, elements: Iterable<Found>) => [...elements].some((element) => does[deed].has(element))
@@ -108,12 +113,70 @@ export function readFacts<Found extends object>(page: PageRead<Found>): (asked: 
       ownLayers: page.layers,
       hasPartTransitions: does.reachesParts,
       partStyles: does.partStyles,
+      contested: contestedOn(page, looked),
       hasEyes: meets('eye', around),
       hasClips: meets('clip', readHere),
       sheets,
       ...rest,
     }
   }
+}
+
+/** The properties that looks give some elements, and that the page gives them by what may count before a class under the pointer. */
+function contestedOn<Found extends object>(page: PageRead<Found>, looked: Asked['looked']): readonly string[] {
+  const contested = new Set<string>()
+  const elementsOf = new Map<string, ReadonlySet<Found>>()
+  const find = (select: string) => {
+    const known = elementsOf.get(select) ?? new Set(page.find(select) ?? [])
+    elementsOf.set(select, known)
+    return known
+  }
+  const note = (declarations: Declarations, isStrong: (isImportant: boolean) => boolean, elements: () => Iterable<Found>) => {
+    const given = declarations.filter(([, , isImportant]) => isStrong(isImportant === true)).map(([property]) => property)
+    if (given.length === 0) return
+    const wanted = looked.flatMap(({ select, properties }) =>
+      properties
+        .filter((property) => !contested.has(property) && given.some((each) => isGivenBy(property, each)))
+        .map((property) => ({ select, property })),
+    )
+    if (wanted.length === 0) return
+    const met = [...elements()]
+    for (const { select, property } of wanted) if (met.some((element) => find(select).has(element))) contested.add(property)
+  }
+  for (const { select, declarations } of page.rules)
+    note(
+      declarations,
+      (isImportant) => isImportant || isHeavy(select),
+      () => {
+        const most = atMost(select)
+        return most === '' ? [] : (page.find(most) ?? page.all())
+      },
+    )
+  for (const { element, declarations } of page.inline)
+    note(
+      declarations,
+      () => true,
+      () => [element],
+    )
+  return [...contested]
+}
+
+/** Whether a declaration gives a longhand, by itself or as a part of a shorthand. */
+const isGivenBy = (property: string, given: string) => property === given || given === 'all' || property.startsWith(`${given}-`)
+
+/** Whether a selector weighs as much as a class in one of its states, or more (Selectors Level 4, specificity). */
+function isHeavy(select: string): boolean {
+  let selectors: Selector[][]
+  try {
+    selectors = parse(select)
+  } catch {
+    return true
+  }
+  return selectors.some((steps) => {
+    const isId = (step: Selector) => step.type === SelectorType.Attribute && step.name === 'id' && step.action === AttributeAction.Equals
+    const isClass = (step: Selector) => step.type === SelectorType.Attribute || (step.type === SelectorType.Pseudo && step.name !== 'where')
+    return steps.some(isId) || steps.filter(isClass).length > 1
+  })
 }
 
 /**

@@ -101,6 +101,8 @@ export interface Kind<S> {
   readonly covers?: string
   /** Roles whose elements go with its own one for one, wherever they are. */
   readonly inStep?: readonly string[]
+  /** CSS for the page where the effect finds nothing to do there: what it does in words, and its rules. */
+  readonly remedy?: (settings: S, select: string, roles: Filled) => { readonly words: string; readonly css: string }
   /** Two roles whose elements have to stand apart: neither is the other, nor lies in it. */
   readonly apart?: readonly [string, string]
   /** What it lays on the ground of its elements, which may be too like it to be seen. */

@@ -10,7 +10,7 @@ import { styleText } from './css-value'
 
 /** What has to be known of a page for its stylesheet. */
 export type SheetFacts = ComingFacts &
-  Pick<Facts, 'hasPositions' | 'ownLayers' | 'hasOwnStyles' | 'hasInlineStyles' | 'hasPartTransitions' | 'partStyles'>
+  Pick<Facts, 'hasPositions' | 'ownLayers' | 'hasOwnStyles' | 'hasInlineStyles' | 'hasPartTransitions' | 'partStyles' | 'contested'>
 
 /** The properties that keep what the page itself gives elements, of those that are driven: nobody inherits them. */
 export function writeOwnProperties(driven: readonly string[], facts: SheetFacts): readonly string[] {

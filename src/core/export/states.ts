@@ -6,8 +6,8 @@ import { isByStylesheet, statesOf, whileShowing, whileSomeShows } from '../rig/s
 import { cssNumber, fillHoles, styleText, writeDeclarations, writeTime } from './css-value'
 import type { PlannedEffect } from './plan'
 
-/** A rule, and whether it is for elements of the page. */
-export type StateRule = readonly [select: string, declarations: readonly string[], isOnPage: boolean]
+/** A rule, whether it is for elements of the page, and whether for what they are like while nothing is shown. */
+export type StateRule = readonly [select: string, declarations: readonly string[], isOnPage: boolean, isOff: boolean]
 type Way = NonNullable<State['ways']>[number]
 
 /** The selector of the matches of an area. */
@@ -166,8 +166,14 @@ function writeState(
     ...(usual && timed.length > 0 && (what === 'still' || isPushing) ? transition(usual).split('\n') : []),
   ]
   const isOnPage = typeof state.to !== 'object' || !('part' in state.to)
-  const rest = ways.map((way): StateRule => [on(`${showing}[${mark ?? ''}-from="${way.from}"]`), transition(way).split('\n'), isOnPage])
-  return [...(declarations.length > 0 ? [[on(showing), declarations, isOnPage] as const] : []), ...rest]
+  const isOff = looks.includes('off')
+  const rest = ways.map((way): StateRule => [
+    on(`${showing}[${mark ?? ''}-from="${way.from}"]`),
+    transition(way).split('\n'),
+    isOnPage,
+    isOff,
+  ])
+  return [...(declarations.length > 0 ? [[on(showing), declarations, isOnPage, isOff] as const] : []), ...rest]
 }
 
 /** What a zone chooses of the elements that are linked to it; or, while it chooses one, the others. */

@@ -385,9 +385,9 @@ function selectPlayed(effect: PlannedEffect, select: string): string {
   return `${asOneSelector(styleText(home))}[${mark}]${styleText(select.slice(home.length))}`
 }
 
-/** What a look declares: by itself, and what is held: what takes its time behind what the page itself does, and of parts what the page gives whatever is in things. */
+/** What a look declares: by itself, and what is held: what the page would give otherwise, what takes its time behind what the page itself does, and of parts what the page gives whatever is in things. */
 function behindOwnTimes(
-  [, declarations, isOnPage]: StateRule,
+  [, declarations, isOnPage, isOff]: StateRule,
   facts: SheetFacts,
 ): { readonly loose: readonly string[]; readonly held: readonly string[] } {
   if (!isOnPage) {
@@ -397,9 +397,14 @@ function behindOwnTimes(
   }
   const isKept = gives(facts.ownRules, 'transition')
   const isTime = (line: string) => isKept && line.startsWith('transition')
+  // What the page gives by a stronger rule is held against it, and nothing else.
+  const isContested = (line: string) => !isOff && facts.contested.some((property) => line.startsWith(`${property}: `))
   return {
-    loose: declarations.filter((line) => !isTime(line)),
-    held: declarations.filter(isTime).map((line) => asImportant(line.replace(/^transition: /, `transition: ${ownTransition}, `))),
+    loose: declarations.filter((line) => !isTime(line) && !isContested(line)),
+    held: [
+      ...declarations.filter(isContested).map(asImportant),
+      ...declarations.filter(isTime).map((line) => asImportant(line.replace(/^transition: /, `transition: ${ownTransition}, `))),
+    ],
   }
 }
 

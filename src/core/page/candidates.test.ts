@@ -37,6 +37,17 @@ describe('a rung of the ladder', () => {
     expect(choice(cards, 'p:not([class])', 'repeat')).toBe('.card > p:nth-child(3)')
   })
 
+  it('tells links of a menu, items of a list, rows of a table and cells of a column', () => {
+    const page = `<nav id="main"><a href="#a">A</a><ul><li><a href="#b">B</a></li><li>C</li></ul></nav><a href="#c">Elsewhere</a>
+      <table class="prices"><thead><tr><th>Name</th><th>Price</th></tr></thead><tbody><tr><td>One</td><td>1</td></tr><tr><td>Two</td><td>2</td></tr></tbody></table>
+      <table><tr><td>Other</td><td>table</td></tr></table>`
+    expect(choice(page, 'nav > a', 'links')).toBe('#main a')
+    expect(choice(page, 'li', 'items')).toBe('ul > li')
+    expect(choice(page, 'tbody tr', 'rows')).toBe('.prices tbody > tr')
+    expect(choice(page, 'td:nth-child(2)', 'column')).toBe('.prices td:nth-child(2)')
+    expect(choice(page, 'body > a', 'links')).toBeUndefined()
+  })
+
   it('tells the outermost that holds only the picture', () => {
     expect(choice(cards, 'img', 'picture')).toBe('.picture')
     expect(choice('<a href="#"><figure><picture><source><img></picture></figure></a>', 'img', 'picture')).toBe('body > a')

@@ -16,8 +16,11 @@ import {
 } from './selector'
 import { childrenOf, parentOf, textOf } from './tree'
 
-/** How a choice is meant: this one, its likes by class, by structure, its like in each repeat, what holds only the picture. */
-export type How = 'one' | 'class' | 'structure' | 'repeat' | 'picture'
+/**
+ * How a choice is meant: this one, its likes by class, by structure, its like in each repeat, what holds only the picture; the links of its
+ * menu, the items of its list, the rows of its table, the cells of its column.
+ */
+export type How = 'one' | 'class' | 'structure' | 'repeat' | 'picture' | 'links' | 'items' | 'rows' | 'column'
 
 export interface Choice {
   readonly how: How
@@ -65,6 +68,7 @@ export function rungOf(site: SiteIndex, pageId: string, number: number): Rung | 
   }
   add('one', onlyThis(page, element), 1)
   for (const steps of byClass(page, element)) add('class', steps, 2)
+  for (const [how, steps] of inCollection(page, element)) add(how, steps, 2)
   add('repeat', inEachRepeat(page, element), 2)
   add('structure', byStructure(element), 2)
   const holder = pictureHolder(element)
@@ -257,6 +261,28 @@ function wholePath(element: Element): readonly Step[] {
   const parent = parentOf(element)
   const own: Step = { joint: ' > ', tag: element.name, nth: placeOf(element) }
   return parent && parent.name !== 'html' ? [...wholePath(parent), own] : [{ ...own, joint: '', nth: undefined }]
+}
+
+/** What an element is one of, by the words of HTML: links of a menu, items of a list, rows of a table, cells of a column. */
+function inCollection(page: PageIndex, element: Element): readonly (readonly [How, readonly Step[]])[] {
+  const nearest = (...names: readonly string[]) => ancestorsOf(element).find(({ name }) => names.includes(name))
+  const within = (holder: Element | undefined, how: How, ...steps: readonly Step[]): readonly (readonly [How, readonly Step[]])[] =>
+    holder ? [[how, [...onlyThis(page, holder), ...steps]]] : []
+  switch (element.name) {
+    case 'a':
+      return within(nearest('nav', 'menu', 'ul', 'ol'), 'links', { joint: ' ', tag: 'a' })
+    case 'li':
+      return within(parentOf(element), 'items', { joint: ' > ', tag: 'li' })
+    case 'tr':
+      return nearest('tbody')
+        ? within(nearest('table'), 'rows', { joint: ' ', tag: 'tbody' }, { joint: ' > ', tag: 'tr' })
+        : within(nearest('table'), 'rows', { joint: ' ', tag: 'tr' })
+    case 'td':
+    case 'th':
+      return within(nearest('table'), 'column', { joint: ' ', tag: element.name, nth: placeOf(element) })
+    default:
+      return []
+  }
 }
 
 /** The one like it in each repeat: by the nearest ancestor that has likes beside it, and the way from there. */

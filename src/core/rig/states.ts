@@ -81,6 +81,14 @@ export function whileSomeShows(
 }
 
 /** The elements of the page, beside parts, whose transitions are those of looks. */
+/** What looks give elements of the page while something is shown: the selectors, each with its properties. */
+export const lookedOn = (rig: Rig): readonly { readonly select: string; readonly properties: readonly string[] }[] =>
+  rig.areas.flatMap((area) =>
+    statesOf(rig, area)
+      .filter(({ to, looks }) => !looks.includes('off') && !(typeof to === 'object' && 'part' in to))
+      .map(({ to, css }) => ({ select: targetSelect(area.of === 'window' ? ':root' : area.select, to), properties: Object.keys(css) })),
+  )
+
 export const turnedSelects = (rig: Rig): readonly string[] =>
   rig.areas.flatMap((area) =>
     statesOf(rig, area)

@@ -28,7 +28,7 @@ export function NounWord({ effect, role, isMain }: NounWordProps) {
   const filled = isMain ? effect : effect.roles?.[role.id]
   const count = filled && counts.get(selectOfRole(effect.select, filled.select))?.[page.id]
   const rung = isMain && described?.select === effect.select ? described.rung : undefined
-  const likes = rung?.choices.find(({ how }) => how === 'class') ?? rung?.choices.find(({ how }) => how === 'repeat' || how === 'structure')
+  const likes = rung?.choices.find(({ how }) => how === 'class') ?? rung?.choices.find(({ how }) => how !== 'one' && how !== 'picture')
   const options = [...(rung?.choices.filter(({ how }) => how === 'one') ?? []), ...(likes ? [likes] : [])].map(
     ({ how, select, count: all }) => ({
       value: select,

@@ -59,29 +59,36 @@ const changeBy =
 
 function FindingRow({ finding }: { readonly finding: Finding }) {
   const studio = useStudio()
-  const { words, fix } = finding
-  const mend = () => {
-    if (!fix) return
-    if ('edit' in fix) studio.store.edit(fix.edit, fix.words)
-    else if ('role' in fix) startPointing(studio, { for: 'role', effect: finding.effect, role: fix.role })
-    else void changeSource(studio, fix.words, changeBy(fix))
+  const { words, fix, or } = finding
+  const mend = (by: Fix) => {
+    if ('edit' in by) studio.store.edit(by.edit, by.words)
+    else if ('role' in by) startPointing(studio, { for: 'role', effect: finding.effect, role: by.role })
+    else void changeSource(studio, by.words, changeBy(by))
   }
+  const offer = (by: Fix | undefined) =>
+    by && (
+      <Button minHeight="24px" fontSize="13px" onClick={() => mend(by)}>
+        {by.words}
+      </Button>
+    )
   return (
     <Box as="li" borderTop="1px solid" borderColor="hairline" pt="7px">
       {fix && ('markup' in fix || 'css' in fix) ? (
-        <MarkupOffer words={words} change={changeBy(fix)} act={fix.words} onAct={mend} inList />
+        <>
+          <MarkupOffer words={words} change={changeBy(fix)} act={fix.words} onAct={() => mend(fix)} inList />
+          {offer(or)}
+        </>
       ) : (
         <Box fontSize="13.5px" lineHeight="1.45">
           <Box as="span" aria-hidden="true" fontWeight="700">
             ⚠{' '}
           </Box>
           {words}
-          {fix && (
-            <Box mt="4px">
-              <Button minHeight="24px" fontSize="13px" onClick={mend}>
-                {fix.words}
-              </Button>
-            </Box>
+          {(fix || or) && (
+            <Flex mt="4px" gap="6px" wrap="wrap">
+              {offer(fix)}
+              {offer(or)}
+            </Flex>
           )}
         </Box>
       )}

@@ -17,6 +17,14 @@ const wordsOf = ({ how, count }: Choice, noun: string): string => {
       return `all ${count} at this position`
     case 'repeat':
       return `the one like it in each, ${count}`
+    case 'links':
+      return `all ${count} links of this menu`
+    case 'items':
+      return `all ${count} items of this list`
+    case 'rows':
+      return `all ${count} rows of this table`
+    case 'column':
+      return `all ${count} cells of this column`
     case 'picture':
       return count === 1 ? 'what holds only the picture' : `what holds only the picture, ${count}`
   }

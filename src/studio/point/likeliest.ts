@@ -2,17 +2,28 @@
 import type { Under } from '../../stage/protocol'
 import type { LadderRung } from '../store/view-store'
 
-type Rung = Pick<LadderRung, 'number' | 'how' | 'isReplaced' | 'choices'>
+type Rung = Pick<LadderRung, 'number' | 'how' | 'isReplaced' | 'choices' | 'thing' | 'element'>
 type Lying = (rung: Rung | undefined) => Under | undefined
 
 /** From which size on something counts as more than a detail, px. */
 const [leastWidth, leastHeight] = [90, 70]
 
+/** Whether something is one thing to a visitor, whatever it stands in: what is pressed, or a cell of a table. */
+const isOneThing = ({ thing, element, how }: Rung) =>
+  how !== 'hidden' && how !== 'covered' && (thing === 'link' || thing === 'button' || /^(td|th)\b/.test(element))
+
 /**
- * The index of the rung most likely meant: the nearest box that is plainly seen, such as a card or a button; where none is seen nearer, the
+ * The index of the rung most likely meant: the innermost link, button or cell, where nothing nearer is a box; the nearest box that is plainly seen, such as a card or a button; where none is seen nearer, the
  * nearest of some size that has likes, or what wraps it as often.
  */
 export function likeliest(rungs: readonly Rung[], elements: readonly Under[]): number {
+  const box = likeliestBox(rungs, elements)
+  const thing = rungs.findIndex(isOneThing)
+  return thing >= 0 && thing < box ? thing : box
+}
+
+/** The same for what is told by its box and its likes alone. */
+function likeliestBox(rungs: readonly Rung[], elements: readonly Under[]): number {
   const lying: Lying = (rung) => elements.find(({ number }) => number === rung?.number)
   const [top] = rungs
   // What is as large as the picture in it is the picture's frame.

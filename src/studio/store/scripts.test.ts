@@ -44,6 +44,7 @@ const facts: PageFacts = {
   hasClips: false,
   hasEyes: false,
   partStyles: [],
+  contested: [],
   liesIn: [],
   sheets: 'read',
 }

@@ -96,7 +96,7 @@ describe('the line to the page', () => {
     vi.useFakeTimers()
     const { link, ready } = makeFrame()
     ready()
-    const asked = expect(link.ask({ type: 'facts', asked: { read: [], written: [], driven: [], turned: [] } })).rejects.toThrow(
+    const asked = expect(link.ask({ type: 'facts', asked: { read: [], written: [], driven: [], turned: [], looked: [] } })).rejects.toThrow(
       'The page does not answer',
     )
     await vi.runAllTimersAsync()

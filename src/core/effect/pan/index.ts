@@ -1,5 +1,6 @@
 // Pan: a picture that is taller or wider than its frame travels to its far end, and back.
-import { comingFeel } from '../build'
+import { targetSelect } from '../../rig/resolve'
+import { anyPicture, comingFeel, groundOf } from '../build'
 import { reveal } from '../families'
 import type { Kind } from '../kind'
 import type { Sample } from '../samples'
@@ -39,6 +40,16 @@ export const pan: Kind<PanSettings> = {
     { id: 'frame', title: 'frame', needs: 'yours' },
     { id: 'picture', title: 'its picture', needs: 'yours', ...(lies === 'self' ? { ask: 'point at the picture' } : {}) },
   ],
+  remedy: ({ toward, lies }, select, { picture }) => {
+    const frame = lies === 'around' ? groundOf(select) : select
+    const travels = targetSelect(frame, { within: picture ?? (lies === 'around' ? select : anyPicture) })
+    return toward === 'bottom'
+      ? {
+          words: 'Make the frames lower than the pictures',
+          css: `${frame} { aspect-ratio: 2 / 1; }\n${travels} { width: 100%; height: auto; }\n`,
+        }
+      : { words: 'Make the pictures wider than the frames', css: `${travels} { width: 180%; max-width: none; height: auto; }\n` }
+  },
   controls: (settings) => panParameters.controls(settings).filter(({ id }) => !leftOut[settings.by].includes(id)),
   forSample: panParameters.forSample,
   onReplaced: (settings) => ({ ...settings, lies: 'around' }),
