@@ -1,5 +1,5 @@
 // Whether what a caption says is seen: an exported page beside the same page without effects, under the same pointer.
-import type { Page } from '@playwright/test'
+import type { Browser, Page } from '@playwright/test'
 import { shareApart } from './pixels'
 
 /** What was seen of an effect on a page. */
@@ -9,8 +9,21 @@ export interface Answering {
   readonly pointed: number
   /** Those that did not answer, by their index. */
   readonly dead: readonly number[]
-  /** Elements whose place or size differs while no pointer is there: told by tag and class. */
+  /** Elements that are laid out elsewhere, or larger or smaller, while no pointer is there. */
   readonly moved: readonly string[]
+}
+
+/** Three tabs, each in a window of its own, since what is not in front takes its time: the page as it is, with effects, and one that compares pictures. */
+export interface Tabs {
+  readonly plain: Page
+  readonly played: Page
+  readonly helper: Page
+}
+
+export async function openTabs(browser: Browser): Promise<Tabs> {
+  const open = () => browser.newPage({ viewport: { width: 1280, height: 800 } })
+  const [plain, played, helper] = await Promise.all([open(), open(), open()])
+  return { plain, played, helper }
 }
 
 const shares = [0.5, 0.12, 0.88]
@@ -58,41 +71,66 @@ const placesOn = (page: Page, select: string, index: number) =>
 const cursorAt = (page: Page, x: number, y: number) =>
   page.evaluate(([left, top]) => getComputedStyle(document.elementFromPoint(left, top) ?? document.body).cursor, [x, y] as const)
 
-/** Points at matches of a selector on both pages, and says which never showed anything. `most` matches are tried, each at places until one answers. */
-export async function answering(plain: Page, played: Page, helper: Page, select: string, most = 4): Promise<Answering> {
+/** Whether two tabs show something else. */
+async function isApart({ plain, played, helper }: Tabs): Promise<boolean> {
+  const [one, other] = await Promise.all([plain.screenshot(), played.screenshot()])
+  return !one.equals(other) && (await shareApart(helper, one, other, 4)) > 2e-5
+}
+
+/** Brings the pointers of both tabs to a point, by a way that is the same for both. */
+async function pointTo({ plain, played }: Tabs, { x, y }: { readonly x: number; readonly y: number }): Promise<void> {
+  await plain.mouse.move(x, y)
+  await played.mouse.move(x - 60, y - 20)
+  await played.mouse.move(x, y, { steps: 6 })
+}
+
+/** Whether a match answers at one of some places: it looks different from the page without the effect there, or only while nobody points at it. */
+async function answersAt(tabs: Tabs, places: readonly { readonly x: number; readonly y: number }[]): Promise<boolean> {
+  await pointTo(tabs, { x: 3, y: 3 })
+  const isApartAway = await isApart(tabs)
+  for (const place of places) {
+    await pointTo(tabs, place)
+    for (const wait of [30, 700]) {
+      await tabs.played.waitForTimeout(wait)
+      if (isApartAway !== (await isApart(tabs))) return true
+      if ((await cursorAt(tabs.plain, place.x, place.y)) !== (await cursorAt(tabs.played, place.x, place.y))) return true
+    }
+    // What shines everywhere and all the time shines elsewhere than before.
+    if (isApartAway) {
+      const there = await tabs.played.screenshot()
+      await pointTo(tabs, { x: 3, y: 3 })
+      await tabs.played.waitForTimeout(500)
+      if ((await shareApart(tabs.helper, there, await tabs.played.screenshot(), 4)) > 2e-5) return true
+    }
+  }
+  return false
+}
+
+/** Puts the page and its export into the tabs and points at matches of a selector: `most` of them, each at up to three places. */
+export async function answering(tabs: Tabs, html: string, exported: string, select: string, most = 3): Promise<Answering> {
+  const { plain, played } = tabs
+  for (const [tab, text] of [
+    [plain, html],
+    [played, exported],
+  ] as const) {
+    await tab.mouse.move(3, 3)
+    await tab.setContent(text)
+  }
   const [before, after] = [await placesOf(plain), await placesOf(played)]
   const moved =
     before.length === after.length
       ? before.flatMap(({ told, box }, i) => (after[i]?.box === box ? [] : [`${told}: ${box}, then ${after[i]?.box ?? ''}`]))
       : [`${before.length} elements, then ${after.length}`]
   const matches = await played.evaluate((each) => document.querySelectorAll(each).length, select)
+  const step = Math.max(1, Math.ceil(matches / most))
   const dead: number[] = []
   let pointed = 0
-  const step = Math.max(1, Math.ceil(matches / most))
   for (let index = 0; index < matches; index += step) {
     const places = await placesOn(plain, select, index)
     await placesOn(played, select, index)
     if (places.length === 0) continue
     pointed++
-    let isSeen = false
-    for (const place of places.slice(0, 3)) {
-      for (const [i, page] of [plain, played].entries()) {
-        await page.mouse.move(3, 3)
-        await page.mouse.move(place.x - 60, place.y - 20, { steps: i === 1 ? 4 : 1 })
-        await page.mouse.move(place.x, place.y, { steps: i === 1 ? 6 : 1 })
-      }
-      for (const wait of [30, 600]) {
-        await played.waitForTimeout(wait)
-        const [one, other] = [await plain.screenshot(), await played.screenshot()]
-        if (!one.equals(other) && (await shareApart(helper, one, other)) > 2e-5) isSeen = true
-        if (isSeen || (await cursorAt(plain, place.x, place.y)) !== (await cursorAt(played, place.x, place.y))) {
-          isSeen = true
-          break
-        }
-      }
-      if (isSeen) break
-    }
-    if (!isSeen) dead.push(index)
+    if (!(await answersAt(tabs, places.slice(0, 3)))) dead.push(index)
   }
   return { matches, pointed, dead, moved }
 }

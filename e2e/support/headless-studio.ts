@@ -8,7 +8,7 @@ import { siteSchema, type Effect, type Site } from '../../src/core/site/site'
 import type { Studio } from '../../src/studio/context'
 import { addRecipe, climb } from '../../src/studio/point/commands'
 import { observable } from '../../src/studio/store/observable'
-import { makeViewStore, notPointing } from '../../src/studio/store/view-store'
+import { makeViewStore, notPointing, type LadderRung } from '../../src/studio/store/view-store'
 import { answerQuestion } from '../../src/worker/answers'
 import type { Question } from '../../src/worker/protocol'
 import type { Under } from '../../src/stage/protocol'
@@ -48,7 +48,12 @@ export interface HeadlessStudio {
   readonly pointAt: (x: number, y: number) => Promise<void>
   /** Chooses a recipe, and waits until it is fitted to the page. */
   readonly choose: (kind: string, recipe: string) => Promise<Effect | undefined>
-  readonly notice: () => string | null
+  /** What is picked of what lies there. */
+  readonly rung: () => LadderRung | undefined
+  /** Chooses all like it, where there are such. */
+  readonly chooseAlike: () => void
+  /** Puts an effect on all that are like its element, as the noun of the caption does. Gives it as it is then. */
+  readonly putOnAlike: (effect: Effect) => Promise<Effect>
 }
 
 /** A studio for a page that lies in a tab. */
@@ -88,6 +93,17 @@ export function headlessStudio(page: BrowserPage, html: string): HeadlessStudio 
       await addRecipe(studio, kind, recipe)
       return site.effects[before]
     },
-    notice: () => view.get().notice,
+    rung: () => view.get().pointing.rungs[view.get().pointing.pick],
+    chooseAlike: () => {
+      const { pointing } = view.get()
+      const choice = pointing.rungs[pointing.pick]?.choices.findIndex(({ how }) => how === 'class') ?? -1
+      if (choice >= 0) view.update({ pointing: { ...pointing, choice } })
+    },
+    putOnAlike: async (effect) => {
+      const rung = await studio.search.ask({ ask: 'first', page: 'page', select: effect.select })
+      const alike = rung?.choices.find(({ how }) => how === 'class')
+      if (alike) studio.store.edit({ do: 'change', id: effect.id, to: { select: alike.select, noun: `each ${rung?.noun ?? ''}` } }, '')
+      return site.effects.find(({ id }) => id === effect.id) ?? effect
+    },
   }
 }

@@ -1,10 +1,10 @@
 // Pictures of a page, compared by pixel.
 import type { Page } from '@playwright/test'
 
-/** The share of pixels, 0..1, by which two PNGs differ in some channel by more than a tenth. */
-export const shareApart = (page: Page, one: Buffer, other: Buffer): Promise<number> =>
+/** The share of pixels, 0..1, by which two PNGs differ in some channel by more than so many levels, a tenth where nothing is said. */
+export const shareApart = (page: Page, one: Buffer, other: Buffer, levels = 24): Promise<number> =>
   page.evaluate(
-    async ([first, second]) => {
+    async ([first, second, most]) => {
       const pixels = async (data: string) => {
         const image = new Image()
         image.src = `data:image/png;base64,${data}`
@@ -18,10 +18,10 @@ export const shareApart = (page: Page, one: Buffer, other: Buffer): Promise<numb
       if (a.length !== b.length) return 1
       let apart = 0
       for (let i = 0; i < a.length; i += 4)
-        if ([0, 1, 2].some((channel) => Math.abs((a[i + channel] ?? 0) - (b[i + channel] ?? 0)) > 24)) apart++
+        if ([0, 1, 2].some((channel) => Math.abs((a[i + channel] ?? 0) - (b[i + channel] ?? 0)) > most)) apart++
       return (4 * apart) / a.length
     },
-    [one.toString('base64'), other.toString('base64')] as const,
+    [one.toString('base64'), other.toString('base64'), levels] as const,
   )
 
 /** The colours that a page shows along a row of its window, from a point to the right: red, green and blue of each px. */

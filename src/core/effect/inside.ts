@@ -8,10 +8,10 @@ import type { AnyKind } from './kinds'
  * is picked for one layer of several, is about the picture itself.
  */
 export function standsInside(
-  { onReplaced, covers, expand }: Pick<AnyKind, 'onReplaced' | 'covers' | 'expand'>,
+  { onReplaced, covers, roles: rolesOf, expand }: Pick<AnyKind, 'onReplaced' | 'covers' | 'roles' | 'expand'>,
   { settings, roles = {} }: Recipe<unknown>,
 ): boolean {
-  if (onReplaced || covers !== undefined) return false
+  if (onReplaced || rolesOf(settings).some(({ id }) => id === covers)) return false
   const { areas, parts, outputs, states = [] } = expand(settings, '.of-its-own')
   const isOwn = (id: string) => areas.find((area) => area.id === id)?.of !== 'window'
   const hasParts = addedParts({ parts }).some(

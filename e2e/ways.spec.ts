@@ -1,0 +1,106 @@
+// Natural ways through the studio, by the functions that clicks call: a place of a starter is pointed at, a recipe that is offered is chosen, for it
+// alone or all like it, and the page is exported. What the caption counts answers the pointer there, or the caption asks for what is missing.
+// Again: GLASS_MOTH_FUZZ=SEED, so many ways: GLASS_MOTH_CASES=N.
+import { test as base, type Browser } from '@playwright/test'
+import fc from 'fast-check'
+import { findKind, kinds, type AnyKind } from '../src/core/effect/kinds'
+import { starters } from '../src/core/page/starters'
+import type { Effect } from '../src/core/site/site'
+import { exportAlone } from './support/alone'
+import { answering, openTabs, type Tabs } from './support/answering'
+import { expect } from './support/house'
+import { headlessStudio, layGround } from './support/headless-studio'
+import { isLong, seedOr } from './support/long'
+
+const test = base.extend<object, { tabs: Tabs }>({
+  tabs: [
+    async ({ browser }: { readonly browser: Browser }, use) => {
+      const tabs = await openTabs(browser)
+      await use(tabs)
+      for (const tab of Object.values(tabs) as Tabs['plain'][]) await tab.close()
+    },
+    { scope: 'worker' },
+  ],
+})
+
+const cases = Number(process.env.GLASS_MOTH_CASES ?? (isLong ? 2000 : 60))
+const seed = seedOr(20_261_202)
+/** So many tests, which workers share. */
+const parts = 6
+
+const pageOf = (css: string, html: string) =>
+  `<!doctype html>\n<html lang="en">\n<head><meta charset="utf-8"><title>Starters</title><style>* { box-sizing: border-box } body { margin: 0; font: 16px/1.5 system-ui, sans-serif }\n${css}</style></head>\n<body>\n${html}</body>\n</html>\n`
+const pages = [...starters.map(({ id, css, html }) => ({ id, html: pageOf(css, html) })), { id: 'blank', html: pageOf('', '') }]
+
+interface Way {
+  readonly page: number
+  readonly u: number
+  readonly v: number
+  /** Which of the recipes that are offered, by how far down it stands, 0..1. */
+  readonly recipe: number
+  readonly alike: 'no' | 'before' | 'after'
+}
+
+const way: fc.Arbitrary<Way> = fc.record({
+  page: fc.nat(pages.length - 1),
+  u: fc.double({ min: 0.02, max: 0.98, noNaN: true }),
+  v: fc.double({ min: 0.02, max: 0.9, noNaN: true }),
+  recipe: fc.double({ min: 0, max: 0.999, noNaN: true }),
+  alike: fc.constantFrom('no', 'before', 'after'),
+})
+
+/** What the caption of an effect asks for. */
+function asks(kind: AnyKind, effect: Effect, matches: number): readonly string[] {
+  const [main, ...others] = kind.roles(effect.settings)
+  const open = others.filter(({ id, ask }) => ask !== undefined && effect.roles?.[id] === undefined)
+  return [...(kind.needsSeveral && matches === 1 ? [main?.ask ?? ''] : []), ...open.map(({ ask }) => ask ?? '')]
+}
+
+/** Goes a way, and says what is amiss; undefined where nothing is. */
+async function go(tabs: Tabs, { page: number, u, v, recipe: down, alike }: Way): Promise<string | undefined> {
+  const { id, html } = pages[number] ?? { id: '', html: '' }
+  await tabs.plain.mouse.move(3, 3)
+  await layGround(tabs.plain, html)
+  const hand = headlessStudio(tabs.plain, html)
+  await hand.pointAt(Math.round(u * 1280), Math.round(v * 800))
+  const rung = hand.rung()
+  if (!rung) return `${id}: nothing is chosen at ${u}, ${v}`
+  const offered = kinds.filter(({ suits }) => suits.includes(rung.thing)).flatMap((kind) => kind.recipes.map((each) => ({ kind, each })))
+  const chosen = offered[Math.floor(down * offered.length)]
+  if (!chosen) return `${id}: nothing is offered for ${rung.element}`
+  if (alike === 'before') hand.chooseAlike()
+  const made = await hand.choose(chosen.kind.id, chosen.each.id)
+  const effect = made && alike === 'after' ? await hand.putOnAlike(made) : made
+  const told = `${id}, ${rung.element} at ${u.toFixed(3)}, ${v.toFixed(3)}, ${chosen.kind.id}/${chosen.each.id}, alike ${alike}`
+  const kind = effect && findKind(effect.kind)
+  if (!effect || !kind) return `${told}: no effect came of it`
+  const seen = await answering(tabs, html, exportAlone(html, [effect]), effect.select)
+  const on = `${told}, on ${effect.select} with ${JSON.stringify(effect.roles ?? {})}`
+  if (asks(kind, effect, seen.matches).length > 0)
+    return seen.moved.length > 0 ? `${on}: it waits, and moves ${seen.moved.join('; ')}` : undefined
+  if (seen.moved.length > 0 && !laysAnew.has(kind.id)) return `${on}: at rest it moves ${seen.moved.slice(0, 3).join('; ')}`
+  if (seen.dead.length === 0) return undefined
+  // What finds nothing to do says what the page can be given, and does it then.
+  const remedy = kind.remedy?.(effect.settings, effect.select, {})
+  if (!remedy) return `${on}: ${seen.dead.length} of ${seen.pointed} that were pointed at do nothing`
+  const mended = html.replace('</style>', `${remedy.css}</style>`)
+  const again = await answering(tabs, mended, exportAlone(mended, [effect]), effect.select)
+  return again.dead.length > 0 ? `${on}: it does nothing, and not either once the page has ${remedy.css}` : undefined
+}
+
+/** Kinds that lay their elements out anew: that is what they are chosen for. */
+const laysAnew = new Set(['spread', 'rows'])
+
+const all = fc.sample(way, { numRuns: cases, seed })
+for (let part = 0; part < parts; part++)
+  test(`${Math.ceil(cases / parts)} natural ways end in something that is seen, or in what is asked for, part ${part + 1} from seed ${seed}`, async ({
+    tabs,
+  }) => {
+    test.setTimeout(300_000 + cases * 4000)
+    const found: string[] = []
+    for (const each of all.filter((_, i) => i % parts === part)) {
+      const amiss = await go(tabs, each)
+      if (amiss !== undefined) found.push(amiss)
+    }
+    expect(found).toEqual([])
+  })
