@@ -74,10 +74,11 @@ async function go(tabs: Tabs, { page: number, u, v, recipe: down, alike }: Way):
   const told = `${id}, ${rung.element} at ${u.toFixed(3)}, ${v.toFixed(3)}, ${chosen.kind.id}/${chosen.each.id}, alike ${alike}`
   const kind = effect && findKind(effect.kind)
   if (!effect || !kind) return `${told}: no effect came of it`
-  const seen = await answering(tabs, html, exportAlone(html, [effect]), effect.select)
+  // What waits for something need not answer.
+  const isWaiting = asks(kind, effect, hand.countOf(effect.select)).length > 0
+  const seen = await answering(tabs, html, exportAlone(html, [effect]), effect.select, isWaiting ? 0 : 2)
   const on = `${told}, on ${effect.select} with ${JSON.stringify(effect.roles ?? {})}`
-  if (asks(kind, effect, seen.matches).length > 0)
-    return seen.moved.length > 0 ? `${on}: it waits, and moves ${seen.moved.join('; ')}` : undefined
+  if (isWaiting) return seen.moved.length > 0 ? `${on}: it waits, and moves ${seen.moved.join('; ')}` : undefined
   if (seen.moved.length > 0 && !laysAnew.has(kind.id)) return `${on}: at rest it moves ${seen.moved.slice(0, 3).join('; ')}`
   if (seen.dead.length === 0) return undefined
   // What finds nothing to do says what the page can be given, and does it then.

@@ -48,23 +48,39 @@ const placesOf = (page: Page) =>
     return places
   })
 
-/** The places of the first matches that can be hit on a page: points of the window after scrolling there. */
+/** A part of the window. */
+interface Clip {
+  readonly x: number
+  readonly y: number
+  readonly width: number
+  readonly height: number
+}
+
+/** So far around an element its effect is looked for, px. */
+const aroundPx = 160
+
+/** Where a match can be hit once it is scrolled to, as points of the window, and the part of the window around it. */
 const placesOn = (page: Page, select: string, index: number) =>
   page.evaluate(
-    ([selector, at, parts]) => {
+    ([selector, at, parts, around]) => {
       const element = [...document.querySelectorAll(selector)][at]
-      if (!element || element === document.body) return parts.flatMap((v) => parts.map((u) => ({ x: u * innerWidth, y: v * innerHeight })))
+      const whole = { x: 0, y: 0, width: innerWidth, height: innerHeight }
+      if (!element || element === document.body)
+        return { clip: whole, points: parts.flatMap((v) => parts.map((u) => ({ x: u * innerWidth, y: v * innerHeight }))) }
       element.scrollIntoView({ block: 'center', behavior: 'instant' })
       const box = element.getBoundingClientRect()
-      return parts.flatMap((v) =>
+      const [x, y] = [Math.max(0, box.left - around), Math.max(0, box.top - around)]
+      const clip = { x, y, width: Math.min(innerWidth, box.right + around) - x, height: Math.min(innerHeight, box.bottom + around) - y }
+      const points = parts.flatMap((v) =>
         parts.flatMap((u) => {
-          const [x, y] = [box.left + u * box.width, box.top + v * box.height]
-          const hit = document.elementFromPoint(x, y)
-          return hit && element.contains(hit) ? [{ x, y }] : []
+          const point = { x: box.left + u * box.width, y: box.top + v * box.height }
+          const hit = document.elementFromPoint(point.x, point.y)
+          return hit && element.contains(hit) ? [point] : []
         }),
       )
+      return { clip, points }
     },
-    [select, index, shares] as const,
+    [select, index, shares, aroundPx] as const,
   )
 
 /** What the browser itself shows for a pointer there. */
@@ -72,8 +88,8 @@ const cursorAt = (page: Page, x: number, y: number) =>
   page.evaluate(([left, top]) => getComputedStyle(document.elementFromPoint(left, top) ?? document.body).cursor, [x, y] as const)
 
 /** Whether two tabs show something else. */
-async function isApart({ plain, played, helper }: Tabs): Promise<boolean> {
-  const [one, other] = await Promise.all([plain.screenshot(), played.screenshot()])
+async function isApart({ plain, played, helper }: Tabs, clip: Clip): Promise<boolean> {
+  const [one, other] = await Promise.all([plain.screenshot({ clip }), played.screenshot({ clip })])
   return !one.equals(other) && (await shareApart(helper, one, other, 4)) > 2e-5
 }
 
@@ -85,29 +101,32 @@ async function pointTo({ plain, played }: Tabs, { x, y }: { readonly x: number; 
 }
 
 /** Whether a match answers at one of some places: it looks different from the page without the effect there, or only while nobody points at it. */
-async function answersAt(tabs: Tabs, places: readonly { readonly x: number; readonly y: number }[]): Promise<boolean> {
+async function answersAt(
+  tabs: Tabs,
+  { clip, points }: { readonly clip: Clip; readonly points: readonly { readonly x: number; readonly y: number }[] },
+): Promise<boolean> {
   await pointTo(tabs, { x: 3, y: 3 })
-  const isApartAway = await isApart(tabs)
-  for (const place of places) {
+  const isApartAway = await isApart(tabs, clip)
+  for (const place of points.slice(0, 3)) {
     await pointTo(tabs, place)
     for (const wait of [30, 700]) {
       await tabs.played.waitForTimeout(wait)
-      if (isApartAway !== (await isApart(tabs))) return true
+      if (isApartAway !== (await isApart(tabs, clip))) return true
       if ((await cursorAt(tabs.plain, place.x, place.y)) !== (await cursorAt(tabs.played, place.x, place.y))) return true
     }
     // What shines everywhere and all the time shines elsewhere than before.
     if (isApartAway) {
-      const there = await tabs.played.screenshot()
+      const there = await tabs.played.screenshot({ clip })
       await pointTo(tabs, { x: 3, y: 3 })
       await tabs.played.waitForTimeout(500)
-      if ((await shareApart(tabs.helper, there, await tabs.played.screenshot(), 4)) > 2e-5) return true
+      if ((await shareApart(tabs.helper, there, await tabs.played.screenshot({ clip }), 4)) > 2e-5) return true
     }
   }
   return false
 }
 
-/** Puts the page and its export into the tabs and points at matches of a selector: `most` of them, each at up to three places. */
-export async function answering(tabs: Tabs, html: string, exported: string, select: string, most = 3): Promise<Answering> {
+/** Puts the page and its export into the tabs and points at matches of a selector: `most` of them (none for 0), each at up to three places. */
+export async function answering(tabs: Tabs, html: string, exported: string, select: string, most = 2): Promise<Answering> {
   const { plain, played } = tabs
   for (const [tab, text] of [
     [plain, html],
@@ -122,15 +141,15 @@ export async function answering(tabs: Tabs, html: string, exported: string, sele
       ? before.flatMap(({ told, box }, i) => (after[i]?.box === box ? [] : [`${told}: ${box}, then ${after[i]?.box ?? ''}`]))
       : [`${before.length} elements, then ${after.length}`]
   const matches = await played.evaluate((each) => document.querySelectorAll(each).length, select)
-  const step = Math.max(1, Math.ceil(matches / most))
+  const step = Math.max(1, Math.ceil(matches / Math.max(1, most)))
   const dead: number[] = []
   let pointed = 0
-  for (let index = 0; index < matches; index += step) {
+  for (let index = 0; most > 0 && index < matches; index += step) {
     const places = await placesOn(plain, select, index)
     await placesOn(played, select, index)
-    if (places.length === 0) continue
+    if (places.points.length === 0) continue
     pointed++
-    if (!(await answersAt(tabs, places.slice(0, 3)))) dead.push(index)
+    if (!(await answersAt(tabs, places))) dead.push(index)
   }
   return { matches, pointed, dead, moved }
 }

@@ -2,7 +2,7 @@
 import type { Page as BrowserPage } from '@playwright/test'
 import { buildSync } from 'esbuild'
 import { indexPage } from '../../src/core/page/selector'
-import { readTree } from '../../src/core/page/tree'
+import { findIn, readTree } from '../../src/core/page/tree'
 import { applyEdit } from '../../src/core/site/edit'
 import { siteSchema, type Effect, type Site } from '../../src/core/site/site'
 import type { Studio } from '../../src/studio/context'
@@ -48,6 +48,8 @@ export interface HeadlessStudio {
   readonly pointAt: (x: number, y: number) => Promise<void>
   /** Chooses a recipe, and waits until it is fitted to the page. */
   readonly choose: (kind: string, recipe: string) => Promise<Effect | undefined>
+  /** How many elements a selector matches. */
+  readonly countOf: (select: string) => number
   /** What is picked of what lies there. */
   readonly rung: () => LadderRung | undefined
   /** Chooses all like it, where there are such. */
@@ -58,7 +60,8 @@ export interface HeadlessStudio {
 
 /** A studio for a page that lies in a tab. */
 export function headlessStudio(page: BrowserPage, html: string): HeadlessStudio {
-  const pages = new Map([['page', indexPage(readTree(html))]])
+  const tree = readTree(html)
+  const pages = new Map([['page', indexPage(tree)]])
   let site: Site = siteSchema.parse({
     format: 'glass-moth/2',
     name: 'A site',
@@ -93,6 +96,7 @@ export function headlessStudio(page: BrowserPage, html: string): HeadlessStudio 
       await addRecipe(studio, kind, recipe)
       return site.effects[before]
     },
+    countOf: (select) => findIn(tree, select)?.length ?? 0,
     rung: () => view.get().pointing.rungs[view.get().pointing.pick],
     chooseAlike: () => {
       const { pointing } = view.get()
