@@ -18,6 +18,7 @@ export default {
         'demo.spec.ts',
       ],
     },
+    { name: 'ways', testMatch: 'ways.spec.ts' },
     { name: 'studio', testMatch: ['access.spec.ts', 'saving.spec.ts', 'smuggle.spec.ts', 'torment.spec.ts'] },
     { name: 'walks', testMatch: ['results.spec.ts', 'cookbook.spec.ts'] },
     { name: 'costs', testMatch: 'bench.spec.ts' },

@@ -1,17 +1,23 @@
 // npm run fuzz [-- ROUNDS]: the random tests with new seeds, again and again, until one finds something. What it finds becomes an
 // example of its own in the test, by the seed and path that are printed.
 // npm run fuzz -- pages [CASES]: so many random pages with random effects in Chromium, 500 where nothing is said.
+// npm run fuzz -- ways [CASES]: so many natural ways through the studio, 2,000 where nothing is said.
 import { spawnSync } from 'node:child_process'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { root } from './install.mjs'
 
-if (process.argv[2] === 'pages') {
+/** What is tried in Chromium: the test, and how many cases where nothing is said. */
+const inChromium = { pages: ['fuzz', '500'], ways: ['ways', '2000'] }
+
+const asked = inChromium[process.argv[2]]
+if (asked) {
+  const [name, usual] = asked
   const seed = Math.floor(Math.random() * 2 ** 31)
-  const { status } = spawnSync(process.execPath, [join(root, 'node_modules/@playwright/test/cli.js'), 'test', 'fuzz'], {
+  const { status } = spawnSync(process.execPath, [join(root, 'node_modules/@playwright/test/cli.js'), 'test', name], {
     cwd: root,
     stdio: 'inherit',
-    env: { ...process.env, GLASS_MOTH_CASES: process.argv[3] ?? '500', GLASS_MOTH_FUZZ: String(seed) },
+    env: { ...process.env, GLASS_MOTH_CASES: process.argv[3] ?? usual, GLASS_MOTH_FUZZ: String(seed) },
   })
   process.exit(status ?? 1)
 }

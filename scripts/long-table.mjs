@@ -26,6 +26,7 @@ export const longParts = {
     runs: () => [playwright('random')],
     isByChance: true,
   },
+  ways: { tries: '2,000 natural ways through the studio, on every starter', runs: () => [playwright('ways')], isByChance: true },
   studio: {
     tries: 'every view in both themes, every way to smuggle something in beside a page that nothing holds, kills of a browser',
     runs: () => [playwright('studio')],

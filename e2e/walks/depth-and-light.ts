@@ -415,7 +415,7 @@ export const results: readonly Walk[] = [
         const box = await boxOf(alone, '.marker')
         return { x: box.x + box.width / 2, y: box.y + box.height / 2 }
       }
-      await eventually(async () => (await marker()).x).toBeCloseTo(card.x + 0.08 * card.width, 0)
+      await eventually(async () => (await marker()).x).toBeCloseTo(card.x + 0.92 * card.width, 0)
       for (const [share, rise] of [
         [0.45, -50],
         [0.999, 30],

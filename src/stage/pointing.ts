@@ -34,7 +34,8 @@ export function makePointing(
     (event) => {
       if (!isOn) return
       event.preventDefault()
-      event.stopPropagation()
+      // Neither the page nor what tells where a link would go is meant.
+      event.stopImmediatePropagation()
       lookUnder(event.clientX, event.clientY, true, event.shiftKey)
       isOn = false
       showHand(page, null)

@@ -43,7 +43,13 @@ export function MarkupOffer({ words, change, act, onAct, inList = false }: Marku
           aria-expanded={lines !== null}
           onClick={() => {
             if (lines) setLines(null)
-            else show().catch(() => notify(studio, 'The change cannot be shown: the studio’s server cannot be reached.'))
+            else
+              show().catch((error: unknown) =>
+                notify(
+                  studio,
+                  `The change cannot be shown. ${error instanceof Error ? error.message : 'The page’s source is not as it was.'}`,
+                ),
+              )
           }}
         >
           Show the change

@@ -19,7 +19,11 @@ export function useCosts(
         ? askForScript(
             { siteId, page, only, effects, values, script },
             'costs',
-            (answer) => setWeighed({ costs: costsSchema.parse(answer) }),
+            (answer) => {
+              const read = costsSchema.safeParse(answer)
+              if (read.success) setWeighed({ costs: read.data })
+              return read.success
+            },
             (why) => setWeighed({ failure: `${why} So nothing can be weighed now. Close this list and open it again.` }),
           )
         : undefined,

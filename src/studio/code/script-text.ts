@@ -18,11 +18,11 @@ export interface AskedScript extends Pick<Site, 'effects' | 'values' | 'script'>
   readonly only: string | undefined
 }
 
-/** Asks the server for a script, or for what is in it weighs, after a moment; gives how to call that off. */
+/** Asks the server for a script, or for what is in it weighs, after a moment; `take` says whether it can read the answer. Gives how to call that off. */
 export function askForScript(
   { siteId, ...asked }: AskedScript,
   what: 'text' | 'costs',
-  take: (answer: unknown) => void,
+  take: (answer: unknown) => boolean,
   fail: (why: string) => void,
 ): () => void {
   const stop = new AbortController()
@@ -35,7 +35,9 @@ export function askForScript(
         signal: stop.signal,
       })
       if (!response.ok) return fail(await refusalOf(response))
-      take(await response.json())
+      const answer: unknown = await response.json().catch(() => undefined)
+      if (!stop.signal.aborted && !take(answer))
+        fail('The studio’s server gave an answer that cannot be read; it may be of another version.')
     } catch {
       if (!stop.signal.aborted) fail('The studio’s server cannot be reached.')
     }
@@ -58,7 +60,11 @@ export function useScript({ siteId, page, only, effects, values, script }: Asked
       askForScript(
         { siteId, page, only, effects, values, script },
         'text',
-        (answer) => setMade({ text: scriptSchema.parse(answer) }),
+        (answer) => {
+          const read = scriptSchema.safeParse(answer)
+          if (read.success) setMade({ text: read.data })
+          return read.success
+        },
         (why) => setMade({ failure: `${why} So the script cannot be shown now. Close the code and open it again.` }),
       ),
     [siteId, page, only, effects, values, script],

@@ -10,7 +10,7 @@ import { foldSentence, foldTime } from './words'
 export const fold: Kind<FoldSettings> = {
   id: 'fold',
   title: 'Fold',
-  does: 'Two walls and a floor turn with the pointer, as in a stage seen from the side.',
+  does: 'Words run over two walls that meet in a corner, and slide along them with the pointer.',
   suits: ['heading', 'box'],
   alsoCalled: ['corner', 'perspective text', '3D text'],
   family: depth,

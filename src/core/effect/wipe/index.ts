@@ -64,13 +64,13 @@ export const wipe: Kind<WipeSettings> = {
       id: 'headline-behind-a-headline',
       title: 'One line behind another',
       need: 'A headline gives way to another that stands still behind it; what rides on the line goes its own way.',
-      settings: dragged({ ...wipeDefaults, path: bowed }, 'drag-x'),
+      settings: dragged({ ...wipeDefaults, waitsPercent: 92, path: bowed }, 'drag-x'),
     },
     {
       id: 'slanting-dusk',
       title: 'Slanting dusk',
       need: 'A soft slanting edge takes one picture over into the next, and stays where it is left.',
-      settings: dragged({ ...wipeDefaults, directionDeg: 115, softPx: 120, away: 'holds', cuts: 'front' }, 'drag-x'),
+      settings: dragged({ ...wipeDefaults, directionDeg: 115, softPx: 120, waitsPercent: 92, away: 'holds', cuts: 'front' }, 'drag-x'),
     },
     {
       id: 'rising-water',
