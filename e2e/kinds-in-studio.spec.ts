@@ -6,7 +6,7 @@ import { effectOf, settingsOf } from './support/alone'
 import { countingHand, middleOf, openExport, openStarters } from './support/acts'
 import { eventually, expect, test } from './support/house'
 import { boxOf, styleOf } from './support/readings'
-import { toStudio, cardsPage, moveOver, movePointer, stageOf } from './support/stage'
+import { toStudio, cardsPage, clickOnPage, moveOver, movePointer, stageOf } from './support/stage'
 
 test('what the cursor says is another text for one of the elements', async ({ page, house }, info) => {
   const html =
@@ -192,4 +192,46 @@ test('no row of any kind is cut off, in a panel as narrow as it is from the star
     while ((await folded.count()) > 0) await folded.first().click()
     expect(await cutIn(panel), id).toEqual([])
   }
+})
+
+test('what an effect waits for is asked for in its caption and by its check, and is pointed at from there', async ({ page, house }) => {
+  const hand = countingHand(page)
+  const { frame } = await openStarters(page, house, 'card', 'buttons')
+  await hand.pointAt(frame, '.card', 0.9, 0.9)
+  await hand.clickOn(/^Two sides/)
+  const hole = page.getByRole('button', { name: 'Which elements are the back (uses elements of your page): point at the other layer' })
+  await expect(hole).toBeVisible()
+  // Nothing is cut meanwhile.
+  expect(await styleOf(frame, '.card', 'clip-path')).toBe('none')
+  await page.getByRole('button', { name: /^1 check$/ }).click()
+  await expect(page.getByText('Effect 1 has no back yet, and waits for it.')).toBeVisible()
+  await page.getByRole('button', { name: 'Point at the other layer', exact: true }).click()
+  await clickOnPage(page, frame, '.buttons', 0.02, 0.5)
+  await expect(page.getByRole('button', { name: /^Which elements are the back/ })).toHaveText(/buttons/)
+  await expect(hole).toHaveCount(0)
+})
+
+test('bare ground means the page: a lamp lights all of the window', async ({ page, house }, info) => {
+  const hand = countingHand(page)
+  const { frame, exported } = await openStarters(page, house, 'links')
+  await page.keyboard.press('p')
+  const under = page.getByRole('region', { name: 'Under the pointer' })
+  await expect(async () => {
+    await movePointer(page, 640, 600)
+    await expect(under.getByRole('listitem').first()).toHaveText(/page/, { timeout: 1000 })
+  }).toPass()
+  await page.mouse.down()
+  await page.mouse.up()
+  await hand.clickOn(/^Hand lamp/)
+  await expect(page.getByRole('button', { name: /^Which elements are the .*this page/ })).toBeVisible()
+  // A link that is pointed at is the first choice, and its menu has words.
+  await hand.pointAt(frame, '.link')
+  await expect(page.getByRole('button', { name: /this link alone/ })).toHaveAttribute('aria-pressed', 'true')
+  await expect(page.getByRole('button', { name: /all 5 links of this menu/ })).toBeVisible()
+  await expect(page.getByText('On your site this link goes to')).toHaveCount(0)
+  await page.keyboard.press('Escape')
+  const alone = await openExport(page, exported, info.outputPath('page.html'))
+  await alone.mouse.move(300, 650)
+  const dark = () => alone.evaluate(() => document.querySelector('[data-part]')?.getBoundingClientRect().height)
+  await eventually(dark).toBe(800)
 })

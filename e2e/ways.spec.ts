@@ -105,3 +105,64 @@ for (let part = 0; part < parts; part++)
     }
     expect(found).toEqual([])
   })
+
+interface Found {
+  readonly that: string
+  readonly html: string
+  /** What is clicked: the middle of this element; the ground where it is left out. */
+  readonly at?: string
+  readonly u?: number
+  readonly chosen: string
+  readonly alike?: Way['alike']
+  /** What the effect is on then, and what fills its roles. */
+  readonly on: string
+  readonly roles?: Readonly<Record<string, string>>
+  readonly asks?: readonly string[]
+}
+
+const starter = (id: string) => pages.find((each) => each.id === id)?.html ?? ''
+const inLine = pageOf(
+  '.face { position: relative; display: inline-block; width: 200px; height: 90px } .face > * { position: absolute; inset: 0; background: #eee } .face > i { visibility: hidden; background: #fff }',
+  `<p>Three cards: ${'<span class="face"><b>Front</b><i>And its back</i></span> '.repeat(3)}</p>`,
+)
+
+/** Ways that once ended in a sentence with nothing happening, or harmed the page. */
+const found: readonly Found[] = [
+  { that: 'all pictures after one', html: starter('picture-grid'), at: '.picture-card img', chosen: 'crop/closer-look', alike: 'after', on: '.picture-card', roles: { picture: '& img' } },
+  { that: 'a picture itself', html: starter('picture-link'), at: 'img', chosen: 'crop/even-mount', on: '.picture-link > img' },
+  { that: 'a picture itself, under a part', html: starter('picture-link'), at: 'img', chosen: 'porthole/negative', on: '.picture-link' },
+  { that: 'a card without a picture', html: starter('card'), at: '.card', chosen: 'crop/even-mount', on: '.card', asks: ['point at the picture'] },
+  { that: 'a half that the page cuts off', html: starter('halves'), at: '.half-left', u: 0.2, chosen: 'wipe/two-sides', on: '.half:nth-child(1)', roles: { back: '.half:nth-child(2)' } },
+  { that: 'a card without another layer', html: starter('card'), at: '.card', chosen: 'wipe/two-sides', on: '.card', asks: ['point at the other layer'] },
+  { that: 'a heading without pieces', html: starter('heading'), at: 'h1', chosen: 'hover-look/one-after-another', on: '.large-heading', asks: ['point at the pieces'] },
+  { that: 'one card alone', html: starter('card'), at: '.card', chosen: 'zones/nearest-one', on: '.card', asks: ['point at one of several'] },
+  { that: 'bare ground of a blank page', html: starter('blank'), chosen: 'spotlight/hand-lamp', on: 'body' },
+  { that: 'bare ground below a card', html: starter('card'), chosen: 'grain-light/dusk-wall', on: 'body' },
+  { that: 'two faces one below the other', html: starter('card'), at: '.card', chosen: 'flip/turned-over', on: '.card', roles: { front: '& > :nth-child(1)', back: '& > :nth-child(2)' } },
+  { that: 'cards in a line', html: inLine, at: '.face', chosen: 'flip/turned-over', on: '.face', roles: { front: '& > :nth-child(1)', back: '& > :nth-child(2)' } },
+  { that: 'a picture as large as its frame', html: starter('picture-grid'), at: '.picture-card img', chosen: 'pan/one-pace', on: '.picture-card:nth-child(1)', roles: { picture: '& img' } },
+  { that: 'a rule by id', html: pageOf('#go { display: inline-block; margin: 80px; padding: 20px; color: #222 } #go:hover { background: #fff; color: #222 }', '<a id="go" class="go" href="#there">Go there</a>'), at: '#go', chosen: 'hover-look/inked', on: '#go' },
+] // prettier-ignore
+
+for (const { that, html, at, u = 0.5, chosen, alike = 'no', on, roles = {}, asks: asked = [] } of found)
+  test(`a way that once led nowhere: ${that}, ${chosen}`, async ({ tabs }) => {
+    await tabs.plain.mouse.move(3, 3)
+    await layGround(tabs.plain, html)
+    const hand = headlessStudio(tabs.plain, html)
+    const box = at === undefined ? null : await tabs.plain.locator(at).first().boundingBox()
+    await hand.pointAt(box ? box.x + u * box.width : 1200, box ? box.y + box.height / 2 : 780)
+    const [kindId = '', recipeId = ''] = chosen.split('/')
+    const made = await hand.choose(kindId, recipeId)
+    const effect = made && alike === 'after' ? await hand.putOnAlike(made) : made
+    const kind = findKind(kindId)
+    if (!effect || !kind) throw new Error('No effect came of it.')
+    expect(effect.select).toBe(on)
+    expect(Object.fromEntries(Object.entries(effect.roles ?? {}).map(([id, { select }]) => [id, select]))).toEqual(roles)
+    expect(asks(kind, effect, hand.countOf(on))).toEqual(asked)
+    const remedy = kind.remedy && chosen.startsWith('pan/') ? kind.remedy(effect.settings, on, {}).css : ''
+    const page = html.replace('</style>', `${remedy}</style>`)
+    const seen = await answering(tabs, page, exportAlone(page, [effect]), on, asked.length > 0 ? 0 : 3)
+    expect(seen.moved).toEqual([])
+    expect(seen.dead).toEqual([])
+    if (asked.length === 0) expect(seen.pointed).toBeGreaterThan(0)
+  })

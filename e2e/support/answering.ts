@@ -33,7 +33,7 @@ const placesOf = (page: Page) =>
   page.evaluate(() => {
     const still = document.createElement('style')
     still.textContent =
-      '*, ::before, ::after { transform: none !important; translate: none !important; scale: none !important; rotate: none !important }'
+      '*, ::before, ::after { transition: none !important; transform: none !important; translate: none !important; scale: none !important; rotate: none !important }'
     document.head.append(still)
     const places = [...document.body.querySelectorAll<HTMLElement>('*')]
       .filter((each) => each instanceof HTMLElement && !['STYLE', 'SCRIPT'].includes(each.tagName) && !each.closest('[data-part]'))

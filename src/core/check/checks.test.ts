@@ -204,7 +204,7 @@ describe('checks', () => {
       })[0]?.fix
     expect(pan({})).toEqual({
       words: 'Make the frames lower than the pictures',
-      css: '.card { aspect-ratio: 2 / 1; }\n.card img { width: 100%; height: auto; }\n',
+      css: '.card { aspect-ratio: 2 / 1; min-height: 0; }\n.card img { width: 100%; height: auto; }\n',
     })
     expect(pan({ toward: 'right' })).toMatchObject({ words: 'Make the pictures wider than the frames' })
   })

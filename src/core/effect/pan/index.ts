@@ -46,7 +46,7 @@ export const pan: Kind<PanSettings> = {
     return toward === 'bottom'
       ? {
           words: 'Make the frames lower than the pictures',
-          css: `${frame} { aspect-ratio: 2 / 1; }\n${travels} { width: 100%; height: auto; }\n`,
+          css: `${frame} { aspect-ratio: 2 / 1; min-height: 0; }\n${travels} { width: 100%; height: auto; }\n`,
         }
       : { words: 'Make the pictures wider than the frames', css: `${travels} { width: 180%; max-width: none; height: auto; }\n` }
   },
