@@ -25,6 +25,8 @@ test('a page on which nothing is amiss says so', async ({ page, house }) => {
   await expect(button(page)).toHaveText('Checks')
 })
 
+const oneLayer = { layers: [{ id: 'layer-1', amount: 22 }] }
+
 test('what is amiss is counted, told in sentences, mended in one act and undone in one step', async ({ page, house }) => {
   const html = shelf('.row { overflow: hidden }', '<style>.pot > :last-child { margin-bottom: 0 }</style>').replace(
     '<article class="pot"><p>Two',
@@ -34,7 +36,7 @@ test('what is amiss is counted, told in sentences, mended in one act and undone 
     page,
     await house.addSite('amiss', html, [
       effectOf('tilt', '.pot', settingsOf('tilt', { scalePercent: 12, sheenPercent: 20 })),
-      effectOf('drift', '.wrap', settingsOf('drift'), { roles: { 'layer-1': { select: '.tiny', noun: 'dot' } } }),
+      effectOf('drift', '.wrap', settingsOf('drift', oneLayer), { roles: { 'layer-1': { select: '.tiny', noun: 'dot' } } }),
     ]),
   )
   const stage = await stageOf(page)
@@ -74,7 +76,7 @@ test('the command line says the same of a site as the studio', async ({ page, ho
   const effects = [
     effectOf('tilt', '.pot', settingsOf('tilt', { scalePercent: 12, sheenPercent: 20 })),
     effectOf('spotlight', '.row', settingsOf('spotlight')),
-    effectOf('drift', '.wrap', settingsOf('drift'), { roles: { 'layer-1': { select: '.tiny', noun: 'dot' } } }),
+    effectOf('drift', '.wrap', settingsOf('drift', oneLayer), { roles: { 'layer-1': { select: '.tiny', noun: 'dot' } } }),
   ]
   await toStudio(page, await house.addSite('same', html, effects))
   await stageOf(page)

@@ -175,6 +175,7 @@ export const toStageTable = {
         adds: z.boolean(),
         shut: z.array(z.string()).readonly(),
         takesFocus: z.boolean(),
+        own: z.string().optional(),
         layers: z.array(z.string()).readonly(),
         roles: z.record(z.string(), z.string()),
       }),

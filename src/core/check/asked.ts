@@ -11,7 +11,7 @@ import { toldAskedBy, type ToldAsked } from './told'
 
 /** What markup and sheets are asked about an effect as it is planned. */
 export const toldAskedOf = ({ rig }: Pick<PlannedEffect, 'rig'>, effect: Effect | undefined): ToldAsked =>
-  effect ? toldAskedBy(rig, selectsApart(effect), filledIn(effect)) : toldAskedBy(rig)
+  effect ? toldAskedBy(rig, selectsApart(effect), filledIn(effect), effect.select) : toldAskedBy(rig)
 
 export function seenAskedBy({ rig, names }: Pick<PlannedEffect, 'rig' | 'names'>): SeenAsked {
   const [area] = rig.areas

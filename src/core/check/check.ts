@@ -21,8 +21,9 @@ export interface Checked {
   readonly told: Told
   /** What a browser has seen; undefined where the page was not laid out. */
   readonly seen: Seen | undefined
-  /** Whether another page of the site has elements that it is for. */
+  /** Whether another page of the site has elements that it is for, and elements of a selector. */
   readonly isElsewhere: boolean
+  readonly matchesElsewhere: (select: string) => boolean
   /** The style of an element as its source has it, by its number. */
   readonly styleOf: (number: number) => string
 }

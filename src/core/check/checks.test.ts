@@ -9,6 +9,7 @@ import type { Told } from './told'
 
 const told = (change: Partial<Told> = {}): Told => ({
   matches: [4, 5],
+  count: 2,
   important: [],
   upset: [],
   displaced: [],
@@ -120,13 +121,13 @@ describe('the check of layers', () => {
 })
 
 describe('the check of roles', () => {
-  const found = (kind: string, roles: object = {}, change: Partial<Told> = {}) =>
+  const found = (kind: string, roles: object = {}, change: Partial<Told> = {}, isElsewhere = false) =>
     checkPage(
       siteOf(kind, {}, { roles }),
       'p',
       () => ({ told: told(change), seen: seen({ isSeen: false }) }),
       () => '',
-      () => false,
+      () => isElsewhere,
     ).filter(({ check }) => check === 'roles' || check === 'no-result')
   const back = { back: { select: '& .back', noun: 'back' } }
 
@@ -140,7 +141,7 @@ describe('the check of roles', () => {
   })
 
   it('asks for several where one alone does nothing', () => {
-    const alone = found('zones', {}, { matches: [4] })
+    const alone = found('zones', {}, { count: 1 })
     expect(alone).toMatchObject([
       {
         words: 'Effect 1 is for several elements side by side, and is on one alone.',
@@ -153,12 +154,13 @@ describe('the check of roles', () => {
   it('says what is not on the page', () => {
     expect(found('wipe', back, { unmet: ['back'] })).toMatchObject([
       {
-        words: 'The back of effect 1 is not on this page: nothing matches .card .back.',
+        words: 'Effect 1 finds nothing for its role “back”: no element matches .card .back.',
         fix: { words: 'Point at the other layer', role: 'back' },
       },
     ])
-    // Nothing is told of a page that has none of its elements.
-    expect(found('wipe', back, { unmet: ['back'], matches: [] })).toEqual([])
+    // What another page has is for that one, and nothing is told of a page that has none of its elements.
+    expect(found('wipe', back, { unmet: ['back'] }, true).map(({ check }) => check)).toEqual(['no-result'])
+    expect(found('wipe', back, { unmet: ['back'], count: 0 }).map(({ check }) => check)).toEqual(['no-result'])
   })
 })
 

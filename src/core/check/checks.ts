@@ -91,6 +91,7 @@ export function checkPage(
       seen: about.seen,
       styleOf,
       isElsewhere: matchesElsewhere(effect.select),
+      matchesElsewhere,
     }
     const found = checks.flatMap((check) => {
       const answer = check.look(checked)

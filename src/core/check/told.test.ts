@@ -67,13 +67,19 @@ describe('what a page tells of an effect', () => {
     expect(apart('<p class="front"></p>', [])).toBeNull()
   })
 
-  it('which roles match nothing', () => {
+  it('which roles match nothing, and on how many elements it is', () => {
     const tree = readTree(page('', '<p class="front"></p>'))
     const { unmet } = tell(readDressed({ tree, lacksSheets: false, hasScripts: false }), () => 0, {
       ...asked,
       roles: { front: '.front', back: '.back', broken: 'p::' },
     })
     expect(unmet).toEqual(['back', 'broken'])
+    const { matches, count } = tell(
+      readDressed({ tree: readTree(page('', '<ul class="card"><li><li></ul>')), lacksSheets: false, hasScripts: false }),
+      () => 0,
+      { ...asked, own: 'li' },
+    )
+    expect([matches.length, count]).toEqual([1, 2])
   })
 
   it('what is important in a style attribute of what it writes on', () => {

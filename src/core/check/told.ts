@@ -8,8 +8,10 @@ import * as z from 'zod'
 const number = z.number().int()
 
 export const toldSchema = z.object({
-  /** The numbers in the source of the elements that the effect is on. */
+  /** The numbers in the source of the elements that it reads the pointer on. */
   matches: z.array(number),
+  /** How many elements the effect itself is on. */
+  count: z.number().int(),
   /** Elements it writes on whose own `style` has something important of what it drives, or a transition of that. */
   important: z.array(z.object({ number, properties: z.array(z.string()) })),
   /** Rules that match something else once the effect has added its parts, as CSS for what they matched before. */
@@ -28,6 +30,8 @@ export type Told = z.infer<typeof toldSchema>
 /** About what a page is asked. */
 export interface ToldAsked {
   readonly select: string
+  /** What the effect itself is on, where that is not what it reads the pointer on. */
+  readonly own?: string | undefined
   readonly written: readonly string[]
   readonly driven: readonly string[]
   /** Whether it cuts by a clip of its own, which takes over from a page that cuts sides itself. */
@@ -43,11 +47,17 @@ export interface ToldAsked {
   readonly roles: Readonly<Record<string, string>>
 }
 
-export function toldAskedBy(rig: Rig, layers: readonly string[] = [], roles: Readonly<Record<string, string>> = {}): ToldAsked {
+export function toldAskedBy(
+  rig: Rig,
+  layers: readonly string[] = [],
+  roles: Readonly<Record<string, string>> = {},
+  own?: string,
+): ToldAsked {
   const [area] = rig.areas
   const looks = lookedOn(rig)
   return {
     select: area && area.of !== 'window' ? area.select : '',
+    own,
     written: [...new Set([...touchedBy(rig).written, ...looks.map(({ select }) => select)])],
     driven: [...new Set([...drivenBy(rig), ...looks.flatMap(({ state }) => Object.keys(state.css))])],
     takesClip: rig.outputs.some(({ slot }) => slot.on === 'clip'),
@@ -75,7 +85,7 @@ const focusable =
 export function tell<Found extends object>(
   page: PageRead<Found>,
   numberOf: (element: Found) => number | undefined,
-  { select, written, driven, takesClip, adds, shut, takesFocus, layers, roles }: ToldAsked,
+  { select, own, written, driven, takesClip, adds, shut, takesFocus, layers, roles }: ToldAsked,
 ): Told {
   const find = (each: string) => (each === '' ? [] : (page.find(each) ?? []))
   const numbers = (elements: Iterable<Found>) => [...elements].flatMap((element) => numberOf(element) ?? [])
@@ -84,6 +94,7 @@ export function tell<Found extends object>(
   const reached = takesFocus ? new Set(matches) : reachedOn(page, matches, new Set(shut.flatMap(find)))
   return {
     matches: numbers(matches),
+    count: find(own ?? select).length,
     important: page.inline.flatMap(({ element, declarations }) => {
       const number = numberOf(element)
       if (number === undefined || !writtenOn.has(element)) return []

@@ -36,6 +36,10 @@ export function helpOf<S>(control: Control<S>): string {
 /** What a role is called behind "the" or "its": a title may have an "its" of its own, for the sentence of a caption. */
 export const nameOfRole = ({ title }: Role): string => title.replace(/^its /, '')
 
+/** What the caption asks for where nothing fills a role. */
+export const askFor = (role: Role): string =>
+  role.ask ?? `point at ${role.title.startsWith('what ') ? role.title : `the ${nameOfRole(role)}`}`
+
 /** What a noun of the caption is about: the elements of a role, or those that the effect itself is on. */
 export const helpOfRole = (role: Role, isMain: boolean): string =>
   isMain

@@ -27,7 +27,9 @@ addEventListener('load', () => {
     return answer
   }
   const seen = asked.map((each): Seen | null => {
-    for (const animation of document.getAnimations()) if (animation instanceof CSSTransition) animation.finish()
+    // What brings the page itself in has an end, and is over when anybody points at it.
+    for (const animation of document.getAnimations())
+      if (Number(animation.effect?.getComputedTiming().endTime) < Infinity) animation.finish()
     const answer = lookAtEffect(document, numbers, measure, hover, each)
     return answer === 'busy' ? null : answer
   })

@@ -2,7 +2,7 @@
 import type { Role } from '../../core/rig/rig'
 import type { Effect } from '../../core/site/site'
 import { wordOf } from '../../core/export/names'
-import { nameOfRole } from '../../core/effect/help'
+import { askFor, nameOfRole } from '../../core/effect/help'
 import { findKind } from '../../core/effect/kinds'
 import { selectOfRole } from '../../core/effect/roles'
 import { removeRole, startPointing } from '../point/commands'
@@ -26,7 +26,8 @@ export function NounWord({ effect, role, isMain }: NounWordProps) {
   const { counts, described } = useView('counts', 'described')
   const page = usePage()
   const filled = isMain ? effect : effect.roles?.[role.id]
-  const count = filled && counts.get(selectOfRole(effect.select, filled.select))?.[page.id]
+  const counted = filled && counts.get(selectOfRole(effect.select, filled.select))
+  const count = counted?.[page.id]
   const rung = isMain && described?.select === effect.select ? described.rung : undefined
   const likes = rung?.choices.find(({ how }) => how === 'class') ?? rung?.choices.find(({ how }) => how !== 'one' && how !== 'picture')
   const options = [...(rung?.choices.filter(({ how }) => how === 'one') ?? []), ...(likes ? [likes] : [])].map(
@@ -52,11 +53,12 @@ export function NounWord({ effect, role, isMain }: NounWordProps) {
       'Choosing which elements',
     )
   }
-  // Nothing fills it, or what does is not on this page, where the effect itself is.
-  const isLost = !isMain && count === 0 && (counts.get(effect.select)?.[page.id] ?? 0) > 0
+  // Nothing fills it, or what does is on no page, where the effect itself is on this one.
+  const isLost =
+    !isMain && Object.values(counted ?? {}).every((each) => each === 0) && count === 0 && (counts.get(effect.select)?.[page.id] ?? 0) > 0
   const isAlone = isMain && count === 1 && findKind(effect.kind)?.needsSeveral === true
   const isOpen = isAlone || (!isMain && (filled ? isLost : role.ask !== undefined))
-  const noun = isOpen ? (role.ask ?? `point at the ${nameOfRole(role)}`) : (filled?.noun ?? role.title)
+  const noun = isOpen ? askFor(role) : (filled?.noun ?? role.title)
   return (
     <WordMenu
       label={`Which elements are the ${nameOfRole(role)} (${needs[role.needs]})`}

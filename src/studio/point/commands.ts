@@ -208,7 +208,7 @@ export async function addRecipe(studio: Studio, kindId: string, recipeId: string
 }
 
 /**
- * Suits an effect to the elements that it is on, wherever its selector came from. Roles that nothing on this page fills are taken out, so that the
+ * Suits an effect to the elements that it is on, wherever its selector came from. Roles that nothing fills are taken out, so that the
  * caption asks for them; what is on pictures themselves is given the settings for that.
  */
 async function suitElements(studio: Studio, effect: Effect, gesture: string): Promise<void> {
@@ -220,9 +220,9 @@ async function suitElements(studio: Studio, effect: Effect, gesture: string): Pr
     studio.search.ask({ ask: 'count', selects: [select, ...Object.values(filled)] }),
     studio.search.ask({ ask: 'first', page, select }),
   ]).catch(() => [])
-  const isHere = (each: string | undefined) => (counts?.[each ?? '']?.[page] ?? 0) > 0
-  if (!counts || !isHere(select)) return
-  const found = Object.entries(roles).filter(([role]) => isHere(filled[role]))
+  if (!counts || !((counts[select]?.[page] ?? 0) > 0)) return
+  const isSomewhere = (each: string | undefined) => Object.values(counts[each ?? ''] ?? {}).some((count) => count > 0)
+  const found = Object.entries(roles).filter(([role]) => isSomewhere(filled[role]))
   const to = {
     ...(found.length < Object.keys(roles).length ? { roles: found.length > 0 ? Object.fromEntries(found) : undefined } : {}),
     ...(first?.isReplaced && onReplaced ? { settings: onReplaced(settings) as unknown } : {}),
