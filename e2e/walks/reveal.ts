@@ -138,7 +138,7 @@ export const results: readonly Walk[] = [
       await expect(page.getByRole('status').filter({ hasText: /^· saved$/ })).toBeVisible()
       await page.goto(`${new URL(house.address).origin}/studio/two-pages/other`)
       await hand.pointAt(await stageOf(page), '.plate', 0.5, 0.4)
-      await hand.clickOn(/all 4 /)
+      await hand.clickOn(/all 4 like it/)
       await hand.clickOn(/^Even mount/)
     },
     check: async ({ page, open }) => {
