@@ -22,7 +22,15 @@ test('a newcomer has working code for a tilt of all eight cards in at most eight
   const scale = screen.width / 1280
 
   await hand.clickOn(/Point at something \(P\)/)
-  await hand.click(screen.x + (card.x + card.width * 0.8) * scale, screen.y + (card.y + card.height * 0.2) * scale)
+  const [x, y] = [screen.x + (card.x + card.width * 0.8) * scale, screen.y + (card.y + card.height * 0.2) * scale]
+  // A hand clicks once it sees that the page answers.
+  const under = page.getByRole('region', { name: 'Under the pointer' }).getByRole('listitem')
+  await expect(async () => {
+    await page.mouse.move(x - 4, y)
+    await page.mouse.move(x, y)
+    await expect(under.first()).toBeVisible({ timeout: 1000 })
+  }).toPass()
+  await hand.click(x, y)
   await hand.clickOn(/^Give way/)
   await expect(page.getByText('Over', { exact: false }).first()).toBeVisible()
   await hand.clickOn(/^Which elements .*: this card$/)
