@@ -37,6 +37,14 @@ describe('a rung of the ladder', () => {
     expect(choice(cards, 'p:not([class])', 'repeat')).toBe('.card > p:nth-child(3)')
   })
 
+  it('tells a field of a form by its name, unless others have it too', () => {
+    const form =
+      '<form><p><input name="e-mail"></p><p><input name="a&quot;b"></p><p><input name="size" value="s"></p><p><input name="size" value="m"></p></form>'
+    expect(choice(form, 'input', 'one')).toBe('input[name="e-mail"]')
+    expect(choice(form, 'p:nth-child(2) input', 'one')).toBe('input[name="a\\"b"]')
+    expect(choice(form, 'p:nth-child(3) input', 'one')).not.toContain('name')
+  })
+
   it('tells links of a menu, items of a list, rows of a table and cells of a column', () => {
     const page = `<nav id="main"><a href="#a">A</a><ul><li><a href="#b">B</a></li><li>C</li></ul></nav><a href="#c">Elsewhere</a>
       <table class="prices"><thead><tr><th>Name</th><th>Price</th></tr></thead><tbody><tr><td>One</td><td>1</td></tr><tr><td>Two</td><td>2</td></tr></tbody></table>

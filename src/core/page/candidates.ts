@@ -196,13 +196,18 @@ export function likesOf(page: PageIndex, element: Element): readonly Step[] | un
   return path && matchesOf(page, path).length > 1 ? path : undefined
 }
 
-/** A selector that matches this one alone: its id, a class of its own, its place among its likes, or the path to it. */
+/** Elements that are known to a form by their name. */
+const fields = new Set(['input', 'select', 'textarea', 'button', 'fieldset', 'output', 'form'])
+
+/** A selector that matches this one alone: its id, its name in a form, a class of its own, its place among its likes, or the path to it. */
 export function onlyThis(page: PageIndex, element: Element): readonly Step[] {
   if (element.name === 'body') return [{ joint: '', tag: 'body' }]
   const isOnly = (steps: readonly Step[]) => matchesOf(page, steps).length === 1
   const id = lastingId(element)
   const tries: (readonly Step[])[] = []
   if (id !== undefined) tries.push([{ joint: '', id }])
+  const { name: called } = element.attribs
+  if (called && fields.has(element.name) && !/[\n\r\f]|\d{3,}/.test(called)) tries.push([{ joint: '', tag: element.name, name: called }])
   for (const name of lasting(element)) tries.push([{ joint: '', classes: [name] }])
   if (landmarks.has(element.name)) tries.push([{ joint: '', tag: element.name }])
   const [named] = lasting(element)

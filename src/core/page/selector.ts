@@ -8,6 +8,8 @@ export interface Step {
   readonly tag?: string | undefined
   readonly id?: string | undefined
   readonly classes?: readonly string[] | undefined
+  /** What a field of a form is called, by its attribute `name`. */
+  readonly name?: string | undefined
   /** Its place among all its siblings, from 1. */
   readonly nth?: number | undefined
 }
@@ -70,11 +72,14 @@ export function escapeName(name: string): string {
     .join('')
 }
 
+/** A string as CSS writes it (CSSOM, "serialize a string"), of a text without line breaks. */
+const quoted = (text: string) => `"${text.replace(/["\\]/g, '\\$&')}"`
+
 export function writeSelector(steps: readonly Step[]): string {
   return steps
     .map(
-      ({ joint, tag, id, classes, nth }, i) =>
-        `${i === 0 ? '' : joint}${tag ?? ''}${id === undefined ? '' : `#${escapeName(id)}`}${(classes ?? []).map((name) => `.${escapeName(name)}`).join('')}${nth === undefined ? '' : `:nth-child(${nth})`}`,
+      ({ joint, tag, id, classes, name, nth }, i) =>
+        `${i === 0 ? '' : joint}${tag ?? ''}${id === undefined ? '' : `#${escapeName(id)}`}${(classes ?? []).map((each) => `.${escapeName(each)}`).join('')}${name === undefined ? '' : `[name=${quoted(name)}]`}${nth === undefined ? '' : `:nth-child(${nth})`}`,
     )
     .join('')
 }
@@ -82,9 +87,9 @@ export function writeSelector(steps: readonly Step[]): string {
 /** The specificity: ids; classes, attributes and pseudo-classes; types. */
 export function specificityOf(steps: readonly Step[]): readonly [number, number, number] {
   return steps.reduce<[number, number, number]>(
-    ([a, b, c], { id, classes, nth, tag }) => [
+    ([a, b, c], { id, classes, name, nth, tag }) => [
       a + (id === undefined ? 0 : 1),
-      b + (classes?.length ?? 0) + (nth === undefined ? 0 : 1),
+      b + (classes?.length ?? 0) + (name === undefined ? 0 : 1) + (nth === undefined ? 0 : 1),
       c + (tag === undefined ? 0 : 1),
     ],
     [0, 0, 0],
@@ -120,9 +125,10 @@ function isMatch(element: Element, steps: readonly Step[], at: number): boolean 
   return false
 }
 
-function fits(element: Element, { tag, id, classes, nth }: Step): boolean {
+function fits(element: Element, { tag, id, classes, name, nth }: Step): boolean {
   if (tag !== undefined && element.name !== tag) return false
   if (id !== undefined && element.attribs.id !== id) return false
+  if (name !== undefined && element.attribs.name !== name) return false
   if (classes && !classes.every((name) => classesOf(element).includes(name))) return false
   return nth === undefined || placeOf(element) === nth
 }
