@@ -164,14 +164,19 @@ function contestedOn<Found extends object>(page: PageRead<Found>, looked: Asked[
 /** Whether a declaration gives a longhand, by itself or as a part of a shorthand. */
 const isGivenBy = (property: string, given: string) => property === given || given === 'all' || property.startsWith(`${given}-`)
 
+/** What a selector consists of; undefined where it cannot be read. */
+function readSelectors(select: string): Selector[][] | undefined {
+  try {
+    return parse(select)
+  } catch {
+    return undefined
+  }
+}
+
 /** Whether a selector weighs as much as a class in one of its states, or more (Selectors Level 4, specificity). */
 function isHeavy(select: string): boolean {
-  let selectors: Selector[][]
-  try {
-    selectors = parse(select)
-  } catch {
-    return true
-  }
+  const selectors = readSelectors(select)
+  if (!selectors) return true
   return selectors.some((steps) => {
     const isId = (step: Selector) => step.type === SelectorType.Attribute && step.name === 'id' && step.action === AttributeAction.Equals
     const isClass = (step: Selector) => step.type === SelectorType.Attribute || (step.type === SelectorType.Pseudo && step.name !== 'where')
@@ -295,12 +300,8 @@ const changesParts = (property: string, value: string) =>
 
 /** Whether a selector may match an element that a script adds: a span with a class of its own. */
 function reachesAdded(select: string): boolean {
-  let selectors: Selector[][]
-  try {
-    selectors = parse(select)
-  } catch {
-    return true
-  }
+  const selectors = readSelectors(select)
+  if (!selectors) return true
   return selectors.some((steps) => {
     const last = steps.findLastIndex(isTraversal)
     return steps
@@ -336,12 +337,8 @@ const momentary =
  * `classes` says which there are and others may come. Nothing for pseudo-elements, which are no elements; everything where it cannot be read.
  */
 export function atMost(select: string, classes?: ReadonlySet<string>): string {
-  let selectors: Selector[][]
-  try {
-    selectors = parse(select)
-  } catch {
-    return '*'
-  }
+  const selectors = readSelectors(select)
+  if (!selectors) return '*'
   const mayGo = (step: Selector) =>
     (step.type === SelectorType.Pseudo && momentary.test(step.name)) ||
     (step.type === SelectorType.Attribute &&
