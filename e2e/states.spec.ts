@@ -255,7 +255,8 @@ test.describe('a note', () => {
   }
 
   test('comes up over what it is about, can be moved onto, waits, and goes on the same way', async ({ page: alone }, info) => {
-    await openAlone(alone, html, [note({ waitMs: 200, comeMs: 100, goMs: 400 })], info.outputPath('page.html'))
+    // It goes so slowly that a hand on a busy machine can call that off.
+    await openAlone(alone, html, [note({ waitMs: 200, comeMs: 100, goMs: 1600 })], info.outputPath('page.html'))
     await eventually(() => isOpen(alone)).toBe(false)
     const onTheWay = () =>
       record(
