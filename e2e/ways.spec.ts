@@ -3,7 +3,9 @@
 // Again: GLASS_MOTH_FUZZ=SEED, so many ways: GLASS_MOTH_CASES=N.
 import { test as base, type Browser } from '@playwright/test'
 import fc from 'fast-check'
-import { findKind, kinds, type AnyKind } from '../src/core/effect/kinds'
+import { askFor } from '../src/core/effect/help'
+import { filledIn, findKind, kinds, type AnyKind } from '../src/core/effect/kinds'
+import { openRoles } from '../src/core/effect/roles'
 import { starters } from '../src/core/page/starters'
 import type { Effect } from '../src/core/site/site'
 import { exportAlone } from './support/alone'
@@ -50,11 +52,7 @@ const way: fc.Arbitrary<Way> = fc.record({
 })
 
 /** What the caption of an effect asks for. */
-function asks(kind: AnyKind, effect: Effect, matches: number): readonly string[] {
-  const [main, ...others] = kind.roles(effect.settings)
-  const open = others.filter(({ id, ask }) => ask !== undefined && effect.roles?.[id] === undefined)
-  return [...(kind.needsSeveral && matches === 1 ? [main?.ask ?? ''] : []), ...open.map(({ ask }) => ask ?? '')]
-}
+const asks = (kind: AnyKind, effect: Effect, matches: number): readonly string[] => openRoles(kind, effect, matches).map(askFor)
 
 /** Goes a way, and says what is amiss; undefined where nothing is. */
 async function go(tabs: Tabs, { page: number, u, v, recipe: down, alike }: Way): Promise<string | undefined> {
@@ -82,7 +80,7 @@ async function go(tabs: Tabs, { page: number, u, v, recipe: down, alike }: Way):
   if (seen.moved.length > 0 && !laysAnew.has(kind.id)) return `${on}: at rest it moves ${seen.moved.slice(0, 3).join('; ')}`
   if (seen.dead.length === 0) return undefined
   // What finds nothing to do says what the page can be given, and does it then.
-  const remedy = kind.remedy?.(effect.settings, effect.select, {})
+  const remedy = kind.remedy?.(effect.settings, effect.select, filledIn(effect))
   if (!remedy) return `${on}: ${seen.dead.length} of ${seen.pointed} that were pointed at do nothing`
   const mended = html.replace('</style>', `${remedy.css}</style>`)
   const again = await answering(tabs, mended, exportAlone(mended, [effect]), effect.select)
@@ -159,8 +157,8 @@ for (const { that, html, at, u = 0.5, chosen, alike = 'no', on, roles = {}, asks
     expect(effect.select).toBe(on)
     expect(Object.fromEntries(Object.entries(effect.roles ?? {}).map(([id, { select }]) => [id, select]))).toEqual(roles)
     expect(asks(kind, effect, hand.countOf(on))).toEqual(asked)
-    const remedy = kind.remedy && chosen.startsWith('pan/') ? kind.remedy(effect.settings, on, {}).css : ''
-    const page = html.replace('</style>', `${remedy}</style>`)
+    // What finds nothing to do says what the page can be given.
+    const page = html.replace('</style>', `${kind.remedy?.(effect.settings, on, filledIn(effect)).css ?? ''}</style>`)
     const seen = await answering(tabs, page, exportAlone(page, [effect]), on, asked.length > 0 ? 0 : 3)
     expect(seen.moved).toEqual([])
     expect(seen.dead).toEqual([])

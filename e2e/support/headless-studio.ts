@@ -23,8 +23,7 @@ const groundScript =
         const elements = [...document.querySelectorAll('*')].filter((element) => element !== document.currentScript)
         const numbers = { of: (element) => { const i = elements.indexOf(element); return i < 0 ? undefined : i }, at: (number) => elements[number] }
         export const under = (x, y) => elementsUnder(document, numbers, x, y, document.createElement('div'), true)
-        export const answer = makeAnswers(document, numbers, () => [], {}, () => null)
-        export const numberOf = numbers.of`,
+        export const answer = makeAnswers(document, numbers, () => [], {}, () => null)`,
       resolveDir: '.',
       loader: 'ts',
     },
@@ -42,8 +41,6 @@ export async function layGround(page: BrowserPage, html: string): Promise<void> 
 }
 
 export interface HeadlessStudio {
-  readonly studio: Studio
-  readonly site: () => Site
   /** Points at a place of the page's window and clicks. */
   readonly pointAt: (x: number, y: number) => Promise<void>
   /** Chooses a recipe, and waits until it is fitted to the page. */
@@ -84,8 +81,6 @@ export function headlessStudio(page: BrowserPage, html: string): HeadlessStudio 
     search: { ask: (question: Question) => Promise.resolve(answerQuestion(pages, question)) },
   } as unknown as Studio
   return {
-    studio,
-    site: () => site,
     pointAt: async (x, y) => {
       const under = (await inPage(`ground.under(${x}, ${y})`)) as Under[]
       view.update({ pointing: { ...notPointing, stage: 'looking' }, trial: null })

@@ -21,8 +21,7 @@ export interface Checked {
   readonly told: Told
   /** What a browser has seen; undefined where the page was not laid out. */
   readonly seen: Seen | undefined
-  /** Whether another page of the site has elements that it is for, and elements of a selector. */
-  readonly isElsewhere: boolean
+  /** Whether another page of the site has elements of a selector. */
   readonly matchesElsewhere: (select: string) => boolean
   /** The style of an element as its source has it, by its number. */
   readonly styleOf: (number: number) => string

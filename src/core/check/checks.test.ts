@@ -140,6 +140,21 @@ describe('the check of roles', () => {
     expect([...found('flip'), ...found('wipe', back)].map(({ check }) => check)).toEqual(['no-result', 'no-result'])
   })
 
+  it('does not ask for pieces where something else looks different, or what is linked does', () => {
+    const bare = { risePx: 0, shadowPx: 0, growPercent: 100 }
+    const asked = (settings: object, roles: object = {}) =>
+      checkPage(
+        siteOf('hover-look', { ...bare, ...settings }, { roles }),
+        'p',
+        () => ({ told: told() }),
+        () => '',
+        () => false,
+      ).map(({ fix }) => fix?.words)
+    expect(asked({})).toContain('Point at the pieces')
+    expect(asked({}, { linked: { select: '.other', noun: 'the other' } })).not.toContain('Point at the pieces')
+    expect(asked({ pressedCss: 'color: red' })).not.toContain('Point at the pieces')
+  })
+
   it('asks for several where one alone does nothing', () => {
     const alone = found('zones', {}, { count: 1 })
     expect(alone).toMatchObject([

@@ -83,16 +83,7 @@ export function checkPage(
     const kind = effect && findKind(effect.kind)
     const about = effect && known(effect.id)
     if (!effect || !kind || !about) return []
-    const checked: Checked = {
-      effect,
-      kind,
-      planned: each,
-      told: about.told,
-      seen: about.seen,
-      styleOf,
-      isElsewhere: matchesElsewhere(effect.select),
-      matchesElsewhere,
-    }
+    const checked: Checked = { effect, kind, planned: each, told: about.told, seen: about.seen, styleOf, matchesElsewhere }
     const found = checks.flatMap((check) => {
       const answer = check.look(checked)
       return answer ? [{ ...answer, check: check.id, effect: effect.id, number: each.number }] : []

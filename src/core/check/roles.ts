@@ -2,6 +2,7 @@
 // not on the page.
 import { askFor, nameOfRole } from '../effect/help'
 import { filledIn } from '../effect/kinds'
+import { openRoles } from '../effect/roles'
 import { capital, nameOf, type Check } from './check'
 
 export const roles: Check = {
@@ -10,19 +11,17 @@ export const roles: Check = {
   look: (checked) => {
     const { effect, kind, told } = checked
     if (told.count === 0) return undefined
-    const filled = filledIn(effect)
     const [main, ...others] = kind.roles(effect.settings)
-    if (kind.needsSeveral && main && told.count === 1)
-      return {
-        words: `${nameOf(checked)} is for several elements side by side, and is on one alone.`,
-        fix: { words: capital(main.ask ?? 'point at one of several'), role: main.id },
-      }
-    const open = others.find(({ id, ask }) => ask !== undefined && filled[id] === undefined)
+    const [open] = openRoles(kind, effect, told.count)
     if (open)
       return {
-        words: `${nameOf(checked)} has no ${nameOfRole(open)} yet, and waits for it.`,
+        words:
+          open.id === main?.id
+            ? `${nameOf(checked)} is for several elements side by side, and is on one alone.`
+            : `${nameOf(checked)} has no ${nameOfRole(open)} yet, and waits for it.`,
         fix: { words: capital(askFor(open)), role: open.id },
       }
+    const filled = filledIn(effect)
     const lost = others.find(({ id }) => told.unmet.includes(id) && !checked.matchesElsewhere(filled[id] ?? ''))
     return lost
       ? {

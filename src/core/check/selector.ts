@@ -11,7 +11,7 @@ export const selector: Check = {
     const count = told.matches.length
     // An effect of the whole site is on those pages that have its elements.
     if (count === 0)
-      return checked.isElsewhere
+      return checked.matchesElsewhere(effect.select)
         ? undefined
         : {
             words: `${nameOf(checked)} is on nothing: no element of this page matches ${effect.select}.`,

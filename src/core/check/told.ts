@@ -1,8 +1,9 @@
 // What the markup and the sheets of a page tell about an effect, wherever they are read: in a browser or from a tree.
 import { atMost, type PageRead } from '../compile/page-facts'
 import { drivenBy } from '../rig/plan'
-import { addedParts, partOf, type Rig, type State } from '../rig/rig'
-import { targetSelect, touchedBy } from '../rig/resolve'
+import { addedParts, type Rig } from '../rig/rig'
+import { touchedBy } from '../rig/resolve'
+import { lookedOn } from '../rig/states'
 import * as z from 'zod'
 
 const number = z.number().int()
@@ -68,15 +69,6 @@ export function toldAskedBy(
     takesFocus: looks.some(({ state }) => state.to === 'self' && state.looks.includes('off') && state.attributes?.tabindex === '0'),
   }
 }
-
-/** What looks give elements of the page. */
-const lookedOn = ({ areas, states = [] }: Rig): readonly { readonly select: string; readonly state: State }[] =>
-  states.flatMap((state) => {
-    const area = areas.find(({ id }) => id === state.area)
-    return area && partOf(state.to) === undefined
-      ? [{ select: targetSelect(area.of === 'window' ? ':root' : area.select, state.to), state }]
-      : []
-  })
 
 const focusable =
   'a[href], area[href], button, input, select, textarea, summary, iframe, [tabindex], [contenteditable], audio[controls], video[controls]'

@@ -67,7 +67,10 @@ export function askedBy(sources: readonly Source[]): Asked {
     written: [...new Set(touched.flatMap(({ written }) => written))],
     driven: [...new Set(sources.flatMap(({ rig }) => drivenBy(rig)))],
     turned: [...new Set(sources.flatMap(({ rig }) => turnedSelects(rig)))],
-    looked: sources.flatMap(({ rig }) => lookedOn(rig)).filter(({ properties }) => properties.length > 0),
+    looked: sources
+      .flatMap(({ rig }) => lookedOn(rig))
+      .map(({ select, state: { looks, css } }) => ({ select, properties: looks.includes('off') ? [] : Object.keys(css) }))
+      .filter(({ properties }) => properties.length > 0),
   }
 }
 
@@ -122,42 +125,35 @@ export function readFacts<Found extends object>(page: PageRead<Found>): (asked: 
   }
 }
 
-/** The properties that looks give some elements, and that the page gives them by what may count before a class under the pointer. */
+/**
+ * The properties that looks give some elements, and that the page gives them by what may count before a class under the pointer. Properties are
+ * compared first: selectors are weighed, and elements looked for, only where they meet.
+ */
 function contestedOn<Found extends object>(page: PageRead<Found>, looked: Asked['looked']): readonly string[] {
-  const contested = new Set<string>()
-  const elementsOf = new Map<string, ReadonlySet<Found>>()
-  const find = (select: string) => {
-    const known = elementsOf.get(select) ?? new Set(page.find(select) ?? [])
-    elementsOf.set(select, known)
-    return known
+  if (looked.length === 0) return []
+  const lookedAt = new Map<string, Set<Found>>()
+  for (const { select, properties } of looked) {
+    const elements = page.find(select) ?? []
+    for (const property of properties) lookedAt.set(property, new Set([...(lookedAt.get(property) ?? []), ...elements]))
   }
-  const note = (declarations: Declarations, isStrong: (isImportant: boolean) => boolean, elements: () => Iterable<Found>) => {
-    const given = declarations.filter(([, , isImportant]) => isStrong(isImportant === true)).map(([property]) => property)
-    if (given.length === 0) return
-    const wanted = looked.flatMap(({ select, properties }) =>
-      properties
-        .filter((property) => !contested.has(property) && given.some((each) => isGivenBy(property, each)))
-        .map((property) => ({ select, property })),
+  const contested = new Set<string>()
+  const compare = (declarations: Declarations, isStrong: (isImportant: boolean) => boolean, elements: () => readonly Found[]) => {
+    const met = [...lookedAt.keys()].filter(
+      (property) =>
+        !contested.has(property) &&
+        declarations.some(([given, , isImportant]) => isGivenBy(property, given) && isStrong(isImportant === true)),
     )
-    if (wanted.length === 0) return
-    const met = [...elements()]
-    for (const { select, property } of wanted) if (met.some((element) => find(select).has(element))) contested.add(property)
+    if (met.length === 0) return
+    const here = elements()
+    for (const property of met) if (here.some((element) => lookedAt.get(property)?.has(element))) contested.add(property)
+  }
+  const most = (select: string) => {
+    const widest = atMost(select)
+    return widest === '' ? [] : (page.find(widest) ?? page.all())
   }
   for (const { select, declarations } of page.rules)
-    note(
-      declarations,
-      (isImportant) => isImportant || isHeavy(select),
-      () => {
-        const most = atMost(select)
-        return most === '' ? [] : (page.find(most) ?? page.all())
-      },
-    )
-  for (const { element, declarations } of page.inline)
-    note(
-      declarations,
-      () => true,
-      () => [element],
-    )
+    compare(declarations, (isImportant) => isImportant || isHeavy(select), () => most(select)) // prettier-ignore
+  for (const { element, declarations } of page.inline) compare(declarations, () => true, () => [element]) // prettier-ignore
   return [...contested]
 }
 

@@ -413,6 +413,8 @@ export const roleSchema = z.object({
   shell: shellSchema.optional(),
   /** For a role without which the effect is not whole: what the caption asks for while nothing fills it, as "point at the back". */
   ask: z.string().min(1).max(60).optional(),
+  /** The role that does instead: where that is filled, this one is not asked for. */
+  unless: identifier.optional(),
 })
 
 const cssSchema = z.record(z.string().regex(/^(--?)?[a-z][a-z0-9-]*$/i, 'is not the name of a CSS property'), valueWithHoles(2000))

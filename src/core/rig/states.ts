@@ -1,6 +1,6 @@
 // What hover looks do: which elements each is seen on, and whether CSS alone can tell them.
 import { lookNames, type Look } from '../look/look'
-import { addedParts, type Area, type Rig, type State } from './rig'
+import { addedParts, partOf, type Area, type Rig, type State } from './rig'
 import { asOneSelector, targetSelect } from './resolve'
 
 /** The states of an area. */
@@ -80,18 +80,17 @@ export function whileSomeShows(
   return `:root:has(${ground}:is(:hover, :focus-visible)${looks.includes('pressed') ? '' : ':not(:hover:active)'}, ${ground} :focus-visible)`
 }
 
-/** The elements of the page, beside parts, whose transitions are those of looks. */
-/** What looks give elements of the page while something is shown: the selectors, each with its properties. */
-export const lookedOn = (rig: Rig): readonly { readonly select: string; readonly properties: readonly string[] }[] =>
-  rig.areas.flatMap((area) =>
-    statesOf(rig, area)
-      .filter(({ to, looks }) => !looks.includes('off') && !(typeof to === 'object' && 'part' in to))
-      .map(({ to, css }) => ({ select: targetSelect(area.of === 'window' ? ':root' : area.select, to), properties: Object.keys(css) })),
-  )
+/** What looks give elements of the page, beside parts: each state, with the selector of what it is seen on. */
+export const lookedOn = ({ areas, states = [] }: Rig): readonly { readonly select: string; readonly state: State }[] =>
+  states.flatMap((state) => {
+    const area = areas.find(({ id }) => id === state.area)
+    return area && partOf(state.to) === undefined
+      ? [{ select: targetSelect(area.of === 'window' ? ':root' : area.select, state.to), state }]
+      : []
+  })
 
+/** The elements of the page, beside parts, whose transitions are those of looks. */
 export const turnedSelects = (rig: Rig): readonly string[] =>
-  rig.areas.flatMap((area) =>
-    statesOf(rig, area)
-      .filter(({ to, ways = [] }) => ways.length > 0 && !(typeof to === 'object' && 'part' in to))
-      .map(({ to }) => targetSelect(area.of === 'window' ? ':root' : area.select, to)),
-  )
+  lookedOn(rig)
+    .filter(({ state: { ways = [] } }) => ways.length > 0)
+    .map(({ select }) => select)

@@ -4,7 +4,7 @@ import type { Effect } from '../../core/site/site'
 import { wordOf } from '../../core/export/names'
 import { askFor, nameOfRole } from '../../core/effect/help'
 import { findKind } from '../../core/effect/kinds'
-import { selectOfRole } from '../../core/effect/roles'
+import { openRoles, selectOfRole } from '../../core/effect/roles'
 import { removeRole, startPointing } from '../point/commands'
 import { usePage, useStudio, useView } from '../context'
 import { WordMenu } from './ChoiceWord'
@@ -37,7 +37,8 @@ export function NounWord({ effect, role, isMain }: NounWordProps) {
       isCurrent: select === filled?.select,
     }),
   )
-  const more = findKind(effect.kind)?.moreRoles
+  const kind = findKind(effect.kind)
+  const more = kind?.moreRoles
   const isOneOfMany = more !== undefined && more.remove(effect.settings, role.id) !== effect.settings
   const all = [
     ...options,
@@ -53,11 +54,10 @@ export function NounWord({ effect, role, isMain }: NounWordProps) {
       'Choosing which elements',
     )
   }
-  // Nothing fills it, or what does is on no page, where the effect itself is on this one.
-  const isLost =
-    !isMain && Object.values(counted ?? {}).every((each) => each === 0) && count === 0 && (counts.get(effect.select)?.[page.id] ?? 0) > 0
-  const isAlone = isMain && count === 1 && findKind(effect.kind)?.needsSeveral === true
-  const isOpen = isAlone || (!isMain && (filled ? isLost : role.ask !== undefined))
+  // What fills it is on no page, where the effect itself is on this one.
+  const own = counts.get(effect.select)?.[page.id] ?? 0
+  const isLost = !isMain && count === 0 && own > 0 && Object.values(counted ?? {}).every((each) => each === 0)
+  const isOpen = isLost || (kind !== undefined && openRoles(kind, effect, own).some(({ id }) => id === role.id))
   const noun = isOpen ? askFor(role) : (filled?.noun ?? role.title)
   return (
     <WordMenu

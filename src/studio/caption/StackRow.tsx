@@ -12,28 +12,26 @@ import { MarkupOffer } from './MarkupOffer'
 import { useOnPage } from './on-page'
 
 export function StackRow({ effect }: { readonly effect: Effect }) {
+  const studio = useStudio()
   const [front, back] = selectsApart(effect)
   const kind = findKind(effect.kind)
   if (!kind || front === undefined || back === undefined) return null
   if (kind.covers !== undefined) return <NeededStack front={front} back={back} />
-  return kind.laidOver ? <OfferedStack effect={effect} front={front} back={back} laidOver={kind.laidOver} /> : null
+  const laid: unknown = kind.laid?.(effect.settings, 'over')
+  const isLaid = laid === undefined || JSON.stringify(laid) === JSON.stringify(effect.settings)
+  return isLaid ? null : (
+    <OfferedStack front={front} back={back} onAct={() => changeSettings(studio, effect, laid, 'Stacking two elements')} />
+  )
 }
 
-/** What the effect itself can lay over each other: that changes the page at rest, so it is asked for. */
-function OfferedStack({
-  effect,
-  front,
-  back,
-  laidOver,
-}: Pair & { readonly effect: Effect; readonly laidOver: (settings: unknown) => unknown }) {
-  const studio = useStudio()
+/** What the effect itself can stack: that changes the page at rest, so it is asked for. */
+function OfferedStack({ front, back, onAct }: Pair & { readonly onAct: () => void }) {
   const isApart = useOnPage(`${front} ${back} apart`, async ({ studio: { link } }) => !(await liesOver(link, front, back)))
-  const settings = laidOver(effect.settings)
-  if (!isApart || JSON.stringify(settings) === JSON.stringify(effect.settings)) return null
+  if (!isApart) return null
   return (
     <Flex align="baseline" gap="10px" pl="30px" fontSize="13.5px" lineHeight="1.4" wrap="wrap">
-      <span>The two lie apart. Over each other, they take the room of the larger one, also while nobody points at them.</span>
-      <Button minHeight="24px" fontSize="13px" onClick={() => changeSettings(studio, effect, settings, 'Laying two over each other')}>
+      <span>These two do not overlap. Stacked, they take the space of the larger one, also at rest.</span>
+      <Button minHeight="24px" fontSize="13px" onClick={onAct}>
         Lay them over each other
       </Button>
     </Flex>

@@ -245,11 +245,11 @@ async function fitToPage(studio: Studio, { id, kind: kindId, select }: Effect): 
     if (property !== null) change(`Meeting the card’s ${property}`, kind.onFlat)
   }
   if (kind?.onInline && (await link.ask({ type: 'inline', select }).catch(() => false))) change('Keeping it in its line', kind.onInline)
-  if (kind?.onApart) {
+  if (kind?.laid) {
     const effect = store.history.get().site.effects.find((each) => each.id === id)
     const [one, other] = effect ? selectsApart(effect) : []
     if (one !== undefined && other !== undefined && !(await liesOver(link, one, other)))
-      change('Leaving the two where they are', kind.onApart)
+      change('Leaving the two where they are', (settings) => kind.laid?.(settings, 'page') as unknown)
   }
   if (kind?.onCorners) {
     const radiusPx = await link.ask({ type: 'corners', select }).catch(() => 0)

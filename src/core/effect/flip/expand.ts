@@ -36,7 +36,7 @@ function bySide(turns: 'side-x' | 'side-y'): { readonly channel: Channel; readon
 
 /** The rig of a flip: `select` is the card; `front` and `back` among the roles are its faces, by its first two elements where they were not pointed at. */
 export function expandFlip(settings: FlipSettings, select: string, roles: Filled = {}): Rig {
-  const { turns, turnMs, returnMs, keys, layers, stands } = settings
+  const { turns, turnMs, returnMs, keys, layers, display } = settings
   const card = asOneSelector(select)
   const front = roles.front ?? `${card} > :nth-child(1 of :not([data-part]))`
   const back = roles.back ?? `${card} > :nth-child(2 of :not([data-part]))`
@@ -74,7 +74,7 @@ export function expandFlip(settings: FlipSettings, select: string, roles: Filled
   const rules: Rule[] = [
     {
       select,
-      css: { perspective: '{perspective}', ...(layers === 'over' ? { display: stands === 'line' ? 'inline-grid' : 'grid' } : {}) },
+      css: { perspective: '{perspective}', ...(layers === 'over' ? { display: display === 'inline' ? 'inline-grid' : 'grid' } : {}) },
       ...played,
     },
     { select: `:is(${front}, ${back})`, css: { 'backface-visibility': 'hidden', ...(layers === 'over' ? { 'grid-area': '1 / 1' } : {}) } },

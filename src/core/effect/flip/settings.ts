@@ -44,11 +44,11 @@ const parameters = {
     options: { over: 'over each other, as high as the higher one', page: 'where the page has them' },
     row: 'more',
   }),
-  stands: choice({
-    title: 'The card stands',
-    help: 'a card beside other cards in a line of text stays there',
+  display: choice({
+    title: 'Display',
+    help: 'block, or inline for cards that stand in a line of text',
     from: 'block',
-    options: { block: 'as a block', line: 'in a line, as words do' },
+    options: { block: 'block', inline: 'inline' },
     row: 'more',
   }),
 }

@@ -40,7 +40,9 @@ function lookOf({ risePx, growPercent, ground, ink, shadowPx }: HoverLookSetting
 
 /** Whether the element itself looks different while the pointer is on it. */
 export const hasOwnLook = (settings: HoverLookSettings): boolean =>
-  Object.keys(lookOf(settings)).length > 0 || settings.onCss.trim() !== '' || settings.others === 'dim'
+  Object.keys(lookOf(settings)).length > 0 ||
+  settings.others === 'dim' ||
+  [settings.onCss, settings.pressedCss, settings.stillCss].some((css) => css.trim() !== '')
 
 /** The rules by which pieces know their order, each in what holds it. */
 const orderOf = (select: string, pieces: string, count: number): readonly Rule[] =>

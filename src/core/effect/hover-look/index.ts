@@ -48,7 +48,7 @@ export const hoverLook: Kind<HoverLookSettings> = {
   defaults: hoverLookDefaults,
   roles: (settings) => [
     { id: 'element', title: 'element', needs: 'yours' },
-    { id: 'pieces', title: 'pieces', needs: 'yours', ...(hasOwnLook(settings) ? {} : { ask: 'point at the pieces' }) },
+    { id: 'pieces', title: 'pieces', needs: 'yours', ...(hasOwnLook(settings) ? {} : { ask: 'point at the pieces', unless: 'linked' }) },
     { id: 'linked', title: 'linked element', needs: 'yours' },
   ],
   inStep: ['linked'],
