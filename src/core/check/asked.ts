@@ -15,7 +15,11 @@ export const toldAskedOf = ({ rig }: Pick<PlannedEffect, 'rig'>, effect: Effect 
 
 export function seenAskedBy({ rig, names }: Pick<PlannedEffect, 'rig' | 'names'>): SeenAsked {
   const [area] = rig.areas
-  const properties = [...new Set([...drivenBy(rig), ...(rig.states ?? []).flatMap(({ css }) => Object.keys(css))])]
+  const given = [...(rig.states ?? []), ...rig.rules].map(({ css }) => css)
+  const values = given.flatMap((css) => Object.values(css)).join('; ')
+  // What only goes into other values of ours is seen by these.
+  const isStep = (property: string) => values.includes(`var(${property}`)
+  const properties = [...new Set([...drivenBy(rig), ...given.flatMap((css) => Object.keys(css))])].filter((each) => !isStep(each))
   return {
     select: area && area.of !== 'window' ? area.select : '',
     written: writtenBy(rig),

@@ -141,10 +141,29 @@ const valuesOf = (elements: readonly Element[], properties: readonly string[]): 
       [undefined, '::before', '::after'].map((pseudo) => {
         const style = getComputedStyle(element, pseudo)
         if (pseudo !== undefined && style.content === 'none') return ''
-        return properties.map((property) => style.getPropertyValue(property))
+        return properties.map((property) =>
+          // Shares of a box and limits are told by a computed translation as they are written: where it comes to counts.
+          property === 'translate' && pseudo === undefined ? placeOf(element) : plainly(property, style.getPropertyValue(property)),
+        )
       }),
     ),
   )
+
+/** Values by which nothing is drawn elsewhere (CSS Transforms Level 2, individual transforms), by their properties. */
+const unmoved: Readonly<Record<string, RegExp>> = {
+  translate: /^0(px|%)?( 0(px|%)?)*$/,
+  scale: /^1( 1)*$/,
+  rotate: /^([xyz] )?0deg$/,
+  transform: /^matrix\(1, 0, 0, 1, 0, 0\)$/,
+}
+
+const placeOf = (element: Element): string => {
+  const { x, y } = element.getBoundingClientRect()
+  return `${x.toFixed(1)} ${y.toFixed(1)}`
+}
+
+/** A computed value, and `none` for one by which nothing is drawn elsewhere. */
+const plainly = (property: string, value: string): string => (unmoved[property]?.test(value) ? 'none' : value)
 
 /** Whether something of a part is seen. */
 function isDrawn(part: Element): boolean {

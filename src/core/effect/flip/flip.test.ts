@@ -41,6 +41,12 @@ describe('a flip', () => {
     expect(needsScript(rigOf())).toBe(true)
   })
 
+  it('is read from documents that had no display, and stands in a line where it is inline', () => {
+    const { display, ...older } = flipDefaults
+    expect(flip.settings.parse(older)).toEqual({ ...older, display })
+    expect(sheetOf({ display: 'inline' })).toContain('display: inline-grid;')
+  })
+
   it('says why there is a script', () => {
     const told = (changes: Partial<FlipSettings>) => flip.time({ ...flipDefaults, ...changes }).at(-1)
     expect(told({})).toContain('take the focus')

@@ -58,5 +58,5 @@ export type FlipSettings = SettingsOf<typeof parameters>
 /** Whether the way that it turns hangs on the side that the pointer comes from. */
 export const isBySide = (turns: FlipSettings['turns']): turns is 'side-x' | 'side-y' => turns === 'side-x' || turns === 'side-y'
 
-export const flipParameters = described(parameters)
+export const flipParameters = described(parameters, ['display'])
 export const { settings: flipSettings, defaults: flipDefaults } = flipParameters
