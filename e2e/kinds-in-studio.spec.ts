@@ -125,8 +125,17 @@ test('what an effect holds goes with it, where it is put on all after it was tri
   const hand = countingHand(page)
   const { frame, exported } = await openStarters(page, house, 'picture-grid')
   await hand.pointAt(frame, '.picture-card', 0.5, 0.4)
+  // The word is clicked in the moment in which it is there: it opens, though the page has not been searched yet.
+  await page.evaluate(() => {
+    const seen = new MutationObserver(() => {
+      const word = document.querySelector<HTMLElement>('button[aria-label$=": this picture-card"]')
+      if (!word) return
+      seen.disconnect()
+      word.click()
+    })
+    seen.observe(document.body, { childList: true, subtree: true })
+  })
   await hand.clickOn(/^A closer look/)
-  await hand.clickOn(/^Which elements .*: this picture-card$/)
   await hand.clickOn(/all 6: each picture-card/i, 'menuitem')
   await expect(page.getByRole('button', { name: /^Which elements .*: each picture-card, 6$/ })).toBeVisible()
   await expect(page.getByRole('button', { name: /^Which elements .*: its picture, 6$/ })).toBeVisible()

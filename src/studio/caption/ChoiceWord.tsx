@@ -34,15 +34,17 @@ interface WordMenuProps {
   readonly options: readonly (MenuEntry & { readonly isCurrent: boolean })[]
   /** Whether it is a hole that asks to be filled. */
   readonly isOpen?: boolean
+  /** Whether options may still be on their way, so that a single one is no reason to choose it at once. */
+  readonly isWaiting?: boolean
   readonly onTouch: () => void
   readonly onChange: (value: string) => void
 }
 
 /** A word in a sentence that opens to a menu of words; one that has a single entry does that at once. */
-export function WordMenu({ label, words, note, options, isOpen = false, onTouch, onChange }: WordMenuProps) {
+export function WordMenu({ label, words, note, options, isOpen = false, isWaiting = false, onTouch, onChange }: WordMenuProps) {
   const trigger = useRef<HTMLButtonElement>(null)
   const [only, ...more] = options
-  if (only && more.length === 0)
+  if (only && more.length === 0 && !isWaiting)
     return (
       <Word
         label={label}

@@ -65,6 +65,7 @@ export function NounWord({ effect, role, isMain }: NounWordProps) {
       note={`The ${nameOfRole(role)} ${needs[role.needs]}.`}
       words={count !== undefined && count > 1 ? `${noun}, ${count}` : noun}
       isOpen={isOpen}
+      isWaiting={isMain && !rung}
       options={all}
       onTouch={() => studio.view.update({ touched: roleWord(role.id) })}
       onChange={change}

@@ -185,7 +185,12 @@ export async function addRecipe(studio: Studio, kindId: string, recipeId: string
   if (!effect) return
   const words = chosenTarget(studio)
   const isPicture = isReplaced(studio)
+  // What was pointed at is known already: the caption need not wait until the page has been searched.
+  const rung = studio.view
+    .get()
+    .pointing.rungs.find(({ choices }) => choices.some(({ how, select }) => how === 'one' && select === effect.select))
   studio.view.update({
+    ...(rung ? { described: { select: effect.select, rung } } : {}),
     selected: effect.id,
     pointing: notPointing,
     trial: null,
