@@ -164,3 +164,21 @@ for (const { that, html, at, u = 0.5, chosen, alike = 'no', on, roles = {}, asks
     expect(seen.dead).toEqual([])
     if (asked.length === 0) expect(seen.pointed).toBeGreaterThan(0)
   })
+
+for (const chosen of ['in-step', 'under-the-hand'])
+  test(`a frame that is as high as its picture stays so at rest, pan/${chosen}`, async ({ tabs }) => {
+    const drawn = encodeURIComponent(
+      '<svg xmlns="http://www.w3.org/2000/svg" width="300" height="420"><path fill="#385" d="M0 0h300v420H0z"/></svg>',
+    )
+    const html = pageOf(
+      '.shot { width: 300px; margin: 60px } .shot > img { display: block; width: 100% }',
+      `<figure class="shot"><img alt="A hill" src="data:image/svg+xml,${drawn}"></figure><p>What comes below it.</p>`,
+    )
+    await tabs.plain.mouse.move(3, 3)
+    await layGround(tabs.plain, html)
+    const hand = headlessStudio(tabs.plain, html)
+    await hand.pointAt(200, 200)
+    const effect = await hand.choose('pan', chosen)
+    if (!effect) throw new Error('No effect came of it.')
+    expect((await answering(tabs, html, exportAlone(html, [effect]), effect.select, 0)).moved).toEqual([])
+  })

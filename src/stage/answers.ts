@@ -7,7 +7,7 @@ import { stillBoxOf } from './boxes'
 import { colourNamesOf, coloursOf, isClear } from './colours'
 import { heldFrom, readPage } from './facts'
 import { flattenedBy } from './flat'
-import { cornersOf, isInLine, rowOf } from './row'
+import { cornersOf, hugsItsContents, isInLine, rowOf } from './row'
 import { liftCss } from './lift'
 import type { Numbers } from './numbers'
 import type { AnswerTo, QuestionType, ToStageOf } from './protocol'
@@ -63,6 +63,10 @@ export function makeAnswers(
         .map(flattenedBy)
         .find((by) => by !== null) ?? null,
     inline: ({ select }) => isInLine(all(select)[0]),
+    hugs: ({ select, container }) =>
+      all(select)
+        .slice(0, mostBoxes)
+        .some((element) => hugsItsContents(element, container)),
     corners: ({ select }) => cornersOf(all(select)[0]),
     row: ({ select }) => rowOf(all(select)),
     lift: ({ number }) => {

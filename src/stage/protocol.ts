@@ -214,6 +214,8 @@ export const toStageTable = {
   flat: question({ select: selector }, z.string().nullable()),
   /** Whether the first element of a selector stands in a line, as words do. */
   inline: question({ select: selector }, z.boolean()),
+  /** Whether elements of a selector are of another size once they are containers of that type: what is in them no longer counts. */
+  hugs: question({ select: selector, container: z.enum(['size', 'inline-size']) }, z.boolean()),
   /** How round the corners of the first element of a selector are, px: of the one that is rounded least. */
   corners: question({ select: selector }, finite),
   /** The row or column in which the first element of a selector stands; null where it stands alone. */

@@ -39,3 +39,15 @@ export function cornersOf(element: Element | undefined): number {
 /** Whether an element stands in a line, as words do. */
 export const isInLine = (element: Element | undefined): boolean =>
   element !== undefined && getComputedStyle(element).display.startsWith('inline')
+
+/** Whether an element is of another size once it is a container of that type, since its size hangs on what is in it. */
+export function hugsItsContents(element: Element, container: 'size' | 'inline-size'): boolean {
+  if (!(element instanceof HTMLElement)) return false
+  const { width, height } = element.getBoundingClientRect()
+  const own = element.getAttribute('style')
+  element.style.setProperty('container-type', container, 'important')
+  const contained = element.getBoundingClientRect()
+  if (own === null) element.removeAttribute('style')
+  else element.setAttribute('style', own)
+  return Math.abs(contained.width - width) > 0.5 || Math.abs(contained.height - height) > 0.5
+}

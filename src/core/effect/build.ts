@@ -2,7 +2,7 @@
 import type { Feel, Timed } from '../feel/feel'
 import type { Area, Channel, Output, Part, Rig, State, Target } from '../rig/rig'
 import type { TransformFunction } from '../rig/names'
-import { asOneSelector } from '../rig/resolve'
+import { asCompound } from '../rig/resolve'
 import type { Slot } from '../rig/slot'
 
 /** Over so many ms, by an easing of CSS. */
@@ -102,7 +102,7 @@ export function ridingSheet(
 export const isWindow = (select: string): boolean => /^(body|html|:root)$/.test(select)
 
 /** What elements stand in, where nothing was pointed at for it. */
-export const groundOf = (select: string) => `:has(> ${asOneSelector(select)})`
+export const groundOf = (select: string) => `:has(> ${asCompound(select)})`
 
 /** A rig with what is not given left empty. */
 export const rigOf = (given: Partial<Rig> & Pick<Rig, 'areas'>): Rig => ({

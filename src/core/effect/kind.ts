@@ -84,6 +84,8 @@ export interface Kind<S> {
   readonly onRow?: (settings: S, row: RowOf) => S
   /** The same settings for elements that stand in a line, as words do: what becomes a grid of its own stays in it. */
   readonly onInline?: (settings: S) => S
+  /** The same settings for elements whose size hangs on what is in them: they cannot be containers of a size. */
+  readonly onHugging?: (settings: S) => S
   /** The same settings with the two roles that have to lie over each other laid so, or where the page has them. */
   readonly laid?: (settings: S, how: 'over' | 'page') => S
   /** It is about a box that is seen as one, such as a hero or a card, rather than about the words in it. */

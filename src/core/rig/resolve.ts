@@ -178,6 +178,12 @@ export function targetSelect(frame: string, to: Target): string {
 /** A list of selectors as one, to which more can be added. */
 export const asOneSelector = (select: string) => (select.includes(',') ? `:is(${select})` : select)
 
+/**
+ * A selector as one compound, to which more can be added on either side. What it says of elements further out goes into `:is()`: after the
+ * combinator of a relative selector, as in `:has(> .list > .card)`, that would be looked for further in.
+ */
+export const asCompound = (select: string) => (/[\s,>+~]/.test(select) ? `:is(${select})` : select)
+
 /** By what boxes of a frame of reference are told: a selector, or the name of a part as CSS writes it. */
 export const frameSelect = (frame: Exclude<FrameOf, string>): string =>
   'each' in frame ? frame.each : 'box' in frame ? frame.box : `::part(${frame.part})`

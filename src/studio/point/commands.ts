@@ -3,7 +3,7 @@ import { nanoid } from 'nanoid'
 import { selectsApart } from '../../core/check/layers'
 import type { Recipe } from '../../core/effect/kind'
 import { isLostOn, shadeOn } from '../../core/effect/lights'
-import { filledIn, findKind, type AnyKind } from '../../core/effect/kinds'
+import { expandEffect, filledIn, findKind, type AnyKind } from '../../core/effect/kinds'
 import { relativeToMatches, rolesInside } from '../../core/effect/roles'
 import type { Effect } from '../../core/site/site'
 import type { Under } from '../../stage/protocol'
@@ -250,6 +250,10 @@ async function fitToPage(studio: Studio, { id, kind: kindId, select }: Effect): 
     if (property !== null) change(`Meeting the card’s ${property}`, kind.onFlat)
   }
   if (kind?.onInline && (await link.ask({ type: 'inline', select }).catch(() => false))) change('Keeping it in its line', kind.onInline)
+  if (kind?.onHugging) {
+    const effect = store.history.get().site.effects.find((each) => each.id === id)
+    if (effect && (await hugsWhereContained(studio, effect))) change('Leaving the frames their size', kind.onHugging)
+  }
   if (kind?.laid) {
     const effect = store.history.get().site.effects.find((each) => each.id === id)
     const [one, other] = effect ? selectsApart(effect) : []
@@ -274,6 +278,16 @@ async function fitToPage(studio: Studio, { id, kind: kindId, select }: Effect): 
     )
       notify(studio, 'Its light could not be seen on this ground, so it is a shade of the ground now; the caption has its colour.')
   }
+}
+
+/** Whether an element that an effect makes a container of its size would have another size then. */
+async function hugsWhereContained({ link }: Studio, effect: Effect): Promise<boolean> {
+  for (const { select, css } of expandEffect(effect).rules ?? []) {
+    const container = css['container-type']
+    if (container !== 'size' && container !== 'inline-size') continue
+    if (await link.ask({ type: 'hugs', select, container }).catch(() => false)) return true
+  }
+  return false
 }
 
 /** Fills the role that was pointed for with what is chosen. */

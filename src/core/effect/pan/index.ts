@@ -52,6 +52,7 @@ export const pan: Kind<PanSettings> = {
   },
   controls: (settings) => panParameters.controls(settings).filter(({ id }) => !leftOut[settings.by].includes(id)),
   forSample: panParameters.forSample,
+  onHugging: (settings) => ({ ...settings, room: 'script' }),
   onReplaced: (settings) => ({ ...settings, lies: 'around' }),
   recipes: [
     {
@@ -64,7 +65,7 @@ export const pan: Kind<PanSettings> = {
     {
       id: 'in-step',
       title: 'In step',
-      need: 'All arrive at the same time, however long they are; without any script.',
+      need: 'All arrive at the same time, however long they are; without any script in frames with a height of their own.',
       settings: { ...panDefaults, by: 'time' },
       roles: picture,
     },

@@ -47,6 +47,13 @@ describe('a pan', () => {
     expect(compile([{ rig: rigOf({ by: 'time' }), names }], plainFacts, [])).toBe('')
   })
 
+  it('lies in what holds a picture itself, where that is told by what is further out as well', () => {
+    const frameOf = (select: string) => expandPan({ ...panDefaults, lies: 'around' }, select).rules[0]?.select
+    expect(frameOf('.shot')).toBe(':has(> .shot)')
+    expect(frameOf('.shot > img')).toBe(':has(> :is(.shot > img))')
+    expect(frameOf('.shots img')).toBe(':has(> :is(.shots img))')
+  })
+
   it('goes the same way with the pointer, from the beginning while that is away', () => {
     for (const [toward, pose] of [
       ['bottom', 0],

@@ -1,6 +1,6 @@
 // Spread as a rig: panels that grow by `flex-grow` while they are met, with contents that come then, and hold their width meanwhile.
 import type { Rig, Rule, State } from '../../rig/rig'
-import { asOneSelector, targetSelect } from '../../rig/resolve'
+import { asCompound, asOneSelector, targetSelect } from '../../rig/resolve'
 import { areaOn, groundOf, rigOf, timed, whileOn } from '../build'
 import type { Filled } from '../kind'
 import { spreadParameters, type SpreadSettings } from './settings'
@@ -29,11 +29,11 @@ function tracksOf({ along, panels, growsTimes, comeMs, goMs }: SpreadSettings, r
   return [
     { select: row, css: { [property]: tracks() } },
     ...Array.from({ length: panels }, (_, i) => ({
-      select: `${row}:has(> ${asOneSelector(select)}:nth-child(${i + 1} of ${select})${met})`,
+      select: `${row}:has(> ${asCompound(select)}:nth-child(${i + 1} of ${select})${met})`,
       css: { [property]: tracks(i) },
     })),
     { select: row, css: { transition: taking(goMs) }, isMotion: true },
-    { select: `${row}:has(> ${asOneSelector(select)}${met})`, css: { transition: taking(comeMs) }, isMotion: true },
+    { select: `${row}:has(> ${asCompound(select)}${met})`, css: { transition: taking(comeMs) }, isMotion: true },
   ]
 }
 
