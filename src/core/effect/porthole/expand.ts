@@ -1,6 +1,6 @@
 // Porthole as a rig: where the pointer is in the layer that is seen through it, and how large it is open there.
 import type { Channel, Knob, Output, Part, Rig, Rule, Target } from '../../rig/rig'
-import { asOneSelector } from '../../rig/resolve'
+import { asCompound, asOneSelector } from '../../rig/resolve'
 import type { Slot } from '../../rig/slot'
 import type { Unit } from '../../rig/names'
 import { areaOn, channelsIn, comingFeel, groundOf, outputOn, rigOf, sliding, turning } from '../build'
@@ -158,7 +158,7 @@ function rulesOf(
       ? [
           { select: ground, css: { display: 'grid' } },
           { select: `${inGround}:is(${front}, ${back})`, css: { 'grid-area': '1 / 1' } },
-          { select: `${inGround}${asOneSelector(front)}`, css: { 'z-index': '1' } },
+          { select: `${inGround}${asCompound(front)}`, css: { 'z-index': '1' } },
         ]
       : []),
     { select: back, css: { 'z-index': '2', ...shapeCss(settings) }, whilePlayed: true },

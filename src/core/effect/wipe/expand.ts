@@ -1,6 +1,6 @@
 // Wipe as a rig: how far the line is from the middle of each element, along the way it goes, cuts both sides and carries what rides on it.
 import type { Channel, Knob, Layer, Output, Part, Rig, Rule } from '../../rig/rig'
-import { asOneSelector } from '../../rig/resolve'
+import { asCompound, asOneSelector } from '../../rig/resolve'
 import type { Place } from '../../geometry/place'
 import { areaOn, channelsIn, groundOf, outputOn, rigOf, sliding } from '../build'
 import type { Filled } from '../kind'
@@ -149,7 +149,7 @@ export function expandWipe(settings: WipeSettings, select: string, roles: Filled
       ? [
           { select: ground, css: { display: 'grid' } },
           { select: `${asOneSelector(ground)} > :is(${select}, ${back})`, css: { 'grid-area': '1 / 1' } },
-          { select: `${asOneSelector(ground)} > ${asOneSelector(select)}`, css: { 'z-index': '1' } },
+          { select: `${asOneSelector(ground)} > ${asCompound(select)}`, css: { 'z-index': '1' } },
         ]
       : []
   return rigOf({
