@@ -91,9 +91,20 @@ test('begins where the pointer comes in, and is not seen once it has gone', asyn
 test('fizzes while the pointer rests, until it moves', async ({ page: alone }, info) => {
   await openAlone(alone, html, [trail({ rest: 'fizz', restMs: 120, pieces: 6, lateMs: 5 })], info.outputPath('page.html'))
   const running = () => alone.evaluate(() => document.getAnimations().filter((each) => each instanceof CSSAnimation).length)
+  await alone.evaluate(() => {
+    const times: { moved?: number; rose?: number } = {}
+    Object.assign(window, { times })
+    addEventListener('pointermove', ({ timeStamp }) => (times.moved = timeStamp))
+    addEventListener('animationstart', () => (times.rose ??= performance.now()))
+  })
   await alone.mouse.move(300, 300)
-  expect(await running()).toBe(0)
   await eventually(running).toBe(6)
+  const restedMs = () =>
+    alone.evaluate(() => {
+      const { moved = NaN, rose = NaN } = (window as unknown as { times: { moved?: number; rose?: number } }).times
+      return rose - moved
+    })
+  await eventually(restedMs).toBeGreaterThanOrEqual(120)
   // The first goes up, and is gone at its end.
   await alone.evaluate(() =>
     document.getAnimations().forEach((each) => {
