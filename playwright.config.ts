@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { isLong } from './e2e/support/long'
 import { chromiumArguments } from './src/cli/chromium'
 
 export default defineConfig({
@@ -11,6 +12,7 @@ export default defineConfig({
   timeout: 300_000,
   expect: { timeout: 20_000 },
   forbidOnly: true,
+  grepInvert: isLong ? [] : /@long/,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },

@@ -1,5 +1,6 @@
 // The main screens as assistive technology has them: each stands as a snapshot that was read over.
 import { eventually, expect, test } from './support/house'
+import { long } from './support/long'
 import { toStudio, cardsPage, clickOnPage, stageOf, tiltOnCards } from './support/stage'
 
 const effects = [
@@ -48,7 +49,7 @@ test('home', async ({ page, house }) => {
   await expect(page.getByRole('region', { name: 'Starters', exact: true })).toMatchAriaSnapshot({ name: 'home-site.aria.yml' })
 })
 
-test('recipes go by key: from the search into the list, along it, and back by typing', async ({ page, house }) => {
+test('recipes go by key: from the search into the list, along it, and back by typing', long, async ({ page, house }) => {
   await toStudio(page, await house.addSite('by-key', cardsPage))
   const frame = await stageOf(page)
   await page.keyboard.press('p')

@@ -4,7 +4,7 @@ import { openBrowser } from '../bench/browser'
 import { compareGrid, compareInputToPaint, compareMixed, compareSearch, compareTilt, tellAim, type Report } from '../bench/comparisons'
 import { commitsOfMoves, framesToShow } from '../bench/studio'
 import { expect, test } from './support/house'
-import { isLong } from './support/long'
+import { isLong, long } from './support/long'
 
 const aimOf = ({ aims }: Report, words: string) => {
   const aim = aims.find((each) => each.words === words)
@@ -64,7 +64,7 @@ costs('a number that is dragged is on the page within two frames', async ({ hous
   await browser.close()
 })
 
-test('pointer moves render nothing of React', async ({ house }) => {
+test('pointer moves render nothing of React', long, async ({ house }) => {
   const browser = await openBrowser()
   expect(await commitsOfMoves(browser, house, 60)).toBe(0)
   await browser.close()

@@ -3,6 +3,7 @@ import { spawnSync } from 'node:child_process'
 import { readFileSync, writeFileSync } from 'node:fs'
 import { openAlone } from './support/alone'
 import { eventually, expect, test } from './support/house'
+import { long } from './support/long'
 import { cardBox, cardsPage, leanOf, tiltOnCards } from './support/stage'
 
 test('the knobs of an exported stylesheet are turned by hand, and the page follows', async ({ page }, info) => {
@@ -26,7 +27,7 @@ test('the knobs of an exported stylesheet are turned by hand, and the page follo
   await eventually(lean).toBeCloseTo(-4, 2)
 })
 
-test('the command line says the same as the page at rest', async ({ page }, info) => {
+test('the command line says the same as the page at rest', long, async ({ page }, info) => {
   const effect = tiltOnCards()
   const path = (name: string) => info.outputPath(name)
   const site = { format: 'glass-moth/2', name: 'Cards', pages: [{ id: 'page', name: 'A page', source: 'e'.repeat(64) }], effects: [effect] }

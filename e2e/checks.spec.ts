@@ -4,6 +4,7 @@ import { mkdirSync, writeFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import { effectOf, openAlone, settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
+import { long } from './support/long'
 import { toStudio, clickOnPage, movePointer, stageOf } from './support/stage'
 
 const shelf = (css: string, body = '') => `<!doctype html>
@@ -14,7 +15,7 @@ ${css}</style></head><body><section class="row"><article class="pot"><h2>A pot o
 const drawer = (page: Page) => page.getByRole('complementary', { name: 'Checks' })
 const button = (page: Page) => page.getByRole('banner').getByRole('button', { name: /^(Checks|\d+ checks?)$/ })
 
-test('a page on which nothing is amiss says so', async ({ page, house }) => {
+test('a page on which nothing is amiss says so', long, async ({ page, house }) => {
   await toStudio(
     page,
     await house.addSite('well', shelf('.pot { background: #2f4a44; color: #fff }'), [effectOf('tilt', '.pot', settingsOf('tilt'))]),
@@ -71,7 +72,7 @@ test('what is amiss is counted, told in sentences, mended in one act and undone 
   expect(stage).toBeDefined()
 })
 
-test('the command line says the same of a site as the studio', async ({ page, house }, info) => {
+test('the command line says the same of a site as the studio', long, async ({ page, house }, info) => {
   const html = shelf('.row { overflow: hidden } .pot > :last-child { margin-bottom: 0 }')
   const effects = [
     effectOf('tilt', '.pot', settingsOf('tilt', { scalePercent: 12, sheenPercent: 20 })),
@@ -169,7 +170,7 @@ test('a page that lacks a sheet and pictures says what is missing', async ({ pag
   await expect(notice).toBeHidden()
 })
 
-test('a spotlight that is chosen for words is on the box that they stand in, and says so', async ({ page, house }) => {
+test('a spotlight that is chosen for words is on the box that they stand in, and says so', long, async ({ page, house }) => {
   const html =
     '<!doctype html><html><head><style>body { margin: 0 } .hero { margin: 40px; padding: 60px; background: #e8e2d0; border-radius: 12px } h1 { margin: 0; font-size: 50px }</style></head><body><section class="hero"><h1>Words at night</h1></section></body></html>'
   await toStudio(page, await house.addSite('check-words', html))
@@ -187,7 +188,7 @@ test('a spotlight that is chosen for words is on the box that they stand in, and
   await eventually(() => stage.evaluate(() => document.querySelector('.hero')?.querySelectorAll(':scope > [data-part]').length)).toBe(1)
 })
 
-test('white light is not laid on a pale card unseen', async ({ page, house }) => {
+test('white light is not laid on a pale card unseen', long, async ({ page, house }) => {
   await toStudio(page, await house.addSite('pale', shelf('')))
   const stage = await stageOf(page)
   await page.keyboard.press('p')
@@ -199,7 +200,7 @@ test('white light is not laid on a pale card unseen', async ({ page, house }) =>
   await expect(page.getByText('Its light could not be seen on this ground, so it is a shade of the ground now')).toBeVisible()
 })
 
-test('the edge of a glow is seen on a card that clips and has a border', async ({ page }, info) => {
+test('the edge of a glow is seen on a card that clips and has a border', long, async ({ page }, info) => {
   const html = shelf('.pot { overflow: hidden; border: 6px solid #889; background: #2f4a44; color: #fff }')
   await openAlone(page, html, [effectOf('glow', '.pot', settingsOf('glow'))], info.outputPath('page.html'))
   await page.mouse.move(200, 150)
@@ -215,7 +216,7 @@ test('the edge of a glow is seen on a card that clips and has a border', async (
   expect(line).toBe(300)
 })
 
-test('grain is drawn pixel for pixel in a page that is shown scaled', async ({ page, house }) => {
+test('grain is drawn pixel for pixel in a page that is shown scaled', long, async ({ page, house }) => {
   await toStudio(
     page,
     await house.addSite('grain', shelf('.wrap { height: 300px }'), [effectOf('grain-light', '.wrap', settingsOf('grain-light'))]),

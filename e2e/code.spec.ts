@@ -1,6 +1,7 @@
 // The code of a page: what its script counts on, what it can do besides, and that what is asked of it leaves.
 import { readFileSync } from 'node:fs'
 import { eventually, expect, test } from './support/house'
+import { long } from './support/long'
 import { toStudio, cardBox, cardsPage, leanOf, stageOf, tiltOnCards } from './support/stage'
 
 test('what the script counts on is one list with what each entry weighs; what is asked of it is in the script, in the export, and undone in one step', async ({
@@ -51,7 +52,7 @@ test('what the script counts on is one list with what each entry weighs; what is
   expect(await page.locator('[data-card-tilt]').count()).toBe(0)
 })
 
-test('what cannot be weighed is told in a sentence, and weighed when it is asked again', async ({ page, house }) => {
+test('what cannot be weighed is told in a sentence, and weighed when it is asked again', long, async ({ page, house }) => {
   await toStudio(page, await house.addSite('unweighed', cardsPage, [tiltOnCards()]))
   await stageOf(page)
   await page.getByRole('button', { name: 'Code', exact: true }).click()

@@ -3,6 +3,7 @@ import type { Page } from '@playwright/test'
 import { writeFileSync } from 'node:fs'
 import { effectOf, exportAlone, openAlone, settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
+import { long } from './support/long'
 import { toStudio, cardBox, cardsPage, leanOf, movePointer, onScreen, readLean, stageOf, tiltOnCards } from './support/stage'
 
 const html = `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Common</title><style>body{margin:0;height:1400px} .c{position:absolute;left:100px;top:100px;width:200px;height:160px;background:#dcd;touch-action:auto} .g{position:absolute;left:360px;top:100px;width:200px;height:160px;background:#222}</style></head><body><article class="c">A card</article><section class="g">A ground</section></body></html>`
@@ -109,40 +110,41 @@ test('in narrow windows other numbers hold', async ({ page }, info) => {
   await eventually(async () => (await lean(page)).rotateY).toBeCloseTo(3, 1)
 })
 
-test('all of it is set in the rows: strength, an inset dragged on the page, a finger, and other numbers in narrow windows', async ({
-  page,
-  house,
-}) => {
-  await toStudio(page, await house.addSite('common', cardsPage, [tiltOnCards()]))
-  const frame = await stageOf(page)
-  await page.getByRole('button', { name: 'More' }).click()
-  for (const name of ['Strength', 'Area', 'Touch and access']) await page.getByRole('button', { name, exact: true }).click()
-  const strength = page.getByRole('spinbutton', { name: 'Strength', exact: true })
-  await strength.focus()
-  await page.keyboard.type('50')
-  await page.keyboard.press('Enter')
-  const { x, y, width, height } = cardBox(0)
-  await movePointer(page, x + width - 4, y + height / 2, 4)
-  await eventually(async () => (await leanOf(frame, '.card', 0)).rotateY).toBeCloseTo(4.5, 1)
-  await page.waitForTimeout(200)
-  const inset = page.getByRole('spinbutton', { name: 'Inset right', exact: true })
-  await inset.focus()
-  const [from, to] = [await onScreen(page, x + width, y + height / 2), await onScreen(page, x + width - 60, y + height / 2)]
-  await page.mouse.move(from.x, from.y)
-  await page.mouse.down()
-  await page.mouse.move(to.x, to.y, { steps: 6 })
-  await page.mouse.up()
-  await expect.poll(async () => Number(await inset.getAttribute('aria-valuenow'))).toBeGreaterThan(56)
-  await page.getByRole('button', { name: /^Touch:/ }).click()
-  await page.getByRole('menuitem', { name: 'a drag across' }).click()
-  await page.getByRole('button', { name: /^What is otherwise there:/ }).click()
-  await page.getByRole('menuitem', { name: 'how far it leans at its edges' }).click()
-  const narrow = page.getByLabel('In narrow windows: how far it leans at its edges')
-  await narrow.fill('4')
-  await page.keyboard.press('Enter')
-  await expect(page.getByRole('status').getByText('· saved')).toBeVisible()
-  const exported = await (await page.request.get(`${house.address}/export/common/page`)).text()
-  expect(exported).toContain('--card-tilt-amount: 0.5;')
-  expect(exported).toMatch(/@media \(max-width: 600px\) \{\s+\.card \{\s+--card-tilt-lean: calc\(4deg \* var\(--card-tilt-amount\)\);/)
-  expect(exported).toContain('touch-action: pan-y pinch-zoom;')
-})
+test(
+  'all of it is set in the rows: strength, an inset dragged on the page, a finger, and other numbers in narrow windows',
+  long,
+  async ({ page, house }) => {
+    await toStudio(page, await house.addSite('common', cardsPage, [tiltOnCards()]))
+    const frame = await stageOf(page)
+    await page.getByRole('button', { name: 'More' }).click()
+    for (const name of ['Strength', 'Area', 'Touch and access']) await page.getByRole('button', { name, exact: true }).click()
+    const strength = page.getByRole('spinbutton', { name: 'Strength', exact: true })
+    await strength.focus()
+    await page.keyboard.type('50')
+    await page.keyboard.press('Enter')
+    const { x, y, width, height } = cardBox(0)
+    await movePointer(page, x + width - 4, y + height / 2, 4)
+    await eventually(async () => (await leanOf(frame, '.card', 0)).rotateY).toBeCloseTo(4.5, 1)
+    await page.waitForTimeout(200)
+    const inset = page.getByRole('spinbutton', { name: 'Inset right', exact: true })
+    await inset.focus()
+    const [from, to] = [await onScreen(page, x + width, y + height / 2), await onScreen(page, x + width - 60, y + height / 2)]
+    await page.mouse.move(from.x, from.y)
+    await page.mouse.down()
+    await page.mouse.move(to.x, to.y, { steps: 6 })
+    await page.mouse.up()
+    await expect.poll(async () => Number(await inset.getAttribute('aria-valuenow'))).toBeGreaterThan(56)
+    await page.getByRole('button', { name: /^Touch:/ }).click()
+    await page.getByRole('menuitem', { name: 'a drag across' }).click()
+    await page.getByRole('button', { name: /^What is otherwise there:/ }).click()
+    await page.getByRole('menuitem', { name: 'how far it leans at its edges' }).click()
+    const narrow = page.getByLabel('In narrow windows: how far it leans at its edges')
+    await narrow.fill('4')
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('status').getByText('· saved')).toBeVisible()
+    const exported = await (await page.request.get(`${house.address}/export/common/page`)).text()
+    expect(exported).toContain('--card-tilt-amount: 0.5;')
+    expect(exported).toMatch(/@media \(max-width: 600px\) \{\s+\.card \{\s+--card-tilt-lean: calc\(4deg \* var\(--card-tilt-amount\)\);/)
+    expect(exported).toContain('touch-action: pan-y pinch-zoom;')
+  },
+)

@@ -7,7 +7,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pageFiles } from '../demo/vesper-hollow/house-style'
 import { eventually, expect, test, type House } from './support/house'
-import { inTurn } from './support/long'
+import { inTurn, long } from './support/long'
 
 const files = Object.values(pageFiles)
 const windows = [
@@ -73,7 +73,7 @@ test('the demo opens from disk at every width: nothing shifts, nothing is asked 
   }
 })
 
-test('its pages lead to one another, and answer the pointer on each', async ({ page, house }) => {
+test('its pages lead to one another, and answer the pointer on each', long, async ({ page, house }) => {
   const folder = await unpacked(page, house)
   await page.goto(`file://${join(folder, 'index.html')}`)
   for (const [name, file] of Object.entries(pageFiles).toReversed()) {
@@ -93,7 +93,7 @@ test('its pages lead to one another, and answer the pointer on each', async ({ p
 })
 
 for (const [round, { width, height }] of windows.filter((each) => each.width !== 820 && each.width !== 1920).entries())
-  test(`axe finds nothing in the demo as it leaves, at ${width} px`, async ({ page, house }) => {
+  test(`axe finds nothing in the demo as it leaves, at ${width} px`, round === 0 ? {} : long, async ({ page, house }) => {
     const folder = await unpacked(page, house)
     await page.setViewportSize({ width, height })
     for (const file of inTurn(files, round, 2)) {

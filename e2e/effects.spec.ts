@@ -1,5 +1,6 @@
 // The effects of a site: off, alone, named, put in order, doubled, carried elsewhere as text; and the page seen bare.
 import { eventually, expect, test } from './support/house'
+import { long } from './support/long'
 import { toStudio, cardsPage, clickOnPage, countOfEffect, leanOf, movePointer, stageOf, tiltOnCards } from './support/stage'
 
 const both = [
@@ -31,7 +32,7 @@ test('two effects on one card add up; one is turned off, or plays alone, and wha
   await eventually(lean).toBeGreaterThan(12)
 })
 
-test('an effect is renamed, doubled and moved in the order, each with words for what is undone', async ({ page, house }) => {
+test('an effect is renamed, doubled and moved in the order, each with words for what is undone', long, async ({ page, house }) => {
   await toStudio(page, await house.addSite('order', cardsPage, both))
   await stageOf(page)
   const planned = () =>
@@ -118,41 +119,42 @@ test('while B is held the page is seen bare, and as it was before when it is let
   await expect(page.getByRole('complementary', { name: 'Commands' }).getByText('This list: find a command by its name')).toBeVisible()
 })
 
-test('effects are gone through by key, the code is that of one or of all, and single letters can be turned off', async ({
-  page,
-  house,
-}) => {
-  await toStudio(page, await house.addSite('through', cardsPage, both))
-  await stageOf(page)
-  const caption = (number: number) => page.getByRole('region', { name: `Caption of effect ${number}` })
-  for (const [key, number] of [
-    ['n', 2],
-    ['n', 1],
-    ['Shift+N', 2],
-  ] as const) {
-    await page.keyboard.press(key)
-    await expect(caption(number)).toBeVisible()
-  }
-  await page.keyboard.press('c')
-  const code = page.getByRole('complementary', { name: 'Code' })
-  await expect(code.getByLabel('Stylesheet')).toContainText('Effect 1.')
-  await code.getByRole('button', { name: 'Effect 2 alone' }).click()
-  await expect(code.getByLabel('Stylesheet')).not.toContainText('Effect 1.')
-  await expect(code.getByLabel('Stylesheet')).toContainText('Effect 2.')
-  await page.getByRole('button', { name: 'Commands and keys' }).click()
-  await page.getByRole('checkbox', { name: /^Single letters and digits/ }).uncheck()
-  await page.getByRole('button', { name: 'Close the commands' }).click()
-  await page.keyboard.press('n')
-  await page.keyboard.press('c')
-  await page.keyboard.press('o')
-  await expect(caption(2)).toBeVisible()
-  await expect(code).toHaveCount(0)
-  await expect(page.getByRole('button', { name: 'Off', exact: true })).toHaveAttribute('aria-pressed', 'false')
-  await page.reload()
-  await stageOf(page)
-  await page.keyboard.press('c')
-  await expect(code).toHaveCount(0)
-})
+test(
+  'effects are gone through by key, the code is that of one or of all, and single letters can be turned off',
+  long,
+  async ({ page, house }) => {
+    await toStudio(page, await house.addSite('through', cardsPage, both))
+    await stageOf(page)
+    const caption = (number: number) => page.getByRole('region', { name: `Caption of effect ${number}` })
+    for (const [key, number] of [
+      ['n', 2],
+      ['n', 1],
+      ['Shift+N', 2],
+    ] as const) {
+      await page.keyboard.press(key)
+      await expect(caption(number)).toBeVisible()
+    }
+    await page.keyboard.press('c')
+    const code = page.getByRole('complementary', { name: 'Code' })
+    await expect(code.getByLabel('Stylesheet')).toContainText('Effect 1.')
+    await code.getByRole('button', { name: 'Effect 2 alone' }).click()
+    await expect(code.getByLabel('Stylesheet')).not.toContainText('Effect 1.')
+    await expect(code.getByLabel('Stylesheet')).toContainText('Effect 2.')
+    await page.getByRole('button', { name: 'Commands and keys' }).click()
+    await page.getByRole('checkbox', { name: /^Single letters and digits/ }).uncheck()
+    await page.getByRole('button', { name: 'Close the commands' }).click()
+    await page.keyboard.press('n')
+    await page.keyboard.press('c')
+    await page.keyboard.press('o')
+    await expect(caption(2)).toBeVisible()
+    await expect(code).toHaveCount(0)
+    await expect(page.getByRole('button', { name: 'Off', exact: true })).toHaveAttribute('aria-pressed', 'false')
+    await page.reload()
+    await stageOf(page)
+    await page.keyboard.press('c')
+    await expect(code).toHaveCount(0)
+  },
+)
 
 test('what a move costs is told in counts', async ({ page, house }) => {
   await toStudio(page, await house.addSite('costs', cardsPage, [tiltOnCards()]))

@@ -2,6 +2,7 @@
 import type { Page } from '@playwright/test'
 import { settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
+import { long } from './support/long'
 import { toStudio, cardsPage, clickOnPage, movePointer, onScreen, stageOf, tiltOnCards } from './support/stage'
 
 const both = [
@@ -52,38 +53,38 @@ test('Delete takes the selected effect away, from the page as well, and undo say
   await eventually(() => named(page)).toEqual([])
 })
 
-test('an effect is copied, cut and pasted with the focus in the page; one that is there already is replaced', async ({
-  page,
-  house,
-  context,
-}) => {
-  await context.grantPermissions(['clipboard-read', 'clipboard-write'])
-  await toStudio(page, await house.addSite('clipped', cardsPage, both))
-  const frame = await stageOf(page)
-  const point = await onScreen(page, 640, 600)
-  await page.mouse.click(point.x, point.y)
-  await page.keyboard.press('Control+c')
-  await said(page, 'Copied Cards give way.')
-  await page.keyboard.press('Control+x')
-  await eventually(() => named(page)).toEqual(['Effect 1: First card only'])
-  await page.keyboard.press('Control+v')
-  await said(page, 'Pasted Cards give way on each card.')
-  await eventually(() => named(page)).toEqual(['Effect 1: First card only', 'Effect 2: Cards give way'])
-  await page.keyboard.press('p')
-  await clickOnPage(page, frame, '.card:nth-child(1)', 0.5, 0.9)
-  await page
-    .getByRole('region', { name: 'Which elements' })
-    .getByRole('button', { name: /^this card alone/ })
-    .click()
-  await page.getByRole('searchbox', { name: 'Find a recipe' }).focus()
-  await page.keyboard.press('Control+v')
-  await said(page, /^Replaced Cards give way on this card/)
-  await expect(page.getByRole('spinbutton', { name: 'The angle', exact: true })).toHaveAttribute('aria-valuetext', '9°')
-  await page.keyboard.press('Control+z')
-  await expect(page.getByRole('spinbutton', { name: 'The angle', exact: true })).toHaveAttribute('aria-valuetext', '4°')
-})
+test(
+  'an effect is copied, cut and pasted with the focus in the page; one that is there already is replaced',
+  long,
+  async ({ page, house, context }) => {
+    await context.grantPermissions(['clipboard-read', 'clipboard-write'])
+    await toStudio(page, await house.addSite('clipped', cardsPage, both))
+    const frame = await stageOf(page)
+    const point = await onScreen(page, 640, 600)
+    await page.mouse.click(point.x, point.y)
+    await page.keyboard.press('Control+c')
+    await said(page, 'Copied Cards give way.')
+    await page.keyboard.press('Control+x')
+    await eventually(() => named(page)).toEqual(['Effect 1: First card only'])
+    await page.keyboard.press('Control+v')
+    await said(page, 'Pasted Cards give way on each card.')
+    await eventually(() => named(page)).toEqual(['Effect 1: First card only', 'Effect 2: Cards give way'])
+    await page.keyboard.press('p')
+    await clickOnPage(page, frame, '.card:nth-child(1)', 0.5, 0.9)
+    await page
+      .getByRole('region', { name: 'Which elements' })
+      .getByRole('button', { name: /^this card alone/ })
+      .click()
+    await page.getByRole('searchbox', { name: 'Find a recipe' }).focus()
+    await page.keyboard.press('Control+v')
+    await said(page, /^Replaced Cards give way on this card/)
+    await expect(page.getByRole('spinbutton', { name: 'The angle', exact: true })).toHaveAttribute('aria-valuetext', '9°')
+    await page.keyboard.press('Control+z')
+    await expect(page.getByRole('spinbutton', { name: 'The angle', exact: true })).toHaveAttribute('aria-valuetext', '4°')
+  },
+)
 
-test('several are turned off, linked and removed at once, and one is renamed where it stands', async ({ page, house }) => {
+test('several are turned off, linked and removed at once, and one is renamed where it stands', long, async ({ page, house }) => {
   await toStudio(page, await house.addSite('several', cardsPage, both))
   await stageOf(page)
   await list(page).hover()

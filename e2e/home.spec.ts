@@ -2,6 +2,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { dirname } from 'node:path'
 import { eventually, expect, test } from './support/house'
+import { long } from './support/long'
 import { handWritten, zipOf } from './support/made-pages'
 import { cardsPage, stageOf } from './support/stage'
 
@@ -61,7 +62,7 @@ test('a site begins with a page of the designer’s own, and what cannot be read
   await expect(page.getByRole('heading', { name: 'Harrow & Reed, boats by hand' })).toBeVisible()
 })
 
-test('a picture of a page wakes under the pointer', async ({ page, house }) => {
+test('a picture of a page wakes under the pointer', long, async ({ page, house }) => {
   await page.goto(house.address)
   await page.goto(house.address)
   const card = page
@@ -100,7 +101,7 @@ test('a picture of a page wakes under the pointer', async ({ page, house }) => {
   await eventually(() => shown() === undefined).toBe(true)
 })
 
-test('pictures are kept in this browser, and drawn anew when their site has changed', async ({ page, house }) => {
+test('pictures are kept in this browser, and drawn anew when their site has changed', long, async ({ page, house }) => {
   await house.addSite('pictured', cardsPage)
   await page.goto(house.address)
   await page.goto(house.address)
@@ -134,7 +135,7 @@ test('pictures are kept in this browser, and drawn anew when their site has chan
   expect(green).toBeGreaterThan(247)
 })
 
-test('a site that is renamed and opened at once has its new name there', async ({ page, house }) => {
+test('a site that is renamed and opened at once has its new name there', long, async ({ page, house }) => {
   await house.addSite('renamed', cardsPage)
   await page.goto(house.address)
   await page.goto(house.address)
@@ -159,7 +160,7 @@ test('a site that is renamed and opened at once has its new name there', async (
   await expect(page.getByText(/another window|someone else/i)).toHaveCount(0)
 })
 
-test('a site begins with a folder, or with loose files: these stand where the page asks for them', async ({ page, house }, info) => {
+test('a site begins with a folder, or with loose files: these stand where the page asks for them', long, async ({ page, house }, info) => {
   const picture = '<svg xmlns="http://www.w3.org/2000/svg" width="40" height="30"><rect width="40" height="30"/></svg>'
   const html =
     '<!doctype html><html><head><title>Loose</title><link rel="stylesheet" href="css/site.css"></head><body><img src="img/hero.svg" alt="A hero"></body></html>'

@@ -5,10 +5,11 @@ import { kinds } from '../src/core/effect/kinds'
 import { effectOf, settingsOf } from './support/alone'
 import { countingHand, middleOf, openExport, openStarters } from './support/acts'
 import { eventually, expect, test } from './support/house'
+import { long } from './support/long'
 import { boxOf, styleOf } from './support/readings'
 import { toStudio, cardsPage, clickOnPage, moveOver, movePointer, stageOf } from './support/stage'
 
-test('what the cursor says is another text for one of the elements', async ({ page, house }, info) => {
+test('what the cursor says is another text for one of the elements', long, async ({ page, house }, info) => {
   const html =
     '<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Doors</title><style>.door { display: block; width: 300px; height: 120px; margin: 40px; background: #e3cfa2 }</style></head><body><a class="door" href="#one">North</a><a class="door" href="#two">South</a></body></html>'
   const cursor = effectOf('cursor', 'body', settingsOf('cursor', { blendMs: 0, shapes: [overShape('shape-1')] }), {
@@ -81,7 +82,7 @@ test('two layers that stand apart are laid over each other, as a change that is 
   await expect(page.getByRole('spinbutton', { name: 'It waits at' })).toHaveAttribute('aria-valuetext', /^7[456]%$/)
 })
 
-test('how much a panel grows is dragged at its edge on the page', async ({ page, house }) => {
+test('how much a panel grows is dragged at its edge on the page', long, async ({ page, house }) => {
   const html = `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Row</title><style>body { margin: 0 } .row { display: flex; width: 1000px; height: 300px } .panel { flex: 1; min-width: 0; background: #cdc }</style></head><body><div class="row">${'<section class="panel"><p>words</p></section>'.repeat(4)}</div></body></html>`
   await toStudio(page, await house.addSite('factor', html, [effectOf('spread', '.panel', settingsOf('spread', { panels: 4, gapPx: 0 }))]))
   const frame = await stageOf(page)
@@ -104,22 +105,26 @@ test('how much a panel grows is dragged at its edge on the page', async ({ page,
   await eventually(async () => Number((await number.getAttribute('aria-valuenow')) ?? 0)).toBeGreaterThan(2.5)
 })
 
-test('a hover look on what is met, with the others dimmed, and a pull on it, side by side on one page', async ({ page, house }, info) => {
-  const hand = countingHand(page)
-  const { frame, exported } = await openStarters(page, house, 'card-grid')
-  await hand.pointAt(frame, '.grid-card', 0.5, 0.8)
-  await hand.clickOn(/all 6 like it/)
-  await hand.clickOn(/^Only this one/)
-  await hand.pointAt(frame, '.grid-card', 0.5, 0.8)
-  await hand.clickOn(/all 6 like it/)
-  await hand.clickOn(/^Drawn near/)
-  const alone = await openExport(page, exported, info.outputPath('page.html'))
-  const box = await boxOf(alone, '.grid-card', 1)
-  await alone.mouse.move(box.x + box.width / 2 + 40, box.y + box.height / 2)
-  await eventually(() => styleOf(alone, '.grid-card', 'scale', 1)).toBe('1.03')
-  await eventually(() => styleOf(alone, '.grid-card', 'opacity', 0)).toBe('0.45')
-  await eventually(async () => Number((await styleOf(alone, '.grid-card', 'transform', 1)).split(', ')[4])).toBeCloseTo(40 * 0.32, 0)
-})
+test(
+  'a hover look on what is met, with the others dimmed, and a pull on it, side by side on one page',
+  long,
+  async ({ page, house }, info) => {
+    const hand = countingHand(page)
+    const { frame, exported } = await openStarters(page, house, 'card-grid')
+    await hand.pointAt(frame, '.grid-card', 0.5, 0.8)
+    await hand.clickOn(/all 6 like it/)
+    await hand.clickOn(/^Only this one/)
+    await hand.pointAt(frame, '.grid-card', 0.5, 0.8)
+    await hand.clickOn(/all 6 like it/)
+    await hand.clickOn(/^Drawn near/)
+    const alone = await openExport(page, exported, info.outputPath('page.html'))
+    const box = await boxOf(alone, '.grid-card', 1)
+    await alone.mouse.move(box.x + box.width / 2 + 40, box.y + box.height / 2)
+    await eventually(() => styleOf(alone, '.grid-card', 'scale', 1)).toBe('1.03')
+    await eventually(() => styleOf(alone, '.grid-card', 'opacity', 0)).toBe('0.45')
+    await eventually(async () => Number((await styleOf(alone, '.grid-card', 'transform', 1)).split(', ')[4])).toBeCloseTo(40 * 0.32, 0)
+  },
+)
 
 test('what an effect holds goes with it, where it is put on all after it was tried on one', async ({ page, house }, info) => {
   const hand = countingHand(page)
@@ -147,7 +152,7 @@ test('what an effect holds goes with it, where it is put on all after it was tri
   }
 })
 
-test('a note that the page does not show is pointed at in the bare view', async ({ page, house }) => {
+test('a note that the page does not show is pointed at in the bare view', long, async ({ page, house }) => {
   const html =
     '<!doctype html><html lang="en"><head><meta charset="utf-8"><title>A word</title><style>body { padding: 200px } .info { display: none }</style></head><body><p>A <a class="word" href="#w">word</a><span class="info">What it means.</span> in a line.</p></body></html>'
   const hand = countingHand(page)
@@ -184,7 +189,7 @@ const cutIn = (panel: Locator) =>
       .map((each) => each.getAttribute('aria-label') ?? each.textContent)
   })
 
-test('no row of any kind is cut off, in a panel as narrow as it is from the start', async ({ page, house }) => {
+test('no row of any kind is cut off, in a panel as narrow as it is from the start', long, async ({ page, house }) => {
   // None of them plays: it is their words that are looked at.
   const all = kinds
     .filter(({ id }) => id !== 'free')

@@ -3,7 +3,7 @@ import { writeFileSync } from 'node:fs'
 import { kinds } from '../src/core/effect/kinds'
 import { effectOf, exportAlone, openAlone, settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
-import { inTurn, isLong } from './support/long'
+import { inTurn, isLong, long } from './support/long'
 import { styleOf, type Surface } from './support/readings'
 import { toStudio, clickOnPage, movePointer, readLean, stageOf } from './support/stage'
 
@@ -58,62 +58,67 @@ const near = async (read: () => Promise<number[]>, wanted: readonly number[], to
 }
 
 for (const where of ['studio', 'export'] as const) {
-  test(`in the ${where}, every kind of depth and light shows the right numbers at given pointer positions, and none of them away`, async ({
-    page,
-    house,
-  }, info) => {
-    let surface: Surface = page
-    let move = (x: number, y: number) => page.mouse.move(x, y)
-    if (where === 'studio') {
-      await toStudio(page, await house.addSite('kinds', html, effects))
-      const frame = await stageOf(page)
-      surface = frame
-      move = (x, y) => movePointer(page, x, y)
-    } else {
-      const file = info.outputPath('page.html')
-      writeFileSync(file, exportAlone(html, effects))
-      await page.goto(`file://${file}`)
-    }
-    // The frame is shown scaled to fit, where the real pointer falls on whole px of the screen.
-    const tolerance = where === 'studio' ? 1.2 : 0.06
-    await move(210, 70)
-    await near(() => shiftOf(surface, '.g-glow-surface-pool', 0), [190, 50], tolerance)
-    await near(() => shiftOf(surface, '.g-glow-surface-pool', 1), [-30, 50], tolerance)
-    await eventually(() => styleOf(surface, '.g-glow-edge-pool', 'opacity', 1)).toBe('1')
-    // A light that has gone stays where it was, and goes out.
-    await move(560, 100)
-    await near(() => shiftOf(surface, '.s-spotlight-sheet'), [-100, -20], tolerance)
-    await eventually(async () => Number(await styleOf(surface, '.s-spotlight-dark', 'opacity'))).toBeCloseTo(0.78, 4)
-    await eventually(() => styleOf(surface, '.g-glow-edge-pool', 'opacity', 1)).toBe('0')
-    await move(1000, 60)
-    await near(() => shiftOf(surface, '.r-grain-light-sheet'), [-50, -60], tolerance)
-    await eventually(async () => Number(await styleOf(surface, '.r-grain-light-light', 'opacity'))).toBeCloseTo(0.36, 4)
-    await eventually(() => styleOf(surface, '.s-spotlight-dark', 'opacity')).toBe('0')
-    await move(245, 340)
-    await near(() => shiftOf(surface, '.near'), [-11, 0], tolerance)
-    await near(() => shiftOf(surface, '.far'), [-3, 0], tolerance)
-    await move(500, 300)
-    await near(() => shiftOf(surface, '.m'), [110, 10], tolerance)
-    await near(() => shiftOf(surface, '.near'), [0, 0])
-    await move(805, 300)
-    for (const words of ['.h-fold-words-1', '.h-fold-words-2']) await near(() => shiftOf(surface, words), [0.06 * 580, 0], tolerance)
-    await near(() => shiftOf(surface, '.m'), [0, 0])
-    await move(245, 525)
-    await near(
-      async () => {
-        const { rotateX, rotateY } = readLean(await styleOf(surface, '.c', 'transform'))
-        return [rotateX, rotateY]
-      },
-      [4.5, 4.5],
-      tolerance / 10,
-    )
-    await near(async () => [Number(/matrix3d\((.*)\)/.exec(await styleOf(surface, '.top', 'transform'))?.[1]?.split(',')[14])], [36], 0.01)
-    await eventually(() => styleOf(surface, '.c', 'box-shadow')).toMatch(/px -?\d/)
-    await near(() => shiftOf(surface, '.h-fold-words-1'), [0, 0])
-    await move(700, 600)
-    await near(async () => Object.values({ ...readLean(await styleOf(surface, '.c', 'transform')) }), [0, 0, 0], 0.01)
-    await eventually(() => styleOf(surface, '.c-tilt-sheen', 'opacity')).toBe('0')
-  })
+  test(
+    `in the ${where}, every kind of depth and light shows the right numbers at given pointer positions, and none of them away`,
+    where === 'studio' ? long : {},
+    async ({ page, house }, info) => {
+      let surface: Surface = page
+      let move = (x: number, y: number) => page.mouse.move(x, y)
+      if (where === 'studio') {
+        await toStudio(page, await house.addSite('kinds', html, effects))
+        const frame = await stageOf(page)
+        surface = frame
+        move = (x, y) => movePointer(page, x, y)
+      } else {
+        const file = info.outputPath('page.html')
+        writeFileSync(file, exportAlone(html, effects))
+        await page.goto(`file://${file}`)
+      }
+      // The frame is shown scaled to fit, where the real pointer falls on whole px of the screen.
+      const tolerance = where === 'studio' ? 1.2 : 0.06
+      await move(210, 70)
+      await near(() => shiftOf(surface, '.g-glow-surface-pool', 0), [190, 50], tolerance)
+      await near(() => shiftOf(surface, '.g-glow-surface-pool', 1), [-30, 50], tolerance)
+      await eventually(() => styleOf(surface, '.g-glow-edge-pool', 'opacity', 1)).toBe('1')
+      // A light that has gone stays where it was, and goes out.
+      await move(560, 100)
+      await near(() => shiftOf(surface, '.s-spotlight-sheet'), [-100, -20], tolerance)
+      await eventually(async () => Number(await styleOf(surface, '.s-spotlight-dark', 'opacity'))).toBeCloseTo(0.78, 4)
+      await eventually(() => styleOf(surface, '.g-glow-edge-pool', 'opacity', 1)).toBe('0')
+      await move(1000, 60)
+      await near(() => shiftOf(surface, '.r-grain-light-sheet'), [-50, -60], tolerance)
+      await eventually(async () => Number(await styleOf(surface, '.r-grain-light-light', 'opacity'))).toBeCloseTo(0.36, 4)
+      await eventually(() => styleOf(surface, '.s-spotlight-dark', 'opacity')).toBe('0')
+      await move(245, 340)
+      await near(() => shiftOf(surface, '.near'), [-11, 0], tolerance)
+      await near(() => shiftOf(surface, '.far'), [-3, 0], tolerance)
+      await move(500, 300)
+      await near(() => shiftOf(surface, '.m'), [110, 10], tolerance)
+      await near(() => shiftOf(surface, '.near'), [0, 0])
+      await move(805, 300)
+      for (const words of ['.h-fold-words-1', '.h-fold-words-2']) await near(() => shiftOf(surface, words), [0.06 * 580, 0], tolerance)
+      await near(() => shiftOf(surface, '.m'), [0, 0])
+      await move(245, 525)
+      await near(
+        async () => {
+          const { rotateX, rotateY } = readLean(await styleOf(surface, '.c', 'transform'))
+          return [rotateX, rotateY]
+        },
+        [4.5, 4.5],
+        tolerance / 10,
+      )
+      await near(
+        async () => [Number(/matrix3d\((.*)\)/.exec(await styleOf(surface, '.top', 'transform'))?.[1]?.split(',')[14])],
+        [36],
+        0.01,
+      )
+      await eventually(() => styleOf(surface, '.c', 'box-shadow')).toMatch(/px -?\d/)
+      await near(() => shiftOf(surface, '.h-fold-words-1'), [0, 0])
+      await move(700, 600)
+      await near(async () => Object.values({ ...readLean(await styleOf(surface, '.c', 'transform')) }), [0, 0, 0], 0.01)
+      await eventually(() => styleOf(surface, '.c-tilt-sheen', 'opacity')).toBe('0')
+    },
+  )
 }
 
 test('a fast sweep, a scroll under the pointer and an element removed under it leave nothing behind', async ({ page }, info) => {
@@ -184,7 +189,7 @@ test('by finger all can be read and nothing is caught; with reduced motion light
   for (const page of [finger, calm, bare]) await page.context().close()
 })
 
-test('dark that stays is only for those who have a mouse or a pen', async ({ browser }, info) => {
+test('dark that stays is only for those who have a mouse or a pen', long, async ({ browser }, info) => {
   const file = info.outputPath('page.html')
   writeFileSync(file, exportAlone(html, [effectOf('spotlight', '.s', settingsOf('spotlight', { away: 'dark' }))]))
   for (const [options, display] of [
@@ -217,41 +222,43 @@ test('text stays selectable and links can be clicked on a leaning card, in the d
   }
 })
 
-test('a card whose pointer stands on the edge that leans away does not flicker, and keeps a transform of its own', async ({
-  page,
-}, info) => {
-  const source = `<!doctype html><title>Own</title><style>body{margin:0} .row{display:flex;gap:40px;padding:120px} .c{width:240px;height:200px;background:#eee;transform:rotate(4deg);overflow:hidden}</style><div class="row"><article class="c">1</article><article class="c">2</article><article class="c">3</article></div>`
-  await openAlone(
-    page,
-    source,
-    [effectOf('tilt', '.c', settingsOf('tilt', { acrossDeg: 20, vanishing: 'shared', perspectivePx: 500 }))],
-    info.outputPath('page.html'),
-  )
-  expect(await styleOf(page, '.row', 'perspective')).toBe('500px')
-  expect(
-    await page.evaluate(
-      (text) => Math.round((Math.atan2(new DOMMatrix(text).m12, new DOMMatrix(text).m11) * 180) / Math.PI),
-      await styleOf(page, '.c', 'transform'),
-    ),
-  ).toBe(4)
-  const turns: number[] = []
-  // Along the right edge of the first card, which stands left of the row's vanishing point.
-  await page.mouse.move(350, 200)
-  for (let i = 0; i < 40; i++) {
-    await page.mouse.move(352 + (i % 2), 200 + i)
-    await page.waitForTimeout(16)
-    turns.push(
-      parseFloat(
-        await page
-          .locator('.c')
-          .first()
-          .evaluate((element) => element.style.getPropertyValue([...element.style].find((name) => /-x$/.test(name)) ?? '')),
-      ),
+test(
+  'a card whose pointer stands on the edge that leans away does not flicker, and keeps a transform of its own',
+  long,
+  async ({ page }, info) => {
+    const source = `<!doctype html><title>Own</title><style>body{margin:0} .row{display:flex;gap:40px;padding:120px} .c{width:240px;height:200px;background:#eee;transform:rotate(4deg);overflow:hidden}</style><div class="row"><article class="c">1</article><article class="c">2</article><article class="c">3</article></div>`
+    await openAlone(
+      page,
+      source,
+      [effectOf('tilt', '.c', settingsOf('tilt', { acrossDeg: 20, vanishing: 'shared', perspectivePx: 500 }))],
+      info.outputPath('page.html'),
     )
-  }
-  // It comes, and then it stays.
-  expect(Math.min(...turns.slice(-15))).toBeGreaterThan(0.8)
-})
+    expect(await styleOf(page, '.row', 'perspective')).toBe('500px')
+    expect(
+      await page.evaluate(
+        (text) => Math.round((Math.atan2(new DOMMatrix(text).m12, new DOMMatrix(text).m11) * 180) / Math.PI),
+        await styleOf(page, '.c', 'transform'),
+      ),
+    ).toBe(4)
+    const turns: number[] = []
+    // Along the right edge of the first card, which stands left of the row's vanishing point.
+    await page.mouse.move(350, 200)
+    for (let i = 0; i < 40; i++) {
+      await page.mouse.move(352 + (i % 2), 200 + i)
+      await page.waitForTimeout(16)
+      turns.push(
+        parseFloat(
+          await page
+            .locator('.c')
+            .first()
+            .evaluate((element) => element.style.getPropertyValue([...element.style].find((name) => /-x$/.test(name)) ?? '')),
+        ),
+      )
+    }
+    // It comes, and then it stays.
+    expect(Math.min(...turns.slice(-15))).toBeGreaterThan(0.8)
+  },
+)
 
 test('what floats above a card stands in one space with it, and on a card that cuts off what sticks out it is seen in the same place', async ({
   page,
@@ -331,7 +338,7 @@ test('layers that are enlarged to fill their box show no edge, wherever the poin
   }
 })
 
-test(`${isLong ? 'every recipe' : 'a recipe of every third kind'} plays on the chosen element when it is touched, and leaves the page as it was`, async ({
+test(`${isLong ? 'every recipe' : 'a recipe of every sixth kind'} plays on the chosen element when it is touched, and leaves the page as it was`, async ({
   page,
   house,
 }) => {
@@ -350,7 +357,7 @@ test(`${isLong ? 'every recipe' : 'a recipe of every third kind'} plays on the c
   await clickOnPage(page, frame, '.d', 0.9, 0.9)
   const recipes = page.getByRole('region', { name: 'Recipes' })
   await expect(recipes).toBeVisible()
-  const tried = isLong ? kinds : kinds.filter((_, i) => i % 3 === 0)
+  const tried = isLong ? kinds : kinds.filter((_, i) => i % 6 === 0)
   const names = tried.flatMap((kind, i) => inTurn(kind.recipes, i, 1).map(({ title }) => title))
   const touched = new Set<string>()
   const sheetNow = () => frame.evaluate(() => document.head.textContent ?? '')

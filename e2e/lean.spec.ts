@@ -1,7 +1,8 @@
 // What a tilt does, by the numbers: in the studio's frame and in the exported file, against the closed form written here.
 import type { Frame, Page } from '@playwright/test'
 import { readFileSync, writeFileSync } from 'node:fs'
-import { eventually, expect, test } from './support/house'
+import { exportAlone, openAlone } from './support/alone'
+import { eventually, expect, test, type House } from './support/house'
 import { isLong } from './support/long'
 import { cardBox, cardsPage, leanOf, movePointer, stageOf, tiltOnCards } from './support/stage'
 
@@ -42,14 +43,8 @@ async function inStudio(page: Page, url: string): Promise<Place> {
   return { surface, move: async (x, y) => (await movePointer(page, x, y), await seen()) }
 }
 
-async function inExport(page: Page, studio: string, file: string): Promise<Place> {
-  await page.goto(studio)
-  await stageOf(page)
-  await page.keyboard.press('c')
-  const download = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'Export page' }).click()
-  await (await download).saveAs(file)
-  await page.goto(`file://${file}`)
+async function inExport(page: Page, effects: readonly unknown[], file: string): Promise<Place> {
+  await openAlone(page, cardsPage, effects, file)
   const seen = await watchPointer(page)
   return { surface: page, move: async (x, y) => (await page.mouse.move(x, y), await seen()) }
 }
@@ -65,14 +60,14 @@ const ninePoints = [0.002, 0.5, 0.998].flatMap((u) => [0.002, 0.5, 0.998].map((v
 
 // The studio plays what is exported.
 for (const surface of isLong ? (['studio', 'export'] as const) : (['export'] as const)) {
-  const open = (page: Page, url: string, file: string) => (surface === 'studio' ? inStudio(page, url) : inExport(page, url, file))
+  const open = async (page: Page, house: House, id: string, file: string) =>
+    surface === 'studio' ? inStudio(page, await house.addSite(id, cardsPage, [tiltOnCards()])) : inExport(page, [tiltOnCards()], file)
 
   test(`in the ${surface}, a card at rest leans by the angle times where the pointer is, at nine points, and lies flat when away`, async ({
     page,
     house,
   }, info) => {
-    const url = await house.addSite(`nine-${surface}`, cardsPage, [tiltOnCards()])
-    const { surface: where, move } = await open(page, url, info.outputPath('page.html'))
+    const { surface: where, move } = await open(page, house, `nine-${surface}`, info.outputPath('page.html'))
     for (const [u, v] of ninePoints) {
       const seen = await move(card.x + u * card.width, card.y + v * card.height)
       // "Settled" is the engine's own rest, so the number must arrive and stay.
@@ -87,13 +82,12 @@ for (const surface of isLong ? (['studio', 'export'] as const) : (['export'] as 
   })
 
   test(`in the ${surface}, the lean 40, 120 and 300 ms after a jump is the spring's own`, async ({ page, house }, info) => {
-    const url = await house.addSite(`jump-${surface}`, cardsPage, [tiltOnCards()])
     await page.clock.install({ time: 1_000_000 })
     // The given clock tells the time at which an event is asked for its own; a browser, when it happened.
     await page.addInitScript(() =>
       addEventListener('pointermove', (event) => Object.defineProperty(event, 'timeStamp', { value: event.timeStamp }), true),
     )
-    const { surface: where, move } = await open(page, url, info.outputPath('page.html'))
+    const { surface: where, move } = await open(page, house, `jump-${surface}`, info.outputPath('page.html'))
     await page.clock.runFor(1000)
     let paused = 1_010_000
     // The given clock shows a frame every 16 ms; each jump happens where a frame falls on the moment that is asked for.
@@ -120,9 +114,8 @@ for (const surface of isLong ? (['studio', 'export'] as const) : (['export'] as 
   })
 }
 
-test('at the very edges and corners of the exported page the lean is exactly the angle', async ({ page, house }, info) => {
-  const url = await house.addSite('corners', cardsPage, [tiltOnCards()])
-  const { surface } = await inExport(page, url, info.outputPath('page.html'))
+test('at the very edges and corners of the exported page the lean is exactly the angle', async ({ page }, info) => {
+  const { surface } = await inExport(page, [tiltOnCards()], info.outputPath('page.html'))
   for (const [x, y, rotateX, rotateY] of [
     [card.x, centre.y, 0, -9],
     [card.x + card.width, centre.y, 0, 9],
@@ -138,9 +131,8 @@ test('at the very edges and corners of the exported page the lean is exactly the
   }
 })
 
-test('with the pointer still on an edge that leans away the card does not flicker', async ({ page, house }, info) => {
-  const url = await house.addSite('steady', cardsPage, [tiltOnCards({ acrossDeg: 30 })])
-  const { surface } = await inExport(page, url, info.outputPath('page.html'))
+test('with the pointer still on an edge that leans away the card does not flicker', async ({ page }, info) => {
+  const { surface } = await inExport(page, [tiltOnCards({ acrossDeg: 30 })], info.outputPath('page.html'))
   await page.mouse.move(card.x + card.width - 1, card.y + 1)
   await eventually(() => leanOf(surface, '.card', 1).then(({ rotateY }) => rotateY)).toBeGreaterThan(29)
   // Where the card was, there is now a band that belongs to what lies behind it.
@@ -182,9 +174,8 @@ test('the exported file asks no network for anything, keeps every byte of the pa
   expect(await own.evaluate(() => Object.keys(window).filter((key) => /attach|figure|glass/i.test(key)))).toEqual([])
 })
 
-test('scrolling under a standing pointer, a removed card and one that comes later: nothing sticks', async ({ page, house }, info) => {
-  const url = await house.addSite('moving', cardsPage, [tiltOnCards()])
-  const { surface } = await inExport(page, url, info.outputPath('page.html'))
+test('scrolling under a standing pointer, a removed card and one that comes later: nothing sticks', async ({ page }, info) => {
+  const { surface } = await inExport(page, [tiltOnCards()], info.outputPath('page.html'))
   const isFlat = (index: number) =>
     eventually(() => leanOf(surface, '.card', index).then((lean) => Math.hypot(lean.rotateX, lean.rotateY))).toBeLessThan(tolerance)
   await page.mouse.move(card.x + 20, card.y + 20)
@@ -203,12 +194,10 @@ test('scrolling under a standing pointer, a removed card and one that comes late
   for (const index of [0, 1, 2, 3, 4, 5]) await isFlat(index)
 })
 
-test('a page that prefers reduced motion stands still, and a finger scrolls as ever', async ({ page, house, browser }, info) => {
-  const url = await house.addSite('still', cardsPage, [tiltOnCards({ pose: { x: 0.5, y: 0 } })])
+test('a page that prefers reduced motion stands still, and a finger scrolls as ever', async ({ page, browser }, info) => {
   const file = info.outputPath('page.html')
-  await inExport(page, url, file)
   await page.emulateMedia({ reducedMotion: 'reduce' })
-  await page.reload()
+  await inExport(page, [tiltOnCards({ pose: { x: 0.5, y: 0 } })], file)
   await page.mouse.move(card.x + 5, card.y + 5)
   await page.waitForTimeout(300)
   expect((await leanOf(page, '.card', 1)).rotateY).toBeCloseTo(4.5, 3)
@@ -221,15 +210,11 @@ test('a page that prefers reduced motion stands still, and a finger scrolls as e
   await phone.close()
 })
 
-test('a page of another site with the same names plays beside it', async ({ page, house }, info) => {
-  const first = await house.addSite('beside-a', cardsPage, [tiltOnCards()])
-  const second = await house.addSite('beside-b', cardsPage.replaceAll('"card"', '"plate"').replaceAll('.card', '.plate'), [
+test('a page of another site with the same names plays beside it', async ({ page }, info) => {
+  const a = exportAlone(cardsPage, [tiltOnCards()])
+  const b = exportAlone(cardsPage.replaceAll('"card"', '"plate"').replaceAll('.card', '.plate'), [
     { ...tiltOnCards(), select: '.plate', noun: 'each plate' },
   ])
-  const files = [info.outputPath('a.html'), info.outputPath('b.html')] as const
-  await inExport(page, first, files[0])
-  await inExport(page, second, files[1])
-  const [a, b] = files.map((file) => readFileSync(file, 'utf8')) as [string, string]
   const added = (text: string) =>
     `${/<style>\n[\s\S]*?<\/style>/.exec(text)?.[0]}${/<script>\n\(\(\) => \{[\s\S]*?<\/script>/.exec(text)?.[0]}`
   const both = info.outputPath('both.html')

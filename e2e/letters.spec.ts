@@ -2,6 +2,7 @@
 import type { Page } from '@playwright/test'
 import { effectOf, openAlone, settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
+import { long } from './support/long'
 import { moveOver, stageOf } from './support/stage'
 
 const letters = (changes: object = {}, select = 'h1') =>
@@ -160,7 +161,7 @@ test('those who prefer less motion see weight and colour alone', async ({ page: 
   expect(await first.evaluate((each) => getComputedStyle(each).transform)).toBe('none')
 })
 
-test('plays in the studio as in the export', async ({ page: studio, house }) => {
+test('plays in the studio as in the export', long, async ({ page: studio, house }) => {
   const address = await house.addSite('words', page('<h1>Moths at the lamp</h1>'), [letters({ sizePercent: 150, reachPx: 300 })])
   await studio.goto(address)
   const frame = await stageOf(studio)

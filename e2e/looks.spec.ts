@@ -2,6 +2,7 @@
 import { compile } from '../src/core/compile/compile'
 import { computed, playReal, rigFrom, scriptOf, stylesheetOf } from './support/bare'
 import { eventually, expect, test } from './support/house'
+import { long } from './support/long'
 import { toStudio, movePointer, stageOf } from './support/stage'
 
 const soon = { kind: 'timed', durationMs: 120, easing: 'linear', delayMs: 0 } as const
@@ -231,7 +232,7 @@ test('what is read in a part finds it, which is added once, and follows the poin
   await eventually(hidden).toBe(0)
 })
 
-test('in the studio keys, wheel and fingers reach the page’s script as they do in the export', async ({ page, house }) => {
+test('in the studio keys, wheel and fingers reach the page’s script as they do in the export', long, async ({ page, house }) => {
   const settings = rigFrom(
     { select: '&', pointer: 'fine', arrowKeys: 0.1, looks: { ...machine, escape: true } },
     [

@@ -2,6 +2,7 @@
 import type { Page } from '@playwright/test'
 import { effectOf, openAlone, settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
+import { long } from './support/long'
 
 const lens = (changes: object = {}, select = '.plate') =>
   effectOf('magnifier', select, settingsOf('magnifier', { comeMs: 0, goMs: 0, ...changes }))
@@ -64,8 +65,8 @@ const forms: readonly (readonly [name: string, css: string, around?: readonly [s
   ['from right to left', 'html { direction: rtl } .plate { left: auto; right: 480px; border-left: 9px solid }'],
   ['in a page that is zoomed', 'body { zoom: 1.25 }'],
 ]
-for (const [name, css, around] of forms)
-  test(`the point under the lens is the point under the pointer ${name}`, async ({ page: alone }, info) => {
+for (const [number, [name, css, around]] of forms.entries())
+  test(`the point under the lens is the point under the pointer ${name}`, number % 3 === 0 ? {} : long, async ({ page: alone }, info) => {
     await openShadows(alone)
     await openAlone(alone, page(css, marks, around as [string, string] | undefined), [lens({ zoom: 3 })], info.outputPath('page.html'))
     for (const scrolled of [0, 60])
@@ -165,7 +166,7 @@ test('it stays in step: words, classes, what comes and goes, what is typed and c
   ])
 })
 
-test('two thousand elements are copied in small steps, what is near first', async ({ page: alone }, info) => {
+test('two thousand elements are copied in small steps, what is near first', long, async ({ page: alone }, info) => {
   await openShadows(alone)
   const rows = Array.from(
     { length: 399 },
@@ -261,44 +262,48 @@ test('Ctrl and the wheel change how large it shows things, and a link that is lo
   ).toBe('none')
 })
 
-test('it lies beside a finger, above it or below it where there is no room, and shows what is under it', async ({ browser }, info) => {
-  const context = await browser.newContext({ hasTouch: true, viewport: { width: 700, height: 600 } })
-  const alone = await context.newPage()
-  await openShadows(alone)
-  await openAlone(alone, page(''), [lens()], info.outputPath('page.html'))
-  const client = await context.newCDPSession(alone)
-  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', at?: readonly [number, number]) =>
-    client.send('Input.dispatchTouchEvent', { type, touchPoints: at ? [{ x: at[0], y: at[1] }] : [] })
-  await touch('touchStart', [300, 280])
-  await touch('touchMove', [310, 290])
-  // 95 px is half of it, 28 what it is away.
-  await eventually(async () => (await middleOf(alone)).join()).toBe(`310,${290 - 95 - 28}`)
-  await touch('touchMove', [320, 130])
-  await eventually(async () => (await middleOf(alone)).join()).toBe(`320,${130 + 95 + 28}`)
-  const point = await alone.evaluate(() => {
-    const root = document.querySelector('[class$="-glass"]')?.shadowRoot
-    const [copy, own] = [root?.querySelector('.mark'), document.querySelector('.mark')].map((each) => each?.getBoundingClientRect())
-    // What is under the finger is in the middle of the lens.
-    return copy && own ? [(copy.x - 320) / 2.5 - (own.x - 320), (copy.y - (130 + 95 + 28)) / 2.5 - (own.y - 130)] : []
-  })
-  expect(Math.hypot(...point)).toBeLessThan(0.5)
-  // Two fingers change how large it shows things, not the page.
-  const two = (apart: number) =>
-    client.send('Input.dispatchTouchEvent', {
-      type: 'touchMove',
-      touchPoints: [
-        { x: 320, y: 200, id: 0 },
-        { x: 320 + apart, y: 200, id: 1 },
-      ],
+test(
+  'it lies beside a finger, above it or below it where there is no room, and shows what is under it',
+  long,
+  async ({ browser }, info) => {
+    const context = await browser.newContext({ hasTouch: true, viewport: { width: 700, height: 600 } })
+    const alone = await context.newPage()
+    await openShadows(alone)
+    await openAlone(alone, page(''), [lens()], info.outputPath('page.html'))
+    const client = await context.newCDPSession(alone)
+    const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', at?: readonly [number, number]) =>
+      client.send('Input.dispatchTouchEvent', { type, touchPoints: at ? [{ x: at[0], y: at[1] }] : [] })
+    await touch('touchStart', [300, 280])
+    await touch('touchMove', [310, 290])
+    // 95 px is half of it, 28 what it is away.
+    await eventually(async () => (await middleOf(alone)).join()).toBe(`310,${290 - 95 - 28}`)
+    await touch('touchMove', [320, 130])
+    await eventually(async () => (await middleOf(alone)).join()).toBe(`320,${130 + 95 + 28}`)
+    const point = await alone.evaluate(() => {
+      const root = document.querySelector('[class$="-glass"]')?.shadowRoot
+      const [copy, own] = [root?.querySelector('.mark'), document.querySelector('.mark')].map((each) => each?.getBoundingClientRect())
+      // What is under the finger is in the middle of the lens.
+      return copy && own ? [(copy.x - 320) / 2.5 - (own.x - 320), (copy.y - (130 + 95 + 28)) / 2.5 - (own.y - 130)] : []
     })
-  await client.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [{ x: 320, y: 200, id: 0 }, { x: 370, y: 200, id: 1 }] }) // prettier-ignore
-  for (const apart of [50, 60, 75]) await two(apart)
-  await eventually(() => zoomOf(alone)).toBeGreaterThan(2.9)
-  expect(await alone.evaluate(() => visualViewport?.scale)).toBe(1)
-  await touch('touchEnd')
-  await eventually(() => seen(alone)).toBe(false)
-  await context.close()
-})
+    expect(Math.hypot(...point)).toBeLessThan(0.5)
+    // Two fingers change how large it shows things, not the page.
+    const two = (apart: number) =>
+      client.send('Input.dispatchTouchEvent', {
+        type: 'touchMove',
+        touchPoints: [
+          { x: 320, y: 200, id: 0 },
+          { x: 320 + apart, y: 200, id: 1 },
+        ],
+      })
+    await client.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [{ x: 320, y: 200, id: 0 }, { x: 370, y: 200, id: 1 }] }) // prettier-ignore
+    for (const apart of [50, 60, 75]) await two(apart)
+    await eventually(() => zoomOf(alone)).toBeGreaterThan(2.9)
+    expect(await alone.evaluate(() => visualViewport?.scale)).toBe(1)
+    await touch('touchEnd')
+    await eventually(() => seen(alone)).toBe(false)
+    await context.close()
+  },
+)
 
 const square = (colour: string, px: number) =>
   `data:image/svg+xml,${encodeURIComponent(`<svg xmlns="http://www.w3.org/2000/svg" width="${px}" height="${px}"><path fill="${colour}" d="M0 0h${px}v${px}H0z"/></svg>`)}`

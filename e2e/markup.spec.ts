@@ -2,6 +2,7 @@
 import { readFileSync } from 'node:fs'
 import type { Frame, Page } from '@playwright/test'
 import { eventually, expect, test, type House } from './support/house'
+import { long } from './support/long'
 import { toStudio, cardsPage, clickOnPage, countOfEffect, leanOf, movePointer, onScreen, stageOf, tiltOnCards } from './support/stage'
 
 const sourceOf = async (house: House, site: string) => {
@@ -41,66 +42,71 @@ async function chooseRung(page: Page, select: string, rung: RegExp): Promise<voi
   await page.getByRole('region', { name: 'Under the pointer' }).getByRole('button', { name: rung }).click()
 }
 
-test('starters, copies, wrappers and attributes are put into the source as clean lines, and undone to the byte', async ({
-  page,
-  house,
-}) => {
-  await toStudio(page, await house.addSite('build', pretty))
-  await chooseRung(page, '.words', /div\.plot/)
-  await page.getByRole('group', { name: 'What to do with it' }).getByRole('button', { name: 'Markup' }).click()
-  await page.getByRole('button', { name: 'Card', exact: true }).click()
-  const before = pretty
-  await eventually(() => sourceOf(house, 'build')).toContain('    <article class="card">\n      <h3>A card</h3>\n')
-  const withCard = await sourceOf(house, 'build')
-  expect(withCard).toContain('    .card { box-sizing: border-box;')
-  await eventually(async () => (await stageOf(page)).locator('.card h3').count()).toBe(1)
+test(
+  'starters, copies, wrappers and attributes are put into the source as clean lines, and undone to the byte',
+  long,
+  async ({ page, house }) => {
+    await toStudio(page, await house.addSite('build', pretty))
+    await chooseRung(page, '.words', /div\.plot/)
+    await page.getByRole('group', { name: 'What to do with it' }).getByRole('button', { name: 'Markup' }).click()
+    await page.getByRole('button', { name: 'Card', exact: true }).click()
+    const before = pretty
+    await eventually(() => sourceOf(house, 'build')).toContain('    <article class="card">\n      <h3>A card</h3>\n')
+    const withCard = await sourceOf(house, 'build')
+    expect(withCard).toContain('    .card { box-sizing: border-box;')
+    await eventually(async () => (await stageOf(page)).locator('.card h3').count()).toBe(1)
 
-  await chooseRung(page, '.plot:nth-of-type(2)', /div\.plot/)
-  await page.getByRole('group', { name: 'What to do with it' }).getByRole('button', { name: 'Markup' }).click()
-  await page.getByRole('button', { name: 'Wrap', exact: true }).click()
-  await eventually(() => sourceOf(house, 'build')).toContain(
-    '    <div class="wrap">\n      <div class="plot">\n        <p>Second words</p>\n      </div>\n    </div>\n',
-  )
+    await chooseRung(page, '.plot:nth-of-type(2)', /div\.plot/)
+    await page.getByRole('group', { name: 'What to do with it' }).getByRole('button', { name: 'Markup' }).click()
+    await page.getByRole('button', { name: 'Wrap', exact: true }).click()
+    await eventually(() => sourceOf(house, 'build')).toContain(
+      '    <div class="wrap">\n      <div class="plot">\n        <p>Second words</p>\n      </div>\n    </div>\n',
+    )
 
-  await chooseRung(page, '.wrap .plot', /div\.plot/)
-  await page.getByRole('group', { name: 'What to do with it' }).getByRole('button', { name: 'Markup' }).click()
-  await page.getByLabel('Attribute', { exact: true }).fill('title')
-  await page.getByLabel('Its value; empty takes it off').fill('a "plot"')
-  await page.getByRole('button', { name: 'Set', exact: true }).click()
-  await eventually(() => sourceOf(house, 'build')).toContain('<div class="plot" title="a &quot;plot&quot;">')
+    await chooseRung(page, '.wrap .plot', /div\.plot/)
+    await page.getByRole('group', { name: 'What to do with it' }).getByRole('button', { name: 'Markup' }).click()
+    await page.getByLabel('Attribute', { exact: true }).fill('title')
+    await page.getByLabel('Its value; empty takes it off').fill('a "plot"')
+    await page.getByRole('button', { name: 'Set', exact: true }).click()
+    await eventually(() => sourceOf(house, 'build')).toContain('<div class="plot" title="a &quot;plot&quot;">')
 
-  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: /^Undo/ }).click()
-  await eventually(() => sourceOf(house, 'build')).toBe(before)
-})
+    for (let i = 0; i < 3; i++) await page.getByRole('button', { name: /^Undo/ }).click()
+    await eventually(() => sourceOf(house, 'build')).toBe(before)
+  },
+)
 
-test('a text is edited on the page by a double click, and an element is moved by pointing at its new place', async ({ page, house }) => {
-  await toStudio(page, await house.addSite('markup-words', pretty))
-  let stage = await stageOf(page)
-  const box = await stage.locator('.words').evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
-  const place = await onScreen(page, box.x + 20, box.y + 8)
-  await page.mouse.dblclick(place.x, place.y)
-  await page.keyboard.press('Control+a')
-  await page.keyboard.type('Better & shorter')
-  await page.keyboard.press('Enter')
-  await eventually(() => sourceOf(house, 'markup-words')).toContain('<p class="words">Better &amp; shorter</p>')
-  await eventually(async () => {
-    stage = await stageOf(page)
-    return stage
-      .locator('.words')
-      .textContent()
-      .catch(() => '')
-  }).toBe('Better & shorter')
+test(
+  'a text is edited on the page by a double click, and an element is moved by pointing at its new place',
+  long,
+  async ({ page, house }) => {
+    await toStudio(page, await house.addSite('markup-words', pretty))
+    let stage = await stageOf(page)
+    const box = await stage.locator('.words').evaluate((element) => element.getBoundingClientRect().toJSON() as DOMRect)
+    const place = await onScreen(page, box.x + 20, box.y + 8)
+    await page.mouse.dblclick(place.x, place.y)
+    await page.keyboard.press('Control+a')
+    await page.keyboard.type('Better & shorter')
+    await page.keyboard.press('Enter')
+    await eventually(() => sourceOf(house, 'markup-words')).toContain('<p class="words">Better &amp; shorter</p>')
+    await eventually(async () => {
+      stage = await stageOf(page)
+      return stage
+        .locator('.words')
+        .textContent()
+        .catch(() => '')
+    }).toBe('Better & shorter')
 
-  await chooseRung(page, '.words', /p\.words/)
-  await page.getByRole('group', { name: 'What to do with it' }).getByRole('button', { name: 'Markup' }).click()
-  await page.getByRole('button', { name: 'Move …' }).click()
-  await clickOnPage(page, await stageOf(page), '.plot:nth-of-type(2) p')
-  await page.getByRole('region', { name: 'Under the pointer' }).getByRole('button', { name: /^p p/ }).click()
-  await page.getByRole('region', { name: 'Move it' }).getByRole('button', { name: 'after it' }).click()
-  await eventually(() => sourceOf(house, 'markup-words')).toContain(
-    '      <p>Second words</p>\n      <p class="words">Better &amp; shorter</p>\n    </div>',
-  )
-})
+    await chooseRung(page, '.words', /p\.words/)
+    await page.getByRole('group', { name: 'What to do with it' }).getByRole('button', { name: 'Markup' }).click()
+    await page.getByRole('button', { name: 'Move …' }).click()
+    await clickOnPage(page, await stageOf(page), '.plot:nth-of-type(2) p')
+    await page.getByRole('region', { name: 'Under the pointer' }).getByRole('button', { name: /^p p/ }).click()
+    await page.getByRole('region', { name: 'Move it' }).getByRole('button', { name: 'after it' }).click()
+    await eventually(() => sourceOf(house, 'markup-words')).toContain(
+      '      <p>Second words</p>\n      <p class="words">Better &amp; shorter</p>\n    </div>',
+    )
+  },
+)
 
 test('the markup drawer edits the source in a proper editor, marks faults in place, and takes changes when told to', async ({
   page,
@@ -121,7 +127,7 @@ test('the markup drawer edits the source in a proper editor, marks faults in pla
   await eventually(async () => (await stageOf(page)).locator('.more').count()).toBe(1)
 })
 
-test('the ladder is climbed by keys, and a typed selector says what it matches', async ({ page, house }) => {
+test('the ladder is climbed by keys, and a typed selector says what it matches', long, async ({ page, house }) => {
   await toStudio(page, await house.addSite('markup-keys', pretty))
   await stageOf(page)
   await page.keyboard.press('p')
@@ -152,7 +158,7 @@ test('the ladder is climbed by keys, and a typed selector says what it matches',
   await eventually(async () => countOfEffect(await stageOf(page))).toBe(3)
 })
 
-test('a picture is replaced by one of the designer’s own, in one step of undo', async ({ page, house }) => {
+test('a picture is replaced by one of the designer’s own, in one step of undo', long, async ({ page, house }) => {
   const html = pretty.replace(
     '<p>Second words</p>',
     '<img class="view" src="gone.png" srcset="gone.png 2x" alt="" width="120" height="80">',
@@ -180,57 +186,61 @@ test('a picture is replaced by one of the designer’s own, in one step of undo'
   await eventually(() => sourceOf(house, 'picture')).toBe(html)
 })
 
-test('four cards glow in colours of their own, read from their backgrounds and set by hand, in the studio, after a reload and in the export', async ({
-  page,
-  house,
-  browser,
-}) => {
-  const glow = { ...(JSON.parse(readFileSync('bench/rigs/glow.json', 'utf8')) as object) }
-  const settings = JSON.parse(JSON.stringify(glow).replaceAll('".card"', '"&"')) as unknown
-  const html = cardsPage.replace(
-    '</style>',
-    '.card:nth-child(1) { background: rgb(10, 20, 30) } .card:nth-child(2) { background: rgb(40, 50, 60) }</style>',
-  )
-  const url = await house.addSite('glow', html, [
-    { id: 'glow', kind: 'free', name: 'Cards glow', select: '.card', noun: 'each card', settings },
-  ])
-  await page.goto(url)
-  let stage = await stageOf(page)
-  const colourOf = (where: Frame | Page, index: number) =>
-    where.evaluate(
-      (at) =>
-        getComputedStyle(document.querySelectorAll('.card')[at] as Element)
-          .getPropertyValue('--card-free-light-colour')
-          .trim(),
-      index,
+test(
+  'four cards glow in colours of their own, read from their backgrounds and set by hand, in the studio, after a reload and in the export',
+  long,
+  async ({ page, house, browser }) => {
+    const glow = { ...(JSON.parse(readFileSync('bench/rigs/glow.json', 'utf8')) as object) }
+    const settings = JSON.parse(JSON.stringify(glow).replaceAll('".card"', '"&"')) as unknown
+    const html = cardsPage.replace(
+      '</style>',
+      '.card:nth-child(1) { background: rgb(10, 20, 30) } .card:nth-child(2) { background: rgb(40, 50, 60) }</style>',
     )
-  await eventually(() => colourOf(stage, 0)).toBe('rgb(255 214 140 / 0.4)')
-  await page.getByRole('button', { name: 'More' }).click()
-  const each = page.getByRole('group', { name: 'Per element' })
-  await expect(each.getByRole('button', { name: /^8, .*like the others/ })).toBeVisible()
-  await each.getByRole('button', { name: 'Read it from each: from …' }).click()
-  await page.getByRole('menuitem', { name: 'its background' }).click()
-  await eventually(() => colourOf(stage, 0)).toBe('rgb(10, 20, 30)')
-  await each.getByRole('button', { name: /^3, / }).click()
-  await each.getByLabel(/^Per element:/).fill('nonsense')
-  await expect(each.getByLabel(/^Per element:/)).toHaveAttribute('aria-invalid', 'true')
-  await each.getByLabel(/^Per element:/).fill('tomato')
-  await page.keyboard.press('Enter')
-  await eventually(() => colourOf(stage, 2)).toBe('tomato')
-  await expect(page.getByRole('status').getByText('· saved')).toBeVisible()
-  await page.reload()
-  stage = await stageOf(page)
-  await eventually(() => colourOf(stage, 2)).toBe('tomato')
-  const exported = await (await page.request.get(`${house.address}/export/glow/page`)).text()
-  const own = await (await browser.newContext()).newPage()
-  await own.setContent(exported)
-  expect([await colourOf(own, 0), await colourOf(own, 1), await colourOf(own, 2)]).toEqual(['rgb(10, 20, 30)', 'rgb(40, 50, 60)', 'tomato'])
-  await own.mouse.move(60 + 120, 180, { steps: 3 })
-  await eventually(() =>
-    own.evaluate(() => getComputedStyle(document.querySelector('.card-free-pool') as Element).backgroundImage),
-  ).toContain('rgb(10, 20, 30)')
-  await own.context().close()
-})
+    const url = await house.addSite('glow', html, [
+      { id: 'glow', kind: 'free', name: 'Cards glow', select: '.card', noun: 'each card', settings },
+    ])
+    await page.goto(url)
+    let stage = await stageOf(page)
+    const colourOf = (where: Frame | Page, index: number) =>
+      where.evaluate(
+        (at) =>
+          getComputedStyle(document.querySelectorAll('.card')[at] as Element)
+            .getPropertyValue('--card-free-light-colour')
+            .trim(),
+        index,
+      )
+    await eventually(() => colourOf(stage, 0)).toBe('rgb(255 214 140 / 0.4)')
+    await page.getByRole('button', { name: 'More' }).click()
+    const each = page.getByRole('group', { name: 'Per element' })
+    await expect(each.getByRole('button', { name: /^8, .*like the others/ })).toBeVisible()
+    await each.getByRole('button', { name: 'Read it from each: from …' }).click()
+    await page.getByRole('menuitem', { name: 'its background' }).click()
+    await eventually(() => colourOf(stage, 0)).toBe('rgb(10, 20, 30)')
+    await each.getByRole('button', { name: /^3, / }).click()
+    await each.getByLabel(/^Per element:/).fill('nonsense')
+    await expect(each.getByLabel(/^Per element:/)).toHaveAttribute('aria-invalid', 'true')
+    await each.getByLabel(/^Per element:/).fill('tomato')
+    await page.keyboard.press('Enter')
+    await eventually(() => colourOf(stage, 2)).toBe('tomato')
+    await expect(page.getByRole('status').getByText('· saved')).toBeVisible()
+    await page.reload()
+    stage = await stageOf(page)
+    await eventually(() => colourOf(stage, 2)).toBe('tomato')
+    const exported = await (await page.request.get(`${house.address}/export/glow/page`)).text()
+    const own = await (await browser.newContext()).newPage()
+    await own.setContent(exported)
+    expect([await colourOf(own, 0), await colourOf(own, 1), await colourOf(own, 2)]).toEqual([
+      'rgb(10, 20, 30)',
+      'rgb(40, 50, 60)',
+      'tomato',
+    ])
+    await own.mouse.move(60 + 120, 180, { steps: 3 })
+    await eventually(() =>
+      own.evaluate(() => getComputedStyle(document.querySelector('.card-free-pool') as Element).backgroundImage),
+    ).toContain('rgb(10, 20, 30)')
+    await own.context().close()
+  },
+)
 
 const roleRig = {
   id: 'follow',
@@ -294,7 +304,7 @@ test('a role is filled by pointing, and the shell that it needs is shown as a ch
   }).toBeCloseTo(140 - 48, 0)
 })
 
-test('the page is visited as a finger, with reduced motion, without script, and at other widths', async ({ page, house }) => {
+test('the page is visited as a finger, with reduced motion, without script, and at other widths', long, async ({ page, house }) => {
   const html = cardsPage
     .replace(
       '</style>',
@@ -380,24 +390,25 @@ test('the page is visited as a finger, with reduced motion, without script, and 
   expect(asked.filter((url) => url.includes('example.test'))).toEqual([])
 })
 
-test('one element that was chosen alone is told of when its selector matches more, and is named in the markup in one act', async ({
-  page,
-  house,
-}) => {
-  const html =
-    '<!doctype html><html><head><style>.card { width: 200px; height: 80px; background: #ddd; margin: 8px }</style></head><body><div class="row"><article class="card">One</article><article class="card">Two</article></div><div class="row"><article class="card">Three</article><article class="card" id="four">Four</article></div></body></html>'
-  const url = await house.addSite('first-alone', html, [{ ...tiltOnCards(), select: '.card:nth-child(1)', noun: 'this card' }])
-  await page.goto(url)
-  await stageOf(page)
-  const told = page.getByText('This card was one element; 2 match .card:nth-child(1) by now.')
-  await expect(told).toBeVisible()
-  await page.getByRole('button', { name: 'Show the change' }).click()
-  await expect(page.getByLabel('What changes in the markup')).toContainText('id="card-1"')
-  await page.getByRole('button', { name: 'Give it an id' }).click()
-  await expect(told).toHaveCount(0)
-  await expect(page.frameLocator('iframe').first().locator('#card-1')).toHaveText('One')
-  await expect(page.getByText('this card', { exact: false }).first()).toBeVisible()
-  // Undone in one step.
-  await page.keyboard.press('Control+z')
-  await expect(told).toBeVisible()
-})
+test(
+  'one element that was chosen alone is told of when its selector matches more, and is named in the markup in one act',
+  long,
+  async ({ page, house }) => {
+    const html =
+      '<!doctype html><html><head><style>.card { width: 200px; height: 80px; background: #ddd; margin: 8px }</style></head><body><div class="row"><article class="card">One</article><article class="card">Two</article></div><div class="row"><article class="card">Three</article><article class="card" id="four">Four</article></div></body></html>'
+    const url = await house.addSite('first-alone', html, [{ ...tiltOnCards(), select: '.card:nth-child(1)', noun: 'this card' }])
+    await page.goto(url)
+    await stageOf(page)
+    const told = page.getByText('This card was one element; 2 match .card:nth-child(1) by now.')
+    await expect(told).toBeVisible()
+    await page.getByRole('button', { name: 'Show the change' }).click()
+    await expect(page.getByLabel('What changes in the markup')).toContainText('id="card-1"')
+    await page.getByRole('button', { name: 'Give it an id' }).click()
+    await expect(told).toHaveCount(0)
+    await expect(page.frameLocator('iframe').first().locator('#card-1')).toHaveText('One')
+    await expect(page.getByText('this card', { exact: false }).first()).toBeVisible()
+    // Undone in one step.
+    await page.keyboard.press('Control+z')
+    await expect(told).toBeVisible()
+  },
+)

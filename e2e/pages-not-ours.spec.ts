@@ -6,7 +6,7 @@ import { classIn, forms, pageOf, type Form } from './support/forms'
 import { computedOfAll, effectsOf, judgedOn, namesOn, washOn } from './support/garden'
 import { apartOn, expectedOf, groundsOn, judgeAtRest, mostApart, rigOf, type Ground } from './support/judge'
 import { eventually, expect, test, type House } from './support/house'
-import { inTurn, isLong } from './support/long'
+import { inTurn, isLong, long } from './support/long'
 import { shareApart } from './support/pixels'
 import { clickOnPage, movePointer, stageOf, tiltOnCards } from './support/stage'
 
@@ -94,31 +94,35 @@ const cases: readonly {
 
 for (const where of ['studio', 'export'] as const)
   for (const [index, { that, css, on, away, then }] of cases.entries()) {
-    // The studio plays what is exported: there, what moves by scripts of the page, by layers, and by a transition of its own.
-    if (where === 'studio' && !isLong && index % 3 !== 2) continue
-    test(`in the ${where}, pots lean on a page that ${that}`, async ({ page, house }, info) => {
-      const { surface, move } = await open[where](
-        page,
-        house,
-        `pots-${index}`,
-        shelf(css, then && '<script>/* What shows them. */</script>'),
-        info.outputPath('page.html'),
-      )
-      if (then) {
-        // What comes later comes after the pointer has been there.
-        await move(300, 250)
-        await eventually(() => leans(surface)).toBe(true)
-        await surface.evaluate(then)
-      }
-      // Within what a pot takes up while it leans: nearer to its edges it is another matter whether the page thinks that it is met.
-      for (const [x, y] of [[250, 165], [350, 220], [455, 280]] as const) {
+    // The studio plays what is exported. There: what moves by scripts of the page, by layers, and by a transition of its own.
+    const isInStudio = index % 3 === 2
+    test(
+      `in the ${where}, pots lean on a page that ${that}`,
+      isInStudio === (where === 'studio') ? {} : long,
+      async ({ page, house }, info) => {
+        const { surface, move } = await open[where](
+          page,
+          house,
+          `pots-${index}`,
+          shelf(css, then && '<script>/* What shows them. */</script>'),
+          info.outputPath('page.html'),
+        )
+        if (then) {
+          // What comes later comes after the pointer has been there.
+          await move(300, 250)
+          await eventually(() => leans(surface)).toBe(true)
+          await surface.evaluate(then)
+        }
+        // Within what a pot takes up while it leans: nearer to its edges it is another matter whether the page thinks that it is met.
+        for (const [x, y] of [[250, 165], [350, 220], [455, 280]] as const) {
         await move(x, y)
         await eventually(() => leans(surface)).toBe(true)
         await eventually(() => apartFrom(surface, on)).toBeLessThan(1e-3)
       } // prettier-ignore
-      await move(900, 60)
-      await eventually(() => apartFrom(surface, away)).toBeLessThan(1e-3)
-    })
+        await move(900, 60)
+        await eventually(() => apartFrom(surface, away)).toBeLessThan(1e-3)
+      },
+    )
   }
 
 for (const where of ['studio', 'export'] as const)
@@ -379,50 +383,51 @@ async function judge(page: Page, form: Form, visited: Visited, grounds: readonly
 }
 
 for (const [number, form] of forms.entries()) {
-  test(`on a page that ${form.that}, ${isLong ? 'every kind is' : 'all kinds play, and one of them is'} what the core says: exported, at nine places`, async ({
-    page,
-  }, info) => {
-    await page.setViewportSize({ width: 1280, height: 720 })
-    const html = pageOf(form)
-    await page.setContent(html)
-    if (form.then) await page.evaluate(form.then)
-    const grounds = await groundsOn(page, judgedOn(form, true))
-    await page.mouse.move(4, 700)
-    const [before, bare] = [await page.evaluate(computedOfAll), await page.screenshot({ animations: 'disabled' })]
-    const all = [...effectsOf(judgedOn(form, true)), washOn(form, true)]
-    await openAlone(page, html, all, info.outputPath('page.html'))
-    if (form.then) await page.evaluate(form.then)
-    await judge(page, form, { surface: page, move: (x, y) => page.mouse.move(x, y), names: namesOn(all) }, grounds)
-    // Those that leave nothing behind while the pointer is away do so by pixel.
-    if (!isLong && number % 3 !== 0) return
-    const quiet = judgedOn(form, true).filter(({ kind }) => !['fold', 'grain-light', 'wipe'].includes(kind))
-    await openAlone(page, html, [...effectsOf(quiet), washOn(form, true)], info.outputPath('quiet.html'))
-    if (form.then) await page.evaluate(form.then)
-    for (const { places: nine } of grounds) for (const { x, y, isHit } of nine) if (isHit) await page.mouse.move(x, y)
-    await page.mouse.move(4, 700)
-    await eventually(async () => shareApart(page, bare, await page.screenshot({ animations: 'disabled' }))).toBeLessThan(5e-4)
-    const places = (list: readonly string[]) => list.map((each) => (JSON.parse(each) as string[]).slice(0, 5))
-    expect(places(await page.evaluate(computedOfAll))).toEqual(places(before))
-  })
+  test(
+    `on a page that ${form.that}, ${isLong ? 'every kind is' : 'all kinds play, and one of them is'} what the core says: exported, at nine places`,
+    number % 3 === 1 ? long : {},
+    async ({ page }, info) => {
+      await page.setViewportSize({ width: 1280, height: 720 })
+      const html = pageOf(form)
+      await page.setContent(html)
+      if (form.then) await page.evaluate(form.then)
+      const grounds = await groundsOn(page, judgedOn(form, true))
+      await page.mouse.move(4, 700)
+      const [before, bare] = [await page.evaluate(computedOfAll), await page.screenshot({ animations: 'disabled' })]
+      const all = [...effectsOf(judgedOn(form, true)), washOn(form, true)]
+      await openAlone(page, html, all, info.outputPath('page.html'))
+      if (form.then) await page.evaluate(form.then)
+      await judge(page, form, { surface: page, move: (x, y) => page.mouse.move(x, y), names: namesOn(all) }, grounds)
+      // Those that leave nothing behind while the pointer is away do so by pixel.
+      if (!isLong && number % 3 !== 0) return
+      const quiet = judgedOn(form, true).filter(({ kind }) => !['fold', 'grain-light', 'wipe'].includes(kind))
+      await openAlone(page, html, [...effectsOf(quiet), washOn(form, true)], info.outputPath('quiet.html'))
+      if (form.then) await page.evaluate(form.then)
+      for (const { places: nine } of grounds) for (const { x, y, isHit } of nine) if (isHit) await page.mouse.move(x, y)
+      await page.mouse.move(4, 700)
+      await eventually(async () => shareApart(page, bare, await page.screenshot({ animations: 'disabled' }))).toBeLessThan(5e-4)
+      const places = (list: readonly string[]) => list.map((each) => (JSON.parse(each) as string[]).slice(0, 5))
+      expect(places(await page.evaluate(computedOfAll))).toEqual(places(before))
+    },
+  )
 
-  // The studio plays what is exported.
-  if (!isLong && number % 6 !== 1) continue
-  test(`on a page that ${form.that}, ${isLong ? 'every kind is' : 'all kinds play, and one of them is'} what the core says: in the studio, at nine places`, async ({
-    page,
-    house,
-  }) => {
-    await page.setViewportSize({ width: 1280, height: 720 })
-    const html = pageOf(form)
-    await page.setContent(html)
-    if (form.then) await page.evaluate(form.then)
-    const grounds = await groundsOn(page, judgedOn(form, true))
-    await page.setViewportSize({ width: 1600, height: 1100 })
-    const all = [...effectsOf(judgedOn(form, true)), washOn(form, true)]
-    await page.goto(await house.addSite(`form-${forms.indexOf(form)}`, html, all))
-    const surface = await stageOf(page)
-    if (form.then) await surface.evaluate(form.then)
-    await judge(page, form, { surface, move: (x, y) => movePointer(page, x, y), names: namesOn(all) }, grounds)
-  })
+  test(
+    `on a page that ${form.that}, ${isLong ? 'every kind is' : 'all kinds play, and one of them is'} what the core says: in the studio, at nine places`,
+    number % 12 === 1 ? {} : long,
+    async ({ page, house }) => {
+      await page.setViewportSize({ width: 1280, height: 720 })
+      const html = pageOf(form)
+      await page.setContent(html)
+      if (form.then) await page.evaluate(form.then)
+      const grounds = await groundsOn(page, judgedOn(form, true))
+      await page.setViewportSize({ width: 1600, height: 1100 })
+      const all = [...effectsOf(judgedOn(form, true)), washOn(form, true)]
+      await page.goto(await house.addSite(`form-${forms.indexOf(form)}`, html, all))
+      const surface = await stageOf(page)
+      if (form.then) await surface.evaluate(form.then)
+      await judge(page, form, { surface, move: (x, y) => movePointer(page, x, y), names: namesOn(all) }, grounds)
+    },
+  )
 }
 
 // Every form is tried above.

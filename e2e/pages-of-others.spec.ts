@@ -8,7 +8,7 @@ import { effectsOf, namesOn } from './support/garden'
 import { expect, test } from './support/house'
 import { groundsOn, judgeAtRest, rigOf, type Ground, type Judged } from './support/judge'
 import { answerElsewhere, others, readOther } from './support/others'
-import { isLong } from './support/long'
+import { isLong, long } from './support/long'
 import { shareApart } from './support/pixels'
 import { movePointer, stageOf } from './support/stage'
 import type { Frame, Page } from '@playwright/test'
@@ -34,9 +34,9 @@ function exportOther(html: string, effects: readonly unknown[]): string {
   return tasks.export({ site, page, html, dressed, lacksSheets, hasScripts: true })
 }
 
-for (const other of others(settingsOf)) {
+for (const [number, other] of others(settingsOf).entries()) {
   const { judged } = other
-  test(`${other.name}: every kind is what the core says, exported`, async ({ page }, info) => {
+  test(`${other.name}: every kind is what the core says, exported`, number === 0 ? long : {}, async ({ page }, info) => {
     await page.setViewportSize({ width: 1280, height: 720 })
     await answerElsewhere(page)
     const html = readOther(other)

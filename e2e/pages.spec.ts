@@ -6,6 +6,7 @@ import type { Locator, Page } from '@playwright/test'
 import { strFromU8, unzipSync, zipSync } from 'fflate'
 import { openStarter } from './support/acts'
 import { eventually, expect, test } from './support/house'
+import { long } from './support/long'
 import { builderMade, handWritten, utilityDressed, zipOf, filesOf } from './support/made-pages'
 import { toStudio, cardsPage, countOfEffect, clickOnPage, leanOf, onScreen, stageOf, tiltOnCards } from './support/stage'
 
@@ -94,85 +95,87 @@ test('a page written by hand comes in as a ZIP with its sheets and pictures, and
   expect(html.replace(/<style>\n[\s\S]*?<\/style>\n|<script>\n[\s\S]*?<\/script>\n/g, '')).toBe(handWritten().html)
 })
 
-test('a page of a builder comes in as files; what is hidden until a script is shown in one act, and each has a colour of its own from an attribute', async ({
-  page,
-  house,
-}) => {
-  await toStudio(page, await house.addSite('builder', cardsPage))
-  await stageOf(page)
-  const drawer = await openPages(page)
-  await bringFiles(
-    page,
-    Object.entries(filesOf(builderMade())).map(([name, text]) => ({ name, text })),
-  )
-  await expect(drawer.getByText('2 scripts do not run.').or(drawer.getByText('A script does not run.').first()).first()).toBeVisible()
-  await expect(drawer.getByText('https://example.org/boot.js')).toBeVisible()
-  let stage = await stageOf(page)
-  expect(
-    await stage.evaluate(
-      () =>
-        getComputedStyle(document.querySelector('h1') as Element).opacity +
-        getComputedStyle(document.querySelector('.hidden-until') as Element).opacity,
-    ),
-  ).toBe('10')
-  await drawer.getByRole('button', { name: 'Show them here' }).click()
-  await expect(drawer.getByText('Shown here, though the page hides it')).toBeVisible()
-  await eventually(async () => {
+test(
+  'a page of a builder comes in as files; what is hidden until a script is shown in one act, and each has a colour of its own from an attribute',
+  long,
+  async ({ page, house }) => {
+    await toStudio(page, await house.addSite('builder', cardsPage))
+    await stageOf(page)
+    const drawer = await openPages(page)
+    await bringFiles(
+      page,
+      Object.entries(filesOf(builderMade())).map(([name, text]) => ({ name, text })),
+    )
+    await expect(drawer.getByText('2 scripts do not run.').or(drawer.getByText('A script does not run.').first()).first()).toBeVisible()
+    await expect(drawer.getByText('https://example.org/boot.js')).toBeVisible()
+    let stage = await stageOf(page)
+    expect(
+      await stage.evaluate(
+        () =>
+          getComputedStyle(document.querySelector('h1') as Element).opacity +
+          getComputedStyle(document.querySelector('.hidden-until') as Element).opacity,
+      ),
+    ).toBe('10')
+    await drawer.getByRole('button', { name: 'Show them here' }).click()
+    await expect(drawer.getByText('Shown here, though the page hides it')).toBeVisible()
+    await eventually(async () => {
+      stage = await stageOf(page)
+      return stage.evaluate(() => getComputedStyle(document.querySelector('.hidden-until') as Element).opacity).catch(() => '')
+    }).toBe('1')
+    await page.keyboard.press('g')
     stage = await stageOf(page)
-    return stage.evaluate(() => getComputedStyle(document.querySelector('.hidden-until') as Element).opacity).catch(() => '')
-  }).toBe('1')
-  await page.keyboard.press('g')
-  stage = await stageOf(page)
-  // No choice hangs on a name that the next build changes.
-  await page.keyboard.press('p')
-  await clickOnPage(page, stage, '.cards >> nth=0 >> .item:nth-child(3) h3')
-  const choices = page.getByRole('region', { name: 'Which elements' })
-  for (const rung of await page.getByRole('region', { name: 'Under the pointer' }).getByRole('button').all()) {
-    await rung.click()
-    const lasting = (await choices.getByRole('button').allInnerTexts()).filter((text) => !text.startsWith('this'))
-    for (const text of lasting) expect(text).not.toMatch(/\.e\w*\d/)
-  }
-  await page
-    .getByRole('region', { name: 'Under the pointer' })
-    .getByRole('button', { name: /div\.item\./ })
-    .click()
-  await choices
-    .getByRole('button', { name: /all 24 like it/ })
-    .first()
-    .click()
-  await page.getByRole('button', { name: /^Give way/ }).click()
-  // The lean of each by an attribute of its own.
-  await page.getByRole('button', { name: 'More' }).click()
-  const each = page.getByRole('group', { name: 'Per element' })
-  await expect(each.getByRole('button', { name: /^\d+, .*like the others/ })).toHaveCount(24)
-  await each.getByRole('button', { name: /^2, / }).click()
-  await each.getByLabel(/^Per element: how far it leans/).fill('21')
-  await page.keyboard.press('Enter')
-  await expect(each.getByRole('button', { name: /^2, .*: 21deg/ })).toBeVisible()
-  await page.reload()
-  stage = await stageOf(page)
-  const { own } = await openExport(page)
-  await expectLean(own, '.item-card', 21 * 0.9)
-  await expectLean(own, '.item-card', 0, 3)
-})
+    // No choice hangs on a name that the next build changes.
+    await page.keyboard.press('p')
+    await clickOnPage(page, stage, '.cards >> nth=0 >> .item:nth-child(3) h3')
+    const choices = page.getByRole('region', { name: 'Which elements' })
+    for (const rung of await page.getByRole('region', { name: 'Under the pointer' }).getByRole('button').all()) {
+      await rung.click()
+      const lasting = (await choices.getByRole('button').allInnerTexts()).filter((text) => !text.startsWith('this'))
+      for (const text of lasting) expect(text).not.toMatch(/\.e\w*\d/)
+    }
+    await page
+      .getByRole('region', { name: 'Under the pointer' })
+      .getByRole('button', { name: /div\.item\./ })
+      .click()
+    await choices
+      .getByRole('button', { name: /all 24 like it/ })
+      .first()
+      .click()
+    await page.getByRole('button', { name: /^Give way/ }).click()
+    // The lean of each by an attribute of its own.
+    await page.getByRole('button', { name: 'More' }).click()
+    const each = page.getByRole('group', { name: 'Per element' })
+    await expect(each.getByRole('button', { name: /^\d+, .*like the others/ })).toHaveCount(24)
+    await each.getByRole('button', { name: /^2, / }).click()
+    await each.getByLabel(/^Per element: how far it leans/).fill('21')
+    await page.keyboard.press('Enter')
+    await expect(each.getByRole('button', { name: /^2, .*: 21deg/ })).toBeVisible()
+    await page.reload()
+    stage = await stageOf(page)
+    const { own } = await openExport(page)
+    await expectLean(own, '.item-card', 21 * 0.9)
+    await expectLean(own, '.item-card', 0, 3)
+  },
+)
 
-test('a page in utility classes comes in by pasting, is pointed at by its structure, and carries an effect out again', async ({
-  page,
-  house,
-}) => {
-  await toStudio(page, await house.addSite('utility', cardsPage))
-  await stageOf(page)
-  const drawer = await openPages(page)
-  await drawer.getByRole('button', { name: 'Paste HTML and CSS …' }).click()
-  await drawer.getByLabel('HTML of a page').fill(utilityDressed().html)
-  await drawer.getByLabel('CSS of the page').fill(utilityDressed().sheets['pasted.css'] ?? '')
-  await drawer.getByRole('button', { name: 'Import pasted HTML' }).click()
-  await expect(page.getByRole('button', { name: 'Page: Paths of the hollow' })).toBeVisible()
-  await page.keyboard.press('g')
-  await pointAndKeep(page, 'li:nth-child(2) h3', /li\.stack-3/, /ul > li/)
-  const { own } = await openExport(page)
-  await expectLean(own, 'ul > li')
-})
+test(
+  'a page in utility classes comes in by pasting, is pointed at by its structure, and carries an effect out again',
+  long,
+  async ({ page, house }) => {
+    await toStudio(page, await house.addSite('utility', cardsPage))
+    await stageOf(page)
+    const drawer = await openPages(page)
+    await drawer.getByRole('button', { name: 'Paste HTML and CSS …' }).click()
+    await drawer.getByLabel('HTML of a page').fill(utilityDressed().html)
+    await drawer.getByLabel('CSS of the page').fill(utilityDressed().sheets['pasted.css'] ?? '')
+    await drawer.getByRole('button', { name: 'Import pasted HTML' }).click()
+    await expect(page.getByRole('button', { name: 'Page: Paths of the hollow' })).toBeVisible()
+    await page.keyboard.press('g')
+    await pointAndKeep(page, 'li:nth-child(2) h3', /li\.stack-3/, /ul > li/)
+    const { own } = await openExport(page)
+    await expectLean(own, 'ul > li')
+  },
+)
 
 test('pages are renamed, moved, copied, removed and brought back, and all of it is undone', async ({ page, house }) => {
   await toStudio(page, await house.addSite('many', cardsPage))
@@ -239,7 +242,7 @@ const refusals: readonly (readonly [what: string, name: string, make: () => Buff
   ],
 ]
 
-test('what cannot be taken is refused in a sentence, and nothing of it stays', async ({ page, ownHouse: house }) => {
+test('what cannot be taken is refused in a sentence, and nothing of it stays', long, async ({ page, ownHouse: house }) => {
   // In a house of its own, where nobody else keeps anything meanwhile.
   await page.goto(await house.addSite('refused', cardsPage))
   await stageOf(page)
@@ -253,58 +256,59 @@ test('what cannot be taken is refused in a sentence, and nothing of it stays', a
   }
 })
 
-test('odd pages are taken as far as is sensible: broken markup, another encoding, a sheet with faults, missing files, a long name, 20,000 elements', async ({
-  page,
-  house,
-}) => {
-  await toStudio(page, await house.addSite('odd', cardsPage))
-  await stageOf(page)
-  const drawer = await openPages(page)
-  const latin = Buffer.from(
-    '<html><head><meta charset="windows-1252"><title>Caf\xe9</title></head><body><p class="p">na\xefve</p></body></html>',
-    'latin1',
-  )
-  await bringFiles(page, [{ name: 'latin.html', text: latin }])
-  await expect(page.getByRole('button', { name: 'Page: Café' })).toBeVisible()
-  await eventually(async () => (await stageOf(page)).evaluate(() => document.querySelector('.p')?.textContent).catch(() => '')).toBe(
-    'naïve',
-  )
+test(
+  'odd pages are taken as far as is sensible: broken markup, another encoding, a sheet with faults, missing files, a long name, 20,000 elements',
+  long,
+  async ({ page, house }) => {
+    await toStudio(page, await house.addSite('odd', cardsPage))
+    await stageOf(page)
+    const drawer = await openPages(page)
+    const latin = Buffer.from(
+      '<html><head><meta charset="windows-1252"><title>Caf\xe9</title></head><body><p class="p">na\xefve</p></body></html>',
+      'latin1',
+    )
+    await bringFiles(page, [{ name: 'latin.html', text: latin }])
+    await expect(page.getByRole('button', { name: 'Page: Café' })).toBeVisible()
+    await eventually(async () => (await stageOf(page)).evaluate(() => document.querySelector('.p')?.textContent).catch(() => '')).toBe(
+      'naïve',
+    )
 
-  await bringFiles(page, [
-    {
-      name: 'broken.html',
-      text: '<title>Broken</title><div><p>one<div></p><table><b>two</table></span><img src="gone.png"><style>.x { colr red; } @nonsense; .y { color: rgb(1, 2, 3) }</style><p class="y">three',
-    },
-  ])
-  await expect(page.getByRole('button', { name: 'Page: Broken' })).toBeVisible()
-  await expect(drawer.getByText('A picture did not come along: its place is empty.')).toBeVisible()
-  await eventually(async () =>
-    (await stageOf(page)).evaluate(() => getComputedStyle(document.querySelector('.y') as Element).color).catch(() => ''),
-  ).toBe('rgb(1, 2, 3)')
+    await bringFiles(page, [
+      {
+        name: 'broken.html',
+        text: '<title>Broken</title><div><p>one<div></p><table><b>two</table></span><img src="gone.png"><style>.x { colr red; } @nonsense; .y { color: rgb(1, 2, 3) }</style><p class="y">three',
+      },
+    ])
+    await expect(page.getByRole('button', { name: 'Page: Broken' })).toBeVisible()
+    await expect(drawer.getByText('A picture did not come along: its place is empty.')).toBeVisible()
+    await eventually(async () =>
+      (await stageOf(page)).evaluate(() => getComputedStyle(document.querySelector('.y') as Element).color).catch(() => ''),
+    ).toBe('rgb(1, 2, 3)')
 
-  await bringFiles(page, [{ name: 'long.html', text: `<title>${'name '.repeat(100)}</title><p>x` }])
-  await expect(page.getByRole('button', { name: /^Page: name name .*…$/ })).toBeVisible()
+    await bringFiles(page, [{ name: 'long.html', text: `<title>${'name '.repeat(100)}</title><p>x` }])
+    await expect(page.getByRole('button', { name: /^Page: name name .*…$/ })).toBeVisible()
 
-  await bringFiles(page, [
-    {
-      name: 'large.html',
-      text: `<title>Large</title><main>${'<section class="part"><p class="line">x</p></section>'.repeat(10_000)}</main>`,
-    },
-  ])
-  await expect(page.getByRole('button', { name: 'Page: Large' })).toBeVisible()
-  await eventually(async () => (await stageOf(page)).evaluate(() => document.querySelectorAll('*').length).catch(() => 0)).toBeGreaterThan(
-    20_000,
-  )
-  await page.keyboard.press('g')
-  await page.keyboard.press('p')
-  await clickOnPage(page, await stageOf(page), '.line >> nth=0')
-  await expect(
-    page
-      .getByRole('region', { name: 'Which elements' })
-      .getByRole('button', { name: /all 10000 like it/ })
-      .first(),
-  ).toBeVisible()
-})
+    await bringFiles(page, [
+      {
+        name: 'large.html',
+        text: `<title>Large</title><main>${'<section class="part"><p class="line">x</p></section>'.repeat(10_000)}</main>`,
+      },
+    ])
+    await expect(page.getByRole('button', { name: 'Page: Large' })).toBeVisible()
+    await eventually(async () =>
+      (await stageOf(page)).evaluate(() => document.querySelectorAll('*').length).catch(() => 0),
+    ).toBeGreaterThan(20_000)
+    await page.keyboard.press('g')
+    await page.keyboard.press('p')
+    await clickOnPage(page, await stageOf(page), '.line >> nth=0')
+    await expect(
+      page
+        .getByRole('region', { name: 'Which elements' })
+        .getByRole('button', { name: /all 10000 like it/ })
+        .first(),
+    ).toBeVisible()
+  },
+)
 
 test('a page is dropped with a picture that holds a script: the picture is seen, and the script runs nowhere', async ({ page, house }) => {
   await toStudio(page, await house.addSite('dropped', cardsPage))
@@ -386,7 +390,7 @@ test('the snippet saves a page as it is rendered, with its styles and pictures i
   expect(strFromU8(Buffer.from(saved)).startsWith('<!doctype html>')).toBe(true)
 })
 
-test('a page begins blank or with a starter, and the site is renamed where one works on it', async ({ page, house }) => {
+test('a page begins blank or with a starter, and the site is renamed where one works on it', long, async ({ page, house }) => {
   await toStudio(page, await house.addSite('fresh', cardsPage))
   await stageOf(page)
   await page.getByRole('button', { name: /^Page: / }).click()

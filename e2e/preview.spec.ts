@@ -3,6 +3,7 @@ import { request } from 'node:http'
 import type { Page } from '@playwright/test'
 import { zipOf, handWritten } from './support/made-pages'
 import { eventually, expect, test } from './support/house'
+import { long } from './support/long'
 import { toStudio, cardsPage, leanOf, stageOf, tiltOnCards } from './support/stage'
 
 const previewsOf = async (page: Page, address: string) =>
@@ -30,7 +31,7 @@ test('the preview plays the page as exported, without the studio, at an address 
   await eventually(async () => (await leanOf(preview, '.card', 0)).rotateY).toBeCloseTo(5, 0)
 })
 
-test('pages that came together lead to one another, with their files beside them', async ({ page, house }) => {
+test('pages that came together lead to one another, with their files beside them', long, async ({ page, house }) => {
   await page.goto(house.address)
   await page.goto(house.address)
   await page
@@ -91,7 +92,7 @@ test('on a phone it is told how, and what that opens', async ({ page, house }) =
   await expect(panel.getByText('Whoever is in your network and has this address sees the pages of your sites.')).toBeVisible()
 })
 
-test('the page is seen as on paper, and with colours forced', async ({ page, house }) => {
+test('the page is seen as on paper, and with colours forced', long, async ({ page, house }) => {
   const html = cardsPage.replace(
     '</style>',
     '@media print { .card { background: #eeeeee } } @media screen { .card { border-color: #00ff00 } } @media (forced-colors: active) { h2 { letter-spacing: 3px } }</style>',

@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromiumArguments } from '../src/cli/chromium'
 import { eventually, expect, test } from './support/house'
-import { isLong } from './support/long'
+import { isLong, long } from './support/long'
 import { cardsPage, stageOf, tiltOnCards } from './support/stage'
 
 const angleOf = (page: Page) => page.getByRole('spinbutton', { name: 'The angle', exact: true })
@@ -50,7 +50,7 @@ test('two windows of one browser see each other’s edits at once; undo takes ba
   expect(row).toEqual({ angle: '12', eye: '900' })
 })
 
-test('two people: edits come by themselves, and where both changed the same both are told', async ({ page, house, browser }) => {
+test('two people: edits come by themselves, and where both changed the same both are told', long, async ({ page, house, browser }) => {
   const url = await house.addSite('people', cardsPage, [tiltOnCards()])
   const other = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
   const count = (of: Page, path: RegExp) => {
@@ -87,34 +87,38 @@ test('two people: edits come by themselves, and where both changed the same both
   await other.context().close()
 })
 
-test('the history tells what was done; a version is looked at, named, and brought back whole or by effect', async ({ page, house }) => {
-  const url = await house.addSite('history', cardsPage, [tiltOnCards()])
-  await house.query(
-    "INSERT INTO site_revisions (site_id, revision, document, done) SELECT id, revision, document, 'Beginning' FROM sites WHERE id = ?",
-    ['history'],
-  )
-  await open(page, url)
-  await type(page, '30')
-  await expect(saved(page)).toBeVisible()
-  await page.getByRole('button', { name: 'History', exact: true }).click()
-  const history = page.getByRole('complementary', { name: 'History' })
-  await expect(history.getByText('The angle', { exact: true })).toBeVisible()
-  await page.reload()
-  await page.getByRole('button', { name: 'History', exact: true }).click()
-  await history.getByRole('button', { name: 'Show changes' }).last().click()
-  await expect(history.getByText('Effect Cards give way: changed since')).toBeVisible()
-  await history.getByLabel(/^Name of the version/).fill('Before the launch')
-  await page.keyboard.press('Enter')
-  await expect(history.getByText('Before the launch', { exact: true })).toBeVisible()
-  await history.getByRole('button', { name: 'Bring back: Effect Cards give way: changed since' }).click()
-  await expect(angleOf(page)).toHaveAttribute('aria-valuetext', '9°')
-  await page.getByRole('button', { name: /^Undo/ }).click()
-  await expect(angleOf(page)).toHaveAttribute('aria-valuetext', '30°')
-  await history.getByRole('button', { name: 'Bring back', exact: true }).last().click()
-  await expect(angleOf(page)).toHaveAttribute('aria-valuetext', '9°')
-})
+test(
+  'the history tells what was done; a version is looked at, named, and brought back whole or by effect',
+  long,
+  async ({ page, house }) => {
+    const url = await house.addSite('history', cardsPage, [tiltOnCards()])
+    await house.query(
+      "INSERT INTO site_revisions (site_id, revision, document, done) SELECT id, revision, document, 'Beginning' FROM sites WHERE id = ?",
+      ['history'],
+    )
+    await open(page, url)
+    await type(page, '30')
+    await expect(saved(page)).toBeVisible()
+    await page.getByRole('button', { name: 'History', exact: true }).click()
+    const history = page.getByRole('complementary', { name: 'History' })
+    await expect(history.getByText('The angle', { exact: true })).toBeVisible()
+    await page.reload()
+    await page.getByRole('button', { name: 'History', exact: true }).click()
+    await history.getByRole('button', { name: 'Show changes' }).last().click()
+    await expect(history.getByText('Effect Cards give way: changed since')).toBeVisible()
+    await history.getByLabel(/^Name of the version/).fill('Before the launch')
+    await page.keyboard.press('Enter')
+    await expect(history.getByText('Before the launch', { exact: true })).toBeVisible()
+    await history.getByRole('button', { name: 'Bring back: Effect Cards give way: changed since' }).click()
+    await expect(angleOf(page)).toHaveAttribute('aria-valuetext', '9°')
+    await page.getByRole('button', { name: /^Undo/ }).click()
+    await expect(angleOf(page)).toHaveAttribute('aria-valuetext', '30°')
+    await history.getByRole('button', { name: 'Bring back', exact: true }).last().click()
+    await expect(angleOf(page)).toHaveAttribute('aria-valuetext', '9°')
+  },
+)
 
-test('a site that cannot be read leaves home as it is, and comes back from its last readable version', async ({ page, house }) => {
+test('a site that cannot be read leaves home as it is, and comes back from its last readable version', long, async ({ page, house }) => {
   await house.addSite('unreadable', cardsPage, [tiltOnCards()])
   await house.query('INSERT INTO site_revisions (site_id, revision, document) SELECT id, revision, document FROM sites WHERE id = ?', [
     'unreadable',
@@ -138,7 +142,7 @@ test('a site that cannot be read leaves home as it is, and comes back from its l
   await expect(page.getByRole('region', { name: 'Site unreadable' }).getByText('1 page')).toBeVisible()
 })
 
-test('a browser that is killed loses no edit that is older than a moment, and reverts none', async ({ house }) => {
+test('a browser that is killed loses no edit that is older than a moment, and reverts none', long, async ({ house }) => {
   const url = await house.addSite('killed', cardsPage, [tiltOnCards()])
   const profile = mkdtempSync(join(tmpdir(), 'glass-moth-profile-'))
   const launch = () =>
@@ -229,7 +233,7 @@ test('edits are saved beside forty kilobytes of cookies; those of a preview are 
   ])
 })
 
-test('an edit that is not taken is listed with its reason, given as a file, and tried again', async ({ page, house }) => {
+test('an edit that is not taken is listed with its reason, given as a file, and tried again', long, async ({ page, house }) => {
   await open(page, await house.addSite('refused', cardsPage, [tiltOnCards()]))
   await page.route('**/api/sites/refused/edits', (route) =>
     route.fulfill({

@@ -2,6 +2,7 @@
 import type { Page } from '@playwright/test'
 import { effectOf, openAlone, settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
+import { long } from './support/long'
 import { styleOf } from './support/readings'
 import { record } from './support/recorder'
 
@@ -542,42 +543,46 @@ test.describe('rows', () => {
     expect(await alone.locator('[data-part]').count()).toBe(0)
   })
 
-  test('leave nothing after sixty of them were swept over in three samples, up and down, 200 times', async ({ page: alone }, info) => {
-    await openAlone(alone, html(60), [rows({ comeMs: 120, goMs: 120 })], info.outputPath('page.html'))
-    await eventually(() => rolls(alone)).toEqual(Array(60).fill('out'))
-    const seen = await alone.evaluate(async () => {
-      const list = document.querySelector('.list') as HTMLElement
-      const frame = () => new Promise((resolve) => requestAnimationFrame(resolve))
-      const move = (y: number) => {
-        const target = document.elementFromPoint(300, y) ?? document.documentElement
-        for (const type of ['pointerover', 'pointermove'])
-          target.dispatchEvent(
-            new PointerEvent(type, { bubbles: true, composed: true, clientX: 300, clientY: y, isPrimary: true, pointerType: 'mouse' }),
-          )
-      }
-      let most = 0
-      for (let n = 0; n < 200; n++) {
-        const [from, to] = n % 2 ? [700, 20] : [20, 700]
-        for (const share of [0, 0.45, 1]) {
-          move(from + (to - from) * share)
-          await frame()
-          most = Math.max(most, list.querySelectorAll('[data-part] > [data-part]').length)
+  test(
+    'leave nothing after sixty of them were swept over in three samples, up and down, 200 times',
+    long,
+    async ({ page: alone }, info) => {
+      await openAlone(alone, html(60), [rows({ comeMs: 120, goMs: 120 })], info.outputPath('page.html'))
+      await eventually(() => rolls(alone)).toEqual(Array(60).fill('out'))
+      const seen = await alone.evaluate(async () => {
+        const list = document.querySelector('.list') as HTMLElement
+        const frame = () => new Promise((resolve) => requestAnimationFrame(resolve))
+        const move = (y: number) => {
+          const target = document.elementFromPoint(300, y) ?? document.documentElement
+          for (const type of ['pointerover', 'pointermove'])
+            target.dispatchEvent(
+              new PointerEvent(type, { bubbles: true, composed: true, clientX: 300, clientY: y, isPrimary: true, pointerType: 'mouse' }),
+            )
         }
-      }
-      document.documentElement.dispatchEvent(
-        new PointerEvent('pointerout', { bubbles: true, clientX: 300, clientY: -5, isPrimary: true, pointerType: 'mouse' }),
-      )
-      return most
-    })
-    expect(seen).toBeLessThanOrEqual(2)
-    await eventually(() => rolls(alone)).toEqual(Array(60).fill('out'))
-    await eventually(() => alone.locator('[data-part]').count()).toBe(0)
-    expect(
-      await alone
-        .locator('.row')
-        .evaluateAll((all) => all.filter((each) => each.getAttributeNames().some((name) => each.getAttribute(name) === 'on')).length),
-    ).toBe(0)
-  })
+        let most = 0
+        for (let n = 0; n < 200; n++) {
+          const [from, to] = n % 2 ? [700, 20] : [20, 700]
+          for (const share of [0, 0.45, 1]) {
+            move(from + (to - from) * share)
+            await frame()
+            most = Math.max(most, list.querySelectorAll('[data-part] > [data-part]').length)
+          }
+        }
+        document.documentElement.dispatchEvent(
+          new PointerEvent('pointerout', { bubbles: true, clientX: 300, clientY: -5, isPrimary: true, pointerType: 'mouse' }),
+        )
+        return most
+      })
+      expect(seen).toBeLessThanOrEqual(2)
+      await eventually(() => rolls(alone)).toEqual(Array(60).fill('out'))
+      await eventually(() => alone.locator('[data-part]').count()).toBe(0)
+      expect(
+        await alone
+          .locator('.row')
+          .evaluateAll((all) => all.filter((each) => each.getAttributeNames().some((name) => each.getAttribute(name) === 'on')).length),
+      ).toBe(0)
+    },
+  )
 
   test('come by the focus, at once for those who prefer it so, and stand as they are without a script', async ({ browser }, info) => {
     const calm = await browser.newContext({ reducedMotion: 'reduce' })

@@ -1,6 +1,7 @@
 // The studio, walked through as a designer would: point, choose, tune with the stand-in pointer, undo, save, come back.
 import type { Frame, Page } from '@playwright/test'
 import { eventually, expect, test } from './support/house'
+import { long } from './support/long'
 import { toStudio, clickOnPage, cardBox, cardsPage, leanOf, movePointer, onScreen, stageOf, tiltOnCards } from './support/stage'
 
 const card = cardBox(1)
@@ -45,67 +46,69 @@ test('pointing shows the ladder with how many each choice matches, and a touched
   await expect(page.getByText('Choose an element of the page')).toBeVisible()
 })
 
-test('recipes are found by what people call such an effect elsewhere; Escape empties the search and goes on pointing', async ({
-  page,
-  house,
-}) => {
-  await toStudio(page, await house.addSite('found', cardsPage))
-  const frame = await stageOf(page)
-  await page.keyboard.press('p')
-  await clickOnPage(page, frame, '.card')
-  const recipes = page.getByRole('region', { name: 'Recipes' })
-  const search = recipes.getByRole('searchbox', { name: 'Find a recipe' })
-  await search.fill('flashlight')
-  await expect(recipes.getByRole('heading')).toHaveText(['Spotlight'])
-  await search.fill('wobble board')
-  await expect(recipes.getByText('No recipe is called “wobble board”.', { exact: false })).toBeVisible()
-  await search.press('Escape')
-  await expect(recipes.getByRole('button', { name: /^Give way/ })).toBeVisible()
-})
+test(
+  'recipes are found by what people call such an effect elsewhere; Escape empties the search and goes on pointing',
+  long,
+  async ({ page, house }) => {
+    await toStudio(page, await house.addSite('found', cardsPage))
+    const frame = await stageOf(page)
+    await page.keyboard.press('p')
+    await clickOnPage(page, frame, '.card')
+    const recipes = page.getByRole('region', { name: 'Recipes' })
+    const search = recipes.getByRole('searchbox', { name: 'Find a recipe' })
+    await search.fill('flashlight')
+    await expect(recipes.getByRole('heading')).toHaveText(['Spotlight'])
+    await search.fill('wobble board')
+    await expect(recipes.getByText('No recipe is called “wobble board”.', { exact: false })).toBeVisible()
+    await search.press('Escape')
+    await expect(recipes.getByRole('button', { name: /^Give way/ })).toBeVisible()
+  },
+)
 
-test('the stand-in pointer stays on the card when the hand goes to the controls, and the card follows each number', async ({
-  page,
-  house,
-}) => {
-  await toStudio(page, await house.addSite('stand-in', cardsPage))
-  const frame = await stageOf(page)
-  await pointAt(page, 0.5, 0.5)
-  await page.getByRole('button', { name: /^Give way/ }).click()
-  await expect(page.getByRole('region', { name: 'Caption of effect 1' })).toBeVisible()
-  await page.getByRole('button', { name: /^Which elements .*: this card$/ }).click()
-  await page.getByRole('menuitem', { name: /all 8/i }).click()
+test(
+  'the stand-in pointer stays on the card when the hand goes to the controls, and the card follows each number',
+  long,
+  async ({ page, house }) => {
+    await toStudio(page, await house.addSite('stand-in', cardsPage))
+    const frame = await stageOf(page)
+    await pointAt(page, 0.5, 0.5)
+    await page.getByRole('button', { name: /^Give way/ }).click()
+    await expect(page.getByRole('region', { name: 'Caption of effect 1' })).toBeVisible()
+    await page.getByRole('button', { name: /^Which elements .*: this card$/ }).click()
+    await page.getByRole('menuitem', { name: /all 8/i }).click()
 
-  // Four fifths of the way from the middle to the edge of the padding box, within the border of 3 px.
-  const rest = { x: card.x + 3 + 0.9 * (card.width - 6), y: card.y + 0.5 * card.height }
-  await movePointer(page, rest.x, rest.y)
-  await page.waitForTimeout(200)
-  const box = await angle(page).boundingBox()
-  if (!box) throw new Error('The angle is not on the screen.')
-  // The stand-in pointer stays where the pointer rested; in one go, since a busy machine makes rests of the steps of a way.
-  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
-  await eventually(() => lean(frame)).toBeCloseTo(9 * 0.8, 1)
-  await page.mouse.down()
-  await page.mouse.move(box.x + box.width / 2 + 25, box.y + box.height / 2, { steps: 5 })
-  await eventually(() => lean(frame)).toBeCloseTo(14 * 0.8, 1)
-  await page.mouse.move(box.x + box.width / 2 + 40, box.y + box.height / 2, { steps: 3 })
-  await page.mouse.up()
-  await eventually(() => lean(frame)).toBeCloseTo(17 * 0.8, 1)
-  await expect(page.getByRole('contentinfo', { name: "The pointer's thread" })).toContainText('x 0.90 y 0.50 stand-in pointer, on')
+    // Four fifths of the way from the middle to the edge of the padding box, within the border of 3 px.
+    const rest = { x: card.x + 3 + 0.9 * (card.width - 6), y: card.y + 0.5 * card.height }
+    await movePointer(page, rest.x, rest.y)
+    await page.waitForTimeout(200)
+    const box = await angle(page).boundingBox()
+    if (!box) throw new Error('The angle is not on the screen.')
+    // The stand-in pointer stays where the pointer rested; in one go, since a busy machine makes rests of the steps of a way.
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+    await eventually(() => lean(frame)).toBeCloseTo(9 * 0.8, 1)
+    await page.mouse.down()
+    await page.mouse.move(box.x + box.width / 2 + 25, box.y + box.height / 2, { steps: 5 })
+    await eventually(() => lean(frame)).toBeCloseTo(14 * 0.8, 1)
+    await page.mouse.move(box.x + box.width / 2 + 40, box.y + box.height / 2, { steps: 3 })
+    await page.mouse.up()
+    await eventually(() => lean(frame)).toBeCloseTo(17 * 0.8, 1)
+    await expect(page.getByRole('contentinfo', { name: "The pointer's thread" })).toContainText('x 0.90 y 0.50 stand-in pointer, on')
 
-  // One key turns the direction, and the words with it.
-  await page.keyboard.press('t')
-  await expect(page.getByRole('button', { name: 'The edge under the pointer: rises' })).toBeVisible()
-  await eventually(() => lean(frame)).toBeCloseTo(-17 * 0.8, 1)
-  // The whole drag is one step of undo.
-  await page.keyboard.press('Control+z')
-  await page.keyboard.press('Control+z')
-  await expect(angle(page)).toHaveAttribute('aria-valuetext', '9°')
-  await page.keyboard.press('Control+Shift+z')
-  await expect(angle(page)).toHaveAttribute('aria-valuetext', '17°')
-  await page.keyboard.press('l')
-  await eventually(() => lean(frame)).toBeCloseTo(0, 2)
-  await expect(page.getByRole('contentinfo', { name: "The pointer's thread" })).toContainText('The pointer is gone, away')
-})
+    // One key turns the direction, and the words with it.
+    await page.keyboard.press('t')
+    await expect(page.getByRole('button', { name: 'The edge under the pointer: rises' })).toBeVisible()
+    await eventually(() => lean(frame)).toBeCloseTo(-17 * 0.8, 1)
+    // The whole drag is one step of undo.
+    await page.keyboard.press('Control+z')
+    await page.keyboard.press('Control+z')
+    await expect(angle(page)).toHaveAttribute('aria-valuetext', '9°')
+    await page.keyboard.press('Control+Shift+z')
+    await expect(angle(page)).toHaveAttribute('aria-valuetext', '17°')
+    await page.keyboard.press('l')
+    await eventually(() => lean(frame)).toBeCloseTo(0, 2)
+    await expect(page.getByRole('contentinfo', { name: "The pointer's thread" })).toContainText('The pointer is gone, away')
+  },
+)
 
 test('arrow keys step a number, coarse with Shift and fine with Alt, also from inside the page', async ({ page, house }) => {
   await toStudio(page, await house.addSite('keys', cardsPage, [tiltOnCards()]))
@@ -141,7 +144,7 @@ test('the drawing tells the answer to a flick, and the sentence keeps it when th
   await expect(page.getByRole('img', { name: /settles in 1000 milliseconds, 20% overshoot/ })).toBeVisible()
 })
 
-test('the away pin is dragged on the page, and the card waits leaning to it', async ({ page, house }) => {
+test('the away pin is dragged on the page, and the card waits leaning to it', long, async ({ page, house }) => {
   await toStudio(page, await house.addSite('pin', cardsPage, [tiltOnCards()]))
   const frame = await stageOf(page)
   const first = cardBox(0)
@@ -183,7 +186,7 @@ test('everything is there after a reload of the browser, and after a stop and st
   expect(await house.query('SELECT revision FROM site_revisions WHERE site_id = ?', ['kept'])).toEqual([{ revision: 2 }])
 })
 
-test('a path of the stand-in pointer moves the card until the real pointer comes', async ({ page, house }) => {
+test('a path of the stand-in pointer moves the card until the real pointer comes', long, async ({ page, house }) => {
   await toStudio(page, await house.addSite('walk', cardsPage, [tiltOnCards()]))
   const frame = await stageOf(page)
   await page.keyboard.press('w')

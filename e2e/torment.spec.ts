@@ -11,7 +11,7 @@ import { killStarts, killUnderEdits } from '../bench/torment/kills'
 import { manyCookies, sheetsWithSlips, wrongShapes } from '../bench/torment/obstacles'
 import { freePort } from '../scripts/database.mjs'
 import { processesWith } from '../scripts/programs.mjs'
-import { isLong } from './support/long'
+import { isLong, long } from './support/long'
 import { makeSite, openWindow, pointAt, readServer, settleAll, twoWriters } from '../bench/torment/writers'
 
 const random = seededRandom(20_261_127)
@@ -24,7 +24,7 @@ test.beforeAll(async () => {
 })
 test.afterAll(() => house.close())
 
-test('hostile imports and nonsense are answered, and open nothing', async () => {
+test('hostile imports and nonsense are answered, and open nothing', long, async () => {
   await openOrdinary(house)
   // From behind the heaviest ones, which the long form sends.
   const imports = await hostileImports(house, 24, random, 'http://smuggled.example.test/x', 12)
@@ -65,7 +65,7 @@ test('two writers with undo lose nothing and revert nothing of each other', asyn
   expect([edits > 40, undone > 4, lost, reverted]).toEqual([true, true, 0, 0])
 })
 
-test('kills of server, database and start command lose no edit and revert none, and all comes back', async () => {
+test('kills of server, database and start command lose no edit and revert none, and all comes back', long, async () => {
   const result = await killUnderEdits(house, [['server'], ['database'], ['start']], random)
   expect(result).toMatchObject({ kills: 3, lost: 0, reverted: 0, notComeBack: 0, failedStarts: 0 })
   expect(await killStarts(1, 'migrations', random)).toMatchObject({ failedStarts: 0 })
@@ -73,7 +73,7 @@ test('kills of server, database and start command lose no edit and revert none, 
   expect(house.leftovers()).toEqual([])
 })
 
-test('a damaged data folder is moved aside by the next start, and the newest backup restored', async () => {
+test('a damaged data folder is moved aside by the next start, and the newest backup restored', long, async () => {
   const damaged = await openTormentHouse()
   try {
     expect(await damaged.start()).toBe(true)

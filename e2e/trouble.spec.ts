@@ -2,6 +2,7 @@
 import { startStudio } from '../scripts/serve.mjs'
 import { createServer } from 'node:http'
 import { eventually, expect, test, sharedHouse } from './support/house'
+import { long } from './support/long'
 import { toStudio, cardsPage, clickOnPage, leanOf, movePointer, stageOf, tiltOnCards } from './support/stage'
 import { hostileDeeds, hostilePage } from './support/hostile'
 
@@ -43,7 +44,7 @@ test('a selector that matches nothing says so, and one that is none is refused',
   await expect(page.getByText('8 on this page')).toBeVisible()
 })
 
-test('a page that does not exist is a proper screen with the way home', async ({ page, house }) => {
+test('a page that does not exist is a proper screen with the way home', long, async ({ page, house }) => {
   for (const path of ['/studio/vesper-hollow/gone', '/studio/nobody/page', '/studio/%3Cscript%3E/x', '/nowhere']) {
     const response = await page.goto(house.address + path)
     expect(response?.status()).toBe(404)

@@ -1,6 +1,7 @@
 // Tuning by hand and by eye: words with their drawings and handles, bindings, held looks, poses, distances.
 import type { Page } from '@playwright/test'
 import { eventually, expect, test } from './support/house'
+import { long } from './support/long'
 import { styleOf } from './support/readings'
 import {
   toStudio,
@@ -59,40 +60,41 @@ test('the ring, its soft edge, insets and a direction are dragged on the page, o
   await expect(number(page, 'Inset at the left')).toHaveAttribute('aria-valuenow', '20')
 })
 
-test('a vanishing point has one grip for both numbers, zones are cut finer, and layers are moved in the side view', async ({
-  page,
-  house,
-}) => {
-  await toStudio(page, await house.addSite('handles-2', tuningPage, tuningEffects))
-  const frame = await stageOf(page)
-  await page.getByRole('button', { name: 'Effect 2: Two sheets' }).click()
-  await restAt(page, 940, 300)
-  await page.getByRole('button', { name: 'More' }).click()
-  await number(page, 'Vanishing point down').focus()
-  await dragGrip(page, frame, [940, 300], [1060, 195])
-  await expect(number(page, 'Vanishing point across')).toHaveAttribute('aria-valuenow', '75')
-  await expect(number(page, 'Vanishing point down')).toHaveAttribute('aria-valuenow', '25')
-  await eventually(() => styleOf(frame, '.stack', 'perspective-origin')).toBe('360px 105px')
-  await number(page, 'Columns').focus()
-  await dragGrip(page, frame, [700 + 160, 498], [700 + 80, 498])
-  await expect(number(page, 'Columns')).toHaveAttribute('aria-valuenow', '6')
-  await number(page, 'Height of the near sheet').focus()
-  const layer = page.getByRole('slider', { name: 'Height of the near sheet' })
-  const box = await layer.boundingBox()
-  if (!box) throw new Error('The layer is not drawn.')
-  await page.mouse.move(box.x + box.width - 17, box.y + box.height / 2)
-  await page.mouse.down()
-  await page.mouse.move(box.x + box.width - 57, box.y + box.height / 2, { steps: 5 })
-  await page.mouse.up()
-  const lower = Number(await number(page, 'Height of the near sheet').getAttribute('aria-valuenow'))
-  expect(lower).toBeGreaterThan(40)
-  expect(lower).toBeLessThan(65)
-  await layer.focus()
-  await page.keyboard.press('ArrowRight')
-  await expect(number(page, 'Height of the near sheet')).not.toHaveAttribute('aria-valuenow', String(lower))
-})
+test(
+  'a vanishing point has one grip for both numbers, zones are cut finer, and layers are moved in the side view',
+  long,
+  async ({ page, house }) => {
+    await toStudio(page, await house.addSite('handles-2', tuningPage, tuningEffects))
+    const frame = await stageOf(page)
+    await page.getByRole('button', { name: 'Effect 2: Two sheets' }).click()
+    await restAt(page, 940, 300)
+    await page.getByRole('button', { name: 'More' }).click()
+    await number(page, 'Vanishing point down').focus()
+    await dragGrip(page, frame, [940, 300], [1060, 195])
+    await expect(number(page, 'Vanishing point across')).toHaveAttribute('aria-valuenow', '75')
+    await expect(number(page, 'Vanishing point down')).toHaveAttribute('aria-valuenow', '25')
+    await eventually(() => styleOf(frame, '.stack', 'perspective-origin')).toBe('360px 105px')
+    await number(page, 'Columns').focus()
+    await dragGrip(page, frame, [700 + 160, 498], [700 + 80, 498])
+    await expect(number(page, 'Columns')).toHaveAttribute('aria-valuenow', '6')
+    await number(page, 'Height of the near sheet').focus()
+    const layer = page.getByRole('slider', { name: 'Height of the near sheet' })
+    const box = await layer.boundingBox()
+    if (!box) throw new Error('The layer is not drawn.')
+    await page.mouse.move(box.x + box.width - 17, box.y + box.height / 2)
+    await page.mouse.down()
+    await page.mouse.move(box.x + box.width - 57, box.y + box.height / 2, { steps: 5 })
+    await page.mouse.up()
+    const lower = Number(await number(page, 'Height of the near sheet').getAttribute('aria-valuenow'))
+    expect(lower).toBeGreaterThan(40)
+    expect(lower).toBeLessThan(65)
+    await layer.focus()
+    await page.keyboard.press('ArrowRight')
+    await expect(number(page, 'Height of the near sheet')).not.toHaveAttribute('aria-valuenow', String(lower))
+  },
+)
 
-test('a curve has its stops dragged, added, removed and shaped, and a gradient too', async ({ page, house }) => {
+test('a curve has its stops dragged, added, removed and shaped, and a gradient too', long, async ({ page, house }) => {
   await toStudio(page, await house.addSite('curves', tuningPage, tuningEffects))
   const frame = await stageOf(page)
   await page.getByRole('button', { name: /^Wash over the wall/ }).click()
@@ -140,7 +142,7 @@ test('a curve has its stops dragged, added, removed and shaped, and a gradient t
   await expect(page.getByRole('group', { name: /^Stop \d of/ })).toBeVisible()
 })
 
-test('a feel is chosen among five dots that follow the pointer, each in its own way', async ({ page, house }) => {
+test('a feel is chosen among five dots that follow the pointer, each in its own way', long, async ({ page, house }) => {
   await toStudio(page, await house.addSite('dots', cardsPage, [tiltOnCards()]))
   const frame = await stageOf(page)
   await page.getByRole('button', { name: 'How it follows: softly' }).click()
@@ -279,7 +281,7 @@ test('the page behaves under the stand-in pointer as under a pointer, and looks 
   expect(exported).not.toContain('data-glass-moth')
 })
 
-test('a card is posed by hand: its angle follows, and off the midlines it is asked because of what', async ({ page, house }) => {
+test('a card is posed by hand: its angle follows, and off the midlines it is asked because of what', long, async ({ page, house }) => {
   await toStudio(page, await house.addSite('pose', cardsPage, [tiltOnCards({ linked: false, acrossDeg: 8, upDownDeg: 8 })]))
   await stageOf(page)
   const { x, y, width, height } = cardBox(0)
@@ -324,7 +326,7 @@ test('the edges of a distance are chosen by key as well', async ({ page, house }
   await expect(drawing.getByRole('img', { name: /^The distance over the travel: at 1280px/ })).toBeVisible()
 })
 
-test('the distance between two edges is measured over the whole travel, and over three widths', async ({ page, house }) => {
+test('the distance between two edges is measured over the whole travel, and over three widths', long, async ({ page, house }) => {
   await toStudio(page, await house.addSite('gap', cardsPage, [tiltOnCards()]))
   const frame = await stageOf(page)
   await restAt(page, 180, 180)

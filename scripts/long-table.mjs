@@ -32,6 +32,7 @@ export const longParts = {
     runs: () => [playwright('studio')],
   },
   walks: { tries: 'every walk through the studio, with its page of the cookbook', runs: () => [playwright('walks')] },
+  depth: { tries: 'what single things of the studio do beyond whether they work at all', runs: () => [playwright('depth')] },
   torment: {
     tries: 'kills, hostile input, two writers',
     runs: (seed) => [node('bench/torment/run.ts', '--seed', String(seed))],

@@ -124,21 +124,20 @@ await runCommand(async () => {
   temporaryFolder()
   const began = performance.now()
 
-  say('Build, types, layout and lint run beside the tests that need no browser; each is told when it is over.')
-  let isBuilt = false
-  await Promise.all([
-    vitest('unit', 'unit').then(() => vitest('database', 'database')),
-    (async () => {
-      isBuilt = await check('build', build)
-      await check('types', () => runProgram('typescript/bin/tsc', ['--noEmit']))
-      await check('layout', () => runProgram('prettier/bin/prettier.cjs', ['--check', '.', '--log-level', 'warn']))
-      await check('lint', () => runProgram('eslint/bin/eslint.js', ['.', '--max-warnings=0']))
-    })(),
-  ])
-  if (isBuilt) {
+  say('Build, types, layout and lint run beside the other tests; each is told when it is over.')
+  const built = check('build', build)
+  const checked = built.then(async () => {
+    await check('types', () => runProgram('typescript/bin/tsc', ['--noEmit']))
+    await check('layout', () => runProgram('prettier/bin/prettier.cjs', ['--check', '.', '--log-level', 'warn']))
+    await check('lint', () => runProgram('eslint/bin/eslint.js', ['.', '--max-warnings=0']))
+  })
+  await vitest('unit', 'unit')
+  await vitest('database', 'database')
+  if (await built) {
     console.log('\nbrowser')
     await browser()
   }
+  await checked
   const times = { took, files: slowest(files), seconds: (performance.now() - began) / 1000 }
   console.log(`\n${timesTable(times)}`)
   if (process.argv.includes('--keep')) keepTimes(times)

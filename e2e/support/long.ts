@@ -3,6 +3,9 @@
 /** Whether products are tried whole. */
 export const isLong = process.env.GLASS_MOTH_LONG !== undefined
 
+/** Of a test that `npm test` leaves out: what it tries beyond whether a thing works at all is in the part `depth` of the long tests. */
+export const long = { tag: '@long' } as const
+
 /** The seed of this run's chance. */
 export const seedOr = (usual: number): number => Number(process.env.GLASS_MOTH_FUZZ ?? usual)
 
