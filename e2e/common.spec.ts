@@ -43,7 +43,9 @@ test('the pointer counts inside the insets only, and all of the lean lies betwee
   await eventually(async () => (await lean(page)).rotateY).toBeCloseTo(9 * 0.5, 2)
 })
 
-test('it plays in wide windows alone: in narrow ones the page is as it was designed, and then it comes back', async ({ page }, info) => {
+test('it plays in wide windows alone: in narrow ones it stays as it is without the pointer, and then it comes back', async ({
+  page,
+}, info) => {
   await openAlone(
     page,
     html,
@@ -53,27 +55,71 @@ test('it plays in wide windows alone: in narrow ones the page is as it was desig
   await page.mouse.move(300, 180, { steps: 6 })
   await eventually(async () => (await lean(page)).rotateY).toBeCloseTo(9, 1)
   await page.setViewportSize({ width: 700, height: 720 })
-  await eventually(() => page.locator('[data-part]:visible').count()).toBe(0)
-  await page.mouse.move(298, 181)
+  await eventually(async () => Math.abs((await lean(page)).rotateY)).toBeLessThan(0.01)
+  await page.mouse.move(600, 600)
+  await page.waitForTimeout(400)
+  const away = await page.screenshot()
+  await page.mouse.move(298, 181, { steps: 4 })
   await page.waitForTimeout(250)
-  expect(await page.locator('.c').evaluate((element) => getComputedStyle(element).transform)).toBe('none')
+  expect((await page.screenshot()).equals(away)).toBe(true)
   await page.setViewportSize({ width: 900, height: 720 })
   await page.mouse.move(300, 180, { steps: 6 })
   await eventually(async () => (await lean(page)).rotateY).toBeCloseTo(9, 1)
 })
 
+test('layers that lie over each other do so in windows and for visitors for whom the effect does not play', async ({ browser }, info) => {
+  const layers = `<!doctype html><html><head><style>body { margin: 0 } .hall { width: 300px; height: 200px } .front, .back { background: #fff; height: 200px; margin: 0 }</style></head>
+    <body><section class="hall"><h1 class="front">In front</h1><h1 class="back">Behind</h1></section></body></html>`
+  for (const [kind, settings] of [
+    ['porthole', { layers: 'over', windowWidth: 'wide', fromWidthPx: 700 }],
+    ['porthole', { layers: 'over', reducedMotion: 'off' }],
+    ['wipe', { layers: 'over', windowWidth: 'wide', fromWidthPx: 700 }],
+  ] as const) {
+    const file = info.outputPath(`${kind}-${Object.keys(settings).length}.html`)
+    const effect = effectOf(kind, '.front', settingsOf(kind, settings), { roles: { back: { select: '.back', noun: 'what is behind' } } })
+    writeFileSync(file, exportAlone(layers, [effect]))
+    const context = await browser.newContext({ viewport: { width: 900, height: 600 } })
+    const page = await context.newPage()
+    await page.goto(`file://${file}`)
+    const placed = () =>
+      page.evaluate(() =>
+        ['.front', '.back'].map((select) => {
+          const element = document.querySelector(select) as HTMLElement
+          const { clipPath, visibility, opacity } = getComputedStyle(element)
+          return JSON.stringify([element.getBoundingClientRect(), clipPath, visibility, opacity])
+        }),
+      )
+    await page.mouse.move(150, 100, { steps: 4 })
+    const cut = await placed()
+    await page.mouse.move(700, 500, { steps: 4 })
+    await eventually(async () => (await placed())[1]).not.toBe(cut[1])
+    if ('reducedMotion' in settings) await page.emulateMedia({ reducedMotion: 'reduce' })
+    else await page.setViewportSize({ width: 600, height: 600 })
+    await page.reload()
+    await page.mouse.move(500, 500)
+    await page.waitForTimeout(100)
+    const away = await placed()
+    const [front, back] = away.map((each) => (JSON.parse(each) as [DOMRect])[0])
+    expect(back?.top, kind).toBe(front?.top)
+    await page.mouse.move(150, 100, { steps: 4 })
+    await page.waitForTimeout(200)
+    expect(await placed(), kind).toEqual(away)
+    await context.close()
+  }
+})
+
 test('with reduced motion it does not play, where that is said', async ({ browser }, info) => {
   const file = info.outputPath('page.html')
   writeFileSync(file, exportAlone(html, [effectOf('glow', '.g', settingsOf('glow', { reducedMotion: 'off' }))]))
-  for (const [reducedMotion, parts] of [
-    ['reduce', 0],
-    ['no-preference', 1],
-  ] as const) {
+  for (const reducedMotion of ['reduce', 'no-preference'] as const) {
     const context = await browser.newContext({ reducedMotion })
     const page = await context.newPage()
     await page.goto(`file://${file}`)
-    await page.mouse.move(460, 180)
-    await eventually(() => page.locator('.g-glow-surface:visible').count()).toBe(parts)
+    const away = await page.screenshot()
+    const isAsAway = async () => (await page.screenshot()).equals(away)
+    await page.mouse.move(460, 180, { steps: 4 })
+    await page.waitForTimeout(150)
+    await eventually(isAsAway).toBe(reducedMotion === 'reduce')
     await context.close()
   }
 })

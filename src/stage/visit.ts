@@ -64,7 +64,15 @@ export function makeVisit(page: Document): (visitor: Visitor, sheets?: Iterable<
     }
   }
   const force = makeForcing(page)
-  return (visitor, sheets = page.styleSheets) => {
+  let visitor: Visitor = 'mouse'
+  // Scripts of effects ask for the same features.
+  const view = page.defaultView
+  if (view) {
+    const ask = view.matchMedia.bind(view)
+    view.matchMedia = (query) => ask(resolveMedia(query, visitor))
+  }
+  return (next, sheets = page.styleSheets) => {
+    visitor = next
     force(visitor === 'forced')
     for (const sheet of sheets) {
       if (sheet.media.length > 0) resolve(sheet.media, visitor)

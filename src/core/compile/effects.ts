@@ -41,6 +41,7 @@ import type { Facts } from './facts'
 import type { Constants } from './feels'
 import { number, quote } from './literal'
 import { gives } from './own-rules'
+import { playsUnder, restsElsewhere } from './plays'
 import type { Targets } from './tables'
 import { writeChannel, type Fields } from './values'
 
@@ -374,6 +375,7 @@ function fieldsOf(
   if (area.placed && isFirst)
     fields.set('side', quote(area.placed.side)).set('align', quote(area.placed.align)).set('gapPx', number(area.placed.gapPx))
   set('fine', area.pointer === 'fine')
+  set('playsIn', restsElsewhere(rig), quote(playsUnder(rig).join(' and ')))
   set('taps', area.touch === 'tap', quote(area.looks?.opensByTap ? pressedApart : `a[href], button, ${pressedApart}`))
   set(
     'focuses',

@@ -47,6 +47,7 @@ export const effectMembers = [
   'readsInBox',
   'readsInWindow',
   'fine',
+  'playsIn',
   'taps',
   'focuses',
   'arrowKeys',
@@ -239,6 +240,7 @@ function givenOf(
   const partsCover = hasBorders && sources.some(({ rig }) => addedParts(rig).some(({ box }) => box))
   const facts = {
     hasTouch,
+    playsByMedia: some('playsIn'),
     hasLooks,
     hasMany: tables.length > 1,
     hasFocus: some('focuses'),

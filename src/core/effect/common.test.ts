@@ -1,5 +1,6 @@
 // What all kinds have in common: strength, insets, widths of windows, fingers, reduced motion.
 import { describe, expect, it } from 'vitest'
+import { playsUnder, restsElsewhere } from '../compile/plays'
 import { writeStylesheet } from '../export/stylesheet'
 import { readRig } from '../rig/check'
 import { knobValue, outputValue } from '../rig/values'
@@ -108,15 +109,25 @@ describe('for whom it plays', () => {
     [{ windowWidth: 'between', fromWidthPx: 600, toWidthPx: 900 }, '(min-width: 600px) and (max-width: 900px)'],
   ] as const)('in windows as %j says', (common, media) => {
     const rig = rigOf('tilt', common)
-    expect(sheetOf(rig)).toContain(`@media screen and (forced-colors: none) and ${media} {`)
-    expect(rig.media).toBe(media)
+    expect(rig.window).toBe(media)
+    // Elsewhere the pointer does not count; what it is at rest stands.
+    expect([playsUnder(rig), restsElsewhere(rig)]).toEqual([[media], true])
+    expect(sheetOf(rig)).not.toContain(media)
   })
 
   it('as a rig by hand says itself, unless more is said', () => {
     const byHand = { ...(kindOf('free').defaults as object), media: '(max-width: 500px)', notCalm: true }
     const expanded = (more: Given) => kindOf('free').expand({ ...byHand, ...more }, '.own')
     expect(expanded({})).toMatchObject({ media: '(max-width: 500px)', notCalm: true })
-    expect(expanded({ windowWidth: 'wide', fromWidthPx: 700 }).media).toBe('(min-width: 700px)')
+    expect(expanded({ windowWidth: 'wide', fromWidthPx: 700 }).window).toBe('(min-width: 700px)')
+  })
+
+  it('goes whole where it hides for a mouse alone', () => {
+    const [from, media] = [{ windowWidth: 'wide', fromWidthPx: 700 }, '(min-width: 700px)'] as const
+    for (const id of ['cursor', 'trail']) {
+      expect(sheetOf(rigOf(id, from))).toContain(media)
+      expect(restsElsewhere(rigOf(id, from))).toBe(false)
+    }
   })
 
   it('in all windows without a word of it in the stylesheet', () => {
@@ -125,7 +136,7 @@ describe('for whom it plays', () => {
 
   it('not with reduced motion, where that is said', () => {
     const rig = rigOf('glow', { reducedMotion: 'off' })
-    expect(sheetOf(rig)).toContain('(prefers-reduced-motion: no-preference)')
+    expect([playsUnder(rig), restsElsewhere(rig)]).toEqual([['(prefers-reduced-motion: no-preference)'], true])
     expect(rig.notCalm).toBe(true)
     expect(kindOf('glow').answersOf({ ...(kindOf('glow').defaults as object), reducedMotion: 'off' }).reducedMotion).toBe(
       'It does not play.',

@@ -71,7 +71,7 @@ const parameters = {
   /** In how wide windows it plays, and from and up to which width. */
   windowWidth: choice({
     title: 'Window width',
-    help: 'in how wide windows it plays at all',
+    help: 'in how wide windows it plays; in others all stays as it is while the pointer is away',
     section: 'Area',
     from: 'any',
     options: { any: 'any', wide: 'from a width on', narrow: 'up to a width', between: 'between two widths' },
@@ -184,7 +184,7 @@ function withCommon(rig: Rig, settings: Common, lacks: Lacks): Rig {
           ...rig.knobs.map((knob) => (knob.isAmount && knob.times === undefined ? { ...knob, times: strengthKnob } : knob)),
         ]
       : rig.knobs,
-    media: mediaOf(settings) ?? rig.media,
+    window: mediaOf(settings) ?? rig.window,
     notCalm: reducedMotion === 'off' ? true : rig.notCalm,
     // What a finger brings, it can take along.
     finePointerOnly: answersFinger ? undefined : rig.finePointerOnly,

@@ -9,8 +9,8 @@ interface Named {
 }
 
 /** What must be the same for two areas to be one: all but their ids, and when their effects play. */
-const keyOfArea = ({ rig: { media, finePointerOnly, notCalm } }: Named, area: Area): string =>
-  JSON.stringify([{ ...area, id: '' }, media ?? null, finePointerOnly ?? false, notCalm ?? false])
+const keyOfArea = ({ rig: { media, window, finePointerOnly, notCalm } }: Named, area: Area): string =>
+  JSON.stringify([{ ...area, id: '' }, media ?? null, window ?? null, finePointerOnly ?? false, notCalm ?? false])
 
 /** A zone is told by an attribute of its area: two would be told by one. */
 const tellsZone = ({ channels }: Rig, area: Area) => channels.some((channel) => channel.area === area.id && isZone(channel.signal))

@@ -3,6 +3,7 @@ import { cssColour, colourOnCurve } from '../curve/colour'
 import { valueOnCurve } from '../curve/curve'
 import { worstFacts } from '../compile/facts'
 import { needsScript } from '../compile/needs-script'
+import { playsUnder, restsElsewhere } from '../compile/plays'
 import { comingsOf, outputsOf, type Coming } from '../rig/comings'
 import {
   isLength,
@@ -629,7 +630,7 @@ function writeMeeting(bound: readonly Bound[], conditions: readonly string[], fa
 /** Under which conditions of the browser an effect plays, besides those that all have. */
 const conditionsOf = ({ rig }: PlannedEffect): readonly string[] => [
   ...(rig.finePointerOnly ? ['(any-pointer: fine)'] : []),
-  ...(rig.notCalm ? ['(prefers-reduced-motion: no-preference)'] : []),
+  ...(restsElsewhere(rig) ? [] : playsUnder(rig)),
   ...(rig.media === undefined ? [] : [rig.media]),
 ]
 

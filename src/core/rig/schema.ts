@@ -625,8 +625,10 @@ export const rigShape = z.object({
   roles: z.array(roleSchema).max(20).optional(),
   /** Its rules count only where there is a mouse or a pen: what a finger could never lift would stay. */
   finePointerOnly: z.boolean().optional(),
-  /** It plays only where this media query of the window's width holds. */
+  /** All of it is there only where this media query of the window's width holds. */
   media: mediaSchema.optional(),
+  /** The pointer counts only where this media query of the window's width holds; elsewhere all is as while it is away. */
+  window: mediaSchema.optional(),
   /** It does not play for visitors who prefer reduced motion. */
   notCalm: z.boolean().optional(),
 })

@@ -2,6 +2,7 @@ import { noteZone } from './chosen'
 import { effects, given } from './given'
 import { followCauses } from './looks'
 import { shapedOf, turnPlace } from './place'
+import { rests } from './meet'
 import { pointer } from './pointer'
 import { turn } from './turn'
 import type { Effect, Place } from './types'
@@ -26,6 +27,7 @@ export function meetFocus(effect: Effect, target: Element | null): void {
   for (const place of effect.places.values()) {
     const focused =
       !!target &&
+      (!given.playsByMedia || !rests(effect)) &&
       (effect.isGroup
         ? !!target.closest(effect.select)
         : given.hasJoined
@@ -63,6 +65,7 @@ export function keepTap(event: Event): void {
   }
   opens = false
   for (const effect of effects) {
+    if (given.playsByMedia && rests(effect)) continue
     const area = effect.opensByTap && pointerType === 'touch' && (target as Element).closest(effect.select)
     if (area) opens ||= !effect.places.get(area)?.look.tapped
   }

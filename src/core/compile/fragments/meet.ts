@@ -32,10 +32,13 @@ function nearTo(effect: Effect, over: Element | null): readonly Place[] {
   return [...near].filter((each) => each !== undefined)
 }
 
+/** Whether an effect does not play in this window, for this visitor. */
+export const rests = ({ playsIn }: Effect): boolean => playsIn !== undefined && !matchMedia(playsIn).matches
+
 /** Takes the pointer to the elements of an effect that have it, and away from those that had it. */
 export function meetEffect(effect: Effect): void {
   const isElsewhere = effect.except && pointer.over?.closest(effect.except) ? true : given.hasTouch && effect.fine && pointer.isTouch
-  const over = isElsewhere ? null : pointer.over
+  const over = isElsewhere || (given.playsByMedia && rests(effect)) ? null : pointer.over
   if (!effect.findsAll) {
     const hit = over?.closest(effect.select)
     if (hit && !effect.places.has(hit)) begin(effect, hit)
