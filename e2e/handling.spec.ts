@@ -156,9 +156,19 @@ test('the page keeps its size and place while one points, chooses and reads, and
   expect(Math.abs((grown?.x ?? 0) + 180 * scale - at.x)).toBeLessThan(2)
   expect(Math.abs((grown?.y ?? 0) + 180 * scale - at.y)).toBeLessThan(2)
   await page.keyboard.down('Space')
-  await eventually(() =>
-    page.evaluate(([x, y]) => getComputedStyle(document.elementFromPoint(x, y) as Element).cursor, [at.x, at.y] as const),
-  ).toBe('grab')
+  // What lies over the page has the pointer once it is on the screen, a moment after it is in the document.
+  await page.evaluate(() =>
+    document.addEventListener(
+      'pointermove',
+      ({ target }) => Object.assign(window, { shape: getComputedStyle(target as Element).cursor }),
+      true,
+    ),
+  )
+  await eventually(async () => {
+    await page.mouse.move(at.x + 1, at.y)
+    await page.mouse.move(at.x, at.y)
+    return page.evaluate(() => (window as unknown as { shape?: string }).shape)
+  }).toBe('grab')
   await page.mouse.down()
   await page.mouse.move(at.x + 60, at.y + 40, { steps: 4 })
   await page.mouse.up()

@@ -1,6 +1,7 @@
 // Hover looks, pulls, zones, notes and rows as they are exported: what each is like under the pointer, by keys and by finger, and that nothing is left.
 import type { Page } from '@playwright/test'
-import { effectOf, openAlone, settingsOf } from './support/alone'
+import { writeFileSync } from 'node:fs'
+import { effectOf, exportAlone, openAlone, settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
 import { long } from './support/long'
 import { styleOf } from './support/readings'
@@ -199,6 +200,22 @@ test.describe('zones', () => {
     }
     await alone.mouse.move(10, 600)
     await eventually(() => chosen(alone)).toEqual([1, 0, 0, 0])
+  })
+
+  test('are chosen by a tap on one of them, wherever its zone lies; elsewhere by the zone', async ({ browser }, info) => {
+    const file = info.outputPath('page.html')
+    writeFileSync(file, exportAlone(html.replace('margin: 0 200px', 'margin: 0'), [zones()]))
+    const phone = await browser.newContext({ hasTouch: true, isMobile: true, viewport: { width: 390, height: 800 } })
+    const alone = await phone.newPage()
+    await alone.goto(`file://${file}`)
+    // The margins leave no room for zones there.
+    for (const which of [2, 1, 3, 0]) {
+      await alone.locator('.bed').nth(which).tap()
+      await eventually(() => chosen(alone)).toEqual([0, 1, 2, 3].map((n) => Number(n === which)))
+    }
+    await alone.locator('p').tap()
+    await eventually(() => chosen(alone)).toEqual([0, 0, 1, 0])
+    await phone.close()
   })
 
   test('tell the page’s own code, once for each change', async ({ page: alone }, info) => {

@@ -212,7 +212,7 @@ test('its line is a slider: named by the page, moved by keys, heard, and gone ba
   }
 })
 
-test('by finger it is dragged across, and the page scrolls up and down', async ({ browser }, info) => {
+test('by finger it is dragged across, or comes to where it is tapped, and stays; the page scrolls up and down', async ({ browser }, info) => {
   const context = await browser.newContext({ hasTouch: true, viewport: { width: 390, height: 700 } })
   const page = await context.newPage()
   await openAlone(page, html, [wipe({ touch: 'drag-x' })], info.outputPath('page.html'))
@@ -224,7 +224,13 @@ test('by finger it is dragged across, and the page scrolls up and down', async (
   for (const x of [120, 160, 200, 240]) await finger('touchMove', x, 200)
   await eventually(async () => Math.abs((await seenAt(page)).rider - 240)).toBeLessThan(0.6)
   await finger('touchEnd')
-  await eventually(async () => (await seenAt(page)).rider).toBeCloseTo(19.5 + 0.08 * 351, 0)
+  await page.waitForTimeout(300)
+  expect(Math.abs((await seenAt(page)).rider - 240)).toBeLessThan(0.6)
+  await page.touchscreen.tap(120, 200)
+  await eventually(async () => Math.abs((await seenAt(page)).rider - 120)).toBeLessThan(0.6)
+  await page.evaluate(() => scrollBy(0, 40))
+  await page.waitForTimeout(300)
+  expect(Math.abs((await seenAt(page)).rider - 120)).toBeLessThan(0.6)
   await context.close()
 })
 

@@ -128,6 +128,7 @@
       if (has || place.isOn) {
         const arrives = has && !place.isOn
         place.isOn = has
+        place.byTouch = pointer.isTouch
         if (arrives || Math.hypot(pointer.x - place.stood.x, pointer.y - place.stood.y) >= 3)
           place.stood = { x: pointer.x, y: pointer.y, t: pointer.time }
         turnPlace(effect, place, pointer.time, arrives)
@@ -210,7 +211,7 @@
 
   function turnValue(follower, at, arrives = false) {
     const { value } = follower
-    if (!at.place.isOn && value.holds) return
+    if (!at.place.isOn && value.holds && (value.holds === true || at.place.byTouch)) return
     const reading = at.place.isOn ? value.read(at, follower) : value.leave ? value.leave(at, follower) : value.pose
     const target = shapedOf(value, reading)
     // What nobody sees begins where the pointer is.
@@ -1083,7 +1084,7 @@
       parts: [{ part: 'by-day-wipe-line', reached: true, role: 'slider', shows: '0.24', namedBy: ['.by-day', '.by-night'] }],
       places: new Map(),
       values: [
-        { property: '--by-day-wipe-front-x', read: ({ x, width }) => x - width / 2, pose: 0.24, isLength: true, leave: (at) => shareOfArea(at, plain).x - at.width / 2, bySize: true, band: 0.01, digits: 3, feel: follows, onSelf: true },
+        { property: '--by-day-wipe-front-x', read: ({ x, width }) => x - width / 2, pose: 0.24, isLength: true, leave: (at) => shareOfArea(at, plain).x - at.width / 2, bySize: true, holds: 'touch', band: 0.01, digits: 3, feel: follows, onSelf: true },
       ],
     },
     {
@@ -1101,7 +1102,7 @@
       measure: plain,
       places: new Map(),
       values: [
-        { property: '--by-day-wipe-back-x', read: ({ x, width }) => x - width / 2, pose: 0.24, isLength: true, leave: (at) => shareOfArea(at, plain).x - at.width / 2, bySize: true, band: 0.01, digits: 3, feel: follows, onSelf: true },
+        { property: '--by-day-wipe-back-x', read: ({ x, width }) => x - width / 2, pose: 0.24, isLength: true, leave: (at) => shareOfArea(at, plain).x - at.width / 2, bySize: true, holds: 'touch', band: 0.01, digits: 3, feel: follows, onSelf: true },
       ],
     },
     {
@@ -1119,7 +1120,7 @@
       measure: turned,
       places: new Map(),
       values: [
-        { property: '--by-day-wipe-rider-x', read: ({ x, width }) => x - width / 2, pose: 0.24, isLength: true, leave: (at) => shareOfArea(at, turned).x - at.width / 2, bySize: true, band: 0.01, digits: 3, feel: follows, onSelf: true },
+        { property: '--by-day-wipe-rider-x', read: ({ x, width }) => x - width / 2, pose: 0.24, isLength: true, leave: (at) => shareOfArea(at, turned).x - at.width / 2, bySize: true, holds: 'touch', band: 0.01, digits: 3, feel: follows, onSelf: true },
       ],
     },
     {
@@ -1136,8 +1137,8 @@
       seenWithin: '.rider',
       places: new Map(),
       values: [
-        { property: '--by-day-wipe-run-translateY', read: ({ x, width }) => Math.min(1, Math.max(0, x / width)), pose: 0.24, band: 0.0001, feel: follows, as: shown, within: '.rider' },
-        { read: ({ x, width }) => Math.min(1, Math.max(0, x / width)), pose: 0.24, slides: 'x', band: 0.0001, digits: 5, feel: direct, onSelf: true },
+        { property: '--by-day-wipe-run-translateY', read: ({ x, width }) => Math.min(1, Math.max(0, x / width)), pose: 0.24, holds: 'touch', band: 0.0001, feel: follows, as: shown, within: '.rider' },
+        { read: ({ x, width }) => Math.min(1, Math.max(0, x / width)), pose: 0.24, slides: 'x', holds: 'touch', band: 0.0001, digits: 5, feel: direct, onSelf: true },
       ],
     },
     {

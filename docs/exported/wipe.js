@@ -4,6 +4,7 @@
     x: 0,
     y: 0,
     over: null,
+    isTouch: false,
     isByKeys: false,
     time: 0,
   }
@@ -109,6 +110,7 @@
       const has = place.area === first?.area
       if (has || place.isOn) {
         place.isOn = has
+        place.byTouch = pointer.isTouch
         turnPlace(effect, place, pointer.time)
       }
     }
@@ -164,6 +166,7 @@
 
   function turnValue(follower, at) {
     const { value } = follower
+    if (!at.place.isOn && at.place.byTouch) return
     const reading = at.place.isOn ? value.read(at, follower) : value.leave ? value.leave(at, follower) : 0.08
     // Turns a value to a new target at t: it goes on from where it is and as fast as it is.
     const feel = value.feel

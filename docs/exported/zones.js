@@ -207,6 +207,12 @@
     return frame
   }
 
+  // Which of the elements that this selects a finger is on, or is in, by their order; undefined on none, and where no finger points.
+  function fingerOn() {
+    const met = pointer.isTouch ? pointer.over?.closest('.card') : null
+    return met ? [...document.querySelectorAll('.card')].indexOf(met) : undefined
+  }
+
   // Which of `count` equal stretches holds a share; the last one still, while it lies within the slack beyond it.
   function stretchOf(count, share, last, slack) {
     if (last >= 0 && last < count && share >= last / count - slack && share <= (last + 1) / count + slack) return last
@@ -230,7 +236,7 @@
     chosen: [['.card', 'zone'], ['.card .linked', 'zone']],
     places: new Map(),
     values: [
-      { read: (at) => zoneOf(at, [0, 0, 0, 0]), zoneFirst: 0, zoneFocus: '.card' },
+      { read: (at) => fingerOn() ?? zoneOf(at, [0, 0, 0, 0]), zoneFirst: 0, zoneFocus: '.card' },
     ],
   }
 

@@ -240,6 +240,7 @@ function givenOf(
   const partsCover = hasBorders && sources.some(({ rig }) => addedParts(rig).some(({ box }) => box))
   const facts = {
     hasTouch,
+    staysByTouch: tables.some(({ values }) => values.some((value) => value.get('holds') === quote('touch'))),
     playsByMedia: some('playsIn'),
     hasLooks,
     hasMany: tables.length > 1,

@@ -10,7 +10,6 @@ export const playsUnder = ({ window, notCalm }: Rig): readonly string[] => [
 
 /**
  * Whether, where it does not play, all is as it is while the pointer is away: the script lets no pointer in, and layers that lie over each
- * other stay so. All is gone there of what hides for a mouse alone, of what belongs to no element, and of what needs no script.
+ * other stay so. All is gone there of what hides for a mouse alone, and of what needs no script.
  */
-export const restsElsewhere = (rig: Rig): boolean =>
-  playsUnder(rig).length > 0 && rig.finePointerOnly !== true && rig.areas[0]?.of !== 'window' && needsScript(rig)
+export const restsElsewhere = (rig: Rig): boolean => playsUnder(rig).length > 0 && rig.finePointerOnly !== true && needsScript(rig)

@@ -114,7 +114,7 @@ export function writeSignal(signal: Signal, around: Surroundings, constants: Con
       const insets = signal.insets ?? around.insets
       const four = `[${inset(insets, 'top', 'height')}, ${inset(insets, 'right', 'width')}, ${inset(insets, 'bottom', 'height')}, ${inset(insets, 'left', 'width')}]`
       return fields(
-        `(at, follower) => zoneOf(at, follower, ${signal.columns}, ${signal.rows}, ${number(signal.hysteresisPx ?? 0)}, ${four})`,
+        `(at, follower) => ${signal.touched === undefined ? '' : `fingerOn(${quote(signal.touched)}) ?? `}zoneOf(at, follower, ${signal.columns}, ${signal.rows}, ${number(signal.hysteresisPx ?? 0)}, ${four})`,
         told,
       )
     }
@@ -257,6 +257,7 @@ export function writeChannel(
   if (away.isShare && (signal.of === 'xPx' || signal.of === 'yPx'))
     fields.set('leave', writeShare(signal, away.pose, around, channel.frame === 'area')).set('bySize', 'true')
   if (curve) fields.set('curve', constants.name('bend', writeCurve(curve, constants)))
+  if (away.kind === 'settle' && away.byFinger === 'hold') fields.set('holds', quote('touch'))
   if (away.kind !== 'settle') {
     fields.set('holds', 'true')
     // What holds begins at its share all the same.

@@ -58,6 +58,7 @@ const signal: fc.Arbitrary<Signal> = fc.oneof(
       hysteresisPx: between(0, 30),
       insets: fc.option(between(0, 60).map(evenInsets), { nil: undefined }),
       first: fc.option(fc.constant(0), { nil: undefined }),
+      touched: fc.option(fc.constant('.layer'), { nil: undefined }),
     }),
   },
   { weight: 1, arbitrary: fc.record({ of: fc.constant('nearest' as const), among: fc.constant('.zone'), hysteresisPx: between(0, 30) }) },
@@ -189,7 +190,7 @@ function ofElements(channel: Omit<Channel, 'id'>, of: Rig['areas'][number]['of']
 function withChosen(channels: readonly Omit<Channel, 'id'>[], of: Rig['areas'][number]['of']): readonly Omit<Channel, 'id'>[] {
   const shared = channels.map((each) =>
     (each.signal.of === 'xPx' || each.signal.of === 'yPx') && each.away.pose > 0 && (each.frame === 'area' || of === 'each')
-      ? { ...each, away: { ...each.away, isShare: true } }
+      ? { ...each, away: { ...each.away, isShare: true, ...(each.away.pose > 0.5 ? { byFinger: 'hold' as const } : {}) } }
       : each,
   )
   const zone = shared.findIndex(({ signal: each, frame: read }) => isZone(each) && read === 'area')

@@ -50,6 +50,7 @@ export function newPresence(): Presence {
   return {
     inside: false,
     focused: false,
+    leftByFinger: false,
     anchorX: 0,
     anchorY: 0,
     anchorAt: 0,

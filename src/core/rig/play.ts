@@ -156,11 +156,15 @@ export function leavePlay(play: Play, at: At): void {
     const state = play.states[i]
     if (!channel || !state) continue
     if (state.path) endPath(state.path, at.t)
-    const { signal, away, going, feel } = channel
-    if (away.kind !== 'settle') continue
+    const { signal, going, feel } = channel
+    if (staysAway(channel, play)) continue
     turnChannel(channel, state, awayReading(channel, at, state), signal.of === 'look' ? feelOf(channel, at) : (going ?? feel), at)
   }
 }
+
+/** Whether a channel stays where it is while the pointer is away. */
+const staysAway = ({ away }: Followed, { presence }: Play): boolean =>
+  away.kind !== 'settle' || (away.byFinger === 'hold' && presence.leftByFinger)
 
 /** What a channel reads while the pointer is away. */
 function awayReading({ signal, away }: Followed, at: At, state: ChannelState): number {
@@ -175,7 +179,7 @@ export function followSizes(play: Play, at: At, begins = false): void {
   aim(at, play)
   play.channels.forEach((channel, i) => {
     const state = play.states[i]
-    if (!state || !isBySize(channel) || (channel.away.kind !== 'settle' && !(begins && channel.away.isShare))) return
+    if (!state || !isBySize(channel) || (staysAway(channel, play) && !(begins && channel.away.isShare))) return
     const reading = awayReading(channel, at, state)
     if (!begins) turnChannel(channel, state, reading, channel.going ?? channel.feel, at)
     else if (Number.isFinite(reading) && !state.chain) placeAt(state.follower, shape(channel, reading))

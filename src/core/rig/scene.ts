@@ -75,6 +75,7 @@ function meetPlace(scene: Scene, place: Place, isHeld: boolean, at: At): void {
   const arrives = isHeld && !presence.inside
   if (arrives || !isHeld) noteCrossing(presence, place.frame, pointer, isHeld)
   presence.inside = isHeld
+  presence.leftByFinger = !isHeld && pointer.isTouch
   if (arrives || Math.hypot(pointer.x - presence.anchorX, pointer.y - presence.anchorY) >= stillPx) {
     presence.anchorX = pointer.x
     presence.anchorY = pointer.y

@@ -96,6 +96,9 @@ const firstZone = z.number().int().min(0).max(10_000).optional()
 /** The elements of which the one that gets the focus, or holds what does, chooses the zone of its order. */
 const zoneFocus = select.optional()
 
+/** The elements of which the one that a finger is on chooses the zone of its order, wherever zones lie. */
+const zoneTouched = select.optional()
+
 const signalSchemas = [
   /** 0..1 between the insets of the padding box; held at the ends, or running on. */
   z.object({ of: z.enum(['x', 'y', 'centredX', 'centredY']), beyond: z.enum(['clamp', 'extend']).optional() }),
@@ -117,6 +120,7 @@ const signalSchemas = [
     hysteresisPx: number(0, 1000).optional(),
     first: firstZone,
     focus: zoneFocus,
+    touched: zoneTouched,
   }),
   /** Which of the elements that `among` matches is nearest. */
   z.object({ of: z.literal('nearest'), among: select, hysteresisPx: number(0, 1000).optional(), first: firstZone, focus: zoneFocus }),
@@ -243,6 +247,8 @@ export const awaySchema = z.object({
   pose: px,
   /** For px along a side: the pose is a share of the area, from 0 at its left or upper edge to 1, in whatever frame it is told. */
   isShare: z.boolean().optional(),
+  /** What a finger brings stays when it is lifted: it cannot rest there as a mouse can. Of what is read by place alone. */
+  byFinger: z.literal('hold').optional(),
 })
 
 /** In whose coordinates the pointer is read: the area's, the window's, each element of a role's, one box's, or a part's that is added when it runs. */

@@ -16,7 +16,7 @@ export function hits(frame: Frame, point: Point): boolean {
 }
 
 /** The innermost of some frames that hold the pointer: of boxes alone it is the smallest one, of equals the last. */
-function innermost(frames: readonly Frame[], at: At): Frame | undefined {
+export function innermost(frames: readonly Frame[], at: At): Frame | undefined {
   let least: Frame | undefined
   for (const frame of frames)
     if (hits(frame, at.pointer) && (!least || widthOf(frame) * heightOf(frame) <= widthOf(least) * heightOf(least))) least = frame

@@ -10,6 +10,8 @@ export interface Presence {
   /** Whether the pointer is inside; whether the focus is. */
   inside: boolean
   focused: boolean
+  /** Whether it was a finger that left last. */
+  leftByFinger: boolean
   /** Where the pointer has stood since when (ms), within 3 px. */
   anchorX: number
   anchorY: number

@@ -271,6 +271,15 @@ describe('a zone', () => {
     expect(read({ ...zones, hysteresisPx: 10 }, trace, [5, 15, 25, 35]).flat()).toEqual([1, 1, 2, 2])
   })
 
+  it('is that of the element that a finger is on, where that is asked for', () => {
+    const zones = { of: 'zone', columns: 4, rows: 1, touched: '.zone' } as const
+    const of = (x: number, pointerType: 'mouse' | 'touch') => read(zones, [at(0, x, 150, { pointerType })], [0], { of: 'window' })[0]?.[0]
+    // Over the second one; over none of them; by a mouse.
+    expect([of(450, 'touch'), of(300, 'touch'), of(450, 'mouse')]).toEqual([1, 1, 1])
+    expect([of(760, 'touch'), of(260, 'touch'), of(760, 'mouse')]).toEqual([1, 1, 3])
+    expect([of(50, 'touch'), of(300, 'touch')]).toEqual([0, 1])
+  })
+
   it('is the nearest of given boxes, gutters included', () => {
     const trace = [at(0, 50, 20), at(10, 240, 20), at(20, 262, 20)]
     expect(read({ of: 'nearest', among: '.zone' }, trace, [5, 15, 25], { of: 'window' }).flat()).toEqual([0, 0, 1])

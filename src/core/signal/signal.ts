@@ -20,4 +20,12 @@ export const isInPx = ({ of }: Signal): boolean =>
 
 /** The selectors of what a signal asks whether the pointer is on it. */
 export const metBy = (signal: Signal): readonly string[] =>
-  signal.of === 'over' ? signal.among : 'among' in signal && signal.of !== 'nearest' ? [signal.among] : []
+  signal.of === 'over'
+    ? signal.among
+    : signal.of === 'zone'
+      ? signal.touched === undefined
+        ? []
+        : [signal.touched]
+      : 'among' in signal && signal.of !== 'nearest'
+        ? [signal.among]
+        : []

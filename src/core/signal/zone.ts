@@ -1,6 +1,7 @@
 // Which of several zones the pointer is in.
 import { distanceFromEdge, toFrame, type Frame, type Point } from '../geometry/frame'
 import { insetOf } from '../geometry/insets'
+import { innermost } from './over'
 import type { Reader } from './reader'
 import type { Signal } from './signal'
 
@@ -12,7 +13,12 @@ function stretchOf(count: number, share: number, last: number, slack: number): n
 
 export const zone: Reader<Extract<Signal, { of: 'zone' }>> = {
   span: ({ columns, rows }) => columns * rows,
-  read: ({ columns, rows, hysteresisPx = 0, insets: own }, { frame: { width, height }, insets: ofArea, point }, { reading }) => {
+  read: ({ columns, rows, hysteresisPx = 0, insets: own, touched }, at, { reading }) => {
+    const { frame, insets: ofArea, point, pointer } = at
+    const { width, height } = frame
+    const fingers = (touched !== undefined && pointer.isTouch && at.met.get(touched)) || []
+    const met = innermost(fingers, at)
+    if (met) return fingers.indexOf(met)
     const insets = own ?? ofArea
     const left = insetOf(insets, 'left', width)
     const top = insetOf(insets, 'top', height)

@@ -20,6 +20,8 @@ export const given = {
   hasMany: true,
   /** Some effect responds to a finger. */
   hasTouch: true,
+  /** What a finger brings stays when it is lifted. */
+  staysByTouch: true,
   /** Some effect plays under a condition, and rests elsewhere. */
   playsByMedia: true,
   /** Some effect asks for the focus, for taps, for the track of the pointer, or by which side it came and went. */

@@ -69,6 +69,7 @@ function meetPlace(effect: Effect, place: Place, has: boolean): void {
   const arrives = has && !place.isOn
   if (given.hasPath && (arrives || !has)) noteSide(place, areaFrame(effect, place.area), arrives)
   place.isOn = has
+  if (given.staysByTouch) place.byTouch = pointer.isTouch
   if (given.hasPieces && arrives) Object.assign(place, { arrivedAt: pointer.time, leftAt: undefined })
   if (given.hasPieces && !has) place.leftAt = pointer.time
   if (given.asksStood && (arrives || Math.hypot(pointer.x - place.stood.x, pointer.y - place.stood.y) >= 3))

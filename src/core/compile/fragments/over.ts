@@ -9,6 +9,12 @@ export function overOf(among: readonly string[], before = 0): number {
   return element ? 1 + among.findLastIndex((select) => element.matches(select)) : 0
 }
 
+/** Which of the elements that this selects a finger is on, or is in, by their order; undefined on none, and where no finger points. */
+export function fingerOn(among: string): number | undefined {
+  const met = pointer.isTouch ? pointer.over?.closest(among) : null
+  return met ? [...document.querySelectorAll(among)].indexOf(met) : undefined
+}
+
 /** How the innermost element that this selects under the pointer lies, or the last one that was: from the pointer to its middle, and its size, px. */
 function overBox(follower: Follower, among: string, measure: Effect['measure']) {
   follower.held = pointer.over?.closest(among) ?? follower.held

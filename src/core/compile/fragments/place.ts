@@ -78,7 +78,7 @@ export function turnPlace(effect: Effect, place: Place, t: number, arrives: bool
 
 export function turnValue(follower: ValueFollower, at: At, arrives = false): void {
   const { value } = follower
-  if (!at.place.isOn && value.holds) return
+  if (!at.place.isOn && value.holds && (!given.staysByTouch || value.holds === true || at.place.byTouch)) return
   const reading = at.place.isOn ? value.read(at, follower) : value.leave ? value.leave(at, follower) : value.pose
   const target = shapedOf(value, reading)
   // What nobody sees begins where the pointer is.

@@ -81,7 +81,8 @@ export interface Value {
   readonly band: number
   /** What it is while the pointer is away, where that is no fixed pose. */
   readonly leave?: (at: At, follower: Follower) => number
-  readonly holds?: boolean
+  /** It stays where it is left: always, or where a finger leaves it. */
+  readonly holds?: true | 'touch'
   /** Which value tells whether this one is seen. */
   readonly seenBy?: number
   /** It is seen by what the stylesheet does. */
@@ -158,6 +159,8 @@ export interface Place {
   readonly area: Element
   readonly followers: readonly ValueFollower[]
   isOn: boolean
+  /** Whether it was a finger that left last. */
+  byTouch?: boolean
   moves: boolean
   /** Until when the stylesheet makes it come or go. */
   comesUntil: number

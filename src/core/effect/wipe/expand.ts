@@ -95,7 +95,7 @@ export function expandWipe(settings: WipeSettings, select: string, roles: Filled
         channels.push(
           channel(own, { of: `${axis}Px`, from: 'centre' }, 'light', follow, {
             frame: isLaid ? 'area' : { each: element },
-            away: { kind: rests, pose: waitsAt(way, waitsPercent, axis), isShare: true },
+            away: { kind: rests, pose: waitsAt(way, waitsPercent, axis), isShare: true, byFinger: 'hold' },
           }),
         )
       return { axis, channel: own, to: isLaid ? ({ within: element } as const) : ('self' as const) }
@@ -128,14 +128,18 @@ export function expandWipe(settings: WipeSettings, select: string, roles: Filled
         outputs.push(outputOn('self', sliding(to === 'x' ? 'X' : 'Y'), { factor: plain(way[to] * way[axis]), channel: own }))
     if (path.stops.some(({ value }) => value !== 0)) {
       channels.push(
-        channel('run', { of: mainAxis }, 'light', follow, { away: { kind: rests, pose: waitsAt(way, waitsPercent, mainAxis) } }),
+        channel('run', { of: mainAxis }, 'light', follow, {
+          away: { kind: rests, pose: waitsAt(way, waitsPercent, mainAxis), byFinger: 'hold' },
+        }),
       )
       outputs.push(outputOn({ within: rider }, sliding(mainAxis === 'x' ? 'Y' : 'X'), { channel: 'run', curve: path }))
     }
   }
   // Whoever has no pointer moves the line by a slider as large as the ground, which is seen while it has the focus.
   channels.push(
-    channel('at', { of: mainAxis }, 'light', { kind: 'direct' }, { away: { kind: rests, pose: waitsAt(way, waitsPercent, mainAxis) } }),
+    channel('at', { of: mainAxis }, 'light', { kind: 'direct' }, {
+      away: { kind: rests, pose: waitsAt(way, waitsPercent, mainAxis), byFinger: 'hold' },
+    }),
   )
   const line: Part = {
     id: 'line',

@@ -30,11 +30,11 @@ export function expandZones(settings: ZonesSettings, select: string, roles: Fill
     'zone',
     cut === 'nearest'
       ? { of: 'nearest', among: select, ...slack, ...begins, ...focus }
-      : { of: 'zone', columns, rows, insets: marginsOf(settings), ...slack, ...begins, ...focus },
+      : { of: 'zone', columns, rows, insets: marginsOf(settings), ...slack, ...begins, ...focus, touched: select },
     'state',
     { kind: 'direct' },
     // No zone has this number: what it chooses is none.
-    { away: { kind: leaves === 'stays' ? 'hold' : 'settle', pose: leaves === 'none' ? -1 : first - 1 } },
+    { away: { kind: leaves === 'stays' ? 'hold' : 'settle', pose: leaves === 'none' ? -1 : first - 1, byFinger: 'hold' } },
   )
   const state = (to: string, css: State['css'], whose?: 'others'): State => ({
     area: 'area',

@@ -92,7 +92,7 @@ export const zones: Kind<ZonesSettings> = {
   sentence: zonesSentence,
   time: zonesTime,
   answers: {
-    touch: 'A tap chooses; the page scrolls as ever.',
+    touch: 'A tap on one of them chooses it, and it stays chosen; the page scrolls as ever.',
     keyboard: 'The focus on one of them, or in it, chooses it; in an area that has the focus, arrow keys do.',
     reducedMotion: 'What is chosen is another at once; nothing travels.',
     noScript: 'All of them, and all that is linked, stand as the page has them.',

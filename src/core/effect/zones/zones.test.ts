@@ -74,8 +74,8 @@ describe('zones', () => {
   it('stay with the last one, go back to the first, or choose none when the pointer leaves', () => {
     const away = (changes: Partial<ZonesSettings>) => rigOf(changes).channels[0]?.away
     expect(away({ leaves: 'stays' })).toMatchObject({ kind: 'hold', pose: 0 })
-    expect(away({ leaves: 'first', first: 3 })).toEqual({ kind: 'settle', pose: 2 })
-    expect(away({ leaves: 'none' })).toEqual({ kind: 'settle', pose: -1 })
+    expect(away({ leaves: 'first', first: 3 })).toEqual({ kind: 'settle', pose: 2, byFinger: 'hold' })
+    expect(away({ leaves: 'none' })).toEqual({ kind: 'settle', pose: -1, byFinger: 'hold' })
     expect(rigOf({ first: 0 }).channels[0]?.signal).not.toHaveProperty('first')
     expect(rigOf({ first: 2 }).channels[0]?.signal).toMatchObject({ first: 1 })
   })
