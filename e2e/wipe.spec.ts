@@ -212,7 +212,9 @@ test('its line is a slider: named by the page, moved by keys, heard, and gone ba
   }
 })
 
-test('by finger it is dragged across, or comes to where it is tapped, and stays; the page scrolls up and down', async ({ browser }, info) => {
+test('by finger it is dragged across, or comes to where it is tapped, and stays; the page scrolls up and down', async ({
+  browser,
+}, info) => {
   const context = await browser.newContext({ hasTouch: true, viewport: { width: 390, height: 700 } })
   const page = await context.newPage()
   await openAlone(page, html, [wipe({ touch: 'drag-x' })], info.outputPath('page.html'))

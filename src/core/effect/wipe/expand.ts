@@ -137,9 +137,13 @@ export function expandWipe(settings: WipeSettings, select: string, roles: Filled
   }
   // Whoever has no pointer moves the line by a slider as large as the ground, which is seen while it has the focus.
   channels.push(
-    channel('at', { of: mainAxis }, 'light', { kind: 'direct' }, {
-      away: { kind: rests, pose: waitsAt(way, waitsPercent, mainAxis), byFinger: 'hold' },
-    }),
+    channel(
+      'at',
+      { of: mainAxis },
+      'light',
+      { kind: 'direct' },
+      { away: { kind: rests, pose: waitsAt(way, waitsPercent, mainAxis), byFinger: 'hold' } },
+    ),
   )
   const line: Part = {
     id: 'line',
