@@ -67,7 +67,7 @@ export function keepTimes({ took, files, seconds }) {
     '|---|---:|',
     ...rows,
     '',
-    'Build, types, layout and lint run beside unit and database.',
+    'Build, types, layout and lint run beside unit, database and browser.',
     '',
     '| the ten slowest files | s |',
     '|---|---:|',
