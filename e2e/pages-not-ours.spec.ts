@@ -430,7 +430,7 @@ for (const [number, form] of forms.entries()) {
   )
 }
 
-// Every form is tried above.
+// In `npm test` these are the forms that are not exported there.
 for (const form of forms.filter((_, number) => isLong || number % 3 === 1))
   test(`on a page that ${form.that}, every kind is what the core says at moments in motion, and leaves nothing behind`, async ({ page }) => {
     await page.setViewportSize({ width: 1280, height: 720 })

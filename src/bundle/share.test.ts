@@ -60,7 +60,7 @@ describe('effects that hear the pointer in the same elements', { timeout: 60_000
     expect(scriptOf(tilt, effectOf('drift', feel, '.plate')).match(/select: '[^']*'/g)).toEqual(["select: '.card'", "select: '.plate'"])
     const narrow = effectOf('drift', { ...feel, back: null, windowWidth: 'narrow', toWidthPx: 700 })
     expect(scriptOf(tilt, narrow)).toContain("property: '--card-drift-x'")
-    expect(scriptOf(tilt, narrow).match(/playsIn: '.*'/g)).toEqual(["playsIn: '(max-width: 700px)'"])
+    expect(scriptOf(tilt, narrow).match(/matchMedia\('.*'\)/g)).toEqual(["matchMedia('(max-width: 700px)')"])
     const [first, second] = plansOf(tilt, drift)
     expect([first?.names.shared, Object.values(second?.names.shared?.areas ?? {})]).toEqual([undefined, ['card-tilt']])
   })

@@ -65,11 +65,12 @@ export function makeVisit(page: Document): (visitor: Visitor, sheets?: Iterable<
   }
   const force = makeForcing(page)
   let visitor: Visitor = 'mouse'
-  // Scripts of effects ask for the same features.
+  // Scripts of effects ask for the same features, and keep what they are told where it is as it is now.
   const view = page.defaultView
   if (view) {
     const ask = view.matchMedia.bind(view)
-    view.matchMedia = (query) => ask(resolveMedia(query, visitor))
+    view.matchMedia = (query) =>
+      Object.create(ask(query), { matches: { get: () => ask(resolveMedia(query, visitor)).matches } }) as MediaQueryList
   }
   return (next, sheets = page.styleSheets) => {
     visitor = next

@@ -187,6 +187,8 @@ export function draftsOf(
             ]
           : []
       })
+      // It is asked with each event: the browser keeps the answer.
+      const playsIn = restsElsewhere(rig) ? constants.name('playsIn', `matchMedia(${quote(playsUnder(rig).join(' and '))})`) : undefined
       const come = isArea ? comings.filter((coming) => coming.area === area.id) : []
       const seenOn = channels.flatMap(({ writes }) => writes.map(({ to }) => to))
       return {
@@ -206,6 +208,7 @@ export function draftsOf(
           moved,
           seenOn.includes(undefined),
           n === 0 && frames.length === 1 && isBareAtRest(rig, area, facts),
+          playsIn,
         ),
         ...timesOf(
           come,
@@ -309,6 +312,7 @@ function fieldsOf(
   moved: readonly string[],
   onSelf: boolean,
   isBare: boolean,
+  playsIn: string | undefined,
 ): Fields {
   const name = nameOfArea(names, rig, area.id)
   const fields = new Map<string, string>([
@@ -375,7 +379,7 @@ function fieldsOf(
   if (area.placed && isFirst)
     fields.set('side', quote(area.placed.side)).set('align', quote(area.placed.align)).set('gapPx', number(area.placed.gapPx))
   set('fine', area.pointer === 'fine')
-  set('playsIn', restsElsewhere(rig), quote(playsUnder(rig).join(' and ')))
+  set('playsIn', playsIn !== undefined, playsIn)
   set('taps', area.touch === 'tap', quote(area.looks?.opensByTap ? pressedApart : `a[href], button, ${pressedApart}`))
   set(
     'focuses',

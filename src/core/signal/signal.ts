@@ -19,13 +19,8 @@ export const isInPx = ({ of }: Signal): boolean =>
   /^([xy]Px|distance|past|over[XY]|over(Width|Height)|width|height|overflow[XY]|excess[XY])$/.test(of)
 
 /** The selectors of what a signal asks whether the pointer is on it. */
-export const metBy = (signal: Signal): readonly string[] =>
-  signal.of === 'over'
-    ? signal.among
-    : signal.of === 'zone'
-      ? signal.touched === undefined
-        ? []
-        : [signal.touched]
-      : 'among' in signal && signal.of !== 'nearest'
-        ? [signal.among]
-        : []
+export function metBy(signal: Signal): readonly string[] {
+  if (signal.of === 'over') return signal.among
+  const select = signal.of === 'zone' ? signal.touched : 'among' in signal && signal.of !== 'nearest' ? signal.among : undefined
+  return select === undefined ? [] : [select]
+}

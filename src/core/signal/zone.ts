@@ -16,9 +16,9 @@ export const zone: Reader<Extract<Signal, { of: 'zone' }>> = {
   read: ({ columns, rows, hysteresisPx = 0, insets: own, touched }, at, { reading }) => {
     const { frame, insets: ofArea, point, pointer } = at
     const { width, height } = frame
-    const fingers = (touched !== undefined && pointer.isTouch && at.met.get(touched)) || []
-    const met = innermost(fingers, at)
-    if (met) return fingers.indexOf(met)
+    const elements = (touched !== undefined && pointer.isTouch && at.met.get(touched)) || []
+    const met = innermost(elements, at)
+    if (met) return elements.indexOf(met)
     const insets = own ?? ofArea
     const left = insetOf(insets, 'left', width)
     const top = insetOf(insets, 'top', height)

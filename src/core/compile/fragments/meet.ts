@@ -33,7 +33,7 @@ function nearTo(effect: Effect, over: Element | null): readonly Place[] {
 }
 
 /** Whether an effect does not play in this window, for this visitor. */
-export const rests = ({ playsIn }: Effect): boolean => playsIn !== undefined && !matchMedia(playsIn).matches
+export const rests = ({ playsIn }: Effect): boolean => playsIn?.matches === false
 
 /** Takes the pointer to the elements of an effect that have it, and away from those that had it. */
 export function meetEffect(effect: Effect): void {

@@ -335,8 +335,8 @@ export interface Effect {
   readonly readsInWindow?: boolean
   /** Fingers do not count. */
   readonly fine?: boolean
-  /** The media query under which it plays; elsewhere it is as it is without the pointer. */
-  readonly playsIn?: string
+  /** Under which condition it plays; elsewhere it is as it is without the pointer. */
+  readonly playsIn?: Pick<MediaQueryList, 'matches'>
   /** It hears taps; what of it they are meant for instead. */
   readonly taps?: string
   readonly focuses?: boolean
