@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test'
 import { settingsOf } from './support/alone'
 import { eventually, expect, test } from './support/house'
 import { long } from './support/long'
-import { toStudio, cardsPage, clickOnPage, movePointer, onScreen, stageOf, tiltOnCards } from './support/stage'
+import { toStudio, cardsPage, clickOnPage, movePointer, onScreen, stageOf, standsStill, tiltOnCards } from './support/stage'
 
 const both = [
   tiltOnCards(),
@@ -266,7 +266,10 @@ test('a colour is picked on a plane and by key, from the custom properties of th
   const frame = await stageOf(page)
   const swatch = page.getByRole('button', { name: /^The colour of the light: / })
   await swatch.click()
-  await page.getByRole('button', { name: '--gold', exact: true }).click()
+  const gold = page.getByRole('button', { name: '--gold', exact: true })
+  // What the page has comes a moment later, and the panel grows by it.
+  await standsStill(page, gold)
+  await gold.click()
   await expect(swatch).toHaveAttribute('aria-label', 'The colour of the light: var(--gold)')
   await expect(page.getByRole('button', { name: '--size' })).toHaveCount(0)
   const light = () => frame.locator('.card').first().evaluate((card) => getComputedStyle(card).getPropertyValue('--card-glow-light')) // prettier-ignore

@@ -207,7 +207,7 @@
     return frame
   }
 
-  // Which of the elements that this selects a finger is on, or is in, by their order; undefined on none, and where no finger points.
+  // Which of the elements that this selects a finger is on, or is in, by their order; none of them where no finger points.
   function fingerOn() {
     const met = pointer.isTouch ? pointer.over?.closest('.card') : null
     return met ? [...document.querySelectorAll('.card')].indexOf(met) : undefined

@@ -107,13 +107,13 @@ export async function pointIn(frame: Frame, select: string, index: number, u: nu
   return [box.x + u * box.width, box.y + v * box.height]
 }
 
-/** Waits until the plate has taken its size: it grows and shrinks with what stands around it. */
-export async function standsStill(page: Page): Promise<void> {
+/** Waits until something has taken its size; the plate grows and shrinks with what stands around it. */
+export async function standsStill(page: Page, what = page.locator('iframe').first()): Promise<void> {
   let before = ''
   await expect
     .poll(
       async () => {
-        const now = JSON.stringify(await page.locator('iframe').first().boundingBox())
+        const now = JSON.stringify(await what.boundingBox())
         const isSame = now === before
         before = now
         return isSame

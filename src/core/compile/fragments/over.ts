@@ -9,7 +9,7 @@ export function overOf(among: readonly string[], before = 0): number {
   return element ? 1 + among.findLastIndex((select) => element.matches(select)) : 0
 }
 
-/** Which of the elements that this selects a finger is on, or is in, by their order; undefined on none, and where no finger points. */
+/** Which of the elements that this selects a finger is on, or is in, by their order; none of them where no finger points. */
 export function fingerOn(among: string): number | undefined {
   const met = pointer.isTouch ? pointer.over?.closest(among) : null
   return met ? [...document.querySelectorAll(among)].indexOf(met) : undefined
